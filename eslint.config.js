@@ -1,0 +1,98 @@
+import tseslint from 'typescript-eslint'
+import vue from 'eslint-plugin-vue'
+import a11y from 'eslint-plugin-vuejs-accessibility'
+
+/** Which workspace may import which: the arrow in docs/architecture.md, enforced. Each pair is what a forbidden path looks like, and why. */
+const mayNotImport = (files, pairs) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] },
+})
+
+const inside = ['^@esfuerzo/[^/]+/', 'a workspace is imported by its name; its inside is its own']
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.cache/**', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  ...a11y.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
+  },
+  {
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      'no-control-regex': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/attributes-order': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/require-default-prop': 'off',
+      // Vuetify names its slots item.title and the like.
+      'vue/valid-v-slot': ['error', { allowModifiers: true }],
+      // The running order's and the shelf's keys are handled on the grid and the field, with a roving tabindex; axe looks at the result.
+      'vuejs-accessibility/click-events-have-key-events': 'off',
+      'vuejs-accessibility/interactive-supports-focus': 'off',
+      // A dialog and a sign-in put the cursor into their first field.
+      'vuejs-accessibility/no-autofocus': 'off',
+      // A label wraps its field or names it by id; either is enough.
+      'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],
+    },
+  },
+  {
+    files: ['scripts/**', 'cli/**', 'bench/**', 'e2e/**', 'server/src/main.ts', 'server/src/demo/**'],
+    rules: { 'no-console': 'off' },
+  },
+  mayNotImport(
+    ['core/src/**'],
+    [['^(?!\\.{1,2}/|zod$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']],
+  ),
+  {
+    files: ['core/src/**'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...['Date', 'performance', 'setTimeout', 'setInterval', 'fetch', 'window', 'document', 'process'].map(
+          (name) => ({ name, message: 'core takes clock, timers and the world as arguments' }),
+        ),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'chance takes its seed from the block' },
+      ],
+    },
+  },
+  mayNotImport(['library/*.ts'], [['^@esfuerzo/(?!core$)', 'the library is data; it knows core’s types only']]),
+  mayNotImport(
+    ['contract/src/**'],
+    [
+      ['^@esfuerzo/(?!core$)', 'the contract knows core only'],
+      ['^node:', 'the contract runs in pages too'],
+    ],
+  ),
+  mayNotImport(['server/src/**'], [['^@esfuerzo/(web|cli)', 'the server does not know the pages'], inside]),
+  mayNotImport(
+    ['cli/src/**'],
+    [['^@esfuerzo/(web|server|contract)', 'the command line is over core and library'], inside],
+  ),
+  mayNotImport(
+    ['web/src/**'],
+    [['^(@esfuerzo/(server|cli)|node:)', 'pages reach the server through the contract'], inside],
+  ),
+  mayNotImport(
+    ['web/src/family/**', 'web/src/player/**'],
+    [
+      ['^(vuetify|echarts|pinia|@esfuerzo/library)', 'family pages stay small'],
+      ['^(@esfuerzo/(server|cli)|node:)', 'pages reach the server through the contract'],
+      ['^\\.\\./(?!shared/|player/)', 'family pages share only web/src/shared and the player'],
+      inside,
+    ],
+  ),
+)

@@ -1,0 +1,47 @@
+// Draws every figure's key poses, and a moment between each two, on contact sheets for a person to check: npm run figures.
+import { mkdir, writeFile } from 'node:fs/promises'
+import { figureSvgContent, indexLibrary, keyMoments, type Figure } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+
+const [columns, rows, most, size] = [4, 9, 4, 84]
+const library = indexLibrary(libraryData)
+
+/** Key poses first; where they are few, the moments between them too. */
+function momentsOf(figure: Figure): number[] {
+  const keys = keyMoments(figure)
+  const between = keys.map((t, i) => (t + (keys[i + 1] ?? 1)) / 2)
+  const all = keys.length * 2 <= most ? keys.flatMap((t, i) => [t, between[i]!]) : keys
+  return all.slice(0, most)
+}
+
+const usedBy = (id: string) =>
+  [...library.moves.values()]
+    .filter((m) => m.figure === id || m.versions.some((v) => v.figure === id))
+    .map((m) => m.id)
+    .join(', ')
+
+const figures = [...library.figures.values()].filter((f) => process.argv.length < 3 || process.argv.includes(f.id))
+const cell = { width: most * size + 16, height: size + 26 }
+const perSheet = columns * rows
+await mkdir('.cache', { recursive: true })
+for (let sheet = 0; sheet * perSheet < figures.length; sheet++) {
+  const part = figures.slice(sheet * perSheet, (sheet + 1) * perSheet)
+  const body = part.map((figure, i) => {
+    const x = (i % columns) * cell.width
+    const y = Math.floor(i / columns) * cell.height
+    const row = momentsOf(figure).map(
+      (t, m) =>
+        `<svg x="${m * size}" y="20" width="${size}" height="${size}" viewBox="-4 -4 108 108">${figureSvgContent(figure, t)}</svg>`,
+    )
+    const label = `${figure.id} (${usedBy(figure.id).slice(0, 34)})`
+    return `<g transform="translate(${x},${y})"><text x="4" y="14" font-family="sans-serif" font-size="12">${label}</text>${row.join('')}</g>`
+  })
+  const width = columns * cell.width
+  const height = Math.ceil(part.length / columns) * cell.height
+  const file = `.cache/figures-${sheet + 1}.html`
+  await writeFile(
+    file,
+    `<!doctype html><body style="margin:0;background:#fff"><svg width="${width}" height="${height}">${body.join('')}</svg></body>`,
+  )
+  console.log(`${file}: ${part.length} figures, ${width} × ${height}`)
+}

@@ -1,0 +1,124 @@
+// npm run shots: one current picture of each main view, from the demo, into docs/screenshots/.
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { needChromium, needPostgres, say } from './machine.mjs'
+import { needPackages } from './packages.mjs'
+import { root, startStack } from './stack.mjs'
+
+needPackages(root)
+needPostgres()
+const executablePath = needChromium()
+const { chromium } = await import('@playwright/test')
+const folder = join(root, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+
+const stack = await startStack('shots')
+const browser = await chromium.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-background-networking', '--autoplay-policy=no-user-gesture-required'],
+})
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const shot = async (name, on = page) => {
+    await on.evaluate(() => document.fonts.ready)
+    await on.waitForTimeout(600)
+    await on.screenshot({ path: join(folder, `${name}.png`) })
+    say(`${name}.png`)
+  }
+  await page.goto(stack.url)
+  await page.getByLabel('E-mail').fill('marisol@island.example')
+  await page.getByLabel('Password').fill('ferry-on-monday')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('heading', { name: 'Sent home' }).waitFor()
+  await shot('desk')
+  await page.getByRole('button', { name: 'New session', exact: true }).click()
+  await shot('new-session')
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Account' }).click()
+  await page.getByRole('heading', { name: 'Your account' }).waitFor()
+  await shot('account')
+  await page.getByRole('link', { name: 'Settings' }).click()
+  await page.getByLabel('Name of the school').waitFor()
+  await shot('settings')
+  await page.getByRole('link', { name: 'Moves' }).click()
+  await page.getByText(/^\d+ moves/).waitFor()
+  await page.getByRole('button', { name: 'front of the thigh' }).locator('ellipse').first().click()
+  await shot('moves')
+  await page.goto(`${stack.url}/moves/push-up`)
+  await page.getByRole('heading', { name: 'From easiest to hardest' }).waitFor()
+  await shot('move')
+  await page.goto(`${stack.url}/moves/new?from=aeroplane`)
+  await page.getByRole('button', { name: 'Draw the figure of Aeroplane', exact: true }).click()
+  await page.getByRole('slider', { name: 'trunk' }).waitFor()
+  await shot('figure')
+  await page.getByRole('button', { name: 'Done' }).click()
+  page.once('dialog', (dialog) => void dialog.accept())
+  await page.getByRole('link', { name: 'Desk' }).click()
+  // Four minutes too long: the ways to fit.
+  await page
+    .getByRole('link', { name: /Storm-day springs/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Aim, groups, home' }).click()
+  await page.getByRole('textbox', { name: 'Minutes' }).fill('18')
+  await page.getByRole('textbox', { name: 'Minutes' }).press('Tab')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Ways to fit/ }).click()
+  await page.getByRole('button', { name: /^Take th/ }).waitFor()
+  await shot('fit')
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await page.getByText('saved', { exact: true }).waitFor()
+  await page.getByRole('link', { name: 'Desk' }).click()
+  for (const [session, block, name] of [
+    [/Heads for the harbour/, /Heads for the harbour/, 'form-coin'],
+    [/Up the mast/, /Up the mast/, 'form-ladder'],
+  ]) {
+    await page.getByRole('link', { name: session }).first().click()
+    await page.getByRole('grid').waitFor()
+    await page.locator('.row.section .name', { hasText: block }).first().click()
+    await shot(name)
+    await page.getByRole('link', { name: 'Desk' }).click()
+  }
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('link', { name: /Storm-day springs/ })
+    .click()
+  await page.getByRole('grid').waitFor()
+  await shot('composer')
+  await page.getByText('A quarter turn with every jump').click()
+  await shot('composer-edit')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Whiteboard text' }).click()
+  await shot('composer-text')
+  await page.getByRole('tab', { name: 'Moves' }).click()
+  await page.getByRole('button', { name: 'Aim, groups, home' }).click()
+  await shot('composer-aim')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.locator('a.address').waitFor()
+  await shot('hand-out')
+  const href = await page.locator('a.address').getAttribute('href')
+
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await phone.goto(href)
+  await phone.getByRole('heading', { name: 'Take care' }).waitFor()
+  await shot('family-front', phone)
+  const run = async (on, lane, skips) => {
+    await on.goto(href)
+    await on.getByRole('button', { name: lane }).click()
+    await on.getByTestId('digits').waitFor()
+    for (let i = 0; i < skips; i++) await on.getByRole('button', { name: 'Skip' }).click()
+    await on.waitForTimeout(3200)
+  }
+  await run(page, /4–6/, 13)
+  await shot('player')
+  await run(phone, /K–1/, 11)
+  await shot('player-phone', phone)
+  await phone.getByRole('button', { name: 'Stop' }).click()
+  await phone.getByRole('heading', { name: 'How hard did it feel?' }).waitFor()
+  await shot('after-phone', phone)
+} finally {
+  await browser.close()
+  await stack.stop()
+}

@@ -1,0 +1,72 @@
+// A whole Esfuerzo of its own, for browser tests, pictures and benches: database, pages, server.
+import { spawn } from 'node:child_process'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { openCluster } from './database.mjs'
+import { needBuild } from './build.mjs'
+import { freePort } from './ports.mjs'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+
+/** Starts the server and waits until it listens. @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void> }>} */
+export function startServer({ databaseUrl, port }) {
+  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      SECRET: 'for-tests-only-for-tests-only-for-tests-only',
+      PORT: String(port),
+      DEMO: 'true',
+      LOG_LEVEL: 'fatal',
+    },
+  })
+  const gone = new Promise((resolve) => child.once('exit', resolve))
+  const stop = async (signal = 'SIGTERM') => {
+    child.kill(signal)
+    await gone
+  }
+  return new Promise((resolve, reject) => {
+    child.once('message', () => resolve({ stop }))
+    child.once('exit', (code) => reject(new Error(`the server stopped with ${code} before it listened`)))
+  })
+}
+
+/**
+ * Who starts a stack. Each has ports of its own: two that look for a free one at the same moment find the same one, and
+ * a port must not be taken while its server is down.
+ */
+const blocks = ['browser', 'killed', 'cuts', 'shots', 'bench', 'look']
+
+/**
+ * Database, pages and server, with the demo in it.
+ *
+ * @param {string} name of the throw-away database's folder
+ */
+export async function startStack(name) {
+  needBuild(root)
+  const block = blocks.indexOf(name) * 20
+  if (block < 0) throw new Error(`startStack: no ports are set aside for "${name}", only for ${blocks.join(', ')}`)
+  const cluster = await openCluster(join(root, '.cache', `postgres-${name}`), {
+    durable: false,
+    fresh: true,
+    port: await freePort(54_400 + block),
+  })
+  await cluster.create('esfuerzo')
+  const port = await freePort(4300 + block)
+  const databaseUrl = cluster.url()
+  let server = await startServer({ databaseUrl, port })
+  return {
+    url: `http://127.0.0.1:${port}`,
+    cluster,
+    /** As a power cut would. */
+    killServer: () => server.stop('SIGKILL'),
+    restartServer: async () => void (server = await startServer({ databaseUrl, port })),
+    stop: async () => {
+      await server.stop()
+      await cluster.stop('immediate')
+    },
+  }
+}

@@ -1,0 +1,94 @@
+// npm start: installs what is missing, starts the database, migrates, fills in the demo, builds, serves.
+import { spawn } from 'node:child_process'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { installationSecret, openCluster } from './database.mjs'
+import { giveUp, say } from './machine.mjs'
+import { needPackages } from './packages.mjs'
+import { needBuild } from './build.mjs'
+import { freePort, isFree } from './ports.mjs'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+const known = new Set(['--fresh', '--dev'])
+const flags = new Set(process.argv.slice(2))
+for (const flag of flags)
+  if (!known.has(flag)) giveUp(`"${flag}" is not known here. There is:  npm start -- --fresh  (starts the demo over)`)
+
+needPackages(root)
+needBuild(root)
+
+let cluster
+let databaseUrl = process.env.DATABASE_URL
+if (databaseUrl) {
+  say('using the database named by DATABASE_URL')
+  if (flags.has('--fresh')) giveUp('--fresh would empty the database named by DATABASE_URL; that is left to you.')
+} else {
+  say(flags.has('--fresh') ? 'starting the database over …' : 'starting the database …')
+  cluster = await openCluster(join(root, '.data', 'postgres'), { durable: true, fresh: flags.has('--fresh') })
+  await cluster.create('esfuerzo')
+  databaseUrl = cluster.url()
+}
+
+const wanted = Number(process.env.PORT ?? 4180)
+let port = wanted
+if (!(await isFree(wanted))) {
+  port = await freePort(wanted + 1)
+  say(`port ${wanted} is taken; using ${port}`)
+}
+
+const watch = flags.has('--dev')
+const program = watch
+  ? ['--watch', '--import', 'tsx', 'server/src/main.ts']
+  : ['--enable-source-maps', 'server/dist/bundle/main.js']
+const server = spawn(process.execPath, program, {
+  cwd: root,
+  stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+  env: {
+    ...process.env,
+    NODE_ENV: watch ? 'development' : 'production',
+    DATABASE_URL: databaseUrl,
+    SECRET: process.env.SECRET ?? installationSecret(join(root, '.data', 'secret')),
+    PORT: String(port),
+    DEMO: process.env.DEMO ?? 'true',
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+  },
+})
+const builders = watch
+  ? ['teacher', 'family'].map((name) =>
+      spawn('npx', ['vite', 'build', '--watch', '-c', `vite.${name}.config.ts`], {
+        cwd: join(root, 'web'),
+        stdio: 'inherit',
+      }),
+    )
+  : []
+
+server.on('message', ({ listening }) => {
+  if (listening === undefined) return
+  console.log(`
+  Esfuerzo is at  http://127.0.0.1:${listening}
+
+  Demo sign-in:   marisol@island.example
+  Password:       ferry-on-monday
+
+  Ctrl-C stops everything.
+`)
+})
+
+let stopping = false
+function stop() {
+  if (stopping) return
+  stopping = true
+  say('stopping …')
+  for (const builder of builders) builder.kill()
+  // The server lets running requests finish; the database goes after it.
+  server.kill('SIGTERM')
+}
+process.on('SIGINT', stop)
+process.on('SIGTERM', stop)
+process.on('SIGHUP', stop)
+
+server.on('exit', async (code) => {
+  await cluster?.stop().catch((error) => console.error(String(error.message)))
+  if (!stopping && code) console.error('The server stopped by itself; its own words are above.')
+  process.exit(stopping ? 0 : (code ?? 1))
+})
