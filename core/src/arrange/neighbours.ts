@@ -1,0 +1,65 @@
+import type { Library } from '../moves/library.ts'
+import { performedBy, type Performed } from '../moves/versionFor.ts'
+import { changeSeconds, stanceFor, type Stance } from '../timing/changeOver.ts'
+import type { Cell } from '../workout/station.ts'
+
+/** What a group does at a station, as far as it matters to its neighbours. */
+export interface Neighbour {
+  what: Performed
+  stance: Stance
+}
+
+/** @throws {ProblemError} `unknown-move` or `unknown-version` */
+export function neighbourOf(cell: Cell, library: Library): Neighbour {
+  const what = performedBy(cell, library)
+  return { what, stance: stanceFor(what, cell.load !== undefined, library) }
+}
+
+/** What two stations have against standing next to each other. */
+export interface Clash {
+  /** Main muscles they share, those of the aim left out. */
+  muscles: string[]
+  /** Muscles that are one's main and help in the other, those of the aim left out. */
+  overlaps: string[]
+  /** Seconds to change over, before pace. */
+  seconds: number
+  /** Things put down or taken up. */
+  things: number
+  hardJumps: boolean
+  thuds: boolean
+  family: boolean
+}
+
+const both = (a: readonly string[], b: readonly string[], aim?: string) => a.filter((m) => b.includes(m) && m !== aim)
+
+/** @param aim the muscle the session is about: doing it twice in a row is meant */
+export function clashOf(a: Neighbour, b: Neighbour, aim?: string): Clash {
+  const [one, other] = [a.what.move.muscles, b.what.move.muscles]
+  const noise = ({ what }: Neighbour) => what.version.noise ?? what.move.noise
+  return {
+    muscles: both(one.main, other.main, aim),
+    overlaps: [...both(one.main, other.also, aim), ...both(one.also, other.main, aim)],
+    seconds: changeSeconds(a.stance, b.stance),
+    things:
+      a.stance.held.filter((k) => !b.stance.held.includes(k)).length +
+      b.stance.held.filter((k) => !a.stance.held.includes(k)).length,
+    hardJumps: Boolean(a.what.version.hard && b.what.version.hard),
+    thuds: noise(a) === 'thud' && noise(b) === 'thud',
+    family: a.what.move.family === b.what.move.family,
+  }
+}
+
+/**
+ * What a clash costs, doubled so that it is a whole number: 3 a shared main muscle, 1 an overlap, the change-over's
+ * seconds ÷ 2, 2 a thing, 4 for two hard jumps, 2 for two thuds, 5 for the same family. Ours.
+ *
+ * @example two squats, both standing, quiet, empty hands, one main muscle: 2 × 3 + 1 + 2 × 5 = 17
+ */
+export const clashCost = ({ muscles, overlaps, seconds, things, hardJumps, thuds, family }: Clash): number =>
+  6 * muscles.length +
+  2 * overlaps.length +
+  seconds +
+  4 * things +
+  (hardJumps ? 8 : 0) +
+  (thuds ? 4 : 0) +
+  (family ? 10 : 0)

@@ -1,0 +1,81 @@
+/**
+ * A distribution over whole numbers from 0: the chance of each, adding up to 1 (to within what is too small to matter).
+ */
+export type Chances = Float64Array
+
+/** How a chance comes out: its mean, and its 5 % and 95 % points. */
+export interface Spread {
+  low: number
+  mean: number
+  high: number
+}
+
+/** A number that is certain. */
+export const certain = (n: number): Chances => {
+  const chances = new Float64Array(n + 1)
+  chances[n] = 1
+  return chances
+}
+
+/** @example mean(Float64Array.of(0.5, 0.5)) // 0.5 */
+export const mean = (chances: Chances): number => chances.reduce((sum, p, value) => sum + p * value, 0)
+
+/**
+ * The smallest value whose chance of not being passed reaches a share.
+ *
+ * @param share 0 to 1
+ * @example quantile(Float64Array.of(0.5, 0.25, 0.25), 0.6) // 1
+ */
+export function quantile(chances: Chances, share: number): number {
+  let sum = 0
+  for (let value = 0; value < chances.length; value++) {
+    sum += chances[value]!
+    if (sum >= share - 1e-12) return value
+  }
+  return chances.length - 1
+}
+
+export const spreadOf = (chances: Chances): Spread => ({
+  low: quantile(chances, 0.05),
+  mean: mean(chances),
+  high: quantile(chances, 0.95),
+})
+
+/** The sum of two independent numbers. */
+export function plus(a: Chances, b: Chances): Chances {
+  const sum = new Float64Array(a.length + b.length - 1)
+  // Most values cannot be: seconds lie apart.
+  const possible = [...b.keys()].filter((j) => b[j]! > 0)
+  for (let i = 0; i < a.length; i++) {
+    const p = a[i]!
+    if (p > 0) for (const j of possible) sum[i + j] = sum[i + j]! + p * b[j]!
+  }
+  return sum
+}
+
+/** The number times a whole factor, and something added. @example times(certain(3), 12, 5) // certain(41) */
+export function times(chances: Chances, factor: number, added = 0): Chances {
+  const scaled = new Float64Array((chances.length - 1) * factor + added + 1)
+  chances.forEach((p, value) => (scaled[value * factor + added] = scaled[value * factor + added]! + p))
+  return scaled
+}
+
+/** One of several distributions, each with a weight; weights add up to 1. */
+export function mixed(parts: readonly (readonly [weight: number, Chances])[]): Chances {
+  const sum = new Float64Array(Math.max(1, ...parts.map(([, chances]) => chances.length)))
+  for (const [weight, chances] of parts) chances.forEach((p, value) => (sum[value] = sum[value]! + weight * p))
+  return sum
+}
+
+/**
+ * How many of n tries succeed.
+ *
+ * @param share chance of one, 0 to 1
+ * @example binomial(5, 0.5)[3] // 0.3125
+ */
+export function binomial(n: number, share: number): Chances {
+  let chances: Chances = certain(0)
+  const one = Float64Array.of(1 - share, share)
+  for (let i = 0; i < n; i++) chances = plus(chances, one)
+  return chances
+}

@@ -1,0 +1,161 @@
+import { binomial, certain, plus, type Chances } from './chances.ts'
+
+/** Draws beyond this are as good as impossible (for the forms' limits less than one in a million). */
+const mostDraws = 4096
+/** What is left of a distribution's tail may be left out. */
+const tail = 1e-9
+
+/**
+ * How many draws it takes until every column of a table is done, each draw calling one column with the same chance; a
+ * draw for a finished column is drawn again. Exact, column by column: of k draws among m columns, c go to the last with
+ * binomial chance, the rest to the others.
+ *
+ * @param columns rows of each column; empty ones are never needed, but called all the same
+ * @example mean(clearedDraws([6, 6])) // 14.707: closed form, see the tests
+ */
+export const clearedDraws = (columns: readonly number[]): Chances =>
+  remembered(`cleared ${columns.join()}`, () => until((k) => shareOf(columns, k, (called, rows) => called >= rows)))
+
+/**
+ * How many draws it takes until the first column with any rows is done.
+ *
+ * @example mean(firstCleared([6, 6])) // 9.293
+ */
+export const firstCleared = (columns: readonly number[]): Chances =>
+  columns.every((rows) => rows === 0)
+    ? certain(0)
+    : until((k) => 1 - shareOf(columns, k, (called, rows) => rows === 0 || called < rows))
+
+/** A lane is timed again at every key press, with the same sheet: the last few answers are kept. */
+const known = new Map<string, Chances>()
+const mostKnown = 60
+function remembered(key: string, make: () => Chances): Chances {
+  const there = known.get(key)
+  if (there) return there
+  if (known.size >= mostKnown) known.delete(known.keys().next().value!)
+  const made = make()
+  known.set(key, made)
+  return made
+}
+
+/** A distribution from the chance that something has happened after k draws. */
+function until(doneAfter: (k: number) => number): Chances {
+  const chances: number[] = []
+  let done = 0
+  for (let k = 0; k <= mostDraws && done < 1 - tail; k++) {
+    const now = doneAfter(k)
+    chances.push(Math.max(0, now - done))
+    done = now
+  }
+  return Float64Array.from(chances)
+}
+
+/** Binomial tables by number of columns left, grown as they are asked for: row n is Bin(n, 1 ÷ columns). */
+const tables = new Map<number, Chances[]>()
+function calls(n: number, columns: number): Chances {
+  const rows = tables.get(columns) ?? tables.set(columns, [certain(0)]).get(columns)!
+  const one = Float64Array.of(1 - 1 / columns, 1 / columns)
+  while (rows.length <= n) rows.push(columns === 1 ? certain(rows.length) : plus(rows.at(-1)!, one))
+  return rows[n]!
+}
+
+/** The chance that k draws over some columns leave every one of them as is wanted. */
+function shareOf(columns: readonly number[], k: number, wanted: (called: number, rows: number) => boolean): number {
+  // By draws that are left for the columns not looked at yet.
+  let left = new Float64Array(k + 1)
+  left[k] = 1
+  for (let m = columns.length; m > 0; m--) {
+    const next = new Float64Array(k + 1)
+    left.forEach((p, n) => {
+      if (p === 0) return
+      calls(n, m).forEach((q, called) => {
+        if (q > 0 && wanted(called, columns[m - 1]!)) next[n - called] = next[n - called]! + p * q
+      })
+    })
+    left = next
+  }
+  return left[0]!
+}
+
+/**
+ * The sum of a number of draws, each one of some values with the same chance, put back after each.
+ *
+ * @param values whole numbers
+ * @example mean(sumOfDraws([1, 2, 3, 4, 5, 6], 2)) // 7
+ */
+export function sumOfDraws(values: readonly number[], draws: number): Chances {
+  return remembered(`sum ${draws} ${values.join()}`, () => sumOfSame(values, draws))
+}
+
+function sumOfSame(values: readonly number[], draws: number): Chances {
+  const one = new Float64Array(Math.max(0, ...values) + 1)
+  for (const value of values) one[value] = one[value]! + 1 / values.length
+  let chances = certain(0)
+  for (let i = 0; i < draws; i++) chances = plus(chances, one)
+  return chances
+}
+
+/**
+ * The sum of a number of cards from a deck, none put back; when it is used up it is shuffled and dealt again.
+ *
+ * @param deck how many cards have each value
+ * @example mean(sumOfCards([{ value: 1, count: 1 }, { value: 5, count: 1 }], 2)) // 6: both, for certain
+ */
+export function sumOfCards(deck: readonly { value: number; count: number }[], draws: number): Chances {
+  const size = deck.reduce((sum, { count }) => sum + count, 0)
+  const whole = Math.floor(draws / size)
+  const rest = draws % size
+  const all = deck.reduce((sum, { value, count }) => sum + value * count, 0)
+  // By cards drawn so far and their sum: of the cards looked at, how likely is it that so many are among those drawn?
+  let drawn: Map<number, number>[] = [new Map([[0, 1]])]
+  let seen = 0
+  for (const { value, count } of deck) {
+    for (let card = 0; card < count; card++, seen++) {
+      const next: Map<number, number>[] = Array.from({ length: Math.min(rest, seen + 1) + 1 }, () => new Map())
+      drawn.forEach((sums, n) => {
+        const take = (rest - n) / (size - seen)
+        for (const [sum, p] of sums) {
+          const put = (to: Map<number, number>, key: number, q: number) => q > 0 && to.set(key, (to.get(key) ?? 0) + q)
+          if (n < rest) put(next[n + 1]!, sum + value, p * take)
+          put(next[n]!, sum, p * (1 - take))
+        }
+      })
+      drawn = next
+    }
+  }
+  const sums = drawn[rest] ?? new Map<number, number>()
+  const chances = new Float64Array(Math.max(0, ...sums.keys()) + whole * all + 1)
+  for (const [sum, p] of sums) chances[sum + whole * all] = p
+  return chances
+}
+
+/**
+ * How often each of several faces is called in n draws matters only through what is added up over them: the sum over
+ * all faces of what a face brings when it is called so many times. Exact.
+ *
+ * @param brings by face and times called, from 0 to n: a whole number
+ * @example mean(sumOverCalls([[0, 10, 20], [0, 1, 2]], 2)) // 11
+ */
+export function sumOverCalls(brings: readonly (readonly number[])[], n: number): Chances {
+  let left: Map<number, number>[] = Array.from({ length: n + 1 }, () => new Map<number, number>())
+  left[n]!.set(0, 1)
+  for (let m = brings.length; m > 0; m--) {
+    const next: Map<number, number>[] = Array.from({ length: n + 1 }, () => new Map<number, number>())
+    left.forEach((sums, k) => {
+      if (sums.size === 0) return
+      calls(k, m).forEach((q, called) => {
+        if (q < 1e-15) return
+        const to = next[k - called]!
+        const more = brings[m - 1]![called]!
+        for (const [sum, p] of sums) to.set(sum + more, (to.get(sum + more) ?? 0) + p * q)
+      })
+    })
+    left = next
+  }
+  const chances = new Float64Array(Math.max(0, ...left[0]!.keys()) + 1)
+  for (const [sum, p] of left[0]!) chances[sum] = p
+  return chances
+}
+
+/** How often one of some faces is called in n draws. */
+export const callsOf = (n: number, faces: number): Chances => binomial(n, 1 / faces)

@@ -1,0 +1,260 @@
+import { clearance, floorY, lengths, radius, segmentEnd, shifted, type Joints, type Point } from './body.ts'
+import { limbNames, type Figure, type LimbName, type On, type Pose } from './schema.ts'
+import { mirrorPose } from './turnJoint.ts'
+import { twoBone } from './twoBone.ts'
+
+const limbJoints = {
+  armR: { root: 'shoulder', middle: 'elbowR', end: 'handR', upper: lengths.upperArm, lower: lengths.foreArm },
+  armL: { root: 'shoulder', middle: 'elbowL', end: 'handL', upper: lengths.upperArm, lower: lengths.foreArm },
+  legR: { root: 'hip', middle: 'kneeR', end: 'ankleR', upper: lengths.thigh, lower: lengths.shin },
+  legL: { root: 'hip', middle: 'kneeL', end: 'ankleL', upper: lengths.thigh, lower: lengths.shin },
+} as const
+
+/** Within this of the floor, or of what it is on, a hand or foot stands on it. */
+const standsOn = 0.03
+
+/** A pose with everything said, but for a thing that is held. */
+type FullPose = Required<Omit<Pose, 'free'>> & Pick<Pose, 'free'>
+
+/** A key pose with its joints placed in the box and the limbs that stand on something. */
+interface Key {
+  pose: FullPose
+  joints: Joints
+  standing: Record<LimbName, boolean>
+}
+
+interface Prepared {
+  keys: Key[]
+  /** Where the point between the feet of the first pose is: things are placed from there. */
+  origin: number
+  fixed: readonly LimbName[]
+  /** When each key pose's hold begins and ends, as shares of the cycle. */
+  times: { from: number; until: number }[]
+}
+
+const prepared = new WeakMap<Figure, Prepared>()
+
+const filled = (pose: Pose): FullPose => ({
+  neck: 0,
+  footR: 90,
+  footL: 90,
+  on: {},
+  lift: 0,
+  hold: 0.15,
+  go: 1,
+  ...pose,
+})
+
+const other = (name: LimbName): LimbName =>
+  (name.endsWith('R') ? `${name.slice(0, 3)}L` : `${name.slice(0, 3)}R`) as LimbName
+
+function fromAngles(pose: FullPose, hip: Point): Joints {
+  const shoulder = segmentEnd(hip, pose.torso, lengths.torso)
+  const head = segmentEnd(shoulder, pose.torso + pose.neck, lengths.neck + radius.head)
+  const joints = { hip, shoulder, head } as Joints
+  for (const name of limbNames) {
+    const limb = limbJoints[name]
+    joints[limb.middle] = segmentEnd(joints[limb.root], pose[name][0], limb.upper)
+    joints[limb.end] = segmentEnd(joints[limb.middle], pose[name][1], limb.lower)
+  }
+  return withFeet(joints, pose)
+}
+
+function withFeet(joints: Joints, pose: Pick<FullPose, 'footR' | 'footL'>): Joints {
+  joints.toeR = segmentEnd(joints.ankleR, pose.footR, lengths.foot)
+  joints.toeL = segmentEnd(joints.ankleL, pose.footL, lengths.foot)
+  return joints
+}
+
+/** Lowest skin of a limb's end: a hand, or a foot from ankle to toe. */
+function endBottom(joints: Joints, name: LimbName): number {
+  if (name === 'legR') return Math.max(joints.ankleR.y + radius.ankleR, joints.toeR.y + radius.toeR)
+  if (name === 'legL') return Math.max(joints.ankleL.y + radius.ankleL, joints.toeL.y + radius.toeL)
+  return joints[limbJoints[name].end].y + radius[limbJoints[name].end]
+}
+
+/**
+ * How far a limb's middle joint is off the line from root to end, with the sign of the side it is on; that of the
+ * more bent of two poses says which way a limb bends on the way from one to the other.
+ */
+function foldOf(joints: Joints, name: LimbName): number {
+  const { root, middle, end } = limbJoints[name]
+  const [a, b, c] = [joints[root], joints[middle], joints[end]]
+  return (c.y - a.y) * (b.x - a.x) - (c.x - a.x) * (b.y - a.y)
+}
+
+/** Which way a limb bends, by the pose it is most bent in; a straight one may go either way. */
+const bendOf = (name: LimbName, ...poses: Joints[]): 1 | -1 => {
+  const fold = poses.map((joints) => foldOf(joints, name)).sort((a, b) => Math.abs(b) - Math.abs(a))[0]!
+  return fold > -1e-4 ? 1 : -1
+}
+
+/** Bends a limb so that it ends at a point, or as near as its length lets it. */
+function reach(joints: Joints, name: LimbName, target: Point, bend: 1 | -1): void {
+  const { root, middle, end, upper, lower } = limbJoints[name]
+  const solved = twoBone(joints[root], target, upper, lower, bend)
+  joints[middle] = solved.middle
+  joints[end] = solved.end
+}
+
+/** How far a limb's end is above what it is on. */
+const above = (joints: Joints, name: LimbName, on: On) => floorY - (on[name] ?? 0) - endBottom(joints, name)
+
+function prepare(figure: Figure): Prepared {
+  const own = figure.poses.map(filled)
+  const poses = figure.mirrored ? [...own, ...own.map((p) => filled(mirrorPose(p, figure.view)))] : own
+  const anchors = poses.map((_, i) =>
+    figure.anchor && figure.anchor !== 'hip' && i >= own.length ? other(figure.anchor) : figure.anchor,
+  )
+  const keys = poses.map((pose, i): Key => {
+    const raw = fromAngles(pose, { x: 0, y: 0 })
+    const joints = shifted(raw, 0, clearance(raw, pose.on) - pose.lift)
+    const standing = {} as Key['standing']
+    for (const name of limbNames) {
+      const gap = above(joints, name, pose.on)
+      standing[name] = pose.lift === 0 && gap < standsOn
+      if (!standing[name]) continue
+      const { x, y } = joints[limbJoints[name].end]
+      reach(joints, name, { x, y: y + gap }, bendOf(name, joints))
+    }
+    withFeet(joints, pose)
+    const feet = (joints.ankleR.x + joints.ankleL.x) / 2
+    const anchor = anchors[i]
+    const still = anchor === undefined ? feet : anchor === 'hip' ? joints.hip.x : joints[limbJoints[anchor].end].x
+    return { pose, joints: shifted(joints, -still, clearance(joints, pose.on) - pose.lift), standing }
+  })
+  const first = keys[0]!
+  for (const key of keys.slice(1)) {
+    for (const name of figure.fixed ?? []) {
+      reach(key.joints, name, first.joints[limbJoints[name].end], bendOf(name, key.joints))
+      key.standing[name] = true
+    }
+    withFeet(key.joints, key.pose)
+  }
+  // Centre the whole cycle in the box, so that nothing jumps from pose to pose.
+  const xs = keys.flatMap((k) => Object.values(k.joints).map((p: Point) => p.x))
+  const centre = 0.5 - (Math.min(...xs) + Math.max(...xs)) / 2
+  for (const key of keys) key.joints = shifted(key.joints, centre, 0)
+  const origin = (first.joints.ankleR.x + first.joints.ankleL.x) / 2
+
+  const whole = poses.reduce((sum, p) => sum + p.hold + p.go, 0)
+  let at = 0
+  const times = poses.map((p) => {
+    const from = at
+    at += (p.hold + p.go) / whole
+    return { from, until: from + p.hold / whole }
+  })
+  return { keys, times, origin, fixed: figure.fixed ?? [] }
+}
+
+const mix = (a: number, b: number, share: number) => a + (b - a) * share
+/** From one direction to another the short way round, so that arms may circle. */
+const mixAngle = (a: number, b: number, share: number) => {
+  const turn = ((((b - a) % 360) + 540) % 360) - 180
+  return a + turn * share
+}
+const mixPoint = (a: Point, b: Point, share: number): Point => ({ x: mix(a.x, b.x, share), y: mix(a.y, b.y, share) })
+/** Slow at both ends, as a body moves. */
+const eased = (share: number) => (1 - Math.cos(Math.PI * share)) / 2
+
+function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joints {
+  const e = eased(share)
+  const angles = (x: [number, number], y: [number, number]): [number, number] => [
+    mixAngle(x[0], y[0], e),
+    mixAngle(x[1], y[1], e),
+  ]
+  const pose: FullPose = {
+    ...a.pose,
+    torso: mixAngle(a.pose.torso, b.pose.torso, e),
+    neck: mixAngle(a.pose.neck, b.pose.neck, e),
+    armR: angles(a.pose.armR, b.pose.armR),
+    armL: angles(a.pose.armL, b.pose.armL),
+    legR: angles(a.pose.legR, b.pose.legR),
+    legL: angles(a.pose.legL, b.pose.legL),
+    footR: mixAngle(a.pose.footR, b.pose.footR, e),
+    footL: mixAngle(a.pose.footL, b.pose.footL, e),
+  }
+  const joints = fromAngles(pose, mixPoint(a.joints.hip, b.joints.hip, e))
+  for (const name of limbNames) {
+    if (!fixed.includes(name) && (!a.standing[name] || !b.standing[name])) continue
+    // A hand or foot that stands in both poses stands in between: the limb follows it.
+    const { end } = limbJoints[name]
+    reach(joints, name, mixPoint(a.joints[end], b.joints[end], e), bendOf(name, a.joints, b.joints))
+  }
+  withFeet(joints, pose)
+  const lift = mix(a.pose.lift, b.pose.lift, e)
+  return shifted(joints, 0, clearance(joints, lower(a.pose.on, b.pose.on)) - lift)
+}
+
+/** On the way from one thing to another, what is under a limb is the lower of the two. */
+const lower = (a: On, b: On): On =>
+  Object.fromEntries(
+    (['armR', 'armL', 'legR', 'legL', 'hip'] as const).map((name) => [name, Math.min(a[name] ?? 0, b[name] ?? 0)]),
+  )
+
+/**
+ * Where a figure's joints are at a moment of its cycle, in a unit box with the floor at `floorY`. The lowest
+ * point of the body is on the floor, or as far above it as the pose lifts; segment lengths never change.
+ *
+ * @param t share of the cycle; its whole part is ignored
+ * @example pose(squat, 0).hip.y < pose(squat, 0.5).hip.y // true: standing, then down
+ */
+export function pose(figure: Figure, t: number): Joints {
+  const { keys, fixed } = preparedFor(figure)
+  const { from, to, share } = stretchAt(figure, t)
+  const here = keys[from]!
+  return share === 0 ? here.joints : between(here, keys[to]!, share, fixed)
+}
+
+function preparedFor(figure: Figure): Prepared {
+  let known = prepared.get(figure)
+  if (!known) {
+    known = prepare(figure)
+    prepared.set(figure, known)
+  }
+  return known
+}
+
+/** Between which key poses a moment is, and how far on; share 0 is in the first of them. */
+function stretchAt(figure: Figure, t: number): { from: number; to: number; share: number } {
+  const { keys, times } = preparedFor(figure)
+  const phase = t - Math.floor(t)
+  let from = keys.length - 1
+  while (from > 0 && times[from]!.from > phase) from--
+  const to = (from + 1) % keys.length
+  const { until } = times[from]!
+  if (phase <= until || keys.length === 1) return { from, to, share: 0 }
+  return { from, to, share: (phase - until) / ((times[from + 1]?.from ?? 1) - until) }
+}
+
+/**
+ * Where a thing is that leaves the hands: it goes in a straight line on the floor and in an arc through the air.
+ *
+ * @param carried where it is while it is held, in a moment of the figure
+ * @returns undefined where no pose lets go of it
+ */
+export function freeAt(figure: Figure, t: number, carried: (joints: Joints) => Point): Point | undefined {
+  const { keys, origin } = preparedFor(figure)
+  if (!keys.some((k) => k.pose.free)) return undefined
+  const { from, to, share } = stretchAt(figure, t)
+  const place = ({ pose: { free }, joints }: Key): Point =>
+    free ? { x: origin + free[0], y: floorY - free[1] } : carried(joints)
+  const [a, b] = [keys[from]!, keys[to]!]
+  if (!a.pose.free && !b.pose.free) return carried(pose(figure, t))
+  const point = mixPoint(place(a), place(b), share)
+  // A throw rises above the straight line; what rolls stays down.
+  const rolls = point.y > floorY - 0.12
+  const far = Math.abs(place(a).x - place(b).x)
+  return { x: point.x, y: point.y - (rolls ? 0 : far * share * (1 - share)) }
+}
+
+/** Where the point between the feet of the first pose is. */
+export const originOf = (figure: Figure): number => preparedFor(figure).origin
+
+/**
+ * The moment of the cycle that stands for the move where nothing moves.
+ */
+export const stillAt = (figure: Figure): number => preparedFor(figure).times[figure.thumb ?? 0]?.from ?? 0
+
+/** The moments at which the figure is in its key poses, mirrored ones included. */
+export const keyMoments = (figure: Figure): number[] => preparedFor(figure).times.map((time) => time.from)

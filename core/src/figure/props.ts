@@ -1,0 +1,97 @@
+import { floorY, type Joints, type Point } from './body.ts'
+import { freeAt, originOf } from './pose.ts'
+import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
+
+/** One line of the drawing: of the body's nearer or farther side, of a thing, or of the gap round what is in front. */
+export interface Stroke {
+  points: Point[]
+  width: number
+  tone: 'near' | 'far' | 'prop' | 'gap'
+}
+
+/** Heights of what can be stood, sat or leaned on, in box heights (a child of 1.3 m is 0.8 high). */
+export const propHeights = { chair: 0.17, desk: 0.4, step: 0.09 } as const
+
+const prop = (width: number, ...points: [number, number][]): Stroke => ({
+  points: points.map(([x, y]) => ({ x, y })),
+  width,
+  tone: 'prop',
+})
+
+const ellipse = (x: number, y: number, rx: number, ry: number): [number, number][] =>
+  Array.from({ length: 25 }, (_, i) => [x + rx * Math.cos((i * Math.PI) / 12), y + ry * Math.sin((i * Math.PI) / 12)])
+
+/** How each placed thing is drawn, its middle at x. Chairs have their back on the far side, away from the figure. */
+const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1) => Stroke[]> = {
+  chair: (x, back) => {
+    const seat = floorY - propHeights.chair
+    return [
+      prop(0.022, [x - 0.09, seat + 0.011], [x + 0.09, seat + 0.011]),
+      prop(0.016, [x - 0.08, seat], [x - 0.08, floorY]),
+      prop(0.016, [x + 0.08, seat], [x + 0.08, floorY]),
+      prop(0.016, [x + back * 0.088, seat], [x + back * 0.1, seat - 0.2]),
+    ]
+  },
+  wall: (x) => [prop(0.02, [x, floorY], [x, -0.02])],
+  desk: (x) => {
+    const top = floorY - propHeights.desk
+    return [
+      prop(0.022, [x - 0.14, top + 0.011], [x + 0.14, top + 0.011]),
+      prop(0.016, [x - 0.12, top], [x - 0.12, floorY]),
+      prop(0.016, [x + 0.12, top], [x + 0.12, floorY]),
+    ]
+  },
+  step: (x) => {
+    const top = floorY - propHeights.step + 0.008
+    return [prop(0.016, [x - 0.12, floorY], [x - 0.12, top], [x + 0.12, top], [x + 0.12, floorY])]
+  },
+  mat: (x) => [prop(0.02, [x - 0.4, floorY + 0.012], [x + 0.4, floorY + 0.012])],
+  line: (x) => [prop(0.024, [x - 0.05, floorY + 0.014], [x + 0.05, floorY + 0.014])],
+  hoop: (x) => [prop(0.014, ...ellipse(x, floorY + 0.01, 0.13, 0.024))],
+  target: (x) => [
+    prop(0.014, ...ellipse(x, floorY - 0.05, 0.05, 0.014)),
+    prop(0.014, [x - 0.05, floorY - 0.05], [x - 0.036, floorY], [x + 0.036, floorY], [x + 0.05, floorY - 0.05]),
+  ],
+}
+
+const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
+const carriedAt =
+  (by: CarriedProp['by']) =>
+  (joints: Joints): Point => {
+    const [a, b] = by.map((name) => joints[name])
+    return b ? middle(a!, b) : a!
+  }
+
+/** How each carried thing is drawn: where it is held, and along which line. */
+const carried: Record<CarriedProp['kind'], (at: Point, ends: Point[]) => Stroke[]> = {
+  bottle: ({ x, y }) => [prop(0.05, [x, y - 0.02], [x, y + 0.04]), prop(0.026, [x, y - 0.02], [x, y - 0.055])],
+  bag: ({ x, y }) => [prop(0.014, [x, y], [x, y + 0.03]), prop(0.1, [x - 0.012, y + 0.085], [x + 0.012, y + 0.085])],
+  band: (_, ends) => [prop(0.016, ...ends.map((p): [number, number] => [p.x, p.y]))],
+  ball: ({ x, y }) => [prop(0.1, [x, y], [x + 0.001, y])],
+  scarf: ({ x, y }) => [prop(0.026, [x, y], [x - 0.02, y + 0.05], [x + 0.02, y + 0.1], [x, y + 0.15])],
+  stick: ({ x, y }, [a, b]) => {
+    if (!b) return [prop(0.018, [x, y - 0.24], [x, y + 0.24])]
+    const [dx, dy] = [b.x - a!.x, b.y - a!.y]
+    const length = Math.hypot(dx, dy)
+    // Hands one behind the other, seen from the side: the stick points at the viewer.
+    if (length < 0.06) return [prop(0.036, [x, y], [x + 0.001, y])]
+    const [ux, uy] = [(dx / length) * 0.12, (dy / length) * 0.12]
+    return [prop(0.018, [a!.x - ux, a!.y - uy], [b.x + ux, b.y + uy])]
+  },
+}
+
+/** The things of a figure in one moment: those that stand behind it, and those it carries in front. */
+export function drawProps(figure: Figure, joints: Joints, t: number): { behind: Stroke[]; front: Stroke[] } {
+  const behind: Stroke[] = []
+  const front: Stroke[] = []
+  for (const thing of figure.props ?? []) {
+    if ('x' in thing) {
+      behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1))
+      continue
+    }
+    const where = carriedAt(thing.by)
+    const free = freeAt(figure, t, where)
+    front.push(...carried[thing.kind](free ?? where(joints), free ? [] : thing.by.map((name) => joints[name])))
+  }
+  return { behind, front }
+}

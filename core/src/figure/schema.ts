@@ -1,0 +1,80 @@
+import { z } from 'zod'
+import { idSchema } from '../workout/id.ts'
+
+/** Degrees in the picture: 0 points down, 90 to the right (forward in side view), 180 up. */
+const angle = z.number().min(-360).max(360)
+/** Upper and lower segment: thigh and shin, upper arm and forearm. */
+const limb = z.tuple([angle, angle])
+
+export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
+export type LimbName = (typeof limbNames)[number]
+
+/** Height of what a hand, a foot or the seat is on, in box heights: 0.09 is a bottom stair, 0.17 a chair for a child. */
+const height = z.number().min(0).max(0.6)
+export const onSchema = z.strictObject({
+  armR: height.optional(),
+  armL: height.optional(),
+  legR: height.optional(),
+  legL: height.optional(),
+  hip: height.optional(),
+})
+export type On = z.infer<typeof onSchema>
+
+export const poseSchema = z.strictObject({
+  /** From hip to shoulders; 180 stands upright. */
+  torso: angle,
+  /** Of the head against the torso. */
+  neck: angle.optional(),
+  armR: limb,
+  armL: limb,
+  legR: limb,
+  legL: limb,
+  /** Directions of the feet; 90 is flat, pointing forward. */
+  footR: angle.optional(),
+  footL: angle.optional(),
+  /** What is not on the floor but on something: a foot on a step, hands on a chair. */
+  on: onSchema.optional(),
+  /** How far the lowest point is off what it stands on, in box heights: a jump. */
+  lift: z.number().min(0).max(0.4).optional(),
+  /** Where the thing that is thrown, rolled or kicked is, when nobody holds it: forward of the feet and above the floor. */
+  free: z.tuple([z.number().min(-0.6).max(0.6), z.number().min(0).max(1)]).optional(),
+  /** Share of the cycle the pose is held, against `go`, the share of the way to the next. */
+  hold: z.number().min(0).max(20).optional(),
+  go: z.number().min(0.05).max(20).optional(),
+})
+export type Pose = z.infer<typeof poseSchema>
+
+export const placedKinds = ['chair', 'wall', 'desk', 'step', 'mat', 'line', 'hoop', 'target'] as const
+export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf'] as const
+const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'hip'] as const
+
+/** A thing that stays where it stands: so far forward of the middle of the first pose's feet. */
+export const placedPropSchema = z.strictObject({ kind: z.enum(placedKinds), x: z.number().min(-0.8).max(0.8) })
+/** A thing that goes with one joint, or between two. */
+export const carriedPropSchema = z.strictObject({
+  kind: z.enum(carriedKinds),
+  by: z.array(z.enum(carriers)).min(1).max(2),
+})
+export const propSchema = z.union([placedPropSchema, carriedPropSchema])
+export type PlacedProp = z.infer<typeof placedPropSchema>
+export type CarriedProp = z.infer<typeof carriedPropSchema>
+export type Prop = z.infer<typeof propSchema>
+
+/** A jointed figure that does one move: one to six key poses, drawn from the side or the front. */
+export const figureSchema = z.strictObject({
+  id: idSchema,
+  view: z.enum(['side', 'front']),
+  /** Reps in one cycle; 2 where a cycle does both sides of an alternating move. */
+  reps: z.int().min(1).max(4).optional(),
+  /** After its poses the figure does them again with left and right changed over. */
+  mirrored: z.boolean().optional(),
+  /** Which pose stands for the move where nothing moves. */
+  thumb: z.int().min(0).max(11).optional(),
+  /** What stays in one place from pose to pose; else the middle of the feet does. */
+  anchor: z.enum([...limbNames, 'hip']).optional(),
+  /** Hands or feet that stay where the first pose has them, on a wall or a chair. */
+  fixed: z.array(z.enum(limbNames)).max(4).optional(),
+  props: z.array(propSchema).max(4).optional(),
+  poses: z.array(poseSchema).min(1).max(6),
+})
+export type Figure = z.infer<typeof figureSchema>

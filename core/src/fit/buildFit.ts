@@ -1,0 +1,153 @@
+import { libraryFor } from '../moves/carryMoves.ts'
+import type { Library } from '../moves/library.ts'
+import type { Block } from '../workout/forms/index.ts'
+import { isKept, type Role, type Section, type Workout } from '../workout/schema.ts'
+import type { FitBlock, FitProblem } from './fitProblem.ts'
+import { LaneTimes } from './laneTimes.ts'
+import { ownCost } from './levers.ts'
+import { settingsOf, variantsOf, type Direction, type Setting, type Variant } from './settings.ts'
+
+/** Costs are kept as whole numbers: halves come in through the sections' factors. */
+export const costScale = 2
+
+/** "Finish together" is within so many seconds. */
+export const finishTogether = 15
+
+/** What a section's levers cost against those of the main part, which gives first. Ours. */
+const factors: Record<Role, number> = {
+  main: 1,
+  challenge: 1,
+  skill: 1.5,
+  game: 1.5,
+  warmUp: 2,
+  brief: 2,
+  test: 2,
+  coolDown: 2,
+}
+
+/** What each choice of the problem stands for. */
+export interface FitChoices {
+  block: Block
+  /** `v` is the variant's index. */
+  shared: readonly { setting: Setting; variant: Variant; v: number }[]
+  /** By lane and variant. */
+  own: readonly (readonly (readonly Setting[])[])[]
+}
+
+export interface BuiltFit {
+  problem: FitProblem
+  /** By lane. */
+  groupIds: readonly string[]
+  choices: FitChoices[]
+}
+
+export interface BuildOptions {
+  least: number
+  most: number
+  /** Settings that cost more are not looked at. */
+  mostCost: number
+  direction: Direction
+  /** Whether a lane's own settings may go the other way too, to end with the others. */
+  even: boolean
+  /** `block:lever` or `block:out:station` that may not be turned. */
+  barred: ReadonlySet<string>
+}
+
+/** Whether anything in a section may change at all. */
+export const mayChange = (section: Section): boolean => !isKept(section) && section.role !== 'coolDown'
+
+const asItIs: readonly Variant[] = [{ out: [], cost: 0 }]
+
+/**
+ * A session as a problem to be solved, however often and in whatever bounds: for each block the settings for all groups
+ * and those for one, with their costs and what they do to each lane's seconds. Kept sections, the first three minutes
+ * of a warm-up and the cool-down have none but what is; nothing that passes a grade's line, or passes it by more than
+ * now, is among them.
+ *
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function fitBuilder(workout: Workout, ours: Library): (options: BuildOptions) => BuiltFit {
+  const library = libraryFor(workout, ours)
+  const lanes = workout.groups.map((group) => new LaneTimes(workout, group, library, mayChange))
+  const groupIds = workout.groups.map((g) => g.id)
+  const flat = workout.sections.flatMap((section) => section.blocks.map((block) => ({ section, block })))
+
+  return ({ least, most, mostCost, direction, even, barred }) => {
+    const choices: FitChoices[] = []
+    const blocks: FitBlock[] = []
+    let entries = lanes.map(() => new Set([0]))
+    for (const [k, { section, block }] of flat.entries()) {
+      const factor = factors[section.role]
+      const room = mayChange(section) ? mostCost / factor : 0
+      const cost = (n: number) => Math.round(n * factor * costScale)
+      const settings = settingsOf(block, room, direction, barred, groupIds, false)
+      const variants = direction === 'longer' ? asItIs : variantsOf(block, room, barred)
+      const ownSettings = (id: string) =>
+        room > ownCost ? settingsOf(block, room - ownCost, even ? 'either' : direction, barred, [id], true) : []
+      const passages = (variant: Variant, setting: Setting) =>
+        lanes.map((lane, g) => lane.passage(k, variant, setting, entries[g]!))
+
+      const all = variants.flatMap((variant, v) =>
+        settings
+          .filter((s) => s.cost + variant.cost <= room)
+          .map((setting) => {
+            const follow = passages(variant, setting)
+            return { setting, variant, v, cost: cost(setting.cost + variant.cost), follow, key: keyOf(v, ...follow) }
+          }),
+      )
+      const shared = distinct(all).filter((s) => s.follow.some(Boolean))
+      const settingsOfLane = groupIds.map(ownSettings)
+      const own = lanes.map((lane, g) =>
+        variants.map((variant) =>
+          distinct(
+            settingsOfLane[g]!.flatMap((setting) => {
+              const passage = lane.passage(k, variant, setting, entries[g]!)
+              return passage ? [{ setting, cost: cost(setting.cost + ownCost), passage, key: keyOf(0, passage) }] : []
+            }),
+          ),
+        ),
+      )
+      blocks.push({
+        shared: shared.map((s) => ({ cost: s.cost, variant: s.v })),
+        lanes: lanes.map((_, g) => ({ follow: shared.map((s) => s.follow[g]), own: own[g]! })),
+      })
+      choices.push({
+        block,
+        shared,
+        own: own.map((ofVariants) => ofVariants.map((list) => list.map((o) => o.setting))),
+      })
+      entries = lanes.map((_, g) => {
+        const ways = [...shared.map((s) => s.follow[g]), ...own[g]!.flat().map((o) => o.passage)]
+        return new Set(ways.flatMap((passage) => passage?.flatMap((way) => (way ? [way.exit] : [])) ?? []))
+      })
+    }
+    const problem: FitProblem = {
+      blocks,
+      lanes: lanes.length,
+      states: Math.max(...lanes.map((lane) => lane.states)),
+      least,
+      most,
+      ...(workout.finishTogether && { together: finishTogether }),
+    }
+    return { problem, groupIds, choices }
+  }
+}
+
+/** Settings with the same key do the same to every lane. */
+function keyOf(
+  variant: number,
+  ...passages: (readonly ({ seconds: number; exit: number } | undefined)[] | undefined)[]
+) {
+  let key = `${variant}`
+  for (const passage of passages) {
+    key += '|'
+    passage?.forEach((way, entry) => (key += way ? `${entry}:${way.seconds}>${way.exit} ` : ''))
+  }
+  return key
+}
+
+/** The cheapest of those with the same key. */
+function distinct<T extends { cost: number; key: string }>(list: readonly T[]): T[] {
+  const seen = new Set<string>()
+  return [...list].sort((a, b) => a.cost - b.cost).filter(({ key }) => !seen.has(key) && seen.add(key))
+}

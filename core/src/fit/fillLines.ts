@@ -1,0 +1,20 @@
+import { gradeLines } from '../checks/gradeLines.ts'
+import type { Block } from '../workout/forms/index.ts'
+import type { Group } from '../workout/group.ts'
+import { valueFor } from '../workout/perGroup.ts'
+
+/**
+ * How far a session may be filled up by its clock: a slot not past the grade's line whatever is done in it, a rest not
+ * longer than the work it follows. Ours: a session is filled with doing, not with waiting. Each is a value and the most
+ * it should be; where it is more already, it may stay.
+ *
+ * @example a circuit of 30/40 for grades 4–6: [[30, 60], [10, 0]]
+ */
+export function fillLines(block: Block, group: Group): [value: number, most: number][] {
+  if (block.form !== 'intervals') return []
+  const laps = valueFor(block.laps, group.id)
+  return [
+    [Math.max(...laps.map((lap) => lap.work)), gradeLines(group).work],
+    [Math.max(...laps.map((lap) => lap.rest - lap.work)), 0],
+  ]
+}

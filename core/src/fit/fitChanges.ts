@@ -1,0 +1,55 @@
+import { changeBlock, findBlock } from '../workout/edits/locate.ts'
+import type { Workout } from '../workout/schema.ts'
+import { leversOf, type LeverKind } from './levers.ts'
+import { turnedFor, withoutStations } from './settings.ts'
+
+/**
+ * One named change: a lever turned by so many steps for all groups or for one; a station left out; or a group that
+ * stays as it is while the others change. A group's own changes of a block stand in for those for all.
+ */
+export interface FitChange {
+  block: string
+  lever: LeverKind | 'out' | 'stay'
+  scope: 'all' | string
+  /** 0 where nothing is turned. */
+  steps: number
+  /** The station that is left out. */
+  station?: string
+  /** What the lever stands at now and would stand at, by group: those it is for. */
+  from: Record<string, number>
+  to: Record<string, number>
+}
+
+/**
+ * The session with some of the proposed changes, as one edit.
+ *
+ * @param changes those that are taken, of one proposal
+ * @throws {ProblemError} `not-found` where the session has changed since
+ */
+export function applyFit(workout: Workout, changes: readonly FitChange[]): Workout {
+  const groups = workout.groups.map((g) => g.id)
+  return [...new Set(changes.map((c) => c.block))].reduce((now, id) => {
+    const here = changes.filter((c) => c.block === id)
+    const block = findBlock(now, id)
+    const levers = leversOf(block)
+    const setting = (scope: string) => ({
+      steps: levers.map(({ kind }) =>
+        here.filter((c) => c.scope === scope && c.lever === kind).reduce((sum, c) => sum + c.steps, 0),
+      ),
+    })
+    const ownGroups = groups.filter((g) => here.some((c) => c.scope === g))
+    const followers = groups.filter((g) => !ownGroups.includes(g))
+    return changeBlock(now, id, (original) => {
+      const shared =
+        turnedFor(original, 'all', setting('all')) ?? turnedFor(original, followers, setting('all')) ?? original
+      const turned = ownGroups.reduce((next, g) => {
+        const reset = levers.reduce((b, lever) => lever.copy(b, g, original), next)
+        return turnedFor(reset, [g], setting(g)) ?? reset
+      }, shared)
+      return withoutStations(
+        turned,
+        here.flatMap((c) => c.station ?? []),
+      )
+    })
+  }, workout)
+}

@@ -1,0 +1,44 @@
+/** What a block does to a lane, by the state the lane comes in with; undefined where no lane comes in so. */
+export type Passage = readonly ({ seconds: number; exit: number } | undefined)[]
+
+/** A block with everything that may be done to it. Costs are whole numbers. */
+export interface FitBlock {
+  /** Settings for all groups; the first is the block as it is, at no cost. `variant` says which stations are left out. */
+  shared: readonly { cost: number; variant: number }[]
+  /** By lane. */
+  lanes: readonly FitLane[]
+}
+
+export interface FitLane {
+  /** What each shared setting does to the lane; undefined where the setting is not for this lane. */
+  follow: readonly (Passage | undefined)[]
+  /** Settings of the lane's own, by variant: they stand in for the shared one. */
+  own: readonly (readonly { cost: number; passage: Passage }[])[]
+}
+
+/**
+ * Choose one shared setting for each block, and for any lane a setting of its own instead, at the least total cost
+ * such that every lane's seconds are between `least` and `most`, and at most `together` apart. Every lane begins in
+ * state 0; states say how a lane comes out of a block (how the child stands, what rest is unused).
+ */
+export interface FitProblem {
+  blocks: readonly FitBlock[]
+  lanes: number
+  states: number
+  /** Seconds. */
+  least: number
+  most: number
+  together?: number
+}
+
+export interface FitSolution {
+  cost: number
+  /** The shared setting of each block. */
+  shared: number[]
+  /** By block and lane: the lane's own setting, where it has one. */
+  own: (number | undefined)[][]
+  /** Of each lane. */
+  seconds: number[]
+  /** False where the search was cut short: a cheaper one may exist. */
+  proven: boolean
+}

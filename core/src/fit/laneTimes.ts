@@ -1,0 +1,209 @@
+import { blockLines, clockLines, type LineUse } from '../checks/blockLines.ts'
+import type { Library } from '../moves/library.ts'
+import { performedBy } from '../moves/versionFor.ts'
+import { changeSeconds, heldThings, startStance } from '../timing/changeOver.ts'
+import { defaultPace } from '../timing/pace.ts'
+import { StepBuilder, startCarry, type Carry } from '../timing/stepBuilder.ts'
+import type { Step } from '../timing/step.ts'
+import { timeBlock } from '../timing/timeline.ts'
+import { stationsOf, type Block } from '../workout/forms/index.ts'
+import type { Group } from '../workout/group.ts'
+import type { Workout } from '../workout/schema.ts'
+import { fillLines } from './fillLines.ts'
+import type { Passage } from './fitProblem.ts'
+import { turnedFor, variantsOf, withoutStations, type Setting, type Variant } from './settings.ts'
+
+/** The first part of a warm-up is never cut. In seconds; common practice (see the checks of shape). */
+export const warmUpKept = 180
+
+/** A block as it is: what this group takes for it, and how near it is to the grade's lines. */
+interface Base {
+  block: Block
+  seconds: number
+  lines: LineUse[]
+  fill: [value: number, most: number][]
+  /** Seconds that must be left of it: its part of a warm-up's first minutes. */
+  kept: number
+}
+
+/** A setting that is for this lane, and what it takes from each state it was asked for. */
+interface Known {
+  block: Block
+  ways: { seconds: number; exit: number }[]
+}
+
+/** How a lane may come to a block: only what makes a difference to it is told apart. */
+interface Boundary {
+  carries: Carry[]
+  byCarry: Map<string, number>
+  byWay: Map<string, number>
+}
+
+/**
+ * One group's way through the blocks: what each setting takes, from every state it may come in with. What was timed
+ * once is kept, however often a fit asks.
+ */
+export class LaneTimes {
+  readonly #group: Group
+  readonly #library: Library
+  readonly #pace: number
+  /** Rest beyond this never makes a difference: no change-over takes longer. */
+  readonly #mostRested: number
+  readonly #bases: Base[] = []
+  readonly #known: Map<string, Known | undefined>[] = []
+  readonly #boundaries: Boundary[]
+  readonly #spare: Partial<Record<LineUse['line'], number>> = {}
+
+  /**
+   * @param library with the session's own moves
+   * @param mayChange which sections have anything that may change
+   */
+  constructor(
+    workout: Workout,
+    group: Group,
+    library: Library,
+    mayChange: (section: Workout['sections'][number]) => boolean,
+  ) {
+    this.#group = group
+    this.#library = library
+    this.#pace = defaultPace(group)
+    this.#mostRested = Math.ceil(longestChange(workout, library) * this.#pace)
+    let carry = startCarry
+    let warm = 0
+    const changing: Base[] = []
+    for (const section of workout.sections) {
+      for (const block of section.blocks) {
+        const steps = this.#steps(block, carry)
+        const seconds = steps.now
+        const kept = section.role === 'warmUp' ? Math.max(0, warmUpKept - warm) : 0
+        if (section.role === 'warmUp') warm += seconds
+        const base = { block, seconds, lines: this.#lines(block, steps.steps), fill: fillLines(block, group), kept }
+        this.#bases.push(base)
+        this.#known.push(new Map())
+        if (mayChange(section)) changing.push(base)
+        carry = steps.carry
+      }
+    }
+    this.#boundaries = Array.from({ length: this.#bases.length + 1 }, () => ({
+      carries: [],
+      byCarry: new Map<string, number>(),
+      byWay: new Map<string, number>(),
+    }))
+    this.#enter(0, startCarry)
+    // Landings are a whole session's line. What is left of it is shared out evenly among the blocks that may grow, so
+    // that no two of them can pass it together.
+    for (const line of ['landings', 'hardLandings'] as const) {
+      const landing = this.#bases.flatMap((base) => base.lines.filter((u) => u.line === line))
+      const used = landing.reduce((sum, u) => sum + u.value, 0)
+      const shares = changing.filter((base) => base.lines.some((u) => u.line === line)).length
+      this.#spare[line] = shares ? Math.max(0, landing[0]!.most - used) / shares : 0
+    }
+  }
+
+  /** How many states there are so far; every lane begins in state 0. */
+  get states(): number {
+    return Math.max(1, ...this.#boundaries.map((b) => b.carries.length))
+  }
+
+  /**
+   * What a setting does to this lane; undefined where it is not for it: past a lever's end or a grade's line, or into a
+   * warm-up's first minutes.
+   *
+   * @param k which block
+   * @param entries the states the lane may come in with
+   */
+  passage(k: number, variant: Variant, setting: Setting, entries: ReadonlySet<number>): Passage | undefined {
+    const key = `${variant.out.join()}|${setting.steps.join()}`
+    const cache = this.#known[k]!
+    if (!cache.has(key)) cache.set(key, this.#allowed(this.#bases[k]!, variant, setting))
+    const known = cache.get(key)
+    if (!known) return undefined
+    const still = variant.out.length === 0 && setting.cost === 0
+    const passage: { seconds: number; exit: number }[] = []
+    for (const entry of entries) {
+      known.ways[entry] ??= this.#way(k, known.block, entry)
+      if (!still && known.ways[entry].seconds < this.#bases[k]!.kept) return undefined
+      passage[entry] = known.ways[entry]
+    }
+    return passage
+  }
+
+  #allowed(base: Base, variant: Variant, setting: Setting): Known | undefined {
+    const block = turnedFor(withoutStations(base.block, variant.out), [this.#group.id], setting)
+    if (!block) return undefined
+    const known = { block, ways: [] }
+    if (variant.out.length === 0 && setting.cost === 0) return known
+    // A block that lies in the kept minutes whole stays as it is.
+    if (base.kept > 0 && base.seconds <= base.kept) return undefined
+    const longer = setting.steps.some((n) => n > 0)
+    if (longer && !fillLines(block, this.#group).every(([n, most], i) => n <= Math.max(most, base.fill[i]![0])))
+      return undefined
+    return this.#withinLines(base, block, longer) ? known : undefined
+  }
+
+  #withinLines(base: Base, block: Block, longer: boolean): boolean {
+    // Shortening passes no line but that of a rest.
+    const lines = longer
+      ? this.#lines(block, this.#steps(block, startCarry).steps)
+      : clockLines(block, this.#group, base.seconds, this.#library, this.#pace)
+    return lines.every(({ line, value, most }) => {
+      const now = base.lines.find((u) => u.line === line)?.value ?? 0
+      const spare = this.#spare[line]
+      return value <= now || (spare === undefined ? value <= most : value <= now + spare)
+    })
+  }
+
+  #way(k: number, block: Block, entry: number): { seconds: number; exit: number } {
+    const steps = this.#steps(block, this.#boundaries[k]!.carries[entry]!)
+    return { seconds: steps.now, exit: this.#enter(k + 1, steps.carry) }
+  }
+
+  #steps(block: Block, carry: Carry): StepBuilder {
+    const steps = new StepBuilder(this.#group, this.#library, this.#pace, carry)
+    timeBlock(block, steps)
+    return steps
+  }
+
+  #lines(block: Block, steps: readonly Step[]): LineUse[] {
+    return blockLines(block, this.#group, steps, this.#library, this.#pace)
+  }
+
+  /** The state in which a lane that carries this comes to block k. After the last block nothing makes a difference. */
+  #enter(k: number, { stance, rested }: Carry): number {
+    const { carries, byCarry, byWay } = this.#boundaries[k]!
+    const carry = { stance, rested: Math.min(rested, this.#mostRested) }
+    const key = carryKey(carry)
+    let id = byCarry.get(key)
+    if (id !== undefined) return id
+    // Two that lead to the same steps and leave the same behind, whichever stations are left out, are one: what is
+    // carried in is spent on the first change-over, and no lever changes that.
+    const way = k < this.#bases.length ? this.#wayKey(this.#bases[k]!.block, carry) : ''
+    id = byWay.get(way) ?? carries.push(carry) - 1
+    byWay.set(way, id)
+    byCarry.set(key, id)
+    return id
+  }
+
+  #wayKey(block: Block, carry: Carry): string {
+    return variantsOf(block, Infinity, new Set())
+      .map(({ out }) => {
+        const steps = this.#steps(withoutStations(block, out), carry)
+        return `${steps.steps.map((s) => s.seconds.typical).join()}>${carryKey(steps.carry)}`
+      })
+      .join('|')
+  }
+}
+
+const carryKey = ({ stance, rested }: Carry) => `${stance.posture} ${stance.held.join()} ${stance.begun} ${rested}`
+
+/** Seconds before pace that no change-over of a session passes: down to the floor, everything put down and taken up. */
+function longestChange(workout: Workout, library: Library): number {
+  const cells = workout.sections
+    .flatMap((s) => s.blocks)
+    .flatMap((b) => stationsOf(b))
+    .flatMap((st) => [st.cells.all, ...Object.values(st.cells.by ?? {})])
+    .flatMap((cell) => [cell, ...(cell.fromLap ?? []).map((c) => ({ ...cell, version: c.version ?? cell.version }))])
+  const held = cells.map((cell) => heldThings(performedBy(cell, library), true, library).length)
+  const things = Array.from({ length: 2 * Math.max(1, ...held) }, (_, i) => `thing ${i}`)
+  return changeSeconds(startStance, { posture: 'lyingBack', held: things, begun: true })
+}

@@ -1,0 +1,76 @@
+import { libraryFor } from '../moves/carryMoves.ts'
+import type { Library } from '../moves/library.ts'
+import { performedBy } from '../moves/versionFor.ts'
+import { stationsOf } from '../workout/forms/index.ts'
+import type { Home, Workout } from '../workout/schema.ts'
+import { valueFor } from '../workout/perGroup.ts'
+import { hasKit } from './obstacles.ts'
+
+/** One thing to fetch before a session begins. */
+export interface Fetch {
+  kit: string
+  name: string
+  /** What is taken instead, where the house does not have it. */
+  standIn?: string
+  /** What else would do. */
+  standIns: string[]
+  /** What a child asks first. */
+  ask?: string
+  /** Nobody needs it; it makes it softer. */
+  optional: boolean
+  /** Ids of the groups that need it. */
+  groups: string[]
+  /** Ids of the moves it is for. */
+  moves: string[]
+  /** Neither there nor stood in for. */
+  missing: boolean
+}
+
+/**
+ * What a session needs from the house, for all its groups, needed things first, each in the order it first comes up.
+ *
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' | 'moves'>, ours: Library): Fetch[] {
+  const library = libraryFor(workout, ours)
+  const things = new Map<string, Fetch>()
+  const { home } = workout
+  for (const block of workout.sections.flatMap((s) => s.blocks)) {
+    for (const station of stationsOf(block)) {
+      for (const group of workout.groups) {
+        const cell = valueFor(station.cells, group.id)
+        const versions = [cell.version, ...(cell.fromLap ?? []).flatMap((lap) => lap.version ?? [])]
+        for (const version of versions) {
+          for (const need of performedBy({ move: cell.move, version }, library).kit) {
+            const thing = things.get(need.id) ?? newFetch(need.id, home, library)
+            if (!thing) continue
+            things.set(need.id, thing)
+            thing.optional &&= Boolean(need.optional)
+            if (!thing.groups.includes(group.id)) thing.groups.push(group.id)
+            if (!thing.moves.includes(cell.move)) thing.moves.push(cell.move)
+          }
+        }
+      }
+    }
+  }
+  return [...things.values()]
+    .map((thing) => ({ ...thing, missing: thing.missing && !thing.optional }))
+    .sort((a, b) => Number(a.optional) - Number(b.optional))
+}
+
+function newFetch(id: string, home: Home, library: Library): Fetch | undefined {
+  const item = library.kit.get(id)
+  if (!item) return undefined
+  const standIn = home.kit.includes(id) ? undefined : home.standIns[id]
+  return {
+    kit: id,
+    name: item.name,
+    ...(standIn && { standIn }),
+    standIns: item.standIns,
+    ...(item.ask && { ask: item.ask }),
+    optional: true,
+    groups: [],
+    moves: [],
+    missing: !hasKit(home, id, library) && !standIn,
+  }
+}

@@ -1,0 +1,41 @@
+import type { Library } from '../moves/library.ts'
+import type { Move, Version } from '../moves/schema.ts'
+import type { Home } from '../workout/schema.ts'
+import { spaceSchema, type Space } from '../workout/space.ts'
+
+/** Why something cannot be done in a home, as data. */
+export type Obstacle =
+  | { code: 'space'; needs: Space }
+  | { code: 'noise' }
+  | { code: 'kit'; kit: string }
+  | { code: 'company' }
+  | { code: 'adult' }
+
+/** What a house has: what was said, and what is in every home. */
+export const hasKit = (home: Pick<Home, 'kit'>, kit: string, library: Pick<Library, 'kit'>): boolean =>
+  home.kit.includes(kit) || Boolean(library.kit.get(kit)?.usual)
+
+/**
+ * What stands in the way of one version of a move in a home. A stand-in that was chosen takes a thing's place.
+ *
+ * @example obstacles(ropeSkip, standard, { ...home, quiet: true }, library) // [{ code: 'noise' }]
+ */
+export function obstacles(move: Move, version: Version, home: Home, library: Pick<Library, 'kit'>): Obstacle[] {
+  const order = spaceSchema.options
+  const space = version.space ?? move.space
+  const noise = version.noise ?? move.noise
+  const missing = (version.kit ?? move.kit).filter(
+    (need) => !need.optional && !hasKit(home, need.id, library) && !home.standIns[need.id],
+  )
+  return [
+    ...(order.indexOf(space) > order.indexOf(home.space) ? [{ code: 'space', needs: space } as const] : []),
+    ...(noise === 'thud' && home.quiet ? [{ code: 'noise' } as const] : []),
+    ...missing.map((need) => ({ code: 'kit', kit: need.id }) as const),
+    ...(move.together && home.company === 'alone' ? [{ code: 'company' } as const] : []),
+    ...(move.adult && home.company === 'alone' ? [{ code: 'adult' } as const] : []),
+  ]
+}
+
+/** The versions of a move that can be done in a home by a grade. @param grade the lowest of a group; left out, any */
+export const versionsFor = (move: Move, home: Home, library: Pick<Library, 'kit'>, grade = 6): Version[] =>
+  move.versions.filter((v) => v.fromGrade <= grade && obstacles(move, v, home, library).length === 0)

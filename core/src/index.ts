@@ -1,0 +1,189 @@
+// The public list of the computation. Named exports only; what is not here is nobody else's business.
+export { problemCodes, pathText, ProblemError, type Problem } from './problem.ts'
+export { zodProblems } from './zodProblems.ts'
+export { sameValue } from './sameValue.ts'
+
+export { idSchema } from './workout/id.ts'
+export { limits } from './workout/limits.ts'
+export { cleanText, lineSchema } from './workout/text.ts'
+export { canonical, hasOwn, mapGroups, valueFor, type PerGroup, type Scope } from './workout/perGroup.ts'
+export { stepAmount, type Amount, type Dose, type Unit } from './workout/dose.ts'
+export { defaultGradeNames, gradesName, letters, type Group, type Letter } from './workout/group.ts'
+export { cellAt, type Cell, type Face, type LapChange, type Station, type Tempo } from './workout/station.ts'
+export { type Lap } from './workout/forms/intervals.ts'
+export { rungs } from './workout/forms/ladder.ts'
+export { chanceTable, deviceFaces, type Device } from './workout/forms/chance.ts'
+export { type Question } from './workout/forms/quiz.ts'
+export { amrapRounds } from './timing/amrap.ts'
+export { binomial, mean, quantile, spreadOf, type Chances, type Spread } from './chance/chances.ts'
+export { clearedDraws, firstCleared, sumOfCards, sumOfDraws, sumOverCalls } from './chance/draws.ts'
+export { chanceOutlook, type ChanceOutlook, type LineOutlook } from './chance/outlook.ts'
+export { childSpread, simulate, type SimulateOptions } from './chance/simulate.ts'
+export { finishOf, type Finish } from './chance/finish.ts'
+export { lognormalFactors } from './chance/lognormal.ts'
+export { seededRandom } from './chance/seededRandom.ts'
+export { proposeQuiz } from './quiz/proposeQuiz.ts'
+export { operationsFor, sumsFor, type Sum } from './sums/sums.ts'
+export { forms, hasStations, stationsOf, type Block, type BlockOf, type Form } from './workout/forms/index.ts'
+export {
+  isKept,
+  roles,
+  workoutSchema,
+  type Aim,
+  type Home,
+  type Role,
+  type Section,
+  type Workout,
+} from './workout/schema.ts'
+export { buildsSchema, type Builds } from './workout/builds.ts'
+export { spaceSchema, type Space } from './workout/space.ts'
+export { newWorkout } from './workout/newWorkout.ts'
+export { migrate } from './workout/migrations.ts'
+export { readWorkout, readWorkoutText } from './workout/readWorkout.ts'
+export { findBlock, findStation, idsOf } from './workout/edits/locate.ts'
+export { addSection, duplicateSection, moveSection, removeSection, setSection } from './workout/edits/sections.ts'
+export { addBlock, duplicateBlock, moveBlock, removeBlock, setBlock, setBlockWords } from './workout/edits/blocks.ts'
+export {
+  addStation,
+  duplicateStation,
+  moveStation,
+  removeStation,
+  reorderStations,
+  setCell,
+  setStation,
+} from './workout/edits/stations.ts'
+export { addGroup, removeGroup, setGroup } from './workout/edits/groups.ts'
+export { setDetails } from './workout/edits/details.ts'
+export { pastePart } from './workout/edits/pastePart.ts'
+export { moveBlockTo, moveSectionTo, moveStationsTo } from './workout/edits/moveTo.ts'
+export { joinWorkouts } from './workout/edits/joinWorkouts.ts'
+export { likeGroups, partOf, partSchema, readPart, type Part } from './workout/part.ts'
+export { differences, type Difference } from './workout/differences.ts'
+export {
+  holdPolicies,
+  newSettings,
+  settingsSchema,
+  warmUpStyles,
+  zoneSchema,
+  type Policy,
+  type Settings,
+} from './settings/schema.ts'
+
+export {
+  families,
+  moveSchema,
+  postureSchema,
+  sidesSchema,
+  type Family,
+  type Move,
+  type Version,
+} from './moves/schema.ts'
+export {
+  indexLibrary,
+  readLibrary,
+  type KitItem,
+  type Library,
+  type LibraryData,
+  type Muscle,
+} from './moves/library.ts'
+export { performedBy, versionFor } from './moves/versionFor.ts'
+export { cellsFor, firstDose } from './moves/cellsFor.ts'
+export { referenceProblems } from './moves/referenceProblems.ts'
+export { searchMoves } from './moves/searchMoves.ts'
+export { carryMoves, libraryFor } from './moves/carryMoves.ts'
+export {
+  copyOfMove,
+  isOwnId,
+  mostOwnMoves,
+  movesFileSchema,
+  movesFormat,
+  ownMoveProblems,
+  ownMoveSchema,
+  readMoves,
+  withOwnMoves,
+  type OwnMove,
+  type ReadMoves,
+} from './moves/ownMove.ts'
+export { filterMoves, musclesOf, type MoveFilter } from './moves/filterMoves.ts'
+export { swapCell, versionAtHome } from './moves/swapCell.ts'
+export { likeMoves, type LikeMove } from './moves/likeMoves.ts'
+export { hasKit, obstacles, versionsFor, type Obstacle } from './home/obstacles.ts'
+export { fetchList, type Fetch } from './home/fetchList.ts'
+export { bookKg, papers, sheets, type Book, type Cover, type Paper, type Sheet } from './load/paper.ts'
+export { fromKg, toKg, toLitres, volumeUnits, weightUnits, type VolumeUnit, type WeightUnit } from './load/units.ts'
+export { gradesFor, homeKg, mostKg, nextStep, type Held, type HomeThing, type NextStep } from './load/homeWeight.ts'
+
+export { timingDefaults } from './timing/defaults.ts'
+export { breathSeconds, defaultPace } from './timing/pace.ts'
+export { clocked, type Span } from './timing/span.ts'
+export { countedWork, secondsPerRep } from './timing/countedWork.ts'
+export { changeSeconds, postureSeconds, startStance } from './timing/changeOver.ts'
+export { explainingSeconds } from './timing/explaining.ts'
+export { timeline } from './timing/timeline.ts'
+export { sessionSeconds } from './timing/sessionSeconds.ts'
+export { stepAt } from './timing/stepAt.ts'
+export { totals, type SessionTotals } from './timing/totals.ts'
+export { type Say, type SayCode, type Step } from './timing/step.ts'
+export { blockLines, type Line, type LineUse } from './checks/blockLines.ts'
+export { gradeLines, type GradeLines } from './checks/gradeLines.ts'
+export { fit, fullWithin, type FitAnswer, type FitHold, type FitOptions, type FitWay } from './fit/fit.ts'
+export { finishTogether, fitBuilder, type BuiltFit } from './fit/buildFit.ts'
+export { applyFit, type FitChange } from './fit/fitChanges.ts'
+export { solveFit } from './fit/solveFit.ts'
+export { type FitBlock, type FitProblem, type FitSolution, type Passage } from './fit/fitProblem.ts'
+export { arrange, canArrange, orderFindings, type ArrangeAnswer, type OrderFindings } from './arrange/arrange.ts'
+export { orderBound } from './arrange/orderBound.ts'
+export {
+  exactTo,
+  orderCost,
+  orderDistance,
+  orderStations,
+  type OrderProblem,
+  type OrderSolution,
+} from './arrange/orderStations.ts'
+export { type LeverKind } from './fit/levers.ts'
+
+export { minutesText, parseSeconds } from './timing/minutesText.ts'
+
+export { floorY, lengths, radius, clearance, type Joints, type Point } from './figure/body.ts'
+export { figureSchema, limbNames, type Figure, type LimbName, type Pose, type Prop } from './figure/schema.ts'
+export { keyMoments, pose, stillAt } from './figure/pose.ts'
+export { clampFigure, clampPose, jointLimits } from './figure/jointLimits.ts'
+export { angleOf, angleTo, handles, mirrorPose, turnJoint, type Handle } from './figure/turnJoint.ts'
+export { propHeights, type Stroke } from './figure/props.ts'
+export { drawFigure, type Drawing } from './figure/drawFigure.ts'
+export { figureSvg, figureSvgContent } from './figure/figureSvg.ts'
+
+export { moveNames, sayName, type Names } from './words/names.ts'
+export { sayCodesInEnglish, sayEnglish } from './words/en/say.ts'
+export { problemCodesInEnglish, problemEnglish, problemSentence } from './words/en/problems.ts'
+
+export { printDose, readDose, takeDose } from './notation/dose.ts'
+export { printCell, readCell, readNamedCell } from './notation/cell.ts'
+export { formNotations, notationOf, printBlockFor, readBlockFor } from './notation/formNotation.ts'
+export { type Fact } from './notation/facts.ts'
+export { apply } from './notation/apply.ts'
+export { parse, type Parsed } from './notation/parse.ts'
+export { print } from './notation/print.ts'
+export { strip } from './notation/strip.ts'
+export { type TextProblem } from './notation/textProblem.ts'
+
+export { publish } from './publication/publish.ts'
+export { publicationSchema, type Lane, type Publication } from './publication/schema.ts'
+export { feltScale, runFormat, runSchema, type Felt, type Result, type Run } from './run/schema.ts'
+export {
+  back,
+  done,
+  pause,
+  resume,
+  secondsAfter,
+  skip,
+  startRun,
+  stepElapsed,
+  stepLimit,
+  stepsDone,
+  stepView,
+  tick,
+  type PlayerState,
+  type StepView,
+} from './run/player.ts'

@@ -1,0 +1,301 @@
+import type { Library } from '../moves/library.ts'
+import { sameValue } from '../sameValue.ts'
+import { hasStations, stationsOf, type Block, type StationBlock } from '../workout/forms/index.ts'
+import { letters, type Group } from '../workout/group.ts'
+import { looksPerGroup } from '../workout/perGroup.ts'
+import { readWorkout } from '../workout/readWorkout.ts'
+import type { Section, Workout } from '../workout/schema.ts'
+import type { Station } from '../workout/station.ts'
+import { parse, type Parsed } from './parse.ts'
+import { renamedGroups, strip } from './strip.ts'
+import { stripText } from './stripText.ts'
+import { stripHead } from './sectionHead.ts'
+import type { TextProblem } from './textProblem.ts'
+
+/**
+ * Which entry of an old list each entry of a new one is: those alike first, in order; what is left between them by
+ * place, where `near` says it may be the same.
+ *
+ * @returns for each new entry the index of the old one, or undefined
+ */
+function matched<A, B>(
+  before: readonly A[],
+  after: readonly B[],
+  alike: (a: A, b: B) => boolean,
+  near: (a: A, b: B) => boolean,
+): (number | undefined)[] {
+  const n = before.length
+  const m = after.length
+  // Longest common subsequence; lists are at most 200 long.
+  const best = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1))
+  for (let i = n - 1; i >= 0; i--)
+    for (let j = m - 1; j >= 0; j--)
+      best[i]![j] = alike(before[i]!, after[j]!)
+        ? best[i + 1]![j + 1]! + 1
+        : Math.max(best[i + 1]![j]!, best[i]![j + 1]!)
+  const result: (number | undefined)[] = Array(m).fill(undefined)
+  for (let i = 0, j = 0; i < n && j < m;) {
+    if (alike(before[i]!, after[j]!)) result[j++] = i++
+    else if (best[i + 1]![j]! >= best[i]![j + 1]!) i++
+    else j++
+  }
+  const used = new Set(result.filter((i) => i !== undefined))
+  let last = -1
+  for (let j = 0; j < m; j++) {
+    if (result[j] !== undefined) {
+      last = result[j]!
+      continue
+    }
+    const until = result.slice(j).find((i) => i !== undefined) ?? n
+    for (let i = last + 1; i < until; i++) {
+      if (used.has(i) || !near(before[i]!, after[j]!)) continue
+      result[j] = last = i
+      used.add(i)
+      break
+    }
+  }
+  return result
+}
+
+/** What a text did to a session. */
+export interface Applied {
+  workout: Workout
+  problems: TextProblem[]
+}
+
+/**
+ * Changes a session to what a text says, and keeps everything the text cannot say: ids, pins, kit, words, links, notes
+ * of what is untouched. Stations are matched by section, order and move.
+ *
+ * @throws {ProblemError} where what the text says is no session: too many of something
+ * @example apply(print(w), w) // w itself, value for value
+ */
+export function apply(text: string, previous: Workout, library: Library): Applied {
+  const parsed = parse(text, library, strip(previous, library).groups)
+  return { workout: merged(parsed, previous, library), problems: parsed.problems }
+}
+
+function merged(parsed: Parsed, previous: Workout, library: Library): Workout {
+  const now = parsed.workout
+  const before = strip(previous, library)
+  const groups = mergedGroups(now.groups, previous, before)
+  // Ids as the text has them (g1 …) into those of the session.
+  const ids = new Map(now.groups.map((g, i) => [g.id, groups[i]!.id]))
+  const taken = new Set(groups.map((g) => g.id))
+
+  let result: Workout = {
+    ...previous,
+    ...(parsed.said.title && before.title !== now.title && { title: now.title }),
+    ...(parsed.said.minutes && { minutes: now.minutes }),
+    ...(parsed.said.details && { finishTogether: now.finishTogether }),
+    groups,
+    aim: mergedAim(parsed, previous, before),
+    home: {
+      ...previous.home,
+      ...(parsed.said.space && { space: now.home.space }),
+      ...(parsed.said.details && {
+        quiet: now.home.quiet,
+        company: now.home.company,
+        outdoors: now.home.outdoors,
+      }),
+    },
+    sections: [],
+  }
+  const same = matched(
+    before.sections,
+    now.sections,
+    (a, b) => a.title === b.title && a.role === b.role,
+    () => true,
+  )
+  const sections = now.sections.map((section, j): Section => {
+    const i = same[j]
+    return i === undefined
+      ? (withGroups(section, ids) as Section)
+      : mergedSection(section, previous.sections[i]!, before.sections[i]!, ids, previous, taken)
+  })
+  // New parts get ids that nothing in the old session had.
+  const known = new Set(partIds(previous.sections))
+  const claimed = new Set<string>()
+  result = { ...result, sections: sections.map((section) => numbered(section, known, claimed)) }
+  return readWorkout(result)
+}
+
+const partIds = (sections: readonly Section[]): string[] =>
+  sections.flatMap((s) => [s.id, ...s.blocks.flatMap((b) => [b.id, ...stationsOf(b).map((x) => x.id)])])
+
+/** A section whose new parts have free ids; ids of the session are kept, each once. */
+function numbered(section: Section, known: ReadonlySet<string>, claimed: Set<string>): Section {
+  const free = (prefix: string) => {
+    let n = 1
+    while (known.has(`${prefix}${n}`) || claimed.has(`${prefix}${n}`)) n++
+    claimed.add(`${prefix}${n}`)
+    return `${prefix}${n}`
+  }
+  const id = (was: string, prefix: string) => {
+    if (!was.startsWith(newMark) && known.has(was) && !claimed.has(was)) {
+      claimed.add(was)
+      return was
+    }
+    return free(prefix)
+  }
+  return {
+    ...section,
+    id: id(section.id, 'p'),
+    blocks: section.blocks.map((block) => {
+      const named = { ...block, id: id(block.id, 'b') } as Block
+      return hasStations(named)
+        ? ({ ...named, stations: named.stations.map((s) => ({ ...s, id: id(s.id, 's') })) } as Block)
+        : named
+    }),
+  }
+}
+/** Ids of parts that were not there before begin so until they get one. */
+const newMark = '\u0000'
+
+/** A parsed part with the session's group ids, its own ids marked as new. */
+function withGroups(part: unknown, ids: ReadonlyMap<string, string>): unknown {
+  const walk = (value: unknown, key?: string): unknown => {
+    if (key === 'id') return `${newMark}${String(value)}`
+    if (value === null || typeof value !== 'object') return value
+    if (Array.isArray(value)) return value.map((v) => walk(v))
+    if (looksPerGroup(value)) return renamedGroups(value, ids)
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, walk(v, k)]))
+  }
+  return walk(part)
+}
+
+function mergedGroups(now: readonly Group[], previous: Workout, before: Workout): Group[] {
+  const same = matched(
+    before.groups,
+    now,
+    (a, b) => a.name === b.name && sameValue(a.grades, b.grades),
+    () => true,
+  )
+  const used = new Set(same.flatMap((i) => (i === undefined ? [] : [previous.groups[i]!.letter])))
+  const taken = new Set(previous.groups.map((g) => g.id))
+  return now.map((group, j) => {
+    const i = same[j]
+    if (i !== undefined) {
+      const was = previous.groups[i]!
+      const { name, grades, ages } = group
+      return sameValue({ name, grades }, { name: before.groups[i]!.name, grades: before.groups[i]!.grades })
+        ? was
+        : { ...was, name, grades, ages }
+    }
+    const letter = letters.find((l) => !used.has(l))!
+    used.add(letter)
+    let n = 1
+    while (taken.has(`g${n}`)) n++
+    taken.add(`g${n}`)
+    return { ...group, id: `g${n}`, letter }
+  })
+}
+
+function mergedAim({ workout: now, said }: Parsed, previous: Workout, before: Workout): Workout['aim'] {
+  return {
+    ...previous.aim,
+    ...(said.details && !sameValue(now.aim.builds, before.aim.builds) && { builds: now.aim.builds }),
+    ...((said.details || now.aim.target) && now.aim.target !== before.aim.target && { target: now.aim.target }),
+  }
+}
+
+function mergedSection(
+  now: Section,
+  was: Section,
+  before: Section,
+  ids: ReadonlyMap<string, string>,
+  previous: Workout,
+  taken: ReadonlySet<string>,
+): Section {
+  const same = matched(
+    before.blocks,
+    now.blocks,
+    (a, b) => a.form === b.form && a.title === b.title,
+    (a, b) => a.form === b.form,
+  )
+  const blocks = now.blocks.map((block, j) => {
+    const i = same[j]
+    return i === undefined
+      ? (withGroups(block, ids) as Block)
+      : mergedBlock(block, was.blocks[i]!, before.blocks[i]!, ids, previous, taken)
+  })
+  const head = sameValue(stripHead(now), stripHead(was))
+    ? pick(was, ['role', 'title', 'keep', 'surprise'])
+    : pick(now, ['role', 'title', 'keep', 'surprise'])
+  const note = stripText(was.note) === now.note ? was.note : now.note
+  return { id: was.id, ...head, ...(note !== undefined && { note }), blocks } as Section
+}
+
+function pick<T extends object>(of: T, keys: readonly (keyof T)[]): Partial<T> {
+  return Object.fromEntries(keys.flatMap((key) => (of[key] === undefined ? [] : [[key, of[key]]]))) as Partial<T>
+}
+
+/** What a text cannot say of a block, taken over from the one it is. */
+const unsaid = ['link', 'seed'] as const
+
+function mergedBlock(
+  now: Block,
+  was: Block,
+  before: Block,
+  ids: ReadonlyMap<string, string>,
+  previous: Workout,
+  taken: ReadonlySet<string>,
+): Block {
+  const known = new Map(previous.groups.map((g, i) => [g.id, `g${i + 1}`]))
+  const said = (b: Block) => {
+    const { id: _, ...rest } = hasStations(b) ? { ...b, stations: [] } : b
+    return rest
+  }
+  const untouched =
+    sameValue(said(before), said(now)) && [...ids.values()].every((id) => known.has(id)) && sameGroups(ids, previous)
+  const head: Block = untouched
+    ? was
+    : ({
+        ...(withGroups(now, ids) as Block),
+        id: was.id,
+        ...Object.fromEntries(unsaid.flatMap((key) => (key in was ? [[key, was[key as never]]] : []))),
+        ...('travel' in was && was.travel && 'travel' in now && now.travel
+          ? { travel: { how: was.travel.how, seconds: renamedGroups(now.travel.seconds, ids) } }
+          : {}),
+        ...('onMiss' in was && was.onMiss && { onMiss: keptGroups(was.onMiss, taken) }),
+      } as Block)
+  if (!hasStations(head) || !hasStations(now) || !hasStations(was)) return head
+  return { ...head, stations: mergedStations(now, was, before as StationBlock, ids, previous) } as Block
+}
+
+/** Whether the text's groups are the session's, one for one. */
+const sameGroups = (ids: ReadonlyMap<string, string>, previous: Workout): boolean =>
+  ids.size === previous.groups.length && [...ids.values()].every((id, i) => id === previous.groups[i]!.id)
+
+function keptGroups<T>(value: { all: T; by?: Record<string, T> }, taken: ReadonlySet<string>) {
+  return renamedGroups(value, new Map([...taken].map((id) => [id, id])))
+}
+
+function mergedStations(
+  now: StationBlock,
+  was: StationBlock,
+  before: StationBlock,
+  ids: ReadonlyMap<string, string>,
+  previous: Workout,
+): Station[] {
+  const same = matched(
+    before.stations,
+    now.stations,
+    (a, b) => a.cells.all.move === b.cells.all.move && a.face === b.face,
+    (a, b) => a.cells.all.move === b.cells.all.move,
+  )
+  return now.stations.map((station, j): Station => {
+    const i = same[j]
+    if (i === undefined) return withGroups(station, ids) as Station
+    const old = was.stations[i]!
+    const { id: _a, ...said } = station
+    const { id: _b, ...saidBefore } = before.stations[i]!
+    if (sameValue(said, saidBefore) && sameGroups(ids, previous)) return old
+    return {
+      ...old,
+      cells: renamedGroups(station.cells, ids),
+      ...(station.face && { face: station.face }),
+      ...(station.storyName && { storyName: station.storyName }),
+    }
+  })
+}

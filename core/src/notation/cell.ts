@@ -1,0 +1,272 @@
+import type { Library } from '../moves/library.ts'
+import type { Move } from '../moves/schema.ts'
+import type { Unit } from '../workout/dose.ts'
+import type { Cell, LapChange, Tempo } from '../workout/station.ts'
+import { limits } from '../workout/limits.ts'
+import { printDose, takeDose } from './dose.ts'
+import { findName, nameIndex, type NameIndex, nearestNames, printName, type Named } from './names.ts'
+import { plainMarks } from './plainMarks.ts'
+
+/** What a text can take away: `no dose`, `no weight`. */
+export type Negatable = 'dose' | 'load' | 'tempo' | 'oneOf' | 'fromLap'
+const negations: Record<string, Negatable> = {
+  'no dose': 'dose',
+  'no weight': 'load',
+  'no tempo': 'tempo',
+  'no choice': 'oneOf',
+  'no lap changes': 'fromLap',
+}
+
+/** What a piece of text says of a cell; what it does not say is undefined. */
+export interface CellWords {
+  named?: Named
+  dose?: Cell['dose']
+  load?: Cell['load']
+  tempo?: Tempo
+  /** "Each side" was said. */
+  eachSide?: boolean
+  fromLap?: LapChange[]
+  /** Moves the child may do instead. */
+  oneOf?: string[]
+  /** What the text says there is none of. */
+  none: ReadonlySet<Negatable>
+  /** Words nothing could be made of. */
+  unread?: string
+}
+
+const loadPattern = /(?<![\p{L}\p{N}.,])(\d{1,2}(?:[.,]\d{1,2})?) ?(kg|kilos?|g|grams?|lbs?|pounds?)(?![\p{L}\p{N}])/iu
+/** Kilograms of each unit; the pound of 1959 (international yard and pound agreement). */
+const kilograms: Record<string, number> = { k: 1, g: 0.001, l: 0.45359237, p: 0.45359237 }
+const tempoWords: [RegExp, Tempo][] = [
+  [/(?:\bat )?(?:their |your |an )?\bown (?:pace|speed|time)\b/i, 'own'],
+  [/\b(?:slow(?:ly)?)\b/i, 'slow'],
+  [/\bled\b/i, 'led'],
+]
+const eachSide = /\b(?:(?:each|per|every|both) (?:side|leg|arm|foot|hand|way)s?|e\.? ?s\.?(?![\p{L}]))/iu
+const lapPattern = /^(?:from )?lap (\d{1,2})(?: on)?\s*:\s*(.*)$/i
+/** Words that say nothing a cell can hold. */
+const filler = /^(?:(?:of|the|a|an|and|then|do|for|at|with|on|in|x|by|to|go|hold)(?=\s|$)|[\s,.:()/>|&•+-])*$/i
+
+/** A factor of a word like "200 g": at most two digits are read before the unit, three for grams. */
+const gramPattern = /(?<![\p{L}\p{N}.,])(\d{3,4}) ?(?:g|grams?)(?![\p{L}\p{N}])/iu
+
+function takeLoad(text: string): { load?: { kg: number }; rest: string } {
+  const grams = gramPattern.exec(text)
+  if (grams) return { load: { kg: Number(grams[1]) / 1000 }, rest: text.replace(grams[0], ' ') }
+  const match = loadPattern.exec(text)
+  if (!match) return { rest: text }
+  const kg = Number(match[1]!.replace(',', '.')) * kilograms[match[2]![0]!.toLowerCase()]!
+  if (kg > 20) return { rest: text }
+  return { load: { kg: Math.round(kg * 100) / 100 }, rest: text.replace(match[0], ' ') }
+}
+
+/**
+ * A text without what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
+ * "both legs" its last.
+ *
+ * @returns undefined where there is nothing to take out
+ */
+function takeOutsideName(text: string, pattern: RegExp, index: NameIndex): string | undefined {
+  if (!pattern.test(text)) return undefined
+  const found = findName(text, index)
+  if (!found) return text.replace(pattern, ' ')
+  const { before, after } = found
+  if (!pattern.test(`${before}\u0000${after}`)) return undefined
+  const name = text.slice(before.length, text.length - after.length)
+  return `${before.replace(pattern, ' ')}${name}${after.replace(pattern, ' ')}`
+}
+
+/**
+ * Reads what a piece of text says of a cell: name, dose, load, tempo, laps, in any order and with anything between.
+ *
+ * @param fallback the unit of a number without one
+ */
+export function readCellWords(text: string, library: Library, fallback: Unit): CellWords {
+  const none = new Set<Negatable>()
+  const said: CellWords = { none }
+  const unread: string[] = []
+  const index = nameIndex(library)
+  const facts = plainMarks(text)
+    .replace(/\sor\s/gi, '; or ')
+    .split(/[;·]/)
+  // Facts may be put behind while they are read.
+  for (const fact of facts) {
+    const negated =
+      negations[
+        fact
+          .trim()
+          .toLowerCase()
+          .replace(/^without /, 'no ')
+      ]
+    if (negated) {
+      none.add(negated)
+      continue
+    }
+    const or = /^\s*or (.+)$/i.exec(fact)
+    const other = or && findName(or[1]!, index)
+    if (other) {
+      said.oneOf = [...new Set([...(said.oneOf ?? []), other.named.move.id])].slice(0, 5)
+      // "Squat or lunge 10": the ten is for either.
+      facts.push(`${other.before} ${other.after}`)
+      continue
+    }
+    const lap = lapPattern.exec(fact.trim())
+    if (lap) {
+      const { named, dose, load } = readCellWords(lap[2]!, library, fallback)
+      const version = named && (named.version ?? named.move.standard)
+      const change = { lap: Number(lap[1]), ...(version && { version }), ...(dose && { dose }), ...(load && { load }) }
+      said.fromLap = laterLap(said.fromLap ?? [], change)
+      continue
+    }
+    // A list's own numbering, "1." or "2)", is no dose.
+    let rest = fact.replace(/^\s*(?:[-•]\s+|\d{1,2}[.)]\s+)/, '')
+    const loaded = takeLoad(rest)
+    if (loaded.load) said.load = loaded.load
+    rest = loaded.rest
+    for (const [pattern, tempo] of tempoWords) {
+      const without = takeOutsideName(rest, pattern, index)
+      if (without === undefined) continue
+      said.tempo ??= tempo
+      rest = without
+    }
+    const oneSide = takeOutsideName(rest, eachSide, index)
+    if (oneSide !== undefined) {
+      said.eachSide = true
+      rest = oneSide
+    }
+    const found = findName(rest, index)
+    if (found && !said.named) {
+      said.named = found.named
+      rest = `${found.before} , ${found.after}`
+    }
+    const dosed = takeDose(rest, fallback)
+    if (dosed.dose && !said.dose) {
+      said.dose = dosed.dose
+      rest = dosed.rest
+    }
+    if (!filler.test(rest.trim())) unread.push(rest.replace(/[\s,]+/g, ' ').trim())
+  }
+  if (unread.length) said.unread = unread.join(' ')
+  return said
+}
+
+/** Changes in the order of their laps, the last word on each; a lap that cannot be is no change. */
+const laterLap = (changes: LapChange[], change: LapChange): LapChange[] =>
+  change.lap < 2 || change.lap > limits.laps
+    ? changes
+    : [...changes.filter((c) => c.lap !== change.lap), change].sort((a, b) => a.lap - b.lap).slice(0, 6)
+
+/** A cell's later laps with versions of its own move only. */
+export function withOwnLaps(cell: Cell, library: Library): Cell {
+  if (!cell.fromLap) return cell
+  const versions = library.moves.get(cell.move)?.versions ?? []
+  const fromLap = cell.fromLap.map(({ version, ...change }): LapChange => ({
+    ...change,
+    ...(versions.some((v) => v.id === version) && { version }),
+  }))
+  return { ...cell, fromLap }
+}
+
+/** A dose said "each side" of a move that alternates counts both sides. */
+function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
+  const { dose } = said
+  if (!dose || !said.eachSide || move?.sides !== 'alternating' || typeof dose.amount !== 'number') return dose
+  return { ...dose, amount: dose.amount * 2 }
+}
+
+/**
+ * A cell changed to what a text says. A text that names a move says all of the cell; one that does not changes only
+ * what it says.
+ *
+ * @param now what the cell is before
+ * @param fallback the unit of a number without one
+ * @returns the cell, or what could not be read with the names it may have meant
+ * @example readCell('12', { move: 'squat', version: 'squat', tempo: 'slow' }, library, 'reps')
+ * // { cell: { move: 'squat', version: 'squat', tempo: 'slow', dose: { unit: 'reps', amount: 12 } } }
+ */
+export function readCell(
+  text: string,
+  now: Cell,
+  library: Library,
+  fallback: Unit,
+): { cell: Cell } | { unread: string; nearest: string[] } {
+  const said = readCellWords(text, library, fallback)
+  if (said.unread) return { unread: said.unread, nearest: nearestNames(said.unread, nameIndex(library)) }
+  const { named } = said
+  const fields = fieldsOf(said, named?.move ?? library.moves.get(now.move))
+  const cell = named
+    ? { move: named.move.id, version: named.version ?? named.move.standard, ...fields }
+    : { ...without(now, said.none), ...fields }
+  return { cell: withOwnLaps(cell, library) }
+}
+
+/** A cell without what a text says there is none of. */
+export function without(cell: Cell, none: ReadonlySet<Negatable>): Cell {
+  return Object.fromEntries(Object.entries(cell).filter(([key]) => !none.has(key as Negatable))) as Cell
+}
+
+/** What was said of a cell beside its name. @param move whose cell it is */
+export function fieldsOf(said: CellWords, move: Move | undefined): Partial<Cell> {
+  const dose = doseOf(said, move)
+  return {
+    ...(dose && { dose }),
+    ...(said.load && { load: said.load }),
+    ...(said.tempo && { tempo: said.tempo }),
+    ...(said.oneOf && { oneOf: said.oneOf }),
+    ...(said.fromLap?.length && { fromLap: said.fromLap }),
+  }
+}
+
+const kg = (load: { kg: number }) => `${load.kg} kg`
+
+/**
+ * All that a text can say of a cell.
+ *
+ * @example printCell({ move: 'squat-jump', version: 'tuck-jump', dose: { unit: 'reps', amount: 8 } }, library) // 'Tuck jump 8'
+ */
+export function printCell(cell: Cell, library: Library): string {
+  const move = library.moves.get(cell.move)
+  return printCellAs(cell, library, move ? printName(move, cell.version, nameIndex(library)) : `"${cell.move}"`)
+}
+
+/**
+ * A cell under a name that stands for it.
+ *
+ * @param base a cell whose dose, load and the rest hold where nothing else is said: what is not there is denied
+ */
+export function printCellAs(cell: Cell, library: Library, name: string, base?: Cell): string {
+  const index = nameIndex(library)
+  const move = library.moves.get(cell.move)
+  const laps = (cell.fromLap ?? []).map(({ lap, version, dose, load }) => {
+    const words = [version && move && printName(move, version, index), dose && printDose(dose), load && kg(load)]
+    return `lap ${lap}: ${words.filter(Boolean).join(' ')}`
+  })
+  const others = (cell.oneOf ?? []).map((id) => `or ${library.moves.get(id)?.name ?? `"${id}"`}`)
+  const denied = Object.entries(negations).flatMap(([words, key]) => (base?.[key] && !cell[key] ? [words] : []))
+  return [
+    [name, ...(cell.dose ? [printDose(cell.dose)] : [])].join(' '),
+    ...(cell.load ? [kg(cell.load)] : []),
+    ...(cell.tempo ? [cell.tempo === 'own' ? 'own pace' : cell.tempo] : []),
+    ...others,
+    ...laps,
+    ...denied,
+  ].join('; ')
+}
+
+/**
+ * A line that names a move, with what else it says of the cell; each group's version is left open where none is named.
+ *
+ * @returns undefined where it names none, or says something nothing can be made of
+ * @example readNamedCell('12 tuck jumps', library) // { move: squatJump, words: { version: 'tuck-jump', dose: 12 reps } }
+ */
+export function readNamedCell(text: string, library: Library): { move: Move; words: Partial<Cell> } | undefined {
+  const found = findName(plainMarks(text), nameIndex(library))
+  if (!found) return undefined
+  const { move } = found.named
+  const said = readCellWords(text, library, move.measures[0]!)
+  if (said.unread || said.named?.move !== move) return undefined
+  return {
+    move,
+    words: { ...(said.named.version && { version: said.named.version }), ...fieldsOf(said, move) },
+  }
+}

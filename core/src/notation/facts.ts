@@ -1,0 +1,140 @@
+import type { Say } from '../timing/step.ts'
+import type { Block } from '../workout/forms/index.ts'
+import { limits } from '../workout/limits.ts'
+import type { PerGroup } from '../workout/perGroup.ts'
+
+/** How a fact is set by hand: a number, a switch, a choice. What has none is set by its form's own editor. */
+export type FactField =
+  | { kind: 'seconds' | 'count'; min: number; max?: number; step?: number }
+  | { kind: 'flag' }
+  | { kind: 'choice'; choices: readonly (readonly [value: string, label: string])[] }
+
+/**
+ * One thing a form's line says, with the words for it: laps, a rest, a cap. A form's line is its facts one after the
+ * other; each may have values of single groups in brackets behind it.
+ */
+export interface Fact<B extends Block, V = unknown> {
+  /** What it is called beside a field. */
+  label: string
+  field?: FactField
+  /** Whether it may be taken away: what it is set to when it is first wanted. */
+  optional?: V
+  /** What a block says; undefined where it says nothing. */
+  get: (block: B) => PerGroup<V> | undefined
+  /** Puts a value in; undefined takes it away where it can be taken away. */
+  set: (block: B, value: PerGroup<V> | undefined) => B
+  /**
+   * Reads the words of the fact.
+   *
+   * @param text already in plain marks, trimmed
+   * @param base the shared value, for brackets that say only what differs
+   * @returns undefined where the text says something else
+   */
+  read: (text: string, base: V | undefined) => V | undefined
+  /** The words. @param base the shared value, where a group's own is printed in brackets */
+  print: (value: V, base?: V) => string
+  /** Whether nothing need be said of a value: it is what goes without saying. */
+  silent?: (value: V) => boolean
+}
+
+/** Declares a fact, so that its value's type is kept. */
+export const fact = <B extends Block, V>(of: Fact<B, V>): Fact<B> => of as unknown as Fact<B>
+
+/** What a form says in the player, by its own part of the code. */
+export type FormSays = Record<string, (params: Say['params'], name: string) => string>
+
+/** A whole number of seconds as people write it: `60`, `60 s`, `1:30`, `2 min`. */
+export const secondsPattern = '(\\d{1,2}:[0-5]\\d|\\d{1,4}(?:\\.5)?)\\s*(s|secs?|seconds?|mins?|minutes?)?'
+
+/**
+ * The seconds of what {@link secondsPattern} found.
+ *
+ * @param fallback what a number without a unit is
+ */
+export function secondsOf(written: string, unit: string | undefined, fallback: 's' | 'min' = 's'): number {
+  if (written.includes(':')) {
+    const [minutes, seconds] = written.split(':').map(Number)
+    return minutes! * 60 + seconds!
+  }
+  const minutes = unit ? unit.toLowerCase().startsWith('m') : fallback === 'min'
+  return Math.round(Number(written) * (minutes ? 60 : 1))
+}
+
+/** Seconds as they are printed: `45 s`, whole minutes from two on as `2 min`. */
+export const secondsText = (seconds: number): string =>
+  seconds >= 120 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`
+
+const bare = new RegExp(`^${secondsPattern}$`, 'i')
+
+/**
+ * A stretch of seconds with words before it: `rest 60 s`, `cap 10 min`.
+ *
+ * @param words a pattern of the words that may stand before it; the first is printed
+ * @param min the fewest seconds
+ */
+export function secondsFact<B extends Block>(
+  key: keyof B & string,
+  of: {
+    label: string
+    print: string
+    words: string
+    min?: number
+    max?: number
+    fallback?: 's' | 'min'
+    optional?: number
+    silent?: (seconds: number) => boolean
+  },
+): Fact<B> {
+  const { min = 0, max = limits.seconds, fallback = 's' } = of
+  const before = new RegExp(`^(?:${of.words})\\s*:?\\s*${secondsPattern}$`, 'i')
+  const after = new RegExp(`^${secondsPattern}\\s*(?:of\\s*)?(?:${of.words})$`, 'i')
+  const inBounds = (n: number) => (n >= min && n <= max ? n : undefined)
+  return fact<B, number>({
+    label: of.label,
+    field: { kind: 'seconds', min, max, step: 5 },
+    ...(of.optional !== undefined && { optional: of.optional }),
+    ...(of.silent && { silent: of.silent }),
+    get: (b) => b[key] as PerGroup<number> | undefined,
+    set: (b, value) => withField(b, key, value),
+    read: (text, base) => {
+      const match = before.exec(text) ?? after.exec(text) ?? (base === undefined ? null : bare.exec(text))
+      return match ? inBounds(secondsOf(match[1]!, match[2], fallback)) : undefined
+    },
+    print: (n, base) => (base === undefined ? `${of.print} ${secondsText(n)}` : secondsText(n)),
+  })
+}
+
+/**
+ * A whole number with a word: `3 rounds`, `4 sets`.
+ *
+ * @param word its singular; an `s` makes it many
+ */
+export function countFact<B extends Block>(
+  key: keyof B & string,
+  of: { label: string; word: string; words: string; min?: number; max?: number },
+): Fact<B> {
+  const { min = 1, max = limits.laps } = of
+  const pattern = new RegExp(`^(\\d{1,3})\\s*(?:x\\s*)?(?:${of.words})$|^(?:${of.words})\\s*:?\\s*(\\d{1,3})$`, 'i')
+  return fact<B, number>({
+    label: of.label,
+    field: { kind: 'count', min, max },
+    get: (b) => b[key] as PerGroup<number> | undefined,
+    set: (b, value) => (value ? withField(b, key, value) : b),
+    read: (text, base) => {
+      const match = pattern.exec(text) ?? (base === undefined ? null : /^(\d{1,3})x?$/.exec(text))
+      const n = match && Number(match[1] ?? match[2])
+      return n !== null && n >= min && n <= max ? n : undefined
+    },
+    print: (n, base) => (base === undefined ? `${n} ${of.word}${n === 1 ? '' : 's'}` : String(n)),
+  })
+}
+
+/** A block with a field put in, or taken away. */
+export function withField<B extends object>(block: B, key: keyof B & string, value: unknown): B {
+  const { [key]: _, ...rest } = block
+  return (value === undefined ? rest : { ...rest, [key]: value }) as B
+}
+
+/** A value that no group has of its own, as facts take it. */
+export const forAll = <V>(value: V | undefined): PerGroup<V> | undefined =>
+  value === undefined ? undefined : { all: value }

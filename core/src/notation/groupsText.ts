@@ -1,0 +1,99 @@
+import { defaultAges, gradesName, letters, type Group } from '../workout/group.ts'
+import { limits } from '../workout/limits.ts'
+import { plainMarks } from './plainMarks.ts'
+
+/** Grades as a whiteboard has them: `K-1`, `4-6`, `K+2`. */
+export function gradesText(grades: readonly number[]): string {
+  const name = (g: number) => (g === 0 ? 'K' : String(g))
+  const sorted = [...new Set(grades)].sort((a, b) => a - b)
+  const run = sorted.every((g, i) => i === 0 || g === sorted[i - 1]! + 1)
+  if (sorted.length === 1) return name(sorted[0]!)
+  return run ? `${name(sorted[0]!)}-${name(sorted.at(-1)!)}` : sorted.map(name).join('+')
+}
+
+/**
+ * The grades a text says.
+ *
+ * @returns undefined where it says none
+ * @example readGrades('K–1') // [0, 1]
+ * @example readGrades('grades 4 to 6') // [4, 5, 6]
+ */
+export function readGrades(text: string): number[] | undefined {
+  const plain = plainMarks(text)
+    .toLowerCase()
+    .replace(/\b(?:grades?|years?|classe?s?|kindergarten)\b/g, (word) => (word.startsWith('kinder') ? 'k' : ''))
+    .replace(/\bto\b/g, '-')
+    .replace(/\s/g, '')
+  const grade = (word: string) => (word === 'k' || word === 'r' ? 0 : /^[0-6]$/.test(word) ? Number(word) : undefined)
+  const parts = plain.split('+').map((part) => {
+    const [from, to] = part.split('-').map(grade)
+    if (part.split('-').length > 2 || from === undefined) return undefined
+    if (!part.includes('-')) return [from]
+    return to === undefined || to < from ? undefined : Array.from({ length: to - from + 1 }, (_, i) => from + i)
+  })
+  if (parts.length === 0 || parts.some((p) => !p)) return undefined
+  return [...new Set(parts.flatMap((p) => p!))].sort((a, b) => a - b)
+}
+
+/** A name without the marks that mean something in a text. */
+export const plainLabel = (name: string): string =>
+  name
+    .replace(/["[\];,:()|#>]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+
+/** A group as a text says it: its grades, its name where that is another. */
+export function stripGroup(group: Group, i: number): Group {
+  const grades = [...new Set(group.grades)].sort((a, b) => a - b)
+  return {
+    id: `g${i + 1}`,
+    letter: letters[i]!,
+    name: plainLabel(group.name) || gradesName(grades),
+    grades,
+    ages: defaultAges(grades),
+  }
+}
+
+/** @param group already without what a text cannot say */
+export function printGroup(group: Group): string {
+  const grades = gradesText(group.grades)
+  return group.name === gradesName(group.grades) ? grades : `${group.name} (${grades})`
+}
+
+/** Reads what follows `groups`; undefined where one of them is none. */
+export function readGroups(text: string): Group[] | undefined {
+  const words = text.split(',').map((w) => w.trim())
+  if (words.length > limits.groups) return undefined
+  const groups = words.map((word, i): Group | undefined => {
+    const named = /^(.*\S)\s*\(([^)]*)\)$/.exec(word)
+    const grades = readGrades(named ? named[2]! : word)
+    if (!grades) return undefined
+    const name = (named && plainLabel(named[1]!)) || gradesName(grades)
+    return { id: `g${i + 1}`, letter: letters[i]!, name: name.slice(0, limits.line), grades, ages: defaultAges(grades) }
+  })
+  return groups.every((g) => g !== undefined) ? (groups as Group[]) : undefined
+}
+
+const label = (text: string) => plainMarks(text).toLowerCase().replace(/\s+/g, ' ').trim()
+
+/** What stands in brackets for a group: its grades or name where only it has that, else its letter. */
+export function groupLabel(group: Group, groups: readonly Group[]): string {
+  const text = group.name === gradesName(group.grades) ? gradesText(group.grades) : group.name
+  const isLetter = /^[a-f]$/i.test(text)
+  const meant = groupsOf(text, groups)
+  return meant.length === 1 && meant[0] === group.id && !isLetter ? text : group.letter
+}
+
+/** The ids of the groups that what stands in brackets means; none where it means nobody. */
+export function groupsOf(text: string, groups: readonly Group[]): string[] {
+  const found = text.split(',').map((part) => {
+    const wanted = label(part)
+    const named = groups.filter((g) => label(g.name) === wanted)
+    if (named.length) return named
+    const lettered = groups.filter((g) => g.letter.toLowerCase() === wanted)
+    if (lettered.length) return lettered
+    const grades = readGrades(part)
+    return grades ? groups.filter((g) => String(g.grades) === String(grades)) : []
+  })
+  return found.some((f) => f.length === 0) ? [] : [...new Set(found.flat().map((g) => g.id))]
+}

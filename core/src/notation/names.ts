@@ -1,0 +1,151 @@
+import type { Library } from '../moves/library.ts'
+import type { Move } from '../moves/schema.ts'
+import { nearest } from './nearest.ts'
+
+/** What a name on the whiteboard stands for: a move in the version each grade is ready for, or just that version. */
+export interface Named {
+  move: Move
+  /** Undefined where the move itself is named. */
+  version?: string
+}
+
+/** A text as names are compared: small letters, no marks, words in the singular. */
+export function plainName(text: string): string {
+  const known = plainNames.get(text)
+  if (known !== undefined) return known
+  const plain = text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/['’]/g, '')
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
+    .split(' ')
+    .map(singular)
+    .join(' ')
+  // The words of a session are few and come back all the time; what is not such a word is not kept.
+  if (text.length > 40) return plain
+  if (plainNames.size > 4000) plainNames.clear()
+  plainNames.set(text, plain)
+  return plain
+}
+
+const plainNames = new Map<string, string>()
+
+/** Both sides are treated alike, so that what matters is only that "lunges" and "lunge" come out the same. */
+function singular(word: string): string {
+  if (word.length < 3 || word.endsWith('ss')) return word
+  if (/(?:ch|sh|x|ss|zz)es$/.test(word)) return word.slice(0, -2)
+  if (/[^aeiou]ies$/.test(word)) return `${word.slice(0, -3)}y`
+  return word.endsWith('s') ? word.slice(0, -1) : word
+}
+
+/** Every name in a library, each standing for one thing. */
+export interface NameIndex {
+  names: ReadonlyMap<string, Named>
+  /** Words of the longest name that begins with a word. */
+  lengths: ReadonlyMap<string, number>
+}
+
+/** By the moves, which are replaced where a teacher's own are added. */
+const indexes = new WeakMap<Library['moves'], NameIndex>()
+
+/**
+ * The names of a library: moves, their synonyms and playful names, then versions; where two would share one, the
+ * move goes before the version, and the earlier before the later. `move: version` is always there.
+ */
+export function nameIndex(library: Library): NameIndex {
+  const known = indexes.get(library.moves)
+  if (known) return known
+  const names = new Map<string, Named>()
+  const put = (name: string, named: Named) => {
+    const plain = plainName(name)
+    if (plain && !names.has(plain)) names.set(plain, named)
+  }
+  const moves = [...library.moves.values()].filter((m) => !m.retired)
+  for (const move of moves) put(move.name, { move })
+  for (const move of moves) for (const name of [...move.synonyms, move.playName ?? '']) put(name, { move })
+  for (const move of moves) for (const v of move.versions) put(v.name, { move, version: v.id })
+  for (const move of moves) for (const v of move.versions) put(`${move.name} ${v.name}`, { move, version: v.id })
+  // "Desk press-up" is the desk push-up: a version's name with the move's other names in it.
+  for (const move of moves) {
+    const own = plainName(move.name)
+    for (const v of move.versions) {
+      const name = plainName(v.name)
+      if (!` ${name} `.includes(` ${own} `) || name === own) continue
+      for (const other of move.synonyms) put(name.replace(own, plainName(other)), { move, version: v.id })
+    }
+  }
+  const lengths = new Map<string, number>()
+  for (const name of names.keys()) {
+    const words = name.split(' ')
+    lengths.set(words[0]!, Math.max(lengths.get(words[0]!) ?? 0, words.length))
+  }
+  const index = { names, lengths }
+  indexes.set(library.moves, index)
+  return index
+}
+
+/** A name found in a text. */
+export interface FoundName {
+  named: Named
+  /** The text before and after it. */
+  before: string
+  after: string
+}
+
+/** Words and where they stand. A hyphen joins nothing: "push-up" is two words, as in the index. */
+const word = /[\p{L}\p{N}]+(?:['’][\p{L}]+)?/gu
+
+/**
+ * The longest name of the library in a text; the first of equally long ones. Quotes settle which.
+ *
+ * @example findName('10 squat jumps slow', index)?.named.move.id // 'squat-jump'
+ */
+export function findName(text: string, { names, lengths }: NameIndex): FoundName | undefined {
+  const quoted = /"([^"]+)"/.exec(text)
+  if (quoted) {
+    const named = names.get(plainName(quoted[1]!))
+    if (!named) return undefined
+    const end = quoted.index + quoted[0].length
+    return { named, before: text.slice(0, quoted.index), after: text.slice(end) }
+  }
+  const words = [...text.matchAll(word)]
+  const plain = words.map((w) => plainName(w[0]))
+  const longest = plain.map((name, i) => Math.min(lengths.get(name) ?? 0, words.length - i))
+  for (let length = Math.max(0, ...longest); length > 0; length--) {
+    for (let i = 0; i + length <= words.length; i++) {
+      if (longest[i]! < length) continue
+      const named = names.get(plain.slice(i, i + length).join(' '))
+      if (!named) continue
+      const start = words[i]!.index
+      const last = words[i + length - 1]!
+      const end = last.index + last[0].length
+      return { named, before: text.slice(0, start), after: text.slice(end) }
+    }
+  }
+  return undefined
+}
+
+/** Up to three names most like a typed one, as people write them. */
+export function nearestNames(typed: string, { names }: NameIndex): string[] {
+  const near = nearest(plainName(typed), names, 6).map(({ move, version }) =>
+    version ? (move.versions.find((v) => v.id === version)?.name ?? move.name) : move.name,
+  )
+  return [...new Set(near)].slice(0, 3)
+}
+
+/**
+ * The shortest text that names one version of a move and nothing else, where a move's own name means its ordinary
+ * version: in a group's brackets and in a cell.
+ *
+ * @example printName(squatJump, 'tuck-jump', index) // 'Tuck jump'
+ */
+export function printName(move: Move, version: string, { names }: NameIndex): string {
+  const v = move.versions.find((x) => x.id === version)
+  const exact = (name: string) => {
+    const found = names.get(plainName(name))
+    return found?.move.id === move.id && (found.version ?? move.standard) === version
+  }
+  return [v?.name, move.name].find((name) => name && exact(name)) ?? `"${move.name}: ${v?.name ?? version}"`
+}

@@ -1,0 +1,25 @@
+import type { Library } from '../moves/library.ts'
+import { sameValue } from '../sameValue.ts'
+import { canonical, valueFor, type PerGroup } from '../workout/perGroup.ts'
+import type { Cell } from '../workout/station.ts'
+
+/**
+ * The one way of writing down what each group does at a station: what most do is shared, on a tie the ordinary
+ * version of its move, then the first. No group's value changes.
+ *
+ * @param groupIds all groups, in order
+ */
+export function normalCells(
+  cells: PerGroup<Cell>,
+  groupIds: readonly string[],
+  library: Pick<Library, 'moves'>,
+): PerGroup<Cell> {
+  const values = groupIds.map((id) => valueFor(cells, id))
+  const count = (cell: Cell) => values.filter((other) => sameValue(other, cell)).length
+  const isStandard = (cell: Cell) => library.moves.get(cell.move)?.standard === cell.version
+  const all = values.reduce((best, cell) => {
+    const more = count(cell) - count(best)
+    return more > 0 || (more === 0 && isStandard(cell) && !isStandard(best)) ? cell : best
+  })
+  return canonical({ all, by: Object.fromEntries(groupIds.map((id, i) => [id, values[i]!])) })
+}

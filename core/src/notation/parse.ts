@@ -1,0 +1,262 @@
+import type { Library } from '../moves/library.ts'
+import { hasStations, newBlock, stationsOf, type Block } from '../workout/forms/index.ts'
+import { gradesName, type Group } from '../workout/group.ts'
+import { limits } from '../workout/limits.ts'
+import { newWorkout } from '../workout/newWorkout.ts'
+import type { Dose } from '../workout/dose.ts'
+import type { PerGroup } from '../workout/perGroup.ts'
+import type { Section, Workout } from '../workout/schema.ts'
+import type { Station } from '../workout/station.ts'
+import { cleanText } from '../workout/text.ts'
+import { readDetail, targetLine, type DetailsWords } from './detailsText.ts'
+import { notationOf } from './formNotation.ts'
+import { readFormLine } from './readForm.ts'
+import { readInline } from './readInline.ts'
+import { readStation } from './readStation.ts'
+import { readHead, roleInTitle } from './sectionHead.ts'
+import { untitled } from './strip.ts'
+import { stripText } from './stripText.ts'
+import { textProblem, type TextProblem } from './textProblem.ts'
+
+/** What a text came to: a session, what could not be read, and which things it said at all. */
+export interface Parsed {
+  workout: Workout
+  problems: TextProblem[]
+  /** Whether it says a title, minutes, groups or floor; what it does not say is as `defaults` has it. */
+  said: { title: boolean; details: boolean; minutes: boolean; groups: boolean; space: boolean; headings: boolean }
+}
+
+/** Lines longer than this are no whiteboard's; notes may be as long as a note may be. */
+const longestLine = 6000
+
+/**
+ * Reads a whiteboard text. Whatever can be read is; the rest is named with its line and column, and left out.
+ *
+ * @param defaults the groups a text without any is for; left out, K–1, 2–3 and 4–6
+ */
+export function parse(text: string, library: Library, defaults?: readonly Group[]): Parsed {
+  const reader = new Reader(library, defaults)
+  text
+    .slice(0, limits.bytes)
+    .split(/\r\n|[\n\r\u2028\u2029]/)
+    .forEach((line, i) => reader.line(line, i + 1))
+  return reader.end()
+}
+
+const lanes = [
+  [0, 1],
+  [2, 3],
+  [4, 5, 6],
+]
+
+class Reader {
+  #library: Library
+  #problems: TextProblem[] = []
+  #title: string | undefined
+  #details: DetailsWords = {}
+  #saidDetails = false
+  #target: string[] = []
+  #groups: readonly Group[]
+  #sections: Section[] = []
+  #section: Section | undefined
+  #block: Block | undefined
+  #common: PerGroup<Dose> | undefined
+  #blockTitle: string | undefined
+  #headings = false
+  #ids = { p: 0, b: 0, s: 0 }
+
+  constructor(library: Library, defaults: readonly Group[] | undefined) {
+    this.#library = library
+    this.#groups = defaults ?? newWorkout('x', lanes, 20, library.version).groups
+  }
+
+  line(raw: string, n: number): void {
+    const line = raw.trimEnd()
+    const text = line.trimStart()
+    if (text.startsWith('>')) return this.#note(line.slice(line.indexOf('>') + 1).replace(/^ /, ''))
+    if (text === '') return
+    const heading = /^(#{1,3})(?!#)\s*(.*)$/.exec(text)
+    if (heading) return this.#heading(heading[1]!.length, heading[2]!)
+    if (text.length > longestLine) {
+      const at = { line: n, column: 1, length: text.length }
+      this.#problems.push(textProblem('too-large', at, { expected: `a line of at most ${longestLine} characters` }))
+      return
+    }
+    if (!this.#section && this.#detail(text, n)) return
+    this.#row(text, n, raw.length - raw.trimStart().length)
+  }
+
+  #heading(level: number, words: string): void {
+    const clean = cleanText(words, 'line').trim()
+    if (level === 1) this.#title ??= clean
+    else if (level === 2) this.#openSection(readHead(words))
+    else {
+      this.#close()
+      this.#need()
+      this.#blockTitle = clean || undefined
+    }
+  }
+
+  #openSection(head: Omit<Section, 'id' | 'blocks'>): void {
+    this.#close()
+    this.#headings = true
+    if (this.#sections.length >= limits.sections) {
+      this.#tooMany('sections', limits.sections)
+      return
+    }
+    this.#section = { id: `p${++this.#ids.p}`, ...head, blocks: [] }
+    this.#sections.push(this.#section)
+  }
+
+  /** The section rows go into: a text without any headings is one main part. */
+  #need(): Section {
+    if (!this.#section) {
+      this.#section = { id: `p${++this.#ids.p}`, role: roleInTitle(''), title: 'Main part', blocks: [] }
+      this.#sections.push(this.#section)
+    }
+    return this.#section
+  }
+
+  #note(words: string): void {
+    const clean = cleanText(words, 'paragraph')
+    const add = (note: string | undefined) =>
+      (note === undefined ? clean : `${note}\n${clean}`).slice(0, limits.paragraph)
+    if (this.#block) this.#block = { ...this.#block, note: add(this.#block.note) }
+    else if (this.#section) this.#section.note = add(this.#section.note)
+  }
+
+  #detail(text: string, n: number): boolean {
+    const target = targetLine.exec(text)
+    if (target) {
+      this.#target.push(cleanText(target[1]!, 'paragraph'))
+      return true
+    }
+    const facts = text
+      .split(/[;·]/)
+      .map((part) => part.trim())
+      .filter(Boolean)
+    const read = facts.map(readDetail)
+    if (!read.some(Boolean)) return false
+    read.forEach((detail) => Object.assign(this.#details, detail))
+    this.#saidDetails = true
+    if (this.#details.groups) this.#groups = this.#details.groups
+    facts.forEach((fact, i) => {
+      if (read[i]) return
+      const at = { line: n, column: Math.max(0, text.indexOf(fact)) + 1, length: fact.length }
+      this.#problems.push(textProblem('unread', at, { received: fact }))
+    })
+    return true
+  }
+
+  /** Puts the open block into its section. */
+  #close(): void {
+    if (this.#block) {
+      const note = stripText(this.#block.note)
+      const { note: _, ...block } = this.#block
+      this.#need().blocks.push({ ...block, ...(note && { note }) } as Block)
+    }
+    this.#block = this.#common = this.#blockTitle = undefined
+  }
+
+  #open(block: Block, common?: PerGroup<Dose>): void {
+    const title = this.#blockTitle
+    this.#close()
+    this.#need()
+    this.#block = title ? { ...block, title } : block
+    this.#common = common
+  }
+
+  #tooMany(what: string, most: number): void {
+    if (this.#problems.some((p) => p.code === 'too-many')) return
+    const at = { line: 1, column: 1, length: 1 }
+    this.#problems.push(textProblem('too-many', at, { expected: `at most ${most} ${what}`, received: 'more' }))
+  }
+
+  #room(): boolean {
+    const blocks = this.#sections.reduce((n, s) => n + s.blocks.length, 0) + (this.#block ? 1 : 0)
+    if (blocks < limits.blocks) return true
+    this.#tooMany('blocks', limits.blocks)
+    return false
+  }
+
+  #blockId = () => `b${++this.#ids.b}`
+
+  #row(text: string, n: number, indent: number): void {
+    const own = this.#block && readOwnLine(text, this.#block)
+    if (own) {
+      this.#block = own
+      return
+    }
+    const opened = readFormLine(text, this.#groups, 'b0', n)
+    const inline = opened?.problems.length === 0 ? undefined : readInline(text, this.#groups, this.#library, n)
+    if (opened && !inline) {
+      if (!this.#room()) return
+      this.#problems.push(...opened.problems)
+      this.#open({ ...opened.block, id: this.#blockId() } as Block, opened.common)
+      return
+    }
+    if (inline) {
+      if (!this.#room()) return
+      this.#open({ ...inline.block, id: this.#blockId() } as Block, inline.common)
+      for (const row of inline.rows) this.#station(row.text, n, row.at + indent, row.word)
+      this.#problems.push(...inline.problems)
+      // One line is a whole block: what follows is a list of its own.
+      this.#close()
+      return
+    }
+    this.#station(text, n, indent)
+  }
+
+  #station(text: string, n: number, at: number, word?: Pick<Station, 'face'>): void {
+    const block = this.#block && hasStations(this.#block) ? this.#block : newBlock.list('b0')
+    if (this.#ids.s >= limits.stations) return this.#tooMany('stations', limits.stations)
+    const { station, problems } = readStation(text, block, this.#groups, this.#library, 's0', n, this.#common, at)
+    this.#problems.push(...problems)
+    if (!station) return
+    if (!this.#block || !hasStations(this.#block)) {
+      if (!this.#room()) return
+      this.#open(newBlock.list(this.#blockId()))
+    }
+    const into = this.#block as Extract<Block, { stations: unknown[] }>
+    const added = { ...station, id: `s${++this.#ids.s}`, ...word }
+    this.#block = { ...into, stations: [...stationsOf(into), added] } as Block
+  }
+
+  end(): Parsed {
+    this.#close()
+    const { minutes, groups, space, quiet, together, outdoors, finishTogether, builds } = this.#details
+    const base = newWorkout(this.#title || untitled, [[0]], minutes ?? 20, this.#library.version)
+    const target = this.#target.join('\n').trim().slice(0, limits.paragraph)
+    const workout: Workout = {
+      ...base,
+      groups: this.#groups.map((g) => ({ ...g, name: g.name || gradesName(g.grades) })),
+      finishTogether: finishTogether ?? false,
+      aim: { builds: builds ?? [], target, words: [] },
+      home: {
+        ...base.home,
+        space: space ?? base.home.space,
+        quiet: quiet ?? false,
+        company: together ? 'together' : 'alone',
+        outdoors: outdoors ?? false,
+      },
+      sections: this.#sections.map((s) => {
+        const note = stripText(s.note)
+        const { note: _, ...section } = s
+        return { ...section, ...(note && { note }) }
+      }),
+    }
+    const said = {
+      title: this.#title !== undefined,
+      details: this.#saidDetails,
+      minutes: minutes !== undefined,
+      groups: groups !== undefined,
+      space: space !== undefined,
+      headings: this.#headings,
+    }
+    return { workout, problems: this.#problems, said }
+  }
+}
+
+function readOwnLine(text: string, block: Block): Block | undefined {
+  return notationOf(block.form).lines?.read(text, block)
+}

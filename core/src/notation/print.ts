@@ -1,0 +1,117 @@
+import { cellsFor } from '../moves/cellsFor.ts'
+import type { Library } from '../moves/library.ts'
+import { sameValue } from '../sameValue.ts'
+import { stationsOf, type Block } from '../workout/forms/index.ts'
+import type { Group } from '../workout/group.ts'
+import { valueFor } from '../workout/perGroup.ts'
+import type { Workout } from '../workout/schema.ts'
+import type { Cell, Station } from '../workout/station.ts'
+import { printCellAs } from './cell.ts'
+import { printDetails } from './detailsText.ts'
+import { notationOf } from './formNotation.ts'
+import { groupLabel } from './groupsText.ts'
+import { nameIndex, plainName, printName } from './names.ts'
+import { printHead } from './sectionHead.ts'
+import { strip } from './strip.ts'
+
+/** The line that opens a block: its facts, each with what single groups have of their own in brackets. */
+export function printFormLine(block: Block, groups: readonly Group[]): string {
+  const notation = notationOf(block.form)
+  if (notation.bare) return notation.bare
+  return notation.facts
+    .flatMap((f) => {
+      const value = f.get(block)
+      if (!value || (f.silent?.(value.all) && !value.by)) return []
+      const own = groups.flatMap((g) => {
+        const v = value.by && Object.hasOwn(value.by, g.id) ? value.by[g.id] : undefined
+        return v === undefined ? [] : [` [${groupLabel(g, groups)}: ${f.print(v, value.all)}]`]
+      })
+      return [`${f.print(value.all)}${own.join('')}`]
+    })
+    .join(', ')
+}
+
+/**
+ * A station's line. The move's own name means the version each grade is ready for; a group that does something else
+ * has brackets.
+ */
+export function printStation(station: Station, block: Block, groups: readonly Group[], library: Library): string {
+  const index = nameIndex(library)
+  const { all } = station.cells
+  const move = library.moves.get(all.move)
+  const plain = move && index.names.get(plainName(move.name))
+  const word = notationOf(block.form).prefix?.print(station)
+
+  /** The line under a name, and how many groups need brackets beside it. */
+  const line = (name: string, expected: (groupId: string) => Cell) => {
+    const own = groups.flatMap((group) => {
+      const cell = valueFor(station.cells, group.id)
+      if (sameValue(cell, expected(group.id))) return []
+      const owner = library.moves.get(cell.move)
+      const called = owner ? printName(owner, cell.version, index) : `"${cell.move}"`
+      return [` [${groupLabel(group, groups)}: ${printCellAs(cell, library, called, all)}]`]
+    })
+    return { text: `${printCellAs(all, library, name)}${own.join('')}`, brackets: own.length }
+  }
+  const exact = line(move ? printName(move, all.version, index) : `"${all.move}"`, exactly())
+  // The move's own name, where a reader takes it for the version each grade is ready for.
+  const ready = move && plain?.move.id === move.id && !plain.version ? cellsFor(move, groups, 'intervals') : undefined
+  const byGrade = ready && line(move!.name, (id) => ({ ...all, version: valueFor(ready, id).version }))
+  const shortest = byGrade && byGrade.brackets <= exact.brackets ? byGrade : exact
+  return `${word ? `${word}: ` : ''}${shortest.text}`
+
+  /** What a reader makes of an exact name: that version for all, unless it is the move's own name. */
+  function exactly(): (groupId: string) => Cell {
+    const name = move && printName(move, all.version, index)
+    const names = name && index.names.get(plainName(name))
+    const auto = move && names && !names.version ? cellsFor(move, groups, 'intervals') : undefined
+    return (id) => (auto ? { ...all, version: valueFor(auto, id).version } : all)
+  }
+}
+
+/** Whether a list's line goes without saying: it is plain, and what comes before it takes no moves. */
+function isPlainList(block: Block, before: Block | undefined): boolean {
+  return (
+    block.form === 'list' &&
+    block.stations.length > 0 &&
+    !block.title &&
+    !block.note &&
+    !block.travel &&
+    block.restAfter.all === 0 &&
+    !block.restAfter.by &&
+    (!before || !('stations' in before))
+  )
+}
+
+const quoted = (text: string) => text.split('\n').map((line) => `> ${line}`)
+
+/** The lines of one block. @param before the block before it in its section */
+export function printBlock(
+  block: Block,
+  before: Block | undefined,
+  groups: readonly Group[],
+  library: Library,
+): string[] {
+  return [
+    ...(block.title ? [`### ${block.title}`] : []),
+    ...(isPlainList(block, before) ? [] : [printFormLine(block, groups)]),
+    ...(block.note ? quoted(block.note) : []),
+    ...(notationOf(block.form).lines?.print(block) ?? []),
+    ...stationsOf(block).map((station) => printStation(station, block, groups, library)),
+  ]
+}
+
+/**
+ * A session as a teacher writes it on a whiteboard. What it cannot say is left out; `apply` keeps that.
+ *
+ * @example '# Storm-day springs\nminutes 22; groups K-1, 2-3, 4-6; space mat\n\n## Warm-up\n…'
+ */
+export function print(workout: Workout, library: Library): string {
+  const w = strip(workout, library)
+  const lines = [`# ${w.title}`, ...printDetails(w)]
+  for (const section of w.sections) {
+    lines.push('', printHead(section), ...(section.note ? quoted(section.note) : []))
+    section.blocks.forEach((block, i) => lines.push(...printBlock(block, section.blocks[i - 1], w.groups, library)))
+  }
+  return `${lines.join('\n')}\n`
+}

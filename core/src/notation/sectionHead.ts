@@ -1,0 +1,61 @@
+import { cleanText } from '../workout/text.ts'
+import { isKept, type Role, type Section } from '../workout/schema.ts'
+
+type Head = Pick<Section, 'role' | 'title' | 'keep' | 'surprise'>
+
+const roleWords: Record<Role, [print: string, words: RegExp, inTitle: RegExp]> = {
+  brief: ['brief', /^(?:brief|briefing)$/i, /\b(?:brief|briefing|before we start)\b/i],
+  warmUp: ['warm-up', /^warm[- ]?up$/i, /\bwarm[- ]?up\b/i],
+  skill: ['skill', /^skills?$/i, /\bskills?\b/i],
+  game: ['game', /^games?$/i, /\bgames?\b/i],
+  coolDown: ['cool-down', /^cool[- ]?down$/i, /\bcool[- ]?down\b/i],
+  challenge: ['challenge', /^challenge$/i, /\bchallenge\b/i],
+  test: ['test', /^tests?$/i, /\b(?:fitness )?tests?\b/i],
+  main: ['main', /^main(?: part)?$/i, /\bmain part\b/i],
+}
+const rolesInOrder = Object.keys(roleWords) as Role[]
+
+/** The part a title says, where it says one; else the main part. */
+export const roleInTitle = (title: string): Role => rolesInOrder.find((r) => roleWords[r][2].test(title)) ?? 'main'
+
+/** A section's head without what a text cannot say: spaces round its title, marks that go without saying. */
+export function stripHead({ role, title, keep, surprise }: Head): Head {
+  const kept = isKept({ role, keep })
+  return {
+    role,
+    title: title.trim(),
+    ...(kept !== isKept({ role }) && { keep: kept }),
+    ...(surprise && { surprise }),
+  }
+}
+
+/** @param head stripped */
+export function printHead({ role, title, keep, surprise }: Head): string {
+  const marks = [
+    ...(roleInTitle(title) === role && !/\)$/.test(title) && title !== '' ? [] : [roleWords[role][0]]),
+    ...(keep === undefined ? [] : [keep ? 'keep' : 'may be cut']),
+    ...(surprise ? ['surprise'] : []),
+  ]
+  // A title that ends with a bracket is closed by one that says something.
+  const closing = marks.length || !/\)$/.test(title) ? marks : [roleWords[role][0]]
+  return `## ${[title, ...(closing.length ? [`(${closing.join(', ')})`] : [])].filter(Boolean).join(' ')}`
+}
+
+/** Reads what follows `##`, of any length: the title is cut to what a line holds after its marks were taken off. */
+export function readHead(text: string): Head {
+  const match = /^(.*?)\s*\(([^()]*)\)$/.exec(text.trim())
+  const words = match?.[2]!.split(',').map((w) => w.trim()) ?? []
+  const head: Partial<Head> = {}
+  const known = words.every((word) => {
+    const role = rolesInOrder.find((r) => roleWords[r][1].test(word))
+    if (role) head.role ??= role
+    else if (/^(?:keep|kept)$/i.test(word)) head.keep = true
+    else if (/^may be cut$/i.test(word)) head.keep = false
+    else if (/^surprise$/i.test(word)) head.surprise = true
+    else return false
+    return true
+  })
+  const title = cleanText(known && match ? match[1]! : text, 'line').trim()
+  const { role = roleInTitle(title), ...marks } = known && match ? head : {}
+  return stripHead({ role, title, ...marks })
+}

@@ -1,0 +1,157 @@
+import { newBlock, stationsOf, type Block } from '../workout/forms/index.ts'
+import type { Library } from '../moves/library.ts'
+import { canonical, settled, type PerGroup } from '../workout/perGroup.ts'
+import type { Section, Workout } from '../workout/schema.ts'
+import type { Cell, Station } from '../workout/station.ts'
+import { notationOf } from './formNotation.ts'
+import { stripGroup } from './groupsText.ts'
+import { normalCells } from './normalCells.ts'
+import { stripHead } from './sectionHead.ts'
+import { stripText } from './stripText.ts'
+
+/** A value with its groups' ids put into others; each keeps what it had. */
+export function renamedGroups<T>(value: PerGroup<T>, ids: ReadonlyMap<string, string>): PerGroup<T> {
+  const by = Object.entries(value.by ?? {}).flatMap(([id, v]): [string, T][] => {
+    const to = ids.get(id)
+    return to === undefined ? [] : [[to, v]]
+  })
+  return canonical({ all: value.all, by: Object.fromEntries(by) })
+}
+
+const hundredths = (kg: number) => Math.round(kg * 100) / 100
+
+function stripCell(cell: Cell): Cell {
+  const { fromLap, load, ...rest } = cell
+  return {
+    ...rest,
+    ...(load && { load: { kg: hundredths(load.kg) } }),
+    ...(fromLap && {
+      fromLap: fromLap.map((change) => ({
+        ...change,
+        ...(change.load && { load: { kg: hundredths(change.load.kg) } }),
+      })),
+    }),
+  }
+}
+
+/** A station as a text says it: what each group does, and what stands before it in its form. */
+export function stripStation(
+  station: Station,
+  block: Block,
+  groupIds: readonly string[],
+  ids: ReadonlyMap<string, string>,
+  library: Pick<Library, 'moves'>,
+): Station {
+  const { all, by } = renamedGroups(station.cells, ids)
+  const own: PerGroup<Cell> = {
+    all: stripCell(all),
+    by: by && Object.fromEntries(Object.entries(by).map(([id, cell]) => [id, stripCell(cell)])),
+  }
+  const { prefix } = notationOf(block.form)
+  const word = prefix?.print(station)
+  const said = word === undefined || !wordBefore(word) ? undefined : prefix!.read(wordBefore(word), block)
+  return { id: station.id, cells: normalCells(own, groupIds, library), ...said }
+}
+
+/** A word that may stand before a colon: without the marks that mean something in a text. */
+export const wordBefore = (word: string): string =>
+  word
+    .replace(/["[\];:#>|,·]/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 60)
+    .trim()
+
+/** A block as a text says it. */
+export function stripBlock(
+  block: Block,
+  groupIds: readonly string[],
+  ids: ReadonlyMap<string, string>,
+  library: Pick<Library, 'moves'>,
+): Block {
+  const notation = notationOf(block.form)
+  let stripped = newBlock[block.form](block.id) as Block
+  const named = notation.facts.map((f) => {
+    const value = f.get(block)
+    return value && settled(renamedGroups(value, ids), groupIds)
+  })
+  notation.facts.forEach((f, i) => {
+    const value = named[i]
+    if (value && !(f.silent?.(value.all) && !value.by)) stripped = f.set(stripped, value)
+  })
+  if (notation.lines) {
+    const own = notation.lines.strip(block)
+    // What lines say and what facts say are different fields; the facts' come from the stripped block.
+    const facts = new Set(Object.keys(stripped))
+    stripped = {
+      ...own,
+      ...Object.fromEntries(Object.entries(stripped).filter(([k]) => !(k in own) || isFact(k, block.form))),
+    } as Block
+    for (const key of Object.keys(stripped))
+      if (!facts.has(key)) delete (stripped as unknown as Record<string, unknown>)[key]
+  }
+  const title = stripText(block.title)
+  const note = stripText(block.note)
+  const { title: _t, note: _n, link: _l, ...rest } = stripped
+  const stations = stationsOf(block)
+  return {
+    ...rest,
+    ...(title && { title }),
+    ...(note && { note }),
+    ...('stations' in rest && { stations: stations.map((s) => stripStation(s, block, groupIds, ids, library)) }),
+  } as Block
+}
+
+/** Whether a field of a form is said by its line, not by lines of its own. */
+const isFact = (key: string, form: Block['form']): boolean => form === 'game' && key === 'seconds'
+
+/**
+ * A session without what a whiteboard text cannot say: ids, letters and ages, pins, story names, focus, records, kit,
+ * words to learn, links, seeds, what goes without saying. What `parse(print(w))` gives.
+ *
+ * @param library whose version it gets
+ */
+export function strip(workout: Workout, library: Pick<Library, 'version' | 'moves'>): Workout {
+  const groups = workout.groups.map(stripGroup)
+  const ids = new Map(workout.groups.map((g, i) => [g.id, `g${i + 1}`]))
+  const groupIds = groups.map((g) => g.id)
+  let p = 0
+  let b = 0
+  let s = 0
+  const sections = workout.sections.map((section): Section => {
+    const note = stripText(section.note)
+    return {
+      id: `p${++p}`,
+      ...stripHead(section),
+      ...(note && { note }),
+      blocks: section.blocks.map((block) => {
+        const stripped = { ...stripBlock(block, groupIds, ids, library), id: `b${++b}` } as Block
+        return 'stations' in stripped
+          ? { ...stripped, stations: stripped.stations.map((x) => ({ ...x, id: `s${++s}` })) }
+          : stripped
+      }),
+    }
+  })
+  return {
+    format: workout.format,
+    version: workout.version,
+    title: workout.title.trim() || untitled,
+    aim: { builds: [...new Set(workout.aim.builds)], target: stripText(workout.aim.target) ?? '', words: [] },
+    minutes: workout.minutes,
+    finishTogether: workout.finishTogether,
+    groups,
+    home: {
+      space: workout.home.space,
+      quiet: workout.home.quiet,
+      company: workout.home.company,
+      kit: [],
+      standIns: {},
+      outdoors: workout.home.outdoors,
+    },
+    libraryVersion: library.version,
+    sections,
+  }
+}
+
+/** What a session is called that has no title. */
+export const untitled = 'Session'

@@ -1,0 +1,18 @@
+import type { Problem } from '../problem.ts'
+
+/** Something in a text that could not be read, and where. Everything else was. */
+export interface TextProblem extends Problem {
+  /** From 1. */
+  line: number
+  /** From 1, in UTF-16 units. */
+  column: number
+  /** How much of the line it is about. */
+  length: number
+}
+
+/** @param path is the line, so that a sentence made from the problem says where it is */
+export const textProblem = (
+  code: Problem['code'],
+  at: { line: number; column: number; length: number },
+  more: Pick<Problem, 'received' | 'expected'>,
+): TextProblem => ({ code, path: [`line ${at.line}, column ${at.column}`], ...more, ...at })

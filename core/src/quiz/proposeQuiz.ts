@@ -1,0 +1,62 @@
+import type { Library } from '../moves/library.ts'
+import { stationsOf } from '../workout/forms/index.ts'
+import type { Question } from '../workout/forms/quiz.ts'
+import type { Workout } from '../workout/schema.ts'
+
+/** Three questions are what a quiz at the end has time for (ours). */
+const wanted = 3
+
+const fits = (text: string) => text.length > 0 && text.length <= 120
+
+/** A question with its right answer put among the wrong ones, at a place that follows from the question itself. */
+function question(ask: string, answer: string, others: readonly string[], why: string): Question | undefined {
+  const wrong = [...new Set(others)].filter((o) => o !== answer && fits(o)).slice(0, 2)
+  if (!fits(ask) || !fits(answer) || wrong.length === 0 || why.length > 120) return undefined
+  const right = ask.length % (wrong.length + 1)
+  return { ask, answers: [...wrong.slice(0, right), answer, ...wrong.slice(right)], right, why }
+}
+
+/**
+ * Up to three questions from the session itself: its words to learn, its muscle, a cue of one of its moves.
+ *
+ * @example a session with the word "land" asks 'What does "land" mean?'
+ */
+export function proposeQuiz(workout: Workout, library: Library): Question[] {
+  const { words, muscle: muscleId } = workout.aim
+  const said = words.filter((w) => w.meaning)
+  const fallback = ['a kind of ball game', 'how loud you are']
+  const fromWords = said.map(({ word, meaning }) =>
+    question(`What does “${word}” mean?`, meaning, [...said.map((w) => w.meaning), ...fallback], ''),
+  )
+  const muscle = muscleId ? library.muscles.get(muscleId) : undefined
+  const others = [...library.muscles.values()].filter((m) => m.id !== muscleId && m.region !== muscle?.region)
+  const fromMuscle =
+    muscle &&
+    question(
+      `Which muscle worked: the ${muscle.anatomical}?`,
+      muscle.name,
+      others.map((m) => m.name),
+      muscle.line,
+    )
+  const moves = [
+    ...new Set(
+      workout.sections
+        .flatMap((s) => s.blocks)
+        .flatMap((b) => stationsOf(b))
+        .map((s) => s.cells.all.move),
+    ),
+  ]
+    .flatMap((id) => library.moves.get(id) ?? [])
+    .filter((m) => m.cues.length && m.faults.length)
+  const fromCues = moves.map((m) =>
+    question(
+      `${m.name}: what helps?`,
+      m.cues[0]!,
+      [m.faults[0]!.see, ...moves.filter((o) => o !== m).map((o) => o.faults[0]!.see)],
+      '',
+    ),
+  )
+  return [fromWords[0], fromMuscle, fromCues[0], ...fromWords.slice(1), ...fromCues.slice(1)]
+    .filter((q) => q !== undefined)
+    .slice(0, wanted)
+}

@@ -1,0 +1,53 @@
+import type { Library } from '../moves/library.ts'
+import type { AmrapBlock } from '../workout/forms/amrap.ts'
+import type { Group } from '../workout/group.ts'
+import { defaultOf } from './defaults.ts'
+import { openDose } from './openDose.ts'
+import { defaultPace } from './pace.ts'
+import { StepBuilder } from './stepBuilder.ts'
+
+/** More rounds than anybody does: an empty or instant round ends the counting. */
+const most = 200
+
+/** How much longer a round takes than the first: each after the second 4 % longer than the one before (ours). */
+const fade = (round: number) => (1 + defaultOf('amrapFade')) ** Math.max(0, round - 2)
+
+/** One round of all the stations. */
+function timeRound(block: AmrapBlock, steps: StepBuilder, lap: number): void {
+  block.stations.forEach((station, i) => {
+    if (i > 0 || lap > 1) steps.travel(block.travel)
+    const turn = steps.turn(station, lap)
+    steps.dose(turn, turn.cell.dose ?? openDose, { lap })
+  })
+}
+
+/** As many rounds as fit the cap; the step that meets it is cut. */
+export function timeAmrap(block: AmrapBlock, steps: StepBuilder): void {
+  const cap = steps.valueFor(block.cap)
+  const start = steps.now
+  steps.capped(cap, () => {
+    for (let round = 1; round <= most && steps.now - start < cap; round++) {
+      const before = steps.now
+      steps.slower(fade(round), () => timeRound(block, steps, round))
+      if (steps.now === before) break
+    }
+  })
+}
+
+/**
+ * How many rounds a group gets through, to a tenth.
+ *
+ * @example a round of 60 s in ten minutes: 60, 60, 62.4, 64.9 … gives 9.1
+ */
+export function amrapRounds(block: AmrapBlock, group: Group, library: Library, pace = defaultPace(group)): number {
+  const steps = new StepBuilder(group, library, pace)
+  const cap = steps.valueFor(block.cap)
+  for (let round = 1; round <= most; round++) {
+    const before = steps.now
+    steps.slower(fade(round), () => timeRound(block, steps, round))
+    const took = steps.now - before
+    if (took === 0) return 0
+    if (steps.now >= cap) return Math.floor((round - 1 + (cap - before) / took) * 10 + 1e-9) / 10
+  }
+  return most
+}

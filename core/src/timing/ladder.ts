@@ -1,0 +1,17 @@
+import { rungs, type LadderBlock } from '../workout/forms/ladder.ts'
+import type { StepBuilder } from './stepBuilder.ts'
+
+/** Rung by rung: so many of each station, a rest, the next rung. The dose of a station is the rung's number. */
+export function timeLadder(block: LadderBlock, steps: StepBuilder): void {
+  const { unit, by, shape } = block
+  const restBetween = steps.valueFor(block.restBetween)
+  rungs(steps.valueFor(block.from), steps.valueFor(block.to), by, shape).forEach((amount, r) => {
+    block.stations.forEach((station, i) => {
+      const turn = steps.turn(station, r + 1)
+      if (i === 0 && r > 0) steps.rest(restBetween, turn, r)
+      // A hold on a ladder of reps is held as many seconds.
+      const counts = turn.what.move.measures.includes(unit) ? unit : 'seconds'
+      steps.dose(turn, { unit: counts, amount }, { lap: r + 1 })
+    })
+  })
+}

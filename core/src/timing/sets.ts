@@ -1,0 +1,18 @@
+import type { SetsBlock } from '../workout/forms/sets.ts'
+import { openDose } from './openDose.ts'
+import type { StepBuilder } from './stepBuilder.ts'
+
+/** One move at a time: all its sets with a rest between, then the next move. None of the rests trails. */
+export function timeSets(block: SetsBlock, steps: StepBuilder): void {
+  const sets = steps.valueFor(block.sets)
+  const restBetween = steps.valueFor(block.restBetween)
+  const restStations = steps.valueFor(block.restStations)
+  block.stations.forEach((station, i) => {
+    for (let set = 1; set <= sets; set++) {
+      const turn = steps.turn(station, set)
+      if (set > 1) steps.rest(restBetween, turn)
+      else if (i > 0) steps.rest(restStations, turn)
+      steps.dose(turn, turn.cell.dose ?? openDose, { set })
+    }
+  })
+}

@@ -1,0 +1,61 @@
+import type { TestId } from '../workout/forms/common.ts'
+import type { Form } from '../workout/forms/index.ts'
+import type { Face } from '../workout/station.ts'
+import type { Amount, Unit } from '../workout/dose.ts'
+import type { Span } from './span.ts'
+
+export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure'
+
+/** What is said whatever the form; `words/` has one sentence a language for each. */
+export type BaseSayCode =
+  'work' | 'workSide' | 'rest' | 'restNext' | 'changeTo' | 'switchSide' | 'talk' | 'travel' | 'measure'
+
+/** What only one form says, `form.what`; its words stand in the form's notation file. */
+export type FormSayCode = `${Form}.${string}`
+export type SayCode = BaseSayCode | FormSayCode
+
+/** What is said, as data. `move` and `version` are ids; names come from the library of the day it was published. */
+export interface Say {
+  code: SayCode
+  params: {
+    move?: string
+    version?: string
+    story?: string
+    side?: 'first' | 'second'
+    title?: string
+    /** The teacher's own words, or data of the form's: rules, a question, a sum. */
+    text?: string
+    lap?: number
+    n?: number
+    of?: number
+    amount?: Amount
+    unit?: Unit
+    face?: Face
+    test?: TestId
+    /** Moves the child may do instead. */
+    oneOf?: string[]
+  }
+}
+
+/** One stretch of a group's session. Its `at` is the sum of the typical seconds before it. */
+export interface Step {
+  /** Seconds from the start. */
+  at: number
+  seconds: Span
+  kind: StepKind
+  /** Whether a clock ends it or the child does. */
+  by: 'clock' | 'count'
+  /** Ids of the section, block and station it belongs to. */
+  section: string
+  block: string
+  station?: string
+  /** From 1. */
+  lap?: number
+  set?: number
+  move?: string
+  version?: string
+  side?: 'first' | 'second'
+  /** Typical reps of counted work. */
+  reps?: number
+  say: Say
+}

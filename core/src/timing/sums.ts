@@ -1,0 +1,24 @@
+import { sumsFor } from '../sums/sums.ts'
+import type { SumsBlock } from '../workout/forms/sums.ts'
+import { lowestGrade } from '../workout/group.ts'
+import { defaultOf } from './defaults.ts'
+import { clocked } from './span.ts'
+import type { StepBuilder } from './stepBuilder.ts'
+
+/** A sum to think about, then as many reps or seconds as it comes to. */
+export function timeSums(block: SumsBlock, steps: StepBuilder): void {
+  const think = defaultOf(lowestGrade(steps.group) <= 1 ? 'thinkK1' : 'think')
+  const sums = sumsFor(block, steps.group)
+  block.stations.forEach((station, i) => {
+    const sum = sums[i]!
+    const turn = steps.turn(station)
+    steps.tell(
+      'talk',
+      'clock',
+      clocked(think),
+      { code: 'sums.sum', params: { text: sum.text } },
+      { station: station.id },
+    )
+    steps.dose(turn, { unit: block.unit, amount: sum.answer })
+  })
+}

@@ -1,0 +1,79 @@
+import { libraryFor } from '../moves/carryMoves.ts'
+import type { Library } from '../moves/library.ts'
+import { ProblemError } from '../problem.ts'
+import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
+import type { Workout } from '../workout/schema.ts'
+import { defaultPace } from './pace.ts'
+import type { Step } from './step.ts'
+import { StepBuilder } from './stepBuilder.ts'
+
+import { timeAmrap } from './amrap.ts'
+import { timeCalls } from './calls.ts'
+import { timeChance } from './chance.ts'
+import { timeGame } from './game.ts'
+import { timeIntervals } from './intervals.ts'
+import { timeLadder } from './ladder.ts'
+import { timeLevels } from './levels.ts'
+import { timeList } from './list.ts'
+import { timeMeasure } from './measure.ts'
+import { timeQuiz } from './quiz.ts'
+import { timeRounds } from './rounds.ts'
+import { timeSets } from './sets.ts'
+import { timeSums } from './sums.ts'
+import { timeTalk } from './talk.ts'
+import { timeTarget } from './target.ts'
+
+/** The timing file of each form. */
+const timings: { [F in Form]: (block: BlockOf<F>, steps: StepBuilder) => void } = {
+  talk: timeTalk,
+  list: timeList,
+  intervals: timeIntervals,
+  rounds: timeRounds,
+  sets: timeSets,
+  amrap: timeAmrap,
+  ladder: timeLadder,
+  chance: timeChance,
+  calls: timeCalls,
+  sums: timeSums,
+  levels: timeLevels,
+  target: timeTarget,
+  game: timeGame,
+  measure: timeMeasure,
+  quiz: timeQuiz,
+}
+
+/**
+ * A session as one group lives it, second by second. Typical seconds leave no gap, do not overlap and add up
+ * to the total.
+ *
+ * @param library ours; the teacher's own moves come with the session
+ * @param pace seconds against grades 4–6; left out, the group's grades decide
+ * @throws {ProblemError} `unknown-group`, `unknown-move` or `unknown-version`
+ */
+export function timeline(workout: Workout, groupId: string, library: Library, pace?: number): Step[] {
+  const group = workout.groups.find((g) => g.id === groupId)
+  if (!group) {
+    throw new ProblemError([
+      {
+        code: 'unknown-group',
+        path: ['groups'],
+        received: groupId,
+        expected: workout.groups.map((g) => g.id).join(', '),
+      },
+    ])
+  }
+  const steps = new StepBuilder(group, libraryFor(workout, library), pace ?? defaultPace(group))
+  for (const section of workout.sections) {
+    for (const block of section.blocks) {
+      steps.enter(section.id, block.id)
+      timeBlock(block, steps)
+    }
+  }
+  return steps.steps
+}
+
+/** Puts one block's steps after those that are there. */
+export function timeBlock(block: Block, steps: StepBuilder): void {
+  const time = timings[block.form] as (block: Block, steps: StepBuilder) => void
+  time(block, steps)
+}

@@ -1,0 +1,29 @@
+import type { Say } from '../timing/step.ts'
+
+/** The names behind the ids of a `say`: a library's, or those a publication carries. */
+export type Names = (move: string, version: string | undefined) => string
+
+/** What names are made from: a library's move or a published one. */
+interface NamedMove {
+  name: string
+  standard: string
+  versions: readonly { id: string; name: string }[]
+}
+
+/**
+ * What a child reads for a move: the ordinary version by the move's name, any other by its own.
+ *
+ * @example moveNames(library.moves)('squat-jump', 'tuck') // 'Tuck jump'
+ */
+export const moveNames =
+  (moves: { get(id: string): NamedMove | undefined }): Names =>
+  (id, version) => {
+    const move = moves.get(id)
+    if (!move) return id
+    if (version === undefined || version === move.standard) return move.name
+    return move.versions.find((v) => v.id === version)?.name ?? move.name
+  }
+
+/** The name to say for a step: today's story name, else the move's. */
+export const sayName = (say: Say, names: Names): string =>
+  say.params.story ?? (say.params.move ? names(say.params.move, say.params.version) : '')

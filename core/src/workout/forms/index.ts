@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import type { Station } from '../station.ts'
+import { newAmrap, amrapSchema } from './amrap.ts'
+import { newCalls, callsSchema } from './calls.ts'
+import { newChance, chanceSchema } from './chance.ts'
+import { newGame, gameSchema } from './game.ts'
+import { newIntervals, intervalsSchema } from './intervals.ts'
+import { newLadder, ladderSchema } from './ladder.ts'
+import { newLevels, levelsSchema } from './levels.ts'
+import { newList, listSchema } from './list.ts'
+import { newMeasure, measureSchema } from './measure.ts'
+import { newQuiz, quizSchema } from './quiz.ts'
+import { newRounds, roundsSchema } from './rounds.ts'
+import { newSets, setsSchema } from './sets.ts'
+import { newSums, sumsSchema } from './sums.ts'
+import { newTalk, talkSchema } from './talk.ts'
+import { newTarget, targetSchema } from './target.ts'
+
+/** A block is one form of work. A further form is one schema file, named here. */
+export const blockSchema = z.discriminatedUnion('form', [
+  talkSchema,
+  listSchema,
+  intervalsSchema,
+  roundsSchema,
+  setsSchema,
+  amrapSchema,
+  ladderSchema,
+  chanceSchema,
+  callsSchema,
+  sumsSchema,
+  levelsSchema,
+  targetSchema,
+  gameSchema,
+  measureSchema,
+  quizSchema,
+])
+export type Block = z.infer<typeof blockSchema>
+export type Form = Block['form']
+export type BlockOf<F extends Form> = Extract<Block, { form: F }>
+
+/** How a new, empty block of each form begins. */
+export const newBlock: { [F in Form]: (id: string) => BlockOf<F> } = {
+  talk: newTalk,
+  list: newList,
+  intervals: newIntervals,
+  rounds: newRounds,
+  sets: newSets,
+  amrap: newAmrap,
+  ladder: newLadder,
+  chance: newChance,
+  calls: newCalls,
+  sums: newSums,
+  levels: newLevels,
+  target: newTarget,
+  game: newGame,
+  measure: newMeasure,
+  quiz: newQuiz,
+}
+
+/** Every form, in the order in which a teacher is offered them. */
+export const forms = Object.keys(newBlock) as Form[]
+
+/** Blocks whose rows are stations. */
+export type StationBlock = Extract<Block, { stations: Station[] }>
+
+export const hasStations = (block: Block): block is StationBlock => 'stations' in block
+
+/** The stations of any block; none for forms without. */
+export const stationsOf = (block: Block): readonly Station[] => (hasStations(block) ? block.stations : [])

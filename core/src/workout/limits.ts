@@ -1,0 +1,23 @@
+/**
+ * How large a session may get. Chosen well above anything a teacher has been known to plan, so that a document
+ * beyond them is a mistake or an attack, not a session (ours).
+ */
+export const limits = {
+  sections: 12,
+  blocks: 40,
+  stations: 200,
+  groups: 6,
+  laps: 30,
+  /** Words to learn in one session. */
+  words: 6,
+  /** A teacher's own moves in one session. */
+  ownMoves: 40,
+  /** The whole document as JSON, in bytes of UTF-8. */
+  bytes: 512 * 1024,
+  /** One line of text: a title, a name. */
+  line: 120,
+  /** Several lines of text: a note, a target. */
+  paragraph: 1000,
+  /** The longest single stretch on a clock, in seconds: one hour. */
+  seconds: 3600,
+} as const

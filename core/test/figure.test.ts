@@ -1,0 +1,158 @@
+import { describe, expect, it } from 'vitest'
+import {
+  clampFigure,
+  clearance,
+  drawFigure,
+  figureSvg,
+  floorY,
+  keyMoments,
+  lengths,
+  pose,
+  radius,
+  stillAt,
+  type Figure,
+  type Joints,
+  type Point,
+} from '@esfuerzo/core'
+import { library } from './sessions.ts'
+
+const distance = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
+const segments: [keyof Joints, keyof Joints, number][] = [
+  ['hip', 'shoulder', lengths.torso],
+  ['shoulder', 'elbowR', lengths.upperArm],
+  ['elbowR', 'handR', lengths.foreArm],
+  ['shoulder', 'elbowL', lengths.upperArm],
+  ['elbowL', 'handL', lengths.foreArm],
+  ['hip', 'kneeR', lengths.thigh],
+  ['kneeR', 'ankleR', lengths.shin],
+  ['ankleR', 'toeR', lengths.foot],
+  ['hip', 'kneeL', lengths.thigh],
+  ['kneeL', 'ankleL', lengths.shin],
+  ['ankleL', 'toeL', lengths.foot],
+]
+const moments = Array.from({ length: 121 }, (_, i) => i / 120)
+
+describe.each([...library.figures.values()].map((f) => [f.id, f] as const))('%s', (_, figure) => {
+  const cycle = moments.map((t) => pose(figure, t))
+
+  it('keeps the length of every segment', () => {
+    for (const joints of cycle)
+      for (const [a, b, length] of segments) expect(distance(joints[a], joints[b])).toBeCloseTo(length, 6)
+  })
+
+  it('never sinks into the floor, and stays on it, or on what it stands on, unless a pose lifts', () => {
+    const lifts = Math.max(...figure.poses.map((p) => p.lift ?? 0))
+    const stands = Math.max(...figure.poses.flatMap((p) => [0, ...Object.values(p.on ?? {})]))
+    for (const joints of cycle) {
+      expect(clearance(joints)).toBeGreaterThanOrEqual(-1e-9)
+      // One per cent of a child's height, which is 0.8 of the box.
+      expect(clearance(joints)).toBeLessThanOrEqual(lifts + stands + 0.008)
+    }
+    // In its key poses it touches what it stands on.
+    for (const [i, p] of figure.poses.entries())
+      expect(clearance(pose(figure, keyMoments(figure)[i]!), p.on)).toBeCloseTo(p.lift ?? 0, 6)
+  })
+
+  it('lets feet that stand stay: they neither slide up nor down by one per cent of the height', () => {
+    for (const foot of ['R', 'L'] as const) {
+      const bottom = (j: Joints) =>
+        Math.max(j[`ankle${foot}`].y + radius[`ankle${foot}`], j[`toe${foot}`].y + radius[`toe${foot}`])
+      const stands = figure.poses.every((p) => !p.lift && !p.on) && !figure.mirrored
+      const keys = keyMoments(figure).map((t) => bottom(pose(figure, t)))
+      if (!stands || !keys.every((y) => Math.abs(y - floorY) < 0.001)) continue
+      for (const joints of cycle) expect(Math.abs(bottom(joints) - floorY)).toBeLessThan(0.008)
+    }
+  })
+
+  it('bends no joint further than a body does', () => {
+    expect(clampFigure(figure).problems).toEqual([])
+  })
+
+  it('stays inside its box and moves without jumps', () => {
+    const flat = cycle.map((j) => Object.values(j) as Point[])
+    for (const points of flat)
+      for (const p of points) {
+        expect(p.x).toBeGreaterThan(-0.06)
+        expect(p.x).toBeLessThan(1.06)
+        expect(p.y).toBeGreaterThan(-0.06)
+      }
+    const jumps = flat.slice(1).flatMap((points, i) => points.map((p, k) => distance(p, flat[i]![k]!)))
+    expect(Math.max(...jumps)).toBeLessThan(0.09)
+    // A cycle ends where it begins.
+    flat[0]!.forEach((p, k) => expect(distance(p, flat[120]![k]!)).toBeLessThan(1e-9))
+  })
+})
+
+it('a jump leaves the floor and a squat goes down', () => {
+  const get = (id: string) => library.figures.get(id) as Figure
+  expect(Math.max(...moments.map((t) => clearance(pose(get('squat-jump'), t))))).toBeCloseTo(0.1, 6)
+  const squat = get('squat')
+  expect(pose(squat, stillAt(squat)).hip.y).toBeGreaterThan(pose(squat, 0).hip.y + 0.1)
+})
+
+const standing = {
+  torso: 180,
+  armR: [8, 14],
+  armL: [-8, -2],
+  legR: [3, -1],
+  legL: [-3, -3],
+} satisfies Figure['poses'][0]
+const made = (more: Partial<Figure>, ...poses: Figure['poses']): Figure => ({
+  id: 'made',
+  view: 'side',
+  poses,
+  ...more,
+})
+
+describe('a figure with impossible angles', () => {
+  it('is clamped, and says which joint of which pose', () => {
+    const { figure, problems } = clampFigure(made({}, standing, { ...standing, legR: [0, 60], neck: 90 }))
+    expect(figure.poses[1]).toEqual({ ...standing, legR: [0, 10], neck: 65 })
+    expect(problems).toEqual([
+      { code: 'impossible-angle', path: ['poses', 1, 'neck'], received: 'neck 90°', expected: '65°' },
+      { code: 'impossible-angle', path: ['poses', 1, 'legR'], received: 'knee -60°', expected: '-10°' },
+    ])
+    expect(clampFigure(figure).problems).toEqual([])
+  })
+
+  it('is left alone where every joint is right, and may fold either way where it is seen from the front', () => {
+    const figure = made({ view: 'front' }, { ...standing, legR: [0, 60] })
+    expect(clampFigure(figure).figure).toBe(figure)
+  })
+})
+
+describe('things', () => {
+  it('stand where they are put, and hands that are fixed stay on them', () => {
+    const dip = library.figures.get('chair-dip')!
+    const [first] = moments.map((t) => pose(dip, t).handR)
+    for (const t of moments) expect(distance(pose(dip, t).handR, first!)).toBeLessThan(0.012)
+  })
+
+  it('are carried by a hand, and fly in an arc from it to where they are free', () => {
+    const ball = (t: number) =>
+      drawFigure(library.figures.get('basket-toss')!, t).front.find((s) => s.tone === 'prop')!.points[0]!
+    const [held, let_go, landed] = keyMoments(library.figures.get('basket-toss')!)
+    expect(distance(ball(held!), pose(library.figures.get('basket-toss')!, held!).handR)).toBeLessThan(1e-9)
+    expect(ball(landed!).y).toBeCloseTo(floorY - 0.08, 6)
+    const middle = ball((let_go! + landed!) / 2)
+    expect(middle.y).toBeLessThan((ball(let_go!).y + ball(landed!).y) / 2)
+  })
+
+  it('a foot on a step keeps its height', () => {
+    const up = library.figures.get('step-up')!
+    for (const t of moments) expect(pose(up, t).ankleR.y + radius.ankleR).toBeCloseTo(floorY - 0.09, 2)
+  })
+})
+
+it('is a still picture as SVG text, with nothing but lines and a head', () => {
+  const svg = figureSvg(library.figures.get('squat')!, { size: 40 })
+  expect(svg).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg" width="40"/)
+  expect(svg.match(/<circle/g)).toHaveLength(1)
+  expect(svg).not.toMatch(/NaN|undefined/)
+})
+
+it('seen from the front has shoulders and hips as wide as a child’s, and both arms the same tone', () => {
+  const front = drawFigure(library.figures.get('jumping-jack')!, 0)
+  expect(front.behind.some((s) => s.tone === 'far')).toBe(false)
+  expect(drawFigure(library.figures.get('squat')!, 0).behind.some((s) => s.tone === 'far')).toBe(true)
+})

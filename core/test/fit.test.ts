@@ -1,0 +1,108 @@
+import fc from 'fast-check'
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import {
+  applyFit,
+  blockLines,
+  fit,
+  isKept,
+  parse,
+  sessionSeconds,
+  timeline,
+  type FitAnswer,
+  type Workout,
+} from '@esfuerzo/core'
+import { workoutArbitrary } from './arbitraries.ts'
+import { library } from './sessions.ts'
+
+const typed = (text: string): Workout => {
+  const { workout, problems } = parse(text, library)
+  expect(problems).toEqual([])
+  return workout
+}
+/** Lines of the grades that a session passes, by block and group: how far. Landings are the whole session's. */
+function passed(workout: Workout): Map<string, number> {
+  const over = new Map<string, number>()
+  for (const group of workout.groups) {
+    const steps = timeline(workout, group.id, library)
+    const landings = { landings: 0, hardLandings: 0 }
+    for (const block of workout.sections.flatMap((s) => s.blocks)) {
+      const own = steps.filter((s) => s.block === block.id)
+      for (const { line, value, most } of blockLines(block, group, own, library)) {
+        if (line === 'landings' || line === 'hardLandings') {
+          landings[line] += value
+          over.set(`${group.id} ${line}`, Math.max(0, landings[line] - most))
+        } else over.set(`${block.id} ${group.id} ${line}`, Math.max(0, value - most))
+      }
+    }
+  }
+  return over
+}
+
+/** Everything that must hold of an answer, whatever the session. */
+function check(workout: Workout, answer: FitAnswer): void {
+  const budget = workout.minutes * 60
+  const before = passed(workout)
+  expect(answer.before).toEqual(sessionSeconds(workout, library))
+  for (const way of answer.ways) {
+    const after = applyFit(workout, way.changes)
+    expect(sessionSeconds(after, library)).toEqual(way.after)
+    const ends = Object.values(way.after)
+    if (answer.kind === 'ways') {
+      expect(Math.max(...ends)).toBeLessThanOrEqual(budget)
+      if (answer.asked === 'fill') expect(Math.min(...ends)).toBeGreaterThanOrEqual(budget - 60)
+      if (workout.finishTogether) expect(Math.max(...ends) - Math.min(...ends)).toBeLessThanOrEqual(15)
+    }
+    for (const [line, far] of passed(after)) expect(far, line).toBeLessThanOrEqual((before.get(line) ?? 0) + 1e-9)
+    workout.sections.forEach((section, i) => {
+      if (isKept(section) || section.role === 'coolDown') expect(after.sections[i]).toEqual(section)
+    })
+    for (const group of workout.groups) {
+      const warm = (w: Workout) =>
+        timeline(w, group.id, library)
+          .filter((s) => w.sections.find((x) => x.id === s.section)!.role === 'warmUp')
+          .reduce((sum, s) => sum + s.seconds.typical, 0)
+      expect(warm(after)).toBeGreaterThanOrEqual(Math.min(180, warm(workout)))
+    }
+  }
+  const costs = answer.ways.map((way) => way.cost)
+  expect(costs).toEqual([...costs].sort((a, b) => a - b))
+}
+
+const demo = new URL('../../server/demo/', import.meta.url)
+const demoTexts = readdirSync(demo)
+  .filter((name) => name.endsWith('.txt'))
+  .map((name) => readFileSync(new URL(name, demo), 'utf8'))
+
+describe('fit to the minutes', () => {
+  it.each(demoTexts.map((text) => [text.split('\n')[0]!, text]))(
+    'promises what applying it gives, inside the lines, kept sections untouched: %s',
+    (_, text) => {
+      const session = typed(text)
+      for (const [more, finishTogether] of [
+        [-5, true],
+        [-2, false],
+        [3, session.title.length % 2 === 0],
+      ] as const) {
+        const asked = { ...session, minutes: Math.max(1, session.minutes + more), finishTogether }
+        check(asked, fit(asked, library, { fill: more > 0 }))
+      }
+    },
+  )
+
+  it('does so for any session', () => {
+    fc.assert(
+      fc.property(
+        workoutArbitrary,
+        fc.integer({ min: 1, max: 40 }),
+        fc.boolean(),
+        fc.boolean(),
+        (w, minutes, fill, finishTogether) => {
+          const asked = { ...w, minutes, finishTogether }
+          check(asked, fit(asked, library, { fill }))
+        },
+      ),
+      { numRuns: 15 },
+    )
+  })
+})

@@ -1,0 +1,285 @@
+import { binomialDistribution } from 'simple-statistics'
+import { describe, expect, it } from 'vitest'
+import * as core from '@esfuerzo/core'
+import {
+  amrapRounds,
+  clearedDraws,
+  parse,
+  rungs,
+  sayEnglish,
+  spreadOf,
+  sumOfDraws,
+  sumsFor,
+  timeline,
+  totals,
+  type Block,
+  type BlockOf,
+} from '@esfuerzo/core'
+import { library, sessionOf, station, stations, typicalSeconds } from './sessions.ts'
+
+const stepsOf = (block: Block, grades = [[4, 5, 6]]) => timeline(sessionOf([block], grades), 'g1', library)
+const secondsOf = (block: Block) => typicalSeconds(stepsOf(block))
+const reps = (amount: number) => ({ dose: { unit: 'reps' as const, amount } })
+const secs = (amount: number) => ({ dose: { unit: 'seconds' as const, amount } })
+/** A session typed on a whiteboard, timed for its first group. */
+const typed = (...lines: string[]) => {
+  const { workout, problems } = parse(['groups 4-6', '## Main part', ...lines].join('\n'), library)
+  expect(problems).toEqual([])
+  return timeline(workout, 'g1', library)
+}
+
+describe('check values that only further forms can express', () => {
+  it('3 × 2 × 30 s without rest is 180 s', () => {
+    const rounds: BlockOf<'rounds'> = {
+      id: 'b1',
+      form: 'rounds',
+      stations: [1, 2, 3].map(() => station('jog', 'jog', secs(30))),
+      rounds: { all: 2 },
+      restBetween: { all: 0 },
+      restStations: { all: 0 },
+    }
+    // By the clock, but for a second from one move to the next.
+    const steps = stepsOf(rounds)
+    expect(totals(steps, sessionOf([rounds]).groups[0]!, library).session.work).toBe(180)
+  })
+
+  it('a ladder 1–10 is 55 of each', () => {
+    const steps = typed('ladder 1-10', 'squat', 'push-up')
+    const { session } = totals(steps, sessionOf([]).groups[0]!, library)
+    expect([session.reps.squat, session.reps['push-up']]).toEqual([55, 55])
+    expect(rungs(1, 4, 1, 'upDown')).toEqual([1, 2, 3, 4, 3, 2, 1])
+    expect(rungs(10, 20, 5, 'down')).toEqual([20, 15, 10])
+  })
+
+  // Observed (common practice, no source; led by an adult, group 4–6).
+  it('the ladder 1–10 of desk press-up, plank, jumping jack and squat takes 310 s ± 15 %', () => {
+    const steps = typed('ladder 1-10', 'desk press-up', 'plank', 'jumping jack', 'squat')
+    const work = totals(steps, sessionOf([]).groups[0]!, library).session.work
+    expect(Math.abs(work - 310)).toBeLessThanOrEqual(310 * 0.15)
+  })
+
+  it('nine cardio reps with drawing and reading a card take 21 s ± 20 %', () => {
+    // A card of nine: 8 s to draw and read it, then nine of the hardest cardio move of the library.
+    const steps = typed('star jump 9')
+    expect(Math.abs(8 + typicalSeconds(steps) - 21)).toBeLessThanOrEqual(21 * 0.2)
+  })
+
+  it('eight sums with 72 reps take 158 s plus thinking, ± 20 %', () => {
+    const moves = ['squat', 'push-up', 'lunge', 'star-jump', 'curl-up', 'bridge', 'squat-jump', 'calf-raise']
+    const nine = sessionOf([
+      {
+        id: 'b1',
+        form: 'sums',
+        stations: moves.map((id) => {
+          const [move, version] =
+            id === 'star-jump' ? ['jumping-jack', 'star-jump'] : [id, library.moves.get(id)!.standard]
+          return station(move!, version!)
+        }),
+        range: { all: { from: 9, to: 9 } },
+        unit: 'reps',
+        same: true,
+        seed: 1,
+      },
+    ])
+    const steps = timeline(nine, 'g1', library)
+    const { work, talk } = totals(steps, nine.groups[0]!, library).session
+    expect(talk).toBe(8 * 8)
+    expect(Math.abs(work - 158)).toBeLessThanOrEqual(158 * 0.2)
+  })
+})
+
+describe('rests of the counted forms are only between', () => {
+  const two = [station('squat', 'squat', reps(10)), station('push-up', 'push-up', reps(10))]
+  const kinds = (block: Block) =>
+    stepsOf(block)
+      .filter((s) => s.kind === 'rest')
+      .map((s) => s.seconds.typical)
+
+  it('rounds: the rest between rounds takes the place of the one between stations', () => {
+    const rounds: BlockOf<'rounds'> = {
+      id: 'b1',
+      form: 'rounds',
+      stations: two,
+      rounds: { all: 3 },
+      restBetween: { all: 60 },
+      restStations: { all: 15 },
+    }
+    expect(kinds(rounds)).toEqual([15, 60, 15, 60, 15])
+    expect(stepsOf({ ...rounds, betweenLaps: 'pulse' }).filter((s) => s.kind === 'measure')).toHaveLength(2)
+  })
+
+  it('sets: all sets of one move, then the next', () => {
+    const sets: BlockOf<'sets'> = {
+      id: 'b1',
+      form: 'sets',
+      stations: two,
+      sets: { all: 2 },
+      restBetween: { all: 45 },
+      restStations: { all: 90 },
+    }
+    expect(kinds(sets)).toEqual([45, 90, 45])
+    expect(
+      stepsOf(sets)
+        .filter((s) => s.kind === 'work')
+        .map((s) => [s.move, s.set]),
+    ).toEqual([
+      ['squat', 1],
+      ['squat', 2],
+      ['push-up', 1],
+      ['push-up', 2],
+    ])
+  })
+
+  it('a cap cuts the step it meets, for a slow child too', () => {
+    const capped: BlockOf<'rounds'> = {
+      id: 'b1',
+      form: 'rounds',
+      stations: two,
+      rounds: { all: 9 },
+      restBetween: { all: 0 },
+      restStations: { all: 0 },
+      cap: { all: 100 },
+    }
+    const steps = stepsOf(capped)
+    expect(typicalSeconds(steps)).toBe(100)
+    expect(steps.reduce((sum, s) => sum + s.seconds.high, 0)).toBeLessThanOrEqual(101)
+    expect(steps.at(-1)!.by).toBe('clock')
+  })
+})
+
+describe('as many rounds as you can', () => {
+  it('counts to a tenth, each round after the second 4 % longer than the one before', () => {
+    const amrap: BlockOf<'amrap'> = {
+      id: 'b1',
+      form: 'amrap',
+      stations: [station('squat', 'squat', reps(20))],
+      cap: { all: 600 },
+    }
+    const group = sessionOf([amrap]).groups[0]!
+    // 20 squats of 1.75 s are 35 s, and a second to begin again; the third round is 4 % longer, and so on.
+    let left = 600
+    let rounds = 0
+    let next = 0
+    for (let r = 1; ; r++) {
+      next = Math.floor(35 * 1.04 ** Math.max(0, r - 2) + 0.5) + (r > 1 ? 1 : 0)
+      if (next > left) break
+      left -= next
+      rounds = r
+    }
+    expect(amrapRounds(amrap, group, library)).toBe(Math.floor((rounds + left / next) * 10 + 1e-9) / 10)
+    expect(secondsOf(amrap)).toBe(600)
+    expect(amrapRounds({ ...amrap, stations: [] }, group, library)).toBe(0)
+  })
+})
+
+describe('chance', () => {
+  it('a coin sheet of 6 + 6 takes 14.707 flips until both columns are done', () => {
+    const { mean, low, high } = spreadOf(clearedDraws([6, 6]))
+    expect(mean).toBeCloseTo(14.707, 3)
+    // Closed form: the flips still to come after k are there while either side has come up at most five times. Up to
+    // the eleventh flip that is certain; from the twelfth on never both at once. Binomial by a reference package.
+    const atMostFive = (k: number) =>
+      binomialDistribution(k, 0.5)!
+        .slice(0, 6)
+        .reduce((a, b) => a + b, 0)
+    const closed = 12 + Array.from({ length: 150 }, (_, i) => 2 * atMostFive(12 + i)).reduce((a, b) => a + b, 0)
+    expect(mean).toBeCloseTo(closed, 6)
+    expect([low, high].every((n) => n >= 12)).toBe(true)
+  })
+
+  it('dice: the mean and the spread of a sum are those of the textbook', () => {
+    expect(spreadOf(sumOfDraws([1, 2, 3, 4, 5, 6], 2))).toEqual({ low: 3, mean: expect.closeTo(7, 10), high: 11 })
+  })
+
+  it('a sheet: every row once, each with its flip, and the flips that come up for nothing', () => {
+    const steps = typed('coin', 'heads: squat 10', 'heads: push-up 5', 'tails: jumping jack 20', 'tails: plank 20 s')
+    expect(steps.filter((s) => s.say.code === 'chance.draw')).toHaveLength(4)
+    const again = steps.at(-1)!
+    expect(again.say.code).toBe('chance.again')
+    expect(again.seconds.low).toBeLessThanOrEqual(again.seconds.typical)
+    expect(again.seconds.high).toBeGreaterThan(again.seconds.typical)
+  })
+
+  it('a toss of five brings five reps a round, whichever side they fall', () => {
+    const steps = typed('toss 5, 4 rounds: jumping jack | squat')
+    const work = steps.filter((s) => s.kind === 'work')
+    for (let round = 1; round <= 4; round++)
+      expect(work.filter((s) => s.lap === round).reduce((n, s) => n + s.reps!, 0)).toBe(5)
+    expect(
+      steps.filter((s) => s.kind === 'change' && s.say.code === 'chance.draw').every((s) => s.seconds.typical === 35),
+    ).toBe(true)
+  })
+})
+
+describe('sums', () => {
+  const block: BlockOf<'sums'> = {
+    id: 'b1',
+    form: 'sums',
+    stations: stations(8),
+    range: { all: { from: 5, to: 12 } },
+    unit: 'reps',
+    same: true,
+    seed: 3,
+  }
+  const group = (id: string, grades: number[]) => ({ id, grades })
+  /** What a sum comes to, reckoned by the test itself. */
+  const reckon = (text: string): number => {
+    const missing = /^(\d+) \+ \? = (\d+)$/.exec(text)
+    if (missing) return Number(missing[2]) - Number(missing[1])
+    const double = /^double (\d+)(, and 1)?$/.exec(text)
+    if (double) return 2 * Number(double[1]) + (double[2] ? 1 : 0)
+    const [, a, op, b, minus] = /^(\d+) ([+−×÷]) (\d+)(?: − (\d+))?$/.exec(text)!
+    const [x, y] = [Number(a), Number(b)]
+    const plain = op === '+' ? x + y : op === '−' ? x - y : op === '×' ? x * y : x / y
+    return plain - Number(minus ?? 0)
+  }
+
+  it('come to their answers, inside the range, never twice, the same for every lane', () => {
+    for (const grades of [[0], [1], [2, 3], [4], [5, 6]]) {
+      const sums = sumsFor(block, group(`g${grades[0]}`, grades))
+      for (const { text, answer } of sums) {
+        expect(reckon(text)).toBe(answer)
+        expect(answer).toBeGreaterThanOrEqual(5)
+        expect(answer).toBeLessThanOrEqual(12)
+      }
+      expect(new Set(sums.map((s) => s.text)).size).toBe(8)
+      expect(sums.map((s) => s.answer)).toEqual(sumsFor(block, group('g1', [4])).map((s) => s.answer))
+    }
+  })
+
+  it('keep to what a grade reckons with, and come again with the same seed', () => {
+    const kinder = sumsFor({ ...block, range: { all: { from: 2, to: 10 } } }, group('g1', [0]))
+    expect(kinder.every((s) => s.operation === 'add')).toBe(true)
+    expect(sumsFor(block, group('g2', [3]))).toEqual(sumsFor(block, group('g2', [3])))
+    expect(sumsFor({ ...block, seed: 4 }, group('g2', [3]))).not.toEqual(sumsFor(block, group('g2', [3])))
+    const own = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
+    expect(own.some((s) => s.text.startsWith('double'))).toBe(true)
+  })
+})
+
+it('levels, targets, games, measures, calls and quizzes take their seconds', () => {
+  const total = (...lines: string[]) => typicalSeconds(typed(...lines))
+  // Changes over of a second each lie between the levels.
+  expect(total('levels 2-3, each 60 s, bonus', 'march', 'jog', 'high knees', 'star jump')).toBe(60 * 3 + 2)
+  expect(total('target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds')).toBe(3 * (20 + 15))
+  expect(total('game 3 min')).toBe(180)
+  expect(total('measure sit and reach before, 2 trials')).toBe(110)
+  expect(total('measure pulse')).toBe(20)
+  expect(total('calls every 8 s, for 2 min', 'top: march', 'down: squat')).toBe(120)
+  expect(
+    total('quiz', 'ask: What works? | *the calves | the neck', 'ask: And now? | yes | *no | because: it is late'),
+  ).toBe(40)
+})
+
+it('every code that a form says has words, and none of them has a hole', () => {
+  const names = core.moveNames(library.moves)
+  for (const form of core.forms) {
+    for (const what of Object.keys(core.notationOf(form).says ?? {})) {
+      const words = sayEnglish(
+        { code: `${form}.${what}`, params: { move: 'squat', title: 'T', text: 'x', n: 1, of: 2, face: 'heads' } },
+        names,
+      )
+      expect(words).not.toMatch(/undefined|^$/)
+    }
+  }
+})

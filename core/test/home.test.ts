@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest'
+import {
+  addStation,
+  fetchList,
+  filterMoves,
+  likeMoves,
+  newWorkout,
+  obstacles,
+  versionFor,
+  versionsFor,
+  type Home,
+} from '@esfuerzo/core'
+import { library } from './sessions.ts'
+
+const home: Home = { space: 'run', quiet: false, company: 'together', kit: [], standIns: {}, outdoors: false }
+const move = (id: string) => library.moves.get(id)!
+const codes = (id: string, version: string, at: Partial<Home>) =>
+  obstacles(
+    move(id),
+    move(id).versions.find((v) => v.id === version)!,
+    { ...home, ...at },
+    library,
+  ).map((o) => o.code)
+
+describe('what stands in the way', () => {
+  it('is the floor, the neighbours below, the kit, and who is by', () => {
+    expect(codes('shuttle-run', 'shuttle-run', { space: 'mat' })).toEqual(['space'])
+    expect(codes('shuttle-run', 'shuttle-run', { quiet: true })).toEqual(['noise'])
+    expect(codes('biceps-curl', 'biceps-curl', {})).toEqual(['kit'])
+    expect(codes('palm-push', 'palm-push', { company: 'alone' })).toEqual(['company'])
+    expect(codes('wall-walk', 'wall-walk', { company: 'alone' })).toEqual(['adult'])
+    expect(codes('squat', 'squat', { space: 'spot', quiet: true, company: 'alone' })).toEqual([])
+  })
+
+  it('is not what every home has, what this one has, or what stands in for it', () => {
+    expect(codes('sit-to-stand', 'sit-to-stand', {})).toEqual([])
+    expect(codes('biceps-curl', 'biceps-curl', { kit: ['bottle'] })).toEqual([])
+    expect(codes('biceps-curl', 'biceps-curl', { standIns: { bottle: 'a packet of rice' } })).toEqual([])
+  })
+
+  it('leaves the versions a grade can do there', () => {
+    expect(versionsFor(move('biceps-curl'), home, library, 0).map((v) => v.id)).toEqual(['empty-curl'])
+    const quiet = { ...home, quiet: true }
+    expect(versionsFor(move('skip'), quiet, library).map((v) => v.id)).toEqual(['step-hop'])
+  })
+})
+
+describe('moves that fit', () => {
+  it('narrow by muscle, family, kit, floor, noise, grade and what was used lately', () => {
+    const ids = (filter: Parameters<typeof filterMoves>[0]) => filterMoves(filter, library).map((m) => m.id)
+    expect(ids({ muscle: 'triceps' })).toContain('triceps-stretch')
+    for (const m of filterMoves({ family: 'balance' }, library)) expect(m.family).toBe('balance')
+    for (const m of filterMoves({ kit: 'none', grade: 0, quiet: true, space: 'spot' }, library))
+      expect(
+        m.versions.some(
+          (v) =>
+            v.fromGrade === 0 &&
+            (v.noise ?? m.noise) === 'quiet' &&
+            (v.space ?? m.space) === 'spot' &&
+            (v.kit ?? m.kit).every((k) => k.optional),
+        ),
+      ).toBe(true)
+    expect(ids({ kit: 'band' })).toContain('seated-row')
+    expect(ids({ typed: 'squat', notAmong: new Set(['squat']) })).not.toContain('squat')
+    expect(ids({ home: { ...home, space: 'mat', quiet: true } })).not.toContain('shuttle-run')
+  })
+
+  it('like one are of its family or for its muscles, in a version about as hard, and not in the session yet', () => {
+    const lunge = move('lunge')
+    const like = likeMoves(lunge, versionFor(lunge, { grades: [4] }), home, 4, library, new Set(['back-lunge']))
+    expect(like.length).toBeGreaterThan(5)
+    expect(like.map((l) => l.move.id)).not.toContain('lunge')
+    expect(like.map((l) => l.move.id)).not.toContain('back-lunge')
+    expect(like[0]!.sameFamily).toBe(true)
+    for (const { move: other, version, shared, sameFamily } of like) {
+      expect(sameFamily || shared.length > 0).toBe(true)
+      expect(version.fromGrade).toBeLessThanOrEqual(4)
+      expect(other.stretches).toBeUndefined()
+    }
+    // A stretch is swapped for a stretch of the same muscle.
+    const quad = move('quad-stretch')
+    expect(likeMoves(quad, quad.versions[1]!, home, 4, library)[0]!.move.stretches).toContain('quadriceps')
+  })
+
+  it('offer a kindergartner nothing beyond kindergarten', () => {
+    const press = move('push-up')
+    for (const { version } of likeMoves(press, press.versions[0]!, home, 0, library)) expect(version.fromGrade).toBe(0)
+  })
+})
+
+describe('the fetch list', () => {
+  const made = (at: Partial<Home>) => {
+    let w = newWorkout('x', [[0, 1], [4]], 20, library.version)
+    w = { ...w, home: { ...home, ...at } }
+    w = addStation(w, 'b2', {
+      all: { move: 'biceps-curl', version: 'biceps-curl' },
+      by: { g1: { move: 'biceps-curl', version: 'empty-curl' } },
+    })
+    return addStation(w, 'b3', { all: { move: 'boat', version: 'boat' } })
+  }
+
+  it('names each thing once, for whom and for what, needed things first, with words to ask', () => {
+    const [bottle, mat] = fetchList(made({}), library)
+    expect(bottle).toMatchObject({
+      kit: 'bottle',
+      groups: ['g2'],
+      moves: ['biceps-curl'],
+      optional: false,
+      missing: true,
+    })
+    expect(bottle!.ask).toMatch(/^Ask a grown-up/)
+    expect(mat).toMatchObject({ kit: 'mat', groups: ['g1', 'g2'], optional: true, missing: false })
+  })
+
+  it('says what is taken instead, and misses nothing then', () => {
+    expect(fetchList(made({ standIns: { bottle: 'a packet of rice' } }), library)[0]).toMatchObject({
+      standIn: 'a packet of rice',
+      missing: false,
+    })
+    expect(
+      fetchList(made({ kit: ['bottle'], standIns: { bottle: 'a packet of rice' } }), library)[0],
+    ).not.toHaveProperty('standIn')
+  })
+})

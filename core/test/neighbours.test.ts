@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { cellsFor, newWorkout, valueFor } from '@esfuerzo/core'
+import { improveOrder } from '../src/arrange/improveOrder.ts'
+import { clashCost, clashOf, neighbourOf } from '../src/arrange/neighbours.ts'
+import { library } from './sessions.ts'
+import { randomOrder } from './support/orderInstances.ts'
+import { orderCost } from '@esfuerzo/core'
+
+const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
+/** A move as grades 4–6 do it. */
+const doing = (id: string, load?: number) => {
+  const cell = valueFor(cellsFor(library.moves.get(id)!, groups, 'rounds'), 'g1')
+  return neighbourOf({ ...cell, ...(load && { load: { kg: load } }) }, library)
+}
+const clash = (a: string, b: string, aim?: string) => clashOf(doing(a), doing(b), aim)
+
+describe('what two stations have against standing next to each other', () => {
+  it('is the same both ways', () => {
+    const ids = ['squat', 'plank', 'jumping-jack', 'curl-up', 'push-up', 'lunge', 'quad-stretch', 'tuck-jump']
+    const known = ids.filter((id) => library.moves.has(id))
+    expect(known.length).toBeGreaterThan(6)
+    for (const a of known) for (const b of known) expect(clashCost(clash(a, b))).toBe(clashCost(clash(b, a)))
+  })
+
+  it('a move beside itself shares every main muscle and its family, and wants a second to begin again', () => {
+    const { muscles, family, seconds, things } = clash('squat', 'squat')
+    expect(muscles).toEqual(library.moves.get('squat')!.muscles.main)
+    expect([family, seconds, things]).toEqual([true, 1, 0])
+    expect(clashCost(clash('squat', 'squat'))).toBe(6 * muscles.length + 1 + 10)
+  })
+
+  it('muscles of the aim are meant: neither shared nor overlapping ones count', () => {
+    const [aim] = library.moves.get('squat')!.muscles.main
+    expect(clash('squat', 'squat', aim).muscles).not.toContain(aim)
+    expect(clash('squat', 'lunge', aim).overlaps).not.toContain(aim)
+  })
+
+  it('down to the floor is 4 s, to hands and feet 3; a weight put down 3 more and a thing', () => {
+    expect(clash('squat', 'curl-up').seconds).toBe(4)
+    expect(clash('squat', 'push-up').seconds).toBe(3)
+    const loaded = clashOf(doing('squat', 2), doing('jumping-jack'))
+    expect([loaded.seconds, loaded.things]).toEqual([4, 1])
+    // Both with a weight in the hands: nothing is put down.
+    expect(clashOf(doing('squat', 2), doing('lunge', 2)).things).toBe(0)
+  })
+
+  it('costs what its parts cost', () => {
+    const nothing = { muscles: [], overlaps: [], seconds: 0, things: 0, hardJumps: false, thuds: false, family: false }
+    expect(clashCost(nothing)).toBe(0)
+    // Doubled: 3 a shared main muscle, 1 an overlap, half a second's, 2 a thing, 4 hard jumps, 2 thuds, 5 a family.
+    expect(clashCost({ ...nothing, muscles: ['a', 'b'], overlaps: ['c'] })).toBe(14)
+    expect(clashCost({ ...nothing, seconds: 7, things: 2 })).toBe(15)
+    expect(clashCost({ ...nothing, hardJumps: true, thuds: true, family: true })).toBe(22)
+  })
+})
+
+describe('the local search', () => {
+  it('never leaves an order worse, moves no pinned station, and gives the same again', () => {
+    for (let seed = 1; seed <= 10; seed++) {
+      const problem = randomOrder(7000 + seed, 18)
+      const now = [...problem.before.keys()]
+      const order = improveOrder(problem)
+      expect(orderCost(problem, order)).toBeLessThanOrEqual(orderCost(problem, now))
+      problem.pinned.forEach((pinned, place) => pinned && expect(order[place]).toBe(place))
+      expect(improveOrder(problem)).toEqual(order)
+    }
+  })
+
+  it('leaves an order alone in which nothing may move', () => {
+    const problem = { ...randomOrder(7100, 17), pinned: Array<boolean>(17).fill(true) }
+    expect(improveOrder(problem)).toEqual([...Array(17).keys()])
+  })
+})

@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest'
+import type { ProblemError } from '@esfuerzo/core'
+import {
+  addStation,
+  carryMoves,
+  copyOfMove,
+  libraryFor,
+  newWorkout,
+  parse,
+  print,
+  publish,
+  readMoves,
+  readWorkout,
+  referenceProblems,
+  removeStation,
+  stationsOf,
+  timeline,
+  withOwnMoves,
+  type OwnMove,
+} from '@esfuerzo/core'
+import { library } from './sessions.ts'
+
+const squat = (): OwnMove => {
+  const own = copyOfMove(library.moves.get('squat')!, 'own-limpet', 'Limpet squat')
+  const figure = { ...library.figures.get('squat')!, id: 'own-limpet-figure' }
+  return { move: { ...own.move, figure: figure.id }, figures: [figure] }
+}
+const hers = withOwnMoves(library, [squat()])
+const cells = { all: { move: 'own-limpet', version: 'squat', dose: { unit: 'reps' as const, amount: 8 } } }
+const session = () => addStation(newWorkout('x', [[4]], 20, library.version), 'b1', cells)
+
+describe('a session with a move of the teacher’s own', () => {
+  it('carries it with its figure, once, and lets go of it with the last row', () => {
+    const carried = carryMoves(session(), hers)
+    expect(carried.moves).toEqual([squat()])
+    expect(carryMoves(carried, hers)).toBe(carried)
+    const row = stationsOf(carried.sections[0]!.blocks[0]!)[0]!
+    expect(carryMoves(removeStation(carried, row.id), hers)).not.toHaveProperty('moves')
+    expect(carryMoves(newWorkout('x', [[4]], 20, 1), hers)).not.toHaveProperty('moves')
+  })
+
+  it('is whole by itself: read, timed and sent without her collection', () => {
+    const carried = readWorkout(JSON.parse(JSON.stringify(carryMoves(session(), hers))))
+    expect(referenceProblems(carried, library)).toEqual([])
+    const steps = timeline(carried, 'g1', library)
+    expect(steps.some((s) => s.move === 'own-limpet')).toBe(true)
+    const sent = publish(carried, library)
+    expect(sent.moves.map((m) => m.name)).toEqual(['Limpet squat'])
+    expect(sent.figures.map((f) => f.id)).toContain('own-limpet-figure')
+    expect(referenceProblems(session(), library).map((p) => p.code)).toEqual(['unknown-move'])
+  })
+
+  it('keeps the move as it was put in, whatever becomes of it later', () => {
+    const carried = carryMoves(session(), hers)
+    const changed = squat()
+    changed.move.name = 'Another name'
+    expect(carryMoves(carried, withOwnMoves(library, [changed])).moves![0]!.move.name).toBe('Limpet squat')
+  })
+
+  it('says it on the whiteboard by its name, and reads it there', () => {
+    const text = print(session(), hers)
+    expect(text).toContain('Limpet squat')
+    const { workout, problems } = parse(text, hers)
+    expect(problems).toEqual([])
+    expect(stationsOf(workout.sections[0]!.blocks[0]!)[0]!.cells.all.move).toBe('own-limpet')
+    // A library without it has another index of names.
+    expect(parse(text, library).problems.length).toBeGreaterThan(0)
+  })
+
+  it('never takes the place of one of ours', () => {
+    const cuckoo = { ...squat(), move: { ...squat().move, id: 'squat', name: 'Cuckoo' } }
+    expect(withOwnMoves(library, [cuckoo]).moves.get('squat')!.name).toBe('Squat')
+    expect(libraryFor({ moves: [] }, library)).toBe(library)
+  })
+})
+
+describe('a file of moves', () => {
+  const file = (...moves: unknown[]) => ({ format: 'esfuerzo.moves', version: 1, moves })
+  const problemsOf = (data: unknown) => {
+    try {
+      readMoves(data, library)
+    } catch (error) {
+      return (error as ProblemError).problems.map((p) => `${p.code} ${p.path.join('.')}`)
+    }
+    return []
+  }
+
+  it('is read back as it was written', () => {
+    expect(readMoves(JSON.parse(JSON.stringify(file(squat()))), library)).toEqual({ moves: [squat()], clamped: [] })
+  })
+
+  it('with mistakes is refused, naming each', () => {
+    const wrong = squat()
+    wrong.move.id = 'squat'
+    wrong.move.kit = [{ id: 'trampoline' }]
+    wrong.move.stretches = ['gills']
+    expect(problemsOf(file(squat(), wrong, squat()))).toEqual([
+      'bad-format moves.1.move.id',
+      'not-found moves.1.move.stretches.0',
+      'not-found moves.1.move.kit.0',
+      'duplicate-id moves.2.move.id',
+    ])
+    expect(problemsOf(file({ move: { ...squat().move, cues: [], colour: 'red' }, figures: [] })).sort()).toEqual([
+      'too-small moves.0.move.cues',
+      'unknown-key moves.0.move.colour',
+    ])
+    expect(problemsOf({ moves: 3 }).length).toBeGreaterThan(0)
+  })
+
+  it('with impossible angles is set right, and says where', () => {
+    const bent = squat()
+    bent.figures[0] = { ...bent.figures[0]!, poses: [{ ...bent.figures[0]!.poses[0]!, legR: [0, 90] }] }
+    const { moves, clamped } = readMoves(file(bent), library)
+    expect(clamped).toMatchObject([{ code: 'impossible-angle', path: ['moves', 0, 'figures', 0, 'poses', 0, 'legR'] }])
+    expect(moves[0]!.figures[0]!.poses[0]!.legR).toEqual([0, 10])
+  })
+})

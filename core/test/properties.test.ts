@@ -1,0 +1,168 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import * as core from '@esfuerzo/core'
+import {
+  cellsFor,
+  hasStations,
+  idsOf,
+  mapGroups,
+  ProblemError,
+  readWorkout,
+  readWorkoutText,
+  timeline,
+  totals,
+  valueFor,
+  type Workout,
+} from '@esfuerzo/core'
+import { cellArbitrary, workoutArbitrary } from './arbitraries.ts'
+import { library, typicalSeconds } from './sessions.ts'
+
+describe('any valid session', () => {
+  it('has steps that leave no gap, do not overlap and add up to the total, for every group', () => {
+    fc.assert(
+      fc.property(workoutArbitrary, (workout) => {
+        for (const group of workout.groups) {
+          const steps = timeline(workout, group.id, library)
+          let at = 0
+          for (const step of steps) {
+            expect(step.at).toBe(at)
+            expect(Number.isInteger(step.seconds.typical)).toBe(true)
+            expect(step.seconds.low).toBeLessThanOrEqual(step.seconds.typical)
+            expect(step.seconds.high).toBeGreaterThanOrEqual(step.seconds.typical)
+            if (step.by === 'clock') expect(new Set(Object.values(step.seconds)).size).toBe(1)
+            at += step.seconds.typical
+          }
+          const sum = totals(steps, group, library)
+          expect(sum.session.seconds.typical).toBe(at)
+          const { work, rest, change, talk } = sum.session
+          expect(work + rest + change + talk).toBe(at)
+          expect(Object.values(sum.sections).reduce((n, s) => n + s.seconds.typical, 0)).toBe(typicalSeconds(steps))
+        }
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('survives save and load, odd Unicode included', () => {
+    fc.assert(
+      fc.property(workoutArbitrary, (workout) => {
+        const text = JSON.stringify(workout)
+        const loaded = readWorkoutText(text)
+        expect(loaded).toEqual(JSON.parse(text))
+        expect(readWorkout(loaded)).toEqual(loaded)
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+/** Every edit of the public list, on something the session has; each takes its choices from the random numbers. */
+function editsOf(w: Workout, pick: (n: number) => number, cell: core.Cell): Record<string, () => Workout> {
+  const one = <T>(list: readonly T[]): T | undefined => (list.length ? list[pick(list.length)] : undefined)
+  const section = one(w.sections)?.id ?? 'p0'
+  const blocks = w.sections.flatMap((s) => s.blocks)
+  const block = one(blocks)
+  const withRows = one(blocks.filter(hasStations))
+  const station = one(blocks.flatMap((b) => core.stationsOf(b)))?.id ?? 's0'
+  const group = one(w.groups)!.id
+  const scope = pick(2) ? ('all' as const) : [group]
+  const by = pick(2) ? 1 : -1
+  const move = one([...library.moves.values()])!
+  return {
+    addSection: () =>
+      core.addSection(w, { role: 'main', title: 'New\n\u0007part', form: one(core.forms) }, pick(2) ? section : null),
+    removeSection: () => core.removeSection(w, section),
+    moveSection: () => core.moveSection(w, section, by),
+    duplicateSection: () => core.duplicateSection(w, section),
+    setSection: () => core.setSection(w, section, { keep: pick(2) === 1, title: 'x'.repeat(pick(200)) }),
+    addBlock: () => core.addBlock(w, section, one(core.forms)!),
+    removeBlock: () => core.removeBlock(w, block?.id ?? 'b0'),
+    moveBlock: () => core.moveBlock(w, block?.id ?? 'b0', by),
+    duplicateBlock: () => core.duplicateBlock(w, block?.id ?? 'b0'),
+    setBlockWords: () =>
+      core.setBlockWords(w, block?.id ?? 'b0', { note: 'a\nb', link: pick(2) ? 'http://x' : 'https://x.example' }),
+    setBlock: () =>
+      core.setBlock(w, block?.id ?? 'b0', 'intervals', (b) => ({
+        ...b,
+        laps: mapGroups(b.laps, scope, () => [{ work: pick(5000), rest: pick(50) }]),
+      })),
+    addStation: () => core.addStation(w, withRows?.id ?? 'b0', cellsFor(move, w.groups, 'list')),
+    removeStation: () => core.removeStation(w, station),
+    moveStation: () => core.moveStation(w, station, by),
+    duplicateStation: () => core.duplicateStation(w, station),
+    setCell: () => core.setCell(w, station, scope, () => cell),
+    setStation: () => core.setStation(w, station, { storyName: 'Gull', pinned: true, record: 'reps' }),
+    addGroup: () => core.addGroup(w, [pick(8)], library),
+    removeGroup: () => core.removeGroup(w, group),
+    setGroup: () => core.setGroup(w, group, { grades: [pick(7)] }),
+    setDetails: () => core.setDetails(w, { minutes: pick(150), aim: { target: 'We are learning to …' } }),
+  }
+}
+
+const chance = fc.infiniteStream(fc.nat())
+
+describe('every edit', () => {
+  it('keeps a document valid, or refuses by name and changes nothing', () => {
+    const seen = new Set<string>()
+    fc.assert(
+      fc.property(
+        workoutArbitrary,
+        chance,
+        fc.array(cellArbitrary, { minLength: 6, maxLength: 12 }),
+        (start, stream, cells) => {
+          let workout = start
+          const pick = (n: number) => stream.next().value! % n
+          for (const cell of cells) {
+            const edits = Object.entries(editsOf(workout, pick, cell))
+            const [name, edit] = edits[pick(edits.length)]!
+            const before = JSON.stringify(workout)
+            try {
+              workout = edit()
+              seen.add(name)
+            } catch (error) {
+              expect(error).toBeInstanceOf(ProblemError)
+            }
+            if (workout === start) expect(JSON.stringify(workout)).toBe(before)
+            const plain = JSON.parse(JSON.stringify(workout))
+            expect(readWorkout(plain)).toEqual(plain)
+            expect(new Set(idsOf(workout)).size).toBe([...idsOf(workout)].length)
+          }
+        },
+      ),
+      { numRuns: 300 },
+    )
+    // Every one of them was really applied at least once.
+    expect([...seen].sort()).toEqual(
+      Object.keys(editsOf(core.newWorkout('x', [[1]], 9, 1), () => 0, {} as core.Cell)).sort(),
+    )
+  })
+
+  it('of a cell touches no group it was not told to', () => {
+    fc.assert(
+      fc.property(workoutArbitrary, chance, cellArbitrary, (workout, stream, cell) => {
+        const all = workout.sections.flatMap((s) => s.blocks).flatMap((b) => core.stationsOf(b))
+        fc.pre(all.length > 0)
+        const station = all[stream.next().value! % all.length]!
+        const group = workout.groups[stream.next().value! % workout.groups.length]!.id
+        const edited = core.findStation(
+          core.setCell(workout, station.id, [group], () => cell),
+          station.id,
+        )
+        expect(valueFor(edited.cells, group)).toEqual(cell)
+        for (const { id } of workout.groups) {
+          if (id !== group) expect(valueFor(edited.cells, id)).toEqual(valueFor(station.cells, id))
+        }
+      }),
+    )
+  })
+})
+
+it('limits: no edit grows a session past them', () => {
+  let workout = core.newWorkout('x', [[1]], 20, 1)
+  for (let i = 3; i < core.limits.sections; i++) workout = core.addSection(workout, { role: 'main', title: 'Part' })
+  expect(() => core.addSection(workout, { role: 'main', title: 'Part' })).toThrow(ProblemError)
+  const cells = cellsFor(library.moves.get('squat')!, workout.groups, 'list')
+  for (let i = 0; i < core.limits.stations; i++) workout = core.addStation(workout, 'b1', cells)
+  expect(() => core.addStation(workout, 'b1', cells)).toThrow('too-many')
+  expect(() => core.duplicateSection(workout, 'p1')).toThrow('too-many')
+})

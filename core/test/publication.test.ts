@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest'
+import {
+  feltScale,
+  moveNames,
+  publicationSchema,
+  publish,
+  runSchema,
+  sayCodesInEnglish,
+  sayEnglish,
+  timeline,
+  type Run,
+  type SayCode,
+} from '@esfuerzo/core'
+import { library, sessionOf, station } from './sessions.ts'
+
+const workout = sessionOf(
+  [
+    {
+      id: 'b1',
+      form: 'talk',
+      seconds: { all: 20 },
+      note: 'Tell them about the ferry',
+      link: 'https://films.example/1',
+    },
+    {
+      id: 'b2',
+      form: 'intervals',
+      laps: { all: [{ work: 30, rest: 30 }] },
+      stations: [
+        { ...station('squat-jump', 'frog'), focus: 'Quiet feet', record: 'reps' },
+        station('one-leg-stand', 'one-leg-stand'),
+      ],
+    },
+  ],
+  [
+    [0, 1],
+    [4, 5],
+  ],
+)
+workout.sections[0]!.note = 'Watch Limpet 11'
+const sent = publish(workout, library)
+
+describe('a publication', () => {
+  it('has the lanes with their steps, the moves and figures they need, and no others', () => {
+    expect(sent.lanes.map((l) => [l.letter, l.pace, l.seconds.typical])).toEqual([
+      ['A', 1.25, 140],
+      ['B', 1, 140],
+    ])
+    expect(sent.lanes[0]!.steps).toEqual(timeline(workout, 'g1', library))
+    expect(sent.moves.map((m) => [m.id, m.versions.map((v) => v.id)])).toEqual([
+      ['squat-jump', ['frog', 'squat-jump']],
+      ['one-leg-stand', ['one-leg-stand']],
+    ])
+    expect(sent.figures.map((f) => f.id).sort()).toEqual(['frog-jump', 'one-leg-stand', 'squat-jump'])
+  })
+
+  it('has no teacher’s note or link in it', () => {
+    const text = JSON.stringify(sent)
+    for (const secret of ['ferry', 'Limpet', 'films.example', 'note']) expect(text).not.toContain(secret)
+    expect(text).toContain('Quiet feet')
+  })
+
+  it('asks for an adult near for K–2 only', () => {
+    expect(sent.care).toContain('adultNear')
+    expect(publish({ ...workout, groups: [workout.groups[1]!] }, library).care).not.toContain('adultNear')
+  })
+
+  it('refuses a session without a move', () => {
+    expect(() => publish(sessionOf([]), library)).toThrow('too-small')
+  })
+
+  it('is read leniently: unknown keys are passed over, unknown kinds run as work by the clock', () => {
+    const newer = JSON.parse(JSON.stringify({ ...sent, version: 7, mood: 'sunny' }))
+    newer.lanes[0].steps[0].kind = 'dance'
+    newer.lanes[0].steps[0].by = 'moon'
+    const read = publicationSchema.parse(newer)
+    expect(read.lanes[0]!.steps[0]).toMatchObject({ kind: 'work', by: 'clock' })
+    expect(read).not.toHaveProperty('mood')
+    expect(publicationSchema.parse(sent)).toEqual(JSON.parse(JSON.stringify(sent)))
+  })
+})
+
+it('says every code in English, with no hole in the sentence', () => {
+  const codes: SayCode[] = [
+    'work',
+    'workSide',
+    'rest',
+    'restNext',
+    'changeTo',
+    'switchSide',
+    'talk',
+    'travel',
+    'measure',
+  ]
+  expect([...sayCodesInEnglish].sort()).toEqual([...codes].sort())
+  const names = moveNames(library.moves)
+  expect(sayEnglish({ code: 'restNext', params: { move: 'squat-jump', version: 'tuck-jump' } }, names)).toBe(
+    'Breathe. Next: Tuck jump',
+  )
+  expect(
+    sayEnglish(
+      { code: 'work', params: { move: 'squat', version: 'squat', amount: { from: 10, to: 15 }, unit: 'reps' } },
+      names,
+    ),
+  ).toBe('Squat, 10 to 15 times')
+  expect(
+    sayEnglish({ code: 'workSide', params: { move: 'squat', story: 'Sit on the rock', side: 'second' } }, names),
+  ).toBe('Sit on the rock, other side')
+  for (const code of codes)
+    expect(sayEnglish({ code, params: { move: 'squat' } }, names)).not.toMatch(/undefined|\{|,$/)
+})
+
+it('takes a run as a device sends it, and nothing that names a child', () => {
+  const run: Run = {
+    format: 'esfuerzo.run',
+    version: 1,
+    id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d',
+    publication: 'a'.repeat(64),
+    group: 'g1',
+    startedAt: '2026-03-01T10:00:00Z',
+    finishedAt: '2026-03-01T10:20:00Z',
+    zone: 'Atlantic/Faroe',
+    steps: { done: 12, skipped: 1, easier: 0 },
+    felt: { scale: 'faces', value: 4 },
+    results: [{ block: 'b2', station: 's1', lap: 1, value: 14, unit: 'reps' }],
+  }
+  expect(runSchema.parse(run)).toEqual(run)
+  for (const bad of [
+    { name: 'x' },
+    { id: '1' },
+    { felt: { scale: 'faces', value: 6 } },
+    { zone: '<b>' },
+    { publication: 'x' },
+  ]) {
+    expect(runSchema.safeParse({ ...run, ...bad }).success).toBe(false)
+  }
+  expect([feltScale([0, 1]), feltScale([2, 3]), feltScale([3, 4])]).toEqual(['faces', 'faces', 'ten'])
+})
