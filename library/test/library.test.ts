@@ -1,0 +1,271 @@
+import { describe, expect, it } from 'vitest'
+import {
+  addStation,
+  cellsFor,
+  families,
+  gradesName,
+  keyMoments,
+  newWorkout,
+  pose,
+  readLibrary,
+  searchMoves,
+  timeline,
+  versionFor,
+  type Figure,
+  type Joints,
+  type Move,
+  type Point,
+} from '@esfuerzo/core'
+import { libraryData } from '../index.ts'
+import figureShares from '../figureShares.json'
+
+const library = readLibrary(libraryData)
+const moves = [...library.moves.values()]
+const each = moves.map((m) => [m.id, m] as const)
+type Version = Move['versions'][number]
+
+const kitOf = (move: Move, version: Version) => (version.kit ?? move.kit).filter((k) => !k.optional).map((k) => k.id)
+const weights = ['bottle', 'school-bag']
+const figureOf = (move: Move, version: Version): Figure => library.figures.get(version.figure ?? move.figure)!
+
+/** How far any joint of a figure travels from where it is in its first pose, in box heights. */
+function travel(figure: Figure): number {
+  const start = pose(figure, 0)
+  const moments = Array.from({ length: 41 }, (_, i) => pose(figure, i / 40))
+  const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
+  return Math.max(
+    ...moments.flatMap((joints) => (Object.keys(joints) as (keyof Joints)[]).map((k) => apart(joints[k], start[k]))),
+  )
+}
+
+describe('the library', () => {
+  it('has at least 160 moves in every family and category, and each id once', () => {
+    expect(library.moves.size).toBeGreaterThanOrEqual(160)
+    expect(library.moves.size).toBe(libraryData.moves.length)
+    expect(library.figures.size).toBe(libraryData.figures.length)
+    expect(new Set(moves.map((m) => m.family))).toEqual(new Set(families))
+    expect(new Set(moves.map((m) => m.category)).size).toBe(5)
+  })
+
+  it('draws no figure that no move does, and uses none that is not drawn', () => {
+    const used = new Set(moves.flatMap((m) => m.versions.map((v) => v.figure ?? m.figure)))
+    expect([...library.figures.keys()].filter((id) => !used.has(id))).toEqual([])
+    expect([...used].filter((id) => !library.figures.has(id))).toEqual([])
+  })
+
+  it('gives every move a figure of its own, or says why it shares one', () => {
+    const standardFigure = (move: Move) => figureOf(move, move.versions.find((v) => v.id === move.standard)!).id
+    // A figure belongs to the move of its name, else to the first that does it.
+    const ownerOf = (figure: string) =>
+      library.moves.has(figure) ? figure : moves.find((m) => standardFigure(m) === figure)!.id
+    const sharing = moves.filter((move) => ownerOf(standardFigure(move)) !== move.id)
+    expect(sharing.map((m) => m.id).filter((id) => !Object.hasOwn(figureShares, id))).toEqual([])
+    expect(Object.keys(figureShares).filter((id) => !library.moves.has(id))).toEqual([])
+  })
+
+  it('has a stand-in for every kit item, or says why not; and words for a child to ask first', () => {
+    for (const item of library.kit.values()) {
+      expect(item.standIns.length > 0 || Boolean(item.noStandIn), item.id).toBe(true)
+      if (item.held) expect(item.ask, item.id).toBeTruthy()
+    }
+  })
+
+  it('has a warm-up move and a stretch for every muscle that is a main one', () => {
+    const main = new Set(moves.flatMap((m) => m.muscles.main))
+    // A warm-up moves: no load, no jump, light.
+    const warms = (m: Move) =>
+      m.family !== 'stretch' &&
+      m.measures.some((u) => u === 'reps' || u === 'seconds') &&
+      m.versions.some((v) => v.impact === 0 && v.met <= 4.5 && !kitOf(m, v).some((k) => weights.includes(k)))
+    for (const muscle of main) {
+      expect(moves.some((m) => warms(m) && m.muscles.main.concat(m.muscles.also).includes(muscle)), muscle).toBe(true)
+      expect(moves.some((m) => m.stretches?.includes(muscle)), muscle).toBe(true)
+    }
+  })
+
+  it('names no two moves alike', () => {
+    const owners = new Map<string, string>()
+    for (const move of moves)
+      for (const name of [move.name, move.playName ?? '', ...move.synonyms].filter(Boolean)) {
+        const key = name.toLowerCase().replace(/-/g, ' ')
+        expect([move.id, undefined], `${name}: also ${owners.get(key)}`).toContain(owners.get(key))
+        owners.set(key, move.id)
+      }
+  })
+})
+
+describe.each(each)('%s', (_, move) => {
+  it('names muscles, kit and counters that exist, and an effort with its source', () => {
+    for (const id of [...move.muscles.main, ...move.muscles.also, ...(move.stretches ?? [])])
+      expect(library.muscles.has(id), id).toBe(true)
+    for (const kit of [move.kit, ...move.versions.map((v) => v.kit ?? [])].flat())
+      expect(library.kit.has(kit.id), kit.id).toBe(true)
+    for (const id of move.counters ?? []) expect(library.moves.has(id), id).toBe(true)
+    if (move.effort === 'ours') return
+    const activity = library.effort.get(move.effort)
+    expect(activity, move.effort).toBeDefined()
+    // Versions lie round the activity: easier ones and one harder one.
+    const standard = move.versions.find((v) => v.id === move.standard)!
+    expect(standard.met / activity!.met).toBeGreaterThan(0.5)
+    expect(standard.met / activity!.met).toBeLessThan(1.6)
+  })
+
+  it('gets no easier up the ladder: in grade, effort, impact', () => {
+    for (let i = 1; i < move.versions.length; i++) {
+      const [lower, upper] = [move.versions[i - 1]!, move.versions[i]!]
+      expect(upper.fromGrade).toBeGreaterThanOrEqual(lower.fromGrade)
+      expect(upper.met).toBeGreaterThanOrEqual(lower.met)
+      expect(upper.impact).toBeGreaterThanOrEqual(lower.impact)
+    }
+  })
+
+  it('has three versions or more where it is for strength or jumps, and something to say', () => {
+    const trains = move.builds.some((b) => b === 'strength' || b === 'power') || move.family === 'jump'
+    if (trains) expect(move.versions.length).toBeGreaterThanOrEqual(3)
+    expect(move.cues.length).toBeGreaterThanOrEqual(1)
+    expect(move.synonyms.length).toBeGreaterThanOrEqual(1)
+  })
+
+  it('lands with an impact where it jumps, is heard then, and its figure leaves the floor', () => {
+    if (move.family === 'jump') expect(move.versions.some((v) => v.impact > 0)).toBe(true)
+    const lift = (v: Version) => Math.max(...figureOf(move, v).poses.map((p) => p.lift ?? 0))
+    for (const v of move.versions) {
+      if (v.impact >= 0.25) expect(v.noise ?? move.noise, v.id).toBe('thud')
+      // Children do what they see: a version that does not land is not drawn in the air.
+      if (v.impact === 0) expect(lift(v), v.id).toBeLessThanOrEqual(0.02)
+      if (v.impact >= 0.5) expect(lift(v), v.id).toBeGreaterThan(0)
+    }
+  })
+
+  it('takes no reps where it is held, and its figure then breathes', () => {
+    const held = (move.family === 'stretch' || move.family === 'brace' || move.family === 'balance') && !move.measures.includes('reps')
+    const figure = library.figures.get(move.figure)!
+    const far = travel(figure)
+    expect(far).toBeGreaterThan(0)
+    if (held && !move.measures.includes('metres')) expect(far, move.figure).toBeLessThan(0.06)
+    if (far < 0.02) expect(move.measures).not.toContain('reps')
+  })
+
+  it('gives no weight to K–1, none overhead before grade 4, and wants an adult where feet are above the head', () => {
+    for (const v of move.versions) {
+      const weighted = kitOf(move, v).some((k) => weights.includes(k))
+      if (move.loadable && weighted) expect(v.fromGrade, v.id).toBeGreaterThanOrEqual(move.height ? 4 : 2)
+    }
+    const figure = library.figures.get(move.figure)!
+    // On the hands, both feet above the head. Lying on the back with the legs up is another thing.
+    const upended = keyMoments(figure).some((t) => {
+      const j = pose(figure, t)
+      return Math.max(j.ankleR.y, j.ankleL.y) < j.head.y - 0.05 && j.hip.y < j.head.y
+    })
+    if (upended && move.posture === 'handsAndFeet') expect(move.adult).toBe(true)
+    expect(move.adult && move.versions.find((v) => v.id === move.standard)!.fromGrade < 3).toBeFalsy()
+  })
+
+  it('says its first side where it does one side, then the other', () => {
+    if (move.sides !== 'each') return
+    const unit = move.measures[0]!
+    const w = newWorkout('x', [[4]], 20, 1)
+    const block = w.sections.flatMap((s) => s.blocks).find((b) => b.form === 'list')!
+    const cell = { move: move.id, version: move.standard, dose: { unit, amount: 4 } }
+    const steps = timeline(addStation(w, block.id, { all: cell }), w.groups[0]!.id, library)
+    const work = steps.filter((s) => s.kind === 'work')
+    expect(work.map((s) => s.side)).toEqual(['first', 'second'])
+  })
+})
+
+describe('what a teacher knows (common practice, no source)', () => {
+  const saysOf = (move: Move) => [...move.cues, ...move.faults.flatMap((f) => [f.see, f.say]), ...move.cautions].join(' ')
+
+  it('calls no knee over the toes a fault; the knee that falls inwards is one', () => {
+    for (const move of moves) expect(move.faults.map((f) => f.see).join(' ')).not.toMatch(/knees? (over|past|beyond)/)
+    for (const move of moves.filter((m) => m.family === 'lunge' && m.builds.includes('strength')))
+      expect(move.faults.some((f) => /inwards/.test(f.see)), move.id).toBe(true)
+  })
+
+  it('keeps elbows below the shoulders in an upright row, and necks from going full circle', () => {
+    expect(saysOf(library.moves.get('upright-row')!)).toMatch(/below your shoulders/)
+    expect(saysOf(library.moves.get('neck-tilts')!)).toMatch(/no full circles/)
+  })
+
+  it('lets nobody dip before grade 3, nor walk deep in a squat', () => {
+    expect(Math.min(...library.moves.get('chair-dip')!.versions.map((v) => v.fromGrade))).toBe(3)
+    expect(moves.some((m) => m.synonyms.includes('duck walk'))).toBe(false)
+  })
+
+  it('never jumps in socks, on a step or off one', () => {
+    for (const move of moves.filter((m) => m.versions.some((v) => v.impact >= 0.5))) {
+      expect(saysOf(move), move.id).toMatch(/socks|land|Land|jump/i)
+      for (const v of move.versions) if (v.impact >= 0.5) expect(kitOf(move, v)).not.toContain('step')
+    }
+  })
+})
+
+it.each([0, 1, 2, 3, 4, 5, 6])('grade %i has a warm-up, a circuit and a cool-down', (grade) => {
+  const fits = moves.filter((m) => versionFor(m, { grades: [grade] }).fromGrade <= grade)
+  const of = (test: (m: (typeof moves)[number]) => boolean) => fits.filter(test).length
+  expect(of((m) => m.builds.includes('endurance') && m.posture === 'standing')).toBeGreaterThanOrEqual(4)
+  const strength = ['squat', 'lunge', 'hinge', 'push', 'brace', 'curl', 'jump']
+  expect(of((m) => strength.includes(m.family))).toBeGreaterThanOrEqual(10)
+  expect(of((m) => m.family === 'stretch' && m.stretches !== undefined)).toBeGreaterThanOrEqual(5)
+})
+
+it('gives a group the hardest version its lowest grade is ready for, not beyond the ordinary one', () => {
+  const jump = library.moves.get('squat-jump')!
+  const version = (...grades: number[]) => versionFor(jump, { grades }).id
+  expect([version(0, 1), version(2, 3), version(4, 5, 6), version(1, 6)]).toEqual([
+    'frog',
+    'squat-jump',
+    'squat-jump',
+    'frog',
+  ])
+  // Where none fits, the easiest.
+  expect(versionFor(library.moves.get('side-plank')!, { grades: [0] }).id).toBe('knee-side-plank')
+})
+
+it('puts a move in with what most groups share as the shared value', () => {
+  const { groups } = newWorkout(
+    'x',
+    [
+      [0, 1],
+      [2, 3],
+      [4, 5, 6],
+    ],
+    20,
+    1,
+  )
+  expect(groups.map((g) => g.name)).toEqual(['K–1', '2–3', '4–6'])
+  expect(cellsFor(library.moves.get('squat-jump')!, groups, 'intervals')).toEqual({
+    all: { move: 'squat-jump', version: 'squat-jump' },
+    by: { g1: { move: 'squat-jump', version: 'frog' } },
+  })
+  expect(gradesName([3])).toBe('3')
+})
+
+describe('search', () => {
+  const first = (typed: string) => searchMoves(moves, typed)[0]?.id
+
+  it('finds moves by name, synonym, version, muscle and part of a word', () => {
+    expect(first('press-up')).toBe('push-up')
+    expect(first('Tuck jump')).toBe('squat-jump')
+    // "Shoulder tap" is also called plank taps, and stands before it in the library.
+    expect(first('plank')).toBe('plank')
+    expect(first('heron')).toBe('one-leg-stand')
+    // A word of a move's own name before another's synonym: some call a plank a bridge hold.
+    expect(first('bridge')).toBe('bridge')
+    expect(searchMoves(moves, 'stretch hamstr').map((m) => m.id)).toContain('hamstring-stretch')
+    expect(searchMoves(moves, 'zzz')).toEqual([])
+    expect(searchMoves(moves, '')).toHaveLength(moves.length)
+  })
+
+  it.each([
+    ['sqaut', 'squat'],
+    ['burpie', 'burpee'],
+    ['moutain climbr', 'mountain-climber'],
+    ['jumpng jack', 'jumping-jack'],
+    ['areoplane', 'aeroplane'],
+    ['tricep strech', 'triceps-stretch'],
+    ['dribbel', 'dribble'],
+  ])('forgives the spelling of %s', (typed, id) => {
+    expect(searchMoves(library.moves.values(), typed).slice(0, 3).map((m) => m.id)).toContain(id)
+  })
+})
