@@ -1,0 +1,24 @@
+import { arrange, canArrange, indexLibrary, ProblemError, type ArrangeAnswer } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { readSession } from './readSession.ts'
+
+/**
+ * The best order of a block's stations.
+ *
+ * @param text a session file, as JSON or as whiteboard text
+ * @param block its id; left out, the error names the blocks that have an order to choose
+ * @throws {ProblemError} with every mistake in the file, or `not-a-choice`
+ */
+export function arrangeCommand(text: string, block?: string): ArrangeAnswer {
+  const library = indexLibrary(libraryData)
+  const workout = readSession(text, library)
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  if (block === undefined || !blocks.some((b) => b.id === block)) {
+    const expected = blocks
+      .filter(canArrange)
+      .map((b) => b.id)
+      .join(', ')
+    throw new ProblemError([{ code: 'not-a-choice', path: ['--block'], received: block ?? 'nothing', expected }])
+  }
+  return arrange(workout, block, library)
+}

@@ -1,0 +1,15 @@
+import { fit, indexLibrary, type FitAnswer } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { readSession } from './readSession.ts'
+
+/**
+ * The ways to a session's minutes.
+ *
+ * @param text a session file, as JSON or as whiteboard text
+ * @param fill whether a session that is too short is to be filled up
+ * @throws {ProblemError} with every mistake in the file
+ */
+export function fitCommand(text: string, fill = false): FitAnswer {
+  const library = indexLibrary(libraryData)
+  return fit(readSession(text, library), library, { fill })
+}

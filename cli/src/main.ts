@@ -1,0 +1,70 @@
+import { readFile } from 'node:fs/promises'
+import { parseArgs } from 'node:util'
+import { problemEnglish, ProblemError } from '@esfuerzo/core'
+import { arrangeCommand } from './arrangeCommand.ts'
+import { fitCommand } from './fitCommand.ts'
+import { notationCommand } from './notationCommand.ts'
+import { spreadCommand } from './spreadCommand.ts'
+import { timelineCommand } from './timelineCommand.ts'
+
+const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
+       npm run -s core -- notation FILE
+       npm run -s core -- fit FILE [--fill]
+       npm run -s core -- arrange FILE --block ID
+       npm run -s core -- spread FILE [--children N]
+
+  timeline   every group's seconds and steps as JSON
+  notation   whiteboard text into JSON, or JSON into whiteboard text
+  fit        the least change that has every group end in time, as JSON; --fill: fill up a short session
+  arrange    the best order of a block's stations, what it saves, as JSON
+  spread     when children finish, and what chance brings, as JSON
+
+FILE is a session as JSON or as whiteboard text (docs/notation.md).`
+
+/** The commands: what each prints of a file's text. */
+const commands: Record<string, (text: string, options: Options) => string> = {
+  timeline: (text, { group }) => json(timelineCommand(text, group)),
+  notation: (text) => notationCommand(text),
+  fit: (text, { fill }) => json(fitCommand(text, fill)),
+  arrange: (text, { block }) => json(arrangeCommand(text, block)),
+  spread: (text, { children }) => json(spreadCommand(text, children)),
+}
+interface Options {
+  group?: string
+  fill?: boolean
+  block?: string
+  children?: string
+}
+const json = (value: unknown) => JSON.stringify(value, null, 2)
+
+/** Runs one command of the core over files; results to standard output, problems to standard error with exit code 2. */
+async function main(argv: string[]): Promise<number> {
+  try {
+    const { values, positionals } = parseArgs({
+      args: argv,
+      allowPositionals: true,
+      options: {
+        group: { type: 'string' },
+        fill: { type: 'boolean' },
+        block: { type: 'string' },
+        children: { type: 'string' },
+      },
+    })
+    const [command = '', file] = positionals
+    if (!file || !Object.hasOwn(commands, command)) {
+      console.error(usage)
+      return 2
+    }
+    console.log(commands[command]!(await readFile(file, 'utf8'), values))
+    return 0
+  } catch (error) {
+    if (error instanceof ProblemError) {
+      for (const problem of error.problems) console.error(problemEnglish(problem))
+    } else {
+      console.error((error as Error).message)
+    }
+    return 2
+  }
+}
+
+process.exitCode = await main(process.argv.slice(2))

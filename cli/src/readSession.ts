@@ -1,0 +1,21 @@
+import { parse, ProblemError, readWorkoutText, referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+
+/** Whether a file is a session as JSON: it begins with a brace. All else is whiteboard text. */
+export const isJson = (text: string): boolean => text.trimStart().startsWith('{')
+
+/**
+ * Reads a session file, as JSON or as whiteboard text.
+ *
+ * @throws {ProblemError} with every mistake, by path or by line and column
+ */
+export function readSession(text: string, library: Library): Workout {
+  if (!isJson(text)) {
+    const { workout, problems } = parse(text, library)
+    if (problems.length) throw new ProblemError(problems)
+    return workout
+  }
+  const workout = readWorkoutText(text)
+  const problems = referenceProblems(workout, library)
+  if (problems.length) throw new ProblemError(problems)
+  return workout
+}

@@ -1,0 +1,56 @@
+import {
+  chanceOutlook,
+  finishOf,
+  indexLibrary,
+  ProblemError,
+  quantile,
+  simulate,
+  spreadOf,
+  type Finish,
+  type LineOutlook,
+  type Spread,
+} from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { readSession } from './readSession.ts'
+
+export interface SpreadAnswer {
+  groups: {
+    id: string
+    name: string
+    finish: Finish
+    /** Blocks of chance. */
+    chance: { block: string; seconds: Spread; median: number; draws: Spread; lines: LineOutlook[] }[]
+  }[]
+}
+
+/**
+ * When children finish a session, and what its blocks of chance come to.
+ *
+ * @param text a session file, as JSON or as whiteboard text
+ * @param children how many are simulated, 1 to 100 000
+ * @throws {ProblemError} with every mistake in the file, or `invalid`
+ */
+export function spreadCommand(text: string, children = '10000'): SpreadAnswer {
+  const count = Number(children)
+  if (!Number.isInteger(count) || count < 1 || count > 100_000)
+    throw new ProblemError([{ code: 'invalid', path: ['--children'], received: children, expected: '1 to 100 000' }])
+  const library = indexLibrary(libraryData)
+  const workout = readSession(text, library)
+  return {
+    groups: workout.groups.map((group) => {
+      return {
+        id: group.id,
+        name: group.name,
+        finish: finishOf(simulate(workout, group, library, { children: count }), workout.minutes * 60),
+        chance: workout.sections
+          .flatMap((s) => s.blocks)
+          .flatMap((block) => {
+            if (block.form !== 'chance') return []
+            const { seconds, draws, lines } = chanceOutlook(block, group, workout, library)
+            const median = quantile(seconds, 0.5)
+            return [{ block: block.id, seconds: spreadOf(seconds), median, draws: spreadOf(draws), lines }]
+          }),
+      }
+    }),
+  }
+}

@@ -1,0 +1,40 @@
+import { indexLibrary, ProblemError, timeline, totals, type Span, type Step } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { readSession } from './readSession.ts'
+
+export interface TimelineAnswer {
+  groups: {
+    id: string
+    name: string
+    seconds: Span
+    work: number
+    rest: number
+    change: number
+    talk: number
+    steps: Step[]
+  }[]
+}
+
+/**
+ * Every group's time, or one group's.
+ *
+ * @param text a session file, as JSON or as whiteboard text
+ * @param groupId left out, all groups
+ * @throws {ProblemError} with every mistake in the file, or `unknown-group`
+ */
+export function timelineCommand(text: string, groupId?: string): TimelineAnswer {
+  const library = indexLibrary(libraryData)
+  const workout = readSession(text, library)
+  const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
+  if (groups.length === 0) {
+    const expected = workout.groups.map((g) => g.id).join(', ')
+    throw new ProblemError([{ code: 'unknown-group', path: ['--group'], received: groupId, expected }])
+  }
+  return {
+    groups: groups.map((group) => {
+      const steps = timeline(workout, group.id, library)
+      const { seconds, work, rest, change, talk } = totals(steps, group, library).session
+      return { id: group.id, name: group.name, seconds, work, rest, change, talk, steps }
+    }),
+  }
+}

@@ -1,0 +1,135 @@
+import { execFile } from 'node:child_process'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { newWorkout } from '@esfuerzo/core'
+
+let folder: string
+beforeAll(async () => void (folder = await mkdtemp(join(tmpdir(), 'esfuerzo-cli-'))))
+afterAll(() => rm(folder, { recursive: true }))
+
+const core = (...args: string[]) =>
+  new Promise<{ code: number; out: string; err: string }>((resolve) => {
+    execFile(
+      process.execPath,
+      ['--import', 'tsx', 'cli/src/main.ts', ...args],
+      { timeout: 30_000 },
+      (error, out, err) => resolve({ code: error ? Number(error.code) : 0, out, err }),
+    )
+  })
+
+const file = async (name: string, content: unknown) => {
+  const path = join(folder, name)
+  await writeFile(path, typeof content === 'string' ? content : JSON.stringify(content))
+  return path
+}
+
+const workout = newWorkout(
+  'Springs',
+  [
+    [0, 1],
+    [4, 5],
+  ],
+  20,
+  1,
+)
+workout.sections[1]!.blocks = [
+  {
+    id: 'b2',
+    form: 'intervals',
+    stations: [{ id: 's1', cells: { all: { move: 'pogo', version: 'pogo' } } }],
+    laps: {
+      all: [{ work: 30, rest: 30 }],
+      by: {
+        g2: [
+          { work: 40, rest: 20 },
+          { work: 40, rest: 20 },
+        ],
+      },
+    },
+  },
+]
+
+it('prints every group’s seconds and steps, or one group’s', async () => {
+  const path = await file('good.json', workout)
+  const all = JSON.parse((await core('timeline', path)).out)
+  expect(all.groups.map((g: { id: string; seconds: { typical: number } }) => [g.id, g.seconds.typical])).toEqual([
+    ['g1', 60],
+    ['g2', 120],
+  ])
+  const { groups } = JSON.parse((await core('timeline', path, '--group', 'g2')).out)
+  expect(groups).toHaveLength(1)
+  expect(groups[0]).toMatchObject({ name: '4–5', work: 80, rest: 40, change: 0, talk: 0 })
+  expect(groups[0].steps).toHaveLength(4)
+})
+
+it('names every mistake on standard error and ends with 2', async () => {
+  const bad = JSON.parse(JSON.stringify(workout))
+  bad.title = 7
+  bad.groups[0].grades = [9]
+  bad.sections[1].blocks[0].stations[0].cells.all.colour = 'red'
+  const { code, out, err } = await core('timeline', await file('bad.json', bad))
+  expect(code).toBe(2)
+  expect(out).toBe('')
+  expect(
+    err
+      .trim()
+      .split('\n')
+      .map((l) => l.split(': ')[0]),
+  ).toEqual(['title', 'groups[0].grades[0]', 'sections[1].blocks[0].stations[0].cells.all.colour'])
+})
+
+it('refuses unknown moves, unknown groups, missing files and missing words', async () => {
+  const moon = JSON.parse(JSON.stringify(workout))
+  moon.sections[1].blocks[0].stations[0].cells.all.move = 'moonwalk'
+  const answers = await Promise.all([
+    core('timeline', await file('moon.json', moon)),
+    core('timeline', await file('good2.json', workout), '--group', 'g7'),
+    core('timeline', join(folder, 'none.json')),
+    core(),
+  ])
+  expect(answers.map((a) => a.code)).toEqual([2, 2, 2, 2])
+  expect(answers.map((a) => a.err)).toEqual([
+    expect.stringContaining('moonwalk'),
+    expect.stringContaining('g7'),
+    expect.stringContaining('none.json'),
+    expect.stringContaining('Usage'),
+  ])
+})
+
+it('notation turns whiteboard text into JSON and back, and timeline takes either', async () => {
+  const text = '# Springs\nminutes 20; groups K-1, 4-6; space mat\n\n## Main part\n3 laps 30/30\nSquat jump\n'
+  const board = await file('board.txt', text)
+  const json = await core('notation', board)
+  expect([json.code, json.err]).toEqual([0, ''])
+  const whole = await file('board.json', json.out)
+  expect((await core('notation', whole)).out.trim()).toBe(text.trim())
+  const [fromText, fromJson] = await Promise.all([core('timeline', board), core('timeline', whole)])
+  expect(JSON.parse(fromText.out)).toEqual(JSON.parse(fromJson.out))
+  expect(JSON.parse(fromText.out).groups[0].seconds.typical).toBe(180)
+  const wrong = await core('notation', await file('wrong.txt', '## Main part\nplnak 30 s'))
+  expect([wrong.code, wrong.err]).toEqual([
+    2,
+    'line 2, column 1: nothing can be made of "plnak 30 s"; did you mean Plank?\n',
+  ])
+})
+
+it('fits a session to its minutes, arranges a block, says when children finish', async () => {
+  const text = await file(
+    'long.txt',
+    ['# Long', 'minutes 6; groups 2-3', '## Main part', '4 laps 40/30', 'squat', 'crab walk', 'lunge', ''].join('\n'),
+  )
+  const { kind, ways } = JSON.parse((await core('fit', text)).out)
+  expect(kind).toBe('ways')
+  expect(ways[0].after.g1).toBeLessThanOrEqual(360)
+  const missing = await core('arrange', text)
+  expect(missing.code).toBe(2)
+  expect(missing.err).toContain('--block')
+  const block = /b\d+/.exec(missing.err)![0]
+  const arranged = JSON.parse((await core('arrange', text, '--block', block)).out)
+  expect(arranged.order).toHaveLength(3)
+  const spread = JSON.parse((await core('spread', text, '--children', '100')).out)
+  expect(spread.groups[0].finish).toMatchObject({ early: 840, median: 840, last: 840, inTime: 0 })
+  expect((await core('spread', text, '--children', 'many')).code).toBe(2)
+})
