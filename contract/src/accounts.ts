@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { lineSchema, settingsSchema, zoneSchema } from '@esfuerzo/core'
+import { endpoint, none } from './endpoint.ts'
+import { emailSchema, tokenSchema } from './fields.ts'
+
+/** 10 characters at least, after NIST SP 800-63B's advice to ask for length and nothing else. */
+const newPassword = z.string().min(10).max(200)
+const personName = lineSchema.trim().min(1).max(80)
+
+export const teacherSchema = z.strictObject({ id: z.uuid(), name: lineSchema, email: z.email() })
+export type Teacher = z.infer<typeof teacherSchema>
+
+/** Signing in and up, passwords, settings, taking everything along and taking it away. */
+export const accountEndpoints = {
+  signIn: endpoint({
+    method: 'POST',
+    path: '/api/session',
+    access: 'anyone',
+    body: z.strictObject({ email: z.string().min(1).max(254), password: z.string().min(1).max(200) }),
+    answer: teacherSchema,
+  }),
+  signOut: endpoint({ method: 'DELETE', path: '/api/session', access: 'teacher', answer: none }),
+  me: endpoint({ method: 'GET', path: '/api/me', access: 'teacher', answer: teacherSchema }),
+  /** Signs every other device out; this one stays signed in. */
+  changePassword: endpoint({
+    method: 'POST',
+    path: '/api/password',
+    access: 'teacher',
+    body: z.strictObject({ current: z.string().min(1).max(200), next: newPassword }),
+    answer: none,
+  }),
+  /** Ends every sign-in of the teacher, on this device too. */
+  signOutEverywhere: endpoint({ method: 'DELETE', path: '/api/sessions', access: 'teacher', answer: none }),
+  /** Sends a message with a link that goes on from there. The answer is the same whether an account exists or not. */
+  signUp: endpoint({
+    method: 'POST',
+    path: '/api/accounts',
+    access: 'anyone',
+    body: z.strictObject({ name: personName, email: emailSchema, zone: zoneSchema }),
+    answer: none,
+  }),
+  /** Sends a message with a link to a new password, where there is an account; the answer never tells. */
+  forgotPassword: endpoint({
+    method: 'POST',
+    path: '/api/password/forgotten',
+    access: 'anyone',
+    body: z.strictObject({ email: emailSchema }),
+    answer: none,
+  }),
+  /** What such a link leads to: sets the password, makes the account where it is new, and signs in. */
+  choosePassword: endpoint({
+    method: 'POST',
+    path: '/api/password/chosen',
+    access: 'anyone',
+    body: z.strictObject({ token: tokenSchema, password: newPassword }),
+    answer: teacherSchema,
+  }),
+  rename: endpoint({
+    method: 'PUT',
+    path: '/api/me',
+    access: 'teacher',
+    body: z.strictObject({ name: personName }),
+    answer: teacherSchema,
+  }),
+  /** Everything of the teacher's, for good. */
+  deleteAccount: endpoint({
+    method: 'POST',
+    path: '/api/me/delete',
+    access: 'teacher',
+    body: z.strictObject({ password: z.string().min(1).max(200) }),
+    answer: none,
+  }),
+  /** A zip of open files; answered with the file itself. */
+  exportAll: endpoint({ method: 'GET', path: '/api/export', access: 'teacher', answer: z.unknown() }),
+  readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsSchema }),
+  saveSettings: endpoint({
+    method: 'PUT',
+    path: '/api/settings',
+    access: 'teacher',
+    body: settingsSchema,
+    answer: settingsSchema,
+  }),
+}

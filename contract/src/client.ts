@@ -1,0 +1,70 @@
+import type { z } from 'zod'
+import type { Problem } from '@esfuerzo/core'
+import { endpoints, type EndpointName, type Endpoints } from './endpoints.ts'
+import type { ErrorCode, ProblemDocument } from './problemDocument.ts'
+
+/** Something a call came back with instead of its answer; `offline` where nothing came back at all. */
+export class CallError extends Error {
+  readonly code: ErrorCode | 'offline'
+  readonly problems: readonly Problem[]
+
+  constructor(code: ErrorCode | 'offline', detail: string, problems: readonly Problem[] = [], cause?: unknown) {
+    super(detail, { cause })
+    this.name = 'CallError'
+    this.code = code
+    this.problems = problems
+  }
+}
+
+type Part<N extends EndpointName, K extends 'params' | 'query' | 'body'> =
+  Record<string, never> extends z.input<Endpoints[N][K]>
+    ? { [P in K]?: z.input<Endpoints[N][K]> }
+    : { [P in K]: z.input<Endpoints[N][K]> }
+export type CallInput<N extends EndpointName> = Part<N, 'params'> & Part<N, 'query'> & Part<N, 'body'>
+export type CallAnswer<N extends EndpointName> = z.output<Endpoints[N]['answer']>
+
+/**
+ * The code a page words a failed call by; what is no call's failure is `unexpected`.
+ *
+ * @example callCode(new TypeError('no such thing')) // 'unexpected'
+ */
+export const callCode = (error: unknown): CallError['code'] => (error instanceof CallError ? error.code : 'unexpected')
+
+/** Calls the server's routes by name. */
+export type Client = <N extends EndpointName>(name: N, input: CallInput<N>) => Promise<CallAnswer<N>>
+
+/**
+ * A client over a `fetch`.
+ *
+ * @param fetcher how to reach the server; a page's own `fetch`, or a test's
+ * @throws {CallError} from every call, with the server's code and problems, or `offline`
+ */
+export function createClient(fetcher: typeof fetch): Client {
+  return async (name, input) => {
+    const { method, path } = endpoints[name]
+    const {
+      params = {},
+      query = {},
+      body,
+    } = input as { params?: Record<string, string>; query?: Record<string, string>; body?: unknown }
+    let url = path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(params[key] ?? ''))
+    const search = new URLSearchParams(Object.entries(query).filter(([, v]) => v !== undefined)).toString()
+    if (search) url += `?${search}`
+    let response: Response
+    try {
+      response = await fetcher(url, {
+        method,
+        ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      })
+    } catch (cause) {
+      throw new CallError('offline', 'The server cannot be reached.', [], cause)
+    }
+    const data = await response.json().catch(() => undefined)
+    if (response.ok) return data
+    const problem = data as ProblemDocument | undefined
+    // A proxy in between answers without a problem document when the server is down.
+    if (!problem?.code)
+      throw new CallError(response.status >= 502 ? 'offline' : 'unexpected', `The server answered ${response.status}.`)
+    throw new CallError(problem.code, problem.detail, problem.problems)
+  }
+}

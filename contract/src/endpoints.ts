@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { accountEndpoints } from './accounts.ts'
+import { endpoint, type Endpoint } from './endpoint.ts'
+import { moveEndpoints } from './moves.ts'
+import { outboxEndpoints } from './outbox.ts'
+import { publicationEndpoints } from './publications.ts'
+import { shelfEndpoints } from './shelf.ts'
+import { workoutEndpoints } from './workouts.ts'
+
+/** The documents whose JSON Schema is served. */
+export const schemaNames = ['workout.json', 'part.json', 'run.json', 'settings.json', 'moves.json'] as const
+
+/** Every route of the server that is not a page. The access matrix test walks this list. */
+export const endpoints = {
+  ...accountEndpoints,
+  ...workoutEndpoints,
+  ...shelfEndpoints,
+  ...moveEndpoints,
+  ...publicationEndpoints,
+  ...outboxEndpoints,
+  schema: endpoint({
+    method: 'GET',
+    path: '/schemas/:name',
+    access: 'anyone',
+    params: z.strictObject({ name: z.enum(schemaNames) }),
+    answer: z.unknown(),
+  }),
+  health: endpoint({
+    method: 'GET',
+    path: '/healthz',
+    access: 'anyone',
+    answer: z.strictObject({ status: z.enum(['ok', 'degraded']), database: z.enum(['ok', 'away']) }),
+  }),
+} satisfies Record<string, Endpoint>
+
+export type Endpoints = typeof endpoints
+export type EndpointName = keyof Endpoints

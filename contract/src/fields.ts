@@ -1,0 +1,11 @@
+import { z } from 'zod'
+
+/** What several routes take or answer. */
+export const idParams = z.strictObject({ id: z.uuid() })
+/** 128 bits in base64url. */
+export const tokenSchema = z.string().regex(/^[A-Za-z0-9_-]{22}$/, 'a link’s token')
+export const tokenParams = z.strictObject({ token: tokenSchema })
+export const sha256Schema = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
+export const momentSchema = z.iso.datetime()
+/** An address as it is typed: spaces around it are nobody's mistake. */
+export const emailSchema = z.string().trim().pipe(z.email().max(254))

@@ -1,0 +1,16 @@
+export { type Access, type Endpoint } from './endpoint.ts'
+export { endpoints, schemaNames, type EndpointName, type Endpoints } from './endpoints.ts'
+export { teacherSchema, type Teacher } from './accounts.ts'
+export {
+  versionSchema,
+  workoutSummarySchema,
+  type RemovedWorkout,
+  type Version,
+  type WorkoutSummary,
+} from './workouts.ts'
+export { type UsedMove } from './moves.ts'
+export { type KeptPart } from './shelf.ts'
+export { publicationInfoSchema, runSummarySchema, type PublicationInfo, type RunSummary } from './publications.ts'
+export { type Message } from './outbox.ts'
+export { errorStatus, problemDocumentSchema, type ErrorCode, type ProblemDocument } from './problemDocument.ts'
+export { callCode, CallError, createClient, type CallAnswer, type CallInput, type Client } from './client.ts'

@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { idSchema, mostOwnMoves, movesFileSchema, ownMoveSchema } from '@esfuerzo/core'
+import { endpoint, none } from './endpoint.ts'
+import { momentSchema } from './fields.ts'
+
+const moveParams = z.strictObject({ id: idSchema })
+
+/** When a move was last in a session that was sent home. */
+export const usedMoveSchema = z.strictObject({ move: idSchema, last: momentSchema })
+export type UsedMove = z.infer<typeof usedMoveSchema>
+
+/** A teacher's own moves, and which moves she used lately. */
+export const moveEndpoints = {
+  listOwnMoves: endpoint({
+    method: 'GET',
+    path: '/api/moves',
+    access: 'teacher',
+    answer: z.strictObject({ moves: z.array(ownMoveSchema).max(mostOwnMoves) }),
+  }),
+  usedMoves: endpoint({
+    method: 'GET',
+    path: '/api/moves/used',
+    access: 'teacher',
+    answer: z.strictObject({ used: z.array(usedMoveSchema) }),
+  }),
+  /** All of the file's moves are kept, or none; those with an id that is there already replace it. */
+  keepOwnMoves: endpoint({
+    method: 'POST',
+    path: '/api/moves',
+    access: 'teacher',
+    body: movesFileSchema,
+    answer: z.strictObject({ moves: z.array(ownMoveSchema).max(mostOwnMoves) }),
+  }),
+  removeOwnMove: endpoint({
+    method: 'DELETE',
+    path: '/api/moves/:id',
+    access: 'teacher',
+    params: moveParams,
+    answer: none,
+  }),
+}

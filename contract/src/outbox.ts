@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { endpoint } from './endpoint.ts'
+import { momentSchema } from './fields.ts'
+
+/** A message in the outbox stand-in. */
+export const messageSchema = z.strictObject({
+  id: z.string(),
+  to: z.string(),
+  subject: z.string(),
+  date: momentSchema,
+  text: z.string(),
+})
+export type Message = z.infer<typeof messageSchema>
+
+/** The stand-in for a post office: what would have been sent. There only in the demo. */
+export const outboxEndpoints = {
+  /** The messages that would have been sent; there only in the demo. */
+  listOutbox: endpoint({
+    method: 'GET',
+    path: '/api/outbox',
+    access: 'anyone',
+    answer: z.strictObject({ messages: z.array(messageSchema) }),
+  }),
+  /** One of them as it lies there: an .eml file (RFC 5322). */
+  readMessage: endpoint({
+    method: 'GET',
+    path: '/api/outbox/:file',
+    access: 'anyone',
+    params: z.strictObject({ file: z.string().regex(/^[A-Za-z0-9-]{1,80}\.eml$/, 'a message’s file') }),
+    answer: z.unknown(),
+  }),
+}

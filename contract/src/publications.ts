@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { lineSchema, runSchema } from '@esfuerzo/core'
+import { endpoint } from './endpoint.ts'
+import { idParams, momentSchema, sha256Schema, tokenParams } from './fields.ts'
+
+export const publicationInfoSchema = z.strictObject({
+  id: z.uuid(),
+  token: z.string(),
+  sha256: sha256Schema,
+  createdAt: momentSchema,
+  endsAt: momentSchema,
+  endedAt: momentSchema.nullable(),
+  runs: z.int(),
+})
+export type PublicationInfo = z.infer<typeof publicationInfoSchema>
+
+export const runSummarySchema = z.strictObject({
+  receivedAt: momentSchema,
+  workoutId: z.uuid(),
+  title: lineSchema,
+  letter: z.string(),
+  groupName: lineSchema,
+  run: runSchema,
+  /** Names for the stations results belong to. */
+  stations: z.record(z.string(), z.string()),
+})
+export type RunSummary = z.infer<typeof runSummarySchema>
+
+/** What is sent out, and what comes back. */
+export const publicationEndpoints = {
+  publishWorkout: endpoint({
+    method: 'POST',
+    path: '/api/workouts/:id/publications',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ revision: z.int().min(1), days: z.int().min(1).max(365) }),
+    answer: publicationInfoSchema,
+  }),
+  listPublications: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/publications',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ publications: z.array(publicationInfoSchema) }),
+  }),
+  endPublication: endpoint({
+    method: 'POST',
+    path: '/api/publications/:id/end',
+    access: 'teacher',
+    params: idParams,
+    answer: publicationInfoSchema,
+  }),
+  listRuns: endpoint({
+    method: 'GET',
+    path: '/api/runs',
+    access: 'teacher',
+    query: z.strictObject({ workout: z.uuid().optional() }),
+    answer: z.strictObject({ runs: z.array(runSummarySchema) }),
+  }),
+  resolveLink: endpoint({
+    method: 'GET',
+    path: '/api/go/:token',
+    access: 'family',
+    params: tokenParams,
+    answer: z.strictObject({ sha256: sha256Schema, title: lineSchema, endsAt: momentSchema }),
+  }),
+  sendRun: endpoint({
+    method: 'POST',
+    path: '/api/go/:token/runs',
+    access: 'family',
+    params: tokenParams,
+    body: runSchema,
+    answer: z.strictObject({ id: z.uuid() }),
+  }),
+  /** The address is the content's own hash: whoever has it has the session already. */
+  snapshot: endpoint({
+    method: 'GET',
+    path: '/snapshots/:sha256',
+    access: 'anyone',
+    params: z.strictObject({ sha256: sha256Schema }),
+    answer: z.unknown(),
+  }),
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod'
+import { lineSchema, partSchema } from '@esfuerzo/core'
+import { endpoint, none } from './endpoint.ts'
+import { idParams, momentSchema } from './fields.ts'
+
+export const keptPartSchema = z.strictObject({ id: z.uuid(), name: lineSchema, keptAt: momentSchema, part: partSchema })
+export type KeptPart = z.infer<typeof keptPartSchema>
+
+/** Sections and blocks a teacher keeps for other sessions. */
+export const shelfEndpoints = {
+  listShelf: endpoint({
+    method: 'GET',
+    path: '/api/shelf',
+    access: 'teacher',
+    answer: z.strictObject({ parts: z.array(keptPartSchema) }),
+  }),
+  keepPart: endpoint({
+    method: 'POST',
+    path: '/api/shelf',
+    access: 'teacher',
+    body: z.strictObject({ name: lineSchema.min(1), part: partSchema }),
+    answer: keptPartSchema,
+  }),
+  renamePart: endpoint({
+    method: 'PUT',
+    path: '/api/shelf/:id',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ name: lineSchema.min(1) }),
+    answer: keptPartSchema,
+  }),
+  removePart: endpoint({ method: 'DELETE', path: '/api/shelf/:id', access: 'teacher', params: idParams, answer: none }),
+}

@@ -1,0 +1,150 @@
+import { z } from 'zod'
+import { lineSchema, workoutSchema } from '@esfuerzo/core'
+import { endpoint, none } from './endpoint.ts'
+import { emailSchema, idParams, momentSchema, tokenParams } from './fields.ts'
+
+export const workoutSummarySchema = z.strictObject({
+  id: z.uuid(),
+  title: lineSchema,
+  minutes: z.int(),
+  groups: z.array(z.strictObject({ letter: z.string(), name: lineSchema })),
+  revision: z.int(),
+  updatedAt: momentSchema,
+  /** Of the newest link, where there is one. */
+  sentAt: momentSchema.nullable(),
+  runs: z.int(),
+})
+export type WorkoutSummary = z.infer<typeof workoutSummarySchema>
+
+export const removedWorkoutSchema = z.strictObject({
+  id: z.uuid(),
+  title: lineSchema,
+  removedAt: momentSchema,
+  /** When it is gone for good. */
+  goneAt: momentSchema,
+  runs: z.int(),
+})
+export type RemovedWorkout = z.infer<typeof removedWorkoutSchema>
+
+/** A state a session was in. Saves within ten minutes are one. */
+export const versionSchema = z.strictObject({
+  id: z.uuid(),
+  title: lineSchema,
+  name: lineSchema.nullable(),
+  reason: z.enum(['edit', 'published', 'named']),
+  startedAt: momentSchema,
+  savedAt: momentSchema,
+})
+export type Version = z.infer<typeof versionSchema>
+
+const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
+
+/** A teacher's sessions: saving, the bin, earlier states, copies for colleagues. */
+export const workoutEndpoints = {
+  listWorkouts: endpoint({
+    method: 'GET',
+    path: '/api/workouts',
+    access: 'teacher',
+    answer: z.strictObject({ workouts: z.array(workoutSummarySchema) }),
+  }),
+  createWorkout: endpoint({
+    method: 'POST',
+    path: '/api/workouts',
+    access: 'teacher',
+    body: z.strictObject({ document: workoutSchema }),
+    answer: saved,
+  }),
+  readWorkout: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: saved.extend({ document: workoutSchema }),
+  }),
+  /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
+  saveWorkout: endpoint({
+    method: 'PUT',
+    path: '/api/workouts/:id',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ revision: z.int().min(1), document: workoutSchema }),
+    answer: saved,
+  }),
+  removeWorkout: endpoint({
+    method: 'DELETE',
+    path: '/api/workouts/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  restoreWorkout: endpoint({
+    method: 'POST',
+    path: '/api/workouts/:id/restore',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  listBin: endpoint({
+    method: 'GET',
+    path: '/api/bin',
+    access: 'teacher',
+    answer: z.strictObject({ workouts: z.array(removedWorkoutSchema) }),
+  }),
+  /** Takes a session out of the bin for good, with its links and what came back. */
+  deleteWorkout: endpoint({
+    method: 'DELETE',
+    path: '/api/bin/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  listVersions: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/versions',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ versions: z.array(versionSchema) }),
+  }),
+  /** Closes the state the session is in, so that the next save begins another; a name keeps it for good. */
+  keepVersion: endpoint({
+    method: 'POST',
+    path: '/api/workouts/:id/versions',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ name: lineSchema.min(1).optional() }),
+    answer: none,
+  }),
+  readVersion: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/versions/:version',
+    access: 'teacher',
+    params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
+    answer: versionSchema.extend({ document: workoutSchema }),
+  }),
+  /** An empty name takes it away. */
+  nameVersion: endpoint({
+    method: 'PUT',
+    path: '/api/workouts/:id/versions/:version',
+    access: 'teacher',
+    params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
+    body: z.strictObject({ name: lineSchema }),
+    answer: versionSchema,
+  }),
+  /** Puts a copy behind a link for a colleague, and sends her a message where an address is given. */
+  sendCopy: endpoint({
+    method: 'POST',
+    path: '/api/workouts/:id/copies',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ email: emailSchema.optional() }),
+    answer: z.strictObject({ token: z.string(), endsAt: momentSchema }),
+  }),
+  /** Any teacher who has the link may look at it and take it over. */
+  readCopy: endpoint({
+    method: 'GET',
+    path: '/api/copies/:token',
+    access: 'teacher',
+    params: tokenParams,
+    answer: z.strictObject({ from: lineSchema, endsAt: momentSchema, document: workoutSchema }),
+  }),
+}
