@@ -1,0 +1,11 @@
+import type { Knex } from 'knex'
+import * as first from './first.ts'
+import * as historyShelfSettings from './historyShelfSettings.ts'
+import * as ownMoves from './ownMoves.ts'
+
+/** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
+export const migrations: readonly { name: string; migration: Knex.Migration }[] = [
+  { name: '001-first', migration: first },
+  { name: '002-history-shelf-settings', migration: historyShelfSettings },
+  { name: '003-own-moves', migration: ownMoves },
+]

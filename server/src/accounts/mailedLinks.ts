@@ -1,0 +1,55 @@
+import { randomBytes } from 'node:crypto'
+import type { Knex } from 'knex'
+import { tokenHash } from '../http/linkToken.ts'
+
+/** For whom a mailed link sets a password: a teacher that is there, or one that is to be. */
+export interface MailedLink {
+  teacherId: string | null
+  email: string
+  name: string | null
+  zone: string | null
+}
+
+interface Row {
+  token_hash: string
+  teacher_id: string | null
+  email: string
+  name: string | null
+  zone: string | null
+  ends_at: Date
+}
+
+/** How long such a link can be followed, in milliseconds: an hour. */
+export const linkLife = 60 * 60 * 1000
+
+/**
+ * Makes a link's token, 128 random bits; only its hash is stored. Earlier links to the same address stop working.
+ *
+ * @param now milliseconds
+ */
+export async function addMailedLink(db: Knex, link: MailedLink, now: number): Promise<string> {
+  const token = randomBytes(16).toString('base64url')
+  await db<Row>('mailed_links')
+    .whereRaw('lower(email) = lower(?)', [link.email])
+    .orWhere('ends_at', '<', new Date(now))
+    .delete()
+  await db<Row>('mailed_links').insert({
+    token_hash: tokenHash(token),
+    teacher_id: link.teacherId,
+    email: link.email,
+    name: link.name,
+    zone: link.zone,
+    ends_at: new Date(now + linkLife),
+  })
+  return token
+}
+
+/** Takes a link out: it is followed once. Undefined where nobody made it, or its time is over. */
+export async function takeMailedLink(db: Knex, token: string, now: number): Promise<MailedLink | undefined> {
+  const [row] = await db<Row>('mailed_links')
+    .where({ token_hash: tokenHash(token) })
+    .delete()
+    .returning('*')
+  if (!row || row.ends_at.getTime() <= now) return undefined
+  return { teacherId: row.teacher_id, email: row.email, name: row.name, zone: row.zone }
+}

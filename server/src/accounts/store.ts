@@ -1,0 +1,67 @@
+import type { Knex } from 'knex'
+import type { Teacher } from '@esfuerzo/contract'
+
+interface Row {
+  id: string
+  email: string
+  name: string
+  zone: string
+  password_hash: string
+}
+
+const teacher = ({ id, email, name }: Row): Teacher => ({ id, email, name })
+
+/** A teacher and the hash of her password, by address in any case. */
+export async function findAccount(
+  db: Knex,
+  email: string,
+): Promise<{ teacher: Teacher; passwordHash: string } | undefined> {
+  const row = await db<Row>('teachers').whereRaw('lower(email) = lower(?)', [email]).first()
+  return row && { teacher: teacher(row), passwordHash: row.password_hash }
+}
+
+export async function readTeacher(db: Knex, id: string): Promise<Teacher | undefined> {
+  const row = await db<Row>('teachers').where({ id }).first()
+  return row && teacher(row)
+}
+
+/** @param zone of her school, until its settings say another */
+export async function addTeacher(db: Knex, who: Teacher, zone: string, passwordHash: string): Promise<void> {
+  await db<Row>('teachers').insert({ ...who, zone, password_hash: passwordHash })
+}
+
+export async function renameTeacher(db: Knex, id: string, name: string): Promise<Teacher | undefined> {
+  const [row] = await db<Row>('teachers').where({ id }).update({ name }).returning('*')
+  return row && teacher(row)
+}
+
+/** The hash of a teacher's password. */
+export async function readPasswordHash(db: Knex, id: string): Promise<string | undefined> {
+  return (await db<Row>('teachers').where({ id }).first('password_hash'))?.password_hash
+}
+
+export async function setPasswordHash(db: Knex, id: string, passwordHash: string): Promise<void> {
+  await db<Row>('teachers').where({ id }).update({ password_hash: passwordHash })
+}
+
+/** Ends a teacher's sign-ins on all devices, or on all but one. @param keep the sign-in that stays */
+export async function endSignIns(db: Knex, teacherId: string, keep?: string): Promise<void> {
+  const query = db('sign_ins').whereRaw("sess->>'teacherId' = ?", [teacherId])
+  await (keep ? query.whereNot({ sid: keep }) : query).delete()
+}
+
+/** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins. */
+export async function deleteTeacher(db: Knex, id: string): Promise<void> {
+  await db.transaction(async (trx) => {
+    await endSignIns(trx, id)
+    await trx('teachers').where({ id }).delete()
+    // A snapshot may serve several links; one that serves none any more goes too.
+    await trx('snapshots')
+      .whereNotExists(trx('publications').whereRaw('publications.sha256 = snapshots.sha256'))
+      .delete()
+  })
+}
+
+export async function anyTeacher(db: Knex): Promise<boolean> {
+  return (await db('teachers').first('id')) !== undefined
+}

@@ -1,0 +1,157 @@
+import { existsSync } from 'node:fs'
+import compression from 'compression'
+import connectPgSimple from 'connect-pg-simple'
+import express, { type ErrorRequestHandler, type Express } from 'express'
+import session from 'express-session'
+import helmet from 'helmet'
+import type { Knex } from 'knex'
+import type { Pool } from 'pg'
+import type { Logger } from 'pino'
+import { limits as documentLimits, type Library } from '@esfuerzo/core'
+import { endpoints } from '@esfuerzo/contract'
+import { accountRoutes } from './accounts/routes.ts'
+import type { Config } from './config.ts'
+import { copyRoutes } from './copies/routes.ts'
+import { exportRoutes } from './export/routes.ts'
+import { healthRoutes } from './health.ts'
+import { defaultLimits, type Limits } from './http/limits.ts'
+import { requestLog } from './http/logging.ts'
+import { originCheck } from './http/originCheck.ts'
+import { problemDocument, ServerError, toServerError } from './http/serverError.ts'
+import { moveRoutes } from './moves/routes.ts'
+import type { Outbox } from './outbox/outbox.ts'
+import { outboxRoutes } from './outbox/routes.ts'
+import { servePages } from './pages/servePages.ts'
+import { linkRoutes, publicationRoutes } from './publications/routes.ts'
+import { runListRoutes, runSendRoutes } from './runs/routes.ts'
+import { schemaRoutes } from './schemas.ts'
+import { settingsRoutes } from './settings/routes.ts'
+import { shelfRoutes } from './shelf/routes.ts'
+import { workoutRoutes } from './workouts/routes.ts'
+
+/** Everything the application needs from outside. */
+export interface AppParts {
+  config: Pick<Config, 'secret' | 'publicOrigin' | 'trustProxy' | 'pagesAt' | 'demo'>
+  db: Knex
+  /** For sign-in sessions. */
+  pool: Pool
+  library: Library
+  log: Logger
+  outbox: Outbox
+  limits?: Limits
+  /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
+  pages?: string
+}
+
+const week = 7 * 24 * 60 * 60 * 1000
+
+/** The server as an Express application. It keeps nothing of its own that another beside it would need. */
+export function createApp({
+  config,
+  db,
+  pool,
+  library,
+  log,
+  outbox,
+  limits = defaultLimits,
+  pages,
+}: AppParts): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.set('trust proxy', config.trustProxy ? 1 : false)
+  app.set('query parser', 'simple')
+  app.use(requestLog(log))
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'"],
+          // Vuetify writes its theme, and charts their tooltips, as inline styles.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+          'object-src': ["'none'"],
+          'base-uri': ["'self'"],
+          'form-action': ["'self'"],
+          'frame-ancestors': ["'none'"],
+        },
+      },
+      strictTransportSecurity: config.publicOrigin?.startsWith('https:') ?? false,
+      referrerPolicy: { policy: 'no-referrer' },
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  )
+  app.use(compression())
+  app.use(originCheck(config.publicOrigin))
+
+  // The interface without a sign-in comes first, so that a family's request never touches the session table.
+  const json = express.json({ limit: documentLimits.bytes + 4096, strict: true })
+  const smallJson = express.json({ limit: 4096, strict: true })
+  const openPosts = new Set(
+    Object.values(endpoints)
+      .filter((e) => e.access === 'anyone' && e.method === 'POST')
+      .map((e) => e.path),
+  )
+  healthRoutes(app, db)
+  schemaRoutes(app)
+  linkRoutes(app, db)
+  app.use('/api/go', json)
+  runSendRoutes(app, db, limits)
+
+  const signInStore = new (connectPgSimple(session))({
+    pool,
+    tableName: 'sign_ins',
+    pruneSessionInterval: false,
+    errorLog: (...words) => log.warn({ words }, 'sign-in store'),
+  })
+  app.use(
+    '/api',
+    session({
+      name: 'esfuerzo',
+      secret: config.secret,
+      store: signInStore,
+      resave: false,
+      saveUninitialized: false,
+      rolling: true,
+      cookie: {
+        httpOnly: true,
+        sameSite: 'lax',
+        secure: config.publicOrigin?.startsWith('https:') ?? false,
+        maxAge: 2 * week,
+      },
+    }),
+    (req, res, next) => {
+      res.set('Cache-Control', 'no-store')
+      // Nobody's body is read before it is known who sends it; what anyone may send is small.
+      if (req.session.teacherId) return json(req, res, next)
+      if (req.method === 'POST' && openPosts.has(`/api${req.path}`)) return smallJson(req, res, next)
+      next()
+    },
+  )
+  const { secret, pagesAt } = config
+  accountRoutes(app, { db, limits, outbox, log, pagesAt })
+  settingsRoutes(app, db)
+  workoutRoutes(app, db, library)
+  copyRoutes(app, { db, secret, limits, outbox, log, pagesAt })
+  shelfRoutes(app, db)
+  moveRoutes(app, db, library)
+  exportRoutes(app, db)
+  outboxRoutes(app, outbox, config.demo)
+  publicationRoutes(app, db, library, secret)
+  runListRoutes(app, db)
+
+  if (pages && existsSync(pages)) servePages(app, pages)
+
+  app.use((_req, _res, next) => next(new ServerError('not-found')))
+  const onError: ErrorRequestHandler = (thrown, req, res, next) => {
+    const error = toServerError(thrown)
+    if (error.code === 'unexpected') req.log.error({ err: error.cause }, 'unexpected')
+    if (res.headersSent) return next(thrown)
+    const document = problemDocument(error, String(req.id))
+    res.status(document.status).type('application/problem+json').send(JSON.stringify(document))
+  }
+  app.use(onError)
+  return app
+}

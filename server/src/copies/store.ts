@@ -1,0 +1,34 @@
+import type { Knex } from 'knex'
+import { readWorkout, type Workout } from '@esfuerzo/core'
+
+export interface NewCopy {
+  id: string
+  teacherId: string
+  tokenHash: string
+  document: Workout
+  endsAt: Date
+}
+
+/** Stores a copy for a colleague; those whose time is over are cleared away. */
+export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
+  await db('copies').where({ teacher_id: copy.teacherId }).where('ends_at', '<', db.fn.now()).delete()
+  await db('copies').insert({
+    id: copy.id,
+    teacher_id: copy.teacherId,
+    token_hash: copy.tokenHash,
+    document: JSON.stringify(copy.document),
+    ends_at: copy.endsAt,
+  })
+}
+
+/** The copy behind a link, and whose it was; open to any teacher who has the link. */
+export async function findCopy(
+  db: Knex,
+  tokenHash: string,
+): Promise<{ from: string; endsAt: Date; document: Workout } | undefined> {
+  const row = await db('copies as c')
+    .join('teachers as t', 't.id', 'c.teacher_id')
+    .where({ 'c.token_hash': tokenHash })
+    .first<{ name: string; ends_at: Date; document: unknown } | undefined>('t.name', 'c.ends_at', 'c.document')
+  return row && { from: row.name, endsAt: row.ends_at, document: readWorkout(row.document) }
+}

@@ -1,0 +1,108 @@
+import { readFileSync } from 'node:fs'
+import { parse, ProblemError, setStation, stationsOf, type Library, type Workout } from '@esfuerzo/core'
+
+/** A demo session: its whiteboard text lies in a file, what a whiteboard cannot say stands here. */
+export interface DemoSession {
+  /** Name of its file in `sessions/`. */
+  file: string
+  weeksAgo: number
+  /** Days from the week's first session. */
+  day?: number
+  draft?: true
+  words?: readonly [word: string, meaning: string][]
+  muscle?: string
+  /** Moves whose reps are written down. */
+  record?: readonly string[]
+}
+
+/** The demo's sessions, oldest first; those marked `draft` are not sent out. All names and stories are ours. */
+export const demoSessions: readonly DemoSession[] = [
+  {
+    file: 'the-ferry-stays-in',
+    weeksAgo: 6,
+    words: [
+      ['pace', 'how fast you go'],
+      ['pulse', 'your heart beat, felt at the wrist'],
+    ],
+    record: ['high-knees', 'rope-skip'],
+  },
+  { file: 'five-buoys', weeksAgo: 6, day: 2, words: [['buoy', 'a float that marks the way']], record: ['push-up'] },
+  {
+    file: 'rock-pool-circuit',
+    weeksAgo: 5,
+    words: [['core', 'the muscles between ribs and hips']],
+    muscle: 'abs',
+    record: ['bridge'],
+  },
+  { file: 'three-casts', weeksAgo: 5, day: 2, words: [['set', 'some reps, then a rest']], record: ['push-up'] },
+  { file: 'captains-orders', weeksAgo: 4, day: -2 },
+  {
+    file: 'lighthouse-stairs',
+    weeksAgo: 4,
+    words: [['quadriceps', 'four muscles, front of the thigh']],
+    muscle: 'quadriceps',
+    record: ['squat', 'push-up'],
+  },
+  { file: 'round-the-island', weeksAgo: 4, day: 2, words: [['pace', 'how fast you go']] },
+  {
+    file: 'heron-and-limpet',
+    weeksAgo: 3,
+    words: [['balance', 'staying where you want to be']],
+    record: ['calf-raise'],
+  },
+  { file: 'up-the-mast', weeksAgo: 3, day: 2, words: [['ladder', 'one more on every rung']] },
+  { file: 'counting-the-catch', weeksAgo: 2, day: -2 },
+  {
+    file: 'ten-gannets',
+    weeksAgo: 2,
+    words: [['endurance', 'keeping on']],
+    record: ['jumping-jack', 'push-up'],
+  },
+  { file: 'heads-for-the-harbour', weeksAgo: 2, day: 2, words: [['chance', 'what nobody can know before']] },
+  {
+    file: 'still-waters',
+    weeksAgo: 1,
+    day: -1,
+    words: [['balance', 'staying where you want to be']],
+    muscle: 'calves',
+  },
+  {
+    file: 'storm-day-springs',
+    weeksAgo: 1,
+    words: [
+      ['power', 'strong and quick at once'],
+      ['land', 'come down from a jump'],
+    ],
+    muscle: 'calves',
+    record: ['squat-jump', 'side-hop'],
+  },
+  { file: 'harbour-wall', weeksAgo: 0, draft: true, words: [['push', 'away from you']] },
+  { file: 'before-the-tide-turns', weeksAgo: 0, draft: true },
+  { file: 'smugglers-cards', weeksAgo: 0, draft: true },
+  { file: 'socks-over-the-net', weeksAgo: 0, draft: true },
+  { file: 'gulls-and-tides', weeksAgo: 0, draft: true },
+]
+
+/** The text of a demo session. */
+export const demoText = (file: string): string =>
+  readFileSync(new URL(`../../demo/${file}.txt`, import.meta.url), 'utf8')
+
+/**
+ * A demo session as a document.
+ *
+ * @throws {ProblemError} naming every line of its file that cannot be read
+ */
+export function demoWorkout(session: DemoSession, library: Library): Workout {
+  const { workout, problems } = parse(demoText(session.file), library)
+  if (problems.length) throw new ProblemError(problems)
+  const rows = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+  const recorded = rows.filter((s) => session.record?.includes(s.cells.all.move))
+  return recorded.reduce((w, s) => setStation(w, s.id, { record: 'reps' }), {
+    ...workout,
+    aim: {
+      ...workout.aim,
+      words: (session.words ?? []).map(([word, meaning]) => ({ word, meaning })),
+      ...(session.muscle && { muscle: session.muscle }),
+    },
+  })
+}

@@ -1,0 +1,98 @@
+import type { Knex } from 'knex'
+import Papa from 'papaparse'
+import { movesFormat, type Run } from '@esfuerzo/core'
+import { readTeacher } from '../accounts/store.ts'
+import { readSettings } from '../settings/store.ts'
+import { listOwnMoves } from '../moves/store.ts'
+import { listShelf } from '../shelf/store.ts'
+import { allPublications, allRuns, allVersions, allWorkouts } from './store.ts'
+
+const readme = `Everything you have with Esfuerzo, as open files.
+
+account.json          who you are
+settings.json         your school
+sessions/*.json       your sessions, those in the bin too; "Open a file" on the Desk reads them
+history/*/*.json      the states each session was in
+moves.json            your own moves; "Open a file" on the Moves page reads them
+shelf/*.json          pieces you kept; copy their text and paste it into a running order
+links.json            what was sent home, and when
+results/runs.json     what came back, as it came
+results/runs.csv      the same as a table, one result a line
+`
+
+const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`
+
+/** A name for a file: letters and digits of the title, then the id's beginning, so that none stands twice. */
+const fileName = (title: string, id: string) =>
+  `${
+    title
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60) || 'session'
+  }-${id.slice(0, 8)}`
+
+/** Runs as a table: a line a result, or one line where a run has none. */
+function runsTable(runs: readonly { title: string; run: Run }[]): string {
+  const rows = runs.flatMap(({ title, run }) => {
+    const head = {
+      session: title,
+      run: run.id,
+      group: run.group,
+      started: run.startedAt,
+      finished: run.finishedAt,
+      zone: run.zone,
+      steps_done: run.steps.done,
+      steps_skipped: run.steps.skipped,
+      steps_easier: run.steps.easier,
+      felt: run.felt?.value ?? '',
+      felt_scale: run.felt?.scale ?? '',
+    }
+    const results = run.results.length ? run.results : [undefined]
+    return results.map((r) => ({
+      ...head,
+      block: r?.block ?? '',
+      station: r?.station ?? '',
+      lap: r?.lap ?? '',
+      value: r?.value ?? '',
+      unit: r?.unit ?? '',
+    }))
+  })
+  // RFC 4180 line ends; a title that looks like a formula stays text in a spreadsheet.
+  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })
+}
+
+/** All of a teacher's data as files by name; undefined where there is no such teacher. */
+export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
+  const teacher = await readTeacher(db, teacherId)
+  if (!teacher) return undefined
+  const [settings, workouts, versions, shelf, publications, runs, moves] = await Promise.all([
+    readSettings(db, teacherId),
+    allWorkouts(db, teacherId),
+    allVersions(db, teacherId),
+    listShelf(db, teacherId),
+    allPublications(db, teacherId),
+    allRuns(db, teacherId),
+    listOwnMoves(db, teacherId),
+  ])
+  const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
+  return {
+    'README.txt': readme,
+    'account.json': json(teacher),
+    'settings.json': json(settings),
+    'moves.json': json({ format: movesFormat, version: 1, moves }),
+    ...Object.fromEntries(workouts.map((w) => [`sessions/${names.get(w.id)}.json`, json(w.document)])),
+    ...Object.fromEntries(
+      versions.map((v) => [
+        `history/${names.get(v.workoutId)}/${v.savedAt.replaceAll(':', '-')}${v.name ? `-${fileName(v.name, v.id)}` : ''}.json`,
+        json(v.document),
+      ]),
+    ),
+    ...Object.fromEntries(shelf.map((p) => [`shelf/${fileName(p.name, p.id)}.json`, json(p.part)])),
+    'links.json': json(publications),
+    'results/runs.json': json(runs),
+    'results/runs.csv': runsTable(runs),
+  }
+}

@@ -1,0 +1,17 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { ServerError } from '../http/serverError.ts'
+import { implement } from '../http/implement.ts'
+import { exportFiles } from './exportFiles.ts'
+import { zipFiles } from './zipFiles.ts'
+
+/** Everything of a teacher's, as a zip of open files. */
+export function exportRoutes(router: Router, db: Knex): void {
+  implement(router, 'exportAll', async ({ teacherId, res }) => {
+    const files = await exportFiles(db, teacherId)
+    if (!files) throw new ServerError('sign-in-needed')
+    res.attachment(`esfuerzo-${new Date().toISOString().slice(0, 10)}.zip`)
+    res.type('application/zip').send(Buffer.from(await zipFiles(files)))
+    return undefined
+  })
+}

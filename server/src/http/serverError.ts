@@ -1,0 +1,69 @@
+import { ProblemError, problemEnglish, type Problem } from '@esfuerzo/core'
+import { errorStatus, type ErrorCode, type ProblemDocument } from '@esfuerzo/contract'
+import { isDatabaseAway } from '../database.ts'
+
+/** Something the server refuses or cannot do, by code. Handlers throw it; it is put into words here, once. */
+export class ServerError extends Error {
+  readonly code: ErrorCode
+  readonly problems: Problem[]
+
+  constructor(code: ErrorCode, problems: Problem[] = [], cause?: unknown) {
+    super(code, { cause })
+    this.name = 'ServerError'
+    this.code = code
+    this.problems = problems
+  }
+}
+
+/** Title and detail of each code: what happened, what was kept, what to do. */
+const words: Record<ErrorCode, [title: string, detail: string]> = {
+  invalid: ['That cannot be taken as it is', 'Nothing was changed. Put right what is named and send it again.'],
+  'sign-in-needed': ['Sign in first', 'Nothing was changed. Sign in and try again.'],
+  'wrong-sign-in': ['That did not fit', 'No account goes with this address and password. Check both and try again.'],
+  'foreign-origin': ['That came from another site', 'Nothing was changed. Open Esfuerzo itself and try there.'],
+  'not-found': ['Nothing is there', 'It was taken away, or the address has a mistake in it.'],
+  conflict: [
+    'It was changed elsewhere meanwhile',
+    'What is stored was kept, and so is what you have here. Load it again, or keep yours as a copy.',
+  ],
+  ended: ['This session has ended', 'Ask your teacher for a new link. A copy kept on this device still runs.'],
+  'too-big': ['That is too large', 'Nothing was changed. A session has room for 512 KiB.'],
+  'too-many-tries': ['Too many tries', 'Wait a few minutes, then try again.'],
+  unexpected: [
+    'Something went wrong here',
+    'Nothing was changed. Try again; if it stays, tell whoever looks after the server.',
+  ],
+  'database-away': [
+    'The database is away',
+    'Nothing was changed. It is usually back in a moment; your page tries again by itself.',
+  ],
+}
+
+/** Any throw as one of ours; what nobody foresaw is `unexpected`, its cause kept for the log. */
+export function toServerError(error: unknown): ServerError {
+  if (error instanceof ServerError) return error
+  if (error instanceof ProblemError) return new ServerError('invalid', error.problems, error)
+  if (isDatabaseAway(error)) return new ServerError('database-away', [], error)
+  const { type, status } = error as { type?: string; status?: number }
+  // body-parser's own errors: https://github.com/expressjs/body-parser#errors
+  if (type === 'entity.too.large') return new ServerError('too-big', [], error)
+  if (type === 'entity.parse.failed') {
+    return new ServerError('invalid', [{ code: 'not-json', path: [], received: (error as Error).message }], error)
+  }
+  if (status !== undefined && status >= 400 && status < 500) return new ServerError('invalid', [], error)
+  return new ServerError('unexpected', [], error)
+}
+
+/** The RFC 9457 document of an error. @param instance the request's id */
+export function problemDocument(error: ServerError, instance: string): ProblemDocument {
+  const [title, detail] = words[error.code]
+  return {
+    type: `/docs/errors#${error.code}`,
+    title,
+    status: errorStatus[error.code],
+    code: error.code,
+    detail: error.problems.length ? error.problems.map(problemEnglish).join('\n') : detail,
+    instance,
+    ...(error.problems.length && { problems: error.problems }),
+  }
+}

@@ -1,0 +1,39 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { mostOwnMoves, ProblemError, readMoves, type Library } from '@esfuerzo/core'
+import { implement } from '../http/implement.ts'
+import { ServerError } from '../http/serverError.ts'
+import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts'
+
+/** How long ago a move still counts as used lately, in milliseconds: half a school year. */
+const lately = 26 * 7 * 24 * 60 * 60 * 1000
+
+/** A teacher's own moves, and which she used lately. */
+export function moveRoutes(router: Router, db: Knex, library: Library): void {
+  implement(router, 'listOwnMoves', async ({ teacherId }) => ({ moves: await listOwnMoves(db, teacherId) }))
+
+  implement(router, 'usedMoves', async ({ teacherId }) => ({
+    used: await usedMoves(db, teacherId, new Date(Date.now() - lately)),
+  }))
+
+  implement(router, 'keepOwnMoves', async ({ teacherId, body }) => {
+    let moves
+    try {
+      // What the schema cannot see: whether muscles, kit and figures are there, and whether a body bends so.
+      moves = readMoves(body, library).moves
+    } catch (error) {
+      if (error instanceof ProblemError) throw new ServerError('invalid', error.problems)
+      throw error
+    }
+    if (!(await keepOwnMoves(db, teacherId, moves))) {
+      const expected = `at most ${mostOwnMoves} moves of your own`
+      throw new ServerError('invalid', [{ code: 'too-many', path: ['moves'], expected, received: `more` }])
+    }
+    return { moves: await listOwnMoves(db, teacherId) }
+  })
+
+  implement(router, 'removeOwnMove', async ({ teacherId, params }) => {
+    if (!(await removeOwnMove(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+}

@@ -1,0 +1,53 @@
+import type { Knex } from 'knex'
+import { mostOwnMoves, ownMoveSchema, type OwnMove } from '@esfuerzo/core'
+import type { UsedMove } from '@esfuerzo/contract'
+
+interface Row {
+  teacher_id: string
+  id: string
+  document: unknown
+  changed_at: Date
+}
+
+const own = (db: Knex, teacherId: string) => db<Row>('own_moves').where({ teacher_id: teacherId })
+
+export const listOwnMoves = async (db: Knex, teacherId: string): Promise<OwnMove[]> =>
+  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).map((row) => ownMoveSchema.parse(row.document))
+
+/**
+ * Keeps moves, all or none.
+ *
+ * @returns false where there would be too many
+ */
+export const keepOwnMoves = (db: Knex, teacherId: string, moves: readonly OwnMove[]): Promise<boolean> =>
+  db.transaction(async (trx) => {
+    // One at a time a teacher, so that two saves do not both find room for the last.
+    await trx('teachers').where({ id: teacherId }).forUpdate().select('id')
+    for (const document of moves) {
+      await trx<Row>('own_moves')
+        .insert({ teacher_id: teacherId, id: document.move.id, document: JSON.stringify(document) })
+        .onConflict(['teacher_id', 'id'])
+        .merge({ document: JSON.stringify(document), changed_at: trx.fn.now() as unknown as Date })
+    }
+    const [count] = await own(trx, teacherId).count({ n: '*' })
+    if (Number(count!.n) <= mostOwnMoves) return true
+    await trx.rollback()
+    return false
+  })
+
+/** False where it is not hers or not there. */
+export const removeOwnMove = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  (await own(db, teacherId).where({ id }).delete()) > 0
+
+/** When each move was last in a session that was sent home, since a moment. */
+export async function usedMoves(db: Knex, teacherId: string, since: Date): Promise<UsedMove[]> {
+  const { rows } = await db.raw<{ rows: { move: string; last: Date }[] }>(
+    `select m->>'id' as move, max(p.created_at) as last
+     from publications p join snapshots s on s.sha256 = p.sha256,
+          jsonb_array_elements(s.body::jsonb->'moves') m
+     where p.teacher_id = ? and p.created_at >= ?
+     group by 1 order by 2 desc, 1`,
+    [teacherId, since],
+  )
+  return rows.map((row) => ({ move: row.move, last: row.last.toISOString() }))
+}

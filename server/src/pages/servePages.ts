@@ -1,0 +1,24 @@
+import { join } from 'node:path'
+import express, { type Express } from 'express'
+
+/**
+ * The two built sets of pages. Their files have a hash in the name and never change; their entries are always asked for.
+ *
+ * @param pages folder with `teacher/` and `family/` in it
+ */
+export function servePages(app: Express, pages: string): void {
+  const files = { index: false, immutable: true, maxAge: '1y' } as const
+  const entry = (name: string) => join(pages, name, 'index.html')
+  app.use('/go/assets', express.static(join(pages, 'family', 'assets'), files))
+  app.use('/assets', express.static(join(pages, 'teacher', 'assets'), files))
+  app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
+  app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))
+  app.get(['/go', '/go/{*path}'], (_req, res) => {
+    res.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' })
+    res.sendFile(entry('family'))
+  })
+  app.get(/^\/(?!api\/|snapshots\/|schemas\/|assets\/).*/, (_req, res) => {
+    res.set('Cache-Control', 'no-cache')
+    res.sendFile(entry('teacher'))
+  })
+}

@@ -1,0 +1,16 @@
+import type { Knex } from 'knex'
+import { ServerError } from '../http/serverError.ts'
+import { findByToken, type LinkTarget } from './store.ts'
+import { tokenHash } from '../http/linkToken.ts'
+
+/**
+ * Where a link leads.
+ *
+ * @throws {ServerError} `not-found` for a token nobody made, `ended` for one whose time is over
+ */
+export async function resolveToken(db: Knex, token: string): Promise<LinkTarget> {
+  const target = await findByToken(db, tokenHash(token))
+  if (!target) throw new ServerError('not-found')
+  if (target.endedAt || target.endsAt.getTime() <= Date.now()) throw new ServerError('ended')
+  return target
+}

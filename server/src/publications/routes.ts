@@ -1,0 +1,83 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import type { Library } from '@esfuerzo/core'
+import type { PublicationInfo } from '@esfuerzo/contract'
+import { implement } from '../http/implement.ts'
+import { ServerError } from '../http/serverError.ts'
+import { readSettings } from '../settings/store.ts'
+import { findWorkout } from '../workouts/store.ts'
+import { closeVersion } from '../workouts/versions.ts'
+import { resolveToken } from './resolveToken.ts'
+import { makePublication } from './makePublication.ts'
+import { snapshotCache } from './snapshotCache.ts'
+import {
+  addPublication,
+  endPublication,
+  findPublication,
+  listPublications,
+  readSnapshot,
+  type StoredPublication,
+} from './store.ts'
+import { linkToken } from '../http/linkToken.ts'
+
+/** Sending a session out, ending its link: the teacher's side. */
+export function publicationRoutes(router: Router, db: Knex, library: Library, secret: string): void {
+  const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
+
+  implement(router, 'publishWorkout', async ({ teacherId, params, body }) => {
+    const workout = await findWorkout(db, teacherId, params.id)
+    if (!workout) throw new ServerError('not-found')
+    // What is sent is what the teacher sees, not what another tab saved meanwhile.
+    if (workout.revision !== body.revision) throw new ServerError('conflict')
+    const { familyNote: schoolNote } = await readSettings(db, teacherId)
+    const publication = makePublication(
+      { teacherId, workoutId: workout.id, document: workout.document, schoolNote },
+      library,
+      secret,
+      new Date(),
+      body.days,
+    )
+    await addPublication(db, publication)
+    await closeVersion(db, teacherId, workout.id, { reason: 'published' })
+    return info((await findPublication(db, teacherId, publication.id))!)
+  })
+
+  implement(router, 'listPublications', async ({ teacherId, params }) => ({
+    publications: (await listPublications(db, teacherId, params.id)).map(info),
+  }))
+
+  implement(router, 'endPublication', async ({ teacherId, params }) => {
+    if (!(await endPublication(db, teacherId, params.id))) throw new ServerError('not-found')
+    return info((await findPublication(db, teacherId, params.id))!)
+  })
+}
+
+/** Following a link: the family's side, without a sign-in. */
+export function linkRoutes(router: Router, db: Knex): void {
+  const snapshot = snapshotCache((sha256) => readSnapshot(db, sha256))
+
+  implement(router, 'resolveLink', async ({ params, res }) => {
+    const { sha256, title, endsAt } = await resolveToken(db, params.token)
+    res.set('Cache-Control', 'no-store')
+    return { sha256, title, endsAt: endsAt.toISOString() }
+  })
+
+  implement(router, 'snapshot', async ({ params, req, res }) => {
+    const encoded = await snapshot(params.sha256)
+    if (!encoded) throw new ServerError('not-found')
+    res.set({
+      'Cache-Control': 'public, max-age=31536000, immutable',
+      ETag: `"${params.sha256}"`,
+      Vary: 'Accept-Encoding',
+    })
+    if (req.fresh) {
+      res.status(304).end()
+      return undefined
+    }
+    // The smallest the browser takes: asked for one by one, since browsers name gzip first and mean no preference.
+    const encoding = (['br', 'gzip'] as const).find((e) => req.acceptsEncodings(e))
+    if (encoding) res.set('Content-Encoding', encoding)
+    res.type('application/json').send(encoded[encoding ?? 'identity'])
+    return undefined
+  })
+}

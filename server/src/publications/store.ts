@@ -1,0 +1,100 @@
+import type { Knex } from 'knex'
+import type { PublicationInfo } from '@esfuerzo/contract'
+
+interface Row {
+  id: string
+  teacher_id: string
+  workout_id: string
+  sha256: string
+  token_hash: string
+  title: string
+  created_at: Date
+  ends_at: Date
+  ended_at: Date | null
+  runs: string
+}
+
+export type StoredPublication = Omit<PublicationInfo, 'token'>
+
+const stored = (row: Row): StoredPublication => ({
+  id: row.id,
+  sha256: row.sha256,
+  createdAt: row.created_at.toISOString(),
+  endsAt: row.ends_at.toISOString(),
+  endedAt: row.ended_at?.toISOString() ?? null,
+  runs: Number(row.runs),
+})
+
+const own = (db: Knex, teacherId: string) =>
+  db<Row>('publications')
+    .where({ teacher_id: teacherId })
+    .select('*')
+    .select(db.raw('(select count(*) from runs r where r.publication_id = publications.id) as runs'))
+
+export interface NewPublication {
+  id: string
+  teacherId: string
+  workoutId: string
+  sha256: string
+  body: string
+  tokenHash: string
+  title: string
+  createdAt: Date
+  endsAt: Date
+}
+
+/** Stores a publication; a snapshot that is there already is not stored again. */
+export async function addPublication(db: Knex, p: NewPublication): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('snapshots').insert({ sha256: p.sha256, body: p.body }).onConflict('sha256').ignore()
+    await trx('publications').insert({
+      id: p.id,
+      teacher_id: p.teacherId,
+      workout_id: p.workoutId,
+      sha256: p.sha256,
+      token_hash: p.tokenHash,
+      title: p.title,
+      created_at: p.createdAt,
+      ends_at: p.endsAt,
+    })
+  })
+}
+
+export async function findPublication(db: Knex, teacherId: string, id: string): Promise<StoredPublication | undefined> {
+  const row = await own(db, teacherId).where({ id }).first()
+  return row && stored(row as Row)
+}
+
+export async function listPublications(db: Knex, teacherId: string, workoutId: string): Promise<StoredPublication[]> {
+  const rows = await own(db, teacherId).where({ workout_id: workoutId }).orderBy('created_at', 'desc').limit(100)
+  return (rows as Row[]).map(stored)
+}
+
+/** Ends a link; one that has ended stays as it was. False where it is not hers. */
+export async function endPublication(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  const found = await db<Row>('publications')
+    .where({ teacher_id: teacherId, id })
+    .update({ ended_at: db.raw('coalesce(ended_at, now())') as unknown as Date })
+  return found > 0
+}
+
+export interface LinkTarget {
+  id: string
+  sha256: string
+  title: string
+  endsAt: Date
+  endedAt: Date | null
+}
+
+/** Where a token leads: one indexed query. */
+export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarget | undefined> {
+  const row = await db<Row>('publications')
+    .where({ token_hash: tokenHash })
+    .first('id', 'sha256', 'title', 'ends_at', 'ended_at')
+  return row && { id: row.id, sha256: row.sha256, title: row.title, endsAt: row.ends_at, endedAt: row.ended_at }
+}
+
+export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
+  const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
+  return row?.body
+}

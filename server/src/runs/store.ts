@@ -1,0 +1,66 @@
+import type { Knex } from 'knex'
+import type { Publication, Run } from '@esfuerzo/core'
+import type { RunSummary } from '@esfuerzo/contract'
+
+/** Stores a run; one that is there already stays as it is. */
+export async function addRun(db: Knex, publicationId: string, run: Run, receivedAt?: Date): Promise<void> {
+  await db('runs')
+    .insert({
+      publication_id: publicationId,
+      id: run.id,
+      group_id: run.group,
+      started_at: run.startedAt,
+      finished_at: run.finishedAt,
+      zone: run.zone,
+      document: JSON.stringify(run),
+      ...(receivedAt && { received_at: receivedAt }),
+    })
+    .onConflict(['publication_id', 'id'])
+    .ignore()
+}
+
+/** At most this many runs are listed, the latest first. */
+const listed = 200
+
+/** What came back to a teacher, of all her sessions or of one. */
+export async function listRuns(db: Knex, teacherId: string, workoutId: string | undefined): Promise<RunSummary[]> {
+  const query = db('runs as r')
+    .join('publications as p', 'p.id', 'r.publication_id')
+    .join('workouts as w', 'w.id', 'p.workout_id')
+    .where({ 'p.teacher_id': teacherId, 'w.removed_at': null })
+    .select('r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256')
+    .orderBy('r.received_at', 'desc')
+    .limit(listed)
+  if (workoutId) query.where({ 'p.workout_id': workoutId })
+  const rows: { document: Run; received_at: Date; title: string; workout_id: string; sha256: string }[] = await query
+  const shas = [...new Set(rows.map((r) => r.sha256))]
+  const bodies: { sha256: string; body: string }[] = await db('snapshots')
+    .whereIn('sha256', shas)
+    .select('sha256', 'body')
+  const snapshots = new Map(bodies.map((b) => [b.sha256, JSON.parse(b.body) as Publication]))
+  return rows.map(({ document, received_at, title, workout_id, sha256 }) => {
+    const publication = snapshots.get(sha256)!
+    const lane = publication.lanes.find((l) => l.id === document.group)
+    return {
+      receivedAt: received_at.toISOString(),
+      workoutId: workout_id,
+      title,
+      letter: lane?.letter ?? '',
+      groupName: lane?.name ?? '',
+      run: document,
+      stations: stationNames(publication, document),
+    }
+  })
+}
+
+/** The names of the moves at the stations a run has results for. */
+function stationNames(publication: Publication, run: Run): Record<string, string> {
+  const lane = publication.lanes.find((l) => l.id === run.group)
+  const names: Record<string, string> = {}
+  for (const { station } of run.results) {
+    const step = lane?.steps.find((s) => s.station === station && s.move)
+    const move = publication.moves.find((m) => m.id === step?.move)
+    if (station && move) names[station] = move.versions.find((v) => v.id === step?.version)?.name ?? move.name
+  }
+  return names
+}

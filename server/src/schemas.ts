@@ -1,0 +1,20 @@
+import type { Router } from 'express'
+import { z } from 'zod'
+import { movesFileSchema, partSchema, runSchema, settingsSchema, workoutSchema } from '@esfuerzo/core'
+import type { schemaNames } from '@esfuerzo/contract'
+import { implement } from './http/implement.ts'
+
+/** The documents' JSON Schemas, made from the very schemas that check them. */
+export function schemaRoutes(router: Router): void {
+  const documents: Record<(typeof schemaNames)[number], z.ZodType> = {
+    'workout.json': workoutSchema,
+    'part.json': partSchema,
+    'run.json': runSchema,
+    'settings.json': settingsSchema,
+    'moves.json': movesFileSchema,
+  }
+  const schemas = new Map(
+    Object.entries(documents).map(([name, schema]) => [name, z.toJSONSchema(schema, { io: 'input' })]),
+  )
+  implement(router, 'schema', async ({ params }) => schemas.get(params.name))
+}

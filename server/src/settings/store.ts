@@ -1,0 +1,20 @@
+import type { Knex } from 'knex'
+import { newSettings, settingsSchema, type Settings } from '@esfuerzo/core'
+
+interface Row {
+  id: string
+  zone: string
+  settings: unknown
+}
+
+/** A teacher's settings; those nobody has changed begin with the zone she signed up in. */
+export async function readSettings(db: Knex, teacherId: string): Promise<Settings> {
+  const row = await db<Row>('teachers').where({ id: teacherId }).first('zone', 'settings')
+  return row?.settings ? settingsSchema.parse(row.settings) : newSettings(row?.zone ?? 'UTC')
+}
+
+export async function saveSettings(db: Knex, teacherId: string, settings: Settings): Promise<void> {
+  await db<Row>('teachers')
+    .where({ id: teacherId })
+    .update({ settings: JSON.stringify(settings), zone: settings.zone })
+}

@@ -1,0 +1,31 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { v4 as uuid } from 'uuid'
+import { implement } from '../http/implement.ts'
+import { ServerError } from '../http/serverError.ts'
+import { keepPart, listShelf, removePart, renamePart, shelfRoom } from './store.ts'
+
+/** Sections and blocks a teacher keeps for other sessions. */
+export function shelfRoutes(router: Router, db: Knex): void {
+  implement(router, 'listShelf', async ({ teacherId }) => ({ parts: await listShelf(db, teacherId) }))
+
+  implement(router, 'keepPart', async ({ teacherId, body }) => {
+    const kept = await keepPart(db, teacherId, uuid(), body.name, body.part)
+    if (!kept) {
+      const expected = `at most ${shelfRoom} pieces on the shelf`
+      throw new ServerError('invalid', [{ code: 'too-many', path: ['part'], expected, received: `${shelfRoom + 1}` }])
+    }
+    return kept
+  })
+
+  implement(router, 'renamePart', async ({ teacherId, params, body }) => {
+    const renamed = await renamePart(db, teacherId, params.id, body.name)
+    if (!renamed) throw new ServerError('not-found')
+    return renamed
+  })
+
+  implement(router, 'removePart', async ({ teacherId, params }) => {
+    if (!(await removePart(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+}

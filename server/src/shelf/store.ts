@@ -1,0 +1,52 @@
+import type { Knex } from 'knex'
+import { partSchema, type Part } from '@esfuerzo/core'
+import type { KeptPart } from '@esfuerzo/contract'
+
+interface Row {
+  id: string
+  teacher_id: string
+  name: string
+  part: unknown
+  kept_at: Date
+}
+
+const kept = (row: Row): KeptPart => ({
+  id: row.id,
+  name: row.name,
+  keptAt: row.kept_at.toISOString(),
+  part: partSchema.parse(row.part),
+})
+
+const own = (db: Knex, teacherId: string) => db<Row>('shelf').where({ teacher_id: teacherId })
+
+/** How many pieces a shelf has room for (ours). */
+export const shelfRoom = 200
+
+export async function listShelf(db: Knex, teacherId: string): Promise<KeptPart[]> {
+  return (await own(db, teacherId).orderBy('kept_at', 'desc').limit(shelfRoom)).map(kept)
+}
+
+/** Puts a piece on the shelf; undefined where it is full. */
+export async function keepPart(
+  db: Knex,
+  teacherId: string,
+  id: string,
+  name: string,
+  part: Part,
+): Promise<KeptPart | undefined> {
+  const [count] = await own(db, teacherId).count({ n: '*' })
+  if (Number(count!.n) >= shelfRoom) return undefined
+  const [row] = await db<Row>('shelf')
+    .insert({ id, teacher_id: teacherId, name, part: JSON.stringify(part) })
+    .returning('*')
+  return kept(row!)
+}
+
+export async function renamePart(db: Knex, teacherId: string, id: string, name: string): Promise<KeptPart | undefined> {
+  const [row] = await own(db, teacherId).where({ id }).update({ name }).returning('*')
+  return row && kept(row)
+}
+
+/** False where it is not hers or not there. */
+export const removePart = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  (await own(db, teacherId).where({ id }).delete()) > 0

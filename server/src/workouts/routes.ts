@@ -1,0 +1,86 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { v4 as uuid } from 'uuid'
+import { readWorkout, referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+import { implement } from '../http/implement.ts'
+import { ServerError } from '../http/serverError.ts'
+import {
+  addWorkout,
+  deleteWorkout,
+  findWorkout,
+  listBin,
+  listWorkouts,
+  removeWorkout,
+  restoreWorkout,
+  saveWorkout,
+} from './store.ts'
+import { closeVersion, findVersion, listVersions, nameVersion } from './versions.ts'
+
+/** A teacher's sessions. */
+export function workoutRoutes(router: Router, db: Knex, library: Library): void {
+  /** The schema has passed; what lies between the parts, and what the library must have, is checked here. */
+  const whole = (document: Workout): Workout => {
+    const workout = readWorkout(document)
+    const problems = referenceProblems(workout, library)
+    if (problems.length) throw new ServerError('invalid', problems)
+    return workout
+  }
+
+  implement(router, 'listWorkouts', async ({ teacherId }) => ({ workouts: await listWorkouts(db, teacherId) }))
+
+  implement(router, 'createWorkout', ({ teacherId, body }) => addWorkout(db, teacherId, uuid(), whole(body.document)))
+
+  implement(router, 'readWorkout', async ({ teacherId, params }) => {
+    const found = await findWorkout(db, teacherId, params.id)
+    if (!found) throw new ServerError('not-found')
+    return found
+  })
+
+  implement(router, 'saveWorkout', async ({ teacherId, params, body }) => {
+    const result = await saveWorkout(db, teacherId, params.id, body.revision, whole(body.document))
+    if (!result) throw new ServerError('not-found')
+    if (result === 'conflict') throw new ServerError('conflict')
+    return result
+  })
+
+  implement(router, 'removeWorkout', async ({ teacherId, params }) => {
+    if (!(await removeWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'restoreWorkout', async ({ teacherId, params }) => {
+    if (!(await restoreWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'listBin', async ({ teacherId }) => ({ workouts: await listBin(db, teacherId) }))
+
+  implement(router, 'deleteWorkout', async ({ teacherId, params }) => {
+    if (!(await deleteWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'listVersions', async ({ teacherId, params }) => {
+    const versions = await listVersions(db, teacherId, params.id)
+    if (!versions.length) throw new ServerError('not-found')
+    return { versions }
+  })
+
+  implement(router, 'keepVersion', async ({ teacherId, params, body }) => {
+    const reason = body.name ? 'named' : 'edit'
+    if (!(await closeVersion(db, teacherId, params.id, { reason, name: body.name }))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'readVersion', async ({ teacherId, params }) => {
+    const version = await findVersion(db, teacherId, params.id, params.version)
+    if (!version) throw new ServerError('not-found')
+    return version
+  })
+
+  implement(router, 'nameVersion', async ({ teacherId, params, body }) => {
+    const version = await nameVersion(db, teacherId, params.id, params.version, body.name)
+    if (!version) throw new ServerError('not-found')
+    return version
+  })
+}

@@ -1,0 +1,181 @@
+import type { Knex } from 'knex'
+import { readWorkout, type Workout } from '@esfuerzo/core'
+import type { RemovedWorkout, WorkoutSummary } from '@esfuerzo/contract'
+import { recordVersion } from './versions.ts'
+
+interface Row {
+  id: string
+  teacher_id: string
+  title: string
+  minutes: number
+  revision: number
+  document: unknown
+  updated_at: Date
+  removed_at: Date | null
+}
+
+export interface Saved {
+  id: string
+  revision: number
+  updatedAt: string
+}
+
+const saved = (row: Pick<Row, 'id' | 'revision' | 'updated_at'>): Saved => ({
+  id: row.id,
+  revision: row.revision,
+  updatedAt: row.updated_at.toISOString(),
+})
+
+/** Every query names the teacher: nobody reaches another's sessions, whatever id is asked for. */
+const own = (db: Knex, teacherId: string) => db<Row>('workouts').where({ teacher_id: teacherId, removed_at: null })
+
+const columns = (document: Workout) => ({
+  title: document.title,
+  minutes: document.minutes,
+  document: JSON.stringify(document),
+})
+
+/** At most this many sessions are listed, the latest first. */
+const listed = 200
+
+export async function listWorkouts(db: Knex, teacherId: string): Promise<WorkoutSummary[]> {
+  const rows: (Row & { groups: { letter: string; name: string }[]; sent_at: Date | null; runs: string })[] = await db(
+    'workouts as w',
+  )
+    .where({ 'w.teacher_id': teacherId, 'w.removed_at': null })
+    .select('w.id', 'w.title', 'w.minutes', 'w.revision', 'w.updated_at')
+    .select(db.raw("jsonb_path_query_array(w.document, '$.groups[*]') as groups"))
+    .select(db.raw('(select max(p.created_at) from publications p where p.workout_id = w.id) as sent_at'))
+    .select(
+      db.raw(
+        '(select count(*) from runs r join publications p on p.id = r.publication_id where p.workout_id = w.id) as runs',
+      ),
+    )
+    .orderBy('w.updated_at', 'desc')
+    .limit(listed)
+  return rows.map((row) => ({
+    ...saved(row),
+    title: row.title,
+    minutes: row.minutes,
+    groups: row.groups.map(({ letter, name }) => ({ letter, name })),
+    sentAt: row.sent_at?.toISOString() ?? null,
+    runs: Number(row.runs),
+  }))
+}
+
+export async function addWorkout(
+  db: Knex,
+  teacherId: string,
+  id: string,
+  document: Workout,
+  at?: Date,
+): Promise<Saved> {
+  return db.transaction(async (trx) => {
+    const [row] = await trx<Row>('workouts')
+      .insert({ id, teacher_id: teacherId, ...columns(document), ...(at && { updated_at: at }) })
+      .returning(['id', 'revision', 'updated_at'])
+    await recordVersion(trx, id, document, row!.updated_at)
+    return saved(row!)
+  })
+}
+
+export async function findWorkout(
+  db: Knex,
+  teacherId: string,
+  id: string,
+): Promise<(Saved & { document: Workout }) | undefined> {
+  const row = await own(db, teacherId).where({ id }).first()
+  return row && { ...saved(row), document: readWorkout(row.document) }
+}
+
+/**
+ * Saves over the revision the change started from.
+ *
+ * @returns `conflict` where another revision was saved since, undefined where the session is not hers or not there
+ */
+export async function saveWorkout(
+  db: Knex,
+  teacherId: string,
+  id: string,
+  revision: number,
+  document: Workout,
+): Promise<Saved | 'conflict' | undefined> {
+  const row = await db.transaction(async (trx) => {
+    const [updated] = await own(trx, teacherId)
+      .where({ id, revision })
+      .update({ ...columns(document), revision: revision + 1, updated_at: db.fn.now() as unknown as Date })
+      .returning(['id', 'revision', 'updated_at'])
+    if (updated) await recordVersion(trx, id, document, updated.updated_at)
+    return updated
+  })
+  if (row) return saved(row)
+  return (await own(db, teacherId).where({ id }).first('id')) ? 'conflict' : undefined
+}
+
+/** Puts a session into the bin; false where it is not hers or not there. */
+export async function removeWorkout(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  return (
+    (await own(db, teacherId)
+      .where({ id })
+      .update({ removed_at: db.fn.now() as unknown as Date })) > 0
+  )
+}
+
+/** Takes a session out of the bin again. */
+export async function restoreWorkout(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  return (
+    (await db<Row>('workouts')
+      .where({ id, teacher_id: teacherId })
+      .whereNotNull('removed_at')
+      .update({ removed_at: null })) > 0
+  )
+}
+
+/** How long a session lies in the bin before it is gone for good, in days. */
+const binDays = 30
+const day = 24 * 60 * 60 * 1000
+
+const binned = (db: Knex, teacherId: string) =>
+  db<Row>('workouts').where({ teacher_id: teacherId }).whereNotNull('removed_at')
+
+/** What lies in a teacher's bin, the latest first; what has lain there too long is taken out for good. */
+export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorkout[]> {
+  const old: { id: string }[] = await binned(db, teacherId)
+    .whereRaw(`removed_at < now() - interval '${binDays} days'`)
+    .select('id')
+  for (const { id } of old) await deleteWorkout(db, teacherId, id)
+  const rows: (Pick<Row, 'id' | 'title'> & { removed_at: Date; runs: string })[] = await binned(db, teacherId)
+    .select<[]>('id', 'title', 'removed_at')
+    .select(
+      db.raw(
+        '(select count(*) from runs r join publications p on p.id = r.publication_id where p.workout_id = workouts.id) as runs',
+      ),
+    )
+    .orderBy('removed_at', 'desc')
+    .limit(listed)
+  return rows.map((row) => ({
+    id: row.id,
+    title: row.title,
+    removedAt: row.removed_at.toISOString(),
+    goneAt: new Date(row.removed_at.getTime() + binDays * day).toISOString(),
+    runs: Number(row.runs),
+  }))
+}
+
+/** Takes a session out of the bin for good, with its history, links and runs; false where it is not hers or not there. */
+export async function deleteWorkout(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    const shas: { sha256: string }[] = await trx('publications')
+      .where({ workout_id: id, teacher_id: teacherId })
+      .select('sha256')
+    if (!(await binned(trx, teacherId).where({ id }).delete())) return false
+    await trx('snapshots')
+      .whereIn(
+        'sha256',
+        shas.map((s) => s.sha256),
+      )
+      .whereNotExists(trx('publications').whereRaw('publications.sha256 = snapshots.sha256'))
+      .delete()
+    return true
+  })
+}

@@ -1,0 +1,204 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { newSettings, partOf } from '@esfuerzo/core'
+import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
+import { defaultLimits } from '../src/http/limits.ts'
+import {
+  ownSquat,
+  runOf,
+  sentWorkout,
+  smallWorkout,
+  testServer,
+  type Agent,
+  type TestServer,
+} from './support/testServer.ts'
+
+let server: TestServer
+let own: Agent
+let other: Agent
+let sent: { workoutId: string; publication: PublicationInfo }
+/** A state of that session, a piece on the shelf, a copy's link. */
+let version: string
+let kept: string
+let copy: string
+let ended: PublicationInfo
+
+beforeAll(async () => {
+  // Every try signs up and asks for messages from the one address of the tests.
+  server = await testServer({ ...defaultLimits, address: { points: 10_000, seconds: 60 } })
+  own = await server.teacher('own@island.example')
+  other = await server.teacher('other@island.example')
+})
+afterAll(() => server.close())
+
+const actors = ['anonymous', 'family', 'ended', 'other', 'own'] as const
+type Actor = (typeof actors)[number]
+
+/**
+ * What every route answers to: nobody; somebody with a link's token; with an ended link's token; another
+ * teacher, asking for the first one's things; the teacher whose they are.
+ */
+const expected: Record<EndpointName, Record<Actor, number>> = {
+  signIn: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
+  signOut: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  me: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  changePassword: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
+  signOutEverywhere: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  rename: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  deleteAccount: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
+  exportAll: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  readSettings: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  saveSettings: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  signUp: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  forgotPassword: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  choosePassword: { anonymous: 410, family: 410, ended: 410, other: 410, own: 410 },
+  listWorkouts: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  createWorkout: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  readWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  saveWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removeWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  restoreWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 404 },
+  listBin: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  deleteWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 404 },
+  listVersions: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  keepVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  nameVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  sendCopy: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readCopy: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  listShelf: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  keepPart: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  renamePart: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removePart: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listOwnMoves: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  usedMoves: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  keepOwnMoves: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  removeOwnMove: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  publishWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listPublications: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  endPublication: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listRuns: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  resolveLink: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
+  sendRun: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
+  snapshot: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  listOutbox: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  readMessage: { anonymous: 404, family: 404, ended: 404, other: 404, own: 404 },
+  schema: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  health: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+}
+
+const bodies: Partial<Record<EndpointName, () => unknown>> = {
+  signIn: () => ({ email: 'nobody@island.example', password: 'wrong' }),
+  changePassword: () => ({ current: 'not the password', next: 'another good one' }),
+  createWorkout: () => ({ document: smallWorkout() }),
+  signUp: () => ({ name: 'New', email: `${Math.random()}@island.example`, zone: 'UTC' }),
+  forgotPassword: () => ({ email: `${Math.random()}@island.example` }),
+  choosePassword: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA', password: 'long enough for anybody' }),
+  rename: () => ({ name: 'Renamed' }),
+  deleteAccount: () => ({ password: 'not the password' }),
+  saveSettings: () => newSettings('UTC'),
+  keepVersion: () => ({}),
+  nameVersion: () => ({ name: 'Before the storm' }),
+  sendCopy: () => ({}),
+  keepPart: () => ({ name: 'Springs', part: somePart() }),
+  renamePart: () => ({ name: 'Another name' }),
+  saveWorkout: () => ({ revision: 1, document: smallWorkout('Changed') }),
+  publishWorkout: () => ({ revision: 1, days: 7 }),
+  sendRun: () => runOf(sent.publication),
+  keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
+}
+
+const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
+
+const tokenOf = (actor: Actor) =>
+  ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: ended.token })[actor as 'anonymous' | 'ended'] ??
+  sent.publication.token
+
+function addressOf(name: EndpointName, actor: Actor): string {
+  const ids: Partial<Record<EndpointName, string>> = {
+    endPublication: sent.publication.id,
+    renamePart: kept,
+    removePart: kept,
+    removeOwnMove: 'own-squat',
+  }
+  return endpoints[name].path
+    .replace(':id', ids[name] ?? sent.workoutId)
+    .replace(':version', version)
+    .replace(':file', 'no-such-message.eml')
+    .replace(':token', name === 'readCopy' ? copy : tokenOf(actor))
+    .replace(':sha256', sent.publication.sha256)
+    .replace(':name', 'workout.json')
+}
+
+describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
+  it.each(actors)('to %s', async (actor) => {
+    // Fresh for every try, since some routes take away what they are asked for.
+    sent = await sentWorkout(own)
+    ended = (await sentWorkout(own)).publication
+    await own.post(`/api/publications/${ended.id}/end`).expect(200)
+    version = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body.versions[0].id
+    await server.db('shelf').delete()
+    kept = (await own.post('/api/shelf').send({ name: 'Springs', part: somePart() }).expect(200)).body.id
+    await server.db('own_moves').delete()
+    await own
+      .post('/api/moves')
+      .send(bodies.keepOwnMoves!() as object)
+      .expect(200)
+    copy = (await own.post(`/api/workouts/${sent.workoutId}/copies`).send({}).expect(200)).body.token
+
+    const agent = actor === 'own' ? own : actor === 'other' ? other : server.browser()
+    const method = endpoints[name].method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+    const answer = await agent[method](addressOf(name, actor)).send(bodies[name]?.() as object)
+    expect(answer.status).toBe(expected[name][actor])
+    if (answer.status >= 400) {
+      expect(answer.headers['content-type']).toContain('application/problem+json')
+      expect(JSON.stringify(answer.body)).not.toContain('Springs')
+    }
+    if (actor === 'other' && ['listPublications', 'listRuns', 'listBin', 'listOwnMoves', 'usedMoves'].includes(name)) {
+      expect(Object.values(answer.body)).toEqual([[]])
+    }
+    if (name === 'signOut' || name === 'signOutEverywhere') {
+      own = await signedInAgain('own@island.example')
+      other = await signedInAgain('other@island.example')
+    }
+    // Whatever another did, the owner's session is as it was.
+    if (actor === 'other' || actor === 'anonymous') {
+      const kept = await own.get(`/api/workouts/${sent.workoutId}`).expect(200)
+      expect(kept.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })
+    }
+  })
+})
+
+async function signedInAgain(email: string): Promise<Agent> {
+  const agent = server.browser()
+  await agent.post('/api/session').send({ email, password: 'correct horse' }).expect(200)
+  return agent
+}
+
+it('has every route that the application answers', () => {
+  interface Layer {
+    route?: { path: string; methods: Record<string, boolean> }
+  }
+  const stack = (server.app as unknown as { router: { stack: Layer[] } }).router.stack
+  const routes = stack.flatMap(({ route }) =>
+    route ? Object.keys(route.methods).map((method) => `${method.toUpperCase()} ${route.path}`) : [],
+  )
+  expect(routes.sort()).toEqual(
+    Object.values(endpoints)
+      .map((e) => `${e.method} ${e.path}`)
+      .sort(),
+  )
+})
+
+it.each(Object.entries(endpoints).filter(([, e]) => e.method !== 'GET'))(
+  'refuses %s from another site or from nowhere',
+  async (name, endpoint) => {
+    sent = await sentWorkout(own)
+    const method = endpoint.method.toLowerCase() as 'post' | 'put' | 'delete'
+    const from = (site: string) =>
+      own[method](addressOf(name as EndpointName, 'own'))
+        .set('Origin', site)
+        .send({})
+    expect((await from('https://elsewhere.example')).body.code).toBe('foreign-origin')
+    expect((await from('null')).status).toBe(403)
+  },
+)

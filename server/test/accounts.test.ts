@@ -1,0 +1,181 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { newSettings } from '@esfuerzo/core'
+import { defaultLimits } from '../src/http/limits.ts'
+import { linkLife } from '../src/accounts/mailedLinks.ts'
+import { runOf, sentWorkout, smallWorkout, testServer, type TestServer } from './support/testServer.ts'
+
+let server: TestServer
+beforeAll(async () => void (server = await testServer()))
+beforeEach(() => server.db.raw('truncate teachers, snapshots, sign_ins, limits, mailed_links cascade'))
+afterAll(() => server.close())
+
+const password = 'a long new password'
+const ana = { name: 'Ana', email: 'ana@island.example', zone: 'Atlantic/Azores' }
+
+/** The newest message once there are so many; answers go out before messages are written. */
+async function message(count: number) {
+  for (let i = 0; i < 100; i++) {
+    const messages = await server.outbox.list()
+    if (messages.length >= count) return messages[0]!
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  }
+  throw new Error(`no message number ${count}`)
+}
+const linkIn = (text: string) => /\/password\/([A-Za-z0-9_-]{22})/.exec(text)![1]!
+const sent = async () => (await server.outbox.list()).length
+const signIn = (who: string, secret: string) =>
+  server.browser().post('/api/session').send({ email: who, password: secret })
+
+describe('signing up', () => {
+  it('sends a link that works once, makes the account and signs in', async () => {
+    const before = await sent()
+    await server.browser().post('/api/accounts').send(ana).expect(200, {})
+    const { text, to, subject } = await message(before + 1)
+    expect([to, subject]).toEqual([ana.email, 'Your account with Esfuerzo'])
+    expect(text).toContain('http://esfuerzo.test/password/')
+    const browser = server.browser()
+    const chosen = await browser
+      .post('/api/password/chosen')
+      .send({ token: linkIn(text), password })
+      .expect(200)
+    expect(chosen.body).toMatchObject({ name: 'Ana', email: ana.email })
+    expect((await browser.get('/api/settings').expect(200)).body).toEqual(newSettings('Atlantic/Azores'))
+    await signIn(ana.email, password).expect(200)
+    await server
+      .browser()
+      .post('/api/password/chosen')
+      .send({ token: linkIn(text), password })
+      .expect(410)
+  })
+
+  it('answers the same where there is an account, and tells its owner by message', async () => {
+    await server.teacher(ana.email)
+    const before = await sent()
+    await server
+      .browser()
+      .post('/api/accounts')
+      .send({ ...ana, email: 'ANA@island.example' })
+      .expect(200, {})
+    const { text } = await message(before + 1)
+    expect(text).toContain('there is one already')
+    expect(text).not.toMatch(/\/password\//)
+    await signIn(ana.email, 'correct horse').expect(200)
+  })
+
+  it.each([
+    [{ ...ana, email: 'nobody' }, 'email'],
+    [{ ...ana, name: '  ' }, 'name'],
+    [{ ...ana, zone: 'not a zone!' }, 'zone'],
+    [{ ...ana, admin: true }, 'admin'],
+  ])('with %j is refused by name', async (body, field) => {
+    const answer = await server.browser().post('/api/accounts').send(body).expect(400)
+    expect(answer.body.problems[0].path).toEqual([field])
+  })
+})
+
+describe('a forgotten password', () => {
+  it('is set anew by a link in a message, which signs every device out', async () => {
+    const old = await server.teacher(ana.email)
+    const before = await sent()
+    await server.browser().post('/api/password/forgotten').send({ email: ' ANA@island.example ' }).expect(200, {})
+    const token = linkIn((await message(before + 1)).text)
+    await server.browser().post('/api/password/chosen').send({ token, password: 'short' }).expect(400)
+    await server.browser().post('/api/password/chosen').send({ token, password }).expect(200)
+    await old.get('/api/me').expect(401)
+    await signIn(ana.email, 'correct horse').expect(401)
+    await signIn(ana.email, password).expect(200)
+  })
+
+  it('of nobody gets the same answer and no message', async () => {
+    const before = await sent()
+    const known = await server.browser().post('/api/password/forgotten').send({ email: 'none@island.example' })
+    expect([known.status, known.body]).toEqual([200, {}])
+    await new Promise((resolve) => setTimeout(resolve, 150))
+    expect(await sent()).toBe(before)
+  })
+
+  it('link is dead after its hour, and after a newer one', async () => {
+    await server.teacher(ana.email)
+    const ask = async () => {
+      const before = await sent()
+      await server.browser().post('/api/password/forgotten').send({ email: ana.email }).expect(200)
+      return linkIn((await message(before + 1)).text)
+    }
+    const first = await ask()
+    const second = await ask()
+    await server.browser().post('/api/password/chosen').send({ token: first, password }).expect(410)
+    await server.db('mailed_links').update({ ends_at: new Date(Date.now() - 1) })
+    await server.browser().post('/api/password/chosen').send({ token: second, password }).expect(410)
+    expect(linkLife).toBe(3_600_000)
+  })
+
+  it('is asked for a few times an hour for one address, however it is written', async () => {
+    const statuses = []
+    for (let i = 0; i < defaultLimits.mail.points + 1; i++) {
+      const email = i % 2 ? ana.email : ana.email.toUpperCase()
+      statuses.push((await server.browser().post('/api/password/forgotten').send({ email })).status)
+    }
+    expect(statuses).toEqual([...Array(defaultLimits.mail.points).fill(200), 429])
+  })
+})
+
+it('messages are real .eml files, read in the demo only', async () => {
+  await server.browser().post('/api/accounts').send(ana).expect(200)
+  await message(1)
+  const { messages } = (await server.browser().get('/api/outbox').expect(200)).body
+  const eml = await server.browser().get(`/api/outbox/${messages[0].id}`).buffer(true).expect(200)
+  expect(eml.headers['content-type']).toContain('message/rfc822')
+  // RFC 5322: header fields, an empty line, the body, lines ended by CRLF.
+  expect(String(eml.text ?? eml.body)).toMatch(/^(?:[A-Za-z-]+: .*\r\n(?: .*\r\n)*)+\r\n/)
+  await server.browser().get('/api/outbox/..%2F..%2Fsecret.eml').expect(400)
+})
+
+describe('settings', () => {
+  it('are kept as they were saved, for their teacher alone', async () => {
+    const own = await server.teacher(ana.email)
+    const other = await server.teacher('other@island.example')
+    const settings = {
+      ...newSettings('Pacific/Auckland'),
+      gradeNames: ['R', '1', '2', '3', '4', '5', '6'],
+      weekStart: 7,
+    }
+    await own.put('/api/settings').send(settings).expect(200)
+    expect((await own.get('/api/settings')).body).toEqual(settings)
+    expect((await other.get('/api/settings')).body.gradeNames[0]).toBe('K')
+  })
+
+  it.each([
+    [{ zone: 'Mars/Olympus' }, 'zone'],
+    [{ weekStart: 8 }, 'weekStart'],
+    [{ gradeNames: ['K'] }, 'gradeNames'],
+    [{ policy: { hold: '45', warmUp: 'moving' } }, 'policy'],
+  ])('with %j are refused by name', async (fields, field) => {
+    const own = await server.teacher(ana.email)
+    const answer = await own
+      .put('/api/settings')
+      .send({ ...newSettings('UTC'), ...fields })
+      .expect(400)
+    expect(answer.body.problems[0].path[0]).toBe(field)
+    expect((await own.get('/api/settings')).body).toEqual(newSettings('Atlantic/Azores'))
+  })
+})
+
+it('deleting everything wants the password, leaves nothing, and touches nobody else', async () => {
+  const own = await server.teacher(ana.email)
+  const other = await server.teacher('other@island.example')
+  const { publication } = await sentWorkout(own)
+  const theirs = await sentWorkout(other, smallWorkout('Theirs'))
+  const run = runOf(publication)
+  await server.browser().post(`/api/go/${publication.token}/runs`).send(run).expect(200)
+  await own.post('/api/me/delete').send({ password: 'wrong' }).expect(401)
+  await own.get('/api/workouts').expect(200)
+  await own.post('/api/me/delete').send({ password: 'correct horse' }).expect(200)
+  await own.get('/api/me').expect(401)
+  await signIn(ana.email, 'correct horse').expect(401)
+  await server.browser().get(`/api/go/${publication.token}`).expect(404)
+  const counts = async (table: string) => Number((await server.db(table).count({ n: '*' }))[0]!.n)
+  expect(
+    await Promise.all(['teachers', 'workouts', 'workout_versions', 'publications', 'snapshots', 'runs'].map(counts)),
+  ).toEqual([1, 1, 1, 1, 1, 0])
+  await server.browser().get(`/api/go/${theirs.publication.token}`).expect(200)
+})

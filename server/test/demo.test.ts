@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest'
+import { parse, print, publish, timeline, totals, type Role } from '@esfuerzo/core'
+import { beginnings } from '@esfuerzo/library'
+import { demoSessions, demoText, demoWorkout } from '../src/demo/sessions.ts'
+import { library } from './support/testServer.ts'
+
+/** What a section of a session comes to for its groups, in seconds or in what it counts. */
+const main = (file: string, role: Role = 'main') => {
+  const { workout, problems } = parse(demoText(file), library)
+  expect(problems).toEqual([])
+  return workout.groups.map((group) => {
+    const steps = timeline(workout, group.id, library)
+    const { id } = workout.sections.find((s) => s.role === role)!
+    return totals(
+      steps.filter((s) => s.section === id),
+      group,
+      library,
+    ).session
+  })
+}
+const seconds = (file: string, role?: Role) => main(file, role).map((t) => t.seconds.typical)
+const reps = (file: string) => main(file).map((t) => Object.values(t.reps).map(Math.round))
+
+describe('the demo’s sessions, typed as text, are timed right', () => {
+  it('there are more than fifteen, of a dozen and more forms', () => {
+    expect(demoSessions.length).toBeGreaterThanOrEqual(15)
+    const forms = new Set(
+      demoSessions.flatMap((s) => demoWorkout(s, library).sections.flatMap((p) => p.blocks.map((b) => b.form))),
+    )
+    expect([...forms].sort()).toEqual([
+      'amrap',
+      'calls',
+      'chance',
+      'game',
+      'intervals',
+      'ladder',
+      'levels',
+      'list',
+      'measure',
+      'quiz',
+      'rounds',
+      'sets',
+      'sums',
+      'talk',
+      'target',
+    ])
+  })
+
+  // By the clock: reckoned by hand from what the whiteboard says.
+  it.each<[string, Role | undefined, number[]]>([
+    // 30 s talk, 8 × (20 + 10), 60 s, 8 × (20 + 10)
+    ['the-ferry-stays-in', 'main', [570, 570, 570]],
+    // 5 stations × 2 laps: K–1 20/20, the others 30/20, with 60 s for the last rest of the first lap
+    ['rock-pool-circuit', 'main', [440, 540, 540]],
+    // 4 × 2 at 40/15, without the last rest
+    ['heron-and-limpet', 'main', [425, 425, 425]],
+    // K–1 10 × 30/30 without the last rest; 10 × 30/15 twice with 98 s between, without the last rest
+    ['ten-gannets', 'main', [570, 968, 968]],
+    // 4 × 3 at 30/30, 30/25, 40/25
+    ['storm-day-springs', 'main', [720, 660, 780]],
+    // 4 × 15/15
+    ['storm-day-springs', 'game', [120, 120, 120]],
+    // 3 × 3 at 20/20 and 30/20, 45 s between laps
+    ['harbour-wall', 'main', [410, 500, 500]],
+    // a call every so often for three minutes
+    ['captains-orders', 'main', [180, 180, 180]],
+    // ends at the cap
+    ['round-the-island', 'main', [300, 480, 480]],
+    // pulse once: 15 + 5
+    ['round-the-island', 'test', [20, 20, 20]],
+    // 5 throws × 4 s + 15 s to collect, four rounds; K–1 three
+    ['socks-over-the-net', 'main', [105, 140, 140]],
+    // two questions
+    ['still-waters', 'challenge', [40, 40, 40]],
+    // 2 stations with a turn each side and one with none are 4 slots: 3 laps of 30/15, less the last rest, and two pulses
+    ['gulls-and-tides', 'main', [3 * 4 * 45 - 15 + 40, 3 * 4 * 45 - 15 + 40, 3 * 4 * 45 - 15 + 40]],
+  ])('%s, %s', (file, role, expected) => {
+    expect(seconds(file, role)).toEqual(expected)
+  })
+
+  it('ladders add up: 15 of each to five, 28 to seven, 55 to ten', () => {
+    // The plank is held as many seconds as the rung says, so it counts no reps.
+    expect(reps('up-the-mast')).toEqual([
+      [15, 15, 15],
+      [28, 28, 28],
+      [55, 55, 55],
+    ])
+  })
+
+  it('rounds and sets count what they say: two or three of each', () => {
+    expect(main('five-buoys').map((t) => t.reps.squat)).toEqual([20, 30, 30])
+    expect(main('three-casts').map((t) => t.reps.squat)).toEqual([20, 30, 30])
+  })
+
+  it('sums come to as many reps as their answers say, between the smallest and the largest', () => {
+    for (const [i, [from, to]] of [
+      [3, 8],
+      [5, 12],
+      [5, 12],
+    ].entries()) {
+      const all = Object.values(main('counting-the-catch')[i]!.reps)
+      expect(all).toHaveLength(6)
+      for (const n of all) expect(n >= from! && n <= to!).toBe(true)
+    }
+  })
+
+  it.each(demoSessions.map((s) => [s.file, s] as const))(
+    '%s: its text is stable, fits its minutes and can be sent',
+    (_, session) => {
+      const workout = demoWorkout(session, library)
+      const text = print(workout, library)
+      expect(print(parse(text, library).workout, library)).toBe(text)
+      for (const group of workout.groups) {
+        const { typical } = totals(timeline(workout, group.id, library), group, library).session.seconds
+        expect(typical).toBeLessThanOrEqual(workout.minutes * 60)
+      }
+      expect(publish(workout, library).lanes).toHaveLength(3)
+    },
+  )
+})
+
+it.each(beginnings.map((b) => [b.id, b] as const))(
+  'the beginning “%s” is read whole, and fits its minutes',
+  (_, { text }) => {
+    const { workout, problems } = parse(text, library)
+    expect(problems).toEqual([])
+    expect(workout.sections.map((s) => s.role)).toEqual(['warmUp', 'main', 'coolDown'])
+    for (const group of workout.groups) {
+      const { typical } = totals(timeline(workout, group.id, library), group, library).session.seconds
+      expect(typical).toBeLessThanOrEqual(workout.minutes * 60)
+      expect(typical).toBeGreaterThan(workout.minutes * 60 * 0.4)
+    }
+  },
+)

@@ -1,0 +1,218 @@
+import { unzipSync, strFromU8 } from 'fflate'
+import Papa from 'papaparse'
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { partOf, readWorkout } from '@esfuerzo/core'
+import { shelfRoom } from '../src/shelf/store.ts'
+import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+
+let server: TestServer
+let own: Agent
+let other: Agent
+beforeAll(async () => void (server = await testServer()))
+beforeEach(async () => {
+  await server.db.raw('truncate teachers, snapshots, sign_ins, limits cascade')
+  own = await server.teacher('own@island.example')
+  other = await server.teacher('other@island.example')
+})
+afterAll(() => server.close())
+
+const made = async () =>
+  (await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)).body.id as string
+const save = (id: string, revision: number, title: string) =>
+  own
+    .put(`/api/workouts/${id}`)
+    .send({ revision, document: smallWorkout(title) })
+    .expect(200)
+const versions = async (id: string) => (await own.get(`/api/workouts/${id}/versions`).expect(200)).body.versions
+
+/** As if the states had been saved so much earlier. */
+const age = (id: string, minutes: number) =>
+  server
+    .db('workout_versions')
+    .where({ workout_id: id })
+    .update({
+      started_at: server.db.raw(`started_at - interval '${minutes} minutes'`),
+      saved_at: server.db.raw(`saved_at - interval '${minutes} minutes'`),
+    })
+
+describe('history', () => {
+  it('takes saves within ten minutes for one state, later ones for another', async () => {
+    const id = await made()
+    await save(id, 1, 'Second')
+    await save(id, 2, 'Third')
+    expect((await versions(id)).map((v: { title: string }) => v.title)).toEqual(['Third'])
+    await age(id, 11)
+    await save(id, 3, 'Fourth')
+    await save(id, 4, 'Fifth')
+    expect((await versions(id)).map((v: { title: string }) => v.title)).toEqual(['Fifth', 'Third'])
+  })
+
+  it('closes a state when it is left, named or sent out', async () => {
+    const id = await made()
+    await own.post(`/api/workouts/${id}/versions`).send({}).expect(200)
+    await save(id, 1, 'Second')
+    await own.post(`/api/workouts/${id}/versions`).send({ name: 'Before the storm' }).expect(200)
+    await save(id, 2, 'Third')
+    await own.post(`/api/workouts/${id}/publications`).send({ revision: 3, days: 7 }).expect(200)
+    await save(id, 3, 'Fourth')
+    expect((await versions(id)).map((v: Record<string, unknown>) => [v.title, v.reason, v.name])).toEqual([
+      ['Fourth', 'edit', null],
+      ['Third', 'published', null],
+      ['Second', 'named', 'Before the storm'],
+      ['Springs', 'edit', null],
+    ])
+  })
+
+  it('gives every state back as it was, and lets it be named and unnamed', async () => {
+    const id = await made()
+    await age(id, 20)
+    await save(id, 1, 'Second')
+    const [, first] = await versions(id)
+    const path = `/api/workouts/${id}/versions/${first.id}`
+    expect((await own.get(path).expect(200)).body.document).toEqual(smallWorkout())
+    expect((await own.put(path).send({ name: 'The first' }).expect(200)).body.name).toBe('The first')
+    expect((await own.put(path).send({ name: '' }).expect(200)).body.name).toBeNull()
+  })
+
+  it('lets the oldest unnamed states go beyond two hundred, never a named one', async () => {
+    const id = await made()
+    await own.post(`/api/workouts/${id}/versions`).send({ name: 'Kept' }).expect(200)
+    await age(id, 10_000)
+    await server.db.raw(
+      `insert into workout_versions (id, workout_id, document, started_at, saved_at, closed)
+       select gen_random_uuid(), ?, (select document from workouts where id = ?), now() - n * interval '20 minutes', now() - n * interval '20 minutes', true
+       from generate_series(1, 250) n`,
+      [id, id],
+    )
+    await save(id, 1, 'Newest')
+    const all = await versions(id)
+    expect([all.length, all[0].title, all.at(-1).name]).toEqual([201, 'Newest', 'Kept'])
+  })
+})
+
+describe('the bin', () => {
+  it('shows what was removed, and lets it be taken out for good with its links and runs', async () => {
+    const { workoutId, publication } = await sentWorkout(own)
+    await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
+    await own.delete(`/api/bin/${workoutId}`).expect(404)
+    await own.delete(`/api/workouts/${workoutId}`).expect(200)
+    const { workouts } = (await own.get('/api/bin').expect(200)).body
+    expect(workouts).toMatchObject([{ id: workoutId, title: 'Springs', runs: 1 }])
+    const days = (Date.parse(workouts[0].goneAt) - Date.parse(workouts[0].removedAt)) / 86_400_000
+    expect(days).toBe(30)
+    await other.delete(`/api/bin/${workoutId}`).expect(404)
+    await own.delete(`/api/bin/${workoutId}`).expect(200)
+    await own.post(`/api/workouts/${workoutId}/restore`).expect(404)
+    await server.browser().get(`/api/go/${publication.token}`).expect(404)
+    expect(await server.db('snapshots')).toEqual([])
+  })
+
+  it('lets go what has lain there for more than thirty days', async () => {
+    const [old, young] = [await made(), await made()]
+    await own.delete(`/api/workouts/${old}`).expect(200)
+    await own.delete(`/api/workouts/${young}`).expect(200)
+    await server
+      .db('workouts')
+      .where({ id: old })
+      .update({ removed_at: server.db.raw(`now() - interval '31 days'`) })
+    expect((await own.get('/api/bin')).body.workouts.map((w: { id: string }) => w.id)).toEqual([young])
+    expect(await server.db('workouts').where({ id: old })).toEqual([])
+  })
+})
+
+describe('the shelf', () => {
+  const part = partOf(smallWorkout(), smallWorkout().sections[1]!)
+  it('keeps pieces by name, the latest first, until they are taken off', async () => {
+    const first = (await own.post('/api/shelf').send({ name: 'Springs', part }).expect(200)).body
+    await own
+      .post('/api/shelf')
+      .send({ name: 'Gusts', part: partOf(smallWorkout(), smallWorkout().sections[1]!.blocks[0]!) })
+      .expect(200)
+    await own.put(`/api/shelf/${first.id}`).send({ name: 'Soft landings' }).expect(200)
+    const { parts } = (await own.get('/api/shelf')).body
+    expect(parts.map((p: { name: string }) => p.name)).toEqual(['Gusts', 'Soft landings'])
+    expect(parts[1].part).toEqual(part)
+    expect((await other.get('/api/shelf')).body.parts).toEqual([])
+    await own.delete(`/api/shelf/${first.id}`).expect(200)
+    expect((await own.get('/api/shelf')).body.parts).toHaveLength(1)
+  })
+
+  it('is full one day, and refuses what is no piece', async () => {
+    await server.db.raw(
+      `insert into shelf (id, teacher_id, name, part) select gen_random_uuid(), (select id from teachers where email = 'own@island.example'), 'x', ? from generate_series(1, ?)`,
+      [JSON.stringify(part), shelfRoom],
+    )
+    expect((await own.post('/api/shelf').send({ name: 'One more', part }).expect(400)).body.problems[0].code).toBe(
+      'too-many',
+    )
+    await other
+      .post('/api/shelf')
+      .send({ name: 'x', part: { ...part, kind: 'poem' } })
+      .expect(400)
+  })
+})
+
+describe('a copy for a colleague', () => {
+  it('is behind a link any teacher may follow, as it was when it was sent, and is announced by message', async () => {
+    const id = await made()
+    const before = (await server.outbox.list()).length
+    const { token } = (await own.post(`/api/workouts/${id}/copies`).send({ email: 'other@island.example' }).expect(200))
+      .body
+    await save(id, 1, 'Changed since')
+    const copy = (await other.get(`/api/copies/${token}`).expect(200)).body
+    expect([copy.from, copy.document.title]).toEqual(['Test', 'Springs'])
+    const messages = await server.outbox.list()
+    expect(messages).toHaveLength(before + 1)
+    expect(messages[0]!.text).toContain(`/copy/${token}`)
+    await server.browser().get(`/api/copies/${token}`).expect(401)
+    await server.db('copies').update({ ends_at: new Date(Date.now() - 1) })
+    await other.get(`/api/copies/${token}`).expect(410)
+    await other.get('/api/copies/AAAAAAAAAAAAAAAAAAAAAA').expect(404)
+  })
+})
+
+it('exports everything as open files that other programs read', async () => {
+  const document = smallWorkout('=1+1, "Springs"')
+  const { workoutId, publication } = await sentWorkout(own, document)
+  await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
+  await own
+    .post('/api/shelf')
+    .send({ name: 'Kept', part: partOf(document, document.sections[0]!) })
+    .expect(200)
+  await other
+    .post('/api/workouts')
+    .send({ document: smallWorkout('Not hers') })
+    .expect(200)
+  const answer = await own
+    .get('/api/export')
+    .buffer(true)
+    .parse((res, done) => {
+      const chunks: Buffer[] = []
+      res.on('data', (c: Buffer) => chunks.push(c))
+      res.on('end', () => done(null, Buffer.concat(chunks)))
+    })
+    .expect(200)
+  const files = Object.fromEntries(
+    Object.entries(unzipSync(new Uint8Array(answer.body))).map(([name, data]) => [name, strFromU8(data)]),
+  )
+  const name = `1-1-springs-${workoutId.slice(0, 8)}`
+  const kinds = Object.keys(files).map((f) => f.replace(/history\/.*/, 'history').replace(/kept-.*/, 'kept'))
+  expect(kinds.sort()).toEqual(
+    [
+      'README.txt',
+      'account.json',
+      'history',
+      'links.json',
+      'moves.json',
+      'results/runs.csv',
+      'results/runs.json',
+      `sessions/${name}.json`,
+      'settings.json',
+      'shelf/kept',
+    ].sort(),
+  )
+  expect(readWorkout(JSON.parse(files[`sessions/${name}.json`]!))).toEqual(document)
+  expect(JSON.stringify(files)).not.toContain('Not hers')
+  const { data } = Papa.parse<Record<string, string>>(files['results/runs.csv']!, { header: true })
+  expect(data).toMatchObject([{ session: `'=1+1, "Springs"`, value: '14', unit: 'reps', felt: '4' }])
+})

@@ -1,0 +1,36 @@
+import { request } from 'node:http'
+import { expect, inject, it } from 'vitest'
+import { freePort } from '../../scripts/ports.mjs'
+import { startServer } from '../../scripts/stack.mjs'
+
+it('lets a running request finish when it is told to stop, and takes no new one', async () => {
+  const port = await freePort(4400)
+  const server = await startServer({ databaseUrl: inject('databaseUrl'), port })
+  const url = `http://127.0.0.1:${port}`
+  const body = JSON.stringify({ email: 'nobody@island.example', password: 'wrong' })
+
+  // A sign-in whose body is still on its way when the server is told to stop.
+  const slow = request(`${url}/api/session`, {
+    method: 'POST',
+    headers: { origin: url, 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) },
+  })
+  const answered = new Promise<number>((resolve, reject) => {
+    slow.once('response', (response) => resolve(response.resume().statusCode!))
+    slow.once('error', reject)
+  })
+  slow.write(body.slice(0, 10))
+  // Until the server has it: another request after it has been answered.
+  expect((await fetch(`${url}/healthz`)).status).toBe(200)
+  const stopped = server.stop('SIGTERM')
+  await expect
+    .poll(() =>
+      fetch(`${url}/healthz`).then(
+        () => 'up',
+        () => 'down',
+      ),
+    )
+    .toBe('down')
+  slow.end(body.slice(10))
+  expect(await answered).toBe(401)
+  await stopped
+})

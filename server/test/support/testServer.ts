@@ -1,0 +1,128 @@
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Writable } from 'node:stream'
+import pg from 'pg'
+import { pino } from 'pino'
+import supertest from 'supertest'
+import { inject } from 'vitest'
+import {
+  addStation,
+  cellsFor,
+  copyOfMove,
+  indexLibrary,
+  newWorkout,
+  publish,
+  type Library,
+  type OwnMove,
+  type Run,
+  type Workout,
+} from '@esfuerzo/core'
+import type { PublicationInfo, Teacher } from '@esfuerzo/contract'
+import { libraryData } from '@esfuerzo/library'
+import { v4 as uuid } from 'uuid'
+import { hashPassword } from '../../src/accounts/password.ts'
+import { addTeacher } from '../../src/accounts/store.ts'
+import { createApp } from '../../src/app.ts'
+import { migrateDatabase, openDatabase } from '../../src/database.ts'
+import { openOutbox } from '../../src/outbox/outbox.ts'
+import { defaultLimits, type Limits } from '../../src/http/limits.ts'
+
+export const library: Library = indexLibrary(libraryData)
+export const origin = 'http://esfuerzo.test'
+const passwordHash = hashPassword('correct horse')
+
+/** A server on the tests' database, emptied first, with everything it logged. */
+export async function testServer(limits: Limits = defaultLimits) {
+  const url = inject('databaseUrl')
+  const db = openDatabase(url)
+  const pool = new pg.Pool({ connectionString: url, max: 3 })
+  await migrateDatabase(db)
+  await db.raw('truncate teachers, snapshots, sign_ins, limits cascade')
+  const folder = await mkdtemp(join(tmpdir(), 'esfuerzo-outbox-'))
+  const outbox = openOutbox(folder)
+  const logged: string[] = []
+  const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
+  const app = createApp({
+    config: { secret: 's'.repeat(40), publicOrigin: origin, trustProxy: false, pagesAt: origin, demo: true },
+    db,
+    pool,
+    library,
+    log,
+    outbox,
+    limits,
+  })
+  // One listening socket for all requests, as in life.
+  const server = app.listen(0, '127.0.0.1')
+  await new Promise((resolve) => server.once('listening', resolve))
+
+  const browser = () => supertest.agent(server).set('Origin', origin)
+  const teacher = async (email: string) => {
+    const who: Teacher = { id: uuid(), email, name: 'Test' }
+    await addTeacher(db, who, 'Atlantic/Azores', await passwordHash)
+    const agent = browser()
+    await agent.post('/api/session').send({ email, password: 'correct horse' }).expect(200)
+    return agent
+  }
+  return {
+    app,
+    db,
+    server,
+    logged,
+    outbox,
+    browser,
+    teacher,
+    close: async () => {
+      await new Promise((resolve) => server.close(resolve))
+      await Promise.all([db.destroy(), pool.end(), rm(folder, { recursive: true })])
+    },
+  }
+}
+/** A squat of a teacher's own. */
+export const ownSquat = (): OwnMove => copyOfMove(library.moves.get('squat')!, 'own-squat', 'Limpet squat')
+
+export type TestServer = Awaited<ReturnType<typeof testServer>>
+export type Agent = ReturnType<TestServer['browser']>
+
+/** A session of two groups with one station that asks for reps. */
+export function smallWorkout(title = 'Springs'): Workout {
+  const empty = newWorkout(
+    title,
+    [
+      [0, 1],
+      [4, 5],
+    ],
+    20,
+    library.version,
+  )
+  const workout = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
+  return { ...workout, sections: workout.sections.map((s) => ({ ...s, note: 'only for me' })) }
+}
+
+/** Makes a session and sends it out. */
+export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
+  const { body: saved } = await agent.post('/api/workouts').send({ document: workout }).expect(200)
+  const { body: publication } = (await agent
+    .post(`/api/workouts/${saved.id}/publications`)
+    .send({ revision: 1, days: 7 })
+    .expect(200)) as { body: PublicationInfo }
+  return { workoutId: saved.id as string, publication }
+}
+
+/** A child's run of {@link smallWorkout}. */
+export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Run => ({
+  format: 'esfuerzo.run',
+  version: 1,
+  id: uuid(),
+  publication: publication.sha256,
+  group: 'g1',
+  startedAt: '2026-03-01T10:00:00.000Z',
+  finishedAt: '2026-03-01T10:20:00.000Z',
+  zone: 'Atlantic/Azores',
+  steps: { done: 3, skipped: 0, easier: 0 },
+  felt: { scale: 'faces', value: 4 },
+  results: [{ block: 'b2', station: 's1', lap: 1, value: 14, unit: 'reps' }],
+  ...more,
+})
+
+export const published = () => publish(smallWorkout(), library)
