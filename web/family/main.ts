@@ -1,0 +1,1 @@
+import '../src/family/main.ts'

@@ -1,0 +1,354 @@
+<script setup lang="ts">
+import { mdiHistory, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import ConflictDialog from './ConflictDialog.vue'
+import DetailsDialog from './DetailsDialog.vue'
+import HistoryDialog from './HistoryDialog.vue'
+import KeptParts from './KeptParts.vue'
+import LanesPanel from './LanesPanel.vue'
+import MessageBar from './MessageBar.vue'
+import MoveShelf from './MoveShelf.vue'
+import RowEditor from './RowEditor.vue'
+import RunningOrder from './RunningOrder.vue'
+import RunsPanel from './RunsPanel.vue'
+import SaveMark from './SaveMark.vue'
+import ShortcutSheet from './ShortcutSheet.vue'
+import { useComposer } from './store.ts'
+import TextPanel from './TextPanel.vue'
+import OpenTool from './tools/OpenTool.vue'
+import { useTool } from './tools/useTool.ts'
+import { coreDoor } from '../workers/coreDoor.ts'
+import { useOtherTab } from './useOtherTab.ts'
+import { useShortcuts } from './useShortcuts.ts'
+
+const props = defineProps<{ id: string }>()
+const { t } = useI18n()
+const router = useRouter()
+const composer = useComposer()
+const tabs = ['moves', 'edit', 'text', 'shelf', 'runs'] as const
+const tab = ref<(typeof tabs)[number]>('moves')
+/** Where the page is narrow the panel lies below and is opened when it is wanted. */
+const panelOpen = ref(false)
+const details = ref(false)
+const past = ref(false)
+const conflict = ref(false)
+const keys = ref(false)
+const shelf = useTemplateRef('shelf')
+const editor = useTemplateRef('editor')
+const order = useTemplateRef('order')
+const whiteboard = useTemplateRef('whiteboard')
+
+watch(
+  () => props.id,
+  (id) => void composer.open(id),
+  { immediate: true },
+)
+
+function show(name: (typeof tabs)[number], toggle = false) {
+  composer.tool = undefined
+  panelOpen.value = !(toggle && panelOpen.value && tab.value === name)
+  tab.value = name
+}
+async function showEditor() {
+  show('edit')
+  await nextTick()
+  editor.value?.focus()
+}
+async function showText() {
+  show('text')
+  await nextTick()
+  whiteboard.value?.focus()
+}
+async function showShelf() {
+  show('moves')
+  await nextTick()
+  shelf.value?.focus()
+}
+// The first question is answered as quickly as the next ones: a worker stands by.
+onMounted(() => coreDoor.warm())
+const { tool, openArrange } = useTool(composer)
+watch(tool, (open) => {
+  if (open) panelOpen.value = true
+})
+const { elsewhere } = useOtherTab(() => props.id)
+useShortcuts(composer, {
+  find: () => void showShelf(),
+  help: () => (keys.value = true),
+  leave: () => {
+    composer.tool = undefined
+    order.value?.focus()
+  },
+  fit: () => (composer.tool = { kind: 'fit' }),
+  arrange: () => openArrange(),
+  play: () => void onPlay(),
+  text: () => void showText(),
+})
+useEventListener('beforeunload', () => void composer.flush())
+onBeforeRouteLeave(() => composer.leave())
+
+const aim = computed(() => {
+  const { aim: a, home, minutes } = composer.workout
+  return [
+    ...a.builds.map((b) => t(`builds.${b}`)),
+    ...(a.target ? [`“${a.target}”`] : []),
+    `${t('compose.atHome')}: ${t(`space.${home.space}`)}${home.quiet ? `, ${t('compose.quiet')}` : ''}`,
+    t('compose.minutes', { n: minutes }),
+  ].join(' · ')
+})
+async function onKeepBoth() {
+  const copy = await composer.keepBoth()
+  await composer.open(props.id)
+  await router.push({ name: 'compose', params: { id: copy } })
+}
+async function onHandOut() {
+  if (await composer.flush()) await router.push({ name: 'handout', params: { id: props.id } })
+}
+/** Runs the session as a family would, from the first step of the row the cursor is on. */
+async function onPlay() {
+  const row = composer.selectedRow
+  const group = composer.scope === 'all' ? composer.workout.groups[0]!.id : composer.scope[0]!
+  const steps = composer.lanes.find((l) => l.group.id === group)?.steps ?? []
+  const first = steps.find((s) =>
+    row?.kind === 'station'
+      ? s.station === row.id
+      : row?.block
+        ? s.block === row.block.id
+        : s.section === row?.section.id,
+  )
+  if (!steps.some((s) => s.kind === 'work')) {
+    composer.message = { text: 'nothingToPlay' }
+    return
+  }
+  await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: first?.at ?? 0 } })
+}
+</script>
+
+<template>
+  <main v-if="composer.loadError" class="state">
+    <h1>{{ t('compose.cannotOpen') }}</h1>
+    <p>{{ t(`errors.${composer.loadError}`) }}</p>
+    <v-btn class="main" @click="composer.open(id)">{{ t('tryAgain') }}</v-btn>
+  </main>
+  <main v-else-if="composer.loading" class="state">
+    <p class="quiet">{{ t('loading') }}</p>
+  </main>
+  <div v-else class="composer" :class="{ wide: tab === 'text' && !tool }">
+    <main>
+      <header>
+        <h1>
+          <button type="button" class="title" :title="t('compose.details')" @click="details = true">
+            {{ composer.workout.title }}
+          </button>
+        </h1>
+        <SaveMark @keep-both="onKeepBoth" @compare="conflict = true" />
+        <span class="grow" />
+        <v-btn
+          :icon="mdiUndo"
+          :disabled="!composer.canUndo"
+          :aria-label="t('undo')"
+          :title="`${t('undo')} (Ctrl Z)`"
+          @click="composer.undo()"
+        />
+        <v-btn
+          :icon="mdiRedo"
+          :disabled="!composer.canRedo"
+          :aria-label="t('redo')"
+          :title="`${t('redo')} (Ctrl Shift Z)`"
+          @click="composer.redo()"
+        />
+        <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="showText">{{
+          t('compose.whiteboard')
+        }}</v-btn>
+        <v-btn :icon="mdiHistory" :aria-label="t('history.title')" :title="t('history.title')" @click="past = true" />
+        <v-btn :prepend-icon="mdiPlay" :title="`${t('compose.tryIt')} (P)`" @click="onPlay">{{
+          t('compose.tryIt')
+        }}</v-btn>
+        <v-btn class="main" @click="onHandOut">{{ t('compose.handOut') }}</v-btn>
+      </header>
+      <p class="aim quiet">
+        <span class="aim-text">{{ aim }}</span>
+        <button type="button" class="link" @click="details = true">{{ t('compose.details') }}</button>
+      </p>
+      <p v-if="elsewhere" class="elsewhere" role="alert">{{ t('compose.otherTab') }}</p>
+      <LanesPanel />
+      <RunningOrder ref="order" class="order" @edit="showEditor" @pick="show('edit')" />
+      <p class="quiet hint">
+        {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
+      </p>
+    </main>
+    <p class="out-of-sight" aria-live="polite">{{ composer.said }}</p>
+    <aside :aria-label="t('compose.panel')" :class="{ open: panelOpen }">
+      <div v-if="tool" class="panel">
+        <OpenTool :tool="tool" />
+      </div>
+      <div v-if="!tool" class="tabs" role="tablist" :aria-label="t('compose.panel')">
+        <button
+          v-for="name in tabs"
+          :id="`tab-${name}`"
+          :key="name"
+          type="button"
+          role="tab"
+          :aria-selected="tab === name"
+          :aria-controls="`panel-${name}`"
+          @click="show(name, true)"
+        >
+          {{ t(`compose.tab.${name}`) }}
+        </button>
+      </div>
+      <div v-if="!tool" :id="`panel-${tab}`" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${tab}`">
+        <MoveShelf v-if="tab === 'moves'" ref="shelf" />
+        <RowEditor v-else-if="tab === 'edit'" ref="editor" @play="onPlay" />
+        <TextPanel v-else-if="tab === 'text'" ref="whiteboard" />
+        <KeptParts v-else-if="tab === 'shelf'" />
+        <RunsPanel v-else :workout-id="id" />
+      </div>
+    </aside>
+    <DetailsDialog v-model="details" />
+    <ShortcutSheet v-model="keys" />
+    <HistoryDialog v-if="past" v-model="past" />
+    <ConflictDialog v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
+    <MessageBar />
+  </div>
+</template>
+
+<style scoped>
+.state {
+  padding: 48px;
+}
+.composer {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  min-height: 100vh;
+}
+.composer.wide {
+  grid-template-columns: minmax(0, 1fr) 430px;
+}
+main {
+  padding: 14px 18px;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+h1 {
+  font-size: 23px;
+}
+header :deep(.v-btn--icon) {
+  width: 40px;
+}
+header :deep(.v-btn:not(.v-btn--icon)) {
+  padding: 0 13px;
+}
+.title,
+.link {
+  border: 0;
+  padding: 2px 0;
+  background: none;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.link {
+  color: var(--action);
+  font-weight: 700;
+  white-space: nowrap;
+}
+.grow {
+  flex: 1;
+}
+.aim,
+.hint {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: baseline;
+}
+.aim {
+  margin: 2px 0 10px;
+  font-size: 14px;
+}
+.elsewhere {
+  margin: 0 0 10px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--care);
+  background: var(--care-soft);
+}
+.order {
+  margin-top: 10px;
+}
+.hint {
+  font-size: 14px;
+}
+aside {
+  position: sticky;
+  top: 0;
+  height: 100vh;
+  background: var(--card);
+  border-left: 1px solid var(--line);
+  padding: 14px 14px 0;
+  display: flex;
+  flex-direction: column;
+}
+.tabs {
+  display: flex;
+  gap: 13px;
+  white-space: nowrap;
+  border-bottom: 1px solid var(--line);
+  margin-bottom: 12px;
+}
+.tabs button {
+  border: 0;
+  background: none;
+  color: var(--quiet);
+  font: inherit;
+  padding: 4px 0 8px;
+  border-bottom: 3px solid transparent;
+  cursor: pointer;
+}
+.tabs [aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 700;
+  border-color: var(--action);
+}
+.panel {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  margin: 0 -14px;
+  padding: 4px 14px 0;
+}
+@media (max-width: 900px) {
+  .composer,
+  .composer.wide {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  main {
+    padding: 10px 12px;
+  }
+  aside {
+    top: auto;
+    bottom: 0;
+    z-index: 8;
+    height: auto;
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    box-shadow: var(--shadow);
+    padding-top: 8px;
+  }
+  .panel {
+    display: none;
+    max-height: 46vh;
+  }
+  .open .panel {
+    display: flex;
+  }
+}
+</style>

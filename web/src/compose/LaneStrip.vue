@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, useId, useTemplateRef } from 'vue'
+import { stepAt, type Step } from '@esfuerzo/core'
+import { lanePicture } from './lanes.ts'
+
+const props = defineProps<{ steps: Step[]; scale: number; label: string }>()
+/** `point`: the step under the pointer and how far from the left it is, in pixels; `go`: it was clicked. */
+const emit = defineEmits<{ point: [step: Step | undefined, left: number]; go: [step: Step] }>()
+const height = 18
+const root = useTemplateRef('root')
+const { width } = useElementSize(root)
+const picture = computed(() => lanePicture(props.steps, width.value / props.scale, height))
+const hatch = useId()
+
+const under = (event: MouseEvent) => stepAt(props.steps, (event.offsetX / width.value) * props.scale)
+function onClick(event: MouseEvent) {
+  const step = under(event)
+  if (step) emit('go', step)
+}
+</script>
+
+<!-- eslint-disable vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/mouse-events-have-key-events -- the same rows are reached by keys in the running order -->
+<template>
+  <div
+    ref="root"
+    class="strip"
+    role="img"
+    :aria-label="label"
+    @mousemove="emit('point', under($event), $event.offsetX)"
+    @mouseleave="emit('point', undefined, 0)"
+    @click="onClick"
+  >
+    <svg :width="width" :height="height" aria-hidden="true">
+      <defs>
+        <pattern :id="hatch" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <path d="M0 0V5" class="hatch" />
+        </pattern>
+      </defs>
+      <path :d="picture.blocks" class="open" />
+      <path :d="picture.talk" :fill="`url(#${hatch})`" />
+      <path :d="picture.work" class="work" />
+      <path :d="picture.blocks" class="edge" />
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  height: 18px;
+  cursor: pointer;
+  overflow: hidden;
+}
+svg {
+  display: block;
+  pointer-events: none;
+}
+.open {
+  fill: var(--card);
+}
+.work {
+  fill: var(--ink);
+}
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.hatch {
+  stroke: var(--quiet);
+  stroke-width: 2;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { ProblemError, problemEnglish, publish, publicationSchema } from '@esfuerzo/core'
+import PlayerStage from '../player/PlayerStage.vue'
+import { useSettings } from '../settings/store.ts'
+import { library } from '../teacher/library.ts'
+import { useComposer } from './store.ts'
+
+/** The session as a child runs it, before anybody has been sent it. Nothing is recorded. */
+const props = defineProps<{ id: string }>()
+const { t } = useI18n()
+const route = useRoute()
+const router = useRouter()
+const composer = useComposer()
+const settings = useSettings()
+void composer.open(props.id)
+
+const result = computed(() => {
+  if (composer.loading || composer.id !== props.id) return undefined
+  try {
+    // Read as a family's device reads it, so that what is tried is what is sent.
+    const publication = publicationSchema.parse(
+      JSON.parse(JSON.stringify(publish(composer.workout, library, settings.settings?.familyNote))),
+    )
+    const lane = publication.lanes.find((l) => l.id === route.query.lane) ?? publication.lanes[0]!
+    return { publication, lane }
+  } catch (error) {
+    if (error instanceof ProblemError) return { problem: error.problems.map(problemEnglish).join('\n') }
+    throw error
+  }
+})
+const from = computed(() => Math.max(0, Number(route.query.from) || 0))
+const speed = computed(() => Math.min(60, Math.max(1, Number(route.query.speed) || 1)))
+const back = () => router.push({ name: 'compose', params: { id: props.id } })
+</script>
+
+<template>
+  <PlayerStage
+    v-if="result && 'lane' in result"
+    :publication="result.publication!"
+    :lane="result.lane!"
+    :speed="speed"
+    :from="from"
+    @finish="back"
+  />
+  <main v-else class="try">
+    <template v-if="composer.loadError || result?.problem">
+      <h1>{{ t('compose.cannotTry') }}</h1>
+      <p>{{ composer.loadError ? t(`errors.${composer.loadError}`) : t('handout.nothing') }}</p>
+      <v-btn class="main" @click="back">{{ t('handout.back') }}</v-btn>
+    </template>
+    <p v-else class="quiet">{{ t('loading') }}</p>
+  </main>
+</template>
+
+<style scoped>
+.try {
+  padding: 48px;
+}
+</style>

@@ -1,0 +1,68 @@
+import type { Step } from '@esfuerzo/core'
+
+/** One lane as the few paths it is drawn with, however long the session. */
+export interface LanePicture {
+  /** Filled: work. */
+  work: string
+  /** Hatched: talk. */
+  talk: string
+  /** Outlines of the blocks. */
+  blocks: string
+}
+
+const rect = (from: number, to: number, height: number) =>
+  `M${from.toFixed(1)} 0H${to.toFixed(1)}V${height}H${from.toFixed(1)}Z`
+
+/** Stretches narrower than this would be a smear; neighbours are drawn as one. In pixels. */
+const narrow = 1.5
+
+/**
+ * A lane's stretches as SVG paths.
+ *
+ * @param steps one group's
+ * @param scale pixels of a second
+ * @param height pixels of the lane
+ */
+export function lanePicture(steps: readonly Step[], scale: number, height: number): LanePicture {
+  const picture: LanePicture = { work: '', talk: '', blocks: '' }
+  const draw = (kind: 'work' | 'talk' | 'blocks', from: number, to: number) => {
+    if (to > from) picture[kind] += rect(from * scale, Math.max(to * scale, from * scale + 0.5), height)
+  }
+  let work: { from: number; to: number } | undefined
+  let block: { id: string; from: number; to: number } | undefined
+  for (const step of steps) {
+    const to = step.at + step.seconds.typical
+    if (block?.id === step.block) block.to = to
+    else {
+      if (block) draw('blocks', block.from, block.to)
+      block = { id: step.block, from: step.at, to }
+    }
+    if (step.kind === 'talk') draw('talk', step.at, to)
+    if (step.kind !== 'work' && step.kind !== 'measure') continue
+    if (work && (step.at - work.to) * scale < narrow) work.to = to
+    else {
+      if (work) draw('work', work.from, work.to)
+      work = { from: step.at, to }
+    }
+  }
+  if (work) draw('work', work.from, work.to)
+  if (block) draw('blocks', block.from, block.to)
+  return picture
+}
+
+/**
+ * How long the time scale is: past the finish line and past the longest lane, in whole minutes.
+ *
+ * @param budget seconds to the finish line
+ * @param longest seconds of the longest lane
+ * @example scaleSeconds(1320, 1400) // 1560
+ */
+export const scaleSeconds = (budget: number, longest: number): number =>
+  Math.ceil((Math.max(budget, longest) * 1.06) / 60 + 0.5) * 60
+
+/** Minutes to write under the scale: at most eight marks. */
+export function scaleMarks(seconds: number): number[] {
+  const minutes = seconds / 60
+  const every = [1, 2, 5, 10, 15, 30].find((n) => minutes / n <= 8) ?? 30
+  return Array.from({ length: Math.floor(minutes / every) + 1 }, (_, i) => i * every)
+}

@@ -1,0 +1,224 @@
+<script setup lang="ts">
+import { computed, ref, toRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { applyFit, minutesText, sessionSeconds, timeline, totals, type FitChange } from '@esfuerzo/core'
+import LaneKey from '../../shared/lanes/LaneKey.vue'
+import { library } from '../../teacher/library.ts'
+import { coreDoor } from '../../workers/coreDoor.ts'
+import { useWork } from '../../workers/useWork.ts'
+import { useComposer } from '../store.ts'
+import { fitText, secondsText } from './fitText.ts'
+import RadioBar from './RadioBar.vue'
+import ToolPanel from './ToolPanel.vue'
+
+/** Ways to the minutes: named changes to take one by one or all, what they cost, and what holds where nothing fits. */
+const props = defineProps<{ fill: boolean }>()
+const { t } = useI18n()
+const composer = useComposer()
+const work = useWork(coreDoor, 'fit', toRef(composer, 'workout'), () => ({ fill: props.fill }))
+const answer = computed(() => (work.current.value ? work.answer.value : undefined))
+const budget = computed(() => composer.workout.minutes * 60)
+
+const chosen = ref(0)
+/** Changes of the chosen way that are left out, by their place. */
+const left = ref(new Set<number>())
+watch(work.answer, () => (chosen.value = 0))
+watch([work.answer, chosen], () => (left.value = new Set()))
+const way = computed(() => answer.value?.ways[chosen.value])
+const changes = computed(() =>
+  (way.value?.changes ?? []).map((change) => ({ change, ...fitText(change, composer.workout, library, t) })),
+)
+const taken = computed<FitChange[]>(() => (way.value?.changes ?? []).filter((_, i) => !left.value.has(i)))
+function toggle(i: number): void {
+  const next = new Set(left.value)
+  if (!next.delete(i)) next.add(i)
+  left.value = next
+}
+
+/** The session as it would be with what is ticked. */
+const then = computed(() => applyFit(composer.workout, taken.value))
+const lanes = computed(() => {
+  const after = sessionSeconds(then.value, library)
+  return composer.lanes.map(({ group, totals: now }) => {
+    const { work: active, rest } = totals(timeline(then.value, group.id, library), group, library).session
+    const seconds = after[group.id]!
+    const over = seconds - budget.value
+    const differences = [
+      ['work', active - now.session.work],
+      ['rest', rest - now.session.rest],
+    ] as const
+    return {
+      group,
+      before: minutesText(now.session.seconds.typical),
+      after: minutesText(seconds),
+      over: over > 0 ? t('lanes.late', { by: minutesText(over) }) : '',
+      costs: differences
+        .filter(([, by]) => by !== 0)
+        .map(([what, by]) => t(`fit.${by < 0 ? 'less' : 'more'}.${what}`, { by: secondsText(Math.abs(by), t) }))
+        .join(', '),
+    }
+  })
+})
+const sectionName = (id: string) => {
+  const section = composer.workout.sections.find((s) => s.id === id)
+  return section?.title || t(`role.${section?.role ?? 'main'}`)
+}
+const holds = computed(() =>
+  (answer.value?.holds ?? []).map(({ section, why, seconds }) => ({
+    name: sectionName(section),
+    time: minutesText(Math.max(...Object.values(seconds))),
+    why: t(`fit.hold.${why}`),
+  })),
+)
+const headline = computed(() => {
+  if (!answer.value) return ''
+  const { kind, asked, missing } = answer.value
+  if (kind === 'fits') return t('fit.fits', { n: composer.workout.minutes })
+  if (kind === 'ways') return t(`fit.can.${asked}`, { n: composer.workout.minutes })
+  if (missing <= 0) return t('fit.apart')
+  return t(`fit.short.${asked === 'fill' ? 'fill' : 'over'}`, { by: secondsText(missing, t) })
+})
+function take(): void {
+  const n = taken.value.length
+  if (!work.current.value || !composer.edit((w) => applyFit(w, taken.value))) return
+  composer.message = { text: 'fitTaken', params: { n }, undo: true }
+}
+</script>
+
+<template>
+  <ToolPanel
+    :title="t(fill ? 'fit.fill' : 'fit.title')"
+    :running="work.running.value"
+    :progress="work.progress.value"
+    :problem="work.problem.value"
+    @cancel="work.cancel"
+    @again="work.run"
+  >
+    <template v-if="answer">
+      <p aria-live="polite">{{ headline }}</p>
+      <RadioBar
+        v-if="answer.ways.length > 1"
+        v-slot="{ choice }"
+        v-model="chosen"
+        :choices="answer.ways.map((_, i) => i)"
+        :label="t('fit.ways')"
+      >
+        {{ t(choice === 0 ? 'fit.least' : 'fit.other', { n: choice }) }}
+      </RadioBar>
+      <template v-if="way && changes.length">
+        <ul class="changes">
+          <li v-for="({ where, what, letters }, i) in changes" :key="i">
+            <label>
+              <input type="checkbox" :checked="!left.has(i)" @change="toggle(i)" />
+              <span>
+                <b>{{ where }}</b>: {{ what }}
+                <span v-if="letters.length" class="letters"
+                  ><LaneKey v-for="letter in letters" :key="letter" :letter="letter"
+                /></span>
+              </span>
+            </label>
+          </li>
+        </ul>
+        <table>
+          <caption class="out-of-sight">
+            {{
+              t('fit.table')
+            }}
+          </caption>
+          <tbody>
+            <tr v-for="lane in lanes" :key="lane.group.id">
+              <th scope="row"><LaneKey :letter="lane.group.letter" /></th>
+              <td>
+                <span class="num quiet">{{ lane.before }}</span> →
+                <b class="num" :class="{ care: lane.over }">{{ lane.after }}</b>
+                <span v-if="lane.over" class="care"> {{ lane.over }}</span>
+                <small class="quiet">{{ lane.costs }}</small>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="!way.proven" class="quiet">{{ t('fit.unproven') }}</p>
+        <v-btn class="main" :disabled="!taken.length" @click="take">{{
+          t('fit.take', { n: taken.length }, taken.length)
+        }}</v-btn>
+      </template>
+      <template v-if="holds.length">
+        <h3>{{ t('fit.holds') }}</h3>
+        <ul class="holds">
+          <li v-for="hold in holds" :key="hold.name">
+            <span
+              >{{ hold.name }} <small class="quiet">{{ hold.why }}</small></span
+            ><b class="num">{{ hold.time }}</b>
+          </li>
+        </ul>
+      </template>
+    </template>
+  </ToolPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.changes label {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  padding: 8px 0;
+  border-top: 1px solid var(--hair);
+  cursor: pointer;
+}
+.letters {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  margin-left: 4px;
+}
+.changes input {
+  width: 18px;
+  height: 18px;
+  flex: none;
+  align-self: start;
+  accent-color: var(--action);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+tr {
+  border-top: 1px solid var(--hair);
+}
+th {
+  text-align: left;
+  vertical-align: top;
+  padding: 6px 8px 6px 0;
+  width: 1%;
+}
+td {
+  padding: 6px 0;
+}
+td small {
+  display: block;
+}
+td .care + .care {
+  margin-left: 6px;
+}
+h3 {
+  font-size: 15px;
+}
+.holds li {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+}
+.holds small {
+  display: block;
+}
+</style>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import ArrangePanel from './ArrangePanel.vue'
+import ChancePanel from './ChancePanel.vue'
+import FinishPanel from './FinishPanel.vue'
+import FitPanel from './FitPanel.vue'
+import type { Tool } from './tool.ts'
+
+/** What is open in the panel, begun anew for another block. */
+defineProps<{ tool: Tool }>()
+</script>
+
+<template>
+  <FitPanel v-if="tool.kind === 'fit'" :key="`fit-${tool.fill}`" :fill="tool.fill === true" />
+  <FinishPanel v-else-if="tool.kind === 'finish'" />
+  <ArrangePanel v-else-if="tool.kind === 'arrange'" :key="tool.block" :block="tool.block" />
+  <ChancePanel v-else :key="tool.block" :block="tool.block" />
+</template>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { mdiDiceMultipleOutline, mdiSwapVertical } from '@mdi/js'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { canArrange, orderFindings, type Block, type Role } from '@esfuerzo/core'
+import { library } from '../../teacher/library.ts'
+import { useComposer } from '../store.ts'
+import { orderMark } from './findingsText.ts'
+
+/**
+ * What a block's row asks by itself: the order of its stations, said where it strikes the eye; how long chance takes.
+ * `brief`: there is no room for words beside a long name.
+ */
+const props = defineProps<{ block: Block; role: Role; brief?: boolean }>()
+const { t } = useI18n()
+const composer = useComposer()
+const arranges = computed(() => canArrange(props.block))
+/** A warm-up may well come back to a muscle; where work is hard, two in a row are worth a word. */
+const working: readonly Role[] = ['main', 'skill', 'challenge']
+const mark = computed(() =>
+  arranges.value && working.includes(props.role)
+    ? orderMark(orderFindings(composer.workout, props.block.id, library), t)
+    : undefined,
+)
+</script>
+
+<template>
+  <small v-if="mark && !brief" class="said">{{ mark }}</small>
+  <button
+    v-if="arranges"
+    type="button"
+    class="ask"
+    tabindex="-1"
+    :aria-label="mark ? `${mark}: ${t('arrange.title')}` : t('arrange.title')"
+    :title="mark ? `${mark}: ${t('arrange.title')}` : t('arrange.title')"
+    @click.stop="composer.tool = { kind: 'arrange', block: block.id }"
+  >
+    <v-icon :icon="mdiSwapVertical" size="18" />
+  </button>
+  <button
+    v-else-if="block.form === 'chance'"
+    type="button"
+    class="ask"
+    tabindex="-1"
+    :aria-label="t('chance.title')"
+    :title="t('chance.title')"
+    @click.stop="composer.tool = { kind: 'chance', block: block.id }"
+  >
+    <v-icon :icon="mdiDiceMultipleOutline" size="18" />
+  </button>
+</template>
+
+<style scoped>
+/* No part of the button: a click on the row's words takes the row. */
+.said {
+  margin-left: auto;
+  color: var(--care);
+  font-size: 12px;
+  line-height: 1.15;
+  text-align: right;
+}
+.ask {
+  flex: none;
+  width: 32px;
+  height: 32px;
+  padding: 0;
+  border: 0;
+  border-radius: var(--corner);
+  background: none;
+  color: var(--action);
+  cursor: pointer;
+}
+:not(.said) + .ask {
+  margin-left: auto;
+}
+.ask:hover {
+  background: var(--action-soft);
+}
+@container name (max-width: 180px) {
+  .said {
+    display: none;
+  }
+}
+</style>

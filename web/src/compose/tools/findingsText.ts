@@ -1,0 +1,27 @@
+import type { OrderFindings } from '@esfuerzo/core'
+import type { Words } from '../cellText.ts'
+
+/** What is said of an order, the most telling first. */
+const told = ['trips', 'muscles', 'hardJumps', 'things', 'families', 'thuds'] as const
+
+/**
+ * What another order saves, a line for each thing that is better or worse.
+ *
+ * @example ['2 trips to the floor instead of 5', 'no muscle twice in a row any more']
+ */
+export function findingsText(before: OrderFindings, after: OrderFindings, t: Words): string[] {
+  const lines = told
+    .filter((key) => before[key] !== after[key])
+    .map((key) =>
+      after[key] === 0 ? t(`arrange.none.${key}`) : t(`arrange.less.${key}`, { n: after[key], now: before[key] }),
+    )
+  const saved = before.seconds - after.seconds
+  return saved > 0 ? [...lines, t('arrange.seconds', { n: saved })] : lines
+}
+
+/** What strikes the eye about an order as it is: enough to be said on its row; else undefined. */
+export function orderMark({ trips, muscles, hardJumps }: OrderFindings, t: Words): string | undefined {
+  if (hardJumps > 0) return t('arrange.mark.hardJumps')
+  if (muscles > 0) return t('arrange.mark.muscles', { n: muscles })
+  return trips >= 3 ? t('arrange.mark.trips', { n: trips }) : undefined
+}

@@ -1,0 +1,75 @@
+import {
+  findBlock,
+  findStation,
+  minutesText,
+  moveNames,
+  type FitChange,
+  type LeverKind,
+  type Library,
+  type Workout,
+} from '@esfuerzo/core'
+import type { Words } from '../cellText.ts'
+
+/** A change in words. */
+export interface FitText {
+  /** Where: the block's title or its section's. */
+  where: string
+  what: string
+  /** The letters of the groups it is for; none for all. */
+  letters: string[]
+}
+
+/** Levers that stand at a number of something; all others are times. */
+const counted: readonly LeverKind[] = ['laps', 'draws']
+
+/**
+ * What a proposed change does, in words.
+ *
+ * @example { where: 'Springs', what: 'rest 30 s → 25 s' }
+ */
+export function fitText(change: FitChange, workout: Workout, library: Pick<Library, 'moves'>, t: Words): FitText {
+  const block = findBlock(workout, change.block)
+  const section = workout.sections.find((s) => s.blocks.includes(block))!
+  const where = block.title || section.title || t(`role.${section.role}`)
+  // What is for all leaves out groups that get something else.
+  const whom = workout.groups.filter((g) => g.id === change.scope || (change.scope === 'all' && g.id in change.from))
+  const letters = whom.length === workout.groups.length ? [] : whom.map((g) => g.letter)
+  return { where, what: whatText(change, block.form, workout, library, t), letters }
+}
+
+function whatText(
+  change: FitChange,
+  form: string,
+  workout: Workout,
+  library: Pick<Library, 'moves'>,
+  t: Words,
+): string {
+  const { lever, station } = change
+  if (lever === 'stay') return t('fit.stay')
+  if (lever === 'out') {
+    const { move, version } = findStation(workout, station!).cells.all
+    return t('fit.out', { name: moveNames(library.moves)(move, version) })
+  }
+  const amount = (n: number) => (counted.includes(lever) ? `${n}` : secondsText(n, t))
+  const steps = workout.groups.flatMap((g) =>
+    g.id in change.from
+      ? [{ letter: g.letter, text: `${amount(change.from[g.id]!)} → ${amount(change.to[g.id]!)}` }]
+      : [],
+  )
+  const same = steps.every((s) => s.text === steps[0]!.text)
+  const by = new Set(Object.keys(change.from).map((g) => change.to[g]! - change.from[g]!))
+  const text = same
+    ? (steps[0]?.text ?? '')
+    : by.size === 1
+      ? t(`fit.${[...by][0]! < 0 ? 'lessEach' : 'moreEach'}`, { by: amount(Math.abs([...by][0]!)) })
+      : steps.map((s) => `${s.letter} ${s.text}`).join(', ')
+  return `${t(`fit.lever.${lever === 'laps' ? `laps_${lapWord(form)}` : lever}`)} ${text}`
+}
+
+/** A stretch of time in a line of text, its unit never on the next line. @example '45 s', '1:20' */
+export const secondsText = (seconds: number, t: Words): string =>
+  seconds < 60 ? t('unit.short.seconds', { n: seconds }).replace(' ', '\u00a0') : minutesText(seconds)
+
+/** What a form calls going through it once. */
+const lapWord = (form: string): string =>
+  form === 'intervals' ? 'laps' : form === 'sets' ? 'sets' : form === 'ladder' ? 'top' : 'rounds'

@@ -1,0 +1,151 @@
+import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { sameValue } from '@esfuerzo/core'
+import { callCode, CallError } from '@esfuerzo/contract'
+
+/**
+ * `saved` all is stored · `unsaved` about to be · `saving` on its way · `away` the server or its database cannot be
+ * reached, tried again by itself · `signed-out` wants a sign-in · `conflict` saved elsewhere meanwhile ·
+ * `refused` the server does not take it as it is
+ */
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'signed-out' | 'conflict' | 'refused'
+
+export interface AutosaveParts<T> {
+  /** What is on screen. */
+  document: Readonly<Ref<T>>
+  /** The revision it started from. */
+  revision: Ref<number>
+  /** Stores it; the new revision comes back. @throws {CallError} */
+  save: (document: T, revision: number) => Promise<number>
+  /** What is stored now, to be looked at after a conflict. @throws {CallError} */
+  reload: () => Promise<{ document: T; revision: number }>
+  /** Keeps it on the device until it is stored; undefined takes that copy away. */
+  keep: (document: T | undefined) => Promise<void>
+  /** Milliseconds of quiet before a save. */
+  quiet?: number
+  /** Milliseconds before the first new try; doubles up to ten seconds. */
+  retry?: number
+}
+
+export interface Autosave<T> {
+  state: Ref<SaveState>
+  /** Why it was refused or could not be sent. */
+  detail: Ref<string>
+  /** What was stored last: where the work on screen began to differ. */
+  stored: Readonly<ShallowRef<T>>
+  /** Saves at once, and waits for it. True when all is stored. */
+  flush: () => Promise<boolean>
+  /** Takes a document as stored, before it is put on screen: it was just loaded. */
+  settle: (loaded: T) => void
+  stop: () => void
+}
+
+const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries'])
+
+/** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
+export function useAutosave<T>({
+  document,
+  revision,
+  save,
+  reload,
+  keep,
+  quiet = 700,
+  retry = 1000,
+}: AutosaveParts<T>): Autosave<T> {
+  const state = ref<SaveState>('saved')
+  const detail = ref('')
+  const stored = shallowRef(document.value) as ShallowRef<T>
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let running: Promise<boolean> | undefined
+  let tries = 0
+  /** Sent since the last answer: a save whose answer was lost may have been stored all the same. */
+  let sentUnanswered: T[] = []
+
+  const later = (ms: number) => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void flush(), ms)
+  }
+
+  async function attempt(): Promise<boolean> {
+    while (document.value !== stored.value) {
+      const sent = document.value
+      state.value = 'saving'
+      sentUnanswered.push(sent)
+      try {
+        revision.value = await save(sent, revision.value)
+        stored.value = sent
+        sentUnanswered = []
+        tries = 0
+        if (document.value === sent) await keep(undefined)
+      } catch (error) {
+        try {
+          if (!(await wasOurs(error))) return failed(error)
+        } catch (unseen) {
+          // What is stored could not be looked at; that is no conflict yet.
+          return failed(unseen)
+        }
+      }
+    }
+    state.value = 'saved'
+    detail.value = ''
+    return true
+  }
+
+  /** Whether what stands in the way is a save of ours whose answer was lost; then it counts as stored. */
+  async function wasOurs(error: unknown): Promise<boolean> {
+    if (!(error instanceof CallError && error.code === 'conflict')) return false
+    const there = await reload()
+    const ours = sentUnanswered.findLast((sent) => sameValue(sent, there.document))
+    if (ours === undefined) return false
+    revision.value = there.revision
+    stored.value = ours
+    sentUnanswered = []
+    if (document.value === ours) await keep(undefined)
+    return true
+  }
+
+  function failed(error: unknown): false {
+    const code = callCode(error)
+    detail.value = error instanceof Error ? error.message : String(error)
+    if (away.has(code)) {
+      state.value = 'away'
+      later(Math.min(10_000, retry * 2 ** tries++))
+    } else if (code === 'sign-in-needed') state.value = 'signed-out'
+    else state.value = code === 'conflict' ? 'conflict' : 'refused'
+    return false
+  }
+
+  function flush(): Promise<boolean> {
+    clearTimeout(timer)
+    running ??= attempt().finally(() => (running = undefined))
+    return running
+  }
+
+  const unwatch = watch(
+    document,
+    (now) => {
+      if (now === stored.value) return
+      void keep(now)
+      if (state.value === 'conflict') return
+      if (state.value !== 'saving' && state.value !== 'away') state.value = 'unsaved'
+      if (state.value !== 'away') later(quiet)
+    },
+    { flush: 'sync' },
+  )
+
+  return {
+    state,
+    detail,
+    stored,
+    flush,
+    settle(loaded) {
+      clearTimeout(timer)
+      stored.value = loaded
+      state.value = 'saved'
+      detail.value = ''
+    },
+    stop() {
+      clearTimeout(timer)
+      unwatch()
+    },
+  }
+}

@@ -1,0 +1,30 @@
+import { useBroadcastChannel, useIntervalFn } from '@vueuse/core'
+import { computed, ref, toValue, watch, type ComputedRef, type MaybeRefOrGetter } from 'vue'
+
+/** How often a tab says that it is there, and after how long without a word it is taken to be gone, in milliseconds. */
+const every = 2000
+const patience = 5000
+
+/**
+ * Whether another tab of this browser has the same session open.
+ *
+ * @param sessionId whose tabs are asked
+ */
+export function useOtherTab(sessionId: MaybeRefOrGetter<string>): { elsewhere: ComputedRef<boolean> } {
+  const { data, post } = useBroadcastChannel<string, string>({ name: 'esfuerzo-open-session' })
+  const heard = ref(0)
+  const now = ref(Date.now())
+  watch(data, (said) => {
+    if (said?.startsWith(toValue(sessionId))) heard.value = Date.now()
+  })
+  useIntervalFn(
+    () => {
+      now.value = Date.now()
+      // With the time, so that every word is a new one.
+      post(`${toValue(sessionId)} ${now.value}`)
+    },
+    every,
+    { immediateCallback: true },
+  )
+  return { elsewhere: computed(() => now.value - heard.value < patience) }
+}

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { callCode, type RunSummary, type WorkoutSummary } from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+import { useAccount } from '../signin/account.ts'
+import ImportSession from './ImportSession.vue'
+import NewSessionDialog from './NewSessionDialog.vue'
+import RunItem from './RunItem.vue'
+import SessionItem from './SessionItem.vue'
+
+const { t } = useI18n()
+const account = useAccount()
+const router = useRouter()
+const workouts = shallowRef<WorkoutSummary[]>()
+const runs = shallowRef<RunSummary[]>([])
+const problem = ref('')
+const adding = ref(false)
+const removed = shallowRef<WorkoutSummary>()
+
+const drafts = computed(() => workouts.value?.filter((w) => !w.sentAt) ?? [])
+const sent = computed(() => workouts.value?.filter((w) => w.sentAt) ?? [])
+const runsShown = ref(12)
+// Counted by the server: only the latest runs are listed.
+const cameBack = computed(() => (workouts.value ?? []).reduce((n, w) => n + w.runs, 0))
+
+async function load() {
+  problem.value = ''
+  try {
+    const [w, r] = await Promise.all([client('listWorkouts', {}), client('listRuns', { query: {} })])
+    workouts.value = w.workouts
+    runs.value = r.runs
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  }
+}
+onMounted(load)
+
+async function onRemove(workout: WorkoutSummary) {
+  try {
+    await client('removeWorkout', { params: { id: workout.id } })
+    workouts.value = workouts.value?.filter((w) => w.id !== workout.id)
+    removed.value = workout
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  }
+}
+/** A new session that begins as a copy of one that is there. */
+async function onStartFrom(workout: WorkoutSummary) {
+  try {
+    const { document } = await client('readWorkout', { params: { id: workout.id } })
+    const title = `${document.title.slice(0, 110)} ${t('desk.again')}`
+    const { id } = await client('createWorkout', { body: { document: { ...document, title } } })
+    await router.push({ name: 'compose', params: { id } })
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  }
+}
+async function onRestore() {
+  if (removed.value) await client('restoreWorkout', { params: { id: removed.value.id } })
+  removed.value = undefined
+  await load()
+}
+</script>
+
+<template>
+  <main class="desk">
+    <header>
+      <div>
+        <h1>{{ t('desk.title', { name: account.teacher?.name ?? '' }) }}</h1>
+        <p class="quiet">{{ workouts ? t('desk.summary', { drafts: drafts.length, runs: cameBack }) : '' }}</p>
+      </div>
+      <div class="begin">
+        <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
+        <ImportSession />
+        <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
+      </div>
+    </header>
+    <p v-if="problem" class="care" role="alert">
+      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
+    <div v-if="workouts" class="columns">
+      <div class="stack">
+        <section v-if="!workouts.length" class="card empty">
+          <h2>{{ t('desk.emptyTitle') }}</h2>
+          <p>{{ t('desk.emptyText') }}</p>
+          <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
+        </section>
+        <section v-if="drafts.length" class="card" aria-labelledby="drafts">
+          <h2 id="drafts">{{ t('desk.drafts') }}</h2>
+          <ul>
+            <SessionItem
+              v-for="w in drafts"
+              :key="w.id"
+              :workout="w"
+              @remove="onRemove(w)"
+              @start-from="onStartFrom(w)"
+            />
+          </ul>
+        </section>
+        <section v-if="sent.length" class="card" aria-labelledby="sent">
+          <h2 id="sent">{{ t('desk.sent') }}</h2>
+          <ul>
+            <SessionItem
+              v-for="w in sent"
+              :key="w.id"
+              :workout="w"
+              @remove="onRemove(w)"
+              @start-from="onStartFrom(w)"
+            />
+          </ul>
+        </section>
+      </div>
+      <section class="card" aria-labelledby="back">
+        <h2 id="back">{{ t('desk.cameBack') }}</h2>
+        <p v-if="!runs.length" class="quiet pad">{{ t('runs.none') }}</p>
+        <ul>
+          <RunItem v-for="run in runs.slice(0, runsShown)" :key="run.run.id" :run="run" />
+        </ul>
+        <div v-if="runs.length > runsShown" class="pad">
+          <v-btn @click="runsShown += 24">{{ t('desk.more', { n: runs.length - runsShown }) }}</v-btn>
+        </div>
+      </section>
+    </div>
+    <NewSessionDialog v-model="adding" />
+    <v-snackbar :model-value="removed !== undefined" @update:model-value="removed = undefined">
+      {{ t('desk.removed', { title: removed?.title }) }}
+      <template #actions
+        ><v-btn @click="onRestore">{{ t('undo') }}</v-btn></template
+      >
+    </v-snackbar>
+  </main>
+</template>
+
+<style scoped>
+.desk {
+  padding: 20px 24px 40px;
+  max-width: 1240px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 16px;
+  margin-bottom: 18px;
+}
+h1 {
+  font-size: 26px;
+}
+.begin {
+  display: flex;
+  gap: 10px;
+}
+header p {
+  margin: 4px 0 0;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: 18px;
+  align-items: start;
+}
+.stack {
+  display: grid;
+  gap: 18px;
+}
+section {
+  padding: 14px 0 6px;
+}
+h2 {
+  font-size: 17px;
+  padding: 0 16px 8px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.pad,
+.empty {
+  padding: 16px;
+}
+.empty h2 {
+  padding: 0;
+}
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

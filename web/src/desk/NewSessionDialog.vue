@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { cleanText, gradesName, joinWorkouts, newWorkout, parse, type Workout } from '@esfuerzo/core'
+import { callCode } from '@esfuerzo/contract'
+import { beginnings, type Beginning } from '@esfuerzo/library'
+import { client } from '../shared/client.ts'
+import { useSettings } from '../settings/store.ts'
+import { library } from '../teacher/library.ts'
+import { vFocusFirst } from '../shared/focusFirst.ts'
+
+const open = defineModel<boolean>({ required: true })
+const { t } = useI18n()
+const settings = useSettings()
+onMounted(() => void settings.load())
+const router = useRouter()
+const lanes = [
+  [0, 1],
+  [2, 3],
+  [4, 5, 6],
+]
+const title = ref('')
+const minutes = ref('20')
+const minutesTouched = ref(false)
+const chosen = ref([0, 1, 2])
+/** The beginning that is changed; the empty one by default. */
+const from = ref('')
+const busy = ref(false)
+const problem = ref('')
+const choices = computed(() => [{ id: '', name: t('new.empty'), about: t('new.emptyAbout') }, ...beginnings])
+const names = computed(() =>
+  lanes.map((grades) => t('desk.grades', { grades: gradesName(grades, settings.gradeNames) })),
+)
+
+/** A beginning for these groups: its sections, its aim and its floor; each grade takes what the grade most like it does. */
+function begun(empty: Workout, { name, text }: Beginning): Workout {
+  const read = parse(text, library).workout
+  const joined = joinWorkouts({ ...empty, sections: [], minutes: 0 }, read, true)
+  const { builds } = read.aim
+  return {
+    ...joined,
+    title: title.value.trim() ? empty.title : name,
+    minutes: minutesTouched.value ? empty.minutes : read.minutes,
+    aim: { ...joined.aim, builds },
+    home: { ...joined.home, space: read.home.space },
+  }
+}
+
+async function onSubmit() {
+  problem.value = ''
+  const budget = Number(minutes.value)
+  const groups = lanes.filter((_, i) => chosen.value.includes(i))
+  if (!groups.length) return void (problem.value = t('new.noGroup'))
+  if (!Number.isInteger(budget) || budget < 1 || budget > 120) return void (problem.value = t('new.minutes'))
+  busy.value = true
+  try {
+    const name = cleanText(title.value, 'line').trim() || t('new.untitled')
+    const empty = newWorkout(name, groups, budget, library.version, settings.gradeNames)
+    const beginning = beginnings.find((b) => b.id === from.value)
+    const document = beginning ? begun(empty, beginning) : empty
+    const { id } = await client('createWorkout', { body: { document } })
+    open.value = false
+    await router.push({ name: 'compose', params: { id } })
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" :max-width="940" scrollable :aria-label="t('new.title')">
+    <form @submit.prevent="onSubmit">
+      <v-card>
+        <v-card-title>{{ t('new.title') }}</v-card-title>
+        <v-card-text class="fields">
+          <v-text-field v-model="title" :label="t('new.name')" maxlength="120" v-focus-first autocomplete="off" />
+          <fieldset>
+            <legend>{{ t('new.groups') }}</legend>
+            <v-checkbox v-for="(name, i) in names" :key="name" v-model="chosen" :value="i" :label="name" />
+          </fieldset>
+          <v-text-field
+            v-model="minutes"
+            :label="t('details.minutes')"
+            suffix="min"
+            inputmode="numeric"
+            autocomplete="off"
+            @update:model-value="minutesTouched = true"
+          />
+          <fieldset class="beginnings">
+            <legend>{{ t('new.from') }}</legend>
+            <label v-for="b in choices" :key="b.id" class="beginning" :class="{ on: from === b.id }">
+              <input v-model="from" type="radio" name="beginning" :value="b.id" />
+              <span
+                ><b>{{ b.name }}</b
+                ><small class="quiet">{{ b.about }}</small></span
+              >
+            </label>
+          </fieldset>
+          <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+        </v-card-text>
+        <v-card-actions>
+          <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+          <v-btn class="main" type="submit" :loading="busy">{{ t('new.go') }}</v-btn>
+        </v-card-actions>
+      </v-card>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.fields {
+  padding-top: 14px !important;
+  display: grid;
+  gap: 14px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+legend {
+  padding: 0;
+}
+.beginnings {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 8px;
+}
+.beginning {
+  display: flex;
+  gap: 8px;
+  align-items: start;
+  padding: 8px 10px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  cursor: pointer;
+}
+.beginning.on {
+  background: var(--action-soft);
+  border-color: var(--action);
+}
+input[type='radio'] {
+  accent-color: var(--action);
+  width: 18px;
+  height: 18px;
+  flex: none;
+}
+small {
+  display: block;
+  font-size: 13px;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { minutesText } from '@esfuerzo/core'
+import type { RunSummary } from '@esfuerzo/contract'
+import LaneKey from '../shared/lanes/LaneKey.vue'
+
+/** One run that came back; `short` leaves out which session it was. */
+const props = defineProps<{ run: RunSummary; short?: boolean }>()
+const { t, locale } = useI18n()
+const when = computed(() => DateTime.fromISO(props.run.receivedAt).toRelative({ locale: locale.value }))
+const took = computed(() =>
+  minutesText((Date.parse(props.run.run.finishedAt) - Date.parse(props.run.run.startedAt)) / 1000),
+)
+const felt = computed(() => {
+  const { felt: f } = props.run.run
+  return f && t(`runs.felt.${f.scale}`, { n: f.value })
+})
+/** Results by station, laps in order: "Squat jump 12, 11, 12". */
+const results = computed(() => {
+  const byStation = new Map<string, number[]>()
+  for (const { station = '', value } of props.run.run.results)
+    byStation.set(station, [...(byStation.get(station) ?? []), value])
+  return [...byStation]
+    .map(([station, values]) => `${props.run.stations[station] ?? ''} ${values.join(', ')}`)
+    .join(' · ')
+})
+</script>
+
+<template>
+  <li class="run">
+    <LaneKey :letter="run.letter" :name="run.groupName" />
+    <span class="what">
+      <router-link v-if="!short" :to="{ name: 'compose', params: { id: run.workoutId } }">{{ run.title }}</router-link>
+      <span class="quiet"
+        >{{ t('runs.took', { time: took }) }}<template v-if="felt"> · {{ felt }}</template
+        ><template v-if="run.run.steps.skipped">
+          · {{ t('runs.skipped', { n: run.run.steps.skipped }) }}</template
+        ></span
+      >
+      <span v-if="results" class="results">{{ results }}</span>
+    </span>
+    <span class="quiet when">{{ when }}</span>
+  </li>
+</template>
+
+<style scoped>
+.run {
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 8px 16px;
+  border-top: 1px solid var(--hair);
+  font-size: 14px;
+}
+.what {
+  display: grid;
+}
+a {
+  color: inherit;
+  font-weight: 700;
+  text-decoration: none;
+}
+a:hover {
+  text-decoration: underline;
+}
+.when {
+  font-size: 13px;
+}
+.results {
+  font-variant-numeric: tabular-nums;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { mdiContentDuplicate, mdiDeleteOutline } from '@mdi/js'
+import { DateTime } from 'luxon'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { WorkoutSummary } from '@esfuerzo/contract'
+import LaneKey from '../shared/lanes/LaneKey.vue'
+
+const props = defineProps<{ workout: WorkoutSummary }>()
+defineEmits<{ remove: []; startFrom: [] }>()
+const { t, locale } = useI18n()
+const when = computed(() => {
+  const { sentAt, updatedAt } = props.workout
+  const ago = DateTime.fromISO(sentAt ?? updatedAt).toRelative({ locale: locale.value })
+  return t(sentAt ? 'desk.sentAgo' : 'desk.changedAgo', { ago })
+})
+</script>
+
+<template>
+  <li class="item">
+    <router-link :to="{ name: 'compose', params: { id: workout.id } }">
+      <b>{{ workout.title }}</b>
+      <span class="quiet">{{ t('desk.minutes', { n: workout.minutes }) }} · {{ when }}</span>
+    </router-link>
+    <span class="lanes"><LaneKey v-for="g in workout.groups" :key="g.letter" :letter="g.letter" /></span>
+    <router-link v-if="workout.sentAt" class="runs" :to="{ name: 'handout', params: { id: workout.id } }">{{
+      t('desk.runs', { n: workout.runs })
+    }}</router-link>
+    <span v-else class="runs quiet">{{ t('desk.draft') }}</span>
+    <span class="tools">
+      <v-btn
+        class="plain"
+        :icon="mdiContentDuplicate"
+        size="small"
+        :aria-label="t('desk.startFrom', { title: workout.title })"
+        :title="t('desk.startFromShort')"
+        @click="$emit('startFrom')"
+      />
+      <v-btn
+        class="plain"
+        :icon="mdiDeleteOutline"
+        size="small"
+        :aria-label="t('desk.remove', { title: workout.title })"
+        @click="$emit('remove')"
+      />
+    </span>
+  </li>
+</template>
+
+<style scoped>
+.item {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 128px 84px;
+  gap: 14px;
+  align-items: center;
+  padding: 6px 8px 6px 16px;
+  border-top: 1px solid var(--hair);
+}
+a {
+  color: inherit;
+  text-decoration: none;
+}
+a:first-child {
+  display: grid;
+  padding: 4px 0;
+}
+a:hover b,
+.runs:hover {
+  text-decoration: underline;
+}
+.tools {
+  display: inline-flex;
+}
+.lanes {
+  display: inline-flex;
+  gap: 12px;
+}
+a.runs {
+  color: var(--action);
+  font-weight: 700;
+}
+.runs {
+  text-align: right;
+}
+</style>

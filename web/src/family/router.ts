@@ -1,0 +1,13 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import FrontPage from './FrontPage.vue'
+
+/** The family's views. The player and what comes after load with the front page, so that nothing is fetched mid-session. */
+export const router = createRouter({
+  history: createWebHistory('/go/'),
+  routes: [
+    { path: '/', name: 'start', component: () => import('./StartPage.vue') },
+    { path: '/:token', name: 'front', component: FrontPage, props: true },
+    { path: '/:token/run', name: 'run', component: () => import('./PlayerPage.vue'), props: true },
+    { path: '/:token/done', name: 'done', component: () => import('./AfterPage.vue'), props: true },
+  ],
+})

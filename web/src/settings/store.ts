@@ -1,0 +1,35 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { defaultGradeNames, type Settings } from '@esfuerzo/core'
+import { CallError } from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+
+/** The school's settings, asked for once and kept until they are changed here. */
+export const useSettings = defineStore('settings', () => {
+  const settings = shallowRef<Settings>()
+  const error = shallowRef<CallError['code']>()
+  const gradeNames = computed(() => settings.value?.gradeNames ?? defaultGradeNames)
+
+  /** Without them everything goes on with what goes without saying. */
+  async function load(): Promise<void> {
+    if (settings.value) return
+    error.value = undefined
+    try {
+      settings.value = await client('readSettings', {})
+    } catch (thrown) {
+      error.value = thrown instanceof CallError ? thrown.code : 'unexpected'
+    }
+  }
+
+  /** @throws {CallError} naming each field that cannot be taken; nothing is changed then */
+  async function save(next: Settings): Promise<void> {
+    settings.value = await client('saveSettings', { body: next })
+  }
+
+  /** Somebody else signs in. */
+  function forget(): void {
+    settings.value = undefined
+  }
+
+  return { settings, error, gradeNames, load, save, forget }
+})

@@ -1,0 +1,40 @@
+import { useElementVisibility, usePreferredReducedMotion, useRafFn } from '@vueuse/core'
+import { computed, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { stillAt, type Figure } from '@esfuerzo/core'
+
+/**
+ * The moment of a figure's cycle as time goes by, as a share of it. Only figures on screen move, and none for whoever asked for less motion.
+ *
+ * @param cycle seconds of one cycle; 0 stands still
+ * @param element what has to be in sight for it to move
+ */
+export function useFigure(
+  figure: Readonly<Ref<Figure>>,
+  cycle: Readonly<Ref<number>>,
+  paused: Readonly<Ref<boolean>>,
+  element: Readonly<Ref<SVGElement | null>>,
+): { moment: Readonly<ShallowRef<number>>; moving: Readonly<Ref<boolean>> } {
+  const seen = useElementVisibility(element)
+  const motion = usePreferredReducedMotion()
+  const moving = computed(() => cycle.value > 0 && !paused.value && seen.value && motion.value !== 'reduce')
+  const still = () => stillAt(figure.value)
+  const moment = shallowRef(still())
+  let elapsed = 0
+
+  const { pause, resume } = useRafFn(
+    ({ delta }) => {
+      elapsed += delta / 1000
+      moment.value = elapsed / cycle.value
+    },
+    { immediate: false },
+  )
+  watch(moving, (on) => (on ? resume() : pause()), { immediate: true })
+  watch(figure, () => {
+    elapsed = 0
+    moment.value = cycle.value > 0 ? 0 : still()
+  })
+  watch(cycle, (seconds) => {
+    if (seconds === 0) moment.value = still()
+  })
+  return { moment, moving }
+}

@@ -1,0 +1,32 @@
+import type { Letter } from '@esfuerzo/core'
+
+/** How a group's painted line is drawn: told by stroke and letter as well as by colour. */
+export interface LaneStroke {
+  /** CSS colour. */
+  color: string
+  /** Widths of the strokes side by side: two for a double line. */
+  strokes: { width: number; offset: number }[]
+  /** SVG dash pattern; empty for a solid line. */
+  dash: string
+}
+
+const one = (width: number) => [{ width, offset: 0 }]
+
+/** One line a letter: solid, dashed, double, dotted, dash-dot, wide. */
+export const laneStrokes: Record<Letter, LaneStroke> = {
+  A: { color: 'var(--lane-A)', strokes: one(3), dash: '' },
+  B: { color: 'var(--lane-B)', strokes: one(3), dash: '7 4' },
+  C: {
+    color: 'var(--lane-C)',
+    strokes: [
+      { width: 1.5, offset: -2 },
+      { width: 1.5, offset: 2 },
+    ],
+    dash: '',
+  },
+  D: { color: 'var(--lane-D)', strokes: one(3), dash: '0.1 5' },
+  E: { color: 'var(--lane-E)', strokes: one(3), dash: '8 4 0.1 4' },
+  F: { color: 'var(--lane-F)', strokes: one(5), dash: '' },
+}
+
+export const laneStroke = (letter: string): LaneStroke => laneStrokes[letter as Letter] ?? laneStrokes.F

@@ -1,0 +1,22 @@
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
+import { computed, watch, type ComputedRef, type Ref } from 'vue'
+
+/** The floor: as the system has it, by day, or by night. */
+export const floors = ['system', 'day', 'night'] as const
+export type Floor = (typeof floors)[number]
+
+/** Which floor the pages are on. It is this device's, and follows the system until told. */
+export function useFloor(): { floor: Ref<Floor>; isNight: ComputedRef<boolean> } {
+  const floor = useLocalStorage<Floor>('esfuerzo-floor', 'system')
+  const dark = usePreferredDark()
+  const isNight = computed(() => floor.value === 'night' || (floor.value !== 'day' && dark.value))
+  watch(
+    floor,
+    (now) => {
+      if (now === 'system') delete document.documentElement.dataset.floor
+      else document.documentElement.dataset.floor = now
+    },
+    { immediate: true },
+  )
+  return { floor, isNight }
+}

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+
+/** A message is on its way; in the demo it lies in the outbox. */
+defineProps<{ text: string }>()
+const { t } = useI18n()
+</script>
+
+<template>
+  <p role="status">{{ text }}</p>
+  <p class="quiet">
+    {{ t('mail.outbox') }} <router-link :to="{ name: 'outbox' }">{{ t('outbox.title') }}</router-link>
+  </p>
+  <p class="links">
+    <router-link :to="{ name: 'sign-in' }">{{ t('signUp.back') }}</router-link>
+  </p>
+</template>

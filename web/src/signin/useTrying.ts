@@ -1,0 +1,33 @@
+import { ref, type Ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { callCode, type CallError } from '@esfuerzo/contract'
+
+/** A thing that is tried when a form is sent: whether it is under way, and what went wrong. */
+export interface Trying {
+  busy: Ref<boolean>
+  problem: Ref<string>
+  /** True when it went through. What did not is worded in `problem`. */
+  attempt: (work: () => Promise<void>) => Promise<boolean>
+}
+
+/** @param own words for single codes, where a form has better ones than the general */
+export function useTrying(own: Partial<Record<CallError['code'], string>> = {}): Trying {
+  const { t } = useI18n()
+  const busy = ref(false)
+  const problem = ref('')
+  async function attempt(work: () => Promise<void>): Promise<boolean> {
+    busy.value = true
+    problem.value = ''
+    try {
+      await work()
+      return true
+    } catch (error) {
+      const code = callCode(error)
+      problem.value = own[code] ?? t(`errors.${code}`)
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+  return { busy, problem, attempt }
+}

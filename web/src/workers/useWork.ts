@@ -1,0 +1,88 @@
+import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import { problemEnglish, ProblemError, type Workout } from '@esfuerzo/core'
+import type { WorkDoor } from './workDoor.ts'
+import type { WorkName, Works } from './works.ts'
+
+export interface WorkView<N extends WorkName> {
+  /** The last answer; it may be for an older document, see `current`. */
+  answer: ShallowRef<Works[N]['answer'] | undefined>
+  /** Whether the answer is for the document as it is now: only then may it be applied. */
+  current: ComputedRef<boolean>
+  running: Ref<boolean>
+  /** 0 to 1. */
+  progress: Ref<number>
+  /** What went wrong, in words. */
+  problem: Ref<string>
+  run: () => void
+  cancel: () => void
+}
+
+/** How long a document must stand still before the work begins anew, in milliseconds. */
+const pause = 250
+
+/**
+ * A work that follows a document: it begins anew when the document or what is asked changes, and ends what it was doing.
+ * An answer that comes for an older document is dropped.
+ */
+export function useWork<N extends WorkName>(
+  door: WorkDoor,
+  name: N,
+  workout: Ref<Workout>,
+  asked: () => Works[N]['asked'],
+): WorkView<N> {
+  const answer: WorkView<N>['answer'] = shallowRef()
+  const answered = shallowRef<Workout>()
+  const running = ref(false)
+  const progress = ref(0)
+  const problem = ref('')
+  let abort: AbortController | undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  function cancel(): void {
+    clearTimeout(timer)
+    abort?.abort()
+    abort = undefined
+    running.value = false
+  }
+
+  async function run(): Promise<void> {
+    cancel()
+    const here = (abort = new AbortController())
+    const document = workout.value
+    running.value = true
+    progress.value = 0
+    problem.value = ''
+    try {
+      const found = await door.run(name, document, asked(), {
+        signal: here.signal,
+        onProgress: (share) => (progress.value = share),
+      })
+      if (abort !== here || workout.value !== document) return
+      answer.value = found
+      answered.value = document
+    } catch (error) {
+      if (abort !== here) return
+      problem.value = error instanceof ProblemError ? error.problems.map(problemEnglish).join('\n') : 'failed'
+    } finally {
+      if (abort === here) running.value = false
+    }
+  }
+
+  watch([workout, asked], ([document, now], [before, then]) => {
+    if (document === before && JSON.stringify(now) === JSON.stringify(then)) return
+    cancel()
+    running.value = true
+    timer = setTimeout(() => void run(), pause)
+  })
+  onScopeDispose(cancel)
+  void run()
+  return {
+    answer,
+    current: computed(() => answer.value !== undefined && answered.value === workout.value),
+    running,
+    progress,
+    problem,
+    run: () => void run(),
+    cancel,
+  }
+}

@@ -1,0 +1,100 @@
+import { proxy, releaseProxy, wrap, type Remote } from 'comlink'
+import { ProblemError, type Workout } from '@esfuerzo/core'
+import type { Door } from './core.worker.ts'
+import type { WorkName, Works } from './works.ts'
+
+/** What the door needs of a worker: the browser's, or a stand-in in tests. */
+export type Thread = Parameters<typeof wrap>[0] & { terminate(): void; onerror?: unknown }
+
+export interface RunOptions {
+  /** Aborting ends the worker, whatever it is doing. */
+  signal?: AbortSignal
+  /** Share of the work that is done, 0 to 1. */
+  onProgress?: (share: number) => void
+}
+
+export interface WorkDoor {
+  /**
+   * Runs a work over a session in a worker.
+   *
+   * @throws {ProblemError} what the work found wrong with the session
+   * @throws {DOMException} `AbortError` when it was cancelled
+   */
+  run: <N extends WorkName>(
+    name: N,
+    workout: Workout,
+    asked: Works[N]['asked'],
+    options?: RunOptions,
+  ) => Promise<Works[N]['answer']>
+  /** Has a worker stand by, so that the next work begins at once. */
+  warm: () => void
+  /** Ends every worker. */
+  close: () => void
+}
+
+interface Hand {
+  thread: Thread
+  remote: Remote<Door>
+}
+
+/** The one way from the page to heavy work. @param makeThread starts a worker that exposes {@link Door} */
+export function workDoor(makeThread: () => Thread): WorkDoor {
+  let spare: Hand | undefined
+  const busy = new Set<Hand>()
+  const make = (): Hand => {
+    const thread = makeThread()
+    return { thread, remote: wrap<Door>(thread) }
+  }
+  const end = (hand: Hand) => {
+    if (hand === spare) spare = undefined
+    else if (!busy.delete(hand)) return
+    hand.remote[releaseProxy]()
+    hand.thread.terminate()
+  }
+
+  return {
+    async run(name, workout, asked, { signal, onProgress } = {}) {
+      signal?.throwIfAborted()
+      const hand = spare ?? make()
+      // Another stands by while this one works.
+      spare = make()
+      busy.add(hand)
+      let onAbort = () => {}
+      const left = new Promise<never>((_, reject) => {
+        onAbort = () => {
+          end(hand)
+          reject(signal!.reason as Error)
+        }
+        signal?.addEventListener('abort', onAbort)
+        Object.assign(hand.thread, {
+          onerror: (event: { message?: string }) => reject(new Error(event.message ?? 'the worker did not start')),
+        })
+      })
+      try {
+        const report = proxy((share: number) => {
+          if (busy.has(hand)) onProgress?.(share)
+        })
+        const outcome = (await Promise.race([hand.remote.run(name, workout, asked, report), left])) as Awaited<
+          ReturnType<Door['run']>
+        >
+        if ('problems' in outcome) throw new ProblemError(outcome.problems)
+        // What it has timed and compiled is warm: it stands by in the place of the other.
+        busy.delete(hand)
+        if (spare) end(spare)
+        spare = hand
+        return outcome.answer as Works[typeof name]['answer']
+      } catch (error) {
+        end(hand)
+        throw error
+      } finally {
+        signal?.removeEventListener('abort', onAbort)
+      }
+    },
+    warm() {
+      spare ??= make()
+    },
+    close() {
+      for (const hand of [...busy, ...(spare ? [spare] : [])]) end(hand)
+    },
+  }
+}

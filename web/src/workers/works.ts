@@ -1,0 +1,88 @@
+import {
+  arrange,
+  chanceOutlook,
+  finishOf,
+  fit,
+  quantile,
+  simulate,
+  spreadOf,
+  type ArrangeAnswer,
+  type BlockOf,
+  type Finish,
+  type FitAnswer,
+  type Library,
+  type LineOutlook,
+  type Spread,
+  type Workout,
+} from '@esfuerzo/core'
+
+/** When a group's children are through, simulated. */
+export interface GroupFinish {
+  group: string
+  finish: Finish
+}
+
+/** What a block of chance comes to for a group. */
+export interface GroupChance {
+  group: string
+  /** Of the block alone, with children as they differ. */
+  finish: Finish
+  draws: Spread
+  /** The typical child's seconds, exactly: the draws alone make the difference. */
+  seconds: { early: number; median: number; late: number }
+  lines: LineOutlook[]
+}
+
+/** What is asked of a worker, and what comes back: each work by its name. */
+export interface Works {
+  fit: { asked: { fill: boolean }; answer: FitAnswer }
+  arrange: { asked: { block: string }; answer: ArrangeAnswer }
+  finish: { asked: Record<never, never>; answer: GroupFinish[] }
+  chance: { asked: { block: string }; answer: GroupChance[] }
+}
+export type WorkName = keyof Works
+
+type Report = (share: number) => void
+type Work<N extends WorkName> = (
+  workout: Workout,
+  asked: Works[N]['asked'],
+  library: Library,
+  report: Report,
+) => Works[N]['answer']
+
+/** One report out of several groups' reports. */
+const inPart =
+  (report: Report, n: number, of: number): Report =>
+  (share) =>
+    report((n + share) / of)
+
+/** How each is done: pure computation over a session, for a worker to run. */
+export const works: { [N in WorkName]: Work<N> } = {
+  fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
+  arrange: (workout, { block }, library) => arrange(workout, block, library),
+  finish: (workout, _, library, report) =>
+    workout.groups.map((group, n) => {
+      const onProgress = inPart(report, n, workout.groups.length)
+      return {
+        group: group.id,
+        finish: finishOf(simulate(workout, group, library, { onProgress }), workout.minutes * 60),
+      }
+    }),
+  chance: (workout, { block: id }, library, report) => {
+    const section = workout.sections.find((s) => s.blocks.some((b) => b.id === id))
+    const block = section?.blocks.find((b): b is BlockOf<'chance'> => b.id === id && b.form === 'chance')
+    if (!section || !block) return []
+    const alone: Workout = { ...workout, sections: [{ ...section, blocks: [block] }] }
+    return workout.groups.map((group, n) => {
+      const { seconds, draws, lines } = chanceOutlook(block, group, workout, library)
+      const onProgress = inPart(report, n, workout.groups.length)
+      return {
+        group: group.id,
+        finish: finishOf(simulate(alone, group, library, { onProgress }), workout.minutes * 60),
+        draws: spreadOf(draws),
+        seconds: { early: quantile(seconds, 0.1), median: quantile(seconds, 0.5), late: quantile(seconds, 0.9) },
+        lines,
+      }
+    })
+  },
+}

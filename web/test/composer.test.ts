@@ -1,0 +1,214 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { addStation, cellsFor, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
+import { library } from '../src/teacher/library.ts'
+
+const device = vi.hoisted(() => new Map<string, unknown>())
+vi.mock('idb-keyval', () => ({
+  createStore: () => ({}),
+  set: async (key: string, value: unknown) => void device.set(key, structuredClone(value)),
+  del: async (key: string) => void device.delete(key),
+  entries: async () => [...device],
+}))
+
+/** A server with one session in it. */
+const server = {
+  document: undefined as unknown as Workout,
+  revision: 1,
+  created: [] as Workout[],
+  down: false,
+  signedOut: false,
+}
+const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
+async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {
+  if (server.down) throw new TypeError('network')
+  if (server.signedOut) return answer(401, { code: 'sign-in-needed', detail: '' })
+  const body = init.body ? JSON.parse(init.body) : undefined
+  if (url.endsWith('/settings')) return answer(200, newSettings('UTC'))
+  if (url.endsWith('/versions')) return answer(200, {})
+  if (init.method === 'GET')
+    return url.endsWith('gone')
+      ? answer(404, { code: 'not-found', detail: '' })
+      : answer(200, { id: 'w1', revision: server.revision, document: server.document })
+  if (init.method === 'POST') return (server.created.push(body.document), answer(200, { id: 'copy', revision: 1 }))
+  if (body.revision !== server.revision) return answer(409, { code: 'conflict', detail: '' })
+  Object.assign(server, { document: body.document, revision: server.revision + 1 })
+  return answer(200, { id: 'w1', revision: server.revision })
+}
+
+const fresh = async () => {
+  setActivePinia(createPinia())
+  const { useComposer } = await import('../src/compose/store.ts')
+  return useComposer()
+}
+const quiet = () => vi.advanceTimersByTimeAsync(800)
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  vi.stubGlobal('fetch', fakeFetch)
+  device.clear()
+  sessionStorage.clear()
+  const workout = newWorkout(
+    'Springs',
+    [
+      [0, 1],
+      [4, 5],
+    ],
+    20,
+    library.version,
+  )
+  const document = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
+  Object.assign(server, { document, revision: 1, created: [], down: false, signedOut: false })
+})
+afterEach(() => void vi.useRealTimers())
+
+describe('the composer', () => {
+  it('opens a session, edits it, and saves by itself', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    expect(composer.lanes.map((l) => l.totals.session.seconds.typical)).toEqual([180, 180])
+    composer.edit((w) => setDetails(w, { title: 'Gusts' }))
+    expect(composer.saveState).toBe('unsaved')
+    await quiet()
+    expect([composer.saveState, server.document.title, server.revision, device.size]).toEqual(['saved', 'Gusts', 2, 0])
+  })
+
+  it('puts a move in below the cursor and moves the cursor onto it', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    composer.selection = { row: 's1', cell: -1 }
+    composer.addMove('plank')
+    composer.addMove('lunge')
+    const block = composer.workout.sections[1]!.blocks[0]!
+    expect(stationsOf(block).map((s) => s.cells.all.move)).toEqual(['pogo', 'plank', 'lunge'])
+    expect(composer.selection).toEqual({ row: 's3', cell: -1 })
+    composer.selection = { row: 'p3', cell: -1 }
+    composer.addMove('butterfly')
+    expect(stationsOf(composer.workout.sections[2]!.blocks[0]!)).toHaveLength(1)
+  })
+
+  it('says why an edit cannot be, and changes nothing', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    const before = composer.workout
+    expect(composer.edit((w) => setDetails(w, { minutes: 500 }))).toBe(false)
+    expect(composer.workout).toBe(before)
+    expect(composer.message?.text).toContain('minutes: should be at most 120')
+  })
+
+  it('offers to undo what was taken out, and undoes to the very document', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    const before = composer.workout
+    composer.selection = { row: 's1', cell: -1 }
+    composer.removeRows()
+    expect(composer.message).toEqual({ text: 'removed', undo: true })
+    composer.undo()
+    expect(composer.workout).toBe(before)
+  })
+
+  it('keeps work on the device while the server is away, and brings it back after a reload', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    server.down = true
+    composer.edit((w) => setDetails(w, { title: 'In the dark' }))
+    await quiet()
+    expect([composer.saveState, device.size]).toEqual(['away', 1])
+    server.down = false
+    // The page is loaded anew, in the same tab.
+    const again = await fresh()
+    await again.open('w1')
+    expect([again.workout.title, again.canUndo, again.message?.text]).toEqual(['In the dark', true, 'restored'])
+    await quiet()
+    expect(server.document.title).toBe('In the dark')
+  })
+
+  it('keeps both when a session was saved elsewhere meanwhile', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    server.revision = 7
+    composer.edit((w) => setDetails(w, { title: 'Mine' }))
+    await quiet()
+    expect(composer.saveState).toBe('conflict')
+    expect(await composer.keepBoth()).toBe('copy')
+    expect(server.created.map((d) => d.title)).toEqual(['Mine (my copy)'])
+    await composer.open('w1')
+    expect([composer.workout.title, composer.saveState]).toEqual(['Springs', 'saved'])
+  })
+
+  it('makes a copy of work left on the device that started from an older revision', async () => {
+    device.set('w1/gone-tab', {
+      revision: 1,
+      document: setDetails(server.document, { title: 'Left behind' }),
+      at: Date.now() - 120_000,
+    })
+    server.revision = 3
+    const composer = await fresh()
+    await composer.open('w1')
+    expect([composer.workout.title, server.created[0]?.title, device.size]).toEqual([
+      'Springs',
+      'Left behind (my copy)',
+      0,
+    ])
+  })
+
+  it('leaves the work of a tab that is still open alone', async () => {
+    device.set('w1/other-tab', {
+      revision: 1,
+      document: setDetails(server.document, { title: 'Being typed' }),
+      at: Date.now() - 5000,
+    })
+    const composer = await fresh()
+    await composer.open('w1')
+    expect([composer.workout.title, device.size]).toEqual(['Springs', 1])
+  })
+
+  it('says what is wrong where a session cannot be opened, and where nobody is signed in any more', async () => {
+    const composer = await fresh()
+    await composer.open('gone')
+    expect(composer.loadError).toBe('not-found')
+    await composer.open('w1')
+    expect(composer.loadError).toBeUndefined()
+    server.signedOut = true
+    composer.edit((w) => setDetails(w, { title: 'Signed out' }))
+    await quiet()
+    expect([composer.saveState, device.size]).toEqual(['signed-out', 1])
+  })
+})
+
+describe('pieces and folding', () => {
+  it('copies the row the cursor is on, and pastes it after the cursor', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    expect(composer.copied()).toBeUndefined()
+    composer.selection = { row: 's1', cell: -1 }
+    const station = composer.copied()!
+    composer.selection = { row: 'p2', cell: -1 }
+    const section = composer.copied()!
+    composer.selection = { row: 's1', cell: -1 }
+    expect(composer.paste(station)).toBe(true)
+    expect(composer.selection).toEqual({ row: 's2', cell: -1 })
+    expect(composer.paste(section)).toBe(true)
+    expect(composer.workout.sections.map((s) => s.id)).toEqual(['p1', 'p2', 'p4', 'p3'])
+    expect(composer.paste('something else')).toBe(false)
+    composer.undo()
+    composer.undo()
+    expect(composer.workout).toEqual(server.document)
+  })
+
+  it('folds a section away, numbers on past it, and opens it for whatever goes in', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    composer.selection = { row: 'p3', cell: -1 }
+    composer.addMove('butterfly')
+    composer.toggleFold('p2')
+    const shown = () => composer.rows.map((r) => (r.kind === 'station' ? `${r.n} ${r.name}` : r.kind))
+    expect(shown()).toEqual(['section', 'empty', 'section', 'section', '2 Butterfly'])
+    composer.selection = { row: 'p2', cell: -1 }
+    composer.addMove('plank')
+    expect(shown()).toEqual(['section', 'empty', 'section', '1 Pogo jump', '2 Plank', 'section', '3 Butterfly'])
+    composer.toggleFold('p2')
+    composer.goTo('s1')
+    expect(composer.folded.size).toBe(0)
+  })
+})

@@ -1,0 +1,236 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick, ref } from 'vue'
+import { parse, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import LanesPanel from '../src/compose/LanesPanel.vue'
+import MessageBar from '../src/compose/MessageBar.vue'
+import ShortcutSheet from '../src/compose/ShortcutSheet.vue'
+import { useComposer } from '../src/compose/store.ts'
+import RadioBar from '../src/compose/tools/RadioBar.vue'
+import ToolPanel from '../src/compose/tools/ToolPanel.vue'
+import { useTool } from '../src/compose/tools/useTool.ts'
+import { useShortcuts, type ShortcutActions } from '../src/compose/useShortcuts.ts'
+import { library } from '../src/teacher/library.ts'
+import { open, serve } from './support/pages.ts'
+
+const typed = (...lines: string[]): Workout => {
+  const { workout, problems } = parse(['# Session', ...lines].join('\n'), library)
+  expect(problems).toEqual([])
+  return readWorkout(workout)
+}
+const session = typed(
+  'minutes 6; groups K-1, 4-6',
+  '## Main part',
+  '3 laps 30/30 [4-6: 40/30]',
+  'squat',
+  'jumping jack',
+  'lunge',
+  '## Game',
+  'coin',
+  'heads: squat 10',
+  'tails: lunge 8',
+)
+beforeEach(() => {
+  setActivePinia(createPinia())
+  serve({})
+})
+function composing(document: Workout) {
+  const composer = useComposer()
+  composer.edit(() => document)
+  return composer
+}
+
+describe('the lanes ask where the question arises', () => {
+  it('a late lane leads to ways to fit', async () => {
+    const composer = composing(session)
+    const { press, words } = await open(LanesPanel)
+    expect(words()).toMatch(/late/)
+    await press(/late$/)
+    expect(composer.tool).toEqual({ kind: 'fit', fill: false })
+    await press(/^Ways to fit/)
+    expect(composer.tool).toEqual({ kind: 'fit' })
+    expect(words()).not.toContain('Fill it up')
+  })
+
+  it('a lane well under the minutes leads to filling it up; all of them say so below', async () => {
+    const composer = composing(setDetails(session, { minutes: 40 }))
+    const { press } = await open(LanesPanel)
+    await press(/to spare$/)
+    expect(composer.tool).toEqual({ kind: 'fit', fill: true })
+    await press('Fill it up')
+    expect(composer.tool).toEqual({ kind: 'fit', fill: true })
+  })
+
+  it('a lane a little under asks nothing; lanes that are to end together and do not lead to ways to fit', async () => {
+    composing(setDetails(session, { minutes: 13 }))
+    const first = await open(LanesPanel)
+    expect(first.words()).not.toMatch(/Ways to fit|Fill it up/)
+    composing(setDetails(session, { minutes: 13, finishTogether: true }))
+    const together = await open(LanesPanel)
+    expect(together.words()).toContain('Ways to fit')
+  })
+
+  it('whether everybody finishes can always be asked', async () => {
+    const composer = composing(session)
+    const { press } = await open(LanesPanel)
+    await press('Will everybody finish?')
+    expect(composer.tool).toEqual({ kind: 'finish' })
+  })
+})
+
+describe('what is open in the panel', () => {
+  const blocks = () => session.sections.flatMap((s) => s.blocks)
+
+  it('is there as long as its block is, in a form it is about', () => {
+    const composer = composing(session)
+    const { tool } = useTool(composer)
+    expect(tool.value).toBeUndefined()
+    composer.tool = { kind: 'arrange', block: blocks()[0]!.id }
+    expect(tool.value).toEqual(composer.tool)
+    composer.tool = { kind: 'chance', block: blocks()[0]!.id }
+    expect(tool.value).toBeUndefined()
+    composer.tool = { kind: 'chance', block: blocks()[1]!.id }
+    expect(tool.value).toEqual(composer.tool)
+    composer.edit((w) => ({ ...w, sections: w.sections.slice(0, 1) }))
+    expect(tool.value).toBeUndefined()
+    composer.tool = { kind: 'finish' }
+    expect(tool.value).toEqual({ kind: 'finish' })
+  })
+
+  it('by key is the block the cursor is in, or says that there is nothing to arrange', () => {
+    const composer = composing(session)
+    const { openArrange } = useTool(composer)
+    openArrange()
+    expect(composer.message).toEqual({ text: 'nothingToArrange' })
+    composer.goTo(session.sections[0]!.id)
+    openArrange()
+    expect(composer.tool).toEqual({ kind: 'arrange', block: blocks()[0]!.id })
+    composer.tool = undefined
+    composer.goTo(session.sections[1]!.id)
+    openArrange()
+    expect(composer.tool).toBeUndefined()
+  })
+
+  it('takes the focus, says how far it is, and can be stopped, tried again and closed', async () => {
+    const composer = composing(session)
+    composer.tool = { kind: 'finish' }
+    const onCancel = vi.fn()
+    const onAgain = vi.fn()
+    const props = { title: 'A question', running: true, progress: 0.4, problem: '', onCancel, onAgain }
+    const { press } = await open(ToolPanel, props)
+    expect(document.activeElement?.textContent).toBe('A question')
+    expect(document.querySelector('progress')!.value).toBe(0.4)
+    await press('Cancel')
+    expect(onCancel).toHaveBeenCalledOnce()
+    await press('Close')
+    expect(composer.tool).toBeUndefined()
+    const broken = await open(ToolPanel, { ...props, running: false, problem: 'failed' })
+    expect(broken.words()).toContain('That did not work out. Nothing was changed.')
+    await broken.press('Try again')
+    expect(onAgain).toHaveBeenCalledOnce()
+    expect((await open(ToolPanel, { ...props, problem: 'b9: is not there' })).words()).toContain('b9: is not there')
+  })
+})
+
+describe('choices side by side', () => {
+  it('are radios of one name, so that arrow keys go through them', async () => {
+    const chosen = ref(1)
+    const { view } = await open(RadioBar, {
+      choices: [0, 1, 2],
+      label: 'Ways',
+      modelValue: chosen.value,
+      'onUpdate:modelValue': (n: number) => (chosen.value = n),
+    })
+    const radios = [...document.querySelectorAll<HTMLInputElement>('input[type=radio]')]
+    expect(radios.map((r) => r.checked)).toEqual([false, true, false])
+    expect(new Set(radios.map((r) => r.name)).size).toBe(1)
+    radios[2]!.click()
+    await nextTick()
+    expect(chosen.value).toBe(2)
+    expect(view.find('[role=radiogroup]').attributes('aria-label')).toBe('Ways')
+  })
+})
+
+describe('what the composer says', () => {
+  it('counts what was taken, and takes it back', async () => {
+    const composer = composing(session)
+    composer.edit((w) => setDetails(w, { minutes: 30 }))
+    composer.message = { text: 'fitTaken', params: { n: 2 }, undo: true }
+    const { press, words } = await open(MessageBar)
+    expect(words()).toContain('2 changes are taken.')
+    composer.message = { text: 'fitTaken', params: { n: 1 }, undo: true }
+    await nextTick()
+    expect(words()).toContain('The change is taken.')
+    await press('Undo')
+    expect([composer.workout.minutes, composer.message]).toEqual([6, undefined])
+  })
+
+  it('is said as it is where it is no word of ours', async () => {
+    const composer = composing(session)
+    composer.message = { text: 'title: at least 1 letter' }
+    const { press, words } = await open(MessageBar)
+    expect(words()).toContain('title: at least 1 letter')
+    await press('Close')
+    expect(composer.message).toBeUndefined()
+  })
+})
+
+describe('the keys of the composer', () => {
+  const actions = (): Record<keyof ShortcutActions, ReturnType<typeof vi.fn>> => ({
+    find: vi.fn(),
+    help: vi.fn(),
+    leave: vi.fn(),
+    play: vi.fn(),
+    text: vi.fn(),
+    fit: vi.fn(),
+    arrange: vi.fn(),
+  })
+  /** The keys at work, over an element that has the focus. */
+  async function keysOver(html: string) {
+    const called = actions()
+    const composer = composing(session)
+    await open({
+      setup: () => useShortcuts(composer, called as unknown as ShortcutActions),
+      template: `<div>${html}</div>`,
+    })
+    const press = (key: string, more: KeyboardEventInit = {}) => {
+      const target = document.querySelector('[data-here]')!
+      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }))
+    }
+    return { called, press }
+  }
+
+  it('do what they say anywhere but in a field', async () => {
+    const { called, press } = await keysOver('<button data-here>here</button>')
+    for (const key of ['/', '?', 'p', 'W', 'm', 'A']) press(key)
+    const { find, help, play, text, fit, arrange, leave } = called
+    for (const action of [find, help, play, text, fit, arrange]) expect(action).toHaveBeenCalledOnce()
+    expect(leave).not.toHaveBeenCalled()
+    press('m', { ctrlKey: true })
+    press('a', { altKey: true })
+    expect([fit.mock.calls.length, arrange.mock.calls.length]).toEqual([1, 1])
+  })
+
+  it('are letters in a field', async () => {
+    const { called, press } = await keysOver('<input data-here>')
+    for (const key of ['m', 'a', 'p', '/']) press(key)
+    for (const action of Object.values(called)) expect(action).not.toHaveBeenCalled()
+  })
+
+  it('Escape leads out of the panel, even from a field in it', async () => {
+    const { called, press } = await keysOver('<aside><input data-here></aside>')
+    press('Escape')
+    expect(called.leave).toHaveBeenCalledOnce()
+  })
+
+  it('all stand in the sheet', async () => {
+    const { words } = await open(ShortcutSheet, { modelValue: true })
+    for (const line of [
+      'Ways to fit the minutes',
+      'Arrange the stations of this block',
+      'Find a move',
+      'Play from here',
+    ])
+      expect(words()).toContain(line)
+  })
+})

@@ -1,0 +1,260 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { createI18n } from 'vue-i18n'
+import { createMemoryHistory, createRouter } from 'vue-router'
+import type { Component } from 'vue'
+import { addStation, cellsFor, newWorkout, publish, setStation, type Run, type Workout } from '@esfuerzo/core'
+import en from '../src/family/locales/en.json'
+import { trackGeometry } from '../src/player/trackGeometry.ts'
+import { library } from '../src/teacher/library.ts'
+
+vi.mock('idb-keyval', () => ({
+  createStore: () => ({}),
+  set: async () => {},
+  del: async () => {},
+  entries: async () => [],
+}))
+
+const token = 'AbCdEfGhIjKlMnOpQrStUv'
+const sha256 = 'a'.repeat(64)
+
+/** K–1 and 4–6: jumps with reps to write down, then a surprise. */
+function session(): Workout {
+  let w = newWorkout(
+    'Springs',
+    [
+      [0, 1],
+      [4, 5, 6],
+    ],
+    20,
+    library.version,
+  )
+  for (const move of ['squat-jump', 'one-leg-stand'])
+    w = addStation(w, 'b2', cellsFor(library.moves.get(move)!, w.groups, 'intervals'))
+  w = setStation(w, 's1', { record: 'reps' })
+  const sections = w.sections.map((s) => (s.role === 'coolDown' ? { ...s, title: 'Secret island', surprise: true } : s))
+  return {
+    ...w,
+    sections,
+    aim: {
+      ...w.aim,
+      target: 'We are learning to land softly.',
+      words: [{ word: 'power', meaning: 'strong and quick' }],
+    },
+  }
+}
+const sent: { url: string; run: Run }[] = []
+let answerRun = () => new Response('{"id":"x"}', { status: 200 })
+async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {
+  const json = (body: unknown) => new Response(JSON.stringify(body))
+  if (url === `/api/go/${token}`) return json({ sha256, title: 'Springs', endsAt: '2099-01-01T00:00:00Z' })
+  if (url === `/snapshots/${sha256}`) return json(publish(session(), library))
+  if (init.method === 'POST') {
+    sent.push({ url, run: JSON.parse(init.body!) })
+    return answerRun()
+  }
+  return new Response(JSON.stringify({ code: url.includes('Ended') ? 'ended' : 'not-found', detail: '' }), {
+    status: 410,
+  })
+}
+vi.stubGlobal('fetch', fakeFetch)
+
+async function opened(load: () => Promise<{ default: Component }>, with_: string = token) {
+  const page = { template: '<div />' }
+  const names = ['front', 'run', 'done'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
+  const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: page }, ...names] })
+  const i18n = createI18n({ legacy: false, locale: 'en', messages: { en } })
+  const wrapper = mount((await load()).default, { props: { token: with_ }, global: { plugins: [i18n, router] } })
+  await flushPromises()
+  return { wrapper, router }
+}
+
+beforeEach(() => {
+  sent.length = 0
+  sessionStorage.clear()
+  answerRun = () => new Response('{"id":"x"}', { status: 200 })
+})
+
+describe('the front page', () => {
+  const front = () => import('../src/family/FrontPage.vue')
+
+  it('shows lanes with their lengths, words, care and cautions, and no surprise', async () => {
+    const { wrapper } = await opened(front)
+    expect(wrapper.findAll('.lane').map((l) => l.text())).toEqual(['AGrades K–16:00Start', 'BGrades 4–66:00Start'])
+    const text = wrapper.text()
+    for (const part of [
+      'land softly',
+      'power',
+      'strong and quick',
+      'never in socks',
+      'Stop when something hurts',
+      'a grown-up is near',
+      'school or your doctor',
+    ]) {
+      expect(text).toContain(part)
+    }
+    expect(text).not.toContain('Secret island')
+    expect(text).not.toMatch(/name|e-mail|calorie|weight/i)
+  })
+
+  it('starts a lane with one tap', async () => {
+    const { wrapper, router } = await opened(front)
+    await wrapper.findAll('.lane')[1]!.trigger('click')
+    await flushPromises()
+    expect(router.currentRoute.value).toMatchObject({ name: 'run', params: { token }, query: { lane: 'g2' } })
+  })
+
+  it.each([
+    ['EndedEndedEndedEnded22', 'This session has ended'],
+    ['NobodyMadeThisToken222', 'This link leads nowhere'],
+    ['../../etc/passwd', 'This link leads nowhere'],
+  ])('says kindly what is wrong with %s', async (wrong, words) => {
+    const { wrapper } = await opened(front, wrong)
+    expect(wrapper.find('h1').text()).toBe(words)
+  })
+})
+
+describe('the page after', () => {
+  const after = () => import('../src/family/AfterPage.vue')
+  const finished = (lane: string, done = 6) =>
+    sessionStorage.setItem(
+      `esfuerzo-run-${token}`,
+      JSON.stringify({
+        lane,
+        startedAt: '2026-03-01T10:00:00.000Z',
+        finishedAt: '2026-03-01T10:06:30.000Z',
+        done,
+        skipped: 1,
+      }),
+    )
+
+  it('asks the youngest by faces, sends what was chosen and typed, and nothing that names a child', async () => {
+    finished('g1')
+    const { wrapper } = await opened(after)
+    expect(wrapper.text()).toContain('6 stations in 6:30')
+    expect(wrapper.findAll('.felt label').map((l) => l.text())).toEqual([
+      'very easy',
+      'easy',
+      'just right',
+      'hard',
+      'very hard',
+    ])
+    await wrapper.findAll('.felt input')[3]!.setValue()
+    const boxes = wrapper.findAll('.asked input')
+    expect(boxes.map((b) => b.attributes('aria-label'))).toEqual([1, 2, 3].map((n) => `Frog jump, lap ${n}`))
+    await boxes[0]!.setValue('1x2')
+    await boxes[2]!.setValue('9')
+    await wrapper.find('button.main').trigger('click')
+    await flushPromises()
+    expect(wrapper.find('[role=status]').text()).toContain('Sent')
+    expect(sent[0]!.url).toBe(`/api/go/${token}/runs`)
+    expect(sent[0]!.run).toMatchObject({
+      format: 'esfuerzo.run',
+      publication: sha256,
+      group: 'g1',
+      steps: { done: 6, skipped: 1, easier: 0 },
+      felt: { scale: 'faces', value: 4 },
+      results: [
+        { block: 'b2', station: 's1', lap: 1, value: 12, unit: 'reps' },
+        { block: 'b2', station: 's1', lap: 3, value: 9, unit: 'reps' },
+      ],
+    })
+    expect(Object.keys(sent[0]!.run).sort()).toEqual([
+      'felt',
+      'finishedAt',
+      'format',
+      'group',
+      'id',
+      'publication',
+      'results',
+      'startedAt',
+      'steps',
+      'version',
+      'zone',
+    ])
+  })
+
+  it('asks the older ones from 0 to 10, and takes an answer left out', async () => {
+    finished('g2')
+    const { wrapper } = await opened(after)
+    expect(wrapper.findAll('.felt b').map((b) => b.text())).toEqual([
+      '0',
+      '1',
+      '2',
+      '3',
+      '4',
+      '5',
+      '6',
+      '7',
+      '8',
+      '9',
+      '10',
+    ])
+    await wrapper.find('button.main').trigger('click')
+    await flushPromises()
+    expect(sent[0]!.run).not.toHaveProperty('felt')
+    expect(sent[0]!.run.results).toEqual([])
+  })
+
+  it('keeps the run while the network is away, and says what an ended link means', async () => {
+    finished('g1')
+    answerRun = () => {
+      throw new TypeError('network')
+    }
+    const away = (await opened(after)).wrapper
+    await away.find('button.main').trigger('click')
+    await flushPromises()
+    expect(away.find('[role=status]').text()).toContain('Kept on this device')
+    answerRun = () => new Response('{"code":"ended","detail":""}', { status: 410 })
+    const over = (await opened(after)).wrapper
+    await over.find('button.main').trigger('click')
+    await flushPromises()
+    expect(over.find('[role=status]').text()).toContain('ended meanwhile')
+  })
+
+  it('is kind to whoever stopped early, and to whoever comes without a run', async () => {
+    finished('g1', 0)
+    expect((await opened(after)).wrapper.text()).toContain('That is all right')
+    sessionStorage.clear()
+    expect((await opened(after)).wrapper.text()).toContain('No session finished here yet')
+  })
+})
+
+describe('the track', () => {
+  it('is run once, clockwise from the middle of the top, whatever the shape of the screen', () => {
+    for (const [width, height] of [
+      [1280, 716],
+      [390, 720],
+      [600, 600],
+    ] as const) {
+      const { pointAt, lane } = trackGeometry(width, height)
+      const [top, right, bottom, left] = [0, 0.25, 0.5, 0.75].map(pointAt)
+      for (const p of [top, bottom]) expect(p!.x).toBeCloseTo(width / 2, 6)
+      for (const p of [left, right]) expect(p!.y).toBeCloseTo(height / 2, 6)
+      expect(top!.y).toBeCloseTo(lane / 2 + 6, 6)
+      expect(right!.x).toBeCloseTo(width - lane / 2 - 6, 6)
+      expect(pointAt(1)).toEqual({ x: expect.closeTo(top!.x, 6), y: expect.closeTo(top!.y, 6) })
+      expect([pointAt(-1), pointAt(2)]).toEqual([pointAt(0), pointAt(1)])
+    }
+  })
+
+  it('has lines beside its middle that keep their distance all the way round', () => {
+    const [middle, inner] = [trackGeometry(900, 500), trackGeometry(900, 500, 6)]
+    const around = Array.from({ length: 400 }, (_, i) => middle.pointAt(i / 400))
+    for (let i = 0; i < 40; i++) {
+      const p = inner.pointAt(i / 40)
+      const nearest = Math.min(...around.map((q) => Math.hypot(p.x - q.x, p.y - q.y)))
+      expect(nearest).toBeGreaterThan(5.5)
+      expect(nearest).toBeLessThan(7)
+    }
+  })
+
+  it('is gone along evenly: equal shares are equal ways', () => {
+    const { pointAt, length } = trackGeometry(900, 500)
+    const steps = Array.from({ length: 1000 }, (_, i) => pointAt(i / 1000))
+    for (let i = 1; i < steps.length; i++) {
+      const way = Math.hypot(steps[i]!.x - steps[i - 1]!.x, steps[i]!.y - steps[i - 1]!.y)
+      expect(Math.abs(way - length / 1000)).toBeLessThan(0.02)
+    }
+  })
+})

@@ -1,0 +1,160 @@
+import { flushPromises } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { addStation, cellsFor, findStation, newWorkout, setDetails, valueFor, type Home } from '@esfuerzo/core'
+import { useComposer } from '../src/compose/store.ts'
+import { rowMarks } from '../src/compose/rowMarks.ts'
+import { i18n } from '../src/teacher/i18n.ts'
+import { library } from '../src/teacher/library.ts'
+import { open } from './support/pages.ts'
+
+let composer: ReturnType<typeof useComposer>
+const moves = ['biceps-curl', 'lunge']
+beforeEach(() => {
+  localStorage.clear()
+  setActivePinia(createPinia())
+  composer = useComposer()
+  composer.edit(() =>
+    moves.reduce(
+      (w, id) => addStation(w, 'b2', cellsFor(library.moves.get(id)!, w.groups, 'intervals')),
+      newWorkout(
+        'Home',
+        [
+          [0, 1],
+          [4, 5, 6],
+        ],
+        20,
+        library.version,
+      ),
+    ),
+  )
+})
+const setHome = (home: Partial<Home>) => composer.edit((w) => setDetails(w, { home }))
+const stationRow = (id = 's1') => composer.rows.find((r) => r.kind === 'station' && r.id === id)!
+const cell = (group: string, id = 's1') => valueFor(findStation(composer.workout, id).cells, group)
+
+describe('what a home does not allow', () => {
+  const obstacles = async (id = 'biceps-curl', version = 'biceps-curl') => {
+    const move = library.moves.get(id)!
+    const props = { move, version: move.versions.find((v) => v.id === version)! }
+    return open((await import('../src/compose/HomeObstacles.vue')).default, props)
+  }
+
+  it('is said with what may be taken instead, which is then remembered', async () => {
+    const { press, words } = await obstacles()
+    expect(words()).toContain('There is no small plastic bottle with water in this home.')
+    await press('take a packet of rice')
+    expect(composer.workout.home.standIns).toEqual({ bottle: 'a packet of rice' })
+    expect(words()).not.toContain('There is no')
+    composer.undo()
+    expect(composer.workout.home.standIns).toEqual({})
+  })
+
+  it('is settled by saying that there is one', async () => {
+    const { press } = await obstacles()
+    await press('There is one')
+    expect(composer.workout.home.kit).toEqual(['bottle'])
+  })
+
+  it('names the floor, the neighbours, and who must be by', async () => {
+    setHome({ space: 'spot', quiet: true })
+    expect((await obstacles('kick-up', 'kick-up')).words()).toMatch(/needs a mat's length.*thuds.*adult must be by/)
+  })
+
+  it('is marked on the row, by the letters of the groups it is for', () => {
+    // Kindergarten curls empty hands; only the older ones need the bottle.
+    expect(rowMarks(stationRow(), composer.workout, library, i18n.global.t).map((m) => m.text)).toEqual([
+      'B cannot do this at home as it is',
+    ])
+    setHome({ kit: ['bottle'] })
+    expect(rowMarks(stationRow(), composer.workout, library, i18n.global.t)).toEqual([])
+    expect(rowMarks(composer.rows.at(-2)!, composer.workout, library, i18n.global.t).map((m) => m.text)).toEqual([
+      'kept',
+    ])
+  })
+})
+
+describe('what the session needs', () => {
+  it('lists each thing with its moves, and says what is missing', async () => {
+    const { words } = await open((await import('../src/compose/FetchList.vue')).default)
+    expect(words()).toMatch(/small plastic bottle with water.*Bottle curl.*not there, and nothing stands in for it/)
+    setHome({ standIns: { bottle: 'a rolled-up towel' } })
+    await flushPromises()
+    expect(words()).not.toContain('nothing stands in for it')
+  })
+
+  it('says so where it needs nothing', async () => {
+    composer.edit(() => newWorkout('Bare', [[4]], 20, library.version))
+    expect((await open((await import('../src/compose/FetchList.vue')).default)).words()).toContain('Nothing: no move')
+  })
+})
+
+describe('another move like it', () => {
+  const likes = async (scope: 'all' | string[] = 'all') =>
+    open((await import('../src/compose/LikeMoves.vue')).default, { row: stationRow('s2'), scope })
+
+  it('is offered with its reason, and takes the row’s place for the groups it is for', async () => {
+    composer.selection = { row: 's2', cell: -1 }
+    const { press, words, view } = await likes(['g2'])
+    expect(words()).toMatch(/lunge · /)
+    expect(view.findAll('li')).toHaveLength(5)
+    await press(/^Swap for/)
+    expect(cell('g1', 's2').move).toBe('lunge')
+    expect(library.moves.get(cell('g2', 's2').move)!.family).toBe('lunge')
+    expect(cell('g2', 's2').move).not.toBe('lunge')
+  })
+
+  it('is the likest that is not there yet, row by row, as one step to undo', () => {
+    composer.selection = { row: 's1', cell: -1 }
+    composer.extendTo('s2')
+    const before = composer.workout
+    composer.swap()
+    const swapped = [cell('g2', 's1').move, cell('g2', 's2').move]
+    expect(new Set([...swapped, ...moves]).size).toBe(4)
+    composer.undo()
+    expect(composer.workout).toEqual(before)
+  })
+
+  it('does nothing on a row that is no move, and says why', () => {
+    composer.selection = { row: 'p2', cell: -1 }
+    const before = composer.workout
+    composer.swap()
+    expect(composer.workout).toBe(before)
+    expect(composer.message?.text).toBe('nothingLike')
+  })
+})
+
+describe('weights at home', () => {
+  const weights = async (take: (kg: number) => void = () => {}) =>
+    open((await import('../src/compose/HomeWeights.vue')).default, { modelValue: true, onTake: take })
+
+  it('adds up what is put in, and says for which grades it is and the next step up', async () => {
+    let taken = 0
+    const { press, words } = await weights((kg) => (taken = kg))
+    // A school book of 120 pages: 60 × 0.06237 m² × 80 g + 2 × 0.06237 × 250 g = 330.6 g.
+    expect(words()).toContain('0.33 kg in the bag')
+    expect(words()).toContain('for grades 2, 3, 4, 5, 6')
+    await press('Bottle')
+    expect(words()).toContain('0.85 kg in the bag')
+    // One more book is lighter than one more bottle: 1.18 kg, 39 % more.
+    expect(words()).toMatch(/one more book, 1\.18 kg \(\+39 %\)/)
+    await press('Remove thing 1')
+    expect(words()).toContain('0.52 kg in the bag')
+    await press('Use it here')
+    expect(taken).toBe(0.52)
+  })
+
+  it('remembers what was put together last, and speaks in pounds where that is wanted', async () => {
+    localStorage.setItem('esfuerzo.weights.unit', 'lb')
+    localStorage.setItem('esfuerzo.weights.things', JSON.stringify([{ kind: 'weighed', kg: 0.45359237 }]))
+    expect((await weights()).words()).toContain('0.99 lb in the bag')
+  })
+
+  it('has nothing to take while nothing is in it', async () => {
+    localStorage.setItem('esfuerzo.weights.things', '[]')
+    const { words } = await weights()
+    expect(words()).toContain('Put a thing in.')
+    const take = [...document.querySelectorAll('button')].find((b) => b.textContent!.includes('Use it here'))!
+    expect(take.hasAttribute('disabled')).toBe(true)
+  })
+})

@@ -1,0 +1,127 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
+import { createI18n } from 'vue-i18n'
+import { forms, newWorkout, parse, publish, type Form, type Publication } from '@esfuerzo/core'
+import en from '../src/player/locales/en.json'
+import PlayerStage from '../src/player/PlayerStage.vue'
+import { library } from '../src/teacher/library.ts'
+
+vi.stubGlobal('AudioContext', undefined)
+
+/** One block of each form as a teacher writes it, and what a child reads in it somewhere. */
+const texts: Record<Form, [text: string, reads: RegExp]> = {
+  talk: ['talk 30 s', /The block|Listen/],
+  list: ['squat 5\nside lunge 6', /Squat/],
+  intervals: ['2 laps 20/10\nsquat\none-leg stand', /lap 1 of 2/],
+  rounds: ['2x 5 squat, 5 lunge, rest 20', /Lunge/],
+  sets: ['2x5 squat, rest 15', /Squat/],
+  amrap: ['amrap 4: 5 squats, 5 lunges', /lap 2.*Squat/],
+  ladder: ['ladder 1-3: squat, plank', /Squat/],
+  chance: ['coin: squat | lunge', /Flip|coin/i],
+  calls: ['calls every 8 s, for 1 min\nmast: squat\ndeck: plank', /mast|deck/i],
+  sums: ['sums 5-12 add: squat', /\d+ \+ \d+/],
+  levels: ['levels 1-2, each 60 s\ntoss and catch\nhand dribble', /Toss and catch/i],
+  target: ['target 1 m = 1 and 2 m = 2, 3 throws', /throw|target|point/i],
+  game: ['game 1 min\nrules: Statues in the fog', /Statues in the fog/],
+  measure: ['measure sit and reach before', /reach/i],
+  quiz: ['quiz', /./],
+}
+
+function published(text: string): Publication | undefined {
+  const groups = newWorkout('x', [[4, 5, 6]], 20, library.version).groups
+  const { workout, problems } = parse(
+    `# Fog\n## Main\nmarch on the spot 10 s\n### The block\n${text}\n`,
+    library,
+    groups,
+  )
+  if (problems.length) throw new Error(`${text}: ${JSON.stringify(problems)}`)
+  return publish(workout, library)
+}
+
+/** What every step of a run shows, from the first to the last, by skipping on. */
+async function walk(publication: Publication) {
+  const lane = publication.lanes[0]!
+  const stage = mount(PlayerStage, {
+    props: { publication, lane, speed: 1 },
+    global: { plugins: [createI18n({ legacy: false, locale: 'en', messages: { en } })] },
+  })
+  await flushPromises()
+  const seen: string[] = []
+  const skip = () =>
+    stage
+      .findAll('.bar button')
+      .find((b) => b.text() === 'Skip')!
+      .trigger('click')
+  for (let i = 0; i < lane.steps.length && !stage.emitted('finish'); i++) {
+    seen.push(
+      ['.where', '.prompt', 'h2', '.cue', '[data-testid=digits]', '[aria-live]']
+        .map((q) => stage.find(q).text())
+        .join(' ~ '),
+    )
+    await skip()
+    await flushPromises()
+  }
+  return { seen, stage }
+}
+
+describe('a child is told what to do in every form', () => {
+  it('knows every form', () => expect(Object.keys(texts).sort()).toEqual([...forms].sort()))
+
+  it.each(Object.entries(texts))('%s', async (_, [text, reads]) => {
+    const publication = published(text)!
+    const { seen, stage } = await walk(publication)
+    expect(seen).toHaveLength(publication.lanes[0]!.steps.length)
+    for (const step of seen) {
+      expect(step).not.toMatch(/undefined|NaN|\[object|\{\w+\}/)
+      // A heading, and digits that count.
+      const [, , heading, , digits] = step.split(' ~ ')
+      expect(heading).not.toBe('')
+      expect(digits).toMatch(/\d/)
+    }
+    expect(seen.join('\n')).toMatch(reads)
+    expect(stage.emitted('finish')).toHaveLength(1)
+    const [result] = stage.emitted('finish')![0] as [{ done: number; skipped: number }]
+    expect(result.skipped).toBeGreaterThan(0)
+  })
+})
+
+it('goes back, pauses and goes on by keys, and ends by Stop', async () => {
+  const { stage } = await (async () => {
+    const publication = published(texts.intervals[0])!
+    const wrapper = mount(PlayerStage, {
+      props: { publication, lane: publication.lanes[0]!, speed: 1 },
+      global: { plugins: [createI18n({ legacy: false, locale: 'en', messages: { en } })] },
+    })
+    await flushPromises()
+    return { stage: wrapper }
+  })()
+  const press = async (key: string) => {
+    document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+    await flushPromises()
+  }
+  const heading = () => stage.find('h2').text()
+  const first = heading()
+  await press('ArrowRight')
+  await press('ArrowRight')
+  expect(heading()).not.toBe(first)
+  await press('ArrowLeft')
+  await press('ArrowLeft')
+  expect(heading()).toBe(first)
+  await press(' ')
+  expect(stage.find('.prompt').text()).toBe('Paused')
+  await press(' ')
+  expect(stage.find('.prompt').text()).not.toBe('Paused')
+  await stage
+    .findAll('.bar button')
+    .find((b) => b.text() === 'Stop')!
+    .trigger('click')
+  expect(stage.emitted('finish')).toHaveLength(1)
+})
+
+it('names no move that is in no lane', () => {
+  for (const [text] of Object.values(texts)) {
+    const publication = published(text)!
+    const used = new Set(publication.lanes.flatMap((l) => l.steps.flatMap((s) => s.move ?? [])))
+    for (const move of publication.moves) expect(used.has(move.id) || text.includes(' or ')).toBe(true)
+  }
+})

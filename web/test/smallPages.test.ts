@@ -1,0 +1,115 @@
+import { flushPromises } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { addStation, carryMoves, copyOfMove, newSettings, newWorkout, withOwnMoves } from '@esfuerzo/core'
+import { library } from '../src/teacher/library.ts'
+import { open, Refusal, serve } from './support/pages.ts'
+
+const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
+const moment = '2026-11-20T08:00:00.000Z'
+beforeEach(() => setActivePinia(createPinia()))
+
+describe('the bin', () => {
+  const bin = async () => open((await import('../src/desk/BinPage.vue')).default)
+  const removed = { id: ID, title: 'Gale warning', removedAt: moment, goneAt: moment, runs: 3 }
+
+  it('puts a session back', async () => {
+    const calls = serve({
+      'GET /api/bin': () => ({ workouts: [removed] }),
+      [`POST /api/workouts/${ID}/restore`]: () => ({}),
+    })
+    const { press, words } = await bin()
+    expect(words()).toContain('Gale warning')
+    await press('Put Gale warning back')
+    expect(calls.at(-1)!.key).toContain(`/api/`)
+    expect(calls.at(-1)!.key).toContain(ID)
+  })
+
+  it('asks twice before anything is gone for good, and says what goes with it', async () => {
+    const calls = serve({ 'GET /api/bin': () => ({ workouts: [removed] }) })
+    const { press, words } = await bin()
+    await press('Delete Gale warning for good')
+    expect(calls).toHaveLength(1)
+    expect(words()).toContain('3')
+  })
+
+  it('says so where it is empty, and tries again where it cannot be asked', async () => {
+    serve({})
+    const { press, words } = await bin()
+    expect(words()).toContain('cannot be reached')
+    serve({ 'GET /api/bin': () => ({ workouts: [] }) })
+    await press('Try again')
+    expect(words()).toContain('To the Desk')
+  })
+})
+
+describe('a session a colleague sent', () => {
+  const copy = async () => open((await import('../src/desk/CopyPage.vue')).default, { token: 'abc' })
+  const own = copyOfMove(library.moves.get('squat')!, 'own-hers', 'Her own squat')
+  const bare = newWorkout('From afar', [[4]], 20, library.version)
+  const document = carryMoves(
+    addStation(bare, 'b1', { all: { move: 'own-hers', version: 'squat' } }),
+    withOwnMoves(library, [own]),
+  )
+
+  it('is looked at with the moves it brings, and taken over', async () => {
+    const calls = serve({
+      'GET /api/copies/abc': () => ({ from: 'Marisol', document }),
+      'POST /api/workouts': () => ({ id: ID, revision: 1, updatedAt: moment }),
+    })
+    const { press, words, router } = await copy()
+    expect(words()).toMatch(/From afar.*Marisol.*Her own squat/)
+    await press('Take it over')
+    expect(calls.at(-1)!.body).toEqual({ document })
+    expect(router.currentRoute.value.params.id).toBe(ID)
+  })
+
+  it('says that its link has ended', async () => {
+    serve({ 'GET /api/copies/abc': () => new Refusal(410, { code: 'ended' }) })
+    expect((await copy()).words()).toContain('This link has ended.')
+  })
+})
+
+describe('the settings', () => {
+  const settings = async () => open((await import('../src/settings/SettingsPage.vue')).default)
+  const school = { ...newSettings('Atlantic/Azores'), school: 'The island school' }
+  const field = (label: string) => {
+    const found = [...document.querySelectorAll('label')].find((l) => l.textContent === label && l.htmlFor)!
+    return document.getElementById(found.htmlFor) as HTMLInputElement
+  }
+  const type = async (label: string, text: string) => {
+    const input = field(label)
+    input.value = text
+    input.dispatchEvent(new Event('input'))
+    await flushPromises()
+  }
+
+  it('are saved as they were typed, and say so', async () => {
+    const calls = serve({ 'GET /api/settings': () => school, 'PUT /api/settings': (body) => body })
+    const { words, view } = await settings()
+    await type('Name of the school', 'The lighthouse school')
+    await view.find('form').trigger('submit')
+    await flushPromises()
+    expect(calls.at(-1)).toMatchObject({ key: 'PUT /api/settings', body: { school: 'The lighthouse school' } })
+    expect(words()).toMatch(/[Ss]aved/)
+  })
+
+  it('that cannot be taken name the field, and stay as they were typed', async () => {
+    const problems = [{ code: 'too-small', path: ['gradeNames', 0], expected: 'a name', received: '' }]
+    serve({
+      'GET /api/settings': () => school,
+      'PUT /api/settings': () => new Refusal(400, { code: 'invalid', problems }),
+    })
+    const { words, view } = await settings()
+    await type('Name of the school', 'The lighthouse school')
+    await view.find('form').trigger('submit')
+    await flushPromises()
+    expect(words()).toMatch(/[Gg]rades?/)
+    expect(field('Name of the school').value).toBe('The lighthouse school')
+  })
+
+  it('say why they cannot be shown', async () => {
+    serve({})
+    expect((await settings()).words()).toContain('cannot be reached')
+  })
+})

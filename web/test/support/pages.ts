@@ -1,0 +1,83 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { vi } from 'vitest'
+import { defineComponent, h, type Component } from 'vue'
+import { createMemoryHistory, createRouter, type Router } from 'vue-router'
+import { VApp } from 'vuetify/components/VApp'
+import { i18n } from '../../src/teacher/i18n.ts'
+import { vuetify } from '../../src/teacher/vuetify.ts'
+
+/** What the server answers to a method and path, with the body it was sent. Numbers are a refusal's status and code. */
+export type Answers = Record<string, (body: unknown) => unknown>
+
+export class Refusal {
+  constructor(
+    readonly status: number,
+    readonly body: { code: string; problems?: unknown[] },
+  ) {}
+}
+
+/** A server in place of the network. What it has no answer for is a network that is away. @returns every call, in order */
+export function serve(answers: Answers): { key: string; body: unknown }[] {
+  const calls: { key: string; body: unknown }[] = []
+  vi.stubGlobal('fetch', async (url: string, init: { method?: string; body?: string } = {}) => {
+    const key = `${init.method ?? 'GET'} ${url.split('?')[0]}`
+    const body: unknown = init.body === undefined ? undefined : JSON.parse(init.body)
+    calls.push({ key, body })
+    const answer = answers[key]?.(body)
+    if (answer === undefined) throw new TypeError('network')
+    return answer instanceof Refusal
+      ? new Response(JSON.stringify(answer.body), { status: answer.status })
+      : new Response(JSON.stringify(answer), { status: 200 })
+  })
+  return calls
+}
+
+const page = { template: '<div />' }
+/** Every view of the teacher's a link may lead to. */
+const routes = [
+  ['/', 'desk'],
+  ['/sign-in', 'sign-in'],
+  ['/sessions/:id', 'compose'],
+  ['/sessions/:id/handout', 'handout'],
+  ['/moves', 'moves'],
+  ['/bin', 'bin'],
+  ['/settings', 'settings'],
+] as const
+
+export interface Opened {
+  view: VueWrapper
+  router: Router
+  /** Presses the button of that name, wherever it is in the document: dialogs lie outside their view. */
+  press: (name: string | RegExp) => Promise<void>
+  /** All words in the document. */
+  words: () => string
+}
+
+/** A component as it stands in the teacher's pages. */
+export async function open(component: Component, props: Record<string, unknown> = {}): Promise<Opened> {
+  document.body.innerHTML = ''
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: routes.map(([path, name]) => ({ path, name, component: page })),
+  })
+  await router.push('/')
+  const host = defineComponent({ render: () => h(VApp, () => h(component, props)) })
+  const view = mount(host, { global: { plugins: [i18n, vuetify, router] }, attachTo: document.body })
+  await flushPromises()
+  const isNamed = (button: Element, name: string | RegExp) => {
+    const said = button.getAttribute('aria-label') ?? button.textContent!.trim()
+    return typeof name === 'string' ? said === name : name.test(said)
+  }
+  return {
+    view,
+    router,
+    press: async (name) => {
+      const buttons = [...document.querySelectorAll<HTMLElement>('button, a.v-btn')]
+      const button = buttons.find((b) => isNamed(b, name))
+      if (!button) throw new Error(`no button ${name} among ${buttons.map((b) => b.textContent!.trim()).join(' | ')}`)
+      button.click()
+      await flushPromises()
+    },
+    words: () => document.body.textContent!.replace(/\s+/g, ' '),
+  }
+}

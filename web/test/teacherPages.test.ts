@@ -1,0 +1,252 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h, type Component } from 'vue'
+import { createMemoryHistory, createRouter, type Router } from 'vue-router'
+import { VApp } from 'vuetify/components/VApp'
+import { addStation, cellsFor, newWorkout } from '@esfuerzo/core'
+
+const { i18n } = await import('../src/teacher/i18n.ts')
+const { library } = await import('../src/teacher/library.ts')
+const { vuetify } = await import('../src/teacher/vuetify.ts')
+
+type Answer = [status: number, body: unknown]
+/** What the server answers, by method and path; each call takes it anew. */
+let answers: Record<string, (body: unknown) => Answer>
+const calls: string[] = []
+vi.stubGlobal('fetch', async (url: string, init: { method: string; body?: string }) => {
+  const key = `${init.method} ${url.split('?')[0]}`
+  calls.push(key)
+  const answer = answers[key]
+  if (!answer) throw new TypeError('network')
+  const [status, body] = answer(init.body && JSON.parse(init.body))
+  return new Response(JSON.stringify(body), { status })
+})
+
+let router: Router
+function opened(component: Component, props: Record<string, unknown> = {}) {
+  const host = defineComponent({ render: () => h(VApp, () => h(component, props)) })
+  return mount(host, { global: { plugins: [i18n, vuetify, router] }, attachTo: document.body })
+}
+const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
+const summary = (title: string, sentAt: string | null) => ({
+  id: ID,
+  title,
+  minutes: 20,
+  groups: [{ letter: 'A', name: 'K–1' }],
+  revision: 1,
+  updatedAt: new Date().toISOString(),
+  sentAt,
+  runs: sentAt ? 3 : 0,
+})
+
+beforeEach(async () => {
+  document.body.innerHTML = ''
+  calls.length = 0
+  setActivePinia(createPinia())
+  const page = { template: '<div />' }
+  router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/', name: 'desk', component: page },
+      { path: '/sign-in', name: 'sign-in', component: page },
+      { path: '/sessions/:id', name: 'compose', component: page },
+      { path: '/sessions/:id/handout', name: 'handout', component: page },
+      ...['sign-up', 'forgotten', 'bin', 'outbox', 'settings'].map((name) => ({
+        path: `/${name}`,
+        name,
+        component: page,
+      })),
+    ],
+  })
+  answers = {}
+  await router.push('/')
+})
+
+describe('signing in', () => {
+  const open = async () => opened((await import('../src/signin/SignInPage.vue')).default)
+  const fill = async (page: Awaited<ReturnType<typeof open>>) => {
+    await page.find('input[type=email]').setValue('a@b.example')
+    await page.find('input[type=password]').setValue('secret')
+    await page.find('form').trigger('submit')
+    await flushPromises()
+  }
+  const teacher = { id: ID, name: 'A', email: 'a@b.example', zone: 'UTC' }
+
+  it.each([
+    ['/sessions/1', '/sessions/1'],
+    ['//elsewhere.example', '/'],
+    ['https://elsewhere.example', '/'],
+    ['', '/'],
+  ])('goes on to %s only where that is a page of ours', async (next, there) => {
+    answers['POST /api/session'] = () => [200, teacher]
+    await router.push({ path: '/sign-in', query: { next } })
+    await fill(await open())
+    expect(router.currentRoute.value.fullPath).toBe(there)
+  })
+
+  it('says what is wrong, and keeps what was typed', async () => {
+    answers['POST /api/session'] = () => [401, { code: 'wrong-sign-in', detail: '' }]
+    const page = await open()
+    await fill(page)
+    expect(page.find('p[role=alert]').text()).toContain('No account goes with this')
+    expect(page.find<HTMLInputElement>('input[type=email]').element.value).toBe('a@b.example')
+    answers = {}
+    await fill(page)
+    expect(page.find('p[role=alert]').text()).toContain('cannot be reached')
+  })
+})
+
+describe('the Desk', () => {
+  const open = async () => {
+    const page = opened((await import('../src/desk/DeskPage.vue')).default)
+    await flushPromises()
+    return page
+  }
+
+  it('parts drafts from what was sent home', async () => {
+    answers['GET /api/workouts'] = () => [
+      200,
+      { workouts: [summary('Harbour wall', null), summary('Springs', '2026-01-01T00:00:00Z')] },
+    ]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    const page = await open()
+    expect(page.find('[aria-labelledby=drafts]').text()).toContain('Harbour wall')
+    expect(page.find('[aria-labelledby=sent]').text()).toContain('3 came back')
+    expect(page.find('[aria-labelledby=back]').text()).toContain('Nothing has come back yet')
+  })
+
+  it('says what to do where there is nothing yet', async () => {
+    answers['GET /api/workouts'] = () => [200, { workouts: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    expect((await open()).text()).toContain('No session yet')
+  })
+
+  it('says that the server is away, and tries again when told to', async () => {
+    const page = await open()
+    expect(page.find('p[role=alert]').text()).toContain('cannot be reached')
+    answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    await page.find('p[role=alert] button').trigger('click')
+    await flushPromises()
+    expect(page.find('p[role=alert]').exists()).toBe(false)
+    expect(page.text()).toContain('Springs')
+  })
+
+  it('puts a session into the bin, and starts a new one from another', async () => {
+    answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers[`DELETE /api/workouts/${ID}`] = () => [200, {}]
+    answers[`GET /api/workouts/${ID}`] = () => [
+      200,
+      { id: ID, revision: 4, updatedAt: '', document: newWorkout('Springs', [[1]], 20, 1) },
+    ]
+    let created = ''
+    answers['POST /api/workouts'] = (body) => (
+      (created = (body as { document: { title: string } }).document.title),
+      [200, { id: 'new', revision: 1, updatedAt: '' }]
+    )
+    const page = await open()
+    await page.find('[aria-label="Start a new session from Springs"]').trigger('click')
+    await vi.waitFor(() => expect(router.currentRoute.value.params.id).toBe('new'))
+    expect(created).toBe('Springs (again)')
+    await page.find('[aria-label="Remove Springs"]').trigger('click')
+    await flushPromises()
+    expect(calls).toContain(`DELETE /api/workouts/${ID}`)
+    expect(page.find('[aria-labelledby=drafts]').exists()).toBe(false)
+  })
+})
+
+describe('handing out', () => {
+  const workout = newWorkout('Springs', [[0, 1]], 1, library.version)
+  const document_ = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
+  const link = (more = {}) => ({
+    id: ID,
+    token: 'T'.repeat(22),
+    sha256: 'a'.repeat(64),
+    createdAt: '2026-01-01T00:00:00Z',
+    endsAt: '2099-01-01T00:00:00Z',
+    endedAt: null,
+    runs: 2,
+    ...more,
+  })
+  const open = async () => {
+    answers[`GET /api/workouts/${ID}`] = () => [200, { id: ID, revision: 7, updatedAt: '', document: document_ }]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    const page = opened((await import('../src/handout/HandoutPage.vue')).default, { id: ID })
+    await flushPromises()
+    return page
+  }
+
+  it('makes a link of the very revision that was seen, and ends it', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
+    let sent: unknown
+    answers[`POST /api/workouts/${ID}/publications`] = (body) => ((sent = body), [200, link()])
+    answers[`POST /api/publications/${ID}/end`] = () => [200, link({ endedAt: '2026-01-02T00:00:00Z' })]
+    const page = await open()
+    // Three laps of a minute in a session of one minute.
+    expect(page.find('.lanes b.care').text()).toBe('3:00')
+    await page.find('.make button').trigger('click')
+    await flushPromises()
+    expect(sent).toEqual({ revision: 7, days: 14 })
+    expect(page.find('a.address').attributes('href')).toMatch(/\/go\/T{22}$/)
+    await page
+      .findAll('li button')
+      .find((b) => b.text() === 'End it')!
+      .trigger('click')
+    await flushPromises()
+    expect(page.find('a.address').exists()).toBe(false)
+    expect(page.text()).toContain('This link has ended')
+  })
+
+  it('says that there is nothing to send yet', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
+    answers[`POST /api/workouts/${ID}/publications`] = () => [400, { code: 'invalid', detail: '', problems: [] }]
+    const page = await open()
+    await page.find('.make button').trigger('click')
+    await flushPromises()
+    expect(page.find('p[role=alert]').text()).toContain('no move in it yet')
+  })
+})
+
+describe('what came back', () => {
+  const panel = async () => opened((await import('../src/compose/RunsPanel.vue')).default, { workoutId: ID })
+  const signedOut = {
+    type: 'about:blank',
+    title: 'Sign in',
+    status: 401,
+    code: 'sign-in-needed',
+    detail: 'Sign in first.',
+    problems: [],
+  }
+
+  it('says why it cannot be shown, and shows it on another try', async () => {
+    answers['GET /api/runs'] = () => [401, signedOut]
+    const page = await panel()
+    await flushPromises()
+    expect(page.find('[role=alert]').text()).toContain('signed out')
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    await page.find('button').trigger('click')
+    await flushPromises()
+    expect(page.find('[role=alert]').exists()).toBe(false)
+    expect(page.text()).toContain(i18n.global.t('runs.none'))
+  })
+
+  it('is not called signed out where the server is away', async () => {
+    delete answers['GET /api/runs']
+    const page = await panel()
+    await flushPromises()
+    expect(page.find('[role=alert]').text()).toBe(i18n.global.t('errors.offline'))
+  })
+
+  it('is counted on the Desk by the sessions, not by the list, which holds only the latest', async () => {
+    answers['GET /api/workouts'] = () => [
+      200,
+      { workouts: [summary('Springs', new Date().toISOString()), summary('Gusts', new Date().toISOString())] },
+    ]
+    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    const page = opened((await import('../src/desk/DeskPage.vue')).default)
+    await flushPromises()
+    expect(page.text()).toContain('6 runs came back')
+  })
+})

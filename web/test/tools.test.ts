@@ -1,0 +1,229 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { fit, parse, readWorkout, sessionSeconds, setDetails, type Workout } from '@esfuerzo/core'
+import { useComposer } from '../src/compose/store.ts'
+import ArrangePanel from '../src/compose/tools/ArrangePanel.vue'
+import ChancePanel from '../src/compose/tools/ChancePanel.vue'
+import FinishPanel from '../src/compose/tools/FinishPanel.vue'
+import FitPanel from '../src/compose/tools/FitPanel.vue'
+import { fitText } from '../src/compose/tools/fitText.ts'
+import { findingsText, orderMark } from '../src/compose/tools/findingsText.ts'
+import { spreadCurve } from '../src/compose/tools/spreadCurve.ts'
+import RowAsk from '../src/compose/tools/RowAsk.vue'
+import { i18n } from '../src/teacher/i18n.ts'
+import { library } from '../src/teacher/library.ts'
+import { works, type WorkName } from '../src/workers/works.ts'
+import { open, serve } from './support/pages.ts'
+
+// The worker's work, in this thread; the chart needs a browser that lays things out.
+vi.mock('../src/workers/coreDoor.ts', () => ({
+  coreDoor: {
+    run: async (name: WorkName, workout: Workout, asked: never) => works[name](workout, asked, library, () => {}),
+  },
+}))
+vi.mock('../src/compose/tools/SpreadChart.vue', () => ({
+  __esModule: true,
+  default: { template: '<i class="chart" />' },
+}))
+
+const { t } = i18n.global
+const typed = (...lines: string[]): Workout => {
+  const { workout, problems } = parse(['# Long', ...lines].join('\n'), library)
+  expect(problems).toEqual([])
+  return readWorkout(workout)
+}
+const long = typed(
+  'minutes 6; groups K-1, 4-6',
+  '## Main part',
+  '3 laps 30/30 [4-6: 40/30]',
+  'squat',
+  'jumping jack',
+  'lunge',
+  '## Game',
+  'game 2 min',
+)
+const coin = typed(
+  'minutes 20; groups 2-3',
+  '## Main part',
+  'coin, 6 flips',
+  'heads: squat 10',
+  'heads: lunge 8',
+  'tails: plank 10 s',
+)
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  serve({})
+})
+/** The composer with a session on screen. */
+function composing(document: Workout) {
+  const composer = useComposer()
+  composer.edit(() => document)
+  return composer
+}
+const blockOf = (w: Workout, form: string) => w.sections.flatMap((s) => s.blocks).find((b) => b.form === form)!.id
+
+describe('ways to fit', () => {
+  it('names the changes, shows every lane with what is ticked, and takes it as one step back', async () => {
+    const composer = composing(long)
+    const { words, press } = await open(FitPanel, { fill: false })
+    expect(words()).toContain('every lane end within 6 minutes')
+    expect(words()).toContain('Main part: ')
+    const way = fit(long, library).ways[0]!
+    const lanes = [...document.querySelectorAll('tr')]
+    expect(lanes).toHaveLength(2)
+    // Without the first change a lane is late again, and the words say by how much.
+    const [first] = document.querySelectorAll<HTMLInputElement>('input[type=checkbox]')
+    first!.click()
+    await nextTick()
+    expect(words()).toMatch(/late/)
+    first!.click()
+    await nextTick()
+    await press(/^Take th/)
+    expect(sessionSeconds(composer.workout, library)).toEqual(way.after)
+    expect(composer.message).toMatchObject({ text: 'fitTaken', undo: true })
+    composer.undo()
+    expect(composer.workout).toEqual(long)
+  })
+
+  it('offers other ways, and takes the one that is chosen', async () => {
+    const late = setDetails(long, { minutes: 10 })
+    const composer = composing(late)
+    const { press } = await open(FitPanel, { fill: false })
+    const other = fit(late, library).ways[1]!
+    document.querySelectorAll<HTMLInputElement>('input[type=radio]')[1]!.click()
+    await nextTick()
+    await press(/^Take th/)
+    expect(sessionSeconds(composer.workout, library)).toEqual(other.after)
+  })
+
+  it('says what holds a session that cannot be brought in time', async () => {
+    composing(setDetails(long, { minutes: 2 }))
+    const { words } = await open(FitPanel, { fill: false })
+    expect(words()).toContain('It cannot be brought in time')
+    expect(words()).toMatch(/Game\s*kept\s*2:00/)
+  })
+
+  it('says when all is well, and fills up what is short', async () => {
+    composing(setDetails(long, { minutes: 14 }))
+    expect((await open(FitPanel, { fill: false })).words()).toContain('It fits')
+    expect((await open(FitPanel, { fill: true })).words()).toContain('This fills the 14 minutes')
+  })
+
+  it('shows nothing to be taken while the session has changed', async () => {
+    const composer = composing(long)
+    const { words } = await open(FitPanel, { fill: false })
+    composer.edit((w) => setDetails(w, { minutes: 7 }))
+    await nextTick()
+    expect(words()).not.toContain('Take these')
+    await vi.waitFor(() => expect(words()).toContain('within 7 minutes'))
+  })
+})
+
+describe('a change in words', () => {
+  const change = { block: blockOf(long, 'intervals'), steps: -1, scope: 'all' as const }
+  const said = (more: object) =>
+    fitText({ ...change, lever: 'rest', from: {}, to: {}, ...more } as never, long, library, t).what
+
+  it('says one step for all, one for each, or a lane’s own', () => {
+    expect(said({ from: { g1: 30, g2: 30 }, to: { g1: 25, g2: 25 } })).toBe('Rest 30\u00a0s → 25\u00a0s')
+    expect(said({ lever: 'work', from: { g1: 30, g2: 40 }, to: { g1: 25, g2: 35 } })).toBe(
+      'Work 5\u00a0s less for each',
+    )
+    expect(said({ lever: 'laps', from: { g1: 3, g2: 4 }, to: { g1: 2, g2: 2 } })).toBe('Laps A 3 → 2, B 4 → 2')
+    expect(said({ lever: 'cap', from: { g1: 180, g2: 180 }, to: { g1: 120, g2: 120 } })).toBe('Time 3:00 → 2:00')
+    expect(said({ lever: 'stay' })).toBe('Stays as it is')
+    const station = long.sections[0]!.blocks.flatMap((b) => ('stations' in b ? b.stations : []))[0]!.id
+    expect(said({ lever: 'out', station })).toBe('Without Squat')
+    const own = fitText({ ...change, scope: 'g2', lever: 'rest', from: { g2: 30 }, to: { g2: 35 } }, long, library, t)
+    expect([own.where, own.letters]).toEqual(['Main part', ['B']])
+  })
+})
+
+describe('arranging', () => {
+  const order = typed(
+    'minutes 20; groups 2-3',
+    '## Main part',
+    '2 laps 30/15',
+    'squat',
+    'plank',
+    'jumping jack',
+    'push-up',
+    'high knees',
+    'curl-up',
+  )
+
+  it('says what it saves, holds what is pinned, and is one step back', async () => {
+    const composer = composing(order)
+    const { words, press } = await open(ArrangePanel, { block: blockOf(order, 'intervals') })
+    expect(words()).toContain('2 trips to the floor instead of 3')
+    await press(/^Keep Plank in its place/)
+    await vi.waitFor(() => expect(document.querySelector('[aria-pressed=true]')).not.toBeNull())
+    await vi.waitFor(() => expect(words()).toMatch(/Take this order|stand well/))
+    composer.undo()
+    await nextTick()
+    await vi.waitFor(() => expect(words()).toContain('Take this order'))
+    await press('Take this order')
+    expect(composer.message).toMatchObject({ text: 'arranged', undo: true })
+    await vi.waitFor(() => expect(words()).toContain('The stations stand well'))
+    composer.undo()
+    expect(composer.workout).toEqual(order)
+  })
+
+  it('is asked for from the row, where its order strikes the eye', async () => {
+    const composer = composing(order)
+    const block = composer.workout.sections[0]!.blocks[0]!
+    const { words, press } = await open(RowAsk, { block, role: 'main' })
+    expect(words()).toContain('3 trips down')
+    await press(/Arrange the stations/)
+    expect(composer.tool).toEqual({ kind: 'arrange', block: block.id })
+    expect((await open(RowAsk, { block, role: 'warmUp' })).words()).not.toContain('trips')
+  })
+
+  it('words what is gone, less, or as it was', () => {
+    const none = { trips: 0, muscles: 0, families: 0, hardJumps: 0, thuds: 0, things: 0, seconds: 20 }
+    expect(findingsText({ ...none, trips: 5, muscles: 1, seconds: 30 }, { ...none, trips: 2 }, t)).toEqual([
+      '2 trips to the floor instead of 5',
+      'No muscle twice in a row any more',
+      '10 s less getting into place, once round',
+    ])
+    expect(findingsText(none, none, t)).toEqual([])
+    expect(orderMark(none, t)).toBeUndefined()
+    expect(orderMark({ ...none, hardJumps: 1, trips: 4 }, t)).toBe('hard landings')
+  })
+})
+
+describe('chance and spread', () => {
+  it('says how long a coin sheet takes, what rows come to, and what may never come up', async () => {
+    const composer = composing(coin)
+    const block = blockOf(coin, 'chance')
+    const { words } = await open(ChancePanel, { block })
+    expect(words()).toMatch(/usually \d:\d\d to \d:\d\d, one in twenty over/)
+    // The second under heads is never reached where heads comes up once at most in six flips: 7 in 64.
+    expect(words()).toContain('never comes up for 1 child in 9')
+    const { press } = await open(RowAsk, { block: composer.workout.sections[0]!.blocks[0]!, role: 'main' })
+    await press('How long will it take?')
+    expect(composer.tool).toEqual({ kind: 'chance', block })
+  })
+
+  it('says whether everybody finishes, and leads on to ways to fit where they do not', async () => {
+    const composer = composing(setDetails(long, { minutes: 7 }))
+    const { words, press } = await open(FinishPanel)
+    await flushPromises()
+    expect(words()).toContain('None are through within 7 minutes')
+    expect(words()).toContain('A clock leads it')
+    await press('Ways to fit')
+    expect(composer.tool).toEqual({ kind: 'fit' })
+  })
+
+  it('draws a hill that comes down on both sides', () => {
+    expect(spreadCurve({ letter: 'A', bins: { from: 60, width: 30, shares: [0.25, 0.75] } })).toEqual([
+      [1, 0],
+      [1.25, 0.5],
+      [1.75, 1.5],
+      [2, 0],
+    ])
+  })
+})

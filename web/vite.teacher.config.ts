@@ -1,0 +1,10 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+import vuetify from 'vite-plugin-vuetify'
+
+export default defineConfig({
+  root: 'teacher',
+  plugins: [vue(), vuetify({ autoImport: true })],
+  worker: { format: 'es' },
+  build: { outDir: '../dist/teacher', emptyOutDir: true, chunkSizeWarningLimit: 900 },
+})
