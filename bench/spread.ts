@@ -1,0 +1,18 @@
+// Ten thousand children ÷ ten thousand timelines, over the demo's Storm-day springs and its card session.
+import { indexLibrary, parse, simulate, timeline } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { readFileSync } from 'node:fs'
+import { times } from './times.ts'
+
+const library = indexLibrary(libraryData)
+for (const name of ['storm-day-springs', 'smugglers-cards']) {
+  const { workout } = parse(readFileSync(new URL(`../server/demo/${name}.txt`, import.meta.url), 'utf8'), library)
+  const group = workout.groups[0]!
+  const children = times(5, () => simulate(workout, group, library, { children: 10_000 }), 1).median
+  // A tenth of them, ten times counted: that many timelines take a while.
+  const timelines =
+    10 * times(3, () => Array.from({ length: 1000 }, () => timeline(workout, group.id, library).length), 1).median
+  console.log(
+    `10 000 children ÷ 10 000 timelines, ${workout.title}: ${(children / timelines).toFixed(3)}  (${children.toFixed(0)} ms ÷ ${timelines.toFixed(0)} ms)`,
+  )
+}

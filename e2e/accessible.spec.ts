@@ -1,0 +1,152 @@
+import { at, expect, expectAccessible, expectNothingCut, openDesk, test } from './support/journey.ts'
+
+test.describe.configure({ timeout: 180_000 })
+
+test('no view of the teacher’s has an accessibility violation', async ({ page }) => {
+  await page.goto(at('/sign-in'))
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  await expectAccessible(page)
+  await openDesk(page)
+  await expect(page.getByRole('heading', { name: 'Sent home' })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'New session', exact: true }).click()
+  await page.waitForTimeout(400)
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Cancel' }).click()
+
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('link', { name: /Storm-day springs/ })
+    .click()
+  await expect(page.getByRole('grid')).toBeVisible()
+  await expectAccessible(page)
+  await page.getByText('A quarter turn with every jump').click()
+  await expect(page.getByRole('radio', { name: /Heel bounces/ })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByText('Springs', { exact: true }).click()
+  await expectAccessible(page)
+  await page.getByRole('tab', { name: 'Came back' }).click()
+  await expect(page.getByRole('tabpanel').getByRole('listitem').first()).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('tab', { name: 'Shelf' }).click()
+  await expect(page.getByRole('button', { name: 'Join another session on' })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('gridcell', { name: 'Springs', exact: true }).click()
+  await page.keyboard.press('Enter')
+  await page.getByRole('combobox', { name: 'Add moves below' }).fill('pla')
+  await expectAccessible(page)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Earlier states' }).click()
+  await expect(page.getByText('It is just like that now.')).toBeVisible()
+  await page.waitForTimeout(400)
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await page.getByRole('button', { name: 'Aim, groups, home' }).click()
+  await page.waitForTimeout(400)
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Done' }).click()
+
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await expect(page.locator('a.address')).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(at('/nothing/here'))
+  await expectAccessible(page)
+})
+
+test('no view of the family’s has an accessibility violation, on a phone', async ({ page }) => {
+  await openDesk(page)
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Ten gannets' })
+    .getByRole('link', { name: /came back/ })
+    .click()
+  const href = (await page.locator('a.address').getAttribute('href'))!
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(href)
+  await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /K–1/ }).click()
+  await expect(page.getByTestId('digits')).toBeVisible()
+  await expectAccessible(page)
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Skip' }).click()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('heading', { name: 'How hard did it feel?' })).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(at('/go/AAAAAAAAAAAAAAAAAAAAAA'))
+  await expect(page.getByRole('heading', { name: 'This link leads nowhere' })).toBeVisible()
+  await expectAccessible(page)
+  await page.goto(at('/go/'))
+  await expectAccessible(page)
+})
+
+/** What night changes. The rest is the same by day. */
+const colours = ['color-contrast', 'link-in-text-block']
+
+test('by night no view has an accessibility violation either', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await openDesk(page)
+  await expect(page.getByRole('heading', { name: 'Sent home' })).toBeVisible()
+  await expectAccessible(page, colours)
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('link', { name: /Ten gannets/ })
+    .click()
+  await page
+    .getByRole('row', { name: /Push-up/ })
+    .getByRole('gridcell')
+    .nth(2)
+    .click()
+  await expectAccessible(page, colours)
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  const href = (await page.locator('a.address').getAttribute('href'))!
+  await page.goto(href)
+  await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible()
+  await expectAccessible(page, colours)
+  await page.getByRole('button', { name: /4–6/ }).click()
+  await expect(page.getByTestId('digits')).toBeVisible()
+  await expectAccessible(page, colours)
+})
+
+test('at 200 % zoom nothing is cut, by day and by night', async ({ browser }) => {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    // A window of 1280 × 800 at 200 % lays its pages out on 640 × 400.
+    const context = await browser.newContext({
+      viewport: { width: 640, height: 400 },
+      deviceScaleFactor: 2,
+      colorScheme,
+    })
+    const page = await context.newPage()
+    await page.goto(at('/sign-in'))
+    await expectNothingCut(page)
+    await openDesk(page)
+    await expectNothingCut(page)
+    for (const view of ['bin', 'settings', 'account', 'outbox', 'sign-up', 'forgotten']) {
+      await page.goto(at(`/${view}`))
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      await expectNothingCut(page)
+    }
+    await page.goto(at('/'))
+    await page
+      .getByRole('link', { name: /Storm-day springs/ })
+      .first()
+      .click()
+    await expect(page.getByRole('grid')).toBeVisible()
+    await expectNothingCut(page)
+    await page.mouse.wheel(0, 700)
+    await page.waitForTimeout(300)
+    await expectNothingCut(page)
+    await page.getByText('A quarter turn with every jump').click()
+    await expect(page.getByRole('radio', { name: /Heel bounces/ })).toBeVisible()
+    await expectNothingCut(page)
+    await expectAccessible(page, ['target-size', 'scrollable-region-focusable', 'meta-viewport'])
+    await page.getByRole('button', { name: 'Hand out' }).click()
+    const href = (await page.locator('a.address').getAttribute('href'))!
+    await expectNothingCut(page)
+    await page.goto(href)
+    await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible()
+    await expectNothingCut(page)
+    await context.close()
+  }
+})

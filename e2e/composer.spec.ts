@@ -1,0 +1,176 @@
+import type { Page } from '@playwright/test'
+import { addMove, expect, newSession, openDesk, test } from './support/journey.ts'
+
+const titles = (page: Page) => page.locator('.row.station .title')
+
+test.beforeEach(async ({ page }) => {
+  await openDesk(page)
+})
+
+test('rows, sections and moves are dragged to where they belong', async ({ page }) => {
+  await newSession(page, 'Dragged about')
+  await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
+  for (const move of ['squat', 'plank', 'lunge']) await addMove(page, move)
+  const handle = (i: number) => page.locator('.row.station .n').nth(i)
+  const row = (i: number) => page.locator('.row.station').nth(i)
+
+  await handle(2).dragTo(row(0), { targetPosition: { x: 200, y: 3 } })
+  await expect(titles(page)).toHaveText(['Lunge', 'Squat', 'Plank'])
+  await expect(page.locator('p[aria-live="polite"]').filter({ hasText: 'Lunge: row' })).toHaveCount(1)
+
+  await page.getByRole('tab', { name: 'Moves' }).click()
+  await page.getByRole('combobox', { name: 'Find a move' }).fill('hip bridge')
+  await page
+    .getByRole('option', { name: 'Add Hip bridge' })
+    .locator('.move')
+    .dragTo(row(1), { targetPosition: { x: 200, y: 3 } })
+  await expect(titles(page)).toHaveText(['Lunge', 'Hip bridge', 'Squat', 'Plank'])
+
+  const sections = page.locator('.row.section')
+  await sections
+    .nth(2)
+    .locator('.n')
+    .dragTo(sections.nth(0), { targetPosition: { x: 200, y: 3 } })
+  await expect(sections.locator('.title')).toHaveText(['Cool-down', 'Warm-up', 'Main part'])
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z')
+  await expect(titles(page)).toHaveText(['Squat', 'Plank', 'Lunge'])
+})
+
+test('a cell says what is typed into it, for its group alone; what cannot be read stays and says why', async ({
+  page,
+}) => {
+  await newSession(page, 'Typed in place')
+  await page.getByRole('gridcell', { name: 'Warm-up', exact: true }).click()
+  await addMove(page, 'squat')
+  const cells = page.getByRole('row', { name: 'Squat', exact: false }).getByRole('gridcell')
+  // K–1 sits down on a chair by itself; the others share a cell.
+  await cells.nth(2).dblclick()
+  const field = page.getByRole('combobox', { name: 'What it says' })
+  await field.fill('plnak 30')
+  await field.press('Enter')
+  await expect(page.getByText('did you mean Plank?')).toBeVisible()
+  await expect(field).toHaveValue('plnak 30')
+  await field.fill('10–15 slow')
+  await field.press('Enter')
+  await expect(cells.nth(2)).toContainText('10–15')
+  await cells.nth(3).click()
+  await page.keyboard.type('8')
+  await page.keyboard.press('Enter')
+  await expect(cells.nth(3)).toContainText('8')
+  await expect(cells.nth(2)).toContainText('10–15')
+
+  // Several rows at once: three of them get a step easier, and are taken out together.
+  await addMove(page, 'lunge')
+  await addMove(page, 'push-up')
+  await page.locator('.row.station .name').nth(0).click()
+  await page
+    .locator('.row.station .name')
+    .nth(2)
+    .click({ modifiers: ['Shift'] })
+  await page.getByRole('tab', { name: 'Edit' }).click()
+  await expect(page.getByText('3 rows taken')).toBeVisible()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
+  await expect(titles(page)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).last().click()
+  await expect(titles(page)).toHaveCount(3)
+})
+
+test('what a lap changes, a weight and a focus are set for one group', async ({ page }) => {
+  await newSession(page, 'From lap two')
+  await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
+  await addMove(page, 'squat jump')
+  await page
+    .getByRole('row', { name: /Squat jump/ })
+    .getByRole('gridcell')
+    .nth(3)
+    .click()
+  await page.getByRole('button', { name: 'Change from lap 2 on' }).click()
+  await page.getByLabel('Today’s focus here').fill('Land like a cat')
+  await expect(page.getByRole('row', { name: /Land like a cat/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await page.waitForURL(/\/run\?/)
+  await page.goto(
+    `${page
+      .url()
+      .replace(/from=\d+/, 'from=60')
+      .replace(/lane=g\d/, 'lane=g2')}&speed=1`,
+  )
+  await expect(page.getByRole('heading', { name: 'Frog jump' })).toBeVisible()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('grid')).toBeVisible()
+})
+
+test('an earlier state is looked at, named and brought back', async ({ page }) => {
+  await newSession(page, 'With a past')
+  await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
+  await addMove(page, 'squat')
+  await expect(page.getByTestId('save-mark')).toHaveText('saved')
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await page
+    .getByRole('link', { name: /With a past/ })
+    .first()
+    .click()
+  await page.getByRole('row', { name: 'Squat' }).getByRole('gridcell').nth(1).click()
+  await addMove(page, 'plank')
+  await page.locator('.row.station .name').nth(0).click()
+  await page.keyboard.press('Delete')
+  await expect(titles(page)).toHaveText(['Plank'])
+  await page.getByRole('button', { name: 'Earlier states' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Earlier states' })
+  await dialog
+    .getByRole('button', { name: /Worked on/ })
+    .nth(1)
+    .click()
+  await expect(dialog.getByText('Taken out: Squat')).toBeVisible()
+  await expect(dialog.getByText('Added: Plank')).toBeVisible()
+  await dialog.getByLabel(/Name of this state/).fill('Only squats')
+  await dialog.getByLabel(/Name of this state/).press('Enter')
+  await expect(dialog.getByRole('button', { name: /Only squats/ })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Bring this back' }).click()
+  await expect(titles(page)).toHaveText(['Squat'])
+  await page.keyboard.press('Control+z')
+  await expect(titles(page)).toHaveText(['Plank'])
+})
+
+test('a section goes on the shelf and into another session; two sessions become one', async ({ page }) => {
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('link', { name: /Storm-day springs/ })
+    .click()
+  await page
+    .getByRole('gridcell', { name: /^Springs/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click()
+  await expect(page.getByText('“Springs” is on the shelf')).toBeVisible()
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await newSession(page, 'Put together')
+  await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
+  await page.getByRole('tab', { name: 'Shelf' }).click()
+  await page.getByRole('button', { name: 'Put Springs in below the cursor' }).click()
+  await expect(titles(page)).toHaveText(['Pogo jump', 'Squat jump', 'One-leg stand', 'Lunge'])
+  await page.getByRole('button', { name: 'Join another session on' }).click()
+  await page.getByRole('button', { name: 'Join Ten gannets on' }).click()
+  await expect(page.getByRole('heading', { name: 'Ten stations, twice' })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
+  await expect(page.getByRole('heading', { name: 'Ten stations, twice' })).toHaveCount(0)
+})
+
+test('only rows in sight are in the page, and every row is reached', async ({ page }) => {
+  await newSession(page, 'A long one', 90)
+  await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
+  await addMove(page, 'squat')
+  await page.locator('.row.station .name').first().click()
+  for (let i = 0; i < 79; i++) await page.keyboard.press('d')
+  const drawn = () => page.locator('.row').count()
+  const all = Number(await page.getByRole('grid').getAttribute('aria-rowcount'))
+  expect(all).toBeGreaterThan(80)
+  expect(await drawn()).toBeLessThan(45)
+  await page.keyboard.press('End')
+  await expect(page.locator('.row.section', { hasText: 'Cool-down' })).toBeInViewport()
+  await page.keyboard.press('Home')
+  await expect(page.locator('.row.section', { hasText: 'Warm-up' })).toBeInViewport()
+  expect(await drawn()).toBeLessThan(45)
+  // A lane is a few paths, however many steps it has.
+  expect(await page.locator('.strip').first().locator('svg *').count()).toBeLessThan(10)
+})

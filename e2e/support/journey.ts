@@ -1,0 +1,89 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test as base, type Page } from '@playwright/test'
+
+/** A test whose pages may not log an error or throw. */
+export const test = base.extend<{ watched: void }>({
+  watched: [
+    async ({ page }, use) => {
+      const problems: string[] = []
+      page.on('pageerror', (error) => problems.push(error.message))
+      page.on('console', (message) => {
+        // A refused or failed request is logged by the browser itself; the page's own words about it are what counts.
+        if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) problems.push(message.text())
+      })
+      await use()
+      expect(problems).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+export { expect }
+
+export const at = (path: string) => `${process.env.ESFUERZO_URL}${path}`
+
+/** Opens the Desk as the demo's teacher, signed in once for all journeys: they are about what comes after. */
+export async function openDesk(page: Page): Promise<void> {
+  const [name = '', value = ''] = process.env.ESFUERZO_COOKIE!.split('=')
+  await page.context().addCookies([{ name, value, url: at('/') }])
+  await page.goto(at('/'))
+  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+}
+
+/** Signs in as a teacher does. */
+export async function signIn(page: Page, base = process.env.ESFUERZO_URL): Promise<void> {
+  await page.goto(`${base}/`)
+  await page.getByLabel('E-mail').fill('marisol@island.example')
+  await page.getByLabel('Password').fill('ferry-on-monday')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+}
+
+/** Starts a new session for K–1, 2–3 and 4–6. */
+export async function newSession(page: Page, title: string, minutes = 20): Promise<void> {
+  await page.getByRole('button', { name: 'New session', exact: true }).first().click()
+  await page.getByLabel('What is it called?').fill(title)
+  await page.getByRole('textbox', { name: 'Minutes' }).fill(String(minutes))
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('heading', { name: title })).toBeVisible()
+}
+
+/** Finds a move and puts it in below the cursor. */
+export async function addMove(page: Page, typed: string): Promise<void> {
+  await page.getByRole('tab', { name: 'Moves' }).click()
+  await page.getByRole('combobox', { name: 'Find a move' }).fill(typed)
+  await page.getByRole('combobox', { name: 'Find a move' }).press('Enter')
+}
+
+/** A lane's total as it stands beside the lane. */
+export const laneTotal = (page: Page, letter: string) => page.locator(`[data-lane="${letter}"] b`)
+
+/** No violations of any rule axe knows, best practice included. @param rules only these, where the rest is looked at elsewhere */
+export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
+  // A view that is still on its way has no main part yet.
+  await page.locator('main, [role=main]').first().waitFor()
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([])
+}
+
+/** Nothing sticks out of the page sideways, and no text is cut off by its box. */
+export async function expectNothingCut(page: Page): Promise<void> {
+  const cut = await page.evaluate(() => {
+    const seen = (e: Element) => {
+      const box = e.getBoundingClientRect()
+      return box.width > 1 && box.height > 1 && getComputedStyle(e).visibility !== 'hidden'
+    }
+    const wide = document.documentElement.scrollWidth > innerWidth + 1 ? ['the page is wider than the window'] : []
+    const clipped = [...document.querySelectorAll('body *')].filter((e) => {
+      if (!seen(e) || e.closest('svg, .out-of-sight') || !e.textContent?.trim()) return false
+      const { overflowX, overflowY } = getComputedStyle(e)
+      const hides = (o: string) => o === 'hidden' || o === 'clip'
+      return (
+        (hides(overflowX) && e.scrollWidth > e.clientWidth + 2) ||
+        (hides(overflowY) && e.scrollHeight > e.clientHeight + 3)
+      )
+    })
+    return [...wide, ...clipped.map((e) => e.outerHTML.slice(0, 120))]
+  })
+  expect(cut).toEqual([])
+}

@@ -1,0 +1,93 @@
+import {
+  at,
+  expect,
+  expectAccessible,
+  expectNothingCut,
+  laneTotal,
+  newSession,
+  openDesk,
+  test,
+} from './support/journey.ts'
+
+const text = [
+  '# Long way round',
+  'minutes 14; groups K-1, 2-3, 4-6; space mat',
+  '## Warm-up',
+  'march on the spot 60 s',
+  'arm circles 10',
+  'squat 10',
+  '## Circuit (main)',
+  '4 laps 30/25 [4-6: 40/25]',
+  'jumping jack',
+  'plank',
+  'squat',
+  'push-up',
+  'high knees',
+  'curl-up',
+  '## Harbour coin (game)',
+  'coin, until all are done',
+  'heads: squat 10',
+  'tails: lunge 8',
+].join('\n')
+
+test('too long by minutes: ways to fit from the lane, stations arranged from the row, one step back each', async ({
+  page,
+}) => {
+  await openDesk(page)
+  await newSession(page, 'Long way round', 14)
+  await page.keyboard.press('w')
+  await page.getByRole('textbox', { name: /whiteboard/i }).fill(text)
+  await expect(page.getByText(/late$/).first()).toBeVisible()
+  const before = await laneTotal(page, 'C').textContent()
+
+  // From the lane that is late.
+  await page.getByRole('button', { name: /late$/ }).first().click()
+  await expect(page.getByRole('heading', { name: 'Ways to fit' })).toBeFocused()
+  const take = page.getByRole('button', { name: /^Take th/ })
+  await expect(take).toBeVisible()
+  // It was worked out beside the page.
+  expect(page.workers().length).toBeGreaterThan(0)
+  await expectAccessible(page)
+  await expectNothingCut(page)
+  await take.click()
+  await expect(page.getByText('It fits: every lane ends within 14 minutes.')).toBeVisible()
+  await expect(page.getByText(/late$/)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+  await expect(laneTotal(page, 'C')).toHaveText(before!)
+  await page.getByRole('button', { name: 'Close' }).first().click()
+
+  // From the row whose order strikes the eye, and by key.
+  await page.getByRole('button', { name: /trips down: Arrange/ }).click()
+  await expect(page.getByText(/trips? to the floor instead of|muscle twice in a row any more/).first()).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Take this order' }).click()
+  await expect(page.getByText('The stations stand well: no other order is better.')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // Chance, and whether everybody finishes.
+  await page.getByRole('button', { name: 'How long will it take?' }).click()
+  await expect(page.getByText(/usually \d+:\d\d to \d+:\d\d/).first()).toBeVisible()
+  await expect(page.locator('.chart svg path').first()).toBeAttached()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Will everybody finish?' }).click()
+  await expect(page.getByText(/are through within 14 minutes/).first()).toBeVisible()
+  await expectAccessible(page)
+  await expectNothingCut(page)
+})
+
+test('cancel answers at once, and an edit begins the work anew', async ({ page }) => {
+  await openDesk(page)
+  // The worker never comes back: its script is not let through.
+  await page.route('**/core.worker*', (route) => route.fulfill({ contentType: 'text/javascript', body: 'for(;;);' }))
+  await newSession(page, 'Many lanes', 14)
+  await page.keyboard.press('w')
+  await page.getByRole('textbox', { name: /whiteboard/i }).fill(text)
+  await expect(page.getByText(/late$/).first()).toBeVisible()
+  await page.getByRole('button', { name: /late$/ }).first().click()
+  const working = page.getByRole('progressbar', { name: 'Working it out' })
+  await expect(working).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(working).toHaveCount(0, { timeout: 1000 })
+  await page.unroute('**/core.worker*')
+  await page.goto(at('/'))
+})
