@@ -155,7 +155,9 @@ export { drawFigure, type Drawing } from './figure/drawFigure.ts'
 export { figureSvg, figureSvgContent } from './figure/figureSvg.ts'
 
 export { moveNames, sayName, type Names } from './words/names.ts'
-export { sayCodesInEnglish, sayEnglish } from './words/en/say.ts'
+export { doseWords, formSentences, sayText, sentences } from './words/say.ts'
+export { partTitle } from './words/parts.ts'
+export { languageOf, languages, phrasesIn, type Language, type Phrases } from './words/language.ts'
 export { problemCodesInEnglish, problemEnglish, problemSentence } from './words/en/problems.ts'
 
 export { printDose, readDose, takeDose } from './notation/dose.ts'
@@ -169,21 +171,50 @@ export { strip } from './notation/strip.ts'
 export { type TextProblem } from './notation/textProblem.ts'
 
 export { publish } from './publication/publish.ts'
-export { publicationSchema, type Lane, type Publication } from './publication/schema.ts'
-export { feltScale, runFormat, runSchema, type Felt, type Result, type Run } from './run/schema.ts'
+export { publicationSchema, type Lane, type Publication, type PublishedMove } from './publication/schema.ts'
+export { type Play, type PlayedTurn, type PlayOf } from './publication/playSchema.ts'
+export { feltScale } from './run/felt.ts'
+export { runFormat } from './run/runFormat.ts'
+export { surveyQuestions } from './run/survey.ts'
+export { runSchema, type Felt, type Pulse, type Result, type Run, type Survey } from './run/schema.ts'
 export {
+  advance,
   back,
+  choose,
   done,
+  makeEasier,
+  moreTime,
   pause,
+  pick,
   resume,
   secondsAfter,
   skip,
   startRun,
+  stationAt,
   stepElapsed,
   stepLimit,
   stepsDone,
   stepView,
   tick,
+  type LaneState,
   type PlayerState,
+  type Start,
   type StepView,
 } from './run/player.ts'
+export { courseOf, playedSteps, type Course, type PlayedStep } from './run/course.ts'
+export {
+  drawn,
+  drawOutcome,
+  repsOfCard,
+  startChance,
+  taskDone,
+  tossed,
+  type ChanceGame,
+  type ChanceTask,
+  type Outcome,
+} from './run/chanceGame.ts'
+export { pulseRate, type PulseRate } from './results/pulse.ts'
+export { decodeHeartRate, encodeHeartRate, type HeartRate } from './results/heartRate.ts'
+export { doneAs, type DoneAs } from './run/doneAs.ts'
+export { stepCues, type Cue } from './cues/stepCues.ts'
+export { cuesAhead, type LaneCue } from './cues/cuesAhead.ts'

@@ -6,7 +6,6 @@ import {
   clearedDraws,
   parse,
   rungs,
-  sayEnglish,
   spreadOf,
   sumOfDraws,
   sumsFor,
@@ -271,15 +270,15 @@ it('levels, targets, games, measures, calls and quizzes take their seconds', () 
   ).toBe(40)
 })
 
-it('every code that a form says has words, and none of them has a hole', () => {
+it('every code that a form says has words in every language, and none of them has a hole', () => {
   const names = core.moveNames(library.moves)
-  for (const form of core.forms) {
-    for (const what of Object.keys(core.notationOf(form).says ?? {})) {
-      const words = sayEnglish(
-        { code: `${form}.${what}`, params: { move: 'squat', title: 'T', text: 'x', n: 1, of: 2, face: 'heads' } },
-        names,
-      )
-      expect(words).not.toMatch(/undefined|^$/)
+  const codes = Object.keys(core.formSentences.en) as core.SayCode[]
+  expect(codes.every((code) => core.forms.some((form) => code.startsWith(`${form}.`)))).toBe(true)
+  for (const language of core.languages) {
+    expect(Object.keys(core.formSentences[language]).sort()).toEqual([...codes].sort())
+    for (const code of codes) {
+      const params = { move: 'squat', title: 'T', text: 'x', n: 1, of: 2, face: 'heads' } as const
+      expect(core.sayText({ code, params }, names, language)).not.toMatch(/undefined|^$/)
     }
   }
 })

@@ -1,21 +1,36 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  advance,
   back,
+  choose,
+  courseOf,
+  cuesAhead,
   done,
+  makeEasier,
+  moreTime,
   pause,
+  pick,
+  publish,
   resume,
   skip,
   startRun,
+  stepCues,
   stepElapsed,
   stepsDone,
   stepView,
   tick,
-  timeline,
+  type Course,
   type PlayerState,
+  type Start,
+  type Workout,
 } from '@esfuerzo/core'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
+
+const courseFor = (w: Workout, ids = w.groups.map((g) => g.id)): Course => courseOf(publish(w, library), ids)
+/** The lane's state with some of it changed. */
+const at = (state: PlayerState, more: object): PlayerState => ({ lanes: state.lanes.map((l) => ({ ...l, ...more })) })
 
 const workout = sessionOf([
   {
@@ -29,53 +44,208 @@ const workout = sessionOf([
   },
 ])
 // work 13/18/24 s by count, rest 5 s, work 20 s
-const steps = timeline(workout, 'g1', library)
+const course = courseFor(workout, ['g1'])
+const { steps } = course.lanes[0]!
+const begin = startRun(course, 0)
 
 describe('the player', () => {
   it('leaves steps at the second they run out, however late anybody looks', () => {
-    const late = tick(startRun(100), steps, 100 + 24 + 5 + 3.7)
-    expect(late).toMatchObject({ index: 2, began: 129 })
-    expect(tick(late, steps, 1e6).index).toBe(3)
+    const late = tick(startRun(course, 100), course, 100 + 24 + 5 + 3.7)
+    expect(late.lanes[0]).toMatchObject({ index: 2, began: 129 })
+    expect(tick(late, course, 1e6).lanes[0]!.index).toBe(3)
   })
 
-  it('comes to the same place whether it is looked at often or once', () => {
+  it('comes to the same place whether it is looked at often or once, one lane or two', () => {
     fc.assert(
       fc.property(workoutArbitrary, fc.array(fc.double({ min: 0, max: 40, noNaN: true })), (w, gaps) => {
-        const all = timeline(w, w.groups[0]!.id, library)
+        const sent = publishable(w)
+        if (!sent) return
+        const both = courseOf(
+          sent,
+          w.groups.slice(0, 2).map((g) => g.id),
+        )
         let now = 0
-        let often: PlayerState = startRun(0)
-        for (const gap of gaps) often = tick(often, all, (now += gap))
-        expect(often).toEqual(tick(startRun(0), all, now))
+        let often = startRun(both, 0)
+        const starts: Start[] = []
+        for (const gap of gaps) {
+          const next = advance(often, both, (now += gap))
+          often = next.state
+          starts.push(...next.starts)
+        }
+        const once = advance(startRun(both, 0), both, now)
+        expect(often).toEqual(once.state)
+        expect(starts).toEqual(once.starts)
       }),
     )
   })
 
   it('waits for "done" in counted work, up to a slow child’s time, and not in work by the clock', () => {
-    expect(done(startRun(0), steps, 9)).toMatchObject({ index: 1, began: 9 })
-    expect(done({ ...startRun(0), index: 2 }, steps, 9).index).toBe(2)
-    expect(tick(startRun(0), steps, 23.9).index).toBe(0)
+    expect(done(begin, course, 0, 9).lanes[0]).toMatchObject({ index: 1, began: 9 })
+    expect(done(at(begin, { index: 2 }), course, 0, 9).lanes[0]!.index).toBe(2)
+    expect(tick(begin, course, 23.9).lanes[0]!.index).toBe(0)
   })
 
   it('stands still while paused, for any time', () => {
-    const paused = pause(tick(startRun(0), steps, 26), 26)
-    expect(tick(paused, steps, 9999)).toBe(paused)
+    const paused = pause(tick(begin, course, 26), 26)
+    expect(tick(paused, course, 9999)).toBe(paused)
     const on = resume(paused, 10_000)
-    expect(stepElapsed(on, 10_001)).toBe(stepElapsed(paused, 0) + 1)
+    expect(stepElapsed(on, 0, 10_001)).toBe(stepElapsed(paused, 0, 0) + 1)
     expect(on.pausedAt).toBeUndefined()
   })
 
   it('goes back to the start of a step, or right at its start to the one before; skips are counted and taken back', () => {
-    const second = skip(startRun(0), steps, 4)
-    expect(second).toMatchObject({ index: 1, skipped: [0] })
-    expect(stepsDone(second, steps)).toEqual({ done: 0, skipped: 1 })
-    expect(back(second, 5)).toMatchObject({ index: 0, began: 5, skipped: [] })
-    expect(back(second, 8.5)).toMatchObject({ index: 1, began: 8.5 })
-    expect(back(startRun(0), 1).index).toBe(0)
-    expect(skip({ ...startRun(0), index: 3 }, steps, 1).index).toBe(3)
+    const second = skip(begin, course, 0, 4)
+    expect(second.lanes[0]).toMatchObject({ index: 1, skipped: [0] })
+    expect(stepsDone(second, course, 0)).toEqual({ done: 0, skipped: 1, easier: 0 })
+    expect(back(second, 0, 5).lanes[0]).toMatchObject({ index: 0, began: 5, skipped: [] })
+    expect(back(second, 0, 8.5).lanes[0]).toMatchObject({ index: 1, began: 8.5 })
+    expect(back(begin, 0, 1).lanes[0]!.index).toBe(0)
+    expect(skip(at(begin, { index: 3 }), course, 0, 1).lanes[0]!.index).toBe(3)
+  })
+
+  it('gives ten seconds more to the step that is on, and to no other', () => {
+    const more = moreTime(at(begin, { index: 2 }), 0, 10)
+    expect(tick(more, course, 29.9).lanes[0]!.index).toBe(2)
+    expect(tick(more, course, 30).lanes[0]!.index).toBe(3)
+    expect(stepView(steps[2]!, 20, 10)).toMatchObject({ secondsLeft: 10, share: 20 / 30 })
+  })
+
+  it('makes a station easier from now on, and counts what was done of it so', () => {
+    const twice = courseFor(sessionOf([laps('squat-jump', 'squat-jump')]), ['g1'])
+    const eased = makeEasier(startRun(twice, 0), twice, 0)
+    const { station: id } = twice.lanes[0]!.steps[0]!
+    expect(eased.lanes[0]!.easier).toEqual({ [id!]: 1 })
+    expect(makeEasier(eased, twice, 0).lanes[0]!.easier).toEqual({ [id!]: 2 })
+    expect(stepsDone(tick(eased, twice, 1e6), twice, 0)).toEqual({ done: 2, skipped: 0, easier: 2 })
+    expect(stepsDone(skip(eased, twice, 0, 1), twice, 0).easier).toBe(0)
+  })
+
+  it('remembers what a child chose and picked', () => {
+    const chosen = choose(begin, course, 0, 'lunge')
+    expect(chosen.lanes[0]!.chosen).toEqual({ [steps[0]!.station!]: 'lunge' })
+    expect(pick(begin, 0, 4, 'x').lanes[0]!.picked).toEqual({ 4: 'x' })
   })
 
   it('shows 20 first and 1 last of twenty seconds, and the rep the figure is at', () => {
     expect([0, 0.2, 18.9, 19.5].map((t) => stepView(steps[2]!, t).secondsLeft)).toEqual([20, 20, 2, 1])
     expect([0, 1.7, 1.9, 17.9, 22].map((t) => stepView(steps[0]!, t).rep)).toEqual([1, 1, 2, 10, 10])
+  })
+})
+
+const laps = (move: string, version: string): Workout['sections'][number]['blocks'][number] => ({
+  id: 'b',
+  form: 'intervals',
+  laps: { all: [1, 2].map(() => ({ work: 20, rest: 10 })) },
+  stations: [station(move, version)],
+})
+/** What families are sent of a session; undefined where nobody has anything to do. */
+function publishable(w: Workout) {
+  try {
+    return publish(w, library)
+  } catch {
+    return undefined
+  }
+}
+
+describe('two lanes side by side', () => {
+  const pair = sessionOf(
+    [
+      {
+        id: 'b1',
+        form: 'intervals',
+        lastRest: false,
+        laps: { all: [{ work: 30, rest: 0 }], by: { g2: [{ work: 20, rest: 0 }] } },
+        stations: [station('march', 'march')],
+      },
+      { id: 'b2', form: 'talk', seconds: { all: 10 } },
+    ],
+    [[0], [4]],
+  )
+  const both = courseFor(pair)
+
+  it('are in step where a block begins: the first one there waits, and both begin at the same second', () => {
+    const early = tick(startRun(both, 0), both, 25)
+    expect(early.lanes.map((l) => [l.index, l.waiting ?? false])).toEqual([
+      [0, false],
+      [1, true],
+    ])
+    expect(stepElapsed(early, 1, 25)).toBe(0)
+    const { starts } = advance(early, both, 35)
+    expect(starts).toEqual([
+      { lane: 0, index: 1, at: 30 },
+      { lane: 1, index: 1, at: 30 },
+    ])
+    expect(tick(early, both, 40).lanes.map((l) => l.index)).toEqual([2, 2])
+  })
+
+  it('wait for nobody who has finished, and a waiting lane neither skips nor is done', () => {
+    const early = tick(startRun(both, 0), both, 25)
+    expect(skip(early, both, 1, 26)).toBe(early)
+    expect(done(early, both, 1, 26)).toBe(early)
+    const gone = skip(skip(early, both, 0, 26), both, 0, 26)
+    expect(gone.lanes.map((l) => [l.index, l.waiting ?? false])).toEqual([
+      [2, false],
+      [1, false],
+    ])
+  })
+
+  it('never wait for ever: whatever the session, both come to its end', () => {
+    fc.assert(
+      fc.property(workoutArbitrary, (w) => {
+        const sent = publishable(w)
+        if (!sent) return
+        const ids = w.groups.slice(0, 2).map((g) => g.id)
+        const two = courseOf(sent, ids)
+        const end = tick(startRun(two, 0), two, 1e7)
+        expect(end.lanes.map((l) => l.index)).toEqual(two.lanes.map((l) => l.steps.length))
+      }),
+    )
+  })
+})
+
+describe('what is heard', () => {
+  it('of a slot: its bell, half of it, the last three seconds; of a rest no half; of counted work its reps', () => {
+    const clock = { low: 30, typical: 30, high: 30 }
+    expect(stepCues({ kind: 'work', by: 'clock', seconds: clock }, 30)).toEqual([
+      { at: 0, kind: 'bell', tone: 'work' },
+      { at: 15, kind: 'half' },
+      { at: 27, kind: 'tick', left: 3 },
+      { at: 28, kind: 'tick', left: 2 },
+      { at: 29, kind: 'tick', left: 1 },
+    ])
+    expect(stepCues({ kind: 'rest', by: 'clock', seconds: clock }, 30).map((c) => c.kind)).not.toContain('half')
+    expect(stepCues(steps[0]!, 24).filter((c) => c.kind === 'count')).toHaveLength(10)
+    expect(stepCues({ kind: 'work', by: 'clock', seconds: clock, side: 'first' }, 4)).toHaveLength(1)
+  })
+
+  it('ahead is what would be heard if nobody did anything, to the end and its bell', () => {
+    const all = cuesAhead(begin, course, 0, 1000)
+    expect(all.filter((c) => c.kind === 'bell').map((c) => [c.at, c.kind === 'bell' && c.tone])).toEqual([
+      [0, 'work'],
+      [24, 'rest'],
+      [29, 'work'],
+      [49, 'end'],
+    ])
+    expect(cuesAhead(begin, course, 0.5, 10).every((c) => c.at >= 0.5 && c.at <= 10.5)).toBe(true)
+    expect(cuesAhead(pause(begin, 3), course, 3, 1000)).toEqual([])
+  })
+
+  it('rings for a waiting lane only when it goes on, and knows that ahead', () => {
+    const two = courseFor(
+      sessionOf(
+        [
+          { id: 'b1', form: 'talk', seconds: { all: 30, by: { g2: 20 } } },
+          { ...laps('march', 'march'), id: 'b2' },
+        ],
+        [[0], [4]],
+      ),
+    )
+    const bells = cuesAhead(startRun(two, 0), two, 0, 31).filter((c) => c.kind === 'bell')
+    expect(bells.map((c) => [c.lane, c.at])).toEqual([
+      [0, 0],
+      [1, 0],
+      [0, 30],
+      [1, 30],
+    ])
   })
 })

@@ -1,14 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import {
+  doseWords,
   feltScale,
+  languageOf,
+  languages,
   moveNames,
+  phrasesIn,
   publicationSchema,
   publish,
   runSchema,
-  sayCodesInEnglish,
-  sayEnglish,
+  sayText,
+  sentences,
   timeline,
   type Run,
+  type Say,
   type SayCode,
 } from '@esfuerzo/core'
 import { library, sessionOf, station } from './sessions.ts'
@@ -41,17 +46,17 @@ workout.sections[0]!.note = 'Watch Limpet 11'
 const sent = publish(workout, library)
 
 describe('a publication', () => {
-  it('has the lanes with their steps, the moves and figures they need, and no others', () => {
+  it('has the lanes with their steps, the moves with their easier versions and figures, and no others', () => {
     expect(sent.lanes.map((l) => [l.letter, l.pace, l.seconds.typical])).toEqual([
       ['A', 1.25, 140],
       ['B', 1, 140],
     ])
     expect(sent.lanes[0]!.steps).toEqual(timeline(workout, 'g1', library))
     expect(sent.moves.map((m) => [m.id, m.versions.map((v) => v.id)])).toEqual([
-      ['squat-jump', ['frog', 'squat-jump']],
-      ['one-leg-stand', ['one-leg-stand']],
+      ['squat-jump', ['rise', 'frog', 'squat-jump']],
+      ['one-leg-stand', ['finger-stand', 'one-leg-stand']],
     ])
-    expect(sent.figures.map((f) => f.id).sort()).toEqual(['frog-jump', 'one-leg-stand', 'squat-jump'])
+    expect(sent.figures.map((f) => f.id).sort()).toEqual(['frog-jump', 'one-leg-stand', 'squat', 'squat-jump'])
   })
 
   it('has no teacher’s note or link in it', () => {
@@ -80,34 +85,36 @@ describe('a publication', () => {
   })
 })
 
-it('says every code in English, with no hole in the sentence', () => {
-  const codes: SayCode[] = [
-    'work',
-    'workSide',
-    'rest',
-    'restNext',
-    'changeTo',
-    'switchSide',
-    'talk',
-    'travel',
-    'measure',
-  ]
-  expect([...sayCodesInEnglish].sort()).toEqual([...codes].sort())
+it('says every code in every language, with no hole in the sentence', () => {
+  const codes = Object.keys(sentences.en) as SayCode[]
+  expect(Object.keys(sentences.es).sort()).toEqual([...codes].sort())
   const names = moveNames(library.moves)
-  expect(sayEnglish({ code: 'restNext', params: { move: 'squat-jump', version: 'tuck-jump' } }, names)).toBe(
+  expect(sayText({ code: 'restNext', params: { move: 'squat-jump', version: 'tuck-jump' } }, names, 'en')).toBe(
     'Breathe. Next: Tuck jump',
   )
+  const tens: Say = {
+    code: 'work',
+    params: { move: 'squat', version: 'squat', amount: { from: 10, to: 15 }, unit: 'reps' },
+  }
+  expect(sayText(tens, names, 'en')).toBe('Squat, 10 to 15 times')
+  const inSpanish = moveNames(library.moves, phrasesIn({ es: { Squat: 'Sentadilla' } }, 'es'))
+  expect(sayText(tens, inSpanish, 'es')).toBe('Sentadilla, de 10 a 15 veces')
   expect(
-    sayEnglish(
-      { code: 'work', params: { move: 'squat', version: 'squat', amount: { from: 10, to: 15 }, unit: 'reps' } },
-      names,
-    ),
-  ).toBe('Squat, 10 to 15 times')
-  expect(
-    sayEnglish({ code: 'workSide', params: { move: 'squat', story: 'Sit on the rock', side: 'second' } }, names),
+    sayText({ code: 'workSide', params: { move: 'squat', story: 'Sit on the rock', side: 'second' } }, names, 'en'),
   ).toBe('Sit on the rock, other side')
-  for (const code of codes)
-    expect(sayEnglish({ code, params: { move: 'squat' } }, names)).not.toMatch(/undefined|\{|,$/)
+  for (const language of languages) {
+    for (const code of codes)
+      expect(sayText({ code, params: { move: 'squat' } }, names, language)).not.toMatch(/undefined|\{|,$/)
+    for (const unit of ['reps', 'seconds', 'breaths', 'metres', 'goes', 'score'] as const) {
+      for (const amount of [1, 2, { from: 1, to: 3 }, { atLeast: 1 }, { most: 9 }])
+        expect(doseWords(amount, unit, language)).not.toMatch(/undefined/)
+    }
+  }
+})
+
+it('speaks the first language of a device that we speak', () => {
+  expect(languageOf(['ca-ES', 'es-MX', 'en'])).toBe('es')
+  expect(languageOf(['pt'])).toBe('en')
 })
 
 it('takes a run as a device sends it, and nothing that names a child', () => {

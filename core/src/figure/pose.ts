@@ -1,5 +1,6 @@
 import { clearance, floorY, lengths, radius, segmentEnd, shifted, type Joints, type Point } from './body.ts'
-import { limbNames, type Figure, type LimbName, type On, type Pose } from './schema.ts'
+import { limbNames, type LimbName } from './parts.ts'
+import type { Figure, On, Pose } from './schema.ts'
 import { mirrorPose } from './turnJoint.ts'
 import { twoBone } from './twoBone.ts'
 

@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import { idSchema } from '../workout/id.ts'
+import { carriedKinds, limbNames, placedKinds } from './parts.ts'
+
+export { carriedKinds, limbNames, placedKinds, type LimbName } from './parts.ts'
 
 /** Degrees in the picture: 0 points down, 90 to the right (forward in side view), 180 up. */
 const angle = z.number().min(-360).max(360)
 /** Upper and lower segment: thigh and shin, upper arm and forearm. */
 const limb = z.tuple([angle, angle])
-
-export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
-export type LimbName = (typeof limbNames)[number]
 
 /** Height of what a hand, a foot or the seat is on, in box heights: 0.09 is a bottom stair, 0.17 a chair for a child. */
 const height = z.number().min(0).max(0.6)
@@ -44,8 +44,6 @@ export const poseSchema = z.strictObject({
 })
 export type Pose = z.infer<typeof poseSchema>
 
-export const placedKinds = ['chair', 'wall', 'desk', 'step', 'mat', 'line', 'hoop', 'target'] as const
-export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf'] as const
 const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'hip'] as const
 
 /** A thing that stays where it stands: so far forward of the middle of the first pose's feet. */

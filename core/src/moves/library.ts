@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { figureSchema, type Figure } from '../figure/schema.ts'
 import { ProblemError } from '../problem.ts'
+import type { Phrases } from '../words/language.ts'
 import { idSchema } from '../workout/id.ts'
 import { zodProblems } from '../zodProblems.ts'
 import { moveSchema, type Move } from './schema.ts'
@@ -48,6 +49,8 @@ export const libraryDataSchema = z.strictObject({
   muscles: z.array(muscleSchema),
   kit: z.array(kitItemSchema),
   effort: z.array(activitySchema),
+  /** Its texts in other languages, where families are spoken to; pages of the teacher's do without. */
+  words: z.object({ es: z.record(z.string(), z.string()) }).optional(),
 })
 /** The library as it lies in its files. */
 export type LibraryData = z.infer<typeof libraryDataSchema>
@@ -61,6 +64,7 @@ export interface Library {
   kit: ReadonlyMap<string, KitItem>
   /** By code. */
   effort: ReadonlyMap<string, Activity>
+  words?: Phrases
 }
 
 const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
@@ -74,6 +78,7 @@ export const indexLibrary = (data: LibraryData): Library => ({
   muscles: byId(data.muscles),
   kit: byId(data.kit),
   effort: new Map(data.effort.map((activity) => [activity.code, activity])),
+  ...(data.words && { words: data.words }),
 })
 
 /**

@@ -1,4 +1,3 @@
-import type { Say } from '../timing/step.ts'
 import type { Block } from '../workout/forms/index.ts'
 import { limits } from '../workout/limits.ts'
 import type { PerGroup } from '../workout/perGroup.ts'
@@ -39,9 +38,6 @@ export interface Fact<B extends Block, V = unknown> {
 
 /** Declares a fact, so that its value's type is kept. */
 export const fact = <B extends Block, V>(of: Fact<B, V>): Fact<B> => of as unknown as Fact<B>
-
-/** What a form says in the player, by its own part of the code. */
-export type FormSays = Record<string, (params: Say['params'], name: string) => string>
 
 /** A whole number of seconds as people write it: `60`, `60 s`, `1:30`, `2 min`. */
 export const secondsPattern = '(\\d{1,2}:[0-5]\\d|\\d{1,4}(?:\\.5)?)\\s*(s|secs?|seconds?|mins?|minutes?)?'

@@ -1,7 +1,7 @@
 import { mapGroups, valueFor, type Scope } from '../workout/perGroup.ts'
 import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
 import type { Station } from '../workout/station.ts'
-import type { Fact, FormSays } from './facts.ts'
+import type { Fact } from './facts.ts'
 import { amrapNotation } from './forms/amrap.ts'
 import { callsNotation } from './forms/calls.ts'
 import { chanceNotation } from './forms/chance.ts'
@@ -20,7 +20,7 @@ import { targetNotation } from './forms/target.ts'
 import { plainMarks } from './plainMarks.ts'
 import { segments } from './segments.ts'
 
-/** What one form of work is called, how it is written and what it says. */
+/** What one form of work is called and how it is written. */
 export interface FormNotation<B extends Block> {
   /** Its name, and in a few words what it is. */
   name: string
@@ -44,8 +44,6 @@ export interface FormNotation<B extends Block> {
     /** The block without what its lines cannot say. */
     strip: (block: B) => B
   }
-  /** What is said in the player, by the code after the form's name. */
-  says?: FormSays
 }
 
 /** The notation file of each form. */
@@ -69,12 +67,6 @@ export const formNotations: { [F in Form]: FormNotation<BlockOf<F>> } = {
 
 /** The notation of any block's form. */
 export const notationOf = (form: Form): FormNotation<Block> => formNotations[form] as unknown as FormNotation<Block>
-
-/** What a form says for one of its codes, `form.what`; undefined for forms or codes this program does not know. */
-export function formSay(code: string): FormSays[string] | undefined {
-  const [form, what = ''] = code.split('.')
-  return Object.hasOwn(formNotations, form ?? '') ? notationOf(form as Form).says?.[what] : undefined
-}
 
 /** The facts of any block's form. */
 export const factsOf = (block: Block): Fact<Block>[] => notationOf(block.form).facts

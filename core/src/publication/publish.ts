@@ -2,13 +2,18 @@ import { fetchList } from '../home/fetchList.ts'
 import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
 import { ProblemError } from '../problem.ts'
+import { versionFor } from '../moves/versionFor.ts'
 import { defaultPace } from '../timing/pace.ts'
 import { addSpan, noTime } from '../timing/span.ts'
 import { timeline } from '../timing/timeline.ts'
 import { stationsOf } from '../workout/forms/index.ts'
 import { lowestGrade } from '../workout/group.ts'
+import { valueFor } from '../workout/perGroup.ts'
 import type { Workout } from '../workout/schema.ts'
-import { publicationFormat, type Publication } from './schema.ts'
+import type { Phrases } from '../words/language.ts'
+import { playOf } from './playOf.ts'
+import type { Play, PlayedTurn } from './playSchema.ts'
+import { publicationFormat, type Publication, type PublishedMove } from './schema.ts'
 
 /** Codes of the care every family page carries; an adult is asked to be near for K–2. */
 export const careCodes = ['space', 'shoes', 'water', 'medicine', 'stop', 'adultNear', 'schoolFirst'] as const
@@ -23,33 +28,54 @@ export const careCodes = ['space', 'shoes', 'water', 'medicine', 'stop', 'adultN
 export function publish(workout: Workout, ours: Library, schoolNote = ''): Publication {
   const library = libraryFor(workout, ours)
   const used = new Map<string, Set<string>>()
+  const use = (move: string, version: string) =>
+    void (used.get(move) ?? used.set(move, new Set()).get(move)!).add(version)
+  const blocks = workout.sections.flatMap((s) => s.blocks)
   const lanes = workout.groups.map((group) => {
     const pace = defaultPace(group)
     const steps = timeline(workout, group.id, library, pace)
+    const choices: Record<string, string> = {}
+    const loads = Object.fromEntries(
+      blocks
+        .flatMap((b) => stationsOf(b))
+        .flatMap(({ id, cells }) => {
+          const kg = valueFor(cells, group.id).load?.kg
+          return kg === undefined ? [] : [[id, kg]]
+        }),
+    )
+    const plays = Object.fromEntries(
+      blocks.flatMap((block) => {
+        const play = playOf(block, group, library)
+        return play ? [[block.id, play]] : []
+      }),
+    )
+    for (const turn of Object.values(plays).flatMap(turnsOf)) use(turn.move, turn.version)
     for (const step of steps) {
       // What a child may do instead is named too.
       for (const id of step.say.params.oneOf ?? []) {
-        const standard = library.moves.get(id)?.standard
-        if (standard) (used.get(id) ?? used.set(id, new Set()).get(id)!).add(standard)
+        const move = library.moves.get(id)
+        if (!move) continue
+        choices[id] = versionFor(move, group).id
+        use(id, choices[id])
       }
-      if (!step.move || !step.version) continue
-      const versions = used.get(step.move) ?? used.set(step.move, new Set()).get(step.move)!
-      versions.add(step.version)
+      if (step.move && step.version) use(step.move, step.version)
     }
     const seconds = steps.reduce((sum, step) => addSpan(sum, step.seconds), noTime)
     const { id, letter, name, grades } = group
-    return { id, letter, name, grades, pace, seconds, steps }
+    return { id, letter, name, grades, pace, seconds, steps, choices, loads, plays }
   })
   if (used.size === 0) {
     throw new ProblemError([{ code: 'too-small', path: ['sections'], expected: 'at least one move', received: 'none' }])
   }
 
-  const figures = new Set<string>()
+  // A measurement is shown too.
+  const figures = new Set(blocks.some((b) => b.form === 'measure' && b.test === 'sitAndReach') ? ['seated-reach'] : [])
   const moves = [...used].map(([id, shown]) => {
     const move = library.moves.get(id)!
-    // The standard version names the move even where nobody does it.
+    // A child may always go over to an easier one. The standard version names the move even where nobody does it.
+    const hardest = move.versions.findLastIndex((v) => shown.has(v.id))
     const versions = move.versions
-      .filter((v) => shown.has(v.id) || v.id === move.standard)
+      .filter((v, i) => i <= hardest || v.id === move.standard)
       .map((v) => {
         const figure = v.figure ?? move.figure
         figures.add(figure)
@@ -59,6 +85,15 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
   })
 
+  const kit = fetchList(workout, library).map(({ kit, name, standIns, standIn, ask, optional }) => ({
+    id: kit,
+    name,
+    standIns,
+    ...(standIn && { standIn }),
+    ...(ask && { ask }),
+    ...(optional && { optional }),
+  }))
+
   return {
     format: publicationFormat,
     version: 1,
@@ -66,14 +101,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     target: workout.aim.target,
     words: workout.aim.words,
     home: { space: workout.home.space, quiet: workout.home.quiet, company: workout.home.company },
-    kit: fetchList(workout, library).map(({ kit, name, standIns, standIn, ask, optional }) => ({
-      id: kit,
-      name,
-      standIns,
-      ...(standIn && { standIn }),
-      ...(ask && { ask }),
-      ...(optional && { optional }),
-    })),
+    kit,
     care: careCodes.filter((code) => code !== 'adultNear' || workout.groups.some((g) => lowestGrade(g) <= 2)),
     ...(schoolNote && { schoolNote }),
     sections: workout.sections.map(({ id, role, title, surprise, blocks }) => ({
@@ -94,5 +122,28 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     lanes,
     moves,
     figures: [...figures].flatMap((id) => library.figures.get(id) ?? []),
+    phrases: phrasesOf(library.words, [...moves.flatMap(textsOfMove), ...kit.flatMap(textsOfKit)]),
   }
+}
+
+/** The rows of what is played. */
+const turnsOf = (play: Play): PlayedTurn[] => {
+  if ('turns' in play) return play.turns
+  if ('table' in play) return play.table.flatMap((face) => face.turns)
+  return 'onMiss' in play && play.onMiss ? [play.onMiss] : []
+}
+
+const textsOfMove = (m: PublishedMove) => [
+  m.name,
+  ...m.cues,
+  ...m.cautions,
+  ...m.versions.flatMap((v) => [v.name, v.how]),
+]
+const textsOfKit = (k: Publication['kit'][number]) => [k.name, ...k.standIns, k.standIn ?? '', k.ask ?? '']
+
+/** Of all the library's texts in other languages, those of a session. */
+function phrasesOf(words: Phrases | undefined, texts: string[]): Publication['phrases'] {
+  const es = words?.es
+  if (!es) return {}
+  return { es: Object.fromEntries([...new Set(texts)].flatMap((text) => (es[text] ? [[text, es[text]]] : []))) }
 }

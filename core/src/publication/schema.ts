@@ -1,10 +1,12 @@
-import { z } from 'zod'
-import { figureSchema } from '../figure/schema.ts'
-import { roles } from '../workout/schema.ts'
-import { unitSchema } from '../workout/dose.ts'
+import * as z from 'zod/mini'
+import type { Figure } from '../figure/schema.ts'
+import { roles } from '../workout/roles.ts'
+import { units } from '../workout/units.ts'
+import { playSchema } from './playSchema.ts'
 
 export const publicationFormat = 'esfuerzo.publication'
 
+// Zod's small build: a family's phone fetches this.
 const spanSchema = z.object({ low: z.number(), typical: z.number(), high: z.number() })
 
 // Read leniently, unlike every other document: an installed page may be older than the session it runs, so a
@@ -12,17 +14,17 @@ const spanSchema = z.object({ low: z.number(), typical: z.number(), high: z.numb
 const stepSchema = z.object({
   at: z.number(),
   seconds: spanSchema,
-  kind: z.enum(['work', 'rest', 'change', 'switch', 'talk', 'measure']).catch('work'),
-  by: z.enum(['clock', 'count']).catch('clock'),
+  kind: z.catch(z.enum(['work', 'rest', 'change', 'switch', 'talk', 'measure']), 'work'),
+  by: z.catch(z.enum(['clock', 'count']), 'clock'),
   section: z.string(),
   block: z.string(),
-  station: z.string().optional(),
-  lap: z.number().optional(),
-  set: z.number().optional(),
-  move: z.string().optional(),
-  version: z.string().optional(),
-  side: z.enum(['first', 'second']).optional(),
-  reps: z.number().optional(),
+  station: z.optional(z.string()),
+  lap: z.optional(z.number()),
+  set: z.optional(z.number()),
+  move: z.optional(z.string()),
+  version: z.optional(z.string()),
+  side: z.optional(z.enum(['first', 'second'])),
+  reps: z.optional(z.number()),
   say: z.object({
     code: z.string(),
     params: z.looseObject({}),
@@ -43,14 +45,15 @@ const moveSchema = z.object({
   standard: z.string(),
   cues: z.array(z.string()),
   cautions: z.array(z.string()),
-  adult: z.boolean().optional(),
+  adult: z.optional(z.boolean()),
+  /** From the easiest on: those a lane does, and what is easier than they. */
   versions: z.array(versionSchema),
 })
 
 /** A session as families see it: no teacher's notes, everything a run needs, nothing else. */
 export const publicationSchema = z.object({
   format: z.literal(publicationFormat),
-  version: z.number().int(),
+  version: z.number(),
   title: z.string(),
   target: z.string(),
   words: z.array(z.object({ word: z.string(), meaning: z.string() })),
@@ -61,28 +64,30 @@ export const publicationSchema = z.object({
       name: z.string(),
       standIns: z.array(z.string()),
       /** What this school's homes take instead. */
-      standIn: z.string().optional(),
+      standIn: z.optional(z.string()),
       /** What a child asks first. */
-      ask: z.string().optional(),
+      ask: z.optional(z.string()),
       /** Nobody needs it. */
-      optional: z.boolean().optional(),
+      optional: z.optional(z.boolean()),
     }),
   ),
   /** Codes of the words of care, worded by the page. */
   care: z.array(z.string()),
   /** A line of the school's own, shown with the care. */
-  schoolNote: z.string().optional(),
+  schoolNote: z.optional(z.string()),
   sections: z.array(
     z.object({
       id: z.string(),
-      role: z.enum(roles).catch('main'),
+      role: z.catch(z.enum(roles), 'main'),
       title: z.string(),
-      surprise: z.boolean().optional(),
+      surprise: z.optional(z.boolean()),
       blocks: z.array(
         z.object({
           id: z.string(),
-          title: z.string().optional(),
-          stations: z.array(z.object({ id: z.string(), focus: z.string().optional(), record: unitSchema.optional() })),
+          title: z.optional(z.string()),
+          stations: z.array(
+            z.object({ id: z.string(), focus: z.optional(z.string()), record: z.optional(z.enum(units)) }),
+          ),
         }),
       ),
     }),
@@ -96,10 +101,18 @@ export const publicationSchema = z.object({
       pace: z.number(),
       seconds: spanSchema,
       steps: z.array(stepSchema),
+      /** What is played in a block, by its id. */
+      /** The version of each move a child of the lane may choose instead of another. */
+      choices: z.catch(z.record(z.string(), z.string()), {}),
+      /** Kilograms each of its stations is done with. */
+      loads: z.catch(z.record(z.string(), z.number()), {}),
+      plays: z.catch(z.record(z.string(), z.catch(z.optional(playSchema), undefined)), {}),
     }),
   ),
   moves: z.array(moveSchema),
-  figures: z.array(figureSchema.loose()),
+  figures: z.array(z.custom<Figure>((figure) => typeof figure === 'object' && figure !== null && 'poses' in figure)),
+  /** The library's texts in here in other languages, by the English text. */
+  phrases: z.catch(z.object({ es: z.optional(z.record(z.string(), z.string())) }), {}),
 })
 export type Publication = z.infer<typeof publicationSchema>
 export type Lane = Publication['lanes'][number]

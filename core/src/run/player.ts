@@ -1,43 +1,158 @@
-import type { Step } from '../timing/step.ts'
+import type { Course, PlayedStep } from './course.ts'
 
-type PlayedStep = Pick<Step, 'kind' | 'by' | 'seconds' | 'reps'>
+/** Where one lane of a run is. */
+export interface LaneState {
+  /** Index of the step that is on; equal to the number of steps when all are over. */
+  index: number
+  /** When it began, in seconds of the clock; while waiting, when it came to the block's start. */
+  began: number
+  /** At the start of a block, until the other lane is there too. */
+  waiting?: boolean
+  /** Indexes of the work steps that were skipped, and of those done as an easier version. */
+  skipped: readonly number[]
+  eased: readonly number[]
+  /** How many versions easier each station is done from now on. */
+  easier: Readonly<Record<string, number>>
+  /** The move chosen at a station that lets the child choose, and the station chosen for a step that lets it. */
+  chosen: Readonly<Record<string, string>>
+  picked: Readonly<Record<number, string>>
+  /** Seconds a step was given on top. */
+  more: Readonly<Record<number, number>>
+}
 
 /**
  * Where a run is. Steps begin at exact times on the clock, never at the moment somebody looked, so that the
  * seconds of a session add up however late the page is drawn.
  */
 export interface PlayerState {
-  /** Index of the step that is on; equal to the number of steps when all are over. */
-  index: number
-  /** When it began, in seconds of the clock. */
-  began: number
+  lanes: readonly LaneState[]
   /** When it was paused, in seconds of the clock. */
   pausedAt?: number
-  /** Indexes of the work steps that were skipped. */
-  skipped: readonly number[]
 }
 
-/** A run that begins now. @param now seconds of a clock that never goes back @param index the step it begins with */
-export const startRun = (now: number, index = 0): PlayerState => ({ index, began: now, skipped: [] })
+/** A step that began: which lane's, which one, when. */
+export interface Start {
+  lane: number
+  index: number
+  at: number
+}
+
+const freshLane = (index: number, began: number): LaneState => ({
+  index,
+  began,
+  skipped: [],
+  eased: [],
+  easier: {},
+  chosen: {},
+  picked: {},
+  more: {},
+})
+
+/**
+ * A run that begins now.
+ *
+ * @param now seconds of a clock that never goes back
+ * @param from seconds from the start of the session: each lane begins with the step that is on then
+ */
+export function startRun(course: Course, now: number, from = 0): PlayerState {
+  return {
+    lanes: course.lanes.map(({ steps }) => {
+      const index = steps.findIndex((s) => from < s.at + s.seconds.typical)
+      return freshLane(Math.max(0, index), now)
+    }),
+  }
+}
 
 /**
  * How long a step may last: its seconds by the clock; counted work waits for the child up to a slow child's
  * seconds, then goes on by itself so that nobody is stuck.
+ *
+ * @param more seconds given on top
  */
-export const stepLimit = (step: PlayedStep): number =>
-  step.kind === 'work' && step.by === 'count' ? step.seconds.high : step.seconds.typical
+export const stepLimit = (step: Pick<PlayedStep, 'kind' | 'by' | 'seconds'>, more = 0): number =>
+  (waitsForDone(step) ? step.seconds.high : step.seconds.typical) + more
 
-/** Seconds since the step began, pauses left out. */
-export const stepElapsed = (state: PlayerState, now: number): number =>
-  Math.max(0, (state.pausedAt ?? now) - state.began)
+/** Whether the child ends a step: counted work, a question, a measurement. */
+const waitsForDone = ({ kind, by }: Pick<PlayedStep, 'kind' | 'by'>): boolean =>
+  by === 'count' && (kind === 'work' || kind === 'talk' || kind === 'measure')
 
-/** The state at a later moment: every step that has run out is left at the second it ran out. */
-export function tick(state: PlayerState, steps: readonly PlayedStep[], now: number): PlayerState {
-  if (state.pausedAt !== undefined) return state
-  let { index, began } = state
-  while (index < steps.length && now - began >= stepLimit(steps[index]!)) began += stepLimit(steps[index++]!)
-  return index === state.index ? state : { ...state, index, began }
+/** Seconds since a lane's step began, pauses left out; none while it waits. */
+export const stepElapsed = (state: PlayerState, lane: number, now: number): number => {
+  const { began, waiting } = state.lanes[lane]!
+  return waiting ? 0 : Math.max(0, (state.pausedAt ?? now) - began)
 }
+
+const placeOf = (course: Course, lane: number, { index }: LaneState): number => {
+  const step = course.lanes[lane]!.steps[index]
+  return step ? (course.order.get(step.block) ?? 0) : Infinity
+}
+
+/** Moves a lane to a step at a moment; at a block's start it waits where another lane is not there yet. */
+function enter(state: PlayerState, course: Course, lane: number, index: number, at: number): PlayerState {
+  const { steps } = course.lanes[lane]!
+  const before = state.lanes[lane]!
+  const newBlock = index > 0 && index < steps.length && steps[index]!.block !== steps[index - 1]!.block
+  const { waiting: _, ...rest } = before
+  const held = newBlock && course.lanes.length > 1 ? { waiting: true } : {}
+  return withLane(state, lane, { ...rest, index, began: at, ...held })
+}
+
+const withLane = (state: PlayerState, lane: number, next: LaneState): PlayerState => ({
+  ...state,
+  lanes: state.lanes.map((other, i) => (i === lane ? next : other)),
+})
+
+/** Lets go the lanes that wait for nobody any more. */
+function release(state: PlayerState, course: Course, at: number, starts: Start[]): PlayerState {
+  let now = state
+  state.lanes.forEach((lane, i) => {
+    if (!lane.waiting) return
+    const place = placeOf(course, i, lane)
+    if (!state.lanes.every((other, j) => j === i || placeOf(course, j, other) >= place)) return
+    const { waiting: _, ...rest } = lane
+    now = withLane(now, i, { ...rest, began: at })
+    starts.push({ lane: i, index: lane.index, at })
+  })
+  return now
+}
+
+/**
+ * The state at a later moment, and what began on the way: every step that has run out is left at the second it ran
+ * out; where a block begins, the lane that is there first waits for the other.
+ */
+export function advance(state: PlayerState, course: Course, now: number): { state: PlayerState; starts: Start[] } {
+  const starts: Start[] = []
+  if (state.pausedAt !== undefined) return { state, starts }
+  let next = state
+  for (;;) {
+    let first: { lane: number; end: number } | undefined
+    next.lanes.forEach((lane, i) => {
+      const step = course.lanes[i]!.steps[lane.index]
+      if (!step || lane.waiting) return
+      const end = lane.began + stepLimit(step, lane.more[lane.index])
+      if (end <= now && (!first || end < first.end)) first = { lane: i, end }
+    })
+    if (!first) return { state: next, starts }
+    next = leave(next, course, first.lane, next.lanes[first.lane]!.index + 1, first.end, starts)
+  }
+}
+
+/** Leaves a lane's step for another at a moment, and lets go who waited for that. */
+function leave(
+  state: PlayerState,
+  course: Course,
+  lane: number,
+  index: number,
+  at: number,
+  starts: Start[],
+): PlayerState {
+  const entered = enter(state, course, lane, index, at)
+  if (!entered.lanes[lane]!.waiting && index < course.lanes[lane]!.steps.length) starts.push({ lane, index, at })
+  return release(entered, course, at, starts)
+}
+
+/** The state at a later moment. */
+export const tick = (state: PlayerState, course: Course, now: number): PlayerState => advance(state, course, now).state
 
 export const pause = (state: PlayerState, now: number): PlayerState =>
   state.pausedAt === undefined ? { ...state, pausedAt: now } : state
@@ -45,28 +160,28 @@ export const pause = (state: PlayerState, now: number): PlayerState =>
 export function resume(state: PlayerState, now: number): PlayerState {
   if (state.pausedAt === undefined) return state
   const { pausedAt, ...running } = state
-  return { ...running, began: state.began + (now - pausedAt) }
+  return { ...running, lanes: state.lanes.map((lane) => ({ ...lane, began: lane.began + (now - pausedAt) })) }
 }
 
-const goTo = (state: PlayerState, index: number, now: number): PlayerState => ({
-  ...state,
-  index,
-  began: now,
-  ...(state.pausedAt !== undefined && { pausedAt: now }),
-})
+/** @param now is the pause's own moment while paused, so that nothing of the next step is over when it goes on */
+const goTo = (state: PlayerState, course: Course, lane: number, index: number, now: number): PlayerState =>
+  leave(state, course, lane, index, state.pausedAt ?? now, [])
 
 /** The child says the counted work is done. Steps by the clock are not done before their time. */
-export function done(state: PlayerState, steps: readonly PlayedStep[], now: number): PlayerState {
-  return steps[state.index]?.by === 'count' ? goTo(state, state.index + 1, now) : state
+export function done(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
+  const { index, waiting } = state.lanes[lane]!
+  const step = course.lanes[lane]!.steps[index]
+  return step?.by === 'count' && !waiting ? goTo(state, course, lane, index + 1, now) : state
 }
 
 /** Leaves the step; work that is left is remembered as skipped. */
-export function skip(state: PlayerState, steps: readonly PlayedStep[], now: number): PlayerState {
-  const step = steps[state.index]
-  if (!step) return state
-  const next = goTo(state, state.index + 1, now)
-  return step.kind === 'work' && !state.skipped.includes(state.index)
-    ? { ...next, skipped: [...state.skipped, state.index] }
+export function skip(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
+  const { index, skipped, waiting } = state.lanes[lane]!
+  const step = course.lanes[lane]!.steps[index]
+  if (!step || waiting) return state
+  const next = goTo(state, course, lane, index + 1, now)
+  return step.kind === 'work' && !skipped.includes(index)
+    ? withLane(next, lane, { ...next.lanes[lane]!, skipped: [...skipped, index] })
     : next
 }
 
@@ -74,9 +189,55 @@ export function skip(state: PlayerState, steps: readonly PlayedStep[], now: numb
 const backWithin = 3
 
 /** Starts the step again; right at its start, goes to the one before. What was skipped there counts again. */
-export function back(state: PlayerState, now: number): PlayerState {
-  const index = stepElapsed(state, now) < backWithin ? Math.max(0, state.index - 1) : state.index
-  return { ...goTo(state, index, now), skipped: state.skipped.filter((i) => i !== index) }
+export function back(state: PlayerState, lane: number, now: number): PlayerState {
+  const here = state.lanes[lane]!
+  const index = stepElapsed(state, lane, now) < backWithin ? Math.max(0, here.index - 1) : here.index
+  const { waiting: _, ...rest } = here
+  return withLane(state, lane, {
+    ...rest,
+    index,
+    began: state.pausedAt ?? now,
+    skipped: here.skipped.filter((i) => i !== index),
+  })
+}
+
+/** Gives the step that is on some seconds more. */
+export function moreTime(state: PlayerState, lane: number, seconds: number): PlayerState {
+  const here = state.lanes[lane]!
+  return withLane(state, lane, {
+    ...here,
+    more: { ...here.more, [here.index]: (here.more[here.index] ?? 0) + seconds },
+  })
+}
+
+/** The station a lane's step is done at: its own, or the one the child picked for it. */
+export const stationAt = (lane: LaneState, step: PlayedStep | undefined, index = lane.index): string | undefined =>
+  step?.station ?? lane.picked[index]
+
+/** From now on the station is done as the next easier version; what is done of it counts as eased. */
+export function makeEasier(state: PlayerState, course: Course, lane: number): PlayerState {
+  const here = state.lanes[lane]!
+  const step = course.lanes[lane]!.steps[here.index]
+  const station = stationAt(here, step)
+  if (!step) return state
+  return withLane(state, lane, {
+    ...here,
+    eased: here.eased.includes(here.index) ? here.eased : [...here.eased, here.index],
+    ...(station && { easier: { ...here.easier, [station]: (here.easier[station] ?? 0) + 1 } }),
+  })
+}
+
+/** The child does another of the moves it may choose from at the station that is on. */
+export function choose(state: PlayerState, course: Course, lane: number, move: string): PlayerState {
+  const here = state.lanes[lane]!
+  const station = stationAt(here, course.lanes[lane]!.steps[here.index])
+  return station ? withLane(state, lane, { ...here, chosen: { ...here.chosen, [station]: move } }) : state
+}
+
+/** The child picks the station it does in a step that lets it. */
+export function pick(state: PlayerState, lane: number, index: number, station: string): PlayerState {
+  const here = state.lanes[lane]!
+  return withLane(state, lane, { ...here, picked: { ...here.picked, [index]: station } })
 }
 
 /** What the screen shows of the step that is on. */
@@ -91,10 +252,10 @@ export interface StepView {
   awaitsDone: boolean
 }
 
-/** @param elapsed seconds since the step began */
-export function stepView(step: PlayedStep, elapsed: number): StepView {
-  const limit = stepLimit(step)
-  const awaitsDone = step.kind === 'work' && step.by === 'count'
+/** @param elapsed seconds since the step began @param more seconds it was given on top */
+export function stepView(step: PlayedStep, elapsed: number, more = 0): StepView {
+  const limit = stepLimit(step, more)
+  const awaitsDone = waitsForDone(step)
   const pacedBy = awaitsDone ? step.seconds.typical : limit
   const view: StepView = {
     share: pacedBy > 0 ? Math.min(1, elapsed / pacedBy) : 1,
@@ -107,10 +268,23 @@ export function stepView(step: PlayedStep, elapsed: number): StepView {
   return view
 }
 
-/** How many work steps were done, and how many skipped. */
-export function stepsDone(state: PlayerState, steps: readonly PlayedStep[]): { done: number; skipped: number } {
-  const begun = steps.slice(0, state.index).filter((s) => s.kind === 'work').length
-  return { done: begun - state.skipped.length, skipped: state.skipped.length }
+/** How many work steps of a lane were done, how many skipped, how many done as an easier version. */
+export function stepsDone(
+  state: PlayerState,
+  course: Course,
+  lane: number,
+): { done: number; skipped: number; easier: number } {
+  const { index, skipped, eased, easier } = state.lanes[lane]!
+  const begun = course.lanes[lane]!.steps.slice(0, index)
+  const isEased = (s: PlayedStep, i: number) =>
+    s.kind === 'work' && !skipped.includes(i) && (eased.includes(i) || (s.station !== undefined && i > firstEased(s)))
+  const firstEased = ({ station }: PlayedStep) =>
+    easier[station!] ? Math.min(...eased.filter((i) => begun[i]?.station === station), Infinity) : Infinity
+  return {
+    done: begun.filter((s) => s.kind === 'work').length - skipped.length,
+    skipped: skipped.length,
+    easier: begun.filter(isEased).length,
+  }
 }
 
 /** Seconds from a step to the end of the session, by typical seconds. */

@@ -13,15 +13,17 @@ interface NamedMove {
 /**
  * What a child reads for a move: the ordinary version by the move's name, any other by its own.
  *
+ * @param phrase looks a text up in another language
+ *
  * @example moveNames(library.moves)('squat-jump', 'tuck') // 'Tuck jump'
  */
 export const moveNames =
-  (moves: { get(id: string): NamedMove | undefined }): Names =>
+  (moves: { get(id: string): NamedMove | undefined }, phrase: (text: string) => string = (text) => text): Names =>
   (id, version) => {
     const move = moves.get(id)
     if (!move) return id
-    if (version === undefined || version === move.standard) return move.name
-    return move.versions.find((v) => v.id === version)?.name ?? move.name
+    if (version === undefined || version === move.standard) return phrase(move.name)
+    return phrase(move.versions.find((v) => v.id === version)?.name ?? move.name)
   }
 
 /** The name to say for a step: today's story name, else the move's. */

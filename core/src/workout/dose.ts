@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { limits } from './limits.ts'
+import { units } from './units.ts'
 
-/** What a dose counts. For a move done `each` side, a dose is per side. */
-export const unitSchema = z.enum(['reps', 'seconds', 'breaths', 'metres', 'goes', 'score'])
-export type Unit = z.infer<typeof unitSchema>
+export const unitSchema = z.enum(units)
+export { type Unit } from './units.ts'
 
 const count = z.int().min(1).max(limits.seconds)
 

@@ -7,9 +7,9 @@ import { idSchema } from './id.ts'
 import { limits } from './limits.ts'
 import { spaceSchema } from './space.ts'
 import { lineSchema, paragraphSchema } from './text.ts'
+import { roles } from './roles.ts'
 
-export const roles = ['brief', 'warmUp', 'skill', 'main', 'game', 'coolDown', 'challenge', 'test'] as const
-export type Role = (typeof roles)[number]
+export { roles, type Role } from './roles.ts'
 
 export const aimSchema = z.strictObject({
   builds: z.array(buildsSchema).max(9),

@@ -20,7 +20,4 @@ export const callsNotation: FormNotation<CallsBlock> = {
     read: (word) => ({ storyName: word }),
     print: ({ storyName }) => storyName,
   },
-  says: {
-    call: (p, name) => p.title || name,
-  },
 }

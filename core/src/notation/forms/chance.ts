@@ -77,15 +77,6 @@ export const chanceNotation: FormNotation<ChanceBlock> = {
     },
     print: ({ face }) => face,
   },
-  says: {
-    draw: (p) =>
-      p.text === 'coin'
-        ? `Flip the coin: ${p.face}`
-        : p.text === 'toss'
-          ? 'Toss all five over the line'
-          : `Draw: ${p.face}`,
-    again: () => 'Flip again where a column is done',
-  },
 }
 
 const faceWords: Record<string, NonNullable<ChanceBlock['stations'][number]['face']>> = {

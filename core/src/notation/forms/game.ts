@@ -43,7 +43,4 @@ export const gameNotation: FormNotation<GameBlock> = {
       harder: block.harder.map((line) => line.trim()).filter(Boolean),
     }),
   },
-  says: {
-    play: (p) => p.title || 'Play',
-  },
 }

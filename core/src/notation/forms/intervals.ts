@@ -87,7 +87,4 @@ export const intervalsNotation: FormNotation<IntervalsBlock> = {
     travelFact<IntervalsBlock>(),
     betweenLapsFact<IntervalsBlock>(),
   ],
-  says: {
-    pick: (p) => `Choose one: number ${p.n} of ${p.of}`,
-  },
 }

@@ -42,9 +42,6 @@ export const quizNotation: FormNotation<QuizBlock> = {
       })),
     }),
   },
-  says: {
-    question: (p) => p.title ?? '',
-  },
 }
 
 const plain = (text: string): string =>

@@ -66,7 +66,4 @@ export const sumsNotation: FormNotation<SumsBlock> = {
       silent: (same) => same,
     }),
   ],
-  says: {
-    sum: (p) => `${p.text ?? ''}: that many`,
-  },
 }

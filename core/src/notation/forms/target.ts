@@ -31,8 +31,4 @@ export const targetNotation: FormNotation<TargetBlock> = {
     countFact<TargetBlock>('throws', { label: 'Throws a round', word: 'throw', words: 'throws?' }),
     countFact<TargetBlock>('rounds', { label: 'Rounds', word: 'round', words: 'rounds?' }),
   ],
-  says: {
-    throw: (p) => `${p.n} throws, at most ${p.of} points`,
-    collect: () => 'Collect, and write it down',
-  },
 }

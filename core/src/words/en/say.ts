@@ -1,8 +1,7 @@
-import type { Amount, Unit } from '../../workout/dose.ts'
-import { formSay } from '../../notation/formNotation.ts'
-import type { BaseSayCode, Say } from '../../timing/step.ts'
 import type { TestId } from '../../workout/forms/common.ts'
-import { sayName, type Names } from '../names.ts'
+import type { Say } from '../../timing/step.ts'
+import type { Amount, Unit } from '../../workout/dose.ts'
+import type { FormSentences, Sentences } from '../say.ts'
 
 const units: Record<Unit, [one: string, many: string]> = {
   reps: ['time', 'times'],
@@ -13,12 +12,8 @@ const units: Record<Unit, [one: string, many: string]> = {
   score: ['point', 'points'],
 }
 
-/**
- * A dose as a child hears it.
- *
- * @example doseWords({ from: 10, to: 15 }, 'reps') // '10 to 15 times'
- */
-export function doseWords(amount: Amount, unit: Unit): string {
+/** A dose in English. @example doseInEnglish({ from: 10, to: 15 }, 'reps') // '10 to 15 times' */
+export function doseInEnglish(amount: Amount, unit: Unit): string {
   const word = (n: number) => units[unit][n === 1 ? 0 : 1]
   if (typeof amount === 'number') return `${amount} ${word(amount)}`
   if ('from' in amount) return `${amount.from} to ${amount.to} ${word(amount.to)}`
@@ -26,10 +21,18 @@ export function doseWords(amount: Amount, unit: Unit): string {
   return unit === 'seconds' ? 'as long as you can' : `as many as you can, up to ${amount.most}`
 }
 
-const dose = ({ amount, unit }: Say['params']) => (amount !== undefined && unit ? `, ${doseWords(amount, unit)}` : '')
+const dose = ({ amount, unit }: Say['params']) =>
+  amount !== undefined && unit ? `, ${doseInEnglish(amount, unit)}` : ''
 
-/** What each code says in English. `name` is the move, or its name in today's story. */
-const sentences: Record<BaseSayCode, (params: Say['params'], name: string) => string> = {
+const tests: Record<TestId, string> = {
+  pulse: 'Find your pulse and count',
+  sitAndReach: 'Sit and reach',
+  hold: 'How long can you hold it',
+  reps30: 'How many in thirty seconds',
+}
+
+/** What each code says in English. */
+export const sentencesInEnglish: Sentences = {
   work: (p, name) => `${name}${dose(p)}`,
   workSide: (p, name) => `${name}, ${p.side === 'second' ? 'other side' : 'first side'}${dose(p)}`,
   rest: () => 'Breathe. Well done',
@@ -38,28 +41,25 @@ const sentences: Record<BaseSayCode, (params: Say['params'], name: string) => st
   switchSide: () => 'Switch sides',
   talk: (p) => p.title ?? 'Listen',
   travel: (p) => p.text || 'On to the next',
-  measure: (p) => testWords[p.test ?? 'pulse'],
+  measure: (p) => tests[p.test ?? 'pulse'],
 }
 
-const testWords: Record<TestId, string> = {
-  pulse: 'Find your pulse and count',
-  sitAndReach: 'Sit and reach',
-  hold: 'How long can you hold it',
-  reps30: 'How many in thirty seconds',
+/** What a form of work says of its own, by its code. */
+export const formsInEnglish: FormSentences = {
+  'amrap.go': (p) => p.title || 'As many rounds as you can',
+  'calls.call': (p, name) => p.title || name,
+  'chance.go': (p) => p.title || (p.text === 'coin' ? 'The coin decides' : 'Chance decides'),
+  'chance.draw': (p) =>
+    p.text === 'coin'
+      ? `Flip the coin: ${p.face}`
+      : p.text === 'toss'
+        ? 'Toss all five over the line'
+        : `Draw: ${p.face}`,
+  'chance.again': () => 'Flip again where a column is done',
+  'game.play': (p) => p.title || 'Play',
+  'intervals.pick': (p) => `Choose one: number ${p.n} of ${p.of}`,
+  'quiz.question': (p) => p.title ?? '',
+  'sums.sum': (p) => `${p.text ?? ''}: that many`,
+  'target.throw': (p) => `${p.n} throws, at most ${p.of} points`,
+  'target.collect': () => 'Collect, and write it down',
 }
-
-const isBase = (code: string): code is BaseSayCode => Object.hasOwn(sentences, code)
-
-/**
- * What is said at a step, in English.
- *
- * @example sayEnglish({ code: 'restNext', params: { move: 'squat', version: 'squat' } }, names) // 'Breathe. Next: Squat'
- */
-export function sayEnglish(say: Say, names: Names): string {
-  const name = sayName(say, names)
-  if (isBase(say.code)) return sentences[say.code](say.params, name)
-  // An older page may not know a newer form's words; a title always says something.
-  return formSay(say.code)?.(say.params, name) ?? say.params.title ?? name
-}
-
-export const sayCodesInEnglish = Object.keys(sentences) as BaseSayCode[]

@@ -1,0 +1,5 @@
+/** The limbs of a figure, and the things it can stand by or carry. */
+export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
+export type LimbName = (typeof limbNames)[number]
+export const placedKinds = ['chair', 'wall', 'desk', 'step', 'mat', 'line', 'hoop', 'target'] as const
+export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf'] as const

@@ -1,0 +1,99 @@
+import type { PlayedTurn, PlayOf } from '../publication/playSchema.ts'
+
+type ChancePlay = PlayOf<'chance'>
+
+/** What chance brought: a face of the coin or die, a card with its number, how many of five things lie on the left. */
+export interface Outcome {
+  face: string
+  /** Of a card, 1 to 13; of a toss, how many of five lie on the left, 0 to 5. */
+  value?: number
+}
+
+/** Something to do after a draw. */
+export interface ChanceTask {
+  /** The row it belongs to, `face:index`. */
+  row: string
+  turn: PlayedTurn
+  /** Reps the draw asks for, where it is not the row's own dose. */
+  amount?: number
+}
+
+/** A coin sheet, a pack of cards or a toss while it is being played. */
+export interface ChanceGame {
+  /** Draws whose tasks are done, and the one that is on. */
+  draws: number
+  /** Rows done at least once. */
+  done: readonly string[]
+  /** What was drawn last, with what is still to be done for it; nothing left to do means: draw again. */
+  drawn?: { outcome: Outcome; tasks: readonly ChanceTask[] }
+  /** How often each face has come up. */
+  faces: Readonly<Record<string, number>>
+  over: boolean
+}
+
+/** Five things are tossed over the line. */
+export const tossed = 5
+
+export const startChance = (play: ChancePlay): ChanceGame => ({
+  draws: 0,
+  done: [],
+  faces: {},
+  over: play.table.every((face) => face.turns.length === 0),
+})
+
+/**
+ * What the device itself brings, where the child has no real coin, cards or die.
+ *
+ * @param random gives numbers from 0 up to 1
+ */
+export function drawOutcome(play: ChancePlay, random: () => number): Outcome {
+  if (play.device === 'toss') {
+    let left = 0
+    for (let i = 0; i < tossed; i++) if (random() < 0.5) left++
+    return { face: 'left', value: left }
+  }
+  const { face } = play.table[Math.floor(random() * play.table.length)]!
+  return play.device === 'cards' ? { face, value: 1 + Math.floor(random() * 13) } : { face }
+}
+
+/** Reps of a card: its number; ace one, pictures ten. Ours, as the timing counts them. */
+export const repsOfCard = (value: number): number => Math.min(10, value)
+
+/**
+ * The game after a draw. A face whose rows are all done asks for nothing where the sheet is to be cleared: that is
+ * drawn again.
+ */
+export function drawn(game: ChanceGame, play: ChancePlay, outcome: Outcome): ChanceGame {
+  if (game.over) return game
+  const faces = { ...game.faces, [outcome.face]: (game.faces[outcome.face] ?? 0) + 1 }
+  return { ...game, faces, drawn: { outcome, tasks: tasksOf(game, play, outcome) } }
+}
+
+function tasksOf(game: ChanceGame, play: ChancePlay, { face, value = 0 }: Outcome): ChanceTask[] {
+  if (play.device === 'toss') {
+    return play.table.flatMap(({ face: side, turns }) => {
+      const amount = side === 'left' ? value : tossed - value
+      return turns[0] && amount > 0 ? [{ row: `${side}:0`, turn: turns[0], amount }] : []
+    })
+  }
+  const turns = play.table.find((f) => f.face === face)?.turns ?? []
+  const rows = turns.map((turn, i) => ({ row: `${face}:${i}`, turn }))
+  const clearing = play.stop.kind === 'cleared'
+  const row = clearing ? rows.find((r) => !game.done.includes(r.row)) : rows[(game.faces[face] ?? 0) % rows.length]
+  if (!row) return []
+  return [{ ...row, ...(play.device === 'cards' && { amount: repsOfCard(value) }) }]
+}
+
+/** The game after the first of the tasks that are on is done. */
+export function taskDone(game: ChanceGame, play: ChancePlay): ChanceGame {
+  const [task, ...tasks] = game.drawn?.tasks ?? []
+  if (!task || !game.drawn) return game
+  const done = game.done.includes(task.row) ? game.done : [...game.done, task.row]
+  if (tasks.length) return { ...game, done, drawn: { ...game.drawn, tasks } }
+  const draws = game.draws + 1
+  const rows = play.table.reduce((sum, face) => sum + face.turns.length, 0)
+  const over =
+    play.stop.kind === 'cleared' ? done.length >= rows : play.stop.kind === 'draws' && draws >= (play.stop.most ?? 1)
+  const { drawn: _, ...rest } = game
+  return { ...rest, done, draws, over }
+}

@@ -1,0 +1,80 @@
+import type { Play } from '../publication/playSchema.ts'
+import type { Lane, Publication } from '../publication/schema.ts'
+
+/** A step as the player runs it. */
+export type PlayedStep = Lane['steps'][number]
+
+/** What a player runs: one lane, or two side by side. */
+export interface Course {
+  lanes: readonly { lane: Lane; steps: readonly PlayedStep[] }[]
+  /** The place of each block in the session, by its id. Lanes wait for each other where a block begins. */
+  order: ReadonlyMap<string, number>
+}
+
+/** Forms whose steps are only how long it may take: the child plays them as one. */
+const playedAsOne = new Set(['amrap', 'chance'])
+
+/** Whether a child has to find something out and tap it in: that takes as long as it takes. */
+const answered = (step: PlayedStep, play: Play | undefined): boolean =>
+  step.kind === 'measure' || play?.form === 'quiz' || (play?.form === 'target' && step.kind === 'work')
+
+/** How much longer than its time a step waits for a child. Ours. */
+const patience = 6
+const patient = (step: PlayedStep): PlayedStep => ({
+  ...step,
+  by: 'count',
+  seconds: { ...step.seconds, high: step.seconds.typical * patience },
+})
+
+/**
+ * The steps of a lane as they are run. What a child plays by taps, rounds against a clock or a coin sheet, is one
+ * step however many the timeline has for it.
+ */
+export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): PlayedStep[] {
+  const steps: PlayedStep[] = []
+  for (const step of lane.steps) {
+    const play = lane.plays[step.block]
+    if (!play || !playedAsOne.has(play.form)) {
+      steps.push(answered(step, play) ? patient(step) : step)
+      continue
+    }
+    const last = steps.at(-1)
+    if (last?.block !== step.block) {
+      const clocked =
+        play.form === 'amrap' ? play.seconds : play.form === 'chance' && play.stop.kind === 'seconds' && play.stop.most
+      const title = titles.get(step.block)
+      const params = { ...(title && { title }), ...(play.form === 'chance' && { text: play.device }) }
+      const { at, section, block } = step
+      const seconds = clocked ? { low: clocked, typical: clocked, high: clocked } : { ...step.seconds }
+      steps.push({
+        at,
+        seconds,
+        kind: 'work',
+        by: clocked ? 'clock' : 'count',
+        section,
+        block,
+        say: { code: `${play.form}.go`, params },
+      })
+    } else if (last.by === 'count') {
+      for (const end of ['low', 'typical', 'high'] as const) last.seconds[end] += step.seconds[end]
+    }
+  }
+  return steps
+}
+
+/**
+ * What a player runs.
+ *
+ * @param ids of the lanes, in the order in which they stand side by side; unknown ones are left out
+ */
+export function courseOf(publication: Publication, ids: readonly string[]): Course {
+  const blocks = publication.sections.flatMap((s) => s.blocks)
+  const titles = new Map(blocks.flatMap((b) => (b.title ? [[b.id, b.title]] : [])))
+  return {
+    lanes: ids.flatMap((id) => {
+      const lane = publication.lanes.find((l) => l.id === id)
+      return lane ? [{ lane, steps: playedSteps(lane, titles) }] : []
+    }),
+    order: new Map(blocks.map((block, i) => [block.id, i])),
+  }
+}

@@ -1,0 +1,2 @@
+/** What a run's document calls itself. */
+export const runFormat = 'esfuerzo.run'

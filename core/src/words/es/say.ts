@@ -1,0 +1,83 @@
+import type { TestId } from '../../workout/forms/common.ts'
+import type { Say } from '../../timing/step.ts'
+import type { Amount, Unit } from '../../workout/dose.ts'
+import type { Face } from '../../workout/station.ts'
+import type { FormSentences, Sentences } from '../say.ts'
+
+const units: Record<Unit, [one: string, many: string]> = {
+  reps: ['vez', 'veces'],
+  seconds: ['segundo', 'segundos'],
+  breaths: ['respiración lenta', 'respiraciones lentas'],
+  metres: ['metro', 'metros'],
+  goes: ['turno', 'turnos'],
+  score: ['punto', 'puntos'],
+}
+
+/** A dose in Spanish. @example doseInSpanish({ from: 10, to: 15 }, 'reps') // 'de 10 a 15 veces' */
+export function doseInSpanish(amount: Amount, unit: Unit): string {
+  const word = (n: number) => units[unit][n === 1 ? 0 : 1]
+  if (typeof amount === 'number') return `${amount} ${word(amount)}`
+  if ('from' in amount) return `de ${amount.from} a ${amount.to} ${word(amount.to)}`
+  if ('atLeast' in amount) return `al menos ${amount.atLeast} ${word(amount.atLeast)}`
+  return unit === 'seconds' ? 'todo lo que aguantes' : `todas las que puedas, hasta ${amount.most}`
+}
+
+const dose = ({ amount, unit }: Say['params']) =>
+  amount !== undefined && unit ? `, ${doseInSpanish(amount, unit)}` : ''
+
+const tests: Record<TestId, string> = {
+  pulse: 'Busca tu pulso y cuenta',
+  sitAndReach: 'Siéntate y alcanza',
+  hold: '¿Cuánto aguantas?',
+  reps30: '¿Cuántas en treinta segundos?',
+}
+
+/** What each code says in Spanish. */
+export const sentencesInSpanish: Sentences = {
+  work: (p, name) => `${name}${dose(p)}`,
+  workSide: (p, name) => `${name}, ${p.side === 'second' ? 'el otro lado' : 'primer lado'}${dose(p)}`,
+  rest: () => 'Respira. Muy bien',
+  restNext: (_, name) => `Respira. Ahora viene: ${name}`,
+  changeTo: (_, name) => `Prepárate: ${name}`,
+  switchSide: () => 'Cambia de lado',
+  talk: (p) => p.title ?? 'Escucha',
+  travel: (p) => p.text || 'A la siguiente',
+  measure: (p) => tests[p.test ?? 'pulse'],
+}
+
+const faces: Record<Face, string> = {
+  heads: 'cara',
+  tails: 'cruz',
+  clubs: 'tréboles',
+  diamonds: 'diamantes',
+  hearts: 'corazones',
+  spades: 'picas',
+  one: 'uno',
+  two: 'dos',
+  three: 'tres',
+  four: 'cuatro',
+  five: 'cinco',
+  six: 'seis',
+  left: 'izquierda',
+  right: 'derecha',
+}
+
+/** What a form of work says of its own, by its code. */
+export const formsInSpanish: FormSentences = {
+  'amrap.go': (p) => p.title || 'Todas las rondas que puedas',
+  'calls.call': (p, name) => p.title || name,
+  'chance.go': (p) => p.title || (p.text === 'coin' ? 'Decide la moneda' : 'Decide la suerte'),
+  'chance.draw': (p) =>
+    p.text === 'coin'
+      ? `Lanza la moneda: ${faces[p.face!]}`
+      : p.text === 'toss'
+        ? 'Lanza las cinco cosas por encima de la línea'
+        : `Saca: ${faces[p.face!]}`,
+  'chance.again': () => 'Lanza otra vez si la columna está hecha',
+  'game.play': (p) => p.title || 'A jugar',
+  'intervals.pick': (p) => `Elige uno: número ${p.n} de ${p.of}`,
+  'quiz.question': (p) => p.title ?? '',
+  'sums.sum': (p) => `${p.text ?? ''}: ese número`,
+  'target.throw': (p) => `${p.n} lanzamientos, ${p.of} puntos como mucho`,
+  'target.collect': () => 'Recoge y apúntalo',
+}

@@ -1,0 +1,39 @@
+import type { BaseSayCode, FormSayCode, Say } from '../timing/step.ts'
+import type { Amount, Unit } from '../workout/dose.ts'
+import { doseInEnglish, formsInEnglish, sentencesInEnglish } from './en/say.ts'
+import { doseInSpanish, formsInSpanish, sentencesInSpanish } from './es/say.ts'
+import type { Language } from './language.ts'
+import { sayName, type Names } from './names.ts'
+
+/** What each code says in one language. `name` is the move, or its name in today's story. */
+export type Sentences = Record<BaseSayCode, (params: Say['params'], name: string) => string>
+
+/** What forms of work say of their own, by their code, `form.what`. */
+export type FormSentences = Record<FormSayCode, (params: Say['params'], name: string) => string>
+
+/** Every language's words, each from its own file. */
+export const sentences: Record<Language, Sentences> = { en: sentencesInEnglish, es: sentencesInSpanish }
+export const formSentences: Record<Language, FormSentences> = { en: formsInEnglish, es: formsInSpanish }
+const doses: Record<Language, (amount: Amount, unit: Unit) => string> = { en: doseInEnglish, es: doseInSpanish }
+
+/**
+ * A dose as a child hears it.
+ *
+ * @example doseWords({ from: 10, to: 15 }, 'reps', 'en') // '10 to 15 times'
+ */
+export const doseWords = (amount: Amount, unit: Unit, language: Language): string => doses[language](amount, unit)
+
+const isBase = (code: string): code is BaseSayCode => Object.hasOwn(sentences.en, code)
+
+/**
+ * What is said at a step.
+ *
+ * @example sayText({ code: 'restNext', params: { move: 'squat', version: 'squat' } }, names, 'en') // 'Breathe. Next: Squat'
+ */
+export function sayText(say: Say, names: Names, language: Language): string {
+  const name = sayName(say, names)
+  if (isBase(say.code)) return sentences[language][say.code](say.params, name)
+  // An older page may not know a newer form's words; a title always says something.
+  const own = Object.hasOwn(formSentences[language], say.code) ? formSentences[language][say.code] : undefined
+  return own?.(say.params, name) ?? say.params.title ?? name
+}

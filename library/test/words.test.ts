@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest'
+import { readLibrary } from '@esfuerzo/core'
+import { libraryData } from '../index.ts'
+import { libraryWords } from '../words/index.ts'
+
+const library = readLibrary({ ...libraryData, words: libraryWords })
+
+/** Every text of the library that a family reads. */
+const texts = new Set([
+  ...[...library.moves.values()].flatMap((m) => [
+    m.name,
+    ...(m.playName ? [m.playName] : []),
+    ...m.cues,
+    ...m.cautions,
+    ...m.versions.flatMap((v) => [v.name, v.how]),
+  ]),
+  ...[...library.kit.values()].flatMap((k) => [k.name, ...(k.ask ? [k.ask] : []), ...k.standIns]),
+])
+
+describe('the library in Spanish', () => {
+  const { es } = libraryWords
+
+  it('has every name, cue, caution and thing to fetch', () => {
+    expect([...texts].filter((text) => !es[text])).toEqual([])
+  })
+
+  it('has nothing that no English text asks for any more', () => {
+    expect(Object.keys(es).filter((text) => !texts.has(text))).toEqual([])
+  })
+
+  it('is in Spanish: no English words are left in it, and cues stay short enough for the screen', () => {
+    const english = /\b(the|your|with|and|hand|foot|knee|arm|leg|slow|hold|to)\b/i
+    expect(Object.values(es).filter((text) => english.test(text))).toEqual([])
+    const cues = [...library.moves.values()].flatMap((m) => m.cues)
+    expect(cues.filter((cue) => es[cue]!.length > 60)).toEqual([])
+  })
+
+  it('tells different moves apart', () => {
+    const names = [...library.moves.values()].map((m) => es[m.name]!)
+    expect(names.filter((name, i) => names.indexOf(name) !== i)).toEqual([])
+  })
+})
