@@ -1,20 +1,7 @@
 import type { z } from 'zod'
-import type { Problem } from '@esfuerzo/core'
+import { call } from './call.ts'
+import { CallError } from './callError.ts'
 import { endpoints, type EndpointName, type Endpoints } from './endpoints.ts'
-import type { ErrorCode, ProblemDocument } from './problemDocument.ts'
-
-/** Something a call came back with instead of its answer; `offline` where nothing came back at all. */
-export class CallError extends Error {
-  readonly code: ErrorCode | 'offline'
-  readonly problems: readonly Problem[]
-
-  constructor(code: ErrorCode | 'offline', detail: string, problems: readonly Problem[] = [], cause?: unknown) {
-    super(detail, { cause })
-    this.name = 'CallError'
-    this.code = code
-    this.problems = problems
-  }
-}
 
 type Part<N extends EndpointName, K extends 'params' | 'query' | 'body'> =
   Record<string, never> extends z.input<Endpoints[N][K]>
@@ -50,21 +37,6 @@ export function createClient(fetcher: typeof fetch): Client {
     let url = path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(params[key] ?? ''))
     const search = new URLSearchParams(Object.entries(query).filter(([, v]) => v !== undefined)).toString()
     if (search) url += `?${search}`
-    let response: Response
-    try {
-      response = await fetcher(url, {
-        method,
-        ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-      })
-    } catch (cause) {
-      throw new CallError('offline', 'The server cannot be reached.', [], cause)
-    }
-    const data = await response.json().catch(() => undefined)
-    if (response.ok) return data
-    const problem = data as ProblemDocument | undefined
-    // A proxy in between answers without a problem document when the server is down.
-    if (!problem?.code)
-      throw new CallError(response.status >= 502 ? 'offline' : 'unexpected', `The server answered ${response.status}.`)
-    throw new CallError(problem.code, problem.detail, problem.problems)
+    return (await call(fetcher, method, url, body)) as never
   }
 }

@@ -3,6 +3,7 @@ import pg from 'pg'
 import { pino } from 'pino'
 import { indexLibrary } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
+import { libraryWords } from '@esfuerzo/library/words'
 import { createApp } from './app.ts'
 import { readConfig } from './config.ts'
 import { migrateDatabase, openDatabase } from './database.ts'
@@ -12,7 +13,7 @@ import { pagesFolder } from './pages/pagesFolder.ts'
 
 const config = readConfig(process.env)
 const log = pino({ level: config.logLevel })
-const library = indexLibrary(libraryData)
+const library = indexLibrary({ ...libraryData, words: libraryWords })
 const db = openDatabase(config.databaseUrl, log)
 const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, connectionTimeoutMillis: 3000 })
 // A connection that dies while idle is the pool's business, not the end of the server.

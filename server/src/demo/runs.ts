@@ -1,6 +1,6 @@
 import prand, { type RandomGenerator } from 'pure-rand'
 import { v5 as uuid } from 'uuid'
-import { feltScale, publish, stepsDone, type Library, type Result, type Run, type Workout } from '@esfuerzo/core'
+import { courseOf, feltScale, publish, type Library, type Result, type Run, type Workout } from '@esfuerzo/core'
 
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'
@@ -22,7 +22,7 @@ export function demoRuns(
     const asked = publication.sections
       .flatMap((s) => s.blocks)
       .flatMap((b) => b.stations.filter((s) => s.record).map((s) => ({ block: b.id, station: s.id })))
-    const works = stepsDone({ index: lane.steps.length, began: 0, skipped: [] }, lane.steps).done
+    const works = courseOf(publication, [lane.id]).lanes[0]!.steps.filter((s) => s.kind === 'work').length
     return Array.from({ length: next(4, 9) }, (_, i): Run => {
       const minutes = next(60, 5 * 24 * 60)
       const startedAt = new Date(Math.min(sentAt.getTime() + minutes * 60_000, until.getTime() - 3_600_000))

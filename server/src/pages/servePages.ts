@@ -1,4 +1,4 @@
-import { join } from 'node:path'
+import { basename, join } from 'node:path'
 import express, { type Express } from 'express'
 
 /**
@@ -13,6 +13,11 @@ export function servePages(app: Express, pages: string): void {
   app.use('/assets', express.static(join(pages, 'teacher', 'assets'), files))
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
   app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))
+  // What keeps the pages on a device is asked for anew each time, so that an update is found.
+  app.get(['/go/sw.js', '/go/workbox-{*path}', '/go/manifest.webmanifest', '/go/icon.svg'], (req, res) => {
+    res.set('Cache-Control', 'no-cache')
+    res.sendFile(join(pages, 'family', basename(req.path)))
+  })
   app.get(['/go', '/go/{*path}'], (_req, res) => {
     res.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' })
     res.sendFile(entry('family'))

@@ -20,6 +20,7 @@ import {
 } from '@esfuerzo/core'
 import type { PublicationInfo, Teacher } from '@esfuerzo/contract'
 import { libraryData } from '@esfuerzo/library'
+import { libraryWords } from '@esfuerzo/library/words'
 import { v4 as uuid } from 'uuid'
 import { hashPassword } from '../../src/accounts/password.ts'
 import { addTeacher } from '../../src/accounts/store.ts'
@@ -28,7 +29,7 @@ import { migrateDatabase, openDatabase } from '../../src/database.ts'
 import { openOutbox } from '../../src/outbox/outbox.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
-export const library: Library = indexLibrary(libraryData)
+export const library: Library = indexLibrary({ ...libraryData, words: libraryWords })
 export const origin = 'http://esfuerzo.test'
 const passwordHash = hashPassword('correct horse')
 

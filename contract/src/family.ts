@@ -1,0 +1,22 @@
+import type { Run } from '@esfuerzo/core'
+import { call } from './call.ts'
+import type { CallAnswer } from './client.ts'
+
+export { CallError } from './callError.ts'
+
+/**
+ * What a family's page asks of the server, without the schemas of everything else: such a page has to be small. Its
+ * addresses are held to those of the endpoints by a test.
+ */
+export interface FamilyClient {
+  resolveLink: (token: string) => Promise<CallAnswer<'resolveLink'>>
+  snapshot: (sha256: string) => Promise<unknown>
+  sendRun: (token: string, run: Run) => Promise<CallAnswer<'sendRun'>>
+}
+
+/** @param fetcher how to reach the server */
+export const familyClient = (fetcher: typeof fetch): FamilyClient => ({
+  resolveLink: async (token) => (await call(fetcher, 'GET', `/api/go/${token}`)) as CallAnswer<'resolveLink'>,
+  snapshot: (sha256) => call(fetcher, 'GET', `/snapshots/${sha256}`),
+  sendRun: async (token, run) => (await call(fetcher, 'POST', `/api/go/${token}/runs`, run)) as CallAnswer<'sendRun'>,
+})
