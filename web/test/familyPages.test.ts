@@ -5,11 +5,13 @@ import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
 import { addStation, cellsFor, newWorkout, publish, setStation, type Run, type Workout } from '@esfuerzo/core'
 import en from '../src/family/locales/en.json'
+import playerEn from '../src/player/locales/en.json'
 import { trackGeometry } from '../src/player/trackGeometry.ts'
 import { library } from '../src/teacher/library.ts'
 
 vi.mock('idb-keyval', () => ({
   createStore: () => ({}),
+  get: async () => undefined,
   set: async () => {},
   del: async () => {},
   entries: async () => [],
@@ -63,7 +65,7 @@ async function opened(load: () => Promise<{ default: Component }>, with_: string
   const page = { template: '<div />' }
   const names = ['front', 'run', 'done'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
   const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: page }, ...names] })
-  const i18n = createI18n({ legacy: false, locale: 'en', messages: { en } })
+  const i18n = createI18n({ legacy: false, locale: 'en', messages: { en: { ...en, ...playerEn } } })
   const wrapper = mount((await load()).default, { props: { token: with_ }, global: { plugins: [i18n, router] } })
   await flushPromises()
   return { wrapper, router }
@@ -71,7 +73,7 @@ async function opened(load: () => Promise<{ default: Component }>, with_: string
 
 beforeEach(() => {
   sent.length = 0
-  sessionStorage.clear()
+  localStorage.clear()
   answerRun = () => new Response('{"id":"x"}', { status: 200 })
 })
 
@@ -101,7 +103,7 @@ describe('the front page', () => {
     const { wrapper, router } = await opened(front)
     await wrapper.findAll('.lane')[1]!.trigger('click')
     await flushPromises()
-    expect(router.currentRoute.value).toMatchObject({ name: 'run', params: { token }, query: { lane: 'g2' } })
+    expect(router.currentRoute.value).toMatchObject({ name: 'run', params: { token }, query: { lane: ['g2'] } })
   })
 
   it.each([
@@ -117,14 +119,12 @@ describe('the front page', () => {
 describe('the page after', () => {
   const after = () => import('../src/family/AfterPage.vue')
   const finished = (lane: string, done = 6) =>
-    sessionStorage.setItem(
+    localStorage.setItem(
       `esfuerzo-run-${token}`,
       JSON.stringify({
-        lane,
+        lanes: [{ lane, done, skipped: 1, easier: 0, found: [] }],
         startedAt: '2026-03-01T10:00:00.000Z',
         finishedAt: '2026-03-01T10:06:30.000Z',
-        done,
-        skipped: 1,
       }),
     )
 
@@ -205,6 +205,7 @@ describe('the page after', () => {
     await away.find('button.main').trigger('click')
     await flushPromises()
     expect(away.find('[role=status]').text()).toContain('Kept on this device')
+    finished('g1')
     answerRun = () => new Response('{"code":"ended","detail":""}', { status: 410 })
     const over = (await opened(after)).wrapper
     await over.find('button.main').trigger('click')
@@ -215,7 +216,7 @@ describe('the page after', () => {
   it('is kind to whoever stopped early, and to whoever comes without a run', async () => {
     finished('g1', 0)
     expect((await opened(after)).wrapper.text()).toContain('That is all right')
-    sessionStorage.clear()
+    localStorage.clear()
     expect((await opened(after)).wrapper.text()).toContain('No session finished here yet')
   })
 })

@@ -24,8 +24,9 @@ const result = computed(() => {
     const publication = publicationSchema.parse(
       JSON.parse(JSON.stringify(publish(composer.workout, library, settings.settings?.familyNote))),
     )
-    const lane = publication.lanes.find((l) => l.id === route.query.lane) ?? publication.lanes[0]!
-    return { publication, lane }
+    const known = publication.lanes.map((l) => l.id)
+    const wanted = [route.query.lane].flat().filter((id) => id !== null && known.includes(id!)) as string[]
+    return { publication, lanes: wanted.length ? wanted.slice(0, 2) : known.slice(0, 1) }
   } catch (error) {
     if (error instanceof ProblemError) return { problem: error.problems.map(problemEnglish).join('\n') }
     throw error
@@ -38,9 +39,9 @@ const back = () => router.push({ name: 'compose', params: { id: props.id } })
 
 <template>
   <PlayerStage
-    v-if="result && 'lane' in result"
+    v-if="result && 'lanes' in result"
     :publication="result.publication!"
-    :lane="result.lane!"
+    :lanes="result.lanes!"
     :speed="speed"
     :from="from"
     @finish="back"

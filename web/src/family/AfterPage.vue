@@ -1,82 +1,78 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, shallowReactive } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { feltScale, minutesText, moveNames, runFormat, sayName, type Felt, type Run, type Say } from '@esfuerzo/core'
-import { CallError } from '@esfuerzo/contract'
-import LaneKey from '../shared/lanes/LaneKey.vue'
-import FeltFace from './FeltFace.vue'
+import { minutesText, runFormat, surveyQuestions, type Run, type Survey } from '@esfuerzo/core'
+import { CallError } from '@esfuerzo/contract/family'
+import AfterLane, { type LaneAnswers } from './AfterLane.vue'
+import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
 import { sendRun } from './runQueue.ts'
-import { readRecord } from './runRecord.ts'
+import { dropRecord, readRecord } from './runRecord.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const { session, error, load } = useLinkedSession(props.token)
 const record = readRecord(props.token)
-const runId = uuid()
+/** Made here, so that what is sent twice is stored once. */
+const runIds = record?.lanes.map(() => uuid()) ?? []
 
-const lane = computed(() => session.value?.publication.lanes.find((l) => l.id === record?.lane))
-const scale = computed<Felt['scale']>(() => feltScale(lane.value?.grades ?? [0]))
-const choices = computed(() => (scale.value === 'faces' ? [1, 2, 3, 4, 5] : [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10]))
-const felt = ref<number>()
-const reps = reactive<Record<string, string>>({})
+const ran = computed(() =>
+  (record?.lanes ?? []).flatMap((result) => {
+    const lane = session.value?.publication.lanes.find((l) => l.id === result.lane)
+    return lane ? [{ lane, result }] : []
+  }),
+)
+const took = computed(() =>
+  record ? minutesText(Math.round((Date.parse(record.finishedAt) - Date.parse(record.startedAt)) / 1000)) : '',
+)
+const answers = shallowReactive<Record<string, LaneAnswers>>({})
+const survey = reactive<Survey>({})
+const last = shallowReactive<Record<string, LastTime | undefined>>({})
 const state = ref<'asking' | 'sending' | 'sent' | 'kept' | 'refused'>('asking')
 
-/** Where the session asks for results: one box per lap, as often as the station came. */
-const asked = computed(() => {
-  if (!session.value || !lane.value) return []
-  const { publication } = session.value
-  const names = moveNames(new Map(publication.moves.map((m) => [m.id, m])))
-  return publication.sections
-    .flatMap((s) => s.blocks)
-    .flatMap((block) =>
-      block.stations
-        .filter((s) => s.record)
-        .map((station) => {
-          const steps = lane.value!.steps.filter((s) => s.station === station.id && s.kind === 'work')
-          const laps = [...new Set(steps.map((s) => s.lap ?? 1))]
-          return {
-            block: block.id,
-            station: station.id,
-            unit: station.record!,
-            name: steps[0] ? sayName(steps[0].say as Say, names) : '',
-            laps,
-            key: (lap: number) => `${station.id}-${lap}`,
-          }
-        }),
-    )
-    .filter((a) => a.laps.length)
+async function onLoad() {
+  const { title } = session.value!.publication
+  for (const { lane } of ran.value) last[lane.id] = await lastTime(title, lane.id)
+}
+const ready = computed(() => {
+  if (session.value && record) void onLoad()
+  return session.value !== undefined
 })
-const took = computed(() =>
-  record ? minutesText((Date.parse(record.finishedAt) - Date.parse(record.startedAt)) / 1000) : '',
-)
-const onlyDigits = (text: string) => text.replace(/\D/g, '').slice(0, 3)
 
-async function onSend() {
-  if (!session.value || !record) return
-  state.value = 'sending'
-  const run: Run = {
+function runOf(i: number): Run {
+  const { lane, result } = ran.value[i]!
+  const { felt, results = [], pulses = [] } = answers[lane.id] ?? {}
+  return {
     format: runFormat,
     version: 1,
-    id: runId,
-    publication: session.value.sha256,
-    group: record.lane,
-    startedAt: record.startedAt,
-    finishedAt: record.finishedAt,
+    id: runIds[i]!,
+    publication: session.value!.sha256,
+    group: lane.id,
+    startedAt: record!.startedAt,
+    finishedAt: record!.finishedAt,
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-    steps: { done: record.done, skipped: record.skipped, easier: 0 },
-    ...(felt.value !== undefined && { felt: { scale: scale.value, value: felt.value } as Felt }),
-    results: asked.value.flatMap((a) =>
-      a.laps.flatMap((lap) => {
-        const typed = reps[a.key(lap)]
-        return typed ? [{ block: a.block, station: a.station, lap, value: Number(typed), unit: a.unit }] : []
-      }),
-    ),
+    steps: { done: result.done, skipped: result.skipped, easier: result.easier },
+    ...(felt && { felt }),
+    results: [...results],
+    ...(pulses.length && { pulses: [...pulses] }),
+    ...(Object.keys(survey).length && { survey: { ...survey } }),
   }
+}
+
+async function onSend() {
+  state.value = 'sending'
+  const { title } = session.value!.publication
   try {
-    state.value = await sendRun(props.token, run)
+    let all: 'sent' | 'kept' = 'sent'
+    for (let i = 0; i < ran.value.length; i++) {
+      const run = runOf(i)
+      if ((await sendRun(props.token, run)) === 'kept') all = 'kept'
+      await keepTime(title, run.group, { finishedAt: run.finishedAt, results: run.results })
+    }
+    dropRecord(props.token)
+    state.value = all
   } catch (thrown) {
     if (!(thrown instanceof CallError)) throw thrown
     state.value = 'refused'
@@ -86,57 +82,54 @@ async function onSend() {
 
 <template>
   <LinkProblem v-if="error" :code="error" @again="load" />
-  <main v-else-if="session && (!record || !lane)" class="page">
+  <main v-else-if="ready && session && (!record || !ran.length)" class="page">
     <h1>{{ t('after.nothing') }}</h1>
     <router-link class="button main" :to="{ name: 'front', params: { token } }">{{ t('after.toStart') }}</router-link>
   </main>
-  <main v-else-if="session && lane && record" class="page">
-    <header>
-      <h1>{{ t('after.title') }}</h1>
-      <p>
-        <LaneKey :letter="lane.letter" :name="lane.name" /> ·
-        {{ record.done ? t('after.done', { n: record.done, time: took }) : t('after.short') }}
-      </p>
-    </header>
-
+  <main v-else-if="session && record" class="page">
+    <h1>{{ t('after.title') }}</h1>
     <template v-if="state === 'asking' || state === 'sending'">
-      <fieldset>
-        <legend>
-          <h2>{{ t('after.felt') }}</h2>
-        </legend>
-        <div class="felt" :class="scale">
-          <label v-for="n in choices" :key="n" :class="{ on: felt === n }">
-            <input v-model="felt" type="radio" name="felt" :value="n" class="out-of-sight" />
-            <FeltFace v-if="scale === 'faces'" :level="n" />
-            <b v-else class="num">{{ n }}</b>
-            <span v-if="scale === 'faces' || n % 5 === 0">{{ t(`after.${scale}.${n}`) }}</span>
-            <span v-else class="out-of-sight">{{ t('after.ofTen') }}</span>
-          </label>
-        </div>
-      </fieldset>
-      <section v-if="asked.length" aria-labelledby="reps">
-        <h2 id="reps">{{ t('after.reps') }}</h2>
-        <div v-for="a in asked" :key="a.station" class="asked">
-          <b>{{ a.name }}</b>
-          <label v-for="lap in a.laps" :key="lap">
-            <span class="quiet">{{ a.laps.length > 1 ? t('after.lap', { n: lap }) : t('after.count') }}</span>
-            <input
-              :value="reps[a.key(lap)] ?? ''"
-              inputmode="numeric"
-              maxlength="3"
-              :aria-label="t('after.box', { name: a.name, n: lap })"
-              @input="reps[a.key(lap)] = onlyDigits(($event.target as HTMLInputElement).value)"
-            />
-          </label>
+      <p v-if="record.target" class="target">
+        {{ t('after.target', { target: t(`front.targets.${record.target}`) }) }}
+      </p>
+      <AfterLane
+        v-for="{ lane, result } in ran"
+        :key="lane.id"
+        :publication="session.publication"
+        :lane="lane"
+        :ran="result"
+        :took="took"
+        :last="last[lane.id]"
+        @change="answers[lane.id] = $event"
+      />
+      <section class="card" aria-labelledby="survey">
+        <h2 id="survey">{{ t('after.survey') }}</h2>
+        <div v-for="(choices, question) in surveyQuestions" :key="question" class="question" role="group">
+          <p>{{ t(`after.${question}`) }}</p>
+          <button
+            v-for="choice in choices"
+            :key="choice"
+            type="button"
+            :aria-pressed="survey[question] === choice"
+            @click="Object.assign(survey, { [question]: choice })"
+          >
+            {{ t(`after.${question}Answers.${choice}`) }}
+          </button>
         </div>
       </section>
       <button type="button" class="main" :disabled="state === 'sending'" @click="onSend">{{ t('after.send') }}</button>
       <p class="quiet">{{ t('after.noName') }}</p>
     </template>
-    <section v-else class="card" role="status">
-      <h2>{{ t(`after.state.${state}.title`) }}</h2>
-      <p>{{ t(`after.state.${state}.text`) }}</p>
-    </section>
+    <template v-else>
+      <section class="card" role="status">
+        <h2>{{ t(`after.state.${state}.title`) }}</h2>
+        <p>{{ t(`after.state.${state}.text`) }}</p>
+      </section>
+      <section class="card">
+        <h2>{{ t('after.next') }}</h2>
+        <p>{{ t('after.nextText') }}</p>
+      </section>
+    </template>
     <router-link class="button" :to="{ name: 'front', params: { token } }">{{ t('after.toStart') }}</router-link>
   </main>
   <main v-else class="page">
@@ -145,70 +138,21 @@ async function onSend() {
 </template>
 
 <style scoped>
-header {
-  display: grid;
-  gap: 8px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-legend {
-  padding: 0;
-}
-.felt {
-  display: grid;
-  grid-template-columns: repeat(5, 1fr);
-  gap: 8px;
-}
-.felt.ten {
-  grid-template-columns: repeat(auto-fit, minmax(58px, 1fr));
-}
-.felt label {
-  display: grid;
-  justify-items: center;
-  align-content: center;
-  gap: 4px;
-  min-height: 64px;
-  padding: 8px 2px;
-  border: 2px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-  font-size: 15px;
-  text-align: center;
-  cursor: pointer;
-}
-.felt label.on {
-  border-color: var(--action);
-  background: var(--action-soft);
-}
-.felt label:focus-within {
-  outline: 3px solid var(--action);
-  outline-offset: 2px;
-}
-.asked {
+.question {
   display: flex;
   flex-wrap: wrap;
-  align-items: end;
-  gap: 12px;
-  padding: 10px 0;
+  align-items: center;
+  gap: 8px;
+  padding: 6px 0;
 }
-.asked b {
-  flex-basis: 100%;
+.question p {
+  flex: 1 1 240px;
 }
-.asked label {
-  display: grid;
-  font-size: 15px;
+[aria-pressed='true'] {
+  border: 3px solid var(--action);
+  font-weight: 700;
 }
-.asked input {
-  width: 84px;
-  height: 56px;
-  border: 2px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-  color: var(--ink);
-  font: 700 24px var(--display);
-  text-align: center;
+.target {
+  font-size: 20px;
 }
 </style>

@@ -1,52 +1,89 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { minutesText } from '@esfuerzo/core'
+import { minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
-import { bell } from '../player/bell.ts'
+import { audioClock } from '../player/audioClock.ts'
+import FetchItem from './FetchItem.vue'
+import LanguageChoice from './LanguageChoice.vue'
 import LinkProblem from './LinkProblem.vue'
-import { dropRecord } from './runRecord.ts'
+import { dropRecord, dropUnderway, readUnderway } from './runRecord.ts'
 import { useFloor } from '../shared/look/useFloor.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
 const { floor, isNight } = useFloor()
-const { t } = useI18n()
+const { t, locale } = useI18n()
 const router = useRouter()
 const { session, error, load } = useLinkedSession(props.token)
 const publication = computed(() => session.value?.publication)
+const phrase = computed(() => phrasesIn(publication.value?.phrases, locale.value as Language))
 const shown = computed(() => publication.value?.sections.filter((s) => !s.surprise) ?? [])
-const cautions = computed(() => [...new Set(publication.value?.moves.flatMap((m) => m.cautions))])
+const cautions = computed(() => [...new Set(publication.value?.moves.flatMap((m) => m.cautions))].map(phrase.value))
+const underway = computed(() => session.value && readUnderway(props.token, session.value.sha256))
 
-async function onStart(lane: string) {
+const targets = ['whole', 'quiet', 'more', 'smile'] as const
+const target = ref<(typeof targets)[number]>()
+/** Lanes ticked to run side by side; undefined while one is run. */
+const two = ref<string[]>()
+
+async function onStart(lanes: string[], anew = true) {
+  if (anew) dropUnderway(props.token)
   dropRecord(props.token)
-  await bell.wake()
+  await audioClock.wake()
   await router.push({
     name: 'run',
     params: { token: props.token },
-    query: { ...router.currentRoute.value.query, lane },
+    query: {
+      ...router.currentRoute.value.query,
+      lane: lanes,
+      ...(target.value && { target: target.value }),
+    },
   })
+}
+function onTick(lane: string) {
+  const ticked = two.value ?? []
+  two.value = ticked.includes(lane) ? ticked.filter((id) => id !== lane) : [...ticked, lane].slice(-2)
 }
 </script>
 
 <template>
   <LinkProblem v-if="error" :code="error" @again="load" />
   <main v-else-if="publication" class="page">
+    <p v-if="session?.kept" class="card care-box" role="status">{{ t(`front.kept.${session.kept}`) }}</p>
     <header>
       <h1>{{ publication.title }}</h1>
       <p v-if="publication.target" class="target">{{ publication.target }}</p>
-      <p class="quiet">{{ shown.map((s) => s.title).join(' → ') }}</p>
+      <p class="quiet">{{ shown.map((s) => partTitle(s, locale as Language)).join(' → ') }}</p>
     </header>
+    <section v-if="underway" class="card" aria-labelledby="underway">
+      <h2 id="underway">{{ t('front.underway') }}</h2>
+      <button type="button" class="main" @click="onStart(underway.lanes, false)">{{ t('front.goOn') }}</button>
+    </section>
     <section aria-labelledby="lane">
       <h2 id="lane">{{ t('front.pick') }}</h2>
+      <p v-if="two" class="hint">{{ t('front.twoHow') }}</p>
       <div class="lanes">
-        <button v-for="lane in publication.lanes" :key="lane.id" type="button" class="lane" @click="onStart(lane.id)">
+        <button
+          v-for="lane in publication.lanes"
+          :key="lane.id"
+          type="button"
+          class="lane"
+          v-bind="two ? { 'aria-pressed': two.includes(lane.id) } : {}"
+          @click="two ? onTick(lane.id) : onStart([lane.id])"
+        >
           <LaneKey :letter="lane.letter" />
           <span class="name">{{ t('front.grades', { name: lane.name }) }}</span>
           <span class="quiet num">{{ minutesText(lane.seconds.typical) }}</span>
-          <b class="go">{{ t('front.start') }}</b>
+          <b class="go">{{ two ? (two.includes(lane.id) ? '☒' : '☐') : t('front.start') }}</b>
         </button>
+      </div>
+      <div v-if="publication.lanes.length > 1" class="row">
+        <button v-if="two" type="button" class="main" :disabled="two.length !== 2" @click="onStart(two)">
+          {{ t('front.startTwo') }}
+        </button>
+        <button type="button" @click="two = two ? undefined : []">{{ t(two ? 'front.one' : 'front.two') }}</button>
       </div>
     </section>
     <section class="card" aria-labelledby="before">
@@ -54,16 +91,25 @@ async function onStart(lane: string) {
       <ul>
         <li>{{ t(`front.space.${publication.home.space}`) }}</li>
         <li v-if="publication.home.quiet">{{ t('front.quiet') }}</li>
-        <li v-for="item in publication.kit" :key="item.id">
-          {{ t(item.optional ? 'front.nice' : 'front.kit', { name: item.standIn ?? item.name }) }}
-          <span v-if="item.standIn" class="quiet">{{ t('front.inPlace', { name: item.name }) }}</span>
-          <span v-else-if="item.standIns.length" class="quiet">{{
-            t('front.orElse', { list: item.standIns.join(', ') })
-          }}</span>
-          <span v-if="item.ask" class="ask">{{ item.ask }}</span>
-        </li>
+        <FetchItem v-for="item in publication.kit" :key="item.id" :item="item" :phrase="phrase" />
       </ul>
     </section>
+    <fieldset>
+      <legend>
+        <h2>{{ t('front.target') }}</h2>
+      </legend>
+      <div class="row">
+        <button
+          v-for="code in targets"
+          :key="code"
+          type="button"
+          :aria-pressed="target === code"
+          @click="target = target === code ? undefined : code"
+        >
+          {{ t(`front.targets.${code}`) }}
+        </button>
+      </div>
+    </fieldset>
     <section v-if="publication.words.length" class="card" aria-labelledby="words">
       <h2 id="words">{{ t('front.words') }}</h2>
       <dl>
@@ -81,9 +127,12 @@ async function onStart(lane: string) {
       </ul>
       <p v-if="publication.schoolNote" class="note">{{ publication.schoolNote }}</p>
     </section>
-    <button type="button" class="floor" @click="floor = isNight ? 'day' : 'night'">
-      {{ t(isNight ? 'front.toDay' : 'front.toNight') }}
-    </button>
+    <div class="row middle">
+      <LanguageChoice />
+      <button type="button" @click="floor = isNight ? 'day' : 'night'">
+        {{ t(isNight ? 'front.toDay' : 'front.toNight') }}
+      </button>
+    </div>
   </main>
   <main v-else class="page">
     <p class="quiet">{{ t('loading') }}</p>
@@ -109,8 +158,35 @@ header {
   min-height: 68px;
   text-align: left;
 }
+[aria-pressed='true'] {
+  border: 3px solid var(--action);
+  font-weight: 700;
+}
 .go {
   color: var(--action);
+}
+.page .hint {
+  margin-bottom: 10px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 10px;
+}
+.middle {
+  justify-content: center;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+fieldset .row {
+  margin: 0;
+}
+legend {
+  padding: 0;
 }
 ul {
   margin: 0;
@@ -130,15 +206,11 @@ dd {
 .care-box {
   border-left: 4px solid var(--care);
 }
+.page p.care-box {
+  padding: 12px 18px;
+}
 .page .note {
   margin-top: 12px;
   white-space: pre-line;
-}
-.floor {
-  justify-self: center;
-}
-.ask {
-  display: block;
-  font-weight: 700;
 }
 </style>

@@ -1,13 +1,13 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import type { Run } from '@esfuerzo/core'
-import { CallError } from '@esfuerzo/contract'
-import { client } from '../shared/client.ts'
+import { CallError, familyClient } from '@esfuerzo/contract/family'
 
 interface Queued {
   token: string
   run: Run
 }
 
+const client = familyClient((input, init) => fetch(input, init))
 const queue = () => createStore('esfuerzo-runs', 'queue')
 
 /** Refused for good: trying again would not help. */
@@ -27,7 +27,7 @@ export async function sendRun(token: string, run: Run): Promise<'sent' | 'kept'>
 
 async function send({ token, run }: Queued): Promise<'sent' | 'kept'> {
   try {
-    await client('sendRun', { params: { token }, body: run })
+    await client.sendRun(token, run)
   } catch (error) {
     if (!(error instanceof CallError)) throw error
     if (!hopeless.has(error.code)) return 'kept'

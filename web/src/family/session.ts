@@ -1,29 +1,51 @@
 import { shallowRef, type ShallowRef } from 'vue'
 import { publicationSchema, type Publication } from '@esfuerzo/core'
-import { CallError } from '@esfuerzo/contract'
-import { client } from '../shared/client.ts'
+import { CallError, familyClient } from '@esfuerzo/contract/family'
+import { keepSession, keptSession } from './kept.ts'
 
 /** A session behind a link, or why it cannot be shown. */
 export interface LinkedSession {
   token: string
   sha256: string
   publication: Publication
+  /** Shown from this device: the link has ended, or the network is away. */
+  kept?: 'ended' | 'offline'
 }
 
+const client = familyClient((input, init) => fetch(input, init))
 const sessions = new Map<string, LinkedSession>()
 
-/** Follows a link to its session. @throws {CallError} `not-found`, `ended`, `offline`, `unexpected` */
+/**
+ * Follows a link to its session. What has been opened here before is shown from this device when the network is away,
+ * and when its link has ended.
+ *
+ * @throws {CallError} `not-found`, `ended`, `offline`, `unexpected`
+ */
 export async function followLink(token: string): Promise<LinkedSession> {
   const known = sessions.get(token)
   if (known) return known
   // A token that cannot be one need not be asked about.
   if (!/^[A-Za-z0-9_-]{22}$/.test(token)) throw new CallError('not-found', '')
-  const { sha256 } = await client('resolveLink', { params: { token } })
-  const parsed = publicationSchema.safeParse(await client('snapshot', { params: { sha256 } }))
-  if (!parsed.success) throw new CallError('unexpected', parsed.error.message)
-  const session = { token, sha256, publication: parsed.data }
+  const before = await keptSession(token)
+  let session: LinkedSession
+  try {
+    const { sha256, title, endsAt } = await client.resolveLink(token)
+    const publication = before?.sha256 === sha256 ? before.publication : readPublication(await client.snapshot(sha256))
+    session = { token, sha256, publication }
+    await keepSession({ token, sha256, title, endsAt, publication, openedAt: Date.now() })
+  } catch (error) {
+    if (!before || !(error instanceof CallError)) throw error
+    const { sha256, publication } = before
+    session = { token, sha256, publication, kept: error.code === 'ended' ? 'ended' : 'offline' }
+  }
   sessions.set(token, session)
   return session
+}
+
+function readPublication(data: unknown): Publication {
+  const parsed = publicationSchema.safeParse(data)
+  if (!parsed.success) throw new CallError('unexpected', parsed.error.message)
+  return parsed.data
 }
 
 /** The session of a page's token. */

@@ -1,120 +1,214 @@
-import { computed, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
 import {
+  advance,
   back,
+  choose,
+  cuesAhead,
   done,
+  makeEasier,
+  moreTime,
   pause,
+  pick,
   resume,
   secondsAfter,
   skip,
   startRun,
   stepElapsed,
-  stepLimit,
   stepsDone,
   stepView,
   tick,
-  type Lane,
+  type Course,
+  type LaneCue,
+  type LaneState,
+  type PlayedStep,
   type PlayerState,
+  type Pulse,
+  type Result,
+  type Start,
   type StepView,
 } from '@esfuerzo/core'
-import type { Bell } from './bell.ts'
+import type { AudioClock, Planned } from './audioClock.ts'
+import type { Sound } from './ring.ts'
 
-export type LaneStep = Lane['steps'][number]
-
-export interface Player {
-  step: ComputedRef<LaneStep | undefined>
-  next: ComputedRef<LaneStep | undefined>
+/** One lane of a run, as the screen shows it. */
+export interface LanePlayer {
+  state: ComputedRef<LaneState>
+  step: ComputedRef<PlayedStep | undefined>
+  /** The next work or talk: what "next" shows. */
+  next: ComputedRef<{ step: PlayedStep; index: number } | undefined>
   view: ComputedRef<StepView>
   /** Seconds since the step began. */
   elapsed: ComputedRef<number>
-  /** Seconds to the end of the session. */
+  waiting: ComputedRef<boolean>
+  result: ComputedRef<{ done: number; skipped: number; easier: number }>
+  done: () => void
+  back: () => void
+  skip: () => void
+  more: (seconds: number) => void
+  easier: () => void
+  choose: (move: string) => void
+  pick: (index: number, station: string) => void
+}
+
+/** What a child found out on the way: a count, a score, a pulse. */
+export type Finding = { result: Result } | { pulse: Pulse }
+
+/** A run as it is kept on the device, so that a page that is loaded again comes back where it was. */
+export interface KeptRun {
+  state: PlayerState
+  /** Seconds of the run's clock. */
+  now: number
+  found: Finding[][]
+}
+
+export interface Player {
+  lanes: LanePlayer[]
+  paused: ComputedRef<boolean>
+  finished: ComputedRef<boolean>
+  /** Seconds to the end of the session for the lane that takes longest. */
   toGo: ComputedRef<number>
   /** Share of the session that is over, 0 to 1. */
   share: ComputedRef<number>
-  paused: ComputedRef<boolean>
-  finished: ComputedRef<boolean>
-  result: ComputedRef<{ done: number; skipped: number }>
+  /** What each lane found out on the way. */
+  found: ShallowRef<readonly (readonly Finding[])[]>
+  /** Notes something; what was noted of the same place before is replaced. */
+  note: (lane: number, finding: Finding) => void
   /** Looks at the clock. */
   look: () => void
   togglePause: () => void
-  back: () => void
-  skip: () => void
-  done: () => void
+  keep: () => KeptRun
   stop: () => void
 }
 
-/** The next work, where it is not hidden: what "next" shows. */
-const nextWork = (steps: readonly LaneStep[], index: number) =>
-  steps.slice(index + 1).find((s) => s.kind === 'work' || s.kind === 'talk')
+export interface PlayerOptions {
+  clock: Pick<AudioClock, 'now' | 'plan' | 'cancel'>
+  /** How much faster than real time the run goes. */
+  speed?: number
+  /** Seconds from the start of the session at which the run begins: the step that is on then, from its start. */
+  from?: number
+  /** A run to go on with; it begins paused. */
+  kept?: KeptRun | undefined
+  /** Told of every step that begins, in time. */
+  onStart?: (start: Start) => void
+}
+
+/** How many seconds of real time bells are put on the audio clock ahead. */
+const horizon = 15
+/** Each lane's bell has its own pitch: the second a major third higher. */
+const pitches = [1, 1.26]
+
+const soundOf = (cue: LaneCue): Sound | undefined =>
+  cue.kind === 'bell' ? cue.tone : cue.kind === 'count' ? undefined : cue.kind
+
+const samePlace = (a: Finding, b: Finding) =>
+  'result' in a && 'result' in b
+    ? (['block', 'station', 'lap', 'rung', 'trial'] as const).every((key) => a.result[key] === b.result[key])
+    : 'pulse' in a && 'pulse' in b && a.pulse.when === b.pulse.when
 
 /**
- * Runs a lane by a clock. All that is shown follows from the clock's reading, so a late frame shows the right
- * second and nothing drifts.
- *
- * @param steps of the lane
- * @param clock seconds that never go back
- * @param bell rung at the end of each step by the clock
- * @param speed how much faster than real time the clock goes, for the bell
- * @param from seconds from the start of the lane at which the run begins: the step that is on then, from its start
+ * Runs one lane or two by a clock. All that is shown follows from the clock's reading, so a late frame shows the right
+ * second and nothing drifts; all that is heard is on the audio clock long before.
  */
-export function usePlayer(steps: readonly LaneStep[], clock: () => number, bell: Bell, speed = 1, from = 0): Player {
-  const now = shallowRef(clock())
-  const first = steps.findIndex((s) => from < s.at + s.seconds.typical)
-  const state: Ref<PlayerState> = shallowRef(startRun(now.value, Math.max(0, first)))
-  const step = computed(() => steps[state.value.index])
-  const elapsed = computed(() => stepElapsed(state.value, now.value))
-  const total = steps.reduce((sum, s) => sum + s.seconds.typical, 0)
+export function usePlayer(course: Course, options: PlayerOptions): Player {
+  const { clock, speed = 1, from = 0, kept, onStart } = options
+  const origin = clock.now()
+  const base = kept?.now ?? 0
+  /** Seconds of the run. */
+  const time = () => base + (clock.now() - origin) * speed
+  const realTime = (at: number) => origin + (at - base) / speed
 
-  function set(next: PlayerState) {
-    state.value = next
-  }
+  const now = shallowRef(time())
+  const state = shallowRef(kept ? pause(kept.state, kept.now) : startRun(course, now.value, from))
+  const found = shallowRef<readonly (readonly Finding[])[]>(kept?.found ?? course.lanes.map(() => []))
+  const total = Math.max(...course.lanes.map(({ steps }) => steps.reduce((sum, s) => sum + s.seconds.typical, 0)))
+
   function look() {
-    now.value = clock()
-    set(tick(state.value, steps, now.value))
+    now.value = time()
+    const { state: next, starts } = advance(state.value, course, now.value)
+    state.value = next
+    for (const start of starts) onStart?.(start)
+    ring()
   }
-  const act = (change: (state: PlayerState) => PlayerState) => () => {
-    look()
-    set(change(state.value))
+  /** Something somebody did: what was planned holds no longer. */
+  const act = (change: (state: PlayerState) => PlayerState) => {
+    now.value = time()
+    const before = tick(state.value, course, now.value)
+    state.value = change(before)
+    clock.cancel()
+    ring()
+    state.value.lanes.forEach(({ index, waiting }, lane) => {
+      if (index !== before.lanes[lane]!.index && !waiting) onStart?.({ lane, index, at: now.value })
+    })
   }
 
-  /** Rings at the end of the step that is on, again after every change of the plan. */
   function ring() {
-    bell.cancel()
-    const on = step.value
-    if (!on || state.value.pausedAt !== undefined) return
-    const left = (stepLimit(on) - stepElapsed(state.value, clock())) / speed
-    const following = steps[state.value.index + 1]
-    bell.scheduleEnd(
-      left,
-      following?.kind === 'work',
-      on.by === 'clock' && stepLimit(on) >= 5 ? [3, 2, 1].map((s) => s / speed) : [],
+    // What began since the last look is due now, not lost.
+    const cues = cuesAhead(state.value, course, Math.max(0, now.value - 0.25 * speed), horizon * speed)
+    clock.plan(
+      cues.flatMap((cue): Planned[] => {
+        const sound = soundOf(cue)
+        const name = cue.kind === 'tick' ? `tick${cue.left}` : cue.kind
+        const key = `${cue.lane}:${cue.index}:${name}:${cue.at.toFixed(3)}`
+        return sound ? [{ key, at: realTime(cue.at), sound, pitch: pitches[cue.lane] ?? 1 }] : []
+      }),
     )
   }
-  watch(state, (after, before) => {
-    // A step that ran out by itself has rung already, on time; only its follower is to be scheduled.
-    if (after.index !== before.index || after.pausedAt !== before.pausedAt || after.began !== before.began) ring()
-  })
   ring()
 
+  const lanes = course.lanes.map(({ steps }, lane): LanePlayer => {
+    const mine = computed(() => state.value.lanes[lane]!)
+    const step = computed(() => steps[mine.value.index])
+    const elapsed = computed(() => stepElapsed(state.value, lane, now.value))
+    return {
+      state: mine,
+      step,
+      next: computed(() => {
+        const index = steps.findIndex((s, i) => i > mine.value.index && (s.kind === 'work' || s.kind === 'talk'))
+        return index < 0 ? undefined : { step: steps[index]!, index }
+      }),
+      view: computed(() =>
+        step.value
+          ? stepView(step.value, elapsed.value, mine.value.more[mine.value.index])
+          : { share: 1, secondsLeft: 0, awaitsDone: false },
+      ),
+      elapsed,
+      waiting: computed(() => mine.value.waiting === true),
+      result: computed(() => stepsDone(state.value, course, lane)),
+      done: () => act((s) => done(s, course, lane, now.value)),
+      back: () => act((s) => back(s, lane, now.value)),
+      skip: () => act((s) => skip(s, course, lane, now.value)),
+      more: (seconds) => act((s) => moreTime(s, lane, seconds)),
+      easier: () => act((s) => makeEasier(s, course, lane)),
+      choose: (move) => act((s) => choose(s, course, lane, move)),
+      pick: (index, station) => act((s) => pick(s, lane, index, station)),
+    }
+  })
+
   const toGo = computed(() =>
-    step.value ? Math.max(0, step.value.seconds.typical - elapsed.value) + secondsAfter(steps, state.value.index) : 0,
+    Math.max(
+      ...lanes.map(({ step, elapsed, state: mine }, lane) =>
+        step.value
+          ? Math.max(0, step.value.seconds.typical - elapsed.value) +
+            secondsAfter(course.lanes[lane]!.steps, mine.value.index)
+          : 0,
+      ),
+    ),
   )
   return {
-    step,
-    next: computed(() => nextWork(steps, state.value.index)),
-    view: computed(() =>
-      step.value ? stepView(step.value, elapsed.value) : { share: 1, secondsLeft: 0, awaitsDone: false },
-    ),
-    elapsed,
-    toGo,
-    share: computed(() => (total > 0 ? 1 - toGo.value / total : 1)),
+    lanes,
     paused: computed(() => state.value.pausedAt !== undefined),
-    finished: computed(() => step.value === undefined),
-    result: computed(() => stepsDone(state.value, steps)),
+    finished: computed(() => lanes.every(({ step }) => step.value === undefined)),
+    toGo,
+    share: computed(() => (total > 0 ? Math.min(1, 1 - toGo.value / total) : 1)),
+    found,
+    note: (lane, finding) => {
+      found.value = found.value.map((list, i) =>
+        i === lane ? [...list.filter((other) => !samePlace(other, finding)), finding] : list,
+      )
+    },
     look,
-    togglePause: act((s) => (s.pausedAt === undefined ? pause(s, now.value) : resume(s, now.value))),
-    back: act((s) => back(s, now.value)),
-    skip: act((s) => skip(s, steps, now.value)),
-    done: act((s) => done(s, steps, now.value)),
-    stop: () => bell.cancel(),
+    togglePause: () => act((s) => (s.pausedAt === undefined ? pause(s, now.value) : resume(s, now.value))),
+    keep: () => ({ state: state.value, now: now.value, found: found.value.map((list) => [...list]) }),
+    stop: () => clock.cancel(),
   }
 }

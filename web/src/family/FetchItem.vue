@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Publication } from '@esfuerzo/core'
+
+/** One thing to fetch, what else would do, and what a child asks first. */
+const props = defineProps<{
+  item: Publication['kit'][number]
+  /** Looks a text of the library up in the page's language. */
+  phrase: (text: string) => string
+}>()
+const { t } = useI18n()
+const name = computed(() => props.phrase(props.item.name))
+const taken = computed(() => (props.item.standIn ? props.phrase(props.item.standIn) : name.value))
+</script>
+
+<template>
+  <li>
+    {{ t(item.optional ? 'front.nice' : 'front.kit', { name: taken }) }}
+    <span v-if="item.standIn" class="quiet">{{ t('front.inPlace', { name }) }}</span>
+    <span v-else-if="item.standIns.length" class="quiet">{{
+      t('front.orElse', { list: item.standIns.map(phrase).join(', ') })
+    }}</span>
+    <span v-if="item.ask" class="ask">{{ phrase(item.ask) }}</span>
+  </li>
+</template>
+
+<style scoped>
+.ask {
+  display: block;
+  font-weight: 700;
+}
+</style>

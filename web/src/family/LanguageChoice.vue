@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import { languages } from '@esfuerzo/core'
+import { useLanguage } from './useLanguage.ts'
+
+const { t } = useI18n()
+const { locale, choose } = useLanguage()
+</script>
+
+<template>
+  <div class="choice" role="group" :aria-label="t('language.label')">
+    <button
+      v-for="language in languages"
+      :key="language"
+      type="button"
+      :lang="language"
+      :aria-pressed="locale === language"
+      @click="choose(language)"
+    >
+      {{ t(`language.${language}`) }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  gap: 8px;
+  justify-content: center;
+}
+[aria-pressed='true'] {
+  border: 3px solid var(--action);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,31 @@
+import type { Router } from 'vue-router'
+
+/**
+ * Lets the pages run without a network. A newer version waits beside the one that is on until no session runs, and
+ * takes over when a page other than the player is opened.
+ */
+export function installApp(
+  router: Router,
+  worker = navigator.serviceWorker as ServiceWorkerContainer | undefined,
+): void {
+  if (!worker || !import.meta.env.PROD) return
+  let waiting: ServiceWorker | null = null
+  const runs = () => router.currentRoute.value.name === 'run'
+  const takeOver = () => {
+    if (waiting && !runs()) waiting.postMessage({ type: 'SKIP_WAITING' })
+  }
+  void worker.register('/go/sw.js', { scope: '/go/' }).then((registration) => {
+    const found = (next: ServiceWorker | null) => {
+      waiting = next
+      takeOver()
+    }
+    if (registration.waiting) found(registration.waiting)
+    registration.addEventListener('updatefound', () => {
+      const next = registration.installing
+      next?.addEventListener('statechange', () => {
+        if (next.state === 'installed' && worker.controller) found(next)
+      })
+    })
+  })
+  router.afterEach(takeOver)
+}

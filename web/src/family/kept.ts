@@ -1,0 +1,46 @@
+import { createStore, entries, get, set } from 'idb-keyval'
+import type { Publication, Result } from '@esfuerzo/core'
+
+/** A session kept on this device, so that it runs without a network. */
+export interface KeptSession {
+  token: string
+  sha256: string
+  title: string
+  endsAt: string
+  publication: Publication
+  /** When it was last opened, in milliseconds. */
+  openedAt: number
+}
+
+/** What a child did last time on this device. */
+export interface LastTime {
+  finishedAt: string
+  results: Result[]
+}
+
+const sessions = () => createStore('esfuerzo-sessions', 'sessions')
+const lastTimes = () => createStore('esfuerzo-last', 'times')
+
+/** A device that keeps nothing still runs the session. */
+const tolerant = <T>(work: Promise<T>): Promise<T | undefined> => work.catch(() => undefined)
+
+export const keepSession = async (session: KeptSession): Promise<void> =>
+  void (await tolerant(set(session.token, session, sessions())))
+
+export const keptSession = (token: string): Promise<KeptSession | undefined> =>
+  tolerant(get<KeptSession>(token, sessions())).then((found) => found)
+
+/** Every session kept here, the one opened last first. */
+export async function keptSessions(): Promise<KeptSession[]> {
+  const all = (await tolerant(entries<string, KeptSession>(sessions()))) ?? []
+  return all.map(([, session]) => session).sort((a, b) => b.openedAt - a.openedAt)
+}
+
+const timeKey = (title: string, lane: string) => `${title}|${lane}`
+
+/** What was done last time of a session of that title in that lane, on this device. */
+export const lastTime = (title: string, lane: string): Promise<LastTime | undefined> =>
+  tolerant(get<LastTime>(timeKey(title, lane), lastTimes())).then((found) => found)
+
+export const keepTime = async (title: string, lane: string, time: LastTime): Promise<void> =>
+  void (await tolerant(set(timeKey(title, lane), time, lastTimes())))

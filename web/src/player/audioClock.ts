@@ -1,0 +1,90 @@
+import { ring, type Sound } from './ring.ts'
+
+/** A sound to come, named so that it is scheduled once however often it is asked for. */
+export interface Planned {
+  key: string
+  /** Seconds of the clock. */
+  at: number
+  sound: Sound
+  pitch: number
+}
+
+/**
+ * The clock a run goes by: the audio device's own, so that bells and digits never part. A device without sound goes by
+ * the computer's.
+ */
+export interface AudioClock {
+  /** Must be called from a tap, as browsers want it. */
+  wake: () => Promise<void>
+  /** Seconds that never go back; they stand still while the device's sound is suspended. */
+  now: () => number
+  /** Whether the device holds its sound back until somebody taps. */
+  asleep: () => boolean
+  /** Puts sounds on the audio clock; those that are on it already stay. */
+  plan: (sounds: readonly Planned[]) => void
+  /** Takes back every sound that is still to come. */
+  cancel: () => void
+}
+
+/** A running device whose clock stands for so many seconds has no sound after all. */
+const stalledAfter = 2
+
+/**
+ * @param makeContext how to get an audio context; where that throws, the run is silent
+ * @param wall seconds of the computer's clock, that never go back
+ */
+export function createAudioClock(makeContext: () => AudioContext, wall = () => performance.now() / 1000): AudioClock {
+  let context: AudioContext | undefined
+  /** What is added to the clock in use, so that it goes on without a leap when another takes over. */
+  let shift = 0
+  let seen = { audio: -1, wall: 0 }
+  const scheduled = new Map<string, { at: number; nodes: OscillatorNode[] }>()
+
+  function now(): number {
+    if (!context) return wall() + shift
+    const audio = context.currentTime
+    if (audio !== seen.audio || context.state !== 'running') seen = { audio, wall: wall() }
+    else if (wall() - seen.wall > stalledAfter) {
+      shift += audio - seen.wall
+      context = undefined
+      return wall() + shift
+    }
+    return audio + shift
+  }
+
+  return {
+    now,
+    asleep: () => context !== undefined && context.state !== 'running',
+    async wake() {
+      try {
+        if (!context) {
+          const before = now()
+          context = makeContext()
+          shift = before - context.currentTime
+        }
+        await context.resume()
+      } catch {
+        // No sound on this device: everything is on the screen too.
+      }
+    },
+    plan(sounds) {
+      const time = now()
+      for (const [key, { at }] of scheduled) if (at < time - 5) scheduled.delete(key)
+      for (const { key, at, sound, pitch } of sounds) {
+        if (!context || scheduled.has(key)) continue
+        scheduled.set(key, { at, nodes: ring(context, Math.max(at - shift, context.currentTime), sound, pitch) })
+      }
+    },
+    cancel() {
+      const time = now()
+      for (const [key, { at, nodes }] of scheduled) {
+        if (at <= time) continue
+        for (const node of nodes) node.stop()
+        scheduled.delete(key)
+      }
+    },
+  }
+}
+
+/** The page's one clock, woken by the tap that starts the session. */
+export const audioClock = createAudioClock(() => new AudioContext())

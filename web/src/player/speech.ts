@@ -1,0 +1,41 @@
+import type { Language } from '@esfuerzo/core'
+
+/** The voice of a device, where it has one. Bells and screen say everything too. */
+export interface Speech {
+  /** Says a text now, in place of whatever is still being said. */
+  say: (text: string, language: Language) => void
+  hush: () => void
+}
+
+/** A device that has not begun to speak after so many milliseconds never will. */
+const silentAfter = 3000
+
+/**
+ * @param synth the device's speech, if it has any
+ * @param setTimer as `setTimeout`
+ */
+export function createSpeech(synth: SpeechSynthesis | undefined, setTimer: typeof setTimeout = setTimeout): Speech {
+  let dumb = synth === undefined
+  return {
+    say(text, language) {
+      if (dumb || !synth || !text) return
+      const voice = synth.getVoices().find((v) => v.lang.toLowerCase().startsWith(language))
+      // A voice of another language would make a riddle of it.
+      if (!voice) return
+      synth.cancel()
+      const utterance = new SpeechSynthesisUtterance(text)
+      utterance.voice = voice
+      utterance.lang = voice.lang
+      const timer = setTimer(() => {
+        dumb = true
+        synth.cancel()
+      }, silentAfter)
+      utterance.onstart = utterance.onend = () => clearTimeout(timer)
+      utterance.onerror = () => clearTimeout(timer)
+      synth.speak(utterance)
+    },
+    hush: () => synth?.cancel(),
+  }
+}
+
+export const speech = createSpeech(globalThis.speechSynthesis)

@@ -1,0 +1,39 @@
+import { computed, type ComputedRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import {
+  languageOf,
+  moveNames,
+  partTitle,
+  phrasesIn,
+  sayText,
+  type Language,
+  type Names,
+  type Publication,
+  type Say,
+} from '@esfuerzo/core'
+
+/** A session's words in the language of the page. */
+export interface Words {
+  language: ComputedRef<Language>
+  /** A text of the library's in that language. */
+  phrase: (text: string) => string
+  names: Names
+  say: (say: unknown) => string
+  /** A section's title; one that is only its part's name is said in the language of the page. */
+  section: (section: Publication['sections'][number]) => string
+}
+
+export function useWords(publication: Publication): Words {
+  const { locale } = useI18n()
+  const language = computed(() => languageOf([locale.value]))
+  const moves = new Map(publication.moves.map((m) => [m.id, m]))
+  const phrase = (text: string) => phrasesIn(publication.phrases, language.value)(text)
+  const names: Names = (move, version) => moveNames(moves, phrase)(move, version)
+  return {
+    language,
+    phrase,
+    names,
+    say: (say) => sayText(say as Say, names, language.value),
+    section: (section) => partTitle(section, language.value),
+  }
+}
