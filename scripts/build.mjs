@@ -37,7 +37,9 @@ export function needBuild(root) {
     if (existsSync(mark) && readFileSync(mark, 'utf8') === now && existsSync(join(root, proof))) continue
     say(`building the ${name} …`)
     const command = ['run', '-s', 'build', '-w', workspace]
-    const { status, stdout, stderr } = spawnSync('npm', command, { cwd: root, encoding: 'utf8' })
+    // Tests have an environment of their own; what they build is what is shipped.
+    const env = { ...process.env, NODE_ENV: 'production' }
+    const { status, stdout, stderr } = spawnSync('npm', command, { cwd: root, encoding: 'utf8', env })
     if (status !== 0) giveUp(`The ${name} could not be built:\n${stdout}${stderr}`)
     mkdirSync(dirname(mark), { recursive: true })
     writeFileSync(mark, now)

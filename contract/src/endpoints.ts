@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { accountEndpoints } from './accounts.ts'
+import { classEndpoints } from './classes.ts'
 import { endpoint, type Endpoint } from './endpoint.ts'
+import { handoutEndpoints } from './handout.ts'
 import { moveEndpoints } from './moves.ts'
 import { outboxEndpoints } from './outbox.ts'
 import { publicationEndpoints } from './publications.ts'
@@ -17,6 +19,8 @@ export const endpoints = {
   ...shelfEndpoints,
   ...moveEndpoints,
   ...publicationEndpoints,
+  ...classEndpoints,
+  ...handoutEndpoints,
   ...outboxEndpoints,
   schema: endpoint({
     method: 'GET',

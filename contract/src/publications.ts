@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineSchema, runSchema } from '@esfuerzo/core'
+import { lineSchema, runSchema, workoutSchema } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { idParams, momentSchema, sha256Schema, tokenParams } from './fields.ts'
 
@@ -10,6 +10,8 @@ export const publicationInfoSchema = z.strictObject({
   createdAt: momentSchema,
   endsAt: momentSchema,
   endedAt: momentSchema.nullable(),
+  /** The class it is for; null where it is for all. */
+  classId: z.uuid().nullable(),
   runs: z.int(),
 })
 export type PublicationInfo = z.infer<typeof publicationInfoSchema>
@@ -33,7 +35,12 @@ export const publicationEndpoints = {
     path: '/api/workouts/:id/publications',
     access: 'teacher',
     params: idParams,
-    body: z.strictObject({ revision: z.int().min(1), days: z.int().min(1).max(365) }),
+    body: z.strictObject({
+      revision: z.int().min(1),
+      days: z.int().min(1).max(365),
+      /** For one class; for all where left out. */
+      classId: z.uuid().optional(),
+    }),
     answer: publicationInfoSchema,
   }),
   listPublications: endpoint({
@@ -50,6 +57,14 @@ export const publicationEndpoints = {
     params: idParams,
     answer: publicationInfoSchema,
   }),
+  /** The session as it was sent out last, to see what has changed since. */
+  lastSent: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/last-sent',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ document: workoutSchema.nullable() }),
+  }),
   listRuns: endpoint({
     method: 'GET',
     path: '/api/runs',
@@ -62,7 +77,13 @@ export const publicationEndpoints = {
     path: '/api/go/:token',
     access: 'family',
     params: tokenParams,
-    answer: z.strictObject({ sha256: sha256Schema, title: lineSchema, endsAt: momentSchema }),
+    answer: z.strictObject({
+      sha256: sha256Schema,
+      title: lineSchema,
+      endsAt: momentSchema,
+      /** Of the class the link is for. */
+      grades: z.array(z.int()).optional(),
+    }),
   }),
   sendRun: endpoint({
     method: 'POST',

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import * as classes from './classes.ts'
 import * as first from './first.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
 import * as ownMoves from './ownMoves.ts'
@@ -8,4 +9,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '001-first', migration: first },
   { name: '002-history-shelf-settings', migration: historyShelfSettings },
   { name: '003-own-moves', migration: ownMoves },
+  { name: '004-classes', migration: classes },
 ]

@@ -10,9 +10,11 @@ import type { Logger } from 'pino'
 import { limits as documentLimits, type Library } from '@esfuerzo/core'
 import { endpoints } from '@esfuerzo/contract'
 import { accountRoutes } from './accounts/routes.ts'
+import { classRoutes } from './classes/routes.ts'
 import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
 import { exportRoutes } from './export/routes.ts'
+import { familySheetRoutes, handoutRoutes } from './handout/routes.ts'
 import { healthRoutes } from './health.ts'
 import { defaultLimits, type Limits } from './http/limits.ts'
 import { requestLog } from './http/logging.ts'
@@ -99,6 +101,7 @@ export function createApp({
   linkRoutes(app, db)
   app.use('/api/go', json)
   runSendRoutes(app, db, limits)
+  familySheetRoutes(app, db, limits)
 
   const signInStore = new (connectPgSimple(session))({
     pool,
@@ -141,6 +144,8 @@ export function createApp({
   outboxRoutes(app, outbox, config.demo)
   publicationRoutes(app, db, library, secret)
   runListRoutes(app, db)
+  classRoutes(app, db)
+  handoutRoutes(app, { db, library, secret, limits, outbox, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)
 

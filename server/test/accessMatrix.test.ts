@@ -20,6 +20,7 @@ let sent: { workoutId: string; publication: PublicationInfo }
 let version: string
 let kept: string
 let copy: string
+let schoolClass: string
 let ended: PublicationInfo
 
 beforeAll(async () => {
@@ -76,6 +77,15 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   publishWorkout: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   listPublications: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   endPublication: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  lastSent: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listClasses: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  addClass: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  saveClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removeClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  sheet: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  familySheet: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
+  calendar: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  messageFamilies: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   listRuns: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   resolveLink: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   sendRun: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
@@ -104,8 +114,13 @@ const bodies: Partial<Record<EndpointName, () => unknown>> = {
   saveWorkout: () => ({ revision: 1, document: smallWorkout('Changed') }),
   publishWorkout: () => ({ revision: 1, days: 7 }),
   sendRun: () => runOf(sent.publication),
+  addClass: () => ({ name: '2b', grades: [2] }),
+  saveClass: () => ({ name: '3b', grades: [3] }),
+  messageFamilies: () => ({ to: 'families@island.example', subject: 'Springs', text: 'At home on Monday' }),
   keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
 }
+
+const queries: Partial<Record<EndpointName, string>> = { calendar: '?days=2026-03-02&at=09:00' }
 
 const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
 
@@ -116,6 +131,10 @@ const tokenOf = (actor: Actor) =>
 function addressOf(name: EndpointName, actor: Actor): string {
   const ids: Partial<Record<EndpointName, string>> = {
     endPublication: sent.publication.id,
+    calendar: sent.publication.id,
+    messageFamilies: sent.publication.id,
+    saveClass: schoolClass,
+    removeClass: schoolClass,
     renamePart: kept,
     removePart: kept,
     removeOwnMove: 'own-squat',
@@ -127,6 +146,8 @@ function addressOf(name: EndpointName, actor: Actor): string {
     .replace(':token', name === 'readCopy' ? copy : tokenOf(actor))
     .replace(':sha256', sent.publication.sha256)
     .replace(':name', 'workout.json')
+    .replace(':kind', 'care')
+    .concat(queries[name] ?? '')
 }
 
 describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
@@ -143,6 +164,13 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
       .post('/api/moves')
       .send(bodies.keepOwnMoves!() as object)
       .expect(200)
+    await server.db('classes').delete()
+    schoolClass = (
+      await own
+        .post('/api/classes')
+        .send(bodies.addClass!() as object)
+        .expect(200)
+    ).body.id
     copy = (await own.post(`/api/workouts/${sent.workoutId}/copies`).send({}).expect(200)).body.token
 
     const agent = actor === 'own' ? own : actor === 'other' ? other : server.browser()
@@ -153,7 +181,10 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
       expect(answer.headers['content-type']).toContain('application/problem+json')
       expect(JSON.stringify(answer.body)).not.toContain('Springs')
     }
-    if (actor === 'other' && ['listPublications', 'listRuns', 'listBin', 'listOwnMoves', 'usedMoves'].includes(name)) {
+    if (
+      actor === 'other' &&
+      ['listPublications', 'listRuns', 'listBin', 'listOwnMoves', 'listClasses', 'usedMoves'].includes(name)
+    ) {
       expect(Object.values(answer.body)).toEqual([[]])
     }
     if (name === 'signOut' || name === 'signOutEverywhere') {

@@ -170,7 +170,7 @@ describe('a publication', () => {
     let statements = 0
     const counted = () => void statements++
     server.db.on('query', counted)
-    for (let i = 0; i < 50; i++) await browser.get(`/snapshots/${publication.sha256}`).expect(200)
+    for (let i = 0; i < 1000; i++) await browser.get(`/snapshots/${publication.sha256}`).expect(200)
     expect(statements).toBe(0)
     await browser.get(`/api/go/${publication.token}`).expect(200)
     expect(statements).toBe(1)

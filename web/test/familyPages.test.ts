@@ -82,7 +82,7 @@ describe('the front page', () => {
 
   it('shows lanes with their lengths, words, care and cautions, and no surprise', async () => {
     const { wrapper } = await opened(front)
-    expect(wrapper.findAll('.lane').map((l) => l.text())).toEqual(['AGrades K–16:00Start', 'BGrades 4–66:00Start'])
+    expect(wrapper.findAll('.lane').map((l) => l.text())).toEqual(['AGrades K–1 6:00Start', 'BGrades 4–6 6:00Start'])
     const text = wrapper.text()
     for (const part of [
       'land softly',
@@ -96,7 +96,35 @@ describe('the front page', () => {
       expect(text).toContain(part)
     }
     expect(text).not.toContain('Secret island')
-    expect(text).not.toMatch(/name|e-mail|calorie|weight/i)
+    expect(text).not.toMatch(/\bname|e-mail|calorie|weight/i)
+  })
+
+  it('starts two lanes side by side, and takes the target along', async () => {
+    const { wrapper, router } = await opened(front)
+    const button = (text: string) => wrapper.findAll('button').find((b) => b.text().includes(text))!
+    await button('Two at once').trigger('click')
+    expect(button('Start both').attributes('disabled')).toBeDefined()
+    for (const lane of wrapper.findAll('.lane')) await lane.trigger('click')
+    await button('without a sound').trigger('click')
+    await button('Start both').trigger('click')
+    await flushPromises()
+    expect(router.currentRoute.value).toMatchObject({ name: 'run', query: { lane: ['g1', 'g2'], target: 'quiet' } })
+  })
+
+  it('offers to go on where a run was left, and begins anew where that is wanted', async () => {
+    const underway = { lanes: ['g2'], sha256, startedAt: '', keptAt: Date.now(), run: {} }
+    localStorage.setItem(`esfuerzo-underway-${token}`, JSON.stringify(underway))
+    const { wrapper, router } = await opened(front)
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'Go on where you were')!
+      .trigger('click')
+    await flushPromises()
+    expect(router.currentRoute.value).toMatchObject({ name: 'run', query: { lane: ['g2'] } })
+    expect(localStorage.getItem(`esfuerzo-underway-${token}`)).not.toBeNull()
+    await wrapper.findAll('.lane')[0]!.trigger('click')
+    await flushPromises()
+    expect(localStorage.getItem(`esfuerzo-underway-${token}`)).toBeNull()
   })
 
   it('starts a lane with one tap', async () => {

@@ -52,6 +52,7 @@ beforeEach(async () => {
       { path: '/sign-in', name: 'sign-in', component: page },
       { path: '/sessions/:id', name: 'compose', component: page },
       { path: '/sessions/:id/handout', name: 'handout', component: page },
+      { path: '/sessions/:id/prompt', name: 'prompt', component: page },
       ...['sign-up', 'forgotten', 'bin', 'outbox', 'settings'].map((name) => ({
         path: `/${name}`,
         name,
@@ -167,12 +168,21 @@ describe('handing out', () => {
     createdAt: '2026-01-01T00:00:00Z',
     endsAt: '2099-01-01T00:00:00Z',
     endedAt: null,
+    classId: null,
     runs: 2,
     ...more,
+  })
+  let lastSent: unknown = null
+  let classes: object[] = []
+  beforeEach(() => {
+    lastSent = null
+    classes = []
   })
   const open = async () => {
     answers[`GET /api/workouts/${ID}`] = () => [200, { id: ID, revision: 7, updatedAt: '', document: document_ }]
     answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/classes'] = () => [200, { classes }]
+    answers[`GET /api/workouts/${ID}/last-sent`] = () => [200, { document: lastSent }]
     const page = opened((await import('../src/handout/HandoutPage.vue')).default, { id: ID })
     await flushPromises()
     return page
@@ -186,7 +196,7 @@ describe('handing out', () => {
     const page = await open()
     // Three laps of a minute in a session of one minute.
     expect(page.find('.lanes b.care').text()).toBe('3:00')
-    await page.find('.make button').trigger('click')
+    await page.find('.make button.main').trigger('click')
     await flushPromises()
     expect(sent).toEqual({ revision: 7, days: 14 })
     expect(page.find('a.address').attributes('href')).toMatch(/\/go\/T{22}$/)
@@ -203,9 +213,85 @@ describe('handing out', () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
     answers[`POST /api/workouts/${ID}/publications`] = () => [400, { code: 'invalid', detail: '', problems: [] }]
     const page = await open()
-    await page.find('.make button').trigger('click')
+    await page.find('.make button.main').trigger('click')
     await flushPromises()
     expect(page.find('p[role=alert]').text()).toContain('no move in it yet')
+  })
+
+  it('tells what has changed since it was sent last, and what deserves a look', async () => {
+    lastSent = { ...document_, title: 'Calms' }
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
+    const page = await open()
+    const text = page.find('[aria-labelledby=hand-link]').text()
+    expect(text).toContain('one change since it was last sent')
+    expect(text).toContain('Lane A passes the finish line by 2:00.')
+    expect(text).toContain('No station asks for a result')
+  })
+
+  it('hands out to a class, made on the spot', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
+    const made = { id: '11111111-1111-4111-8111-111111111111', name: 'Shore class', grades: [0, 1] }
+    let asked: unknown
+    let sent: unknown
+    answers['POST /api/classes'] = (body) => ((asked = body), [200, made])
+    answers[`POST /api/workouts/${ID}/publications`] = (body) => ((sent = body), [200, link({ classId: made.id })])
+    const page = await open()
+    await page
+      .findAll('button.link')
+      .find((b) => b.text() === 'Add a class')!
+      .trigger('click')
+    await page.find('form.add input').setValue('Shore class')
+    await page.find('form.add').trigger('submit')
+    await flushPromises()
+    expect(asked).toEqual({ name: 'Shore class', grades: [0, 1] })
+    await page.find('.make button.main').trigger('click')
+    await flushPromises()
+    expect(sent).toMatchObject({ classId: made.id })
+    expect(page.find('.links small').text()).toContain('Shore class')
+  })
+
+  it('names sheets for the ticked lanes, in a language and on a paper, and none for a form that is not there', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
+    const page = await open()
+    const paper = page.find('[aria-labelledby=hand-paper]')
+    const sheets = paper.findAll('a')
+    expect(sheets.map((a) => a.text())).toEqual([
+      'Session sheet',
+      'Wall poster',
+      'Station cards',
+      'Results form',
+      'Fetch list',
+      'Care',
+    ])
+    expect(sheets[0]!.attributes('href')).toBe(
+      `/api/workouts/${ID}/sheets/session?lanes=${workout.groups[0]!.id}&language=en&paper=a4`,
+    )
+    await paper.find('input[type=checkbox]').setValue(false)
+    expect(paper.findAll('a')).toEqual([])
+  })
+
+  it('writes a message to the families with the link in it, and keeps it where it is refused', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
+    let status = 400
+    const sent: unknown[] = []
+    answers[`POST /api/publications/${ID}/message`] = (body) => (
+      sent.push(body),
+      status === 200 ? [200, {}] : [400, { code: 'invalid', detail: '', problems: [] }]
+    )
+    const page = await open()
+    const card = page.find('[aria-labelledby=hand-message]')
+    await card.find('input[type=email]').setValue('families@island.example')
+    await card.find('form').trigger('submit')
+    await flushPromises()
+    expect(card.find('p[role=alert]').text()).toContain('Nothing you typed is lost')
+    status = 200
+    await card.find('form').trigger('submit')
+    await flushPromises()
+    expect(sent[1]).toMatchObject({ to: 'families@island.example', subject: 'PE at home: Springs' })
+    expect((sent[1] as { text: string }).text).toMatch(/\/go\/T{22}/)
+    expect(card.find('[role=status]').text()).toContain('Sent to families@island.example')
+    await card.findAll('.days input')[2]!.setValue(true)
+    expect(card.find('a[download]').attributes('href')).toMatch(/calendar\?days=\d{4}-\d\d-\d\d&at=09%3A00$/)
   })
 })
 

@@ -10,13 +10,11 @@ import { stationsOf } from '../workout/forms/index.ts'
 import { lowestGrade } from '../workout/group.ts'
 import { valueFor } from '../workout/perGroup.ts'
 import type { Workout } from '../workout/schema.ts'
+import { careCodes } from '../words/care.ts'
 import type { Phrases } from '../words/language.ts'
 import { playOf } from './playOf.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
 import { publicationFormat, type Publication, type PublishedMove } from './schema.ts'
-
-/** Codes of the care every family page carries; an adult is asked to be near for K–2. */
-export const careCodes = ['space', 'shoes', 'water', 'medicine', 'stop', 'adultNear', 'schoolFirst'] as const
 
 /**
  * What families are sent: the session without the teacher's notes, its moves, figures, pace and computed steps.

@@ -19,6 +19,11 @@ export const letters = {
     subject: 'A new password for Esfuerzo',
     text: `Hello ${name},\n\nchoose a new password here:\n\n${link}\n\nThe link works once, for an hour. If you did not ask for it, do nothing: your password stays as it is.${regards}`,
   }),
+  families: (to: string, from: string, subject: string, text: string): Letter => ({
+    to,
+    subject,
+    text: `${text}\n\n${from}\n`,
+  }),
   copy: (to: string, from: string, title: string, link: string): Letter => ({
     to,
     subject: `A session from ${from}: ${title}`,

@@ -21,7 +21,7 @@ const day = 24 * 60 * 60 * 1000
 
 /** A publication ready to be stored. @param days until its link ends */
 export function makePublication(
-  of: { teacherId: string; workoutId: string; document: Workout; schoolNote?: string },
+  of: { teacherId: string; workoutId: string; document: Workout; schoolNote?: string; classId?: string | undefined },
   library: Library,
   secret: string,
   createdAt: Date,
@@ -37,5 +37,6 @@ export function makePublication(
     title: of.document.title,
     createdAt,
     endsAt: new Date(createdAt.getTime() + days * day),
+    classId: of.classId,
   }
 }

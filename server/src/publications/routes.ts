@@ -4,9 +4,10 @@ import type { Library } from '@esfuerzo/core'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
+import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { findWorkout } from '../workouts/store.ts'
-import { closeVersion } from '../workouts/versions.ts'
+import { closeVersion, lastPublished } from '../workouts/versions.ts'
 import { resolveToken } from './resolveToken.ts'
 import { makePublication } from './makePublication.ts'
 import { snapshotCache } from './snapshotCache.ts'
@@ -29,9 +30,12 @@ export function publicationRoutes(router: Router, db: Knex, library: Library, se
     if (!workout) throw new ServerError('not-found')
     // What is sent is what the teacher sees, not what another tab saved meanwhile.
     if (workout.revision !== body.revision) throw new ServerError('conflict')
+    if (body.classId && !(await isOwnClass(db, teacherId, body.classId))) {
+      throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
+    }
     const { familyNote: schoolNote } = await readSettings(db, teacherId)
     const publication = makePublication(
-      { teacherId, workoutId: workout.id, document: workout.document, schoolNote },
+      { teacherId, workoutId: workout.id, document: workout.document, schoolNote, classId: body.classId },
       library,
       secret,
       new Date(),
@@ -46,6 +50,11 @@ export function publicationRoutes(router: Router, db: Knex, library: Library, se
     publications: (await listPublications(db, teacherId, params.id)).map(info),
   }))
 
+  implement(router, 'lastSent', async ({ teacherId, params }) => {
+    if (!(await findWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    return { document: (await lastPublished(db, teacherId, params.id)) ?? null }
+  })
+
   implement(router, 'endPublication', async ({ teacherId, params }) => {
     if (!(await endPublication(db, teacherId, params.id))) throw new ServerError('not-found')
     return info((await findPublication(db, teacherId, params.id))!)
@@ -57,9 +66,9 @@ export function linkRoutes(router: Router, db: Knex): void {
   const snapshot = snapshotCache((sha256) => readSnapshot(db, sha256))
 
   implement(router, 'resolveLink', async ({ params, res }) => {
-    const { sha256, title, endsAt } = await resolveToken(db, params.token)
+    const { sha256, title, endsAt, grades } = await resolveToken(db, params.token)
     res.set('Cache-Control', 'no-store')
-    return { sha256, title, endsAt: endsAt.toISOString() }
+    return { sha256, title, endsAt: endsAt.toISOString(), ...(grades && { grades }) }
   })
 
   implement(router, 'snapshot', async ({ params, req, res }) => {

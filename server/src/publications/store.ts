@@ -11,6 +11,7 @@ interface Row {
   created_at: Date
   ends_at: Date
   ended_at: Date | null
+  class_id: string | null
   runs: string
 }
 
@@ -22,6 +23,7 @@ const stored = (row: Row): StoredPublication => ({
   createdAt: row.created_at.toISOString(),
   endsAt: row.ends_at.toISOString(),
   endedAt: row.ended_at?.toISOString() ?? null,
+  classId: row.class_id,
   runs: Number(row.runs),
 })
 
@@ -41,6 +43,7 @@ export interface NewPublication {
   title: string
   createdAt: Date
   endsAt: Date
+  classId?: string | undefined
 }
 
 /** Stores a publication; a snapshot that is there already is not stored again. */
@@ -56,6 +59,7 @@ export async function addPublication(db: Knex, p: NewPublication): Promise<void>
       title: p.title,
       created_at: p.createdAt,
       ends_at: p.endsAt,
+      class_id: p.classId ?? null,
     })
   })
 }
@@ -84,17 +88,31 @@ export interface LinkTarget {
   title: string
   endsAt: Date
   endedAt: Date | null
+  /** Grades of the class it is for. */
+  grades: number[] | null
 }
 
 /** Where a token leads: one indexed query. */
 export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarget | undefined> {
-  const row = await db<Row>('publications')
+  const row: (Row & { grades: number[] | null }) | undefined = await db('publications as p')
+    .leftJoin('classes as c', 'c.id', 'p.class_id')
     .where({ token_hash: tokenHash })
-    .first('id', 'sha256', 'title', 'ends_at', 'ended_at')
-  return row && { id: row.id, sha256: row.sha256, title: row.title, endsAt: row.ends_at, endedAt: row.ended_at }
+    .first('p.id', 'p.sha256', 'p.title', 'p.ends_at', 'p.ended_at', 'c.grades')
+  if (!row) return undefined
+  const { id, sha256, title, grades } = row
+  return { id, sha256, title, endsAt: row.ends_at, endedAt: row.ended_at, grades }
 }
 
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
   const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
+  return row?.body
+}
+
+/** The snapshot a teacher's publication leads to. */
+export async function readOwnSnapshot(db: Knex, teacherId: string, id: string): Promise<string | undefined> {
+  const row: { body: string } | undefined = await db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .where({ 'p.teacher_id': teacherId, 'p.id': id })
+    .first('s.body')
   return row?.body
 }

@@ -93,6 +93,15 @@ export async function closeVersion(
   return true
 }
 
+/** A session as it was sent out last; undefined where it never was, or is not hers. */
+export async function lastPublished(db: Knex, teacherId: string, workoutId: string): Promise<Workout | undefined> {
+  const row = await own(db, teacherId, workoutId)
+    .where({ reason: 'published' })
+    .orderBy('saved_at', 'desc')
+    .first('document')
+  return row && readWorkout(row.document)
+}
+
 /** @param name the empty string takes it away */
 export async function nameVersion(
   db: Knex,

@@ -1,5 +1,5 @@
 import { ProblemError, readWorkoutText, referenceProblems, type Workout } from '@esfuerzo/core'
-import { saveFile } from '../shared/saveFile.ts'
+import { fileTitle, saveFile } from '../shared/saveFile.ts'
 import { library } from '../teacher/library.ts'
 
 /**
@@ -19,15 +19,7 @@ export function sessionFromText(text: string): Workout {
  *
  * @example sessionFileName('Storm-day springs!') // 'storm-day-springs.json'
  */
-export function sessionFileName(title: string): string {
-  const plain = title
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-  return `${plain || 'session'}.json`
-}
+export const sessionFileName = (title: string): string => `${fileTitle(title)}.json`
 
 /** Hands a session to the browser as a file to keep. */
 export const saveSessionFile = (workout: Workout): void => saveFile(sessionFileName(workout.title), workout)

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
+import { careText, minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { audioClock } from '../player/audioClock.ts'
 import FetchItem from './FetchItem.vue'
@@ -21,6 +21,12 @@ const publication = computed(() => session.value?.publication)
 const phrase = computed(() => phrasesIn(publication.value?.phrases, locale.value as Language))
 const shown = computed(() => publication.value?.sections.filter((s) => !s.surprise) ?? [])
 const cautions = computed(() => [...new Set(publication.value?.moves.flatMap((m) => m.cautions))].map(phrase.value))
+/** The lanes of the link's class come first. */
+const isYours = (grades: readonly number[]) => grades.some((g) => session.value?.grades?.includes(g))
+const lanes = computed(() =>
+  [...(publication.value?.lanes ?? [])].sort((a, b) => Number(isYours(b.grades)) - Number(isYours(a.grades))),
+)
+const sheetOf = (kind: 'session' | 'results') => `/api/go/${props.token}/sheets/${kind}?language=${locale.value}`
 const underway = computed(() => session.value && readUnderway(props.token, session.value.sha256))
 
 const targets = ['whole', 'quiet', 'more', 'smile'] as const
@@ -66,7 +72,7 @@ function onTick(lane: string) {
       <p v-if="two" class="hint">{{ t('front.twoHow') }}</p>
       <div class="lanes">
         <button
-          v-for="lane in publication.lanes"
+          v-for="lane in lanes"
           :key="lane.id"
           type="button"
           class="lane"
@@ -74,7 +80,10 @@ function onTick(lane: string) {
           @click="two ? onTick(lane.id) : onStart([lane.id])"
         >
           <LaneKey :letter="lane.letter" />
-          <span class="name">{{ t('front.grades', { name: lane.name }) }}</span>
+          <span class="name"
+            >{{ t('front.grades', { name: lane.name }) }}
+            <b v-if="isYours(lane.grades)" class="yours">{{ t('front.yours') }}</b></span
+          >
           <span class="quiet num">{{ minutesText(lane.seconds.typical) }}</span>
           <b class="go">{{ two ? (two.includes(lane.id) ? '☒' : '☐') : t('front.start') }}</b>
         </button>
@@ -122,11 +131,21 @@ function onTick(lane: string) {
     <section class="card care-box" aria-labelledby="care">
       <h2 id="care">{{ t('front.care') }}</h2>
       <ul>
-        <li v-for="code in publication.care" :key="code">{{ t(`care.${code}`) }}</li>
+        <li v-for="code in publication.care" :key="code">{{ careText(code, locale as Language) }}</li>
         <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
       </ul>
       <p v-if="publication.schoolNote" class="note">{{ publication.schoolNote }}</p>
     </section>
+    <p v-if="!session?.kept" class="row middle">
+      <a
+        v-for="kind in ['session', 'results'] as const"
+        :key="kind"
+        class="button"
+        :href="sheetOf(kind)"
+        target="_blank"
+        >{{ t(`front.print.${kind}`) }}</a
+      >
+    </p>
     <div class="row middle">
       <LanguageChoice />
       <button type="button" @click="floor = isNight ? 'day' : 'night'">
@@ -161,6 +180,9 @@ header {
 [aria-pressed='true'] {
   border: 3px solid var(--action);
   font-weight: 700;
+}
+.yours {
+  color: var(--action);
 }
 .go {
   color: var(--action);

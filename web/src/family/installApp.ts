@@ -7,8 +7,9 @@ import type { Router } from 'vue-router'
 export function installApp(
   router: Router,
   worker = navigator.serviceWorker as ServiceWorkerContainer | undefined,
+  built: boolean = import.meta.env.PROD,
 ): void {
-  if (!worker || !import.meta.env.PROD) return
+  if (!worker || !built) return
   let waiting: ServiceWorker | null = null
   const runs = () => router.currentRoute.value.name === 'run'
   const takeOver = () => {

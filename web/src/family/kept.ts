@@ -8,6 +8,8 @@ export interface KeptSession {
   title: string
   endsAt: string
   publication: Publication
+  /** Of the class its link is for. */
+  grades?: number[] | undefined
   /** When it was last opened, in milliseconds. */
   openedAt: number
 }

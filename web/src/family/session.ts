@@ -8,6 +8,8 @@ export interface LinkedSession {
   token: string
   sha256: string
   publication: Publication
+  /** Of the class the link is for. */
+  grades?: number[] | undefined
   /** Shown from this device: the link has ended, or the network is away. */
   kept?: 'ended' | 'offline'
 }
@@ -29,14 +31,14 @@ export async function followLink(token: string): Promise<LinkedSession> {
   const before = await keptSession(token)
   let session: LinkedSession
   try {
-    const { sha256, title, endsAt } = await client.resolveLink(token)
+    const { sha256, title, endsAt, grades } = await client.resolveLink(token)
     const publication = before?.sha256 === sha256 ? before.publication : readPublication(await client.snapshot(sha256))
-    session = { token, sha256, publication }
-    await keepSession({ token, sha256, title, endsAt, publication, openedAt: Date.now() })
+    session = { token, sha256, publication, grades }
+    await keepSession({ token, sha256, title, endsAt, publication, grades, openedAt: Date.now() })
   } catch (error) {
     if (!before || !(error instanceof CallError)) throw error
-    const { sha256, publication } = before
-    session = { token, sha256, publication, kept: error.code === 'ended' ? 'ended' : 'offline' }
+    const { sha256, publication, grades } = before
+    session = { token, sha256, publication, grades, kept: error.code === 'ended' ? 'ended' : 'offline' }
   }
   sessions.set(token, session)
   return session

@@ -1,79 +1,45 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { minutesText, timeline, totals, type Workout } from '@esfuerzo/core'
-import { CallError, type PublicationInfo } from '@esfuerzo/contract'
+import type { Workout } from '@esfuerzo/core'
+import type { PublicationInfo } from '@esfuerzo/contract'
 import RunsPanel from '../compose/RunsPanel.vue'
 import { client } from '../shared/client.ts'
-import LaneKey from '../shared/lanes/LaneKey.vue'
-import { library } from '../teacher/library.ts'
+import HandoutCues from './HandoutCues.vue'
+import HandoutLink from './HandoutLink.vue'
+import HandoutMessage from './HandoutMessage.vue'
+import HandoutPaper from './HandoutPaper.vue'
 import SendCopy from './SendCopy.vue'
+import { useCalls } from './useCalls.ts'
 
 const props = defineProps<{ id: string }>()
-const { t, locale } = useI18n()
+const { t } = useI18n()
 const workout = shallowRef<Workout>()
 const revision = ref(0)
+const lastSent = shallowRef<Workout>()
 const publications = shallowRef<PublicationInfo[]>([])
-const problem = ref('')
-const busy = ref(false)
-const copied = ref('')
-const days = ref(14)
+const { problem, guarded } = useCalls('handout.nothing')
 
-async function guarded(action: () => Promise<void>) {
-  problem.value = ''
-  busy.value = true
-  try {
-    await action()
-  } catch (error) {
-    if (!(error instanceof CallError)) throw error
-    problem.value = error.code === 'invalid' ? t('handout.nothing') : t(`errors.${error.code}`)
-  } finally {
-    busy.value = false
-  }
-}
 const load = () =>
   guarded(async () => {
-    const [stored, list] = await Promise.all([
+    const [stored, list, last] = await Promise.all([
       client('readWorkout', { params: { id: props.id } }),
       client('listPublications', { params: { id: props.id } }),
+      client('lastSent', { params: { id: props.id } }),
     ])
     workout.value = stored.document
     revision.value = stored.revision
     publications.value = list.publications
+    lastSent.value = last.document ?? undefined
   })
 watch(() => props.id, load, { immediate: true })
 
-const lanes = computed(() =>
-  (workout.value?.groups ?? []).map((group) => {
-    const { typical } = totals(timeline(workout.value!, group.id, library), group, library).session.seconds
-    return { ...group, total: minutesText(typical), late: typical > workout.value!.minutes * 60 }
-  }),
-)
-const linkOf = (p: PublicationInfo) => `${location.origin}/go/${p.token}`
-const isLive = (p: PublicationInfo) => !p.endedAt && Date.parse(p.endsAt) > Date.now()
-const dateText = (iso: string) => DateTime.fromISO(iso).setLocale(locale.value).toLocaleString(DateTime.DATE_MED)
-
-const onPublish = () =>
-  guarded(async () => {
-    const added = await client('publishWorkout', {
-      params: { id: props.id },
-      body: { revision: revision.value, days: days.value },
-    })
-    publications.value = [added, ...publications.value]
-  })
-const onEnd = (p: PublicationInfo) =>
-  guarded(async () => {
-    const ended = await client('endPublication', { params: { id: p.id } })
-    publications.value = publications.value.map((other) => (other.id === p.id ? ended : other))
-  })
-async function onCopy(p: PublicationInfo) {
-  try {
-    await navigator.clipboard.writeText(linkOf(p))
-    copied.value = p.id
-  } catch {
-    problem.value = t('handout.noClipboard')
-  }
+function onPublished(added: PublicationInfo) {
+  publications.value = [added, ...publications.value]
+  lastSent.value = workout.value
+}
+const onEnded = (ended: PublicationInfo) => {
+  publications.value = publications.value.map((other) => (other.id === ended.id ? ended : other))
 }
 </script>
 
@@ -81,51 +47,31 @@ async function onCopy(p: PublicationInfo) {
   <main class="handout">
     <router-link class="back" :to="{ name: 'compose', params: { id } }">‹ {{ t('handout.back') }}</router-link>
     <h1>{{ t('handout.title', { title: workout?.title ?? '…' }) }}</h1>
-    <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-    <div class="columns">
+    <p v-if="problem" class="care" role="alert">
+      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <div v-if="workout" class="columns">
       <div class="stack">
-        <section class="card">
-          <h2>{{ t('handout.link') }}</h2>
-          <p>{{ t('handout.lead') }}</p>
-          <p class="lanes">
-            <span v-for="lane in lanes" :key="lane.id"
-              ><LaneKey :letter="lane.letter" :name="lane.name" />
-              <b class="num" :class="{ care: lane.late }">{{ lane.total }}</b></span
-            >
-          </p>
-          <div class="make">
-            <v-select
-              v-model="days"
-              :items="[7, 14, 30, 90].map((value) => ({ value, title: t('handout.days', { n: value }) }))"
-              :label="t('handout.until')"
-            />
-            <v-btn class="main" :loading="busy" @click="onPublish">{{
-              t(publications.length ? 'handout.again' : 'handout.make')
-            }}</v-btn>
-          </div>
-          <ul>
-            <li v-for="p in publications" :key="p.id" :class="{ over: !isLive(p) }">
-              <div>
-                <a v-if="isLive(p)" :href="linkOf(p)" target="_blank" rel="noopener" class="address">{{ linkOf(p) }}</a>
-                <span v-else>{{ t('handout.ended') }}</span>
-                <small class="quiet">{{
-                  t('handout.about', { made: dateText(p.createdAt), ends: dateText(p.endedAt ?? p.endsAt), n: p.runs })
-                }}</small>
-              </div>
-              <template v-if="isLive(p)">
-                <v-btn @click="onCopy(p)">{{ t(copied === p.id ? 'handout.copied' : 'handout.copy') }}</v-btn>
-                <v-btn class="plain" @click="onEnd(p)">{{ t('handout.end') }}</v-btn>
-              </template>
-            </li>
-          </ul>
-          <p class="quiet small">{{ t('handout.copies') }}</p>
-        </section>
-        <SendCopy v-if="workout" :id="id" :workout="workout" />
+        <HandoutLink
+          :id="id"
+          :workout="workout"
+          :revision="revision"
+          :last-sent="lastSent"
+          :publications="publications"
+          @published="onPublished"
+          @ended="onEnded"
+        />
+        <HandoutMessage :workout="workout" :publications="publications" />
+        <SendCopy :id="id" :workout="workout" />
       </div>
-      <section class="card">
-        <h2>{{ t('desk.cameBack') }}</h2>
-        <RunsPanel :workout-id="id" />
-      </section>
+      <div class="stack">
+        <HandoutPaper :id="id" :workout="workout" />
+        <HandoutCues :id="id" :workout="workout" />
+        <section class="card">
+          <h2>{{ t('desk.cameBack') }}</h2>
+          <RunsPanel :workout-id="id" />
+        </section>
+      </div>
     </div>
   </main>
 </template>
@@ -144,10 +90,6 @@ h1 {
   font-size: 26px;
   margin: 6px 0 18px;
 }
-h2 {
-  font-size: 17px;
-  margin-bottom: 6px;
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
@@ -158,51 +100,12 @@ h2 {
   display: grid;
   gap: 18px;
 }
-section {
+.handout :deep(section.card) {
   padding: 16px;
 }
-.lanes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 24px;
-}
-.lanes > span {
-  display: inline-flex;
-  gap: 8px;
-}
-.make {
-  display: grid;
-  grid-template-columns: 220px auto;
-  gap: 12px;
-  justify-content: start;
-  align-items: center;
-}
-ul {
-  list-style: none;
-  margin: 16px 0 0;
-  padding: 0;
-}
-li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto auto;
-  gap: 8px;
-  align-items: center;
-  padding: 8px 0;
-  border-top: 1px solid var(--hair);
-}
-li.over {
-  color: var(--quiet);
-}
-.address {
-  color: var(--action);
-  overflow-wrap: anywhere;
-}
-small {
-  display: block;
-}
-.small {
-  font-size: 14px;
-  margin-bottom: 0;
+.handout :deep(h2) {
+  font-size: 17px;
+  margin-bottom: 6px;
 }
 @media (max-width: 900px) {
   .columns {

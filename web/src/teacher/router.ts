@@ -32,6 +32,13 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/sessions/:id/prompt',
+      name: 'prompt',
+      component: () => import('../handout/PromptPage.vue'),
+      props: true,
+      meta: { bare: true },
+    },
+    {
       path: '/sessions/:id/run',
       name: 'try',
       component: () => import('../compose/TryPage.vue'),

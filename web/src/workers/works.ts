@@ -1,11 +1,15 @@
 import {
   arrange,
   chanceOutlook,
+  clickTrack,
+  endOf,
   finishOf,
   fit,
   quantile,
   simulate,
   spreadOf,
+  timeline,
+  trackCues,
   type ArrangeAnswer,
   type BlockOf,
   type Finish,
@@ -39,6 +43,8 @@ export interface Works {
   arrange: { asked: { block: string }; answer: ArrangeAnswer }
   finish: { asked: Record<never, never>; answer: GroupFinish[] }
   chance: { asked: { block: string }; answer: GroupChance[] }
+  /** A lane's bells as the bytes of a WAV file. */
+  clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
 export type WorkName = keyof Works
 
@@ -58,6 +64,11 @@ const inPart =
 
 /** How each is done: pure computation over a session, for a worker to run. */
 export const works: { [N in WorkName]: Work<N> } = {
+  clickTrack: (workout, { group }, library, report) => {
+    const steps = timeline(workout, group, library)
+    // A little silence after the last bell, so that it is heard whole.
+    return clickTrack(trackCues(steps), endOf(steps) + 2, report)
+  },
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),
   finish: (workout, _, library, report) =>

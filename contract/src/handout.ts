@@ -1,0 +1,76 @@
+import { z } from 'zod'
+import { languages } from '@esfuerzo/core'
+import { endpoint } from './endpoint.ts'
+import { emailSchema, idParams, tokenSchema } from './fields.ts'
+
+/** What can be put on paper. */
+export const sheetKinds = ['session', 'poster', 'stations', 'coin', 'cards', 'results', 'fetch', 'care'] as const
+export type SheetKind = (typeof sheetKinds)[number]
+export const papers = ['a4', 'letter'] as const
+export type Paper = (typeof papers)[number]
+
+const sheetQuery = z.strictObject({
+  /** Ids of lanes, with commas; all of them where left out. */
+  lanes: z
+    .string()
+    .regex(/^[\w-]{1,40}(,[\w-]{1,40}){0,5}$/, 'ids of lanes with commas between')
+    .optional(),
+  language: z.enum(languages).default('en'),
+  paper: z.enum(papers).default('a4'),
+})
+
+const kindField = { kind: z.enum(sheetKinds) }
+const daySchema = z.iso.date()
+
+/** A session on paper, in a calendar, in a message. */
+export const handoutEndpoints = {
+  /** A PDF of a session as it is now. */
+  sheet: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/sheets/:kind',
+    access: 'teacher',
+    params: idParams.extend(kindField),
+    query: sheetQuery,
+    answer: z.unknown(),
+  }),
+  /** A PDF of what a link leads to. */
+  familySheet: endpoint({
+    method: 'GET',
+    path: '/api/go/:token/sheets/:kind',
+    access: 'family',
+    params: z.strictObject({ token: tokenSchema, ...kindField }),
+    query: sheetQuery,
+    answer: z.unknown(),
+  }),
+  /** Home days as iCalendar (RFC 5545). */
+  calendar: endpoint({
+    method: 'GET',
+    path: '/api/publications/:id/calendar',
+    access: 'teacher',
+    params: idParams,
+    query: z.strictObject({
+      /** Days of the school's own calendar, with commas. */
+      days: z
+        .string()
+        .max(11 * 60)
+        .transform((text) => text.split(','))
+        .pipe(z.array(daySchema).min(1).max(60)),
+      /** The school's own time of day. */
+      at: z.iso.time({ precision: -1 }),
+    }),
+    answer: z.unknown(),
+  }),
+  /** A message to families with the link in it, to an address that reaches them. */
+  messageFamilies: endpoint({
+    method: 'POST',
+    path: '/api/publications/:id/message',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({
+      to: emailSchema,
+      subject: z.string().trim().min(1).max(160),
+      text: z.string().trim().min(1).max(4000),
+    }),
+    answer: z.strictObject({}),
+  }),
+}

@@ -1,0 +1,51 @@
+import { libraryFor } from '../moves/carryMoves.ts'
+import type { Library } from '../moves/library.ts'
+import { minutesText } from '../timing/minutesText.ts'
+import { timeline } from '../timing/timeline.ts'
+import { endOf } from '../cues/captions.ts'
+import { print } from '../notation/print.ts'
+import { fetchList } from '../home/fetchList.ts'
+import type { Workout } from '../workout/schema.ts'
+
+/** Text that Markdown would take for marks, or for HTML. */
+const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#|])/g, '\\$1')
+
+/** A fence that no run of backticks in the text closes. */
+const fence = (text: string) => '`'.repeat(Math.max(3, ...[...text.matchAll(/`+/g)].map(([run]) => run.length + 1)))
+
+/**
+ * A session as Markdown: what it is for, how long it is for each group, what to fetch, and the running order as the
+ * whiteboard would have it, section by section.
+ */
+export function markdown(workout: Workout, ours: Library): string {
+  const library = libraryFor(workout, ours)
+  const { aim } = workout
+  const lengths = workout.groups.map(
+    (group) =>
+      `| ${group.letter} | ${plain(group.name)} | ${minutesText(endOf(timeline(workout, group.id, library)))} |`,
+  )
+  const kit = fetchList(workout, library).map(({ name, standIns, standIn }) =>
+    plain(
+      standIn
+        ? `- ${standIn} (in place of: ${name})`
+        : `- ${name}${standIns.length ? ` (or ${standIns.join(', ')})` : ''}`,
+    ),
+  )
+  // The notation's own section marks are headings of the second level already.
+  const [, ...sections] = print(workout, library).split(/^## /m)
+  return [
+    `# ${plain(workout.title)}`,
+    aim.target && `*${plain(aim.target)}*`,
+    aim.words.map(({ word, meaning }) => `- **${plain(word)}**: ${plain(meaning)}`).join('\n'),
+    ['| | Group | Length |', '|---|---|---|', ...lengths].join('\n'),
+    kit.length > 0 && `## To fetch\n\n${kit.join('\n')}`,
+    ...sections.map((section) => {
+      const [head = '', ...lines] = section.trimEnd().split('\n')
+      const text = lines.join('\n').trim()
+      return `## ${plain(head)}\n\n${fence(text)}\n${text}\n${fence(text)}`
+    }),
+  ]
+    .filter(Boolean)
+    .join('\n\n')
+    .concat('\n')
+}

@@ -1,0 +1,30 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { v4 as uuid } from 'uuid'
+import { implement } from '../http/implement.ts'
+import { ServerError } from '../http/serverError.ts'
+import { addClass, classRoom, listClasses, removeClass, saveClass } from './store.ts'
+
+/** The classes a teacher hands sessions out to. */
+export function classRoutes(router: Router, db: Knex): void {
+  implement(router, 'listClasses', async ({ teacherId }) => ({ classes: await listClasses(db, teacherId) }))
+
+  implement(router, 'addClass', async ({ teacherId, body }) => {
+    const added = await addClass(db, teacherId, uuid(), body)
+    if (!added) {
+      throw new ServerError('invalid', [{ code: 'too-many', path: ['name'], expected: `at most ${classRoom} classes` }])
+    }
+    return added
+  })
+
+  implement(router, 'saveClass', async ({ teacherId, params, body }) => {
+    const saved = await saveClass(db, teacherId, params.id, body)
+    if (!saved) throw new ServerError('not-found')
+    return saved
+  })
+
+  implement(router, 'removeClass', async ({ teacherId, params }) => {
+    if (!(await removeClass(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+}

@@ -1,0 +1,127 @@
+import type { Language } from '@esfuerzo/core'
+
+/** What paper says of itself. */
+export interface SheetWords {
+  lane: (name: string) => string
+  minutes: (n: number) => string
+  fetch: string
+  orElse: (list: string) => string
+  inPlace: (name: string) => string
+  nice: string
+  care: string
+  words: string
+  times: (n: number) => string
+  pace: (work: number, rest: number) => string
+  eachSide: string
+  kg: (kg: number) => string
+  surprise: string
+  results: string
+  pulse: string
+  before: string
+  after: string
+  felt: string
+  faces: readonly string[]
+  ten: readonly [string, string]
+  date: string
+  alias: string
+  lap: string
+  station: (n: number) => string
+  coinFaces: Record<string, string>
+  coinHow: string
+  cardsHow: string
+  tossHow: string
+  diceHow: string
+  nothing: string
+  page: (n: number, of: number) => string
+  clean: string
+  weight: string
+}
+
+const en: SheetWords = {
+  lane: (name) => `Grades ${name}`,
+  minutes: (n) => `about ${n} min`,
+  fetch: 'To fetch',
+  orElse: (list) => `or ${list}`,
+  inPlace: (name) => `in place of: ${name}`,
+  nice: 'nice to have',
+  care: 'Take care',
+  words: 'Words of the day',
+  times: (n) => `${n} times through`,
+  pace: (work, rest) => (rest ? `work ${work} s, rest ${rest} s` : `work ${work} s`),
+  eachSide: 'each side',
+  kg: (kg) => `${kg} kg`,
+  surprise: 'A surprise: turn the sheet over when you get there.',
+  results: 'My results',
+  pulse: 'My pulse',
+  before: 'before',
+  after: 'after',
+  felt: 'How hard did it feel? Draw a ring.',
+  faces: ['very easy', 'easy', 'just right', 'hard', 'very hard'],
+  ten: ['no effort', 'all I had'],
+  date: 'Date',
+  alias: 'My alias',
+  lap: 'lap',
+  station: (n) => `Station ${n}`,
+  coinFaces: {
+    heads: 'Heads',
+    tails: 'Tails',
+    clubs: 'Clubs',
+    diamonds: 'Diamonds',
+    hearts: 'Hearts',
+    spades: 'Spades',
+  },
+  coinHow: 'Flip a coin. Do the next row of its column and tick it. Is a column done? Flip again.',
+  cardsHow: 'Draw a card. Its sign says what, its number how many (a picture is ten).',
+  tossHow: 'Toss five soft things over a line. As many as lie on the left, so many of the left; the rest of the right.',
+  diceHow: 'Roll a die. Do the next row of its number and tick it.',
+  nothing: 'Nothing of this kind is in the session.',
+  page: (n, of) => `${n} / ${of}`,
+  clean: 'clean?',
+  weight: 'weight',
+}
+
+const es: SheetWords = {
+  lane: (name) => `Cursos ${name}`,
+  minutes: (n) => `unos ${n} min`,
+  fetch: 'Para preparar',
+  orElse: (list) => `o ${list}`,
+  inPlace: (name) => `en lugar de: ${name}`,
+  nice: 'si hay',
+  care: 'Cuídate',
+  words: 'Palabras de hoy',
+  times: (n) => `${n} veces entero`,
+  pace: (work, rest) => (rest ? `trabajo ${work} s, descanso ${rest} s` : `trabajo ${work} s`),
+  eachSide: 'cada lado',
+  kg: (kg) => `${kg} kg`,
+  surprise: 'Una sorpresa: da la vuelta a la hoja cuando llegues.',
+  results: 'Mis resultados',
+  pulse: 'Mi pulso',
+  before: 'antes',
+  after: 'después',
+  felt: '¿Cómo de duro ha sido? Rodea uno.',
+  faces: ['muy fácil', 'fácil', 'justo bien', 'duro', 'muy duro'],
+  ten: ['sin esfuerzo', 'todo lo que tenía'],
+  date: 'Fecha',
+  alias: 'Mi apodo',
+  lap: 'vuelta',
+  station: (n) => `Estación ${n}`,
+  coinFaces: {
+    heads: 'Cara',
+    tails: 'Cruz',
+    clubs: 'Tréboles',
+    diamonds: 'Diamantes',
+    hearts: 'Corazones',
+    spades: 'Picas',
+  },
+  coinHow: 'Lanza una moneda. Haz la siguiente fila de su columna y márcala. ¿Columna hecha? Lanza otra vez.',
+  cardsHow: 'Saca una carta. Su signo dice qué, su número cuántas veces (una figura son diez).',
+  tossHow:
+    'Lanza cinco cosas blandas por encima de una línea. Las que caen a la izquierda dicen cuántas de la izquierda; el resto, de la derecha.',
+  diceHow: 'Tira un dado. Haz la siguiente fila de su número y márcala.',
+  nothing: 'En esta sesión no hay nada de esto.',
+  page: (n, of) => `${n} / ${of}`,
+  clean: '¿bien?',
+  weight: 'peso',
+}
+
+export const sheetWords: Record<Language, SheetWords> = { en, es }

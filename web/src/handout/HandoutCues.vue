@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { languages, markdown, subRip, webVtt, type Language, type Workout } from '@esfuerzo/core'
+import { fileTitle, saveContent } from '../shared/saveFile.ts'
+import { library } from '../teacher/library.ts'
+import { coreDoor } from '../workers/coreDoor.ts'
+import { laneTrack } from './laneTrack.ts'
+
+/** For whoever films it: captions, bells, the words to read out; and the session as text. */
+const props = defineProps<{ id: string; workout: Workout }>()
+const { t } = useI18n()
+const group = ref(props.workout.groups[0]!.id)
+const language = ref<Language>('en')
+const share = ref<number>()
+
+async function track() {
+  // The library's Spanish is large, and needed here only.
+  const { libraryWords } = await import('@esfuerzo/library/words')
+  return laneTrack(props.workout, group.value, library, language.value, libraryWords).track
+}
+const nameOf = (end: string) => {
+  const { letter } = props.workout.groups.find((g) => g.id === group.value)!
+  return `${fileTitle(props.workout.title)}-${letter.toLowerCase()}.${end}`
+}
+const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await track(), props.workout.title), 'text/vtt')
+const onSrt = async () => saveContent(nameOf('srt'), subRip(await track()), 'application/x-subrip')
+const onMarkdown = () =>
+  saveContent(`${fileTitle(props.workout.title)}.md`, markdown(props.workout, library), 'text/markdown')
+async function onWav() {
+  share.value = 0
+  try {
+    const bytes = await coreDoor.run(
+      'clickTrack',
+      props.workout,
+      { group: group.value },
+      {
+        onProgress: (done) => (share.value = done),
+      },
+    )
+    saveContent(nameOf('wav'), bytes, 'audio/wav')
+  } finally {
+    share.value = undefined
+  }
+}
+</script>
+
+<template>
+  <section class="card" aria-labelledby="hand-cues">
+    <h2 id="hand-cues">{{ t('handout.cues') }}</h2>
+    <p>{{ t('handout.cuesLead') }}</p>
+    <div class="pair">
+      <v-select
+        v-model="group"
+        :items="workout.groups.map((g) => ({ value: g.id, title: `${g.letter} · ${g.name}` }))"
+        :label="t('handout.lane')"
+      />
+      <v-select
+        v-model="language"
+        :items="languages.map((value) => ({ value, title: t(`handout.language.${value}`) }))"
+        :label="t('handout.languageLabel')"
+      />
+    </div>
+    <div class="row">
+      <router-link class="button" :to="{ name: 'prompt', params: { id }, query: { lane: group, language } }">{{
+        t('handout.prompt')
+      }}</router-link>
+      <v-btn @click="onVtt">{{ t('handout.vtt') }}</v-btn>
+      <v-btn @click="onSrt">{{ t('handout.srt') }}</v-btn>
+      <v-btn :disabled="share !== undefined" @click="onWav">{{ t('handout.wav') }}</v-btn>
+      <v-btn @click="onMarkdown">{{ t('handout.markdown') }}</v-btn>
+    </div>
+    <v-progress-linear v-if="share !== undefined" :model-value="share * 100" :aria-label="t('handout.making')" />
+  </section>
+</template>
+
+<style scoped>
+.pair {
+  margin-bottom: 10px;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.button {
+  display: inline-flex;
+  align-items: center;
+  min-height: 40px;
+  padding: 0 14px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  color: var(--action);
+  font-weight: 700;
+  text-decoration: none;
+}
+</style>

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref, shallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { differences, minutesText, timeline, totals, type Workout } from '@esfuerzo/core'
+import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
+import { differenceText } from '../compose/differenceText.ts'
+import { client } from '../shared/client.ts'
+import LaneKey from '../shared/lanes/LaneKey.vue'
+import { library } from '../teacher/library.ts'
+import ClassChoice from './ClassChoice.vue'
+import LinkCode from './LinkCode.vue'
+import { sendingLooks, type SendingLook } from './sendingLooks.ts'
+import { useCalls } from './useCalls.ts'
+
+/** Links for the families: what has changed since the last, what deserves a look, making, showing and ending one. */
+const props = defineProps<{
+  id: string
+  workout: Workout
+  revision: number
+  lastSent: Workout | undefined
+  publications: readonly PublicationInfo[]
+}>()
+const emit = defineEmits<{ published: [added: PublicationInfo]; ended: [ended: PublicationInfo] }>()
+const { t, locale } = useI18n()
+const { busy, problem, guarded } = useCalls('handout.nothing')
+
+const lanes = computed(() =>
+  props.workout.groups.map((group) => {
+    const { typical } = totals(timeline(props.workout, group.id, library), group, library).session.seconds
+    return { ...group, total: minutesText(typical), late: typical > props.workout.minutes * 60 }
+  }),
+)
+const changes = computed(() => {
+  const before = props.lastSent
+  return before ? differences(before, props.workout).map((d) => differenceText(d, before, props.workout, t)) : undefined
+})
+const lookText = (look: SendingLook): string => {
+  if (look.code === 'home') return t('handout.look.home', { move: look.move, groups: look.groups.join(', ') })
+  return t(`handout.look.${look.code}`, { ...look })
+}
+const looks = computed(() => sendingLooks(props.workout, library).map(lookText))
+
+const iso = (days: number) => DateTime.now().plus({ days }).toISODate()
+const until = ref(iso(14))
+const days = computed(() => {
+  const end = DateTime.fromISO(until.value).endOf('day')
+  // It ends on that day, at the hour it was made.
+  const whole = Math.floor(end.diffNow('days').days)
+  return end.isValid && whole >= 1 && whole <= 365 ? whole : undefined
+})
+const classId = ref<string>()
+const classes = shallowRef<SchoolClass[]>([])
+const className = (p: PublicationInfo) =>
+  p.classId ? (classes.value.find((c) => c.id === p.classId)?.name ?? '…') : t('handout.all')
+
+const linkOf = (p: PublicationInfo) => `${location.origin}/go/${p.token}`
+const isLive = (p: PublicationInfo) => !p.endedAt && Date.parse(p.endsAt) > Date.now()
+const dateText = (moment: string) => DateTime.fromISO(moment).setLocale(locale.value).toLocaleString(DateTime.DATE_MED)
+const copied = ref('')
+const coded = ref('')
+
+const onPublish = () =>
+  guarded(async () => {
+    const added = await client('publishWorkout', {
+      params: { id: props.id },
+      body: { revision: props.revision, days: days.value!, ...(classId.value && { classId: classId.value }) },
+    })
+    emit('published', added)
+  })
+const onEnd = (p: PublicationInfo) =>
+  guarded(async () => emit('ended', await client('endPublication', { params: { id: p.id } })))
+async function onCopy(p: PublicationInfo) {
+  try {
+    await navigator.clipboard.writeText(linkOf(p))
+    copied.value = p.id
+  } catch {
+    problem.value = t('handout.noClipboard')
+  }
+}
+</script>
+
+<template>
+  <section class="card" aria-labelledby="hand-link">
+    <h2 id="hand-link">{{ t('handout.link') }}</h2>
+    <p>{{ t('handout.lead') }}</p>
+    <p class="lanes">
+      <span v-for="lane in lanes" :key="lane.id"
+        ><LaneKey :letter="lane.letter" :name="lane.name" />
+        <b class="num" :class="{ care: lane.late }">{{ lane.total }}</b></span
+      >
+    </p>
+    <details v-if="changes?.length" open>
+      <summary>{{ t('handout.changes', changes.length) }}</summary>
+      <ul class="plain">
+        <li v-for="line in changes.slice(0, 12)" :key="line">{{ line }}</li>
+        <li v-if="changes.length > 12">{{ t('handout.moreChanges', { n: changes.length - 12 }) }}</li>
+      </ul>
+    </details>
+    <p v-else-if="changes" class="quiet">{{ t('handout.unchanged') }}</p>
+    <details v-if="looks.length" open>
+      <summary>{{ t('handout.looks') }}</summary>
+      <ul class="plain">
+        <li v-for="line in looks" :key="line">{{ line }}</li>
+      </ul>
+    </details>
+    <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+    <div class="make">
+      <ClassChoice v-model="classId" :groups="workout.groups" @classes="classes = $event" />
+      <v-text-field v-model="until" type="date" :label="t('handout.until')" :min="iso(1)" :max="iso(364)" />
+      <v-btn class="main" :loading="busy" :disabled="!days" @click="onPublish">{{
+        t(publications.length ? 'handout.again' : 'handout.make')
+      }}</v-btn>
+    </div>
+    <ul class="links">
+      <li v-for="p in publications" :key="p.id" :class="{ over: !isLive(p) }">
+        <div>
+          <a v-if="isLive(p)" :href="linkOf(p)" target="_blank" rel="noopener" class="address">{{ linkOf(p) }}</a>
+          <span v-else>{{ t('handout.ended') }}</span>
+          <small class="quiet">{{
+            t('handout.about', {
+              who: className(p),
+              made: dateText(p.createdAt),
+              ends: dateText(p.endedAt ?? p.endsAt),
+              n: p.runs,
+            })
+          }}</small>
+          <LinkCode v-if="coded === p.id" :link="linkOf(p)" :title="workout.title" />
+        </div>
+        <template v-if="isLive(p)">
+          <v-btn @click="onCopy(p)">{{ t(copied === p.id ? 'handout.copied' : 'handout.copy') }}</v-btn>
+          <v-btn :aria-expanded="coded === p.id" @click="coded = coded === p.id ? '' : p.id">{{
+            t('handout.code')
+          }}</v-btn>
+          <v-btn class="plain" @click="onEnd(p)">{{ t('handout.end') }}</v-btn>
+        </template>
+      </li>
+    </ul>
+    <p class="quiet small">{{ t('handout.copies') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.lanes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+}
+.lanes > span {
+  display: inline-flex;
+  gap: 8px;
+}
+details {
+  margin-bottom: 10px;
+}
+summary {
+  font-weight: 700;
+  cursor: pointer;
+}
+ul.plain {
+  margin: 4px 0;
+  padding-left: 22px;
+}
+.make {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 170px auto;
+  gap: 12px;
+  align-items: start;
+}
+ul.links {
+  list-style: none;
+  margin: 16px 0 0;
+  padding: 0;
+}
+.links li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  gap: 8px;
+  align-items: center;
+  padding: 8px 0;
+  border-top: 1px solid var(--hair);
+}
+li.over {
+  color: var(--quiet);
+}
+.address {
+  color: var(--action);
+  overflow-wrap: anywhere;
+}
+small {
+  display: block;
+}
+.small {
+  font-size: 14px;
+  margin-bottom: 0;
+}
+@media (max-width: 700px) {
+  .make,
+  .links li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { languages, type Language, type Workout } from '@esfuerzo/core'
+import { papers, sheetKinds, type Paper } from '@esfuerzo/contract'
+import LaneChoice from './LaneChoice.vue'
+
+/** Sheets to print: what for, for whom, in which language, on which paper. */
+const props = defineProps<{ id: string; workout: Workout }>()
+const { t } = useI18n()
+const lanes = ref(props.workout.groups.map((g) => g.id))
+const language = ref<Language>('en')
+const paper = ref<Paper>('a4')
+/** A sheet for a form the session does not have would be empty. */
+const kinds = computed(() => {
+  const chances = props.workout.sections.flatMap((s) => s.blocks).filter((b) => b.form === 'chance')
+  return sheetKinds.filter((kind) =>
+    kind === 'coin'
+      ? chances.some((b) => b.device !== 'cards')
+      : kind === 'cards'
+        ? chances.some((b) => b.device === 'cards')
+        : true,
+  )
+})
+const addressOf = (kind: string) =>
+  `/api/workouts/${props.id}/sheets/${kind}?${new URLSearchParams({
+    lanes: lanes.value.join(','),
+    language: language.value,
+    paper: paper.value,
+  })}`
+</script>
+
+<template>
+  <section class="card" aria-labelledby="hand-paper">
+    <h2 id="hand-paper">{{ t('handout.paper') }}</h2>
+    <p>{{ t('handout.paperLead') }}</p>
+    <LaneChoice v-model="lanes" :groups="workout.groups" />
+    <div class="pair">
+      <v-select
+        v-model="language"
+        :items="languages.map((value) => ({ value, title: t(`handout.language.${value}`) }))"
+        :label="t('handout.languageLabel')"
+      />
+      <v-select
+        v-model="paper"
+        :items="papers.map((value) => ({ value, title: t(`handout.paperSize.${value}`) }))"
+        :label="t('handout.paperLabel')"
+      />
+    </div>
+    <ul>
+      <li v-for="kind in kinds" :key="kind">
+        <a v-if="lanes.length" :href="addressOf(kind)" target="_blank" rel="noopener">{{
+          t(`handout.sheet.${kind}`)
+        }}</a>
+        <span v-else class="quiet">{{ t(`handout.sheet.${kind}`) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.pair {
+  margin-bottom: 10px;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+ul {
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+  columns: 2;
+}
+li {
+  padding: 6px 0;
+}
+a {
+  color: var(--action);
+}
+</style>
