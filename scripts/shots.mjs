@@ -31,9 +31,6 @@ try {
   await page.getByRole('button', { name: 'Sign in' }).click()
   await page.getByRole('heading', { name: 'Sent home' }).waitFor()
   await shot('desk')
-  await page.getByRole('button', { name: 'New session', exact: true }).click()
-  await shot('new-session')
-  await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Account' }).click()
   await page.getByRole('heading', { name: 'Your account' }).waitFor()
   await shot('account')
@@ -70,16 +67,20 @@ try {
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await page.getByText('saved', { exact: true }).waitFor()
   await page.getByRole('link', { name: 'Desk' }).click()
-  for (const [session, block, name] of [
-    [/Heads for the harbour/, /Heads for the harbour/, 'form-coin'],
-    [/Up the mast/, /Up the mast/, 'form-ladder'],
-  ]) {
-    await page.getByRole('link', { name: session }).first().click()
-    await page.getByRole('grid').waitFor()
-    await page.locator('.row.section .name', { hasText: block }).first().click()
-    await shot(name)
-    await page.getByRole('link', { name: 'Desk' }).click()
-  }
+  await page
+    .getByRole('link', { name: /Heads for the harbour/ })
+    .first()
+    .click()
+  await page.getByRole('grid').waitFor()
+  await page
+    .locator('.row.section .name', { hasText: /Heads for the harbour/ })
+    .first()
+    .click()
+  await shot('form-coin')
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.locator('a.address').first().waitFor()
+  const coin = await page.locator('a.address').first().getAttribute('href')
+  await page.getByRole('link', { name: 'Desk' }).click()
   await page
     .getByRole('region', { name: 'Sent home' })
     .getByRole('link', { name: /Storm-day springs/ })
@@ -113,11 +114,27 @@ try {
   }
   await run(page, /4–6/, 13)
   await shot('player')
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await page.goto(href)
+  await page.getByRole('button', { name: 'Two at once' }).click()
+  for (const lane of [/K–1/, /4–6/]) await page.getByRole('button', { name: lane }).click()
+  await page.getByRole('button', { name: 'Start both' }).click()
+  await page.locator('.stage').first().waitFor()
+  for (const stage of await page.locator('.stage').all()) await stage.getByRole('button', { name: 'Skip' }).click()
+  await page.waitForTimeout(3200)
+  await shot('player-two')
   await run(phone, /K–1/, 11)
   await shot('player-phone', phone)
   await phone.getByRole('button', { name: 'Stop' }).click()
   await phone.getByRole('heading', { name: 'How hard did it feel?' }).waitFor()
   await shot('after-phone', phone)
+  await phone.goto(coin)
+  await phone.getByRole('button', { name: 'Español' }).click()
+  await phone.getByRole('button', { name: /4–6/ }).click()
+  await phone.locator('.stage').waitFor()
+  const flip = phone.getByRole('button', { name: 'Lanza la moneda' })
+  while (!(await flip.isVisible())) await phone.getByRole('button', { name: 'Saltar' }).click()
+  await shot('player-coin', phone)
 } finally {
   await browser.close()
   await stack.stop()

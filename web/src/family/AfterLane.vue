@@ -220,7 +220,7 @@ ul {
   gap: 8px;
 }
 .felt.ten {
-  grid-template-columns: repeat(auto-fit, minmax(58px, 1fr));
+  grid-template-columns: repeat(6, 1fr);
 }
 .felt label {
   display: grid;

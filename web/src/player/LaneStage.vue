@@ -66,31 +66,33 @@ const ended = computed(() => !step.value)
         @finish="step.by === 'count' ? player.done() : player.skip()"
       />
       <template v-else>
-        <PickMove
-          v-if="picks && step && !player.state.value.picked[player.state.value.index]"
-          :turns="picks.turns"
-          :taken="Object.values(player.state.value.picked)"
-          :words="words"
-          @pick="player.pick(player.state.value.index, $event)"
-        />
-        <div v-else class="picture">
-          <MoveFigure v-if="figure" :figure="figure" :size="1000" :cycle="cycle" :paused="still" />
-          <component
-            :is="screen.component"
-            v-if="screen && step"
-            :play="play"
-            :step="step"
-            @note="emit('note', $event)"
+        <div class="middle">
+          <PickMove
+            v-if="picks && step && !player.state.value.picked[player.state.value.index]"
+            :turns="picks.turns"
+            :taken="Object.values(player.state.value.picked)"
+            :words="words"
+            @pick="player.pick(player.state.value.index, $event)"
           />
+          <div v-else class="picture">
+            <MoveFigure v-if="figure" :figure="figure" :size="1000" :cycle="cycle" :paused="still" />
+            <component
+              :is="screen.component"
+              v-if="screen && step"
+              :play="play"
+              :step="step"
+              @note="emit('note', $event)"
+            />
+          </div>
+          <p
+            v-if="!ended && !waiting"
+            class="digits num"
+            :class="{ soft: !shown.isWork.value, last: shown.lastThree.value }"
+            data-testid="digits"
+          >
+            {{ shown.digits.value }}
+          </p>
         </div>
-        <p
-          v-if="!ended && !waiting"
-          class="digits num"
-          :class="{ soft: !shown.isWork.value, last: shown.lastThree.value }"
-          data-testid="digits"
-        >
-          {{ shown.digits.value }}
-        </p>
         <h2>{{ heading }}</h2>
         <p class="cue">{{ shown.cue.value }}</p>
         <div v-if="shown.choices.value.length" class="choices" role="group" :aria-label="t('player.choose')">
@@ -136,6 +138,7 @@ const ended = computed(() => !step.value)
   border-radius: var(--corner);
   min-height: 0;
   min-width: 0;
+  overflow: hidden;
   container-type: size;
 }
 .inside {
@@ -147,12 +150,17 @@ const ended = computed(() => !step.value)
   justify-content: space-between;
   text-align: center;
 }
-.inside > * {
+
+.inside > *,
+.middle > * {
   margin: 0;
 }
 .prompt {
   min-height: 1.3em;
-  font-size: clamp(19px, 3.6cqh, 28px);
+  font-size: clamp(17px, min(3.6cqh, 5.4cqw), 28px);
+}
+.middle {
+  display: contents;
 }
 .picture {
   position: relative;
@@ -167,7 +175,7 @@ const ended = computed(() => !step.value)
   width: 100%;
 }
 .digits {
-  font: 700 clamp(96px, min(30cqh, 46cqw), 320px) / 0.86 var(--display);
+  font: 700 clamp(96px, min(30cqh, 42cqw), 320px) / 0.86 var(--display);
 }
 .digits.soft {
   color: var(--quiet);
@@ -176,11 +184,11 @@ const ended = computed(() => !step.value)
   color: var(--action);
 }
 h2 {
-  font-size: clamp(24px, 5.6cqh, 42px);
+  font-size: clamp(22px, min(5.6cqh, 8cqw), 42px);
 }
 .cue {
   white-space: pre-line;
-  font-size: clamp(18px, 3.3cqh, 26px);
+  font-size: clamp(17px, min(3.3cqh, 5cqw), 26px);
   min-height: 1.4em;
 }
 .next {
@@ -208,6 +216,20 @@ h2 {
   font-weight: 700;
 }
 @container (max-width: 520px) {
+  .beside .middle {
+    display: flex;
+    align-items: center;
+    flex: 1;
+    min-height: 0;
+    width: 100%;
+  }
+  .beside .picture {
+    align-self: stretch;
+  }
+  .beside .digits {
+    flex: 1;
+    font-size: max(88px, 25cqh);
+  }
   .inside {
     inset: 44px 40px 40px;
   }

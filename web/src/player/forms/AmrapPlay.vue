@@ -82,15 +82,21 @@ ol {
   justify-content: center;
 }
 li {
-  font-size: clamp(17px, 3.2cqh, 28px);
+  font-size: clamp(16px, min(3.2cqh, 4.4cqw), 28px);
 }
 li[aria-current] {
   font-weight: 700;
 }
 .rounds {
-  font: 700 clamp(20px, 4.5cqh, 32px) / 1.2 var(--display);
+  font: 700 clamp(18px, min(4.5cqh, 6cqw), 32px) / 1.2 var(--display);
 }
 .main {
   min-width: 220px;
+}
+@container (max-width: 520px) {
+  /* The list says it already. */
+  .amrap :deep(.turn > :not(.picture)) {
+    display: none;
+  }
 }
 </style>

@@ -113,8 +113,7 @@ h2 {
   font-size: clamp(20px, 4cqh, 30px);
 }
 .outcome {
-  min-height: 1.3em;
-  font: 700 clamp(20px, 4.5cqh, 34px) / 1.2 var(--display);
+  font: 700 clamp(20px, min(4.5cqh, 7cqw), 34px) / 1.2 var(--display);
 }
 .table {
   flex: 1;
@@ -122,9 +121,9 @@ h2 {
   overflow-y: auto;
   width: 100%;
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(128px, 1fr));
   gap: 10px;
-  align-content: center;
+  align-content: safe center;
 }
 ol {
   list-style: none;
@@ -135,8 +134,8 @@ ol {
   text-align: left;
 }
 li {
-  font-size: clamp(17px, 3.6cqh, 30px);
-  padding: 6px 12px;
+  font-size: clamp(16px, min(3.6cqh, 4.4cqw), 30px);
+  padding: 5px 8px;
   border-top: 1px solid var(--hair);
 }
 li.face {
