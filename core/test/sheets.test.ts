@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest'
+import {
+  careText,
+  courseOf,
+  doneAs,
+  makeEasier,
+  partTitle,
+  publish,
+  sheetRows,
+  startRun,
+  choose,
+  type PlayerState,
+  type Workout,
+} from '@esfuerzo/core'
+import { library, sessionOf, station } from './sessions.ts'
+
+const workout: Workout = sessionOf([
+  {
+    id: 'b1',
+    form: 'intervals',
+    laps: {
+      all: [
+        { work: 30, rest: 30 },
+        { work: 60, rest: 45 },
+      ],
+    },
+    stations: [{ ...station('squat-jump', 'squat-jump'), record: 'reps' }, station('one-leg-stand', 'one-leg-stand')],
+  },
+  {
+    id: 'b2',
+    form: 'sets',
+    sets: { all: 3 },
+    restBetween: { all: 30 },
+    restStations: { all: 0 },
+    stations: [station('squat', 'squat', { dose: { unit: 'reps', amount: 10 }, load: { kg: 1 } })],
+  },
+  {
+    id: 'b3',
+    form: 'game',
+    setUp: 'Socks on the floor.',
+    players: 2,
+    rules: 'Fetch them.',
+    harder: ['On one leg'],
+    onMiss: { all: { move: 'march', version: 'march', dose: { unit: 'reps', amount: 4 } } },
+    seconds: { all: 60 },
+  },
+])
+const sent = publish(workout, { ...library, words: { es: { Squat: 'Sentadilla', 'Squat jump': 'Salto' } } })
+const lane = sent.lanes[0]!
+
+describe('the rows of a sheet', () => {
+  const [section] = sheetRows(sent, lane, 'en')
+  const [laps, sets, game] = section!.blocks
+
+  it('have a box a lap or set, the pace lap by lap where laps differ, doses, sides, weights and records', () => {
+    expect(laps!.pace).toEqual([
+      { work: 30, rest: 30 },
+      { work: 60, rest: 45 },
+    ])
+    expect(laps!.rows.map((r) => [r.name, r.boxes, r.eachSide, r.record])).toEqual([
+      ['Squat jump', 2, false, 'reps'],
+      ['One-leg stand', 2, true, undefined],
+    ])
+    expect(sets!.rows[0]).toMatchObject({ name: 'Squat', dose: '10 times', boxes: 3, kg: 1 })
+    expect([sets!.times, sets!.pace]).toEqual([3, []])
+  })
+
+  it('of a game are its words and what is done on a miss; no cue stands twice', () => {
+    expect(game!.lines).toEqual(['Socks on the floor.', 'Fetch them.', '+ On one leg'])
+    expect(game!.rows[0]).toMatchObject({ dose: '4 times', boxes: 1 })
+    for (const row of section!.blocks.flatMap((b) => b.rows)) expect(new Set(row.cues).size).toBe(row.cues.length)
+  })
+
+  it('speak the language asked for, and leave what a teacher wrote', () => {
+    const spanish = sheetRows(sent, lane, 'es')
+    expect(spanish[0]!.blocks[1]!.rows[0]).toMatchObject({ name: 'Sentadilla', dose: '10 veces' })
+    expect(spanish[0]!.blocks[2]!.lines[0]).toBe('Socks on the floor.')
+    expect(spanish[0]!.title).toBe('Parte principal')
+  })
+})
+
+it('words of care are in every language, and a code of tomorrow says nothing', () => {
+  expect(careText('water', 'es')).toBe('Ten agua cerca.')
+  expect(careText('moonlight', 'en')).toBe('')
+  expect(partTitle({ role: 'warmUp', title: 'Warm-up' }, 'es')).toBe('Calentamiento')
+  expect(partTitle({ role: 'warmUp', title: 'Waking the crabs' }, 'es')).toBe('Waking the crabs')
+})
+
+describe('what is done at a step', () => {
+  const course = courseOf(sent, [lane.id])
+  const track = course.lanes[0]!
+  const moves = new Map(sent.moves.map((m) => [m.id, m]))
+  const doing = (state: PlayerState) => doneAs(moves, track, state.lanes[0]!, track.steps[0])!
+
+  it('is what the session says, until it is made easier, one version at a time, down to the easiest', () => {
+    let state = startRun(course, 0)
+    expect(doing(state)).toMatchObject({ version: { id: 'squat-jump' }, changed: false, easiest: false })
+    state = makeEasier(state, course, 0)
+    expect(doing(state)).toMatchObject({ version: { id: 'frog' }, changed: true })
+    for (let i = 0; i < 5; i++) state = makeEasier(state, course, 0)
+    expect(doing(state)).toMatchObject({ version: { id: 'rise' }, changed: true, easiest: true })
+  })
+
+  it('is another move where the child chose one, in the version its lane is ready for', () => {
+    const picky = sessionOf([
+      {
+        id: 'b1',
+        form: 'intervals',
+        laps: { all: [{ work: 30, rest: 30 }] },
+        stations: [station('squat', 'squat', { oneOf: ['squat-jump'] })],
+      },
+    ])
+    const publication = publish(picky, library)
+    const one = courseOf(publication, ['g1'])
+    const chosen = choose(startRun(one, 0), one, 0, 'squat-jump')
+    const all = new Map(publication.moves.map((m) => [m.id, m]))
+    const done = doneAs(all, one.lanes[0]!, chosen.lanes[0]!, one.lanes[0]!.steps[0])!
+    expect([done.move.id, done.version.id]).toEqual(['squat-jump', publication.lanes[0]!.choices['squat-jump']])
+  })
+})
