@@ -1,6 +1,6 @@
 import { at, expect, expectAccessible, expectNothingCut, openDesk, test } from './support/journey.ts'
 
-test.describe.configure({ timeout: 180_000 })
+test.describe.configure({ timeout: 300_000 })
 
 test('no view of the teacher’s has an accessibility violation', async ({ page }) => {
   await page.goto(at('/sign-in'))
@@ -48,6 +48,10 @@ test('no view of the teacher’s has an accessibility violation', async ({ page 
 
   await page.getByRole('button', { name: 'Hand out' }).click()
   await expect(page.locator('a.address')).toBeVisible()
+  await page.getByRole('button', { name: 'QR code' }).click()
+  await expectAccessible(page)
+  await page.getByRole('link', { name: 'Words to read out' }).click()
+  await page.getByRole('button', { name: 'Next line' }).click()
   await expectAccessible(page)
   await page.goto(at('/nothing/here'))
   await expectAccessible(page)

@@ -8,7 +8,7 @@ export default defineConfig({
   fullyParallel: false,
   // Two cores share the browser, the server and the database; a slow moment is no failure.
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },

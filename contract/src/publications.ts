@@ -23,7 +23,7 @@ export const runSummarySchema = z.strictObject({
   letter: z.string(),
   groupName: lineSchema,
   run: runSchema,
-  /** Names for the stations results belong to. */
+  /** Names for what results belong to: stations, and blocks without. */
   stations: z.record(z.string(), z.string()),
 })
 export type RunSummary = z.infer<typeof runSummarySchema>

@@ -49,6 +49,9 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
       steps_easier: run.steps.easier,
       felt: run.felt?.value ?? '',
       felt_scale: run.felt?.scale ?? '',
+      pulses: (run.pulses ?? []).map((p) => `${p.when} ${p.beats} in ${p.seconds} s`).join('; '),
+      again: run.survey?.again ?? '',
+      space: run.survey?.space ?? '',
     }
     const results = run.results.length ? run.results : [undefined]
     return results.map((r) => ({
@@ -58,6 +61,10 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
       lap: r?.lap ?? '',
       value: r?.value ?? '',
       unit: r?.unit ?? '',
+      rung: r?.rung ?? '',
+      trial: r?.trial ?? '',
+      clean: r?.clean ?? '',
+      load_kg: r?.load?.kg ?? '',
     }))
   })
   // RFC 4180 line ends; a title that looks like a formula stays text in a spreadsheet.

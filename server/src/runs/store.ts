@@ -53,11 +53,16 @@ export async function listRuns(db: Knex, teacherId: string, workoutId: string | 
   })
 }
 
-/** The names of the moves at the stations a run has results for. */
+/** The names of what a run has results for: of a station its move, of a block without stations its title or its part's. */
 function stationNames(publication: Publication, run: Run): Record<string, string> {
   const lane = publication.lanes.find((l) => l.id === run.group)
   const names: Record<string, string> = {}
-  for (const { station } of run.results) {
+  for (const { station, block } of run.results) {
+    if (!station) {
+      const section = publication.sections.find((s) => s.blocks.some((b) => b.id === block))
+      names[block] = section?.blocks.find((b) => b.id === block)?.title ?? section?.title ?? ''
+      continue
+    }
     const step = lane?.steps.find((s) => s.station === station && s.move)
     const move = publication.moves.find((m) => m.id === step?.move)
     if (station && move) names[station] = move.versions.find((v) => v.id === step?.version)?.name ?? move.name

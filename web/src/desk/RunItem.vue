@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { minutesText } from '@esfuerzo/core'
+import { minutesText, pulseRate } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 
@@ -20,11 +20,23 @@ const felt = computed(() => {
 /** Results by station, laps in order: "Squat jump 12, 11, 12". */
 const results = computed(() => {
   const byStation = new Map<string, number[]>()
-  for (const { station = '', value } of props.run.run.results)
-    byStation.set(station, [...(byStation.get(station) ?? []), value])
+  for (const { station, block, value } of props.run.run.results) {
+    const key = station ?? block
+    byStation.set(key, [...(byStation.get(key) ?? []), value])
+  }
   return [...byStation]
     .map(([station, values]) => `${props.run.stations[station] ?? ''} ${values.join(', ')}`)
     .join(' · ')
+})
+/** What else a child told: pulse, made easier, the two questions. */
+const more = computed(() => {
+  const { pulses = [], survey = {}, steps } = props.run.run
+  return [
+    ...pulses.map((p) => t(`runs.pulse.${p.when}`, { n: pulseRate(p.beats, p.seconds).rate })),
+    ...(steps.easier ? [t('runs.easier', { n: steps.easier })] : []),
+    ...(survey.again ? [t(`runs.again.${survey.again}`)] : []),
+    ...(survey.space === 'tight' ? [t('runs.tight')] : []),
+  ].join(' · ')
 })
 </script>
 
@@ -40,6 +52,7 @@ const results = computed(() => {
         ></span
       >
       <span v-if="results" class="results">{{ results }}</span>
+      <span v-if="more" class="quiet">{{ more }}</span>
     </span>
     <span class="quiet when">{{ when }}</span>
   </li>

@@ -91,7 +91,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   <main class="prompt">
     <h1 class="out-of-sight">{{ t('handout.promptOf', { title: workout?.title ?? '…' }) }}</h1>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-    <ol ref="list">
+    <ol ref="list" tabindex="0" :aria-label="t('handout.prompt')">
       <li
         v-for="({ step, text }, i) in lines"
         :key="i"
