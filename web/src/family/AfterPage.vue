@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
-import { computed, reactive, ref, shallowReactive } from 'vue'
+import { computed, reactive, ref, shallowReactive, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { minutesText, runFormat, surveyQuestions, type Run, type Survey } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract/family'
@@ -32,14 +32,14 @@ const survey = reactive<Survey>({})
 const last = shallowReactive<Record<string, LastTime | undefined>>({})
 const state = ref<'asking' | 'sending' | 'sent' | 'kept' | 'refused'>('asking')
 
-async function onLoad() {
-  const { title } = session.value!.publication
-  for (const { lane } of ran.value) last[lane.id] = await lastTime(title, lane.id)
-}
-const ready = computed(() => {
-  if (session.value && record) void onLoad()
-  return session.value !== undefined
-})
+watch(
+  session,
+  async (found) => {
+    if (!found) return
+    for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id)
+  },
+  { immediate: true },
+)
 
 function runOf(i: number): Run {
   const { lane, result } = ran.value[i]!
@@ -82,7 +82,7 @@ async function onSend() {
 
 <template>
   <LinkProblem v-if="error" :code="error" @again="load" />
-  <main v-else-if="ready && session && (!record || !ran.length)" class="page">
+  <main v-else-if="session && (!record || !ran.length)" class="page">
     <h1>{{ t('after.nothing') }}</h1>
     <router-link class="button main" :to="{ name: 'front', params: { token } }">{{ t('after.toStart') }}</router-link>
   </main>

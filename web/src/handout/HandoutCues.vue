@@ -5,7 +5,7 @@ import { languages, markdown, subRip, webVtt, type Language, type Workout } from
 import { fileTitle, saveContent } from '../shared/saveFile.ts'
 import { library } from '../teacher/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
-import { laneTrack } from './laneTrack.ts'
+import { laneCaptions } from './laneCaptions.ts'
 
 /** For whoever films it: captions, bells, the words to read out; and the session as text. */
 const props = defineProps<{ id: string; workout: Workout }>()
@@ -14,17 +14,17 @@ const group = ref(props.workout.groups[0]!.id)
 const language = ref<Language>('en')
 const share = ref<number>()
 
-async function track() {
+async function lines() {
   // The library's Spanish is large, and needed here only.
   const { libraryWords } = await import('@esfuerzo/library/words')
-  return laneTrack(props.workout, group.value, library, language.value, libraryWords).track
+  return laneCaptions(props.workout, group.value, library, language.value, libraryWords)
 }
 const nameOf = (end: string) => {
   const { letter } = props.workout.groups.find((g) => g.id === group.value)!
   return `${fileTitle(props.workout.title)}-${letter.toLowerCase()}.${end}`
 }
-const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await track(), props.workout.title), 'text/vtt')
-const onSrt = async () => saveContent(nameOf('srt'), subRip(await track()), 'application/x-subrip')
+const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await lines(), props.workout.title), 'text/vtt')
+const onSrt = async () => saveContent(nameOf('srt'), subRip(await lines()), 'application/x-subrip')
 const onMarkdown = () =>
   saveContent(`${fileTitle(props.workout.title)}.md`, markdown(props.workout, library), 'text/markdown')
 async function onWav() {

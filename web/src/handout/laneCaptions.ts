@@ -8,7 +8,6 @@ import {
   type Language,
   type Library,
   type Phrases,
-  type Step,
   type Workout,
 } from '@esfuerzo/core'
 
@@ -16,18 +15,14 @@ import {
 const half: Record<Language, string> = { en: 'half-way', es: 'mitad' }
 
 /** A lane's session as captions for a film. @param words the library's texts in other languages */
-export function laneTrack(
+export function laneCaptions(
   workout: Workout,
   group: string,
   library: Library,
   language: Language,
   words: Phrases,
-): { steps: Step[]; track: Caption[] } {
-  const steps = timeline(workout, group, library)
+): Caption[] {
   const names = moveNames(library.moves, phrasesIn(words, language))
-  const track = captions(steps, (step) => sayText(step.say, names, language), {
-    half: half[language],
-    halfSeconds: 2,
-  })
-  return { steps, track }
+  const call = { half: half[language], halfSeconds: 2 }
+  return captions(timeline(workout, group, library), (step) => sayText(step.say, names, language), call)
 }
