@@ -11,6 +11,7 @@ import KeptParts from './KeptParts.vue'
 import LanesPanel from './LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
 import MoveShelf from './MoveShelf.vue'
+import { playFrom } from './playFrom.ts'
 import RowEditor from './RowEditor.vue'
 import RunningOrder from './RunningOrder.vue'
 import RunsPanel from './RunsPanel.vue'
@@ -111,18 +112,11 @@ async function onPlay() {
   const row = composer.selectedRow
   const group = composer.scope === 'all' ? composer.workout.groups[0]!.id : composer.scope[0]!
   const steps = composer.lanes.find((l) => l.group.id === group)?.steps ?? []
-  const first = steps.find((s) =>
-    row?.kind === 'station'
-      ? s.station === row.id
-      : row?.block
-        ? s.block === row.block.id
-        : s.section === row?.section.id,
-  )
   if (!steps.some((s) => s.kind === 'work')) {
     composer.message = { text: 'nothingToPlay' }
     return
   }
-  await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: first?.at ?? 0 } })
+  await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: playFrom(row, steps) } })
 }
 </script>
 

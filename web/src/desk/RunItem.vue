@@ -41,24 +41,31 @@ const more = computed(() => {
 </script>
 
 <template>
-  <li class="run">
-    <LaneKey :letter="run.letter" :name="run.groupName" />
-    <span class="what">
-      <router-link v-if="!short" :to="{ name: 'compose', params: { id: run.workoutId } }">{{ run.title }}</router-link>
-      <span class="quiet"
-        >{{ t('runs.took', { time: took }) }}<template v-if="felt"> · {{ felt }}</template
-        ><template v-if="run.run.steps.skipped">
-          · {{ t('runs.skipped', { n: run.run.steps.skipped }) }}</template
-        ></span
-      >
-      <span v-if="results" class="results">{{ results }}</span>
-      <span v-if="more" class="quiet">{{ more }}</span>
-    </span>
-    <span class="quiet when">{{ when }}</span>
+  <li>
+    <div class="run">
+      <LaneKey :letter="run.letter" :name="run.groupName" />
+      <span class="what">
+        <router-link v-if="!short" :to="{ name: 'compose', params: { id: run.workoutId } }">{{
+          run.title
+        }}</router-link>
+        <span class="quiet"
+          >{{ t('runs.took', { time: took }) }}<template v-if="felt"> · {{ felt }}</template
+          ><template v-if="run.run.steps.skipped">
+            · {{ t('runs.skipped', { n: run.run.steps.skipped }) }}</template
+          ></span
+        >
+        <span v-if="results" class="results">{{ results }}</span>
+        <span v-if="more" class="quiet">{{ more }}</span>
+      </span>
+      <span class="quiet when">{{ when }}</span>
+    </div>
   </li>
 </template>
 
 <style scoped>
+li {
+  container-type: inline-size;
+}
 .run {
   display: grid;
   grid-template-columns: 84px minmax(0, 1fr) auto;
@@ -83,5 +90,14 @@ a:hover {
 }
 .results {
   font-variant-numeric: tabular-nums;
+}
+@container (max-width: 420px) {
+  /* In the panel beside the running order the results take a line of their own. */
+  .run {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .what {
+    grid-area: 2 / 1 / 3 / 3;
+  }
 }
 </style>
