@@ -23,6 +23,8 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // An interface names what a schema infers, so that declarations and messages need not write it out.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       'no-console': 'error',
       'no-control-regex': 'off',
       'vue/multi-word-component-names': 'off',

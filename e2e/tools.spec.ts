@@ -88,6 +88,10 @@ test('cancel answers at once, and an edit begins the work anew', async ({ page }
   await expect(working).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(working).toHaveCount(0, { timeout: 1000 })
+  // An edit asks for it anew, of the session as it is now.
+  await page.getByRole('row', { name: /squat/i }).first().getByRole('gridcell').nth(2).click()
+  await page.keyboard.press('+')
+  await expect(working).toBeVisible()
   await page.unroute('**/core.worker*')
   await page.goto(at('/'))
 })

@@ -1,97 +1,71 @@
-// npm test: installs what is missing, then lint, types, unit, server and browser tests; one line at the end.
-import { spawn } from 'node:child_process'
-import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+// npm test: installs what is missing, then format, lint, types, unit, server and browser tests; one line at the end.
+// npm run test:unit | test:server | test:browser [-- FILE …]: a part of it.
+import { execFileSync } from 'node:child_process'
+import { rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { needChromium, needPostgres, say } from './machine.mjs'
-import { needPackages } from './packages.mjs'
 import { needBuild } from './build.mjs'
+import { giveUp, needChromium, needPostgres, say } from './machine.mjs'
+import { needPackages } from './packages.mjs'
+import { abreast, check, playwright, summary, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
-const reports = join(root, '.cache', 'reports')
+const green = join(root, '.cache', 'green')
 const began = Date.now()
+const [part, ...files] = process.argv.slice(2)
+const parts = ['unit', 'server', 'browser']
+if (part && !parts.includes(part))
+  giveUp(`"${part}" is not known here. There is:  npm test, and npm run test:${parts.join(' | test:')} [-- FILE …]`)
+
+/** The commit that is checked out, with nothing changed beside it; undefined otherwise. */
+function cleanCommit() {
+  const git = (...words) => execFileSync('git', words, { cwd: root, encoding: 'utf8', stdio: 'pipe' }).trim()
+  try {
+    return git('status', '--porcelain') === '' ? git('rev-parse', 'HEAD') : undefined
+  } catch {
+    return undefined
+  }
+}
 
 needPackages(root)
-needPostgres()
-needChromium()
-rmSync(reports, { recursive: true, force: true })
-mkdirSync(reports, { recursive: true })
+if (part !== 'unit') needPostgres()
+if (!part || part === 'browser') needChromium()
 
-/** Runs a command; its output is shown when it is over, whole where it failed. */
-function run(title, command, args, env = {}) {
-  const started = Date.now()
-  return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, NO_COLOR: '1', ...env } })
-    let output = ''
-    child.stdout.on('data', (data) => (output += data))
-    child.stderr.on('data', (data) => (output += data))
-    child.on('close', (code) => {
-      console.log(`${code === 0 ? '✓' : '✗'} ${title} (${Math.round((Date.now() - started) / 1000)} s)`)
-      if (code !== 0) console.log(output.trimEnd())
-      resolve(code === 0)
-    })
-  })
+const build = async () => needBuild(root)
+const unit = (workers) => vitest(root, 'computation, library, command line', { projects: ['core'], files, workers })
+const pages = (workers) => vitest(root, 'pages', { projects: ['web'], files, workers })
+const server = async () => {
+  await build()
+  return vitest(root, 'server', { projects: ['server'], files })
 }
-
-const totals = { passed: 0, failed: 0 }
-/** A check counts as one test. */
-const check = async (title, script) =>
-  (await run(title, 'npm', ['run', '-s', script])) ? totals.passed++ : totals.failed++
-
-async function vitest(projects, title) {
-  const file = join(reports, `${projects.join('-')}.json`)
-  const fine = await run(title, 'npx', [
-    'vitest',
-    'run',
-    ...projects.flatMap((p) => ['--project', p]),
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${file}`,
-  ])
-  count(fine, () => {
-    const report = JSON.parse(readFileSync(file, 'utf8'))
-    return { passed: report.numPassedTests, failed: report.numFailedTests }
-  })
+const browser = async () => {
+  await build()
+  return playwright(root, 'browser', { files })
 }
-
-async function playwright(title) {
-  const file = join(reports, 'browser.json')
-  const fine = await run(
-    title,
-    'npx',
-    ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=line,json'],
-    { PLAYWRIGHT_JSON_OUTPUT_FILE: file },
+const bin = (name, ...words) => [name, ...words]
+const types = () =>
+  check(
+    root,
+    'types',
+    bin('tsc', '-b', 'core', 'library', 'contract', '.', 'cli', 'server'),
+    bin('vue-tsc', '-b', 'web'),
   )
-  count(fine, () => {
-    const { expected, unexpected, flaky } = JSON.parse(readFileSync(file, 'utf8')).stats
-    return { passed: expected, failed: unexpected + flaky }
-  })
+const lint = () => check(root, 'lint', bin('eslint', '.', '--max-warnings', '0'), bin('prettier', '--check', '.'))
+const typedLint = () => check(root, 'lint with types', bin('eslint', '.', '-c', 'eslint.typed.config.js'))
+
+let outcomes
+if (part === 'unit') {
+  outcomes = [await vitest(root, 'unit', { projects: ['core', 'web'], files, workers: 2 })]
+} else if (part) {
+  outcomes = [await { server, browser }[part]()]
+} else {
+  const commit = cleanCommit()
+  rmSync(green, { force: true })
+  say('format, lint, types, computation, pages, server …')
+  outcomes = await abreast([types, () => unit(1), lint, server, typedLint, () => pages(1)])
+  say('journeys in the browser …')
+  outcomes.push(await browser())
+  const fine = outcomes.every((o) => o.failed === 0)
+  if (fine && commit && cleanCommit() === commit) writeFileSync(green, `${commit}\n`)
 }
-
-/** A run that failed without a failed test, or without a report, is itself a failure. */
-function count(fine, read) {
-  let counts = { passed: 0, failed: 0 }
-  try {
-    counts = read()
-  } catch {
-    console.log('✗ no report was written')
-  }
-  totals.passed += counts.passed
-  totals.failed += counts.failed
-  if ((!fine && counts.failed === 0) || counts.passed + counts.failed === 0) totals.failed++
-}
-
-say('lint, types and the computation’s tests …')
-await Promise.all([
-  check('types', 'types'),
-  check('lint', 'lint').then(() => vitest(['core', 'web'], 'computation, library, command line, pages')),
-])
-say('server tests, against a real PostgreSQL …')
-await vitest(['server'], 'server')
-needBuild(root)
-say('journeys in the browser …')
-await playwright('browser')
-
-console.log(`\nin ${Math.round((Date.now() - began) / 1000)} s`)
-console.log(`${totals.passed} passed, ${totals.failed} failed`)
-process.exit(totals.failed ? 1 : 0)
+process.exit(summary(outcomes, began) ? 0 : 1)

@@ -37,11 +37,23 @@ interface Options {
 }
 const json = (value: unknown) => JSON.stringify(value, null, 2)
 
-/** Runs one command of the core over files; results to standard output, problems to standard error with exit code 2. */
-async function main(argv: string[]): Promise<number> {
+/** Where a command's words go. */
+export interface Streams {
+  out: (text: string) => void
+  err: (text: string) => void
+}
+
+/**
+ * Runs one command of the core over files.
+ *
+ * @param argv the words behind the program's name
+ * @param streams results to `out`, problems to `err`
+ * @returns the exit code: 0, or 2 where something is wrong with the words or the file
+ */
+export async function main(argv: readonly string[], { out, err }: Streams): Promise<number> {
   try {
     const { values, positionals } = parseArgs({
-      args: argv,
+      args: [...argv],
       allowPositionals: true,
       options: {
         group: { type: 'string' },
@@ -52,19 +64,17 @@ async function main(argv: string[]): Promise<number> {
     })
     const [command = '', file] = positionals
     if (!file || !Object.hasOwn(commands, command)) {
-      console.error(usage)
+      err(usage)
       return 2
     }
-    console.log(commands[command]!(await readFile(file, 'utf8'), values))
+    out(commands[command]!(await readFile(file, 'utf8'), values))
     return 0
   } catch (error) {
     if (error instanceof ProblemError) {
-      for (const problem of error.problems) console.error(problemEnglish(problem))
+      for (const problem of error.problems) err(problemEnglish(problem))
     } else {
-      console.error((error as Error).message)
+      err((error as Error).message)
     }
     return 2
   }
 }
-
-process.exitCode = await main(process.argv.slice(2))

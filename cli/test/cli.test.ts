@@ -4,20 +4,36 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { newWorkout } from '@esfuerzo/core'
+import { main } from '../src/main.ts'
 
 let folder: string
 beforeAll(async () => void (folder = await mkdtemp(join(tmpdir(), 'esfuerzo-cli-'))))
 afterAll(() => rm(folder, { recursive: true }))
 
-const core = (...args: string[]) =>
-  new Promise<{ code: number; out: string; err: string }>((resolve) => {
-    execFile(
-      process.execPath,
-      ['--import', 'tsx', 'cli/src/main.ts', ...args],
-      { timeout: 30_000 },
-      (error, out, err) => resolve({ code: error ? Number(error.code) : 0, out, err }),
-    )
-  })
+interface Ran {
+  code: number
+  out: string
+  err: string
+}
+/** Runs a command in this very process. */
+async function core(...args: string[]): Promise<Ran> {
+  const [out, err]: string[][] = [[], []]
+  const code = await main(args, { out: (text) => out!.push(text), err: (text) => err!.push(text) })
+  return { code, out: out!.join('\n'), err: err!.map((line) => `${line}\n`).join('') }
+}
+
+it('is a program: results on standard output, mistakes on standard error, 0 or 2', async () => {
+  const program = (...args: string[]) =>
+    new Promise<Ran>((resolve) => {
+      execFile(process.execPath, ['--import', 'tsx', 'cli/src/index.ts', ...args], (error, out, err) =>
+        resolve({ code: error ? Number(error.code) : 0, out, err }),
+      )
+    })
+  const [good, bad] = await Promise.all([program('timeline', await file('program.json', workout)), program('dance')])
+  expect([good.code, good.err, JSON.parse(good.out).groups.length]).toEqual([0, '', 2])
+  expect([bad.code, bad.out]).toEqual([2, ''])
+  expect(bad.err).toContain('Usage')
+})
 
 const file = async (name: string, content: unknown) => {
   const path = join(folder, name)

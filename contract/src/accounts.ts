@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { lineSchema, settingsSchema, zoneSchema } from '@esfuerzo/core'
+import { lineSchema, settingsDocument, zoneSchema } from '@esfuerzo/core'
+import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, tokenSchema } from './fields.ts'
 
@@ -9,6 +10,8 @@ const personName = lineSchema.trim().min(1).max(80)
 
 export const teacherSchema = z.strictObject({ id: z.uuid(), name: lineSchema, email: z.email() })
 export type Teacher = z.infer<typeof teacherSchema>
+
+const settingsField = documentField(settingsDocument)
 
 /** Signing in and up, passwords, settings, taking everything along and taking it away. */
 export const accountEndpoints = {
@@ -72,12 +75,12 @@ export const accountEndpoints = {
   }),
   /** A zip of open files; answered with the file itself. */
   exportAll: endpoint({ method: 'GET', path: '/api/export', access: 'teacher', answer: z.unknown() }),
-  readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsSchema }),
+  readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsField }),
   saveSettings: endpoint({
     method: 'PUT',
     path: '/api/settings',
     access: 'teacher',
-    body: settingsSchema,
-    answer: settingsSchema,
+    body: settingsField,
+    answer: settingsField,
   }),
 }

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { allDocumentKinds, ProblemError, readCarried, writtenCarried } from '@esfuerzo/core'
 import { call } from './call.ts'
 import { CallError } from './callError.ts'
 import { endpoints, type EndpointName, type Endpoints } from './endpoints.ts'
@@ -24,7 +25,8 @@ export type Client = <N extends EndpointName>(name: N, input: CallInput<N>) => P
  * A client over a `fetch`.
  *
  * @param fetcher how to reach the server; a page's own `fetch`, or a test's
- * @throws {CallError} from every call, with the server's code and problems, or `offline`
+ * @throws {CallError} from every call, with the server's code and problems, or `offline`; `newer-document` where the answer
+ *   holds a document of a later release than this page's
  */
 export function createClient(fetcher: typeof fetch): Client {
   return async (name, input) => {
@@ -37,6 +39,13 @@ export function createClient(fetcher: typeof fetch): Client {
     let url = path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(params[key] ?? ''))
     const search = new URLSearchParams(Object.entries(query).filter(([, v]) => v !== undefined)).toString()
     if (search) url += `?${search}`
-    return (await call(fetcher, method, url, body)) as never
+    const answer = await call(fetcher, method, url, body && writtenCarried(allDocumentKinds, body))
+    try {
+      return readCarried(allDocumentKinds, answer) as never
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error
+      const newer = error.problems.some((p) => p.code === 'newer-version')
+      throw new CallError(newer ? 'newer-document' : 'unexpected', error.message, error.problems, error)
+    }
   }
 }

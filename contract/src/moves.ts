@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { idSchema, mostOwnMoves, movesFileSchema, ownMoveSchema } from '@esfuerzo/core'
+import { idSchema, mostOwnMoves, movesDocument, ownMoveSchema } from '@esfuerzo/core'
+import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { momentSchema } from './fields.ts'
 
@@ -28,7 +29,7 @@ export const moveEndpoints = {
     method: 'POST',
     path: '/api/moves',
     access: 'teacher',
-    body: movesFileSchema,
+    body: documentField(movesDocument),
     answer: z.strictObject({ moves: z.array(ownMoveSchema).max(mostOwnMoves) }),
   }),
   removeOwnMove: endpoint({

@@ -9,6 +9,7 @@ export const errorStatus = {
   'foreign-origin': 403,
   'not-found': 404,
   conflict: 409,
+  'newer-document': 409,
   ended: 410,
   'too-big': 413,
   'too-many-tries': 429,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { lineSchema, runSchema, workoutSchema } from '@esfuerzo/core'
+import { lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
+import { documentField } from './documentField.ts'
 import { endpoint } from './endpoint.ts'
 import { idParams, momentSchema, sha256Schema, tokenParams } from './fields.ts'
 
@@ -22,7 +23,7 @@ export const runSummarySchema = z.strictObject({
   title: lineSchema,
   letter: z.string(),
   groupName: lineSchema,
-  run: runSchema,
+  run: documentField(runDocument),
   /** Names for what results belong to: stations, and blocks without. */
   stations: z.record(z.string(), z.string()),
 })
@@ -63,7 +64,7 @@ export const publicationEndpoints = {
     path: '/api/workouts/:id/last-sent',
     access: 'teacher',
     params: idParams,
-    answer: z.strictObject({ document: workoutSchema.nullable() }),
+    answer: z.strictObject({ document: documentField(workoutDocument).nullable() }),
   }),
   listRuns: endpoint({
     method: 'GET',
@@ -90,7 +91,7 @@ export const publicationEndpoints = {
     path: '/api/go/:token/runs',
     access: 'family',
     params: tokenParams,
-    body: runSchema,
+    body: documentField(runDocument),
     answer: z.strictObject({ id: z.uuid() }),
   }),
   /** The address is the content's own hash: whoever has it has the session already. */

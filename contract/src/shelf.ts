@@ -1,9 +1,12 @@
 import { z } from 'zod'
-import { lineSchema, partSchema } from '@esfuerzo/core'
+import { lineSchema, partDocument } from '@esfuerzo/core'
+import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema } from './fields.ts'
 
-export const keptPartSchema = z.strictObject({ id: z.uuid(), name: lineSchema, keptAt: momentSchema, part: partSchema })
+const partField = documentField(partDocument)
+
+export const keptPartSchema = z.strictObject({ id: z.uuid(), name: lineSchema, keptAt: momentSchema, part: partField })
 export type KeptPart = z.infer<typeof keptPartSchema>
 
 /** Sections and blocks a teacher keeps for other sessions. */
@@ -18,7 +21,7 @@ export const shelfEndpoints = {
     method: 'POST',
     path: '/api/shelf',
     access: 'teacher',
-    body: z.strictObject({ name: lineSchema.min(1), part: partSchema }),
+    body: z.strictObject({ name: lineSchema.min(1), part: partField }),
     answer: keptPartSchema,
   }),
   renamePart: endpoint({

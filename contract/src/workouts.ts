@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { lineSchema, workoutSchema } from '@esfuerzo/core'
+import { lineSchema, workoutDocument } from '@esfuerzo/core'
+import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, idParams, momentSchema, tokenParams } from './fields.ts'
 
@@ -37,6 +38,7 @@ export const versionSchema = z.strictObject({
 })
 export type Version = z.infer<typeof versionSchema>
 
+const sessionField = documentField(workoutDocument)
 const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
 
 /** A teacher's sessions: saving, the bin, earlier states, copies for colleagues. */
@@ -51,7 +53,7 @@ export const workoutEndpoints = {
     method: 'POST',
     path: '/api/workouts',
     access: 'teacher',
-    body: z.strictObject({ document: workoutSchema }),
+    body: z.strictObject({ document: sessionField }),
     answer: saved,
   }),
   readWorkout: endpoint({
@@ -59,7 +61,7 @@ export const workoutEndpoints = {
     path: '/api/workouts/:id',
     access: 'teacher',
     params: idParams,
-    answer: saved.extend({ document: workoutSchema }),
+    answer: saved.extend({ document: sessionField }),
   }),
   /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
   saveWorkout: endpoint({
@@ -67,7 +69,7 @@ export const workoutEndpoints = {
     path: '/api/workouts/:id',
     access: 'teacher',
     params: idParams,
-    body: z.strictObject({ revision: z.int().min(1), document: workoutSchema }),
+    body: z.strictObject({ revision: z.int().min(1), document: sessionField }),
     answer: saved,
   }),
   removeWorkout: endpoint({
@@ -119,7 +121,7 @@ export const workoutEndpoints = {
     path: '/api/workouts/:id/versions/:version',
     access: 'teacher',
     params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
-    answer: versionSchema.extend({ document: workoutSchema }),
+    answer: versionSchema.extend({ document: sessionField }),
   }),
   /** An empty name takes it away. */
   nameVersion: endpoint({
@@ -145,6 +147,6 @@ export const workoutEndpoints = {
     path: '/api/copies/:token',
     access: 'teacher',
     params: tokenParams,
-    answer: z.strictObject({ from: lineSchema, endsAt: momentSchema, document: workoutSchema }),
+    answer: z.strictObject({ from: lineSchema, endsAt: momentSchema, document: sessionField }),
   }),
 }

@@ -11,7 +11,7 @@ export { stepAmount, type Amount, type Dose, type Unit } from './workout/dose.ts
 export { defaultGradeNames, gradesName, letters, type Group, type Letter } from './workout/group.ts'
 export { cellAt, type Cell, type Face, type LapChange, type Station, type Tempo } from './workout/station.ts'
 export { type Lap } from './workout/forms/intervals.ts'
-export { rungs } from './workout/forms/ladder.ts'
+export { rungs, rungsFor } from './workout/forms/ladder.ts'
 export { chanceTable, deviceFaces, type Device } from './workout/forms/chance.ts'
 export { type Question } from './workout/forms/quiz.ts'
 export { amrapRounds } from './timing/amrap.ts'
@@ -38,8 +38,12 @@ export {
 export { buildsSchema, type Builds } from './workout/builds.ts'
 export { spaceSchema, type Space } from './workout/space.ts'
 export { newWorkout } from './workout/newWorkout.ts'
-export { migrate } from './workout/migrations.ts'
-export { readWorkout, readWorkoutText } from './workout/readWorkout.ts'
+export { migrate } from './documents/migrate.ts'
+export { readDocument, writtenDocument, type DocumentKind, type DocumentOf } from './documents/document.ts'
+export { readDocumentText, writtenText } from './documents/documentText.ts'
+export { readCarried, writtenCarried } from './documents/carried.ts'
+export { allDocumentKinds, documentKinds } from './documentKinds.ts'
+export { readWorkout, readWorkoutText, workoutDocument } from './workout/readWorkout.ts'
 export { findBlock, findStation, idsOf } from './workout/edits/locate.ts'
 export { addSection, duplicateSection, moveSection, removeSection, setSection } from './workout/edits/sections.ts'
 export { addBlock, duplicateBlock, moveBlock, removeBlock, setBlock, setBlockWords } from './workout/edits/blocks.ts'
@@ -54,14 +58,15 @@ export {
 } from './workout/edits/stations.ts'
 export { addGroup, removeGroup, setGroup } from './workout/edits/groups.ts'
 export { setDetails } from './workout/edits/details.ts'
-export { pastePart } from './workout/edits/pastePart.ts'
+export { pastePart, pasteParts } from './workout/edits/pastePart.ts'
 export { moveBlockTo, moveSectionTo, moveStationsTo } from './workout/edits/moveTo.ts'
 export { joinWorkouts } from './workout/edits/joinWorkouts.ts'
-export { likeGroups, partOf, partSchema, readPart, type Part } from './workout/part.ts'
+export { likeGroups, partDocument, partOf, partSchema, readPart, type Part } from './workout/part.ts'
 export { differences, type Difference } from './workout/differences.ts'
 export {
   holdPolicies,
   newSettings,
+  settingsDocument,
   settingsSchema,
   warmUpStyles,
   zoneSchema,
@@ -95,17 +100,21 @@ export {
   copyOfMove,
   isOwnId,
   mostOwnMoves,
+  movesDocument,
+  movesFile,
   movesFileSchema,
   movesFormat,
   ownMoveProblems,
   ownMoveSchema,
   readMoves,
   withOwnMoves,
+  type MovesFile,
   type OwnMove,
   type ReadMoves,
 } from './moves/ownMove.ts'
 export { filterMoves, musclesOf, type MoveFilter } from './moves/filterMoves.ts'
-export { swapCell, versionAtHome } from './moves/swapCell.ts'
+export { putCells, putMove, type Place } from './moves/putMove.ts'
+export { versionAtHome } from './moves/versionAtHome.ts'
 export { likeMoves, type LikeMove } from './moves/likeMoves.ts'
 export { hasKit, obstacles, versionsFor, type Obstacle } from './home/obstacles.ts'
 export { fetchList, type Fetch } from './home/fetchList.ts'
@@ -173,12 +182,28 @@ export { strip } from './notation/strip.ts'
 export { type TextProblem } from './notation/textProblem.ts'
 
 export { publish } from './publication/publish.ts'
-export { publicationSchema, type Lane, type Publication, type PublishedMove } from './publication/schema.ts'
+export {
+  publicationDocument,
+  publicationSchema,
+  type Lane,
+  type Publication,
+  type PublishedMove,
+} from './publication/schema.ts'
 export { type Play, type PlayedTurn, type PlayOf } from './publication/playSchema.ts'
 export { feltScale } from './run/felt.ts'
-export { runFormat } from './run/runFormat.ts'
+export { runFormat, runVersion } from './run/runFormat.ts'
 export { surveyQuestions } from './run/survey.ts'
-export { runSchema, type Felt, type Pulse, type Result, type Run, type Survey } from './run/schema.ts'
+export {
+  mostCountedSteps,
+  runDocument,
+  runSchema,
+  type CountedStep,
+  type Felt,
+  type Pulse,
+  type Result,
+  type Run,
+  type Survey,
+} from './run/schema.ts'
 export {
   advance,
   back,

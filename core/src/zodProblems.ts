@@ -57,7 +57,7 @@ function codeAndExpected(issue: Issue): { code: ProblemCode; expected?: string }
  * @param error what `safeParse` gave
  * @param input the data it was given, to say what stood there
  */
-export function zodProblems(error: z.ZodError, input: unknown): Problem[] {
+export function zodProblems(error: { readonly issues: readonly Issue[] }, input: unknown): Problem[] {
   return error.issues.flatMap((issue): Problem[] => {
     const path = issue.path.map((p) => (typeof p === 'number' ? p : String(p)))
     if (issue.code === 'unrecognized_keys') {
@@ -66,6 +66,8 @@ export function zodProblems(error: z.ZodError, input: unknown): Problem[] {
     if (issue.code === 'invalid_key') {
       return [{ code: 'bad-format', path, expected: 'an id', received: shown(path.at(-1)) }]
     }
+    // A document inside a message was read by itself: its problems are ours already, and only lie deeper here.
+    if (issue.code === 'custom' && issue.params?.problem) return [{ ...(issue.params.problem as Problem), path }]
     return [{ ...codeAndExpected(issue), path, received: shown(valueAt(input, path)) }]
   })
 }

@@ -76,6 +76,8 @@ const perGroup = <T>(value: fc.Arbitrary<T>, groups: readonly Group[]): fc.Arbit
     })
     .map(({ all, own }) => (own.length ? { all, by: Object.fromEntries(own) } : { all }))
 
+const paragraph = fc.array(lineArbitrary, { maxLength: 3 }).map((lines) => lines.join('\n'))
+
 const stationArbitrary = (groups: readonly Group[]): fc.Arbitrary<Omit<Station, 'id'>> =>
   fc.record(
     {
@@ -83,6 +85,9 @@ const stationArbitrary = (groups: readonly Group[]): fc.Arbitrary<Omit<Station, 
       pinned: fc.boolean(),
       storyName: lineArbitrary,
       focus: lineArbitrary,
+      note: paragraph,
+      easier: lineArbitrary,
+      harder: lineArbitrary,
       record: fc.constant('reps' as const),
     },
     { requiredKeys: ['cells'] },
@@ -93,7 +98,6 @@ const stretch = fc.integer({ min: 1, max: 90 })
 const few = fc.integer({ min: 1, max: 4 })
 const seed = fc.nat({ max: 1000 })
 const lap = fc.record({ work: stretch, rest: seconds })
-const paragraph = fc.array(lineArbitrary, { maxLength: 3 }).map((lines) => lines.join('\n'))
 
 type Unnumbered = Record<string, unknown> & { stations?: Omit<Station, 'id'>[] }
 
@@ -135,7 +139,7 @@ const formsOf = (groups: readonly Group[]): { [F in Block['form']]: fc.Arbitrary
         lapRest: per(seconds),
         lastRest: fc.boolean(),
         sideSlots: fc.constantFrom(1 as const, 2 as const),
-        pick: few,
+        pick: per(few),
         travel,
         betweenLaps,
       },
@@ -165,16 +169,20 @@ const formsOf = (groups: readonly Group[]): { [F in Block['form']]: fc.Arbitrary
       { form: fc.constant('amrap'), stations, cap: per(fc.integer({ min: 1, max: 900 })), travel },
       { requiredKeys: ['form', 'stations', 'cap'] },
     ),
-    ladder: fc.record({
-      form: fc.constant('ladder'),
-      stations,
-      unit: fc.constantFrom('reps', 'seconds'),
-      from: per(fc.integer({ min: 1, max: 12 })),
-      to: per(fc.integer({ min: 1, max: 12 })),
-      by: few,
-      shape: fc.constantFrom('up', 'down', 'upDown'),
-      restBetween: per(seconds),
-    }),
+    ladder: fc.record(
+      {
+        form: fc.constant('ladder'),
+        stations,
+        unit: fc.constantFrom('reps', 'seconds'),
+        from: per(fc.integer({ min: 1, max: 12 })),
+        to: per(fc.integer({ min: 1, max: 12 })),
+        by: few,
+        shape: fc.constantFrom('up', 'down', 'upDown'),
+        rungs: per(fc.array(fc.integer({ min: 1, max: 30 }), { minLength: 1, maxLength: 5 })),
+        restBetween: per(seconds),
+      },
+      { requiredKeys: ['form', 'stations', 'unit', 'from', 'to', 'by', 'shape', 'restBetween'] },
+    ),
     chance: fc.constantFrom('coin' as const, 'cards' as const, 'dice' as const, 'toss' as const).chain((device) =>
       fc.record({
         form: fc.constant('chance'),
@@ -281,6 +289,7 @@ export const workoutArbitrary: fc.Arbitrary<Workout> = fc
             'brief' as const,
           ),
           title: lineArbitrary,
+          minutes: fc.integer({ min: 1, max: 40 }),
           keep: fc.boolean(),
           surprise: fc.boolean(),
           note: paragraph,

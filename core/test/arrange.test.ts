@@ -18,9 +18,10 @@ import {
   type Workout,
 } from '@esfuerzo/core'
 import { library } from './sessions.ts'
+import { samples } from './support/samples.ts'
 import { bruteOrder, orderLp, randomOrder } from './support/orderInstances.ts'
 
-const instances = Number(process.env.INSTANCES ?? 30)
+const instances = samples(12, 300)
 
 describe('the order of stations', () => {
   it('is that of brute force on 300 small random instances, the nearest to now among equals', () => {

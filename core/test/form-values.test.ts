@@ -221,6 +221,10 @@ describe('sums', () => {
     seed: 3,
   }
   const group = (id: string, grades: number[]) => ({ id, grades })
+  const inWords = (sum: core.Sum, language: core.Language) =>
+    core
+      .sayText({ code: 'sums.sum', params: { ...sum.written } }, core.moveNames(library.moves), language)
+      .replace(/: (that many|ese número)$/, '')
   /** What a sum comes to, reckoned by the test itself. */
   const reckon = (text: string): number => {
     const missing = /^(\d+) \+ \? = (\d+)$/.exec(text)
@@ -236,14 +240,24 @@ describe('sums', () => {
   it('come to their answers, inside the range, never twice, the same for every lane', () => {
     for (const grades of [[0], [1], [2, 3], [4], [5, 6]]) {
       const sums = sumsFor(block, group(`g${grades[0]}`, grades))
-      for (const { text, answer } of sums) {
-        expect(reckon(text)).toBe(answer)
+      for (const sum of sums) {
+        const { answer } = sum
+        expect(reckon(inWords(sum, 'en'))).toBe(answer)
         expect(answer).toBeGreaterThanOrEqual(5)
         expect(answer).toBeLessThanOrEqual(12)
       }
-      expect(new Set(sums.map((s) => s.text)).size).toBe(8)
+      expect(new Set(sums.map((s) => s.written.text)).size).toBe(8)
       expect(sums.map((s) => s.answer)).toEqual(sumsFor(block, group('g1', [4])).map((s) => s.answer))
     }
+  })
+
+  it('are Spanish in Spanish, those of sessions that were sent out before too', () => {
+    const doubles = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
+    const doubled = doubles.filter((s) => s.operation === 'double')
+    expect(doubled.length).toBeGreaterThan(3)
+    for (const sum of doubled) expect(inWords(sum, 'es')).toMatch(/^el doble de \d+(, y 1 más)?$/)
+    const before = { code: 'sums.sum', params: { text: 'double 4, and 1' } } as const
+    expect(core.sayText(before, core.moveNames(library.moves), 'es')).toBe('el doble de 4, y 1 más: ese número')
   })
 
   it('keep to what a grade reckons with, and come again with the same seed', () => {
@@ -252,7 +266,11 @@ describe('sums', () => {
     expect(sumsFor(block, group('g2', [3]))).toEqual(sumsFor(block, group('g2', [3])))
     expect(sumsFor({ ...block, seed: 4 }, group('g2', [3]))).not.toEqual(sumsFor(block, group('g2', [3])))
     const own = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
-    expect(own.some((s) => s.text.startsWith('double'))).toBe(true)
+    expect(own.some((s) => inWords(s, 'en').startsWith('double'))).toBe(true)
+    // Grade 2 reckons within 20 (common practice, no source): no sum of its has a larger number in it.
+    const second = sumsFor({ ...block, range: { all: { from: 15, to: 19 } } }, group('g1', [2]))
+    for (const { written } of second)
+      expect(Math.max(...written.text.match(/\d+/g)!.map(Number)), written.text).toBeLessThanOrEqual(20)
   })
 })
 

@@ -112,6 +112,23 @@ describe('the fetch list', () => {
     expect(mat).toMatchObject({ kit: 'mat', groups: ['g1', 'g2'], optional: true, missing: false })
   })
 
+  it('calls a thing needed where one of its moves needs it, whichever comes first', () => {
+    const w = newWorkout('x', [[4]], 20, library.version)
+    const all = [...library.moves.values()].flatMap((m) => m.versions.map((v) => ({ m, v, kit: v.kit ?? m.kit })))
+    const must = all.find(
+      ({ kit }) =>
+        kit.length === 1 && !kit[0]!.optional && all.some((o) => o.kit.some((k) => k.id === kit[0]!.id && k.optional)),
+    )!
+    const may = all.find(({ kit }) => kit.some((k) => k.id === must.kit[0]!.id && k.optional))!
+    for (const order of [
+      [must, may],
+      [may, must],
+    ]) {
+      const both = order.reduce((now, { m, v }) => addStation(now, 'b3', { all: { move: m.id, version: v.id } }), w)
+      expect(fetchList(both, library).find((f) => f.kit === must.kit[0]!.id)).toMatchObject({ optional: false })
+    }
+  })
+
   it('says what is taken instead, and misses nothing then', () => {
     expect(fetchList(made({ standIns: { bottle: 'a packet of rice' } }), library)[0]).toMatchObject({
       standIn: 'a packet of rice',

@@ -86,6 +86,15 @@ describe('the levers of each form', () => {
     }
   })
 
+  it('a ladder goes up to twenty rungs’ height and no higher', () => {
+    const top = (from: string) => {
+      const block = blockOf(`ladder ${from}: squat`)
+      const turned = leversOf(block)[0]!.turn(block, 'all', 1)
+      return turned && turned.form === 'ladder' ? turned.to.all : undefined
+    }
+    expect([top('1-19'), top('1-20')]).toEqual([20, undefined])
+  })
+
   it('chance turns what it stops by, for everybody or nobody', () => {
     const draws = blockOf('coin, 6 flips', 'heads: squat 10', 'tails: lunge 8')
     const [lever] = leversOf(draws)

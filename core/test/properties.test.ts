@@ -16,6 +16,7 @@ import {
 } from '@esfuerzo/core'
 import { cellArbitrary, workoutArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
+import { samples } from './support/samples.ts'
 
 describe('any valid session', () => {
   it('has steps that leave no gap, do not overlap and add up to the total, for every group', () => {
@@ -39,7 +40,7 @@ describe('any valid session', () => {
           expect(Object.values(sum.sections).reduce((n, s) => n + s.seconds.typical, 0)).toBe(typicalSeconds(steps))
         }
       }),
-      { numRuns: 300 },
+      { numRuns: samples(80, 300) },
     )
   })
 
@@ -51,7 +52,7 @@ describe('any valid session', () => {
         expect(loaded).toEqual(JSON.parse(text))
         expect(readWorkout(loaded)).toEqual(loaded)
       }),
-      { numRuns: 300 },
+      { numRuns: samples(80, 300) },
     )
   })
 })
@@ -129,7 +130,7 @@ describe('every edit', () => {
           }
         },
       ),
-      { numRuns: 300 },
+      { numRuns: samples(80, 300) },
     )
     // Every one of them was really applied at least once.
     expect([...seen].sort()).toEqual(

@@ -1,10 +1,11 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
 import { solveFit } from '@esfuerzo/core'
+import { samples } from './support/samples.ts'
 import { bruteFit, fitHolds, fitLp, randomFit } from './support/fitInstances.ts'
 
-/** How many instances the solver package is asked: thirty here, hundreds in `npm run verify`. */
-const instances = Number(process.env.INSTANCES ?? 30)
+/** How many instances the solver package is asked: a dozen here, hundreds in `npm run verify`. */
+const instances = samples(12, 300)
 
 describe('the exact fit', () => {
   it('finds the optimum of brute force on 400 small random instances', () => {

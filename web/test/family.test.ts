@@ -189,7 +189,10 @@ describe('the clock', () => {
 describe('the voice', () => {
   class Utterance {
     onstart?: () => void
-    constructor(readonly text: string) {}
+    readonly text: string
+    constructor(text: string) {
+      this.text = text
+    }
   }
   vi.stubGlobal('SpeechSynthesisUtterance', Utterance)
   const synthOf = (voices: { lang: string }[]) => ({

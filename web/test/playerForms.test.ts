@@ -24,7 +24,7 @@ const texts: Record<Form, [text: string, reads: RegExp]> = {
   target: ['target 1 m = 1 and 2 m = 2, 3 throws', /throw|target|point/i],
   game: ['game 1 min\nrules: Statues in the fog', /Statues in the fog/],
   measure: ['measure sit and reach before', /reach/i],
-  quiz: ['quiz', /./],
+  quiz: ['quiz\nask: What works when you rise? | *the calves | the neck', /What works when you rise\?/],
 }
 
 function published(text: string): Publication | undefined {

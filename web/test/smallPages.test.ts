@@ -21,16 +21,21 @@ describe('the bin', () => {
     const { press, words } = await bin()
     expect(words()).toContain('Gale warning')
     await press('Put Gale warning back')
-    expect(calls.at(-1)!.key).toContain(`/api/`)
-    expect(calls.at(-1)!.key).toContain(ID)
+    expect(calls.at(-1)!.key).toBe(`POST /api/workouts/${ID}/restore`)
+    expect(words()).toContain('The bin is empty')
   })
 
   it('asks twice before anything is gone for good, and says what goes with it', async () => {
-    const calls = serve({ 'GET /api/bin': () => ({ workouts: [removed] }) })
+    const calls = serve({
+      'GET /api/bin': () => ({ workouts: [removed] }),
+      [`DELETE /api/bin/${ID}`]: () => ({}),
+    })
     const { press, words } = await bin()
     await press('Delete Gale warning for good')
     expect(calls).toHaveLength(1)
-    expect(words()).toContain('3')
+    await press('For good, with its links and 3 runs')
+    expect(calls.at(-1)!.key).toBe(`DELETE /api/bin/${ID}`)
+    expect(words()).toContain('The bin is empty')
   })
 
   it('says so where it is empty, and tries again where it cannot be asked', async () => {
@@ -104,7 +109,9 @@ describe('the settings', () => {
     await type('Name of the school', 'The lighthouse school')
     await view.find('form').trigger('submit')
     await flushPromises()
-    expect(words()).toMatch(/[Gg]rades?/)
+    const said = view.find('.problem[role=alert]').text()
+    expect(said).toMatch(/^Grades: /)
+    expect(words()).toContain(said)
     expect(field('Name of the school').value).toBe('The lighthouse school')
   })
 

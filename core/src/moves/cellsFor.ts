@@ -36,17 +36,19 @@ export function firstDose(
 }
 
 /**
- * What every group does when a move is put in: each in its own version and first dose; what most share is
- * the shared value.
+ * What every group does of a move, whatever the home: each its own version and first dose. A text's words mean that.
  *
  * @param groups the session's, at least one
- * @param hold how long stretches are held
  */
-export function cellsFor(move: Move, groups: readonly Group[], form: Form, hold?: Policy['hold']): PerGroup<Cell> {
-  const cells = groups.map((group): [string, Cell] => {
-    const dose = firstDose(move, group, form, hold)
-    return [group.id, { move: move.id, version: versionFor(move, group).id, ...(dose && { dose }) }]
+export const cellsFor = (move: Move, groups: readonly Group[], form: Form): PerGroup<Cell> =>
+  sharedCells(groups, (group) => {
+    const dose = firstDose(move, group, form)
+    return { move: move.id, version: versionFor(move, group).id, ...(dose && { dose }) }
   })
+
+/** Each group's cell; what most of them share is the shared value, the first on a tie. @param groups at least one */
+export function sharedCells(groups: readonly Group[], cellOf: (group: Group) => Cell): PerGroup<Cell> {
+  const cells = groups.map((group): [string, Cell] => [group.id, cellOf(group)])
   const counts = new Map<string, { cell: Cell; n: number }>()
   for (const [, cell] of cells) {
     const key = JSON.stringify(cell)

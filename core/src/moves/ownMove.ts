@@ -1,14 +1,14 @@
 import { z } from 'zod'
+import { readDocument, type DocumentKind } from '../documents/document.ts'
 import { clampFigure } from '../figure/jointLimits.ts'
 import { figureSchema, type Figure } from '../figure/schema.ts'
 import { ProblemError, type Problem } from '../problem.ts'
-import { zodProblems } from '../zodProblems.ts'
 import type { Library } from './library.ts'
 import { moveSchema, type Move } from './schema.ts'
 
 /** A teacher's own move, with the figures it does not take from the library. */
 export const ownMoveSchema = z.strictObject({ move: moveSchema, figures: z.array(figureSchema).max(6) })
-export type OwnMove = z.infer<typeof ownMoveSchema>
+export interface OwnMove extends z.infer<typeof ownMoveSchema> {}
 
 /** Ids of a teacher's own moves and figures begin so, and none of the library's ever will. */
 export const isOwnId = (id: string): boolean => id.startsWith('own-')
@@ -22,6 +22,23 @@ export const movesFileSchema = z.strictObject({
   format: z.literal(movesFormat),
   version: z.literal(1),
   moves: z.array(ownMoveSchema).max(mostOwnMoves),
+})
+
+export interface MovesFile extends z.infer<typeof movesFileSchema> {}
+
+/** A file of moves as a document. */
+export const movesDocument: DocumentKind<MovesFile> = {
+  format: movesFormat,
+  version: 1,
+  schema: movesFileSchema,
+  migrations: {},
+}
+
+/** Moves as a file holds them. */
+export const movesFile = (moves: readonly OwnMove[]): MovesFile => ({
+  format: movesFormat,
+  version: 1,
+  moves: [...moves],
 })
 
 /** A library with a teacher's own moves beside its own; the library's are never replaced. */
@@ -84,9 +101,7 @@ export interface ReadMoves {
  * @throws {ProblemError} naming every mistake with its path
  */
 export function readMoves(data: unknown, library: Library): ReadMoves {
-  const result = movesFileSchema.safeParse(data)
-  if (!result.success) throw new ProblemError(zodProblems(result.error, data))
-  const { moves } = result.data
+  const { moves } = readDocument(movesDocument, data)
   const problems = moves.flatMap((own, i) => ownMoveProblems(own, library, ['moves', i]))
   moves.forEach(({ move }, i) => {
     if (moves.findIndex((other) => other.move.id === move.id) < i)

@@ -70,7 +70,7 @@ export const versionSchema = z.strictObject({
   kit: needsSchema.optional(),
   figure: idSchema.optional(),
 })
-export type Version = z.infer<typeof versionSchema>
+export interface Version extends z.infer<typeof versionSchema> {}
 
 export const moveSchema = z
   .strictObject({
@@ -119,4 +119,4 @@ export const moveSchema = z
     error: 'the id of one of its versions',
     params: { code: 'unknown-version' },
   })
-export type Move = z.infer<typeof moveSchema>
+export interface Move extends z.infer<typeof moveSchema> {}

@@ -223,7 +223,14 @@ function mergedSection(
     ? pick(was, ['role', 'title', 'keep', 'surprise'])
     : pick(now, ['role', 'title', 'keep', 'surprise'])
   const note = stripText(was.note) === now.note ? was.note : now.note
-  return { id: was.id, ...head, ...(note !== undefined && { note }), blocks } as Section
+  const { minutes } = was
+  return {
+    id: was.id,
+    ...head,
+    ...(minutes !== undefined && { minutes }),
+    ...(note !== undefined && { note }),
+    blocks,
+  } as Section
 }
 
 function pick<T extends object>(of: T, keys: readonly (keyof T)[]): Partial<T> {

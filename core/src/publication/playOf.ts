@@ -3,7 +3,7 @@ import { performedBy } from '../moves/versionFor.ts'
 import type { Dose } from '../workout/dose.ts'
 import { chanceTable } from '../workout/forms/chance.ts'
 import type { Block } from '../workout/forms/index.ts'
-import { rungs } from '../workout/forms/ladder.ts'
+import { rungsFor } from '../workout/forms/ladder.ts'
 import type { Group } from '../workout/group.ts'
 import { valueFor, type PerGroup } from '../workout/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../workout/station.ts'
@@ -39,12 +39,14 @@ export function playOf(block: Block, group: Group, library: Library): Play | und
         seed: block.seed,
       }
     }
-    case 'intervals':
-      return block.pick && block.pick < block.stations.length
-        ? { form: 'intervals', pick: block.pick, turns: block.stations.map(turn) }
+    case 'intervals': {
+      const pick = block.pick && own(block.pick)
+      return pick && pick < block.stations.length
+        ? { form: 'intervals', pick, turns: block.stations.map(turn) }
         : undefined
+    }
     case 'ladder':
-      return { form: 'ladder', rungs: rungs(own(block.from), own(block.to), block.by, block.shape) }
+      return { form: 'ladder', rungs: rungsFor(block, group.id) }
     case 'levels':
       return { form: 'levels', turns: block.stations.map(turn), bonus: block.bonus }
     case 'target':

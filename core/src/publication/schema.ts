@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import type { DocumentKind } from '../documents/document.ts'
 import type { Figure } from '../figure/schema.ts'
 import { roles } from '../workout/roles.ts'
 import { units } from '../workout/units.ts'
@@ -114,6 +115,14 @@ export const publicationSchema = z.object({
   /** The library's texts in here in other languages, by the English text. */
   phrases: z.catch(z.object({ es: z.optional(z.record(z.string(), z.string())) }), {}),
 })
-export type Publication = z.infer<typeof publicationSchema>
+export interface Publication extends z.infer<typeof publicationSchema> {}
+
+/** What is sent home as a document. Its file is named by its hash and never rewritten: it is migrated whenever it is read. */
+export const publicationDocument: DocumentKind<Publication> = {
+  format: publicationFormat,
+  version: 1,
+  schema: publicationSchema,
+  migrations: {},
+}
 export type Lane = Publication['lanes'][number]
 export type PublishedMove = z.infer<typeof moveSchema>

@@ -1,2 +1,3 @@
-/** What a run's document calls itself. */
+/** What a run's document calls itself, and the version a device writes: apart from its schema, which a phone does not fetch. */
 export const runFormat = 'esfuerzo.run'
+export const runVersion = 2

@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import type { DocumentKind } from '../documents/document.ts'
 import { unitSchema } from '../workout/dose.ts'
 import { idSchema } from '../workout/id.ts'
-import { runFormat } from './runFormat.ts'
+import { lineSchema } from '../workout/text.ts'
+import { runFormat, runVersion } from './runFormat.ts'
 import { surveyQuestions } from './survey.ts'
 
 /** How hard it felt: one of five faces up to grade 2, 0–10 above. */
@@ -22,13 +24,22 @@ export const resultSchema = z.strictObject({
   unit: unitSchema,
   clean: z.enum(['yes', 'no']).optional(),
   load: z.strictObject({ kg: z.number().min(0).max(20) }).optional(),
+  /** Of a measurement: what it was measured with and how, since only like is compared with like. */
+  how: z
+    .strictObject({
+      setUp: lineSchema.min(1).optional(),
+      counted: z.enum(['child', 'other']).optional(),
+      shoes: z.enum(['on', 'off']).optional(),
+      warm: z.boolean().optional(),
+    })
+    .optional(),
 })
-export type Result = z.infer<typeof resultSchema>
+export interface Result extends z.infer<typeof resultSchema> {}
 
 /** A pulse counted by fingers: the beats in so many seconds. */
 export const pulseSchema = z.strictObject({
-  beats: z.int().min(1).max(80),
-  seconds: z.union([z.literal(6), z.literal(10), z.literal(15)]),
+  beats: z.int().min(1).max(130),
+  seconds: z.union([z.literal(6), z.literal(10), z.literal(15), z.literal(30)]),
   when: z.enum(['before', 'during', 'after', 'minuteAfter']),
 })
 export type Pulse = z.infer<typeof pulseSchema>
@@ -39,17 +50,36 @@ const surveySchema = z.strictObject({
 })
 export type Survey = z.infer<typeof surveySchema>
 
+/** How long a child took over work that it counts itself: what its own pace is learnt from. */
+export const countedStepSchema = z.strictObject({
+  /** Of the lane's steps, from 0. */
+  step: z.int().min(0).max(20_000),
+  /** From its start to its end, pauses left out. */
+  seconds: z.number().min(0).max(3600),
+  /** What ended it: the child's tap, the clock that a lane counts itself by, or the cap of a part that is over. */
+  by: z.enum(['tap', 'clock', 'cap']),
+  /** Whether the page was in sight all the time. */
+  seen: z.boolean(),
+  /** Whether the device spoke or rang while it ran. */
+  spoken: z.boolean(),
+})
+export interface CountedStep extends z.infer<typeof countedStepSchema> {}
+/** As many as a run carries: those of a long session; what comes after is left out. */
+export const mostCountedSteps = 600
+
 const stepsSchema = z.int().min(0).max(20_000)
 
 /** One child's session, as the device sends it. Nothing in it names a child. */
 export const runSchema = z.strictObject({
   format: z.literal(runFormat),
-  version: z.literal(1),
+  version: z.literal(runVersion),
   /** Made on the device, so that a run sent twice is stored once. */
   id: z.uuid(),
   /** SHA-256 of the publication that was run. */
   publication: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex'),
   group: idSchema,
+  /** Of the class book, where the child gave its code. */
+  pupil: z.uuid().optional(),
   startedAt: z.iso.datetime(),
   finishedAt: z.iso.datetime(),
   /** The device's IANA time zone. */
@@ -58,9 +88,20 @@ export const runSchema = z.strictObject({
     .max(64)
     .regex(/^[A-Za-z0-9_+\-/]+$/, 'a time zone'),
   steps: z.strictObject({ done: stepsSchema, skipped: stepsSchema, easier: stepsSchema }),
+  /** Whether it went to its end or was stopped before; version 1 did not say. */
+  ended: z.enum(['whole', 'early']).optional(),
+  counted: z.array(countedStepSchema).max(mostCountedSteps).optional(),
   felt: feltSchema.optional(),
   results: z.array(resultSchema).max(500),
   pulses: z.array(pulseSchema).max(20).optional(),
   survey: surveySchema.optional(),
 })
-export type Run = z.infer<typeof runSchema>
+export interface Run extends z.infer<typeof runSchema> {}
+
+/** A run as a document. What version 1 did not record is left out. */
+export const runDocument: DocumentKind<Run> = {
+  format: runFormat,
+  version: runVersion,
+  schema: runSchema,
+  migrations: { 1: (run) => run },
+}

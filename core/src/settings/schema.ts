@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { DocumentKind } from '../documents/document.ts'
 import { defaultGradeNames } from '../workout/group.ts'
 import { lineSchema, paragraphSchema } from '../workout/text.ts'
 
@@ -39,7 +40,15 @@ export const settingsSchema = z.strictObject({
   /** A line of the school's own on every family page. */
   familyNote: paragraphSchema,
 })
-export type Settings = z.infer<typeof settingsSchema>
+export interface Settings extends z.infer<typeof settingsSchema> {}
+
+/** A teacher's school as a document. */
+export const settingsDocument: DocumentKind<Settings> = {
+  format: settingsFormat,
+  version: 1,
+  schema: settingsSchema,
+  migrations: {},
+}
 
 /** Settings before anybody has changed them. @param zone of the school */
 export const newSettings = (zone: string): Settings => ({

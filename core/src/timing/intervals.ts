@@ -10,6 +10,7 @@ import type { StepBuilder, Turn } from './stepBuilder.ts'
  */
 export function timeIntervals(block: IntervalsBlock, steps: StepBuilder): void {
   const laps = steps.valueFor(block.laps)
+  const pick = block.pick && steps.valueFor(block.pick)
   const lapRest = block.lapRest && steps.valueFor(block.lapRest)
   const changes = block.stations.some((station) => steps.valueFor(station.cells).fromLap)
   const first = slotsOf(block, steps, 1)
@@ -19,10 +20,10 @@ export function timeIntervals(block: IntervalsBlock, steps: StepBuilder): void {
 
   laps.forEach((lap, l) => {
     const lastLap = l === laps.length - 1
-    const here = slots[l]!.slice(0, block.pick ?? slots[l]!.length)
+    const here = slots[l]!.slice(0, pick ?? slots[l]!.length)
     here.forEach((slot, s) => {
       if (s > 0) steps.travel(block.travel)
-      if (block.pick && block.pick < slots[l]!.length) choose(steps, lap.work, l + 1, s + 1, block.pick)
+      if (pick && pick < slots[l]!.length) choose(steps, lap.work, l + 1, s + 1, pick)
       else work(steps, slot, lap, l + 1)
       if (s === here.length - 1 && !lastLap && block.betweenLaps) steps.measure(block.betweenLaps, 1)
       const lastOfLap = s === here.length - 1

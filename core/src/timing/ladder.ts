@@ -1,11 +1,11 @@
-import { rungs, type LadderBlock } from '../workout/forms/ladder.ts'
+import { rungsFor, type LadderBlock } from '../workout/forms/ladder.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
 /** Rung by rung: so many of each station, a rest, the next rung. The dose of a station is the rung's number. */
 export function timeLadder(block: LadderBlock, steps: StepBuilder): void {
-  const { unit, by, shape } = block
+  const { unit } = block
   const restBetween = steps.valueFor(block.restBetween)
-  rungs(steps.valueFor(block.from), steps.valueFor(block.to), by, shape).forEach((amount, r) => {
+  rungsFor(block, steps.group.id).forEach((amount, r) => {
     block.stations.forEach((station, i) => {
       const turn = steps.turn(station, r + 1)
       if (i === 0 && r > 0) steps.rest(restBetween, turn, r)

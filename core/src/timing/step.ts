@@ -25,6 +25,9 @@ export interface Say {
     title?: string
     /** The teacher's own words, or data of the form's: rules, a question, a sum. */
     text?: string
+    /** Of a sum of doubling: what is doubled, and what is put to it. */
+    double?: number
+    plus?: number
     lap?: number
     n?: number
     of?: number

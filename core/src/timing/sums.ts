@@ -16,7 +16,7 @@ export function timeSums(block: SumsBlock, steps: StepBuilder): void {
       'talk',
       'clock',
       clocked(think),
-      { code: 'sums.sum', params: { text: sum.text } },
+      { code: 'sums.sum', params: { ...sum.written } },
       { station: station.id },
     )
     steps.dose(turn, { unit: block.unit, amount: sum.answer })

@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import { ProblemError } from '../problem.ts'
-import { zodProblems } from '../zodProblems.ts'
+import { readDocument, type DocumentKind } from '../documents/document.ts'
 import { blockSchema, type Block } from './forms/index.ts'
 import { gradeSchema, type Group } from './group.ts'
 import { idSchema } from './id.ts'
@@ -8,6 +7,7 @@ import { limits } from './limits.ts'
 import { canonical, looksPerGroup } from './perGroup.ts'
 import { sectionSchema, type Section, type Workout } from './schema.ts'
 import { stationSchema, type Station } from './station.ts'
+import { blockAsBefore, blockFromFirst, sectionAsBefore, sectionFromFirst, stationsAsBefore } from './versionTwo.ts'
 
 export const partFormat = 'esfuerzo.part'
 
@@ -18,19 +18,45 @@ const groupsSchema = z
   .max(limits.groups)
 type PartGroups = z.infer<typeof groupsSchema>
 
-const head = { format: z.literal(partFormat), version: z.literal(1), groups: groupsSchema }
+const head = { format: z.literal(partFormat), version: z.literal(2), groups: groupsSchema }
+
+const stationsPartSchema = z.strictObject({
+  ...head,
+  kind: z.literal('stations'),
+  stations: z.array(stationSchema).min(1).max(limits.stations),
+})
+const blockPartSchema = z.strictObject({ ...head, kind: z.literal('block'), block: blockSchema })
+const sectionPartSchema = z.strictObject({ ...head, kind: z.literal('section'), section: sectionSchema })
+interface StationsPart extends z.infer<typeof stationsPartSchema> {}
+interface BlockPart extends z.infer<typeof blockPartSchema> {}
+interface SectionPart extends z.infer<typeof sectionPartSchema> {}
 
 /** A piece of a session on its way to another place: the clipboard's and the shelf's. */
-export const partSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    ...head,
-    kind: z.literal('stations'),
-    stations: z.array(stationSchema).min(1).max(limits.stations),
-  }),
-  z.strictObject({ ...head, kind: z.literal('block'), block: blockSchema }),
-  z.strictObject({ ...head, kind: z.literal('section'), section: sectionSchema }),
+export const partSchema: z.ZodType<Part> = z.discriminatedUnion('kind', [
+  stationsPartSchema,
+  blockPartSchema,
+  sectionPartSchema,
 ])
-export type Part = z.infer<typeof partSchema>
+export type Part = StationsPart | BlockPart | SectionPart
+
+/** A piece of a session as a document. */
+export const partDocument: DocumentKind<Part> = {
+  format: partFormat,
+  version: 2,
+  schema: partSchema,
+  migrations: {
+    1: (part) => ({
+      ...part,
+      ...(part.block !== undefined && { block: blockFromFirst(part.block) }),
+      ...(part.section !== undefined && { section: sectionFromFirst(part.section) }),
+    }),
+  },
+  asBefore: (part) => {
+    if (part.kind === 'stations') return stationsAsBefore(part.stations) && { ...part, version: 1 }
+    const before = part.kind === 'block' ? blockAsBefore(part.block) : sectionAsBefore(part.section)
+    return before === undefined ? undefined : { ...part, version: 1, [part.kind]: before }
+  },
+}
 
 /**
  * A piece as it is copied or kept.
@@ -40,7 +66,7 @@ export type Part = z.infer<typeof partSchema>
  */
 export function partOf(workout: Workout, piece: Section | Block | readonly Station[]): Part {
   const groups = workout.groups.map(({ id, grades }) => ({ id, grades }))
-  const base = { format: partFormat, version: 1, groups } as const
+  const base = { format: partFormat, version: 2, groups } as const
   if ('blocks' in piece) return { ...base, kind: 'section', section: piece }
   if ('form' in piece) return { ...base, kind: 'block', block: piece }
   return { ...base, kind: 'stations', stations: [...piece] }
@@ -61,9 +87,7 @@ export function readPart(text: string): Part | undefined {
   }
   if (data === null || typeof data !== 'object' || (data as { format?: unknown }).format !== partFormat)
     return undefined
-  const result = partSchema.safeParse(data)
-  if (!result.success) throw new ProblemError(zodProblems(result.error, data))
-  return result.data
+  return readDocument(partDocument, data)
 }
 
 /**

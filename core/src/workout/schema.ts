@@ -40,6 +40,8 @@ export const sectionSchema = z.strictObject({
   id: idSchema,
   role: z.enum(roles),
   title: lineSchema,
+  /** A budget of its own. */
+  minutes: z.int().min(1).max(120).optional(),
   /** Never cut. Games and cool-downs keep unless told otherwise. */
   keep: z.boolean().optional(),
   /** Hidden from children until it starts. */
@@ -47,10 +49,10 @@ export const sectionSchema = z.strictObject({
   note: paragraphSchema.optional(),
   blocks: z.array(blockSchema).max(limits.blocks),
 })
-export type Section = z.infer<typeof sectionSchema>
+export interface Section extends z.infer<typeof sectionSchema> {}
 
 export const workoutFormat = 'esfuerzo.workout'
-export const workoutVersion = 1
+export const workoutVersion = 2
 
 /** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
 export const workoutSchema = z.strictObject({
@@ -69,7 +71,8 @@ export const workoutSchema = z.strictObject({
   moves: z.array(ownMoveSchema).max(limits.ownMoves).optional(),
   sections: z.array(sectionSchema).max(limits.sections),
 })
-export type Workout = z.infer<typeof workoutSchema>
+// Interfaces, so that a declaration names them instead of writing them out.
+export interface Workout extends z.infer<typeof workoutSchema> {}
 
 /** Whether a section is never cut: what the teacher said, else games and cool-downs. */
 export const isKept = (section: Pick<Section, 'role' | 'keep'>): boolean =>

@@ -3,7 +3,7 @@ import { doseSchema, unitSchema } from './dose.ts'
 import { idSchema } from './id.ts'
 import { limits } from './limits.ts'
 import { perGroupSchema } from './perGroup.ts'
-import { lineSchema } from './text.ts'
+import { lineSchema, paragraphSchema } from './text.ts'
 
 const loadSchema = z.strictObject({ kg: z.number().min(0).max(20) })
 
@@ -56,7 +56,7 @@ export const cellSchema = z.strictObject({
     })
     .optional(),
 })
-export type Cell = z.infer<typeof cellSchema>
+export interface Cell extends z.infer<typeof cellSchema> {}
 export type Tempo = NonNullable<Cell['tempo']>
 
 /**
@@ -88,5 +88,9 @@ export const stationSchema = z.strictObject({
   face: z.enum(faces).optional(),
   /** What a child writes down here afterwards. */
   record: unitSchema.optional(),
+  /** The teacher's own words: what else to say, and what is easier and harder than what the library has. */
+  note: paragraphSchema.optional(),
+  easier: lineSchema.optional(),
+  harder: lineSchema.optional(),
 })
-export type Station = z.infer<typeof stationSchema>
+export interface Station extends z.infer<typeof stationSchema> {}

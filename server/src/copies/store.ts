@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { readWorkout, type Workout } from '@esfuerzo/core'
+import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
 
 export interface NewCopy {
   id: string
@@ -16,7 +16,7 @@ export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
     id: copy.id,
     teacher_id: copy.teacherId,
     token_hash: copy.tokenHash,
-    document: JSON.stringify(copy.document),
+    document: writtenText(workoutDocument, copy.document),
     ends_at: copy.endsAt,
   })
 }

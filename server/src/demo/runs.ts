@@ -1,6 +1,15 @@
 import prand, { type RandomGenerator } from 'pure-rand'
 import { v5 as uuid } from 'uuid'
-import { courseOf, feltScale, publish, type Library, type Result, type Run, type Workout } from '@esfuerzo/core'
+import {
+  courseOf,
+  feltScale,
+  publish,
+  runVersion,
+  type Library,
+  type Result,
+  type Run,
+  type Workout,
+} from '@esfuerzo/core'
 
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'
@@ -43,7 +52,7 @@ export function demoRuns(
       })
       return {
         format: 'esfuerzo.run',
-        version: 1,
+        version: runVersion,
         id: uuid(`${sha256}:${lane.id}:${i}`, namespace),
         publication: sha256,
         group: lane.id,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import Papa from 'papaparse'
-import { movesFormat, type Run } from '@esfuerzo/core'
+import { movesFile, type Run } from '@esfuerzo/core'
 import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
@@ -89,7 +89,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     'README.txt': readme,
     'account.json': json(teacher),
     'settings.json': json(settings),
-    'moves.json': json({ format: movesFormat, version: 1, moves }),
+    'moves.json': json(movesFile(moves)),
     ...Object.fromEntries(workouts.map((w) => [`sessions/${names.get(w.id)}.json`, json(w.document)])),
     ...Object.fromEntries(
       versions.map((v) => [

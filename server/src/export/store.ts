@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Run } from '@esfuerzo/core'
+import { readDocument, runDocument, type Run } from '@esfuerzo/core'
 
 const iso = (date: Date) => date.toISOString()
 
@@ -51,10 +51,14 @@ export async function allPublications(
 }
 
 export async function allRuns(db: Knex, teacherId: string): Promise<{ title: string; receivedAt: string; run: Run }[]> {
-  const rows: { title: string; received_at: Date; document: Run }[] = await db('runs as r')
+  const rows: { title: string; received_at: Date; document: unknown }[] = await db('runs as r')
     .join('publications as p', 'p.id', 'r.publication_id')
     .where({ 'p.teacher_id': teacherId })
     .select('p.title', 'r.received_at', 'r.document')
     .orderBy('r.received_at')
-  return rows.map((r) => ({ title: r.title, receivedAt: iso(r.received_at), run: r.document }))
+  return rows.map((r) => ({
+    title: r.title,
+    receivedAt: iso(r.received_at),
+    run: readDocument(runDocument, r.document),
+  }))
 }

@@ -1,8 +1,8 @@
 import type { NextFunction, Request, RequestHandler, Response, Router } from 'express'
 import type { z } from 'zod'
-import { zodProblems } from '@esfuerzo/core'
+import { allDocumentKinds, writtenCarried, zodProblems } from '@esfuerzo/core'
 import { endpoints, type EndpointName, type Endpoints } from '@esfuerzo/contract'
-import { ServerError } from './serverError.ts'
+import { codeOf, ServerError } from './serverError.ts'
 
 /** What a handler is given: everything already checked against the contract. */
 export interface Call<N extends EndpointName> {
@@ -22,7 +22,7 @@ function checked<S extends z.ZodType>(schema: S, data: unknown, where: string): 
   if (result.success) return result.data
   const problems = zodProblems(result.error, data)
   throw new ServerError(
-    'invalid',
+    codeOf(problems),
     where === 'body' ? problems : problems.map((p) => ({ ...p, path: [where, ...p.path] })),
   )
 }
@@ -50,7 +50,7 @@ export function implement<N extends EndpointName>(
         req,
         res,
       } as Call<N>)
-      if (answer !== undefined) res.json(endpoint.answer.parse(answer))
+      if (answer !== undefined) res.json(writtenCarried(allDocumentKinds, endpoint.answer.parse(answer)))
     } catch (error) {
       next(error)
     }

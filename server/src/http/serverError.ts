@@ -26,6 +26,10 @@ const words: Record<ErrorCode, [title: string, detail: string]> = {
     'It was changed elsewhere meanwhile',
     'What is stored was kept, and so is what you have here. Load it again, or keep yours as a copy.',
   ],
+  'newer-document': [
+    'It is of a newer release',
+    'Nothing was changed, and what you have here is kept. Load the page again; if it stays, the server is about to be renewed: try in a while.',
+  ],
   ended: ['This session has ended', 'Ask your teacher for a new link. A copy kept on this device still runs.'],
   'too-big': ['That is too large', 'Nothing was changed. A session has room for 512 KiB.'],
   'too-many-tries': ['Too many tries', 'Wait a few minutes, then try again.'],
@@ -42,7 +46,7 @@ const words: Record<ErrorCode, [title: string, detail: string]> = {
 /** Any throw as one of ours; what nobody foresaw is `unexpected`, its cause kept for the log. */
 export function toServerError(error: unknown): ServerError {
   if (error instanceof ServerError) return error
-  if (error instanceof ProblemError) return new ServerError('invalid', error.problems, error)
+  if (error instanceof ProblemError) return new ServerError(codeOf(error.problems), error.problems, error)
   if (isDatabaseAway(error)) return new ServerError('database-away', [], error)
   const { type, status } = error as { type?: string; status?: number }
   // body-parser's own errors: https://github.com/expressjs/body-parser#errors
@@ -53,6 +57,10 @@ export function toServerError(error: unknown): ServerError {
   if (status !== undefined && status >= 400 && status < 500) return new ServerError('invalid', [], error)
   return new ServerError('unexpected', [], error)
 }
+
+/** What problems of a document come to: a newer one is nobody's mistake. */
+export const codeOf = (problems: readonly Problem[]): ErrorCode =>
+  problems.some((p) => p.code === 'newer-version') ? 'newer-document' : 'invalid'
 
 /** The RFC 9457 document of an error. @param instance the request's id */
 export function problemDocument(error: ServerError, instance: string): ProblemDocument {

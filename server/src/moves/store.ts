@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mostOwnMoves, ownMoveSchema, type OwnMove } from '@esfuerzo/core'
+import { documentKinds, mostOwnMoves, movesFile, readDocument, type OwnMove } from '@esfuerzo/core'
 import type { UsedMove } from '@esfuerzo/contract'
 
 interface Row {
@@ -12,7 +12,13 @@ interface Row {
 const own = (db: Knex, teacherId: string) => db<Row>('own_moves').where({ teacher_id: teacherId })
 
 export const listOwnMoves = async (db: Knex, teacherId: string): Promise<OwnMove[]> =>
-  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).map((row) => ownMoveSchema.parse(row.document))
+  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).flatMap((row) => readRow(row.document))
+
+/** A row is a file of one move, its version beside it; rows of the first release have none. */
+function readRow(document: unknown): OwnMove[] {
+  const { version = 1, ...own } = document as { version?: number } & OwnMove
+  return readDocument(documentKinds.moves, { ...movesFile([own]), version }).moves
+}
 
 /**
  * Keeps moves, all or none.
@@ -23,11 +29,13 @@ export const keepOwnMoves = (db: Knex, teacherId: string, moves: readonly OwnMov
   db.transaction(async (trx) => {
     // One at a time a teacher, so that two saves do not both find room for the last.
     await trx('teachers').where({ id: teacherId }).forUpdate().select('id')
-    for (const document of moves) {
+    for (const move of moves) {
+      const { version } = movesFile([])
+      const document = JSON.stringify({ version, ...move })
       await trx<Row>('own_moves')
-        .insert({ teacher_id: teacherId, id: document.move.id, document: JSON.stringify(document) })
+        .insert({ teacher_id: teacherId, id: move.move.id, document })
         .onConflict(['teacher_id', 'id'])
-        .merge({ document: JSON.stringify(document), changed_at: trx.fn.now() as unknown as Date })
+        .merge({ document, changed_at: trx.fn.now() as unknown as Date })
     }
     const [count] = await own(trx, teacherId).count({ n: '*' })
     if (Number(count!.n) <= mostOwnMoves) return true

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Publication, Run } from '@esfuerzo/core'
+import { readDocument, runDocument, writtenText, type Publication, type Run } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
 
 /** Stores a run; one that is there already stays as it is. */
@@ -12,7 +12,7 @@ export async function addRun(db: Knex, publicationId: string, run: Run, received
       started_at: run.startedAt,
       finished_at: run.finishedAt,
       zone: run.zone,
-      document: JSON.stringify(run),
+      document: writtenText(runDocument, run),
       ...(receivedAt && { received_at: receivedAt }),
     })
     .onConflict(['publication_id', 'id'])
@@ -32,23 +32,25 @@ export async function listRuns(db: Knex, teacherId: string, workoutId: string | 
     .orderBy('r.received_at', 'desc')
     .limit(listed)
   if (workoutId) query.where({ 'p.workout_id': workoutId })
-  const rows: { document: Run; received_at: Date; title: string; workout_id: string; sha256: string }[] = await query
+  const rows: { document: unknown; received_at: Date; title: string; workout_id: string; sha256: string }[] =
+    await query
   const shas = [...new Set(rows.map((r) => r.sha256))]
   const bodies: { sha256: string; body: string }[] = await db('snapshots')
     .whereIn('sha256', shas)
     .select('sha256', 'body')
   const snapshots = new Map(bodies.map((b) => [b.sha256, JSON.parse(b.body) as Publication]))
   return rows.map(({ document, received_at, title, workout_id, sha256 }) => {
+    const run = readDocument(runDocument, document)
     const publication = snapshots.get(sha256)!
-    const lane = publication.lanes.find((l) => l.id === document.group)
+    const lane = publication.lanes.find((l) => l.id === run.group)
     return {
       receivedAt: received_at.toISOString(),
       workoutId: workout_id,
       title,
       letter: lane?.letter ?? '',
       groupName: lane?.name ?? '',
-      run: document,
-      stations: stationNames(publication, document),
+      run,
+      stations: stationNames(publication, run),
     }
   })
 }

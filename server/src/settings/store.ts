@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { newSettings, settingsSchema, type Settings } from '@esfuerzo/core'
+import { newSettings, readDocument, settingsDocument, writtenText, type Settings } from '@esfuerzo/core'
 
 interface Row {
   id: string
@@ -10,11 +10,11 @@ interface Row {
 /** A teacher's settings; those nobody has changed begin with the zone she signed up in. */
 export async function readSettings(db: Knex, teacherId: string): Promise<Settings> {
   const row = await db<Row>('teachers').where({ id: teacherId }).first('zone', 'settings')
-  return row?.settings ? settingsSchema.parse(row.settings) : newSettings(row?.zone ?? 'UTC')
+  return row?.settings ? readDocument(settingsDocument, row.settings) : newSettings(row?.zone ?? 'UTC')
 }
 
 export async function saveSettings(db: Knex, teacherId: string, settings: Settings): Promise<void> {
   await db<Row>('teachers')
     .where({ id: teacherId })
-    .update({ settings: JSON.stringify(settings), zone: settings.zone })
+    .update({ settings: writtenText(settingsDocument, settings), zone: settings.zone })
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { partSchema, type Part } from '@esfuerzo/core'
+import { partDocument, readDocument, writtenText, type Part } from '@esfuerzo/core'
 import type { KeptPart } from '@esfuerzo/contract'
 
 interface Row {
@@ -14,7 +14,7 @@ const kept = (row: Row): KeptPart => ({
   id: row.id,
   name: row.name,
   keptAt: row.kept_at.toISOString(),
-  part: partSchema.parse(row.part),
+  part: readDocument(partDocument, row.part),
 })
 
 const own = (db: Knex, teacherId: string) => db<Row>('shelf').where({ teacher_id: teacherId })
@@ -37,7 +37,7 @@ export async function keepPart(
   const [count] = await own(db, teacherId).count({ n: '*' })
   if (Number(count!.n) >= shelfRoom) return undefined
   const [row] = await db<Row>('shelf')
-    .insert({ id, teacher_id: teacherId, name, part: JSON.stringify(part) })
+    .insert({ id, teacher_id: teacherId, name, part: writtenText(partDocument, part) })
     .returning('*')
   return kept(row!)
 }

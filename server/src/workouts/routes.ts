@@ -1,7 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
-import { readWorkout, referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import {
@@ -18,9 +18,8 @@ import { closeVersion, findVersion, listVersions, nameVersion } from './versions
 
 /** A teacher's sessions. */
 export function workoutRoutes(router: Router, db: Knex, library: Library): void {
-  /** The schema has passed; what lies between the parts, and what the library must have, is checked here. */
-  const whole = (document: Workout): Workout => {
-    const workout = readWorkout(document)
+  /** The document has been read; what the library must have is checked here. */
+  const whole = (workout: Workout): Workout => {
     const problems = referenceProblems(workout, library)
     if (problems.length) throw new ServerError('invalid', problems)
     return workout

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { readWorkout, type Workout } from '@esfuerzo/core'
+import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
 import type { RemovedWorkout, WorkoutSummary } from '@esfuerzo/contract'
 import { recordVersion } from './versions.ts'
 
@@ -32,7 +32,7 @@ const own = (db: Knex, teacherId: string) => db<Row>('workouts').where({ teacher
 const columns = (document: Workout) => ({
   title: document.title,
   minutes: document.minutes,
-  document: JSON.stringify(document),
+  document: writtenText(workoutDocument, document),
 })
 
 /** At most this many sessions are listed, the latest first. */

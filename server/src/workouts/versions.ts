@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
-import { readWorkout, type Workout } from '@esfuerzo/core'
+import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
 import type { Version } from '@esfuerzo/contract'
 
 interface Row {
@@ -46,7 +46,7 @@ const version = (row: Row & { title?: string }): Version => ({
 export async function recordVersion(trx: Knex, workoutId: string, document: Workout, at: Date): Promise<void> {
   const states = () => trx<Row>('workout_versions').where({ workout_id: workoutId })
   const last = await states().orderBy('saved_at', 'desc').first('id', 'started_at', 'closed')
-  const body = JSON.stringify(document)
+  const body = writtenText(workoutDocument, document)
   if (last && !last.closed && at.getTime() - last.started_at.getTime() < oneState) {
     await states().where({ id: last.id }).update({ document: body, saved_at: at })
     return

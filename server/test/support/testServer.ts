@@ -113,7 +113,7 @@ export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
 /** A child's run of {@link smallWorkout}. */
 export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Run => ({
   format: 'esfuerzo.run',
-  version: 1,
+  version: 2,
   id: uuid(),
   publication: publication.sha256,
   group: 'g1',

@@ -5,7 +5,6 @@ import {
   firstDose,
   setStation,
   valueFor,
-  versionFor,
   type Cell,
   type Dose,
   type Scope,
@@ -21,6 +20,7 @@ import HomeWeights from './HomeWeights.vue'
 import LapChanges from './LapChanges.vue'
 import LikeMoves from './LikeMoves.vue'
 import NumberField from './NumberField.vue'
+import { moveEdit } from './rowEdits.ts'
 import { lapsOf } from './lapsOf.ts'
 import StairLevel from './StairLevel.vue'
 import { useComposer } from './store.ts'
@@ -65,13 +65,11 @@ const toggleGoal = (on: boolean) =>
 const setLoad = (kg: number | undefined) =>
   change((now) => (kg === undefined ? without(now, 'load') : { ...now, load: { kg } }), 'load')
 
-/** Another move for these groups, in the version the youngest of them is ready for. */
+/** Another move for these groups, each in the version it is ready for. */
 function setMove(id: string | null) {
   const next = id && library.moves.get(id)
   if (!next || id === cell.value.move) return
-  const youngest = groups.value.reduce((a, b) => (Math.min(...b.grades) < Math.min(...a.grades) ? b : a))
-  const dose = firstDose(next, youngest, props.row.block.form)
-  change(() => ({ move: next.id, version: versionFor(next, youngest).id, ...(dose && { dose }) }), `move-${id}`)
+  composer.edit(moveEdit([props.row], props.scope, next, composer.hold()), `move-${id}:${props.row.id}`)
 }
 const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value: m.id, title: m.name })))
 const tempos = computed(() => (['led', 'own', 'slow'] as const).map((value) => ({ value, title: t(`tempo.${value}`) })))

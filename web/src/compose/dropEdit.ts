@@ -1,12 +1,12 @@
 import {
   addStation,
-  cellsFor,
   findBlock,
   hasStations,
   moveBlockTo,
   moveSectionTo,
   moveStationsTo,
-  pastePart,
+  pasteParts,
+  putCells,
   stationsOf,
   type Part,
   type Policy,
@@ -56,7 +56,11 @@ export function dropEdit(
     if (!move || !place) return undefined
     return (w) => {
       const blockNow = (now: Workout) => findBlock(now, place.block)
-      const added = addStation(w, place.block, cellsFor(move, w.groups, blockNow(w).form, hold))
+      const added = addStation(
+        w,
+        place.block,
+        putCells(move, w.groups, { form: blockNow(w).form, home: w.home, hold }, library),
+      )
       const { id } = stationsOf(blockNow(added)).at(-1)!
       return place.before === undefined ? added : moveStationsTo(added, [id], place.block, place.before)
     }
@@ -88,7 +92,7 @@ export function dropEdit(
 function partEdit(part: Part, on: Row, edge: Edge): ((w: Workout) => Workout) | undefined {
   if (part.kind === 'stations' && !stationPlace(on, edge)) return undefined
   return (w) =>
-    pastePart(w, part, {
+    pasteParts(w, [part], {
       section: on.section.id,
       block: on.block?.id,
       station: on.kind === 'station' ? on.id : undefined,

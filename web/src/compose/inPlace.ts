@@ -1,9 +1,9 @@
 import {
-  cellsFor,
   cleanText,
   printBlockFor,
   printCell,
   ProblemError,
+  putMove,
   readBlockFor,
   readCell,
   setBlock,
@@ -92,8 +92,8 @@ function cellText(
     // Another move comes in the version each grade is ready for, unless a version was named.
     const move = library.moves.get(cell.move)!
     if (cell.move !== before.move && cell.version === move.standard) {
-      const ready = valueFor(cellsFor(move, [group], row.block.form, hold), group.id)
-      cell = { ...ready, ...cell, version: ready.version }
+      const { dose: _d, load: _l, ...words } = cell
+      cell = { ...words, ...putMove(cell, move, group, { form: row.block.form, home: w.home, hold }, library) }
     }
     return setCell(now, row.id, [group.id], () => cell)
   }, w)

@@ -1,4 +1,4 @@
-import { rungs, valueFor, type Block } from '@esfuerzo/core'
+import { rungsFor, valueFor, type Block } from '@esfuerzo/core'
 
 /** How many times a group comes to the stations of a block: laps, rounds, sets, rungs; 1 where they are done once. */
 export function lapsOf(block: Block, groupId: string | undefined): number {
@@ -6,6 +6,6 @@ export function lapsOf(block: Block, groupId: string | undefined): number {
   if (block.form === 'intervals') return of(block.laps).length
   if (block.form === 'rounds') return of(block.rounds)
   if (block.form === 'sets') return of(block.sets)
-  if (block.form === 'ladder') return rungs(of(block.from), of(block.to), block.by, block.shape).length
+  if (block.form === 'ladder') return rungsFor(block, groupId ?? '').length
   return 1
 }

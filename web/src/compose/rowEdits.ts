@@ -9,15 +9,19 @@ import {
   removeBlock,
   removeSection,
   removeStation,
+  putMove,
   setCell,
   stepAmount,
   type Cell,
+  type Move,
+  type Policy,
   type Scope,
   type Workout,
 } from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 
+type StationRow = Extract<Row, { kind: 'station' }>
 type Edit = (w: Workout) => Workout
 
 /** What each kind of row does for the same four commands. */
@@ -65,6 +69,21 @@ export const cellEdit =
   (rows: readonly Row[], scope: Scope, change: (cell: Cell) => Cell): Edit =>
   (w) =>
     rows.reduce((now, row) => (row.kind === 'station' ? setCell(now, row.id, scope, change) : now), w)
+
+/** Puts another move into the cells of some rows, for some groups, each in its own version. */
+export const moveEdit =
+  (rows: readonly StationRow[], scope: Scope, move: Move, hold: Policy['hold'] | undefined): Edit =>
+  (w) =>
+    rows.reduce(
+      (now, row) =>
+        w.groups
+          .filter((g) => scope === 'all' || scope.includes(g.id))
+          .reduce((doc, group) => {
+            const place = { form: row.block.form, home: w.home, hold }
+            return setCell(doc, row.id, [group.id], (cell) => putMove(cell, move, group, place, library))
+          }, now),
+      w,
+    )
 
 /** The next easier or harder version of a cell; the same cell at either end. */
 export function stepVersion(cell: Cell, by: -1 | 1): Cell {

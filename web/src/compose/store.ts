@@ -3,7 +3,6 @@ import { computed, ref, shallowRef } from 'vue'
 import {
   addStation,
   carryMoves,
-  cellsFor,
   findBlock,
   hasStations,
   idsOf,
@@ -11,6 +10,7 @@ import {
   notationOf,
   problemEnglish,
   ProblemError,
+  putCells,
   sameValue,
   stationsOf,
   type Cell,
@@ -20,6 +20,7 @@ import { callCode, type CallError } from '@esfuerzo/contract'
 import { useRepertoire } from '../moves/store.ts'
 import { useSettings } from '../settings/store.ts'
 import { client } from '../shared/client.ts'
+import { reloadOnce } from '../shared/reloadOnce.ts'
 import { i18n } from '../teacher/i18n.ts'
 import { library, takeOwnMoves } from '../teacher/library.ts'
 import { keepDraft, takeDraft } from './drafts.ts'
@@ -130,6 +131,7 @@ export const useComposer = defineStore('composer', () => {
       }
     } catch (error) {
       loadError.value = callCode(error)
+      if (loadError.value === 'newer-document') reloadOnce()
     } finally {
       loading.value = false
     }
@@ -172,8 +174,13 @@ export const useComposer = defineStore('composer', () => {
    * @param merge edits with the same key right after each other are undone as one
    */
   function edit(change: (now: Workout) => Workout, merge?: string): boolean {
+    return attempt(() => history.push(carryMoves(change(workout.value), library), merge))
+  }
+
+  /** Does what may turn out to be no session; then says why and is false. */
+  function attempt(work: () => void): boolean {
     try {
-      history.push(carryMoves(change(workout.value), library), merge)
+      work()
       return true
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error
@@ -250,7 +257,7 @@ export const useComposer = defineStore('composer', () => {
     }
     const { form } = findBlock(workout.value, target.block)
     const before = new Set(stationsOf(findBlock(workout.value, target.block)).map((s) => s.id))
-    const cells = cellsFor(move, workout.value.groups, form, hold())
+    const cells = putCells(move, workout.value.groups, { form, home: workout.value.home, hold: hold() }, library)
     const change = (cell: Cell): Cell => ({ ...cell, ...words })
     const typed = Object.keys(words).length
       ? {
@@ -264,7 +271,7 @@ export const useComposer = defineStore('composer', () => {
     sayPlace()
   }
 
-  const hand = { workout, rows, selectedRow, selectedRows, message, edit }
+  const hand = { workout, rows, selectedRow, selectedRows, message, edit, attempt, hold }
   const { takenPart, copied, insert, insertText, paste } = usePieces({ ...hand, goToNew, targetBlock })
   const { swap, likesOf } = useSwap({ ...hand, scope: taking.scope })
 
@@ -303,6 +310,7 @@ export const useComposer = defineStore('composer', () => {
     open,
     leave,
     edit,
+    hold,
     editCells,
     nameOf,
     moveRows,

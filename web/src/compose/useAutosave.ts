@@ -39,7 +39,7 @@ export interface Autosave<T> {
   stop: () => void
 }
 
-const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries'])
+const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries', 'newer-document'])
 
 /** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
 export function useAutosave<T>({

@@ -1,5 +1,5 @@
 import type { ComputedRef, Ref } from 'vue'
-import { idsOf, parse, partOf, pastePart, readPart, type Part, type Workout } from '@esfuerzo/core'
+import { idsOf, parse, partOf, pasteParts, readPart, type Part, type Workout } from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 import type { Message } from './store.ts'
@@ -10,6 +10,8 @@ interface Hand {
   selectedRows: ComputedRef<Row[]>
   message: Ref<Message | undefined>
   edit: (change: (now: Workout) => Workout) => boolean
+  /** Does what may be refused, and says why. */
+  attempt: (work: () => void) => boolean
   /** Puts the cursor on the first row that was not there before. */
   goToNew: (before: ReadonlySet<string>) => void
   /** The block a new move would go into. */
@@ -17,7 +19,7 @@ interface Hand {
 }
 
 /** Pieces of a session taken out of it and put into it: as parts, and as text from anywhere. */
-export function usePieces({ workout, selectedRow, selectedRows, message, edit, goToNew, targetBlock }: Hand) {
+export function usePieces({ workout, selectedRow, selectedRows, message, edit, attempt, goToNew, targetBlock }: Hand) {
   /** The piece that is taken: several stations, else the block or section of the cursor. */
   function takenPart(): Part | undefined {
     const stations = selectedRows.value.flatMap((r) => (r.kind === 'station' ? [r.station] : []))
@@ -33,14 +35,14 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, g
     return part && JSON.stringify(part)
   }
 
-  /** Puts a piece in after the cursor and moves the cursor onto it. */
-  function insert(part: Part): boolean {
+  /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first. */
+  function insert(...parts: Part[]): boolean {
     const row = selectedRow.value
     const section = row?.section.id ?? workout.value.sections.at(-1)?.id
     if (!section) return false
     const before = new Set(idsOf(workout.value))
     const station = row?.kind === 'station' ? row.station.id : undefined
-    if (!edit((w) => pastePart(w, part, { section, block: row?.block?.id, station }))) return false
+    if (!edit((w) => pasteParts(w, parts, { section, block: row?.block?.id, station }))) return false
     goToNew(before)
     return true
   }
@@ -55,8 +57,7 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, g
     const { workout: read, problems, said: what } = parse(text, library, workout.value.groups)
     const parts = partsOf(read, what.headings)
     if (!parts.length) return false
-    const inserted = parts.every((part) => insert(part))
-    if (inserted && problems.length) {
+    if (insert(...parts) && problems.length) {
       const lines = problems.map((p) => `${p.line}: ${p.received ?? ''}`).join(', ')
       message.value = { text: 'unreadLines', params: { n: problems.length, lines }, undo: true }
     }
@@ -79,12 +80,8 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, g
    */
   function paste(text: string): boolean {
     let part: Part | undefined
-    const read = edit((w) => {
-      part = readPart(text)
-      return w
-    })
     // One that claims to be a piece and is not right has been named.
-    if (!read) return true
+    if (!attempt(() => void (part = readPart(text)))) return true
     if (part) return insert(part) || true
     return insertText(text)
   }

@@ -1,15 +1,7 @@
 import type { ComputedRef, Ref } from 'vue'
-import {
-  likeMoves,
-  setCell,
-  swapCell,
-  valueFor,
-  type Group,
-  type LikeMove,
-  type Scope,
-  type Workout,
-} from '@esfuerzo/core'
+import { likeMoves, valueFor, type Group, type LikeMove, type Policy, type Scope, type Workout } from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
+import { moveEdit } from './rowEdits.ts'
 import type { Row } from './rows.ts'
 import type { Message } from './store.ts'
 
@@ -19,13 +11,15 @@ interface Hand {
   selectedRows: ComputedRef<Row[]>
   /** The groups of the taken cells. */
   scope: ComputedRef<Scope>
+  /** How long the school holds its stretches. */
+  hold: () => Policy['hold'] | undefined
   message: Ref<Message | undefined>
   edit: (change: (now: Workout) => Workout) => boolean
 }
 type StationRow = Extract<Row, { kind: 'station' }>
 
 /** Another move in the place of a row's. */
-export function useSwap({ workout, rows, selectedRows, scope: takenScope, message, edit }: Hand) {
+export function useSwap({ workout, rows, selectedRows, scope: takenScope, hold, message, edit }: Hand) {
   /**
    * Puts another move in the place of each taken row's, for the groups of the taken cells: one like it that is not in the session
    * yet.
@@ -33,7 +27,7 @@ export function useSwap({ workout, rows, selectedRows, scope: takenScope, messag
    * @param moveId the move; left out, the likest
    */
   function swap(moveId?: string, scope = takenScope.value): void {
-    const { groups, home } = workout.value
+    const { groups } = workout.value
     const whom = groups.filter((g) => scope === 'all' || scope.includes(g.id))
     const there = new Set(rows.value.flatMap((r) => (r.kind === 'station' ? [r.station.cells.all.move] : [])))
     const names: string[] = []
@@ -43,15 +37,8 @@ export function useSwap({ workout, rows, selectedRows, scope: takenScope, messag
       if (!next) return before
       there.add(next.id)
       names.push(next.name)
-      const now = (w: Workout) =>
-        whom.reduce(
-          (doc, group) =>
-            setCell(doc, row.station.id, [group.id], (cell) =>
-              swapCell(cell, next, group, row.block.form, home, library),
-            ),
-          before?.(w) ?? w,
-        )
-      return now
+      const put = moveEdit([row], scope, next, hold())
+      return (w) => put(before?.(w) ?? w)
     }, undefined)
     if (!change) message.value = { text: 'nothingLike' }
     else if (edit(change)) message.value = { text: 'swapped', params: { names: names.join(', ') }, undo: true }

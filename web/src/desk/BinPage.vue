@@ -4,6 +4,7 @@ import { onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode, type RemovedWorkout } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
+import { removalsOver } from './removing.ts'
 
 /** What was taken off the Desk, until it is gone for good. */
 const { t, locale } = useI18n()
@@ -20,7 +21,11 @@ async function tried(work: () => Promise<unknown>) {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
-const load = () => tried(async () => (workouts.value = (await client('listBin', {})).workouts))
+const load = () =>
+  tried(async () => {
+    await removalsOver()
+    workouts.value = (await client('listBin', {})).workouts
+  })
 onMounted(load)
 const gone = (id: string) => (workouts.value = workouts.value?.filter((w) => w.id !== id))
 const onRestore = (id: string) =>

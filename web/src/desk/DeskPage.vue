@@ -7,6 +7,7 @@ import { client } from '../shared/client.ts'
 import { useAccount } from '../signin/account.ts'
 import ImportSession from './ImportSession.vue'
 import NewSessionDialog from './NewSessionDialog.vue'
+import { removing } from './removing.ts'
 import RunItem from './RunItem.vue'
 import SessionItem from './SessionItem.vue'
 
@@ -39,7 +40,7 @@ onMounted(load)
 
 async function onRemove(workout: WorkoutSummary) {
   try {
-    await client('removeWorkout', { params: { id: workout.id } })
+    await removing(client('removeWorkout', { params: { id: workout.id } }))
     workouts.value = workouts.value?.filter((w) => w.id !== workout.id)
     removed.value = workout
   } catch (error) {

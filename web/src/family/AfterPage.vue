@@ -2,7 +2,7 @@
 import { v4 as uuid } from 'uuid'
 import { computed, reactive, ref, shallowReactive, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { minutesText, runFormat, surveyQuestions, type Run, type Survey } from '@esfuerzo/core'
+import { minutesText, runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract/family'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
@@ -46,7 +46,7 @@ function runOf(i: number): Run {
   const { felt, results = [], pulses = [] } = answers[lane.id] ?? {}
   return {
     format: runFormat,
-    version: 1,
+    version: runVersion,
     id: runIds[i]!,
     publication: session.value!.sha256,
     group: lane.id,

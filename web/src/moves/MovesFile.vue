@@ -2,7 +2,7 @@
 import { useFileDialog } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { movesFormat, problemEnglish, ProblemError, type Problem } from '@esfuerzo/core'
+import { movesFile, problemEnglish, ProblemError, type Problem } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
 import { saveFile } from '../shared/saveFile.ts'
 import { useRepertoire } from './store.ts'
@@ -39,7 +39,7 @@ onChange(async (files) => {
   const file = files?.[0]
   if (file) await take(await file.text())
 })
-const onSave = () => saveFile('moves.json', { format: movesFormat, version: 1, moves: repertoire.own })
+const onSave = () => saveFile('moves.json', movesFile(repertoire.own))
 defineExpose({ take })
 </script>
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { movesFormat, readMoves, type OwnMove, type Problem } from '@esfuerzo/core'
+import { movesFile, readMoves, type OwnMove, type Problem } from '@esfuerzo/core'
 import { callCode, type CallError, type UsedMove } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library, takeOwnMoves } from '../teacher/library.ts'
@@ -35,7 +35,7 @@ export const useRepertoire = defineStore('repertoire', () => {
 
   /** @throws {CallError} naming each mistake; nothing is changed then */
   async function keep(moves: readonly OwnMove[]): Promise<void> {
-    take((await client('keepOwnMoves', { body: { format: movesFormat, version: 1, moves: [...moves] } })).moves)
+    take((await client('keepOwnMoves', { body: movesFile(moves) })).moves)
   }
 
   /** Takes a move out of the collection; it can be put back. Sessions keep it. @throws {CallError} */

@@ -1,3 +1,4 @@
+import { allDocumentKinds, readCarried, writtenCarried } from '@esfuerzo/core'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { vi } from 'vitest'
 import { defineComponent, h, type Component } from 'vue'
@@ -10,10 +11,12 @@ import { vuetify } from '../../src/teacher/vuetify.ts'
 export type Answers = Record<string, (body: unknown) => unknown>
 
 export class Refusal {
-  constructor(
-    readonly status: number,
-    readonly body: { code: string; problems?: unknown[] },
-  ) {}
+  readonly status: number
+  readonly body: { code: string; problems?: unknown[] }
+  constructor(status: number, body: Refusal['body']) {
+    this.status = status
+    this.body = body
+  }
 }
 
 /** A server in place of the network. What it has no answer for is a network that is away. @returns every call, in order */
@@ -22,12 +25,14 @@ export function serve(answers: Answers): { key: string; body: unknown }[] {
   vi.stubGlobal('fetch', async (url: string, init: { method?: string; body?: string } = {}) => {
     const key = `${init.method ?? 'GET'} ${url.split('?')[0]}`
     const body: unknown = init.body === undefined ? undefined : JSON.parse(init.body)
-    calls.push({ key, body })
-    const answer = answers[key]?.(body)
+    // As the server does: documents are read on their way in and written on their way out.
+    const read = readCarried(allDocumentKinds, body)
+    calls.push({ key, body: read })
+    const answer = answers[key]?.(read)
     if (answer === undefined) throw new TypeError('network')
     return answer instanceof Refusal
       ? new Response(JSON.stringify(answer.body), { status: answer.status })
-      : new Response(JSON.stringify(answer), { status: 200 })
+      : new Response(JSON.stringify(writtenCarried(allDocumentKinds, answer)), { status: 200 })
   })
   return calls
 }

@@ -75,8 +75,8 @@ export const intervalsNotation: FormNotation<IntervalsBlock> = {
       label: 'The child chooses so many of them',
       field: { kind: 'count', min: 1, max: limits.stations },
       optional: 6,
-      get: (b) => forAll(b.pick),
-      set: (b, value) => withField(b, 'pick', value?.all),
+      get: (b) => b.pick,
+      set: (b, value) => withField(b, 'pick', value),
       read: (text) => {
         const match = /^(?:pick|choose) (?:any )?(\d{1,3})$/i.exec(text)
         const n = match ? Number(match[1]) : 0

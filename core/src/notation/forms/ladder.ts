@@ -1,5 +1,5 @@
 import type { LadderBlock } from '../../workout/forms/ladder.ts'
-import { fact, forAll, secondsFact } from '../facts.ts'
+import { fact, forAll, secondsFact, withField } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { endsFact, unitFact } from './shared.ts'
 
@@ -45,6 +45,17 @@ export const ladderNotation: FormNotation<LadderBlock> = {
               : undefined,
       print: (shape) => (shape === 'upDown' ? 'up and down' : shape),
       silent: (shape) => shape === 'up',
+    }),
+    fact<LadderBlock, number[]>({
+      label: 'Any row of rungs',
+      get: (b) => b.rungs,
+      set: (b, value) => withField(b, 'rungs', value),
+      read: (text) => {
+        const match = /^rungs? (\d{1,3}(?:-\d{1,3}){0,59})$/i.exec(text)
+        const row = match?.[1]!.split('-').map(Number)
+        return row?.every((n) => n >= 1 && n <= 120) ? row : undefined
+      },
+      print: (row) => `rungs ${row.join('-')}`,
     }),
     unitFact<LadderBlock>(),
     secondsFact<LadderBlock>('restBetween', {

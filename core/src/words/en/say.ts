@@ -59,7 +59,8 @@ export const formsInEnglish: FormSentences = {
   'game.play': (p) => p.title || 'Play',
   'intervals.pick': (p) => `Choose one: number ${p.n} of ${p.of}`,
   'quiz.question': (p) => p.title ?? '',
-  'sums.sum': (p) => `${p.text ?? ''}: that many`,
+  'sums.sum': (p) =>
+    `${p.double === undefined ? (p.text ?? '') : `double ${p.double}${p.plus ? `, and ${p.plus}` : ''}`}: that many`,
   'target.throw': (p) => `${p.n} throws, at most ${p.of} points`,
   'target.collect': () => 'Collect, and write it down',
 }

@@ -77,7 +77,11 @@ export const formsInSpanish: FormSentences = {
   'game.play': (p) => p.title || 'A jugar',
   'intervals.pick': (p) => `Elige uno: número ${p.n} de ${p.of}`,
   'quiz.question': (p) => p.title ?? '',
-  'sums.sum': (p) => `${p.text ?? ''}: ese número`,
+  'sums.sum': (p) => {
+    // Sessions that were sent out before doubles were numbers have them in English words.
+    const [, double = p.double, plus = p.plus] = /^double (\d+)(?:, and (\d+))?$/.exec(p.text ?? '') ?? []
+    return `${double === undefined ? (p.text ?? '') : `el doble de ${double}${plus ? `, y ${plus} más` : ''}`}: ese número`
+  },
   'target.throw': (p) => `${p.n} lanzamientos, ${p.of} puntos como mucho`,
   'target.collect': () => 'Recoge y apúntalo',
 }

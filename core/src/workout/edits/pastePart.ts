@@ -4,13 +4,40 @@ import { fittedTo, type Part } from '../part.ts'
 import { settledPart } from '../perGroup.ts'
 import type { Workout } from '../schema.ts'
 import { fresh } from './fresh.ts'
-import { blockPlace, inserted, replaced, sectionPlace, stationPlace, withinLimits, withStations } from './locate.ts'
+import {
+  blockPlace,
+  idsOf,
+  inserted,
+  replaced,
+  sectionPlace,
+  stationPlace,
+  withinLimits,
+  withStations,
+} from './locate.ts'
 
 /** Where a piece is put: the section the cursor is in, and the block and station it is on, if any. */
 export interface PastePlace {
   section: string
   block?: string
   station?: string
+}
+
+/**
+ * Puts pieces in one after the other, the first after the place, each next after the one before.
+ *
+ * @throws {ProblemError} as {@link pastePart} does; then none of them is in
+ */
+export function pasteParts(workout: Workout, parts: readonly Part[], place: PastePlace): Workout {
+  let now = workout
+  let at = place
+  for (const part of parts) {
+    const before = new Set(idsOf(now))
+    now = pastePart(now, part, at)
+    const section = now.sections.find((s) => !before.has(s.id))
+    const block = now.sections.flatMap((s) => s.blocks).find((b) => !before.has(b.id))
+    at = section ? { section: section.id } : block ? { section: at.section, block: block.id } : at
+  }
+  return now
 }
 
 /**

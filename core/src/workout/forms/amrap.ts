@@ -10,7 +10,7 @@ export const amrapSchema = z.strictObject({
   travel: travelSchema.optional(),
   cap: perGroupSchema(stretchSchema),
 })
-export type AmrapBlock = z.infer<typeof amrapSchema>
+export interface AmrapBlock extends z.infer<typeof amrapSchema> {}
 
 /** Eight minutes. */
 export const newAmrap = (id: string): AmrapBlock => ({ id, form: 'amrap', stations: [], cap: { all: 480 } })

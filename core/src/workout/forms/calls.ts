@@ -13,7 +13,7 @@ export const callsSchema = z.strictObject({
   seconds: perGroupSchema(stretchSchema),
   seed: seedSchema,
 })
-export type CallsBlock = z.infer<typeof callsSchema>
+export interface CallsBlock extends z.infer<typeof callsSchema> {}
 
 /** Two minutes, a call every eight seconds. */
 export const newCalls = (id: string): CallsBlock => ({

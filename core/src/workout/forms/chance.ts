@@ -28,7 +28,7 @@ export const chanceSchema = z.strictObject({
   turns: z.enum(['together', 'oneByOne']),
   seed: seedSchema,
 })
-export type ChanceBlock = z.infer<typeof chanceSchema>
+export interface ChanceBlock extends z.infer<typeof chanceSchema> {}
 
 /** A coin sheet until both columns are done. */
 export const newChance = (id: string): ChanceBlock => ({

@@ -16,7 +16,7 @@ export const gameSchema = z.strictObject({
   harder: z.array(lineSchema).max(6),
   seconds: perGroupSchema(stretchSchema),
 })
-export type GameBlock = z.infer<typeof gameSchema>
+export interface GameBlock extends z.infer<typeof gameSchema> {}
 
 /** Three minutes for one. */
 export const newGame = (id: string): GameBlock => ({

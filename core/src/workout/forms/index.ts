@@ -1,23 +1,23 @@
 import { z } from 'zod'
 import type { Station } from '../station.ts'
-import { newAmrap, amrapSchema } from './amrap.ts'
-import { newCalls, callsSchema } from './calls.ts'
-import { newChance, chanceSchema } from './chance.ts'
-import { newGame, gameSchema } from './game.ts'
-import { newIntervals, intervalsSchema } from './intervals.ts'
-import { newLadder, ladderSchema } from './ladder.ts'
-import { newLevels, levelsSchema } from './levels.ts'
-import { newList, listSchema } from './list.ts'
-import { newMeasure, measureSchema } from './measure.ts'
-import { newQuiz, quizSchema } from './quiz.ts'
-import { newRounds, roundsSchema } from './rounds.ts'
-import { newSets, setsSchema } from './sets.ts'
-import { newSums, sumsSchema } from './sums.ts'
-import { newTalk, talkSchema } from './talk.ts'
-import { newTarget, targetSchema } from './target.ts'
+import { newAmrap, amrapSchema, type AmrapBlock } from './amrap.ts'
+import { newCalls, callsSchema, type CallsBlock } from './calls.ts'
+import { newChance, chanceSchema, type ChanceBlock } from './chance.ts'
+import { newGame, gameSchema, type GameBlock } from './game.ts'
+import { newIntervals, intervalsSchema, type IntervalsBlock } from './intervals.ts'
+import { newLadder, ladderSchema, type LadderBlock } from './ladder.ts'
+import { newLevels, levelsSchema, type LevelsBlock } from './levels.ts'
+import { newList, listSchema, type ListBlock } from './list.ts'
+import { newMeasure, measureSchema, type MeasureBlock } from './measure.ts'
+import { newQuiz, quizSchema, type QuizBlock } from './quiz.ts'
+import { newRounds, roundsSchema, type RoundsBlock } from './rounds.ts'
+import { newSets, setsSchema, type SetsBlock } from './sets.ts'
+import { newSums, sumsSchema, type SumsBlock } from './sums.ts'
+import { newTalk, talkSchema, type TalkBlock } from './talk.ts'
+import { newTarget, targetSchema, type TargetBlock } from './target.ts'
 
 /** A block is one form of work. A further form is one schema file, named here. */
-export const blockSchema = z.discriminatedUnion('form', [
+export const blockSchema: z.ZodType<Block> = z.discriminatedUnion('form', [
   talkSchema,
   listSchema,
   intervalsSchema,
@@ -34,7 +34,22 @@ export const blockSchema = z.discriminatedUnion('form', [
   measureSchema,
   quizSchema,
 ])
-export type Block = z.infer<typeof blockSchema>
+export type Block =
+  | AmrapBlock
+  | CallsBlock
+  | ChanceBlock
+  | GameBlock
+  | IntervalsBlock
+  | LadderBlock
+  | LevelsBlock
+  | ListBlock
+  | MeasureBlock
+  | QuizBlock
+  | RoundsBlock
+  | SetsBlock
+  | SumsBlock
+  | TalkBlock
+  | TargetBlock
 export type Form = Block['form']
 export type BlockOf<F extends Form> = Extract<Block, { form: F }>
 

@@ -17,7 +17,7 @@ export const intervalsSchema = z.strictObject({
   stations: stationsField,
   travel: travelSchema.optional(),
   /** The child chooses that many of the stations. */
-  pick: z.int().min(1).max(limits.stations).optional(),
+  pick: perGroupSchema(z.int().min(1).max(limits.stations)).optional(),
   laps: perGroupSchema(z.array(lapSchema).min(1).max(limits.laps)),
   /** Stands in for a lap's last rest between laps; 0 counts too. */
   lapRest: perGroupSchema(secondsSchema).optional(),
@@ -26,7 +26,7 @@ export const intervalsSchema = z.strictObject({
   /** Whether a move done on each side splits its slot at half (1) or takes two slots (2). */
   sideSlots: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).optional(),
 })
-export type IntervalsBlock = z.infer<typeof intervalsSchema>
+export interface IntervalsBlock extends z.infer<typeof intervalsSchema> {}
 
 /** A new circuit of three laps of 30 s work and 30 s rest. */
 export const newIntervals = (id: string): IntervalsBlock => ({

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { limits } from '../limits.ts'
-import { perGroupSchema } from '../perGroup.ts'
+import { perGroupSchema, valueFor } from '../perGroup.ts'
 import { blockFields, secondsSchema, stationsField } from './common.ts'
 
 /** How high a ladder may go. */
@@ -17,10 +17,12 @@ export const ladderSchema = z.strictObject({
   by: z.int().min(1).max(limits.laps),
   /** `upDown` has its top once. */
   shape: z.enum(['up', 'down', 'upDown']),
+  /** Any row of numbers, 21-15-9, in place of all of that. */
+  rungs: perGroupSchema(z.array(rungSchema).min(1).max(60)).optional(),
   /** Between rungs. */
   restBetween: perGroupSchema(secondsSchema),
 })
-export type LadderBlock = z.infer<typeof ladderSchema>
+export interface LadderBlock extends z.infer<typeof ladderSchema> {}
 
 /** One to ten. */
 export const newLadder = (id: string): LadderBlock => ({
@@ -34,6 +36,12 @@ export const newLadder = (id: string): LadderBlock => ({
   shape: 'up',
   restBetween: { all: 0 },
 })
+
+/** The rungs of a ladder for a group, in the order in which they are climbed. */
+export const rungsFor = (block: LadderBlock, groupId: string): number[] =>
+  block.rungs
+    ? valueFor(block.rungs, groupId)
+    : rungs(valueFor(block.from, groupId), valueFor(block.to, groupId), block.by, block.shape)
 
 /**
  * The rungs of a ladder in the order in which they are climbed.

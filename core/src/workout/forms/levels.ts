@@ -18,7 +18,7 @@ export const levelsSchema = z.strictObject({
   /** The last station is a bonus for whoever has done the others. */
   bonus: z.boolean(),
 })
-export type LevelsBlock = z.infer<typeof levelsSchema>
+export interface LevelsBlock extends z.infer<typeof levelsSchema> {}
 
 /** Levels 1 to 3, a minute each. */
 export const newLevels = (id: string): LevelsBlock => ({

@@ -11,7 +11,7 @@ export const listSchema = z.strictObject({
   /** Seconds of rest between stations; none after the last. */
   restAfter: perGroupSchema(secondsSchema),
 })
-export type ListBlock = z.infer<typeof listSchema>
+export interface ListBlock extends z.infer<typeof listSchema> {}
 
 /** A new list without stations or rests. */
 export const newList = (id: string): ListBlock => ({ id, form: 'list', stations: [], restAfter: { all: 0 } })

@@ -10,7 +10,7 @@ export const measureSchema = z.strictObject({
   trials: perGroupSchema(z.int().min(1).max(5)),
   moment: z.enum(['before', 'after', 'alone']),
 })
-export type MeasureBlock = z.infer<typeof measureSchema>
+export interface MeasureBlock extends z.infer<typeof measureSchema> {}
 
 /** The pulse, once. */
 export const newMeasure = (id: string): MeasureBlock => ({

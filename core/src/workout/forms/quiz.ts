@@ -23,6 +23,6 @@ export const quizSchema = z.strictObject({
   form: z.literal('quiz'),
   questions: z.array(questionSchema).max(8),
 })
-export type QuizBlock = z.infer<typeof quizSchema>
+export interface QuizBlock extends z.infer<typeof quizSchema> {}
 
 export const newQuiz = (id: string): QuizBlock => ({ id, form: 'quiz', questions: [] })

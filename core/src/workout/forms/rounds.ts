@@ -15,7 +15,7 @@ export const roundsSchema = z.strictObject({
   /** Nobody goes on past it; it cuts the step it meets. */
   cap: perGroupSchema(stretchSchema).optional(),
 })
-export type RoundsBlock = z.infer<typeof roundsSchema>
+export interface RoundsBlock extends z.infer<typeof roundsSchema> {}
 
 /** Three rounds with a minute between them. */
 export const newRounds = (id: string): RoundsBlock => ({

@@ -13,7 +13,7 @@ export const setsSchema = z.strictObject({
   /** Between one move and the next. */
   restStations: perGroupSchema(secondsSchema),
 })
-export type SetsBlock = z.infer<typeof setsSchema>
+export interface SetsBlock extends z.infer<typeof setsSchema> {}
 
 /** Three sets with a minute between them. */
 export const newSets = (id: string): SetsBlock => ({

@@ -23,7 +23,7 @@ export const sumsSchema = z.strictObject({
   same: z.boolean(),
   seed: seedSchema,
 })
-export type SumsBlock = z.infer<typeof sumsSchema>
+export interface SumsBlock extends z.infer<typeof sumsSchema> {}
 
 /** Answers from five to twelve. */
 export const newSums = (id: string): SumsBlock => ({

@@ -8,7 +8,7 @@ export const talkSchema = z.strictObject({
   form: z.literal('talk'),
   seconds: perGroupSchema(secondsSchema),
 })
-export type TalkBlock = z.infer<typeof talkSchema>
+export interface TalkBlock extends z.infer<typeof talkSchema> {}
 
 /** A new talk block. */
 export const newTalk = (id: string): TalkBlock => ({ id, form: 'talk', seconds: { all: 30 } })

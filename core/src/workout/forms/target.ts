@@ -16,7 +16,7 @@ export const targetSchema = z.strictObject({
   throws: perGroupSchema(countSchema),
   rounds: perGroupSchema(countSchema),
 })
-export type TargetBlock = z.infer<typeof targetSchema>
+export interface TargetBlock extends z.infer<typeof targetSchema> {}
 
 /** Five throws, three rounds, at one, two and three metres. */
 export const newTarget = (id: string): TargetBlock => ({

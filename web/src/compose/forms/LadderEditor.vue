@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { rungs, valueFor, type BlockOf, type Scope } from '@esfuerzo/core'
+import { rungsFor, type BlockOf, type Scope } from '@esfuerzo/core'
 import FactFields from './FactFields.vue'
 
 /** A ladder, drawn as one. */
 const props = defineProps<{ block: BlockOf<'ladder'>; scope: Scope }>()
 const steps = computed(() => {
-  const { from, to, by, shape } = props.block
-  const of = (value: typeof from) => (props.scope === 'all' ? value.all : valueFor(value, props.scope[0]!))
-  return rungs(of(from), of(to), by, shape)
+  // The shared rungs are those of no group.
+  return rungsFor(props.block, props.scope === 'all' ? '' : props.scope[0]!)
 })
 const top = computed(() => Math.max(1, ...steps.value))
 </script>

@@ -1,18 +1,16 @@
 import { ProblemError } from '../problem.ts'
 import { shown } from '../zodProblems.ts'
 
-/** From one version of a document to the next: `migrations[1]` takes version 1 to version 2. */
+/** From one version of a document to the next: `migrations[1]` takes version 1 to version 2. They never change what they are given. */
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>
 
-/** Version 1 is the first; a change of the workout's shape adds its step here. */
-export const workoutMigrations: Migrations = {}
-
 /**
- * Brings a document read from a file or a database up to the version this program writes.
+ * Brings a document read from a file or a database up to the version this program works with.
  *
  * @param document what was read; not changed
- * @param to the version this program writes
- * @throws {ProblemError} `newer-version` when the document is from a later program; `wrong-type` when it has no version
+ * @param to the version this program works with
+ * @throws {ProblemError} `newer-version` when the document is from a later program. One without a version, or with one that was never
+ *   written, comes back as it is: its schema says what is wrong with it.
  */
 export function migrate(document: unknown, to: number, migrations: Migrations): unknown {
   if (document === null || typeof document !== 'object' || Array.isArray(document)) return document

@@ -1,0 +1,20 @@
+import type { DocumentKind } from './documents/document.ts'
+import { movesDocument } from './moves/ownMove.ts'
+import { publicationDocument } from './publication/schema.ts'
+import { runDocument } from './run/schema.ts'
+import { settingsDocument } from './settings/schema.ts'
+import { partDocument } from './workout/part.ts'
+import { workoutDocument } from './workout/readWorkout.ts'
+
+/** Every kind of document, by a short name. A test holds a document of each version that was ever written to be read. */
+export const documentKinds = {
+  session: workoutDocument,
+  part: partDocument,
+  settings: settingsDocument,
+  moves: movesDocument,
+  run: runDocument,
+  publication: publicationDocument,
+} as const satisfies Record<string, unknown>
+
+/** The same as a list, for what asks of each. */
+export const allDocumentKinds: readonly DocumentKind<unknown>[] = Object.values(documentKinds)

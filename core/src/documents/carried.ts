@@ -1,0 +1,33 @@
+import { readDocument, writtenDocument, type DocumentKind } from './document.ts'
+
+type Kinds = readonly DocumentKind<unknown>[]
+
+/** How deep in an answer documents may lie: `{ parts: [{ part }] }` is three. */
+const deepest = 4
+
+/** Whatever is carried in a message, with each document in it put through a change; what holds none stays the same object. */
+function mapDocuments(
+  kinds: Kinds,
+  value: unknown,
+  change: (kind: DocumentKind<unknown>, document: unknown) => unknown,
+) {
+  const walk = (here: unknown, depth: number): unknown => {
+    if (here === null || typeof here !== 'object' || depth > deepest) return here
+    const { format } = here as { format?: unknown }
+    const kind = typeof format === 'string' && kinds.find((k) => k.format === format)
+    if (kind) return change(kind, here)
+    if (Array.isArray(here)) return here.map((inner) => walk(inner, depth + 1))
+    return Object.fromEntries(Object.entries(here).map(([key, inner]) => [key, walk(inner, depth + 1)]))
+  }
+  return walk(value, 0)
+}
+
+/**
+ * A message as it came over the wire, every document in it read.
+ *
+ * @throws {ProblemError} `newer-version` where the other side is a release ahead in a document this one cannot read
+ */
+export const readCarried = (kinds: Kinds, message: unknown): unknown => mapDocuments(kinds, message, readDocument)
+
+/** A message on its way out, every document in it as it is written. */
+export const writtenCarried = (kinds: Kinds, message: unknown): unknown => mapDocuments(kinds, message, writtenDocument)

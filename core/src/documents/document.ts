@@ -1,0 +1,54 @@
+import type { core } from 'zod'
+import { ProblemError, type Problem } from '../problem.ts'
+import { zodProblems } from '../zodProblems.ts'
+import { migrate, type Migrations } from './migrate.ts'
+
+/** What Zod and its small build have in common. */
+interface Schema<T> {
+  safeParse: (data: unknown) => { success: true; data: T } | { success: false; error: core.$ZodError }
+}
+
+/** A kind of document that is written to a file, a database or a device and read again, perhaps years later. */
+export interface DocumentKind<T> {
+  /** What it calls itself: `esfuerzo.workout`. */
+  format: string
+  /** The version this program works with. */
+  version: number
+  schema: Schema<T>
+  /** From every version that was ever written to the next. */
+  migrations: Migrations
+  /** Mistakes that lie between parts of it. It is given unknown data and never throws. */
+  cross?: (document: unknown) => Problem[]
+  /**
+   * The document as the version before would have written it; undefined where that version cannot say all of it. What can be
+   * said so is written so: a server or a page that is one release behind then reads it.
+   */
+  asBefore?(document: T): Record<string, unknown> | undefined
+}
+
+/** What a kind's documents are. */
+export type DocumentOf<K> = K extends { schema: Schema<infer T> } ? T : never
+
+/**
+ * The one way in for every document, wherever it comes from: migrated to this version, checked whole, in its canonical form.
+ *
+ * @param data JSON data of any shape
+ * @throws {ProblemError} with every problem found, each with its path; nothing is read by halves
+ */
+export function readDocument<T>(kind: DocumentKind<T>, data: unknown): T {
+  const document = migrate(data, kind.version, kind.migrations)
+  const result = kind.schema.safeParse(document)
+  const problems = [
+    ...(result.success ? [] : zodProblems(result.error, document)),
+    ...(kind.cross ? kind.cross(document) : []),
+  ]
+  if (problems.length || !result.success) throw new ProblemError(problems)
+  return result.data
+}
+
+/**
+ * A document as it is written: in the version before where that says all of it, else in this one (the rule of two releases).
+ *
+ * @example writtenDocument(workoutDocument, readWorkout({ …, version: 1 })).version // 1
+ */
+export const writtenDocument = <T>(kind: DocumentKind<T>, document: T): unknown => kind.asBefore?.(document) ?? document

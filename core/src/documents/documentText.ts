@@ -1,0 +1,36 @@
+import { ProblemError, type Problem } from '../problem.ts'
+import { limits } from '../workout/limits.ts'
+import { readDocument, writtenDocument, type DocumentKind } from './document.ts'
+
+/**
+ * Reads a document from the text of a file.
+ *
+ * @throws {ProblemError} `too-big` past 512 KiB, `not-json` with the parser's own words, and all of {@link readDocument}
+ */
+export function readDocumentText<T>(kind: DocumentKind<T>, text: string): T {
+  // Three bytes is the longest a UTF-16 unit becomes in UTF-8, so shorter texts need no counting.
+  if (text.length * 3 > limits.bytes && utf8Length(text) > limits.bytes) {
+    throw new ProblemError([{ code: 'too-big', path: [], expected: `at most ${limits.bytes / 1024} KiB` }])
+  }
+  let data: unknown
+  try {
+    data = JSON.parse(text)
+  } catch (error) {
+    const problem: Problem = { code: 'not-json', path: [], received: (error as Error).message }
+    throw new ProblemError([problem], error)
+  }
+  return readDocument(kind, data)
+}
+
+/** A document as the text that is stored, in the version {@link writtenDocument} gives it. */
+export const writtenText = <T>(kind: DocumentKind<T>, document: T): string =>
+  JSON.stringify(writtenDocument(kind, document))
+
+function utf8Length(text: string): number {
+  let bytes = 0
+  for (const char of text) {
+    const point = char.codePointAt(0)!
+    bytes += point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4
+  }
+  return bytes
+}

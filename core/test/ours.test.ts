@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest'
+import {
+  addGroup,
+  addStation,
+  courseOf,
+  newWorkout,
+  parse,
+  proposeQuiz,
+  publish,
+  putMove,
+  stepCues,
+  stepLimit,
+  timeline,
+  type Cell,
+  type Home,
+} from '@esfuerzo/core'
+import { library } from './sessions.ts'
+
+/** Numbers and choices that are ours, each held where it stands: another would be another product. */
+const home: Home = { space: 'run', quiet: false, company: 'together', kit: [], standIns: {}, outdoors: false }
+const move = (id: string) => library.moves.get(id)!
+const typed = (...lines: string[]) => {
+  const { workout, problems } = parse(['# x', 'groups 4-6', '## Main part', ...lines].join('\n'), library)
+  expect(problems).toEqual([])
+  return workout
+}
+
+it('half of a slot is called from twenty seconds on, and no side of a split one', () => {
+  const work = (seconds: number, more = {}) =>
+    stepCues(
+      { kind: 'work', by: 'clock', seconds: { low: seconds, typical: seconds, high: seconds }, ...more },
+      seconds,
+    )
+  const halves = (cues: ReturnType<typeof work>) => cues.filter((c) => c.kind === 'half').map((c) => c.at)
+  expect([19, 20, 30].map((s) => halves(work(s)))).toEqual([[], [10], [15]])
+  expect(halves(work(30, { side: 'first' }))).toEqual([])
+})
+
+it('what a child answers in its own time waits six times as long as usual', () => {
+  const workout = typed('squat 10', '### Reach', 'measure sit and reach before')
+  const step = courseOf(publish(workout, library), ['g1']).lanes[0]!.steps.find((s) => s.kind === 'measure')
+  const timed = timeline(workout, 'g1', library).find((s) => s.kind === 'measure')
+  expect(step!.seconds.typical).toBeGreaterThan(0)
+  expect(stepLimit(step!)).toBe(6 * timed!.seconds.typical)
+})
+
+it('of five tossed things three fall left and two right', () => {
+  const steps = timeline(typed('toss 5, 1 round: jumping jack | squat'), 'g1', library)
+  expect(steps.filter((s) => s.kind === 'work').map((s) => [s.move, s.reps])).toEqual([
+    ['jumping-jack', 3],
+    ['squat', 2],
+  ])
+})
+
+it('a new, younger lane takes over no later lap that is too hard for it', () => {
+  const hard = move('squat-jump').versions.at(-1)!
+  expect(hard.fromGrade).toBeGreaterThan(0)
+  const cell: Cell = {
+    move: 'squat-jump',
+    version: move('squat-jump').versions[0]!.id,
+    fromLap: [
+      { lap: 2, dose: { unit: 'reps', amount: 5 } },
+      { lap: 3, version: hard.id },
+    ],
+  }
+  const workout = addStation(newWorkout('x', [[6]], 20, 1), 'b2', { all: cell })
+  const next = addGroup(workout, [0], library)
+  const block = next.sections.flatMap((s) => s.blocks).find((b) => b.id === 'b2')!
+  const cells = 'stations' in block ? block.stations[0]!.cells : undefined
+  expect(cells?.by?.[next.groups[1]!.id]?.fromLap).toEqual([cell.fromLap![0]])
+})
+
+describe('a move that is put into a cell', () => {
+  const place = { form: 'list', home } as const
+  const loaded: Cell = {
+    move: 'squat',
+    version: 'squat',
+    dose: { unit: 'reps', amount: 7 },
+    load: { kg: 2 },
+    tempo: 'slow',
+  }
+  const loadable = [...library.moves.values()].find((m) => m.loadable && m.measures.includes('reps'))!
+  const bare = [...library.moves.values()].find((m) => !m.loadable && m.measures.includes('reps'))!
+
+  it('keeps the dose it takes, a load it can hold, and the tempo', () => {
+    expect(putMove(loaded, loadable, { grades: [5] }, place, library)).toMatchObject({
+      dose: loaded.dose,
+      load: loaded.load,
+      tempo: 'slow',
+    })
+    expect(putMove(loaded, bare, { grades: [5] }, place, library)).not.toHaveProperty('load')
+  })
+
+  it('comes in each group’s own version, and holds its stretches as long as the school does', () => {
+    expect(putMove(undefined, move('squat-jump'), { grades: [0, 1] }, place, library).version).toBe('frog')
+    expect(putMove(undefined, move('squat-jump'), { grades: [4, 5] }, place, library).version).toBe('squat-jump')
+    for (const cell of [undefined, loaded])
+      expect(putMove(cell, move('quad-stretch'), { grades: [4] }, { ...place, hold: '30' }, library).dose).toEqual({
+        unit: 'seconds',
+        amount: 30,
+      })
+  })
+})
+
+it('the right answer of a proposed quiz has no place of its own', () => {
+  const quiz = proposeQuiz(typed('squat 10', 'lunge 8', 'plank 20 s'), library)
+  const others = ['pogo jump 10', 'march 20 s', 'push-up 5', 'side plank 10 s'].flatMap((line) =>
+    proposeQuiz(typed(line, 'squat 10'), library),
+  )
+  const all = [...quiz, ...others]
+  for (const { answers, right } of all) expect(answers[right]).toBeDefined()
+  expect(new Set(all.map((q) => q.right)).size).toBeGreaterThan(1)
+})

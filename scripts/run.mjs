@@ -1,0 +1,154 @@
+// Running what a check is made of: commands whose output is shown when they are over, two at a time.
+import { spawn } from 'node:child_process'
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+
+/** @typedef {{ title: string, seconds: number, passed: number, failed: number, tests: { title: string, seconds: number }[] }} Outcome */
+
+/**
+ * Runs a command; its output is shown when it is over, whole where it failed.
+ *
+ * @param {string} root where it runs
+ * @param {string[]} command the program and its words; programs of packages by their name
+ * @param {Record<string, string>} [env]
+ * @returns {Promise<{ fine: boolean, seconds: number, output: string }>}
+ */
+export function runCommand(root, [program, ...words], env = {}) {
+  const started = Date.now()
+  return new Promise((resolve) => {
+    const path = `${join(root, 'node_modules', '.bin')}:${process.env.PATH}`
+    const child = spawn(program, words, { cwd: root, env: { ...process.env, NO_COLOR: '1', ...env, PATH: path } })
+    let output = ''
+    child.stdout.on('data', (data) => (output += data))
+    child.stderr.on('data', (data) => (output += data))
+    child.on('error', (error) => (output += String(error)))
+    child.on('close', (code) => resolve({ fine: code === 0, seconds: (Date.now() - started) / 1000, output }))
+  })
+}
+
+function report(title, { fine, seconds, output }) {
+  console.log(`${fine ? '✓' : '✗'} ${title} (${Math.round(seconds)} s)`)
+  if (!fine) console.log(output.trimEnd())
+}
+
+/** A check that counts as one test. @returns {Promise<Outcome>} */
+export async function check(root, title, ...commands) {
+  let seconds = 0
+  let fine = true
+  for (const command of commands) {
+    const ran = await runCommand(root, command)
+    seconds += ran.seconds
+    fine = ran.fine
+    if (!fine || command === commands.at(-1)) report(title, { ...ran, seconds })
+    if (!fine) break
+  }
+  return { title, seconds, passed: fine ? 1 : 0, failed: fine ? 0 : 1, tests: [] }
+}
+
+const reports = (root) => join(root, '.cache', 'reports')
+
+/** A run that failed without a failed test, or without a report, is itself a failure. */
+function counted(title, ran, read) {
+  let found = { passed: 0, failed: 0, tests: [] }
+  try {
+    found = read()
+  } catch {
+    console.log(`✗ ${title}: no report was written`)
+  }
+  report(title, ran)
+  const failed = found.failed + ((!ran.fine && found.failed === 0) || found.passed + found.failed === 0 ? 1 : 0)
+  return { title, seconds: ran.seconds, passed: found.passed, failed, tests: found.tests }
+}
+
+/**
+ * Tests by Vitest.
+ *
+ * @param {{ projects: string[], files?: string[], workers?: number, env?: Record<string, string>, words?: string[] }} what
+ * @returns {Promise<Outcome>}
+ */
+export async function vitest(root, title, { projects, files = [], workers = 1, env = {}, words = [] }) {
+  const file = join(reports(root), `${projects.join('-')}.json`)
+  mkdirSync(reports(root), { recursive: true })
+  rmSync(file, { force: true })
+  const ran = await runCommand(
+    root,
+    [
+      'vitest',
+      'run',
+      ...files,
+      ...projects.flatMap((p) => ['--project', p]),
+      `--maxWorkers=${workers}`,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${file}`,
+      ...words,
+    ],
+    env,
+  )
+  return counted(title, ran, () => {
+    const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(file, 'utf8'))
+    const tests = testResults.flatMap((f) =>
+      f.assertionResults.map((t) => ({ title: t.fullName, seconds: (t.duration ?? 0) / 1000 })),
+    )
+    return { passed: numPassedTests, failed: numFailedTests, tests }
+  })
+}
+
+/**
+ * Journeys by Playwright.
+ *
+ * @param {{ files?: string[], env?: Record<string, string> }} what
+ * @returns {Promise<Outcome>}
+ */
+export async function playwright(root, title, { files = [], env = {} } = {}) {
+  const file = join(reports(root), 'browser.json')
+  mkdirSync(reports(root), { recursive: true })
+  rmSync(file, { force: true })
+  const ran = await runCommand(
+    root,
+    ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=line,json', ...files],
+    { PLAYWRIGHT_JSON_OUTPUT_FILE: file, ...env },
+  )
+  return counted(title, ran, () => {
+    const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'))
+    const specs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)]
+    const tests = suites.flatMap(specs).map((spec) => ({
+      title: spec.title,
+      seconds: spec.tests.flatMap((t) => t.results).reduce((sum, r) => sum + r.duration, 0) / 1000,
+    }))
+    return { passed: stats.expected, failed: stats.unexpected + stats.flaky, tests }
+  })
+}
+
+/**
+ * Runs tasks in their order, so many at a time.
+ *
+ * @template T
+ * @param {(() => Promise<T>)[]} tasks
+ * @returns {Promise<T[]>}
+ */
+export async function abreast(tasks, atOnce = 2) {
+  const results = []
+  let next = 0
+  const lane = async () => {
+    while (next < tasks.length) {
+      const mine = next++
+      results[mine] = await tasks[mine]()
+    }
+  }
+  await Promise.all(Array.from({ length: atOnce }, lane))
+  return results
+}
+
+/** What was counted, as the last lines of a run: seconds by phase, the slowest tests, the sum. @returns {boolean} whether all passed */
+export function summary(outcomes, began) {
+  const sum = (key) => outcomes.reduce((total, o) => total + o[key], 0)
+  console.log('\nseconds by phase')
+  for (const { title, seconds } of outcomes) console.log(`  ${seconds.toFixed(0).padStart(5)}  ${title}`)
+  const slowest = outcomes.flatMap((o) => o.tests).sort((a, b) => b.seconds - a.seconds)
+  if (slowest.length) console.log('the slowest tests')
+  for (const { title, seconds } of slowest.slice(0, 10)) console.log(`  ${seconds.toFixed(1).padStart(5)}  ${title}`)
+  console.log(`\nin ${Math.round((Date.now() - began) / 1000)} s`)
+  console.log(`${sum('passed')} passed, ${sum('failed')} failed`)
+  return sum('failed') === 0
+}

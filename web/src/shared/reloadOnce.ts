@@ -1,0 +1,21 @@
+const key = 'esfuerzo-reloaded-at'
+/** A page that is still too old after a reload is not loaded again for so long: the servers are being renewed. */
+const patience = 5 * 60 * 1000
+
+/**
+ * Loads a page anew that has met a document of a later release, once; what was typed is kept on the device by then.
+ *
+ * @param now milliseconds
+ * @returns false where that has been tried just now
+ */
+export function reloadOnce(now = Date.now(), place: Pick<Location, 'reload'> = location): boolean {
+  try {
+    if (now - Number(sessionStorage.getItem(key) ?? -patience) < patience) return false
+    sessionStorage.setItem(key, String(now))
+  } catch {
+    // Where nothing can be kept, a page would be loaded for ever.
+    return false
+  }
+  place.reload()
+  return true
+}
