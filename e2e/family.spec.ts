@@ -62,7 +62,8 @@ test('a run finished without a network is kept on the device and sent when it is
 
 test('an ended link says so kindly, and a made-up one too', async ({ page }) => {
   const href = await linkOf(page, /The ferry stays in/)
-  await page.getByRole('button', { name: 'End it' }).click()
+  await page.getByRole('button', { name: 'End it …' }).click()
+  await page.getByRole('button', { name: 'End it now' }).click()
   await expect(page.getByText('This link has ended')).toBeVisible()
   await page.goto(href)
   await expect(page.getByRole('heading', { name: 'This session has ended' })).toBeVisible()

@@ -29,6 +29,9 @@ export const runSummarySchema = z.strictObject({
 })
 export type RunSummary = z.infer<typeof runSummarySchema>
 
+/** Where a page of runs ends: when its last came in, and its id. */
+const pageMarkSchema = z.string().regex(/^\d{4}-\d\d-\d\dT[\d:.]+Z~[0-9a-f-]{36}$/, 'the mark of a page')
+
 /** What is sent out, and what comes back. */
 export const publicationEndpoints = {
   publishWorkout: endpoint({
@@ -56,6 +59,8 @@ export const publicationEndpoints = {
     path: '/api/publications/:id/end',
     access: 'teacher',
     params: idParams,
+    /** `misused`: nothing more is taken, not even runs that ended before. */
+    body: z.strictObject({ misused: z.boolean().optional() }),
     answer: publicationInfoSchema,
   }),
   /** The session as it was sent out last, to see what has changed since. */
@@ -70,8 +75,14 @@ export const publicationEndpoints = {
     method: 'GET',
     path: '/api/runs',
     access: 'teacher',
-    query: z.strictObject({ workout: z.uuid().optional() }),
-    answer: z.strictObject({ runs: z.array(runSummarySchema) }),
+    /** `before`: what the page before gave as its `next`. */
+    query: z.strictObject({ workout: z.uuid().optional(), before: pageMarkSchema.optional() }),
+    answer: z.strictObject({
+      runs: z.array(runSummarySchema),
+      /** All there are, listed or not. */
+      total: z.int(),
+      next: pageMarkSchema.nullable(),
+    }),
   }),
   resolveLink: endpoint({
     method: 'GET',

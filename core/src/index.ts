@@ -191,10 +191,9 @@ export {
 } from './publication/schema.ts'
 export { type Play, type PlayedTurn, type PlayOf } from './publication/playSchema.ts'
 export { feltScale } from './run/felt.ts'
-export { runFormat, runVersion } from './run/runFormat.ts'
+export { mostCountedSteps, runFormat, runVersion } from './run/runFormat.ts'
 export { surveyQuestions } from './run/survey.ts'
 export {
-  mostCountedSteps,
   runDocument,
   runSchema,
   type CountedStep,
@@ -240,6 +239,7 @@ export {
   type ChanceTask,
   type Outcome,
 } from './run/chanceGame.ts'
+export { leftCounted } from './run/countedSteps.ts'
 export { pulseRate, type PulseRate } from './results/pulse.ts'
 export { decodeHeartRate, encodeHeartRate, type HeartRate } from './results/heartRate.ts'
 export { doneAs, type DoneAs } from './run/doneAs.ts'

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import * as classes from './classes.ts'
 import * as first from './first.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
+import * as lateRuns from './lateRuns.ts'
 import * as ownMoves from './ownMoves.ts'
 
 /** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
@@ -10,4 +11,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '002-history-shelf-settings', migration: historyShelfSettings },
   { name: '003-own-moves', migration: ownMoves },
   { name: '004-classes', migration: classes },
+  { name: '005-late-runs', migration: lateRuns },
 ]

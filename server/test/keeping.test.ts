@@ -1,7 +1,7 @@
 import { unzipSync, strFromU8 } from 'fflate'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { partOf, readWorkout } from '@esfuerzo/core'
+import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
 import { shelfRoom } from '../src/shelf/store.ts'
 import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
@@ -69,7 +69,7 @@ describe('history', () => {
     await save(id, 1, 'Second')
     const [, first] = await versions(id)
     const path = `/api/workouts/${id}/versions/${first.id}`
-    expect((await own.get(path).expect(200)).body.document).toEqual(smallWorkout())
+    expect(readWorkout((await own.get(path).expect(200)).body.document)).toEqual(smallWorkout())
     expect((await own.put(path).send({ name: 'The first' }).expect(200)).body.name).toBe('The first')
     expect((await own.put(path).send({ name: '' }).expect(200)).body.name).toBeNull()
   })
@@ -131,7 +131,7 @@ describe('the shelf', () => {
     await own.put(`/api/shelf/${first.id}`).send({ name: 'Soft landings' }).expect(200)
     const { parts } = (await own.get('/api/shelf')).body
     expect(parts.map((p: { name: string }) => p.name)).toEqual(['Gusts', 'Soft landings'])
-    expect(parts[1].part).toEqual(part)
+    expect(readDocument(documentKinds.part, parts[1].part)).toEqual(part)
     expect((await other.get('/api/shelf')).body.parts).toEqual([])
     await own.delete(`/api/shelf/${first.id}`).expect(200)
     expect((await own.get('/api/shelf')).body.parts).toHaveLength(1)

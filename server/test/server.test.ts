@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { publicationSchema, problemCodes } from '@esfuerzo/core'
+import { publicationSchema, problemCodes, readWorkout } from '@esfuerzo/core'
 import { errorStatus, problemDocumentSchema } from '@esfuerzo/contract'
 import { addDemo, demoSignIn } from '../src/demo/addDemo.ts'
 import { isDatabaseAway } from '../src/database.ts'
@@ -53,7 +53,7 @@ describe('sessions', () => {
   it('come back as they went in, odd Unicode and markup included', async () => {
     const document = smallWorkout('<img src=x onerror=alert(1)> 👩🏽‍🦽 ‏שלום é')
     const { body } = await own.post('/api/workouts').send({ document }).expect(200)
-    expect((await own.get(`/api/workouts/${body.id}`)).body.document).toEqual(document)
+    expect(readWorkout((await own.get(`/api/workouts/${body.id}`)).body.document)).toEqual(document)
   })
 
   it('go into the bin and come out again', async () => {
@@ -364,7 +364,7 @@ it('fills an empty database with the demo, once', async () => {
   const { workouts } = (await agent.get('/api/workouts')).body
   expect(workouts.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(14)
   expect(workouts).toHaveLength(19)
-  const { runs } = (await agent.get('/api/runs')).body
-  expect(runs.length).toBeGreaterThan(60)
+  const { runs, total } = (await agent.get('/api/runs')).body
+  expect(total).toBeGreaterThan(60)
   expect(Math.max(...runs.map((r: { receivedAt: string }) => Date.parse(r.receivedAt)))).toBeLessThanOrEqual(Date.now())
 })

@@ -212,7 +212,7 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
       results: [12, 11].map((value, i) => ({ block: 'b2', station: 's1', lap: i + 1, value, unit: 'reps' })),
     },
   } as unknown as RunSummary
-  const item = mounted((await import('../src/desk/RunItem.vue')).default, { run })
+  const item = mounted((await import('../src/runs/RunItem.vue')).default, { run })
   for (const text of ['B', '2–3', 'Springs', 'took 17:30', 'felt 4 of 5', '2 skipped', 'Frog jump 12, 11'])
     expect(item.text()).toContain(text)
 })

@@ -101,6 +101,21 @@ describe('the player', () => {
     expect(first!.result.value).toEqual({ done: 2, skipped: 1, easier: 0 })
   })
 
+  it('keeps how long counted work took, and whether a tap or the clock ended it', () => {
+    const player = run()
+    now = 80
+    player.look()
+    const [mine] = player.lanes
+    expect(mine!.step.value?.by).toBe('count')
+    now = 92.4
+    player.unseen()
+    mine!.done()
+    const [took] = player.counted.value[0]!
+    expect(took).toMatchObject({ step: mine!.state.value.index - 1, by: 'tap', seen: false, spoken: false })
+    expect(took!.seconds).toBeCloseTo(12.4, 1)
+    expect(player.keep().counted).toEqual([[took]])
+  })
+
   it('stands still while paused and goes on where it was', () => {
     const player = run()
     now = 12
@@ -220,47 +235,5 @@ describe('the voice', () => {
     speech.say('two', 'en')
     expect(synth.speak).toHaveBeenCalledTimes(1)
     createSpeech(undefined).say('nobody', 'en')
-  })
-})
-
-describe('the queue of runs', () => {
-  const store = new Map<string, unknown>()
-  const answers: (() => Response)[] = []
-  beforeEach(() => {
-    vi.resetModules()
-    store.clear()
-    vi.doMock('idb-keyval', () => ({
-      createStore: () => ({}),
-      set: async (key: string, value: unknown) => void store.set(key, value),
-      del: async (key: string) => void store.delete(key),
-      entries: async () => [...store],
-    }))
-    vi.stubGlobal('fetch', async () => answers.shift()!())
-  })
-  const json = (status: number, body: object) => () => new Response(JSON.stringify(body), { status })
-  const run = { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d' } as never
-
-  it('keeps a run until the server has it', async () => {
-    const { sendRun, sendQueued } = await import('../src/family/runQueue.ts')
-    answers.push(
-      () => {
-        throw new TypeError('network')
-      },
-      json(503, { code: 'database-away', detail: '' }),
-      json(200, { id: '1' }),
-    )
-    expect(await sendRun('T', run)).toBe('kept')
-    expect(store.size).toBe(1)
-    await sendQueued()
-    expect(store.size).toBe(1)
-    await sendQueued()
-    expect(store.size).toBe(0)
-  })
-
-  it('gives up on one the server will never take, and says so', async () => {
-    const { sendRun } = await import('../src/family/runQueue.ts')
-    answers.push(json(410, { code: 'ended', detail: 'over' }))
-    await expect(sendRun('T', run)).rejects.toMatchObject({ code: 'ended' })
-    expect(store.size).toBe(0)
   })
 })

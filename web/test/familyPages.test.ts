@@ -3,19 +3,47 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createI18n } from 'vue-i18n'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
-import { addStation, cellsFor, newWorkout, publish, setStation, type Run, type Workout } from '@esfuerzo/core'
+import {
+  addStation,
+  cellsFor,
+  newWorkout,
+  publish,
+  runSchema,
+  setStation,
+  type Run,
+  type Workout,
+} from '@esfuerzo/core'
 import en from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
+import type { Life } from '../src/family/runLife.ts'
 import { trackGeometry } from '../src/player/trackGeometry.ts'
 import { library } from '../src/teacher/library.ts'
 
+/** The device's store of runs; what else a page keeps is forgotten. */
+const disk = new Map<string, Life>()
 vi.mock('idb-keyval', () => ({
-  createStore: () => ({}),
+  createStore: (name: string) => name,
   get: async () => undefined,
-  set: async () => {},
-  del: async () => {},
-  entries: async () => [],
+  set: async (id: string, life: Life, store: string) => void (store === 'esfuerzo-runs' && disk.set(id, life)),
+  del: async (id: string) => void disk.delete(id),
+  entries: async (store: string) => (store === 'esfuerzo-runs' ? [...disk] : []),
 }))
+let lives = 0
+/** Puts a run of the link's session on the device. */
+function onDevice(lane: string, more: Partial<Life>): string {
+  const id = `life-${++lives}`
+  const life = {
+    id,
+    token,
+    sha256,
+    title: 'Springs',
+    lanes: [{ lane, run: `0b0c6d0e-4d5a-4a6f-9d6e-${String(lives).padStart(12, '0')}` }],
+    startedAt: '2026-03-01T10:00:00.000Z',
+    keptAt: Date.now(),
+  }
+  disk.set(id, { ...life, stage: 'underway', ...more })
+  return id
+}
 
 const token = 'AbCdEfGhIjKlMnOpQrStUv'
 const sha256 = 'a'.repeat(64)
@@ -73,7 +101,7 @@ async function opened(load: () => Promise<{ default: Component }>, with_: string
 
 beforeEach(() => {
   sent.length = 0
-  localStorage.clear()
+  disk.clear()
   answerRun = () => new Response('{"id":"x"}', { status: 200 })
 })
 
@@ -112,8 +140,7 @@ describe('the front page', () => {
   })
 
   it('offers to go on where a run was left, and begins anew where that is wanted', async () => {
-    const underway = { lanes: ['g2'], sha256, startedAt: '', keptAt: Date.now(), run: {} }
-    localStorage.setItem(`esfuerzo-underway-${token}`, JSON.stringify(underway))
+    const id = onDevice('g2', { player: {} as never })
     const { wrapper, router } = await opened(front)
     await wrapper
       .findAll('button')
@@ -121,10 +148,10 @@ describe('the front page', () => {
       .trigger('click')
     await flushPromises()
     expect(router.currentRoute.value).toMatchObject({ name: 'run', query: { lane: ['g2'] } })
-    expect(localStorage.getItem(`esfuerzo-underway-${token}`)).not.toBeNull()
+    expect(disk.has(id)).toBe(true)
     await wrapper.findAll('.lane')[0]!.trigger('click')
     await flushPromises()
-    expect(localStorage.getItem(`esfuerzo-underway-${token}`)).toBeNull()
+    expect(disk.has(id)).toBe(false)
   })
 
   it('starts a lane with one tap', async () => {
@@ -147,14 +174,13 @@ describe('the front page', () => {
 describe('the page after', () => {
   const after = () => import('../src/family/AfterPage.vue')
   const finished = (lane: string, done = 6) =>
-    localStorage.setItem(
-      `esfuerzo-run-${token}`,
-      JSON.stringify({
-        lanes: [{ lane, done, skipped: 1, easier: 0, found: [] }],
-        startedAt: '2026-03-01T10:00:00.000Z',
-        finishedAt: '2026-03-01T10:06:30.000Z',
-      }),
-    )
+    onDevice(lane, {
+      stage: 'finished',
+      ended: done ? 'whole' : 'early',
+      finishedAt: '2026-03-01T10:06:30.000Z',
+      results: [{ lane, done, skipped: 1, easier: 0, found: [], counted: [counted] }],
+    })
+  const counted = { step: 4, seconds: 12.5, by: 'tap', seen: true, spoken: false } as const
 
   it('asks the youngest by faces, sends what was chosen and typed, and nothing that names a child', async () => {
     finished('g1')
@@ -180,14 +206,20 @@ describe('the page after', () => {
       format: 'esfuerzo.run',
       publication: sha256,
       group: 'g1',
+      version: 2,
       steps: { done: 6, skipped: 1, easier: 0 },
+      ended: 'whole',
+      counted: [counted],
       felt: { scale: 'faces', value: 4 },
       results: [
         { block: 'b2', station: 's1', lap: 1, value: 12, unit: 'reps' },
         { block: 'b2', station: 's1', lap: 3, value: 9, unit: 'reps' },
       ],
     })
+    expect(runSchema.safeParse(sent[0]!.run).success).toBe(true)
     expect(Object.keys(sent[0]!.run).sort()).toEqual([
+      'counted',
+      'ended',
       'felt',
       'finishedAt',
       'format',
@@ -243,8 +275,10 @@ describe('the page after', () => {
 
   it('is kind to whoever stopped early, and to whoever comes without a run', async () => {
     finished('g1', 0)
-    expect((await opened(after)).wrapper.text()).toContain('That is all right')
-    localStorage.clear()
+    const { wrapper } = await opened(after)
+    expect(wrapper.text()).toContain('That is all right')
+    expect(wrapper.find('h1').text()).toBe('Done for today')
+    disk.clear()
     expect((await opened(after)).wrapper.text()).toContain('No session finished here yet')
   })
 })

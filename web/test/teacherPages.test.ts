@@ -110,7 +110,7 @@ describe('the Desk', () => {
       200,
       { workouts: [summary('Harbour wall', null), summary('Springs', '2026-01-01T00:00:00Z')] },
     ]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const page = await open()
     expect(page.find('[aria-labelledby=drafts]').text()).toContain('Harbour wall')
     expect(page.find('[aria-labelledby=sent]').text()).toContain('3 came back')
@@ -119,7 +119,7 @@ describe('the Desk', () => {
 
   it('says what to do where there is nothing yet', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     expect((await open()).text()).toContain('No session yet')
   })
 
@@ -127,7 +127,7 @@ describe('the Desk', () => {
     const page = await open()
     expect(page.find('p[role=alert]').text()).toContain('cannot be reached')
     answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     await page.find('p[role=alert] button').trigger('click')
     await flushPromises()
     expect(page.find('p[role=alert]').exists()).toBe(false)
@@ -136,7 +136,7 @@ describe('the Desk', () => {
 
   it('puts a session into the bin, and starts a new one from another', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     answers[`DELETE /api/workouts/${ID}`] = () => [200, {}]
     answers[`GET /api/workouts/${ID}`] = () => [
       200,
@@ -180,7 +180,7 @@ describe('handing out', () => {
   })
   const open = async () => {
     answers[`GET /api/workouts/${ID}`] = () => [200, { id: ID, revision: 7, updatedAt: '', document: document_ }]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     answers['GET /api/classes'] = () => [200, { classes }]
     answers[`GET /api/workouts/${ID}/last-sent`] = () => [200, { document: lastSent }]
     const page = opened((await import('../src/handout/HandoutPage.vue')).default, { id: ID })
@@ -202,7 +202,11 @@ describe('handing out', () => {
     expect(page.find('a.address').attributes('href')).toMatch(/\/go\/T{22}$/)
     await page
       .findAll('li button')
-      .find((b) => b.text() === 'End it')!
+      .find((b) => b.text() === 'End it …')!
+      .trigger('click')
+    await page
+      .findAll('li button')
+      .find((b) => b.text() === 'End it now')!
       .trigger('click')
     await flushPromises()
     expect(page.find('a.address').exists()).toBe(false)
@@ -311,7 +315,7 @@ describe('what came back', () => {
     const page = await panel()
     await flushPromises()
     expect(page.find('[role=alert]').text()).toContain('signed out')
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     await page.find('button').trigger('click')
     await flushPromises()
     expect(page.find('[role=alert]').exists()).toBe(false)
@@ -330,7 +334,7 @@ describe('what came back', () => {
       200,
       { workouts: [summary('Springs', new Date().toISOString()), summary('Gusts', new Date().toISOString())] },
     ]
-    answers['GET /api/runs'] = () => [200, { runs: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const page = opened((await import('../src/desk/DeskPage.vue')).default)
     await flushPromises()
     expect(page.text()).toContain('6 runs came back')

@@ -3,7 +3,7 @@ import type { DocumentKind } from '../documents/document.ts'
 import { unitSchema } from '../workout/dose.ts'
 import { idSchema } from '../workout/id.ts'
 import { lineSchema } from '../workout/text.ts'
-import { runFormat, runVersion } from './runFormat.ts'
+import { mostCountedSteps, runFormat, runVersion } from './runFormat.ts'
 import { surveyQuestions } from './survey.ts'
 
 /** How hard it felt: one of five faces up to grade 2, 0–10 above. */
@@ -64,8 +64,6 @@ export const countedStepSchema = z.strictObject({
   spoken: z.boolean(),
 })
 export interface CountedStep extends z.infer<typeof countedStepSchema> {}
-/** As many as a run carries: those of a long session; what comes after is left out. */
-export const mostCountedSteps = 600
 
 const stepsSchema = z.int().min(0).max(20_000)
 

@@ -55,8 +55,8 @@ export function publicationRoutes(router: Router, db: Knex, library: Library, se
     return { document: (await lastPublished(db, teacherId, params.id)) ?? null }
   })
 
-  implement(router, 'endPublication', async ({ teacherId, params }) => {
-    if (!(await endPublication(db, teacherId, params.id))) throw new ServerError('not-found')
+  implement(router, 'endPublication', async ({ teacherId, params, body }) => {
+    if (!(await endPublication(db, teacherId, params.id, body.misused ?? false))) throw new ServerError('not-found')
     return info((await findPublication(db, teacherId, params.id))!)
   })
 }

@@ -11,6 +11,7 @@ interface Row {
   created_at: Date
   ends_at: Date
   ended_at: Date | null
+  misused: boolean
   class_id: string | null
   runs: string
 }
@@ -74,11 +75,15 @@ export async function listPublications(db: Knex, teacherId: string, workoutId: s
   return (rows as Row[]).map(stored)
 }
 
-/** Ends a link; one that has ended stays as it was. False where it is not hers. */
-export async function endPublication(db: Knex, teacherId: string, id: string): Promise<boolean> {
+/**
+ * Ends a link; one that has ended stays as it was, but may still be said to be misused. False where it is not hers.
+ *
+ * @param misused nothing more is taken through it
+ */
+export async function endPublication(db: Knex, teacherId: string, id: string, misused: boolean): Promise<boolean> {
   const found = await db<Row>('publications')
     .where({ teacher_id: teacherId, id })
-    .update({ ended_at: db.raw('coalesce(ended_at, now())') as unknown as Date })
+    .update({ ended_at: db.raw('coalesce(ended_at, now())') as unknown as Date, ...(misused && { misused }) })
   return found > 0
 }
 
@@ -88,6 +93,8 @@ export interface LinkTarget {
   title: string
   endsAt: Date
   endedAt: Date | null
+  /** Ended because it came into wrong hands. */
+  misused: boolean
   /** Grades of the class it is for. */
   grades: number[] | null
 }
@@ -97,10 +104,10 @@ export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarg
   const row: (Row & { grades: number[] | null }) | undefined = await db('publications as p')
     .leftJoin('classes as c', 'c.id', 'p.class_id')
     .where({ token_hash: tokenHash })
-    .first('p.id', 'p.sha256', 'p.title', 'p.ends_at', 'p.ended_at', 'c.grades')
+    .first('p.id', 'p.sha256', 'p.title', 'p.ends_at', 'p.ended_at', 'p.misused', 'c.grades')
   if (!row) return undefined
-  const { id, sha256, title, grades } = row
-  return { id, sha256, title, endsAt: row.ends_at, endedAt: row.ended_at, grades }
+  const { id, sha256, title, misused, grades } = row
+  return { id, sha256, title, endsAt: row.ends_at, endedAt: row.ended_at, misused, grades }
 }
 
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {

@@ -4,7 +4,7 @@ import type { Problem, Publication, Run } from '@esfuerzo/core'
 import { implement } from '../http/implement.ts'
 import { Counter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
-import { resolveToken } from '../publications/resolveToken.ts'
+import { resolveForRun } from '../publications/resolveToken.ts'
 import { readSnapshot } from '../publications/store.ts'
 import { addRun, listRuns } from './store.ts'
 
@@ -41,7 +41,7 @@ export function runProblems(run: Run, sha256: string, publication: Publication):
 export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
   const byLink = new Counter(db, 'runs', limits.runs)
   implement(router, 'sendRun', async ({ params, body }) => {
-    const target = await resolveToken(db, params.token)
+    const target = await resolveForRun(db, params.token, body.finishedAt)
     await byLink.count(target.id)
     const publication = JSON.parse((await readSnapshot(db, target.sha256))!) as Publication
     const problems = runProblems(body, target.sha256, publication)
@@ -53,7 +53,5 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
 
 /** What came back. */
 export function runListRoutes(router: Router, db: Knex): void {
-  implement(router, 'listRuns', async ({ teacherId, query }) => ({
-    runs: await listRuns(db, teacherId, query.workout),
-  }))
+  implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
 }

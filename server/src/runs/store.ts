@@ -19,27 +19,51 @@ export async function addRun(db: Knex, publicationId: string, run: Run, received
     .ignore()
 }
 
-/** At most this many runs are listed, the latest first. */
-const listed = 200
+/** So many runs are a page. */
+const page = 24
+/** A mark has milliseconds; the database counts finer. */
+const received = "date_trunc('milliseconds', r.received_at)"
 
-/** What came back to a teacher, of all her sessions or of one. */
-export async function listRuns(db: Knex, teacherId: string, workoutId: string | undefined): Promise<RunSummary[]> {
-  const query = db('runs as r')
-    .join('publications as p', 'p.id', 'r.publication_id')
-    .join('workouts as w', 'w.id', 'p.workout_id')
-    .where({ 'p.teacher_id': teacherId, 'w.removed_at': null })
-    .select('r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256')
-    .orderBy('r.received_at', 'desc')
-    .limit(listed)
-  if (workoutId) query.where({ 'p.workout_id': workoutId })
-  const rows: { document: unknown; received_at: Date; title: string; workout_id: string; sha256: string }[] =
-    await query
+interface Row {
+  id: string
+  document: unknown
+  received_at: Date
+  title: string
+  workout_id: string
+  sha256: string
+}
+
+/**
+ * What came back to a teacher, of all her sessions or of one, the latest first.
+ *
+ * @param before the `next` of the page before
+ */
+export async function listRuns(
+  db: Knex,
+  teacherId: string,
+  workoutId: string | undefined,
+  before: string | undefined,
+): Promise<{ runs: RunSummary[]; total: number; next: string | null }> {
+  const theirs = () =>
+    db('runs as r')
+      .join('publications as p', 'p.id', 'r.publication_id')
+      .join('workouts as w', 'w.id', 'p.workout_id')
+      .where({ 'p.teacher_id': teacherId, 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
+  const query = theirs()
+    .select('r.id', 'r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256')
+    .orderByRaw(`${received} desc, r.id desc`)
+    .limit(page + 1)
+  if (before) query.whereRaw(`(${received}, r.id) < (?::timestamptz, ?::uuid)`, before.split('~'))
+  const [count] = await theirs().count({ n: '*' })
+  const found: Row[] = await query
+  const rows = found.slice(0, page)
+  const last = found.length > page ? rows.at(-1) : undefined
   const shas = [...new Set(rows.map((r) => r.sha256))]
   const bodies: { sha256: string; body: string }[] = await db('snapshots')
     .whereIn('sha256', shas)
     .select('sha256', 'body')
   const snapshots = new Map(bodies.map((b) => [b.sha256, JSON.parse(b.body) as Publication]))
-  return rows.map(({ document, received_at, title, workout_id, sha256 }) => {
+  const runs = rows.map(({ document, received_at, title, workout_id, sha256 }) => {
     const run = readDocument(runDocument, document)
     const publication = snapshots.get(sha256)!
     const lane = publication.lanes.find((l) => l.id === run.group)
@@ -53,6 +77,7 @@ export async function listRuns(db: Knex, teacherId: string, workoutId: string | 
       stations: stationNames(publication, run),
     }
   })
+  return { runs, total: Number(count!.n), next: last ? `${last.received_at.toISOString()}~${last.id}` : null }
 }
 
 /** The names of what a run has results for: of a station its move, of a block without stations its title or its part's. */

@@ -1,37 +1,29 @@
 <script setup lang="ts">
-import { onMounted, shallowRef } from 'vue'
+import { onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { callCode, type RunSummary } from '@esfuerzo/contract'
-import RunItem from '../desk/RunItem.vue'
-import { client } from '../shared/client.ts'
+import RunItem from '../runs/RunItem.vue'
+import { useRuns } from '../runs/useRuns.ts'
 
 const props = defineProps<{ workoutId: string }>()
 const { t } = useI18n()
-const runs = shallowRef<RunSummary[]>()
-const problem = shallowRef('')
-
-async function load() {
-  problem.value = ''
-  try {
-    runs.value = (await client('listRuns', { query: { workout: props.workoutId } })).runs
-  } catch (error) {
-    problem.value = t(`errors.${callCode(error)}`)
-  }
-}
+const { runs, left, problem, load, more } = useRuns(props.workoutId)
 onMounted(load)
 </script>
 
 <template>
   <div class="runs">
     <template v-if="problem">
-      <p class="care" role="alert">{{ problem }}</p>
+      <p class="care" role="alert">{{ t(`errors.${problem}`) }}</p>
       <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
     </template>
     <p v-else-if="!runs" class="quiet">{{ t('loading') }}</p>
     <p v-else-if="!runs.length" class="quiet">{{ t('runs.none') }}</p>
-    <ul v-else>
-      <RunItem v-for="run in runs" :key="run.run.id" :run="run" short />
-    </ul>
+    <template v-else>
+      <ul>
+        <RunItem v-for="run in runs" :key="run.run.id" :run="run" short />
+      </ul>
+      <v-btn v-if="left" @click="more">{{ t('desk.more', { n: left }) }}</v-btn>
+    </template>
   </div>
 </template>
 

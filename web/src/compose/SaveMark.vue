@@ -8,6 +8,8 @@ const emit = defineEmits<{ keepBoth: []; compare: [] }>()
 const { t } = useI18n()
 const route = useRoute()
 const composer = useComposer()
+/** What is on screen is on this device by then. */
+const onReload = () => location.reload()
 </script>
 
 <template>
@@ -15,7 +17,7 @@ const composer = useComposer()
     class="mark"
     role="status"
     data-testid="save-mark"
-    :class="{ care: ['away', 'signed-out', 'conflict', 'refused'].includes(composer.saveState) }"
+    :class="{ care: ['away', 'newer', 'signed-out', 'conflict', 'refused'].includes(composer.saveState) }"
   >
     {{ t(`save.${composer.saveState}`) }}
     <template v-if="composer.saveState === 'conflict'">
@@ -25,6 +27,7 @@ const composer = useComposer()
     <v-btn v-else-if="composer.saveState === 'signed-out'" :to="{ name: 'sign-in', query: { next: route.fullPath } }">{{
       t('signIn.go')
     }}</v-btn>
+    <v-btn v-else-if="composer.saveState === 'newer'" @click="onReload">{{ t('save.reload') }}</v-btn>
     <v-btn v-else-if="composer.saveState === 'away'" @click="composer.flush()">{{ t('save.now') }}</v-btn>
     <span v-else-if="composer.saveState === 'refused'">{{ composer.saveDetail }}</span>
   </span>

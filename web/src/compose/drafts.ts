@@ -1,6 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { v4 as uuid } from 'uuid'
-import type { Workout } from '@esfuerzo/core'
+import { ProblemError, readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
 
 /** Work that is on this device and not yet stored by the server. */
 export interface Draft {
@@ -30,10 +30,22 @@ const orphaned = 60_000
 export async function keepDraft(workoutId: string, draft: Omit<Draft, 'at'> | undefined): Promise<void> {
   const key = keyOf(workoutId, tabId())
   try {
-    if (draft) await set(key, { ...draft, at: Date.now() }, database())
-    else await del(key, database())
+    if (draft) {
+      const document = writtenDocument(workoutDocument, draft.document)
+      await set(key, { ...draft, document, at: Date.now() }, database())
+    } else await del(key, database())
   } catch {
     // Private windows may refuse storage; the server's copy is then the only one.
+  }
+}
+
+/** A kept draft as this page has it; undefined where it cannot be read, as one of a newer page: that one is left where it is. */
+function readDraft(draft: Draft): Draft | undefined {
+  try {
+    return { ...draft, document: readWorkout(draft.document) }
+  } catch (error) {
+    if (error instanceof ProblemError) return undefined
+    throw error
   }
 }
 
@@ -46,6 +58,10 @@ export async function takeDraft(workoutId: string): Promise<Draft | undefined> {
         ([key, draft]) =>
           key.startsWith(`${workoutId}/`) && (key === keyOf(workoutId, tabId()) || Date.now() - draft.at > orphaned),
       )
+      .flatMap(([key, kept]): [string, Draft][] => {
+        const draft = readDraft(kept)
+        return draft ? [[key, draft]] : []
+      })
       .sort(([, a], [, b]) => b.at - a.at)
     await Promise.all(mine.map(([key]) => del(key, database())))
     return mine[0]?.[1]

@@ -5,9 +5,9 @@ import { callCode, CallError } from '@esfuerzo/contract'
 /**
  * `saved` all is stored · `unsaved` about to be · `saving` on its way · `away` the server or its database cannot be
  * reached, tried again by itself · `signed-out` wants a sign-in · `conflict` saved elsewhere meanwhile ·
- * `refused` the server does not take it as it is
+ * `refused` the server does not take it as it is · `newer` it and the server are a release apart, tried again by itself
  */
-export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'signed-out' | 'conflict' | 'refused'
+export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'signed-out' | 'conflict' | 'refused' | 'newer'
 
 export interface AutosaveParts<T> {
   /** What is on screen. */
@@ -39,7 +39,7 @@ export interface Autosave<T> {
   stop: () => void
 }
 
-const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries', 'newer-document'])
+const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries'])
 
 /** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
 export function useAutosave<T>({
@@ -106,8 +106,8 @@ export function useAutosave<T>({
   function failed(error: unknown): false {
     const code = callCode(error)
     detail.value = error instanceof Error ? error.message : String(error)
-    if (away.has(code)) {
-      state.value = 'away'
+    if (away.has(code) || code === 'newer-document') {
+      state.value = code === 'newer-document' ? 'newer' : 'away'
       later(Math.min(10_000, retry * 2 ** tries++))
     } else if (code === 'sign-in-needed') state.value = 'signed-out'
     else state.value = code === 'conflict' ? 'conflict' : 'refused'
@@ -126,8 +126,9 @@ export function useAutosave<T>({
       if (now === stored.value) return
       void keep(now)
       if (state.value === 'conflict') return
-      if (state.value !== 'saving' && state.value !== 'away') state.value = 'unsaved'
-      if (state.value !== 'away') later(quiet)
+      const trying = state.value === 'away' || state.value === 'newer'
+      if (state.value !== 'saving' && !trying) state.value = 'unsaved'
+      if (!trying) later(quiet)
     },
     { flush: 'sync' },
   )

@@ -2,36 +2,35 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { callCode, type RunSummary, type WorkoutSummary } from '@esfuerzo/contract'
+import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useAccount } from '../signin/account.ts'
 import ImportSession from './ImportSession.vue'
 import NewSessionDialog from './NewSessionDialog.vue'
 import { removing } from './removing.ts'
-import RunItem from './RunItem.vue'
+import RunItem from '../runs/RunItem.vue'
+import { useRuns } from '../runs/useRuns.ts'
 import SessionItem from './SessionItem.vue'
 
 const { t } = useI18n()
 const account = useAccount()
 const router = useRouter()
 const workouts = shallowRef<WorkoutSummary[]>()
-const runs = shallowRef<RunSummary[]>([])
+const { runs, left, problem: runsProblem, load: loadRuns, more } = useRuns()
 const problem = ref('')
 const adding = ref(false)
 const removed = shallowRef<WorkoutSummary>()
 
 const drafts = computed(() => workouts.value?.filter((w) => !w.sentAt) ?? [])
 const sent = computed(() => workouts.value?.filter((w) => w.sentAt) ?? [])
-const runsShown = ref(12)
 // Counted by the server: only the latest runs are listed.
 const cameBack = computed(() => (workouts.value ?? []).reduce((n, w) => n + w.runs, 0))
 
 async function load() {
   problem.value = ''
   try {
-    const [w, r] = await Promise.all([client('listWorkouts', {}), client('listRuns', { query: {} })])
-    workouts.value = w.workouts
-    runs.value = r.runs
+    const [{ workouts: hers }] = await Promise.all([client('listWorkouts', {}), loadRuns()])
+    workouts.value = hers
   } catch (error) {
     problem.value = t(`errors.${callCode(error)}`)
   }
@@ -116,12 +115,13 @@ async function onRestore() {
       </div>
       <section class="card" aria-labelledby="back">
         <h2 id="back">{{ t('desk.cameBack') }}</h2>
-        <p v-if="!runs.length" class="quiet pad">{{ t('runs.none') }}</p>
+        <p v-if="runsProblem" class="care pad">{{ t(`errors.${runsProblem}`) }}</p>
+        <p v-else-if="runs && !runs.length" class="quiet pad">{{ t('runs.none') }}</p>
         <ul>
-          <RunItem v-for="run in runs.slice(0, runsShown)" :key="run.run.id" :run="run" />
+          <RunItem v-for="run in runs" :key="run.run.id" :run="run" />
         </ul>
-        <div v-if="runs.length > runsShown" class="pad">
-          <v-btn @click="runsShown += 24">{{ t('desk.more', { n: runs.length - runsShown }) }}</v-btn>
+        <div v-if="left" class="pad">
+          <v-btn @click="more">{{ t('desk.more', { n: left }) }}</v-btn>
         </div>
       </section>
     </div>

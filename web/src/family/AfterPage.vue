@@ -1,59 +1,63 @@
 <script setup lang="ts">
-import { v4 as uuid } from 'uuid'
-import { computed, reactive, ref, shallowReactive, watch } from 'vue'
+import { computed, reactive, ref, shallowReactive, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { minutesText, runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core'
-import { CallError } from '@esfuerzo/contract/family'
+import { minutesText, runFormat, runVersion, surveyQuestions, type Lane, type Run, type Survey } from '@esfuerzo/core'
+import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
-import { sendRun } from './runQueue.ts'
-import { dropRecord, readRecord } from './runRecord.ts'
+import type { Life, Outcome } from './runLife.ts'
+import { runs } from './runs.ts'
+import { saveRuns } from './saveRuns.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const { session, error, load } = useLinkedSession(props.token)
-const record = readRecord(props.token)
-/** Made here, so that what is sent twice is stored once. */
-const runIds = record?.lanes.map(() => uuid()) ?? []
+/** The run that is asked about; null where there is none. */
+const life = shallowRef<Life | null>()
+void runs.finished(props.token).then(([latest]) => (life.value = latest ?? null))
 
 const ran = computed(() =>
-  (record?.lanes ?? []).flatMap((result) => {
+  (life.value?.results ?? []).flatMap((result) => {
     const lane = session.value?.publication.lanes.find((l) => l.id === result.lane)
     return lane ? [{ lane, result }] : []
   }),
 )
-const took = computed(() =>
-  record ? minutesText(Math.round((Date.parse(record.finishedAt) - Date.parse(record.startedAt)) / 1000)) : '',
-)
+/** Nothing was done: no praise for that, and no blame. */
+const early = computed(() => ran.value.every(({ result }) => !result.done))
+const took = computed(() => {
+  const { startedAt, finishedAt } = life.value ?? {}
+  return finishedAt ? minutesText(Math.round((Date.parse(finishedAt) - Date.parse(startedAt!)) / 1000)) : ''
+})
 const answers = shallowReactive<Record<string, LaneAnswers>>({})
 const survey = reactive<Survey>({})
 const last = shallowReactive<Record<string, LastTime | undefined>>({})
-const state = ref<'asking' | 'sending' | 'sent' | 'kept' | 'refused'>('asking')
+const state = ref<'asking' | 'sending' | Outcome>('asking')
+/** What was told, to be kept as a file. */
+const told = shallowRef<Run[]>([])
 
-watch(
-  session,
-  async (found) => {
-    if (!found) return
-    for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id)
-  },
-  { immediate: true },
-)
+watch([session, life], async ([found]) => {
+  if (!found) return
+  for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id)
+})
 
-function runOf(i: number): Run {
-  const { lane, result } = ran.value[i]!
+function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
+  const { lanes, startedAt, finishedAt, ended } = life.value!
   const { felt, results = [], pulses = [] } = answers[lane.id] ?? {}
+  const { done, skipped, easier, counted = [] } = result
   return {
     format: runFormat,
     version: runVersion,
-    id: runIds[i]!,
+    id: lanes.find((l) => l.lane === lane.id)!.run,
     publication: session.value!.sha256,
     group: lane.id,
-    startedAt: record!.startedAt,
-    finishedAt: record!.finishedAt,
+    startedAt,
+    finishedAt: finishedAt!,
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-    steps: { done: result.done, skipped: result.skipped, easier: result.easier },
+    steps: { done, skipped, easier },
+    ...(ended && { ended }),
+    ...(counted.length && { counted: [...counted] }),
     ...(felt && { felt }),
     results: [...results],
     ...(pulses.length && { pulses: [...pulses] }),
@@ -64,33 +68,24 @@ function runOf(i: number): Run {
 async function onSend() {
   state.value = 'sending'
   const { title } = session.value!.publication
-  try {
-    let all: 'sent' | 'kept' = 'sent'
-    for (let i = 0; i < ran.value.length; i++) {
-      const run = runOf(i)
-      if ((await sendRun(props.token, run)) === 'kept') all = 'kept'
-      await keepTime(title, run.group, { finishedAt: run.finishedAt, results: run.results })
-    }
-    dropRecord(props.token)
-    state.value = all
-  } catch (thrown) {
-    if (!(thrown instanceof CallError)) throw thrown
-    state.value = 'refused'
-  }
+  told.value = ran.value.map(runOf)
+  state.value = await runs.answer(life.value!, told.value)
+  for (const { group, finishedAt, results } of told.value) await keepTime(title, group, { finishedAt, results })
 }
+const onFile = () => saveRuns(session.value!.publication.title, told.value)
 </script>
 
 <template>
   <LinkProblem v-if="error" :code="error" @again="load" />
-  <main v-else-if="session && (!record || !ran.length)" class="page">
+  <main v-else-if="session && (life === null || (life && !ran.length))" class="page">
     <h1>{{ t('after.nothing') }}</h1>
     <router-link class="button main" :to="{ name: 'front', params: { token } }">{{ t('after.toStart') }}</router-link>
   </main>
-  <main v-else-if="session && record" class="page">
-    <h1>{{ t('after.title') }}</h1>
+  <main v-else-if="session && life" class="page">
+    <h1>{{ t(early ? 'after.titleEarly' : 'after.title') }}</h1>
     <template v-if="state === 'asking' || state === 'sending'">
-      <p v-if="record.target" class="target">
-        {{ t('after.target', { target: t(`front.targets.${record.target}`) }) }}
+      <p v-if="life.target" class="target">
+        {{ t('after.target', { target: t(`front.targets.${life.target}`) }) }}
       </p>
       <AfterLane
         v-for="{ lane, result } in ran"
@@ -124,6 +119,9 @@ async function onSend() {
       <section class="card" role="status">
         <h2>{{ t(`after.state.${state}.title`) }}</h2>
         <p>{{ t(`after.state.${state}.text`) }}</p>
+        <p v-if="state !== 'sent'">
+          <button type="button" :class="{ main: state === 'unkept' }" @click="onFile">{{ t('after.file') }}</button>
+        </p>
       </section>
       <section class="card">
         <h2>{{ t('after.next') }}</h2>

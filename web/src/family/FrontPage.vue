@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { careText, minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
@@ -8,7 +8,8 @@ import { audioClock } from '../player/audioClock.ts'
 import FetchItem from './FetchItem.vue'
 import LanguageChoice from './LanguageChoice.vue'
 import LinkProblem from './LinkProblem.vue'
-import { dropRecord, dropUnderway, readUnderway } from './runRecord.ts'
+import type { Life } from './runLife.ts'
+import { runs } from './runs.ts'
 import { useFloor } from '../shared/look/useFloor.ts'
 import { useLinkedSession } from './session.ts'
 
@@ -27,7 +28,14 @@ const lanes = computed(() =>
   [...(publication.value?.lanes ?? [])].sort((a, b) => Number(isYours(b.grades)) - Number(isYours(a.grades))),
 )
 const sheetOf = (kind: 'session' | 'results') => `/api/go/${props.token}/sheets/${kind}?language=${locale.value}`
-const underway = computed(() => session.value && readUnderway(props.token, session.value.sha256))
+/** The run that is on, and the one that is over and was not sent. */
+const underway = shallowRef<Life>()
+const unsent = shallowRef<Life>()
+watch(session, async (found) => {
+  if (!found) return
+  underway.value = await runs.underway(props.token, found.sha256)
+  unsent.value = (await runs.finished(props.token))[0]
+})
 
 const targets = ['whole', 'quiet', 'more', 'smile'] as const
 const target = ref<(typeof targets)[number]>()
@@ -35,8 +43,7 @@ const target = ref<(typeof targets)[number]>()
 const two = ref<string[]>()
 
 async function onStart(lanes: string[], anew = true) {
-  if (anew) dropUnderway(props.token)
-  dropRecord(props.token)
+  if (anew && underway.value) await runs.drop(underway.value.id)
   await audioClock.wake()
   await router.push({
     name: 'run',
@@ -65,7 +72,22 @@ function onTick(lane: string) {
     </header>
     <section v-if="underway" class="card" aria-labelledby="underway">
       <h2 id="underway">{{ t('front.underway') }}</h2>
-      <button type="button" class="main" @click="onStart(underway.lanes, false)">{{ t('front.goOn') }}</button>
+      <button
+        type="button"
+        class="main"
+        @click="
+          onStart(
+            underway.lanes.map((l) => l.lane),
+            false,
+          )
+        "
+      >
+        {{ t('front.goOn') }}
+      </button>
+    </section>
+    <section v-if="unsent" class="card" aria-labelledby="unsent">
+      <h2 id="unsent">{{ t('front.unsent') }}</h2>
+      <router-link class="button" :to="{ name: 'done', params: { token } }">{{ t('front.tell') }}</router-link>
     </section>
     <section aria-labelledby="lane">
       <h2 id="lane">{{ t('front.pick') }}</h2>

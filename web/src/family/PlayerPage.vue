@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import PlayerStage, { type LaneResult } from '../player/PlayerStage.vue'
-import type { KeptRun } from '../player/usePlayer.ts'
 import LinkProblem from './LinkProblem.vue'
-import { dropUnderway, keepRecord, keepUnderway, readUnderway, type RunUnderway } from './runRecord.ts'
+import type { Life } from './runLife.ts'
+import { runs } from './runs.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
@@ -16,53 +16,40 @@ const query = new URLSearchParams(location.search)
 const speed = Math.min(60, Math.max(1, Number(query.get('speed')) || 1))
 const target = query.get('target') ?? undefined
 
-/** What is run: the lanes that were picked; the run that is on, where the page was loaded again. */
-const run = computed(() => {
-  const found = session.value
-  if (!found) return undefined
-  const known = found.publication.lanes.map((l) => l.id)
-  const picked = query.getAll('lane').filter((id) => known.includes(id))
-  const lanes = (picked.length ? picked : known.slice(0, 1)).slice(0, 2)
-  const underway = readUnderway(props.token, found.sha256)
-  const same = underway?.lanes.join() === lanes.join() ? underway : undefined
-  return { lanes, underway: same, startedAt: same?.startedAt ?? new Date().toISOString() }
-})
-
-function onKeep(kept: KeptRun) {
-  const { lanes, startedAt } = run.value!
-  const underway: RunUnderway = {
-    lanes,
-    startedAt,
-    sha256: session.value!.sha256,
-    keptAt: Date.now(),
-    run: kept,
-    ...(target && { target }),
-  }
-  keepUnderway(props.token, underway)
-}
+/** The run: the one that is on, where the page was loaded again, else one that begins. */
+const life = shallowRef<Life>()
+const stopWaiting = watch(
+  session,
+  async (found) => {
+    if (!found) return
+    stopWaiting()
+    const { sha256, publication } = found
+    const known = publication.lanes.map((l) => l.id)
+    const picked = query.getAll('lane').filter((id) => known.includes(id))
+    const lanes = (picked.length ? picked : known.slice(0, 1)).slice(0, 2)
+    const on = await runs.underway(props.token, sha256)
+    const same = on && on.lanes.map((l) => l.lane).join() === lanes.join()
+    life.value = same ? on : await runs.begin({ token: props.token, sha256, title: publication.title, target, lanes })
+  },
+  { flush: 'post' },
+)
 
 const router = useRouter()
-function onFinish(lanes: LaneResult[]) {
-  dropUnderway(props.token)
-  keepRecord(props.token, {
-    lanes,
-    startedAt: run.value!.startedAt,
-    finishedAt: new Date().toISOString(),
-    ...(target && { target }),
-  })
-  void router.replace({ name: 'done', params: { token: props.token } })
+async function onFinish(lanes: LaneResult[], ended: 'whole' | 'early') {
+  await runs.finish(life.value!, ended, lanes)
+  await router.replace({ name: 'done', params: { token: props.token } })
 }
 </script>
 
 <template>
   <LinkProblem v-if="error" :code="error" @again="load" />
   <PlayerStage
-    v-else-if="session && run"
+    v-else-if="session && life"
     :publication="session.publication"
-    :lanes="run.lanes"
+    :lanes="life.lanes.map((l) => l.lane)"
     :speed="speed"
-    v-bind="run.underway ? { kept: run.underway.run } : {}"
-    @keep="onKeep"
+    v-bind="life.player ? { kept: life.player } : {}"
+    @keep="runs.progress(life, $event)"
     @finish="onFinish"
   />
   <main v-else class="page">

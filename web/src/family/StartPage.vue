@@ -2,11 +2,24 @@
 import { shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { keptSessions, type KeptSession } from './kept.ts'
+import type { Life } from './runLife.ts'
+import { runs } from './runs.ts'
+import { saveRuns } from './saveRuns.ts'
 import LanguageChoice from './LanguageChoice.vue'
 
 const { t, locale } = useI18n()
 const sessions = shallowRef<KeptSession[]>([])
 void keptSessions().then((found) => (sessions.value = found))
+/** Runs that no server has yet. */
+const waiting = shallowRef<Life[]>([])
+const look = async () => (waiting.value = await runs.waiting())
+void look()
+const titleOf = (life: Life) => life.title || (sessions.value.find((s) => s.token === life.token)?.title ?? '…')
+const onFile = (life: Life) => saveRuns(titleOf(life), life.runs ?? [])
+async function onDrop(life: Life) {
+  await runs.drop(life.id)
+  await look()
+}
 const dateText = (iso: string) => new Date(iso).toLocaleDateString(locale.value, { day: 'numeric', month: 'long' })
 </script>
 
@@ -25,6 +38,18 @@ const dateText = (iso: string) => new Date(iso).toLocaleDateString(locale.value,
         </li>
       </ul>
     </section>
+    <section v-if="waiting.length" aria-labelledby="waiting">
+      <h2 id="waiting">{{ t('start.waiting') }}</h2>
+      <p>{{ t('start.waitingText') }}</p>
+      <ul>
+        <li v-for="life in waiting" :key="life.id" class="card waiting">
+          <b>{{ titleOf(life) }}</b>
+          <span class="quiet">{{ dateText(life.finishedAt ?? life.startedAt) }}</span>
+          <button type="button" @click="onFile(life)">{{ t('after.file') }}</button>
+          <button type="button" @click="onDrop(life)">{{ t('start.drop') }}</button>
+        </li>
+      </ul>
+    </section>
     <LanguageChoice />
   </main>
 </template>
@@ -36,6 +61,12 @@ ul {
   padding: 0;
   display: grid;
   gap: 10px;
+}
+.waiting {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
 }
 .button {
   display: flex;

@@ -68,8 +68,14 @@ const onPublish = () =>
     })
     emit('published', added)
   })
-const onEnd = (p: PublicationInfo) =>
-  guarded(async () => emit('ended', await client('endPublication', { params: { id: p.id } })))
+/** The link that is about to be ended: why is asked. */
+const ending = ref('')
+/** @param misused then not even what was done before still comes in */
+const onEnd = (p: PublicationInfo, misused: boolean) =>
+  guarded(async () => {
+    ending.value = ''
+    emit('ended', await client('endPublication', { params: { id: p.id }, body: { misused } }))
+  })
 async function onCopy(p: PublicationInfo) {
   try {
     await navigator.clipboard.writeText(linkOf(p))
@@ -132,7 +138,14 @@ async function onCopy(p: PublicationInfo) {
           <v-btn :aria-expanded="coded === p.id" @click="coded = coded === p.id ? '' : p.id">{{
             t('handout.code')
           }}</v-btn>
-          <v-btn class="plain" @click="onEnd(p)">{{ t('handout.end') }}</v-btn>
+          <v-btn class="plain" :aria-expanded="ending === p.id" @click="ending = ending === p.id ? '' : p.id">{{
+            t('handout.end')
+          }}</v-btn>
+          <div v-if="ending === p.id" class="ending" role="group" :aria-label="t('handout.end')">
+            <p>{{ t('handout.endHow') }}</p>
+            <v-btn @click="onEnd(p, false)">{{ t('handout.endNow') }}</v-btn>
+            <v-btn class="danger" @click="onEnd(p, true)">{{ t('handout.endMisused') }}</v-btn>
+          </div>
         </template>
       </li>
     </ul>
@@ -179,6 +192,17 @@ ul.links {
   align-items: center;
   padding: 8px 0;
   border-top: 1px solid var(--hair);
+}
+.ending {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+.ending p {
+  flex: 1 1 320px;
+  margin: 0;
 }
 li.over {
   color: var(--quiet);

@@ -2,7 +2,7 @@
 import { useEventListener, useRafFn, useWakeLock } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { courseOf, minutesText, type Publication } from '@esfuerzo/core'
+import { courseOf, minutesText, type CountedStep, type Publication } from '@esfuerzo/core'
 import { audioClock } from './audioClock.ts'
 import LaneStage from './LaneStage.vue'
 import './player.css'
@@ -18,6 +18,8 @@ export interface LaneResult {
   skipped: number
   easier: number
   found: readonly Finding[]
+  /** How long counted steps took; the first release kept none. */
+  counted?: readonly CountedStep[]
 }
 
 const props = withDefaults(
@@ -34,8 +36,8 @@ const props = withDefaults(
   { from: 0, kept: undefined },
 )
 const emit = defineEmits<{
-  /** The run is over, by its end or by "stop". */
-  finish: [results: LaneResult[]]
+  /** The run is over: whole, or early by "stop". */
+  finish: [results: LaneResult[], ended: 'whole' | 'early']
   /** What to go on with, should the page be loaded again. */
   keep: [run: KeptRun]
 }>()
@@ -49,6 +51,7 @@ const player = usePlayer(course, {
   speed: props.speed,
   from: props.from,
   kept: props.kept,
+  spoken: () => speech.speaks() || !audioClock.asleep(),
   onStart: ({ lane, index }) => announce(lane, index),
 })
 const views = course.lanes.map((track, i) => useLaneView(publication, track, player.lanes[i]!, words))
@@ -90,22 +93,27 @@ async function onGoOn() {
 }
 // A locked screen, or another page in front: the run waits.
 useEventListener(document, 'visibilitychange', () => {
-  if (document.visibilityState === 'hidden' && !paused.value) player.togglePause()
+  if (document.visibilityState === 'hidden') {
+    player.unseen()
+    if (!paused.value) player.togglePause()
+  }
   keep()
 })
 watch(paused, (on) => on && speech.hush())
 
-function finish() {
+function finish(ended: 'whole' | 'early') {
   emit(
     'finish',
     course.lanes.map(({ lane }, i) => ({
       lane: lane.id,
       ...player.lanes[i]!.result.value,
       found: player.found.value[i]!,
+      counted: player.counted.value[i]!,
     })),
+    ended,
   )
 }
-watch(player.finished, (over) => over && finish(), { immediate: true })
+watch(player.finished, (over) => over && finish('whole'), { immediate: true })
 
 const each = (act: 'back' | 'skip' | 'done') => () => player.lanes.forEach((lane) => lane[act]())
 const isWork = computed(() => views.some((v) => v.isWork.value))
@@ -158,7 +166,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
         <i :style="{ width: `${player.share.value * 100}%` }" />
       </div>
       <span class="num to-go">{{ t('player.toGo', { time: minutesText(player.toGo.value) }) }}</span>
-      <button type="button" @click="finish">{{ t('player.stop') }}</button>
+      <button type="button" @click="finish('early')">{{ t('player.stop') }}</button>
     </div>
   </main>
 </template>

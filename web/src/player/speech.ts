@@ -5,6 +5,8 @@ export interface Speech {
   /** Says a text now, in place of whatever is still being said. */
   say: (text: string, language: Language) => void
   hush: () => void
+  /** Whether it has said something on this device. */
+  speaks: () => boolean
 }
 
 /** A device that has not begun to speak after so many milliseconds never will. */
@@ -16,6 +18,7 @@ const silentAfter = 3000
  */
 export function createSpeech(synth: SpeechSynthesis | undefined, setTimer: typeof setTimeout = setTimeout): Speech {
   let dumb = synth === undefined
+  let heard = false
   return {
     say(text, language) {
       if (dumb || !synth || !text) return
@@ -30,11 +33,15 @@ export function createSpeech(synth: SpeechSynthesis | undefined, setTimer: typeo
         dumb = true
         synth.cancel()
       }, silentAfter)
-      utterance.onstart = utterance.onend = () => clearTimeout(timer)
+      utterance.onstart = utterance.onend = () => {
+        heard = true
+        clearTimeout(timer)
+      }
       utterance.onerror = () => clearTimeout(timer)
       synth.speak(utterance)
     },
     hush: () => synth?.cancel(),
+    speaks: () => heard,
   }
 }
 

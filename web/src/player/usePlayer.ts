@@ -6,6 +6,7 @@ import {
   cuesAhead,
   done,
   makeEasier,
+  mostCountedSteps,
   moreTime,
   pause,
   pick,
@@ -17,6 +18,8 @@ import {
   stepsDone,
   stepView,
   tick,
+  leftCounted,
+  type CountedStep,
   type Course,
   type LaneCue,
   type LaneState,
@@ -59,6 +62,8 @@ export interface KeptRun {
   /** Seconds of the run's clock. */
   now: number
   found: Finding[][]
+  /** Of each lane, how long counted steps took. */
+  counted?: CountedStep[][]
 }
 
 export interface Player {
@@ -71,6 +76,10 @@ export interface Player {
   share: ComputedRef<number>
   /** What each lane found out on the way. */
   found: ShallowRef<readonly (readonly Finding[])[]>
+  /** How long each lane took over the work it counts itself. */
+  counted: ShallowRef<readonly (readonly CountedStep[])[]>
+  /** The page went out of sight: what is on was not seen all the time. */
+  unseen: () => void
   /** Notes something; what was noted of the same place before is replaced. */
   note: (lane: number, finding: Finding) => void
   /** Looks at the clock. */
@@ -88,6 +97,8 @@ export interface PlayerOptions {
   from?: number
   /** A run to go on with; it begins paused. */
   kept?: KeptRun | undefined
+  /** Whether the device speaks or rings. */
+  spoken?: () => boolean
   /** Told of every step that begins, in time. */
   onStart?: (start: Start) => void
 }
@@ -110,7 +121,7 @@ const samePlace = (a: Finding, b: Finding) =>
  * second and nothing drifts; all that is heard is on the audio clock long before.
  */
 export function usePlayer(course: Course, options: PlayerOptions): Player {
-  const { clock, speed = 1, from = 0, kept, onStart } = options
+  const { clock, speed = 1, from = 0, kept, onStart, spoken = () => false } = options
   const origin = clock.now()
   const base = kept?.now ?? 0
   /** Seconds of the run. */
@@ -120,19 +131,35 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
   const now = shallowRef(time())
   const state = shallowRef(kept ? pause(kept.state, kept.now) : startRun(course, now.value, from))
   const found = shallowRef<readonly (readonly Finding[])[]>(kept?.found ?? course.lanes.map(() => []))
+  const counted = shallowRef<readonly (readonly CountedStep[])[]>(kept?.counted ?? course.lanes.map(() => []))
+  /** Whether each lane's step has been in sight since it began. */
+  const seen = course.lanes.map(() => true)
   const total = Math.max(...course.lanes.map(({ steps }) => steps.reduce((sum, s) => sum + s.seconds.typical, 0)))
 
   function look() {
     now.value = time()
     const { state: next, starts } = advance(state.value, course, now.value)
+    course.lanes.forEach((_, lane) => left(lane, state.value, next))
     state.value = next
     for (const start of starts) onStart?.(start)
     ring()
+  }
+  /** Notes the counted work a lane has left. @param tapped seconds it took, where the child said so */
+  function left(lane: number, before: PlayerState, after: PlayerState, tapped?: number) {
+    if (before.lanes[lane]!.index === after.lanes[lane]!.index) return
+    const how = { seen: seen[lane]!, spoken: spoken(), ...(tapped !== undefined && { tapped }) }
+    const steps = leftCounted(before, after, course, lane, how)
+    seen[lane] = true
+    if (steps.length)
+      counted.value = counted.value.map((list, i) =>
+        i === lane ? [...list, ...steps].slice(0, mostCountedSteps) : list,
+      )
   }
   /** Something somebody did: what was planned holds no longer. */
   const act = (change: (state: PlayerState) => PlayerState) => {
     now.value = time()
     const before = tick(state.value, course, now.value)
+    course.lanes.forEach((_, lane) => left(lane, state.value, before))
     state.value = change(before)
     clock.cancel()
     ring()
@@ -174,7 +201,12 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
       elapsed,
       waiting: computed(() => mine.value.waiting === true),
       result: computed(() => stepsDone(state.value, course, lane)),
-      done: () => act((s) => done(s, course, lane, now.value)),
+      done: () =>
+        act((s) => {
+          const next = done(s, course, lane, now.value)
+          left(lane, s, next, stepElapsed(s, lane, now.value))
+          return next
+        }),
       back: () => act((s) => back(s, lane, now.value)),
       skip: () => act((s) => skip(s, course, lane, now.value)),
       more: (seconds) => act((s) => moreTime(s, lane, seconds)),
@@ -201,6 +233,8 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
     toGo,
     share: computed(() => (total > 0 ? Math.min(1, 1 - toGo.value / total) : 1)),
     found,
+    counted,
+    unseen: () => seen.fill(false),
     note: (lane, finding) => {
       found.value = found.value.map((list, i) =>
         i === lane ? [...list.filter((other) => !samePlace(other, finding)), finding] : list,
@@ -208,7 +242,12 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
     },
     look,
     togglePause: () => act((s) => (s.pausedAt === undefined ? pause(s, now.value) : resume(s, now.value))),
-    keep: () => ({ state: state.value, now: now.value, found: found.value.map((list) => [...list]) }),
+    keep: () => ({
+      state: state.value,
+      now: now.value,
+      found: found.value.map((list) => [...list]),
+      counted: counted.value.map((list) => [...list]),
+    }),
     stop: () => clock.cancel(),
   }
 }

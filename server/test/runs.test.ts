@@ -1,0 +1,84 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { v4 as uuid } from 'uuid'
+import { lateDays } from '../src/publications/resolveToken.ts'
+import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+
+let server: TestServer
+beforeAll(async () => void (server = await testServer()))
+afterAll(() => server.close())
+
+const day = 24 * 60 * 60 * 1000
+const ago = (days: number) => new Date(Date.now() - days * day)
+const times = (days: number) => {
+  const finishedAt = ago(days).toISOString()
+  return { startedAt: ago(days + 0.01).toISOString(), finishedAt }
+}
+
+it('takes a late run that was over before its link was, for fourteen days, and none after misuse', async () => {
+  const agent = await server.teacher('late@island.example')
+  const { publication } = await sentWorkout(agent)
+  const send = (daysAgo: number) =>
+    server
+      .browser()
+      .post(`/api/go/${publication.token}/runs`)
+      .send(runOf(publication, times(daysAgo)))
+  const endedAgo = (days: number) => server.db('publications').update({ ends_at: ago(days) })
+  await endedAgo(1)
+  await send(2).expect(200)
+  await send(0.5).expect(410)
+  await endedAgo(lateDays - 0.1)
+  await send(lateDays + 1).expect(200)
+  await endedAgo(lateDays + 0.1)
+  await send(lateDays + 1).expect(410)
+
+  // Ended by hand: the same, until it is said to be misused.
+  await endedAgo(-7)
+  await agent.post(`/api/publications/${publication.id}/end`).send({}).expect(200)
+  await send(1).expect(200)
+  await agent.post(`/api/publications/${publication.id}/end`).send({ misused: true }).expect(200)
+  await send(1).expect(410)
+  await server.browser().get(`/api/go/${publication.token}`).expect(410)
+})
+
+it('lists runs page by page, each once, with how many there are', async () => {
+  const agent = await server.teacher('pages@island.example')
+  const { publication, workoutId } = await sentWorkout(agent)
+  const ids = Array.from({ length: 55 }, () => uuid())
+  for (const id of ids)
+    await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication, { id })).expect(200)
+  // Many came in at the very same moment.
+  await server
+    .db('runs')
+    .whereIn('id', ids.slice(0, 40))
+    .update({ received_at: ago(1) })
+  const seen: string[] = []
+  let before: string | null = ''
+  let pages = 0
+  while (before !== null) {
+    const { body } = await agent.get(
+      `/api/runs?workout=${workoutId}${before && `&before=${encodeURIComponent(before)}`}`,
+    )
+    expect(body.total).toBe(55)
+    seen.push(...body.runs.map((r: { run: { id: string } }) => r.run.id))
+    before = body.next
+    pages++
+  }
+  expect(pages).toBe(3)
+  expect(seen.sort()).toEqual(ids.sort())
+  await agent.get('/api/runs?before=yesterday').expect(400)
+})
+
+it('takes a run of the version before, and lists it as this one', async () => {
+  const agent = await server.teacher('before@island.example')
+  const { publication } = await sentWorkout(agent)
+  const first = { ...runOf(publication), version: 1 }
+  await server.browser().post(`/api/go/${publication.token}/runs`).send(first).expect(200)
+  const { body } = await agent.get('/api/runs').expect(200)
+  expect(body.runs[0].run).toEqual({ ...first, version: 2 })
+  const newer = { ...runOf(publication), version: 3 }
+  const refused = await server.browser().post(`/api/go/${publication.token}/runs`).send(newer).expect(409)
+  expect(refused.body).toMatchObject({
+    code: 'newer-document',
+    problems: [{ code: 'newer-version', path: ['version'] }],
+  })
+})

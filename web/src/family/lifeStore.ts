@@ -1,0 +1,34 @@
+import { createStore, del, entries, set } from 'idb-keyval'
+import type { Run } from '@esfuerzo/core'
+import type { Life, LifeStore } from './runLife.ts'
+
+const database = () => createStore('esfuerzo-runs', 'queue')
+
+/** What the first release kept there: a run to be sent, by its id. */
+interface FirstQueued {
+  token: string
+  run: Run
+}
+const isFirst = (kept: Life | FirstQueued): kept is FirstQueued => !('stage' in kept)
+
+const fromFirst = ({ token, run }: FirstQueued): Life => ({
+  id: run.id,
+  stage: 'answered',
+  token,
+  sha256: run.publication,
+  title: '',
+  lanes: [{ lane: run.group, run: run.id }],
+  startedAt: run.startedAt,
+  finishedAt: run.finishedAt,
+  keptAt: Date.parse(run.finishedAt),
+  runs: [run],
+})
+
+/** Runs in the device's own database. */
+export const lifeStore: LifeStore = {
+  all: async () =>
+    (await entries<string, Life | FirstQueued>(database())).map(([, kept]) => (isFirst(kept) ? fromFirst(kept) : kept)),
+  // Structured cloning takes no reactive proxies; what is kept is plain data all through.
+  set: (life) => set(life.id, JSON.parse(JSON.stringify(life)) as Life, database()),
+  remove: (id) => del(id, database()),
+}

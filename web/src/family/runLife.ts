@@ -1,0 +1,203 @@
+import type { Run } from '@esfuerzo/core'
+import { CallError } from '@esfuerzo/contract/family'
+import type { LaneResult } from '../player/PlayerStage.vue'
+import type { KeptRun } from '../player/usePlayer.ts'
+
+/**
+ * A run on this device, from its start until the server has it: `underway` it is played · `finished` its questions are not
+ * answered yet · `answered` it is to be sent. One or two lanes are one run here; each lane is sent as a run of its own.
+ */
+export interface Life {
+  id: string
+  stage: 'underway' | 'finished' | 'answered'
+  token: string
+  /** Of the publication that is run. */
+  sha256: string
+  title: string
+  /** Each lane with the id its run is sent under: made at the start, so that what is sent twice is stored once. */
+  lanes: { lane: string; run: string }[]
+  startedAt: string
+  /** The child's own target for today, by its code. */
+  target?: string | undefined
+  /** When it was last written, in milliseconds. */
+  keptAt: number
+  /** While it is played: where it is. */
+  player?: KeptRun
+  /** From its end on. */
+  finishedAt?: string
+  ended?: 'whole' | 'early'
+  results?: LaneResult[]
+  /** From the answers on: what is not with the server yet. */
+  runs?: Run[]
+  /** Why a server would not take it. Another may: it stays. */
+  refused?: CallError['code'] | undefined
+}
+
+/** Where lives are kept on the device; every call may fail, as in a private window or on a full disk. */
+export interface LifeStore {
+  all: () => Promise<Life[]>
+  set: (life: Life) => Promise<void>
+  remove: (id: string) => Promise<void>
+}
+
+export interface RunLifeParts {
+  store: LifeStore
+  /** @throws {CallError} */
+  send: (token: string, run: Run) => Promise<unknown>
+  /** Milliseconds since 1970. */
+  now: () => number
+  newId: () => string
+}
+
+/**
+ * What became of a run that was sent: `sent` the server has it · `kept` it is on this device and goes by itself · `unkept`
+ * neither: the page is all that has it · `refused` the server would not take it; it is on this device as long as that keeps anything
+ */
+export type Outcome = 'sent' | 'kept' | 'unkept' | 'refused'
+
+export interface RunLife {
+  /** A run that begins now. Another one underway behind the same link is given up. */
+  begin: (of: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & { lanes: readonly string[] }) => Promise<Life>
+  /** The run behind a link that is still on, of that very session. */
+  underway: (token: string, sha256: string) => Promise<Life | undefined>
+  /** Keeps where a run is. */
+  progress: (life: Life, player: KeptRun) => Promise<void>
+  /** Its end. */
+  finish: (life: Life, ended: NonNullable<Life['ended']>, results: LaneResult[]) => Promise<void>
+  /** Runs behind a link that are over and not answered for, the latest first. */
+  finished: (token: string) => Promise<Life[]>
+  /** Sends what it came to, each lane's run. */
+  answer: (life: Life, runs: Run[]) => Promise<Outcome>
+  /** Every run that is answered for and not with the server. */
+  waiting: () => Promise<Life[]>
+  /** Sends all of those. */
+  sendWaiting: () => Promise<void>
+  /** Takes a run off the device for good. */
+  drop: (id: string) => Promise<void>
+}
+
+/** A run left alone for so long is not gone on with. */
+const staleAfter = 6 * 60 * 60 * 1000
+
+/** What trying again at once would not change. */
+const refusals = new Set<CallError['code']>(['invalid', 'not-found', 'ended', 'too-big'])
+
+/** The one owner of runs on a device. What the device cannot keep is held in memory as long as the page is open. */
+export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
+  const here = new Map<string, Life>()
+  /** Those that are in the store, so that one that has left it, sent by another tab, leaves here too. */
+  const stored = new Set<string>()
+  const sending = new Map<string, Promise<Outcome>>()
+
+  async function write(life: Life): Promise<boolean> {
+    const next = { ...life, keptAt: now() }
+    here.set(life.id, next)
+    try {
+      await store.set(next)
+      stored.add(life.id)
+      return true
+    } catch {
+      stored.delete(life.id)
+      return false
+    }
+  }
+  async function drop(id: string): Promise<void> {
+    here.delete(id)
+    stored.delete(id)
+    // What cannot be taken away is sent once more some day, under the same id.
+    await store.remove(id).catch(() => undefined)
+  }
+  async function all(): Promise<Life[]> {
+    const kept = await store.all().catch(() => undefined)
+    if (kept) {
+      const ids = new Set(kept.map((life) => life.id))
+      for (const id of stored)
+        if (!ids.has(id)) {
+          stored.delete(id)
+          here.delete(id)
+        }
+      for (const life of kept) {
+        stored.add(life.id)
+        if ((here.get(life.id)?.keptAt ?? 0) < life.keptAt) here.set(life.id, life)
+      }
+    }
+    return [...here.values()].sort((a, b) => b.keptAt - a.keptAt)
+  }
+
+  async function deliver(life: Life): Promise<Outcome> {
+    let left = life.runs ?? []
+    let refused: CallError['code'] | undefined
+    for (const run of left) {
+      try {
+        await send(life.token, run)
+        left = left.filter((other) => other !== run)
+      } catch (error) {
+        if (!(error instanceof CallError)) throw error
+        if (refusals.has(error.code)) refused = error.code
+      }
+    }
+    if (left.length === 0) {
+      await drop(life.id)
+      return 'sent'
+    }
+    const kept = await write({ ...life, runs: left, refused })
+    return refused ? 'refused' : kept ? 'kept' : 'unkept'
+  }
+  /** One delivery at a time for each life. */
+  function delivered(life: Life): Promise<Outcome> {
+    const known = sending.get(life.id)
+    if (known) return known
+    const work = deliver(life).finally(() => sending.delete(life.id))
+    sending.set(life.id, work)
+    return work
+  }
+  const waiting = async () => (await all()).filter((life) => life.stage === 'answered')
+
+  return {
+    async begin({ token, sha256, title, target, lanes }) {
+      for (const life of await all()) if (life.stage === 'underway' && life.token === token) await drop(life.id)
+      const life: Life = {
+        id: newId(),
+        stage: 'underway',
+        token,
+        sha256,
+        title,
+        lanes: lanes.map((lane) => ({ lane, run: newId() })),
+        startedAt: new Date(now()).toISOString(),
+        ...(target && { target }),
+        keptAt: now(),
+      }
+      await write(life)
+      return life
+    },
+    underway: async (token, sha256) =>
+      (await all()).find(
+        (life) =>
+          life.stage === 'underway' &&
+          life.token === token &&
+          life.sha256 === sha256 &&
+          life.player !== undefined &&
+          now() - life.keptAt < staleAfter,
+      ),
+    async progress(life, player) {
+      // A late write of a run that is over would bring it back to life.
+      if (here.get(life.id)?.stage === 'underway') await write({ ...life, player })
+    },
+    async finish({ player: _, ...life }, ended, results) {
+      const finishedAt = new Date(now()).toISOString()
+      await write({ ...life, stage: 'finished', finishedAt, ended, results })
+    },
+    finished: async (token) => (await all()).filter((life) => life.stage === 'finished' && life.token === token),
+    async answer(life, runs) {
+      const answered: Life = { ...life, stage: 'answered', runs }
+      // On the device before it is on the way: a page closed while it sends has lost nothing.
+      await write(answered)
+      return delivered(answered)
+    },
+    waiting,
+    async sendWaiting() {
+      for (const life of await waiting()) await delivered(life).catch(() => undefined)
+    },
+    drop,
+  }
+}

@@ -1,0 +1,7 @@
+import type { Run } from '@esfuerzo/core'
+import { fileTitle, saveFile } from '../shared/saveFile.ts'
+
+/** Runs as files a family can keep and hand on, one a lane: the same documents the server is sent. */
+export function saveRuns(title: string, runs: readonly Run[]): void {
+  for (const run of runs) saveFile(`${fileTitle(title)}-${run.finishedAt.slice(0, 10)}-${run.group}.json`, run)
+}

@@ -1,0 +1,46 @@
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
+import { callCode, type CallError, type RunSummary } from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+
+/** What came back, page by page, the latest first. */
+export interface Runs {
+  /** Those that are here; undefined until the first page is. */
+  runs: ShallowRef<RunSummary[] | undefined>
+  /** How many more there are. */
+  left: ComputedRef<number>
+  /** Why the last page could not be fetched. */
+  problem: ShallowRef<CallError['code'] | undefined>
+  /** The first page, anew. */
+  load: () => Promise<void>
+  /** The next page. */
+  more: () => Promise<void>
+}
+
+/** @param workout of one session; of all where left out */
+export function useRuns(workout?: string): Runs {
+  const runs = shallowRef<RunSummary[]>()
+  const total = shallowRef(0)
+  const next = shallowRef<string | null>(null)
+  const problem = shallowRef<CallError['code']>()
+
+  async function fetchPage(before: string | undefined) {
+    problem.value = undefined
+    try {
+      const page = await client('listRuns', { query: { ...(workout && { workout }), ...(before && { before }) } })
+      runs.value = before ? [...(runs.value ?? []), ...page.runs] : page.runs
+      total.value = page.total
+      next.value = page.next
+    } catch (error) {
+      problem.value = callCode(error)
+    }
+  }
+  return {
+    runs,
+    left: computed(() => (next.value ? Math.max(0, total.value - (runs.value?.length ?? 0)) : 0)),
+    problem,
+    load: () => fetchPage(undefined),
+    more: async () => {
+      if (next.value) await fetchPage(next.value)
+    },
+  }
+}
