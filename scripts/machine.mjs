@@ -54,6 +54,11 @@ export function needPostgres() {
   return postgresPrograms() ?? giveUp('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.')
 }
 
+/** age, which encrypts backups, installed when missing. */
+export function needAge() {
+  if (spawnSync('age', ['--version']).status !== 0) install(['age'], 'age (to encrypt backups)')
+}
+
 /** Chromium, installed when missing. */
 export function needChromium() {
   if (!chromium()) install(['chromium'], 'Chromium (for the browser tests)')

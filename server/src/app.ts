@@ -13,6 +13,7 @@ import { accountRoutes } from './accounts/routes.ts'
 import { classRoutes } from './classes/routes.ts'
 import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
+import type { Deletions } from './deletions/deletions.ts'
 import { exportRoutes } from './export/routes.ts'
 import { familySheetRoutes, handoutRoutes } from './handout/routes.ts'
 import { healthRoutes } from './health.ts'
@@ -40,6 +41,8 @@ export interface AppParts {
   library: Library
   log: Logger
   outbox: Outbox
+  /** What is deleted for good is written down. */
+  deletions: Deletions
   limits?: Limits
   /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
   pages?: string
@@ -55,6 +58,7 @@ export function createApp({
   library,
   log,
   outbox,
+  deletions,
   limits = defaultLimits,
   pages,
 }: AppParts): Express {
@@ -134,17 +138,17 @@ export function createApp({
     },
   )
   const { secret, pagesAt } = config
-  accountRoutes(app, { db, limits, outbox, log, pagesAt })
+  accountRoutes(app, { db, limits, outbox, deletions, log, pagesAt })
   settingsRoutes(app, db)
-  workoutRoutes(app, db, library)
+  workoutRoutes(app, db, library, deletions)
   copyRoutes(app, { db, secret, limits, outbox, log, pagesAt })
-  shelfRoutes(app, db)
-  moveRoutes(app, db, library)
+  shelfRoutes(app, db, deletions)
+  moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)
   outboxRoutes(app, outbox, config.demo)
   publicationRoutes(app, db, library, secret)
   runListRoutes(app, db)
-  classRoutes(app, db)
+  classRoutes(app, db, deletions)
   handoutRoutes(app, { db, library, secret, limits, outbox, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)

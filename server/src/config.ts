@@ -13,6 +13,8 @@ const schema = z.object({
   DEMO: z.stringbool().default(false),
   /** Folder that messages are written to, in place of a post office. */
   OUTBOX: z.string().min(1).default('.data/outbox'),
+  /** File that deletions are written to, for a restored backup to repeat. */
+  DELETIONS: z.string().min(1).default('.data/deletions.jsonl'),
 })
 
 /** What the server is told from outside, checked once at the start. */
@@ -26,6 +28,7 @@ export interface Config {
   logLevel: string
   demo: boolean
   outbox: string
+  deletions: string
   /** Where links in messages lead. Never taken from a request, whose headers anybody can make up. */
   pagesAt: string
 }
@@ -51,6 +54,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     logLevel: e.LOG_LEVEL,
     demo: e.DEMO,
     outbox: e.OUTBOX,
+    deletions: e.DELETIONS,
     pagesAt: e.PUBLIC_ORIGIN ?? `http://${e.HOST}:${e.PORT}`,
   })
 }

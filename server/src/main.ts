@@ -8,6 +8,7 @@ import { createApp } from './app.ts'
 import { readConfig } from './config.ts'
 import { migrateDatabase, openDatabase } from './database.ts'
 import { addDemo } from './demo/addDemo.ts'
+import { openDeletions } from './deletions/deletions.ts'
 import { openOutbox } from './outbox/outbox.ts'
 import { pagesFolder } from './pages/pagesFolder.ts'
 
@@ -23,7 +24,16 @@ await migrateDatabase(db)
 if (config.demo) await addDemo(db, library, config.secret, new Date())
 
 const server = createServer(
-  createApp({ config, db, pool, library, log, outbox: openOutbox(config.outbox), pages: pagesFolder }),
+  createApp({
+    config,
+    db,
+    pool,
+    library,
+    log,
+    outbox: openOutbox(config.outbox),
+    deletions: openDeletions(config.deletions),
+    pages: pagesFolder,
+  }),
 )
 server.listen(config.port, config.host, () => {
   const address = server.address()

@@ -111,6 +111,7 @@ it('a filled database of the release before is migrated, and everything in it op
     library,
     log: pino({ level: 'silent' }),
     outbox: openOutbox('unused'),
+    deletions: { note: async () => {} },
     limits: defaultLimits,
   })
   const server = app.listen(0, '127.0.0.1')

@@ -4,6 +4,7 @@ import type { Logger } from 'pino'
 import { v4 as uuid } from 'uuid'
 import type { Teacher } from '@esfuerzo/contract'
 import { Counter, type Limits } from '../http/limits.ts'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { letters } from '../outbox/letters.ts'
@@ -25,6 +26,7 @@ export interface AccountParts {
   db: Knex
   limits: Limits
   outbox: Outbox
+  deletions: Deletions
   log: Logger
   /** Where links in messages lead. */
   pagesAt: string
@@ -40,7 +42,7 @@ const signedOut = (req: Request) =>
   new Promise<void>((resolve, reject) => req.session.destroy((e) => (e ? reject(e) : resolve())))
 
 /** Signing in and out, up and off. Limits count tries by account and by address; no answer tells whether an account exists. */
-export function accountRoutes(router: Router, { db, limits, outbox, log, pagesAt }: AccountParts): void {
+export function accountRoutes(router: Router, { db, limits, outbox, deletions, log, pagesAt }: AccountParts): void {
   const byAccount = new Counter(db, 'sign-in-account', limits.account)
   const byAddress = new Counter(db, 'sign-in-address', limits.address)
   const mailsTo = new Counter(db, 'mail-account', limits.mail)
@@ -100,6 +102,7 @@ export function accountRoutes(router: Router, { db, limits, outbox, log, pagesAt
   implement(router, 'deleteAccount', async ({ teacherId, body, req }) => {
     await mustFit(teacherId, body.password)
     await deleteTeacher(db, teacherId)
+    await deletions.note({ what: 'account', teacher: teacherId, id: teacherId })
     await signedOut(req)
     return {}
   })

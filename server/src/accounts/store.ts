@@ -50,15 +50,16 @@ export async function endSignIns(db: Knex, teacherId: string, keep?: string): Pr
   await (keep ? query.whereNot({ sid: keep }) : query).delete()
 }
 
-/** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins. */
-export async function deleteTeacher(db: Knex, id: string): Promise<void> {
-  await db.transaction(async (trx) => {
+/** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins; false where there is none. */
+export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
+  return db.transaction(async (trx) => {
     await endSignIns(trx, id)
-    await trx('teachers').where({ id }).delete()
+    const found = await trx('teachers').where({ id }).delete()
     // A snapshot may serve several links; one that serves none any more goes too.
     await trx('snapshots')
       .whereNotExists(trx('publications').whereRaw('publications.sha256 = snapshots.sha256'))
       .delete()
+    return found > 0
   })
 }
 

@@ -1,12 +1,13 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { addClass, classRoom, listClasses, removeClass, saveClass } from './store.ts'
 
 /** The classes a teacher hands sessions out to. */
-export function classRoutes(router: Router, db: Knex): void {
+export function classRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listClasses', async ({ teacherId }) => ({ classes: await listClasses(db, teacherId) }))
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
@@ -25,6 +26,7 @@ export function classRoutes(router: Router, db: Knex): void {
 
   implement(router, 'removeClass', async ({ teacherId, params }) => {
     if (!(await removeClass(db, teacherId, params.id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'class', teacher: teacherId, id: params.id })
     return {}
   })
 }

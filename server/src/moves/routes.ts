@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { mostOwnMoves, ProblemError, readMoves, type Library } from '@esfuerzo/core'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts'
@@ -9,7 +10,7 @@ import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts
 const lately = 26 * 7 * 24 * 60 * 60 * 1000
 
 /** A teacher's own moves, and which she used lately. */
-export function moveRoutes(router: Router, db: Knex, library: Library): void {
+export function moveRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
   implement(router, 'listOwnMoves', async ({ teacherId }) => ({ moves: await listOwnMoves(db, teacherId) }))
 
   implement(router, 'usedMoves', async ({ teacherId }) => ({
@@ -34,6 +35,7 @@ export function moveRoutes(router: Router, db: Knex, library: Library): void {
 
   implement(router, 'removeOwnMove', async ({ teacherId, params }) => {
     if (!(await removeOwnMove(db, teacherId, params.id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'move', teacher: teacherId, id: params.id })
     return {}
   })
 }

@@ -1,12 +1,13 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { keepPart, listShelf, removePart, renamePart, shelfRoom } from './store.ts'
 
 /** Sections and blocks a teacher keeps for other sessions. */
-export function shelfRoutes(router: Router, db: Knex): void {
+export function shelfRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listShelf', async ({ teacherId }) => ({ parts: await listShelf(db, teacherId) }))
 
   implement(router, 'keepPart', async ({ teacherId, body }) => {
@@ -26,6 +27,7 @@ export function shelfRoutes(router: Router, db: Knex): void {
 
   implement(router, 'removePart', async ({ teacherId, params }) => {
     if (!(await removePart(db, teacherId, params.id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'part', teacher: teacherId, id: params.id })
     return {}
   })
 }

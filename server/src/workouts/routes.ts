@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
 import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import {
@@ -17,7 +18,7 @@ import {
 import { closeVersion, findVersion, listVersions, nameVersion } from './versions.ts'
 
 /** A teacher's sessions. */
-export function workoutRoutes(router: Router, db: Knex, library: Library): void {
+export function workoutRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
   /** The document has been read; what the library must have is checked here. */
   const whole = (workout: Workout): Workout => {
     const problems = referenceProblems(workout, library)
@@ -56,6 +57,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library): void 
 
   implement(router, 'deleteWorkout', async ({ teacherId, params }) => {
     if (!(await deleteWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'session', teacher: teacherId, id: params.id })
     return {}
   })
 

@@ -162,13 +162,25 @@ export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorko
   }))
 }
 
-/** Takes a session out of the bin for good, with its history, links and runs; false where it is not hers or not there. */
-export async function deleteWorkout(db: Knex, teacherId: string, id: string): Promise<boolean> {
+/** Takes a session out of the bin for good, with its history, links and runs; false where it is not hers or not in there. */
+export const deleteWorkout = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  deleteFrom(binned, db, teacherId, id)
+
+/** Deletes a session for good, wherever it lies; false where it is not hers or not there. */
+export const deleteForGood = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  deleteFrom((trx) => trx<Row>('workouts').where({ teacher_id: teacherId }), db, teacherId, id)
+
+async function deleteFrom(
+  place: (db: Knex, teacherId: string) => Knex.QueryBuilder<Row>,
+  db: Knex,
+  teacherId: string,
+  id: string,
+): Promise<boolean> {
   return db.transaction(async (trx) => {
     const shas: { sha256: string }[] = await trx('publications')
       .where({ workout_id: id, teacher_id: teacherId })
       .select('sha256')
-    if (!(await binned(trx, teacherId).where({ id }).delete())) return false
+    if (!(await place(trx, teacherId).where({ id }).delete())) return false
     await trx('snapshots')
       .whereIn(
         'sha256',

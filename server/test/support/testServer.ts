@@ -26,6 +26,7 @@ import { hashPassword } from '../../src/accounts/password.ts'
 import { addTeacher } from '../../src/accounts/store.ts'
 import { createApp } from '../../src/app.ts'
 import { migrateDatabase, openDatabase } from '../../src/database.ts'
+import { openDeletions } from '../../src/deletions/deletions.ts'
 import { openOutbox } from '../../src/outbox/outbox.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
@@ -42,6 +43,7 @@ export async function testServer(limits: Limits = defaultLimits) {
   await db.raw('truncate teachers, snapshots, sign_ins, limits cascade')
   const folder = await mkdtemp(join(tmpdir(), 'esfuerzo-outbox-'))
   const outbox = openOutbox(folder)
+  const deletionsFile = join(folder, 'deletions.jsonl')
   const logged: string[] = []
   const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
   const app = createApp({
@@ -51,6 +53,7 @@ export async function testServer(limits: Limits = defaultLimits) {
     library,
     log,
     outbox,
+    deletions: openDeletions(deletionsFile),
     limits,
   })
   // One listening socket for all requests, as in life.
@@ -71,6 +74,7 @@ export async function testServer(limits: Limits = defaultLimits) {
     server,
     logged,
     outbox,
+    deletionsFile,
     browser,
     teacher,
     close: async () => {

@@ -1,0 +1,81 @@
+import { appendFile, mkdir, readFile } from 'node:fs/promises'
+import { dirname } from 'node:path'
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import { deleteTeacher } from '../accounts/store.ts'
+import { removeClass } from '../classes/store.ts'
+import { removeOwnMove } from '../moves/store.ts'
+import { removePart } from '../shelf/store.ts'
+import { deleteForGood } from '../workouts/store.ts'
+
+const deletionSchema = z.strictObject({
+  what: z.enum(['account', 'session', 'class', 'part', 'move']),
+  teacher: z.uuid(),
+  /** Of what was deleted; an account's is the teacher's own. */
+  id: z.string(),
+  at: z.iso.datetime(),
+})
+/** Something that was deleted for good: ids and nothing else. */
+export type Deletion = z.infer<typeof deletionSchema>
+
+/**
+ * What was deleted for good, kept beside the database: a database that is restored from a backup forgets nobody's wish to be
+ * forgotten. A line a deletion.
+ */
+export interface Deletions {
+  /** Called once it is gone, before that is answered. */
+  note: (deletion: Omit<Deletion, 'at'>) => Promise<void>
+}
+
+/** @param file made with the first deletion */
+export const openDeletions = (file: string): Deletions => ({
+  async note(deletion) {
+    await mkdir(dirname(file), { recursive: true })
+    await appendFile(file, `${JSON.stringify({ ...deletion, at: new Date().toISOString() })}\n`, { mode: 0o600 })
+  },
+})
+
+/**
+ * Every deletion of a file, the first first; none where there is no file.
+ *
+ * @throws {Error} naming the line that is none; one cut short by a power cut at the end is passed over
+ */
+export async function readDeletions(file: string): Promise<Deletion[]> {
+  const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'ENOENT') return ''
+    throw error
+  })
+  const lines = text.split('\n')
+  const rest = lines.pop()
+  if (rest) lines.push(...(isWhole(rest) ? [rest] : []))
+  return lines.filter(Boolean).map((line, i) => {
+    const parsed = deletionSchema.safeParse(isWhole(line) ? JSON.parse(line) : undefined)
+    if (!parsed.success) throw new Error(`readDeletions: line ${i + 1} of ${file} is no deletion`)
+    return parsed.data
+  })
+}
+
+function isWhole(line: string): boolean {
+  try {
+    JSON.parse(line)
+    return true
+  } catch {
+    return false
+  }
+}
+
+/** How each kind is deleted. */
+const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string) => Promise<boolean>> = {
+  account: deleteTeacher,
+  session: deleteForGood,
+  class: removeClass,
+  part: removePart,
+  move: removeOwnMove,
+}
+
+/** Deletes once more what had been deleted; what is gone stays gone. @returns how many were there again */
+export async function repeatDeletions(db: Knex, deletions: readonly Deletion[]): Promise<number> {
+  let again = 0
+  for (const { what, teacher, id } of deletions) if (await repeat[what](db, teacher, id)) again++
+  return again
+}

@@ -1,0 +1,163 @@
+import { execFileSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, expect, inject, it } from 'vitest'
+import type { Knex } from 'knex'
+import { readBackup, writeBackup } from '../../scripts/backupFile.mjs'
+import { needAge } from '../../scripts/machine.mjs'
+import { testCluster } from '../../scripts/testCluster.mjs'
+import { rekeyLinks } from '../src/backup/rekeyLinks.ts'
+import { openDatabase } from '../src/database.ts'
+import { addDemo } from '../src/demo/addDemo.ts'
+import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
+import { linkToken, tokenHash } from '../src/http/linkToken.ts'
+import { library, runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+
+let server: TestServer
+let folder: string
+let cluster: Awaited<ReturnType<typeof testCluster>>
+const secret = 's'.repeat(40)
+
+beforeAll(async () => {
+  server = await testServer()
+  folder = await mkdtemp(join(tmpdir(), 'esfuerzo-backup-'))
+  cluster = await testCluster('restored')
+  await addDemo(server.db, library, secret, new Date())
+})
+afterAll(async () => {
+  await cluster.stop('immediate')
+  await rm(folder, { recursive: true })
+  await server.close()
+})
+
+/** Every table of a database by its number of rows and a hash over all of them, in the order of their text. */
+async function contents(db: Knex): Promise<Record<string, string>> {
+  const { rows } = await db.raw<{ rows: { name: string }[] }>(
+    "select table_name as name from information_schema.tables where table_schema = 'public' order by 1",
+  )
+  const tables: Record<string, string> = {}
+  for (const { name } of rows) {
+    const { rows: lines } = await db.raw<{ rows: { line: string }[] }>(`select t::text as line from ?? t order by 1`, [
+      name,
+    ])
+    const hash = createHash('sha256')
+    for (const { line } of lines) hash.update(line)
+    tables[name] = `${lines.length} ${hash.digest('hex')}`
+  }
+  return tables
+}
+
+async function emptyDatabase(name: string): Promise<{ db: Knex; url: string }> {
+  await cluster.create(name)
+  return { db: openDatabase(cluster.url(name)), url: cluster.url(name) }
+}
+
+it('a backup restored into an empty cluster has every table, equal by count and by hash', async () => {
+  const file = join(folder, 'plain.backup')
+  await writeBackup(inject('databaseUrl'), file)
+  const { db, url } = await emptyDatabase('plain')
+  await readBackup(url, file)
+  const before = await contents(server.db)
+  expect(Object.keys(before).length).toBeGreaterThan(10)
+  expect(Number(before.runs!.split(' ')[0])).toBeGreaterThan(60)
+  expect(await contents(db)).toEqual(before)
+  // Not over what is there.
+  await expect(readBackup(url, file)).rejects.toThrow('not empty')
+  expect(await contents(db)).toEqual(before)
+  expect(await rekeyLinks(db, secret, new Date())).toEqual([])
+  await db.destroy()
+})
+
+it('encrypted, it says nothing to whoever has no key, and all to whoever has', async () => {
+  needAge()
+  const identity = join(folder, 'key')
+  execFileSync('age-keygen', ['-o', identity], { stdio: 'ignore' })
+  const recipient = /age1\w+/.exec(readFileSync(identity, 'utf8'))![0]
+  const file = join(folder, 'secret.backup')
+  await writeBackup(inject('databaseUrl'), file, recipient)
+  const bytes = readFileSync(file)
+  expect(bytes.subarray(0, 21).toString()).toBe('age-encryption.org/v1')
+  expect(bytes.includes('marisol')).toBe(false)
+  const { db, url } = await emptyDatabase('secret')
+  await expect(readBackup(url, file)).rejects.toThrow('--identity')
+  const other = join(folder, 'other')
+  execFileSync('age-keygen', ['-o', other], { stdio: 'ignore' })
+  await expect(readBackup(url, file, other)).rejects.toThrow('age')
+  expect(await contents(db)).toEqual({})
+  await readBackup(url, file, identity)
+  expect(await contents(db)).toEqual(await contents(server.db))
+  await db.destroy()
+})
+
+it('leaves no half a file where the database cannot be read', async () => {
+  const file = join(folder, 'never.backup')
+  await expect(writeBackup(cluster.url('nobody_made_this'), file)).rejects.toThrow('nobody_made_this')
+  expect(existsSync(file)).toBe(false)
+  expect(existsSync(`${file}.partial`)).toBe(false)
+  const broken = join(folder, 'broken.backup')
+  writeFileSync(broken, 'PGDMP and then nothing')
+  const { db, url } = await emptyDatabase('broken')
+  await expect(readBackup(url, broken)).rejects.toThrow('pg_restore')
+  expect(await contents(db)).toEqual({})
+  await db.destroy()
+})
+
+it('what was deleted after the backup is deleted again, and links of another secret get new tokens', async () => {
+  const leaves = await server.teacher('leaves@island.example')
+  const stays = await server.teacher('stays@island.example')
+  await sentWorkout(leaves)
+  const gone = await sentWorkout(stays)
+  const kept = await sentWorkout(stays)
+  await server.browser().post(`/api/go/${gone.publication.token}/runs`).send(runOf(gone.publication)).expect(200)
+  const class_ = (
+    await stays
+      .post('/api/classes')
+      .send({ name: '2b', grades: [2] })
+      .expect(200)
+  ).body.id
+  const file = join(folder, 'before.backup')
+  await writeBackup(inject('databaseUrl'), file)
+
+  await leaves.post('/api/me/delete').send({ password: 'correct horse' }).expect(200)
+  await stays.delete(`/api/workouts/${gone.workoutId}`).expect(200)
+  await stays.delete(`/api/bin/${gone.workoutId}`).expect(200)
+  await stays.delete(`/api/classes/${class_}`).expect(200)
+  const deletions = await readDeletions(server.deletionsFile)
+  expect(deletions.map((d) => d.what)).toEqual(['account', 'session', 'class'])
+  expect(readFileSync(server.deletionsFile, 'utf8')).not.toContain('island.example')
+
+  const { db, url } = await emptyDatabase('deletions')
+  await readBackup(url, file)
+  expect(await db('teachers').where({ email: 'leaves@island.example' })).toHaveLength(1)
+  expect(await repeatDeletions(db, deletions)).toBe(3)
+  expect(await repeatDeletions(db, deletions)).toBe(0)
+  const after = await contents(server.db)
+  const { sign_ins: _a, ...restored } = await contents(db)
+  const { sign_ins: _b, ...now } = after
+  expect(restored).toEqual(now)
+
+  // The installation's secret was lost.
+  const other = 'o'.repeat(40)
+  const links = await rekeyLinks(db, other, new Date())
+  const mine = links.filter((l) => l.teacher === 'stays@island.example')
+  expect(mine).toEqual([
+    { title: 'Springs', teacher: 'stays@island.example', token: linkToken('publication', kept.publication.id, other) },
+  ])
+  const row = await db('publications').where({ id: kept.publication.id }).first()
+  expect(row.token_hash).toBe(tokenHash(mine[0]!.token))
+  expect(await rekeyLinks(db, other, new Date())).toEqual([])
+  await db.destroy()
+})
+
+it('a list of deletions that a power cut tore is read to its last whole line; a line that is none is named', async () => {
+  const file = join(folder, 'torn.jsonl')
+  const line = JSON.stringify({ what: 'part', teacher: crypto.randomUUID(), id: 'x', at: new Date().toISOString() })
+  writeFileSync(file, `${line}\n${line.slice(0, 20)}`)
+  expect(await readDeletions(file)).toHaveLength(1)
+  writeFileSync(file, `${line}\nnonsense\n${line}\n`)
+  await expect(readDeletions(file)).rejects.toThrow('line 2')
+  expect(await readDeletions(join(folder, 'none'))).toEqual([])
+})
