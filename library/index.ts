@@ -31,7 +31,7 @@ import muscles from './muscles.json'
  * `readLibrary`. The version goes up with each change a saved session could notice.
  */
 export const libraryData = {
-  version: 2,
+  version: 3,
   moves: [
     ...pulse,
     ...looseners,

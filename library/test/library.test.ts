@@ -6,6 +6,7 @@ import {
   gradesName,
   keyMoments,
   newWorkout,
+  obstacles,
   pose,
   readLibrary,
   searchMoves,
@@ -170,6 +171,66 @@ describe.each(each)('%s', (_, move) => {
     const steps = timeline(addStation(w, block.id, { all: cell }), w.groups[0]!.id, library)
     const work = steps.filter((s) => s.kind === 'work')
     expect(work.map((s) => s.side)).toEqual(['first', 'second'])
+  })
+})
+
+describe('what keeps ankles, heads and windpipes whole', () => {
+  const needs = (id: string) =>
+    moves.flatMap((move) =>
+      move.versions.flatMap((version) =>
+        (version.kit ?? move.kit).filter((need) => need.id === id).map((need) => ({ move, version, need })),
+      ),
+    )
+
+  it('steps on nothing but the bottom step, and says so', () => {
+    expect(library.kit.get('step')!.standIns).toEqual([])
+    for (const { name, how } of needs('step').map((n) => n.version)) expect(`${name} ${how}`).not.toMatch(/book|box|chair/i)
+  })
+
+  it('climbs, leans its weight on and throws at real walls only: no door, no cupboard', () => {
+    const walls = needs('wall').filter(
+      ({ move, version }) =>
+        ['throwCatch', 'strike'].includes(move.family) ||
+        (version.posture ?? move.posture) === 'handsAndFeet' ||
+        (['push', 'squat'].includes(move.family) && move.posture !== 'standing') ||
+        move.id === 'calf-stretch' ||
+        move.id === 'wall-angel',
+    )
+    expect(walls.length).toBeGreaterThan(15)
+    for (const { move, version, need } of walls) {
+      expect(need.standIn, version.id).toBe(false)
+      expect(move.cautions.join(' '), move.id).toContain('no door, no cupboard')
+    }
+    const [{ move, version }] = walls as [(typeof walls)[number]]
+    const at = { space: 'run', quiet: false, company: 'together', kit: [], outdoors: false } as const
+    expect(obstacles(move, version, { ...at, kit: [], standIns: {} }, library)).toEqual([])
+    expect(obstacles(move, version, { ...at, kit: [], standIns: { wall: 'closed door' } }, library)).toEqual([
+      { code: 'kit', kit: 'wall', real: true },
+    ])
+  })
+
+  it('holds on to the back of a chair, never to a stair or a sofa, and to none that slides', () => {
+    for (const { version, need } of needs('chair').filter((n) => /chair back|on the chair$/i.test(n.version.how)))
+      expect(need.standIn, version.id).toBe(false)
+  })
+
+  // EN 71-1 and 16 CFR 1500.19 (from memory): under eight, children can choke on uninflated or broken balloons.
+  it('gives balloons to nobody under eight, and to nobody without an adult', () => {
+    expect(needs('balloon').length).toBeGreaterThan(0)
+    for (const { move, version } of needs('balloon')) {
+      expect(version.fromGrade + 5, version.id).toBeGreaterThanOrEqual(8)
+      expect(version.adult ?? move.adult, version.id).toBe(true)
+      expect(move.cautions.join(' ')).toContain('eight')
+      const alone = { space: 'run', quiet: false, company: 'alone', kit: ['balloon'], standIns: {}, outdoors: true } as const
+      expect(obstacles(move, version, { ...alone, kit: ['balloon'] }, library)).toContainEqual({ code: 'adult' })
+    }
+  })
+
+  it('balances and lifts nothing with a point', () => {
+    for (const item of library.kit.values()) expect(item.standIns.join(' '), item.id).not.toMatch(/umbrella/)
+    const upright = needs('stick').filter((n) => n.move.family === 'balance')
+    expect(upright.length).toBeGreaterThan(0)
+    for (const { version, need } of upright) expect(need.standIn, version.id).toBe(false)
   })
 })
 

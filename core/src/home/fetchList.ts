@@ -46,6 +46,7 @@ export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' 
             if (!thing) continue
             things.set(need.id, thing)
             thing.optional &&= Boolean(need.optional)
+            if (need.standIn === false) real(thing)
             if (!thing.groups.includes(group.id)) thing.groups.push(group.id)
             if (!thing.moves.includes(cell.move)) thing.moves.push(cell.move)
           }
@@ -56,6 +57,14 @@ export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' 
   return [...things.values()]
     .map((thing) => ({ ...thing, missing: thing.missing && !thing.optional }))
     .sort((a, b) => Number(a.optional) - Number(b.optional))
+}
+
+/** One of the moves takes the real thing only: nothing is offered in its place, and what was chosen for it is not enough. */
+function real(thing: Fetch): void {
+  thing.standIns = []
+  if (!thing.standIn) return
+  delete thing.standIn
+  thing.missing = true
 }
 
 function newFetch(id: string, home: Home, library: Library): Fetch | undefined {

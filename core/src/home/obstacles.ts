@@ -7,7 +7,8 @@ import { spaceSchema, type Space } from '../workout/space.ts'
 export type Obstacle =
   | { code: 'space'; needs: Space }
   | { code: 'noise' }
-  | { code: 'kit'; kit: string }
+  /** `real`: nothing may stand in for it here. */
+  | { code: 'kit'; kit: string; real?: true }
   | { code: 'company' }
   | { code: 'adult' }
 
@@ -24,15 +25,21 @@ export function obstacles(move: Move, version: Version, home: Home, library: Pic
   const order = spaceSchema.options
   const space = version.space ?? move.space
   const noise = version.noise ?? move.noise
-  const missing = (version.kit ?? move.kit).filter(
-    (need) => !need.optional && !hasKit(home, need.id, library) && !home.standIns[need.id],
-  )
+  const missing = (version.kit ?? move.kit).filter((need) => {
+    if (need.optional) return false
+    const replaced = Boolean(home.standIns[need.id])
+    // A house that takes something else for a thing has none of it: where it must be the real one, that is not enough.
+    if (need.standIn === false && replaced && !home.kit.includes(need.id)) return true
+    return !hasKit(home, need.id, library) && !replaced
+  })
   return [
     ...(order.indexOf(space) > order.indexOf(home.space) ? [{ code: 'space', needs: space } as const] : []),
     ...(noise === 'thud' && home.quiet ? [{ code: 'noise' } as const] : []),
-    ...missing.map((need) => ({ code: 'kit', kit: need.id }) as const),
+    ...missing.map(
+      (need) => ({ code: 'kit', kit: need.id, ...(need.standIn === false && { real: true as const }) }) as const,
+    ),
     ...(move.together && home.company === 'alone' ? [{ code: 'company' } as const] : []),
-    ...(move.adult && home.company === 'alone' ? [{ code: 'adult' } as const] : []),
+    ...((version.adult ?? move.adult) && home.company === 'alone' ? [{ code: 'adult' } as const] : []),
   ]
 }
 

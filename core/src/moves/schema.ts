@@ -45,7 +45,16 @@ export type Posture = z.infer<typeof postureSchema>
 export const sidesSchema = z.enum(['both', 'alternating', 'each'])
 export type Sides = z.infer<typeof sidesSchema>
 
-const needsSchema = z.array(z.strictObject({ id: idSchema, optional: z.boolean().optional() })).max(4)
+const needsSchema = z
+  .array(
+    z.strictObject({
+      id: idSchema,
+      optional: z.boolean().optional(),
+      /** False where nothing may take its place here, whatever stands in for it elsewhere. */
+      standIn: z.literal(false).optional(),
+    }),
+  )
+  .max(4)
 const noiseSchema = z.enum(['quiet', 'thud'])
 
 /** One way of doing a move, on the ladder from easiest to hardest. What it leaves out is as the move has it. */
@@ -68,6 +77,8 @@ export const versionSchema = z.strictObject({
   space: spaceSchema.optional(),
   noise: noiseSchema.optional(),
   kit: needsSchema.optional(),
+  /** An adult must be by for this version. */
+  adult: z.boolean().optional(),
   figure: idSchema.optional(),
 })
 export interface Version extends z.infer<typeof versionSchema> {}

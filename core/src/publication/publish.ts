@@ -79,7 +79,8 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
         figures.add(figure)
         return { id: v.id, name: v.name, how: v.how, secondsPerRep: v.secondsPerRep, figure }
       })
-    const { name, standard, cues, cautions, adult } = move
+    const { name, standard, cues, cautions } = move
+    const adult = move.adult || move.versions.some((v) => v.adult && shown.has(v.id))
     return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
   })
 

@@ -23,7 +23,7 @@ const onThere = (kit: string) => setHome({ kit: [...home.value.kit, kit] })
         {{ t('home.kit', { name: library.kit.get(o.kit)?.name ?? o.kit }) }}
         <span class="choices">
           <v-btn
-            v-for="standIn in library.kit.get(o.kit)?.standIns"
+            v-for="standIn in o.real ? [] : library.kit.get(o.kit)?.standIns"
             :key="standIn"
             size="small"
             @click="onStandIn(o.kit, standIn)"
@@ -31,7 +31,8 @@ const onThere = (kit: string) => setHome({ kit: [...home.value.kit, kit] })
           >
           <v-btn size="small" @click="onThere(o.kit)">{{ t('home.there') }}</v-btn>
         </span>
-        <span v-if="library.kit.get(o.kit)?.noStandIn">{{ library.kit.get(o.kit)?.noStandIn }}</span>
+        <span v-if="o.real">{{ t('home.real') }}</span>
+        <span v-else-if="library.kit.get(o.kit)?.noStandIn">{{ library.kit.get(o.kit)?.noStandIn }}</span>
       </template>
       <template v-else-if="o.code === 'space'">{{ t('home.space', { needs: t(`space.${o.needs}`) }) }}</template>
       <template v-else>{{ t(`home.${o.code}`) }}</template>
