@@ -57,6 +57,7 @@ export default tseslint.config(
       'e2e/**',
       'server/src/main.ts',
       'server/src/demo/**',
+      'server/src/backup/restored.ts',
     ],
     rules: { 'no-console': 'off' },
   },

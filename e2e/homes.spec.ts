@@ -78,7 +78,7 @@ test('a work is made easier with one tap and lasts longer with another', async (
   await expect(page.getByTestId('digits')).toHaveText(String(before + 10))
   await skip.click()
   await page.getByRole('button', { name: 'Stop' }).click()
-  await expect(page.getByRole('heading', { name: 'You did it' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Done for today' })).toBeVisible()
 })
 
 test('a coin sheet is played to its end, with the coin on the screen and with a real one', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { at, expect, laneTotal, test } from './support/journey.ts'
 import { keysOf } from './support/keys.ts'
+import { password, teacherOf } from './support/teacher.ts'
 
 test.describe.configure({ timeout: 180_000 })
 
@@ -11,9 +12,9 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
 
   await page.goto(at('/'))
   await expect(page.getByLabel('E-mail')).toBeFocused()
-  await type('marisol@island.example')
+  await type(teacherOf(test.info().file))
   await press('Tab')
-  await type('ferry-on-monday')
+  await type(password)
   await press('Enter')
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
   await until(page.getByRole('button', { name: 'New session', exact: true }))
@@ -97,8 +98,12 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await expect(laneTotal(page, 'B')).toHaveText('12:03')
   await expect(laneTotal(page, 'C')).toHaveText('14:11')
   await press('?')
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
-  await press('Escape')
+  const sheet = page.getByRole('dialog', { name: 'Keys' })
+  await expect(sheet).toBeVisible()
+  await expect(async () => {
+    await press('Escape')
+    await expect(sheet).toHaveCount(0, { timeout: 1000 })
+  }).toPass()
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
 
   await until(page.getByRole('button', { name: 'Hand out' }), 'Shift+Tab')

@@ -138,6 +138,7 @@ test('the repertoire’s views are accessible, cut nothing, and move only what i
   await page.getByRole('textbox', { name: 'Find a move' }).fill('jump')
   await page.mouse.wheel(0, -8000)
   const shape = (name: RegExp) => page.getByRole('link', { name }).locator('svg').innerHTML()
+  await page.emulateMedia({ reducedMotion: 'no-preference' })
   await page.getByRole('link', { name: /^Line jumps/ }).hover()
   const [near, far] = [await shape(/^Line jumps/), await shape(/^Cross jumps/)]
   await expect.poll(() => shape(/^Line jumps/)).not.toBe(near)
@@ -152,7 +153,7 @@ test('the repertoire’s views are accessible, cut nothing, and move only what i
     .first()
     .click()
   await expect(page.getByRole('slider', { name: 'trunk' })).toBeVisible()
-  await page.waitForTimeout(400)
+
   await expectAccessible(page)
   await page.setViewportSize({ width: 640, height: 400 })
   for (const view of ['moves', 'moves/seated-row', 'moves/new']) {

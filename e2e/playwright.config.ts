@@ -5,13 +5,21 @@ export default defineConfig({
   outputDir: '../test-results',
   globalSetup: './support/globalSetup.ts',
   workers: 2,
+  // Files run side by side, each with a teacher of its own; those whose tests share nothing say so themselves.
   fullyParallel: false,
+  // What keeps a core busy for its own sake comes when nothing else runs.
+  projects: [
+    { name: 'journeys', testIgnore: /live-sound/ },
+    { name: 'live', testMatch: /live-sound/, dependencies: ['journeys'] },
+  ],
   // Two cores share the browser, the server and the database; a slow moment is no failure.
   timeout: 120_000,
   expect: { timeout: 20_000 },
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
+    // Dialogs are there at once; what moves for its own sake stands.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -11,10 +11,10 @@ test.beforeAll(async () => {
 test.afterAll(() => stack.stop())
 
 /** How many times the power goes, and from which seed the moments come. */
-const cuts = 30
+const cuts = process.env.VERIFY ? 30 : 5
 const seed = 20_261_124
 
-test('thirty power cuts at random moments while typing lose nothing that was on the screen', async ({ page }) => {
+test('power cuts at random moments while typing lose nothing that was on the screen', async ({ page }) => {
   const numbers = fc.sample(fc.noBias(fc.integer({ min: 0, max: 999_999 })), { seed, numRuns: 2000 })
   const next = (from: number, to: number) => from + (numbers.pop()! % (to - from + 1))
 
@@ -49,7 +49,7 @@ test('thirty power cuts at random moments while typing lose nothing that was on 
     else await stack.cluster.stop('immediate')
     for (let i = 0; i < 3; i++) await type()
     const onScreen = await shown()
-    if (cut % 10 === 9) {
+    if (cut % 5 === 4) {
       // Now and then the page is closed too, and opened again once the power is back.
       await page.waitForTimeout(100)
       if (target === 'server') await stack.restartServer()
@@ -61,7 +61,7 @@ test('thirty power cuts at random moments while typing lose nothing that was on 
     else await stack.cluster.start()
     expect(await shown()).toEqual(onScreen)
   }
-  expect(typed).toBeGreaterThan(90)
+  expect(typed).toBeGreaterThan(3 * cuts)
   await expect(mark).toHaveText('saved', { timeout: 30_000 })
   const onScreen = await shown()
   // Another browser sees just that.

@@ -106,7 +106,16 @@ export async function playwright(root, title, { files = [], env = {} } = {}) {
   rmSync(file, { force: true })
   const ran = await runCommand(
     root,
-    ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=line,json', ...files],
+    // A part of them is that part, not what it comes after.
+    [
+      'playwright',
+      'test',
+      '-c',
+      'e2e/playwright.config.ts',
+      '--reporter=line,json',
+      ...(files.length ? ['--no-deps'] : []),
+      ...files,
+    ],
     { PLAYWRIGHT_JSON_OUTPUT_FILE: file, ...env },
   )
   return counted(title, ran, () => {

@@ -1,5 +1,6 @@
 // A whole Esfuerzo of its own, for browser tests, pictures and benches: database, pages, server.
 import { spawn } from 'node:child_process'
+import { rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { openCluster } from './database.mjs'
@@ -8,8 +9,11 @@ import { freePort } from './ports.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
+/** Of every stack. */
+export const secret = 'for-tests-only-for-tests-only-for-tests-only'
+
 /** Starts the server and waits until it listens. @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void> }>} */
-export function startServer({ databaseUrl, port }) {
+export function startServer({ databaseUrl, port, folder }) {
   const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
@@ -17,9 +21,11 @@ export function startServer({ databaseUrl, port }) {
       ...process.env,
       NODE_ENV: 'production',
       DATABASE_URL: databaseUrl,
-      SECRET: 'for-tests-only-for-tests-only-for-tests-only',
+      SECRET: secret,
       PORT: String(port),
       DEMO: 'true',
+      OUTBOX: join(folder, 'outbox'),
+      DELETIONS: join(folder, 'deletions.jsonl'),
       LOG_LEVEL: 'fatal',
     },
   })
@@ -57,13 +63,17 @@ export async function startStack(name) {
   await cluster.create('esfuerzo')
   const port = await freePort(4300 + block)
   const databaseUrl = cluster.url()
-  let server = await startServer({ databaseUrl, port })
+  // Messages of the last run are nobody's.
+  const folder = join(root, '.cache', `stack-${name}`)
+  rmSync(folder, { recursive: true, force: true })
+  let server = await startServer({ databaseUrl, port, folder })
   return {
     url: `http://127.0.0.1:${port}`,
     cluster,
+    databaseUrl,
     /** As a power cut would. */
     killServer: () => server.stop('SIGKILL'),
-    restartServer: async () => void (server = await startServer({ databaseUrl, port })),
+    restartServer: async () => void (server = await startServer({ databaseUrl, port, folder })),
     stop: async () => {
       await server.stop()
       await cluster.stop('immediate')

@@ -9,7 +9,7 @@ import { needBuild } from './build.mjs'
 import { freePort, isFree } from './ports.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
-const known = new Set(['--fresh', '--dev'])
+const known = new Set(['--fresh'])
 const flags = new Set(process.argv.slice(2))
 for (const flag of flags)
   if (!known.has(flag)) giveUp(`"${flag}" is not known here. There is:  npm start -- --fresh  (starts the demo over)`)
@@ -36,16 +36,12 @@ if (!(await isFree(wanted))) {
   say(`port ${wanted} is taken; using ${port}`)
 }
 
-const watch = flags.has('--dev')
-const program = watch
-  ? ['--watch', '--import', 'tsx', 'server/src/main.ts']
-  : ['--enable-source-maps', 'server/dist/bundle/main.js']
-const server = spawn(process.execPath, program, {
+const server = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
   cwd: root,
   stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   env: {
     ...process.env,
-    NODE_ENV: watch ? 'development' : 'production',
+    NODE_ENV: 'production',
     DATABASE_URL: databaseUrl,
     SECRET: process.env.SECRET ?? installationSecret(join(root, '.data', 'secret')),
     PORT: String(port),
@@ -53,15 +49,6 @@ const server = spawn(process.execPath, program, {
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
   },
 })
-const builders = watch
-  ? ['teacher', 'family'].map((name) =>
-      spawn('npx', ['vite', 'build', '--watch', '-c', `vite.${name}.config.ts`], {
-        cwd: join(root, 'web'),
-        stdio: 'inherit',
-      }),
-    )
-  : []
-
 server.on('message', ({ listening }) => {
   if (listening === undefined) return
   console.log(`
@@ -79,7 +66,6 @@ function stop() {
   if (stopping) return
   stopping = true
   say('stopping …')
-  for (const builder of builders) builder.kill()
   // The server lets running requests finish; the database goes after it.
   server.kill('SIGTERM')
 }

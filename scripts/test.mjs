@@ -5,7 +5,7 @@ import { rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
-import { giveUp, needChromium, needPostgres, say } from './machine.mjs'
+import { giveUp, needAge, needChromium, needPostgres, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
 import { abreast, check, playwright, summary, vitest } from './run.mjs'
 
@@ -29,6 +29,7 @@ function cleanCommit() {
 
 needPackages(root)
 if (part !== 'unit') needPostgres()
+if (!part || part === 'server') needAge()
 if (!part || part === 'browser') needChromium()
 
 const build = async () => needBuild(root)

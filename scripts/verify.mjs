@@ -3,7 +3,7 @@
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
-import { needChromium, needPostgres } from './machine.mjs'
+import { needAge, needChromium, needPostgres } from './machine.mjs'
 import { needPackages } from './packages.mjs'
 import { abreast, playwright, summary, vitest } from './run.mjs'
 
@@ -11,6 +11,7 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
 needPackages(root)
 needPostgres()
+needAge()
 needChromium()
 const env = { VERIFY: '1' }
 const words = ['--testTimeout=1800000']

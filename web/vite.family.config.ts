@@ -1,6 +1,7 @@
 import VueI18n from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { devProxy } from './devProxy.ts'
 import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
@@ -44,5 +45,7 @@ export default defineConfig({
       },
     }),
   ],
+  // Its pages are reached through the teacher's, which hands on all that is not theirs.
+  server: devProxy(['/api', '/snapshots']),
   build: { outDir: '../dist/family', emptyOutDir: true, manifest: true },
 })

@@ -1,10 +1,12 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { devProxy } from './devProxy.ts'
 import vuetify from 'vite-plugin-vuetify'
 
 export default defineConfig({
   root: 'teacher',
   plugins: [vue(), vuetify({ autoImport: true })],
   worker: { format: 'es' },
+  server: devProxy(['/api', '/snapshots', '/schemas', '/healthz', '/go']),
   build: { outDir: '../dist/teacher', emptyOutDir: true, chunkSizeWarningLimit: 900 },
 })

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { ProblemError } from '@esfuerzo/core'
 import {
   allDocumentKinds,
   courseOf,
@@ -8,7 +9,6 @@ import {
   libraryFor,
   pathText,
   print,
-  ProblemError,
   publish,
   readCarried,
   readDocument,

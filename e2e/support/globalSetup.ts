@@ -1,15 +1,21 @@
-import { startStack } from '../../scripts/stack.mjs'
+import { execFile } from 'node:child_process'
+import { readdirSync } from 'node:fs'
+import { promisify } from 'node:util'
+import { root, secret, startStack } from '../../scripts/stack.mjs'
+import { teacherOf } from './teacher.ts'
 
-/** One whole Esfuerzo for all journeys; each journey makes its own sessions. */
+const journeys = new URL('../', import.meta.url)
+
+/** One whole Esfuerzo for all journeys; each file of them has a teacher of its own, with the demo's sessions. */
 export default async function globalSetup() {
   const stack = await startStack('browser')
   process.env.ESFUERZO_URL = stack.url
-  const answer = await fetch(`${stack.url}/api/session`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', Origin: stack.url },
-    body: JSON.stringify({ email: 'marisol@island.example', password: 'ferry-on-monday' }),
+  const emails = readdirSync(journeys)
+    .filter((file) => file.endsWith('.spec.ts'))
+    .map(teacherOf)
+  await promisify(execFile)(process.execPath, ['--import', 'tsx', 'e2e/support/addTeachers.ts', ...emails], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: stack.databaseUrl, SECRET: secret },
   })
-  if (!answer.ok) throw new Error(`globalSetup: the sign-in was answered with ${answer.status}`)
-  process.env.ESFUERZO_COOKIE = answer.headers.getSetCookie()[0]!.split(';')[0]!
   return () => stack.stop()
 }

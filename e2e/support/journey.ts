@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Page } from '@playwright/test'
+import { password, teacherOf } from './teacher.ts'
 
 /** A test whose pages may not log an error or throw. */
 export const test = base.extend<{ watched: void }>({
@@ -21,19 +22,37 @@ export { expect }
 
 export const at = (path: string) => `${process.env.ESFUERZO_URL}${path}`
 
-/** Opens the Desk as the demo's teacher, signed in once for all journeys: they are about what comes after. */
+/** The cookie of this file's teacher, signed in once by the interface. */
+const cookies = new Map<string, Promise<string>>()
+export function teacherCookie(): Promise<string> {
+  const email = teacherOf(test.info().file)
+  const known = cookies.get(email) ?? signedIn(email)
+  cookies.set(email, known)
+  return known
+}
+async function signedIn(email: string): Promise<string> {
+  const answer = await fetch(at('/api/session'), {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: at('') },
+    body: JSON.stringify({ email, password }),
+  })
+  if (!answer.ok) throw new Error(`signedIn: the sign-in of ${email} was answered with ${answer.status}`)
+  return answer.headers.getSetCookie()[0]!.split(';')[0]!
+}
+
+/** Opens the Desk as this file's teacher, who is signed in: journeys are about what comes after. */
 export async function openDesk(page: Page): Promise<void> {
-  const [name = '', value = ''] = process.env.ESFUERZO_COOKIE!.split('=')
+  const [name = '', value = ''] = (await teacherCookie()).split('=')
   await page.context().addCookies([{ name, value, url: at('/') }])
   await page.goto(at('/'))
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
 }
 
-/** Signs in as a teacher does. */
-export async function signIn(page: Page, base = process.env.ESFUERZO_URL): Promise<void> {
-  await page.goto(`${base}/`)
-  await page.getByLabel('E-mail').fill('marisol@island.example')
-  await page.getByLabel('Password').fill('ferry-on-monday')
+/** Signs in as a teacher does: this file's, or the demo's on a stack of its own. */
+export async function signIn(page: Page, base?: string): Promise<void> {
+  await page.goto(`${base ?? at('')}/`)
+  await page.getByLabel('E-mail').fill(base ? 'marisol@island.example' : teacherOf(test.info().file))
+  await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
 }
@@ -57,11 +76,17 @@ export async function addMove(page: Page, typed: string): Promise<void> {
 /** A lane's total as it stands beside the lane. */
 export const laneTotal = (page: Page, letter: string) => page.locator(`[data-lane="${letter}"] b`)
 
-/** No violations of any rule axe knows, best practice included. @param rules only these, where the rest is looked at elsewhere */
-export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
+/**
+ * No violations of any rule axe knows, best practice included.
+ *
+ * @param rules only these, where the rest is looked at elsewhere
+ * @param within only this part of the page, where the rest was looked at before
+ */
+export async function expectAccessible(page: Page, rules?: string[], within?: string): Promise<void> {
   // A view that is still on its way has no main part yet.
   await page.locator('main, [role=main]').first().waitFor()
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
+  const whole = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
+  const axe = within && !process.env.VERIFY ? whole.include(within) : whole
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([])
 }

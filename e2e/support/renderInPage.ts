@@ -6,26 +6,31 @@ const rate = 44_100
 /** Quiet for so long, then louder than that: a sound begins. */
 const [quietSeconds, threshold] = [0.2, 0.003]
 
+/** What rings in a session of so many laps of five minutes: when, and which sound. */
+function schedule(laps: number): { at: number; sound: Sound }[] {
+  const library = indexLibrary(libraryData)
+  const groups = newWorkout('x', [[4, 5, 6]], 20, library.version).groups
+  const text = `# Laps\n## Main\n${laps} laps 40/20\nsquat\njog\nhigh knees\nmarch\njumping jack\n`
+  const { workout } = parse(text, library, groups)
+  return trackCues(timeline(workout, workout.groups[0]!.id, library)).flatMap((cue) => {
+    const sound: Sound | undefined = cue.kind === 'bell' ? cue.tone : cue.kind === 'count' ? undefined : cue.kind
+    return sound ? [{ at: cue.at, sound }] : []
+  })
+}
+
+/** The moments at which something rings in a session of so many laps, in seconds. */
+export const moments = (laps: number): number[] => schedule(laps).map(({ at }) => at)
+
 /**
- * Renders every bell and tick of a session of twenty minutes through the player's own sounds, and looks for where they
+ * Renders every bell and tick of a session of so many laps through the player's own sounds, and looks for where they
  * begin in the samples.
  *
  * @returns where sounds were asked for and where they were found, in seconds
  */
-export async function render(): Promise<{ asked: number[]; found: number[] }> {
-  const library = indexLibrary(libraryData)
-  const groups = newWorkout('x', [[4, 5, 6]], 20, library.version).groups
-  const text = '# Twenty minutes\n## Main\n4 laps 40/20\nsquat\njog\nhigh knees\nmarch\njumping jack\n'
-  const { workout } = parse(text, library, groups)
-  const cues = trackCues(timeline(workout, workout.groups[0]!.id, library))
-  const context = new OfflineAudioContext(1, Math.ceil((cues.at(-1)!.at + 3) * rate), rate)
-  const asked: number[] = []
-  for (const cue of cues) {
-    const sound: Sound | undefined = cue.kind === 'bell' ? cue.tone : cue.kind === 'count' ? undefined : cue.kind
-    if (!sound) continue
-    ring(context, cue.at, sound)
-    asked.push(cue.at)
-  }
+export async function render(laps: number): Promise<{ asked: number[]; found: number[] }> {
+  const asked = schedule(laps)
+  const context = new OfflineAudioContext(1, Math.ceil((asked.at(-1)!.at + 3) * rate), rate)
+  for (const { at, sound } of asked) ring(context, at, sound)
   const samples = (await context.startRendering()).getChannelData(0)
   const found: number[] = []
   let quiet = quietSeconds * rate
@@ -36,5 +41,5 @@ export async function render(): Promise<{ asked: number[]; found: number[] }> {
       quiet = 0
     }
   }
-  return { asked, found }
+  return { asked: asked.map(({ at }) => at), found }
 }

@@ -1,11 +1,17 @@
 import { request } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { expect, inject, it } from 'vitest'
 import { freePort } from '../../scripts/ports.mjs'
 import { startServer } from '../../scripts/stack.mjs'
 
 it('lets a running request finish when it is told to stop, and takes no new one', async () => {
   const port = await freePort(4400)
-  const server = await startServer({ databaseUrl: inject('databaseUrl'), port })
+  const server = await startServer({
+    folder: join(tmpdir(), 'esfuerzo-shutdown'),
+    databaseUrl: inject('databaseUrl'),
+    port,
+  })
   const url = `http://127.0.0.1:${port}`
   const body = JSON.stringify({ email: 'nobody@island.example', password: 'wrong' })
 

@@ -35,7 +35,7 @@ export function decodeHeartRate(bytes: DataView): HeartRate {
 /**
  * The bytes of a Heart Rate Measurement, as a belt sends them: what the simulated belt is made of.
  *
- * @example encodeHeartRate({ rate: 120, contact: true, intervals: [0.5] }) // Uint8Array [0x16, 120, 0x00, 0x02]
+ * @example encodeHeartRate({ rate: 120, contact: true, intervals: [0.5] }) // [22, 120, 0, 2]
  */
 export function encodeHeartRate({ rate, contact, intervals }: HeartRate): Uint8Array {
   const wide = rate > 255

@@ -59,5 +59,5 @@ export const timingDefaults = table({
   explainVersion: [8, 'common practice', 'Seconds for each further version shown.'],
 })
 
-/** @example seconds('changeFloor') // 4 */
+/** @example defaultOf('changeFloor') // 4 */
 export const defaultOf = (key: keyof typeof timingDefaults): number => timingDefaults[key].value

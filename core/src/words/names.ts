@@ -15,7 +15,7 @@ interface NamedMove {
  *
  * @param phrase looks a text up in another language
  *
- * @example moveNames(library.moves)('squat-jump', 'tuck') // 'Tuck jump'
+ * @example moveNames(library.moves)('squat-jump', 'tuck-jump') // 'Tuck jump'
  */
 export const moveNames =
   (moves: { get(id: string): NamedMove | undefined }, phrase: (text: string) => string = (text) => text): Names =>

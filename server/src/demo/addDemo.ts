@@ -3,7 +3,7 @@ import { v4 as uuid } from 'uuid'
 import { newSettings, type Library } from '@esfuerzo/core'
 import { hashPassword } from '../accounts/password.ts'
 import { addTeacher, anyTeacher } from '../accounts/store.ts'
-import { makePublication } from '../publications/makePublication.ts'
+import { publicationOf, snapshotOf } from '../publications/makePublication.ts'
 import { addPublication } from '../publications/store.ts'
 import { addRun } from '../runs/store.ts'
 import { saveSettings } from '../settings/store.ts'
@@ -19,33 +19,59 @@ const hour = 60 * 60 * 1000
 const day = 24 * hour
 const week = 7 * day
 
-/**
- * Fills an empty database with the island school: a teacher, fourteen sessions of different forms sent out over six
- * weeks with what came back, and five in draft. Dates are relative to today; a database that has a teacher is left alone.
- */
-export async function addDemo(db: Knex, library: Library, secret: string, now: Date): Promise<void> {
-  if (await anyTeacher(db)) return
-  const passwordHash = await hashPassword(demoSignIn.password)
-  await db.transaction(async (trx) => {
-    const teacherId = uuid()
-    await addTeacher(trx, { id: teacherId, email: demoSignIn.email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
-    await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
-    for (const [seed, session] of demoSessions.entries()) {
-      const document = demoWorkout(session, library)
-      // Sent out on a weekday morning some weeks ago, the drafts worked on yesterday.
-      const back = session.draft
-        ? (seed - demoSessions.length - 1) * -hour
-        : session.weeksAgo * week + (2 - (session.day ?? 0)) * day
-      const at = new Date(now.getTime() - back)
-      const workoutId = uuid()
-      await addWorkout(trx, teacherId, workoutId, document, at)
-      if (session.draft) continue
-      const publication = makePublication({ teacherId, workoutId, document }, library, secret, at, 90)
-      await addPublication(trx, publication)
-      await closeVersion(trx, teacherId, workoutId, { reason: 'published' })
-      for (const run of demoRuns(document, library, publication.sha256, at, now, seed + 1)) {
-        await addRun(trx, publication.id, run, new Date(run.finishedAt))
-      }
-    }
+/** Somebody who has the demo's sessions. */
+export interface DemoTeacher {
+  email: string
+  password: string
+}
+
+/** A session of the demo as it lies in the database of each who has it. */
+function prepared(library: Library, now: Date) {
+  return demoSessions.map((session, seed) => {
+    const document = demoWorkout(session, library)
+    // Sent out on a weekday morning some weeks ago, the drafts worked on yesterday.
+    const back = session.draft
+      ? (seed - demoSessions.length - 1) * -hour
+      : session.weeksAgo * week + (2 - (session.day ?? 0)) * day
+    const at = new Date(now.getTime() - back)
+    if (session.draft) return { document, at }
+    const snapshot = snapshotOf(document, library)
+    return { document, at, snapshot, runs: demoRuns(document, library, snapshot.sha256, at, now, seed + 1) }
   })
+}
+
+/**
+ * Gives teachers the island school: fourteen sessions of different forms sent out over six weeks with what came back, and five
+ * in draft. Dates are relative to today.
+ */
+export async function addDemoTeachers(
+  db: Knex,
+  library: Library,
+  secret: string,
+  now: Date,
+  teachers: readonly DemoTeacher[],
+): Promise<void> {
+  const sessions = prepared(library, now)
+  for (const { email, password } of teachers) {
+    const passwordHash = await hashPassword(password)
+    await db.transaction(async (trx) => {
+      const teacherId = uuid()
+      await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
+      await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
+      for (const { document, at, snapshot, runs = [] } of sessions) {
+        const workoutId = uuid()
+        await addWorkout(trx, teacherId, workoutId, document, at)
+        if (!snapshot) continue
+        const publication = publicationOf({ teacherId, workoutId, document }, snapshot, secret, at, 90)
+        await addPublication(trx, publication)
+        await closeVersion(trx, teacherId, workoutId, { reason: 'published' })
+        for (const run of runs) await addRun(trx, publication.id, run, new Date(run.finishedAt))
+      }
+    })
+  }
+}
+
+/** Fills an empty database with the demo; one that has a teacher is left alone. */
+export async function addDemo(db: Knex, library: Library, secret: string, now: Date): Promise<void> {
+  if (!(await anyTeacher(db))) await addDemoTeachers(db, library, secret, now, [demoSignIn])
 }

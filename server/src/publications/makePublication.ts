@@ -19,10 +19,17 @@ export function snapshotOf(workout: Workout, library: Library, schoolNote?: stri
 
 const day = 24 * 60 * 60 * 1000
 
-/** A publication ready to be stored. @param days until its link ends */
-export function makePublication(
-  of: { teacherId: string; workoutId: string; document: Workout; schoolNote?: string; classId?: string | undefined },
-  library: Library,
+interface PublicationOf {
+  teacherId: string
+  workoutId: string
+  document: Workout
+  classId?: string | undefined
+}
+
+/** A publication of a snapshot, ready to be stored. @param days until its link ends */
+export function publicationOf(
+  { teacherId, workoutId, document, classId }: PublicationOf,
+  snapshot: { body: string; sha256: string },
   secret: string,
   createdAt: Date,
   days: number,
@@ -30,13 +37,22 @@ export function makePublication(
   const id = uuid()
   return {
     id,
-    teacherId: of.teacherId,
-    workoutId: of.workoutId,
-    ...snapshotOf(of.document, library, of.schoolNote),
+    teacherId,
+    workoutId,
+    ...snapshot,
     tokenHash: tokenHash(linkToken('publication', id, secret)),
-    title: of.document.title,
+    title: document.title,
     createdAt,
     endsAt: new Date(createdAt.getTime() + days * day),
-    classId: of.classId,
+    classId,
   }
 }
+
+/** A session as a publication ready to be stored. @param days until its link ends */
+export const makePublication = (
+  of: PublicationOf & { schoolNote?: string },
+  library: Library,
+  secret: string,
+  createdAt: Date,
+  days: number,
+): NewPublication => publicationOf(of, snapshotOf(of.document, library, of.schoolNote), secret, createdAt, days)

@@ -135,8 +135,8 @@ const edge = useDropRow(root, () => props.row)
             :aria-label="t('station.recorded')"
           />
           <template v-for="mark in marks" :key="mark.text">
-            <span v-if="row.kind === 'section'" class="mark"
-              ><v-icon :icon="mark.icon" size="14" />{{ mark.text }}</span
+            <span v-if="row.kind === 'section'" class="mark" :title="mark.text"
+              ><v-icon :icon="mark.icon" size="14" /><span class="mark-words">{{ mark.text }}</span></span
             >
             <v-icon v-else :icon="mark.icon" size="16" class="care" :title="mark.text" :aria-label="mark.text" />
           </template>
@@ -257,7 +257,10 @@ const edge = useDropRow(root, () => props.row)
 .title {
   font-size: 15px;
 }
+/* Marks give way before a title does. */
 h2.title {
+  flex: 0 1 auto;
+  min-width: min(100%, 60px);
   font-size: 16px;
 }
 .focus {
@@ -268,6 +271,7 @@ h2.title {
 }
 .mark {
   display: inline-flex;
+  flex: none;
   gap: 3px;
   align-items: center;
   font-size: 13px;
@@ -317,6 +321,12 @@ h2.title {
 .empty-text {
   grid-column: 2;
   padding: 4px 8px;
+}
+/* Where a name has little room the sign says it, its words on pointing. */
+@container name (max-width: 280px) {
+  .mark-words {
+    display: none;
+  }
 }
 @container order (max-width: 640px) {
   .row:not(.empty) {

@@ -14,6 +14,7 @@ void keptSessions().then((found) => (sessions.value = found))
 const waiting = shallowRef<Life[]>([])
 const look = async () => (waiting.value = await runs.waiting())
 void look()
+void runs.sendWaiting().then(look)
 const titleOf = (life: Life) => life.title || (sessions.value.find((s) => s.token === life.token)?.title ?? '…')
 const onFile = (life: Life) => saveRuns(titleOf(life), life.runs ?? [])
 async function onDrop(life: Life) {

@@ -23,18 +23,24 @@ export interface LastTime {
 const sessions = () => createStore('esfuerzo-sessions', 'sessions')
 const lastTimes = () => createStore('esfuerzo-last', 'times')
 
-/** A device that keeps nothing still runs the session. */
-const tolerant = <T>(work: Promise<T>): Promise<T | undefined> => work.catch(() => undefined)
+/** A device that keeps nothing still runs the session, whether its store refuses now or later. */
+const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
+  try {
+    return await work()
+  } catch {
+    return undefined
+  }
+}
 
 export const keepSession = async (session: KeptSession): Promise<void> =>
-  void (await tolerant(set(session.token, session, sessions())))
+  void (await tolerant(() => set(session.token, session, sessions())))
 
 export const keptSession = (token: string): Promise<KeptSession | undefined> =>
-  tolerant(get<KeptSession>(token, sessions())).then((found) => found)
+  tolerant(() => get<KeptSession>(token, sessions())).then((found) => found)
 
 /** Every session kept here, the one opened last first. */
 export async function keptSessions(): Promise<KeptSession[]> {
-  const all = (await tolerant(entries<string, KeptSession>(sessions()))) ?? []
+  const all = (await tolerant(() => entries<string, KeptSession>(sessions()))) ?? []
   return all.map(([, session]) => session).sort((a, b) => b.openedAt - a.openedAt)
 }
 
@@ -42,7 +48,7 @@ const timeKey = (title: string, lane: string) => `${title}|${lane}`
 
 /** What was done last time of a session of that title in that lane, on this device. */
 export const lastTime = (title: string, lane: string): Promise<LastTime | undefined> =>
-  tolerant(get<LastTime>(timeKey(title, lane), lastTimes())).then((found) => found)
+  tolerant(() => get<LastTime>(timeKey(title, lane), lastTimes())).then((found) => found)
 
 export const keepTime = async (title: string, lane: string, time: LastTime): Promise<void> =>
-  void (await tolerant(set(timeKey(title, lane), time, lastTimes())))
+  void (await tolerant(() => set(timeKey(title, lane), time, lastTimes())))

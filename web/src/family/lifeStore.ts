@@ -24,11 +24,11 @@ const fromFirst = ({ token, run }: FirstQueued): Life => ({
   runs: [run],
 })
 
-/** Runs in the device's own database. */
+/** Runs in the device's own database. Its calls are refused as promises, also where the browser throws at once. */
 export const lifeStore: LifeStore = {
   all: async () =>
     (await entries<string, Life | FirstQueued>(database())).map(([, kept]) => (isFirst(kept) ? fromFirst(kept) : kept)),
   // Structured cloning takes no reactive proxies; what is kept is plain data all through.
-  set: (life) => set(life.id, JSON.parse(JSON.stringify(life)) as Life, database()),
-  remove: (id) => del(id, database()),
+  set: async (life) => set(life.id, JSON.parse(JSON.stringify(life)) as Life, database()),
+  remove: async (id) => del(id, database()),
 }

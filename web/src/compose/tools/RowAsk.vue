@@ -76,7 +76,7 @@ const mark = computed(() =>
 .ask:hover {
   background: var(--action-soft);
 }
-@container name (max-width: 180px) {
+@container name (max-width: 240px) {
   .said {
     display: none;
   }

@@ -1,0 +1,81 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from '@playwright/test'
+import { at, expect, test } from './support/journey.ts'
+import { tokenOf, withInterface } from './support/links.ts'
+
+/** Runs a lane to its end, sixty times as fast as life, and stands before "Send". */
+async function played(page: Page, token: string): Promise<void> {
+  await page.goto(at(`/go/${token}?speed=60`))
+  await page.getByRole('button', { name: /K–1/ }).click()
+  await expect(page.getByRole('heading', { name: 'You did it' })).toBeVisible({ timeout: 60_000 })
+}
+const send = (page: Page) => page.getByRole('button', { name: 'Send to my teacher' }).click()
+
+/** How many runs of the session have come back. */
+const cameBack = (title: string) =>
+  withInterface(async (api) => {
+    const { workouts } = await (await api.get('/api/workouts')).json()
+    return workouts.find((w: { title: string }) => w.title === title).runs as number
+  })
+
+test('no storage and no network: the page says so, offers the run as a file, and sends it while it is open', async ({
+  page,
+  context,
+}) => {
+  const token = await tokenOf('Ten gannets')
+  const before = await cameBack('Ten gannets')
+  await page.addInitScript(() => {
+    // A private window, or a full disk.
+    indexedDB.open = () => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    }
+  })
+  await played(page, token)
+  await context.setOffline(true)
+  await send(page)
+  await expect(page.getByRole('heading', { name: 'Not kept yet' })).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save it as a file' }).click()
+  const file = await download
+  expect(file.suggestedFilename()).toMatch(/^ten-gannets-\d{4}-\d\d-\d\d-g1\.json$/)
+  const run = JSON.parse(await readFile(await file.path(), 'utf8'))
+  expect(run).toMatchObject({ format: 'esfuerzo.run', version: 2, group: 'g1', ended: 'whole' })
+  expect(await cameBack('Ten gannets')).toBe(before)
+  await context.setOffline(false)
+  await expect.poll(() => cameBack('Ten gannets')).toBe(before + 1)
+})
+
+test('closed while sending, opened again, sent again: one row; a run that was not sent waits to be', async ({
+  page,
+  context,
+}) => {
+  const title = 'Heron and limpet'
+  const token = await tokenOf(title)
+  const before = await cameBack(title)
+  await played(page, token)
+  // The server has it, but its answer is lost and the page is closed.
+  await page.route('**/runs', async (route) => {
+    await route.fetch()
+    await route.abort()
+  })
+  await send(page)
+  await expect(page.getByRole('heading', { name: 'Kept on this device' })).toBeVisible()
+  expect(await cameBack(title)).toBe(before + 1)
+  await page.close()
+  const again = await context.newPage()
+  const sent = again.waitForResponse((r) => r.url().endsWith('/runs') && r.status() === 200)
+  await again.goto(at('/go/'))
+  await sent
+  expect(await cameBack(title)).toBe(before + 1)
+  await expect(again.getByRole('heading', { name: 'Not sent yet' })).toHaveCount(0)
+
+  // Finished, and the page closed before anything was sent.
+  await played(again, token)
+  await again.close()
+  const later = await context.newPage()
+  await later.goto(at(`/go/${token}`))
+  await later.getByRole('link', { name: 'Tell how it was' }).click()
+  await send(later)
+  await expect(later.getByRole('heading', { name: 'Sent' })).toBeVisible()
+  expect(await cameBack(title)).toBe(before + 2)
+})

@@ -1,0 +1,69 @@
+// npm run dev: the server restarted on every change, the pages by Vite with hot reload, the demo's database.
+import { spawn } from 'node:child_process'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { installationSecret, openCluster } from './database.mjs'
+import { say } from './machine.mjs'
+import { needPackages } from './packages.mjs'
+import { freePort } from './ports.mjs'
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)))
+needPackages(root)
+say('starting the database …')
+const cluster = await openCluster(join(root, '.data', 'postgres'), { durable: true })
+await cluster.create('esfuerzo')
+const [server, teacher, family] = [await freePort(4190), await freePort(5173), await freePort(5273)]
+const origin = `http://127.0.0.1:${teacher}`
+
+const children = []
+const run = (title, command, args, env, cwd = root) => {
+  const child = spawn(command, args, { cwd, stdio: 'inherit', env: { ...process.env, ...env } })
+  child.on('exit', (code) => {
+    if (!stopping && code) say(`${title} ended with ${code}`)
+    stop()
+  })
+  children.push(child)
+}
+run('the server', process.execPath, ['--watch', '--import', 'tsx', 'server/src/main.ts'], {
+  NODE_ENV: 'development',
+  DATABASE_URL: cluster.url(),
+  SECRET: installationSecret(join(root, '.data', 'secret')),
+  PORT: String(server),
+  // Pages are reached through Vite, and so is everything they ask.
+  PUBLIC_ORIGIN: origin,
+  DEMO: 'true',
+  LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+})
+const vite = join(root, 'node_modules', '.bin', 'vite')
+const pages = (name, port) =>
+  run(
+    `the ${name} pages`,
+    vite,
+    ['-c', `vite.${name}.config.ts`, '--port', String(port), '--strictPort', '--host', '127.0.0.1'],
+    {
+      ESFUERZO_SERVER: `http://127.0.0.1:${server}`,
+      ESFUERZO_FAMILY: `http://127.0.0.1:${family}`,
+      ESFUERZO_ORIGIN: origin,
+    },
+    join(root, 'web'),
+  )
+pages('family', family)
+pages('teacher', teacher)
+console.log(`
+  Esfuerzo is at  ${origin}
+
+  Demo sign-in:   marisol@island.example
+  Password:       ferry-on-monday
+
+  What is changed shows at once. Ctrl-C stops everything.
+`)
+
+let stopping = false
+async function stop() {
+  if (stopping) return
+  stopping = true
+  for (const child of children) child.kill()
+  await cluster.stop().catch((error) => console.error(String(error.message)))
+  process.exit(0)
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop)
