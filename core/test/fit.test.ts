@@ -14,6 +14,7 @@ import {
 } from '@esfuerzo/core'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
+import { samples } from './support/samples.ts'
 
 const typed = (text: string): Workout => {
   const { workout, problems } = parse(text, library)
@@ -102,7 +103,7 @@ describe('fit to the minutes', () => {
           check(asked, fit(asked, library, { fill }))
         },
       ),
-      { numRuns: 15 },
+      { numRuns: samples(5, 30) },
     )
   })
 })

@@ -259,8 +259,8 @@ const edge = useDropRow(root, () => props.row)
 }
 /* Marks give way before a title does. */
 h2.title {
-  flex: 0 1 auto;
-  min-width: min(100%, 60px);
+  flex: none;
+  max-width: calc(100% - 64px);
   font-size: 16px;
 }
 .focus {
@@ -323,7 +323,7 @@ h2.title {
   padding: 4px 8px;
 }
 /* Where a name has little room the sign says it, its words on pointing. */
-@container name (max-width: 280px) {
+@container name (max-width: 240px) {
   .mark-words {
     display: none;
   }

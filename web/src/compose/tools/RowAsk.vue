@@ -53,6 +53,8 @@ const mark = computed(() =>
 <style scoped>
 /* No part of the button: a click on the row's words takes the row. */
 .said {
+  flex: 0 1 auto;
+  min-width: 0;
   margin-left: auto;
   color: var(--care);
   font-size: 12px;
@@ -76,9 +78,12 @@ const mark = computed(() =>
 .ask:hover {
   background: var(--action-soft);
 }
-@container name (max-width: 240px) {
+@container name (max-width: 200px) {
   .said {
     display: none;
+  }
+  .ask {
+    margin-left: auto;
   }
 }
 </style>

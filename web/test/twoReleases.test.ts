@@ -1,0 +1,169 @@
+import { flushPromises } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { newWorkout, setDetails, stationsOf, writtenDocument, workoutDocument, type Workout } from '@esfuerzo/core'
+import { createClient } from '@esfuerzo/contract'
+import { useComposer } from '../src/compose/store.ts'
+import { removalsOver, removing } from '../src/desk/removing.ts'
+import { reloadOnce } from '../src/shared/reloadOnce.ts'
+import { library } from '../src/teacher/library.ts'
+
+const device = vi.hoisted(() => new Map<string, unknown>())
+vi.mock('idb-keyval', () => ({
+  createStore: () => ({}),
+  set: async (key: string, value: unknown) => void device.set(key, structuredClone(value)),
+  del: async (key: string) => void device.delete(key),
+  entries: async () => [...device],
+}))
+
+const session = newWorkout(
+  'Springs',
+  [
+    [0, 1],
+    [4, 5],
+  ],
+  20,
+  library.version,
+)
+const newer = { ...session, version: 3, somethingNew: true }
+/** A server whose session, and whose answer to a save, are as told. */
+const server = { document: session as unknown, save: 200, sent: [] as { document: { version: number } }[] }
+const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
+async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {
+  if (url.endsWith('/settings') || url.includes('/moves') || url.endsWith('/versions'))
+    return answer(404, { code: 'not-found' })
+  if (init.method === 'GET') return answer(200, { id: 'w1', revision: 1, updatedAt: '', document: server.document })
+  server.sent.push(JSON.parse(init.body!))
+  return server.save === 200
+    ? answer(200, { id: 'w1', revision: 2 })
+    : answer(409, { code: 'newer-document', detail: '' })
+}
+let composer: ReturnType<typeof useComposer>
+beforeEach(() => {
+  vi.useFakeTimers()
+  vi.stubGlobal('fetch', fakeFetch)
+  sessionStorage.clear()
+  // Reloaded just now: jsdom has nothing to load.
+  sessionStorage.setItem('esfuerzo-reloaded-at', String(Date.now()))
+  device.clear()
+  Object.assign(server, { document: session, save: 200, sent: [] })
+  setActivePinia(createPinia())
+  composer = useComposer()
+})
+afterEach(() => vi.useRealTimers())
+const quiet = () => vi.advanceTimersByTimeAsync(800)
+const renamed = (title: string) => (w: Workout) => setDetails(w, { title })
+
+describe('a page and a server a release apart', () => {
+  it('what the release before can say is sent as it wrote it', async () => {
+    await composer.open('w1')
+    composer.edit(renamed('Gusts'))
+    await quiet()
+    expect(composer.saveState).toBe('saved')
+    expect(server.sent.map((body) => body.document.version)).toEqual([1])
+    composer.edit((w) => ({ ...w, sections: w.sections.map((s) => ({ ...s, minutes: 5 })) }))
+    await quiet()
+    expect(server.sent.at(-1)!.document.version).toBe(2)
+  })
+
+  it('a newer session is not opened, and says so', async () => {
+    server.document = newer
+    await composer.open('w1')
+    expect(composer.loadError).toBe('newer-document')
+    expect(server.sent).toEqual([])
+  })
+
+  it('a server that is older keeps nothing and loses nothing: the work is on the device, and tried again', async () => {
+    await composer.open('w1')
+    server.save = 409
+    composer.edit(renamed('Gusts'))
+    await quiet()
+    expect(composer.saveState).toBe('newer')
+    expect([...device.values()]).toMatchObject([{ document: { title: 'Gusts', version: 1 } }])
+    server.save = 200
+    await vi.advanceTimersByTimeAsync(11_000)
+    expect(composer.saveState).toBe('saved')
+    expect(device.size).toBe(0)
+  })
+
+  it('work a newer page left on the device stays there for it', async () => {
+    sessionStorage.setItem('esfuerzo-tab', 'mine')
+    device.set('w1/mine', { revision: 1, document: { ...newer, title: 'From tomorrow' }, at: 0 })
+    await composer.open('w1')
+    expect(composer.workout.title).toBe('Springs')
+    expect(device.size).toBe(1)
+  })
+
+  it('work this page left comes back, also where the release before wrote it', async () => {
+    sessionStorage.setItem('esfuerzo-tab', 'mine')
+    const document = writtenDocument(workoutDocument, { ...session, title: 'From yesterday' })
+    device.set('w1/mine', { revision: 1, document, at: 0 })
+    await composer.open('w1')
+    expect(composer.workout.title).toBe('From yesterday')
+    expect(composer.message).toMatchObject({ text: 'restored' })
+  })
+
+  it('is loaded again once, not for ever', () => {
+    sessionStorage.clear()
+    const place = { reload: vi.fn() }
+    expect(reloadOnce(1_000_000, place)).toBe(true)
+    expect(reloadOnce(1_060_000, place)).toBe(false)
+    expect(reloadOnce(2_000_000, place)).toBe(true)
+    expect(place.reload).toHaveBeenCalledTimes(2)
+  })
+
+  it('the client names a newer document in any answer by its code, and a broken one too', async () => {
+    const client = (document: unknown) => createClient(async () => answer(200, { document }))
+    const asked = (document: unknown) =>
+      client(document)('readWorkout', { params: { id: 'x' } }).catch((e: unknown) => e)
+    expect(await asked(newer)).toMatchObject({ code: 'newer-document' })
+    expect(await asked({ ...session, title: 3 })).toMatchObject({ code: 'unexpected', problems: [{ path: ['title'] }] })
+    expect(await asked(session)).toMatchObject({ document: { title: 'Springs' } })
+  })
+})
+
+it('what is pasted at once is taken back at once, however many parts it has', async () => {
+  await composer.open('w1')
+  composer.goTo(composer.rows[0]!.id)
+  const text = '## One\nsquat 10\n## Two\nlunge 8\n## Three\n3x10 squat\n### Rounds\n2 rounds: squat 5, lunge 5\n'
+  expect(composer.paste(text)).toBe(true)
+  expect(composer.workout.sections.map((s) => s.title).filter(Boolean)).toEqual(
+    expect.arrayContaining(['One', 'Two', 'Three']),
+  )
+  const titles = composer.workout.sections.map((s) => s.title)
+  expect(titles.indexOf('Two')).toBe(titles.indexOf('One') + 1)
+  expect(titles.indexOf('Three')).toBe(titles.indexOf('One') + 2)
+  composer.undo()
+  expect(composer.workout).toEqual(session)
+})
+
+it('a move comes in each group’s own version by every way in', async () => {
+  await composer.open('w1')
+  const versions = () => {
+    const station = composer.workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))[0]!
+    return ['g1', 'g2'].map((g) => (station.cells.by?.[g] ?? station.cells.all).version)
+  }
+  composer.goTo(composer.rows.find((r) => r.kind === 'empty')?.id ?? composer.rows[0]!.id)
+  composer.addMove('squat')
+  composer.swap('squat-jump')
+  expect(versions()).toEqual(['frog', 'squat-jump'])
+  composer.undo()
+  composer.undo()
+  composer.addMove('squat-jump')
+  expect(versions()).toEqual(['frog', 'squat-jump'])
+})
+
+it('the bin is not listed before what was removed is in it', async () => {
+  vi.useRealTimers()
+  const order: string[] = []
+  let done = () => {}
+  void removing(new Promise<void>((resolve) => (done = resolve))).then(() => order.push('removed'))
+  const listed = removalsOver().then(() => order.push('listed'))
+  await flushPromises()
+  expect(order).toEqual([])
+  done()
+  await listed
+  expect(order).toEqual(['removed', 'listed'])
+  await removing(Promise.reject(new Error('refused'))).catch(() => undefined)
+  await removalsOver()
+})
