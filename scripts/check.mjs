@@ -5,7 +5,7 @@ import { readdirSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needPackages } from './packages.mjs'
-import { abreast, check, summary, vitest } from './run.mjs'
+import { abreast, check, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
@@ -31,9 +31,9 @@ function testsOf(files) {
 }
 
 const tests = testsOf(changed())
+const types = typeChecks(root)
 const outcomes = await abreast([
-  () =>
-    check(root, 'types', ['tsc', '-b', 'core', 'library', 'contract', '.', 'cli', 'server'], ['vue-tsc', '-b', 'web']),
+  types.base,
   () =>
     check(
       root,
@@ -41,6 +41,8 @@ const outcomes = await abreast([
       ['eslint', '.', '--max-warnings', '0', ...cache('eslint')],
       ['prettier', '--check', '--log-level', 'warn', '.', ...cache('prettier')],
     ),
+  types.pages,
+  types.rest,
   ...(tests.length
     ? [() => vitest(root, 'unit tests of what changed', { projects: ['core', 'web'], files: tests })]
     : []),

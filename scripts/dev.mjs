@@ -62,7 +62,10 @@ let stopping = false
 async function stop() {
   if (stopping) return
   stopping = true
+  // The server lets go of the database before that stops; what does not go in five seconds is left behind.
+  const gone = children.map((child) => new Promise((resolve) => child.once('exit', resolve)))
   for (const child of children) child.kill()
+  await Promise.race([Promise.all(gone), new Promise((resolve) => setTimeout(resolve, 5000))])
   await cluster.stop().catch((error) => console.error(String(error.message)))
   process.exit(0)
 }

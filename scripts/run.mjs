@@ -45,6 +45,21 @@ export async function check(root, title, ...commands) {
   return { title, seconds, passed: fine ? 1 : 0, failed: fine ? 0 : 1, tests: [] }
 }
 
+/**
+ * The compiler over everything, in three parts: what others build on, then the pages and the rest, which may run side by side.
+ *
+ * @returns {{ base: () => Promise<Outcome>, pages: () => Promise<Outcome>, rest: () => Promise<Outcome> }} the last two wait for the first
+ */
+export function typeChecks(root) {
+  let built
+  const base = () => (built ??= check(root, 'types of the computation', ['tsc', '-b', 'core', 'library', 'contract']))
+  return {
+    base,
+    pages: () => base().then(() => check(root, 'types of the pages', ['vue-tsc', '-b', 'web'])),
+    rest: () => base().then(() => check(root, 'types of server, tests and tools', ['tsc', '-b', '.', 'cli', 'server'])),
+  }
+}
+
 const reports = (root) => join(root, '.cache', 'reports')
 
 /** A run that failed without a failed test, or without a report, is itself a failure. */

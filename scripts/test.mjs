@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
 import { giveUp, needAge, needChromium, needPostgres, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
-import { abreast, check, playwright, summary, vitest } from './run.mjs'
+import { abreast, check, playwright, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const green = join(root, '.cache', 'green')
@@ -43,16 +43,8 @@ const browser = async () => {
   await build()
   return playwright(root, 'browser', { files })
 }
-const bin = (name, ...words) => [name, ...words]
-const types = () =>
-  check(
-    root,
-    'types',
-    bin('tsc', '-b', 'core', 'library', 'contract', '.', 'cli', 'server'),
-    bin('vue-tsc', '-b', 'web'),
-  )
-const lint = () => check(root, 'lint', bin('eslint', '.', '--max-warnings', '0'), bin('prettier', '--check', '.'))
-const typedLint = () => check(root, 'lint with types', bin('eslint', '.', '-c', 'eslint.typed.config.js'))
+const lint = () => check(root, 'lint', ['eslint', '.', '--max-warnings', '0'], ['prettier', '--check', '.'])
+const typedLint = () => check(root, 'lint with types', ['eslint', '.', '-c', 'eslint.typed.config.js'])
 
 let outcomes
 if (part === 'unit') {
@@ -62,8 +54,18 @@ if (part === 'unit') {
 } else {
   const commit = cleanCommit()
   rmSync(green, { force: true })
+  const types = typeChecks(root)
   say('format, lint, types, computation, pages, server …')
-  outcomes = await abreast([types, () => unit(1), lint, server, typedLint, () => pages(1)])
+  outcomes = await abreast([
+    types.base,
+    () => unit(1),
+    types.pages,
+    types.rest,
+    server,
+    lint,
+    typedLint,
+    () => pages(1),
+  ])
   say('journeys in the browser …')
   outcomes.push(await browser())
   const fine = outcomes.every((o) => o.failed === 0)

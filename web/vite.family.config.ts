@@ -6,6 +6,7 @@ import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
   root: 'family',
+  cacheDir: '../../.cache/vite-family',
   base: '/go/',
   // Left out of what a phone has to fetch: nothing here is inspected or written the old way.
   define: {

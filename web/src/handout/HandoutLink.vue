@@ -201,7 +201,7 @@ ul.links {
   gap: 8px;
 }
 .ending p {
-  flex: 1 1 320px;
+  flex: 1 1 100%;
   margin: 0;
 }
 li.over {
