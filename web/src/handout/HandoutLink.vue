@@ -74,7 +74,7 @@ const ending = ref('')
 const onEnd = (p: PublicationInfo, misused: boolean) =>
   guarded(async () => {
     ending.value = ''
-    emit('ended', await client('endPublication', { params: { id: p.id }, body: { misused } }))
+    emit('ended', await client('endPublication', { params: { id: p.id }, body: misused ? { misused } : {} }))
   })
 async function onCopy(p: PublicationInfo) {
   try {
