@@ -46,9 +46,13 @@ test('with the page blocked again and again, bells are on schedule and no digit 
   await page.goto(at(`/go/${await shortSlots()}`))
   await page.getByRole('button', { name: /4–6/ }).click()
   await expect(page.locator('.stage')).toBeVisible()
-  // On to the first slot of work against the clock, and to its start.
+  // On to the first slot of work against the clock.
   const skip = page.getByRole('button', { name: 'Skip' })
   for (let i = 0; i < 30 && !(await page.getByText('lap 1 of 20').isVisible()); i++) await skip.click()
+  // What was planned before a skip was taken back, but has been heard of: from here on all is planned anew.
+  await page.getByRole('button', { name: 'Pause' }).click()
+  await page.evaluate(() => void (window.heard.sounds.length = 0))
+  await page.getByRole('button', { name: 'Go on' }).click()
 
   const seen = await page.evaluate(async (seconds) => {
     const context = window.heard.context!
