@@ -144,6 +144,7 @@ test('the repertoire’s views are accessible, cut nothing, and move only what i
   await expect.poll(() => shape(/^Line jumps/)).not.toBe(near)
   expect(await shape(/^Cross jumps/)).toBe(far)
 
+  await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto(at('/moves/seated-row'))
   await expect(page.getByText('From easiest to hardest')).toBeVisible()
   await expectAccessible(page)

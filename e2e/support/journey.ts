@@ -85,6 +85,8 @@ export const laneTotal = (page: Page, letter: string) => page.locator(`[data-lan
 export async function expectAccessible(page: Page, rules?: string[], within?: string): Promise<void> {
   // A view that is still on its way has no main part yet.
   await page.locator('main, [role=main]').first().waitFor()
+  // What is half faded in has half its contrast: it is looked at when it has come to rest.
+  await page.waitForTimeout(400)
   const whole = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
   const axe = within && !process.env.VERIFY ? whole.include(within) : whole
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
