@@ -1,4 +1,5 @@
 // The rules that need types, over all TypeScript. Never from a cache: a cache does not know that another file's type changed.
+// One program for all of them (tsconfig.lint.json) reads each file once, where a program a workspace reads the computation six times.
 // Pages' scripts (.vue) are left to vue-tsc: linting them with types takes four minutes where all else takes half of one.
 import tseslint from 'typescript-eslint'
 
@@ -22,7 +23,7 @@ export default tseslint.config(
     files: ['**/*.ts'],
     languageOptions: {
       parser: tseslint.parser,
-      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+      parserOptions: { project: ['tsconfig.lint.json'], tsconfigRootDir: import.meta.dirname },
     },
     plugins: { '@typescript-eslint': tseslint.plugin },
     rules: {

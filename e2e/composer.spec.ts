@@ -115,6 +115,7 @@ test('an earlier state is looked at, named and brought back', async ({ page }) =
   await page.locator('.row.station .name').nth(0).click()
   await page.keyboard.press('Delete')
   await expect(titles(page)).toHaveText(['Plank'])
+  await expect(page.getByTestId('save-mark')).toHaveText('saved')
   await page.getByRole('button', { name: 'Earlier states' }).click()
   const dialog = page.getByRole('dialog', { name: 'Earlier states' })
   await dialog

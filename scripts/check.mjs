@@ -5,12 +5,11 @@ import { readdirSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needPackages } from './packages.mjs'
-import { abreast, check, summary, typeChecks, vitest } from './run.mjs'
+import { abreast, lint, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
 needPackages(root)
-const cache = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(root, '.cache', name)]
 
 /** Files that differ from the last commit, new ones too. */
 function changed() {
@@ -34,17 +33,11 @@ const tests = testsOf(changed())
 const types = typeChecks(root)
 const outcomes = await abreast([
   types.base,
-  () =>
-    check(
-      root,
-      'lint and format',
-      ['eslint', '.', '--max-warnings', '0', ...cache('eslint')],
-      ['prettier', '--check', '--log-level', 'warn', '.', ...cache('prettier')],
-    ),
+  () => lint(root),
   types.pages,
   types.rest,
   ...(tests.length
-    ? [() => vitest(root, 'unit tests of what changed', { projects: ['core', 'web'], files: tests })]
+    ? [() => vitest(root, 'unit tests of what changed', { projects: ['core', 'web', 'web-mocking'], files: tests })]
     : []),
 ])
 process.exit(summary(outcomes, began) ? 0 : 1)

@@ -46,6 +46,21 @@ export async function check(root, title, ...commands) {
 }
 
 /**
+ * The rules that need no types, and the format. They look at one file at a time, so what they found of a file holds while its text does.
+ *
+ * @returns {Promise<Outcome>}
+ */
+export function lint(root) {
+  const cache = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(root, '.cache', name)]
+  return check(
+    root,
+    'lint and format',
+    ['eslint', '.', '--max-warnings', '0', ...cache('eslint')],
+    ['prettier', '--check', '--log-level', 'warn', '.', ...cache('prettier')],
+  )
+}
+
+/**
  * The compiler over everything, in three parts: what others build on, then the pages and the rest, which may run side by side.
  *
  * @returns {{ base: () => Promise<Outcome>, pages: () => Promise<Outcome>, rest: () => Promise<Outcome> }} the last two wait for the first

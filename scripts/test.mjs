@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
 import { giveUp, needAge, needChromium, needPostgres, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
-import { abreast, check, playwright, summary, typeChecks, vitest } from './run.mjs'
+import { abreast, check, lint, playwright, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const green = join(root, '.cache', 'green')
@@ -34,7 +34,7 @@ if (!part || part === 'browser') needChromium()
 
 const build = async () => needBuild(root)
 const unit = (workers) => vitest(root, 'computation, library, command line', { projects: ['core'], files, workers })
-const pages = (workers) => vitest(root, 'pages', { projects: ['web'], files, workers })
+const pages = (workers) => vitest(root, 'pages', { projects: ['web', 'web-mocking'], files, workers })
 const server = async () => {
   await build()
   return vitest(root, 'server', { projects: ['server'], files })
@@ -43,12 +43,11 @@ const browser = async () => {
   await build()
   return playwright(root, 'browser', { files })
 }
-const lint = () => check(root, 'lint', ['eslint', '.', '--max-warnings', '0'], ['prettier', '--check', '.'])
 const typedLint = () => check(root, 'lint with types', ['eslint', '.', '-c', 'eslint.typed.config.js'])
 
 let outcomes
 if (part === 'unit') {
-  outcomes = [await vitest(root, 'unit', { projects: ['core', 'web'], files, workers: 2 })]
+  outcomes = [await vitest(root, 'unit', { projects: ['core', 'web', 'web-mocking'], files, workers: 2 })]
 } else if (part) {
   outcomes = [await { server, browser }[part]()]
 } else {
@@ -62,7 +61,7 @@ if (part === 'unit') {
     types.pages,
     types.rest,
     server,
-    lint,
+    () => lint(root),
     typedLint,
     () => pages(1),
   ])

@@ -21,7 +21,7 @@ const outcomes = await abreast([
     needBuild(root)
     return vitest(root, 'server', { projects: ['server'], env, words })
   },
-  () => vitest(root, 'pages', { projects: ['web'], env, words }),
+  () => vitest(root, 'pages', { projects: ['web', 'web-mocking'], env, words }),
 ])
 outcomes.push(await playwright(root, 'browser', { env }))
 process.exit(summary(outcomes, began) ? 0 : 1)

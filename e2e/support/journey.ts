@@ -87,7 +87,7 @@ export async function expectAccessible(page: Page, rules?: string[], within?: st
   await page.locator('main, [role=main]').first().waitFor()
   // What is half faded in has half its contrast: it is looked at when it has come to rest.
   await page.waitForTimeout(400)
-  const whole = new AxeBuilder({ page }).options({ resultTypes: ['violations'] })
+  const whole = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
   const axe = within && !process.env.VERIFY ? whole.include(within) : whole
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([])
