@@ -39,7 +39,7 @@ export const cellArbitrary: fc.Arbitrary<Cell> = fc.constantFrom(...moves).chain
       move: fc.constant(move.id),
       version: fc.constantFrom(...move.versions.map((v) => v.id)),
       dose: fc.record({
-        unit: fc.constantFrom<Dose['unit']>('reps', 'seconds', 'breaths', 'goes'),
+        unit: fc.constantFrom<Dose['unit']>('reps', 'seconds', 'breaths', 'goes', 'metres'),
         amount: amountArbitrary,
       }),
       load: fc.record({ kg: fc.integer({ min: 0, max: 20 }) }),

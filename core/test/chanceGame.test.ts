@@ -30,7 +30,7 @@ function playOut(of: PlayOf<'chance'>, random: () => number, most = 10_000): { g
   let game = startChance(of)
   let flips = 0
   while (!game.over && flips < most) {
-    game = drawn(game, of, drawOutcome(of, random))
+    game = drawn(game, of, drawOutcome(game, of, random))
     flips++
     while (game.drawn?.tasks.length) game = taskDone(game, of)
   }
@@ -88,6 +88,45 @@ describe('other devices', () => {
     expect([game.draws, flips]).toEqual([2, 2])
   })
 
+  it('a pack is dealt to its end before a card comes again, and then shuffled', () => {
+    const faces = ['clubs', 'diamonds', 'hearts', 'spades']
+    const cards = play({
+      device: 'cards',
+      stop: { kind: 'draws', most: 104 },
+      table: faces.map((face) => ({ face, turns: [turn('squat')] })),
+    })
+    const random = seededRandom(5)
+    const seen: string[] = []
+    let game = startChance(cards)
+    while (!game.over) {
+      const card = drawOutcome(game, cards, random)
+      seen.push(`${card.face} ${card.value}`)
+      game = taskDone(drawn(game, cards, card), cards)
+    }
+    expect(seen).toHaveLength(104)
+    expect(new Set(seen.slice(0, 52)).size).toBe(52)
+    expect(new Set(seen.slice(52)).size).toBe(52)
+  })
+
+  it('a toss takes the moves of a side in turn, round by round, and has three rounds where none are said', () => {
+    const toss = play({
+      device: 'toss',
+      stop: { kind: 'cleared' },
+      table: [
+        { face: 'left', turns: [turn('squat'), turn('march')] },
+        { face: 'right', turns: [turn('plank')] },
+      ],
+    })
+    let game = startChance(toss)
+    const asked: string[] = []
+    while (!game.over) {
+      game = drawn(game, toss, { face: 'left', value: 3 })
+      for (const { turn } of game.drawn!.tasks) asked.push(turn.move)
+      while (game.drawn?.tasks.length) game = taskDone(game, toss)
+    }
+    expect(asked).toEqual(['squat', 'plank', 'march', 'plank', 'squat', 'plank'])
+  })
+
   it('five things over the line: left reps of one move, right of the other, none where none lie', () => {
     const toss = play({
       device: 'toss',
@@ -106,6 +145,7 @@ describe('other devices', () => {
     expect(tasks(5)).toEqual([['squat', 5]])
     expect(playOut(toss, seededRandom(1), 30).game.over).toBe(false)
     const random = seededRandom(2)
-    for (let i = 0; i < 50; i++) expect([0, 1, 2, 3, 4, 5]).toContain(drawOutcome(toss, random).value)
+    for (let i = 0; i < 50; i++)
+      expect([0, 1, 2, 3, 4, 5]).toContain(drawOutcome(startChance(toss), toss, random).value)
   })
 })

@@ -36,12 +36,10 @@ it('half of a slot is called from twenty seconds on, and no side of a split one'
   expect(halves(work(30, { side: 'first' }))).toEqual([])
 })
 
-it('what a child answers in its own time waits six times as long as usual', () => {
+it('what a child answers in its own time waits as long as it takes', () => {
   const workout = typed('squat 10', '### Reach', 'measure sit and reach before')
   const step = courseOf(publish(workout, library), ['g1']).lanes[0]!.steps.find((s) => s.kind === 'measure')
-  const timed = timeline(workout, 'g1', library).find((s) => s.kind === 'measure')
-  expect(step!.seconds.typical).toBeGreaterThan(0)
-  expect(stepLimit(step!)).toBe(6 * timed!.seconds.typical)
+  expect(stepLimit(step!)).toBe(Infinity)
 })
 
 it('of five tossed things three fall left and two right', () => {

@@ -7,6 +7,7 @@ import {
   courseOf,
   cuesAhead,
   done,
+  leftCounted,
   makeEasier,
   moreTime,
   pause,
@@ -50,7 +51,8 @@ const begin = startRun(course, 0)
 
 describe('the player', () => {
   it('leaves steps at the second they run out, however late anybody looks', () => {
-    const late = tick(startRun(course, 100), course, 100 + 24 + 5 + 3.7)
+    const doneAt = done(startRun(course, 100), course, 0, 124)
+    const late = tick(doneAt, course, 124 + 5 + 3.7)
     expect(late.lanes[0]).toMatchObject({ index: 2, began: 129 })
     expect(tick(late, course, 1e6).lanes[0]!.index).toBe(3)
   })
@@ -79,14 +81,14 @@ describe('the player', () => {
     )
   })
 
-  it('waits for "done" in counted work, up to a slow child’s time, and not in work by the clock', () => {
+  it('waits for "done" in counted work, however long it takes, and not in work by the clock', () => {
     expect(done(begin, course, 0, 9).lanes[0]).toMatchObject({ index: 1, began: 9 })
     expect(done(at(begin, { index: 2 }), course, 0, 9).lanes[0]!.index).toBe(2)
-    expect(tick(begin, course, 23.9).lanes[0]!.index).toBe(0)
+    expect(tick(begin, course, 9999).lanes[0]!.index).toBe(0)
   })
 
   it('stands still while paused, for any time', () => {
-    const paused = pause(tick(begin, course, 26), 26)
+    const paused = pause(tick(done(begin, course, 0, 24), course, 26), 26)
     expect(tick(paused, course, 9999)).toBe(paused)
     const on = resume(paused, 10_000)
     expect(stepElapsed(on, 0, 10_001)).toBe(stepElapsed(paused, 0, 0) + 1)
@@ -97,10 +99,44 @@ describe('the player', () => {
     const second = skip(begin, course, 0, 4)
     expect(second.lanes[0]).toMatchObject({ index: 1, skipped: [0] })
     expect(stepsDone(second, course, 0)).toEqual({ done: 0, skipped: 1, easier: 0 })
-    expect(back(second, 0, 5).lanes[0]).toMatchObject({ index: 0, began: 5, skipped: [] })
-    expect(back(second, 0, 8.5).lanes[0]).toMatchObject({ index: 1, began: 8.5 })
-    expect(back(begin, 0, 1).lanes[0]!.index).toBe(0)
+    expect(back(second, course, 0, 5).lanes[0]).toMatchObject({ index: 0, began: 5, skipped: [] })
+    expect(back(second, course, 0, 8.5).lanes[0]).toMatchObject({ index: 1, began: 8.5 })
+    expect(back(begin, course, 0, 1).lanes[0]!.index).toBe(0)
     expect(skip(at(begin, { index: 3 }), course, 0, 1).lanes[0]!.index).toBe(3)
+  })
+
+  it('ends a block with a cap when its time is up: what was on, and what was not begun, which counts as nothing', () => {
+    const capped = courseFor(
+      sessionOf([
+        {
+          id: 'b1',
+          form: 'rounds',
+          rounds: { all: 3 },
+          restBetween: { all: 10 },
+          restStations: { all: 0 },
+          cap: { all: 60 },
+          stations: [station('squat', 'squat', { dose: { unit: 'reps', amount: 10 } })],
+        },
+        { id: 'b2', form: 'talk', seconds: { all: 30 } },
+      ]),
+      ['g1'],
+    )
+    const { steps } = capped.lanes[0]!
+    const talk = steps.findIndex((s) => s.block === 'b2')
+    const start = startRun(capped, 0)
+    // A slow child is still at its first squats: it was not pushed on before, and is stopped by the cap like everybody.
+    expect(tick(start, capped, 59.9).lanes[0]!.index).toBe(0)
+    const over = tick(start, capped, 61)
+    expect(over.lanes[0]).toMatchObject({ index: talk, began: 60 })
+    expect(stepsDone(over, capped, 0)).toMatchObject({ done: 1, skipped: 0 })
+    expect(leftCounted(start, over, capped, 0, { seen: true, spoken: true })).toMatchObject({ seconds: 60, by: 'cap' })
+    // A pause does not count, and going back does not give the time again.
+    const paused = resume(pause(tick(start, capped, 20), 20), 120)
+    expect(tick(paused, capped, 159).lanes[0]!.index).toBe(0)
+    expect(tick(paused, capped, 160).lanes[0]!.index).toBe(talk)
+    const second = done(tick(done(start, capped, 0, 20), capped, 31), capped, 0, 40)
+    const again = back(second, capped, 0, 41)
+    expect(tick(again, capped, 41 + 60).lanes[0]!.index).toBe(talk)
   })
 
   it('gives ten seconds more to the step that is on, and to no other', () => {
@@ -189,15 +225,21 @@ describe('two lanes side by side', () => {
     ])
   })
 
-  it('never wait for ever: whatever the session, both come to its end', () => {
+  it('never wait for ever: whatever the session, both come to its end by saying "done" again and again', () => {
     fc.assert(
       fc.property(workoutArbitrary, (w) => {
         const sent = publishable(w)
         if (!sent) return
         const ids = w.groups.slice(0, 2).map((g) => g.id)
         const two = courseOf(sent, ids)
-        const end = tick(startRun(two, 0), two, 1e7)
-        expect(end.lanes.map((l) => l.index)).toEqual(two.lanes.map((l) => l.steps.length))
+        const length = two.lanes.map((l) => l.steps.length)
+        let now = 0
+        let end = startRun(two, 0)
+        for (let tap = 0; tap <= length[0]! + (length[1] ?? 0); tap++) {
+          end = tick(end, two, (now += 1e4))
+          for (const lane of two.lanes.keys()) end = done(end, two, lane, now)
+        }
+        expect(tick(end, two, now + 1e6).lanes.map((l) => l.index)).toEqual(length)
       }),
     )
   })
@@ -219,9 +261,10 @@ describe('what is heard', () => {
   })
 
   it('ahead is what would be heard if nobody did anything, to the end and its bell', () => {
-    const all = cuesAhead(begin, course, 0, 1000)
+    // Counted work goes on for as long as it takes: nothing is known beyond it.
+    expect(cuesAhead(begin, course, 0, 1000).filter((c) => c.kind === 'bell')).toHaveLength(1)
+    const all = cuesAhead(done(begin, course, 0, 24), course, 24, 1000)
     expect(all.filter((c) => c.kind === 'bell').map((c) => [c.at, c.kind === 'bell' && c.tone])).toEqual([
-      [0, 'work'],
       [24, 'rest'],
       [29, 'work'],
       [49, 'end'],

@@ -35,8 +35,8 @@ describe('any valid session', () => {
           }
           const sum = totals(steps, group, library)
           expect(sum.session.seconds.typical).toBe(at)
-          const { work, rest, change, talk } = sum.session
-          expect(work + rest + change + talk).toBe(at)
+          const { work, rest, change, talk, measure } = sum.session
+          expect(work + rest + change + talk + measure).toBe(at)
           expect(Object.values(sum.sections).reduce((n, s) => n + s.seconds.typical, 0)).toBe(typicalSeconds(steps))
         }
       }),

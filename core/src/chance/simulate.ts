@@ -1,6 +1,5 @@
 import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
-import { cardValues } from '../timing/chance.ts'
 import { defaultPace } from '../timing/pace.ts'
 import { StepBuilder } from '../timing/stepBuilder.ts'
 import type { Step } from '../timing/step.ts'
@@ -11,6 +10,7 @@ import type { Group } from '../workout/group.ts'
 import type { Workout } from '../workout/schema.ts'
 import { chanceModel, type ChanceModel } from './chanceModel.ts'
 import { lognormalFactors } from './lognormal.ts'
+import { playGame } from './playGame.ts'
 import { seededRandom } from './seededRandom.ts'
 
 /** How children differ: the spread of the logarithm, from child to child and from step to step of one child. Ours. */
@@ -64,7 +64,7 @@ export function simulate(
     let seconds = 0
     for (const { fixed, counted, limits, cap, chance } of parts) {
       let here = fixed
-      if (chance) here += draw(chance, random, slower)
+      if (chance) here += playGame(chance, random, slower).seconds
       for (let i = 0; i < counted.length; i++) here += Math.min(limits[i]!, counted[i]! * slower())
       seconds += Math.min(cap, here)
     }
@@ -80,15 +80,16 @@ function partsOf(workout: Workout, group: Group, ours: Library, pace: number): P
   return workout.sections.flatMap((section) =>
     section.blocks.map((block): Part => {
       const before = along.now
+      const chance = block.form === 'chance' ? chanceModel(block, along) : undefined
       // Without its cap, to see how far a child would get.
       const open = new StepBuilder(group, library, pace, along.carry)
       timeBlock(withoutCap(block), open)
       timeBlock(block, along)
       const took = along.now - before
       if (block.form === 'amrap') return { ...led(took), cap: took }
-      if (block.form === 'chance' && block.stations.length) {
+      if (chance && block.form === 'chance' && block.stations.length) {
         if (block.stop.kind === 'seconds') return { ...led(took), cap: took }
-        return { ...led(0), cap: Infinity, chance: chanceModel(block, group, workout, library, pace) }
+        return { ...led(0), cap: Infinity, chance }
       }
       const cap = block.form === 'rounds' && block.cap ? along.valueFor(block.cap) : Infinity
       const counted = open.steps.filter((s) => s.by === 'count')
@@ -109,49 +110,3 @@ const withoutCap = (block: Block): Block => (block.form === 'rounds' ? { ...bloc
 /** "As long as you can" ends at its cap. */
 const limitOf = (step: Step): number =>
   step.say.params.amount !== undefined && capOf(step.say.params.amount) !== undefined ? step.seconds.high : Infinity
-
-/** Seconds of one child's draws and tasks. */
-function draw(model: ChanceModel, random: () => number, slower: () => number): number {
-  const { device, faces, stop, draw: each, changes } = model
-  const pick = (n: number) => Math.floor(random() * n)
-  const called = faces.map(() => 0)
-  /** The next row of a face, in turn, done with a number that was drawn. */
-  const task = (face: number, number: number): number => {
-    const { rows } = faces[face]!
-    const row = rows[called[face]!++ % rows.length]
-    return row ? (row.tasks[number] ?? row.tasks[0]!) * slower() : 0
-  }
-  let seconds = changes * slower()
-  if (stop.kind === 'cleared') {
-    const left = faces.map((f) => f.rows.length)
-    while (left.some((n) => n > 0)) {
-      const face = pick(faces.length)
-      seconds += each
-      if (left[face]! <= 0) continue
-      left[face]!--
-      seconds += task(face, pick(faces[face]!.rows[0]!.tasks.length))
-    }
-    return seconds
-  }
-  const draws = stop.kind === 'draws' ? stop.draws : 0
-  let deck: number[] = []
-  for (let n = 0; n < draws; n++) {
-    seconds += each
-    if (device === 'toss') {
-      let left = 0
-      for (let thing = 0; thing < 5; thing++) left += pick(2)
-      seconds += ((faces[0]?.rows[0]?.tasks[left] ?? 0) + (faces[1]?.rows[0]?.tasks[5 - left] ?? 0)) * slower()
-    } else if (device === 'cards') {
-      if (deck.length === 0) deck = Array.from({ length: cardValues.length * faces.length }, (_, card) => card)
-      const at = pick(deck.length)
-      const card = deck[at]!
-      deck[at] = deck.at(-1)!
-      deck.pop()
-      const face = Math.floor(card / cardValues.length)
-      // A suit of several rows is the child's choice.
-      called[face] = pick(Math.max(1, faces[face]!.rows.length))
-      seconds += task(face, card % cardValues.length)
-    } else seconds += task(pick(faces.length), 0)
-  }
-  return seconds
-}

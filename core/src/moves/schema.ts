@@ -66,6 +66,8 @@ export const versionSchema = z.strictObject({
   fromGrade: gradeSchema,
   /** At the led pace, for grades 4–6; for a held move the seconds of one breath of the figure. */
   secondsPerRep: z.number().min(0.2).max(30),
+  /** Of a move that goes somewhere: for each metre, the way back included where the move has one. */
+  secondsPerMetre: z.number().min(0.1).max(30).optional(),
   /** Relative effort (METs of the adult Compendium), to rank moves, never as energy. */
   met: z.number().min(1).max(15),
   /** Weight of a landing: 0 none, 0.25 low bounce or jack, 1 full-effort jump. */

@@ -1,7 +1,7 @@
 import type { Library } from '../moves/library.ts'
 import { performedBy } from '../moves/versionFor.ts'
 import type { Dose } from '../workout/dose.ts'
-import { chanceTable } from '../workout/forms/chance.ts'
+import { chanceTable, roundsOfToss } from '../workout/forms/chance.ts'
 import type { Block } from '../workout/forms/index.ts'
 import { rungsFor } from '../workout/forms/ladder.ts'
 import type { Group } from '../workout/group.ts'
@@ -27,8 +27,10 @@ export function playOf(block: Block, group: Group, library: Library): Play | und
   switch (block.form) {
     case 'amrap':
       return { form: 'amrap', seconds: own(block.cap), turns: block.stations.map(turn) }
+    case 'rounds':
+      return block.cap && { form: 'rounds', seconds: own(block.cap) }
     case 'chance': {
-      const { stop } = block
+      const stop = block.device === 'toss' ? roundsOfToss(block.stop) : block.stop
       const most = stop.kind === 'seconds' ? stop.seconds : stop.kind === 'draws' ? stop.draws : undefined
       return {
         form: 'chance',

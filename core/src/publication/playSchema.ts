@@ -28,6 +28,8 @@ export const playSchema = z.discriminatedUnion('form', [
     table: z.array(z.object({ face: z.string(), turns: z.array(turnSchema) })),
     seed: z.number(),
   }),
+  /** A circuit that is over at its cap. */
+  z.object({ form: z.literal('rounds'), seconds: z.number() }),
   z.object({ form: z.literal('intervals'), pick: z.number(), turns: z.array(turnSchema) }),
   z.object({ form: z.literal('ladder'), rungs: z.array(z.number()) }),
   z.object({ form: z.literal('levels'), turns: z.array(turnSchema), bonus: z.boolean() }),

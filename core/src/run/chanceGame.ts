@@ -28,6 +28,8 @@ export interface ChanceGame {
   drawn?: { outcome: Outcome; tasks: readonly ChanceTask[] }
   /** How often each face has come up. */
   faces: Readonly<Record<string, number>>
+  /** Cards that lie on the table, as `face value`: they come up no more before the pack is through. */
+  gone: readonly string[]
   over: boolean
 }
 
@@ -38,23 +40,31 @@ export const startChance = (play: ChancePlay): ChanceGame => ({
   draws: 0,
   done: [],
   faces: {},
+  gone: [],
   over: play.table.every((face) => face.turns.length === 0),
 })
 
+const values = Array.from({ length: 13 }, (_, i) => i + 1)
+
 /**
- * What the device itself brings, where the child has no real coin, cards or die.
+ * What the device itself brings, where the child has no real coin, cards or die. A pack is dealt to its end before a card comes again.
  *
  * @param random gives numbers from 0 up to 1
  */
-export function drawOutcome(play: ChancePlay, random: () => number): Outcome {
+export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, random: () => number): Outcome {
+  const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
   if (play.device === 'toss') {
     let left = 0
     for (let i = 0; i < tossed; i++) if (random() < 0.5) left++
     return { face: 'left', value: left }
   }
-  const { face } = play.table[Math.floor(random() * play.table.length)]!
-  return play.device === 'cards' ? { face, value: 1 + Math.floor(random() * 13) } : { face }
+  if (play.device !== 'cards') return { face: one(play.table).face }
+  const pack = play.table.flatMap(({ face }) => values.map((value) => ({ face, value })))
+  const left = pack.filter((card) => !game.gone.includes(nameOf(card)))
+  return one(left.length ? left : pack)
 }
+
+const nameOf = ({ face, value }: Outcome) => `${face} ${value}`
 
 /** Reps of a card: its number; ace one, pictures ten. Ours, as the timing counts them. */
 export const repsOfCard = (value: number): number => Math.min(10, value)
@@ -66,14 +76,20 @@ export const repsOfCard = (value: number): number => Math.min(10, value)
 export function drawn(game: ChanceGame, play: ChancePlay, outcome: Outcome): ChanceGame {
   if (game.over) return game
   const faces = { ...game.faces, [outcome.face]: (game.faces[outcome.face] ?? 0) + 1 }
-  return { ...game, faces, drawn: { outcome, tasks: tasksOf(game, play, outcome) } }
+  const gone = play.device === 'cards' ? dealt(game.gone, play, nameOf(outcome)) : game.gone
+  return { ...game, faces, gone, drawn: { outcome, tasks: tasksOf(game, play, outcome) } }
 }
+
+/** A pack that is through is shuffled and dealt anew. */
+const dealt = (gone: readonly string[], play: ChancePlay, card: string): readonly string[] =>
+  new Set(gone).size >= values.length * play.table.length ? [card] : [...gone, card]
 
 function tasksOf(game: ChanceGame, play: ChancePlay, { face, value = 0 }: Outcome): ChanceTask[] {
   if (play.device === 'toss') {
     return play.table.flatMap(({ face: side, turns }) => {
       const amount = side === 'left' ? value : tossed - value
-      return turns[0] && amount > 0 ? [{ row: `${side}:0`, turn: turns[0], amount }] : []
+      const turn = turns[game.draws % turns.length]
+      return turn && amount > 0 ? [{ row: `${side}:${turns.indexOf(turn)}`, turn, amount }] : []
     })
   }
   const turns = play.table.find((f) => f.face === face)?.turns ?? []
@@ -92,8 +108,10 @@ export function taskDone(game: ChanceGame, play: ChancePlay): ChanceGame {
   if (tasks.length) return { ...game, done, drawn: { ...game.drawn, tasks } }
   const draws = game.draws + 1
   const rows = play.table.reduce((sum, face) => sum + face.turns.length, 0)
-  const over =
-    play.stop.kind === 'cleared' ? done.length >= rows : play.stop.kind === 'draws' && draws >= (play.stop.most ?? 1)
+  // A toss has rounds; sessions sent before may not say how many.
+  const most = play.stop.kind === 'draws' ? (play.stop.most ?? 1) : play.device === 'toss' ? 3 : Infinity
+  const cleared = play.stop.kind === 'cleared' && play.device !== 'toss'
+  const over = cleared ? done.length >= rows : play.stop.kind !== 'seconds' && draws >= most
   const { drawn: _, ...rest } = game
   return { ...rest, done, draws, over }
 }

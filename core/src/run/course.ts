@@ -6,7 +6,12 @@ export type PlayedStep = Lane['steps'][number]
 
 /** What a player runs: one lane, or two side by side. */
 export interface Course {
-  lanes: readonly { lane: Lane; steps: readonly PlayedStep[] }[]
+  lanes: readonly {
+    lane: Lane
+    steps: readonly PlayedStep[]
+    /** Seconds after which a block is over, done or not, by its id. */
+    caps: ReadonlyMap<string, number>
+  }[]
   /** The place of each block in the session, by its id. Lanes wait for each other where a block begins. */
   order: ReadonlyMap<string, number>
 }
@@ -18,13 +23,8 @@ const playedAsOne = new Set(['amrap', 'chance'])
 const answered = (step: PlayedStep, play: Play | undefined): boolean =>
   step.kind === 'measure' || play?.form === 'quiz' || (play?.form === 'target' && step.kind === 'work')
 
-/** How much longer than its time a step waits for a child. Ours. */
-const patience = 6
-const patient = (step: PlayedStep): PlayedStep => ({
-  ...step,
-  by: 'count',
-  seconds: { ...step.seconds, high: step.seconds.typical * patience },
-})
+/** Whoever ends it takes as long as it takes. */
+const patient = (step: PlayedStep): PlayedStep => ({ ...step, by: 'count' })
 
 /**
  * The steps of a lane as they are run. What a child plays by taps, rounds against a clock or a coin sheet, is one
@@ -62,6 +62,9 @@ export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): Pl
   return steps
 }
 
+const capsOf = (lane: Lane): ReadonlyMap<string, number> =>
+  new Map(Object.entries(lane.plays).flatMap(([id, play]) => (play?.form === 'rounds' ? [[id, play.seconds]] : [])))
+
 /**
  * What a player runs.
  *
@@ -73,7 +76,7 @@ export function courseOf(publication: Publication, ids: readonly string[]): Cour
   return {
     lanes: ids.flatMap((id) => {
       const lane = publication.lanes.find((l) => l.id === id)
-      return lane ? [{ lane, steps: playedSteps(lane, titles) }] : []
+      return lane ? [{ lane, steps: playedSteps(lane, titles), caps: capsOf(lane) }] : []
     }),
     order: new Map(blocks.map((block, i) => [block.id, i])),
   }

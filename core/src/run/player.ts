@@ -1,3 +1,5 @@
+import { capOf, type Amount } from '../workout/dose.ts'
+import type { Unit } from '../workout/units.ts'
 import type { Course, PlayedStep } from './course.ts'
 
 /** Where one lane of a run is. */
@@ -6,11 +8,15 @@ export interface LaneState {
   index: number
   /** When it began, in seconds of the clock; while waiting, when it came to the block's start. */
   began: number
+  /** When its block began, for a block that is over at its cap. */
+  blockBegan?: number
   /** At the start of a block, until the other lane is there too. */
   waiting?: boolean
   /** Indexes of the work steps that were skipped, and of those done as an easier version. */
   skipped: readonly number[]
   eased: readonly number[]
+  /** Indexes of the work steps that a cap came before. */
+  unreached?: readonly number[]
   /** How many versions easier each station is done from now on. */
   easier: Readonly<Record<string, number>>
   /** The move chosen at a station that lets the child choose, and the station chosen for a step that lets it. */
@@ -40,6 +46,7 @@ export interface Start {
 const freshLane = (index: number, began: number): LaneState => ({
   index,
   began,
+  blockBegan: began,
   skipped: [],
   eased: [],
   easier: {},
@@ -64,13 +71,19 @@ export function startRun(course: Course, now: number, from = 0): PlayerState {
 }
 
 /**
- * How long a step may last: its seconds by the clock; counted work waits for the child up to a slow child's
- * seconds, then goes on by itself so that nobody is stuck.
+ * How long a step may last where its block has no cap: its seconds by the clock; what the child ends lasts as long as it takes, "as long
+ * as you can" up to its own cap. Nobody is pushed on for being slow.
  *
  * @param more seconds given on top
  */
-export const stepLimit = (step: Pick<PlayedStep, 'kind' | 'by' | 'seconds'>, more = 0): number =>
-  (waitsForDone(step) ? step.seconds.high : step.seconds.typical) + more
+export const stepLimit = (step: Pick<PlayedStep, 'kind' | 'by' | 'seconds' | 'say'>, more = 0): number =>
+  (waitsForDone(step) ? (isOpenHold(step) ? step.seconds.high : Infinity) : step.seconds.typical) + more
+
+/** "As long as you can": held to its cap at the most. */
+const isOpenHold = ({ say }: Pick<PlayedStep, 'say'>): boolean => {
+  const { amount, unit } = say.params as { amount?: Amount; unit?: Unit }
+  return unit === 'seconds' && amount !== undefined && capOf(amount) !== undefined
+}
 
 /** Whether the child ends a step: counted work, a question, a measurement. */
 const waitsForDone = ({ kind, by }: Pick<PlayedStep, 'kind' | 'by'>): boolean =>
@@ -94,7 +107,22 @@ function enter(state: PlayerState, course: Course, lane: number, index: number, 
   const newBlock = index > 0 && index < steps.length && steps[index]!.block !== steps[index - 1]!.block
   const { waiting: _, ...rest } = before
   const held = newBlock && course.lanes.length > 1 ? { waiting: true } : {}
-  return withLane(state, lane, { ...rest, index, began: at, ...held })
+  return withLane(state, lane, { ...rest, index, began: at, ...(newBlock && { blockBegan: at }), ...held })
+}
+
+/**
+ * When the step a lane is at is over if nobody does anything, in seconds of the clock, and which comes then: a cap ends what is on of its
+ * block, and all that is left of it.
+ */
+export function stepOver(course: Course, lane: number, { index, began, blockBegan = began, more }: LaneState) {
+  const { steps, caps } = course.lanes[lane]!
+  const step = steps[index]!
+  const end = began + stepLimit(step, more[index])
+  const cap = caps.get(step.block)
+  const capped = cap === undefined ? Infinity : blockBegan + cap + (more[index] ?? 0)
+  if (capped > end) return { end, next: index + 1 }
+  const next = steps.findIndex((s, i) => i > index && s.block !== step.block)
+  return { end: Math.max(began, capped), next: next < 0 ? steps.length : next }
 }
 
 const withLane = (state: PlayerState, lane: number, next: LaneState): PlayerState => ({
@@ -110,7 +138,7 @@ function release(state: PlayerState, course: Course, at: number, starts: Start[]
     const place = placeOf(course, i, lane)
     if (!state.lanes.every((other, j) => j === i || placeOf(course, j, other) >= place)) return
     const { waiting: _, ...rest } = lane
-    now = withLane(now, i, { ...rest, began: at })
+    now = withLane(now, i, { ...rest, began: at, blockBegan: at })
     starts.push({ lane: i, index: lane.index, at })
   })
   return now
@@ -125,15 +153,21 @@ export function advance(state: PlayerState, course: Course, now: number): { stat
   if (state.pausedAt !== undefined) return { state, starts }
   let next = state
   for (;;) {
-    let first: { lane: number; end: number } | undefined
+    let first: { lane: number; end: number; next: number } | undefined
     next.lanes.forEach((lane, i) => {
       const step = course.lanes[i]!.steps[lane.index]
       if (!step || lane.waiting) return
-      const end = lane.began + stepLimit(step, lane.more[lane.index])
-      if (end <= now && (!first || end < first.end)) first = { lane: i, end }
+      const over = stepOver(course, i, lane)
+      if (over.end <= now && (!first || over.end < first.end)) first = { lane: i, ...over }
     })
     if (!first) return { state: next, starts }
-    next = leave(next, course, first.lane, next.lanes[first.lane]!.index + 1, first.end, starts)
+    const { lane, end } = first
+    const here = next.lanes[lane]!
+    const passed = course.lanes[lane]!.steps.flatMap((s, i) =>
+      i > here.index && i < first!.next && s.kind === 'work' ? [i] : [],
+    )
+    if (passed.length) next = withLane(next, lane, { ...here, unreached: [...(here.unreached ?? []), ...passed] })
+    next = leave(next, course, lane, first.next, end, starts)
   }
 }
 
@@ -160,7 +194,15 @@ export const pause = (state: PlayerState, now: number): PlayerState =>
 export function resume(state: PlayerState, now: number): PlayerState {
   if (state.pausedAt === undefined) return state
   const { pausedAt, ...running } = state
-  return { ...running, lanes: state.lanes.map((lane) => ({ ...lane, began: lane.began + (now - pausedAt) })) }
+  const paused = now - pausedAt
+  return {
+    ...running,
+    lanes: state.lanes.map(({ began, blockBegan = began, ...lane }) => ({
+      ...lane,
+      began: began + paused,
+      blockBegan: blockBegan + paused,
+    })),
+  }
 }
 
 /** @param now is the pause's own moment while paused, so that nothing of the next step is over when it goes on */
@@ -188,16 +230,25 @@ export function skip(state: PlayerState, course: Course, lane: number, now: numb
 /** Within this many seconds of a step's start, "back" means the step before. */
 const backWithin = 3
 
-/** Starts the step again; right at its start, goes to the one before. What was skipped there counts again. */
-export function back(state: PlayerState, lane: number, now: number): PlayerState {
+/**
+ * Starts the step again; right at its start, goes to the one before. What was skipped there counts again. Its block has gone on for
+ * as long as what comes before it usually takes.
+ */
+export function back(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
   const here = state.lanes[lane]!
   const index = stepElapsed(state, lane, now) < backWithin ? Math.max(0, here.index - 1) : here.index
   const { waiting: _, ...rest } = here
+  const { steps } = course.lanes[lane]!
+  const began = state.pausedAt ?? now
+  const step = steps[index]
+  const inBlock = step ? step.at - steps.find((s) => s.block === step.block)!.at : 0
   return withLane(state, lane, {
     ...rest,
     index,
-    began: state.pausedAt ?? now,
+    began,
+    blockBegan: began - inBlock,
     skipped: here.skipped.filter((i) => i !== index),
+    unreached: here.unreached?.filter((i) => i < index),
   })
 }
 
@@ -259,7 +310,7 @@ export function stepView(step: PlayedStep, elapsed: number, more = 0): StepView 
   const pacedBy = awaitsDone ? step.seconds.typical : limit
   const view: StepView = {
     share: pacedBy > 0 ? Math.min(1, elapsed / pacedBy) : 1,
-    secondsLeft: Math.max(0, Math.ceil(limit - elapsed)),
+    secondsLeft: Math.max(0, Math.ceil((limit === Infinity ? pacedBy : limit) - elapsed)),
     awaitsDone,
   }
   if (awaitsDone && step.reps && pacedBy > 0) {
@@ -274,14 +325,17 @@ export function stepsDone(
   course: Course,
   lane: number,
 ): { done: number; skipped: number; easier: number } {
-  const { index, skipped, eased, easier } = state.lanes[lane]!
+  const { index, skipped, eased, easier, unreached = [] } = state.lanes[lane]!
   const begun = course.lanes[lane]!.steps.slice(0, index)
   const isEased = (s: PlayedStep, i: number) =>
-    s.kind === 'work' && !skipped.includes(i) && (eased.includes(i) || (s.station !== undefined && i > firstEased(s)))
+    s.kind === 'work' &&
+    !skipped.includes(i) &&
+    !unreached.includes(i) &&
+    (eased.includes(i) || (s.station !== undefined && i > firstEased(s)))
   const firstEased = ({ station }: PlayedStep) =>
     easier[station!] ? Math.min(...eased.filter((i) => begun[i]?.station === station), Infinity) : Infinity
   return {
-    done: begun.filter((s) => s.kind === 'work').length - skipped.length,
+    done: begun.filter((s) => s.kind === 'work').length - skipped.length - unreached.length,
     skipped: skipped.length,
     easier: begun.filter(isEased).length,
   }

@@ -30,12 +30,13 @@ export function operationsFor(grade: number): Operation[] {
   return ['times', 'divide', 'twoSteps']
 }
 
-/** The largest number that may stand in a grade's sum. */
-const largest = (grade: number): number => (grade <= 0 ? 10 : grade <= 2 ? 20 : 100)
+/** The largest number that may stand in a grade's sum: kindergarten and grade 1 reckon within ten. Common practice, no source. */
+const largest = (grade: number): number => (grade <= 1 ? 10 : grade <= 2 ? 20 : 100)
 
 /** Every sum of one operation that comes to an answer, small numbers first. */
 const writers: Record<Operation, (answer: number, most: number) => Written[]> = {
-  add: (n) => range(n <= 1 ? 0 : 1, n - 1).map((a) => ({ text: `${a} + ${n - a}` })),
+  add: (n, most) =>
+    range(Math.max(n <= 1 ? 0 : 1, n - most), Math.min(n - 1, most)).map((a) => ({ text: `${a} + ${n - a}` })),
   subtract: (n, most) => range(1, Math.min(10, most - n)).map((b) => ({ text: `${n + b} − ${b}` })),
   missing: (n, most) => range(1, Math.min(10, most - n)).map((b) => ({ text: `${b} + ? = ${n + b}` })),
   double: (n) =>
@@ -56,35 +57,49 @@ const operationsOf = (block: SumsBlock, group: Pick<Group, 'grades'>): Operation
   block.operations ?? operationsFor(lowestGrade(group))
 
 /**
- * The sums of a block for one group, one a station: no sum twice, answers inside the range. With `same` every group
- * has the same answers, though the sums differ.
+ * The sums of a block for one group, one a station: answers inside the group's own range, no sum twice in a session as far
+ * as the range allows. With `same` groups of one range have the same answers, though the sums differ. A range above a
+ * grade's numbers is kept: both numbers are within them then.
  *
+ * @param asked sums the group had before in the session; these are put to it
  * @example sumsFor(newSums('b1') with two stations, { grades: [4, 5], … }) // [{ written: { text: '36 ÷ 4' }, answer: 9, … }, …]
  */
-export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>): Sum[] {
-  const { from, to } = block.same ? block.range.all : valueFor(block.range, group.id)
-  const answers = seededRandom(block.seed)
+export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, asked = new Set<string>()): Sum[] {
+  const { from, to } = valueFor(block.range, group.id)
+  const answers = seededRandom(block.seed + (block.same ? 0 : hash(group.id)))
   // Each group's own sums, from the same seed.
   const choice = seededRandom(block.seed + 1 + hash(group.id))
   const most = largest(lowestGrade(group))
-  const used = new Set<string>()
+  const sumsOf = (answer: number): { wanted: Sum[]; added: Sum[] } => {
+    const by = (operation: Operation) =>
+      writers[operation](answer, most).map((written): Sum => ({ written, answer, operation }))
+    return { wanted: operationsOf(block, group).flatMap(by), added: by('add') }
+  }
+  const fresh = (sums: readonly Sum[]) => sums.filter((sum) => !asked.has(sum.written.text))
   return block.stations.map((): Sum => {
-    const wanted = from + Math.floor(answers() * (to - from + 1))
-    // An answer none of the operations comes to is added up to instead: every number has a sum.
-    const all = operationsOf(block, group).flatMap((operation) =>
-      writers[operation](wanted, most).map((written) => ({ written, answer: wanted, operation })),
-    )
-    const plain = writers.add(wanted, most).map((written) => ({ written, answer: wanted, operation: 'add' as const }))
-    const fresh = [all, plain].map((list) => list.filter((s) => !used.has(s.written.text))).find((list) => list.length)
-    const from2 = fresh ?? (all.length ? all : plain)
+    const first = from + Math.floor(answers() * (to - from + 1))
+    const { wanted, added } = sumsOf(first)
+    // An answer none of the operations comes to is added up to instead: every number has a sum. With answers of its own a group
+    // that had them all takes another answer before it takes a sum again.
+    const others = block.same ? [] : range(from, to).map((answer) => () => fresh(sumsOf(answer).wanted))
+    const lists = [() => fresh(wanted), () => fresh(added), ...others, () => wanted, () => added]
+    const from2 = firstFilled(lists)
     const sum = from2[Math.floor(choice() * from2.length)] ?? {
-      written: { text: `${wanted}` },
-      answer: wanted,
+      written: { text: `${first}` },
+      answer: first,
       operation: 'add' as const,
     }
-    used.add(sum.written.text)
+    asked.add(sum.written.text)
     return sum
   })
+}
+
+function firstFilled<T>(lists: readonly (() => T[])[]): T[] {
+  for (const list of lists) {
+    const found = list()
+    if (found.length) return found
+  }
+  return []
 }
 
 /** A number from an id, so that each group's chance is its own. */

@@ -2,15 +2,14 @@ import type { Library } from '../moves/library.ts'
 import type { AmrapBlock } from '../workout/forms/amrap.ts'
 import type { Group } from '../workout/group.ts'
 import { defaultOf } from './defaults.ts'
+import { fraction, type Fraction } from './exact.ts'
 import { openDose } from './openDose.ts'
 import { defaultPace } from './pace.ts'
 import { StepBuilder } from './stepBuilder.ts'
 
-/** More rounds than anybody does: an empty or instant round ends the counting. */
-const most = 200
-
-/** How much longer a round takes than the first: each after the second 4 % longer than the one before (ours). */
-const fade = (round: number) => (1 + defaultOf('amrapFade')) ** Math.max(0, round - 2)
+/** How much longer what is counted of a round takes than of the first: after the second 4 % longer than the one before (ours). */
+const fade = (round: number): Fraction[] => Array<Fraction>(Math.max(0, round - 2)).fill(longer)
+const longer = fraction(1 + defaultOf('amrapFade'))
 
 /** One round of all the stations. */
 function timeRound(block: AmrapBlock, steps: StepBuilder, lap: number): void {
@@ -25,13 +24,14 @@ function timeRound(block: AmrapBlock, steps: StepBuilder, lap: number): void {
 export function timeAmrap(block: AmrapBlock, steps: StepBuilder): void {
   const cap = steps.valueFor(block.cap)
   const start = steps.now
-  steps.capped(cap, () => {
-    for (let round = 1; round <= most && steps.now - start < cap; round++) {
+  const rounds = () => {
+    for (let round = 1; steps.now - start < cap; round++) {
       const before = steps.now
       steps.slower(fade(round), () => timeRound(block, steps, round))
       if (steps.now === before) break
     }
-  })
+  }
+  steps.capped(cap, rounds, true)
 }
 
 /**
@@ -42,12 +42,12 @@ export function timeAmrap(block: AmrapBlock, steps: StepBuilder): void {
 export function amrapRounds(block: AmrapBlock, group: Group, library: Library, pace = defaultPace(group)): number {
   const steps = new StepBuilder(group, library, pace)
   const cap = steps.valueFor(block.cap)
-  for (let round = 1; round <= most; round++) {
+  for (let round = 1; ; round++) {
     const before = steps.now
     steps.slower(fade(round), () => timeRound(block, steps, round))
     const took = steps.now - before
     if (took === 0) return 0
-    if (steps.now >= cap) return Math.floor((round - 1 + (cap - before) / took) * 10 + 1e-9) / 10
+    // In whole tenths: a part of a round is rounded down.
+    if (steps.now >= cap) return (10 * (round - 1) + Math.floor((10 * (cap - before)) / took)) / 10
   }
-  return most
 }

@@ -1,128 +1,79 @@
-import { spreadOf, type Spread } from '../chance/chances.ts'
-import { clearedDraws, sumOfDraws } from '../chance/draws.ts'
-import { chanceTable, type ChanceBlock } from '../workout/forms/chance.ts'
+import { cardValues, chanceModel, type ChanceModel } from '../chance/chanceModel.ts'
+import { quantile } from '../chance/chances.ts'
+import { gameSeconds } from '../chance/gameSeconds.ts'
+import type { ChanceBlock } from '../workout/forms/chance.ts'
 import type { Face, Station } from '../workout/station.ts'
-import { countedWork } from './countedWork.ts'
-import { defaultOf } from './defaults.ts'
 import { openDose } from './openDose.ts'
-import { breathSeconds } from './pace.ts'
-import { roundHalfUp } from './span.ts'
+import { clocked } from './span.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
-/** Seconds from one draw to its task: flipping, fetching, looking it up. */
-export const drawSeconds: Record<ChanceBlock['device'], number> = {
-  coin: defaultOf('coinDraw'),
-  cards: defaultOf('cardDraw'),
-  dice: defaultOf('throwOne'),
-  toss: 5 * defaultOf('throwOne') + defaultOf('collect'),
-}
-/** The reps a card asks for: its number; ace one, pictures ten. Ours. */
-export const cardValues = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 10, 10, 10]
-
 /**
- * What chance brings, as its typical steps: one draw and its task after the other. A quick and a slow end are the
- * 5 % and 95 % points of the exact spread of flips or tasks.
+ * What chance brings, as the steps of one game: a draw and its task after the other. Together they last as long as half of all games
+ * do, for a usual child; as the 5 % and the 95 % point of all games for the quick and the slow end.
  */
 export function timeChance(block: ChanceBlock, steps: StepBuilder): void {
-  const table = chanceTable(block)
-  const rows = [...table].flatMap(([face, stations]) => stations.map((station) => ({ face, station })))
+  const model = chanceModel(block, steps)
+  const rows = model.faces.flatMap(({ face, rows }) => rows.map(({ station }): RowOf => ({ face, station })))
   if (rows.length === 0) return
-  if (block.stop.kind === 'seconds') {
-    steps.capped(block.stop.seconds, () => draws(block, rows, steps, 400))
-  } else if (block.stop.kind === 'draws') draws(block, rows, steps, block.stop.draws)
-  else cleared(block, table, steps)
-}
-
-type RowOf = { face: Face; station: Station }
-
-function draw(block: ChanceBlock, { face, station }: RowOf, steps: StepBuilder, n: number): void {
-  const { device } = block
-  const params = { face, n, text: device }
-  const seconds = drawSeconds[device]
-  steps.tell(
-    'change',
-    'clock',
-    { low: seconds, typical: seconds, high: seconds },
-    { code: 'chance.draw', params },
-    {
-      station: station.id,
-    },
-  )
-}
-
-/** Seconds of a row's task by each number that may be drawn with it: a card's, 0 to 5 of a toss, else the one of its dose. */
-export function taskSeconds(block: ChanceBlock, station: Station, steps: StepBuilder): number[] {
-  const { cell, what } = steps.turn(station)
-  const counting = {
-    version: what.version,
-    tempo: cell.tempo,
-    pace: steps.pace,
-    breath: breathSeconds(steps.group),
-  }
-  const sides = what.sides === 'each' ? 2 : 1
-  const of = (amount: number) => countedWork({ unit: 'reps', amount }, counting).typical * sides
-  if (block.device === 'cards') return cardValues.map(of)
-  if (block.device === 'toss') return [0, 1, 2, 3, 4, 5].map((n) => (n ? of(n) : 0))
-  return [countedWork(cell.dose ?? openDose, counting).typical * sides]
-}
-
-/** A number of draws: each brings the task of a row. Their spread is that of all of them together. */
-function draws(block: ChanceBlock, rows: RowOf[], steps: StepBuilder, count: number): void {
   const first = steps.steps.length
+  const { stop } = model
+  if (stop.kind === 'seconds') {
+    return steps.capped(stop.seconds, () => draws(model, rows, steps, Infinity, stop.seconds), true)
+  }
+  if (stop.kind === 'draws') draws(model, rows, steps, stop.draws)
+  else cleared(model, steps)
+  const all = gameSeconds(model)
+  steps.lastAltogether(first, { low: quantile(all, 0.05), typical: quantile(all, 0.5), high: quantile(all, 0.95) })
+}
+
+interface RowOf {
+  face: Face
+  station: Station
+}
+
+function draw({ device, draw: seconds }: ChanceModel, { face, station }: RowOf, steps: StepBuilder, n: number): void {
+  const params = { face, n, text: device }
+  steps.tell('change', 'count', clocked(seconds), { code: 'chance.draw', params }, { station: station.id })
+}
+
+/** The number a card asks for on the whole. */
+const cardMean = Math.round(cardValues.reduce((sum, n) => sum + n, 0) / cardValues.length)
+
+/** A row done once, with the number a draw would bring where it brings one. */
+function task({ device }: ChanceModel, { station }: RowOf, steps: StepBuilder, lap: number, number = cardMean): void {
+  const turn = steps.turn(station)
+  const numbered = device === 'cards' || device === 'toss'
+  steps.dose(turn, numbered ? { unit: 'reps', amount: number } : (turn.cell.dose ?? openDose), { lap })
+}
+
+/** A number of draws, or as many as a time holds: each brings the task of a row, the next in the table. */
+function draws(model: ChanceModel, rows: readonly RowOf[], steps: StepBuilder, count: number, limit = Infinity): void {
   const start = steps.now
-  const limit = block.stop.kind === 'seconds' ? block.stop.seconds : Infinity
   for (let n = 1; n <= count && steps.now - start < limit; n++) {
     const row = rows[(n - 1) % rows.length]!
-    draw(block, row, steps, n)
-    // A toss brings both moves: the left count of the one, the right count of the other, five in all.
-    for (const { face, station } of block.device === 'toss' ? rows.slice(0, 2) : [row]) {
-      const turn = steps.turn(station)
-      const mean = block.device === 'cards' ? mean13 : n % 2 === (face === 'left' ? 1 : 0) ? 3 : 2
-      const amount = block.device === 'toss' ? mean : Math.round(mean)
-      const drawn = block.device === 'cards' || block.device === 'toss'
-      steps.dose(turn, drawn ? { unit: 'reps', amount } : (turn.cell.dose ?? openDose), { lap: n })
+    draw(model, row, steps, n)
+    if (model.device !== 'toss') {
+      task(model, row, steps, n)
+      continue
+    }
+    // A toss brings two moves: five in all, three of them now on the one side, now on the other.
+    for (const [side, { face, rows: column }] of model.faces.entries()) {
+      const station = column[(n - 1) % column.length]?.station
+      if (station) task(model, { face, station }, steps, n, n % 2 === (side === 0 ? 1 : 0) ? 3 : 2)
     }
   }
-  const each = rows.flatMap((row) => taskSeconds(block, row.station, steps))
-  if (limit === Infinity) spreadOver(steps, first, spreadOf(sumOfDraws(each, count)))
 }
-const mean13 = cardValues.reduce((sum, n) => sum + n, 0) / cardValues.length
 
-/** Every row done once: as many draws as that takes, those for a column that is done drawn again. */
-function cleared(block: ChanceBlock, table: ReturnType<typeof chanceTable>, steps: StepBuilder): void {
-  const columns = [...table].map(([face, stations]) => stations.map((station) => ({ face, station })))
-  const longest = Math.max(...columns.map((c) => c.length))
+/** Every row done once, now from the one column, now from the other. */
+function cleared(model: ChanceModel, steps: StepBuilder): void {
+  const longest = Math.max(...model.faces.map(({ rows }) => rows.length))
   let n = 0
   for (let i = 0; i < longest; i++) {
-    for (const row of columns.flatMap((c) => c[i] ?? [])) {
-      draw(block, row, steps, ++n)
-      const turn = steps.turn(row.station)
-      steps.dose(
-        turn,
-        block.device === 'cards' ? { unit: 'reps', amount: Math.round(mean13) } : (turn.cell.dose ?? openDose),
-        {
-          lap: i + 1,
-        },
-      )
-    }
-  }
-  const spread = spreadOf(clearedDraws(columns.map((c) => c.length)))
-  const seconds = (draws: number) => Math.max(0, roundHalfUp((draws - n) * drawSeconds[block.device]))
-  const again = { low: seconds(spread.low), typical: seconds(spread.mean), high: seconds(spread.high) }
-  steps.tell('change', 'count', again, { code: 'chance.again', params: { text: block.device } })
-}
-
-/** Gives the quick and the slow end of a run of steps to its last: what the whole run differs by. */
-function spreadOver(steps: StepBuilder, first: number, spread: Spread): void {
-  const run = steps.steps.slice(first).filter((s) => s.kind === 'work' && s.by === 'count')
-  const typical = run.reduce((sum, s) => sum + s.seconds.typical, 0)
-  if (typical === 0) return
-  for (const step of run) {
-    const share = step.seconds.typical / typical
-    step.seconds = {
-      low: Math.min(step.seconds.typical, Math.floor(spread.low * share)),
-      typical: step.seconds.typical,
-      high: Math.max(step.seconds.typical, Math.ceil(spread.high * share)),
+    for (const { face, rows } of model.faces) {
+      const station = rows[i]?.station
+      if (!station) continue
+      draw(model, { face, station }, steps, ++n)
+      task(model, { face, station }, steps, i + 1)
     }
   }
 }

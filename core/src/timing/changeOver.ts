@@ -1,7 +1,10 @@
 import type { Performed } from '../moves/versionFor.ts'
 import type { Library } from '../moves/library.ts'
 import type { Posture } from '../moves/schema.ts'
+import { countedSpan } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
+import { fraction, minus, type Fraction } from './exact.ts'
+import type { Span } from './span.ts'
 
 const level: Record<Posture, 'up' | 'low' | 'floor'> = {
   standing: 'up',
@@ -41,11 +44,14 @@ export const startStance: Stance = { posture: 'standing', held: [], begun: false
 
 const nothing: readonly string[] = []
 
-/** The things a move is done with that are taken up and put down; a load counts as one. */
+/**
+ * The things a move is done with that are taken up and put down. What is held to be heavier is the load: a bottle that is pressed
+ * is taken up once, whatever is in it; a squat's weight is a thing more.
+ */
 export function heldThings(what: Performed, load: boolean, library: Pick<Library, 'kit'>): readonly string[] {
   if (what.kit.length === 0 && !load) return nothing
   const things = what.kit.filter((k) => !k.optional && library.kit.get(k.id)?.held).map((k) => k.id)
-  return load ? [...things, 'load'] : things
+  return load && !(what.move.loadable && things.length) ? [...things, 'load'] : things
 }
 
 /** The stance a move is done in. */
@@ -64,4 +70,21 @@ export function changeSeconds(from: Stance, to: Stance): number {
     from.held.filter((k) => !to.held.includes(k)).length + to.held.filter((k) => !from.held.includes(k)).length
   const posture = from.begun || from.posture !== to.posture ? postureSeconds(from.posture, to.posture) : 0
   return posture + things * defaultOf('changeThing')
+}
+
+/** Seconds to stand up for the way to another station, before pace; whoever stands walks off at once. */
+export const standUpSeconds = (from: Stance): number =>
+  from.posture === 'standing' ? 0 : postureSeconds(from.posture, 'standing')
+
+/**
+ * Seconds of getting into place for a quick, a usual and a slow child: × pace, less what a rest before it covered.
+ *
+ * @param seconds before pace
+ * @param rested seconds of rest or talk just before
+ * @param fade what a later round takes longer
+ * @example changeSpan(4, 1.25) // { low: 4, typical: 5, high: 7 }
+ */
+export function changeSpan(seconds: number, pace: number, rested = 0, fade: readonly Fraction[] = []): Span {
+  const { n, d } = fraction(pace)
+  return countedSpan(minus({ n: seconds * n, d }, rested), ...fade)
 }

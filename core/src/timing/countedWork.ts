@@ -1,10 +1,12 @@
-import type { Version } from '../moves/schema.ts'
+import type { Move, Version } from '../moves/schema.ts'
 import { capOf, typicalAmount, type Dose } from '../workout/dose.ts'
 import type { Tempo } from '../workout/station.ts'
+import type { Unit } from '../workout/units.ts'
 import { defaultOf } from './defaults.ts'
-import { clocked, roundHalfUp, type Span } from './span.ts'
+import { fraction, roundProduct, type Fraction } from './exact.ts'
+import { clocked, type Span } from './span.ts'
 
-const tempos: Record<Tempo, number> = {
+export const tempos: Record<Tempo, number> = {
   led: defaultOf('tempoLed'),
   own: defaultOf('tempoOwn'),
   slow: defaultOf('tempoSlow'),
@@ -12,26 +14,59 @@ const tempos: Record<Tempo, number> = {
 
 /** What counted work depends on besides its dose. */
 export interface Counting {
-  version: Pick<Version, 'secondsPerRep'>
+  version: Pick<Version, 'secondsPerRep' | 'secondsPerMetre'>
   tempo?: Tempo
   /** The group's pace, see `defaultPace`. */
   pace: number
   /** Seconds of one breath in the group. */
   breath: number
+  /** What it is slowed by besides: a later round's factors. */
+  fade?: readonly Fraction[]
 }
 
 /** Seconds of one rep as this group does it: version × tempo × pace. */
-export const secondsPerRep = ({ version, tempo = 'led', pace }: Omit<Counting, 'breath'>): number =>
+export const secondsPerRep = ({ version, tempo = 'led', pace }: Pick<Counting, 'version' | 'tempo' | 'pace'>): number =>
   version.secondsPerRep * tempos[tempo] * pace
 
-/** Seconds of one of a dose's units: a rep, a goe or a metre at the version's pace, a breath, a second. */
-export function secondsPerUnit(unit: Dose['unit'], counting: Counting): number {
-  if (unit === 'seconds') return 1
-  return unit === 'breaths' ? counting.breath : secondsPerRep(counting)
+const nothing: readonly Fraction[] = []
+
+/** Seconds of one of a dose's units, as factors: a rep, a goe or a metre at the version's pace, a breath, a second. */
+function unitFactors(unit: Unit, { version, tempo = 'led', pace, breath, fade = nothing }: Counting): Fraction[] {
+  if (unit === 'seconds') return []
+  if (unit === 'breaths') return [fraction(breath), ...fade]
+  const one = (unit === 'metres' && version.secondsPerMetre) || version.secondsPerRep
+  return [fraction(one), fraction(tempos[tempo]), fraction(pace), ...fade]
+}
+
+/** What a move that takes no reps may be counted in instead, the likeliest first. */
+const instead: readonly Unit[] = ['seconds', 'goes', 'breaths', 'metres']
+
+/**
+ * The unit so many of a move are done in: ten "of" a hold are ten seconds; all else is as it was asked for.
+ *
+ * @example unitTaken('reps', plank) // 'seconds'
+ */
+export const unitTaken = (unit: Unit, { measures }: Pick<Move, 'measures'>): Unit =>
+  unit !== 'reps' || measures.includes('reps') ? unit : (instead.find((u) => measures.includes(u)) ?? unit)
+
+/** A dose as a move takes it. */
+export const doseTaken = (dose: Dose, move: Pick<Move, 'measures'>): Dose => {
+  const unit = unitTaken(dose.unit, move)
+  return unit === dose.unit ? dose : { ...dose, unit }
 }
 
 /** Whether a dose is led by the clock: seconds that do not end when the child has had enough. */
 export const isByClock = (dose: Dose): boolean => dose.unit === 'seconds' && capOf(dose.amount) === undefined
+
+const quick = fraction(defaultOf('quick'))
+const slow = fraction(defaultOf('slow'))
+
+/** What a child ends, for a quick one, most, and a slow one: 0.75 and 1.35 of the typical, each rounded once. */
+export const countedSpan = (...factors: readonly Fraction[]): Span => ({
+  low: roundProduct(...factors, quick),
+  typical: roundProduct(...factors),
+  high: roundProduct(...factors, slow),
+})
 
 /**
  * Seconds a dose takes: amount × seconds per unit, a quick child 0.75 and a slow one 1.35 of it; for "as many as
@@ -41,13 +76,9 @@ export const isByClock = (dose: Dose): boolean => dose.unit === 'seconds' && cap
  * // { low: 14, typical: 18, high: 24 }
  */
 export function countedWork(dose: Dose, counting: Counting): Span {
-  if (isByClock(dose)) return clocked(typicalAmount(dose.amount))
-  const unit = secondsPerUnit(dose.unit, counting)
-  const typical = typicalAmount(dose.amount) * unit
+  if (isByClock(dose)) return clocked(roundProduct(fraction(typicalAmount(dose.amount))))
+  const unit = unitFactors(dose.unit, counting)
+  const span = countedSpan(fraction(typicalAmount(dose.amount)), ...unit)
   const cap = capOf(dose.amount)
-  return {
-    low: roundHalfUp(typical * defaultOf('quick')),
-    typical: roundHalfUp(typical),
-    high: roundHalfUp(cap === undefined ? typical * defaultOf('slow') : cap * unit),
-  }
+  return cap === undefined ? span : { ...span, high: roundProduct(fraction(cap), ...unit) }
 }

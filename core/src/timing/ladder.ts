@@ -1,4 +1,5 @@
 import { rungsFor, type LadderBlock } from '../workout/forms/ladder.ts'
+import { unitTaken } from './countedWork.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
 /** Rung by rung: so many of each station, a rest, the next rung. The dose of a station is the rung's number. */
@@ -9,9 +10,7 @@ export function timeLadder(block: LadderBlock, steps: StepBuilder): void {
     block.stations.forEach((station, i) => {
       const turn = steps.turn(station, r + 1)
       if (i === 0 && r > 0) steps.rest(restBetween, turn, r)
-      // A hold on a ladder of reps is held as many seconds.
-      const counts = turn.what.move.measures.includes(unit) ? unit : 'seconds'
-      steps.dose(turn, { unit: counts, amount }, { lap: r + 1 })
+      steps.dose(turn, { unit: unitTaken(unit, turn.what.move), amount }, { lap: r + 1 })
     })
   })
 }

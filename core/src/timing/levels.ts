@@ -1,7 +1,7 @@
 import type { LevelsBlock } from '../workout/forms/levels.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
-/** Each of the group's levels for its seconds, then the bonus where there is one. */
+/** Each of the group's levels for its seconds by the clock, changing over inside them, then the bonus where there is one. */
 export function timeLevels(block: LevelsBlock, steps: StepBuilder): void {
   const seconds = steps.valueFor(block.seconds)
   const bonus = block.bonus ? block.stations.at(-1) : undefined
@@ -9,6 +9,6 @@ export function timeLevels(block: LevelsBlock, steps: StepBuilder): void {
   const [from, to] = [steps.valueFor(block.from), steps.valueFor(block.to)]
   const own = ladder.slice(Math.min(from, to) - 1, Math.max(from, to))
   for (const station of bonus ? [...own, bonus] : own) {
-    steps.dose(steps.turn(station), { unit: 'seconds', amount: Math.max(1, seconds) })
+    steps.splitSlot(steps.turn(station), seconds)
   }
 }

@@ -1,6 +1,6 @@
 import type { TestId } from '../workout/forms/common.ts'
 import type { Form } from '../workout/forms/index.ts'
-import type { Face } from '../workout/station.ts'
+import type { Face, Tempo } from '../workout/station.ts'
 import type { Amount, Unit } from '../workout/dose.ts'
 import type { Span } from './span.ts'
 
@@ -8,7 +8,7 @@ export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure
 
 /** What is said whatever the form; `words/` has one sentence a language for each. */
 export type BaseSayCode =
-  'work' | 'workSide' | 'rest' | 'restNext' | 'changeTo' | 'switchSide' | 'talk' | 'travel' | 'measure'
+  'work' | 'workSide' | 'rest' | 'restNext' | 'changeTo' | 'standUp' | 'switchSide' | 'talk' | 'travel' | 'measure'
 
 /** What only one form says, `form.what`; its words stand in the form's notation file. */
 export type FormSayCode = `${Form}.${string}`
@@ -60,5 +60,7 @@ export interface Step {
   side?: 'first' | 'second'
   /** Typical reps of counted work. */
   reps?: number
+  /** How fast reps are done in work on the clock, where it is not led. */
+  tempo?: Tempo
   say: Say
 }

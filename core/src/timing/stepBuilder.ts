@@ -5,9 +5,10 @@ import type { TestId, Travel } from '../workout/forms/common.ts'
 import type { Group } from '../workout/group.ts'
 import { valueFor, type PerGroup } from '../workout/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../workout/station.ts'
-import { changeSeconds, stanceFor, startStance, type Stance } from './changeOver.ts'
-import { countedWork, isByClock, type Counting } from './countedWork.ts'
+import { changeSeconds, changeSpan, stanceFor, standUpSeconds, startStance, type Stance } from './changeOver.ts'
+import { countedWork, doseTaken, isByClock, type Counting } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
+import type { Fraction } from './exact.ts'
 import { measureSeconds } from './measureSeconds.ts'
 import { breathSeconds } from './pace.ts'
 import { clocked, roundHalfUp, type Span } from './span.ts'
@@ -50,8 +51,12 @@ export class StepBuilder {
   readonly pace: number
   #library: Library
   #breath: number
+  /** How things stood before each step, for a block whose cap may come in the middle of one. */
+  readonly #before: Carry[] = []
+  /** Sums that were asked before: none comes twice in a session. */
+  readonly sumsAsked = new Set<string>()
   #at = 0
-  #factor = 1
+  #fade: readonly Fraction[] = []
   #section = ''
   #block = ''
   #stance: Stance
@@ -90,6 +95,7 @@ export class StepBuilder {
   }
 
   #add(step: Step): void {
+    this.#before.push(this.carry)
     this.steps.push(step)
     this.#at += step.seconds.typical
   }
@@ -98,8 +104,9 @@ export class StepBuilder {
     return {
       version: turn.what.version,
       tempo: turn.cell.tempo,
-      pace: this.pace * this.#factor,
-      breath: this.#breath * this.#factor,
+      pace: this.pace,
+      breath: this.#breath,
+      fade: this.#fade,
     }
   }
 
@@ -131,12 +138,12 @@ export class StepBuilder {
         block: this.#block,
         say: { code: 'talk', params: title ? { title } : {} },
       })
+      this.#rested += seconds
     }
-    this.#rested = 0
   }
 
-  /** A rest on the clock. @param next what it announces @param lap the lap it belongs to */
-  rest(seconds: number, next: Turn | undefined, lap?: number): void {
+  /** A rest on the clock. @param next what it announces: a turn, or that the child chooses @param lap the lap it belongs to */
+  rest(seconds: number, next: Turn | Say | undefined, lap?: number): void {
     if (seconds <= 0) return
     const step: Step = {
       at: this.#at,
@@ -145,7 +152,7 @@ export class StepBuilder {
       by: 'clock',
       section: this.#section,
       block: this.#block,
-      say: next ? this.#sayOf(next, 'restNext') : plainRest,
+      say: !next ? plainRest : 'code' in next ? next : this.#sayOf(next, 'restNext'),
     }
     if (lap !== undefined) step.lap = lap
     this.#add(step)
@@ -169,7 +176,7 @@ export class StepBuilder {
   }
 
   /** Work on the clock. The change-over has to fit in the rest before it; that it does is for a check to see. */
-  slot(turn: Turn, seconds: number, lap: number, side?: 'first' | 'second'): void {
+  slot(turn: Turn, seconds: number, lap?: number, side?: 'first' | 'second'): void {
     const step = this.#turnStep(
       turn,
       'work',
@@ -177,10 +184,18 @@ export class StepBuilder {
       clocked(seconds),
       this.#sayOf(turn, side ? 'workSide' : 'work', side),
     )
-    step.lap = lap
+    if (lap !== undefined) step.lap = lap
     if (side) step.side = side
+    if (turn.cell.tempo && turn.cell.tempo !== 'led') step.tempo = turn.cell.tempo
     this.#add(step)
     this.#settle(turn)
+  }
+
+  /** A slot of both sides where the move has two: halves, the odd second to the first. */
+  splitSlot(turn: Turn, seconds: number, lap?: number): void {
+    if (turn.what.sides !== 'each' || seconds < 2) return this.slot(turn, seconds, lap)
+    this.slot(turn, Math.ceil(seconds / 2), lap, 'first')
+    this.slot(turn, Math.floor(seconds / 2), lap, 'second')
   }
 
   /** Something that is no move: a flip, a question, a measurement, the way to the next station. */
@@ -191,11 +206,25 @@ export class StepBuilder {
     this.#rested = 0
   }
 
-  /** The way to the next station, on the clock. */
-  travel(travel: Travel | undefined): void {
+  /**
+   * The way to the next station, on the clock. Whoever is down stands up for it, and has to get down again; by the clock
+   * that has to fit in the rest. Things stay in the hands.
+   */
+  travel(travel: Travel | undefined, byClock = false): void {
     if (!travel) return
+    if (!byClock) this.#standUp()
     const say: Say = { code: 'travel', params: { text: travel.how } }
     this.tell('work', 'clock', clocked(this.valueFor(travel.seconds)), say)
+  }
+
+  #standUp(): void {
+    if (this.#stance.posture === 'standing') return
+    this.#change(standUpSeconds(this.#stance), (seconds) => {
+      const { section, block } = { section: this.#section, block: this.#block }
+      return { at: this.#at, seconds, kind: 'change', by: 'count', section, block, say: standUp }
+    })
+    this.#stance = { ...this.#stance, posture: 'standing' }
+    this.#rested = 0
   }
 
   /** A measurement of so many trials, set up first where it needs that. */
@@ -204,42 +233,81 @@ export class StepBuilder {
     this.tell('measure', 'clock', clocked(seconds), { code: 'measure', params: { test, n: trials, title: moment } })
   }
 
-  /** Everything done in `run` takes so many times as long, where it is not led by a clock. */
-  slower(factor: number, run: () => void): void {
-    const before = this.#factor
-    this.#factor = factor
+  /** What is counted in `run`, changing over too, takes longer by some factors; the clock's seconds stay. */
+  slower(factors: readonly Fraction[], run: () => void): void {
+    const before = this.#fade
+    this.#fade = factors
     run()
-    this.#factor = before
+    this.#fade = before
   }
 
-  /** Whatever `run` adds ends with the cap: the step that meets it is cut, and what comes after left out. */
-  capped(cap: number | undefined, run: () => void): void {
+  /**
+   * Whatever `run` adds ends with the cap for three whole children: a quick, a usual and a slow one are each stopped by
+   * it. The usual one's step that meets it is cut, what comes after is left out, and what it would have done is not done.
+   *
+   * @param goesOn whether whoever is quick goes on until the cap: what `run` adds is only what a usual child does
+   */
+  capped(cap: number | undefined, run: () => void, goesOn = false): void {
     const start = this.#at
     const first = this.steps.length
     run()
     if (cap === undefined) return
-    let kept = this.steps.length
-    for (let i = first; i < this.steps.length; i++) {
-      const step = this.steps[i]!
-      const left = cap - (step.at - start)
-      if (left <= 0) {
-        kept = i
-        break
-      }
-      if (step.seconds.typical < left) continue
-      step.seconds = clocked(Math.min(left, step.seconds.typical))
-      step.by = 'clock'
+    const all = this.steps.slice(first)
+    const total = (end: keyof Span) =>
+      Math.min(
+        cap,
+        all.reduce((sum, step) => sum + step.seconds[end], 0),
+      )
+    const [low, high] = [total(goesOn ? 'typical' : 'low'), total('high')]
+    const met = all.findIndex((step) => step.at + step.seconds.typical - start >= cap)
+    if (met >= 0) this.#cutAfter(first + met, start + cap)
+    const fromLast = this.steps.slice(first).toReversed()
+    spread(fromLast, 'low', low)
+    spread(fromLast, 'high', high)
+  }
+
+  /** Ends the steps with one that is over at a moment. */
+  #cutAfter(index: number, at: number): void {
+    const step = this.steps[index]!
+    const { rested } = this.#before[index]!
+    const left = at - step.at
+    const now = this.#before[index + 1] ?? this.carry
+    this.steps.length = this.#before.length = index + 1
+    this.#at = at
+    if (left === step.seconds.typical) {
+      this.#stance = now.stance
+      this.#rested = now.rested
+      return
     }
-    this.steps.length = kept
-    const last = this.steps.at(-1)
-    this.#at = last ? Math.max(start, last.at + last.seconds.typical) : start
-    // A slow child is stopped by the cap too: what is left of it is all that any step can last longer.
-    let spare = Math.max(0, cap - (this.#at - start))
-    for (const step of this.steps.slice(first)) {
-      const { low, typical } = step.seconds
-      const longer = Math.min(step.seconds.high - typical, spare)
-      step.seconds = { low, typical, high: typical + longer }
-      spare -= longer
+    this.#stance = this.#before[index]!.stance
+    // A rest is taken as far as it went.
+    this.#rested = step.kind === 'rest' || step.kind === 'talk' ? rested + left : 0
+    const { reps: _, ...cut } = step
+    this.steps[index] = { ...cut, seconds: { low: Math.min(step.seconds.low, left), typical: left, high: left } }
+  }
+
+  /**
+   * Makes the steps from one on last so long together, each in its share: what only chance knows the parts of. None is led by a
+   * clock then.
+   */
+  lastAltogether(first: number, { low, typical, high }: Span): void {
+    const all = this.steps.slice(first)
+    const start = all[0]?.at ?? this.#at
+    const usual = shares(
+      all.map((step) => step.seconds.typical),
+      typical,
+    )
+    const quick = shares(usual, low)
+    const slow = shares(usual, high)
+    this.#at = start
+    for (const [i, step] of all.entries()) {
+      this.steps[first + i] = {
+        ...step,
+        at: this.#at,
+        by: 'count',
+        seconds: { low: quick[i]!, typical: usual[i]!, high: slow[i]! },
+      }
+      this.#at += usual[i]!
     }
   }
 
@@ -249,7 +317,8 @@ export class StepBuilder {
   }
 
   /** Counted work with its change-over, and both sides where the move has two. */
-  dose(turn: Turn, dose: Dose, where: Where = {}): void {
+  dose(turn: Turn, asked: Dose, where: Where = {}): void {
+    const dose = doseTaken(asked, turn.what.move)
     this.#changeTo(turn)
     const seconds = countedWork(dose, this.#counting(turn))
     const work = (side?: 'first' | 'second') => {
@@ -275,16 +344,51 @@ export class StepBuilder {
   }
 
   #changeTo(turn: Turn): void {
-    const seconds = changeSeconds(this.#stance, turn.stance) * this.pace - this.#rested
-    const typical = roundHalfUp(seconds)
-    if (typical <= 0) return
-    const span: Span = {
-      low: roundHalfUp(seconds * defaultOf('quick')),
-      typical,
-      high: roundHalfUp(seconds * defaultOf('slow')),
-    }
-    this.#add(this.#turnStep(turn, 'change', 'count', span, this.#sayOf(turn, 'changeTo')))
+    this.#change(changeSeconds(this.#stance, turn.stance), (seconds) =>
+      this.#turnStep(turn, 'change', 'count', seconds, this.#sayOf(turn, 'changeTo')),
+    )
+    this.#settle(turn)
+  }
+
+  /** Getting into place: what the rest before it did not cover. */
+  #change(seconds: number, step: (seconds: Span) => Step): void {
+    if (seconds === 0) return
+    const span = changeSpan(seconds, this.pace, this.#rested, this.#fade)
+    if (span.typical > 0) this.#add(step(span))
+  }
+}
+
+/**
+ * Whole numbers in proportion to others, with a sum of their own.
+ *
+ * @example shares([10, 20, 10], 44) // [11, 22, 11]
+ */
+function shares(of: readonly number[], sum: number): number[] {
+  const all = of.reduce((a, b) => a + b, 0)
+  let [so, given] = [0, 0]
+  return of.map((n) => {
+    so += n
+    const now = Math.floor((so * sum) / all)
+    const share = now - given
+    given = now
+    return share
+  })
+}
+
+/**
+ * Gives some steps so many seconds in all for a quick or a slow child, the first of them first. What a quick child does after the cap
+ * of a usual one lengthens its steps, what a slow one does not come to shortens them; neither beyond the usual.
+ */
+function spread(steps: readonly Step[], end: 'low' | 'high', seconds: number): void {
+  let spare = seconds - steps.reduce((sum, step) => sum + step.seconds[end], 0)
+  for (const step of steps) {
+    if (spare === 0) return
+    const room = step.seconds.typical - step.seconds[end]
+    const more = end === 'low' ? Math.min(spare, room) : Math.max(spare, room)
+    if (more !== 0) step.seconds = { ...step.seconds, [end]: step.seconds[end] + more }
+    spare -= more
   }
 }
 
 const plainRest: Say = Object.freeze({ code: 'rest', params: {} })
+const standUp: Say = Object.freeze({ code: 'standUp', params: {} })

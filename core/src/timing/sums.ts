@@ -1,6 +1,7 @@
 import { sumsFor } from '../sums/sums.ts'
 import type { SumsBlock } from '../workout/forms/sums.ts'
 import { lowestGrade } from '../workout/group.ts'
+import { unitTaken } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
 import { clocked } from './span.ts'
 import type { StepBuilder } from './stepBuilder.ts'
@@ -8,7 +9,7 @@ import type { StepBuilder } from './stepBuilder.ts'
 /** A sum to think about, then as many reps or seconds as it comes to. */
 export function timeSums(block: SumsBlock, steps: StepBuilder): void {
   const think = defaultOf(lowestGrade(steps.group) <= 1 ? 'thinkK1' : 'think')
-  const sums = sumsFor(block, steps.group)
+  const sums = sumsFor(block, steps.group, steps.sumsAsked)
   block.stations.forEach((station, i) => {
     const sum = sums[i]!
     const turn = steps.turn(station)
@@ -19,6 +20,6 @@ export function timeSums(block: SumsBlock, steps: StepBuilder): void {
       { code: 'sums.sum', params: { ...sum.written } },
       { station: station.id },
     )
-    steps.dose(turn, { unit: block.unit, amount: sum.answer })
+    steps.dose(turn, { unit: unitTaken(block.unit, turn.what.move), amount: sum.answer })
   })
 }

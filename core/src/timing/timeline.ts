@@ -2,6 +2,7 @@ import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
 import { ProblemError } from '../problem.ts'
 import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
+import type { Group } from '../workout/group.ts'
 import type { Workout } from '../workout/schema.ts'
 import { defaultPace } from './pace.ts'
 import type { Step } from './step.ts'
@@ -70,6 +71,30 @@ export function timeline(workout: Workout, groupId: string, library: Library, pa
     }
   }
   return steps.steps
+}
+
+/**
+ * A group's steps up to a block: how that finds the child. Of a block that is nowhere in the session, the beginning.
+ *
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function stepsBefore(
+  block: Pick<Block, 'id'>,
+  group: Group,
+  workout: Workout,
+  library: Library,
+  pace = defaultPace(group),
+): StepBuilder {
+  const fresh = () => new StepBuilder(group, libraryFor(workout, library), pace)
+  const steps = fresh()
+  for (const section of workout.sections) {
+    for (const before of section.blocks) {
+      if (before.id === block.id) return steps
+      steps.enter(section.id, before.id)
+      timeBlock(before, steps)
+    }
+  }
+  return fresh()
 }
 
 /** Puts one block's steps after those that are there. */

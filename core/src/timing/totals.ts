@@ -1,6 +1,7 @@
 import type { Library } from '../moves/library.ts'
 import { performedBy } from '../moves/versionFor.ts'
 import type { Group } from '../workout/group.ts'
+import { secondsPerRep } from './countedWork.ts'
 import { defaultPace } from './pace.ts'
 import { noTime, type Span } from './span.ts'
 import type { Step } from './step.ts'
@@ -13,6 +14,8 @@ export interface Totals {
   /** Changing over, and changing sides. */
   change: number
   talk: number
+  /** Measuring: neither work nor rest. */
+  measure: number
   /** Reps by move id; clocked work counts the reps it has time for. */
   reps: Record<string, number>
   /** Landings × impact. */
@@ -39,6 +42,7 @@ const empty = (): Totals => ({
   rest: 0,
   change: 0,
   talk: 0,
+  measure: 0,
   reps: {},
   landings: 0,
   hardLandings: 0,
@@ -48,7 +52,14 @@ const empty = (): Totals => ({
   active: 0,
 })
 
-const part = { work: 'work', rest: 'rest', change: 'change', switch: 'change', talk: 'talk', measure: 'work' } as const
+const part = {
+  work: 'work',
+  rest: 'rest',
+  change: 'change',
+  switch: 'change',
+  talk: 'talk',
+  measure: 'measure',
+} as const
 
 const add = (sums: Record<string, number>, key: string, n: number) => {
   sums[key] = (sums[key] ?? 0) + n
@@ -81,7 +92,7 @@ export function totals(
     const done = (works[step.block] ??= new Map<string, StationWork[]>())
     let list = done.get(step.station)
     if (!list) done.set(step.station, (list = []))
-    let work = list.find((w) => w.step.version === step.version)
+    let work = list.find((w) => w.step.version === step.version && w.step.tempo === step.tempo)
     if (!work) list.push((work = { step, seconds: 0, reps: 0 }))
     work.seconds += seconds.typical
     work.reps += step.reps ?? 0
@@ -109,7 +120,7 @@ interface StationWork {
 function addWork(sum: Totals, { step, seconds, reps: counted }: StationWork, library: Library, pace: number): void {
   if (!step.move || !step.version) return
   const { move, version } = performedBy({ move: step.move, version: step.version }, library)
-  const timed = seconds / (version.secondsPerRep * pace)
+  const timed = seconds / secondsPerRep({ version, tempo: step.tempo, pace })
   const takesReps = counted > 0 || move.measures.includes('reps')
   const reps = counted || timed
   if (takesReps) add(sum.reps, move.id, reps)
@@ -124,7 +135,8 @@ function merge(sum: Totals, more: Totals): void {
   sum.seconds.low += more.seconds.low
   sum.seconds.typical += more.seconds.typical
   sum.seconds.high += more.seconds.high
-  for (const key of ['work', 'rest', 'change', 'talk', 'landings', 'hardLandings'] as const) sum[key] += more[key]
+  for (const key of ['work', 'rest', 'change', 'talk', 'measure', 'landings', 'hardLandings'] as const)
+    sum[key] += more[key]
   for (const key of ['reps', 'muscles', 'families', 'categories'] as const) {
     for (const id in more[key]) add(sum[key], id, more[key][id]!)
   }

@@ -148,12 +148,10 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
   function left(lane: number, before: PlayerState, after: PlayerState, tapped?: number) {
     if (before.lanes[lane]!.index === after.lanes[lane]!.index) return
     const how = { seen: seen[lane]!, spoken: spoken(), ...(tapped !== undefined && { tapped }) }
-    const steps = leftCounted(before, after, course, lane, how)
+    const step = leftCounted(before, after, course, lane, how)
     seen[lane] = true
-    if (steps.length)
-      counted.value = counted.value.map((list, i) =>
-        i === lane ? [...list, ...steps].slice(0, mostCountedSteps) : list,
-      )
+    if (step)
+      counted.value = counted.value.map((list, i) => (i === lane ? [...list, step].slice(0, mostCountedSteps) : list))
   }
   /** Something somebody did: what was planned holds no longer. */
   const act = (change: (state: PlayerState) => PlayerState) => {
@@ -207,7 +205,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
           left(lane, s, next, stepElapsed(s, lane, now.value))
           return next
         }),
-      back: () => act((s) => back(s, lane, now.value)),
+      back: () => act((s) => back(s, course, lane, now.value)),
       skip: () => act((s) => skip(s, course, lane, now.value)),
       more: (seconds) => act((s) => moreTime(s, lane, seconds)),
       easier: () => act((s) => makeEasier(s, course, lane)),

@@ -40,6 +40,7 @@ export const sentencesInEnglish: Sentences = {
   changeTo: (_, name) => `Get ready: ${name}`,
   switchSide: () => 'Switch sides',
   talk: (p) => p.title ?? 'Listen',
+  standUp: () => 'Stand up',
   travel: (p) => p.text || 'On to the next',
   measure: (p) => tests[p.test ?? 'pulse'],
 }
@@ -55,8 +56,10 @@ export const formsInEnglish: FormSentences = {
       : p.text === 'toss'
         ? 'Toss all five over the line'
         : `Draw: ${p.face}`,
+  // In sessions sent before; nothing says it any more.
   'chance.again': () => 'Flip again where a column is done',
   'game.play': (p) => p.title || 'Play',
+  'intervals.pickNext': (p) => `Breathe. Then choose: number ${p.n} of ${p.of}`,
   'intervals.pick': (p) => `Choose one: number ${p.n} of ${p.of}`,
   'quiz.question': (p) => p.title ?? '',
   'sums.sum': (p) =>

@@ -41,6 +41,7 @@ export const sentencesInSpanish: Sentences = {
   changeTo: (_, name) => `Prepárate: ${name}`,
   switchSide: () => 'Cambia de lado',
   talk: (p) => p.title ?? 'Escucha',
+  standUp: () => 'Ponte de pie',
   travel: (p) => p.text || 'A la siguiente',
   measure: (p) => tests[p.test ?? 'pulse'],
 }
@@ -73,8 +74,10 @@ export const formsInSpanish: FormSentences = {
       : p.text === 'toss'
         ? 'Lanza las cinco cosas por encima de la línea'
         : `Saca: ${faces[p.face!]}`,
+  // In sessions sent before; nothing says it any more.
   'chance.again': () => 'Lanza otra vez si la columna está hecha',
   'game.play': (p) => p.title || 'A jugar',
+  'intervals.pickNext': (p) => `Respira. Luego elige: número ${p.n} de ${p.of}`,
   'intervals.pick': (p) => `Elige uno: número ${p.n} de ${p.of}`,
   'quiz.question': (p) => p.title ?? '',
   'sums.sum': (p) => {

@@ -55,3 +55,7 @@ export function chanceTable(block: ChanceBlock): Map<Face, ChanceBlock['stations
   })
   return table
 }
+
+/** A toss has rounds; where none are said, three. By the clock it goes on as everything does. */
+export const roundsOfToss = (stop: ChanceBlock['stop']): ChanceBlock['stop'] =>
+  stop.kind === 'cleared' ? { kind: 'draws', draws: 3 } : stop

@@ -19,7 +19,7 @@ const player = computed(() => (props.play.oneByOne ? (game.value.draws % 2) + 1 
 const faceName = (face: string) => t(`player.faces.${face}`)
 const isDone = (row: string) => game.value.done.includes(row)
 
-function onDraw(outcome: Outcome = drawOutcome(props.play, Math.random)) {
+function onDraw(outcome: Outcome = drawOutcome(game.value, props.play, Math.random)) {
   game.value = drawn(game.value, props.play, outcome)
 }
 function onDone() {

@@ -1,0 +1,57 @@
+import type { ChanceModel, ChanceRow } from './chanceModel.ts'
+
+/** A game that was played to its end; its draws are all that were begun. */
+export interface PlayedGame {
+  seconds: number
+  draws: number
+}
+
+/**
+ * One game by the player's own rules: rows of a face are taken in turn; cards are not put back before the pack is through; where every
+ * row is to be done once, a draw for a face that is done costs its time and brings nothing; a time cuts what is on.
+ *
+ * @param random from 0 up to 1
+ * @param slower how much longer this child takes for the next thing it ends itself
+ */
+export function playGame(model: ChanceModel, random: () => number, slower: () => number = () => 1): PlayedGame {
+  const { device, faces, stop, draw, changes } = model
+  const called = faces.map(() => 0)
+  const rows = faces.reduce((sum, face) => sum + face.rows.length, 0)
+  let [seconds, draws, done, stance] = [0, 0, 0, 0]
+  let pack: number[] = []
+  const task = (row: ChanceRow | undefined, number: number) => {
+    if (!row) return
+    seconds += changes[stance]![row.stance]! * slower() + row.tasks[number]! * (row.clocked ? 1 : slower())
+    stance = row.stance
+    done++
+  }
+  const over = () =>
+    stop.kind === 'seconds' ? seconds >= stop.seconds : stop.kind === 'cleared' ? done >= rows : draws >= stop.draws
+  while (!over()) {
+    seconds += draw
+    draws++
+    if (device === 'toss') {
+      let left = 0
+      for (let thing = 0; thing < 5; thing++) if (random() < 0.5) left++
+      for (const [side, number] of [left, 5 - left].entries()) {
+        const column = faces[side]!.rows
+        if (number > 0) task(column[(draws - 1) % column.length], number)
+      }
+      continue
+    }
+    let [face, number] = [Math.floor(random() * faces.length), 0]
+    if (device === 'cards') {
+      if (pack.length === 0) pack = Array.from({ length: 13 * faces.length }, (_, card) => card)
+      const at = Math.floor(random() * pack.length)
+      const card = pack[at]!
+      pack[at] = pack.at(-1)!
+      pack.pop()
+      face = Math.floor(card / 13)
+      number = card % 13
+    }
+    const column = faces[face]!.rows
+    const turn = called[face]!++
+    task(stop.kind === 'cleared' ? column[turn] : column[turn % column.length], number)
+  }
+  return { seconds: stop.kind === 'seconds' ? stop.seconds : seconds, draws }
+}
