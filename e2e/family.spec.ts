@@ -1,4 +1,4 @@
-import { at, expect, openDesk, test } from './support/journey.ts'
+import { at, expect, openDesk, test, playToEnd } from './support/journey.ts'
 
 async function linkOf(page: Parameters<typeof openDesk>[0], title: RegExp): Promise<string> {
   await openDesk(page)
@@ -50,7 +50,7 @@ test('a run finished without a network is kept on the device and sent when it is
   const href = await linkOf(page, /Heron and limpet/)
   await page.goto(`${href}?speed=60`)
   await page.getByRole('button', { name: /2–3/ }).click()
-  await expect(page.getByRole('heading', { name: 'You did it' })).toBeVisible({ timeout: 40_000 })
+  await playToEnd(page)
   await context.setOffline(true)
   await page.getByText('just right').click()
   await page.getByRole('button', { name: 'Send to my teacher' }).click()

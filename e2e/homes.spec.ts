@@ -1,4 +1,4 @@
-import { at, expect, expectAccessible, test } from './support/journey.ts'
+import { at, expect, expectAccessible, test, playToEnd } from './support/journey.ts'
 import { startLane, tokenOf } from './support/links.ts'
 
 test('two lanes run without a network from the link to the queued results, which are sent when it is back', async ({
@@ -25,7 +25,7 @@ test('two lanes run without a network from the link to the queued results, which
   await page.getByRole('button', { name: 'I keep going to the end' }).click()
   await page.getByRole('button', { name: 'Start both' }).click()
   await expect(page.locator('.stage')).toHaveCount(2)
-  await expect(page.getByRole('heading', { name: 'You did it' })).toBeVisible({ timeout: 90_000 })
+  await playToEnd(page, 90_000)
   await expect(page.getByText('Your target: I keep going to the end')).toBeVisible()
   const lanes = page.locator('section.lane')
   await lanes.nth(0).getByText('just right').click()

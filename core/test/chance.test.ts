@@ -194,7 +194,9 @@ describe('the simulation', () => {
             while (at < children && ends[at]! <= seconds) at++
             far = Math.max(far, Math.abs(cdf - at / children))
           })
-          expect(far, `${workout.title}, ${group.name}`).toBeLessThan(2.23 / Math.sqrt(children))
+          // Cards on different levels have too many orders to go through: their outlook is of five thousand games itself.
+          const error = Math.sqrt(1 / children + (block.device === 'cards' ? 1 / 5000 : 0))
+          expect(far, `${workout.title}, ${group.name}`).toBeLessThan(2.23 * error)
         }
       }
     }

@@ -141,7 +141,7 @@ describe('the levers of each form', () => {
 describe('whole settings', () => {
   const block = blockOf('4 laps 40/30, lap rest 60', 'squat', 'lunge', 'plank')
   const of = (most: number, direction: 'shorter' | 'longer' | 'either', barred: string[] = []) =>
-    settingsOf(block, most, direction, new Set(barred), all, false)
+    settingsOf(block, most, direction, new Set(barred), all, false, 2)
 
   it('cost at most what they may, cheapest first, and never pull both ways', () => {
     const list = of(9, 'either')
@@ -166,8 +166,8 @@ describe('whole settings', () => {
 
   it('of one group leave levers of the whole block alone', () => {
     const coin = blockOf('coin, 6 flips', 'heads: squat 10', 'tails: lunge 8')
-    expect(settingsOf(coin, 9, 'shorter', new Set(), ['g1'], true)).toEqual([])
-    expect(settingsOf(coin, 9, 'shorter', new Set(), all, false).length).toBeGreaterThan(1)
+    expect(settingsOf(coin, 9, 'shorter', new Set(), ['g1'], true, 2)).toEqual([])
+    expect(settingsOf(coin, 9, 'shorter', new Set(), all, false, 2).length).toBeGreaterThan(1)
   })
 
   it('are turned one lever after the other, or not at all', () => {

@@ -4,8 +4,10 @@ import {
   courseOf,
   doneAs,
   makeEasier,
+  parse,
   partTitle,
   publish,
+  recordRows,
   sheetRows,
   startRun,
   choose,
@@ -116,5 +118,68 @@ describe('what is done at a step', () => {
     const all = new Map(publication.moves.map((m) => [m.id, m]))
     const done = doneAs(all, one.lanes[0]!, chosen.lanes[0]!, one.lanes[0]!.steps[0])!
     expect([done.move.id, done.version.id]).toEqual(['squat-jump', publication.lanes[0]!.choices['squat-jump']])
+  })
+})
+
+describe('what chance, a cap and a choice leave open', () => {
+  const one = (text: string) => {
+    const { workout, problems } = parse(`# On paper\nminutes 20; groups 4-6\n## Main part\n${text}`, library)
+    expect(problems).toEqual([])
+    const publication = publish(workout, library)
+    return {
+      publication,
+      lane: publication.lanes[0]!,
+      block: sheetRows(publication, publication.lanes[0]!, 'en')[0]!.blocks[0]!,
+    }
+  }
+
+  it('is done once each, with the face that calls it, in the order of its table, whatever number the draw had', () => {
+    const { block } = one('coin\nheads: squat 10\nheads: plank 20 s\ntails: jumping jack 20\ntails: lunge 8')
+    expect(block.times).toBe(1)
+    expect(block.chance).toEqual({ device: 'coin', stop: { kind: 'cleared' } })
+    expect(block.rows.map((r) => [r.face, r.name, r.dose, r.boxes])).toEqual([
+      ['heads', 'Squat', '10 times', 1],
+      ['heads', 'Plank', '20 seconds', 1],
+      ['tails', 'Jumping jack', '20 times', 1],
+      ['tails', 'Lunge', '8 times', 1],
+    ])
+  })
+
+  it('has no number of its own where the card or the toss brings it', () => {
+    const cards = one('cards, 20 draws\nclubs: squat\ndiamonds: curl-up\nhearts: jumping jack\nspades: plank')
+    expect(cards.block.rows.map((r) => [r.face, r.dose, r.boxes])).toEqual([
+      ['clubs', '', 1],
+      ['diamonds', '', 1],
+      ['hearts', '', 1],
+      ['spades', '', 1],
+    ])
+    expect(cards.block).toMatchObject({ times: 1, chance: { device: 'cards', stop: { kind: 'draws', most: 20 } } })
+    const toss = one('toss 5, 4 rounds: jumping jack | squat')
+    expect(toss.block.rows.map((r) => [r.face, r.dose])).toEqual([
+      ['left', ''],
+      ['right', ''],
+    ])
+    expect(toss.block.times).toBe(1)
+  })
+
+  it('is as many rounds as fit, not as many as a usual child does; a cap is said', () => {
+    const { block, publication, lane } = one('as many rounds as you can in 8 min: squat 10, push-up 5')
+    expect(block).toMatchObject({ times: 1, cap: { seconds: 480, asMany: true } })
+    expect(block.rows.map((r) => r.boxes)).toEqual([1, 1])
+    expect(recordRows(publication, lane, 'en')).toMatchObject([{ kind: 'rounds', boxes: 1 }])
+    expect(one('3 rounds, cap 12 min: squat 10').block).toMatchObject({
+      times: 3,
+      cap: { seconds: 720, asMany: false },
+    })
+  })
+
+  it('has a box for everything the session asks to be written down', () => {
+    const { publication, lane } = one(
+      'target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds\n\n### Reach\nmeasure sit and reach before, 2 trials\n\n### Legs\nsquat 10',
+    )
+    expect(recordRows(publication, lane, 'en').map((r) => [r.kind, r.boxes])).toEqual([
+      ['points', 3],
+      ['measure', 2],
+    ])
   })
 })

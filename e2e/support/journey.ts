@@ -73,6 +73,14 @@ export async function addMove(page: Page, typed: string): Promise<void> {
   await page.getByRole('combobox', { name: 'Find a move' }).press('Enter')
 }
 
+/** Says "done" to whatever waits for the child, in every lane, until the session is over. */
+export async function playToEnd(page: Page, timeout = 60_000): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'You did it' })).toBeVisible({ timeout: 200 })
+  }).toPass({ timeout, intervals: [0] })
+}
+
 /** A lane's total as it stands beside the lane. */
 export const laneTotal = (page: Page, letter: string) => page.locator(`[data-lane="${letter}"] b`)
 

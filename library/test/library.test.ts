@@ -147,6 +147,13 @@ describe.each(each)('%s', (_, move) => {
     if (far < 0.02) expect(move.measures).not.toContain('reps')
   })
 
+  it('says how long a metre takes where it is done over metres, unless something else goes them', () => {
+    // Of a throw the thing travels; versions on the spot go nowhere.
+    if (move.family === 'throwCatch') return
+    const ordinary = move.versions.find((v) => v.id === move.standard)!
+    expect(ordinary.secondsPerMetre !== undefined).toBe(move.measures.includes('metres'))
+  })
+
   it('gives no weight to K–1, none overhead before grade 4, and wants an adult where feet are above the head', () => {
     for (const v of move.versions) {
       const weighted = kitOf(move, v).some((k) => weights.includes(k))

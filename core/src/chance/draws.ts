@@ -106,26 +106,27 @@ export function sumOfCards(deck: readonly { value: number; count: number }[], dr
   const whole = Math.floor(draws / size)
   const rest = draws % size
   const all = deck.reduce((sum, { value, count }) => sum + value * count, 0)
+  const values = deck.flatMap(({ value, count }) => Array<number>(count).fill(value)).sort((a, b) => b - a)
+  const most = values.slice(0, rest).reduce((sum, value) => sum + value, 0)
   // By cards drawn so far and their sum: of the cards looked at, how likely is it that so many are among those drawn?
-  let drawn: Map<number, number>[] = [new Map([[0, 1]])]
-  let seen = 0
-  for (const { value, count } of deck) {
-    for (let card = 0; card < count; card++, seen++) {
-      const next: Map<number, number>[] = Array.from({ length: Math.min(rest, seen + 1) + 1 }, () => new Map())
-      drawn.forEach((sums, n) => {
-        const take = (rest - n) / (size - seen)
-        for (const [sum, p] of sums) {
-          const put = (to: Map<number, number>, key: number, q: number) => q > 0 && to.set(key, (to.get(key) ?? 0) + q)
-          if (n < rest) put(next[n + 1]!, sum + value, p * take)
-          put(next[n]!, sum, p * (1 - take))
-        }
-      })
-      drawn = next
+  const drawn = Array.from({ length: rest + 1 }, () => new Float64Array(most + 1))
+  drawn[0]![0] = 1
+  let reached = 0
+  for (const [seen, value] of values.entries()) {
+    reached = Math.min(most, reached + value)
+    // From the most cards down, so that each is still what it was before this card when it is asked.
+    for (let n = Math.min(rest, seen + 1); n >= 0; n--) {
+      const here = drawn[n]!
+      const keep = 1 - Math.max(0, (rest - n) / (size - seen))
+      const before = drawn[n - 1]
+      const take = (rest - n + 1) / (size - seen)
+      for (let sum = reached; sum >= 0; sum--)
+        here[sum] = here[sum]! * keep + (before && sum >= value ? before[sum - value]! * take : 0)
     }
   }
-  const sums = drawn[rest] ?? new Map<number, number>()
-  const chances = new Float64Array(Math.max(0, ...sums.keys()) + whole * all + 1)
-  for (const [sum, p] of sums) chances[sum + whole * all] = p
+  const sums = drawn[rest]!
+  const chances = new Float64Array(most + whole * all + 1)
+  chances.set(sums, whole * all)
   return chances
 }
 

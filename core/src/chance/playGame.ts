@@ -12,8 +12,14 @@ export interface PlayedGame {
  *
  * @param random from 0 up to 1
  * @param slower how much longer this child takes for the next thing it ends itself
+ * @param onDraw told after each draw and its task how far the game is
  */
-export function playGame(model: ChanceModel, random: () => number, slower: () => number = () => 1): PlayedGame {
+export function playGame(
+  model: ChanceModel,
+  random: () => number,
+  slower: () => number = () => 1,
+  onDraw?: (game: PlayedGame) => void,
+): PlayedGame {
   const { device, faces, stop, draw, changes } = model
   const called = faces.map(() => 0)
   const rows = faces.reduce((sum, face) => sum + face.rows.length, 0)
@@ -28,6 +34,7 @@ export function playGame(model: ChanceModel, random: () => number, slower: () =>
   const over = () =>
     stop.kind === 'seconds' ? seconds >= stop.seconds : stop.kind === 'cleared' ? done >= rows : draws >= stop.draws
   while (!over()) {
+    if (draws) onDraw?.({ seconds, draws })
     seconds += draw
     draws++
     if (device === 'toss') {
@@ -53,5 +60,6 @@ export function playGame(model: ChanceModel, random: () => number, slower: () =>
     const turn = called[face]!++
     task(stop.kind === 'cleared' ? column[turn] : column[turn % column.length], number)
   }
+  onDraw?.({ seconds, draws })
   return { seconds: stop.kind === 'seconds' ? stop.seconds : seconds, draws }
 }

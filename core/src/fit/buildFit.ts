@@ -71,6 +71,7 @@ export function fitBuilder(workout: Workout, ours: Library): (options: BuildOpti
   const lanes = workout.groups.map((group) => new LaneTimes(workout, group, library, mayChange))
   const groupIds = workout.groups.map((g) => g.id)
   const flat = workout.sections.flatMap((section) => section.blocks.map((block) => ({ section, block })))
+  const lapMinutes = flat.map((_, k) => Math.ceil(Math.max(...lanes.map((lane) => lane.lapSeconds(k))) / 60))
 
   return ({ least, most, mostCost, direction, even, barred }) => {
     const choices: FitChoices[] = []
@@ -80,10 +81,12 @@ export function fitBuilder(workout: Workout, ours: Library): (options: BuildOpti
       const factor = factors[section.role]
       const room = mayChange(section) ? mostCost / factor : 0
       const cost = (n: number) => Math.round(n * factor * costScale)
-      const settings = settingsOf(block, room, direction, barred, groupIds, false)
+      const settings = settingsOf(block, room, direction, barred, groupIds, false, lapMinutes[k]!)
       const variants = direction === 'longer' ? asItIs : variantsOf(block, room, barred)
       const ownSettings = (id: string) =>
-        room > ownCost ? settingsOf(block, room - ownCost, even ? 'either' : direction, barred, [id], true) : []
+        room > ownCost
+          ? settingsOf(block, room - ownCost, even ? 'either' : direction, barred, [id], true, lapMinutes[k]!)
+          : []
       const passages = (variant: Variant, setting: Setting) =>
         lanes.map((lane, g) => lane.passage(k, variant, setting, entries[g]!))
 

@@ -11,6 +11,7 @@ import type { Group } from '../workout/group.ts'
 import type { Workout } from '../workout/schema.ts'
 import { fillLines } from './fillLines.ts'
 import type { Passage } from './fitProblem.ts'
+import { leversOf } from './levers.ts'
 import { turnedFor, variantsOf, withoutStations, type Setting, type Variant } from './settings.ts'
 
 /** The first part of a warm-up is never cut. In seconds; common practice (see the checks of shape). */
@@ -22,8 +23,9 @@ interface Base {
   seconds: number
   lines: LineUse[]
   fill: [value: number, most: number][]
-  /** Seconds that must be left of it: its part of a warm-up's first minutes. */
+  /** Its part of a warm-up's first minutes, in seconds, and the steps that are on then: they stay what they are. */
   kept: number
+  keptSteps: readonly Step[]
 }
 
 /** A setting that is for this lane, and what it takes from each state it was asked for. */
@@ -77,7 +79,9 @@ export class LaneTimes {
         const seconds = steps.now
         const kept = section.role === 'warmUp' ? Math.max(0, warmUpKept - warm) : 0
         if (section.role === 'warmUp') warm += seconds
-        const base = { block, seconds, lines: this.#lines(block, steps.steps), fill: fillLines(block, group), kept }
+        const keptSteps = this.#steps(block, startCarry).steps.filter((s) => s.at < kept)
+        const lines = this.#lines(block, steps.steps)
+        const base = { block, seconds, lines, fill: fillLines(block, group), kept, keptSteps }
         this.#bases.push(base)
         this.#known.push(new Map())
         if (mayChange(section)) changing.push(base)
@@ -100,6 +104,14 @@ export class LaneTimes {
     }
   }
 
+  /** Seconds that a lap, round, set or rung more or less gives this lane; 0 where the block has none. */
+  lapSeconds(k: number): number {
+    const { block } = this.#bases[k]!
+    const lever = leversOf(block).find(({ kind }) => kind === 'laps')
+    const other = lever && (lever.turn(block, [this.#group.id], -1) ?? lever.turn(block, [this.#group.id], 1))
+    return other ? Math.abs(this.#steps(block, startCarry).now - this.#steps(other, startCarry).now) : 0
+  }
+
   /** How many states there are so far; every lane begins in state 0. */
   get states(): number {
     return Math.max(1, ...this.#boundaries.map((b) => b.carries.length))
@@ -118,11 +130,9 @@ export class LaneTimes {
     if (!cache.has(key)) cache.set(key, this.#allowed(this.#bases[k]!, variant, setting))
     const known = cache.get(key)
     if (!known) return undefined
-    const still = variant.out.length === 0 && setting.cost === 0
     const passage: { seconds: number; exit: number }[] = []
     for (const entry of entries) {
       known.ways[entry] ??= this.#way(k, known.block, entry)
-      if (!still && known.ways[entry].seconds < this.#bases[k]!.kept) return undefined
       passage[entry] = known.ways[entry]
     }
     return passage
@@ -135,6 +145,8 @@ export class LaneTimes {
     if (variant.out.length === 0 && setting.cost === 0) return known
     // A block that lies in the kept minutes whole stays as it is.
     if (base.kept > 0 && base.seconds <= base.kept) return undefined
+    const begins = base.kept > 0 ? this.#steps(block, startCarry).steps : []
+    if (!base.keptSteps.every((step, i) => isSame(step, begins[i]))) return undefined
     const longer = setting.steps.some((n) => n > 0)
     if (longer && !fillLines(block, this.#group).every(([n, most], i) => n <= Math.max(most, base.fill[i]![0])))
       return undefined
@@ -185,6 +197,8 @@ export class LaneTimes {
   }
 
   #wayKey(block: Block, carry: Carry): string {
+    // Talk covers change-overs as rest does: how much, depends on how long it is made.
+    if (block.form === 'talk') return carryKey(carry)
     return variantsOf(block, Infinity, new Set())
       .map(({ out }) => {
         const steps = this.#steps(withoutStations(block, out), carry)
@@ -193,6 +207,10 @@ export class LaneTimes {
       .join('|')
   }
 }
+
+/** Whether a step of a warm-up is what it was. */
+const isSame = (a: Step, b: Step | undefined) =>
+  b?.kind === a.kind && b.station === a.station && b.seconds.typical === a.seconds.typical
 
 const carryKey = ({ stance, rested }: Carry) => `${stance.posture} ${stance.held.join()} ${stance.begun} ${rested}`
 

@@ -9,7 +9,7 @@ export type LeverKind = 'laps' | 'work' | 'rest' | 'roundRest' | 'cap' | 'talk' 
 /** One thing that can be turned by whole steps, for all groups or for one. */
 export interface Lever {
   kind: LeverKind
-  /** What one step costs, before the section's factor: how much a teacher minds. Ours. */
+  /** What one step costs, before the section's factor: how much a teacher minds; laps cost more by their minutes. Ours. */
   cost: number
   /** Turned for the whole block or not at all: no group has a value of its own. */
   whole?: true
@@ -95,9 +95,9 @@ const numberLever = <F extends Form>(
     (n, steps) => turned(n, steps, bounds),
   )
 
-// What a step of each costs: rest 5 s 1 (between rounds, by 15 s, 3), work 5 s 2, a lap or round 4, a minute of a cap or
-// game 3, 15 s of talk 2, a draw 2. Ours.
-const costs: Record<LeverKind, number> = { laps: 4, work: 2, rest: 1, roundRest: 3, cap: 3, talk: 2, game: 3, draws: 2 }
+// What a step of each costs: rest 5 s 1 (between rounds, by 15 s, 3), work 5 s 2, a lap or round 2 and 1 more for each started
+// minute of it, a minute of a cap or game 3, 15 s of talk 2, a draw 2. Ours.
+const costs: Record<LeverKind, number> = { laps: 2, work: 2, rest: 1, roundRest: 3, cap: 3, talk: 2, game: 3, draws: 2 }
 const rounds: Bounds = { step: 1, least: 1, most: limits.laps }
 const rests: Bounds = { step: 5, least: 0, most: 60 }
 const roundRests: Bounds = { step: 15, least: 0, most: 120 }

@@ -22,6 +22,7 @@ export type Direction = 'shorter' | 'longer' | 'either'
  * @param barred kinds of lever that may not be turned
  * @param groups for whom: a lever goes as far as it goes for one of them
  * @param own whether it is a lane's own setting, which a block whose lever is for all cannot have
+ * @param lapMinutes started minutes that a lap gives its longest lane: what it costs besides
  */
 export function settingsOf(
   block: Block,
@@ -30,8 +31,9 @@ export function settingsOf(
   barred: ReadonlySet<string>,
   groups: readonly string[],
   own: boolean,
+  lapMinutes: number,
 ): Setting[] {
-  const levers = leversOf(block)
+  const levers = leversOf(block).map((l) => (l.kind === 'laps' ? { ...l, cost: l.cost + lapMinutes } : l))
   if (own && levers.some((lever) => lever.whole)) return []
   const still = levers.map(() => 0)
   const settings: Setting[] = [{ steps: still, cost: 0 }]

@@ -150,7 +150,9 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
   const laneIds = Array.from({ length: lanes }, (_, g) => g)
   let { branches = 400_000 } = options
   let best = options.below ?? never
-  let found: { shared: number[]; from: number; to: number } | undefined
+  /** 1 while a way that costs as much as the best one may still be taken for it. */
+  let tie = 0
+  let found: Found | undefined
 
   // Three ways to charge the shared settings: all to one lane, in equal parts, to none.
   const [whole, parts, free] = [1, 1 / lanes, 0].map((share) => laneIds.map((g) => laneToGo(problem, g, share)))
@@ -171,28 +173,44 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
   const shared: number[] = []
   function leaf(cost: number): void {
     const ends = tables[blocks.length]!
-    const [from, sum] = together === undefined ? [least, apart(ends, cost, least)] : windows(ends, cost)
-    if (sum >= best) return
+    const [first, last] = bounds(ends)
+    if (first > last) return
+    const sum = leastWithin(ends, cost, together ?? most, first, last)
+    if (sum >= best + tie) return
+    // Of ways that cost the same: lanes ending closest together, then the fullest, then the fewest changes.
+    let [narrow, wide] = [0, together ?? most]
+    while (narrow < wide) {
+      const middle = (narrow + wide) >> 1
+      if (leastWithin(ends, cost, middle, first, last) === sum) wide = middle
+      else narrow = middle + 1
+    }
+    leastWithin(ends, cost, narrow, first, last)
+    const from = sums.lastIndexOf(sum, last)
+    const way = { cost: sum, shared: [...shared], from, to: Math.min(most, from + narrow) }
+    if (found && sum === best && !isBetter(problem, way, found)) return
     best = sum
-    found = { shared: [...shared], from, to: Math.min(most, from + (together ?? most)) }
+    found = way
   }
 
   const sums = new Int32Array(most + 1)
-  /** The window with the least cost, where all lanes are to end in one. */
-  function windows(ends: readonly Table[], cost: number): [from: number, sum: number] {
-    const width = together ?? most
+  /** The first and the last second at which a window with an end of every lane in it may begin. */
+  function bounds(ends: readonly Table[]): [number, number] {
     let [first, last] = [least, most]
     for (const table of ends) {
       const cells = table.filter((c) => c.lo <= c.hi)
-      first = Math.max(first, Math.min(...cells.map((c) => Math.max(c.lo, least))) - width)
+      first = Math.max(first, Math.min(...cells.map((c) => Math.max(c.lo, least))) - (together ?? most))
       last = Math.min(last, Math.max(...cells.map((c) => c.hi)))
     }
-    if (first > last) return [first, never]
+    return [first, last]
+  }
+  /** The least cost with all ends in a window of some width; `sums` is what it costs by the window's first second. */
+  function leastWithin(ends: readonly Table[], cost: number, width: number, first: number, last: number): number {
+    sums.fill(never)
     sums.fill(cost, first, last + 1)
     for (const table of ends) addReach(sums, table, first, last, width)
-    let from = first
-    for (let at = first; at <= last; at++) if (sums[at]! < sums[from]!) from = at
-    return [from, sums[from]!]
+    let sum: number = never
+    for (let at = first; at <= last; at++) if (sums[at]! < sum) sum = sums[at]!
+    return sum
   }
 
   function branch(k: number, cost: number): void {
@@ -206,14 +224,14 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
     const order = orders[k]!
     for (const [i, o] of order.entries()) {
       const setting = block.shared[o]!
-      if (cost + setting.cost >= best || branches-- <= 0) break
+      if (cost + setting.cost >= best + tie || branches-- <= 0) break
       const own = ownTables[k]![setting.variant]!
       if (!made.has(setting.variant)) {
         made.add(setting.variant)
         for (const g of laneIds) {
           clear(own[g]!)
           for (const { cost: c, passage } of block.lanes[g]!.own[setting.variant] ?? [])
-            pass(own[g]!, tables[k]![g]!, passage, c, best - cost)
+            pass(own[g]!, tables[k]![g]!, passage, c, best + tie - cost)
         }
       }
       shared[k] = o
@@ -224,35 +242,53 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
         const next = tables[k + 1]![g]!
         clear(next)
         const follow = block.lanes[g]!.follow[o]
-        if (follow) pass(next, tables[k]![g]!, follow, 0, best - cost)
+        if (follow) pass(next, tables[k]![g]!, follow, 0, best + tie - cost)
         merge(next, own[g]!)
         const one = ahead(next, whole![g]![k + 1]!)
-        if (lanes === 1) return sofar + one < best
+        if (lanes === 1) return sofar + one < best + tie
         const none = one === Infinity ? one : ahead(next, free![g]![k + 1]!)
         all += none
         extra = Math.max(extra, one - none)
-        if (sofar + Math.ceil(all + extra - 1e-9) >= best) return false
+        if (sofar + Math.ceil(all + extra - 1e-9) >= best + tie) return false
         split += ahead(next, parts![g]![k + 1]!)
-        return sofar + Math.ceil(split - 1e-9) < best
+        return sofar + Math.ceil(split - 1e-9) < best + tie
       })
       if (promising) branch(k + 1, sofar)
       if (k === 0) options.onProgress?.((i + 1) / order.length)
     }
   }
   branch(0, 0)
-  return found && { ...trace(problem, found), cost: best, proven: branches > 0 }
+  const proven = branches > 0
+  if (found) {
+    tie = 1
+    branches = tieBranches
+    branch(0, 0)
+  }
+  return found && { ...trace(problem, found), cost: best, proven }
 }
 
-/** The least cost where every lane may end where it likes from `least` on. */
-function apart(ends: readonly Table[], cost: number, least: number): number {
-  let sum = cost
-  for (const table of ends) {
-    let one = never
-    for (const { cost: own, lo, hi } of table)
-      for (let t = Math.max(lo, least); t <= hi; t++) one = Math.min(one, own[t]!)
-    sum += one
+/** Among ways that cost the same the best is looked for in so many branches. Ours. */
+const tieBranches = 2000
+
+/** A way that was found: the shared setting of each block, and the window in which every lane ends. */
+interface Found {
+  cost: number
+  shared: number[]
+  from: number
+  to: number
+}
+
+/** Of two ways that cost the same, whether the first is the better one. */
+function isBetter(problem: FitProblem, a: Found, b: Found): boolean {
+  const [widthA, widthB] = [a.to - a.from, b.to - b.from]
+  if (widthA !== widthB) return widthA < widthB
+  if (a.from !== b.from) return a.from > b.from
+  const changes = (way: Found) => {
+    const { shared, own } = trace(problem, way)
+    const turned = shared.filter((o, k) => problem.blocks[k]!.shared[o]!.cost > 0).length
+    return turned + own.flat().filter((o) => o !== undefined).length
   }
-  return Math.min(sum, never)
+  return changes(a) < changes(b)
 }
 
 /** Adds to each second from `first` to `last` what a lane costs at least to end there or up to `width` later. */
@@ -269,7 +305,7 @@ function addReach(sums: Int32Array, table: Table, first: number, last: number, w
 /** Finds the lanes' own settings again, once the shared ones and the window are known. */
 function trace(
   problem: FitProblem,
-  { shared, from, to }: { shared: number[]; from: number; to: number },
+  { shared, from, to }: Pick<Found, 'shared' | 'from' | 'to'>,
 ): Pick<FitSolution, 'shared' | 'own' | 'seconds'> {
   const { blocks, lanes, states, most } = problem
   const own: (number | undefined)[][] = blocks.map(() => [])

@@ -1,4 +1,4 @@
-import { capOf, type Amount } from '../workout/dose.ts'
+import type { Amount } from '../workout/dose.ts'
 import type { Unit } from '../workout/units.ts'
 import type { Course, PlayedStep } from './course.ts'
 
@@ -82,7 +82,7 @@ export const stepLimit = (step: Pick<PlayedStep, 'kind' | 'by' | 'seconds' | 'sa
 /** "As long as you can": held to its cap at the most. */
 const isOpenHold = ({ say }: Pick<PlayedStep, 'say'>): boolean => {
   const { amount, unit } = say.params as { amount?: Amount; unit?: Unit }
-  return unit === 'seconds' && amount !== undefined && capOf(amount) !== undefined
+  return unit === 'seconds' && typeof amount === 'object' && 'most' in amount
 }
 
 /** Whether the child ends a step: counted work, a question, a measurement. */

@@ -1,3 +1,4 @@
+import type { PlayOf } from '../publication/playSchema.ts'
 import type { Lane, Publication } from '../publication/schema.ts'
 import type { Say } from '../timing/step.ts'
 import type { Amount } from '../workout/dose.ts'
@@ -20,7 +21,9 @@ export interface SheetRow {
   cues: string[]
   /** Id of its figure in the publication. */
   figure?: string
-  /** Boxes to write in: one a lap, set or round. */
+  /** The side of the coin, suit or number that calls it, in a game of chance. */
+  face?: string
+  /** Boxes to write in: one a lap, set or round; one where chance or the child says how often it comes. */
   boxes: number
   /** What the boxes are for, where the session asks for a result. */
   record?: Unit
@@ -32,8 +35,14 @@ export interface SheetRow {
 export interface SheetBlock {
   id: string
   title?: string
-  /** How often it is gone through. */
+  /** How often it is gone through; once, where chance, a clock or the rungs say how often. */
   times: number
+  /** What chance is asked, and until when: a number of draws or seconds. */
+  chance?: Pick<PlayOf<'chance'>, 'device' | 'stop'>
+  /** How many of the rows are chosen each time. */
+  pick?: number
+  /** Seconds after which it is over: as many rounds as fit, or as far as one comes. */
+  cap?: { seconds: number; asMany: boolean }
   /** Seconds of work and rest by the clock, one pair a lap where laps differ, else one. */
   pace: { work: number; rest: number }[]
   rows: SheetRow[]
@@ -92,19 +101,32 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
           : play?.form === 'game' && play.onMiss
             ? [play.onMiss]
             : []
+    const chance = play?.form === 'chance' ? play : undefined
+    const asMany = play?.form === 'amrap'
+    // What a draw or a round asks for is no lap: it is done once each, however often it comes.
+    const lapOf = (step: (typeof steps)[number]) => (chance || asMany ? 1 : (step.set ?? step.lap ?? 1))
+    const numbered = chance?.device === 'cards' || chance?.device === 'toss'
+    const noDose = numbered || play?.form === 'ladder'
+    const faceOf = (station: string | undefined) =>
+      chance?.table.find(({ turns }) => turns.some((turn) => turn.station === station))?.face
+    const faced = (station: string | undefined) => {
+      const face = faceOf(station)
+      return face ? { face } : {}
+    }
     const rows: SheetRow[] = []
     for (const step of steps) {
       if (step.kind !== 'work' || !step.move || !step.version) continue
       const known = rows.find((row) => row.station === step.station)
       const { amount, unit, story } = step.say.params as { amount?: Amount; unit?: Unit; story?: string }
-      const times = step.set ?? step.lap ?? 1
+      const times = lapOf(step)
       if (known) {
         known.boxes = Math.max(known.boxes, times)
         continue
       }
       rows.push({
         ...rowOf({ move: step.move, version: step.version, station: step.station, story }),
-        dose: play?.form === 'ladder' ? '' : doseText(amount, unit),
+        ...faced(step.station),
+        dose: noDose ? '' : doseText(amount, unit),
         eachSide: step.side !== undefined,
         boxes: times,
       })
@@ -114,7 +136,8 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
       if (rows.some((row) => row.station === turn.station && turn.station !== undefined)) continue
       rows.push({
         ...rowOf(turn),
-        dose: doseText(turn.amount, turn.unit),
+        ...faced(turn.station),
+        dose: noDose ? '' : doseText(turn.amount, turn.unit),
         eachSide: turn.sides === 'each',
         boxes: 1,
       })
@@ -137,9 +160,12 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
     return {
       id,
       ...(title && { title }),
-      times: Math.max(1, ...steps.map((s) => s.set ?? s.lap ?? 1)),
+      times: play?.form === 'ladder' ? 1 : Math.max(1, ...steps.map(lapOf)),
+      ...(chance && { chance: { device: chance.device, stop: chance.stop } }),
+      ...(play?.form === 'intervals' && { pick: play.pick }),
+      ...((play?.form === 'amrap' || play?.form === 'rounds') && { cap: { seconds: play.seconds, asMany } }),
       pace: paceOf(lane, id),
-      rows,
+      rows: chance ? inTableOrder(chance, rows) : rows,
       lines: [...new Set(lines)].filter((line) => line !== title),
     }
   }
@@ -153,6 +179,12 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
       .map(({ id, title }) => blockOf(id, title))
       .filter((block) => block.rows.length + block.lines.length > 0 || block.title !== undefined),
   }))
+}
+
+/** Rows as they stand in the table: column by column, however the draws of one game fell. */
+function inTableOrder({ table }: PlayOf<'chance'>, rows: readonly SheetRow[]): SheetRow[] {
+  const order = table.flatMap(({ turns }) => turns.map((turn) => turn.station))
+  return [...rows].sort((a, b) => order.indexOf(a.station) - order.indexOf(b.station))
 }
 
 /** Work and rest by the clock, lap by lap; a split slot is one; nothing where the child keeps the time. */

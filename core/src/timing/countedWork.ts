@@ -3,7 +3,7 @@ import { capOf, typicalAmount, type Dose } from '../workout/dose.ts'
 import type { Tempo } from '../workout/station.ts'
 import type { Unit } from '../workout/units.ts'
 import { defaultOf } from './defaults.ts'
-import { fraction, roundProduct, type Fraction } from './exact.ts'
+import { fraction, product, rounded, roundProduct, type Fraction } from './exact.ts'
 import { clocked, type Span } from './span.ts'
 
 export const tempos: Record<Tempo, number> = {
@@ -62,11 +62,20 @@ const quick = fraction(defaultOf('quick'))
 const slow = fraction(defaultOf('slow'))
 
 /** What a child ends, for a quick one, most, and a slow one: 0.75 and 1.35 of the typical, each rounded once. */
-export const countedSpan = (...factors: readonly Fraction[]): Span => ({
-  low: roundProduct(...factors, quick),
-  typical: roundProduct(...factors),
-  high: roundProduct(...factors, slow),
-})
+export function countedSpan(...factors: readonly Fraction[]): Span {
+  const whole = product(factors)
+  if (whole && Number.isSafeInteger(100 * whole.n) && Number.isSafeInteger(100 * whole.d))
+    return {
+      low: rounded({ n: whole.n * quick.n, d: whole.d * quick.d }),
+      typical: rounded(whole),
+      high: rounded({ n: whole.n * slow.n, d: whole.d * slow.d }),
+    }
+  return {
+    low: roundProduct(...factors, quick),
+    typical: roundProduct(...factors),
+    high: roundProduct(...factors, slow),
+  }
+}
 
 /**
  * Seconds a dose takes: amount × seconds per unit, a quick child 0.75 and a slow one 1.35 of it; for "as many as

@@ -35,24 +35,37 @@ function lowest(n: number, d: number): Fraction {
 export const minus = ({ n, d }: Fraction, whole: number): Fraction => ({ n: n - whole * d, d })
 
 /**
- * A product to the nearest whole number, halves up, in whole numbers throughout.
+ * A product, where it is of numbers that floats hold exactly.
  *
- * @example roundProduct(fraction(3), fraction(0.6), fraction(1.25), fraction(2)) // 5, of 4.5
+ * @example product([fraction(1.5), fraction(2)]) // { n: 6, d: 2 }
  */
-export function roundProduct(...factors: readonly Fraction[]): number {
+export function product(factors: readonly Fraction[]): Fraction | undefined {
   let n = 1
   let d = 1
   for (const factor of factors) {
     n *= factor.n
     d *= factor.d
   }
-  if (Number.isSafeInteger(2 * n + d)) {
-    const rest = (2 * n + d) % (2 * d)
-    return (2 * n + d - rest) / (2 * d) - (rest < 0 ? 1 : 0)
-  }
+  return Number.isSafeInteger(4 * n) && Number.isSafeInteger(4 * d) ? { n, d } : undefined
+}
+
+/**
+ * A product to the nearest whole number, halves up, in whole numbers throughout.
+ *
+ * @example roundProduct(fraction(3), fraction(0.6), fraction(1.25), fraction(2)) // 5, of 4.5
+ */
+export function roundProduct(...factors: readonly Fraction[]): number {
+  const exact = product(factors)
+  if (exact) return rounded(exact)
   const [bigN, bigD] = factors.reduce(
     ([n, d], factor): [bigint, bigint] => [n * BigInt(factor.n), d * BigInt(factor.d)],
     [1n, 1n],
   )
   return Number((2n * bigN + bigD) / (2n * bigD))
+}
+
+/** A fraction of numbers that floats hold exactly, to the nearest whole number, halves up. */
+export function rounded({ n, d }: Fraction): number {
+  const rest = (2 * n + d) % (2 * d)
+  return (2 * n + d - rest) / (2 * d) - (rest < 0 ? 1 : 0)
 }

@@ -51,8 +51,8 @@ export class StepBuilder {
   readonly pace: number
   #library: Library
   #breath: number
-  /** How things stood before each step, for a block whose cap may come in the middle of one. */
-  readonly #before: Carry[] = []
+  /** How things stood before each step of a block whose cap may come in the middle of one. */
+  #before: Carry[] | undefined
   /** Sums that were asked before: none comes twice in a session. */
   readonly sumsAsked = new Set<string>()
   #at = 0
@@ -95,7 +95,7 @@ export class StepBuilder {
   }
 
   #add(step: Step): void {
-    this.#before.push(this.carry)
+    this.#before?.push(this.carry)
     this.steps.push(step)
     this.#at += step.seconds.typical
   }
@@ -250,8 +250,10 @@ export class StepBuilder {
   capped(cap: number | undefined, run: () => void, goesOn = false): void {
     const start = this.#at
     const first = this.steps.length
+    if (cap === undefined) return run()
+    const before: Carry[] = (this.#before = [])
     run()
-    if (cap === undefined) return
+    this.#before = undefined
     const all = this.steps.slice(first)
     const total = (end: keyof Span) =>
       Math.min(
@@ -260,28 +262,26 @@ export class StepBuilder {
       )
     const [low, high] = [total(goesOn ? 'typical' : 'low'), total('high')]
     const met = all.findIndex((step) => step.at + step.seconds.typical - start >= cap)
-    if (met >= 0) this.#cutAfter(first + met, start + cap)
+    if (met >= 0) this.#cutAfter(first + met, start + cap, before[met]!, before[met + 1] ?? this.carry)
     const fromLast = this.steps.slice(first).toReversed()
     spread(fromLast, 'low', low)
     spread(fromLast, 'high', high)
   }
 
-  /** Ends the steps with one that is over at a moment. */
-  #cutAfter(index: number, at: number): void {
+  /** Ends the steps with one that is over at a moment. @param before how things stood at its start @param after and at its end */
+  #cutAfter(index: number, at: number, before: Carry, after: Carry): void {
     const step = this.steps[index]!
-    const { rested } = this.#before[index]!
     const left = at - step.at
-    const now = this.#before[index + 1] ?? this.carry
-    this.steps.length = this.#before.length = index + 1
+    this.steps.length = index + 1
     this.#at = at
     if (left === step.seconds.typical) {
-      this.#stance = now.stance
-      this.#rested = now.rested
+      this.#stance = after.stance
+      this.#rested = after.rested
       return
     }
-    this.#stance = this.#before[index]!.stance
+    this.#stance = before.stance
     // A rest is taken as far as it went.
-    this.#rested = step.kind === 'rest' || step.kind === 'talk' ? rested + left : 0
+    this.#rested = step.kind === 'rest' || step.kind === 'talk' ? before.rested + left : 0
     const { reps: _, ...cut } = step
     this.steps[index] = { ...cut, seconds: { low: Math.min(step.seconds.low, left), typical: left, high: left } }
   }

@@ -1,11 +1,21 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import { feltScale, minutesText, sheetRows, type PlayOf, type SheetBlock, type SheetRow } from '@esfuerzo/core'
+import {
+  feltScale,
+  minutesText,
+  recordRows,
+  sheetRows,
+  type PlayOf,
+  type RecordRow,
+  type SheetBlock,
+  type SheetRow,
+} from '@esfuerzo/core'
 import type { SheetKind } from '@esfuerzo/contract'
 import { boxMark, signMark } from './marks.ts'
 import {
   blockLine,
   boxes,
   carePart,
+  chanceLine,
   doseLine,
   feltPart,
   fetchPart,
@@ -27,6 +37,7 @@ const sessionRow = (of: SheetOf, row: SheetRow, n: number): TableCell[] => [
         text: [
           { text: `${n}  `, color: '#5B6866' },
           { text: row.name, bold: true, fontSize: 13 },
+          ...(row.face ? [{ text: `  ${of.words.coinFaces[row.face] ?? row.face}`, color: '#5B6866' }] : []),
         ],
       },
       ...(doseLine(of, row) ? [{ text: doseLine(of, row), bold: true }] : []),
@@ -40,8 +51,15 @@ const sessionRow = (of: SheetOf, row: SheetRow, n: number): TableCell[] => [
 const blockHead = (of: SheetOf, block: SheetBlock): Content[] => {
   const line = [block.title, blockLine(of, block)].filter(Boolean).join(' · ')
   return [
-    ...(line ? [{ text: line, bold: true, margin: [0, 2, 0, 2] } as Content] : []),
-    ...block.lines.map((text): Content => ({ text, margin: [0, 2, 0, 2] })),
+    ...(line ? [{ text: line, bold: true, margin: [0, 2, 0, 2], headlineLevel: 2 } as Content] : []),
+    ...(block.chance
+      ? [{ text: chanceLine(of, block.chance), margin: [0, 2, 0, 2], headlineLevel: 2 } as Content]
+      : []),
+    ...block.lines.map((text): Content => ({
+      text,
+      margin: [0, 2, 0, 2],
+      ...(block.rows.length && { headlineLevel: 2 }),
+    })),
   ]
 }
 
@@ -52,7 +70,7 @@ function sessionSheet(of: SheetOf): Content[] {
     sectionsOf(of)
       .filter((s) => s.surprise === surprise && s.blocks.length > 0)
       .flatMap((section): Content[] => [
-        { text: `${section.title} · ${minutesText(section.seconds)}`, style: 'h2' },
+        { text: `${section.title} · ${minutesText(section.seconds)}`, style: 'h2', headlineLevel: 1 },
         ...section.blocks.flatMap((block): Content[] => [
           ...blockHead(of, block),
           ...(block.rows.length
@@ -161,14 +179,11 @@ const chances = (of: SheetOf): PlayOf<'chance'>[] =>
 /** A sheet for a coin, a die or a toss: a column a face, a box a row. */
 function coinSheet(of: SheetOf): Content[] {
   const rows = new Map(stationsOf(of).map(({ row }) => [row.station, row]))
-  const how = { coin: of.words.coinHow, dice: of.words.diceHow, toss: of.words.tossHow, cards: of.words.cardsHow }
   return [
     head(of),
     ...chances(of).flatMap((play): Content[] => {
-      const faces = play.table
-      const longest = Math.max(...faces.map((f) => f.turns.length))
-      const cell = (face: number, i: number): TableCell => {
-        const row = rows.get(faces[face]!.turns[i]?.station)
+      const cell = (turn: PlayOf<'chance'>['table'][number]['turns'][number] | undefined): TableCell => {
+        const row = rows.get(turn?.station)
         if (!row) return { text: '' }
         return {
           columns: [
@@ -183,12 +198,19 @@ function coinSheet(of: SheetOf): Content[] {
           margin: [2, 4, 2, 4],
         } as TableCell
       }
+      // Six numbers stand in two rows of three, four suits in two of two: more is wider than the paper.
+      const across = play.table.length % 3 === 0 ? 3 : 2
+      const bands = Array.from({ length: play.table.length / across }, (_, b) =>
+        play.table.slice(b * across, (b + 1) * across),
+      )
       return [
-        { text: how[play.device], margin: [0, 6, 0, 10], fontSize: 13 },
-        {
+        { text: chanceLine(of, play), margin: [0, 6, 0, 10], fontSize: 13 },
+        ...bands.map((faces): Content => ({
           table: {
             widths: faces.map(() => '*'),
             dontBreakRows: true,
+            headerRows: 1,
+            keepWithHeaderRows: 1,
             body: [
               faces.map(({ face }): TableCell => ({
                 text: of.words.coinFaces[face] ?? face,
@@ -196,11 +218,14 @@ function coinSheet(of: SheetOf): Content[] {
                 fontSize: 18,
                 alignment: 'center',
               })),
-              ...Array.from({ length: longest }, (_, i) => faces.map((_f, face) => cell(face, i))),
+              ...Array.from({ length: Math.max(1, ...faces.map((f) => f.turns.length)) }, (_, i) =>
+                faces.map(({ turns }) => cell(turns[i])),
+              ),
             ],
           },
           layout: framed,
-        },
+          margin: [0, 0, 0, 8],
+        })),
       ]
     }),
     ...(chances(of).length ? [] : [{ text: of.words.nothing } as Content]),
@@ -240,12 +265,33 @@ function playingCards(of: SheetOf): Content[] {
   ]
 }
 
-/** A form for results: a row a station that asks for them, a box a lap; pulse; how it felt. */
+/** Boxes in a line stand as far as the paper is wide; more go on below. */
+const boxesAcross = 10
+
+/** Numbered boxes to write into. */
+const numberedBoxes = (count: number): Content => ({
+  stack: Array.from({ length: Math.ceil(count / boxesAcross) }, (_, line) => ({
+    columns: Array.from({ length: Math.min(boxesAcross, count - line * boxesAcross) }, (_, i) => ({
+      width: 30,
+      stack: [
+        { text: count > 1 ? String(line * boxesAcross + i + 1) : ' ', fontSize: 8, alignment: 'center' },
+        { svg: boxMark(24), width: 24, alignment: 'center' },
+      ],
+    })),
+    columnGap: 2,
+    margin: [0, 0, 0, 3],
+  })),
+})
+
+/** A form for results: a box for everything the session asks to be written down; pulse; how it felt. */
 function resultsForm(of: SheetOf): Content[] {
-  const asked = stationsOf(of).filter(({ row }) => row.record)
-  const laps = Math.min(6, Math.max(1, ...asked.map(({ row }) => row.boxes)))
-  const box = (on: boolean): TableCell => (on ? { svg: boxMark(24), width: 24, alignment: 'center' } : { text: '' })
-  const weighed = asked.some(({ row }) => row.kg !== undefined)
+  const asked = recordRows(of.publication, of.lane, of.language)
+  const named = { rounds: of.words.roundsDone, level: of.words.level, points: of.words.points }
+  const nameOf = ({ kind, name }: RecordRow) => name ?? (kind in named ? named[kind as keyof typeof named] : '')
+  const box = (on: boolean): TableCell =>
+    on ? { svg: boxMark(24), width: 24, alignment: 'center', margin: [0, 9, 0, 0] } : { text: '' }
+  const clean = asked.some(({ kind }) => kind === 'station')
+  const weighed = asked.some(({ kg }) => kg !== undefined)
   return [
     head(of, `${of.words.results}: ${of.publication.title}`),
     { text: `${of.words.alias} ____________________     ${of.words.date} ______________`, margin: [0, 6, 0, 12] },
@@ -253,18 +299,26 @@ function resultsForm(of: SheetOf): Content[] {
       ? [
           {
             table: {
-              widths: ['*', ...Array.from({ length: laps }, () => 40), 44, ...(weighed ? [52] : [])],
+              widths: ['*', boxesAcross * 32 - 6, ...(clean ? [44] : []), ...(weighed ? [52] : [])],
+              headerRows: 1,
+              dontBreakRows: true,
               body: [
                 [
                   '',
-                  ...Array.from({ length: laps }, (_, i) => ({ text: `${of.words.lap} ${i + 1}`, fontSize: 9 })),
-                  { text: of.words.clean, fontSize: 9 },
+                  '',
+                  ...(clean ? [{ text: of.words.clean, fontSize: 9 }] : []),
                   ...(weighed ? [{ text: of.words.weight, fontSize: 9 }] : []),
                 ],
-                ...asked.map(({ row }): TableCell[] => [
-                  { text: row.name, bold: true, margin: [0, 6, 0, 0] },
-                  ...Array.from({ length: laps }, (_, i) => box(i < row.boxes)),
-                  box(true),
+                ...asked.map((row): TableCell[] => [
+                  {
+                    stack: [
+                      { text: nameOf(row), bold: true },
+                      { text: row.part, fontSize: 8, color: '#5B6866' },
+                    ],
+                    margin: [0, 7, 0, 0],
+                  },
+                  numberedBoxes(row.boxes) as TableCell,
+                  ...(clean ? [box(row.kind === 'station')] : []),
                   ...(weighed ? [box(row.kg !== undefined)] : []),
                 ]),
               ],

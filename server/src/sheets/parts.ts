@@ -2,6 +2,7 @@ import type { Content, TableCell } from 'pdfmake/interfaces.js'
 import {
   careText,
   figureSvg,
+  minutesText,
   phrasesIn,
   type Figure,
   type Lane,
@@ -79,10 +80,25 @@ export const doseLine = ({ words }: SheetOf, row: SheetRow): string =>
 export const blockLine = ({ words }: SheetOf, block: SheetBlock): string =>
   [
     block.times > 1 ? words.times(block.times) : '',
+    block.pick === undefined ? '' : words.pick(block.pick),
+    block.cap ? words[block.cap.asMany ? 'asMany' : 'atMost'](minutesText(block.cap.seconds)) : '',
     block.pace.map(({ work, rest }) => words.pace(work, rest)).join(' · '),
   ]
     .filter(Boolean)
     .join(' · ')
+
+/** How chance is asked, and until when. */
+export function chanceLine({ words }: SheetOf, { device, stop }: NonNullable<SheetBlock['chance']>): string {
+  const how = { coin: words.coinHow, dice: words.diceHow, toss: words.tossHow, cards: words.cardsHow }[device]
+  const { kind, most = 1 } = stop
+  const until =
+    kind === 'cleared'
+      ? words.until.cleared
+      : kind === 'draws'
+        ? words.until.draws(most)
+        : words.until.minutes(minutesText(most))
+  return `${how} ${until}`
+}
 
 /** What to fetch, each with a box, and what a child asks first. */
 export function fetchPart({ publication, words, language }: SheetOf): Content[] {
@@ -126,11 +142,17 @@ export function carePart({ publication, words, language, lane }: SheetOf): Conte
     ...[...new Set(cautions)].map(phrase),
     ...(publication.schoolNote ? [publication.schoolNote] : []),
   ].filter(Boolean)
+  // Its first line goes where the box begins: no page starts with a box that says nothing.
+  const body = [
+    [{ text: words.care, bold: true, fontSize: 14, margin: [4, 4, 4, 0] }],
+    ...lines.map((line) => [{ ul: [line], margin: [4, 2, 4, 2] }]),
+  ] as TableCell[][]
+  const outline = (i: number) => (i === 0 || i === body.length ? 1 : 0)
   return [
-    { text: words.care, style: 'h2' },
     {
-      table: { widths: ['*'], body: [[{ ul: lines, margin: [4, 4, 4, 4] }]] },
-      layout: framed,
+      table: { widths: ['*'], headerRows: 1, keepWithHeaderRows: 1, dontBreakRows: true, body },
+      layout: { ...framed, hLineWidth: outline },
+      margin: [0, 10, 0, 0],
     },
   ]
 }

@@ -24,13 +24,20 @@ export interface SheetWords {
   ten: readonly [string, string]
   date: string
   alias: string
-  lap: string
   station: (n: number) => string
   coinFaces: Record<string, string>
   coinHow: string
   cardsHow: string
   tossHow: string
   diceHow: string
+  /** Until when chance is asked. */
+  until: { cleared: string; draws: (n: number) => string; minutes: (text: string) => string }
+  asMany: (minutes: string) => string
+  atMost: (minutes: string) => string
+  pick: (n: number) => string
+  roundsDone: string
+  level: string
+  points: string
   nothing: string
   page: (n: number, of: number) => string
   clean: string
@@ -60,7 +67,6 @@ const en: SheetWords = {
   ten: ['no effort', 'all I had'],
   date: 'Date',
   alias: 'My alias',
-  lap: 'lap',
   station: (n) => `Station ${n}`,
   coinFaces: {
     heads: 'Heads',
@@ -69,11 +75,30 @@ const en: SheetWords = {
     diamonds: 'Diamonds',
     hearts: 'Hearts',
     spades: 'Spades',
+    one: 'One',
+    two: 'Two',
+    three: 'Three',
+    four: 'Four',
+    five: 'Five',
+    six: 'Six',
+    left: 'Left',
+    right: 'Right',
   },
   coinHow: 'Flip a coin. Do the next row of its column and tick it. Is a column done? Flip again.',
   cardsHow: 'Draw a card. Its sign says what, its number how many (a picture is ten).',
   tossHow: 'Toss five soft things over a line. As many as lie on the left, so many of the left; the rest of the right.',
   diceHow: 'Roll a die. Do the next row of its number and tick it.',
+  until: {
+    cleared: 'Until every row is done once.',
+    draws: (n) => (n === 1 ? 'Once.' : `${n} times.`),
+    minutes: (text) => `For ${text} minutes.`,
+  },
+  asMany: (minutes) => `as many rounds as you can in ${minutes}`,
+  atMost: (minutes) => `stop after ${minutes}`,
+  pick: (n) => `choose ${n} of these each time`,
+  roundsDone: 'Rounds done',
+  level: 'Level reached',
+  points: 'Points, round by round',
   nothing: 'Nothing of this kind is in the session.',
   page: (n, of) => `${n} / ${of}`,
   clean: 'clean?',
@@ -103,7 +128,6 @@ const es: SheetWords = {
   ten: ['sin esfuerzo', 'todo lo que tenía'],
   date: 'Fecha',
   alias: 'Mi apodo',
-  lap: 'vuelta',
   station: (n) => `Estación ${n}`,
   coinFaces: {
     heads: 'Cara',
@@ -112,12 +136,31 @@ const es: SheetWords = {
     diamonds: 'Diamantes',
     hearts: 'Corazones',
     spades: 'Picas',
+    one: 'Uno',
+    two: 'Dos',
+    three: 'Tres',
+    four: 'Cuatro',
+    five: 'Cinco',
+    six: 'Seis',
+    left: 'Izquierda',
+    right: 'Derecha',
   },
   coinHow: 'Lanza una moneda. Haz la siguiente fila de su columna y márcala. ¿Columna hecha? Lanza otra vez.',
   cardsHow: 'Saca una carta. Su signo dice qué, su número cuántas veces (una figura son diez).',
   tossHow:
     'Lanza cinco cosas blandas por encima de una línea. Las que caen a la izquierda dicen cuántas de la izquierda; el resto, de la derecha.',
   diceHow: 'Tira un dado. Haz la siguiente fila de su número y márcala.',
+  until: {
+    cleared: 'Hasta que cada fila esté hecha una vez.',
+    draws: (n) => (n === 1 ? 'Una vez.' : `${n} veces.`),
+    minutes: (text) => `Durante ${text} minutos.`,
+  },
+  asMany: (minutes) => `tantas vueltas como puedas en ${minutes}`,
+  atMost: (minutes) => `para a los ${minutes}`,
+  pick: (n) => `elige ${n} de estos cada vez`,
+  roundsDone: 'Vueltas hechas',
+  level: 'Nivel alcanzado',
+  points: 'Puntos, ronda a ronda',
   nothing: 'En esta sesión no hay nada de esto.',
   page: (n, of) => `${n} / ${of}`,
   clean: '¿bien?',

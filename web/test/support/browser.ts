@@ -1,4 +1,21 @@
-import { vi } from 'vitest'
+import { afterAll, vi } from 'vitest'
+
+// Files share their modules: what one still waits for when it is over, an autosave, is none of the next one's.
+const pending = ((globalThis as { pending?: Set<ReturnType<typeof setTimeout>> }).pending ??= watchTimers())
+function watchTimers() {
+  const timers = new Set<ReturnType<typeof setTimeout>>()
+  const real = globalThis.setTimeout
+  globalThis.setTimeout = ((...args: Parameters<typeof setTimeout>) => {
+    const timer = real(...args)
+    timers.add(timer)
+    return timer
+  }) as typeof setTimeout
+  return timers
+}
+afterAll(() => {
+  for (const timer of pending) clearTimeout(timer)
+  pending.clear()
+})
 
 // What a browser has and jsdom does not: pages only need it to be there.
 class Observer {
