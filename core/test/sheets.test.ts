@@ -173,6 +173,12 @@ describe('what chance, a cap and a choice leave open', () => {
     })
   })
 
+  it('asks a sum where a sum says how many, and gives no answer away', () => {
+    const { block } = one('sums 5-12: squat, march')
+    for (const row of block.rows) expect(row.dose).toMatch(/[+−×÷?].*that many/)
+    expect(block.lines).toEqual([])
+  })
+
   it('has a box for everything the session asks to be written down', () => {
     const { publication, lane } = one(
       'target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds\n\n### Reach\nmeasure sit and reach before, 2 trials\n\n### Legs\nsquat 10',

@@ -68,8 +68,8 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ['round-the-island', 'main', [300, 480, 480]],
     // pulse once: 15 + 5
     ['round-the-island', 'test', [20, 20, 20]],
-    // 5 throws × 4 s + 15 s to collect, four rounds; K–1 three
-    ['socks-over-the-net', 'main', [105, 140, 140]],
+    // 5 throws × 4 s, 15 s to collect and 5 s to write down, four rounds; K–1 three
+    ['socks-over-the-net', 'main', [120, 160, 160]],
     // two questions
     ['still-waters', 'challenge', [40, 40, 40]],
     // 2 stations with a turn each side and one with none are 4 slots: 3 laps of 30/15, less the last rest, and two pulses

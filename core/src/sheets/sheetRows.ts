@@ -106,6 +106,12 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
     // What a draw or a round asks for is no lap: it is done once each, however often it comes.
     const lapOf = (step: (typeof steps)[number]) => (chance || asMany ? 1 : (step.set ?? step.lap ?? 1))
     const numbered = chance?.device === 'cards' || chance?.device === 'toss'
+    /** The sum that says how many, where one does: its answer is the child's to find. */
+    const sums = new Map(
+      steps.flatMap((s) =>
+        s.say.code === 'sums.sum' && s.station ? [[s.station, sayText(s.say as Say, names, language)] as const] : [],
+      ),
+    )
     const noDose = numbered || play?.form === 'ladder'
     const faceOf = (station: string | undefined) =>
       chance?.table.find(({ turns }) => turns.some((turn) => turn.station === station))?.face
@@ -126,7 +132,7 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
       rows.push({
         ...rowOf({ move: step.move, version: step.version, station: step.station, story }),
         ...faced(step.station),
-        dose: noDose ? '' : doseText(amount, unit),
+        dose: sums.get(step.station!) ?? (noDose ? '' : doseText(amount, unit)),
         eachSide: step.side !== undefined,
         boxes: times,
       })
@@ -144,7 +150,7 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
     }
     const lines = !play
       ? steps
-          .filter((s) => s.kind === 'talk' || s.kind === 'measure')
+          .filter((s) => (s.kind === 'talk' && s.say.code !== 'sums.sum') || s.kind === 'measure')
           .map((s) => sayText(s.say as Say, names, language))
       : play.form === 'game'
         ? [play.setUp, play.rules, ...play.harder.map((line) => `+ ${line}`)].filter(Boolean)

@@ -22,6 +22,6 @@ export function timeCalls(block: CallsBlock, steps: StepBuilder): void {
     const params = { move, version, title: turn.station.storyName }
     const station = turn.station.id
     if (hear > 0) steps.tell('change', 'clock', clocked(hear), { code: 'calls.call', params }, { station })
-    steps.slot(turn, seconds - hear, 1)
+    steps.slot(turn, seconds - hear)
   }
 }
