@@ -16,7 +16,7 @@ export { chanceTable, deviceFaces, type Device } from './workout/forms/chance.ts
 export { type Question } from './workout/forms/quiz.ts'
 export { amrapRounds } from './timing/amrap.ts'
 export { binomial, mean, quantile, spreadOf, type Chances, type Spread } from './chance/chances.ts'
-export { clearedDraws, firstCleared, sumOfCards, sumOfDraws, sumOverCalls } from './chance/draws.ts'
+export { clearedDraws, firstCleared, sumOfCards, sumOfDraws } from './chance/draws.ts'
 export { chanceOutlook, type ChanceOutlook, type LineOutlook } from './chance/outlook.ts'
 export { childSpread, simulate, type SimulateOptions } from './chance/simulate.ts'
 export { finishOf, type Finish } from './chance/finish.ts'

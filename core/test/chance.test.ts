@@ -14,7 +14,6 @@ import {
   seededRandom,
   simulate,
   sumOfCards,
-  sumOverCalls,
   type BlockOf,
   type Chances,
   type Workout,
@@ -104,22 +103,6 @@ describe('exact chances, against closed forms and a reference package', () => {
     }
     // A used-up deck is dealt again: 52 cards are certain.
     expect(sumOfCards([{ value: 6, count: 52 }], 60)[360]).toBeCloseTo(1, 10)
-  })
-
-  it('what faces bring adds up over every way they can be called', () => {
-    const brings = [
-      [0, 5, 9, 20],
-      [0, 1, 3, 4],
-      [0, 2, 2, 2],
-    ]
-    const ways = new Map<number, number>()
-    for (let n = 0; n < 27; n++) {
-      const faces = [n % 3, Math.floor(n / 3) % 3, Math.floor(n / 9)]
-      const total = brings.reduce((all, list, face) => all + list[faces.filter((f) => f === face).length]!, 0)
-      ways.set(total, (ways.get(total) ?? 0) + 1 / 27)
-    }
-    const ours = sumOverCalls(brings, 3)
-    for (let total = 0; total < ours.length; total++) expect(ours[total]).toBeCloseTo(ways.get(total) ?? 0, 12)
   })
 })
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { binomial, mean, quantile, spreadOf } from '@esfuerzo/core'
-import { certain, mixed, plus, times } from '../src/chance/chances.ts'
+import { certain, mixed, plus } from '../src/chance/chances.ts'
 import { reach } from '../src/fit/reach.ts'
 import { slidingMin } from '../src/fit/slidingMin.ts'
 import { randomFit } from './support/fitInstances.ts'
@@ -65,25 +65,18 @@ describe('distributions', () => {
     )
   })
 
-  it('multiples and mixtures have the means they should', () => {
+  it('mixtures have the means they should', () => {
     fc.assert(
-      fc.property(
-        chancesArbitrary,
-        chancesArbitrary,
-        fc.integer({ min: 1, max: 15 }),
-        fc.nat({ max: 30 }),
-        (a, b, factor, added) => {
-          expect(mean(times(a, factor, added))).toBeCloseTo(mean(a) * factor + added, 9)
-          expect(
-            mean(
-              mixed([
-                [0.25, a],
-                [0.75, b],
-              ]),
-            ),
-          ).toBeCloseTo(mean(a) / 4 + (3 * mean(b)) / 4, 10)
-        },
-      ),
+      fc.property(chancesArbitrary, chancesArbitrary, (a, b) => {
+        expect(
+          mean(
+            mixed([
+              [0.25, a],
+              [0.75, b],
+            ]),
+          ),
+        ).toBeCloseTo(mean(a) / 4 + (3 * mean(b)) / 4, 10)
+      }),
     )
   })
 

@@ -53,13 +53,6 @@ export function plus(a: Chances, b: Chances): Chances {
   return sum
 }
 
-/** The number times a whole factor, and something added. @example times(certain(3), 12, 5) // certain(41) */
-export function times(chances: Chances, factor: number, added = 0): Chances {
-  const scaled = new Float64Array((chances.length - 1) * factor + added + 1)
-  chances.forEach((p, value) => (scaled[value * factor + added] = scaled[value * factor + added]! + p))
-  return scaled
-}
-
 /** One of several distributions, each with a weight; weights add up to 1. */
 export function mixed(parts: readonly (readonly [weight: number, Chances])[]): Chances {
   const sum = new Float64Array(Math.max(1, ...parts.map(([, chances]) => chances.length)))

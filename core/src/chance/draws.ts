@@ -130,33 +130,5 @@ export function sumOfCards(deck: readonly { value: number; count: number }[], dr
   return chances
 }
 
-/**
- * How often each of several faces is called in n draws matters only through what is added up over them: the sum over
- * all faces of what a face brings when it is called so many times. Exact.
- *
- * @param brings by face and times called, from 0 to n: a whole number
- * @example mean(sumOverCalls([[0, 10, 20], [0, 1, 2]], 2)) // 11
- */
-export function sumOverCalls(brings: readonly (readonly number[])[], n: number): Chances {
-  let left: Map<number, number>[] = Array.from({ length: n + 1 }, () => new Map<number, number>())
-  left[n]!.set(0, 1)
-  for (let m = brings.length; m > 0; m--) {
-    const next: Map<number, number>[] = Array.from({ length: n + 1 }, () => new Map<number, number>())
-    left.forEach((sums, k) => {
-      if (sums.size === 0) return
-      calls(k, m).forEach((q, called) => {
-        if (q < 1e-15) return
-        const to = next[k - called]!
-        const more = brings[m - 1]![called]!
-        for (const [sum, p] of sums) to.set(sum + more, (to.get(sum + more) ?? 0) + p * q)
-      })
-    })
-    left = next
-  }
-  const chances = new Float64Array(Math.max(0, ...left[0]!.keys()) + 1)
-  for (const [sum, p] of left[0]!) chances[sum] = p
-  return chances
-}
-
 /** How often one of some faces is called in n draws. */
 export const callsOf = (n: number, faces: number): Chances => binomial(n, 1 / faces)
