@@ -52,7 +52,7 @@ describe('more is never less', () => {
     ),
     { minLength: 1, maxLength: 4 },
   )
-  const grades = fc.constantFrom([0], [1, 2], [2, 4, 6], [5])
+  const grades = fc.constantFrom<number[]>([0], [1, 2], [2, 4, 6], [5])
   const made = (of: readonly (readonly [{ id: string; standard: string }, Dose['unit'], number])[], more = 0) =>
     of.map(([move, unit, amount], i) => ({
       ...station(move.id, move.standard, { dose: { unit, amount: amount + more } }),
