@@ -107,6 +107,17 @@ describe('fit to the minutes', () => {
     expect(asked('40/0 x 3')).toMatchObject({ cost: 4, changes: [{ lever: 'work', steps: -2 }], after: { g1: 180 } })
   })
 
+  it('takes nothing from a lane that is in time because another is late', () => {
+    const text = demoTexts.find((t) => t.startsWith('# Storm-day springs'))!
+    const session = typed(text)
+    const { before, ways, budget } = fit({ ...session, minutes: 18, finishTogether: false }, library)
+    const inTime = Object.keys(before).filter((id) => before[id]! <= budget)
+    const late = Object.keys(before).filter((id) => before[id]! > budget)
+    expect([inTime.length, late.length]).toEqual([1, 2])
+    for (const id of inTime) expect(ways[0]!.after[id]).toBe(before[id])
+    for (const id of late) expect(ways[0]!.after[id]).toBeLessThanOrEqual(budget)
+  })
+
   it('does so for any session', () => {
     fc.assert(
       fc.property(

@@ -2,7 +2,7 @@ import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
 import type { Block } from '../workout/forms/index.ts'
 import { isKept, type Role, type Section, type Workout } from '../workout/schema.ts'
-import type { FitBlock, FitProblem } from './fitProblem.ts'
+import type { FitBlock, FitProblem, Passage } from './fitProblem.ts'
 import { LaneTimes } from './laneTimes.ts'
 import { ownCost } from './levers.ts'
 import { settingsOf, variantsOf, type Direction, type Setting, type Variant } from './settings.ts'
@@ -56,6 +56,15 @@ export interface BuildOptions {
 /** Whether anything in a section may change at all. */
 export const mayChange = (section: Section): boolean => !isKept(section) && section.role !== 'coolDown'
 
+/** What a minute costs that is taken from a lane which is in time: as much as one of a cap. Ours. */
+const minuteTaken = 3
+
+/** Started minutes that a block gets shorter by, however a lane comes to it. */
+const lostMinutes = (now: number, after: Passage | undefined): number => {
+  const ways = after?.flatMap((way) => (way ? [way.seconds] : [])) ?? []
+  return ways.length ? Math.max(0, Math.ceil((now - Math.max(...ways)) / 60)) : 0
+}
+
 const asItIs: readonly Variant[] = [{ out: [], cost: 0 }]
 
 /**
@@ -74,6 +83,8 @@ export function fitBuilder(workout: Workout, ours: Library): (options: BuildOpti
   const lapMinutes = flat.map((_, k) => Math.ceil(Math.max(...lanes.map((lane) => lane.lapSeconds(k))) / 60))
 
   return ({ least, most, mostCost, direction, even, barred }) => {
+    // Only of lanes that have to get shorter it is no loss.
+    const late = lanes.map((lane) => direction !== 'shorter' || lane.total > most)
     const choices: FitChoices[] = []
     const blocks: FitBlock[] = []
     let entries = lanes.map(() => new Set([0]))
@@ -112,7 +123,11 @@ export function fitBuilder(workout: Workout, ours: Library): (options: BuildOpti
       )
       blocks.push({
         shared: shared.map((s) => ({ cost: s.cost, variant: s.v })),
-        lanes: lanes.map((_, g) => ({ follow: shared.map((s) => s.follow[g]), own: own[g]! })),
+        lanes: lanes.map((lane, g) => ({
+          follow: shared.map((s) => s.follow[g]),
+          spared: shared.map((s) => (late[g] ? 0 : cost(minuteTaken * lostMinutes(lane.seconds(k), s.follow[g])))),
+          own: own[g]!,
+        })),
       })
       choices.push({
         block,

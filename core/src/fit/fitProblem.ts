@@ -12,6 +12,8 @@ export interface FitBlock {
 export interface FitLane {
   /** What each shared setting does to the lane; undefined where the setting is not for this lane. */
   follow: readonly (Passage | undefined)[]
+  /** What it costs besides that the lane follows each of them: it takes time from a lane that needs all of it. */
+  spared: readonly number[]
   /** Settings of the lane's own, by variant: they stand in for the shared one. */
   own: readonly (readonly { cost: number; passage: Passage }[])[]
 }

@@ -104,6 +104,14 @@ export class LaneTimes {
     }
   }
 
+  /** Seconds of a block as it is, and of all of them. */
+  seconds(k: number): number {
+    return this.#bases[k]!.seconds
+  }
+  get total(): number {
+    return this.#bases.reduce((sum, { seconds }) => sum + seconds, 0)
+  }
+
   /** Seconds that a lap, round, set or rung more or less gives this lane; 0 where the block has none. */
   lapSeconds(k: number): number {
     const { block } = this.#bases[k]!

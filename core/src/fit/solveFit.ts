@@ -108,7 +108,7 @@ function* laneChoices(block: FitBlock, lane: FitLane, share: number): Generator<
   for (const [o, { cost, variant }] of block.shared.entries()) {
     const shared = cost * share
     cheapest[variant] = Math.min(cheapest[variant] ?? Infinity, shared)
-    if (lane.follow[o]) yield { passage: lane.follow[o], cost: shared }
+    if (lane.follow[o]) yield { passage: lane.follow[o], cost: shared + lane.spared[o]! }
   }
   for (const [variant, shared] of cheapest.entries())
     for (const own of lane.own[variant] ?? []) yield { passage: own.passage, cost: own.cost + shared }
@@ -241,8 +241,8 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
       const promising = laneIds.every((g) => {
         const next = tables[k + 1]![g]!
         clear(next)
-        const follow = block.lanes[g]!.follow[o]
-        if (follow) pass(next, tables[k]![g]!, follow, 0, best + tie - cost)
+        const { follow, spared } = block.lanes[g]!
+        if (follow[o]) pass(next, tables[k]![g]!, follow[o], spared[o]!, best + tie - cost)
         merge(next, own[g]!)
         const one = ahead(next, whole![g]![k + 1]!)
         if (lanes === 1) return sofar + one < best + tie
@@ -318,7 +318,7 @@ function trace(
       const follow = lane.follow[shared[k]!]
       const variant = block.shared[shared[k]!]!.variant
       return [
-        ...(follow ? [{ index: undefined, cost: 0, passage: follow }] : []),
+        ...(follow ? [{ index: undefined, cost: lane.spared[shared[k]!]!, passage: follow }] : []),
         ...(lane.own[variant] ?? []).map((o, index) => ({ index, ...o })),
       ]
     })

@@ -20,6 +20,7 @@ export function randomFit(seed: number, { blocks = 3, lanes = 3, settings = 4, s
           follow: shared.map((_, o) =>
             o > 0 && random() < 0.15 ? undefined : passage(o === 0 ? now : now - upTo(25)),
           ),
+          spared: shared.map((_, o) => (o > 0 && random() < 0.4 ? upTo(7) : 0)),
           own: Array.from({ length: variants }, () =>
             Array.from({ length: upTo(settings) }, () => ({ cost: 2 + upTo(12), passage: passage(now - upTo(25)) })),
           ),
@@ -43,7 +44,10 @@ const choicesOf = (problem: FitProblem, k: number, g: number, o: number) => {
   const block = problem.blocks[k]!
   const lane = block.lanes[g]!
   const follow = lane.follow[o]
-  return [...(follow ? [{ cost: 0, passage: follow }] : []), ...(lane.own[block.shared[o]!.variant] ?? [])]
+  return [
+    ...(follow ? [{ cost: lane.spared[o]!, passage: follow }] : []),
+    ...(lane.own[block.shared[o]!.variant] ?? []),
+  ]
 }
 
 /** The least cost by trying everything; undefined where nothing fits. */
@@ -102,7 +106,7 @@ export function fitLp({ blocks, lanes, least, most, together }: FitProblem): str
           if (c) cost.push(`${c} ${name}`)
           seconds[g]!.push(`${passage[0]!.seconds} ${name}`)
         }
-        if (lane.follow[o]) add(`f${k}_${g}_${o}`, 0, lane.follow[o])
+        if (lane.follow[o]) add(`f${k}_${g}_${o}`, lane.spared[o]!, lane.follow[o])
         lane.own[variant]?.forEach((own, p) => add(`o${k}_${g}_${o}_${p}`, own.cost, own.passage))
         rules.push(`${[...taken, `- x${k}_${o}`].join(' + ').replaceAll('+ -', '-')} = 0`)
       }),
@@ -136,7 +140,7 @@ export function fitHolds(problem: FitProblem, solution: FitSolution): boolean {
       const own = solution.own[k]![g]
       const choice = own === undefined ? undefined : block.lanes[g]!.own[block.shared[o]!.variant]![own]!
       const passage = choice ? choice.passage : block.lanes[g]!.follow[o]!
-      cost += choice?.cost ?? 0
+      cost += choice?.cost ?? block.lanes[g]!.spared[o]!
       at = { t: at.t + passage[at.e]!.seconds, e: passage[at.e]!.exit }
     })
     return at.t
