@@ -15,12 +15,24 @@ export async function withInterface<T>(ask: (api: APIRequestContext) => Promise<
   }
 }
 
+/** What the server answers to a question that has an answer; a moment's refusal under load is asked again, and said if it stays. */
+async function answered(api: APIRequestContext, path: string) {
+  let said = ''
+  for (let attempt = 0; attempt < 3; attempt++) {
+    const answer = await api.get(path)
+    if (answer.ok()) return answer.json()
+    said = `${answer.status()} ${await answer.text()}`
+    await new Promise((resolve) => setTimeout(resolve, 1000))
+  }
+  throw new Error(`answered: ${path} was answered with ${said}`)
+}
+
 /** The token of the latest live link of one of the demo's sessions. */
 export const tokenOf = (title: string): Promise<string> =>
   withInterface(async (api) => {
-    const { workouts } = await (await api.get('/api/workouts')).json()
+    const { workouts } = await answered(api, '/api/workouts')
     const { id } = workouts.find((w: { title: string }) => w.title === title)
-    const { publications } = await (await api.get(`/api/workouts/${id}/publications`)).json()
+    const { publications } = await answered(api, `/api/workouts/${id}/publications`)
     return publications.find((p: { endedAt: string | null }) => !p.endedAt).token
   })
 
