@@ -2,14 +2,9 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { addStation, cellsFor, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
 import { library } from '../src/teacher/library.ts'
+import { device } from './support/deviceStore.ts'
 
-const device = vi.hoisted(() => new Map<string, unknown>())
-vi.mock('idb-keyval', () => ({
-  createStore: () => ({}),
-  set: async (key: string, value: unknown) => void device.set(key, structuredClone(value)),
-  del: async (key: string) => void device.delete(key),
-  entries: async () => [...device],
-}))
+vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))
 
 /** A server with one session in it. */
 const server = {

@@ -192,6 +192,12 @@ describe('results after a run', () => {
     expect(courseOf(publication, ['nobody']).lanes).toEqual([])
   })
 
+  it('have one box where chance says how often a station comes up', () => {
+    const drawn = published('coin, 6 flips\nheads: squat 10\ntails: lunge 8')
+    for (const station of drawn.sections[0]!.blocks[0]!.stations) station.record = 'reps'
+    expect(askedOf(drawn, drawn.lanes[0]!, (move) => move).map((a) => a.laps)).toEqual([[1], [1]])
+  })
+
   it('are set against last time at the same place, laps together, and nothing where there was none', () => {
     const at = { block: 'b', station: 's' }
     const result = (value: number, lap: number) => ({ ...at, lap, value, unit: 'reps' as const })

@@ -7,14 +7,9 @@ import { useComposer } from '../src/compose/store.ts'
 import { removalsOver, removing } from '../src/desk/removing.ts'
 import { reloadOnce } from '../src/shared/reloadOnce.ts'
 import { library } from '../src/teacher/library.ts'
+import { device } from './support/deviceStore.ts'
 
-const device = vi.hoisted(() => new Map<string, unknown>())
-vi.mock('idb-keyval', () => ({
-  createStore: () => ({}),
-  set: async (key: string, value: unknown) => void device.set(key, structuredClone(value)),
-  del: async (key: string) => void device.delete(key),
-  entries: async () => [...device],
-}))
+vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))
 
 const session = newWorkout(
   'Springs',

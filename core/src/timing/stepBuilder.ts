@@ -5,6 +5,7 @@ import type { TestId, Travel } from '../workout/forms/common.ts'
 import type { Group } from '../workout/group.ts'
 import { valueFor, type PerGroup } from '../workout/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../workout/station.ts'
+import { shares, spread } from './apportion.ts'
 import { changeSeconds, changeSpan, stanceFor, standUpSeconds, startStance, type Stance } from './changeOver.ts'
 import { countedWork, doseTaken, isByClock, type Counting } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
@@ -219,10 +220,15 @@ export class StepBuilder {
 
   #standUp(): void {
     if (this.#stance.posture === 'standing') return
-    this.#change(standUpSeconds(this.#stance), (seconds) => {
-      const { section, block } = { section: this.#section, block: this.#block }
-      return { at: this.#at, seconds, kind: 'change', by: 'count', section, block, say: standUp }
-    })
+    this.#change(standUpSeconds(this.#stance), (seconds) => ({
+      at: this.#at,
+      seconds,
+      kind: 'change',
+      by: 'count',
+      section: this.#section,
+      block: this.#block,
+      say: standUp,
+    }))
     this.#stance = { ...this.#stance, posture: 'standing' }
     this.#rested = 0
   }
@@ -355,38 +361,6 @@ export class StepBuilder {
     if (seconds === 0) return
     const span = changeSpan(seconds, this.pace, this.#rested, this.#fade)
     if (span.typical > 0) this.#add(step(span))
-  }
-}
-
-/**
- * Whole numbers in proportion to others, with a sum of their own.
- *
- * @example shares([10, 20, 10], 44) // [11, 22, 11]
- */
-function shares(of: readonly number[], sum: number): number[] {
-  const all = of.reduce((a, b) => a + b, 0)
-  let [so, given] = [0, 0]
-  return of.map((n) => {
-    so += n
-    const now = Math.floor((so * sum) / all)
-    const share = now - given
-    given = now
-    return share
-  })
-}
-
-/**
- * Gives some steps so many seconds in all for a quick or a slow child, the first of them first. What a quick child does after the cap
- * of a usual one lengthens its steps, what a slow one does not come to shortens them; neither beyond the usual.
- */
-function spread(steps: readonly Step[], end: 'low' | 'high', seconds: number): void {
-  let spare = seconds - steps.reduce((sum, step) => sum + step.seconds[end], 0)
-  for (const step of steps) {
-    if (spare === 0) return
-    const room = step.seconds.typical - step.seconds[end]
-    const more = end === 'low' ? Math.min(spare, room) : Math.max(spare, room)
-    if (more !== 0) step.seconds = { ...step.seconds, [end]: step.seconds[end] + more }
-    spare -= more
   }
 }
 

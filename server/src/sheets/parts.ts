@@ -70,6 +70,12 @@ export const ruled = {
   hLineColor: () => '#9AA5A2',
 }
 
+/** The same for rows that go on from others above. */
+export const ruledOn = {
+  ...ruled,
+  hLineWidth: (i: number, node: { table: { body: unknown[] } }) => (i === node.table.body.length ? 0 : 0.7),
+}
+
 /** How a row is done: its dose, sides and weight in one line. */
 export const doseLine = ({ words }: SheetOf, row: SheetRow): string =>
   [row.dose, row.eachSide ? words.eachSide : '', row.kg === undefined ? '' : words.kg(row.kg)]

@@ -50,9 +50,6 @@ export async function sheetPdf(
       pageSize: size,
       pageMargins: [margin, 36, margin, 44],
       content,
-      // A heading never stands alone at the foot of a page.
-      pageBreakBefore: (node, nodes) =>
-        node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().every((next) => next.headlineLevel === 2),
       defaultStyle: { font: 'Text', fontSize: 11, lineHeight: 1.15 },
       styles: {
         title: { font: 'Display', fontSize: 24, margin: [0, 0, 0, 2] },

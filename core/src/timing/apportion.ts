@@ -1,0 +1,33 @@
+import type { Step } from './step.ts'
+
+/**
+ * Whole numbers in proportion to others, with a sum of their own.
+ *
+ * @example shares([10, 20, 10], 44) // [11, 22, 11]
+ */
+export function shares(of: readonly number[], sum: number): number[] {
+  const all = of.reduce((a, b) => a + b, 0)
+  let [so, given] = [0, 0]
+  return of.map((n) => {
+    so += n
+    const now = Math.floor((so * sum) / all)
+    const share = now - given
+    given = now
+    return share
+  })
+}
+
+/**
+ * Gives some steps so many seconds in all for a quick or a slow child, the first of them first. What a quick child does after the cap
+ * of a usual one lengthens its steps, what a slow one does not come to shortens them; neither beyond the usual.
+ */
+export function spread(steps: readonly Step[], end: 'low' | 'high', seconds: number): void {
+  let spare = seconds - steps.reduce((sum, step) => sum + step.seconds[end], 0)
+  for (const step of steps) {
+    if (spare === 0) return
+    const room = step.seconds.typical - step.seconds[end]
+    const more = end === 'low' ? Math.min(spare, room) : Math.max(spare, room)
+    if (more !== 0) step.seconds = { ...step.seconds, [end]: step.seconds[end] + more }
+    spare -= more
+  }
+}

@@ -1,0 +1,80 @@
+import type { Content, TableCell } from 'pdfmake/interfaces.js'
+import { feltScale, recordRows, type RecordRow } from '@esfuerzo/core'
+import { boxMark } from './marks.ts'
+import { feltPart, head, ruled, type SheetOf } from './parts.ts'
+
+/** Boxes in a line stand as far as the paper is wide; more go on below. */
+const boxesAcross = 10
+
+/** Numbered boxes to write into. */
+const numberedBoxes = (count: number): Content => ({
+  stack: Array.from({ length: Math.ceil(count / boxesAcross) }, (_, line) => ({
+    columns: Array.from({ length: Math.min(boxesAcross, count - line * boxesAcross) }, (_, i) => ({
+      width: 30,
+      stack: [
+        { text: count > 1 ? String(line * boxesAcross + i + 1) : ' ', fontSize: 8, alignment: 'center' },
+        { svg: boxMark(24), width: 24, alignment: 'center' },
+      ],
+    })),
+    columnGap: 2,
+    margin: [0, 0, 0, 3],
+  })),
+})
+
+/** A form for results: a box for everything the session asks to be written down; pulse; how it felt. */
+export function resultsForm(of: SheetOf): Content[] {
+  const asked = recordRows(of.publication, of.lane, of.language)
+  const named = { rounds: of.words.roundsDone, level: of.words.level, points: of.words.points }
+  const nameOf = ({ kind, name }: RecordRow) => name ?? (kind in named ? named[kind as keyof typeof named] : '')
+  const box = (on: boolean): TableCell =>
+    on ? { svg: boxMark(24), width: 24, alignment: 'center', margin: [0, 9, 0, 0] } : { text: '' }
+  const clean = asked.some(({ kind }) => kind === 'station')
+  const weighed = asked.some(({ kg }) => kg !== undefined)
+  return [
+    head(of, `${of.words.results}: ${of.publication.title}`),
+    { text: `${of.words.alias} ____________________     ${of.words.date} ______________`, margin: [0, 6, 0, 12] },
+    ...(asked.length
+      ? [
+          {
+            table: {
+              widths: ['*', boxesAcross * 32 - 6, ...(clean ? [44] : []), ...(weighed ? [52] : [])],
+              headerRows: 1,
+              dontBreakRows: true,
+              body: [
+                [
+                  '',
+                  '',
+                  ...(clean ? [{ text: of.words.clean, fontSize: 9 }] : []),
+                  ...(weighed ? [{ text: of.words.weight, fontSize: 9 }] : []),
+                ],
+                ...asked.map((row): TableCell[] => [
+                  {
+                    stack: [
+                      { text: nameOf(row), bold: true },
+                      { text: row.part, fontSize: 8, color: '#5B6866' },
+                    ],
+                    margin: [0, 7, 0, 0],
+                  },
+                  numberedBoxes(row.boxes) as TableCell,
+                  ...(clean ? [box(row.kind === 'station')] : []),
+                  ...(weighed ? [box(row.kg !== undefined)] : []),
+                ]),
+              ],
+            },
+            layout: ruled,
+          } as Content,
+        ]
+      : []),
+    { text: of.words.pulse, style: 'h2' },
+    {
+      columns: [
+        { text: of.words.before, width: 60, margin: [0, 6, 0, 0] },
+        { svg: boxMark(28), width: 40 },
+        { text: of.words.after, width: 60, margin: [0, 6, 0, 0] },
+        { svg: boxMark(28), width: 40 },
+      ],
+      columnGap: 12,
+    },
+    ...feltPart(of, feltScale(of.lane.grades)),
+  ]
+}
