@@ -1,6 +1,6 @@
 import { arrange, canArrange, indexLibrary, ProblemError, type ArrangeAnswer } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
-import { readSession } from './readSession.ts'
+import { readTimedSession } from './readSession.ts'
 
 /**
  * The best order of a block's stations.
@@ -11,7 +11,7 @@ import { readSession } from './readSession.ts'
  */
 export function arrangeCommand(text: string, block?: string): ArrangeAnswer {
   const library = indexLibrary(libraryData)
-  const workout = readSession(text, library)
+  const workout = readTimedSession(text, library)
   const blocks = workout.sections.flatMap((s) => s.blocks)
   if (block === undefined || !blocks.some((b) => b.id === block)) {
     const expected = blocks

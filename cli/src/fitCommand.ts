@@ -1,6 +1,6 @@
 import { fit, indexLibrary, type FitAnswer } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
-import { readSession } from './readSession.ts'
+import { readTimedSession } from './readSession.ts'
 
 /**
  * The ways to a session's minutes.
@@ -11,5 +11,5 @@ import { readSession } from './readSession.ts'
  */
 export function fitCommand(text: string, fill = false): FitAnswer {
   const library = indexLibrary(libraryData)
-  return fit(readSession(text, library), library, { fill })
+  return fit(readTimedSession(text, library), library, { fill })
 }

@@ -1,4 +1,12 @@
-import { parse, ProblemError, readWorkoutText, referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+import {
+  parse,
+  ProblemError,
+  readWorkoutText,
+  referenceProblems,
+  sessionProblems,
+  type Library,
+  type Workout,
+} from '@esfuerzo/core'
 
 /** Whether a file is a session as JSON: it begins with a brace. All else is whiteboard text. */
 export const isJson = (text: string): boolean => text.trimStart().startsWith('{')
@@ -16,6 +24,18 @@ export function readSession(text: string, library: Library): Workout {
   }
   const workout = readWorkoutText(text)
   const problems = referenceProblems(workout, library)
+  if (problems.length) throw new ProblemError(problems)
+  return workout
+}
+
+/**
+ * A session that is to be timed.
+ *
+ * @throws {ProblemError} also where a lane has more steps than it may have
+ */
+export function readTimedSession(text: string, library: Library): Workout {
+  const workout = readSession(text, library)
+  const problems = sessionProblems(workout, library)
   if (problems.length) throw new ProblemError(problems)
   return workout
 }

@@ -11,7 +11,7 @@ import {
   type Spread,
 } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
-import { readSession } from './readSession.ts'
+import { readTimedSession } from './readSession.ts'
 
 export interface SpreadAnswer {
   groups: {
@@ -35,7 +35,7 @@ export function spreadCommand(text: string, children = '10000'): SpreadAnswer {
   if (!Number.isInteger(count) || count < 1 || count > 100_000)
     throw new ProblemError([{ code: 'invalid', path: ['--children'], received: children, expected: '1 to 100 000' }])
   const library = indexLibrary(libraryData)
-  const workout = readSession(text, library)
+  const workout = readTimedSession(text, library)
   return {
     groups: workout.groups.map((group) => {
       return {

@@ -1,6 +1,6 @@
 import { indexLibrary, ProblemError, timeline, totals, type Span, type Step } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
-import { readSession } from './readSession.ts'
+import { readTimedSession } from './readSession.ts'
 
 export interface TimelineAnswer {
   groups: {
@@ -24,7 +24,7 @@ export interface TimelineAnswer {
  */
 export function timelineCommand(text: string, groupId?: string): TimelineAnswer {
   const library = indexLibrary(libraryData)
-  const workout = readSession(text, library)
+  const workout = readTimedSession(text, library)
   const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
   if (groups.length === 0) {
     const expected = workout.groups.map((g) => g.id).join(', ')

@@ -149,3 +149,18 @@ it('fits a session to its minutes, arranges a block, says when children finish',
   expect(spread.groups[0].finish).toMatchObject({ early: 840, median: 840, last: 840, inTime: 0 })
   expect((await core('spread', text, '--children', 'many')).code).toBe(2)
 })
+
+it('says by name what is too long to be worked out, and works nothing out', async () => {
+  const text = await file(
+    'endless.txt',
+    ['# Endless', 'minutes 20; groups 2-3', '## Main part', ...calls(3)].join('\n'),
+  )
+  for (const command of ['timeline', 'fit', 'spread']) {
+    const { code, out, err } = await core(command, text)
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toMatch(/^sections\[0\]\.blocks\[\d\]: at most 3000 steps for .*, found more\n$/)
+  }
+  // As text it is as good as any other.
+  expect((await core('notation', text)).code).toBe(0)
+})
+const calls = (n: number) => Array.from({ length: n }, () => ['calls every 1 s; for 60 min', 'top: squat']).flat()

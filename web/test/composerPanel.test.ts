@@ -30,6 +30,7 @@ const session = typed(
   'heads: squat 10',
   'tails: lunge 8',
 )
+const endless = ['calls every 1 s; for 60 min', 'top: squat']
 beforeEach(() => {
   setActivePinia(createPinia())
   serve({})
@@ -68,6 +69,18 @@ describe('the lanes ask where the question arises', () => {
     composing(setDetails(session, { minutes: 13, finishTogether: true }))
     const together = await open(LanesPanel)
     expect(together.words()).toContain('Ways to fit')
+  })
+
+  it('a lane of more steps than may be sent says so and leads to where they run out', async () => {
+    const composer = composing(typed('minutes 20; groups K-1, 4-6', '## Main part', 'squat', ...endless, ...endless))
+    const { press, words } = await open(LanesPanel)
+    expect(words()).toContain('> 50:30')
+    expect(words()).toContain('Lane A, B: more than 3000 steps, too many to send home.')
+    await press('Where they run out')
+    expect(composer.selectedRow).toMatchObject({ id: 's2' })
+    // What is typed goes on being taken.
+    composer.edit((w) => setDetails(w, { minutes: 60 }))
+    expect(composer.workout.minutes).toBe(60)
   })
 
   it('whether everybody finishes can always be asked', async () => {

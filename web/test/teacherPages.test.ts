@@ -178,8 +178,8 @@ describe('handing out', () => {
     lastSent = null
     classes = []
   })
-  const open = async () => {
-    answers[`GET /api/workouts/${ID}`] = () => [200, { id: ID, revision: 7, updatedAt: '', document: document_ }]
+  const open = async (document = document_) => {
+    answers[`GET /api/workouts/${ID}`] = () => [200, { id: ID, revision: 7, updatedAt: '', document }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     answers['GET /api/classes'] = () => [200, { classes }]
     answers[`GET /api/workouts/${ID}/last-sent`] = () => [200, { document: lastSent }]
@@ -187,6 +187,13 @@ describe('handing out', () => {
     await flushPromises()
     return page
   }
+
+  it('says what cannot be sent before anything is sent', async () => {
+    answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
+    const page = await open({ ...document_, sections: [] })
+    expect(page.find('.care[role=status]').text()).toBe('Should be at least one move, found none')
+    expect(page.find('.make button.main').attributes('disabled')).toBeDefined()
+  })
 
   it('makes a link of the very revision that was seen, and ends it', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]

@@ -1,6 +1,7 @@
 import { ProblemError, type Problem } from '../problem.ts'
 import { limits } from '../workout/limits.ts'
 import { readDocument, writtenDocument, type DocumentKind } from './document.ts'
+import { utf8Length } from './utf8Length.ts'
 
 /**
  * Reads a document from the text of a file.
@@ -25,12 +26,3 @@ export function readDocumentText<T>(kind: DocumentKind<T>, text: string): T {
 /** A document as the text that is stored, in the version {@link writtenDocument} gives it. */
 export const writtenText = <T>(kind: DocumentKind<T>, document: T): string =>
   JSON.stringify(writtenDocument(kind, document))
-
-function utf8Length(text: string): number {
-  let bytes = 0
-  for (const char of text) {
-    const point = char.codePointAt(0)!
-    bytes += point < 0x80 ? 1 : point < 0x800 ? 2 : point < 0x10000 ? 3 : 4
-  }
-  return bytes
-}

@@ -30,16 +30,15 @@ export interface Parsed {
 const longestLine = 6000
 
 /**
- * Reads a whiteboard text. Whatever can be read is; the rest is named with its line and column, and left out.
+ * Reads a whiteboard text. Whatever can be read is; the rest is named with its line and column, and left out. A text with more
+ * lines or mistakes than a session ever has is read so far and no further, and that is named too.
  *
  * @param defaults the groups a text without any is for; left out, K–1, 2–3 and 4–6
  */
 export function parse(text: string, library: Library, defaults?: readonly Group[]): Parsed {
   const reader = new Reader(library, defaults)
-  text
-    .slice(0, limits.bytes)
-    .split(/\r\n|[\n\r\u2028\u2029]/)
-    .forEach((line, i) => reader.line(line, i + 1))
+  const lines = text.slice(0, limits.bytes).split(/\r\n|[\n\r\u2028\u2029]/)
+  for (const [i, line] of lines.entries()) if (!reader.goesOn(line, i + 1)) break
   return reader.end()
 }
 
@@ -70,7 +69,19 @@ class Reader {
     this.#groups = defaults ?? newWorkout('x', lanes, 20, library.version).groups
   }
 
-  line(raw: string, n: number): void {
+  /** Reads a line, where there is room for it. */
+  goesOn(raw: string, n: number): boolean {
+    if (n > limits.lines) {
+      const at = { line: n, column: 1, length: Math.max(1, raw.length) }
+      this.#problems.push(textProblem('too-many', at, { expected: `at most ${limits.lines} lines; ${unreadRest}` }))
+      return false
+    }
+    if (this.#problems.length > limits.mistakes) return false
+    this.#line(raw, n)
+    return true
+  }
+
+  #line(raw: string, n: number): void {
     const line = raw.trimEnd()
     const text = line.trimStart()
     if (text.startsWith('>')) return this.#note(line.slice(line.indexOf('>') + 1).replace(/^ /, ''))
@@ -253,8 +264,19 @@ class Reader {
       space: space !== undefined,
       headings: this.#headings,
     }
-    return { workout, problems: this.#problems, said }
+    return { workout, problems: atMost(this.#problems), said }
   }
+}
+
+const unreadRest = 'what comes after was not read'
+
+/** The first mistakes, and in place of all others that there are more. */
+function atMost(problems: TextProblem[]): TextProblem[] {
+  const next = problems[limits.mistakes]
+  if (!next) return problems
+  const { line, column, length } = next
+  const expected = `at most ${limits.mistakes} mistakes; ${unreadRest}`
+  return [...problems.slice(0, limits.mistakes), textProblem('too-many', { line, column, length }, { expected })]
 }
 
 function readOwnLine(text: string, block: Block): Block | undefined {

@@ -1,3 +1,4 @@
+import { utf8Length } from '../documents/utf8Length.ts'
 import { fetchList } from '../home/fetchList.ts'
 import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
@@ -5,9 +6,10 @@ import { ProblemError } from '../problem.ts'
 import { versionFor } from '../moves/versionFor.ts'
 import { defaultPace } from '../timing/pace.ts'
 import { addSpan, noTime } from '../timing/span.ts'
-import { timeline } from '../timing/timeline.ts'
+import { laneProblems, timeline } from '../timing/timeline.ts'
 import { stationsOf } from '../workout/forms/index.ts'
 import { lowestGrade } from '../workout/group.ts'
+import { limits } from '../workout/limits.ts'
 import { valueFor } from '../workout/perGroup.ts'
 import type { Workout } from '../workout/schema.ts'
 import { careCodes } from '../words/care.ts'
@@ -21,7 +23,8 @@ import { publicationFormat, type Publication, type PublishedMove } from './schem
  * A station, move or version is in it only where some lane does it; a link or note never is.
  *
  * @param schoolNote a line of the school's own
- * @throws {ProblemError} `too-small` where a lane has nothing to do; `unknown-move` and `unknown-version`
+ * @throws {ProblemError} `too-small` where no lane has anything to do; `too-many` where one has more steps than a lane may
+ *   have; `too-big` where it all comes to more than may be sent; `unknown-move` and `unknown-version`
  */
 export function publish(workout: Workout, ours: Library, schoolNote = ''): Publication {
   const library = libraryFor(workout, ours)
@@ -29,9 +32,13 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
   const use = (move: string, version: string) =>
     void (used.get(move) ?? used.set(move, new Set()).get(move)!).add(version)
   const blocks = workout.sections.flatMap((s) => s.blocks)
-  const lanes = workout.groups.map((group) => {
+  const timed = workout.groups.map((group) => {
     const pace = defaultPace(group)
-    const steps = timeline(workout, group.id, library, pace)
+    return { group, pace, steps: timeline(workout, group.id, library, pace) }
+  })
+  const problems = timed.flatMap(({ group, steps }) => laneProblems(workout, group, steps))
+  if (problems.length) throw new ProblemError(problems)
+  const lanes = timed.map(({ group, pace, steps }) => {
     const choices: Record<string, string> = {}
     const loads = Object.fromEntries(
       blocks
@@ -93,7 +100,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     ...(optional && { optional }),
   }))
 
-  return {
+  return sendable({
     format: publicationFormat,
     version: 1,
     title: workout.title,
@@ -122,7 +129,15 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     moves,
     figures: [...figures].flatMap((id) => library.figures.get(id) ?? []),
     phrases: phrasesOf(library.words, [...moves.flatMap(textsOfMove), ...kit.flatMap(textsOfKit)]),
-  }
+  })
+}
+
+/** @throws {ProblemError} `too-big` */
+function sendable(publication: Publication): Publication {
+  const bytes = utf8Length(JSON.stringify(publication))
+  if (bytes <= limits.sentBytes) return publication
+  const expected = `at most ${limits.sentBytes >> 20} MiB when it is sent home; fewer groups, rounds or stations`
+  throw new ProblemError([{ code: 'too-big', path: [], expected, received: `${(bytes / 2 ** 20).toFixed(1)} MiB` }])
 }
 
 /** The rows of what is played. */

@@ -35,6 +35,9 @@ export interface Carry {
 /** A session starts standing, nothing rested. */
 export const startCarry: Carry = { stance: startStance, rested: 0 }
 
+/** Thrown where a lane would get more steps than it may have. */
+export class LaneFull extends Error {}
+
 /** Which lap and which set a step belongs to, from 1. */
 export interface Where {
   lap?: number
@@ -48,6 +51,8 @@ export interface Where {
  */
 export class StepBuilder {
   readonly steps: Step[] = []
+  /** How many steps there may be. */
+  readonly #most: number
   readonly group: Group
   readonly pace: number
   #library: Library
@@ -63,8 +68,12 @@ export class StepBuilder {
   #stance: Stance
   #rested: number
 
-  /** @param carry what came before; left out, the session begins */
-  constructor(group: Group, library: Library, pace: number, { stance, rested }: Carry = startCarry) {
+  /**
+   * @param carry what came before; left out, the session begins
+   * @param most how many steps there may be: whatever would add another throws {@link LaneFull}
+   */
+  constructor(group: Group, library: Library, pace: number, { stance, rested }: Carry = startCarry, most = Infinity) {
+    this.#most = most
     this.group = group
     this.pace = pace
     this.#library = library
@@ -96,6 +105,7 @@ export class StepBuilder {
   }
 
   #add(step: Step): void {
+    if (this.steps.length >= this.#most) throw new LaneFull()
     this.#before?.push(this.carry)
     this.steps.push(step)
     this.#at += step.seconds.typical

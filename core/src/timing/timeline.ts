@@ -1,12 +1,13 @@
 import { libraryFor } from '../moves/carryMoves.ts'
 import type { Library } from '../moves/library.ts'
-import { ProblemError } from '../problem.ts'
+import { ProblemError, type Problem } from '../problem.ts'
 import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
 import type { Group } from '../workout/group.ts'
 import type { Workout } from '../workout/schema.ts'
 import { defaultPace } from './pace.ts'
+import { limits } from '../workout/limits.ts'
 import type { Step } from './step.ts'
-import { StepBuilder } from './stepBuilder.ts'
+import { LaneFull, startCarry, StepBuilder } from './stepBuilder.ts'
 
 import { timeAmrap } from './amrap.ts'
 import { timeCalls } from './calls.ts'
@@ -45,7 +46,7 @@ const timings: { [F in Form]: (block: BlockOf<F>, steps: StepBuilder) => void } 
 
 /**
  * A session as one group lives it, second by second. Typical seconds leave no gap, do not overlap and add up
- * to the total.
+ * to the total. What is longer than a lane may be ends one step past that: {@link laneProblems} says so.
  *
  * @param library ours; the teacher's own moves come with the session
  * @param pace seconds against grades 4–6; left out, the group's grades decide
@@ -63,15 +64,53 @@ export function timeline(workout: Workout, groupId: string, library: Library, pa
       },
     ])
   }
-  const steps = new StepBuilder(group, libraryFor(workout, library), pace ?? defaultPace(group))
-  for (const section of workout.sections) {
-    for (const block of section.blocks) {
-      steps.enter(section.id, block.id)
-      timeBlock(block, steps)
+  const steps = new StepBuilder(
+    group,
+    libraryFor(workout, library),
+    pace ?? defaultPace(group),
+    startCarry,
+    limits.steps + 1,
+  )
+  try {
+    for (const section of workout.sections) {
+      for (const block of section.blocks) {
+        steps.enter(section.id, block.id)
+        timeBlock(block, steps)
+      }
     }
+  } catch (error) {
+    if (!(error instanceof LaneFull)) throw error
   }
   return steps.steps
 }
+
+/** Whether a lane has more steps than it may have: it cannot be sent home, and its time is longer than said. */
+export const isTooLong = (steps: readonly Step[]): boolean => steps.length > limits.steps
+
+/**
+ * What keeps a lane from being sent home: more steps than a lane may have, named by the block in which they run out.
+ *
+ * @param steps of the group, from {@link timeline}
+ * @example laneProblems(session, group, steps) // [{ code: 'too-many', path: ['sections', 1, 'blocks', 0], … }]
+ */
+export function laneProblems(workout: Workout, group: Group, steps: readonly Step[]): Problem[] {
+  if (!isTooLong(steps)) return []
+  const { section: sectionId, block: blockId } = steps.at(-1)!
+  const section = workout.sections.findIndex((s) => s.id === sectionId)
+  const block = workout.sections[section]!.blocks.findIndex((b) => b.id === blockId)
+  return [
+    {
+      code: 'too-many',
+      path: ['sections', section, 'blocks', block],
+      expected: `at most ${limits.steps} steps for ${group.name}; fewer rounds, rungs, calls or stations`,
+      received: 'more',
+    },
+  ]
+}
+
+/** {@link laneProblems} of every lane. @throws {ProblemError} `unknown-move` or `unknown-version` */
+export const sessionProblems = (workout: Workout, library: Library): Problem[] =>
+  workout.groups.flatMap((group) => laneProblems(workout, group, timeline(workout, group.id, library)))
 
 /**
  * A group's steps up to a block: how that finds the child. Of a block that is nowhere in the session, the beginning.

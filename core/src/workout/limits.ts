@@ -12,6 +12,14 @@ export const limits = {
   words: 6,
   /** A teacher's own moves in one session. */
   ownMoves: 40,
+  /** Steps of one lane: so many a child never takes, and no server or phone has to work out more. */
+  steps: 3000,
+  /** What is sent home, as JSON, in bytes of UTF-8. */
+  sentBytes: 4 * 1024 * 1024,
+  /** Lines of a whiteboard text. */
+  lines: 2000,
+  /** Mistakes of a text that are named one by one. */
+  mistakes: 100,
   /** The whole document as JSON, in bytes of UTF-8. */
   bytes: 512 * 1024,
   /** One line of text: a title, a name. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { finishTogether, minutesText, moveNames, sayName, type Step } from '@esfuerzo/core'
+import { finishTogether, limits, minutesText, moveNames, sayName, type Step } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../teacher/library.ts'
 import LaneStrip from './LaneStrip.vue'
@@ -12,14 +12,15 @@ const { t } = useI18n()
 const composer = useComposer()
 const budget = computed(() => composer.workout.minutes * 60)
 const lanes = computed(() =>
-  composer.lanes.map(({ group, steps, totals }) => {
+  composer.lanes.map(({ group, steps, totals, tooLong }) => {
     const { low, typical, high } = totals.session.seconds
     const over = typical - budget.value
     const fit = over > 0 ? t('lanes.late', { by: minutesText(over) }) : t('lanes.spare', { by: minutesText(-over) })
     const spread = low === high ? '' : t('lanes.spread', { low: minutesText(low), high: minutesText(high) })
     // More than a fifth of the minutes left is well under them.
     const spare = -over > budget.value / 5
-    return { group, steps, total: minutesText(typical), late: over > 0, low: spare, fit, spread }
+    const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
+    return { group, steps, total, late: over > 0, low: spare, fit, spread }
   }),
 )
 const scale = computed(() =>
@@ -50,6 +51,12 @@ function onGo(step: Step) {
 const apart = computed(() => {
   const ends = composer.lanes.map((l) => l.totals.session.seconds.typical)
   return composer.workout.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
+})
+/** Lanes that are too long to be sent home, and where their steps run out. */
+const tooLong = computed(() => {
+  const found = composer.lanes.filter((lane) => lane.tooLong)
+  const letters = found.map((lane) => lane.group.letter).join(', ')
+  return found[0] && { letters, last: found[0].steps.at(-1)! }
 })
 const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 </script>
@@ -94,6 +101,10 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
       </div>
       <span class="quiet">{{ t('lanes.minutes') }}</span>
     </div>
+    <p v-if="tooLong" class="care" role="status">
+      {{ t('lanes.tooLong', { letters: tooLong.letters, most: limits.steps }) }}
+      <button type="button" class="link" @click="onGo(tooLong.last)">{{ t('lanes.goThere') }}</button>
+    </p>
     <p class="asks">
       <button
         v-if="lanes.some((lane) => lane.late) || apart"

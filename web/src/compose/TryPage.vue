@@ -49,7 +49,7 @@ const back = () => router.push({ name: 'compose', params: { id: props.id } })
   <main v-else class="try">
     <template v-if="composer.loadError || result?.problem">
       <h1>{{ t('compose.cannotTry') }}</h1>
-      <p>{{ composer.loadError ? t(`errors.${composer.loadError}`) : t('handout.nothing') }}</p>
+      <p>{{ composer.loadError ? t(`errors.${composer.loadError}`) : result?.problem }}</p>
       <v-btn class="main" @click="back">{{ t('handout.back') }}</v-btn>
     </template>
     <p v-else class="quiet">{{ t('loading') }}</p>

@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, minutesText, timeline, totals, type Workout } from '@esfuerzo/core'
+import { differences, minutesText, problemSentence, timeline, totals, type Workout } from '@esfuerzo/core'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../compose/differenceText.ts'
 import { client } from '../shared/client.ts'
@@ -10,7 +10,7 @@ import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../teacher/library.ts'
 import ClassChoice from './ClassChoice.vue'
 import LinkCode from './LinkCode.vue'
-import { sendingLooks, type SendingLook } from './sendingLooks.ts'
+import { sendingLooks, sendingProblems, type SendingLook } from './sendingLooks.ts'
 import { useCalls } from './useCalls.ts'
 
 /** Links for the families: what has changed since the last, what deserves a look, making, showing and ending one. */
@@ -40,6 +40,8 @@ const lookText = (look: SendingLook): string => {
   return t(`handout.look.${look.code}`, { ...look })
 }
 const looks = computed(() => sendingLooks(props.workout, library).map(lookText))
+
+const blocked = computed(() => sendingProblems(props.workout, library).map(problemSentence))
 
 const iso = (days: number) => DateTime.now().plus({ days }).toISODate()
 const until = ref(iso(14))
@@ -110,11 +112,12 @@ async function onCopy(p: PublicationInfo) {
         <li v-for="line in looks" :key="line">{{ line }}</li>
       </ul>
     </details>
+    <p v-for="line in blocked" :key="line" class="care" role="status">{{ line }}</p>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <div class="make">
       <ClassChoice v-model="classId" :groups="workout.groups" @classes="classes = $event" />
       <v-text-field v-model="until" type="date" :label="t('handout.until')" :min="iso(1)" :max="iso(364)" />
-      <v-btn class="main" :loading="busy" :disabled="!days" @click="onPublish">{{
+      <v-btn class="main" :loading="busy" :disabled="!days || blocked.length > 0" @click="onPublish">{{
         t(publications.length ? 'handout.again' : 'handout.make')
       }}</v-btn>
     </div>

@@ -1,11 +1,14 @@
 import {
   minutesText,
   obstacles,
+  ProblemError,
+  publish,
   stationsOf,
   timeline,
   totals,
   valueFor,
   type Library,
+  type Problem,
   type Workout,
 } from '@esfuerzo/core'
 
@@ -39,4 +42,15 @@ export function sendingLooks(workout: Workout, library: Library): SendingLook[] 
   if (!workout.aim.target) looks.push({ code: 'noTarget' })
   if (!stations.some((s) => s.record)) looks.push({ code: 'noResult' })
   return looks
+}
+
+/** What keeps a session from being sent out at all: nothing in it, more steps or more bytes than may be sent. */
+export function sendingProblems(workout: Workout, library: Library): Problem[] {
+  try {
+    publish(workout, library)
+    return []
+  } catch (error) {
+    if (error instanceof ProblemError) return error.problems
+    throw error
+  }
 }

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { z } from 'zod'
-import { indexLibrary, ProblemError, type Problem, type Workout } from '@esfuerzo/core'
+import { indexLibrary, ProblemError, sessionProblems, type Problem, type Workout } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { works, type WorkName, type Works } from './works.ts'
 
@@ -19,6 +19,8 @@ export const door = {
     report: (share: number) => void,
   ): Outcome<N> {
     try {
+      const problems = sessionProblems(workout, library)
+      if (problems.length) return { problems }
       return { answer: works[name](workout, asked, library, report) }
     } catch (error) {
       if (error instanceof ProblemError) return { problems: error.problems }

@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest'
+import {
+  isTooLong,
+  laneProblems,
+  limits,
+  parse,
+  ProblemError,
+  problemEnglish,
+  publish,
+  readWorkout,
+  timeline,
+} from '@esfuerzo/core'
+import { newBlock } from '../src/workout/forms/index.ts'
+import { library, sessionOf, stations } from './sessions.ts'
+import { dearSession, hostileSessions, largeSession } from './support/hostile.ts'
+
+function problemsOf(run: () => unknown) {
+  try {
+    run()
+  } catch (error) {
+    if (error instanceof ProblemError) return error.problems
+    throw error
+  }
+  return []
+}
+
+describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
+  it('is a session of allowed values, and is refused by name before it is worked out', () => {
+    const workout = readWorkout(JSON.parse(JSON.stringify(session())))
+    const steps = timeline(workout, 'g1', library)
+    expect(steps).toHaveLength(limits.steps + 1)
+    const problems = problemsOf(() => publish(workout, library))
+    expect(problems).toHaveLength(6)
+    expect(problemEnglish(problems[0]!)).toMatch(
+      /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .*; fewer rounds, rungs, calls or stations, found more$/,
+    )
+  })
+})
+
+it('the step that is one too many is named by its block, the last that fits is not', () => {
+  const laps = { all: Array.from({ length: 30 }, () => ({ work: 20, rest: 0 })) }
+  const intervals = { ...newBlock.intervals('b2'), laps, stations: stations(100) }
+  const fits = sessionOf([intervals])
+  const group = fits.groups[0]!
+  const whole = timeline(fits, 'g1', library)
+  expect(whole).toHaveLength(3000)
+  expect(isTooLong(whole)).toBe(false)
+  expect(laneProblems(fits, group, whole)).toEqual([])
+  const more = sessionOf([intervals, { ...newBlock.talk('b9'), seconds: { all: 5 } }])
+  const problems = laneProblems(more, group, timeline(more, 'g1', library))
+  expect(problems.map((p) => [p.code, p.path])).toEqual([['too-many', ['sections', 0, 'blocks', 1]]])
+})
+
+it('what is as large as may be is sent, and stays under what may be sent', () => {
+  const body = JSON.stringify(publish(largeSession(), library))
+  expect(body.length).toBeGreaterThan(2 ** 20)
+  expect(body.length).toBeLessThan(limits.sentBytes)
+  expect(publish(dearSession(), library).lanes).toHaveLength(6)
+})
+
+describe('a text', () => {
+  it('with more lines than a session ever has is read so far', () => {
+    const { workout, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
+    expect(workout.sections).toHaveLength(0)
+    expect(problems).toMatchObject([{ code: 'too-many', line: limits.lines + 1 }])
+    expect(problems[0]!.expected).toContain('what comes after was not read')
+  })
+
+  it('names a hundred mistakes and that there are more, whatever comes after them', () => {
+    const { workout, problems } = parse(`10 squats\n${'no such thing\n'.repeat(1000)}10 lunges`, library)
+    expect(problems).toHaveLength(limits.mistakes + 1)
+    expect(problems.at(-1)).toMatchObject({ code: 'too-many', line: limits.mistakes + 2 })
+    expect(workout.sections[0]!.blocks[0]).toMatchObject({ stations: [{ cells: { all: { move: 'squat' } } }] })
+    const inOneLine = parse(`ladder 1-10: ${'no such thing, '.repeat(150)}`, library)
+    expect(inOneLine.problems).toHaveLength(limits.mistakes + 1)
+  })
+
+  it('with exactly so many is read whole', () => {
+    const { problems } = parse(`${'no such thing\n'.repeat(limits.mistakes)}10 squats`, library)
+    expect(problems).toHaveLength(limits.mistakes)
+    expect(parse('\n'.repeat(limits.lines - 1) + '10 squats', library).problems).toEqual([])
+  })
+})
