@@ -12,9 +12,13 @@ export const errorStatus = {
   'newer-document': 409,
   ended: 410,
   'too-big': 413,
+  'too-dear': 413,
   'too-many-tries': 429,
   unexpected: 500,
   'database-away': 503,
+  'storage-full': 503,
+  'mail-away': 503,
+  busy: 503,
 } as const
 export type ErrorCode = keyof typeof errorStatus
 

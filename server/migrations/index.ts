@@ -1,8 +1,10 @@
 import type { Knex } from 'knex'
 import * as classes from './classes.ts'
 import * as first from './first.ts'
+import * as gone from './gone.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
 import * as lateRuns from './lateRuns.ts'
+import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
 
 /** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
@@ -12,4 +14,6 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '003-own-moves', migration: ownMoves },
   { name: '004-classes', migration: classes },
   { name: '005-late-runs', migration: lateRuns },
+  { name: '006-outlines', migration: outlines },
+  { name: '007-gone', migration: gone },
 ]

@@ -14,6 +14,7 @@ import { classRoutes } from './classes/routes.ts'
 import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
 import type { Deletions } from './deletions/deletions.ts'
+import type { Gone } from './gone/gone.ts'
 import { exportRoutes } from './export/routes.ts'
 import { familySheetRoutes, handoutRoutes } from './handout/routes.ts'
 import { healthRoutes } from './health.ts'
@@ -30,6 +31,8 @@ import { runListRoutes, runSendRoutes } from './runs/routes.ts'
 import { schemaRoutes } from './schemas.ts'
 import { settingsRoutes } from './settings/routes.ts'
 import { shelfRoutes } from './shelf/routes.ts'
+import { openPaper } from './sheets/paper.ts'
+import type { WorkPool } from './workers/workPool.ts'
 import { workoutRoutes } from './workouts/routes.ts'
 
 /** Everything the application needs from outside. */
@@ -43,6 +46,10 @@ export interface AppParts {
   outbox: Outbox
   /** What is deleted for good is written down. */
   deletions: Deletions
+  /** What is deleted is heard of. */
+  gone: Gone
+  /** Where long work is done. */
+  workPool: WorkPool
   limits?: Limits
   /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
   pages?: string
@@ -59,6 +66,8 @@ export function createApp({
   log,
   outbox,
   deletions,
+  gone,
+  workPool,
   limits = defaultLimits,
   pages,
 }: AppParts): Express {
@@ -102,10 +111,11 @@ export function createApp({
   )
   healthRoutes(app, db)
   schemaRoutes(app)
-  linkRoutes(app, db)
+  const paper = openPaper(workPool, gone)
+  linkRoutes(app, db, gone)
   app.use('/api/go', json)
   runSendRoutes(app, db, limits)
-  familySheetRoutes(app, db, limits)
+  familySheetRoutes(app, db, limits, paper)
 
   const signInStore = new (connectPgSimple(session))({
     pool,
@@ -146,10 +156,10 @@ export function createApp({
   moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)
   outboxRoutes(app, outbox, config.demo)
-  publicationRoutes(app, db, library, secret)
+  publicationRoutes(app, db, workPool, secret)
   runListRoutes(app, db)
   classRoutes(app, db, deletions)
-  handoutRoutes(app, { db, library, secret, limits, outbox, pagesAt })
+  handoutRoutes(app, { db, paper, secret, limits, outbox, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)
 

@@ -9,7 +9,9 @@ import { readConfig } from './config.ts'
 import { migrateDatabase, openDatabase } from './database.ts'
 import { addDemo } from './demo/addDemo.ts'
 import { openDeletions } from './deletions/deletions.ts'
+import { listenForGone } from './gone/gone.ts'
 import { openOutbox } from './outbox/outbox.ts'
+import { openWorkPool } from './workers/workPool.ts'
 import { pagesFolder } from './pages/pagesFolder.ts'
 
 const config = readConfig(process.env)
@@ -23,6 +25,9 @@ pool.on('error', (error) => log.warn({ err: error }, 'a database connection was 
 await migrateDatabase(db)
 if (config.demo) await addDemo(db, library, config.secret, new Date())
 
+const gone = await listenForGone(config.databaseUrl, log)
+const workPool = openWorkPool()
+
 const server = createServer(
   createApp({
     config,
@@ -32,6 +37,8 @@ const server = createServer(
     log,
     outbox: openOutbox(config.outbox),
     deletions: openDeletions(config.deletions),
+    gone,
+    workPool,
     pages: pagesFolder,
   }),
 )
@@ -53,7 +60,7 @@ function stop(signal: string): void {
   const late = setTimeout(() => process.exit(1), patience)
   late.unref()
   server.close(async () => {
-    await Promise.allSettled([db.destroy(), pool.end()])
+    await Promise.allSettled([db.destroy(), pool.end(), gone.close(), workPool.close()])
     process.exit(0)
   })
   server.closeIdleConnections()

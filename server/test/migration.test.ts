@@ -9,10 +9,11 @@ import { migrations } from '../migrations/index.ts'
 import { hashPassword } from '../src/accounts/password.ts'
 import { createApp } from '../src/app.ts'
 import { migrateDatabase, openDatabase } from '../src/database.ts'
+import { listenForGone } from '../src/gone/gone.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
 import { openOutbox } from '../src/outbox/outbox.ts'
-import { library, origin } from './support/testServer.ts'
+import { library, origin, workPool } from './support/testServer.ts'
 
 const folder = new URL('../../core/test/fixtures/version-1/', import.meta.url)
 const documents = Object.fromEntries(
@@ -104,12 +105,16 @@ it('a filled database of the release before is migrated, and everything in it op
 
   await migrateDatabase(db)
   const pool = new pg.Pool({ connectionString: url, max: 2 })
+  const log = pino({ level: 'silent' })
+  const gone = await listenForGone(url, log)
   const app = createApp({
     config: { secret, publicOrigin: origin, trustProxy: false, pagesAt: origin, demo: false },
     db,
     pool,
     library,
-    log: pino({ level: 'silent' }),
+    log,
+    gone,
+    workPool,
     outbox: openOutbox('unused'),
     deletions: { note: async () => {} },
     limits: defaultLimits,
@@ -139,5 +144,5 @@ it('a filled database of the release before is migrated, and everything in it op
   const fresh = { ...run, id: uuid(), publication: sha256 }
   await supertest(server).post(`/api/go/${token}/runs`).set('Origin', origin).send(fresh).expect(200)
   await new Promise((resolve) => server.close(resolve))
-  await Promise.all([db.destroy(), pool.end()])
+  await Promise.all([db.destroy(), pool.end(), gone.close()])
 })

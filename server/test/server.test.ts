@@ -6,6 +6,7 @@ import { errorStatus, problemDocumentSchema } from '@esfuerzo/contract'
 import { addDemo, demoSignIn } from '../src/demo/addDemo.ts'
 import { isDatabaseAway } from '../src/database.ts'
 import { readConfig } from '../src/config.ts'
+import { defaultLimits } from '../src/http/limits.ts'
 import { loggedPath } from '../src/http/logging.ts'
 import { problemDocument, ServerError, toServerError } from '../src/http/serverError.ts'
 import {
@@ -251,6 +252,7 @@ describe('signing in', () => {
 
   it('is limited by account and by address, and a good one clears the count', async () => {
     const strict = await testServer({
+      ...defaultLimits,
       account: { points: 3, seconds: 60 },
       address: { points: 5, seconds: 60 },
       mail: { points: 2, seconds: 60 },

@@ -1,9 +1,9 @@
 import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
-import { publicationSchema, publish, type Library, type Publication } from '@esfuerzo/core'
+import { publicationSchema, type Publication } from '@esfuerzo/core'
 import type { SheetKind } from '@esfuerzo/contract'
 import { implement, type Call } from '../http/implement.ts'
-import { Counter, type Limits } from '../http/limits.ts'
+import { Counter, LocalCounter, type Limits } from '../http/limits.ts'
 import { linkToken } from '../http/linkToken.ts'
 import { ServerError } from '../http/serverError.ts'
 import { letters } from '../outbox/letters.ts'
@@ -11,30 +11,27 @@ import type { Outbox } from '../outbox/outbox.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import { readOwnSnapshot, readSnapshot } from '../publications/store.ts'
 import { readSettings } from '../settings/store.ts'
-import { sheetPdf } from '../sheets/sheetPdf.ts'
+import type { Paper } from '../sheets/paper.ts'
+import type { Sheet } from '../workers/works.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { findWorkout } from '../workouts/store.ts'
 import { calendarFile } from './calendarFile.ts'
 
-async function sendSheet(
-  publication: Publication,
-  kind: SheetKind,
-  { lanes, language, paper }: Call<'sheet'>['query'],
-  res: Response,
-): Promise<void> {
-  const wanted = lanes?.split(',') ?? publication.lanes.map((l) => l.id)
-  const known = wanted.filter((id) => publication.lanes.some((l) => l.id === id))
-  if (known.length === 0) {
-    const expected = publication.lanes.map((l) => l.id).join(', ')
-    throw new ServerError('invalid', [{ code: 'unknown-group', path: ['query', 'lanes'], received: lanes, expected }])
-  }
-  const pdf = await sheetPdf(publication, { kind, lanes: known, language, paper })
-  res.set('Content-Disposition', `inline; filename="${kind}.pdf"`).type('application/pdf').send(pdf)
+const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query']): Sheet => ({
+  kind,
+  language,
+  paper,
+  ...(lanes && { lanes: lanes.split(',') }),
+})
+
+function sendPdf(kind: SheetKind, pdf: Uint8Array, res: Response): void {
+  res.set({ 'Content-Disposition': `inline; filename="${kind}.pdf"`, 'Cache-Control': 'no-store' })
+  res.type('application/pdf').send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
 }
 
 export interface HandoutParts {
   db: Knex
-  library: Library
+  paper: Paper
   secret: string
   limits: Limits
   outbox: Outbox
@@ -43,7 +40,7 @@ export interface HandoutParts {
 }
 
 /** A session on paper, in a calendar, in a message: the teacher's side. */
-export function handoutRoutes(router: Router, { db, library, secret, limits, outbox, pagesAt }: HandoutParts): void {
+export function handoutRoutes(router: Router, { db, paper, secret, limits, outbox, pagesAt }: HandoutParts): void {
   const mails = new Counter(db, 'mail-families', { ...limits.mail, points: limits.mail.points * 4 })
   const linkOf = (id: string) => `${pagesAt}/go/${linkToken('publication', id, secret)}`
 
@@ -57,7 +54,8 @@ export function handoutRoutes(router: Router, { db, library, secret, limits, out
     const workout = await findWorkout(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
     const { familyNote } = await readSettings(db, teacherId)
-    await sendSheet(publish(workout.document, library, familyNote), params.kind, query, res)
+    const draft = { document: workout.document, schoolNote: familyNote }
+    sendPdf(params.kind, await paper.draft(teacherId, draft, asked(params.kind, query)), res)
     return undefined
   })
 
@@ -86,13 +84,15 @@ export function handoutRoutes(router: Router, { db, library, secret, limits, out
 }
 
 /** A sheet of what a link leads to, without a sign-in. */
-export function familySheetRoutes(router: Router, db: Knex, limits: Limits): void {
-  const byLink = new Counter(db, 'sheets', limits.runs)
+export function familySheetRoutes(router: Router, db: Knex, limits: Limits, paper: Paper): void {
+  const byLink = new LocalCounter(limits.sheets)
   implement(router, 'familySheet', async ({ params, query, res }) => {
-    const target = await resolveToken(db, params.token)
-    await byLink.count(target.id)
-    const body = (await readSnapshot(db, target.sha256))!
-    await sendSheet(publicationSchema.parse(JSON.parse(body)), params.kind, query, res)
+    const { id, sha256 } = await resolveToken(db, params.token)
+    const read = async () => {
+      await byLink.count(id)
+      return (await readSnapshot(db, sha256))!
+    }
+    sendPdf(params.kind, await paper.sent({ sha256, owner: id, read }, asked(params.kind, query)), res)
     return undefined
   })
 }

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible'
+import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes, type RateLimiterAbstract } from 'rate-limiter-flexible'
 import { ServerError } from './serverError.ts'
 
 /** How often something may be tried. */
@@ -18,6 +18,10 @@ export interface Limits {
   mail: Limit
   /** Runs sent by link; a class shares one. */
   runs: Limit
+  /** Runs sent by link from one address: a home, or a school's room. */
+  runsOfHome: Limit
+  /** Sheets made for a link; one that was made before is not counted. */
+  sheets: Limit
 }
 
 export const defaultLimits: Limits = {
@@ -25,6 +29,28 @@ export const defaultLimits: Limits = {
   address: { points: 60, seconds: 15 * 60 },
   mail: { points: 5, seconds: 60 * 60 },
   runs: { points: 600, seconds: 10 * 60 },
+  runsOfHome: { points: 150, seconds: 10 * 60 },
+  sheets: { points: 60, seconds: 10 * 60 },
+}
+
+/** A count kept by this server alone: of what is only to be kept within bounds. */
+export class LocalCounter {
+  #limiter: RateLimiterMemory
+
+  constructor(limit: Limit) {
+    this.#limiter = new RateLimiterMemory({ points: limit.points, duration: limit.seconds })
+  }
+
+  /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
+  count = (key: string): Promise<void> => consume(this.#limiter, key)
+}
+
+async function consume(limiter: RateLimiterAbstract, key: string): Promise<void> {
+  try {
+    await limiter.consume(key)
+  } catch (error) {
+    throw error instanceof RateLimiterRes ? new ServerError('too-many-tries') : error
+  }
 }
 
 /** A count kept in the database, so that several servers share it. Keys are hashed: no address or e-mail is stored. */
@@ -46,13 +72,7 @@ export class Counter {
   #key = (key: string) => createHash('sha256').update(key).digest('base64url')
 
   /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
-  async count(key: string): Promise<void> {
-    try {
-      await this.#limiter.consume(this.#key(key))
-    } catch (error) {
-      throw error instanceof RateLimiterRes ? new ServerError('too-many-tries') : error
-    }
-  }
+  count = (key: string): Promise<void> => consume(this.#limiter, this.#key(key))
 
   /** Forgets what was counted. */
   async clear(key: string): Promise<void> {

@@ -32,11 +32,21 @@ const words: Record<ErrorCode, [title: string, detail: string]> = {
   ],
   ended: ['This session has ended', 'Ask your teacher for a new link. A copy kept on this device still runs.'],
   'too-big': ['That is too large', 'Nothing was changed. A session has room for 512 KiB.'],
+  'too-dear': ['It is too much to work out', 'Nothing was changed. Fewer rounds, draws, stations or groups help.'],
   'too-many-tries': ['Too many tries', 'Wait a few minutes, then try again.'],
   unexpected: [
     'Something went wrong here',
     'Nothing was changed. Try again; if it stays, tell whoever looks after the server.',
   ],
+  'storage-full': [
+    'There is no room left on the server',
+    'Nothing was changed, and what your page has is kept. Tell whoever looks after the server.',
+  ],
+  'mail-away': [
+    'No message can be sent at the moment',
+    'Nothing was changed. Try again later; if it stays, tell whoever looks after the server.',
+  ],
+  busy: ['The server has its hands full', 'Nothing was changed. Try again in a moment.'],
   'database-away': [
     'The database is away',
     'Nothing was changed. It is usually back in a moment; your page tries again by itself.',

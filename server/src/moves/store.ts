@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { documentKinds, mostOwnMoves, movesFile, readDocument, type OwnMove } from '@esfuerzo/core'
 import type { UsedMove } from '@esfuerzo/contract'
+import { makeOutlines } from '../publications/outline.ts'
 
 interface Row {
   teacher_id: string
@@ -49,10 +50,19 @@ export const removeOwnMove = async (db: Knex, teacherId: string, id: string): Pr
 
 /** When each move was last in a session that was sent home, since a moment. */
 export async function usedMoves(db: Knex, teacherId: string, since: Date): Promise<UsedMove[]> {
+  const without: { sha256: string }[] = await db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .where({ 'p.teacher_id': teacherId, 's.outline': null })
+    .where('p.created_at', '>=', since)
+    .distinct('s.sha256')
+  await makeOutlines(
+    db,
+    without.map((row) => row.sha256),
+  )
   const { rows } = await db.raw<{ rows: { move: string; last: Date }[] }>(
-    `select m->>'id' as move, max(p.created_at) as last
+    `select m as move, max(p.created_at) as last
      from publications p join snapshots s on s.sha256 = p.sha256,
-          jsonb_array_elements(s.body::jsonb->'moves') m
+          jsonb_array_elements_text(s.outline->'moves') m
      where p.teacher_id = ? and p.created_at >= ?
      group by 1 order by 2 desc, 1`,
     [teacherId, since],

@@ -1,13 +1,13 @@
 import type { Knex } from 'knex'
 import { ServerError } from '../http/serverError.ts'
-import { findByToken, type LinkTarget } from './store.ts'
+import { findByToken, findForRun, type LinkTarget, type RunTarget } from './store.ts'
 import { tokenHash } from '../http/linkToken.ts'
 
 /** When a link ended or will end. */
-const endOf = ({ endedAt, endsAt }: LinkTarget): number => Math.min(endedAt?.getTime() ?? Infinity, endsAt.getTime())
+const endOf = ({ endedAt, endsAt }: Pick<LinkTarget, 'endedAt' | 'endsAt'>): number =>
+  Math.min(endedAt?.getTime() ?? Infinity, endsAt.getTime())
 
-async function known(db: Knex, token: string): Promise<LinkTarget> {
-  const target = await findByToken(db, tokenHash(token))
+function known<T>(target: T | undefined): T {
   if (!target) throw new ServerError('not-found')
   return target
 }
@@ -18,7 +18,7 @@ async function known(db: Knex, token: string): Promise<LinkTarget> {
  * @throws {ServerError} `not-found` for a token nobody made, `ended` for one whose time is over
  */
 export async function resolveToken(db: Knex, token: string): Promise<LinkTarget> {
-  const target = await known(db, token)
+  const target = known(await findByToken(db, tokenHash(token)))
   if (endOf(target) <= Date.now()) throw new ServerError('ended')
   return target
 }
@@ -34,8 +34,8 @@ const day = 24 * 60 * 60 * 1000
  * @param finishedAt when the run was over, by the device's clock
  * @throws {ServerError} `not-found`, `ended`
  */
-export async function resolveForRun(db: Knex, token: string, finishedAt: string): Promise<LinkTarget> {
-  const target = await known(db, token)
+export async function resolveForRun(db: Knex, token: string, finishedAt: string): Promise<RunTarget> {
+  const target = known(await findForRun(db, tokenHash(token)))
   const end = endOf(target)
   if (end > Date.now()) return target
   const inTime = Date.parse(finishedAt) <= end && Date.now() <= end + lateDays * day

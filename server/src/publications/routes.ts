@@ -1,15 +1,15 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import type { Library } from '@esfuerzo/core'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
+import type { Gone } from '../gone/gone.ts'
 import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { findWorkout } from '../workouts/store.ts'
 import { closeVersion, lastPublished } from '../workouts/versions.ts'
 import { resolveToken } from './resolveToken.ts'
-import { makePublication } from './makePublication.ts'
+import { publicationOf } from './publicationOf.ts'
 import { snapshotCache } from './snapshotCache.ts'
 import {
   addPublication,
@@ -20,9 +20,10 @@ import {
   type StoredPublication,
 } from './store.ts'
 import { linkToken } from '../http/linkToken.ts'
+import type { WorkPool } from '../workers/workPool.ts'
 
 /** Sending a session out, ending its link: the teacher's side. */
-export function publicationRoutes(router: Router, db: Knex, library: Library, secret: string): void {
+export function publicationRoutes(router: Router, db: Knex, pool: WorkPool, secret: string): void {
   const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
 
   implement(router, 'publishWorkout', async ({ teacherId, params, body }) => {
@@ -34,9 +35,10 @@ export function publicationRoutes(router: Router, db: Knex, library: Library, se
       throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
     }
     const { familyNote: schoolNote } = await readSettings(db, teacherId)
-    const publication = makePublication(
-      { teacherId, workoutId: workout.id, document: workout.document, schoolNote, classId: body.classId },
-      library,
+    const { document } = workout
+    const publication = publicationOf(
+      { teacherId, workoutId: workout.id, document, classId: body.classId },
+      await pool.run('snapshot', { document, schoolNote }, teacherId),
       secret,
       new Date(),
       body.days,
@@ -62,8 +64,8 @@ export function publicationRoutes(router: Router, db: Knex, library: Library, se
 }
 
 /** Following a link: the family's side, without a sign-in. */
-export function linkRoutes(router: Router, db: Knex): void {
-  const snapshot = snapshotCache((sha256) => readSnapshot(db, sha256))
+export function linkRoutes(router: Router, db: Knex, gone: Gone): void {
+  const snapshot = snapshotCache((sha256) => readSnapshot(db, sha256), gone)
 
   implement(router, 'resolveLink', async ({ params, res }) => {
     const { sha256, title, endsAt, grades } = await resolveToken(db, params.token)

@@ -1,6 +1,7 @@
 import { promisify } from 'node:util'
 import { brotliCompress, constants, gzip } from 'node:zlib'
 import { LRUCache } from 'lru-cache'
+import type { Gone } from '../gone/gone.ts'
 
 const brotli = promisify(brotliCompress)
 const zip = promisify(gzip)
@@ -13,18 +14,27 @@ export interface Encoded {
 }
 
 /**
- * Snapshots kept in memory, compressed once. They never change, so once warm no request needs the database.
+ * Snapshots kept in memory, compressed once. They never change, so once warm no request needs the database; one that is
+ * deleted is forgotten at once, and while deletions are not heard of nothing is answered from memory.
  *
  * @param read from the database
  */
-export function snapshotCache(read: (sha256: string) => Promise<string | undefined>) {
+export function snapshotCache(read: (sha256: string) => Promise<string | undefined>, gone: Gone) {
   const cache = new LRUCache<string, Encoded>({
     maxSize: 64 * 1024 * 1024,
     sizeCalculation: (e) => e.identity.length + e.br.length + e.gzip.length,
   })
+  // What was read before a deletion must not be kept after it.
+  let deletions = 0
+  gone.onGone((thing) => {
+    deletions++
+    if (!thing) cache.clear()
+    else if ('snapshot' in thing) cache.delete(thing.snapshot)
+  })
   return async (sha256: string): Promise<Encoded | undefined> => {
-    const known = cache.get(sha256)
+    const known = gone.heard ? cache.get(sha256) : undefined
     if (known) return known
+    const before = deletions
     const body = await read(sha256)
     if (body === undefined) return undefined
     const identity = Buffer.from(body)
@@ -33,7 +43,7 @@ export function snapshotCache(read: (sha256: string) => Promise<string | undefin
       br: await brotli(identity, { params: { [constants.BROTLI_PARAM_QUALITY]: 6 } }),
       gzip: await zip(identity),
     }
-    cache.set(sha256, encoded)
+    if (gone.heard && deletions === before) cache.set(sha256, encoded)
     return encoded
   }
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
+import type { Outline } from './outline.ts'
 
 interface Row {
   id: string
@@ -40,6 +41,7 @@ export interface NewPublication {
   workoutId: string
   sha256: string
   body: string
+  outline: Outline
   tokenHash: string
   title: string
   createdAt: Date
@@ -50,7 +52,10 @@ export interface NewPublication {
 /** Stores a publication; a snapshot that is there already is not stored again. */
 export async function addPublication(db: Knex, p: NewPublication): Promise<void> {
   await db.transaction(async (trx) => {
-    await trx('snapshots').insert({ sha256: p.sha256, body: p.body }).onConflict('sha256').ignore()
+    await trx('snapshots')
+      .insert({ sha256: p.sha256, body: p.body, outline: JSON.stringify(p.outline) })
+      .onConflict('sha256')
+      .ignore()
     await trx('publications').insert({
       id: p.id,
       teacher_id: p.teacherId,
@@ -108,6 +113,23 @@ export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarg
   if (!row) return undefined
   const { id, sha256, title, misused, grades } = row
   return { id, sha256, title, endsAt: row.ends_at, endedAt: row.ended_at, misused, grades }
+}
+
+/** Where a run belongs, and what it may be about. */
+export interface RunTarget extends Omit<LinkTarget, 'title' | 'grades'> {
+  /** Null where the snapshot is of the release before. */
+  outline: Outline | null
+}
+
+/** Where a run belongs by its link's token: one indexed query that reads no snapshot. */
+export async function findForRun(db: Knex, tokenHash: string): Promise<RunTarget | undefined> {
+  const row: (Row & { outline: Outline | null }) | undefined = await db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .where({ token_hash: tokenHash })
+    .first('p.id', 'p.sha256', 'p.ends_at', 'p.ended_at', 'p.misused', 's.outline')
+  if (!row) return undefined
+  const { id, sha256, misused, outline } = row
+  return { id, sha256, endsAt: row.ends_at, endedAt: row.ended_at, misused, outline }
 }
 
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {

@@ -1,34 +1,34 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import type { Problem, Publication, Run } from '@esfuerzo/core'
+import type { Problem, Run } from '@esfuerzo/core'
 import { implement } from '../http/implement.ts'
-import { Counter, type Limits } from '../http/limits.ts'
+import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
+import { makeOutlines, type Outline } from '../publications/outline.ts'
 import { resolveForRun } from '../publications/resolveToken.ts'
-import { readSnapshot } from '../publications/store.ts'
 import { addRun, listRuns } from './store.ts'
 
 /** What a run says that its publication does not have. */
-export function runProblems(run: Run, sha256: string, publication: Publication): Problem[] {
+export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
   const problems: Problem[] = []
   if (run.publication !== sha256)
     problems.push({ code: 'invalid', path: ['publication'], expected: 'the session this link leads to' })
-  if (!publication.lanes.some((l) => l.id === run.group)) {
+  if (!lanes.some((l) => l.id === run.group)) {
     problems.push({
       code: 'unknown-group',
       path: ['group'],
       received: run.group,
-      expected: publication.lanes.map((l) => l.id).join(', '),
+      expected: lanes.map((l) => l.id).join(', '),
     })
   }
-  const blocks = new Map(publication.sections.flatMap((s) => s.blocks).map((b) => [b.id, b]))
+  const known = new Map(blocks.map((b) => [b.id, b.stations]))
   run.results.forEach((result, i) => {
-    const block = blocks.get(result.block)
-    if (!block || (result.station && !block.stations.some((s) => s.id === result.station))) {
+    const stations = known.get(result.block)
+    if (!stations || (result.station && !stations.includes(result.station))) {
       problems.push({
         code: 'not-found',
-        path: ['results', i, block ? 'station' : 'block'],
-        received: block ? result.station : result.block,
+        path: ['results', i, stations ? 'station' : 'block'],
+        received: stations ? result.station : result.block,
       })
     }
   })
@@ -39,14 +39,17 @@ export function runProblems(run: Run, sha256: string, publication: Publication):
 
 /** A run on its way in. */
 export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
-  const byLink = new Counter(db, 'runs', limits.runs)
-  implement(router, 'sendRun', async ({ params, body }) => {
+  const byLink = new LocalCounter(limits.runs)
+  const byHome = new LocalCounter(limits.runsOfHome)
+  implement(router, 'sendRun', async ({ params, body, req }) => {
     const target = await resolveForRun(db, params.token, body.finishedAt)
+    // One home may not use up what a whole class shares.
+    await byHome.count(`${target.id} ${req.ip}`)
     await byLink.count(target.id)
-    const publication = JSON.parse((await readSnapshot(db, target.sha256))!) as Publication
-    const problems = runProblems(body, target.sha256, publication)
+    const outline = target.outline ?? (await makeOutlines(db, [target.sha256])).get(target.sha256)!
+    const problems = runProblems(body, target.sha256, outline)
     if (problems.length) throw new ServerError('invalid', problems)
-    await addRun(db, target.id, body)
+    if (!(await addRun(db, target.id, body))) throw new ServerError('too-many-tries')
     return { id: body.id }
   })
 }

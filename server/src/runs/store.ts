@@ -1,22 +1,37 @@
 import type { Knex } from 'knex'
-import { readDocument, runDocument, writtenText, type Publication, type Run } from '@esfuerzo/core'
+import { readDocument, runDocument, writtenText, type Run } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
+import { makeOutlines, type Outline } from '../publications/outline.ts'
 
-/** Stores a run; one that is there already stays as it is. */
-export async function addRun(db: Knex, publicationId: string, run: Run, receivedAt?: Date): Promise<void> {
-  await db('runs')
-    .insert({
-      publication_id: publicationId,
+/** A link has room for so many runs: several classes over a term (ours). */
+export const runRoom = 3000
+
+/**
+ * Stores a run; one that is there already stays as it is.
+ *
+ * @returns false where the link has no room for another
+ */
+export async function addRun(db: Knex, publicationId: string, run: Run, receivedAt?: Date): Promise<boolean> {
+  const { rows } = await db.raw<{ rows: { room: boolean; there: boolean }[] }>(
+    `with room as (select count(*) < :room as room from runs where publication_id = :publicationId),
+          added as (
+            insert into runs (publication_id, id, group_id, started_at, finished_at, zone, document, received_at)
+            select :publicationId, :id, :group, :startedAt, :finishedAt, :zone, :document, coalesce(:receivedAt, now())
+            from room where room on conflict (publication_id, id) do nothing)
+     select room, exists (select from runs where publication_id = :publicationId and id = :id) as there from room`,
+    {
+      publicationId,
+      room: runRoom,
       id: run.id,
-      group_id: run.group,
-      started_at: run.startedAt,
-      finished_at: run.finishedAt,
+      group: run.group,
+      startedAt: run.startedAt,
+      finishedAt: run.finishedAt,
       zone: run.zone,
       document: writtenText(runDocument, run),
-      ...(receivedAt && { received_at: receivedAt }),
-    })
-    .onConflict(['publication_id', 'id'])
-    .ignore()
+      receivedAt: (receivedAt ?? null) as never,
+    },
+  )
+  return rows[0]!.room || rows[0]!.there
 }
 
 /** So many runs are a page. */
@@ -31,6 +46,7 @@ interface Row {
   title: string
   workout_id: string
   sha256: string
+  outline: Outline | null
 }
 
 /**
@@ -48,9 +64,10 @@ export async function listRuns(
     db('runs as r')
       .join('publications as p', 'p.id', 'r.publication_id')
       .join('workouts as w', 'w.id', 'p.workout_id')
+      .join('snapshots as s', 's.sha256', 'p.sha256')
       .where({ 'p.teacher_id': teacherId, 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
   const query = theirs()
-    .select('r.id', 'r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256')
+    .select('r.id', 'r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256', 's.outline')
     .orderByRaw(`${received} desc, r.id desc`)
     .limit(page + 1)
   if (before) query.whereRaw(`(${received}, r.id) < (?::timestamptz, ?::uuid)`, before.split('~'))
@@ -58,15 +75,14 @@ export async function listRuns(
   const found: Row[] = await query
   const rows = found.slice(0, page)
   const last = found.length > page ? rows.at(-1) : undefined
-  const shas = [...new Set(rows.map((r) => r.sha256))]
-  const bodies: { sha256: string; body: string }[] = await db('snapshots')
-    .whereIn('sha256', shas)
-    .select('sha256', 'body')
-  const snapshots = new Map(bodies.map((b) => [b.sha256, JSON.parse(b.body) as Publication]))
-  const runs = rows.map(({ document, received_at, title, workout_id, sha256 }) => {
+  const without = rows.filter((r) => !r.outline).map((r) => r.sha256)
+  const made = await makeOutlines(db, [...new Set(without)])
+  const runs = rows.map(({ document, received_at, title, workout_id, sha256, outline }) => {
     const run = readDocument(runDocument, document)
-    const publication = snapshots.get(sha256)!
-    const lane = publication.lanes.find((l) => l.id === run.group)
+    const { lanes, blocks } = outline ?? made.get(sha256)!
+    const lane = lanes.find((l) => l.id === run.group)
+    const names: Record<string, string> = { ...lane?.stations, ...nameOfBlocks(blocks) }
+    const asked = run.results.map(({ station, block }) => station ?? block)
     return {
       receivedAt: received_at.toISOString(),
       workoutId: workout_id,
@@ -74,25 +90,10 @@ export async function listRuns(
       letter: lane?.letter ?? '',
       groupName: lane?.name ?? '',
       run,
-      stations: stationNames(publication, run),
+      stations: Object.fromEntries(asked.flatMap((id) => (id in names ? [[id, names[id]!]] : []))),
     }
   })
   return { runs, total: Number(count!.n), next: last ? `${last.received_at.toISOString()}~${last.id}` : null }
 }
 
-/** The names of what a run has results for: of a station its move, of a block without stations its title or its part's. */
-function stationNames(publication: Publication, run: Run): Record<string, string> {
-  const lane = publication.lanes.find((l) => l.id === run.group)
-  const names: Record<string, string> = {}
-  for (const { station, block } of run.results) {
-    if (!station) {
-      const section = publication.sections.find((s) => s.blocks.some((b) => b.id === block))
-      names[block] = section?.blocks.find((b) => b.id === block)?.title ?? section?.title ?? ''
-      continue
-    }
-    const step = lane?.steps.find((s) => s.station === station && s.move)
-    const move = publication.moves.find((m) => m.id === step?.move)
-    if (station && move) names[station] = move.versions.find((v) => v.id === step?.version)?.name ?? move.name
-  }
-  return names
-}
+const nameOfBlocks = (blocks: Outline['blocks']) => Object.fromEntries(blocks.map(({ id, name }) => [id, name]))

@@ -27,12 +27,17 @@ import { addTeacher } from '../../src/accounts/store.ts'
 import { createApp } from '../../src/app.ts'
 import { migrateDatabase, openDatabase } from '../../src/database.ts'
 import { openDeletions } from '../../src/deletions/deletions.ts'
+import { listenForGone } from '../../src/gone/gone.ts'
 import { openOutbox } from '../../src/outbox/outbox.ts'
+import { openWorkPool } from '../../src/workers/workPool.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
 export const library: Library = indexLibrary({ ...libraryData, words: libraryWords })
 export const origin = 'http://esfuerzo.test'
 const passwordHash = hashPassword('correct horse')
+
+/** All test servers share their workers, which take a second to start. */
+export const workPool = openWorkPool()
 
 /** A server on the tests' database, emptied first, with everything it logged. */
 export async function testServer(limits: Limits = defaultLimits) {
@@ -46,7 +51,8 @@ export async function testServer(limits: Limits = defaultLimits) {
   const deletionsFile = join(folder, 'deletions.jsonl')
   const logged: string[] = []
   const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
-  const app = createApp({
+  const gone = await listenForGone(url, log)
+  const parts = {
     config: { secret: 's'.repeat(40), publicOrigin: origin, trustProxy: false, pagesAt: origin, demo: true },
     db,
     pool,
@@ -54,12 +60,25 @@ export async function testServer(limits: Limits = defaultLimits) {
     log,
     outbox,
     deletions: openDeletions(deletionsFile),
+    gone,
+    workPool,
     limits,
-  })
+  }
+  const app = createApp(parts)
   // One listening socket for all requests, as in life.
   const server = app.listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
 
+  /** A second server on the same database. */
+  const another = async () => {
+    const heard = await listenForGone(url, log)
+    const beside = createApp({ ...parts, gone: heard }).listen(0, '127.0.0.1')
+    await new Promise((resolve) => beside.once('listening', resolve))
+    return {
+      browser: () => supertest.agent(beside).set('Origin', origin),
+      close: () => Promise.all([new Promise((resolve) => beside.close(resolve)), heard.close()]),
+    }
+  }
   const browser = () => supertest.agent(server).set('Origin', origin)
   const teacher = async (email: string) => {
     const who: Teacher = { id: uuid(), email, name: 'Test' }
@@ -71,6 +90,9 @@ export async function testServer(limits: Limits = defaultLimits) {
   return {
     app,
     db,
+    gone,
+    limits,
+    another,
     server,
     logged,
     outbox,
@@ -79,7 +101,7 @@ export async function testServer(limits: Limits = defaultLimits) {
     teacher,
     close: async () => {
       await new Promise((resolve) => server.close(resolve))
-      await Promise.all([db.destroy(), pool.end(), rm(folder, { recursive: true })])
+      await Promise.all([db.destroy(), pool.end(), gone.close(), rm(folder, { recursive: true })])
     },
   }
 }

@@ -1,0 +1,51 @@
+import createSubscriber from 'pg-listen'
+import type { Logger } from 'pino'
+
+/** What was deleted for good, by any server of the installation. */
+export type GoneThing = { snapshot: string } | { teacher: string }
+
+/** Hearing of what is deleted, so that nothing of it stays in this server's memory. */
+export interface Gone {
+  /** Whether deletions are heard of at this moment. Where they are not, nothing may be answered from memory. */
+  readonly heard: boolean
+  /** @param forget called for each thing; with undefined where some may have been missed: everything is to be forgotten */
+  onGone: (forget: (thing: GoneThing | undefined) => void) => void
+  close: () => Promise<void>
+}
+
+const channel = 'gone'
+
+/** Listens on the database, whose triggers tell of every deletion when it is committed. */
+export async function listenForGone(databaseUrl: string, log: Logger): Promise<Gone> {
+  const subscriber = createSubscriber<{ gone: GoneThing }>(
+    { connectionString: databaseUrl, connectionTimeoutMillis: 3000 },
+    { retryTimeout: 0, retryInterval: 500, paranoidChecking: 5000 },
+  )
+  const listeners: ((thing: GoneThing | undefined) => void)[] = []
+  const tell = (thing: GoneThing | undefined) => listeners.forEach((forget) => forget(thing))
+  let heard = false
+  const lost = () => {
+    heard = false
+    tell(undefined)
+  }
+  subscriber.notifications.on(channel, tell)
+  subscriber.events.on('reconnect', lost)
+  subscriber.events.on('error', (err) => {
+    log.warn({ err }, 'deletions are not heard of: nothing is answered from memory')
+    lost()
+  })
+  subscriber.events.on('connected', () => {
+    tell(undefined)
+    heard = true
+  })
+  await subscriber.connect()
+  await subscriber.listenTo(channel)
+  heard = true
+  return {
+    get heard() {
+      return heard
+    },
+    onGone: (forget) => void listeners.push(forget),
+    close: () => subscriber.close(),
+  }
+}

@@ -1,0 +1,36 @@
+import { v4 as uuid } from 'uuid'
+import type { Workout } from '@esfuerzo/core'
+import type { Snapshot } from './snapshot.ts'
+import type { NewPublication } from './store.ts'
+import { linkToken, tokenHash } from '../http/linkToken.ts'
+
+const day = 24 * 60 * 60 * 1000
+
+interface PublicationOf {
+  teacherId: string
+  workoutId: string
+  document: Workout
+  classId?: string | undefined
+}
+
+/** A publication of a snapshot, ready to be stored. @param days until its link ends */
+export function publicationOf(
+  { teacherId, workoutId, document, classId }: PublicationOf,
+  snapshot: Snapshot,
+  secret: string,
+  createdAt: Date,
+  days: number,
+): NewPublication {
+  const id = uuid()
+  return {
+    id,
+    teacherId,
+    workoutId,
+    ...snapshot,
+    tokenHash: tokenHash(linkToken('publication', id, secret)),
+    title: document.title,
+    createdAt,
+    endsAt: new Date(createdAt.getTime() + days * day),
+    classId,
+  }
+}

@@ -1,0 +1,26 @@
+import { createHash } from 'node:crypto'
+import canonicalizePackage from 'canonicalize'
+import { publish, type Library, type Workout } from '@esfuerzo/core'
+import { outlineOf, type Outline } from './outline.ts'
+
+const canonicalize = canonicalizePackage as unknown as (value: unknown) => string | undefined
+
+/** What is sent out, as it is stored. */
+export interface Snapshot {
+  /** Canonical JSON (RFC 8785). */
+  body: string
+  /** Of the body, in hex: its address. */
+  sha256: string
+  outline: Outline
+}
+
+/**
+ * A session as it is sent out: its family-safe projection as canonical JSON (RFC 8785), addressed by SHA-256.
+ *
+ * @throws {ProblemError} where there is nothing to send, or more than may be sent
+ */
+export function snapshotOf(workout: Workout, library: Library, schoolNote?: string): Snapshot {
+  const publication = publish(workout, library, schoolNote)
+  const body = canonicalize(publication)!
+  return { body, sha256: createHash('sha256').update(body).digest('hex'), outline: outlineOf(publication) }
+}

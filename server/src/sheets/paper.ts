@@ -1,0 +1,46 @@
+import { createHash } from 'node:crypto'
+import { LRUCache } from 'lru-cache'
+import type { Gone } from '../gone/gone.ts'
+import type { WorkPool } from '../workers/workPool.ts'
+import type { Draft, Sheet } from '../workers/works.ts'
+
+/** Sheets as PDF, each made once: the same asked for again, or by several at once, costs nothing. */
+export interface Paper {
+  /** Of a session as it is now. */
+  draft: (teacherId: string, draft: Draft, sheet: Sheet) => Promise<Uint8Array>
+  /**
+   * Of what was sent home.
+   *
+   * @param read its body, where it has to be made
+   */
+  sent: (of: { sha256: string; owner: string; read: () => Promise<string> }, sheet: Sheet) => Promise<Uint8Array>
+}
+
+const keyOf = (owner: string, content: string, sheet: Sheet) =>
+  [owner, content, sheet.kind, sheet.language, sheet.paper, sheet.lanes?.join(',') ?? ''].join(' ')
+
+export function openPaper(pool: WorkPool, gone: Gone): Paper {
+  const cache = new LRUCache<string, Uint8Array, () => Promise<Uint8Array>>({
+    maxSize: 32 * 1024 * 1024,
+    sizeCalculation: (pdf) => pdf.length,
+    ttl: 60 * 60 * 1000,
+    fetchMethod: (_key, _stale, { context }) => context(),
+    // Whoever waits for a sheet gets it, also where its key was let go meanwhile.
+    ignoreFetchAbort: true,
+  })
+  gone.onGone((thing) => {
+    if (!thing) return cache.clear()
+    const owner = 'snapshot' in thing ? thing.snapshot : thing.teacher
+    for (const key of cache.keys()) if (key.startsWith(`${owner} `)) cache.delete(key)
+  })
+  const kept = async (key: string, make: () => Promise<Uint8Array>) =>
+    gone.heard ? (await cache.fetch(key, { context: make }))! : make()
+  return {
+    draft: (teacherId, draft, sheet) => {
+      const content = createHash('sha256').update(JSON.stringify(draft)).digest('hex')
+      return kept(keyOf(teacherId, content, sheet), () => pool.run('draftSheet', { draft, sheet }, teacherId))
+    },
+    sent: ({ sha256, owner, read }, sheet) =>
+      kept(keyOf(sha256, '', sheet), async () => pool.run('sentSheet', { body: await read(), sheet }, owner)),
+  }
+}

@@ -1,0 +1,81 @@
+import { availableParallelism } from 'node:os'
+import { fileURLToPath } from 'node:url'
+import { Piscina } from 'piscina'
+import { ProblemError } from '@esfuerzo/core'
+import { ServerError } from '../http/serverError.ts'
+import type { Outcome, Task } from './worker.ts'
+import type { WorkName, Works } from './works.ts'
+
+/** Bounds of one piece of work (ours): whatever a session may be takes a fraction of them. */
+const bounds = {
+  /** Milliseconds from asking to the answer. */
+  patience: 30_000,
+  /** Of one worker's heap, in MiB. */
+  memory: 384,
+  /** Pieces that wait. */
+  queue: 200,
+  /** Pieces of one owner that wait or run. */
+  eachOwner: 4,
+}
+
+/** Where long work is done, so that nobody waits for somebody else's. */
+export interface WorkPool {
+  /**
+   * @param owner whose work it is: a teacher's or a link's id. Nobody has more than a few pieces in the queue
+   * @throws {ProblemError} as the work does
+   * @throws {ServerError} `busy` where others are before it for too long, `too-many-tries` where the owner's own are,
+   *   `too-dear` where it takes more time or memory than any session needs
+   */
+  run: <N extends WorkName>(name: N, asked: Works[N]['asked'], owner: string) => Promise<Works[N]['answer']>
+  close: () => Promise<void>
+}
+
+/** Beside the code: TypeScript as it is written, or the built file. */
+const isSource = import.meta.url.endsWith('.ts')
+const filename = fileURLToPath(new URL(isSource ? './worker.ts' : './worker.js', import.meta.url))
+
+/** Threads are started when they are first needed; one core is left to the requests. */
+export function openWorkPool(): WorkPool {
+  const pool = new Piscina({
+    filename,
+    ...(isSource && { execArgv: ['--import', 'tsx'] }),
+    minThreads: 0,
+    maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
+    idleTimeout: 5 * 60_000,
+    maxQueue: bounds.queue,
+    resourceLimits: { maxOldGenerationSizeMb: bounds.memory },
+  })
+  const waiting = new Map<string, number>()
+  const count = (owner: string, by: number) => {
+    const n = (waiting.get(owner) ?? 0) + by
+    if (n > 0) waiting.set(owner, n)
+    else waiting.delete(owner)
+  }
+  return {
+    async run<N extends WorkName>(name: N, asked: Works[N]['asked'], owner: string) {
+      if ((waiting.get(owner) ?? 0) >= bounds.eachOwner) throw new ServerError('too-many-tries')
+      count(owner, 1)
+      const begun = new Int32Array(new SharedArrayBuffer(4))
+      const task: Task<N> = { name, asked, begun }
+      try {
+        const outcome = (await pool.run(task, { signal: AbortSignal.timeout(bounds.patience) })) as Outcome<N>
+        if ('problems' in outcome) throw new ProblemError(outcome.problems)
+        return outcome.answer
+      } catch (error) {
+        throw refusalOf(error, Atomics.load(begun, 0) === 1) ?? error
+      } finally {
+        count(owner, -1)
+      }
+    },
+    close: () => pool.close({ force: true }),
+  }
+}
+
+/** What a pool's own error says of the work; undefined where the work itself failed. */
+function refusalOf(error: unknown, begun: boolean): ServerError | undefined {
+  const { name, code, message } = error as { name?: string; code?: string; message?: string }
+  if (code === 'ERR_WORKER_OUT_OF_MEMORY') return new ServerError('too-dear', [], error)
+  if (name === 'AbortError') return new ServerError(begun ? 'too-dear' : 'busy', [], error)
+  if (message === 'Task queue is at limit') return new ServerError('busy', [], error)
+  return undefined
+}

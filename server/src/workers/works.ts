@@ -1,0 +1,48 @@
+import type { Language, Library, Publication, Workout } from '@esfuerzo/core'
+import { ProblemError, publicationSchema, publish } from '@esfuerzo/core'
+import type { Paper, SheetKind } from '@esfuerzo/contract'
+import { snapshotOf, type Snapshot } from '../publications/snapshot.ts'
+import { sheetPdf } from '../sheets/sheetPdf.ts'
+
+/** A session as it lies in the database, and the line of the school's own. */
+export interface Draft {
+  document: Workout
+  schoolNote?: string
+}
+
+/** Which sheet of a session is asked for. */
+export interface Sheet {
+  kind: SheetKind
+  /** Ids of lanes; all of them where left out. */
+  lanes?: readonly string[]
+  language: Language
+  paper: Paper
+}
+
+/** What is worked out beside the event loop, and what comes back: each work by its name. */
+export interface Works {
+  /** What is sent home of a session. */
+  snapshot: { asked: Draft; answer: Snapshot }
+  /** A sheet of a session as it is now, as PDF. */
+  draftSheet: { asked: { draft: Draft; sheet: Sheet }; answer: Uint8Array }
+  /** A sheet of what was sent home. */
+  sentSheet: { asked: { body: string; sheet: Sheet }; answer: Uint8Array }
+}
+export type WorkName = keyof Works
+
+async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Promise<Uint8Array> {
+  const all = publication.lanes.map((l) => l.id)
+  const known = lanes?.filter((id) => all.includes(id)) ?? all
+  if (known.length === 0) {
+    const received = lanes?.join(',')
+    throw new ProblemError([{ code: 'unknown-group', path: ['query', 'lanes'], received, expected: all.join(', ') }])
+  }
+  return sheetPdf(publication, { ...sheet, lanes: known })
+}
+
+/** How each is done, for a worker to run. */
+export const works: { [N in WorkName]: (asked: Works[N]['asked'], library: Library) => Promise<Works[N]['answer']> } = {
+  snapshot: async ({ document, schoolNote }, library) => snapshotOf(document, library, schoolNote),
+  draftSheet: ({ draft, sheet }, library) => pdfOf(publish(draft.document, library, draft.schoolNote), sheet),
+  sentSheet: ({ body, sheet }) => pdfOf(publicationSchema.parse(JSON.parse(body)), sheet),
+}

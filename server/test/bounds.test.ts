@@ -1,0 +1,152 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { newWorkout } from '@esfuerzo/core'
+import { dearSession, hostileSessions } from '../../core/test/support/hostile.ts'
+import type { Gone, GoneThing } from '../src/gone/gone.ts'
+import { openPaper } from '../src/sheets/paper.ts'
+import type { WorkPool } from '../src/workers/workPool.ts'
+import {
+  runOf,
+  sentWorkout,
+  smallWorkout,
+  testServer,
+  workPool,
+  type Agent,
+  type TestServer,
+} from './support/testServer.ts'
+
+let server: TestServer
+let own: Agent
+beforeAll(async () => {
+  server = await testServer()
+  own = await server.teacher('own@island.example')
+})
+afterAll(() => server.close())
+
+describe('long work', () => {
+  it.each(Object.entries(hostileSessions))(
+    '%s is saved, and refused by name when it is to be sent',
+    async (_, session) => {
+      const { body: saved } = await own.post('/api/workouts').send({ document: session() }).expect(200)
+      const publish = await own.post(`/api/workouts/${saved.id}/publications`).send({ revision: 1, days: 7 })
+      expect([publish.status, publish.body.problems[0].code]).toEqual([400, 'too-many'])
+      expect(publish.body.detail).toContain('at most 3000 steps')
+      expect((await own.get(`/api/workouts/${saved.id}/sheets/session`)).body.problems[0].code).toBe('too-many')
+      expect(await server.db('snapshots').whereRaw('length(body) > 1000000')).toEqual([])
+    },
+  )
+
+  it('holds nobody else up: what is dear to work out comes after everything that is asked meanwhile', async () => {
+    const { body: saved } = await own.post('/api/workouts').send({ document: dearSession() }).expect(200)
+    const order: string[] = []
+    const publishing = own
+      .post(`/api/workouts/${saved.id}/publications`)
+      .send({ revision: 1, days: 7 })
+      .then(({ status }) => order.push(`published ${status}`))
+    for (let i = 0; i < 30; i++) {
+      await server.browser().get('/healthz').expect(200)
+      order.push('well')
+    }
+    await publishing
+    expect(order).toEqual([...Array<string>(30).fill('well'), 'published 200'])
+  })
+
+  it('of one owner fills no queue, and what has no time is refused', async () => {
+    const draft = { document: dearSession() }
+    const asked = await Promise.allSettled(Array.from({ length: 6 }, () => workPool.run('snapshot', draft, 'one')))
+    const refused = asked.flatMap((a) => (a.status === 'rejected' ? [(a.reason as { code: string }).code] : []))
+    expect(refused).toEqual(['too-many-tries', 'too-many-tries'])
+    await expect(
+      workPool.run('snapshot', { document: newWorkout('Empty', [[0]], 20, 1) }, 'one'),
+    ).rejects.toMatchObject({
+      problems: [{ code: 'too-small' }],
+    })
+  })
+})
+
+describe('paper', () => {
+  const of = (sha256: string) => ({ sha256, owner: 'link', read: async () => 'body' })
+  const sheet = { kind: 'session', language: 'en', paper: 'a4' } as const
+  function opened() {
+    let made = 0
+    let forget: (thing: GoneThing | undefined) => void = () => {}
+    const gone: Gone & { heard: boolean } = { heard: true, onGone: (f) => void (forget = f), close: async () => {} }
+    const pool = { run: async () => Uint8Array.of(++made), close: async () => {} } as unknown as WorkPool
+    return { paper: openPaper(pool, gone), gone, forget: (thing?: GoneThing) => forget(thing), made: () => made }
+  }
+
+  it('asked for by eight at once is made once, and once for each language', async () => {
+    const { paper, made } = opened()
+    await Promise.all(Array.from({ length: 8 }, () => paper.sent(of('a'), sheet)))
+    expect(made()).toBe(1)
+    await paper.sent(of('a'), { ...sheet, language: 'es' })
+    await paper.draft('t', { document: smallWorkout() }, sheet)
+    await paper.draft('t', { document: smallWorkout() }, sheet)
+    await paper.draft('t', { document: smallWorkout('Changed') }, sheet)
+    expect(made()).toBe(4)
+  })
+
+  it('of what is gone is made anew, and while nothing is heard of deletions nothing is kept', async () => {
+    const { paper, gone, forget, made } = opened()
+    await paper.sent(of('a'), sheet)
+    await paper.sent(of('b'), sheet)
+    forget({ snapshot: 'a' })
+    await paper.sent(of('b'), sheet)
+    expect(made()).toBe(2)
+    await paper.sent(of('a'), sheet)
+    expect(made()).toBe(3)
+    forget()
+    gone.heard = false
+    await paper.sent(of('a'), sheet)
+    await paper.sent(of('a'), sheet)
+    expect(made()).toBe(5)
+  })
+})
+
+describe('a run', () => {
+  it('takes two statements and reads no snapshot', async () => {
+    const { publication } = await sentWorkout(own)
+    const statements: string[] = []
+    const counted = ({ sql }: { sql: string }) => void statements.push(sql)
+    server.db.on('query', counted)
+    await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
+    server.db.removeListener('query', counted)
+    expect(statements).toHaveLength(2)
+    expect(statements.join()).not.toMatch(/body/)
+  })
+
+  it('from one home leaves room for the other homes of a class', async () => {
+    const strict = await testServer({ ...server.limits, runsOfHome: { points: 2, seconds: 60 } })
+    const { publication } = await sentWorkout(await strict.teacher('own@island.example'))
+    const send = () => strict.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
+    expect([(await send()).status, (await send()).status, (await send()).status]).toEqual([200, 200, 429])
+    await strict.close()
+    own = await server.teacher('again@island.example')
+  })
+})
+
+describe('what is deleted', () => {
+  it('is served from no server’s memory', async () => {
+    const other = await server.another()
+    const { workoutId, publication } = await sentWorkout(own, smallWorkout('Deleted'))
+    const address = `/snapshots/${publication.sha256}`
+    for (const s of [server, other]) await s.browser().get(address).expect(200)
+    await own.delete(`/api/workouts/${workoutId}`).expect(200)
+    await own.delete(`/api/bin/${workoutId}`).expect(200)
+    for (const s of [server, other])
+      await expect.poll(async () => (await s.browser().get(address)).status, { timeout: 2000 }).toBe(404)
+    await other.close()
+  })
+
+  it('nor where the server could not hear of it', async () => {
+    const { workoutId, publication } = await sentWorkout(own, smallWorkout('Deleted unheard'))
+    const address = `/snapshots/${publication.sha256}`
+    await server.browser().get(address).expect(200)
+    // Every connection that listens is cut, and the deletion comes before anybody listens again.
+    await server.db.raw("select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen%'")
+    await server.db('workouts').where({ id: workoutId }).delete()
+    await server.db('snapshots').where({ sha256: publication.sha256 }).delete()
+    await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 5000 }).toBe(404)
+    // And it is kept in memory again once deletions are heard of.
+    await expect.poll(() => server.gone.heard, { timeout: 5000 }).toBe(true)
+  })
+})
