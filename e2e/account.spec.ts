@@ -4,10 +4,14 @@ import { at, expect, expectAccessible, newSession, openDesk, test } from './supp
 
 const newPassword = 'gannets over the bay'
 
-/** Opens the link to choose a password in the latest message of that subject. */
-async function follow(page: Page, subject: string): Promise<void> {
-  await page.goto(at('/outbox'))
-  const letter = page.getByRole('article').filter({ hasText: subject }).first()
+/** Opens the link to choose a password in the latest message of that subject to somebody, once it is there. */
+async function follow(page: Page, subject: string, to: string): Promise<void> {
+  await page.goto(at(`/outbox?key=${process.env.OUTBOX_KEY}`))
+  const letter = page
+    .getByRole('article')
+    .filter({ hasText: subject })
+    .filter({ hasText: `to ${to}` })
+    .first()
   await letter.getByRole('link', { name: /\/password\// }).click()
   await expect(page.getByRole('heading', { name: 'Choose a password' })).toBeVisible()
 }
@@ -22,7 +26,7 @@ test('a newcomer signs up by message, settles in, forgets her password, takes ev
   await page.getByLabel('E-mail').fill('ines@island.example')
   await page.getByRole('button', { name: 'Send me the message' }).click()
   await expect(page.getByText('A message is on its way to ines@island.example')).toBeVisible()
-  await follow(page, 'Your account with Esfuerzo')
+  await follow(page, 'Your account with Esfuerzo', 'ines@island.example')
   await expectAccessible(page)
   await page.getByLabel(/The new one/).fill('short')
   await page.getByRole('button', { name: 'Take it and sign in' }).click()
@@ -49,7 +53,7 @@ test('a newcomer signs up by message, settles in, forgets her password, takes ev
   await page.getByLabel('E-mail').fill('ines@island.example')
   await page.getByRole('button', { name: 'Send me a link' }).click()
   await expect(page.getByText('If there is an account for ines@island.example')).toBeVisible()
-  await follow(page, 'A new password for Esfuerzo')
+  await follow(page, 'A new password for Esfuerzo', 'ines@island.example')
   const used = page.url()
   await page.getByLabel(/The new one/).fill(newPassword)
   await page.getByRole('button', { name: 'Take it and sign in' }).click()
@@ -84,7 +88,7 @@ test('a teacher changes her password, and signs out everywhere', async ({ page, 
   await page.getByLabel('E-mail').fill(email)
   await page.getByRole('button', { name: 'Send me the message' }).click()
   await expect(page.getByText(`A message is on its way to ${email}`)).toBeVisible()
-  await follow(page, 'Your account with Esfuerzo')
+  await follow(page, 'Your account with Esfuerzo', email)
   await page.getByLabel(/The new one/).fill(secret)
   await page.getByRole('button', { name: 'Take it and sign in' }).click()
   await expect(page.getByRole('heading', { name: 'Good to see you, Rui' })).toBeVisible()

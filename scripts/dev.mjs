@@ -6,6 +6,7 @@ import { installationSecret, openCluster } from './database.mjs'
 import { say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
 import { freePort } from './ports.mjs'
+import { serverEnvironment } from './serverEnvironment.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 needPackages(root)
@@ -24,15 +25,13 @@ const run = (title, command, args, env, cwd = root) => {
   })
   children.push(child)
 }
+const secret = installationSecret(join(root, '.data', 'secret'))
 run('the server', process.execPath, ['--watch', '--import', 'tsx', 'server/src/main.ts'], {
+  ...serverEnvironment(process.env, { privateUrl: cluster.url(), secret, port: server }),
   NODE_ENV: 'development',
-  DATABASE_URL: cluster.url(),
-  SECRET: installationSecret(join(root, '.data', 'secret')),
-  PORT: String(server),
   // Pages are reached through Vite, and so is everything they ask.
   PUBLIC_ORIGIN: origin,
   DEMO: 'true',
-  LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
 })
 const vite = join(root, 'node_modules', '.bin', 'vite')
 const pages = (name, port) =>

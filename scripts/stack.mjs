@@ -6,24 +6,20 @@ import { fileURLToPath } from 'node:url'
 import { openCluster } from './database.mjs'
 import { needBuild } from './build.mjs'
 import { freePort } from './ports.mjs'
+import { serverEnvironment } from './serverEnvironment.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
 /** Of every stack. */
 export const secret = 'for-tests-only-for-tests-only-for-tests-only'
 
-/** Starts the server and waits until it listens. @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void> }>} */
-export function startServer({ databaseUrl, port, folder }) {
+/** Starts the server and waits until it listens. @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child: import('node:child_process').ChildProcess }>} */
+export function startServer({ databaseUrl, port, folder, env = {} }) {
   const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      DATABASE_URL: databaseUrl,
-      SECRET: secret,
-      PORT: String(port),
-      DEMO: 'true',
+      ...serverEnvironment({ ...process.env, ...env }, { privateUrl: databaseUrl, secret, port }),
       OUTBOX: join(folder, 'outbox'),
       DELETIONS: join(folder, 'deletions.jsonl'),
       LOG_LEVEL: 'fatal',
@@ -35,7 +31,7 @@ export function startServer({ databaseUrl, port, folder }) {
     await gone
   }
   return new Promise((resolve, reject) => {
-    child.once('message', () => resolve({ stop }))
+    child.once('message', ({ outboxKey }) => resolve({ stop, outboxKey, child }))
     child.once('exit', (code) => reject(new Error(`the server stopped with ${code} before it listened`)))
   })
 }
@@ -69,6 +65,8 @@ export async function startStack(name) {
   let server = await startServer({ databaseUrl, port, folder })
   return {
     url: `http://127.0.0.1:${port}`,
+    /** What opens the outbox. */
+    outboxKey: server.outboxKey,
     cluster,
     databaseUrl,
     /** As a power cut would. */

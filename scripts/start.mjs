@@ -7,6 +7,7 @@ import { giveUp, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
 import { needBuild } from './build.mjs'
 import { freePort, isFree } from './ports.mjs'
+import { serverEnvironment } from './serverEnvironment.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const known = new Set(['--fresh'])
@@ -18,15 +19,13 @@ needPackages(root)
 needBuild(root)
 
 let cluster
-let databaseUrl = process.env.DATABASE_URL
-if (databaseUrl) {
+if (process.env.DATABASE_URL) {
   say('using the database named by DATABASE_URL')
   if (flags.has('--fresh')) giveUp('--fresh would empty the database named by DATABASE_URL; that is left to you.')
 } else {
   say(flags.has('--fresh') ? 'starting the database over …' : 'starting the database …')
   cluster = await openCluster(join(root, '.data', 'postgres'), { durable: true, fresh: flags.has('--fresh') })
   await cluster.create('esfuerzo')
-  databaseUrl = cluster.url()
 }
 
 const wanted = Number(process.env.PORT ?? 4180)
@@ -36,27 +35,27 @@ if (!(await isFree(wanted))) {
   say(`port ${wanted} is taken; using ${port}`)
 }
 
+const environment = serverEnvironment(process.env, {
+  privateUrl: cluster?.url(),
+  secret: installationSecret(join(root, '.data', 'secret')),
+  port,
+})
 const server = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
   cwd: root,
   stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    DATABASE_URL: databaseUrl,
-    SECRET: process.env.SECRET ?? installationSecret(join(root, '.data', 'secret')),
-    PORT: String(port),
-    DEMO: process.env.DEMO ?? 'true',
-    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
-  },
+  env: environment,
 })
-server.on('message', ({ listening }) => {
+server.on('message', ({ listening, demo, outboxKey }) => {
   if (listening === undefined) return
-  console.log(`
-  Esfuerzo is at  http://127.0.0.1:${listening}
-
+  const at = `http://${environment.HOST ?? '127.0.0.1'}:${listening}`
+  const sign = `
   Demo sign-in:   marisol@island.example
   Password:       ferry-on-monday
-
+  Messages:       ${at}/outbox?key=${outboxKey}
+`
+  console.log(`
+  Esfuerzo is at  ${environment.PUBLIC_ORIGIN ?? at}
+${demo ? sign : ''}
   Ctrl-C stops everything.
 `)
 })
@@ -65,6 +64,7 @@ let stopping = false
 function stop() {
   if (stopping) return
   stopping = true
+  clearInterval(watch)
   say('stopping …')
   // The server lets running requests finish; the database goes after it.
   server.kill('SIGTERM')
@@ -73,7 +73,23 @@ process.on('SIGINT', stop)
 process.on('SIGTERM', stop)
 process.on('SIGHUP', stop)
 
+// A database that died is brought back; the server finds it by itself.
+let reviving = false
+const watch = setInterval(async () => {
+  if (!cluster || stopping || reviving || (await cluster.isRunning())) return
+  reviving = true
+  say('the database has stopped; starting it again …')
+  try {
+    await cluster.start()
+    say('the database is back')
+  } catch (error) {
+    say(`the database could not be started: ${error.message}\n  its own words are in ${cluster.log}; it is tried again`)
+  }
+  reviving = false
+}, 2000)
+
 server.on('exit', async (code) => {
+  clearInterval(watch)
   await cluster?.stop().catch((error) => console.error(String(error.message)))
   if (!stopping && code) console.error('The server stopped by itself; its own words are above.')
   process.exit(stopping ? 0 : (code ?? 1))

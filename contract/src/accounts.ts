@@ -6,6 +6,12 @@ import { emailSchema, tokenSchema } from './fields.ts'
 
 /** 10 characters at least, after NIST SP 800-63B's advice to ask for length and nothing else. */
 const newPassword = z.string().min(10).max(200)
+/** An address as it is typed at the sign-in: what is none goes with no account, and is not told apart. */
+const signInName = z
+  .string()
+  .min(1)
+  .max(254)
+  .refine((s) => s.isWellFormed() && !s.includes('\0'), 'text without broken characters')
 const personName = lineSchema.trim().min(1).max(80)
 
 export const teacherSchema = z.strictObject({ id: z.uuid(), name: lineSchema, email: z.email() })
@@ -13,13 +19,24 @@ export type Teacher = z.infer<typeof teacherSchema>
 
 const settingsField = documentField(settingsDocument)
 
+/** `demo`: the message lies in the outbox, where it can be looked at. */
+const messageSent = z.strictObject({ demo: z.boolean() })
+
 /** Signing in and up, passwords, settings, taking everything along and taking it away. */
 export const accountEndpoints = {
   signIn: endpoint({
     method: 'POST',
     path: '/api/session',
     access: 'anyone',
-    body: z.strictObject({ email: z.string().min(1).max(254), password: z.string().min(1).max(200) }),
+    body: z.strictObject({ email: signInName, password: z.string().min(1).max(200) }),
+    answer: teacherSchema,
+  }),
+  /** What a mailed link to sign in leads to: signs in, once. */
+  signInByLink: endpoint({
+    method: 'POST',
+    path: '/api/session/link',
+    access: 'anyone',
+    body: z.strictObject({ token: tokenSchema }),
     answer: teacherSchema,
   }),
   signOut: endpoint({ method: 'DELETE', path: '/api/session', access: 'teacher', answer: none }),
@@ -40,7 +57,7 @@ export const accountEndpoints = {
     path: '/api/accounts',
     access: 'anyone',
     body: z.strictObject({ name: personName, email: emailSchema, zone: zoneSchema }),
-    answer: none,
+    answer: messageSent,
   }),
   /** Sends a message with a link to a new password, where there is an account; the answer never tells. */
   forgotPassword: endpoint({
@@ -48,7 +65,7 @@ export const accountEndpoints = {
     path: '/api/password/forgotten',
     access: 'anyone',
     body: z.strictObject({ email: emailSchema }),
-    answer: none,
+    answer: messageSent,
   }),
   /** What such a link leads to: sets the password, makes the account where it is new, and signs in. */
   choosePassword: endpoint({

@@ -25,7 +25,11 @@ const ownEndpoints = {
     method: 'GET',
     path: '/healthz',
     access: 'anyone',
-    answer: z.strictObject({ status: z.enum(['ok', 'degraded']), database: z.enum(['ok', 'away']) }),
+    answer: z.strictObject({
+      status: z.enum(['ok', 'degraded']),
+      database: z.enum(['ok', 'away']),
+      storage: z.enum(['ok', 'full']),
+    }),
   }),
 }
 

@@ -6,6 +6,8 @@ export const idParams = z.strictObject({ id: z.uuid() })
 export const tokenSchema = z.string().regex(/^[A-Za-z0-9_-]{22}$/, 'a link’s token')
 export const tokenParams = z.strictObject({ token: tokenSchema })
 export const sha256Schema = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
+/** As large as the database's own. */
+export const revisionSchema = z.int().min(1).max(2_147_483_646)
 export const momentSchema = z.iso.datetime()
 /** An address as it is typed: spaces around it are nobody's mistake. */
 export const emailSchema = z.string().trim().pipe(z.email().max(254))

@@ -12,13 +12,17 @@ export const messageSchema = z.strictObject({
 })
 export type Message = z.infer<typeof messageSchema>
 
+/** What opens it: printed where the server is started. */
+const keyQuery = z.strictObject({ key: z.string().max(40).default('') })
+
 /** The stand-in for a post office: what would have been sent. There only in the demo. */
 export const outboxEndpoints = {
-  /** The messages that would have been sent; there only in the demo. */
+  /** The messages that would have been sent; there only in the demo, for whoever has its key. */
   listOutbox: endpoint({
     method: 'GET',
     path: '/api/outbox',
     access: 'anyone',
+    query: keyQuery,
     answer: z.strictObject({ messages: z.array(messageSchema) }),
   }),
   /** One of them as it lies there: an .eml file (RFC 5322). */
@@ -26,6 +30,7 @@ export const outboxEndpoints = {
     method: 'GET',
     path: '/api/outbox/:file',
     access: 'anyone',
+    query: keyQuery,
     params: z.strictObject({ file: z.string().regex(/^[A-Za-z0-9-]{1,80}\.eml$/, 'a message’s file') }),
     answer: z.unknown(),
   }),

@@ -14,6 +14,7 @@ export const errorStatus = {
   'too-big': 413,
   'too-dear': 413,
   'too-many-tries': 429,
+  guarded: 429,
   unexpected: 500,
   'database-away': 503,
   'storage-full': 503,

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint } from './endpoint.ts'
-import { idParams, momentSchema, sha256Schema, tokenParams } from './fields.ts'
+import { idParams, momentSchema, revisionSchema, sha256Schema, tokenParams } from './fields.ts'
 
 export const publicationInfoSchema = z.strictObject({
   id: z.uuid(),
@@ -30,7 +30,10 @@ export const runSummarySchema = z.strictObject({
 export type RunSummary = z.infer<typeof runSummarySchema>
 
 /** Where a page of runs ends: when its last came in, and its id. */
-const pageMarkSchema = z.string().regex(/^\d{4}-\d\d-\d\dT[\d:.]+Z~[0-9a-f-]{36}$/, 'the mark of a page')
+const pageMarkSchema = z
+  .string()
+  .max(80)
+  .refine((mark) => z.tuple([momentSchema, z.uuid()]).safeParse(mark.split('~')).success, 'the mark of a page')
 
 /** What is sent out, and what comes back. */
 export const publicationEndpoints = {
@@ -40,7 +43,7 @@ export const publicationEndpoints = {
     access: 'teacher',
     params: idParams,
     body: z.strictObject({
-      revision: z.int().min(1),
+      revision: revisionSchema,
       days: z.int().min(1).max(365),
       /** For one class; for all where left out. */
       classId: z.uuid().optional(),

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { lineSchema, workoutDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
-import { emailSchema, idParams, momentSchema, tokenParams } from './fields.ts'
+import { emailSchema, idParams, momentSchema, revisionSchema, tokenParams } from './fields.ts'
 
 export const workoutSummarySchema = z.strictObject({
   id: z.uuid(),
@@ -69,7 +69,7 @@ export const workoutEndpoints = {
     path: '/api/workouts/:id',
     access: 'teacher',
     params: idParams,
-    body: z.strictObject({ revision: z.int().min(1), document: sessionField }),
+    body: z.strictObject({ revision: revisionSchema, document: sessionField }),
     answer: saved,
   }),
   removeWorkout: endpoint({

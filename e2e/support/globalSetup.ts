@@ -10,6 +10,7 @@ const journeys = new URL('../', import.meta.url)
 export default async function globalSetup() {
   const stack = await startStack('browser')
   process.env.ESFUERZO_URL = stack.url
+  process.env.OUTBOX_KEY = stack.outboxKey
   const emails = readdirSync(journeys)
     .filter((file) => file.endsWith('.spec.ts'))
     .map(teacherOf)

@@ -4,8 +4,10 @@ import * as first from './first.ts'
 import * as gone from './gone.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
 import * as lateRuns from './lateRuns.ts'
+import * as linkPurpose from './linkPurpose.ts'
 import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
+import * as versionOrder from './versionOrder.ts'
 
 /** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
 export const migrations: readonly { name: string; migration: Knex.Migration }[] = [
@@ -16,4 +18,6 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '005-late-runs', migration: lateRuns },
   { name: '006-outlines', migration: outlines },
   { name: '007-gone', migration: gone },
+  { name: '008-link-purpose', migration: linkPurpose },
+  { name: '009-version-order', migration: versionOrder },
 ]

@@ -17,14 +17,17 @@ import type { Deletions } from './deletions/deletions.ts'
 import type { Gone } from './gone/gone.ts'
 import { exportRoutes } from './export/routes.ts'
 import { familySheetRoutes, handoutRoutes } from './handout/routes.ts'
-import { healthRoutes } from './health.ts'
-import { defaultLimits, type Limits } from './http/limits.ts'
-import { requestLog } from './http/logging.ts'
+import { healthRoutes, type Health } from './health.ts'
+import type { Afterwards } from './http/afterwards.ts'
+import { Counter, defaultLimits, type Limits } from './http/limits.ts'
+import { loggedError, requestLog } from './http/logging.ts'
+import { oneProxy } from './http/oneProxy.ts'
 import { originCheck } from './http/originCheck.ts'
 import { problemDocument, ServerError, toServerError } from './http/serverError.ts'
 import { moveRoutes } from './moves/routes.ts'
-import type { Outbox } from './outbox/outbox.ts'
-import { outboxRoutes } from './outbox/routes.ts'
+import type { Outbox } from './mail/outbox.ts'
+import type { Post } from './mail/post.ts'
+import { outboxRoutes } from './mail/routes.ts'
 import { servePages } from './pages/servePages.ts'
 import { linkRoutes, publicationRoutes } from './publications/routes.ts'
 import { runListRoutes, runSendRoutes } from './runs/routes.ts'
@@ -37,13 +40,18 @@ import { workoutRoutes } from './workouts/routes.ts'
 
 /** Everything the application needs from outside. */
 export interface AppParts {
-  config: Pick<Config, 'secret' | 'publicOrigin' | 'trustProxy' | 'pagesAt' | 'demo'>
+  config: Pick<Config, 'secret' | 'publicOrigin' | 'trustProxy' | 'pagesAt'>
   db: Knex
+  health: Health
   /** For sign-in sessions. */
   pool: Pool
   library: Library
   log: Logger
-  outbox: Outbox
+  post: Post
+  /** Where messages can be looked at; in the demo only. */
+  outbox?: Outbox | undefined
+  /** What is done once the answer is out. */
+  afterwards: Afterwards
   /** What is deleted for good is written down. */
   deletions: Deletions
   /** What is deleted is heard of. */
@@ -55,16 +63,23 @@ export interface AppParts {
   pages?: string
 }
 
+/** What pages may ask of a device: the belt by Bluetooth, and that a screen stays on. */
+const permissions =
+  'bluetooth=(self), screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), midi=()'
+
 const week = 7 * 24 * 60 * 60 * 1000
 
 /** The server as an Express application. It keeps nothing of its own that another beside it would need. */
 export function createApp({
   config,
   db,
+  health,
   pool,
   library,
   log,
+  post,
   outbox,
+  afterwards,
   deletions,
   gone,
   workPool,
@@ -72,8 +87,9 @@ export function createApp({
   pages,
 }: AppParts): Express {
   const app = express()
+  const secure = config.publicOrigin?.startsWith('https:') ?? false
   app.disable('x-powered-by')
-  app.set('trust proxy', config.trustProxy ? 1 : false)
+  app.set('trust proxy', oneProxy(config.trustProxy))
   app.set('query parser', 'simple')
   app.use(requestLog(log))
   app.use(
@@ -92,12 +108,19 @@ export function createApp({
           'frame-ancestors': ["'none'"],
         },
       },
-      strictTransportSecurity: config.publicOrigin?.startsWith('https:') ?? false,
+      strictTransportSecurity: secure,
       referrerPolicy: { policy: 'no-referrer' },
+      xFrameOptions: { action: 'deny' },
       crossOriginOpenerPolicy: false,
       originAgentCluster: false,
     }),
   )
+  app.use((req, res, next) => {
+    res.set('Permissions-Policy', permissions)
+    // Nothing that is answered from the database is kept anywhere on the way; what may be says so itself.
+    if (req.path.startsWith('/api/')) res.set('Cache-Control', 'no-store')
+    next()
+  })
   app.use(compression())
   app.use(originCheck(config.publicOrigin))
 
@@ -109,7 +132,7 @@ export function createApp({
       .filter((e) => e.access === 'anyone' && e.method === 'POST')
       .map((e) => e.path),
   )
-  healthRoutes(app, db)
+  healthRoutes(app, health)
   schemaRoutes(app)
   const paper = openPaper(workPool, gone)
   linkRoutes(app, db, gone)
@@ -126,7 +149,8 @@ export function createApp({
   app.use(
     '/api',
     session({
-      name: 'esfuerzo',
+      // Bound to this very host, where the browser can hold to it (RFC 6265bis).
+      name: secure ? '__Host-esfuerzo' : 'esfuerzo',
       secret: config.secret,
       store: signInStore,
       resave: false,
@@ -135,12 +159,11 @@ export function createApp({
       cookie: {
         httpOnly: true,
         sameSite: 'lax',
-        secure: config.publicOrigin?.startsWith('https:') ?? false,
+        secure,
         maxAge: 2 * week,
       },
     }),
     (req, res, next) => {
-      res.set('Cache-Control', 'no-store')
       // Nobody's body is read before it is known who sends it; what anyone may send is small.
       if (req.session.teacherId) return json(req, res, next)
       if (req.method === 'POST' && openPosts.has(`/api${req.path}`)) return smallJson(req, res, next)
@@ -148,25 +171,27 @@ export function createApp({
     },
   )
   const { secret, pagesAt } = config
-  accountRoutes(app, { db, limits, outbox, deletions, log, pagesAt })
+  const written = new Counter(db, 'mail-written', limits.written)
+  accountRoutes(app, { db, limits, post, afterwards, deletions, pagesAt, demo: outbox !== undefined })
   settingsRoutes(app, db)
   workoutRoutes(app, db, library, deletions)
-  copyRoutes(app, { db, secret, limits, outbox, log, pagesAt })
+  copyRoutes(app, { db, secret, post, afterwards, written, pagesAt })
   shelfRoutes(app, db, deletions)
   moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)
-  outboxRoutes(app, outbox, config.demo)
+  outboxRoutes(app, outbox, secret)
   publicationRoutes(app, db, workPool, secret)
   runListRoutes(app, db)
   classRoutes(app, db, deletions)
-  handoutRoutes(app, { db, paper, secret, limits, outbox, pagesAt })
+  handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)
 
   app.use((_req, _res, next) => next(new ServerError('not-found')))
   const onError: ErrorRequestHandler = (thrown, req, res, next) => {
     const error = toServerError(thrown)
-    if (error.code === 'unexpected') req.log.error({ err: error.cause }, 'unexpected')
+    if (error.code === 'unexpected') req.log.error({ error: loggedError(error.cause) }, 'unexpected')
+    if (error.code === 'storage-full') health.metFullStorage()
     if (res.headersSent) return next(thrown)
     const document = problemDocument(error, String(req.id))
     res.status(document.status).type('application/problem+json').send(JSON.stringify(document))

@@ -12,13 +12,44 @@ const migrationSource: Knex.MigrationSource<(typeof migrations)[number]> = {
   getMigration: async ({ migration }) => migration,
 }
 
-/** A pool on the database. A connection that dies is replaced; nothing here ends the server. */
-export function openDatabase(url: string, log?: Logger): Knex {
+/** How long the database lets our statements run, wait and idle; set with the role when a server starts. */
+export const statementBounds = {
+  statement_timeout: '10s',
+  lock_timeout: '2s',
+  idle_in_transaction_session_timeout: '15s',
+} as const
+
+/** How long we wait for it: a backend that stands still ends no statement by itself. Milliseconds. */
+export const waitBounds = { connectionTimeoutMillis: 3000, query_timeout: 15_000 } as const
+
+const unbound = Object.keys(statementBounds)
+  .map((name) => `set ${name} = 0`)
+  .join('; ')
+
+/**
+ * A pool on the database. A connection that dies is replaced; nothing here ends the server.
+ *
+ * @param bounds `unbound` for work that may take as long as it needs
+ */
+export function openDatabase(url: string, log?: Logger, bounds: 'bound' | 'unbound' = 'bound'): Knex {
+  const free = bounds === 'unbound'
   return knex({
     client: 'pg',
-    connection: { connectionString: url, connectionTimeoutMillis: 3000 },
+    connection: {
+      connectionString: url,
+      connectionTimeoutMillis: waitBounds.connectionTimeoutMillis,
+      ...(!free && { query_timeout: waitBounds.query_timeout }),
+    },
     acquireConnectionTimeout: 4000,
-    pool: { min: 0, max: 10, propagateCreateError: true },
+    pool: {
+      min: 0,
+      max: 10,
+      propagateCreateError: true,
+      ...(free && {
+        afterCreate: (connection: { query: (sql: string, done: (e: unknown) => void) => void }, done: () => void) =>
+          connection.query(unbound, done),
+      }),
+    },
     migrations: { migrationSource },
     log: {
       warn: (message) => log?.warn(message),
@@ -38,13 +69,18 @@ const awayCodes = new Set([
   'EPIPE',
   'ETIMEDOUT',
   'ENOTFOUND',
-  // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions and operator intervention
+  // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions, operator intervention (57014 is a
+  // statement that took too long), a lock that was not to be had, too many connections
   '08000',
   '08003',
   '08006',
+  '57014',
   '57P01',
   '57P02',
   '57P03',
+  '55P03',
+  '53300',
+  '25P03',
 ])
 
 /** Whether an error says that the database is away, not that the query was wrong. */
@@ -55,9 +91,15 @@ export function isDatabaseAway(error: unknown): boolean {
   if (error instanceof AggregateError) return error.errors.some(isDatabaseAway)
   return (
     error.name === 'KnexTimeoutError' ||
-    /Connection terminated|connection timeout|timeout expired|Unable to acquire a connection|Client has encountered a connection error/i.test(
+    /Connection terminated|connection timeout|timeout expired|Query read timeout|Unable to acquire a connection|Client has encountered a connection error/i.test(
       error.message,
     ) ||
     isDatabaseAway(error.cause)
   )
 }
+
+const fullCodes = new Set(['ENOSPC', 'EDQUOT', '53100', '53200'])
+
+/** Whether an error says that the disk, or the database's own memory, is full. */
+export const isStorageFull = (error: unknown): boolean =>
+  error instanceof Error && (fullCodes.has((error as { code?: string }).code ?? '') || isStorageFull(error.cause))

@@ -5,48 +5,92 @@ import { indexLibrary } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
 import { createApp } from './app.ts'
-import { readConfig } from './config.ts'
-import { migrateDatabase, openDatabase } from './database.ts'
-import { addDemo } from './demo/addDemo.ts'
+import { ConfigError, readConfig, type Config } from './config.ts'
+import { openDatabase, waitBounds } from './database.ts'
 import { openDeletions } from './deletions/deletions.ts'
 import { listenForGone } from './gone/gone.ts'
-import { openOutbox } from './outbox/outbox.ts'
-import { openWorkPool } from './workers/workPool.ts'
+import { openHealth } from './health.ts'
+import { Afterwards } from './http/afterwards.ts'
+import { openOutbox } from './mail/outbox.ts'
+import { noPost } from './mail/post.ts'
+import { outboxKey } from './mail/routes.ts'
+import { smtpPost } from './mail/smtpPost.ts'
 import { pagesFolder } from './pages/pagesFolder.ts'
+import { prepareDatabase } from './prepareDatabase.ts'
+import { keepTidy } from './tidying/keepTidy.ts'
+import { openWorkPool } from './workers/workPool.ts'
 
-const config = readConfig(process.env)
+/** Ends the process with words in place of a stack: what happened, and what to do. */
+function giveUp(words: string): never {
+  console.error(`\nEsfuerzo cannot start. ${words}\n`)
+  process.exit(1)
+}
+
+function configured(): Config {
+  try {
+    return readConfig(process.env)
+  } catch (error) {
+    if (error instanceof ConfigError) giveUp(`${error.message}\nWhat each means is in docs/operations.md.`)
+    throw error
+  }
+}
+
+const config = configured()
 const log = pino({ level: config.logLevel })
 const library = indexLibrary({ ...libraryData, words: libraryWords })
 const db = openDatabase(config.databaseUrl, log)
-const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, connectionTimeoutMillis: 3000 })
+const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...waitBounds })
 // A connection that dies while idle is the pool's business, not the end of the server.
 pool.on('error', (error) => log.warn({ err: error }, 'a database connection was lost'))
 
-await migrateDatabase(db)
-if (config.demo) await addDemo(db, library, config.secret, new Date())
+await prepareDatabase(config, library).catch((error: unknown) => {
+  const { hostname, port, pathname } = new URL(config.databaseUrl)
+  giveUp(
+    `The database at ${hostname}:${port || 5432}${pathname} cannot be used: ${(error as Error).message || String(error)}\n` +
+      'Nothing was changed. Is it running, and are DATABASE_URL and its password right?',
+  )
+})
 
+const { mail } = config
+const outbox = mail && 'folder' in mail ? openOutbox(mail.folder) : undefined
+const smtp = mail && 'smtp' in mail ? smtpPost(mail.smtp, mail.from) : undefined
+const post = smtp ?? outbox ?? noPost
+if (!mail) {
+  log.warn(
+    'no mail is configured: nobody can make an account or choose a new password. Set SMTP_URL and MAIL_FROM, or OUTBOX',
+  )
+}
+const health = openHealth(config.databaseUrl)
 const gone = await listenForGone(config.databaseUrl, log)
 const workPool = openWorkPool()
+const afterwards = new Afterwards(log)
+const tidying = keepTidy(db, outbox, log)
 
 const server = createServer(
   createApp({
     config,
     db,
+    health,
     pool,
     library,
     log,
-    outbox: openOutbox(config.outbox),
+    post,
+    outbox: config.demo ? outbox : undefined,
+    afterwards,
     deletions: openDeletions(config.deletions),
     gone,
     workPool,
     pages: pagesFolder,
   }),
 )
+server.on('error', (error: NodeJS.ErrnoException) =>
+  giveUp(`${config.host}:${config.port} cannot be listened on: ${error.message}. Set PORT or HOST.`),
+)
 server.listen(config.port, config.host, () => {
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : config.port
-  log.info({ port }, 'listening')
-  process.send?.({ listening: port })
+  log.info({ port, origin: config.publicOrigin, demo: config.demo, mail: mail && Object.keys(mail)[0] }, 'listening')
+  process.send?.({ listening: port, demo: config.demo, ...(config.demo && { outboxKey: outboxKey(config.secret) }) })
 })
 
 /** How long running requests may take to finish once the server is told to stop, in milliseconds. */
@@ -59,8 +103,11 @@ function stop(signal: string): void {
   log.info({ signal }, 'stopping; running requests finish first')
   const late = setTimeout(() => process.exit(1), patience)
   late.unref()
+  tidying.stop()
   server.close(async () => {
-    await Promise.allSettled([db.destroy(), pool.end(), gone.close(), workPool.close()])
+    await afterwards.flush()
+    smtp?.close()
+    await Promise.allSettled([db.destroy(), pool.end(), gone.close(), health.close(), workPool.close()])
     process.exit(0)
   })
   server.closeIdleConnections()

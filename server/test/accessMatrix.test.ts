@@ -25,7 +25,8 @@ let ended: PublicationInfo
 
 beforeAll(async () => {
   // Every try signs up and asks for messages from the one address of the tests.
-  server = await testServer({ ...defaultLimits, address: { points: 10_000, seconds: 60 } })
+  const many = { points: 10_000, seconds: 60 }
+  server = await testServer({ ...defaultLimits, address: many, account: many, guard: many, asked: many, written: many })
   own = await server.teacher('own@island.example')
   other = await server.teacher('other@island.example')
 })
@@ -40,6 +41,7 @@ type Actor = (typeof actors)[number]
  */
 const expected: Record<EndpointName, Record<Actor, number>> = {
   signIn: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
+  signInByLink: { anonymous: 410, family: 410, ended: 410, other: 410, own: 410 },
   signOut: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   me: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   changePassword: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
@@ -98,6 +100,7 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
 
 const bodies: Partial<Record<EndpointName, () => unknown>> = {
   signIn: () => ({ email: 'nobody@island.example', password: 'wrong' }),
+  signInByLink: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA' }),
   changePassword: () => ({ current: 'not the password', next: 'another good one' }),
   createWorkout: () => ({ document: smallWorkout() }),
   signUp: () => ({ name: 'New', email: `${Math.random()}@island.example`, zone: 'UTC' }),
@@ -120,7 +123,10 @@ const bodies: Partial<Record<EndpointName, () => unknown>> = {
   keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
 }
 
-const queries: Partial<Record<EndpointName, string>> = { calendar: '?days=2026-03-02&at=09:00' }
+const queries: Partial<Record<EndpointName, () => string>> = {
+  calendar: () => '?days=2026-03-02&at=09:00',
+  listOutbox: () => `?key=${server.outboxKey}`,
+}
 
 const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
 
@@ -147,7 +153,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
     .replace(':sha256', sent.publication.sha256)
     .replace(':name', 'workout.json')
     .replace(':kind', 'care')
-    .concat(queries[name] ?? '')
+    .concat(queries[name]?.() ?? '')
 }
 
 let made: EndpointName | undefined

@@ -150,9 +150,20 @@ describe('handing out', () => {
     const path = `/api/publications/${link.publication.id}/message`
     const message = { to: 'families@island.example', subject: 'Springs on Monday', text: 'No ferry, no hall.' }
     await own.post(path).send(message).expect(200)
-    const { messages } = (await own.get('/api/outbox').expect(200)).body
+    const { messages } = (await own.get(`/api/outbox?key=${server.outboxKey}`).expect(200)).body
     expect(messages[0]).toMatchObject({ to: 'families@island.example', subject: 'Springs on Monday' })
     expect(messages[0].text).toContain('No ferry')
+    expect(messages[0].text).toMatch(/Test <\S+@island.example> sends you this by Esfuerzo/)
+    const own_ = `http://esfuerzo.test/go/${link.publication.token}`
+    await own
+      .post(path)
+      .send({ ...message, text: `Here: ${own_}` })
+      .expect(200)
+    for (const text of ['Buy at https://elsewhere.example', `${own_} or www.elsewhere.example`]) {
+      const refused = await own.post(path).send({ ...message, text })
+      expect([refused.status, refused.body.problems[0].path]).toEqual([400, ['text']])
+      expect(refused.body.detail).toContain('no web address but the link itself')
+    }
     await own
       .post(path)
       .send({ ...message, to: 'nobody' })

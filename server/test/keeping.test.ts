@@ -2,6 +2,7 @@ import { unzipSync, strFromU8 } from 'fflate'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
+import { tidy } from '../src/tidying/keepTidy.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
 import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
@@ -116,6 +117,7 @@ describe('the bin', () => {
       .where({ id: old })
       .update({ removed_at: server.db.raw(`now() - interval '31 days'`) })
     expect((await own.get('/api/bin')).body.workouts.map((w: { id: string }) => w.id)).toEqual([young])
+    expect(await tidy(server.db)).toMatchObject({ workouts: 1 })
     expect(await server.db('workouts').where({ id: old })).toEqual([])
   })
 })
@@ -161,6 +163,7 @@ describe('a copy for a colleague', () => {
     await save(id, 1, 'Changed since')
     const copy = (await other.get(`/api/copies/${token}`).expect(200)).body
     expect([copy.from, copy.document.title]).toEqual(['Test', 'Springs'])
+    await server.flush()
     const messages = await server.outbox.list()
     expect(messages).toHaveLength(before + 1)
     expect(messages[0]!.text).toContain(`/copy/${token}`)

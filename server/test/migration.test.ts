@@ -12,7 +12,9 @@ import { migrateDatabase, openDatabase } from '../src/database.ts'
 import { listenForGone } from '../src/gone/gone.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
-import { openOutbox } from '../src/outbox/outbox.ts'
+import { openHealth } from '../src/health.ts'
+import { Afterwards } from '../src/http/afterwards.ts'
+import { noPost } from '../src/mail/post.ts'
 import { library, origin, workPool } from './support/testServer.ts'
 
 const folder = new URL('../../core/test/fixtures/version-1/', import.meta.url)
@@ -106,16 +108,19 @@ it('a filled database of the release before is migrated, and everything in it op
   await migrateDatabase(db)
   const pool = new pg.Pool({ connectionString: url, max: 2 })
   const log = pino({ level: 'silent' })
+  const health = openHealth(url)
   const gone = await listenForGone(url, log)
   const app = createApp({
-    config: { secret, publicOrigin: origin, trustProxy: false, pagesAt: origin, demo: false },
+    config: { secret, publicOrigin: origin, trustProxy: [], pagesAt: origin },
     db,
+    health,
     pool,
     library,
     log,
     gone,
     workPool,
-    outbox: openOutbox('unused'),
+    post: noPost,
+    afterwards: new Afterwards(log),
     deletions: { note: async () => {} },
     limits: defaultLimits,
   })
@@ -144,5 +149,5 @@ it('a filled database of the release before is migrated, and everything in it op
   const fresh = { ...run, id: uuid(), publication: sha256 }
   await supertest(server).post(`/api/go/${token}/runs`).set('Origin', origin).send(fresh).expect(200)
   await new Promise((resolve) => server.close(resolve))
-  await Promise.all([db.destroy(), pool.end(), gone.close()])
+  await Promise.all([db.destroy(), pool.end(), gone.close(), health.close()])
 })

@@ -7,7 +7,8 @@ import { addDemo, demoSignIn } from '../src/demo/addDemo.ts'
 import { isDatabaseAway } from '../src/database.ts'
 import { readConfig } from '../src/config.ts'
 import { defaultLimits } from '../src/http/limits.ts'
-import { loggedPath } from '../src/http/logging.ts'
+import { networkOf } from '../src/http/address.ts'
+import { loggedError, loggedPath } from '../src/http/logging.ts'
 import { problemDocument, ServerError, toServerError } from '../src/http/serverError.ts'
 import {
   library,
@@ -349,10 +350,10 @@ it('answers every code with its status and a problem document that fits its sche
 })
 
 it('reads its configuration once, and names what is wrong with it', () => {
-  expect(() => readConfig({ SECRET: 'short', PORT: '99999' })).toThrow(/DATABASE_URL.*SECRET.*PORT/)
-  expect(readConfig({ DATABASE_URL: 'postgres://x', SECRET: 's'.repeat(32), DEMO: 'true' })).toMatchObject({
+  expect(() => readConfig({ SECRET: 'short', PORT: '99999' })).toThrow(/DATABASE_URL.*SECRET.*PORT/s)
+  expect(readConfig({ DATABASE_URL: 'postgres://x', SECRET: 's'.repeat(32) })).toMatchObject({
     port: 4180,
-    demo: true,
+    demo: false,
     host: '127.0.0.1',
   })
 })
@@ -369,4 +370,23 @@ it('fills an empty database with the demo, once', async () => {
   const { runs, total } = (await agent.get('/api/runs')).body
   expect(total).toBeGreaterThan(60)
   expect(Math.max(...runs.map((r: { receivedAt: string }) => Date.parse(r.receivedAt)))).toBeLessThanOrEqual(Date.now())
+})
+
+it('a try is counted by the network of its address', () => {
+  expect(networkOf('192.0.2.7')).toBe('192.0.2.7')
+  expect(networkOf('::ffff:192.0.2.7')).toBe('192.0.2.7')
+  expect(networkOf('2001:db8:1:2:3:4:5:6')).toBe('2001:db8:1:2')
+  expect(networkOf('2001:db8::6')).toBe('2001:db8:0:0')
+  expect(networkOf('2001:db8:0:0:ffff::1')).toBe(networkOf('2001:db8::6'))
+})
+
+it('an error of the database is logged by its place, without anybody’s words', () => {
+  const error = Object.assign(new Error('invalid input syntax: "what a child wrote"'), {
+    code: '22P05',
+    routine: 'json_errsave_error',
+    where: 'JSON data, line 1: what a child wrote',
+  })
+  const logged = JSON.stringify(loggedError(error))
+  expect(logged).not.toContain('a child wrote')
+  expect(logged).toContain('22P05')
 })

@@ -98,6 +98,52 @@ describe('signing in', () => {
   })
 })
 
+describe('a link to sign in', () => {
+  it('is followed by a press, and says when it was followed before', async () => {
+    const page = opened((await import('../src/signin/LinkSignInPage.vue')).default, { token: 'T'.repeat(22) })
+    expect(calls).toEqual([])
+    answers['POST /api/session/link'] = () => [410, { code: 'ended', detail: '' }]
+    await page.find('form').trigger('submit')
+    await flushPromises()
+    expect(page.find('p[role=alert]').text()).toContain('has been used or its hour is over')
+    await router.push('/settings')
+    answers['POST /api/session/link'] = () => [200, { id: ID, name: 'A', email: 'a@b.example' }]
+    await page.find('form').trigger('submit')
+    await flushPromises()
+    expect(router.currentRoute.value.name).toBe('desk')
+  })
+})
+
+describe('the outbox', () => {
+  const message = { id: 'a.eml', to: 'a@b.example', subject: 'Hello', date: '2026-01-01T00:00:00Z', text: 'Words' }
+  const open = async () => {
+    const page = opened((await import('../src/outbox/OutboxPage.vue')).default)
+    await flushPromises()
+    return page
+  }
+
+  it('asks for its key, says when that does not open it, and keeps it until the browser is closed', async () => {
+    sessionStorage.clear()
+    answers['GET /api/outbox'] = () => [404, { code: 'not-found', detail: '' }]
+    const page = await open()
+    expect(calls).toEqual([])
+    await page.find('input').setValue('wrong')
+    await page.find('form').trigger('submit')
+    await flushPromises()
+    expect(page.find('p[role=alert]').text()).toContain('That key does not open it')
+    answers['GET /api/outbox'] = () => [200, { messages: [message] }]
+    await page.find('input').setValue(' right ')
+    await page.find('form').trigger('submit')
+    await flushPromises()
+    expect(page.find('article h2').text()).toBe('Hello')
+    expect(page.find('article a').attributes('href')).toBe('/api/outbox/a.eml?key=right')
+    page.unmount()
+    const again = await open()
+    expect(again.find('article h2').text()).toBe('Hello')
+    again.unmount()
+  })
+})
+
 describe('the Desk', () => {
   const open = async () => {
     const page = opened((await import('../src/desk/DeskPage.vue')).default)

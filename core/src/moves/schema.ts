@@ -4,7 +4,7 @@ import { gradeSchema } from '../workout/group.ts'
 import { idSchema } from '../workout/id.ts'
 import { buildsSchema } from '../workout/builds.ts'
 import { spaceSchema } from '../workout/space.ts'
-import { lineSchema, paragraphSchema } from '../workout/text.ts'
+import { cleanText, lineSchema, paragraphSchema } from '../workout/text.ts'
 
 export const families = [
   'squat',
@@ -114,7 +114,17 @@ export const moveSchema = z
     versions: z.array(versionSchema).min(1).max(5),
     /** The id of the ordinary version. */
     standard: idSchema,
-    cues: z.array(z.string().min(1).max(60)).min(1).max(4),
+    // A line as it is typed or pasted: what no database keeps is left out of it.
+    cues: z
+      .array(
+        z
+          .string()
+          .overwrite((cue) => cleanText(cue, 'line'))
+          .min(1)
+          .max(60),
+      )
+      .min(1)
+      .max(4),
     faults: z.array(z.strictObject({ see: lineSchema, say: lineSchema })),
     cautions: z.array(paragraphSchema),
     /** An adult must be by. */

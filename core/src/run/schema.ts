@@ -65,6 +65,9 @@ export const countedStepSchema = z.strictObject({
 })
 export interface CountedStep extends z.infer<typeof countedStepSchema> {}
 
+/** A moment by a device's clock: one that was never set says 1970. */
+const momentSchema = z.iso.datetime().regex(/^(?:19[7-9]\d|2\d{3})-/, 'a moment from 1970 on')
+
 const stepsSchema = z.int().min(0).max(20_000)
 
 /** One child's session, as the device sends it. Nothing in it names a child. */
@@ -78,8 +81,8 @@ export const runSchema = z.strictObject({
   group: idSchema,
   /** Of the class book, where the child gave its code. */
   pupil: z.uuid().optional(),
-  startedAt: z.iso.datetime(),
-  finishedAt: z.iso.datetime(),
+  startedAt: momentSchema,
+  finishedAt: momentSchema,
   /** The device's IANA time zone. */
   zone: z
     .string()

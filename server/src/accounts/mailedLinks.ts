@@ -2,8 +2,12 @@ import { randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import { tokenHash } from '../http/linkToken.ts'
 
-/** For whom a mailed link sets a password: a teacher that is there, or one that is to be. */
+/** What a mailed link does: lets a password be chosen, or signs in. */
+export type LinkPurpose = 'password' | 'sign-in'
+
+/** For whom it does that: a teacher that is there, or one that is to be. */
 export interface MailedLink {
+  purpose: LinkPurpose
   teacherId: string | null
   email: string
   name: string | null
@@ -12,6 +16,7 @@ export interface MailedLink {
 
 interface Row {
   token_hash: string
+  purpose: LinkPurpose
   teacher_id: string | null
   email: string
   name: string | null
@@ -23,18 +28,19 @@ interface Row {
 export const linkLife = 60 * 60 * 1000
 
 /**
- * Makes a link's token, 128 random bits; only its hash is stored. Earlier links to the same address stop working.
+ * Makes a link's token, 128 random bits; only its hash is stored. Earlier links to the same address for the same purpose stop working.
  *
  * @param now milliseconds
  */
 export async function addMailedLink(db: Knex, link: MailedLink, now: number): Promise<string> {
   const token = randomBytes(16).toString('base64url')
   await db<Row>('mailed_links')
-    .whereRaw('lower(email) = lower(?)', [link.email])
+    .where((q) => q.where({ purpose: link.purpose }).whereRaw('lower(email) = lower(?)', [link.email]))
     .orWhere('ends_at', '<', new Date(now))
     .delete()
   await db<Row>('mailed_links').insert({
     token_hash: tokenHash(token),
+    purpose: link.purpose,
     teacher_id: link.teacherId,
     email: link.email,
     name: link.name,
@@ -45,11 +51,16 @@ export async function addMailedLink(db: Knex, link: MailedLink, now: number): Pr
 }
 
 /** Takes a link out: it is followed once. Undefined where nobody made it, or its time is over. */
-export async function takeMailedLink(db: Knex, token: string, now: number): Promise<MailedLink | undefined> {
+export async function takeMailedLink(
+  db: Knex,
+  purpose: LinkPurpose,
+  token: string,
+  now: number,
+): Promise<MailedLink | undefined> {
   const [row] = await db<Row>('mailed_links')
-    .where({ token_hash: tokenHash(token) })
+    .where({ token_hash: tokenHash(token), purpose })
     .delete()
     .returning('*')
   if (!row || row.ends_at.getTime() <= now) return undefined
-  return { teacherId: row.teacher_id, email: row.email, name: row.name, zone: row.zone }
+  return { purpose, teacherId: row.teacher_id, email: row.email, name: row.name, zone: row.zone }
 }

@@ -1,14 +1,15 @@
 import type { Request, Router } from 'express'
 import type { Knex } from 'knex'
-import type { Logger } from 'pino'
 import { v4 as uuid } from 'uuid'
 import type { Teacher } from '@esfuerzo/contract'
 import { Counter, type Limits } from '../http/limits.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
-import { letters } from '../outbox/letters.ts'
-import type { Outbox } from '../outbox/outbox.ts'
+import { networkOfRequest } from '../http/address.ts'
+import type { Afterwards } from '../http/afterwards.ts'
+import { letters } from '../mail/letters.ts'
+import type { Post } from '../mail/post.ts'
 import { addMailedLink, takeMailedLink } from './mailedLinks.ts'
 import { hashPassword, passwordFits } from './password.ts'
 import {
@@ -25,11 +26,13 @@ import {
 export interface AccountParts {
   db: Knex
   limits: Limits
-  outbox: Outbox
+  post: Post
+  afterwards: Afterwards
   deletions: Deletions
-  log: Logger
   /** Where links in messages lead. */
   pagesAt: string
+  /** Messages lie in an outbox that can be looked into. */
+  demo: boolean
 }
 
 /** A new id, so that one planted before the sign-in is worth nothing after it. */
@@ -41,22 +44,52 @@ async function signedIn(req: Request, teacher: Teacher): Promise<Teacher> {
 const signedOut = (req: Request) =>
   new Promise<void>((resolve, reject) => req.session.destroy((e) => (e ? reject(e) : resolve())))
 
-/** Signing in and out, up and off. Limits count tries by account and by address; no answer tells whether an account exists. */
-export function accountRoutes(router: Router, { db, limits, outbox, deletions, log, pagesAt }: AccountParts): void {
-  const byAccount = new Counter(db, 'sign-in-account', limits.account)
-  const byAddress = new Counter(db, 'sign-in-address', limits.address)
-  const mailsTo = new Counter(db, 'mail-account', limits.mail)
-  const mailsFrom = new Counter(db, 'mail-address', limits.address)
+/**
+ * Signing in and out, up and off. No answer tells whether an account exists. Tries are counted by network, by network and account
+ * together, so that no stranger keeps a teacher out of her own, and by account: where many wrong ones came in from everywhere, the
+ * right password wants a mailed link too (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*).
+ */
+export function accountRoutes(router: Router, parts: AccountParts): void {
+  const { db, limits, post, afterwards, deletions, pagesAt, demo } = parts
+  const byNetwork = new Counter(db, 'sign-in-network', limits.address)
+  const byBoth = new Counter(db, 'sign-in-both', limits.account)
+  const wrong = new Counter(db, 'sign-in-wrong', limits.guard)
+  const askedBy = new Counter(db, 'mail-asked', limits.asked)
+  const own = new Counter(db, 'password', limits.account)
+  const mailed = (kind: string) => new Counter(db, `mail-${kind}`, limits.mail)
+  const mails = { welcome: mailed('welcome'), password: mailed('password'), signIn: mailed('sign-in') }
 
   implement(router, 'signIn', async ({ body, req }) => {
     const account = body.email.trim().toLowerCase()
-    const address = req.ip ?? ''
-    await byAddress.count(address)
-    await byAccount.count(account)
+    const network = networkOfRequest(req)
+    const both = `${network} ${account}`
+    await byNetwork.count(network)
+    await byBoth.count(both)
+    const guarded = await wrong.isFull(account)
     const found = await findAccount(db, account)
-    if (!(await passwordFits(found?.passwordHash, body.password)) || !found) throw new ServerError('wrong-sign-in')
-    await Promise.all([byAccount.clear(account), byAddress.clear(address)])
-    return signedIn(req, found.teacher)
+    const fits = await passwordFits(found?.passwordHash, body.password)
+    if (!fits || !found) {
+      await wrong.hasRoom(account)
+      throw new ServerError(guarded ? 'guarded' : 'wrong-sign-in')
+    }
+    await Promise.all([byNetwork.refund(network), byBoth.refund(both)])
+    if (!guarded) return signedIn(req, found.teacher)
+    const { id, email, name } = found.teacher
+    sendLater(mails.signIn, email, async () => {
+      const token = await addMailedLink(db, { purpose: 'sign-in', teacherId: id, email, name, zone: null }, Date.now())
+      await post.send(letters.signIn(email, name, `${pagesAt}/sign-in/${token}`))
+    })
+    throw new ServerError('guarded')
+  })
+
+  implement(router, 'signInByLink', async ({ body, req }) => {
+    const network = networkOfRequest(req)
+    await byNetwork.count(network)
+    const link = await takeMailedLink(db, 'sign-in', body.token, Date.now())
+    const teacher = link?.teacherId ? await readTeacher(db, link.teacherId) : undefined
+    if (!teacher) throw new ServerError('ended')
+    await byNetwork.refund(network)
+    return signedIn(req, teacher)
   })
 
   implement(router, 'signOut', async ({ req }) => {
@@ -66,9 +99,9 @@ export function accountRoutes(router: Router, { db, limits, outbox, deletions, l
 
   /** Whoever sits at an open page may not guess on and on either. @throws {ServerError} `wrong-sign-in`, `too-many-tries` */
   async function mustFit(teacherId: string, password: string): Promise<void> {
-    await byAccount.count(teacherId)
+    await own.count(teacherId)
     if (!(await passwordFits(await readPasswordHash(db, teacherId), password))) throw new ServerError('wrong-sign-in')
-    await byAccount.clear(teacherId)
+    await own.refund(teacherId)
   }
 
   implement(router, 'changePassword', async ({ teacherId, body, req }) => {
@@ -101,47 +134,61 @@ export function accountRoutes(router: Router, { db, limits, outbox, deletions, l
 
   implement(router, 'deleteAccount', async ({ teacherId, body, req }) => {
     await mustFit(teacherId, body.password)
+    const teacher = await readTeacher(db, teacherId)
     await deleteTeacher(db, teacherId)
+    if (teacher) await post.forget(teacher.email)
     await deletions.note({ what: 'account', teacher: teacherId, id: teacherId })
     await signedOut(req)
     return {}
   })
 
+  /**
+   * Whoever asks for many is refused. Where many went to one address no more do, and nobody is told: the last of them is younger
+   * than the hour its link works for, so that nobody can keep its owner out by asking.
+   */
+  function sendLater(counter: Counter, email: string, write: () => Promise<void>): void {
+    afterwards.later('a message could not be sent', async () => {
+      if (await counter.hasRoom(email.toLowerCase())) await write()
+    })
+  }
+
   /** The answer goes out before it is known whether there is an account, so that its time tells nothing either. */
-  async function byMessage(req: Request, email: string, write: () => Promise<void>): Promise<void> {
-    await mailsFrom.count(req.ip ?? '')
-    await mailsTo.count(email.toLowerCase())
-    write().catch((err) => log.error({ err }, 'a message could not be sent'))
+  async function byMessage(req: Request, counter: Counter, email: string, write: () => Promise<void>): Promise<void> {
+    await askedBy.count(networkOfRequest(req))
+    if (!(await post.ready())) throw new ServerError('mail-away')
+    sendLater(counter, email, write)
   }
 
   implement(router, 'signUp', async ({ body: { name, email, zone }, req }) => {
-    await byMessage(req, email, async () => {
+    await byMessage(req, mails.welcome, email, async () => {
       if (await findAccount(db, email)) {
-        await outbox.send(letters.alreadyThere(email, `${pagesAt}/sign-in`, `${pagesAt}/forgotten`))
+        await post.send(letters.alreadyThere(email, `${pagesAt}/sign-in`, `${pagesAt}/forgotten`))
         return
       }
-      const token = await addMailedLink(db, { teacherId: null, email, name, zone }, Date.now())
-      await outbox.send(letters.welcome(email, name, `${pagesAt}/password/${token}`))
+      const token = await addMailedLink(db, { purpose: 'password', teacherId: null, email, name, zone }, Date.now())
+      await post.send(letters.welcome(email, name, `${pagesAt}/password/${token}`))
     })
-    return {}
+    return { demo }
   })
 
-  implement(router, 'forgotPassword', async ({ body: { email }, req }) => {
-    await byMessage(req, email, async () => {
-      const found = await findAccount(db, email)
+  implement(router, 'forgotPassword', async ({ body: { email: asked }, req }) => {
+    await byMessage(req, mails.password, asked, async () => {
+      const found = await findAccount(db, asked)
       if (!found) return
-      const link = { teacherId: found.teacher.id, email: found.teacher.email, name: null, zone: null }
+      const { id, email, name } = found.teacher
+      const link = { purpose: 'password', teacherId: id, email, name: null, zone: null } as const
       const token = await addMailedLink(db, link, Date.now())
-      await outbox.send(letters.newPassword(found.teacher.email, found.teacher.name, `${pagesAt}/password/${token}`))
+      await post.send(letters.newPassword(email, name, `${pagesAt}/password/${token}`))
     })
-    return {}
+    return { demo }
   })
 
   implement(router, 'choosePassword', async ({ body, req }) => {
-    await byAddress.count(req.ip ?? '')
+    const network = networkOfRequest(req)
+    await byNetwork.count(network)
     const passwordHash = await hashPassword(body.password)
     const teacher = await db.transaction(async (trx) => {
-      const link = await takeMailedLink(trx, body.token, Date.now())
+      const link = await takeMailedLink(trx, 'password', body.token, Date.now())
       if (!link) return undefined
       if (link.teacherId) {
         await setPasswordHash(trx, link.teacherId, passwordHash)
@@ -155,7 +202,7 @@ export function accountRoutes(router: Router, { db, limits, outbox, deletions, l
       return added
     })
     if (!teacher) throw new ServerError('ended')
-    await byAddress.clear(req.ip ?? '')
+    await byNetwork.refund(network)
     return signedIn(req, teacher)
   })
 }

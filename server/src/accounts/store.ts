@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Teacher } from '@esfuerzo/contract'
+import { dropOrphans } from '../publications/orphans.ts'
 
 interface Row {
   id: string
@@ -52,15 +53,17 @@ export async function endSignIns(db: Knex, teacherId: string, keep?: string): Pr
 
 /** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins; false where there is none. */
 export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
-  return db.transaction(async (trx) => {
+  const { found, shas } = await db.transaction(async (trx) => {
     await endSignIns(trx, id)
-    const found = await trx('teachers').where({ id }).delete()
-    // A snapshot may serve several links; one that serves none any more goes too.
-    await trx('snapshots')
-      .whereNotExists(trx('publications').whereRaw('publications.sha256 = snapshots.sha256'))
-      .delete()
-    return found > 0
+    const sent: { sha256: string }[] = await trx('publications').where({ teacher_id: id }).distinct('sha256')
+    const teacher = await trx<Row>('teachers').where({ id }).first('email')
+    // An account that was to be made for the address, too.
+    if (teacher) await trx('mailed_links').whereRaw('lower(email) = lower(?)', [teacher.email]).delete()
+    return { found: await trx('teachers').where({ id }).delete(), shas: sent.map((row) => row.sha256) }
   })
+  // A snapshot may serve several links; one that serves none any more goes too.
+  await dropOrphans(db, shas)
+  return found > 0
 }
 
 export async function anyTeacher(db: Knex): Promise<boolean> {

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
-import { ServerError } from '../http/serverError.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
 import { addClass, classRoom, listClasses, removeClass, saveClass } from './store.ts'
 
 /** The classes a teacher hands sessions out to. */
@@ -12,9 +12,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
     const added = await addClass(db, teacherId, uuid(), body)
-    if (!added) {
-      throw new ServerError('invalid', [{ code: 'too-many', path: ['name'], expected: `at most ${classRoom} classes` }])
-    }
+    if (!added) throw tooMany('name', `at most ${classRoom} classes`)
     return added
   })
 

@@ -9,6 +9,18 @@ export interface NewCopy {
   endsAt: Date
 }
 
+/** A teacher has room for so many copies that can still be followed (ours). */
+export const copyRoom = 200
+
+/** Whether there is room for another. */
+export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
+  const [count] = await db('copies')
+    .where({ teacher_id: teacherId })
+    .where('ends_at', '>', db.fn.now())
+    .count({ n: '*' })
+  return Number(count!.n) < copyRoom
+}
+
 /** Stores a copy for a colleague; those whose time is over are cleared away. */
 export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
   await db('copies').where({ teacher_id: copy.teacherId }).where('ends_at', '<', db.fn.now()).delete()

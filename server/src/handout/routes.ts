@@ -1,13 +1,13 @@
 import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
-import { publicationSchema, type Publication } from '@esfuerzo/core'
+import { publicationSchema, type Problem, type Publication } from '@esfuerzo/core'
 import type { SheetKind } from '@esfuerzo/contract'
 import { implement, type Call } from '../http/implement.ts'
-import { Counter, LocalCounter, type Limits } from '../http/limits.ts'
+import { LocalCounter, type Counter, type Limits } from '../http/limits.ts'
 import { linkToken } from '../http/linkToken.ts'
 import { ServerError } from '../http/serverError.ts'
-import { letters } from '../outbox/letters.ts'
-import type { Outbox } from '../outbox/outbox.ts'
+import { letters } from '../mail/letters.ts'
+import type { Post } from '../mail/post.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import { readOwnSnapshot, readSnapshot } from '../publications/store.ts'
 import { readSettings } from '../settings/store.ts'
@@ -29,19 +29,29 @@ function sendPdf(kind: SheetKind, pdf: Uint8Array, res: Response): void {
   res.type('application/pdf').send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
 }
 
+/** Nobody's advertising leaves the house in our name: a message to families leads to their session and nowhere else. */
+export function foreignAddresses({ subject, text }: { subject: string; text: string }, link: string): Problem[] {
+  const expected = 'no web address but the link itself'
+  const foreign = (words: string) => /(?:https?:\/\/|www\.)\S*/i.exec(words.replaceAll(link, ''))?.[0]
+  return Object.entries({ subject, text }).flatMap(([field, words]): Problem[] => {
+    const received = foreign(words)
+    return received ? [{ code: 'bad-format', path: [field], expected, received: received.slice(0, 60) }] : []
+  })
+}
+
 export interface HandoutParts {
   db: Knex
   paper: Paper
   secret: string
-  limits: Limits
-  outbox: Outbox
+  post: Post
+  /** Of messages that teachers write. */
+  written: Counter
   /** Where links lead. */
   pagesAt: string
 }
 
 /** A session on paper, in a calendar, in a message: the teacher's side. */
-export function handoutRoutes(router: Router, { db, paper, secret, limits, outbox, pagesAt }: HandoutParts): void {
-  const mails = new Counter(db, 'mail-families', { ...limits.mail, points: limits.mail.points * 4 })
+export function handoutRoutes(router: Router, { db, paper, secret, post, written, pagesAt }: HandoutParts): void {
   const linkOf = (id: string) => `${pagesAt}/go/${linkToken('publication', id, secret)}`
 
   async function ownPublication(teacherId: string, id: string): Promise<Publication> {
@@ -76,9 +86,13 @@ export function handoutRoutes(router: Router, { db, paper, secret, limits, outbo
 
   implement(router, 'messageFamilies', async ({ teacherId, params, body }) => {
     await ownPublication(teacherId, params.id)
-    await mails.count(teacherId)
+    const problems = foreignAddresses(body, linkOf(params.id))
+    if (problems.length) throw new ServerError('invalid', problems)
+    await written.count(teacherId)
+    if (!(await post.ready())) throw new ServerError('mail-away')
     const teacher = await readTeacher(db, teacherId)
-    await outbox.send(letters.families(body.to, teacher?.name ?? '', body.subject, body.text))
+    if (!teacher) throw new ServerError('sign-in-needed')
+    await post.send(letters.families(body.to, teacher, body.subject, body.text))
     return {}
   })
 }

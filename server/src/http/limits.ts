@@ -10,12 +10,18 @@ export interface Limit {
 }
 
 export interface Limits {
-  /** Wrong sign-ins by account. */
-  account: Limit
-  /** Wrong sign-ins by address. */
+  /** Wrong sign-ins by network, into whatever accounts. */
   address: Limit
-  /** Messages to one address. */
+  /** Wrong sign-ins by network into one account: whoever else tries that account is not touched. */
+  account: Limit
+  /** Wrong sign-ins into one account from anywhere: past it the right password wants a mailed link too. */
+  guard: Limit
+  /** Messages asked for by one network. */
+  asked: Limit
+  /** Messages of a kind to one address: the last of them is still good when no more are sent. */
   mail: Limit
+  /** Messages a teacher writes to others. */
+  written: Limit
   /** Runs sent by link; a class shares one. */
   runs: Limit
   /** Runs sent by link from one address: a home, or a school's room. */
@@ -25,9 +31,12 @@ export interface Limits {
 }
 
 export const defaultLimits: Limits = {
-  account: { points: 10, seconds: 15 * 60 },
   address: { points: 60, seconds: 15 * 60 },
+  account: { points: 10, seconds: 15 * 60 },
+  guard: { points: 30, seconds: 15 * 60 },
+  asked: { points: 20, seconds: 60 * 60 },
   mail: { points: 5, seconds: 60 * 60 },
+  written: { points: 20, seconds: 24 * 60 * 60 },
   runs: { points: 600, seconds: 10 * 60 },
   runsOfHome: { points: 150, seconds: 10 * 60 },
   sheets: { points: 60, seconds: 10 * 60 },
@@ -74,8 +83,24 @@ export class Counter {
   /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
   count = (key: string): Promise<void> => consume(this.#limiter, this.#key(key))
 
-  /** Forgets what was counted. */
-  async clear(key: string): Promise<void> {
-    await this.#limiter.delete(this.#key(key))
+  /** Counts one where there is room. @returns whether there was */
+  hasRoom = (key: string): Promise<boolean> =>
+    this.count(key).then(
+      () => true,
+      (error: unknown) => {
+        if (error instanceof ServerError) return false
+        throw error
+      },
+    )
+
+  /** Takes one back that was counted: others' stay. */
+  async refund(key: string): Promise<void> {
+    await this.#limiter.reward(this.#key(key))
+  }
+
+  /** Whether the limit is reached. */
+  async isFull(key: string): Promise<boolean> {
+    const counted = await this.#limiter.get(this.#key(key))
+    return (counted?.consumedPoints ?? 0) >= this.#limiter.points
   }
 }

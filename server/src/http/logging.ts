@@ -9,11 +9,46 @@ import { pinoHttp } from 'pino-http'
  * @example loggedPath('/api/go/AbCdEfGhIjKlMnOpQrStUv/runs?x=1') // '/api/go/…/runs'
  */
 export const loggedPath = (url: string): string =>
-  (url.split('?')[0] ?? '').replace(/\/(go|snapshots|copies|copy|password|outbox)\/[^/]+/g, '/$1/…')
+  (url.split('?')[0] ?? '').replace(/\/(go|snapshots|copies|copy|password|sign-in|outbox)\/[^/]+/g, '/$1/…')
 
-/** One structured line a request, with its id; no header, body, token or alias. */
-export const requestLog = (logger: Logger): RequestHandler =>
-  pinoHttp({
+/**
+ * An error as it is logged: of the database's own only what names the place. Its words may hold what somebody wrote.
+ *
+ * @example loggedError(Object.assign(new Error('bad "secret"'), { routine: 'f', code: '22P05' })) // { code: '22P05', routine: 'f', … }
+ */
+export function loggedError(error: unknown): Record<string, unknown> {
+  if (!(error instanceof Error)) return { type: typeof error }
+  const { code, routine, table, column, constraint, stack = '' } = error as Error & Record<string, string | undefined>
+  const frames = stack.split('\n').filter((line) => line.startsWith('    at '))
+  const about = routine ? { routine, table, column, constraint } : { message: error.message }
+  return { type: error.name, code, ...about, at: frames.slice(0, 8).map((line) => line.trim()) }
+}
+
+/** So often an outage is spoken of, in milliseconds. */
+const said = 10_000
+
+/** Of many answers that the server is not available, a line at the first and then a number every ten seconds. */
+function outageTally(logger: Logger): () => void {
+  let more = 0
+  let timer: NodeJS.Timeout | undefined
+  const after = () => {
+    timer = undefined
+    if (more === 0) return
+    logger.error({ answers: more }, 'still not available')
+    more = 0
+    timer = setTimeout(after, said).unref()
+  }
+  return () => {
+    if (timer) return void more++
+    logger.error('not available: requests are answered 503')
+    timer = setTimeout(after, said).unref()
+  }
+}
+
+/** One structured line a request, with its id; no header, body, token or alias. Those answered 503 are counted in place of that. */
+export function requestLog(logger: Logger): RequestHandler {
+  const unavailable = outageTally(logger)
+  return pinoHttp({
     logger,
     genReqId: () => randomUUID(),
     serializers: {
@@ -23,7 +58,14 @@ export const requestLog = (logger: Logger): RequestHandler =>
         path: loggedPath(req.url),
       }),
       res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      err: () => undefined,
     },
-    customLogLevel: (_req, res, error) =>
-      error || res.statusCode >= 500 ? 'error' : res.statusCode >= 400 ? 'info' : 'debug',
+    customLogLevel: (_req, res, error) => {
+      if (res.statusCode === 503) {
+        unavailable()
+        return 'silent'
+      }
+      return error || res.statusCode >= 500 ? 'error' : res.statusCode >= 400 ? 'info' : 'debug'
+    },
   }) as RequestHandler
+}

@@ -1,6 +1,6 @@
 import { ProblemError, problemEnglish, type Problem } from '@esfuerzo/core'
 import { errorStatus, type ErrorCode, type ProblemDocument } from '@esfuerzo/contract'
-import { isDatabaseAway } from '../database.ts'
+import { isDatabaseAway, isStorageFull } from '../database.ts'
 
 /** Something the server refuses or cannot do, by code. Handlers throw it; it is put into words here, once. */
 export class ServerError extends Error {
@@ -34,6 +34,10 @@ const words: Record<ErrorCode, [title: string, detail: string]> = {
   'too-big': ['That is too large', 'Nothing was changed. A session has room for 512 KiB.'],
   'too-dear': ['It is too much to work out', 'Nothing was changed. Fewer rounds, draws, stations or groups help.'],
   'too-many-tries': ['Too many tries', 'Wait a few minutes, then try again.'],
+  guarded: [
+    'Many wrong passwords were tried for this account',
+    'For a while the right one alone does not open it. If it was right, a message with a link to sign in is on its way.',
+  ],
   unexpected: [
     'Something went wrong here',
     'Nothing was changed. Try again; if it stays, tell whoever looks after the server.',
@@ -53,10 +57,15 @@ const words: Record<ErrorCode, [title: string, detail: string]> = {
   ],
 }
 
+/** There is no room for another of something. @param expected how many there may be, in words */
+export const tooMany = (field: string, expected: string): ServerError =>
+  new ServerError('invalid', [{ code: 'too-many', path: [field], expected, received: 'one more' }])
+
 /** Any throw as one of ours; what nobody foresaw is `unexpected`, its cause kept for the log. */
 export function toServerError(error: unknown): ServerError {
   if (error instanceof ServerError) return error
   if (error instanceof ProblemError) return new ServerError(codeOf(error.problems), error.problems, error)
+  if (isStorageFull(error)) return new ServerError('storage-full', [], error)
   if (isDatabaseAway(error)) return new ServerError('database-away', [], error)
   const { type, status } = error as { type?: string; status?: number }
   // body-parser's own errors: https://github.com/expressjs/body-parser#errors

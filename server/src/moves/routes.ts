@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { mostOwnMoves, ProblemError, readMoves, type Library } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
-import { ServerError } from '../http/serverError.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts'
 
 /** How long ago a move still counts as used lately, in milliseconds: half a school year. */
@@ -26,10 +26,7 @@ export function moveRoutes(router: Router, db: Knex, library: Library, deletions
       if (error instanceof ProblemError) throw new ServerError('invalid', error.problems)
       throw error
     }
-    if (!(await keepOwnMoves(db, teacherId, moves))) {
-      const expected = `at most ${mostOwnMoves} moves of your own`
-      throw new ServerError('invalid', [{ code: 'too-many', path: ['moves'], expected, received: `more` }])
-    }
+    if (!(await keepOwnMoves(db, teacherId, moves))) throw tooMany('moves', `at most ${mostOwnMoves} moves of your own`)
     return { moves: await listOwnMoves(db, teacherId) }
   })
 

@@ -14,16 +14,17 @@ export function servePages(app: Express, pages: string): void {
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
   app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))
   // What keeps the pages on a device is asked for anew each time, so that an update is found.
-  app.get(['/go/sw.js', '/go/workbox-{*path}', '/go/manifest.webmanifest', '/go/icon.svg'], (req, res) => {
+  app.get(['/go/sw.js', '/go/workbox-{*path}', '/go/manifest.webmanifest', '/go/icon.svg'], (req, res, next) => {
     res.set('Cache-Control', 'no-cache')
-    res.sendFile(join(pages, 'family', basename(req.path)))
+    res.sendFile(join(pages, 'family', basename(req.path)), (error) => error && next())
   })
-  app.get(['/go', '/go/{*path}'], (_req, res) => {
-    res.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' })
-    res.sendFile(entry('family'))
-  })
-  app.get(/^\/(?!api\/|snapshots\/|schemas\/|assets\/).*/, (_req, res) => {
+  // A page older than the deployment asks for a script that is gone: it must hear that, not get a page in its place.
+  app.get(/^\/(?!api\/|snapshots\/|schemas\/|assets\/|go\/assets\/|go\/workbox-|go(?:\/|$)).*/, (_req, res) => {
     res.set('Cache-Control', 'no-cache')
     res.sendFile(entry('teacher'))
+  })
+  app.get(/^\/go(?:\/(?!assets\/|workbox-|sw\.js|manifest\.|icon\.).*)?$/, (_req, res) => {
+    res.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' })
+    res.sendFile(entry('family'))
   })
 }

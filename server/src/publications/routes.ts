@@ -2,7 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import { implement } from '../http/implement.ts'
-import { ServerError } from '../http/serverError.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
 import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
@@ -15,6 +15,7 @@ import {
   addPublication,
   endPublication,
   findPublication,
+  hasRoom,
   listPublications,
   readSnapshot,
   type StoredPublication,
@@ -34,6 +35,8 @@ export function publicationRoutes(router: Router, db: Knex, pool: WorkPool, secr
     if (body.classId && !(await isOwnClass(db, teacherId, body.classId))) {
       throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
     }
+    if (!(await hasRoom(db, teacherId)))
+      throw tooMany('days', 'room for another link; delete sessions that are no longer needed')
     const { familyNote: schoolNote } = await readSettings(db, teacherId)
     const { document } = workout
     const publication = publicationOf(

@@ -70,13 +70,27 @@ export async function addPublication(db: Knex, p: NewPublication): Promise<void>
   })
 }
 
+/** A teacher has room for so many links, and for so many bytes behind them (ours): years of handing out every day. */
+export const publicationRoom = { links: 3000, bytes: 256 * 2 ** 20 } as const
+
+/** Whether there is room for another link. */
+export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
+  const { rows } = await db.raw<{ rows: { links: string; bytes: string }[] }>(
+    `with hers as (select sha256 from publications where teacher_id = :teacherId)
+     select (select count(*) from hers) as links,
+            (select coalesce(sum(octet_length(body)), 0) from snapshots where sha256 in (select sha256 from hers)) as bytes`,
+    { teacherId },
+  )
+  return Number(rows[0]!.links) < publicationRoom.links && Number(rows[0]!.bytes) < publicationRoom.bytes
+}
+
 export async function findPublication(db: Knex, teacherId: string, id: string): Promise<StoredPublication | undefined> {
   const row = await own(db, teacherId).where({ id }).first()
   return row && stored(row as Row)
 }
 
 export async function listPublications(db: Knex, teacherId: string, workoutId: string): Promise<StoredPublication[]> {
-  const rows = await own(db, teacherId).where({ workout_id: workoutId }).orderBy('created_at', 'desc').limit(100)
+  const rows = await own(db, teacherId).where({ workout_id: workoutId }).orderBy('created_at', 'desc')
   return (rows as Row[]).map(stored)
 }
 

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { v4 as uuid } from 'uuid'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
-import { ServerError } from '../http/serverError.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepPart, listShelf, removePart, renamePart, shelfRoom } from './store.ts'
 
 /** Sections and blocks a teacher keeps for other sessions. */
@@ -12,10 +12,7 @@ export function shelfRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'keepPart', async ({ teacherId, body }) => {
     const kept = await keepPart(db, teacherId, uuid(), body.name, body.part)
-    if (!kept) {
-      const expected = `at most ${shelfRoom} pieces on the shelf`
-      throw new ServerError('invalid', [{ code: 'too-many', path: ['part'], expected, received: `${shelfRoom + 1}` }])
-    }
+    if (!kept) throw tooMany('part', `at most ${shelfRoom} pieces on the shelf`)
     return kept
   })
 

@@ -4,18 +4,20 @@ import { v4 as uuid } from 'uuid'
 import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
-import { ServerError } from '../http/serverError.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
 import {
   addWorkout,
   deleteWorkout,
   findWorkout,
+  hasRoom,
   listBin,
   listWorkouts,
   removeWorkout,
   restoreWorkout,
   saveWorkout,
+  workoutRoom,
 } from './store.ts'
-import { closeVersion, findVersion, listVersions, nameVersion } from './versions.ts'
+import { closeVersion, findVersion, hasRoomForName, listVersions, namedRoom, nameVersion } from './versions.ts'
 
 /** A teacher's sessions. */
 export function workoutRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
@@ -28,7 +30,12 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
 
   implement(router, 'listWorkouts', async ({ teacherId }) => ({ workouts: await listWorkouts(db, teacherId) }))
 
-  implement(router, 'createWorkout', ({ teacherId, body }) => addWorkout(db, teacherId, uuid(), whole(body.document)))
+  implement(router, 'createWorkout', async ({ teacherId, body }) => {
+    const document = whole(body.document)
+    if (!(await hasRoom(db, teacherId)))
+      throw tooMany('document', `at most ${workoutRoom} sessions, those in the bin too`)
+    return addWorkout(db, teacherId, uuid(), document)
+  })
 
   implement(router, 'readWorkout', async ({ teacherId, params }) => {
     const found = await findWorkout(db, teacherId, params.id)
@@ -67,8 +74,15 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
     return { versions }
   })
 
+  /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
+  async function mustHaveRoom(teacherId: string, id: string): Promise<void> {
+    if (!(await hasRoomForName(db, teacherId, id)))
+      throw tooMany('name', `at most ${namedRoom} named states of a session`)
+  }
+
   implement(router, 'keepVersion', async ({ teacherId, params, body }) => {
     const reason = body.name ? 'named' : 'edit'
+    if (body.name) await mustHaveRoom(teacherId, params.id)
     if (!(await closeVersion(db, teacherId, params.id, { reason, name: body.name }))) throw new ServerError('not-found')
     return {}
   })
@@ -80,6 +94,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   })
 
   implement(router, 'nameVersion', async ({ teacherId, params, body }) => {
+    if (body.name) await mustHaveRoom(teacherId, params.id)
     const version = await nameVersion(db, teacherId, params.id, params.version, body.name)
     if (!version) throw new ServerError('not-found')
     return version

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
 import type { RemovedWorkout, WorkoutSummary } from '@esfuerzo/contract'
+import { dropOrphans } from '../publications/orphans.ts'
 import { recordVersion } from './versions.ts'
 
 interface Row {
@@ -35,8 +36,14 @@ const columns = (document: Workout) => ({
   document: writtenText(workoutDocument, document),
 })
 
-/** At most this many sessions are listed, the latest first. */
-const listed = 200
+/** A teacher has room for so many sessions, those in the bin too: five a day for a school year (ours). */
+export const workoutRoom = 1000
+
+/** Whether there is room for another. */
+export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
+  const [count] = await db('workouts').where({ teacher_id: teacherId }).count({ n: '*' })
+  return Number(count!.n) < workoutRoom
+}
 
 export async function listWorkouts(db: Knex, teacherId: string): Promise<WorkoutSummary[]> {
   const rows: (Row & { groups: { letter: string; name: string }[]; sent_at: Date | null; runs: string })[] = await db(
@@ -52,7 +59,6 @@ export async function listWorkouts(db: Knex, teacherId: string): Promise<Workout
       ),
     )
     .orderBy('w.updated_at', 'desc')
-    .limit(listed)
   return rows.map((row) => ({
     ...saved(row),
     title: row.title,
@@ -132,19 +138,16 @@ export async function restoreWorkout(db: Knex, teacherId: string, id: string): P
 }
 
 /** How long a session lies in the bin before it is gone for good, in days. */
-const binDays = 30
+export const binDays = 30
 const day = 24 * 60 * 60 * 1000
 
 const binned = (db: Knex, teacherId: string) =>
   db<Row>('workouts').where({ teacher_id: teacherId }).whereNotNull('removed_at')
 
-/** What lies in a teacher's bin, the latest first; what has lain there too long is taken out for good. */
+/** What lies in a teacher's bin, the latest first; what has lain there too long is taken out by the hourly tidying. */
 export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorkout[]> {
-  const old: { id: string }[] = await binned(db, teacherId)
-    .whereRaw(`removed_at < now() - interval '${binDays} days'`)
-    .select('id')
-  for (const { id } of old) await deleteWorkout(db, teacherId, id)
   const rows: (Pick<Row, 'id' | 'title'> & { removed_at: Date; runs: string })[] = await binned(db, teacherId)
+    .whereRaw(`removed_at >= now() - interval '${binDays} days'`)
     .select<[]>('id', 'title', 'removed_at')
     .select(
       db.raw(
@@ -152,7 +155,6 @@ export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorko
       ),
     )
     .orderBy('removed_at', 'desc')
-    .limit(listed)
   return rows.map((row) => ({
     id: row.id,
     title: row.title,
@@ -176,18 +178,13 @@ async function deleteFrom(
   teacherId: string,
   id: string,
 ): Promise<boolean> {
-  return db.transaction(async (trx) => {
-    const shas: { sha256: string }[] = await trx('publications')
+  const shas = await db.transaction(async (trx) => {
+    const sent: { sha256: string }[] = await trx('publications')
       .where({ workout_id: id, teacher_id: teacherId })
-      .select('sha256')
-    if (!(await place(trx, teacherId).where({ id }).delete())) return false
-    await trx('snapshots')
-      .whereIn(
-        'sha256',
-        shas.map((s) => s.sha256),
-      )
-      .whereNotExists(trx('publications').whereRaw('publications.sha256 = snapshots.sha256'))
-      .delete()
-    return true
+      .distinct('sha256')
+    const found = await place(trx, teacherId).where({ id }).delete()
+    return found ? sent.map((row) => row.sha256) : undefined
   })
+  if (shas) await dropOrphans(db, shas)
+  return shas !== undefined
 }

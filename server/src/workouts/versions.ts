@@ -45,15 +45,16 @@ const version = (row: Row & { title?: string }): Version => ({
  */
 export async function recordVersion(trx: Knex, workoutId: string, document: Workout, at: Date): Promise<void> {
   const states = () => trx<Row>('workout_versions').where({ workout_id: workoutId })
-  const last = await states().orderBy('saved_at', 'desc').first('id', 'started_at', 'closed')
+  const last = await states().orderBy('place', 'desc').first('id', 'started_at', 'closed')
   const body = writtenText(workoutDocument, document)
-  if (last && !last.closed && at.getTime() - last.started_at.getTime() < oneState) {
+  // A clock that was set back is not ten minutes on.
+  if (last && !last.closed && Math.abs(at.getTime() - last.started_at.getTime()) < oneState) {
     await states().where({ id: last.id }).update({ document: body, saved_at: at })
     return
   }
   await states().insert({ id: uuid(), workout_id: workoutId, document: body, started_at: at, saved_at: at })
   await states()
-    .whereIn('id', states().where({ name: null }).orderBy('saved_at', 'desc').offset(keptStates).select('id'))
+    .whereIn('id', states().where({ name: null }).orderBy('place', 'desc').offset(keptStates).select('id'))
     .delete()
 }
 
@@ -62,7 +63,7 @@ export async function listVersions(db: Knex, teacherId: string, workoutId: strin
   const rows: (Row & { title: string })[] = await own(db, teacherId, workoutId)
     .select<[]>('id', 'name', 'reason', 'started_at', 'saved_at')
     .select(db.raw("document->>'title' as title"))
-    .orderBy('saved_at', 'desc')
+    .orderBy('place', 'desc')
   return rows.map(version)
 }
 
@@ -83,7 +84,7 @@ export async function closeVersion(
   workoutId: string,
   because: { reason: Version['reason']; name?: string },
 ): Promise<boolean> {
-  const last = await own(db, teacherId, workoutId).orderBy('saved_at', 'desc').first('id', 'reason')
+  const last = await own(db, teacherId, workoutId).orderBy('place', 'desc').first('id', 'reason')
   if (!last) return false
   // What was sent out or named stays known for that.
   const reason = because.reason === 'edit' ? last.reason : because.reason
@@ -97,9 +98,18 @@ export async function closeVersion(
 export async function lastPublished(db: Knex, teacherId: string, workoutId: string): Promise<Workout | undefined> {
   const row = await own(db, teacherId, workoutId)
     .where({ reason: 'published' })
-    .orderBy('saved_at', 'desc')
+    .orderBy('place', 'desc')
     .first('document')
   return row && readWorkout(row.document)
+}
+
+/** A session keeps so many named states: nobody names more of one session (ours). */
+export const namedRoom = 60
+
+/** Whether there is room for another named state of a session. */
+export async function hasRoomForName(db: Knex, teacherId: string, workoutId: string): Promise<boolean> {
+  const [count] = await own(db, teacherId, workoutId).whereNotNull('name').count({ n: '*' })
+  return Number(count!.n) < namedRoom
 }
 
 /** @param name the empty string takes it away */

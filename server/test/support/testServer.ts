@@ -24,11 +24,15 @@ import { libraryWords } from '@esfuerzo/library/words'
 import { v4 as uuid } from 'uuid'
 import { hashPassword } from '../../src/accounts/password.ts'
 import { addTeacher } from '../../src/accounts/store.ts'
-import { createApp } from '../../src/app.ts'
-import { migrateDatabase, openDatabase } from '../../src/database.ts'
+import { createApp, type AppParts } from '../../src/app.ts'
+import { openDatabase } from '../../src/database.ts'
+import { prepareDatabase } from '../../src/prepareDatabase.ts'
 import { openDeletions } from '../../src/deletions/deletions.ts'
 import { listenForGone } from '../../src/gone/gone.ts'
-import { openOutbox } from '../../src/outbox/outbox.ts'
+import { openHealth } from '../../src/health.ts'
+import { Afterwards } from '../../src/http/afterwards.ts'
+import { openOutbox } from '../../src/mail/outbox.ts'
+import { outboxKey } from '../../src/mail/routes.ts'
 import { openWorkPool } from '../../src/workers/workPool.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
@@ -39,12 +43,20 @@ const passwordHash = hashPassword('correct horse')
 /** All test servers share their workers, which take a second to start. */
 export const workPool = openWorkPool()
 
-/** A server on the tests' database, emptied first, with everything it logged. */
-export async function testServer(limits: Limits = defaultLimits) {
+/**
+ * A server on the tests' database, emptied first, with everything it logged.
+ *
+ * @param proxy it takes the tests for a proxy, which says where a request comes from
+ */
+export async function testServer(
+  limits: Limits = defaultLimits,
+  { proxy = false, ...instead }: Partial<AppParts> & { proxy?: boolean } = {},
+) {
   const url = inject('databaseUrl')
+  const secret = 's'.repeat(40)
+  await prepareDatabase({ databaseUrl: url, demo: false, secret }, library)
   const db = openDatabase(url)
   const pool = new pg.Pool({ connectionString: url, max: 3 })
-  await migrateDatabase(db)
   await db.raw('truncate teachers, snapshots, sign_ins, limits cascade')
   const folder = await mkdtemp(join(tmpdir(), 'esfuerzo-outbox-'))
   const outbox = openOutbox(folder)
@@ -53,16 +65,20 @@ export async function testServer(limits: Limits = defaultLimits) {
   const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
   const gone = await listenForGone(url, log)
   const parts = {
-    config: { secret: 's'.repeat(40), publicOrigin: origin, trustProxy: false, pagesAt: origin, demo: true },
+    config: { secret, publicOrigin: origin, trustProxy: proxy ? ['loopback'] : [], pagesAt: origin },
     db,
+    health: openHealth(url),
     pool,
     library,
     log,
+    post: outbox,
     outbox,
+    afterwards: new Afterwards(log),
     deletions: openDeletions(deletionsFile),
     gone,
     workPool,
     limits,
+    ...instead,
   }
   const app = createApp(parts)
   // One listening socket for all requests, as in life.
@@ -80,9 +96,12 @@ export async function testServer(limits: Limits = defaultLimits) {
     }
   }
   const browser = () => supertest.agent(server).set('Origin', origin)
-  const teacher = async (email: string) => {
+  const newTeacher = async (email: string) => {
     const who: Teacher = { id: uuid(), email, name: 'Test' }
     await addTeacher(db, who, 'Atlantic/Azores', await passwordHash)
+  }
+  const teacher = async (email: string) => {
+    await newTeacher(email)
     const agent = browser()
     await agent.post('/api/session').send({ email, password: 'correct horse' }).expect(200)
     return agent
@@ -93,15 +112,20 @@ export async function testServer(limits: Limits = defaultLimits) {
     gone,
     limits,
     another,
+    /** Sends what is to be sent once an answer is out. */
+    flush: () => parts.afterwards.flush(),
     server,
     logged,
     outbox,
+    outboxKey: outboxKey(secret),
     deletionsFile,
     browser,
+    addTeacher: newTeacher,
     teacher,
     close: async () => {
       await new Promise((resolve) => server.close(resolve))
-      await Promise.all([db.destroy(), pool.end(), gone.close(), rm(folder, { recursive: true })])
+      await parts.afterwards.flush()
+      await Promise.all([db.destroy(), pool.end(), gone.close(), parts.health.close(), rm(folder, { recursive: true })])
     },
   }
 }

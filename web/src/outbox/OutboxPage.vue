@@ -1,25 +1,41 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
+import { useIntervalFn } from '@vueuse/core'
 import { onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
 import { callCode, type Message } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
+import { keptKey } from './keptKey.ts'
 
 /** The demo's stand-in for a post office: every message that would have been sent, as it lies in its file. */
 const { t, locale } = useI18n()
+const route = useRoute()
 const messages = shallowRef<Message[]>()
 const problem = ref('')
+/** What opens it: in the address where the start command printed it, then kept until the browser is closed. */
+const key = ref([route.query.key].flat()[0] ?? keptKey.read())
+
+const typed = ref('')
+async function onKey() {
+  key.value = typed.value.trim()
+  await load()
+}
 
 async function load() {
   problem.value = ''
+  if (!key.value) return
   try {
-    messages.value = (await client('listOutbox', {})).messages
+    messages.value = (await client('listOutbox', { query: { key: key.value } })).messages
+    keptKey.write(key.value)
   } catch (error) {
     const code = callCode(error)
     problem.value = code === 'not-found' ? t('outbox.noDemo') : t(`errors.${code}`)
   }
 }
 onMounted(load)
+// A message is on its way for a moment.
+useIntervalFn(() => void (messages.value && load()), 2000)
 const when = (m: Message) => DateTime.fromISO(m.date).setLocale(locale.value).toLocaleString(DateTime.DATETIME_MED)
 /** A message's text with its links to be followed. */
 const pieces = (text: string) =>
@@ -33,16 +49,20 @@ const pieces = (text: string) =>
         <h1>{{ t('outbox.title') }}</h1>
         <p class="quiet">{{ t('outbox.lead') }}</p>
       </div>
-      <v-btn @click="load">{{ t('outbox.look') }}</v-btn>
+      <v-btn v-if="messages" @click="load">{{ t('outbox.look') }}</v-btn>
     </header>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+    <form v-if="!messages && (!key || problem)" class="key" @submit.prevent="onKey">
+      <v-text-field v-model="typed" :label="t('outbox.key')" :hint="t('outbox.keyHint')" persistent-hint required />
+      <v-btn class="main" type="submit">{{ t('outbox.open') }}</v-btn>
+    </form>
     <p v-else-if="!messages" class="quiet">{{ t('loading') }}</p>
     <p v-else-if="!messages.length" class="quiet">{{ t('outbox.none') }}</p>
     <article v-for="m in messages" :key="m.id" class="card">
       <h2>{{ m.subject }}</h2>
       <p class="quiet">
         {{ t('outbox.about', { to: m.to, when: when(m) }) }} ·
-        <a :href="`/api/outbox/${m.id}`" download>{{ t('outbox.file') }}</a>
+        <a :href="`/api/outbox/${m.id}?key=${key}`" download>{{ t('outbox.file') }}</a>
       </p>
       <p class="text">
         <template v-for="(p, i) in pieces(m.text)" :key="i"
@@ -83,6 +103,11 @@ p {
 }
 article {
   padding: 16px;
+}
+.key {
+  display: flex;
+  gap: 12px;
+  align-items: start;
 }
 .text {
   margin-top: 12px;

@@ -11,16 +11,17 @@ const { t } = useI18n()
 const account = useAccount()
 const email = ref('')
 const sent = ref(false)
+const demo = ref(false)
 const { busy, problem, attempt } = useTrying({ invalid: t('forgotten.invalid') })
 
 async function onSubmit() {
-  sent.value = await attempt(() => account.forgotPassword(email.value))
+  sent.value = await attempt(async () => void (demo.value = await account.forgotPassword(email.value)))
 }
 </script>
 
 <template>
   <OpenPage :title="t('forgotten.title')" :lead="sent ? undefined : t('forgotten.lead')" @submit="onSubmit">
-    <MailSent v-if="sent" :text="t('forgotten.sent', { email })" />
+    <MailSent v-if="sent" :demo="demo" :text="t('forgotten.sent', { email })" />
     <template v-else>
       <v-text-field
         v-model="email"

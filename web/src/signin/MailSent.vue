@@ -2,13 +2,13 @@
 import { useI18n } from 'vue-i18n'
 
 /** A message is on its way; in the demo it lies in the outbox. */
-defineProps<{ text: string }>()
+defineProps<{ text: string; demo: boolean }>()
 const { t } = useI18n()
 </script>
 
 <template>
   <p role="status">{{ text }}</p>
-  <p class="quiet">
+  <p v-if="demo" class="quiet">
     {{ t('mail.outbox') }} <router-link :to="{ name: 'outbox' }">{{ t('outbox.title') }}</router-link>
   </p>
   <p class="links">

@@ -12,16 +12,17 @@ const account = useAccount()
 const name = ref('')
 const email = ref('')
 const sent = ref(false)
+const demo = ref(false)
 const { busy, problem, attempt } = useTrying({ invalid: t('signUp.invalid') })
 
 async function onSubmit() {
-  sent.value = await attempt(() => account.signUp(name.value, email.value))
+  sent.value = await attempt(async () => void (demo.value = await account.signUp(name.value, email.value)))
 }
 </script>
 
 <template>
   <OpenPage :title="t('signUp.title')" :lead="sent ? undefined : t('signUp.lead')" @submit="onSubmit">
-    <MailSent v-if="sent" :text="t('signUp.sent', { email })" />
+    <MailSent v-if="sent" :demo="demo" :text="t('signUp.sent', { email })" />
     <template v-else>
       <v-text-field
         v-model="name"

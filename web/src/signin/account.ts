@@ -25,6 +25,12 @@ export const useAccount = defineStore('account', () => {
     state.value = 'in'
   }
 
+  /** Follows a mailed link to sign in. @throws {CallError} `ended` where it was followed before or its time is over */
+  async function signInByLink(token: string): Promise<void> {
+    teacher.value = await client('signInByLink', { body: { token } })
+    state.value = 'in'
+  }
+
   async function signOut(): Promise<void> {
     await client('signOut', {}).catch(() => undefined)
     teacher.value = undefined
@@ -43,15 +49,15 @@ export const useAccount = defineStore('account', () => {
     state.value = 'out'
   }
 
-  /** Asks for an account; how it goes on comes by message. @throws {CallError} `invalid`, `too-many-tries`, `offline` */
-  async function signUp(name: string, email: string): Promise<void> {
+  /** Asks for an account; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} `invalid`, `too-many-tries`, `offline` */
+  async function signUp(name: string, email: string): Promise<boolean> {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
-    await client('signUp', { body: { name, email, zone } })
+    return (await client('signUp', { body: { name, email, zone } })).demo
   }
 
-  /** Asks for a new password; how it goes on comes by message. @throws {CallError} */
-  async function forgotPassword(email: string): Promise<void> {
-    await client('forgotPassword', { body: { email } })
+  /** Asks for a new password; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} */
+  async function forgotPassword(email: string): Promise<boolean> {
+    return (await client('forgotPassword', { body: { email } })).demo
   }
 
   /** Follows a mailed link, and signs in. @throws {CallError} `ended` where the link's time is over */
@@ -77,6 +83,7 @@ export const useAccount = defineStore('account', () => {
     state,
     load,
     signIn,
+    signInByLink,
     signOut,
     changePassword,
     signOutEverywhere,

@@ -8,6 +8,13 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/sign-in', name: 'sign-in', component: () => import('../signin/SignInPage.vue'), meta: { open: true } },
+    {
+      path: '/sign-in/:token',
+      name: 'link-sign-in',
+      component: () => import('../signin/LinkSignInPage.vue'),
+      props: true,
+      meta: { open: true },
+    },
     { path: '/sign-up', name: 'sign-up', component: () => import('../signin/SignUpPage.vue'), meta: { open: true } },
     {
       path: '/forgotten',

@@ -1,0 +1,38 @@
+import type { Logger } from 'pino'
+
+/**
+ * What is done once the answer is out: how long it takes tells whoever asked nothing, nor does when it begins.
+ * A server that stops does what is left first.
+ */
+export class Afterwards {
+  #log: Logger
+  #waiting = new Map<NodeJS.Timeout, () => Promise<void>>()
+  #running = new Set<Promise<void>>()
+
+  constructor(log: Logger) {
+    this.#log = log
+  }
+
+  /** Does it within half a second. A failure is logged under `what`. */
+  later(what: string, work: () => Promise<void>): void {
+    const run = () => {
+      this.#waiting.delete(timer)
+      const running = work()
+        .catch((err) => this.#log.error({ err }, what))
+        .finally(() => this.#running.delete(running))
+      this.#running.add(running)
+      return running
+    }
+    const timer = setTimeout(run, 50 + Math.random() * 450)
+    this.#waiting.set(timer, run)
+  }
+
+  /** Does at once what is left, and waits for it. */
+  async flush(): Promise<void> {
+    for (const [timer, run] of this.#waiting) {
+      clearTimeout(timer)
+      void run()
+    }
+    await Promise.all(this.#running)
+  }
+}

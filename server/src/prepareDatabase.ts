@@ -1,0 +1,47 @@
+import type { Knex } from 'knex'
+import pg from 'pg'
+import type { Library } from '@esfuerzo/core'
+import type { Config } from './config.ts'
+import { migrateDatabase, openDatabase, statementBounds } from './database.ts'
+import { addDemo } from './demo/addDemo.ts'
+
+/** Names the lock under which one server after the other prepares the database: a number of our own. */
+const startLock = 4_180_001
+
+/**
+ * Brings the tables up to date and adds the demo where it is wanted: one server at a time, however many start at once. A
+ * migration lock that a killed start left behind is freed: whoever holds the start lock is the only one.
+ *
+ * @throws {Error} where the database cannot be reached or changed
+ */
+export async function prepareDatabase(
+  { databaseUrl, demo, secret }: Pick<Config, 'databaseUrl' | 'demo' | 'secret'>,
+  library: Library,
+): Promise<void> {
+  // A connection of its own: the lock goes with it, also where the process is killed.
+  const holder = new pg.Client({ connectionString: databaseUrl, connectionTimeoutMillis: 3000 })
+  holder.on('error', () => {})
+  await holder.connect()
+  // Migrations may take as long as they need.
+  const db = openDatabase(databaseUrl, undefined, 'unbound')
+  try {
+    await holder.query('begin')
+    await holder.query('set local statement_timeout = 0')
+    await holder.query('set local lock_timeout = 0')
+    await holder.query('set local idle_in_transaction_session_timeout = 0')
+    await holder.query('select pg_advisory_xact_lock($1)', [startLock])
+    await bindStatements(db)
+    if (await db.schema.hasTable('knex_migrations_lock')) await db.migrate.forceFreeMigrationsLock()
+    await migrateDatabase(db)
+    if (demo) await addDemo(db, library, secret, new Date())
+    await holder.query('commit')
+  } finally {
+    await Promise.allSettled([holder.end(), db.destroy()])
+  }
+}
+
+/** From the next connection on nothing waits for ever: kept with the role, so that it holds behind any pooler. */
+async function bindStatements(db: Knex): Promise<void> {
+  for (const [name, value] of Object.entries(statementBounds))
+    await db.raw(`alter role current_user set ${name} = '${value}'`)
+}

@@ -1,0 +1,19 @@
+import type { Knex } from 'knex'
+
+/**
+ * Takes away snapshots that no link leads to any more.
+ *
+ * @param shas of those that may be; left out, of all
+ * @returns how many went
+ */
+export async function dropOrphans(db: Knex, shas?: readonly string[]): Promise<number> {
+  const query = db('snapshots').whereNotExists(db('publications').whereRaw('publications.sha256 = snapshots.sha256'))
+  if (shas) query.whereIn('sha256', shas)
+  try {
+    return await query.delete()
+  } catch (error) {
+    // One of them is handed out again at this very moment: it stays, and the others go with the next tidying.
+    if ((error as { code?: string }).code === '23503') return 0
+    throw error
+  }
+}

@@ -1,0 +1,19 @@
+const name = 'esfuerzo-outbox-key'
+
+/** The outbox's key, kept until the browser is closed; nowhere where storage is not to be had. */
+export const keptKey = {
+  read: (): string => {
+    try {
+      return sessionStorage.getItem(name) ?? ''
+    } catch {
+      return ''
+    }
+  },
+  write: (key: string): void => {
+    try {
+      sessionStorage.setItem(name, key)
+    } catch {
+      // It is typed again then.
+    }
+  },
+}
