@@ -69,7 +69,7 @@ async function patiently(work) {
  * @param {string} wanted folder of the cluster
  * @param {{ durable: boolean, fresh?: boolean, port?: number }} options `durable` keeps what is written through a power
  *   cut; a test's cluster need not. `fresh` begins with an empty one.
- * @returns {Promise<{ url: (database?: string) => string, create: (database: string) => Promise<void>, stop: (mode?: string) => Promise<void>, start: () => Promise<void>, isRunning: () => Promise<boolean>, log: string, port: number }>}
+ * @returns {Promise<{ url: (database?: string) => string, create: (database: string) => Promise<void>, stop: (mode?: string) => Promise<void>, start: () => Promise<void>, isRunning: () => Promise<boolean>, kill: () => Promise<void>, log: string, port: number }>}
  */
 export async function openCluster(wanted, { durable, fresh = false, port: wantedPort }) {
   const programs = needPostgres()
@@ -143,6 +143,10 @@ export async function openCluster(wanted, { durable, fresh = false, port: wanted
     async create(database) {
       const there = await patiently(() => sql(`select 1 from pg_database where datname = '${database}'`))
       if (there !== '1') await sql(`create database ${database}`)
+    },
+    /** Kills its first process, as no machine should. */
+    kill: async () => {
+      process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL')
     },
     // A cluster that somebody else started is left to them, while they are there.
     stop: async (mode = 'fast') => {

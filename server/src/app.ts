@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs'
 import compression from 'compression'
-import connectPgSimple from 'connect-pg-simple'
 import express, { type ErrorRequestHandler, type Express } from 'express'
 import session from 'express-session'
 import helmet from 'helmet'
@@ -10,6 +9,7 @@ import type { Logger } from 'pino'
 import { limits as documentLimits, type Library } from '@esfuerzo/core'
 import { endpoints } from '@esfuerzo/contract'
 import { accountRoutes } from './accounts/routes.ts'
+import { signInStore } from './accounts/signInStore.ts'
 import { classRoutes } from './classes/routes.ts'
 import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
@@ -140,19 +140,13 @@ export function createApp({
   runSendRoutes(app, db, limits)
   familySheetRoutes(app, db, limits, paper)
 
-  const signInStore = new (connectPgSimple(session))({
-    pool,
-    tableName: 'sign_ins',
-    pruneSessionInterval: false,
-    errorLog: (...words) => log.warn({ words }, 'sign-in store'),
-  })
   app.use(
     '/api',
     session({
       // Bound to this very host, where the browser can hold to it (RFC 6265bis).
       name: secure ? '__Host-esfuerzo' : 'esfuerzo',
       secret: config.secret,
-      store: signInStore,
+      store: signInStore(pool, log),
       resave: false,
       saveUninitialized: false,
       rolling: true,
@@ -188,11 +182,15 @@ export function createApp({
   if (pages && existsSync(pages)) servePages(app, pages)
 
   app.use((_req, _res, next) => next(new ServerError('not-found')))
-  const onError: ErrorRequestHandler = (thrown, req, res, next) => {
+  const onError: ErrorRequestHandler = (thrown, req, res, _next) => {
     const error = toServerError(thrown)
     if (error.code === 'unexpected') req.log.error({ error: loggedError(error.cause) }, 'unexpected')
     if (error.code === 'storage-full') health.metFullStorage()
-    if (res.headersSent) return next(thrown)
+    if (res.headersSent) {
+      // The answer is out, and only keeping the sign-in alive failed; or it broke off in the middle, which the other side must see.
+      if (!res.writableEnded) res.destroy()
+      return
+    }
     const document = problemDocument(error, String(req.id))
     res.status(document.status).type('application/problem+json').send(JSON.stringify(document))
   }

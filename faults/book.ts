@@ -1,0 +1,42 @@
+/** What a client was told, and what it does not know: nothing of it may be missing or there twice in the end. */
+export class Book {
+  /** By session: the title of the last save that was acknowledged, with its revision. */
+  readonly saves = new Map<string, { title: string; revision: number }>()
+  /** Runs that were acknowledged, by id: what they said. */
+  readonly runs = new Map<string, string>()
+  /** What no server may ever answer: in words. */
+  readonly wrong: string[] = []
+  readonly counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
+}
+
+/** A row as the database has it. */
+export interface Found {
+  saves: Map<string, { title: string; revision: number; history: string[] }>
+  runs: { id: string; said: string }[]
+}
+
+/**
+ * Holds the book beside the database, row by row.
+ *
+ * @returns what differs, in words; nothing where all is well
+ */
+export function differencesFrom(book: Book, found: Found): string[] {
+  const wrong = [...book.wrong]
+  for (const [id, { title, revision }] of book.saves) {
+    const there = found.saves.get(id)
+    if (!there) wrong.push(`session ${id} is gone`)
+    else if (there.title !== title || there.revision !== revision)
+      wrong.push(`session ${id}: acknowledged ${title} (${revision}), found ${there.title} (${there.revision})`)
+    else if (there.history.at(-1) !== title)
+      wrong.push(`session ${id}: its history ends with ${there.history.at(-1)}, not with ${title}`)
+  }
+  const rows = new Map<string, string[]>()
+  for (const { id, said } of found.runs) rows.set(id, [...(rows.get(id) ?? []), said])
+  for (const [id, said] of book.runs) {
+    const there = rows.get(id) ?? []
+    if (there.length !== 1) wrong.push(`run ${id} was acknowledged and is there ${there.length} times`)
+    else if (there[0] !== said) wrong.push(`run ${id} is there, but changed`)
+  }
+  for (const id of rows.keys()) if (!book.runs.has(id)) wrong.push(`run ${id} is there, and nobody was told so`)
+  return wrong
+}

@@ -1,0 +1,120 @@
+import { v4 as uuid } from 'uuid'
+import { readWorkout, writtenDocument, workoutDocument, type Run, type Workout } from '@esfuerzo/core'
+import type { Book } from './book.ts'
+
+/** Somebody who is signed in, with a session that is saved over and over. */
+export interface Saver {
+  cookie: string
+  id: string
+  document: Workout
+  revision: number
+}
+
+/** A link that runs are sent through. */
+export interface Sender {
+  token: string
+  run: Run
+}
+
+const byte = () => Math.floor(Math.random() * 256)
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
+
+/** What an answer said, or that none came. */
+async function asked(url: string, init: RequestInit): Promise<{ status: number; body: unknown } | undefined> {
+  try {
+    const response = await fetch(url, { ...init, signal: AbortSignal.timeout(20_000) })
+    return { status: response.status, body: await response.json() }
+  } catch {
+    return undefined
+  }
+}
+
+/** Clients that save and send without a break, keep a book of what they were told, and find out what they were not. */
+export class Load {
+  #url: string
+  #book: Book
+  #origin: string
+  #over = false
+  #running: Promise<void>[] = []
+
+  /** @param url where requests go @param origin of the pages they come from */
+  constructor(url: string, origin: string, book: Book) {
+    this.#url = url
+    this.#origin = origin
+    this.#book = book
+  }
+
+  start(savers: readonly Saver[], senders: readonly Sender[]): void {
+    this.#running = [...savers.map((s) => this.#save(s)), ...senders.map((s) => this.#send(s))]
+  }
+
+  /** Ends when everybody knows how their last request went. */
+  async stop(): Promise<void> {
+    this.#over = true
+    await Promise.all(this.#running)
+  }
+
+  #ask = (path: string, method: string, body?: unknown, cookie?: string) =>
+    asked(`${this.#url}${path}`, {
+      method,
+      headers: {
+        origin: this.#origin,
+        'content-type': 'application/json',
+        // Every request is another home's, as a proxy says it.
+        'x-forwarded-for': `10.${byte()}.${byte()}.${byte()}`,
+        ...(cookie && { cookie }),
+      },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
+    })
+
+  /** Whether an answer leaves open how it went; any that none may give is written down. */
+  #isOpen(answer: { status: number; body: unknown } | undefined, what: string): boolean {
+    if (answer === undefined) this.#book.counts.unknown++
+    else if (answer.status === 503 || answer.status === 429) this.#book.counts.unavailable++
+    else if (answer.status !== 200)
+      this.#book.wrong.push(`${what} was answered ${answer.status} ${JSON.stringify(answer.body).slice(0, 200)}`)
+    return answer === undefined || answer.status === 503 || answer.status === 429
+  }
+
+  async #save(saver: Saver): Promise<void> {
+    const path = `/api/workouts/${saver.id}`
+    for (let n = 1; !this.#over; n++) {
+      const title = `Save ${n}`
+      const document = { ...saver.document, title }
+      const before = saver.revision
+      const body = { revision: before, document: writtenDocument(workoutDocument, document) }
+      const answer = await this.#ask(path, 'PUT', body, saver.cookie)
+      let now = { title, revision: before + 1 }
+      if (this.#isOpen(answer, 'a save')) {
+        // Whether it was taken is asked until somebody says.
+        const read = await this.#until(path, 'GET', undefined, saver.cookie)
+        const { revision, document: there } = read as { revision: number; document: unknown }
+        now = { title: readWorkout(there).title, revision }
+        const old = this.#book.saves.get(saver.id)
+        if (now.title !== title && now.title !== old?.title)
+          this.#book.wrong.push(`session ${saver.id} holds ${now.title}, which nobody saved last`)
+      } else this.#book.counts.saves++
+      saver.revision = now.revision
+      this.#book.saves.set(saver.id, now)
+    }
+  }
+
+  async #send({ token, run }: Sender): Promise<void> {
+    while (!this.#over) {
+      const sent: Run = { ...run, id: uuid(), steps: { done: Math.floor(Math.random() * 1000), skipped: 0, easier: 0 } }
+      await this.#until(`/api/go/${token}/runs`, 'POST', sent)
+      this.#book.runs.set(sent.id, String(sent.steps.done))
+      this.#book.counts.runs++
+      await pause(60)
+    }
+  }
+
+  /** Asks until there is an answer. */
+  async #until(path: string, method: string, body?: unknown, cookie?: string): Promise<unknown> {
+    for (;;) {
+      const answer = await this.#ask(path, method, body, cookie)
+      if (!this.#isOpen(answer, `${method} ${path.replace(/[A-Za-z0-9_-]{22}/, '…')}`)) return answer!.body
+      await pause(50)
+    }
+  }
+}

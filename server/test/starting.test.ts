@@ -1,0 +1,70 @@
+import { expect, inject, it } from 'vitest'
+import type { Knex } from 'knex'
+import { migrations } from '../migrations/index.ts'
+import { openDatabase, statementBounds } from '../src/database.ts'
+import { demoSignIn } from '../src/demo/addDemo.ts'
+import { prepareDatabase } from '../src/prepareDatabase.ts'
+import { library } from './support/testServer.ts'
+
+const secret = 's'.repeat(40)
+const rounds = process.env.VERIFY ? 20 : 2
+
+async function emptyDatabase(name: string): Promise<string> {
+  const admin = openDatabase(inject('databaseUrl'))
+  await admin.raw(`drop database if exists ${name} with (force)`)
+  await admin.raw(`create database ${name}`)
+  await admin.destroy()
+  return inject('databaseUrl').replace(/\/[^/]*$/, `/${name}`)
+}
+
+/** Brings a database to where the release before left it. */
+async function old(url: string): Promise<void> {
+  const db = openDatabase(url)
+  const then = migrations.slice(0, 5)
+  await db.migrate.latest({
+    migrationSource: {
+      getMigrations: async () => [...then],
+      getMigrationName: (m: (typeof then)[number]) => m.name,
+      getMigration: async (m: (typeof then)[number]): Promise<Knex.Migration> => m.migration,
+    },
+  })
+  await db.destroy()
+}
+
+it.each([
+  ['an empty database', async () => {}],
+  ['a database of the release before', old],
+  [
+    'a database whose last start was killed in the middle',
+    async (url: string) => {
+      await old(url)
+      const db = openDatabase(url)
+      await db('knex_migrations_lock').insert([{ is_locked: 1 }, { is_locked: 1 }])
+      await db.destroy()
+    },
+  ],
+])('two servers that start at once on %s are both up', async (_, before) => {
+  for (let round = 0; round < rounds; round++) {
+    const databaseUrl = await emptyDatabase('esfuerzo_starting')
+    await before(databaseUrl)
+    const start = () => prepareDatabase({ databaseUrl, demo: true, secret }, library)
+    await Promise.all([start(), start(), start()])
+    const db = openDatabase(databaseUrl)
+    expect((await db('teachers').select('email')).map((t) => t.email)).toEqual([demoSignIn.email])
+    expect(await db('knex_migrations')).toHaveLength(migrations.length)
+    await db.destroy()
+  }
+})
+
+it('what waits is ended: statements, locks and transactions have their bounds with the role', async () => {
+  const databaseUrl = await emptyDatabase('esfuerzo_starting')
+  await prepareDatabase({ databaseUrl, demo: false, secret }, library)
+  const [db, other] = [openDatabase(databaseUrl), openDatabase(databaseUrl)]
+  for (const [name, value] of Object.entries(statementBounds))
+    expect((await db.raw(`show ${name}`)).rows[0][name]).toBe(value)
+  const holder = await db.transaction()
+  await holder.raw('lock table teachers in access exclusive mode')
+  await expect(other('teachers').select()).rejects.toMatchObject({ code: '55P03' })
+  await holder.rollback()
+  await Promise.all([db.destroy(), other.destroy()])
+})
