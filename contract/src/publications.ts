@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
-import { endpoint } from './endpoint.ts'
+import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema, revisionSchema, sha256Schema, tokenParams } from './fields.ts'
 
 export const publicationInfoSchema = z.strictObject({
@@ -19,6 +19,8 @@ export type PublicationInfo = z.infer<typeof publicationInfoSchema>
 
 export const runSummarySchema = z.strictObject({
   receivedAt: momentSchema,
+  /** The link it came through. */
+  publicationId: z.uuid(),
   workoutId: z.uuid(),
   title: lineSchema,
   letter: z.string(),
@@ -86,6 +88,22 @@ export const publicationEndpoints = {
       total: z.int(),
       next: pageMarkSchema.nullable(),
     }),
+  }),
+  /** One run, for good. */
+  removeRun: endpoint({
+    method: 'DELETE',
+    path: '/api/publications/:id/runs/:run',
+    access: 'teacher',
+    params: idParams.extend({ run: z.uuid() }),
+    answer: none,
+  }),
+  /** Everything that came through a link, for good: a stranger may have had it. */
+  removeRuns: endpoint({
+    method: 'DELETE',
+    path: '/api/publications/:id/runs',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
   }),
   resolveLink: endpoint({
     method: 'GET',

@@ -175,7 +175,7 @@ export function createApp({
   exportRoutes(app, db)
   outboxRoutes(app, outbox, secret)
   publicationRoutes(app, db, workPool, secret)
-  runListRoutes(app, db)
+  runListRoutes(app, db, deletions)
   classRoutes(app, db, deletions)
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 

@@ -22,6 +22,8 @@ let kept: string
 let copy: string
 let schoolClass: string
 let ended: PublicationInfo
+/** A run that came back. */
+let came: string
 
 beforeAll(async () => {
   // Every try signs up and asks for messages from the one address of the tests.
@@ -89,6 +91,8 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   calendar: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   messageFamilies: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   listRuns: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  removeRun: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removeRuns: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   resolveLink: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   sendRun: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   snapshot: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
@@ -137,6 +141,8 @@ const tokenOf = (actor: Actor) =>
 function addressOf(name: EndpointName, actor: Actor): string {
   const ids: Partial<Record<EndpointName, string>> = {
     endPublication: sent.publication.id,
+    removeRun: sent.publication.id,
+    removeRuns: sent.publication.id,
     calendar: sent.publication.id,
     messageFamilies: sent.publication.id,
     saveClass: schoolClass,
@@ -148,6 +154,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
   return endpoints[name].path
     .replace(':id', ids[name] ?? sent.workoutId)
     .replace(':version', version)
+    .replace(':run', came)
     .replace(':file', 'no-such-message.eml')
     .replace(':token', name === 'readCopy' ? copy : tokenOf(actor))
     .replace(':sha256', sent.publication.sha256)
@@ -163,6 +170,9 @@ async function make(name: EndpointName): Promise<void> {
   sent = await sentWorkout(own)
   ended = (await sentWorkout(own)).publication
   await own.post(`/api/publications/${ended.id}/end`).send({ misused: true }).expect(200)
+  const run = runOf(sent.publication)
+  came = run.id
+  await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
   version = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body.versions[0].id
   await server.db('shelf').delete()
   kept = (await own.post('/api/shelf').send({ name: 'Springs', part: somePart() }).expect(200)).body.id

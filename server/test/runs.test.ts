@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { v4 as uuid } from 'uuid'
+import type { Run } from '@esfuerzo/core'
+import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { lateDays } from '../src/publications/resolveToken.ts'
 import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
 
@@ -81,4 +83,28 @@ it('takes a run of the version before, and lists it as this one', async () => {
     code: 'newer-document',
     problems: [{ code: 'newer-version', path: ['version'] }],
   })
+})
+
+it('takes away one run or all of a link for good, and again after a restore', async () => {
+  const agent = await server.teacher('takes@island.example')
+  const { publication, workoutId } = await sentWorkout(agent)
+  const runs = Array.from({ length: 4 }, () => runOf(publication))
+  const send = (run: Run) => server.browser().post(`/api/go/${publication.token}/runs`).send(run).expect(200)
+  for (const run of runs) await send(run)
+  const path = `/api/publications/${publication.id}/runs`
+  const left = async () => (await agent.get(`/api/runs?workout=${workoutId}`)).body.total as number
+  await agent.delete(`${path}/${runs[0]!.id}`).expect(200)
+  await agent.delete(`${path}/${runs[0]!.id}`).expect(404)
+  expect(await left()).toBe(3)
+  // As a backup made before would have it.
+  await send(runs[0]!)
+  const noted = (await readDeletions(server.deletionsFile)).filter((d) => d.what === 'run')
+  expect(await repeatDeletions(server.db, noted)).toBe(1)
+  expect(await left()).toBe(3)
+  await agent.delete(path).expect(200)
+  await agent.delete(path).expect(404)
+  expect(await left()).toBe(0)
+  await send(runs[1]!)
+  const all = (await readDeletions(server.deletionsFile)).filter((d) => d.what === 'runs')
+  expect(await repeatDeletions(server.db, all)).toBe(1)
 })

@@ -212,7 +212,14 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
       results: [12, 11].map((value, i) => ({ block: 'b2', station: 's1', lap: i + 1, value, unit: 'reps' })),
     },
   } as unknown as RunSummary
-  const item = mounted((await import('../src/runs/RunItem.vue')).default, { run })
+  const RunItem = (await import('../src/runs/RunItem.vue')).default
+  const item = mounted(RunItem, { run })
   for (const text of ['B', '2–3', 'Springs', 'took 17:30', 'felt 4 of 5', '2 skipped', 'Frog jump 12, 11'])
     expect(item.text()).toContain(text)
+  // It goes by a second press.
+  await item.find('button[aria-label^="Delete the run of 2–3"]').trigger('click')
+  expect(item.findComponent(RunItem).emitted('remove')).toBeUndefined()
+  const [go] = item.findAll('.asking button').filter((b) => b.text() === 'Delete for good')
+  await go!.trigger('click')
+  expect(item.findComponent(RunItem).emitted('remove')).toHaveLength(1)
 })

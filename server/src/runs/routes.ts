@@ -1,12 +1,13 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import type { Problem, Run } from '@esfuerzo/core'
+import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
 import { makeOutlines, type Outline } from '../publications/outline.ts'
 import { resolveForRun } from '../publications/resolveToken.ts'
-import { addRun, listRuns } from './store.ts'
+import { addRun, listRuns, removeRun, removeRuns } from './store.ts'
 
 /** What a run says that its publication does not have. */
 export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
@@ -54,7 +55,19 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
   })
 }
 
-/** What came back. */
-export function runListRoutes(router: Router, db: Knex): void {
+/** What came back, and taking it away again. */
+export function runListRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
+
+  implement(router, 'removeRun', async ({ teacherId, params: { id, run } }) => {
+    if (!(await removeRun(db, teacherId, id, run))) throw new ServerError('not-found')
+    await deletions.note({ what: 'run', teacher: teacherId, id: `${id}/${run}` })
+    return {}
+  })
+
+  implement(router, 'removeRuns', async ({ teacherId, params: { id } }) => {
+    if (!(await removeRuns(db, teacherId, id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'runs', teacher: teacherId, id })
+    return {}
+  })
 }

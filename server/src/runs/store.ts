@@ -34,6 +34,19 @@ export async function addRun(db: Knex, publicationId: string, run: Run, received
   return rows[0]!.room || rows[0]!.there
 }
 
+const own = (db: Knex, teacherId: string, publicationId: string) =>
+  db('runs')
+    .where({ publication_id: publicationId })
+    .whereExists(db('publications').where({ id: publicationId, teacher_id: teacherId }))
+
+/** Deletes one run for good; false where it is not hers or not there. */
+export const removeRun = async (db: Knex, teacherId: string, publicationId: string, id: string): Promise<boolean> =>
+  (await own(db, teacherId, publicationId).where({ id }).delete()) > 0
+
+/** Deletes everything that came through a link; false where nothing did, or it is not hers. */
+export const removeRuns = async (db: Knex, teacherId: string, publicationId: string): Promise<boolean> =>
+  (await own(db, teacherId, publicationId).delete()) > 0
+
 /** So many runs are a page. */
 const page = 24
 /** A mark has milliseconds; the database counts finer. */
@@ -41,6 +54,7 @@ const received = "date_trunc('milliseconds', r.received_at)"
 
 interface Row {
   id: string
+  publication_id: string
   document: unknown
   received_at: Date
   title: string
@@ -67,7 +81,16 @@ export async function listRuns(
       .join('snapshots as s', 's.sha256', 'p.sha256')
       .where({ 'p.teacher_id': teacherId, 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
   const query = theirs()
-    .select('r.id', 'r.document', 'r.received_at', 'p.title', 'p.workout_id', 'p.sha256', 's.outline')
+    .select(
+      'r.id',
+      'r.publication_id',
+      'r.document',
+      'r.received_at',
+      'p.title',
+      'p.workout_id',
+      'p.sha256',
+      's.outline',
+    )
     .orderByRaw(`${received} desc, r.id desc`)
     .limit(page + 1)
   if (before) query.whereRaw(`(${received}, r.id) < (?::timestamptz, ?::uuid)`, before.split('~'))
@@ -77,7 +100,7 @@ export async function listRuns(
   const last = found.length > page ? rows.at(-1) : undefined
   const without = rows.filter((r) => !r.outline).map((r) => r.sha256)
   const made = await makeOutlines(db, [...new Set(without)])
-  const runs = rows.map(({ document, received_at, title, workout_id, sha256, outline }) => {
+  const runs = rows.map(({ publication_id, document, received_at, title, workout_id, sha256, outline }) => {
     const run = readDocument(runDocument, document)
     const { lanes, blocks } = outline ?? made.get(sha256)!
     const lane = lanes.find((l) => l.id === run.group)
@@ -85,6 +108,7 @@ export async function listRuns(
     const asked = run.results.map(({ station, block }) => station ?? block)
     return {
       receivedAt: received_at.toISOString(),
+      publicationId: publication_id,
       workoutId: workout_id,
       title,
       letter: lane?.letter ?? '',

@@ -110,6 +110,7 @@ export async function testServer(
     app,
     db,
     gone,
+    health: parts.health,
     limits,
     another,
     /** Sends what is to be sent once an answer is out. */

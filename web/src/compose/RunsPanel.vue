@@ -6,7 +6,7 @@ import { useRuns } from '../runs/useRuns.ts'
 
 const props = defineProps<{ workoutId: string }>()
 const { t } = useI18n()
-const { runs, left, problem, load, more } = useRuns(props.workoutId)
+const { runs, left, problem, load, more, remove } = useRuns(props.workoutId)
 onMounted(load)
 </script>
 
@@ -20,7 +20,7 @@ onMounted(load)
     <p v-else-if="!runs.length" class="quiet">{{ t('runs.none') }}</p>
     <template v-else>
       <ul>
-        <RunItem v-for="run in runs" :key="run.run.id" :run="run" short />
+        <RunItem v-for="run in runs" :key="run.run.id" :run="run" short @remove="remove(run)" />
       </ul>
       <v-btn v-if="left" @click="more">{{ t('desk.more', { n: left }) }}</v-btn>
     </template>

@@ -16,7 +16,7 @@ const { t } = useI18n()
 const account = useAccount()
 const router = useRouter()
 const workouts = shallowRef<WorkoutSummary[]>()
-const { runs, left, problem: runsProblem, load: loadRuns, more } = useRuns()
+const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
 const problem = ref('')
 const adding = ref(false)
 const removed = shallowRef<WorkoutSummary>()
@@ -118,7 +118,7 @@ async function onRestore() {
         <p v-if="runsProblem" class="care pad">{{ t(`errors.${runsProblem}`) }}</p>
         <p v-else-if="runs && !runs.length" class="quiet pad">{{ t('runs.none') }}</p>
         <ul>
-          <RunItem v-for="run in runs" :key="run.run.id" :run="run" />
+          <RunItem v-for="run in runs" :key="run.run.id" :run="run" @remove="remove(run)" />
         </ul>
         <div v-if="left" class="pad">
           <v-btn @click="more">{{ t('desk.more', { n: left }) }}</v-btn>

@@ -78,6 +78,13 @@ const onEnd = (p: PublicationInfo, misused: boolean) =>
     ending.value = ''
     emit('ended', await client('endPublication', { params: { id: p.id }, body: misused ? { misused } : {} }))
   })
+/** What came through a link that got into wrong hands. */
+const onRemoveRuns = (p: PublicationInfo) =>
+  guarded(async () => {
+    ending.value = ''
+    await client('removeRuns', { params: { id: p.id } })
+    emit('ended', { ...p, runs: 0 })
+  })
 async function onCopy(p: PublicationInfo) {
   try {
     await navigator.clipboard.writeText(linkOf(p))
@@ -148,6 +155,15 @@ async function onCopy(p: PublicationInfo) {
             <p>{{ t('handout.endHow') }}</p>
             <v-btn @click="onEnd(p, false)">{{ t('handout.endNow') }}</v-btn>
             <v-btn class="danger" @click="onEnd(p, true)">{{ t('handout.endMisused') }}</v-btn>
+          </div>
+        </template>
+        <template v-else-if="p.runs">
+          <v-btn class="plain" :aria-expanded="ending === p.id" @click="ending = ending === p.id ? '' : p.id">{{
+            t('handout.removeRuns')
+          }}</v-btn>
+          <div v-if="ending === p.id" class="ending" role="group" :aria-label="t('handout.removeRuns')">
+            <p>{{ t('handout.removeRunsHow', p.runs) }}</p>
+            <v-btn class="danger" @click="onRemoveRuns(p)">{{ t('runs.removeNow') }}</v-btn>
           </div>
         </template>
       </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { DateTime } from 'luxon'
-import { computed } from 'vue'
+import { mdiDeleteOutline } from '@mdi/js'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { minutesText, pulseRate } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
@@ -8,7 +9,10 @@ import LaneKey from '../shared/lanes/LaneKey.vue'
 
 /** One run that came back; `short` leaves out which session it was. */
 const props = defineProps<{ run: RunSummary; short?: boolean }>()
+const emit = defineEmits<{ remove: [] }>()
 const { t, locale } = useI18n()
+/** Whether it is asked if it is really to go. */
+const asking = ref(false)
 const when = computed(() => DateTime.fromISO(props.run.receivedAt).toRelative({ locale: locale.value }))
 const took = computed(() =>
   minutesText((Date.parse(props.run.run.finishedAt) - Date.parse(props.run.run.startedAt)) / 1000),
@@ -57,7 +61,22 @@ const more = computed(() => {
         <span v-if="results" class="results">{{ results }}</span>
         <span v-if="more" class="quiet">{{ more }}</span>
       </span>
-      <span class="quiet when">{{ when }}</span>
+      <span class="quiet when"
+        >{{ when
+        }}<v-btn
+          class="plain"
+          size="small"
+          density="compact"
+          :icon="mdiDeleteOutline"
+          :aria-label="t('runs.remove', { name: run.groupName, when })"
+          :title="t('runs.remove', { name: run.groupName, when })"
+          :aria-expanded="asking"
+          @click="asking = !asking"
+      /></span>
+      <span v-if="asking" class="asking">
+        <v-btn class="danger" size="small" @click="emit('remove')">{{ t('runs.removeNow') }}</v-btn>
+        <v-btn size="small" @click="asking = false">{{ t('runs.keep') }}</v-btn>
+      </span>
     </div>
   </li>
 </template>
@@ -87,6 +106,11 @@ a:hover {
 }
 .when {
   font-size: 13px;
+}
+.asking {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 8px;
 }
 .results {
   font-variant-numeric: tabular-nums;

@@ -14,6 +14,8 @@ export interface Runs {
   load: () => Promise<void>
   /** The next page. */
   more: () => Promise<void>
+  /** Deletes one for good. */
+  remove: (run: RunSummary) => Promise<void>
 }
 
 /** @param workout of one session; of all where left out */
@@ -41,6 +43,16 @@ export function useRuns(workout?: string): Runs {
     load: () => fetchPage(undefined),
     more: async () => {
       if (next.value) await fetchPage(next.value)
+    },
+    remove: async ({ publicationId: id, run: { id: run } }) => {
+      problem.value = undefined
+      try {
+        await client('removeRun', { params: { id, run } })
+        runs.value = runs.value?.filter((r) => r.run.id !== run)
+        total.value--
+      } catch (error) {
+        problem.value = callCode(error)
+      }
     },
   }
 }

@@ -1,0 +1,62 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { expect, it } from 'vitest'
+import {
+  allDocumentKinds,
+  isTooLong,
+  print,
+  ProblemError,
+  publish,
+  readDocument,
+  referenceProblems,
+  seededRandom,
+  timeline,
+  workoutDocument,
+  writtenText,
+  type DocumentKind,
+  type Workout,
+} from '@esfuerzo/core'
+import { library } from './sessions.ts'
+import { mutated } from './support/mutate.ts'
+import { samples } from './support/samples.ts'
+
+const folder = new URL('./fixtures/version-1/', import.meta.url)
+const fixtures = readdirSync(folder).map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8')) as unknown)
+const example = JSON.parse(
+  readFileSync(new URL('../../bench/sessions/sixty-stations.json', import.meta.url), 'utf8'),
+) as unknown
+
+const refused = (work: () => unknown): boolean => {
+  try {
+    work()
+    return false
+  } catch (error) {
+    // Anything but words of ours is a crash.
+    if (error instanceof ProblemError) return true
+    throw error
+  }
+}
+
+it('mutated documents are refused with problems or read whole, and what is read is stored, printed, timed and sent', () => {
+  const random = seededRandom(20_261_128)
+  const all = [...fixtures, example, ...fixtures]
+  let read = 0
+  for (let i = 0; i < samples(500, 20_000); i++) {
+    const input = mutated(all[i % all.length], random)
+    for (const kind of allDocumentKinds as readonly DocumentKind<object>[]) {
+      if ((input as { format?: unknown } | null)?.format !== kind.format) continue
+      refused(() => {
+        const document = readDocument(kind, input)
+        read++
+        expect(readDocument(kind, JSON.parse(writtenText(kind, document)))).toEqual(document)
+        if (kind.format !== workoutDocument.format) return
+        const workout = document as Workout
+        if (referenceProblems(workout, library).length) return
+        print(workout, library)
+        for (const group of workout.groups) isTooLong(timeline(workout, group.id, library))
+        refused(() => publish(workout, library))
+      })
+    }
+  }
+  expect(read).toBeGreaterThan(20)
+  expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
+})

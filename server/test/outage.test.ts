@@ -1,0 +1,228 @@
+import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { addWorkout } from '../src/workouts/store.ts'
+import { publicationRoom } from '../src/publications/store.ts'
+import { defaultLimits } from '../src/http/limits.ts'
+import { toServerError } from '../src/http/serverError.ts'
+import { runRoom } from '../src/runs/store.ts'
+import { tidy } from '../src/tidying/keepTidy.ts'
+import { namedRoom } from '../src/workouts/versions.ts'
+import { workoutRoom } from '../src/workouts/store.ts'
+import {
+  ownSquat,
+  runOf,
+  sentWorkout,
+  smallWorkout,
+  testServer,
+  type Agent,
+  type TestServer,
+} from './support/testServer.ts'
+
+let server: TestServer
+let own: Agent
+beforeAll(async () => {
+  server = await testServer()
+  own = await server.teacher('own@island.example')
+})
+afterAll(() => server.close())
+
+const teacherId = async () =>
+  ((await server.db('teachers').where({ email: 'own@island.example' }).first('id')) as { id: string }).id
+
+describe('while the database makes somebody wait', () => {
+  it('a locked table ends in honest words, and touches neither another’s link nor the health', async () => {
+    const { publication, workoutId } = await sentWorkout(own)
+    const before = server.logged.length
+    const holder = await server.db.transaction()
+    await holder.raw('lock table workouts in access exclusive mode')
+    const saves = Array.from({ length: 12 }, () =>
+      own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout() }),
+    )
+    const link = server.browser().get(`/api/go/${publication.token}`)
+    const health = server.browser().get('/healthz')
+    expect((await health).body).toEqual({ status: 'ok', database: 'ok', storage: 'ok' })
+    expect((await link).status).toBe(200)
+    const answers = await Promise.all(saves)
+    await holder.rollback()
+    expect(new Set(answers.map((a) => a.body.code))).toEqual(new Set(['database-away']))
+    // Twelve answers are a line or two in the log, without a stack.
+    const lines = server.logged.slice(before).filter((line) => line.includes('"level":50'))
+    expect(lines.length).toBeLessThanOrEqual(2)
+    expect(lines.join().length).toBeLessThan(1000)
+    await own
+      .put(`/api/workouts/${workoutId}`)
+      .send({ revision: 1, document: smallWorkout('After') })
+      .expect(200)
+  })
+
+  it('a full disk is said: by the answer and by the health, until it is over', async () => {
+    const full = Object.assign(new Error('could not extend file'), { code: '53100' })
+    expect(toServerError(full).code).toBe('storage-full')
+    expect(toServerError(Object.assign(new Error('no space'), { code: 'ENOSPC' })).code).toBe('storage-full')
+    server.health.metFullStorage()
+    const { status, body } = await server.browser().get('/healthz')
+    expect([status, body.storage]).toEqual([503, 'full'])
+    const fresh = await testServer()
+    expect((await fresh.browser().get('/healthz')).status).toBe(200)
+    await fresh.close()
+    own = await server.teacher('own@island.example')
+  })
+})
+
+describe('input that no database keeps', () => {
+  it.each<
+    [string, () => Promise<{ status: number; body: { problems?: { path: (string | number)[] }[] } }>, string | number]
+  >([
+    [
+      'a revision beyond the database’s numbers',
+      async () =>
+        own
+          .put(`/api/workouts/${(await sentWorkout(own)).workoutId}`)
+          .send({ revision: 2 ** 31, document: smallWorkout() }),
+      'revision',
+    ],
+    ['NUL in a sign-in', () => server.browser().post('/api/session').send({ email: 'a\0b', password: 'x' }), 'email'],
+    [
+      'a run of the year 0',
+      async () => {
+        const { publication } = await sentWorkout(own)
+        return server
+          .browser()
+          .post(`/api/go/${publication.token}/runs`)
+          .send(runOf(publication, { startedAt: '0000-01-01T00:00:00Z' }))
+      },
+      'startedAt',
+    ],
+    ['a page’s mark that is no moment', () => own.get(`/api/runs?before=9999-99-99T99:99Z~${'a'.repeat(36)}`), 'query'],
+  ])('%s is refused by name', async (_, send, field) => {
+    const { status, body } = await send()
+    expect([status, body.problems?.[0]?.path[0]]).toEqual([400, field])
+  })
+
+  it('in a cue of one’s own is left out of it', async () => {
+    const move = ownSquat()
+    move.move.cues = ['Knees\0 out\ud800\u001b']
+    const { body } = await own
+      .post('/api/moves')
+      .send({ format: 'esfuerzo.moves', version: 1, moves: [move] })
+      .expect(200)
+    expect(body.moves[0].move.cues).toEqual(['Knees out'])
+  })
+})
+
+describe('room', () => {
+  it('for sessions, their named states and links is bounded, and says so', async () => {
+    const { workoutId } = await sentWorkout(own)
+    const id = await teacherId()
+    const name = (n: number) => own.post(`/api/workouts/${workoutId}/versions`).send({ name: `Name ${n}` })
+    await server.db.raw(
+      `insert into workout_versions (id, workout_id, document, name)
+       select gen_random_uuid(), ?, '{}', 'n' from generate_series(1, ?)`,
+      [workoutId, namedRoom],
+    )
+    expect((await name(1)).body.detail).toContain(`at most ${namedRoom} named states`)
+    await server.db.raw(
+      `insert into workouts (id, teacher_id, title, minutes, document)
+       select gen_random_uuid(), ?, 'x', 20, '{}' from generate_series(1, ?)`,
+      [id, workoutRoom],
+    )
+    const refused = await own.post('/api/workouts').send({ document: smallWorkout() })
+    expect([refused.status, refused.body.problems[0].code]).toEqual([400, 'too-many'])
+    await server.db('workouts').where({ title: 'x' }).delete()
+    await server.db.raw(
+      `insert into publications (id, teacher_id, workout_id, sha256, token_hash, title, ends_at)
+       select gen_random_uuid(), teacher_id, workout_id, sha256, 'h' || n, 'x', now()
+       from publications, generate_series(1, ?) n where workout_id = ? limit ?`,
+      [publicationRoom.links, workoutId, publicationRoom.links],
+    )
+    const full = await own.post(`/api/workouts/${workoutId}/publications`).send({ revision: 1, days: 7 })
+    expect(full.body.problems[0].code).toBe('too-many')
+    await server.db('publications').where({ title: 'x' }).delete()
+  })
+
+  it('for runs of a link: a stranger fills no table, and a run that is there is still said to be', async () => {
+    const { publication } = await sentWorkout(own)
+    const first = runOf(publication)
+    const send = (run = runOf(publication)) => server.browser().post(`/api/go/${publication.token}/runs`).send(run)
+    await send(first).expect(200)
+    await server.db.raw(
+      `insert into runs select publication_id, gen_random_uuid(), group_id, started_at, finished_at, zone, received_at, document
+       from runs, generate_series(2, ?) where publication_id = ?`,
+      [runRoom, publication.id],
+    )
+    expect((await send()).status).toBe(429)
+    await send(first).expect(200)
+  })
+})
+
+it('what has had its time goes by itself; what a class did stays', async () => {
+  const fresh = await testServer()
+  const her = await fresh.teacher('tidy@island.example')
+  const { publication, workoutId } = await sentWorkout(her)
+  await fresh.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
+  await her.post(`/api/workouts/${workoutId}/copies`).send({}).expect(200)
+  const past = new Date(Date.now() - 1000)
+  await fresh.db('copies').update({ ends_at: past })
+  await fresh.db('publications').update({ ends_at: past })
+  await fresh.db('sign_ins').insert({ sid: 'old', sess: '{}', expire: past })
+  await fresh.db('limits').insert({ key: 'old', points: 1, expire: past.getTime() })
+  await fresh.db('mailed_links').insert({ token_hash: 'old', email: 'x@island.example', ends_at: past })
+  await fresh.db('snapshots').insert({ sha256: 'a'.repeat(64), body: '{}' })
+  const [one, two] = await Promise.all([tidy(fresh.db), tidy(fresh.db)])
+  expect(one ?? two).toMatchObject({ sign_ins: 1, mailed_links: 1, copies: 1, workouts: 0, snapshots: 1 })
+  expect(await fresh.db('runs')).toHaveLength(1)
+  expect(await fresh.db('limits').where({ key: 'old' })).toEqual([])
+  await her.get('/api/me').expect(200)
+  await fresh.close()
+  own = await server.teacher('own@island.example')
+})
+
+it('a clock that is set back: the order of states is that of saving, and what was sent is the one that was', async () => {
+  const id = '00000000-0000-4000-8000-000000000001'
+  await addWorkout(server.db, await teacherId(), id, smallWorkout('Before'), new Date(Date.now() + 3 * 86_400_000))
+  let revision = 1
+  const save = async (title: string) => {
+    await own
+      .put(`/api/workouts/${id}`)
+      .send({ revision, document: smallWorkout(title) })
+      .expect(200)
+    revision++
+  }
+  for (const title of ['First', 'Second', 'Third']) await save(title)
+  const titles = async () =>
+    (await own.get(`/api/workouts/${id}/versions`)).body.versions.map((v: { title: string }) => v.title)
+  expect(await titles()).toEqual(['Third', 'Before'])
+  await own.post(`/api/workouts/${id}/publications`).send({ revision, days: 7 }).expect(200)
+  await save('After')
+  expect((await own.get(`/api/workouts/${id}/last-sent`)).body.document.title).toBe('Third')
+  expect(await titles()).toEqual(['After', 'Third', 'Before'])
+})
+
+it('a file of the pages that is gone is said to be, and is no page in its place', async () => {
+  const pages = await mkdtemp(join(tmpdir(), 'esfuerzo-pages-'))
+  for (const name of ['teacher', 'family']) {
+    await mkdir(join(pages, name, 'assets'), { recursive: true })
+    await writeFile(join(pages, name, 'index.html'), `<!doctype html><title>${name}</title>`)
+  }
+  await writeFile(join(pages, 'family', 'workbox-1.js'), '//')
+  const served = await testServer(defaultLimits, { pages })
+  const get = (path: string) => served.browser().get(path)
+  for (const path of [
+    '/go/assets/old-1.js',
+    '/assets/old-1.js',
+    '/go/workbox-old.js',
+    '/go/sw.js',
+    '/snapshots/x/y',
+    '/api/none',
+  ])
+    expect([path, (await get(path)).status, (await get(path)).type]).toEqual([path, 404, 'application/problem+json'])
+  expect((await get('/go/workbox-1.js')).status).toBe(200)
+  for (const path of ['/go', '/go/', '/go/AAAAAAAAAAAAAAAAAAAAAA', '/go/AAAAAAAAAAAAAAAAAAAAAA/run'])
+    expect([path, (await get(path)).text]).toEqual([path, '<!doctype html><title>family</title>'])
+  for (const path of ['/', '/sessions/1', '/gone', '/sign-in/AAAAAAAAAAAAAAAAAAAAAA'])
+    expect([path, (await get(path)).text]).toEqual([path, '<!doctype html><title>teacher</title>'])
+  await served.close()
+  await rm(pages, { recursive: true })
+})
