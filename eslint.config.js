@@ -54,6 +54,7 @@ export default tseslint.config(
       'cli/**',
       'web/familySize.mjs',
       'bench/**',
+      'faults/**',
       'e2e/**',
       'server/src/main.ts',
       'server/src/demo/**',
