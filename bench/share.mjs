@@ -3,7 +3,8 @@
  *
  * @param {readonly number[]} list at least one number
  * @param {number} share 0.5 is the median
+ * @returns {number}
  * @example at([3, 1, 2], 0.5) // 2
  */
 export const at = (list, share) =>
-  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))]
+  /** @type {number} */ ([...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))])

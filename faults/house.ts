@@ -91,6 +91,9 @@ export async function openHouse() {
 
   return {
     url,
+    databaseUrl: cluster.url(),
+    /** Of the server. */
+    pid: () => server.child.pid!,
     settle,
     /** Kills the server as a power cut would, and starts it again. @returns milliseconds until it listens again */
     async killServer(): Promise<number> {

@@ -13,6 +13,7 @@ for (const file of [
   'arrange.ts',
   'fit.ts',
   'spread.ts',
+  'server.ts',
   'alive.mjs',
   'keypress.mjs',
   'moves.mjs',

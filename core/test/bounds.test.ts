@@ -32,7 +32,7 @@ describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
     const problems = problemsOf(() => publish(workout, library))
     expect(problems).toHaveLength(6)
     expect(problemEnglish(problems[0]!)).toMatch(
-      /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .*; fewer rounds, rungs, calls or stations, found more$/,
+      /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .* \(fewer rounds, rungs, calls or stations help\), found more$/,
     )
   })
 })

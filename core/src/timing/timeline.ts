@@ -102,7 +102,7 @@ export function laneProblems(workout: Workout, group: Group, steps: readonly Ste
     {
       code: 'too-many',
       path: ['sections', section, 'blocks', block],
-      expected: `at most ${limits.steps} steps for ${group.name}; fewer rounds, rungs, calls or stations`,
+      expected: `at most ${limits.steps} steps for ${group.name} (fewer rounds, rungs, calls or stations help)`,
       received: 'more',
     },
   ]

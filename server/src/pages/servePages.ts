@@ -1,5 +1,6 @@
 import { basename, join } from 'node:path'
 import express, { type Express } from 'express'
+import { entryPage } from './entryPage.ts'
 
 /**
  * The two built sets of pages. Their files have a hash in the name and never change; their entries are always asked for.
@@ -8,7 +9,6 @@ import express, { type Express } from 'express'
  */
 export function servePages(app: Express, pages: string): void {
   const files = { index: false, immutable: true, maxAge: '1y' } as const
-  const entry = (name: string) => join(pages, name, 'index.html')
   app.use('/go/assets', express.static(join(pages, 'family', 'assets'), files))
   app.use('/assets', express.static(join(pages, 'teacher', 'assets'), files))
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
@@ -19,12 +19,12 @@ export function servePages(app: Express, pages: string): void {
     res.sendFile(join(pages, 'family', basename(req.path)), (error) => error && next())
   })
   // A page older than the deployment asks for a script that is gone: it must hear that, not get a page in its place.
-  app.get(/^\/(?!api\/|snapshots\/|schemas\/|assets\/|go\/assets\/|go\/workbox-|go(?:\/|$)).*/, (_req, res) => {
-    res.set('Cache-Control', 'no-cache')
-    res.sendFile(entry('teacher'))
-  })
-  app.get(/^\/go(?:\/(?!assets\/|workbox-|sw\.js|manifest\.|icon\.).*)?$/, (_req, res) => {
-    res.set({ 'Cache-Control': 'no-cache', 'X-Robots-Tag': 'noindex, nofollow' })
-    res.sendFile(entry('family'))
-  })
+  app.get(
+    /^\/(?!api\/|snapshots\/|schemas\/|assets\/|go\/assets\/|go\/workbox-|go(?:\/|$)).*/,
+    entryPage(join(pages, 'teacher', 'index.html')),
+  )
+  app.get(
+    /^\/go(?:\/(?!assets\/|workbox-|sw\.js|manifest\.|icon\.).*)?$/,
+    entryPage(join(pages, 'family', 'index.html'), { 'X-Robots-Tag': 'noindex, nofollow' }),
+  )
 }

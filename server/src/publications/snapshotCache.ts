@@ -21,7 +21,7 @@ export interface Encoded {
  */
 export function snapshotCache(read: (sha256: string) => Promise<string | undefined>, gone: Gone) {
   const cache = new LRUCache<string, Encoded>({
-    maxSize: 64 * 1024 * 1024,
+    maxSize: 32 * 1024 * 1024,
     sizeCalculation: (e) => e.identity.length + e.br.length + e.gzip.length,
   })
   // What was read before a deletion must not be kept after it.

@@ -11,11 +11,11 @@ const bounds = {
   /** Milliseconds from asking to the answer. */
   patience: 30_000,
   /** Of one worker's heap, in MiB. */
-  memory: 384,
+  memory: 256,
   /** Pieces that wait. */
   queue: 200,
-  /** Pieces of one owner that wait or run. */
-  eachOwner: 4,
+  /** Pieces of one owner that wait or run: a link is a whole class's. */
+  eachOwner: { snapshot: 3, draftSheet: 8, sentSheet: 16 },
 }
 
 /** Where long work is done, so that nobody waits for somebody else's. */
@@ -53,7 +53,7 @@ export function openWorkPool(): WorkPool {
   }
   return {
     async run<N extends WorkName>(name: N, asked: Works[N]['asked'], owner: string) {
-      if ((waiting.get(owner) ?? 0) >= bounds.eachOwner) throw new ServerError('too-many-tries')
+      if ((waiting.get(owner) ?? 0) >= bounds.eachOwner[name]) throw new ServerError('too-many-tries')
       count(owner, 1)
       const begun = new Int32Array(new SharedArrayBuffer(4))
       const task: Task<N> = { name, asked, begun }

@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, minutesText, problemSentence, timeline, totals, type Workout } from '@esfuerzo/core'
+import { differences, isTooLong, minutesText, problemSentence, timeline, totals, type Workout } from '@esfuerzo/core'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../compose/differenceText.ts'
 import { client } from '../shared/client.ts'
@@ -27,8 +27,10 @@ const { busy, problem, guarded } = useCalls('handout.nothing')
 
 const lanes = computed(() =>
   props.workout.groups.map((group) => {
-    const { typical } = totals(timeline(props.workout, group.id, library), group, library).session.seconds
-    return { ...group, total: minutesText(typical), late: typical > props.workout.minutes * 60 }
+    const steps = timeline(props.workout, group.id, library)
+    const { typical } = totals(steps, group, library).session.seconds
+    const total = isTooLong(steps) ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
+    return { ...group, total, late: typical > props.workout.minutes * 60 }
   }),
 )
 const changes = computed(() => {
@@ -119,7 +121,12 @@ async function onCopy(p: PublicationInfo) {
         <li v-for="line in looks" :key="line">{{ line }}</li>
       </ul>
     </details>
-    <p v-for="line in blocked" :key="line" class="care" role="status">{{ line }}</p>
+    <div v-if="blocked.length" class="care blocked" role="status">
+      <p>{{ t('handout.blocked') }}</p>
+      <ul class="plain">
+        <li v-for="line in blocked" :key="line">{{ line }}</li>
+      </ul>
+    </div>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <div class="make">
       <ClassChoice v-model="classId" :groups="workout.groups" @classes="classes = $event" />
@@ -188,6 +195,9 @@ details {
 summary {
   font-weight: 700;
   cursor: pointer;
+}
+.blocked {
+  margin-bottom: 14px;
 }
 ul.plain {
   margin: 4px 0;

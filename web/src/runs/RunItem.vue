@@ -64,8 +64,8 @@ const more = computed(() => {
       <span class="quiet when"
         >{{ when
         }}<v-btn
-          class="plain"
-          size="small"
+          class="plain remove"
+          size="24"
           density="compact"
           :icon="mdiDeleteOutline"
           :aria-label="t('runs.remove', { name: run.groupName, when })"
@@ -105,7 +105,16 @@ a:hover {
   text-decoration: underline;
 }
 .when {
+  display: inline-flex;
+  align-items: start;
+  gap: 6px;
   font-size: 13px;
+}
+.remove {
+  color: var(--quiet);
+}
+.remove :deep(.v-icon) {
+  font-size: 16px;
 }
 .asking {
   grid-column: 1 / -1;
