@@ -77,7 +77,7 @@ describe('the contract', () => {
   })
 
   it('gives each kind of error one status, 4xx for the caller’s and 5xx for ours', () => {
-    const ours = ['unexpected', 'database-away']
+    const ours = ['unexpected', 'database-away', 'storage-full', 'mail-away', 'busy']
     for (const [code, status] of Object.entries(errorStatus)) expect(status >= 500, code).toBe(ours.includes(code))
   })
 })

@@ -1,0 +1,42 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { indexLibrary, readWorkout, type Workout } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
+import { libraryWords } from '@esfuerzo/library/words'
+import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { workoutArbitrary } from './arbitraries.ts'
+import { digest, outputs } from './support/outputs.ts'
+
+const library = indexLibrary({ ...libraryData, words: libraryWords })
+const at = (file: string) => new URL(`./fixtures/outputs/${file}`, import.meta.url)
+const renew = process.env.RENEW === 'outputs'
+
+/** A hundred random sessions, drawn once and kept, so that they are the same when forms come in. */
+function drawn(): Workout[] {
+  if (renew && !existsSync(at('sessions.json.gz'))) {
+    const sessions = fc.sample(workoutArbitrary, { numRuns: 100, seed: 13 })
+    writeFileSync(at('sessions.json.gz'), gzipSync(JSON.stringify(sessions)))
+  }
+  return (JSON.parse(gunzipSync(readFileSync(at('sessions.json.gz'))).toString()) as unknown[]).map(readWorkout)
+}
+
+it('what is made of every demo session and of a hundred random ones is what was made of them before, byte by byte', () => {
+  const sessions: [string, Workout][] = [
+    ...demoSessions.map((s): [string, Workout] => {
+      const workout = demoWorkout(s, library)
+      return [s.file, s.weeksAgo > 3 ? { ...workout, title: `fit: ${workout.title}` } : workout]
+    }),
+    ...drawn().map((w, i): [string, Workout] => [`random ${i + 1}`, w]),
+  ]
+  const made = Object.fromEntries(
+    sessions.map(([name, w]) => [
+      name,
+      Object.fromEntries(Object.entries(outputs).map(([kind, make]) => [kind, digest(() => make(w, library))])),
+    ]),
+  )
+  // Where what is made of a session changes on purpose:  RENEW=outputs npx vitest run --project core outputs
+  if (renew) writeFileSync(at('digests.json'), `${JSON.stringify(made, null, 1)}\n`)
+  expect(made).toEqual(JSON.parse(readFileSync(at('digests.json'), 'utf8')))
+})

@@ -1,0 +1,67 @@
+import { createHash } from 'node:crypto'
+import {
+  arrange,
+  captions,
+  laneProblems,
+  markdown,
+  moveNames,
+  print,
+  ProblemError,
+  publish,
+  recordRows,
+  sayText,
+  sheetRows,
+  stationsOf,
+  timeline,
+  totals,
+  type Library,
+  type Workout,
+} from '@esfuerzo/core'
+import { fitCommand } from '../../../cli/src/fitCommand.ts'
+import { notationCommand } from '../../../cli/src/notationCommand.ts'
+import { timelineCommand } from '../../../cli/src/timelineCommand.ts'
+
+const call = { rest: 'rest', ready: 'ready', go: 'go' } as never
+
+/** What is made of a session, each as text: the same session must come to the same bytes, however the code is laid out. */
+export const outputs: Record<string, (workout: Workout, library: Library) => unknown> = {
+  timeline: (w, library) => w.groups.map((g) => timeline(w, g.id, library)),
+  totals: (w, library) => w.groups.map((g) => totals(timeline(w, g.id, library), g, library)),
+  problems: (w, library) => w.groups.map((g) => laneProblems(w, g, timeline(w, g.id, library))),
+  publication: (w, library) => publish(w, library, 'A line of the school'),
+  sheets: (w, library) => {
+    const publication = publish(w, library)
+    return publication.lanes.map((lane) =>
+      (['en', 'es'] as const).map((l) => [sheetRows(publication, lane, l), recordRows(publication, lane, l)]),
+    )
+  },
+  captions: (w, library) => {
+    const names = moveNames(library.moves)
+    return w.groups.map((g) =>
+      (['en', 'es'] as const).map((l) => captions(timeline(w, g.id, library), (s) => sayText(s.say, names, l), call)),
+    )
+  },
+  markdown,
+  text: print,
+  json: (w) => notationCommand(JSON.stringify(w)),
+  command: (w) => timelineCommand(JSON.stringify(w)),
+  arrange: (w, library) =>
+    w.sections
+      .flatMap((s) => s.blocks)
+      .filter((b) => stationsOf(b).length > 1 && stationsOf(b).length < 9)
+      .slice(0, 2)
+      .map((b) => arrange(w, b.id, library)),
+  fit: (w) => (w.sections.length > 2 && w.title.startsWith('fit:') ? fitCommand(JSON.stringify(w)) : undefined),
+}
+
+/** The beginning of an output's SHA-256; of one that is refused, of its problems. */
+export function digest(make: () => unknown): string {
+  let made: unknown
+  try {
+    made = make()
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error
+    made = error.problems
+  }
+  return createHash('sha256').update(JSON.stringify(made) ?? 'nothing').digest('hex').slice(0, 16)
+}
