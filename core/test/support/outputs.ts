@@ -48,8 +48,8 @@ export const outputs: Record<string, (workout: Workout, library: Library) => unk
   arrange: (w, library) =>
     w.sections
       .flatMap((s) => s.blocks)
-      .filter((b) => stationsOf(b).length > 1 && stationsOf(b).length < 9)
-      .slice(0, 2)
+      .filter((b) => stationsOf(b).length > 1 && stationsOf(b).length < 7)
+      .slice(0, 1)
       .map((b) => arrange(w, b.id, library)),
   fit: (w) => (w.sections.length > 2 && w.title.startsWith('fit:') ? fitCommand(JSON.stringify(w)) : undefined),
 }
@@ -63,5 +63,8 @@ export function digest(make: () => unknown): string {
     if (!(error instanceof ProblemError)) throw error
     made = error.problems
   }
-  return createHash('sha256').update(JSON.stringify(made) ?? 'nothing').digest('hex').slice(0, 16)
+  return createHash('sha256')
+    .update(JSON.stringify(made) ?? 'nothing')
+    .digest('hex')
+    .slice(0, 16)
 }
