@@ -1,3 +1,4 @@
+import { floors } from './core/floors.js'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 import a11y from 'eslint-plugin-vuejs-accessibility'
@@ -9,6 +10,11 @@ const mayNotImport = (files, pairs) => ({
 })
 
 const inside = ['^@esfuerzo/[^/]+/(?!(family|words)$)', 'a workspace is imported by its name; its inside is its own']
+
+const coreAlone = ['^(?!\\.{1,2}/|zod(/mini)?$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']
+/** What no floor of the computation may know. */
+const above = (names) =>
+  names.length ? [[`^(\\.\\./)+(${names.join('|')})/`, 'a floor knows those below it only: core/floors.js']] : []
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.cache/**', 'test-results/**'] },
@@ -62,9 +68,9 @@ export default tseslint.config(
     ],
     rules: { 'no-console': 'off' },
   },
-  mayNotImport(
-    ['core/src/**'],
-    [['^(?!\\.{1,2}/|zod(/mini)?$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']],
+  mayNotImport(['core/src/*.ts'], [coreAlone]),
+  ...floors.map(([floor], i) =>
+    mayNotImport([`core/src/${floor}/**`], [coreAlone, ...above(floors.slice(i + 1).map(([name]) => name))]),
   ),
   {
     files: ['core/src/**'],

@@ -1,10 +1,10 @@
 import type { DocumentKind } from './documents/document.ts'
-import { movesDocument } from './moves/ownMove.ts'
+import { movesDocument } from './terms/ownMove.ts'
 import { publicationDocument } from './publication/schema.ts'
 import { runDocument } from './run/schema.ts'
-import { settingsDocument } from './settings/schema.ts'
-import { partDocument } from './workout/part.ts'
-import { workoutDocument } from './workout/readWorkout.ts'
+import { settingsDocument } from './terms/settings.ts'
+import { partDocument } from './session/part.ts'
+import { workoutDocument } from './session/readWorkout.ts'
 
 /** Every kind of document, by a short name. A test holds a document of each version that was ever written to be read. */
 export const documentKinds = {

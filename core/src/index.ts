@@ -1,30 +1,30 @@
 // The public list of the computation. Named exports only; what is not here is nobody else's business.
-export { problemCodes, pathText, ProblemError, type Problem } from './problem.ts'
-export { zodProblems } from './zodProblems.ts'
-export { sameValue } from './sameValue.ts'
+export { problemCodes, pathText, ProblemError, type Problem } from './base/problem.ts'
+export { zodProblems } from './base/zodProblems.ts'
+export { sameValue } from './base/sameValue.ts'
 
-export { idSchema } from './workout/id.ts'
-export { limits } from './workout/limits.ts'
-export { cleanText, lineSchema } from './workout/text.ts'
-export { canonical, hasOwn, mapGroups, valueFor, type PerGroup, type Scope } from './workout/perGroup.ts'
-export { stepAmount, type Amount, type Dose, type Unit } from './workout/dose.ts'
-export { defaultGradeNames, gradesName, letters, type Group, type Letter } from './workout/group.ts'
-export { cellAt, type Cell, type Face, type LapChange, type Station, type Tempo } from './workout/station.ts'
-export { type Lap } from './workout/forms/intervals.ts'
-export { rungs, rungsFor } from './workout/forms/ladder.ts'
-export { chanceTable, deviceFaces, type Device } from './workout/forms/chance.ts'
-export { type Question } from './workout/forms/quiz.ts'
+export { idSchema } from './base/id.ts'
+export { limits } from './base/limits.ts'
+export { cleanText, lineSchema } from './base/text.ts'
+export { canonical, hasOwn, mapGroups, valueFor, type PerGroup, type Scope } from './terms/perGroup.ts'
+export { stepAmount, type Amount, type Dose, type Unit } from './terms/dose.ts'
+export { defaultGradeNames, gradesName, letters, type Group, type Letter } from './terms/group.ts'
+export { cellAt, type Cell, type Face, type LapChange, type Station, type Tempo } from './session/station.ts'
+export { type Lap } from './session/forms/intervals.ts'
+export { rungs, rungsFor } from './session/forms/ladder.ts'
+export { chanceTable, deviceFaces, type Device } from './session/forms/chance.ts'
+export { type Question } from './session/forms/quiz.ts'
 export { amrapRounds } from './timing/amrap.ts'
-export { binomial, mean, quantile, spreadOf, type Chances, type Spread } from './chance/chances.ts'
-export { clearedDraws, firstCleared, sumOfCards, sumOfDraws } from './chance/draws.ts'
+export { binomial, mean, quantile, spreadOf, type Chances, type Spread } from './distribution/chances.ts'
+export { clearedDraws, firstCleared, sumOfCards, sumOfDraws } from './distribution/draws.ts'
 export { chanceOutlook, type ChanceOutlook, type LineOutlook } from './chance/outlook.ts'
 export { childSpread, simulate, type SimulateOptions } from './chance/simulate.ts'
 export { finishOf, type Finish } from './chance/finish.ts'
-export { lognormalFactors } from './chance/lognormal.ts'
-export { seededRandom } from './chance/seededRandom.ts'
+export { lognormalFactors } from './distribution/lognormal.ts'
+export { seededRandom } from './distribution/seededRandom.ts'
 export { proposeQuiz } from './quiz/proposeQuiz.ts'
 export { operationsFor, sumsFor, type Sum } from './sums/sums.ts'
-export { forms, hasStations, stationsOf, type Block, type BlockOf, type Form } from './workout/forms/index.ts'
+export { forms, hasStations, stationsOf, type Block, type BlockOf, type Form } from './session/forms/index.ts'
 export {
   isKept,
   roles,
@@ -34,19 +34,19 @@ export {
   type Role,
   type Section,
   type Workout,
-} from './workout/schema.ts'
-export { buildsSchema, type Builds } from './workout/builds.ts'
-export { spaceSchema, type Space } from './workout/space.ts'
-export { newWorkout } from './workout/newWorkout.ts'
+} from './session/schema.ts'
+export { buildsSchema, type Builds } from './terms/builds.ts'
+export { spaceSchema, type Space } from './terms/space.ts'
+export { newWorkout } from './session/newWorkout.ts'
 export { migrate } from './documents/migrate.ts'
 export { readDocument, writtenDocument, type DocumentKind, type DocumentOf } from './documents/document.ts'
 export { readDocumentText, writtenText } from './documents/documentText.ts'
 export { readCarried, writtenCarried } from './documents/carried.ts'
 export { allDocumentKinds, documentKinds } from './documentKinds.ts'
-export { readWorkout, readWorkoutText, workoutDocument } from './workout/readWorkout.ts'
-export { findBlock, findStation, idsOf } from './workout/edits/locate.ts'
-export { addSection, duplicateSection, moveSection, removeSection, setSection } from './workout/edits/sections.ts'
-export { addBlock, duplicateBlock, moveBlock, removeBlock, setBlock, setBlockWords } from './workout/edits/blocks.ts'
+export { readWorkout, readWorkoutText, workoutDocument } from './session/readWorkout.ts'
+export { findBlock, findStation, idsOf } from './session/edits/locate.ts'
+export { addSection, duplicateSection, moveSection, removeSection, setSection } from './session/edits/sections.ts'
+export { addBlock, duplicateBlock, moveBlock, removeBlock, setBlock, setBlockWords } from './session/edits/blocks.ts'
 export {
   addStation,
   duplicateStation,
@@ -55,14 +55,14 @@ export {
   reorderStations,
   setCell,
   setStation,
-} from './workout/edits/stations.ts'
-export { addGroup, removeGroup, setGroup } from './workout/edits/groups.ts'
-export { setDetails } from './workout/edits/details.ts'
-export { pastePart, pasteParts } from './workout/edits/pastePart.ts'
-export { moveBlockTo, moveSectionTo, moveStationsTo } from './workout/edits/moveTo.ts'
-export { joinWorkouts } from './workout/edits/joinWorkouts.ts'
-export { likeGroups, partDocument, partOf, partSchema, readPart, type Part } from './workout/part.ts'
-export { differences, type Difference } from './workout/differences.ts'
+} from './session/edits/stations.ts'
+export { addGroup, removeGroup, setGroup } from './library/groupEdits.ts'
+export { setDetails } from './session/edits/details.ts'
+export { pastePart, pasteParts } from './session/edits/pastePart.ts'
+export { moveBlockTo, moveSectionTo, moveStationsTo } from './session/edits/moveTo.ts'
+export { joinWorkouts } from './session/edits/joinWorkouts.ts'
+export { likeGroups, partDocument, partOf, partSchema, readPart, type Part } from './session/part.ts'
+export { differences, type Difference } from './session/differences.ts'
 export {
   holdPolicies,
   newSettings,
@@ -72,17 +72,9 @@ export {
   zoneSchema,
   type Policy,
   type Settings,
-} from './settings/schema.ts'
+} from './terms/settings.ts'
 
-export {
-  families,
-  moveSchema,
-  postureSchema,
-  sidesSchema,
-  type Family,
-  type Move,
-  type Version,
-} from './moves/schema.ts'
+export { families, moveSchema, postureSchema, sidesSchema, type Family, type Move, type Version } from './terms/move.ts'
 export {
   indexLibrary,
   readLibrary,
@@ -90,12 +82,12 @@ export {
   type Library,
   type LibraryData,
   type Muscle,
-} from './moves/library.ts'
-export { performedBy, versionFor } from './moves/versionFor.ts'
-export { cellsFor, firstDose } from './moves/cellsFor.ts'
-export { referenceProblems } from './moves/referenceProblems.ts'
-export { searchMoves } from './moves/searchMoves.ts'
-export { carryMoves, libraryFor } from './moves/carryMoves.ts'
+} from './library/library.ts'
+export { performedBy, versionFor } from './library/versionFor.ts'
+export { cellsFor, firstDose } from './library/cellsFor.ts'
+export { referenceProblems } from './library/referenceProblems.ts'
+export { searchMoves } from './choose/searchMoves.ts'
+export { carryMoves, libraryFor } from './library/carryMoves.ts'
 export {
   copyOfMove,
   isOwnId,
@@ -104,18 +96,15 @@ export {
   movesFile,
   movesFileSchema,
   movesFormat,
-  ownMoveProblems,
   ownMoveSchema,
-  readMoves,
-  withOwnMoves,
   type MovesFile,
   type OwnMove,
-  type ReadMoves,
-} from './moves/ownMove.ts'
-export { filterMoves, musclesOf, type MoveFilter } from './moves/filterMoves.ts'
-export { putCells, putMove, type Place } from './moves/putMove.ts'
-export { versionAtHome } from './moves/versionAtHome.ts'
-export { likeMoves, type LikeMove } from './moves/likeMoves.ts'
+} from './terms/ownMove.ts'
+export { ownMoveProblems, readMoves, withOwnMoves, type ReadMoves } from './library/ownMoves.ts'
+export { filterMoves, musclesOf, type MoveFilter } from './choose/filterMoves.ts'
+export { putCells, putMove, type Place } from './choose/putMove.ts'
+export { versionAtHome } from './choose/versionAtHome.ts'
+export { likeMoves, type LikeMove } from './choose/likeMoves.ts'
 export { hasKit, obstacles, versionsFor, type Obstacle } from './home/obstacles.ts'
 export { fetchList, type Fetch } from './home/fetchList.ts'
 export { bookKg, papers, sheets, type Book, type Cover, type Paper, type Sheet } from './load/paper.ts'
@@ -133,8 +122,8 @@ export { sessionSeconds } from './timing/sessionSeconds.ts'
 export { stepAt } from './timing/stepAt.ts'
 export { totals, type SessionTotals } from './timing/totals.ts'
 export { type Say, type SayCode, type Step } from './timing/step.ts'
-export { blockLines, type Line, type LineUse } from './checks/blockLines.ts'
-export { gradeLines, type GradeLines } from './checks/gradeLines.ts'
+export { blockLines, type Line, type LineUse } from './bounds/blockLines.ts'
+export { gradeLines, type GradeLines } from './bounds/gradeLines.ts'
 export { fit, fullWithin, type FitAnswer, type FitHold, type FitOptions, type FitWay } from './fit/fit.ts'
 export { finishTogether, fitBuilder, type BuiltFit } from './fit/buildFit.ts'
 export { applyFit, type FitChange } from './fit/fitChanges.ts'
@@ -142,14 +131,8 @@ export { solveFit } from './fit/solveFit.ts'
 export { type FitBlock, type FitProblem, type FitSolution, type Passage } from './fit/fitProblem.ts'
 export { arrange, canArrange, orderFindings, type ArrangeAnswer, type OrderFindings } from './arrange/arrange.ts'
 export { orderBound } from './arrange/orderBound.ts'
-export {
-  exactTo,
-  orderCost,
-  orderDistance,
-  orderStations,
-  type OrderProblem,
-  type OrderSolution,
-} from './arrange/orderStations.ts'
+export { orderCost, orderDistance, type OrderProblem } from './arrange/orderProblem.ts'
+export { exactTo, orderStations, type OrderSolution } from './arrange/orderStations.ts'
 export { type LeverKind } from './fit/levers.ts'
 
 export { minutesText, parseSeconds } from './timing/minutesText.ts'
@@ -169,12 +152,12 @@ export { careText } from './words/care.ts'
 export { recordRows, type RecordRow } from './sheets/recordRows.ts'
 export { sheetRows, type SheetBlock, type SheetRow, type SheetSection } from './sheets/sheetRows.ts'
 export { partTitle } from './words/parts.ts'
-export { languageOf, languages, phrasesIn, type Language, type Phrases } from './words/language.ts'
+export { languageOf, languages, phrasesIn, type Language, type Phrases } from './terms/language.ts'
 export { problemCodesInEnglish, problemEnglish, problemSentence } from './words/en/problems.ts'
 
 export { printDose, readDose, takeDose } from './notation/dose.ts'
 export { printCell, readCell, readNamedCell } from './notation/cell.ts'
-export { formNotations, notationOf, printBlockFor, readBlockFor } from './notation/formNotation.ts'
+export { formNotations, notationOf, printBlockFor, readBlockFor } from './notation/formNotations.ts'
 export { type Fact } from './notation/facts.ts'
 export { apply } from './notation/apply.ts'
 export { parse, type Parsed } from './notation/parse.ts'

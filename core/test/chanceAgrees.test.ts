@@ -13,8 +13,8 @@ import {
   type Chances,
   type PlayOf,
 } from '@esfuerzo/core'
-import { chanceModel, type ChanceModel } from '../src/chance/chanceModel.ts'
-import { playGame } from '../src/chance/playGame.ts'
+import { chanceModel, type ChanceModel } from '../src/timing/games/chanceModel.ts'
+import { playGame } from '../src/timing/games/playGame.ts'
 import { stepsBefore } from '../src/timing/timeline.ts'
 import { library, sessionOf, station, stations } from './sessions.ts'
 import { samples } from './support/samples.ts'

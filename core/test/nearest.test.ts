@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { lettersApart, nearest } from '../src/notation/nearest.ts'
+import { lettersApart, nearest } from '../src/base/nearest.ts'
 import { nameIndex } from '../src/notation/names.ts'
 import { library } from './sessions.ts'
 

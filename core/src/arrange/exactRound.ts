@@ -1,4 +1,4 @@
-import type { OrderProblem } from './orderStations.ts'
+import type { OrderProblem } from './orderProblem.ts'
 import { far, fillTable } from './subsetTable.ts'
 
 /**

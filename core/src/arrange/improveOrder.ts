@@ -1,5 +1,5 @@
-import { seededRandom } from '../chance/seededRandom.ts'
-import { orderCost, orderDistance, type OrderProblem } from './orderStations.ts'
+import { seededRandom } from '../distribution/seededRandom.ts'
+import { orderCost, orderDistance, type OrderProblem } from './orderProblem.ts'
 
 /** How often it begins again from a shaken order. */
 const restarts = 40

@@ -1,7 +1,7 @@
-import type { Library } from '../moves/library.ts'
-import { performedBy, type Performed } from '../moves/versionFor.ts'
+import type { Library } from '../library/library.ts'
+import { performedBy, type Performed } from '../library/versionFor.ts'
 import { changeSeconds, stanceFor, type Stance } from '../timing/changeOver.ts'
-import type { Cell } from '../workout/station.ts'
+import type { Cell } from '../session/station.ts'
 
 /** What a group does at a station, as far as it matters to its neighbours. */
 export interface Neighbour {

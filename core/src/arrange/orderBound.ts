@@ -1,4 +1,4 @@
-import type { OrderProblem } from './orderStations.ts'
+import type { OrderProblem } from './orderProblem.ts'
 
 /** Rounds of raising the prices of stations with too many neighbours. */
 const rounds = 200

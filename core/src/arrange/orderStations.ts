@@ -1,19 +1,8 @@
 import { orderBound } from './orderBound.ts'
 import { exactRound } from './exactRound.ts'
 import { improveOrder } from './improveOrder.ts'
+import { orderCost, type OrderProblem } from './orderProblem.ts'
 import { fillTable, far } from './subsetTable.ts'
-
-/** Stations to be put in order: what it costs when two stand next to each other. Whole numbers. */
-export interface OrderProblem {
-  /** Symmetric; the diagonal is not looked at. */
-  costs: readonly (readonly number[])[]
-  /** What it costs when a station is the first: next to what comes before the block. */
-  before: readonly number[]
-  /** Whether the last stands next to the first again: several laps. */
-  cycle: boolean
-  /** Stations that hold their place. */
-  pinned: readonly boolean[]
-}
 
 export interface OrderSolution {
   /** Stations by place. */
@@ -25,24 +14,6 @@ export interface OrderSolution {
 
 /** Up to so many stations the best order is found for certain. */
 export const exactTo = 16
-
-/**
- * What an order costs.
- *
- * @example orderCost({ costs: [[0, 3], [3, 0]], before: [1, 0], cycle: false, pinned: [] }, [0, 1]) // 4
- */
-export function orderCost({ costs, before, cycle }: OrderProblem, order: readonly number[]): number {
-  if (order.length === 0) return 0
-  let sum = before[order[0]!]!
-  for (let p = 1; p < order.length; p++) sum += costs[order[p - 1]!]![order[p]!]!
-  // Two stations stand next to each other on both sides of a lap's end.
-  if (cycle && order.length > 1) sum += costs[order.at(-1)!]![order[0]!]!
-  return sum
-}
-
-/** How far an order is from the one that is: the places each station has moved, summed. */
-export const orderDistance = (order: readonly number[]): number =>
-  order.reduce((sum, station, place) => sum + Math.abs(station - place), 0)
 
 /**
  * The order that costs least; among equal ones the nearest to the one that is. Exact to 16 stations, by dynamic

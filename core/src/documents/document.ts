@@ -1,6 +1,6 @@
 import type { core } from 'zod'
-import { ProblemError, type Problem } from '../problem.ts'
-import { zodProblems } from '../zodProblems.ts'
+import { ProblemError, type Problem } from '../base/problem.ts'
+import { zodProblems } from '../base/zodProblems.ts'
 import { migrate, type Migrations } from './migrate.ts'
 
 /** What Zod and its small build have in common. */

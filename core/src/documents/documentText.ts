@@ -1,7 +1,7 @@
-import { ProblemError, type Problem } from '../problem.ts'
-import { limits } from '../workout/limits.ts'
+import { ProblemError, type Problem } from '../base/problem.ts'
+import { limits } from '../base/limits.ts'
 import { readDocument, writtenDocument, type DocumentKind } from './document.ts'
-import { utf8Length } from './utf8Length.ts'
+import { utf8Length } from '../base/utf8Length.ts'
 
 /**
  * Reads a document from the text of a file.

@@ -1,4 +1,4 @@
-import type { Problem } from '../problem.ts'
+import type { Problem } from '../base/problem.ts'
 import type { Figure, Pose } from './schema.ts'
 
 /** An angle the short way round, from −180 to 180 degrees. */

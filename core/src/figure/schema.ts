@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../workout/id.ts'
+import { idSchema } from '../base/id.ts'
 import { carriedKinds, limbNames, placedKinds } from './parts.ts'
 
 export { carriedKinds, limbNames, placedKinds, type LimbName } from './parts.ts'

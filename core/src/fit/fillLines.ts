@@ -1,7 +1,7 @@
-import { gradeLines } from '../checks/gradeLines.ts'
-import type { Block } from '../workout/forms/index.ts'
-import type { Group } from '../workout/group.ts'
-import { valueFor } from '../workout/perGroup.ts'
+import { gradeLines } from '../bounds/gradeLines.ts'
+import type { Block } from '../session/forms/index.ts'
+import type { Group } from '../terms/group.ts'
+import { valueFor } from '../terms/perGroup.ts'
 
 /**
  * How far a session may be filled up by its clock: a slot not past the grade's line whatever is done in it, a rest not

@@ -1,5 +1,5 @@
-import { changeBlock, findBlock } from '../workout/edits/locate.ts'
-import type { Workout } from '../workout/schema.ts'
+import { changeBlock, findBlock } from '../session/edits/locate.ts'
+import type { Workout } from '../session/schema.ts'
 import { leversOf, type LeverKind } from './levers.ts'
 import { turnedFor, withoutStations } from './settings.ts'
 

@@ -1,7 +1,7 @@
-import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
-import type { Lap } from '../workout/forms/intervals.ts'
-import { limits } from '../workout/limits.ts'
-import { mapGroups, valueFor, type PerGroup, type Scope } from '../workout/perGroup.ts'
+import type { Block, BlockOf, Form } from '../session/forms/index.ts'
+import type { Lap } from '../session/forms/intervals.ts'
+import { limits } from '../base/limits.ts'
+import { mapGroups, valueFor, type PerGroup, type Scope } from '../terms/perGroup.ts'
 
 /** What of a block can be turned to make it shorter or longer. */
 export type LeverKind = 'laps' | 'work' | 'rest' | 'roundRest' | 'cap' | 'talk' | 'game' | 'draws'

@@ -1,11 +1,11 @@
-import { libraryFor } from '../moves/carryMoves.ts'
-import type { Library } from '../moves/library.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
 import { minutesText } from '../timing/minutesText.ts'
 import { timeline } from '../timing/timeline.ts'
 import { endOf } from '../cues/captions.ts'
 import { print } from '../notation/print.ts'
 import { fetchList } from '../home/fetchList.ts'
-import type { Workout } from '../workout/schema.ts'
+import type { Workout } from '../session/schema.ts'
 
 /** Text that Markdown would take for marks, or for HTML. */
 const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#|])/g, '\\$1')

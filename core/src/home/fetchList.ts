@@ -1,9 +1,9 @@
-import { libraryFor } from '../moves/carryMoves.ts'
-import type { Library } from '../moves/library.ts'
-import { performedBy } from '../moves/versionFor.ts'
-import { stationsOf } from '../workout/forms/index.ts'
-import type { Home, Workout } from '../workout/schema.ts'
-import { valueFor } from '../workout/perGroup.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
+import { performedBy } from '../library/versionFor.ts'
+import { stationsOf } from '../session/forms/index.ts'
+import type { Home, Workout } from '../session/schema.ts'
+import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'
 
 /** One thing to fetch before a session begins. */

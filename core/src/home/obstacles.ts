@@ -1,7 +1,7 @@
-import type { Library } from '../moves/library.ts'
-import type { Move, Version } from '../moves/schema.ts'
-import type { Home } from '../workout/schema.ts'
-import { spaceSchema, type Space } from '../workout/space.ts'
+import type { Library } from '../library/library.ts'
+import type { Move, Version } from '../terms/move.ts'
+import type { Home } from '../session/schema.ts'
+import { spaceSchema, type Space } from '../terms/space.ts'
 
 /** Why something cannot be done in a home, as data. */
 export type Obstacle =

@@ -1,7 +1,7 @@
-import type { Workout } from '../workout/schema.ts'
-import { buildsSchema, type Builds } from '../workout/builds.ts'
-import type { Space } from '../workout/space.ts'
-import type { Group } from '../workout/group.ts'
+import type { Workout } from '../session/schema.ts'
+import { buildsSchema, type Builds } from '../terms/builds.ts'
+import type { Space } from '../terms/space.ts'
+import type { Group } from '../terms/group.ts'
 
 import { plainMarks } from './plainMarks.ts'
 import { printGroup, readGroups } from './groupsText.ts'

@@ -1,5 +1,5 @@
-import { limits } from '../workout/limits.ts'
-import type { Amount, Dose, Unit } from '../workout/dose.ts'
+import { limits } from '../base/limits.ts'
+import type { Amount, Dose, Unit } from '../terms/dose.ts'
 import { plainMarks } from './plainMarks.ts'
 
 /** Words people write for each unit; minutes are turned into seconds. */

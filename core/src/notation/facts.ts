@@ -1,6 +1,6 @@
-import type { Block } from '../workout/forms/index.ts'
-import { limits } from '../workout/limits.ts'
-import type { PerGroup } from '../workout/perGroup.ts'
+import type { Block } from '../session/forms/index.ts'
+import { limits } from '../base/limits.ts'
+import type { PerGroup } from '../terms/perGroup.ts'
 
 /** How a fact is set by hand: a number, a switch, a choice. What has none is set by its form's own editor. */
 export type FactField =

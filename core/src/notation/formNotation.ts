@@ -1,24 +1,6 @@
-import { mapGroups, valueFor, type Scope } from '../workout/perGroup.ts'
-import type { Block, BlockOf, Form } from '../workout/forms/index.ts'
-import type { Station } from '../workout/station.ts'
+import type { Block } from '../session/forms/index.ts'
+import type { Station } from '../session/station.ts'
 import type { Fact } from './facts.ts'
-import { amrapNotation } from './forms/amrap.ts'
-import { callsNotation } from './forms/calls.ts'
-import { chanceNotation } from './forms/chance.ts'
-import { gameNotation } from './forms/game.ts'
-import { intervalsNotation } from './forms/intervals.ts'
-import { ladderNotation } from './forms/ladder.ts'
-import { levelsNotation } from './forms/levels.ts'
-import { listNotation } from './forms/list.ts'
-import { measureNotation } from './forms/measure.ts'
-import { quizNotation } from './forms/quiz.ts'
-import { roundsNotation } from './forms/rounds.ts'
-import { setsNotation } from './forms/sets.ts'
-import { sumsNotation } from './forms/sums.ts'
-import { talkNotation } from './forms/talk.ts'
-import { targetNotation } from './forms/target.ts'
-import { plainMarks } from './plainMarks.ts'
-import { segments } from './segments.ts'
 
 /** What one form of work is called and how it is written. */
 export interface FormNotation<B extends Block> {
@@ -44,80 +26,4 @@ export interface FormNotation<B extends Block> {
     /** The block without what its lines cannot say. */
     strip: (block: B) => B
   }
-}
-
-/** The notation file of each form. */
-export const formNotations: { [F in Form]: FormNotation<BlockOf<F>> } = {
-  talk: talkNotation,
-  list: listNotation,
-  intervals: intervalsNotation,
-  rounds: roundsNotation,
-  sets: setsNotation,
-  amrap: amrapNotation,
-  ladder: ladderNotation,
-  chance: chanceNotation,
-  calls: callsNotation,
-  sums: sumsNotation,
-  levels: levelsNotation,
-  target: targetNotation,
-  game: gameNotation,
-  measure: measureNotation,
-  quiz: quizNotation,
-}
-
-/** The notation of any block's form. */
-export const notationOf = (form: Form): FormNotation<Block> => formNotations[form] as unknown as FormNotation<Block>
-
-/** The facts of any block's form. */
-export const factsOf = (block: Block): Fact<Block>[] => notationOf(block.form).facts
-
-/** A line's facts: pairs of work and rest one after the other are one. */
-export function factTexts(line: string): string[] {
-  const texts: string[] = []
-  const isPair = (text: string | undefined) => text !== undefined && /\d\s*s?\s*\/\s*\d+\s*s?$/i.test(text)
-  for (const { base } of segments(plainMarks(line), ',;·')) {
-    if (isPair(texts.at(-1)) && /^\d+\s*s?\s*\/\s*\d+\s*s?$/i.test(base.text))
-      texts.push(`${texts.pop()}, ${base.text}`)
-    else texts.push(base.text)
-  }
-  return texts
-}
-
-/**
- * What one group's cell of a block's row says: its facts, without brackets.
- *
- * @example printBlockFor(circuit, 'g2') // '3 laps 30/25, lap rest 60 s'
- */
-export const printBlockFor = (block: Block, groupId: string): string =>
-  factsOf(block)
-    .flatMap((f) => {
-      const value = f.get(block)
-      if (!value) return []
-      const own = valueFor(value, groupId)
-      return f.silent?.(own) ? [] : [f.print(own)]
-    })
-    .join(', ')
-
-/**
- * A block changed to what a text says for some groups; facts it does not say stay.
- *
- * @returns the block, or the words nothing could be made of
- * @example readBlockFor(circuit, ['g2'], '4 laps 20/10') // { block: … }
- */
-export function readBlockFor(block: Block, scope: Scope, text: string): { block: Block } | { unread: string } {
-  const facts = factsOf(block)
-  let next = block
-  for (const words of factTexts(text)) {
-    const said = facts
-      .map((f) => {
-        const now = f.get(next)
-        const base = now && (scope === 'all' ? now.all : valueFor(now, scope[0]!))
-        return { f, now, value: f.read(words, base) }
-      })
-      .find(({ value }) => value !== undefined)
-    if (!said) return { unread: words }
-    const { f, now, value } = said
-    next = f.set(next, now ? mapGroups(now, scope, () => value) : { all: value })
-  }
-  return { block: next }
 }

@@ -1,5 +1,5 @@
-import { defaultAges, gradesName, letters, type Group } from '../workout/group.ts'
-import { limits } from '../workout/limits.ts'
+import { defaultAges, gradesName, letters, type Group } from '../terms/group.ts'
+import { limits } from '../base/limits.ts'
 import { plainMarks } from './plainMarks.ts'
 
 /** Grades as a whiteboard has them: `K-1`, `4-6`, `K+2`. */

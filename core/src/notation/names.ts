@@ -1,6 +1,6 @@
-import type { Library } from '../moves/library.ts'
-import type { Move } from '../moves/schema.ts'
-import { nearest } from './nearest.ts'
+import type { Library } from '../library/library.ts'
+import type { Move } from '../terms/move.ts'
+import { nearest } from '../base/nearest.ts'
 
 /** What a name on the whiteboard stands for: a move in the version each grade is ready for, or just that version. */
 export interface Named {

@@ -1,7 +1,7 @@
-import type { Library } from '../moves/library.ts'
-import { sameValue } from '../sameValue.ts'
-import { canonical, valueFor, type PerGroup } from '../workout/perGroup.ts'
-import type { Cell } from '../workout/station.ts'
+import type { Library } from '../library/library.ts'
+import { sameValue } from '../base/sameValue.ts'
+import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
+import type { Cell } from '../session/station.ts'
 
 /**
  * The one way of writing down what each group does at a station: what most do is shared, on a tie the ordinary

@@ -1,5 +1,5 @@
-import { cleanText } from '../workout/text.ts'
-import { isKept, type Role, type Section } from '../workout/schema.ts'
+import { cleanText } from '../base/text.ts'
+import { isKept, type Role, type Section } from '../session/schema.ts'
 
 type Head = Pick<Section, 'role' | 'title' | 'keep' | 'surprise'>
 

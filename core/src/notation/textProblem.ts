@@ -1,4 +1,4 @@
-import type { Problem } from '../problem.ts'
+import type { Problem } from '../base/problem.ts'
 
 /** Something in a text that could not be read, and where. Everything else was. */
 export interface TextProblem extends Problem {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import type { Amount } from '../workout/dose.ts'
-import { units } from '../workout/units.ts'
+import type { Amount } from '../terms/dose.ts'
+import { units } from '../terms/units.ts'
 
 /** A row of a form a child plays with: what one lane does there. */
 export const turnSchema = z.object({

@@ -1,8 +1,8 @@
 import * as z from 'zod/mini'
 import type { DocumentKind } from '../documents/document.ts'
 import type { Figure } from '../figure/schema.ts'
-import { roles } from '../workout/roles.ts'
-import { units } from '../workout/units.ts'
+import { roles } from '../terms/roles.ts'
+import { units } from '../terms/units.ts'
 import { playSchema } from './playSchema.ts'
 
 export const publicationFormat = 'esfuerzo.publication'

@@ -1,7 +1,7 @@
-import type { Library } from '../moves/library.ts'
-import { stationsOf } from '../workout/forms/index.ts'
-import type { Question } from '../workout/forms/quiz.ts'
-import type { Workout } from '../workout/schema.ts'
+import type { Library } from '../library/library.ts'
+import { stationsOf } from '../session/forms/index.ts'
+import type { Question } from '../session/forms/quiz.ts'
+import type { Workout } from '../session/schema.ts'
 
 /** Three questions are what a quiz at the end has time for (ours). */
 const wanted = 3

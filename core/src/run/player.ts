@@ -1,5 +1,5 @@
-import type { Amount } from '../workout/dose.ts'
-import type { Unit } from '../workout/units.ts'
+import type { Amount } from '../terms/dose.ts'
+import type { Unit } from '../terms/units.ts'
 import type { Course, PlayedStep } from './course.ts'
 
 /** Where one lane of a run is. */

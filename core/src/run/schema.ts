@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import type { DocumentKind } from '../documents/document.ts'
-import { unitSchema } from '../workout/dose.ts'
-import { idSchema } from '../workout/id.ts'
-import { lineSchema } from '../workout/text.ts'
+import { unitSchema } from '../terms/dose.ts'
+import { idSchema } from '../base/id.ts'
+import { lineSchema } from '../base/text.ts'
 import { mostCountedSteps, runFormat, runVersion } from './runFormat.ts'
 import { surveyQuestions } from './survey.ts'
 

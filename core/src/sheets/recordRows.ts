@@ -1,6 +1,6 @@
 import type { Lane, Publication } from '../publication/schema.ts'
 import type { Say } from '../timing/step.ts'
-import { phrasesIn, type Language } from '../words/language.ts'
+import { phrasesIn, type Language } from '../terms/language.ts'
 import { moveNames } from '../words/names.ts'
 import { sayText } from '../words/say.ts'
 import { sheetRows } from './sheetRows.ts'

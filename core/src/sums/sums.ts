@@ -1,7 +1,7 @@
-import { seededRandom } from '../chance/seededRandom.ts'
-import type { Operation, SumsBlock } from '../workout/forms/sums.ts'
-import { lowestGrade, type Group } from '../workout/group.ts'
-import { valueFor } from '../workout/perGroup.ts'
+import { seededRandom } from '../distribution/seededRandom.ts'
+import type { Operation, SumsBlock } from '../session/forms/sums.ts'
+import { lowestGrade, type Group } from '../terms/group.ts'
+import { valueFor } from '../terms/perGroup.ts'
 
 /** A sum as it is written: in signs, which every language has; of a double, which each has its word for, the numbers too. */
 export interface Written {

@@ -1,5 +1,5 @@
-import { seededRandom } from '../chance/seededRandom.ts'
-import type { CallsBlock } from '../workout/forms/calls.ts'
+import { seededRandom } from '../distribution/seededRandom.ts'
+import type { CallsBlock } from '../session/forms/calls.ts'
 import { defaultOf } from './defaults.ts'
 import { clocked } from './span.ts'
 import type { StepBuilder } from './stepBuilder.ts'

@@ -1,7 +1,7 @@
-import type { Library } from '../moves/library.ts'
-import { stationsOf, type Block } from '../workout/forms/index.ts'
-import type { Group } from '../workout/group.ts'
-import { valueFor } from '../workout/perGroup.ts'
+import type { Library } from '../library/library.ts'
+import { stationsOf, type Block } from '../session/forms/index.ts'
+import type { Group } from '../terms/group.ts'
+import { valueFor } from '../terms/perGroup.ts'
 import { defaultOf } from './defaults.ts'
 
 /**

@@ -1,4 +1,4 @@
-import type { GameBlock } from '../workout/forms/game.ts'
+import type { GameBlock } from '../session/forms/game.ts'
 import { clocked } from './span.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 

@@ -1,4 +1,4 @@
-import type { IntervalsBlock, Lap } from '../workout/forms/intervals.ts'
+import type { IntervalsBlock, Lap } from '../session/forms/intervals.ts'
 import { clocked } from './span.ts'
 import type { Say } from './step.ts'
 import type { StepBuilder, Turn } from './stepBuilder.ts'

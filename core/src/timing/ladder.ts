@@ -1,4 +1,4 @@
-import { rungsFor, type LadderBlock } from '../workout/forms/ladder.ts'
+import { rungsFor, type LadderBlock } from '../session/forms/ladder.ts'
 import { unitTaken } from './countedWork.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 

@@ -1,4 +1,4 @@
-import type { LevelsBlock } from '../workout/forms/levels.ts'
+import type { LevelsBlock } from '../session/forms/levels.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
 /** Each of the group's levels for its seconds by the clock, changing over inside them, then the bonus where there is one. */

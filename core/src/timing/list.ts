@@ -1,4 +1,4 @@
-import type { ListBlock } from '../workout/forms/list.ts'
+import type { ListBlock } from '../session/forms/list.ts'
 import { openDose } from './openDose.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 

@@ -1,4 +1,4 @@
-import type { MeasureBlock } from '../workout/forms/measure.ts'
+import type { MeasureBlock } from '../session/forms/measure.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
 /** A measurement, on the clock. */

@@ -1,4 +1,4 @@
-import { lowestGrade, type Group } from '../workout/group.ts'
+import { lowestGrade, type Group } from '../terms/group.ts'
 import { defaultOf } from './defaults.ts'
 
 const gradePace = (grade: number): number => defaultOf(grade <= 1 ? 'paceK1' : grade <= 3 ? 'pace23' : 'pace46')

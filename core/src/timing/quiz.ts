@@ -1,4 +1,4 @@
-import type { QuizBlock } from '../workout/forms/quiz.ts'
+import type { QuizBlock } from '../session/forms/quiz.ts'
 import { defaultOf } from './defaults.ts'
 import { clocked } from './span.ts'
 import type { StepBuilder } from './stepBuilder.ts'

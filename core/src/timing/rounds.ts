@@ -1,4 +1,4 @@
-import type { RoundsBlock } from '../workout/forms/rounds.ts'
+import type { RoundsBlock } from '../session/forms/rounds.ts'
 import { openDose } from './openDose.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 

@@ -1,5 +1,5 @@
-import type { Library } from '../moves/library.ts'
-import type { Workout } from '../workout/schema.ts'
+import type { Library } from '../library/library.ts'
+import type { Workout } from '../session/schema.ts'
 import { timeline } from './timeline.ts'
 
 /**

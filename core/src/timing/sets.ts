@@ -1,4 +1,4 @@
-import type { SetsBlock } from '../workout/forms/sets.ts'
+import type { SetsBlock } from '../session/forms/sets.ts'
 import { openDose } from './openDose.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 

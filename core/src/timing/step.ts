@@ -1,7 +1,7 @@
-import type { TestId } from '../workout/forms/common.ts'
-import type { Form } from '../workout/forms/index.ts'
-import type { Face, Tempo } from '../workout/station.ts'
-import type { Amount, Unit } from '../workout/dose.ts'
+import type { TestId } from '../session/forms/common.ts'
+import type { Form } from '../session/forms/index.ts'
+import type { Face, Tempo } from '../session/station.ts'
+import type { Amount, Unit } from '../terms/dose.ts'
 import type { Span } from './span.ts'
 
 export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure'

@@ -1,6 +1,6 @@
 import { sumsFor } from '../sums/sums.ts'
-import type { SumsBlock } from '../workout/forms/sums.ts'
-import { lowestGrade } from '../workout/group.ts'
+import type { SumsBlock } from '../session/forms/sums.ts'
+import { lowestGrade } from '../terms/group.ts'
 import { unitTaken } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
 import { clocked } from './span.ts'

@@ -1,4 +1,4 @@
-import type { TalkBlock } from '../workout/forms/talk.ts'
+import type { TalkBlock } from '../session/forms/talk.ts'
 import type { StepBuilder } from './stepBuilder.ts'
 
 /** Explaining, fetching kit, drinking: its seconds, on the clock. */

@@ -1,4 +1,4 @@
-import type { TargetBlock } from '../workout/forms/target.ts'
+import type { TargetBlock } from '../session/forms/target.ts'
 import { countedSpan } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
 import { fraction } from './exact.ts'

@@ -1,4 +1,4 @@
-import type { Language } from './language.ts'
+import type { Language } from '../terms/language.ts'
 
 /** Codes of the care every family page and sheet carries; an adult is asked to be near for K–2. */
 export const careCodes = ['space', 'shoes', 'water', 'medicine', 'stop', 'adultNear', 'schoolFirst'] as const

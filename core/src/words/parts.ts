@@ -1,5 +1,5 @@
-import type { Role } from '../workout/roles.ts'
-import type { Language } from './language.ts'
+import type { Role } from '../terms/roles.ts'
+import type { Language } from '../terms/language.ts'
 
 /** What the parts of a session are called. */
 const parts: Record<Language, Record<Role, string>> = {

@@ -1,15 +1,10 @@
-import type { BaseSayCode, FormSayCode, Say } from '../timing/step.ts'
-import type { Amount, Unit } from '../workout/dose.ts'
+import type { BaseSayCode, Say } from '../timing/step.ts'
+import type { Amount, Unit } from '../terms/dose.ts'
 import { doseInEnglish, formsInEnglish, sentencesInEnglish } from './en/say.ts'
 import { doseInSpanish, formsInSpanish, sentencesInSpanish } from './es/say.ts'
-import type { Language } from './language.ts'
+import type { Language } from '../terms/language.ts'
 import { sayName, type Names } from './names.ts'
-
-/** What each code says in one language. `name` is the move, or its name in today's story. */
-export type Sentences = Record<BaseSayCode, (params: Say['params'], name: string) => string>
-
-/** What forms of work say of their own, by their code, `form.what`. */
-export type FormSentences = Record<FormSayCode, (params: Say['params'], name: string) => string>
+import type { FormSentences, Sentences } from './sentences.ts'
 
 /** Every language's words, each from its own file. */
 export const sentences: Record<Language, Sentences> = { en: sentencesInEnglish, es: sentencesInSpanish }

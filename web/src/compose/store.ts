@@ -31,16 +31,10 @@ import { useAutosave } from './useAutosave.ts'
 import { useHistory } from './useHistory.ts'
 import { usePieces } from './usePieces.ts'
 import { useSelection, type Selection } from './useSelection.ts'
+import type { Message } from './message.ts'
 import { useSwap } from './useSwap.ts'
 import { useTimes } from './useTimes.ts'
 import type { Tool } from './tools/tool.ts'
-
-/** A line for the teacher, and what can be done about it. `text` is a key of the words or a sentence. */
-export interface Message {
-  text: string
-  params?: Record<string, unknown>
-  undo?: boolean
-}
 
 /** The session on screen: its history, its times, its saving, and what is taken of it. */
 export const useComposer = defineStore('composer', () => {

@@ -2,7 +2,7 @@ import type { ComputedRef, Ref } from 'vue'
 import { idsOf, parse, partOf, pasteParts, readPart, type Part, type Workout } from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
-import type { Message } from './store.ts'
+import type { Message } from './message.ts'
 
 interface Hand {
   workout: Readonly<Ref<Workout>>

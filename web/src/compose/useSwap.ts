@@ -3,7 +3,7 @@ import { likeMoves, valueFor, type Group, type LikeMove, type Policy, type Scope
 import { library } from '../teacher/library.ts'
 import { moveEdit } from './rowEdits.ts'
 import type { Row } from './rows.ts'
-import type { Message } from './store.ts'
+import type { Message } from './message.ts'
 
 interface Hand {
   workout: Readonly<Ref<Workout>>

@@ -1,4 +1,4 @@
-import type { AmrapBlock } from '../../workout/forms/amrap.ts'
+import type { AmrapBlock } from '../../session/forms/amrap.ts'
 import { secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { travelFact } from './shared.ts'

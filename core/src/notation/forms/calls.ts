@@ -1,4 +1,4 @@
-import type { CallsBlock } from '../../workout/forms/calls.ts'
+import type { CallsBlock } from '../../session/forms/calls.ts'
 import { secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 

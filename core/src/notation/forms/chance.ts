@@ -1,4 +1,4 @@
-import { deviceFaces, type ChanceBlock, type Device } from '../../workout/forms/chance.ts'
+import { deviceFaces, type ChanceBlock, type Device } from '../../session/forms/chance.ts'
 import { fact, forAll, secondsOf, secondsPattern, secondsText } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 

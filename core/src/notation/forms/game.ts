@@ -1,4 +1,4 @@
-import type { GameBlock } from '../../workout/forms/game.ts'
+import type { GameBlock } from '../../session/forms/game.ts'
 import { secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { stripText } from '../stripText.ts'

@@ -1,4 +1,4 @@
-import type { LadderBlock } from '../../workout/forms/ladder.ts'
+import type { LadderBlock } from '../../session/forms/ladder.ts'
 import { fact, forAll, secondsFact, withField } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { endsFact, unitFact } from './shared.ts'

@@ -1,4 +1,4 @@
-import type { LevelsBlock } from '../../workout/forms/levels.ts'
+import type { LevelsBlock } from '../../session/forms/levels.ts'
 import { fact, forAll, secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { endsFact } from './shared.ts'

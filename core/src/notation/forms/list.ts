@@ -1,4 +1,4 @@
-import type { ListBlock } from '../../workout/forms/list.ts'
+import type { ListBlock } from '../../session/forms/list.ts'
 import { fact, secondsOf, secondsPattern, secondsText } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { travelFact } from './shared.ts'

@@ -1,5 +1,5 @@
-import type { TestId } from '../../workout/forms/common.ts'
-import type { MeasureBlock } from '../../workout/forms/measure.ts'
+import type { TestId } from '../../session/forms/common.ts'
+import type { MeasureBlock } from '../../session/forms/measure.ts'
 import { countFact, fact, forAll } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { readTest, testWords } from './shared.ts'

@@ -1,4 +1,4 @@
-import type { QuizBlock } from '../../workout/forms/quiz.ts'
+import type { QuizBlock } from '../../session/forms/quiz.ts'
 import type { FormNotation } from '../formNotation.ts'
 
 /** `quiz`, then a line a question: `ask: What works? | *the calves | the neck | because: they lift the heels` */

@@ -1,4 +1,4 @@
-import type { RoundsBlock } from '../../workout/forms/rounds.ts'
+import type { RoundsBlock } from '../../session/forms/rounds.ts'
 import { countFact, secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { betweenLapsFact, travelFact } from './shared.ts'

@@ -1,4 +1,4 @@
-import type { SetsBlock } from '../../workout/forms/sets.ts'
+import type { SetsBlock } from '../../session/forms/sets.ts'
 import { countFact, secondsFact } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 

@@ -1,6 +1,6 @@
-import type { Block } from '../../workout/forms/index.ts'
-import type { TestId, Travel } from '../../workout/forms/common.ts'
-import { canonical, valueFor, type PerGroup } from '../../workout/perGroup.ts'
+import type { Block } from '../../session/forms/index.ts'
+import type { TestId, Travel } from '../../session/forms/common.ts'
+import { canonical, valueFor, type PerGroup } from '../../terms/perGroup.ts'
 import { fact, secondsOf, secondsPattern, secondsText, withField, forAll, type Fact } from '../facts.ts'
 
 /** Words for what is measured. */

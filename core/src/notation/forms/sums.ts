@@ -1,4 +1,4 @@
-import { operationsSchema, type Operation, type SumsBlock } from '../../workout/forms/sums.ts'
+import { operationsSchema, type Operation, type SumsBlock } from '../../session/forms/sums.ts'
 import { fact, forAll, withField } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 import { unitFact } from './shared.ts'

@@ -1,4 +1,4 @@
-import type { TalkBlock } from '../../workout/forms/talk.ts'
+import type { TalkBlock } from '../../session/forms/talk.ts'
 import { fact, secondsOf, secondsPattern, secondsText } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 

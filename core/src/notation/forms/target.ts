@@ -1,4 +1,4 @@
-import type { TargetBlock } from '../../workout/forms/target.ts'
+import type { TargetBlock } from '../../session/forms/target.ts'
 import { countFact, fact, forAll } from '../facts.ts'
 import type { FormNotation } from '../formNotation.ts'
 

@@ -1,4 +1,4 @@
-import { pathText, type Problem, type ProblemCode } from '../../problem.ts'
+import { pathText, type Problem, type ProblemCode } from '../../base/problem.ts'
 
 const got = (p: Problem) => (p.received === undefined ? '' : `, found ${p.received}`)
 const want = (p: Problem, fallback: string) => p.expected ?? fallback

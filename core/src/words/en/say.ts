@@ -1,7 +1,7 @@
-import type { TestId } from '../../workout/forms/common.ts'
+import type { TestId } from '../../session/forms/common.ts'
 import type { Say } from '../../timing/step.ts'
-import type { Amount, Unit } from '../../workout/dose.ts'
-import type { FormSentences, Sentences } from '../say.ts'
+import type { Amount, Unit } from '../../terms/dose.ts'
+import type { FormSentences, Sentences } from '../sentences.ts'
 
 const units: Record<Unit, [one: string, many: string]> = {
   reps: ['time', 'times'],

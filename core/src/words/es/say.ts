@@ -1,8 +1,8 @@
-import type { TestId } from '../../workout/forms/common.ts'
+import type { TestId } from '../../session/forms/common.ts'
 import type { Say } from '../../timing/step.ts'
-import type { Amount, Unit } from '../../workout/dose.ts'
-import type { Face } from '../../workout/station.ts'
-import type { FormSentences, Sentences } from '../say.ts'
+import type { Amount, Unit } from '../../terms/dose.ts'
+import type { Face } from '../../session/station.ts'
+import type { FormSentences, Sentences } from '../sentences.ts'
 
 const units: Record<Unit, [one: string, many: string]> = {
   reps: ['vez', 'veces'],

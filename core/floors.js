@@ -1,0 +1,31 @@
+/**
+ * The floors of the computation, from the ground up: each stands on those before it and knows nothing of those after it. Lint holds
+ * every import to it, a test every circle.
+ */
+export const floors = [
+  ['base', 'problems, limits, texts and ids: what everything speaks of'],
+  ['distribution', 'chances, draws, quantiles: mathematics without a session'],
+  ['load', 'weights of a home'],
+  ['results', 'what a pulse comes to, and a belt’s bytes'],
+  ['documents', 'how a document is read, migrated and written'],
+  ['figure', 'the drawn child: joints, poses, things'],
+  ['terms', 'the words of the trade: moves, doses, groups, units, settings, a value per group'],
+  ['session', 'the document a teacher makes, its forms of work, its edits'],
+  ['library', 'moves to be looked up, and edits that have to'],
+  ['sums', 'sums for a child to work out'],
+  ['home', 'what a home allows'],
+  ['timing', 'a lane, second by second'],
+  ['quiz', 'questions made of a session'],
+  ['notation', 'whiteboard text'],
+  ['bounds', 'how much a grade, a block, a clock may ask'],
+  ['choose', 'which move: search, filter, what is like it, how it is put in'],
+  ['chance', 'when children finish, what chance brings'],
+  ['arrange', 'the order of stations'],
+  ['words', 'what is said, in two languages'],
+  ['fit', 'ways to end in time'],
+  ['publication', 'what is sent home'],
+  ['run', 'how a child runs it'],
+  ['sheets', 'what paper says'],
+  ['cues', 'what is heard of a step'],
+  ['formats', 'captions, sound, Markdown'],
+]

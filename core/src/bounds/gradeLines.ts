@@ -1,0 +1,38 @@
+import { lowestGrade, type Group } from '../terms/group.ts'
+
+/** How much is enough for a grade. A group is held to the lines of its lowest grade. */
+export interface GradeLines {
+  /** Seconds of clocked vigorous work at a stretch. Common practice, no source. */
+  work: number
+  /** Seconds of clocked vigorous work to one of rest. Common practice, no source. */
+  workPerRest: number
+  /** Seconds of vigorous work in one block. Common practice, no source. */
+  vigorousSeconds: number
+  /** Full-effort landings a session. After Johnson et al. 2011, J Strength Cond Res 25:2623, from memory; scaled by grade, ours. */
+  landings: number
+  /** Hard landings a session. As above. */
+  hardLandings: number
+}
+
+const k1: GradeLines = { work: 30, workPerRest: 1, vigorousSeconds: 8 * 60, landings: 50, hardLandings: 15 }
+const grade23: GradeLines = { work: 40, workPerRest: 1.5, vigorousSeconds: 12 * 60, landings: 80, hardLandings: 30 }
+const grade46: GradeLines = { work: 60, workPerRest: 2, vigorousSeconds: 20 * 60, landings: 100, hardLandings: 50 }
+
+/**
+ * The lines of a group's lowest grade.
+ *
+ * @example gradeLines({ grades: [1, 2] }).work // 30
+ */
+export function gradeLines(group: Pick<Group, 'grades'>): GradeLines {
+  const grade = lowestGrade(group)
+  return grade <= 1 ? k1 : grade <= 3 ? grade23 : grade46
+}
+
+/** Loaded strength: 1–3 sets (Faigenbaum et al. 2009, J Strength Cond Res 23 S60). */
+export const loadedSets = 3
+
+/** From here on work is vigorous: 6 MET, as adults have it (Garber et al. 2011, Med Sci Sports Exerc 43:1334). */
+export const vigorousMet = 6
+
+/** Short sprints with half as much rest are fine for everybody up to four minutes. Common practice, no source. */
+export const shortSprints = { work: 20, workPerRest: 2, seconds: 240 }

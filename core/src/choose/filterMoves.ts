@@ -1,0 +1,64 @@
+import { obstacles } from '../home/obstacles.ts'
+import type { Home } from '../session/schema.ts'
+import type { Space } from '../terms/space.ts'
+import { spaceSchema } from '../terms/space.ts'
+import type { Library } from '../library/library.ts'
+import type { Family, Move } from '../terms/move.ts'
+import { searchMoves } from './searchMoves.ts'
+
+/** What a teacher looks for; what is left out does not matter. */
+export interface MoveFilter {
+  /** Any text, forgiving of its spelling. */
+  typed?: string
+  /** Id of a muscle that works or is stretched. */
+  muscle?: string
+  region?: 'upper' | 'lower' | 'core'
+  family?: Family
+  /** Needs nothing, or just this thing. */
+  kit?: string
+  /** Fits this much floor. */
+  space?: Space
+  quiet?: boolean
+  /** Ready for it in one version at least. */
+  grade?: number
+  /** Fits a session's home. */
+  home?: Home
+  /** Not among these, which were used lately. */
+  notAmong?: ReadonlySet<string>
+}
+
+/**
+ * Moves a teacher looks for, the likeliest first.
+ *
+ * @example filterMoves({ typed: 'jump', quiet: true }, library) // moves with a version that does not thud
+ */
+export function filterMoves(filter: MoveFilter, library: Library): Move[] {
+  const { muscle, region, family, kit, space, quiet, grade, home, notAmong } = filter
+  const order = spaceSchema.options
+  const fits = (move: Move) =>
+    move.versions.some(
+      (v) =>
+        (grade === undefined || v.fromGrade <= grade) &&
+        (!quiet || (v.noise ?? move.noise) === 'quiet') &&
+        (!space || order.indexOf(v.space ?? move.space) <= order.indexOf(space)) &&
+        (kit === undefined || needsOnly(v.kit ?? move.kit, kit)) &&
+        (!home || obstacles(move, v, home, library).length === 0),
+    )
+  return searchMoves(library.moves.values(), filter.typed ?? '').filter(
+    (move) =>
+      (!family || move.family === family) &&
+      (!muscle || musclesOf(move).includes(muscle)) &&
+      (!region || musclesOf(move).some((id) => library.muscles.get(id)?.region === region)) &&
+      !notAmong?.has(move.id) &&
+      fits(move),
+  )
+}
+
+/** The muscles a move is for: those that work most, or those it stretches. */
+export const musclesOf = (move: Move): string[] => [...move.muscles.main, ...(move.stretches ?? [])]
+
+/** With `none`: needs nothing. With a thing: needs it. */
+function needsOnly(needs: Move['kit'], kit: string): boolean {
+  if (kit === 'none') return needs.every((need) => need.optional)
+  return needs.some((need) => need.id === kit)
+}

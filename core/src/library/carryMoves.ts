@@ -1,0 +1,51 @@
+import { stationsOf } from '../session/forms/index.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Cell } from '../session/station.ts'
+import type { Library } from './library.ts'
+import { isOwnId, type OwnMove } from '../terms/ownMove.ts'
+import { withOwnMoves } from './ownMoves.ts'
+
+/** The library a session is read with: ours, and the teacher's own moves it carries. */
+export function libraryFor(workout: Pick<Workout, 'moves'>, library: Library): Library {
+  if (!workout.moves?.length) return library
+  // Asked for with every lane and every edit.
+  const known = merged.get(workout.moves)
+  if (known?.of === library) return known.whole
+  const whole = withOwnMoves(library, workout.moves)
+  merged.set(workout.moves, { of: library, whole })
+  return whole
+}
+
+const merged = new WeakMap<readonly OwnMove[], { of: Library; whole: Library }>()
+
+/** Ids of the teacher's own moves that a session uses. */
+function ownMovesOf(workout: Workout): Set<string> {
+  const cells: Cell[] = workout.sections
+    .flatMap((s) => s.blocks)
+    .flatMap((b) => stationsOf(b))
+    .flatMap(({ cells: { all, by } }) => [all, ...Object.values(by ?? {})])
+  return new Set(cells.flatMap((cell) => [cell.move, ...(cell.oneOf ?? [])]).filter(isOwnId))
+}
+
+/**
+ * A session with just those of the teacher's own moves in it that it uses, so that it can be sent to a colleague and opened
+ * years later. What it carries already stays as it was put in.
+ *
+ * @param library with the teacher's own moves in it
+ * @returns the session itself where nothing changes
+ */
+export function carryMoves(workout: Workout, library: Library): Workout {
+  const used = ownMovesOf(workout)
+  const carried = workout.moves ?? []
+  if (carried.length === used.size && carried.every(({ move }) => used.has(move.id))) return workout
+  const moves = [...used].flatMap((id): OwnMove[] => {
+    const known = carried.find(({ move }) => move.id === id)
+    if (known) return [known]
+    const move = library.moves.get(id)
+    if (!move) return []
+    const ids = new Set([move.figure, ...move.versions.flatMap((v) => v.figure ?? [])].filter(isOwnId))
+    return [{ move, figures: [...ids].flatMap((figure) => library.figures.get(figure) ?? []) }]
+  })
+  const { moves: _, ...rest } = workout
+  return moves.length ? { ...rest, moves } : rest
+}

@@ -1,0 +1,105 @@
+import type { Library } from './library.ts'
+import { versionFor } from './versionFor.ts'
+import { ProblemError } from '../base/problem.ts'
+import { hasStations } from '../session/forms/index.ts'
+import { defaultAges, gradesName, groupSchema, letters, lowestGrade, type Group } from '../terms/group.ts'
+import { nextId } from '../base/id.ts'
+import { looksPerGroup, mapGroups, withoutGroup, type PerGroup } from '../terms/perGroup.ts'
+import { newGroup } from '../session/newWorkout.ts'
+import type { Workout } from '../session/schema.ts'
+import { checked, idsOf, replaced, withinLimits, without } from '../session/edits/locate.ts'
+
+const groupPlace = (workout: Workout, groupId: string): number => {
+  const at = workout.groups.findIndex((g) => g.id === groupId)
+  if (at < 0) throw new ProblemError([{ code: 'not-found', path: [groupId], received: groupId }])
+  return at
+}
+
+/**
+ * Adds a lane. It does what all do, in the version of each move that its lowest grade is ready for.
+ *
+ * @param gradeNames what the school calls its grades
+ * @throws {ProblemError} `too-many` with six groups already
+ */
+export function addGroup(
+  workout: Workout,
+  grades: readonly number[],
+  library: Library,
+  gradeNames?: readonly string[],
+): Workout {
+  const used = new Set(workout.groups.map((g) => g.letter))
+  const letter = letters.find((l) => !used.has(l))
+  if (!letter)
+    throw new ProblemError([{ code: 'too-many', path: ['groups'], expected: 'at most 6 groups', received: '7 groups' }])
+  const group = checked(groupSchema, newGroup(nextId(idsOf(workout), 'g'), letter, grades, gradeNames))
+  const sections = workout.sections.map((section) => ({
+    ...section,
+    blocks: section.blocks.map((block) => {
+      if (!hasStations(block)) return block
+      const stations = block.stations.map((station) => ({
+        ...station,
+        cells: mapGroups(station.cells, [group.id], (cell) => {
+          const move = library.moves.get(cell.move)
+          if (!move) return cell
+          // A version the grade is ready for stays; a harder one gives way to its own.
+          const ready = (id: string | undefined) =>
+            (move.versions.find((v) => v.id === id)?.fromGrade ?? 0) <= lowestGrade(group)
+          const { fromLap = [], ...base } = cell
+          const changes = fromLap.filter((change) => ready(change.version))
+          return {
+            ...base,
+            version: ready(cell.version) ? cell.version : versionFor(move, group).id,
+            ...(changes.length && { fromLap: changes }),
+          }
+        }),
+      }))
+      return { ...block, stations }
+    }),
+  }))
+  return withinLimits({ ...workout, groups: [...workout.groups, group], sections })
+}
+
+/**
+ * Takes a lane out, with everything it had of its own.
+ *
+ * @throws {ProblemError} `too-small` when it is the last
+ */
+export function removeGroup(workout: Workout, groupId: string): Workout {
+  const at = groupPlace(workout, groupId)
+  if (workout.groups.length === 1) {
+    throw new ProblemError([{ code: 'too-small', path: ['groups'], expected: 'at least 1 group', received: 'none' }])
+  }
+  const strip = (value: unknown): unknown => {
+    if (value === null || typeof value !== 'object') return value
+    if (Array.isArray(value)) return value.map(strip)
+    if (looksPerGroup(value)) return withoutGroup(value as PerGroup<unknown>, groupId)
+    return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, strip(inner)]))
+  }
+  return {
+    ...workout,
+    groups: without(workout.groups, at),
+    sections: strip(workout.sections) as Workout['sections'],
+  }
+}
+
+/**
+ * Gives a lane another name or other grades; other grades bring their ages and, where the name was theirs, their name.
+ *
+ * @param gradeNames what the school calls its grades
+ */
+export function setGroup(
+  workout: Workout,
+  groupId: string,
+  fields: Partial<Pick<Group, 'name' | 'grades'>>,
+  gradeNames?: readonly string[],
+): Workout {
+  const at = groupPlace(workout, groupId)
+  const now = workout.groups[at]!
+  const next = { ...now, ...fields }
+  if (fields.grades?.length) {
+    next.ages = defaultAges(fields.grades)
+    if (fields.name === undefined && now.name === gradesName(now.grades, gradeNames))
+      next.name = gradesName(fields.grades, gradeNames)
+  }
+  return { ...workout, groups: replaced(workout.groups, at, checked(groupSchema, next)) }
+}

@@ -1,0 +1,93 @@
+import { z } from 'zod'
+import { figureSchema, type Figure } from '../figure/schema.ts'
+import { ProblemError } from '../base/problem.ts'
+import type { Phrases } from '../terms/language.ts'
+import { idSchema } from '../base/id.ts'
+import { zodProblems } from '../base/zodProblems.ts'
+import { moveSchema, type Move } from '../terms/move.ts'
+
+export const muscleSchema = z.strictObject({
+  id: idSchema,
+  name: z.string(),
+  anatomical: z.string(),
+  region: z.enum(['upper', 'lower', 'core']),
+  /** One line a child can read. */
+  line: z.string(),
+})
+export type Muscle = z.infer<typeof muscleSchema>
+
+export const kitItemSchema = z.strictObject({
+  id: idSchema,
+  name: z.string(),
+  /** Taken up and put down (3 s each), unlike a wall, a chair or a mat. */
+  held: z.boolean(),
+  standIns: z.array(z.string()),
+  /** Why nothing stands in, where that is so. */
+  noStandIn: z.string().optional(),
+  /** Taken to be in every home. */
+  usual: z.boolean().optional(),
+  /** What a child asks first, in a child's words. */
+  ask: z.string().optional(),
+})
+export type KitItem = z.infer<typeof kitItemSchema>
+
+/**
+ * An activity of the 2011 adult Compendium (Ainsworth et al., Med Sci Sports Exerc 43:1575), note code and value from
+ * memory. It ranks moves; it never becomes energy.
+ */
+export const activitySchema = z.strictObject({
+  code: z.string().regex(/^\d{5}$/),
+  name: z.string(),
+  met: z.number().min(1).max(20),
+})
+export type Activity = z.infer<typeof activitySchema>
+
+export const libraryDataSchema = z.strictObject({
+  version: z.int().min(1),
+  moves: z.array(moveSchema),
+  figures: z.array(figureSchema),
+  muscles: z.array(muscleSchema),
+  kit: z.array(kitItemSchema),
+  effort: z.array(activitySchema),
+  /** Its texts in other languages, where families are spoken to; pages of the teacher's do without. */
+  words: z.object({ es: z.record(z.string(), z.string()) }).optional(),
+})
+/** The library as it lies in its files. */
+export type LibraryData = z.infer<typeof libraryDataSchema>
+
+/** The library as the computation uses it: everything by id. */
+export interface Library {
+  version: number
+  moves: ReadonlyMap<string, Move>
+  figures: ReadonlyMap<string, Figure>
+  muscles: ReadonlyMap<string, Muscle>
+  kit: ReadonlyMap<string, KitItem>
+  /** By code. */
+  effort: ReadonlyMap<string, Activity>
+  words?: Phrases
+}
+
+const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(list.map((entry) => [entry.id, entry]))
+
+/** Indexes a library that is known to be right (a test reads every file with {@link readLibrary}). */
+export const indexLibrary = (data: LibraryData): Library => ({
+  version: data.version,
+  moves: byId(data.moves),
+  figures: byId(data.figures),
+  muscles: byId(data.muscles),
+  kit: byId(data.kit),
+  effort: new Map(data.effort.map((activity) => [activity.code, activity])),
+  ...(data.words && { words: data.words }),
+})
+
+/**
+ * Reads a library from data of any shape.
+ *
+ * @throws {ProblemError} naming every mistake with its path
+ */
+export function readLibrary(data: unknown): Library {
+  const result = libraryDataSchema.safeParse(data)
+  if (!result.success) throw new ProblemError(zodProblems(result.error, data))
+  return indexLibrary(result.data)
+}

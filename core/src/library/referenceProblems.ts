@@ -1,0 +1,39 @@
+import type { Problem } from '../base/problem.ts'
+import { stationsOf } from '../session/forms/index.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Cell } from '../session/station.ts'
+import { libraryFor } from './carryMoves.ts'
+import type { Library } from './library.ts'
+import { ownMoveProblems } from './ownMoves.ts'
+
+/** Moves and versions a session names that neither the library nor the session has, and what its own moves lack, each with its path. */
+export function referenceProblems(workout: Workout, ours: Library): Problem[] {
+  const library = libraryFor(workout, ours)
+  const problems: Problem[] = (workout.moves ?? []).flatMap((own, i) => ownMoveProblems(own, ours, ['moves', i]))
+  const look = (cell: Cell, path: Problem['path']) => {
+    const move = library.moves.get(cell.move)
+    if (!move) {
+      problems.push({ code: 'unknown-move', path: [...path, 'move'], received: cell.move })
+      return
+    }
+    const lookVersion = (version: string, at: Problem['path']) => {
+      if (move.versions.some((v) => v.id === version)) return
+      const expected = move.versions.map((v) => v.id).join(', ')
+      problems.push({ code: 'unknown-version', path: [...at, 'version'], received: version, expected })
+    }
+    lookVersion(cell.version, path)
+    cell.fromLap?.forEach((change, i) => {
+      if (change.version) lookVersion(change.version, [...path, 'fromLap', i])
+    })
+  }
+  workout.sections.forEach((section, i) =>
+    section.blocks.forEach((block, j) =>
+      stationsOf(block).forEach((station, k) => {
+        const path = ['sections', i, 'blocks', j, 'stations', k, 'cells']
+        look(station.cells.all, [...path, 'all'])
+        for (const [id, cell] of Object.entries(station.cells.by ?? {})) look(cell, [...path, 'by', id])
+      }),
+    ),
+  )
+  return problems
+}

@@ -1,0 +1,26 @@
+import type { Block } from '../forms/index.ts'
+import { hasStations } from '../forms/index.ts'
+import { nextId } from '../../base/id.ts'
+import type { Section, Workout } from '../schema.ts'
+import type { Station } from '../station.ts'
+import { idsOf } from './locate.ts'
+
+/**
+ * A copy of a section, block or station with ids that are free in a session.
+ *
+ * @param workout whose ids are taken
+ */
+export function fresh<T extends Section | Block | Station>(workout: Workout, part: T): T {
+  const taken = new Set(idsOf(workout))
+  const id = (prefix: string) => {
+    const next = nextId(taken, prefix)
+    taken.add(next)
+    return next
+  }
+  const station = (s: Station): Station => ({ ...s, id: id('s') })
+  const block = (b: Block): Block =>
+    hasStations(b) ? { ...b, id: id('b'), stations: b.stations.map(station) } : { ...b, id: id('b') }
+  if ('blocks' in part) return { ...part, id: id('p'), blocks: part.blocks.map(block) }
+  if ('form' in part) return block(part) as T
+  return station(part as Station) as T
+}

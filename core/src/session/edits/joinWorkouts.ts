@@ -1,0 +1,56 @@
+import { limits } from '../../base/limits.ts'
+import { partOf } from '../part.ts'
+import type { Role, Section, Workout } from '../schema.ts'
+import { withinLimits } from './locate.ts'
+import { pastePart } from './pastePart.ts'
+
+/** Of two sessions made one, one warm-up and one cool-down are enough: the first session's. */
+const onceOnly: ReadonlySet<Role> = new Set(['brief', 'warmUp', 'coolDown'])
+
+/**
+ * Two sessions as one longer one: the other's skill, main, game, challenge and test come after this one's own,
+ * before the cool-down; its words are added, its minutes too. Each group takes what the group most like it had.
+ *
+ * @param whole also take over the other's own brief, warm-up and cool-down
+ * @throws {ProblemError} `too-many` past the limits
+ */
+export function joinWorkouts(workout: Workout, other: Workout, whole = false): Workout {
+  const taken = other.sections.filter((s) => whole || !onceOnly.has(s.role))
+  let joined = workout
+  let after = anchorOf(joined.sections)
+  for (const section of taken) {
+    const before = new Set(joined.sections.map((s) => s.id))
+    joined = after ? pastePart(joined, partOf(other, section), { section: after }) : withFirst(joined, other, section)
+    after = joined.sections.find((s) => !before.has(s.id))!.id
+  }
+  const known = new Set(joined.aim.words.map((w) => w.word))
+  return withinLimits({
+    ...joined,
+    minutes: Math.min(120, workout.minutes + other.minutes),
+    libraryVersion: Math.max(workout.libraryVersion, other.libraryVersion),
+    aim: {
+      ...joined.aim,
+      builds: [...new Set([...joined.aim.builds, ...other.aim.builds])],
+      words: [...joined.aim.words, ...other.aim.words.filter((w) => !known.has(w.word))].slice(0, limits.words),
+    },
+    home: {
+      ...joined.home,
+      kit: [...new Set([...joined.home.kit, ...other.home.kit])],
+      standIns: { ...other.home.standIns, ...joined.home.standIns },
+      quiet: joined.home.quiet || other.home.quiet,
+    },
+  })
+}
+
+/** The section the other's come after: the last before the cool-down at the end. */
+function anchorOf(sections: readonly Section[]): string | undefined {
+  const last = sections.findLastIndex((s) => s.role !== 'coolDown')
+  return sections[last]?.id
+}
+
+function withFirst(workout: Workout, other: Workout, section: Section): Workout {
+  const rest = workout.sections
+  const placeholder: Section = { id: 'p0', role: 'main', title: '', blocks: [] }
+  const pasted = pastePart({ ...workout, sections: [placeholder, ...rest] }, partOf(other, section), { section: 'p0' })
+  return { ...pasted, sections: pasted.sections.filter((s) => s.id !== 'p0') }
+}

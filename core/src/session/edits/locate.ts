@@ -1,0 +1,171 @@
+import { ProblemError } from '../../base/problem.ts'
+import { zodProblems } from '../../base/zodProblems.ts'
+import type { z } from 'zod'
+import { blockSchema, hasStations, stationsOf, type Block, type StationBlock } from '../forms/index.ts'
+import { limits } from '../../base/limits.ts'
+import { settledPart } from '../../terms/perGroup.ts'
+import { sectionSchema, type Section, type Workout } from '../schema.ts'
+import { stationSchema, type Station } from '../station.ts'
+
+/** Where a station stands: indexes of its section, block and itself. */
+export interface StationPlace {
+  section: number
+  block: number
+  station: number
+}
+
+const groupIds = (workout: Workout) => workout.groups.map((g) => g.id)
+const notFound = (id: string) => new ProblemError([{ code: 'not-found', path: [id], received: id }])
+
+/** Every id in use in a session, of any kind. */
+export function* idsOf(workout: Workout): Generator<string> {
+  for (const group of workout.groups) yield group.id
+  for (const section of workout.sections) {
+    yield section.id
+    for (const block of section.blocks) {
+      yield block.id
+      for (const station of stationsOf(block)) yield station.id
+    }
+  }
+}
+
+/** @throws {ProblemError} `not-found` */
+export function sectionPlace(workout: Workout, sectionId: string): number {
+  const at = workout.sections.findIndex((s) => s.id === sectionId)
+  if (at < 0) throw notFound(sectionId)
+  return at
+}
+
+/** @throws {ProblemError} `not-found` */
+export function blockPlace(workout: Workout, blockId: string): { section: number; block: number } {
+  for (const [section, s] of workout.sections.entries()) {
+    const block = s.blocks.findIndex((b) => b.id === blockId)
+    if (block >= 0) return { section, block }
+  }
+  throw notFound(blockId)
+}
+
+/** @throws {ProblemError} `not-found` */
+export function stationPlace(workout: Workout, stationId: string): StationPlace {
+  for (const [section, s] of workout.sections.entries()) {
+    for (const [block, b] of s.blocks.entries()) {
+      const station = stationsOf(b).findIndex((x) => x.id === stationId)
+      if (station >= 0) return { section, block, station }
+    }
+  }
+  throw notFound(stationId)
+}
+
+/** The block with an id. @throws {ProblemError} `not-found` */
+export function findBlock(workout: Workout, blockId: string): Block {
+  const place = blockPlace(workout, blockId)
+  return workout.sections[place.section]!.blocks[place.block]!
+}
+
+/** The station with an id. @throws {ProblemError} `not-found` */
+export function findStation(workout: Workout, stationId: string): Station {
+  const place = stationPlace(workout, stationId)
+  return stationsOf(workout.sections[place.section]!.blocks[place.block]!)[place.station]!
+}
+
+/** A part that an edit made, checked by its own schema, so that no edit can leave an invalid document. */
+export function checked<S extends z.ZodType>(schema: S, part: unknown): z.output<S> {
+  const result = schema.safeParse(part)
+  if (!result.success) throw new ProblemError(zodProblems(result.error, part))
+  return result.data
+}
+
+/** Replaces one entry of a list. */
+export const replaced = <T>(list: readonly T[], at: number, entry: T): T[] =>
+  list.map((old, i) => (i === at ? entry : old))
+
+/** Inserts an entry into a list. */
+export const inserted = <T>(list: readonly T[], at: number, entry: T): T[] => [
+  ...list.slice(0, at),
+  entry,
+  ...list.slice(at),
+]
+
+/** Takes one entry out of a list. */
+export const without = <T>(list: readonly T[], at: number): T[] => list.filter((_, i) => i !== at)
+
+/** Moves one entry of a list to another index. */
+export const moved = <T>(list: readonly T[], from: number, to: number): T[] =>
+  inserted(without(list, from), to, list[from]!)
+
+/** Changes one section; its own fields are checked, its blocks are taken as they are. */
+export function changeSection(workout: Workout, sectionId: string, change: (section: Section) => Section): Workout {
+  const at = sectionPlace(workout, sectionId)
+  const next = change(workout.sections[at]!)
+  const { blocks: _blocks, ...fields } = next
+  checked(sectionSchema.omit({ blocks: true }), fields)
+  return { ...workout, sections: replaced(workout.sections, at, next) }
+}
+
+/** Changes one block and checks it. */
+export function changeBlock(workout: Workout, blockId: string, change: (block: Block) => Block): Workout {
+  const place = blockPlace(workout, blockId)
+  const section = workout.sections[place.section]!
+  const next = settledPart(checked(blockSchema, change(section.blocks[place.block]!)), groupIds(workout))
+  return {
+    ...workout,
+    sections: replaced(workout.sections, place.section, {
+      ...section,
+      blocks: replaced(section.blocks, place.block, next),
+    }),
+  }
+}
+
+/** Changes one station and checks it. */
+export function changeStation(workout: Workout, stationId: string, change: (station: Station) => Station): Workout {
+  const place = stationPlace(workout, stationId)
+  const section = workout.sections[place.section]!
+  const block = section.blocks[place.block] as StationBlock
+  const next = settledPart(checked(stationSchema, change(block.stations[place.station]!)), groupIds(workout))
+  return withStations(workout, place, replaced(block.stations, place.station, next))
+}
+
+/** Puts another list of stations into a block. */
+export function withStations(
+  workout: Workout,
+  place: { section: number; block: number },
+  stations: Station[],
+): Workout {
+  const section = workout.sections[place.section]!
+  const block = section.blocks[place.block]!
+  if (!hasStations(block)) {
+    throw new ProblemError([
+      { code: 'invalid', path: [block.id], expected: 'a block with stations', received: block.form },
+    ])
+  }
+  return {
+    ...workout,
+    sections: replaced(workout.sections, place.section, {
+      ...section,
+      blocks: replaced(section.blocks, place.block, { ...block, stations }),
+    }),
+  }
+}
+
+/**
+ * Refuses a session that has grown past its limits of sections, blocks or stations.
+ *
+ * @throws {ProblemError} `too-many`, naming the limit
+ */
+export function withinLimits(workout: Workout): Workout {
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const counts = {
+    sections: workout.sections.length,
+    blocks: blocks.length,
+    stations: blocks.reduce((n, b) => n + stationsOf(b).length, 0),
+    groups: workout.groups.length,
+  }
+  for (const [what, count] of Object.entries(counts) as [keyof typeof counts, number][]) {
+    if (count > limits[what]) {
+      throw new ProblemError([
+        { code: 'too-many', path: [what], expected: `at most ${limits[what]} ${what}`, received: `${count} ${what}` },
+      ])
+    }
+  }
+  return workout
+}

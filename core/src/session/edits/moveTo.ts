@@ -1,0 +1,78 @@
+import { hasStations, stationsOf, type Block } from '../forms/index.ts'
+import { ProblemError } from '../../base/problem.ts'
+import type { Section, Workout } from '../schema.ts'
+import type { Station } from '../station.ts'
+import { blockPlace, findBlock, idsOf, inserted, sectionPlace, stationPlace, withStations } from './locate.ts'
+
+/** Index of an entry by id; the end of the list where no id is given. */
+function placeOf(list: readonly { id: string }[], before: string | undefined): number {
+  if (before === undefined) return list.length
+  const at = list.findIndex((entry) => entry.id === before)
+  if (at < 0) throw new ProblemError([{ code: 'not-found', path: [before], received: before }])
+  return at
+}
+
+const changedBlocks = (workout: Workout, change: (blocks: Block[], section: Section) => Block[]): Workout => ({
+  ...workout,
+  sections: workout.sections.map((section) => {
+    const blocks = change(section.blocks, section)
+    return blocks === section.blocks ? section : { ...section, blocks }
+  }),
+})
+
+/**
+ * Moves stations, in the order in which they stand, to another place.
+ *
+ * @param stationIds those that are there; each once
+ * @param blockId the block they go into
+ * @param before id of the station they come before; left out, or one of themselves with nothing after, the end
+ * @throws {ProblemError} `not-found`, or `invalid` where the block takes no stations
+ */
+export function moveStationsTo(
+  workout: Workout,
+  stationIds: readonly string[],
+  blockId: string,
+  before?: string,
+): Workout {
+  const moving = new Set(stationIds)
+  const order = [...idsOf(workout)].filter((id) => moving.has(id))
+  for (const id of stationIds) stationPlace(workout, id)
+  const target = findBlock(workout, blockId)
+  // Dropped before one that moves along: the next that stays put marks the place.
+  const stay = stationsOf(target)
+  const at = before === undefined ? stay.length : placeOf(stay, before)
+  const anchor = stay.slice(at).find((s) => !moving.has(s.id))?.id
+  const taken: Station[] = order.map((id) => {
+    const place = stationPlace(workout, id)
+    return stationsOf(workout.sections[place.section]!.blocks[place.block]!)[place.station]!
+  })
+  const without = changedBlocks(workout, (blocks) =>
+    blocks.some((b) => stationsOf(b).some((s) => moving.has(s.id)))
+      ? blocks.map((b) => (hasStations(b) ? { ...b, stations: b.stations.filter((s) => !moving.has(s.id)) } : b))
+      : blocks,
+  )
+  const left = stationsOf(findBlock(without, blockId))
+  const to = placeOf(left, anchor)
+  return withStations(without, blockPlace(without, blockId), [...left.slice(0, to), ...taken, ...left.slice(to)])
+}
+
+/** Moves a block into a section. @param before id of the block it comes before; left out, the end */
+export function moveBlockTo(workout: Workout, blockId: string, sectionId: string, before?: string): Workout {
+  if (before === blockId) return workout
+  sectionPlace(workout, sectionId)
+  const block = findBlock(workout, blockId)
+  const without = changedBlocks(workout, (blocks) =>
+    blocks.some((b) => b.id === blockId) ? blocks.filter((b) => b.id !== blockId) : blocks,
+  )
+  return changedBlocks(without, (blocks, section) =>
+    section.id === sectionId ? inserted(blocks, placeOf(blocks, before), block) : blocks,
+  )
+}
+
+/** Moves a section. @param before id of the section it comes before; left out, the end */
+export function moveSectionTo(workout: Workout, sectionId: string, before?: string): Workout {
+  if (before === sectionId) return workout
+  const section = workout.sections[sectionPlace(workout, sectionId)]!
+  const others = workout.sections.filter((s) => s.id !== sectionId)
+  return { ...workout, sections: inserted(others, placeOf(others, before), section) }
+}

@@ -1,0 +1,135 @@
+import { z } from 'zod'
+import { readDocument, type DocumentKind } from '../documents/document.ts'
+import { blockSchema, type Block } from './forms/index.ts'
+import { gradeSchema, type Group } from '../terms/group.ts'
+import { idSchema } from '../base/id.ts'
+import { limits } from '../base/limits.ts'
+import { canonical, looksPerGroup } from '../terms/perGroup.ts'
+import { sectionSchema, type Section, type Workout } from './schema.ts'
+import { stationSchema, type Station } from './station.ts'
+import { blockAsBefore, blockFromFirst, sectionAsBefore, sectionFromFirst, stationsAsBefore } from './versionTwo.ts'
+
+export const partFormat = 'esfuerzo.part'
+
+/** The groups of the session a piece comes from: only what is needed to find their like in another. */
+const groupsSchema = z
+  .array(z.strictObject({ id: idSchema, grades: z.array(gradeSchema).min(1).max(7) }))
+  .min(1)
+  .max(limits.groups)
+type PartGroups = z.infer<typeof groupsSchema>
+
+const head = { format: z.literal(partFormat), version: z.literal(2), groups: groupsSchema }
+
+const stationsPartSchema = z.strictObject({
+  ...head,
+  kind: z.literal('stations'),
+  stations: z.array(stationSchema).min(1).max(limits.stations),
+})
+const blockPartSchema = z.strictObject({ ...head, kind: z.literal('block'), block: blockSchema })
+const sectionPartSchema = z.strictObject({ ...head, kind: z.literal('section'), section: sectionSchema })
+interface StationsPart extends z.infer<typeof stationsPartSchema> {}
+interface BlockPart extends z.infer<typeof blockPartSchema> {}
+interface SectionPart extends z.infer<typeof sectionPartSchema> {}
+
+/** A piece of a session on its way to another place: the clipboard's and the shelf's. */
+export const partSchema: z.ZodType<Part> = z.discriminatedUnion('kind', [
+  stationsPartSchema,
+  blockPartSchema,
+  sectionPartSchema,
+])
+export type Part = StationsPart | BlockPart | SectionPart
+
+/** A piece of a session as a document. */
+export const partDocument: DocumentKind<Part> = {
+  format: partFormat,
+  version: 2,
+  schema: partSchema,
+  migrations: {
+    1: (part) => ({
+      ...part,
+      ...(part.block !== undefined && { block: blockFromFirst(part.block) }),
+      ...(part.section !== undefined && { section: sectionFromFirst(part.section) }),
+    }),
+  },
+  asBefore: (part) => {
+    if (part.kind === 'stations') return stationsAsBefore(part.stations) && { ...part, version: 1 }
+    const before = part.kind === 'block' ? blockAsBefore(part.block) : sectionAsBefore(part.section)
+    return before === undefined ? undefined : { ...part, version: 1, [part.kind]: before }
+  },
+}
+
+/**
+ * A piece as it is copied or kept.
+ *
+ * @param workout the session it comes from
+ * @param piece a section, a block, or one or more stations
+ */
+export function partOf(workout: Workout, piece: Section | Block | readonly Station[]): Part {
+  const groups = workout.groups.map(({ id, grades }) => ({ id, grades }))
+  const base = { format: partFormat, version: 2, groups } as const
+  if ('blocks' in piece) return { ...base, kind: 'section', section: piece }
+  if ('form' in piece) return { ...base, kind: 'block', block: piece }
+  return { ...base, kind: 'stations', stations: [...piece] }
+}
+
+/**
+ * Reads a copied piece from text.
+ *
+ * @returns undefined where the text is no piece of ours at all
+ * @throws {ProblemError} where it says it is one and is not right, naming every mistake
+ */
+export function readPart(text: string): Part | undefined {
+  let data: unknown
+  try {
+    data = JSON.parse(text)
+  } catch {
+    return undefined
+  }
+  if (data === null || typeof data !== 'object' || (data as { format?: unknown }).format !== partFormat)
+    return undefined
+  return readDocument(partDocument, data)
+}
+
+/**
+ * For each group of a session the group of another that is most like it: the one with most grades in common, the
+ * nearest by mean grade where none is.
+ *
+ * @example likeGroups([{ id: 'g1', grades: [4, 5] }], [{ id: 'x', grades: [0] }, { id: 'y', grades: [5, 6] }]).get('g1') // 'y'
+ */
+export function likeGroups(
+  groups: readonly Pick<Group, 'id' | 'grades'>[],
+  others: PartGroups,
+): ReadonlyMap<string, string> {
+  const mean = (grades: readonly number[]) => grades.reduce((sum, g) => sum + g, 0) / grades.length
+  const unlike = (a: readonly number[], b: readonly number[]) =>
+    Math.abs(mean(a) - mean(b)) - 100 * a.filter((g) => b.includes(g)).length
+  return new Map(
+    groups.map(({ id, grades }) => [
+      id,
+      others.reduce((best, other) => (unlike(grades, other.grades) < unlike(grades, best.grades) ? other : best)).id,
+    ]),
+  )
+}
+
+/**
+ * A piece from another session with its values per group given to the groups of this one: each takes what the
+ * group most like it had.
+ *
+ * @param from the groups of the session it comes from
+ */
+export function fittedTo<T>(piece: T, from: PartGroups, workout: Workout): T {
+  const like = likeGroups(workout.groups, from)
+  const walk = (value: unknown): unknown => {
+    if (value === null || typeof value !== 'object') return value
+    if (Array.isArray(value)) return value.map(walk)
+    if (looksPerGroup(value)) {
+      const own = workout.groups.flatMap(({ id }): [string, unknown][] => {
+        const theirs = like.get(id)!
+        return value.by && Object.hasOwn(value.by, theirs) ? [[id, value.by[theirs]]] : []
+      })
+      return canonical({ all: value.all, by: Object.fromEntries(own) })
+    }
+    return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, walk(inner)]))
+  }
+  return walk(piece) as T
+}

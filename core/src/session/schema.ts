@@ -1,0 +1,79 @@
+import { z } from 'zod'
+import { ownMoveSchema } from '../terms/ownMove.ts'
+import { blockSchema } from './forms/index.ts'
+import { buildsSchema } from '../terms/builds.ts'
+import { groupSchema } from '../terms/group.ts'
+import { idSchema } from '../base/id.ts'
+import { limits } from '../base/limits.ts'
+import { spaceSchema } from '../terms/space.ts'
+import { lineSchema, paragraphSchema } from '../base/text.ts'
+import { roles } from '../terms/roles.ts'
+
+export { roles, type Role } from '../terms/roles.ts'
+
+export const aimSchema = z.strictObject({
+  builds: z.array(buildsSchema).max(9),
+  /** "We are learning to …" */
+  target: paragraphSchema,
+  words: z.array(z.strictObject({ word: lineSchema.min(1), meaning: paragraphSchema })).max(limits.words),
+  muscle: idSchema.optional(),
+  standards: z
+    .array(z.strictObject({ code: lineSchema.min(1), text: paragraphSchema }))
+    .max(12)
+    .optional(),
+})
+export type Aim = z.infer<typeof aimSchema>
+
+export const homeSchema = z.strictObject({
+  space: spaceSchema,
+  /** A flat below: nothing that thuds. */
+  quiet: z.boolean(),
+  company: z.enum(['alone', 'together']),
+  kit: z.array(idSchema).max(60),
+  /** What stands in for a thing the house does not have, by the thing's id, in the words families read. */
+  standIns: z.record(idSchema, lineSchema.min(1)),
+  outdoors: z.boolean(),
+})
+export type Home = z.infer<typeof homeSchema>
+
+export const sectionSchema = z.strictObject({
+  id: idSchema,
+  role: z.enum(roles),
+  title: lineSchema,
+  /** A budget of its own. */
+  minutes: z.int().min(1).max(120).optional(),
+  /** Never cut. Games and cool-downs keep unless told otherwise. */
+  keep: z.boolean().optional(),
+  /** Hidden from children until it starts. */
+  surprise: z.boolean().optional(),
+  note: paragraphSchema.optional(),
+  blocks: z.array(blockSchema).max(limits.blocks),
+})
+export interface Section extends z.infer<typeof sectionSchema> {}
+
+export const workoutFormat = 'esfuerzo.workout'
+export const workoutVersion = 2
+
+/** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
+export const workoutSchema = z.strictObject({
+  format: z.literal(workoutFormat),
+  version: z.literal(workoutVersion),
+  title: lineSchema.min(1),
+  aim: aimSchema,
+  /** The budget: where the finish line is. */
+  minutes: z.int().min(1).max(120),
+  /** Whether all groups are to end within 15 s of each other. */
+  finishTogether: z.boolean(),
+  groups: z.array(groupSchema).min(1).max(limits.groups),
+  home: homeSchema,
+  libraryVersion: z.int().min(1),
+  /** The teacher's own moves it uses. */
+  moves: z.array(ownMoveSchema).max(limits.ownMoves).optional(),
+  sections: z.array(sectionSchema).max(limits.sections),
+})
+// Interfaces, so that a declaration names them instead of writing them out.
+export interface Workout extends z.infer<typeof workoutSchema> {}
+
+/** Whether a section is never cut: what the teacher said, else games and cool-downs. */
+export const isKept = (section: Pick<Section, 'role' | 'keep'>): boolean =>
+  section.keep ?? (section.role === 'game' || section.role === 'coolDown')

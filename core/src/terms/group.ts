@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { idSchema } from '../base/id.ts'
+import { lineSchema } from '../base/text.ts'
+
+/** Grade 0 is kindergarten or reception, 6 the top; a school names its grades as it likes. */
+export const gradeSchema = z.int().min(0).max(6)
+
+export const letters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
+export type Letter = (typeof letters)[number]
+
+/** A group of grades: a column of the running order, a lane to the finish line. */
+export const groupSchema = z.strictObject({
+  id: idSchema,
+  letter: z.enum(letters),
+  name: lineSchema.min(1),
+  grades: z.array(gradeSchema).min(1).max(7),
+  /** From and to, in years. */
+  ages: z.tuple([z.int().min(3).max(14), z.int().min(3).max(15)]),
+})
+export type Group = z.infer<typeof groupSchema>
+
+/** A group over several grades is held to the limits of its lowest. */
+export const lowestGrade = (group: Pick<Group, 'grades'>): number => Math.min(...group.grades)
+
+/**
+ * The ages of a run of grades, where the school says nothing else: grade + 5 to grade + 6.
+ *
+ * @example defaultAges([2, 3]) // [7, 9]
+ */
+export const defaultAges = (grades: readonly number[]): [number, number] => [
+  Math.min(...grades) + 5,
+  Math.max(...grades) + 6,
+]
+
+/** What grades are called where a school says nothing else. */
+export const defaultGradeNames: readonly string[] = ['K', '1', '2', '3', '4', '5', '6']
+
+/**
+ * A group's name from its grades, until the teacher gives it another.
+ *
+ * @param names what the school calls its grades, kindergarten first
+ * @example gradesName([0, 1]) // 'K–1'
+ */
+export function gradesName(grades: readonly number[], names: readonly string[] = defaultGradeNames): string {
+  const name = (grade: number) => names[grade] ?? String(grade)
+  const [low, high] = [Math.min(...grades), Math.max(...grades)]
+  return low === high ? name(low) : `${name(low)}–${name(high)}`
+}

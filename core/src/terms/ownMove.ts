@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import type { DocumentKind } from '../documents/document.ts'
+import { figureSchema } from '../figure/schema.ts'
+import { moveSchema, type Move } from './move.ts'
+
+/** A teacher's own move, with the figures it does not take from the library. */
+export const ownMoveSchema = z.strictObject({ move: moveSchema, figures: z.array(figureSchema).max(6) })
+export interface OwnMove extends z.infer<typeof ownMoveSchema> {}
+
+/** Ids of a teacher's own moves and figures begin so, and none of the library's ever will. */
+export const isOwnId = (id: string): boolean => id.startsWith('own-')
+
+export const movesFormat = 'esfuerzo.moves'
+/** The most moves in one file, and of one teacher's own (ours). */
+export const mostOwnMoves = 200
+
+/** A file of moves, for a colleague or another school. */
+export const movesFileSchema = z.strictObject({
+  format: z.literal(movesFormat),
+  version: z.literal(1),
+  moves: z.array(ownMoveSchema).max(mostOwnMoves),
+})
+
+export interface MovesFile extends z.infer<typeof movesFileSchema> {}
+
+/** A file of moves as a document. */
+export const movesDocument: DocumentKind<MovesFile> = {
+  format: movesFormat,
+  version: 1,
+  schema: movesFileSchema,
+  migrations: {},
+}
+
+/** Moves as a file holds them. */
+export const movesFile = (moves: readonly OwnMove[]): MovesFile => ({
+  format: movesFormat,
+  version: 1,
+  moves: [...moves],
+})
+
+/**
+ * A copy of a move to be changed: its own id and name, the library's figure.
+ *
+ * @param id begins with `own-`
+ */
+export const copyOfMove = (move: Move, id: string, name: string): OwnMove => ({
+  move: { ...move, id, name, synonyms: [] },
+  figures: [],
+})

@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import type { DocumentKind } from '../documents/document.ts'
+import { defaultGradeNames } from './group.ts'
+import { lineSchema, paragraphSchema } from '../base/text.ts'
+
+/** How long a stretch is held: seconds, slow breaths, or what its grade usually gets. Published range 10–30 s. */
+export const holdPolicies = ['byGrade', '10', '15', '20', '30', 'breaths'] as const
+/** Whether a warm-up only moves, or may hold a few gentle stretches once the pulse is up. */
+export const warmUpStyles = ['moving', 'mixed'] as const
+
+/** What a school or a teacher decides once, where good teachers differ. */
+export const policySchema = z.strictObject({
+  hold: z.enum(holdPolicies),
+  warmUp: z.enum(warmUpStyles),
+})
+export type Policy = z.infer<typeof policySchema>
+
+/** IANA names only: letters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is asked where a clock is at hand. */
+export const zoneSchema = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[A-Za-z0-9_+\-/]+$/, 'a time zone such as "Atlantic/Azores"')
+
+export const settingsFormat = 'esfuerzo.settings'
+
+/** A teacher's school: what it calls its grades, its days and weeks, and its policies. */
+export const settingsSchema = z.strictObject({
+  format: z.literal(settingsFormat),
+  version: z.literal(1),
+  school: lineSchema,
+  /** What each grade is called, from kindergarten or reception (0) to the top (6). */
+  gradeNames: z.array(lineSchema.min(1).max(24)).length(7),
+  zone: zoneSchema,
+  /** The minute of the day at which a school day begins: 0 is midnight. */
+  dayStart: z.int().min(0).max(1439),
+  /** The first day of a week, as ISO 8601 counts them: 1 is Monday, 7 is Sunday. */
+  weekStart: z.int().min(1).max(7),
+  policy: policySchema,
+  /** A line of the school's own on every family page. */
+  familyNote: paragraphSchema,
+})
+export interface Settings extends z.infer<typeof settingsSchema> {}
+
+/** A teacher's school as a document. */
+export const settingsDocument: DocumentKind<Settings> = {
+  format: settingsFormat,
+  version: 1,
+  schema: settingsSchema,
+  migrations: {},
+}
+
+/** Settings before anybody has changed them. @param zone of the school */
+export const newSettings = (zone: string): Settings => ({
+  format: settingsFormat,
+  version: 1,
+  school: '',
+  gradeNames: [...defaultGradeNames],
+  zone,
+  dayStart: 8 * 60,
+  weekStart: 1,
+  policy: { hold: 'byGrade', warmUp: 'moving' },
+  familyNote: '',
+})

@@ -1,0 +1,90 @@
+import { changeSeconds, changeSpan, type Stance } from '../changeOver.ts'
+import { countedWork, doseTaken, isByClock, unitTaken } from '../countedWork.ts'
+import { defaultOf } from '../defaults.ts'
+import { openDose } from '../openDose.ts'
+import { breathSeconds } from '../pace.ts'
+import type { StepBuilder } from '../stepBuilder.ts'
+import { chanceTable, roundsOfToss, type ChanceBlock } from '../../session/forms/chance.ts'
+import type { Dose } from '../../terms/dose.ts'
+import type { Face, Station } from '../../session/station.ts'
+import type { Unit } from '../../terms/units.ts'
+
+/** Seconds from one draw to its task: flipping, fetching, looking it up. */
+const drawSeconds: Record<ChanceBlock['device'], number> = {
+  coin: defaultOf('coinDraw'),
+  cards: defaultOf('cardDraw'),
+  dice: defaultOf('throwOne'),
+  toss: 5 * defaultOf('throwOne') + defaultOf('collect'),
+}
+
+/** The number a card asks for: its own; ace one, pictures ten. Ours. */
+export const cardValues = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 10, 10, 10]
+
+/** The numbers a toss of five asks for on a side. */
+const tossValues = [0, 1, 2, 3, 4, 5]
+
+export interface ChanceRow {
+  station: Station
+  /** What is counted of it. */
+  unit: Unit
+  /** Typical seconds by each number that may be drawn with it; one entry where the dose is the row's own. */
+  tasks: readonly number[]
+  /** Whether a clock leads it: the same for every child. */
+  clocked: boolean
+  /** Its place in `changes`. */
+  stance: number
+}
+
+/** A chance block as one group meets it. */
+export interface ChanceModel {
+  device: ChanceBlock['device']
+  stop: ChanceBlock['stop']
+  faces: readonly { face: Face; rows: readonly ChanceRow[] }[]
+  /** Seconds of one draw. */
+  draw: number
+  /** Typical seconds of changing over from one way of being placed to another; 0 is how the block finds the child. */
+  changes: readonly (readonly number[])[]
+  seed: number
+}
+
+/**
+ * @param steps of the group, up to the block
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function chanceModel(block: ChanceBlock, steps: StepBuilder): ChanceModel {
+  const stances: Stance[] = [steps.carry.stance]
+  const places = new Map<string, number>()
+  const placeOf = (stance: Stance): number => {
+    const key = [stance.posture, ...stance.held].join()
+    const there = places.get(key) ?? stances.push(stance) - 1
+    places.set(key, there)
+    return there
+  }
+  const rowOf = (station: Station): ChanceRow => {
+    const { cell, what, stance } = steps.turn(station)
+    const counting = { version: what.version, tempo: cell.tempo, pace: steps.pace, breath: breathSeconds(steps.group) }
+    const seconds = (dose: Dose) => {
+      const { typical } = countedWork(dose, counting)
+      return what.sides === 'each' ? 2 * typical + defaultOf('switchSide') : typical
+    }
+    const numbers = block.device === 'cards' ? cardValues : block.device === 'toss' ? tossValues : undefined
+    const own = doseTaken(cell.dose ?? openDose, what.move)
+    const unit = numbers ? unitTaken('reps', what.move) : own.unit
+    return {
+      station,
+      unit,
+      tasks: numbers ? numbers.map((amount) => (amount ? seconds({ unit, amount }) : 0)) : [seconds(own)],
+      clocked: numbers ? unit === 'seconds' : isByClock(own),
+      stance: placeOf(stance),
+    }
+  }
+  const faces = [...chanceTable(block)].map(([face, stations]) => ({ face, rows: stations.map(rowOf) }))
+  return {
+    device: block.device,
+    stop: block.device === 'toss' ? roundsOfToss(block.stop) : block.stop,
+    faces,
+    draw: drawSeconds[block.device],
+    changes: stances.map((from) => stances.map((to) => changeSpan(changeSeconds(from, to), steps.pace).typical)),
+    seed: block.seed,
+  }
+}
