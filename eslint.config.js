@@ -1,4 +1,4 @@
-import { floors } from './core/floors.js'
+import { aspects, floors } from './core/floors.js'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 import a11y from 'eslint-plugin-vuejs-accessibility'
@@ -12,9 +12,18 @@ const mayNotImport = (files, pairs) => ({
 const inside = ['^@esfuerzo/[^/]+/(?!(family|words)$)', 'a workspace is imported by its name; its inside is its own']
 
 const coreAlone = ['^(?!\\.{1,2}/|zod(/mini)?$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']
-/** What no floor of the computation may know. */
-const above = (names) =>
-  names.length ? [[`^(\\.\\./)+(${names.join('|')})/`, 'a floor knows those below it only: core/floors.js']] : []
+const filesOnFloor = (floor) => Object.keys(aspects).filter((aspect) => aspects[aspect] === floor)
+/** What a floor of the computation may not know: those above it, and what forms have on them, which is reached by `way`. */
+function above(later, way) {
+  if (later.length === 0) return []
+  const names = later.map(([name]) => name)
+  const files = names.flatMap(filesOnFloor).map((file) => file.replaceAll('.', '\\.'))
+  const why = 'a floor knows those below it only: core/floors.js'
+  return [
+    [`^(\\.\\./)+(${names.join('|')})/`, why],
+    ...(files.length ? [[`${way}(?:${files.join('|')})\\.ts$`, why]] : []),
+  ]
+}
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.cache/**', 'test-results/**'] },
@@ -69,9 +78,15 @@ export default tseslint.config(
     rules: { 'no-console': 'off' },
   },
   mayNotImport(['core/src/*.ts'], [coreAlone]),
-  ...floors.map(([floor], i) =>
-    mayNotImport([`core/src/${floor}/**`], [coreAlone, ...above(floors.slice(i + 1).map(([name]) => name))]),
-  ),
+  ...floors.flatMap(([floor], i) => {
+    const later = floors.slice(i + 1)
+    return [
+      mayNotImport([`core/src/${floor}/**`], [coreAlone, ...above(later, 'forms/[a-z]+/')]),
+      ...filesOnFloor(floor).map((file) =>
+        mayNotImport([`core/src/forms/*/${file}.ts`], [coreAlone, ...above(later, '^(?:\\./|\\.\\./[a-z]+/)')]),
+      ),
+    ]
+  }),
   {
     files: ['core/src/**'],
     rules: {

@@ -29,3 +29,28 @@ export const floors = [
   ['cues', 'what is heard of a step'],
   ['formats', 'captions, sound, Markdown'],
 ]
+
+/** A form of work is one folder, `forms/<form>`; each of its files stands on the floor of what it says. */
+export const aspects = {
+  schema: 'session',
+  traits: 'session',
+  time: 'timing',
+  notation: 'notation',
+  'words.en': 'words',
+  'words.es': 'words',
+  levers: 'fit',
+  play: 'publication',
+  sheet: 'sheets',
+}
+
+/**
+ * The floor a file of core/src stands on; undefined for what stands above all of them.
+ *
+ * @param {string} file from core/src on
+ * @example floorOf('forms/ladder/time.ts') // 'timing'
+ */
+export function floorOf(file) {
+  const [folder, , name] = file.split('/')
+  if (folder === 'forms') return aspects[name?.replace(/\.ts$/, '')]
+  return file.includes('/') ? folder : undefined
+}

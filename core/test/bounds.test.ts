@@ -10,7 +10,7 @@ import {
   readWorkout,
   timeline,
 } from '@esfuerzo/core'
-import { newBlock } from '../src/session/forms/index.ts'
+import { newBlock } from '../src/session/forms.ts'
 import { library, sessionOf, stations } from './sessions.ts'
 import { dearSession, hostileSessions, largeSession } from './support/hostile.ts'
 

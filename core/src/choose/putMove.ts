@@ -1,5 +1,5 @@
 import type { Policy } from '../terms/settings.ts'
-import type { Form } from '../session/forms/index.ts'
+import type { Form } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 import type { Home } from '../session/schema.ts'

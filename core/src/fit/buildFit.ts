@@ -1,6 +1,6 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
-import type { Block } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import { isKept, type Role, type Section, type Workout } from '../session/schema.ts'
 import type { FitBlock, FitProblem, Passage } from './fitProblem.ts'
 import { LaneTimes } from './laneTimes.ts'

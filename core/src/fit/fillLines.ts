@@ -1,5 +1,5 @@
 import { gradeLines } from '../bounds/gradeLines.ts'
-import type { Block } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 

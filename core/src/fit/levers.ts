@@ -1,5 +1,5 @@
-import type { Block, BlockOf, Form } from '../session/forms/index.ts'
-import type { Lap } from '../session/forms/intervals.ts'
+import type { Block, BlockOf, Form } from '../session/forms.ts'
+import type { Lap } from '../forms/intervals/schema.ts'
 import { limits } from '../base/limits.ts'
 import { mapGroups, valueFor, type PerGroup, type Scope } from '../terms/perGroup.ts'
 

@@ -1,5 +1,5 @@
-import type { Block, StationBlock } from '../session/forms/index.ts'
-import { hasStations, stationsOf } from '../session/forms/index.ts'
+import type { Block, StationBlock } from '../session/forms.ts'
+import { hasStations, stationsOf } from '../session/forms.ts'
 import { leversOf, stationOutCost, type Lever } from './levers.ts'
 
 /** A whole setting of a block's levers: how many steps each is turned, in their order. */

@@ -1,7 +1,7 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
-import { stationsOf } from '../session/forms/index.ts'
+import { stationsOf } from '../session/forms.ts'
 import type { Home, Workout } from '../session/schema.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'

@@ -1,4 +1,4 @@
-import { stationsOf } from '../session/forms/index.ts'
+import { stationsOf } from '../session/forms.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Cell } from '../session/station.ts'
 import type { Library } from './library.ts'

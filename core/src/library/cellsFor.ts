@@ -1,6 +1,6 @@
 import type { Policy } from '../terms/settings.ts'
 import type { Dose } from '../terms/dose.ts'
-import type { Form } from '../session/forms/index.ts'
+import type { Form } from '../session/forms.ts'
 import { lowestGrade, type Group } from '../terms/group.ts'
 import { canonical, type PerGroup } from '../terms/perGroup.ts'
 import type { Cell } from '../session/station.ts'

@@ -1,7 +1,7 @@
 import type { Library } from './library.ts'
 import { versionFor } from './versionFor.ts'
 import { ProblemError } from '../base/problem.ts'
-import { hasStations } from '../session/forms/index.ts'
+import { hasStations } from '../session/forms.ts'
 import { defaultAges, gradesName, groupSchema, letters, lowestGrade, type Group } from '../terms/group.ts'
 import { nextId } from '../base/id.ts'
 import { looksPerGroup, mapGroups, withoutGroup, type PerGroup } from '../terms/perGroup.ts'

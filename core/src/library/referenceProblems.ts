@@ -1,5 +1,5 @@
 import type { Problem } from '../base/problem.ts'
-import { stationsOf } from '../session/forms/index.ts'
+import { stationsOf } from '../session/forms.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Cell } from '../session/station.ts'
 import { libraryFor } from './carryMoves.ts'

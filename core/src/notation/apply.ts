@@ -1,6 +1,6 @@
 import type { Library } from '../library/library.ts'
 import { sameValue } from '../base/sameValue.ts'
-import { hasStations, stationsOf, type Block, type StationBlock } from '../session/forms/index.ts'
+import { hasStations, stationsOf, type Block, type StationBlock } from '../session/forms.ts'
 import { letters, type Group } from '../terms/group.ts'
 import { looksPerGroup } from '../terms/perGroup.ts'
 import { readWorkout } from '../session/readWorkout.ts'

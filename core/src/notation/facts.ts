@@ -1,4 +1,4 @@
-import type { Block } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import { limits } from '../base/limits.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 

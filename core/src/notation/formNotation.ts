@@ -1,4 +1,4 @@
-import type { Block } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import type { Station } from '../session/station.ts'
 import type { Fact } from './facts.ts'
 

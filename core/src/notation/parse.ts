@@ -1,5 +1,5 @@
 import type { Library } from '../library/library.ts'
-import { hasStations, newBlock, stationsOf, type Block } from '../session/forms/index.ts'
+import { hasStations, newBlock, stationsOf, type Block } from '../session/forms.ts'
 import { gradesName, type Group } from '../terms/group.ts'
 import { limits } from '../base/limits.ts'
 import { newWorkout } from '../session/newWorkout.ts'

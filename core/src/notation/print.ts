@@ -1,7 +1,7 @@
 import { cellsFor } from '../library/cellsFor.ts'
 import type { Library } from '../library/library.ts'
 import { sameValue } from '../base/sameValue.ts'
-import { stationsOf, type Block } from '../session/forms/index.ts'
+import { stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'

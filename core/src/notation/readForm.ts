@@ -1,4 +1,4 @@
-import { newBlock, forms, type Block, type Form } from '../session/forms/index.ts'
+import { newBlock, forms, type Block, type Form } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { canonical, type PerGroup } from '../terms/perGroup.ts'
 import type { Dose } from '../terms/dose.ts'

@@ -1,6 +1,6 @@
 import type { Library } from '../library/library.ts'
-import { deviceFaces } from '../session/forms/chance.ts'
-import { newBlock, type Block } from '../session/forms/index.ts'
+import { deviceFaces } from '../forms/chance/schema.ts'
+import { newBlock, type Block } from '../session/forms.ts'
 import type { Dose } from '../terms/dose.ts'
 import type { Group } from '../terms/group.ts'
 import { limits } from '../base/limits.ts'

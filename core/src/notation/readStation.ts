@@ -1,6 +1,6 @@
 import { cellsFor } from '../library/cellsFor.ts'
 import type { Library } from '../library/library.ts'
-import type { Block } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { Dose } from '../terms/dose.ts'
 import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'

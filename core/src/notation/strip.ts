@@ -1,4 +1,4 @@
-import { newBlock, stationsOf, type Block } from '../session/forms/index.ts'
+import { newBlock, stationsOf, type Block } from '../session/forms.ts'
 import type { Library } from '../library/library.ts'
 import { canonical, settled, type PerGroup } from '../terms/perGroup.ts'
 import type { Section, Workout } from '../session/schema.ts'

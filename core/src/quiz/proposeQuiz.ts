@@ -1,6 +1,6 @@
 import type { Library } from '../library/library.ts'
-import { stationsOf } from '../session/forms/index.ts'
-import type { Question } from '../session/forms/quiz.ts'
+import { stationsOf } from '../session/forms.ts'
+import type { Question } from '../forms/quiz/schema.ts'
 import type { Workout } from '../session/schema.ts'
 
 /** Three questions are what a quiz at the end has time for (ours). */

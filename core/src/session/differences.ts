@@ -1,5 +1,5 @@
 import { sameValue } from '../base/sameValue.ts'
-import { stationsOf, type Block } from './forms/index.ts'
+import { stationsOf, type Block } from './forms.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Section, Workout } from './schema.ts'
 import type { Station } from './station.ts'

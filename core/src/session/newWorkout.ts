@@ -1,6 +1,6 @@
 import { defaultAges, gradesName, letters, type Group } from '../terms/group.ts'
-import { newIntervals } from './forms/intervals.ts'
-import { newList } from './forms/list.ts'
+import { newIntervals } from '../forms/intervals/schema.ts'
+import { newList } from '../forms/list/schema.ts'
 import { limits } from '../base/limits.ts'
 import { workoutFormat, workoutVersion, type Workout } from './schema.ts'
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { readDocument, type DocumentKind } from '../documents/document.ts'
-import { blockSchema, type Block } from './forms/index.ts'
+import { blockSchema, type Block } from './forms.ts'
 import { gradeSchema, type Group } from '../terms/group.ts'
 import { idSchema } from '../base/id.ts'
 import { limits } from '../base/limits.ts'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ownMoveSchema } from '../terms/ownMove.ts'
-import { blockSchema } from './forms/index.ts'
+import { blockSchema } from './forms.ts'
 import { buildsSchema } from '../terms/builds.ts'
 import { groupSchema } from '../terms/group.ts'
 import { idSchema } from '../base/id.ts'

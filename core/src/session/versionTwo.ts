@@ -1,4 +1,4 @@
-import type { Block } from './forms/index.ts'
+import type { Block } from './forms.ts'
 import type { Section } from './schema.ts'
 import type { Station } from './station.ts'
 

@@ -1,5 +1,5 @@
 import { seededRandom } from '../distribution/seededRandom.ts'
-import type { Operation, SumsBlock } from '../session/forms/sums.ts'
+import type { Operation, SumsBlock } from '../forms/sums/schema.ts'
 import { lowestGrade, type Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 

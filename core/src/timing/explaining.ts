@@ -1,5 +1,5 @@
 import type { Library } from '../library/library.ts'
-import { stationsOf, type Block } from '../session/forms/index.ts'
+import { stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { defaultOf } from './defaults.ts'

@@ -1,4 +1,4 @@
-import type { TestId } from '../session/forms/common.ts'
+import type { TestId } from '../session/blockParts.ts'
 import { defaultOf } from './defaults.ts'
 
 /**

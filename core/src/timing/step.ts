@@ -1,5 +1,5 @@
-import type { TestId } from '../session/forms/common.ts'
-import type { Form } from '../session/forms/index.ts'
+import type { TestId } from '../session/blockParts.ts'
+import type { Form } from '../session/forms.ts'
 import type { Face, Tempo } from '../session/station.ts'
 import type { Amount, Unit } from '../terms/dose.ts'
 import type { Span } from './span.ts'

@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { performedBy, type Performed } from '../library/versionFor.ts'
 import { typicalAmount, type Dose } from '../terms/dose.ts'
-import type { TestId, Travel } from '../session/forms/common.ts'
+import type { TestId, Travel } from '../session/blockParts.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor, type PerGroup } from '../terms/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../session/station.ts'

@@ -1,48 +1,14 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { ProblemError, type Problem } from '../base/problem.ts'
-import type { Block, BlockOf, Form } from '../session/forms/index.ts'
+import type { Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { Workout } from '../session/schema.ts'
 import { defaultPace } from './pace.ts'
 import { limits } from '../base/limits.ts'
 import type { Step } from './step.ts'
+import { timeBlock } from './formTimes.ts'
 import { LaneFull, startCarry, StepBuilder } from './stepBuilder.ts'
-
-import { timeAmrap } from './amrap.ts'
-import { timeCalls } from './calls.ts'
-import { timeChance } from './chance.ts'
-import { timeGame } from './game.ts'
-import { timeIntervals } from './intervals.ts'
-import { timeLadder } from './ladder.ts'
-import { timeLevels } from './levels.ts'
-import { timeList } from './list.ts'
-import { timeMeasure } from './measure.ts'
-import { timeQuiz } from './quiz.ts'
-import { timeRounds } from './rounds.ts'
-import { timeSets } from './sets.ts'
-import { timeSums } from './sums.ts'
-import { timeTalk } from './talk.ts'
-import { timeTarget } from './target.ts'
-
-/** The timing file of each form. */
-const timings: { [F in Form]: (block: BlockOf<F>, steps: StepBuilder) => void } = {
-  talk: timeTalk,
-  list: timeList,
-  intervals: timeIntervals,
-  rounds: timeRounds,
-  sets: timeSets,
-  amrap: timeAmrap,
-  ladder: timeLadder,
-  chance: timeChance,
-  calls: timeCalls,
-  sums: timeSums,
-  levels: timeLevels,
-  target: timeTarget,
-  game: timeGame,
-  measure: timeMeasure,
-  quiz: timeQuiz,
-}
 
 /**
  * A session as one group lives it, second by second. Typical seconds leave no gap, do not overlap and add up
@@ -134,10 +100,4 @@ export function stepsBefore(
     }
   }
   return fresh()
-}
-
-/** Puts one block's steps after those that are there. */
-export function timeBlock(block: Block, steps: StepBuilder): void {
-  const time = timings[block.form] as (block: Block, steps: StepBuilder) => void
-  time(block, steps)
 }

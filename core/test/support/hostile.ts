@@ -1,5 +1,5 @@
 import type { Block, Cell, Station, Workout } from '@esfuerzo/core'
-import { newBlock } from '../../src/session/forms/index.ts'
+import { newBlock } from '../../src/session/forms.ts'
 import { sessionOf } from '../sessions.ts'
 
 const six = [[0], [1], [2], [3], [4], [5, 6]]

@@ -1,5 +1,5 @@
 import { ProblemError } from '../../base/problem.ts'
-import { newBlock, type Block, type BlockOf, type Form } from '../forms/index.ts'
+import { newBlock, type Block, type BlockOf, type Form } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
 import type { Section, Workout } from '../schema.ts'
 import { fresh } from './fresh.ts'

@@ -1,5 +1,5 @@
-import type { Block } from '../forms/index.ts'
-import { hasStations } from '../forms/index.ts'
+import type { Block } from '../forms.ts'
+import { hasStations } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
 import type { Section, Workout } from '../schema.ts'
 import type { Station } from '../station.ts'

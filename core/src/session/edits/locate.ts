@@ -1,7 +1,7 @@
 import { ProblemError } from '../../base/problem.ts'
 import { zodProblems } from '../../base/zodProblems.ts'
 import type { z } from 'zod'
-import { blockSchema, hasStations, stationsOf, type Block, type StationBlock } from '../forms/index.ts'
+import { blockSchema, hasStations, stationsOf, type Block, type StationBlock } from '../forms.ts'
 import { limits } from '../../base/limits.ts'
 import { settledPart } from '../../terms/perGroup.ts'
 import { sectionSchema, type Section, type Workout } from '../schema.ts'

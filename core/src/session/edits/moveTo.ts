@@ -1,4 +1,4 @@
-import { hasStations, stationsOf, type Block } from '../forms/index.ts'
+import { hasStations, stationsOf, type Block } from '../forms.ts'
 import { ProblemError } from '../../base/problem.ts'
 import type { Section, Workout } from '../schema.ts'
 import type { Station } from '../station.ts'

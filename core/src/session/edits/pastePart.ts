@@ -1,5 +1,5 @@
 import { ProblemError } from '../../base/problem.ts'
-import { hasStations, stationsOf } from '../forms/index.ts'
+import { hasStations, stationsOf } from '../forms.ts'
 import { fittedTo, type Part } from '../part.ts'
 import { settledPart } from '../../terms/perGroup.ts'
 import type { Workout } from '../schema.ts'

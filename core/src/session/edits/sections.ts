@@ -1,4 +1,4 @@
-import { newBlock, type Form } from '../forms/index.ts'
+import { newBlock, type Form } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
 import type { Role, Section, Workout } from '../schema.ts'
 import { cleanText } from '../../base/text.ts'

@@ -1,5 +1,5 @@
 import { ProblemError } from '../../base/problem.ts'
-import { hasStations, stationsOf } from '../forms/index.ts'
+import { hasStations, stationsOf } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
 import { mapGroups, type PerGroup, type Scope } from '../../terms/perGroup.ts'
 import type { Workout } from '../schema.ts'

@@ -1,4 +1,4 @@
-import type { TestId } from '../../session/forms/common.ts'
+import type { TestId } from '../../session/blockParts.ts'
 import type { Say } from '../../timing/step.ts'
 import type { Amount, Unit } from '../../terms/dose.ts'
 import type { FormSentences, Sentences } from '../sentences.ts'

@@ -1,0 +1,75 @@
+import type { IntervalsBlock, Lap } from './schema.ts'
+import { clocked } from '../../timing/span.ts'
+import type { Say } from '../../timing/step.ts'
+import type { StepBuilder, Turn } from '../../timing/stepBuilder.ts'
+
+/**
+ * By the clock: for each lap, for each station, work then rest. Between laps `lapRest`, where there is one,
+ * stands in for the lap's last rest; the very last rest counts unless `lastRest` is false. A move done on each
+ * side splits its slot at half, the odd second to the first side, or takes two slots. With `pick` of fewer stations than there
+ * are a lap has that many slots, whichever the child chooses.
+ */
+export function timeIntervals(block: IntervalsBlock, steps: StepBuilder): void {
+  const laps = steps.valueFor(block.laps)
+  const picked = block.pick && steps.valueFor(block.pick)
+  const pick = picked && picked < block.stations.length ? picked : undefined
+  const lapRest = block.lapRest && steps.valueFor(block.lapRest)
+  const changes = block.stations.some((station) => steps.valueFor(station.cells).fromLap)
+  const first = slotsOf(block, steps, 1)
+  if (first.length === 0) return
+  // What changes from lap to lap is looked up for each; all else once.
+  const slots = laps.map((_, l) => (changes && l > 0 ? slotsOf(block, steps, l + 1) : first))
+
+  laps.forEach((lap, l) => {
+    const lastLap = l === laps.length - 1
+    const here = slots[l]!.slice(0, pick ?? slots[l]!.length)
+    here.forEach((slot, s) => {
+      // The second side of a move is done where the first was.
+      if (s > 0 && (pick || slot.side !== 'second')) steps.travel(block.travel, true)
+      if (pick) choose(steps, lap.work, l + 1, s + 1, pick)
+      else work(steps, slot, lap, l + 1)
+      if (s === here.length - 1 && !lastLap && block.betweenLaps) steps.measure(block.betweenLaps, 1)
+      const lastOfLap = s === here.length - 1
+      const next = lastOfLap ? slots[l + 1]?.[0] : here[s + 1]
+      if (lastOfLap && lastLap && block.lastRest === false) return
+      const seconds = lastOfLap && !lastLap && lapRest !== undefined ? lapRest : lap.rest
+      const place = lastOfLap ? 1 : s + 2
+      steps.rest(seconds, next && (pick ? choice('intervals.pickNext', place, pick) : next.turn), l + 1)
+    })
+  })
+}
+
+const slotsOf = (block: IntervalsBlock, steps: StepBuilder, lap: number): Slot[] =>
+  block.stations.flatMap((station): Slot[] => {
+    const turn = steps.turn(station, lap)
+    if (turn.what.sides !== 'each') return [{ turn }]
+    if (block.sideSlots === 2)
+      return [
+        { turn, side: 'first' },
+        { turn, side: 'second' },
+      ]
+    return [{ turn, split: true }]
+  })
+
+/** A slot in which the child does one of the stations it has chosen. */
+function choose(steps: StepBuilder, seconds: number, lap: number, n: number, of: number): void {
+  steps.tell('work', 'clock', clocked(seconds), choice('intervals.pick', n, of), { lap })
+}
+
+const choice = (code: 'intervals.pick' | 'intervals.pickNext', n: number, of: number): Say => ({
+  code,
+  params: { n, of },
+})
+
+interface Slot {
+  turn: Turn
+  /** The side this slot is for, where a move takes two. */
+  side?: 'first' | 'second'
+  /** Both sides in this one slot. */
+  split?: boolean
+}
+
+function work(steps: StepBuilder, { turn, side, split }: Slot, { work }: Lap, lap: number): void {
+  if (split) steps.splitSlot(turn, work, lap)
+  else steps.slot(turn, work, lap, side)
+}

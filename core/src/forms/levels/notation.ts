@@ -1,0 +1,24 @@
+import type { LevelsBlock } from './schema.ts'
+import { fact, forAll, secondsFact } from '../../notation/facts.ts'
+import type { FormNotation } from '../../notation/formNotation.ts'
+import { endsFact } from '../../notation/commonFacts.ts'
+
+/** `levels 1-3 [4-6: 4-6], 60 s each, bonus` */
+export const levelsNotation: FormNotation<LevelsBlock> = {
+  name: 'Levels',
+  about: 'a skill ladder, lower grades its first steps',
+  opens: /^levels?\b/i,
+  facts: [
+    endsFact<LevelsBlock>('From and to level', 'levels', 200),
+    secondsFact<LevelsBlock>('seconds', { label: 'At each level', print: 'each', words: 'each(?: for)?', min: 1 }),
+    fact<LevelsBlock, boolean>({
+      label: 'The last row is a bonus',
+      field: { kind: 'flag' },
+      get: (b) => forAll(b.bonus),
+      set: (b, value) => (value ? { ...b, bonus: value.all } : b),
+      read: (text) => (/^(?:then )?(?:a )?bonus$/i.test(text) ? true : undefined),
+      print: () => 'bonus',
+      silent: (bonus) => !bonus,
+    }),
+  ],
+}

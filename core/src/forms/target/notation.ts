@@ -1,0 +1,34 @@
+import type { TargetBlock } from './schema.ts'
+import { countFact, fact, forAll } from '../../notation/facts.ts'
+import type { FormNotation } from '../../notation/formNotation.ts'
+
+type Targets = TargetBlock['targets']
+const one = /^(\d{1,2}(?:\.\d+)?)\s*m\s*(?:=|for)\s*(\d{1,2})$/i
+
+function readTargets(text: string): Targets | undefined {
+  const list = text.replace(/^targets?\s*/i, '').split(/\s*(?:\+|&|\band\b)\s*/i)
+  const targets = list.map((t) => {
+    const match = one.exec(t.trim())
+    return match && { metres: Number(match[1]), points: Number(match[2]) }
+  })
+  if (targets.some((t) => !t || t.metres < 0.5 || t.metres > 10 || t.points < 1 || t.points > 20)) return undefined
+  return targets.length <= 8 ? (targets as Targets) : undefined
+}
+
+/** `target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds` */
+export const targetNotation: FormNotation<TargetBlock> = {
+  name: 'Target',
+  about: 'throws at targets, points by distance',
+  opens: /^targets?\b/i,
+  facts: [
+    fact<TargetBlock, Targets>({
+      label: 'Targets',
+      get: (b) => forAll(b.targets),
+      set: (b, value) => (value ? { ...b, targets: value.all } : b),
+      read: readTargets,
+      print: (targets) => `target ${targets.map((t) => `${t.metres} m = ${t.points}`).join(' and ')}`,
+    }),
+    countFact<TargetBlock>('throws', { label: 'Throws a round', word: 'throw', words: 'throws?' }),
+    countFact<TargetBlock>('rounds', { label: 'Rounds', word: 'round', words: 'rounds?' }),
+  ],
+}

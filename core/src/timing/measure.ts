@@ -1,7 +1,0 @@
-import type { MeasureBlock } from '../session/forms/measure.ts'
-import type { StepBuilder } from './stepBuilder.ts'
-
-/** A measurement, on the clock. */
-export function timeMeasure(block: MeasureBlock, steps: StepBuilder): void {
-  steps.measure(block.test, steps.valueFor(block.trials), block.moment)
-}

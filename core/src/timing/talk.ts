@@ -1,7 +1,0 @@
-import type { TalkBlock } from '../session/forms/talk.ts'
-import type { StepBuilder } from './stepBuilder.ts'
-
-/** Explaining, fetching kit, drinking: its seconds, on the clock. */
-export function timeTalk(block: TalkBlock, steps: StepBuilder): void {
-  steps.talk(steps.valueFor(block.seconds), block.title)
-}
