@@ -25,6 +25,8 @@ export { seededRandom } from './distribution/seededRandom.ts'
 export { proposeQuiz } from './quiz/proposeQuiz.ts'
 export { operationsFor, sumsFor, type Sum } from './sums/sums.ts'
 export { forms, hasStations, stationsOf, type Block, type BlockOf, type Form } from './session/forms.ts'
+export { formTraits, traitsOf } from './session/formTraits.ts'
+export type { FormTraits } from './session/plainTraits.ts'
 export {
   isKept,
   roles,

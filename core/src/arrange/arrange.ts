@@ -6,6 +6,7 @@ import { sessionSeconds } from '../timing/sessionSeconds.ts'
 import { reorderStations } from '../session/edits/stations.ts'
 import { findBlock } from '../session/edits/locate.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
+import { traitsOf } from '../session/formTraits.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
@@ -41,15 +42,11 @@ export interface ArrangeAnswer {
 }
 
 /** Whether the order of a block's stations is the teacher's to choose, and nothing else hangs on it. */
-export const canArrange = (block: Block): boolean =>
-  ['list', 'intervals', 'rounds', 'sets', 'amrap', 'ladder'].includes(block.form) && stationsOf(block).length > 2
+export const canArrange = (block: Block): boolean => traitsOf(block).freeOrder && stationsOf(block).length > 2
 
 /** Whether any group comes round to the first station again. */
-function comesRound(block: Block, groupIds: readonly string[]): boolean {
-  if (block.form === 'intervals') return groupIds.some((g) => valueFor(block.laps, g).length > 1)
-  if (block.form === 'rounds') return groupIds.some((g) => valueFor(block.rounds, g) > 1)
-  return block.form === 'amrap' || block.form === 'ladder'
-}
+const comesRound = (block: Block, groupIds: readonly string[]): boolean =>
+  groupIds.some((g) => traitsOf(block).comesRound(block, g))
 
 /** A block's stations as each group does them. */
 interface BlockOrder {

@@ -6,6 +6,7 @@ import { roundHalfUp } from '../timing/span.ts'
 import type { Step } from '../timing/step.ts'
 import { totals } from '../timing/totals.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
+import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { cellAt } from '../session/station.ts'
@@ -56,9 +57,8 @@ export function blockLines(
 
 /** Sets or rounds of work with a weight in the hands. */
 function setsOf(block: Block, groupId: string): number | undefined {
-  if (block.form !== 'sets' && block.form !== 'rounds') return undefined
-  if (!block.stations.some((s) => valueFor(s.cells, groupId).load)) return undefined
-  return block.form === 'sets' ? valueFor(block.sets, groupId) : valueFor(block.rounds, groupId)
+  if (!stationsOf(block).some((s) => valueFor(s.cells, groupId).load)) return undefined
+  return traitsOf(block).sets?.(block, groupId)
 }
 
 /**

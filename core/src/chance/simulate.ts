@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { defaultPace } from '../timing/pace.ts'
@@ -5,7 +6,6 @@ import { StepBuilder } from '../timing/stepBuilder.ts'
 import type { Step } from '../timing/step.ts'
 import { timeBlock } from '../timing/formTimes.ts'
 import { capOf } from '../terms/dose.ts'
-import type { Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { Workout } from '../session/schema.ts'
 import { chanceModel, type ChanceModel } from '../timing/games/chanceModel.ts'
@@ -83,7 +83,7 @@ function partsOf(workout: Workout, group: Group, ours: Library, pace: number): P
       const chance = block.form === 'chance' ? chanceModel(block, along) : undefined
       // Without its cap, to see how far a child would get.
       const open = new StepBuilder(group, library, pace, along.carry)
-      timeBlock(withoutCap(block), open)
+      timeBlock(traitsOf(block).withoutCap?.(block) ?? block, open)
       timeBlock(block, along)
       const took = along.now - before
       if (block.form === 'amrap') return { ...led(took), cap: took }
@@ -104,8 +104,6 @@ function partsOf(workout: Workout, group: Group, ours: Library, pace: number): P
 }
 
 const led = (seconds: number) => ({ fixed: seconds, counted: new Float64Array(), limits: new Float64Array() })
-
-const withoutCap = (block: Block): Block => (block.form === 'rounds' ? { ...block, cap: undefined } : block)
 
 /** "As long as you can" ends at its cap. */
 const limitOf = (step: Step): number =>

@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import type { Policy } from '../terms/settings.ts'
 import type { Dose } from '../terms/dose.ts'
 import type { Form } from '../session/forms.ts'
@@ -21,7 +22,7 @@ export function firstDose(
   form: Form,
   hold: Policy['hold'] = 'byGrade',
 ): Dose | undefined {
-  if (form === 'intervals') return undefined
+  if (traitsOf({ form }).dose === 'clock') return undefined
   const takes = (unit: Dose['unit']) => move.measures.includes(unit)
   if (move.stretches && hold === 'breaths' && takes('breaths')) return { unit: 'breaths', amount: 3 }
   if (move.stretches && takes('seconds')) {

@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import type { Play } from '../publication/playSchema.ts'
 import type { Lane, Publication } from '../publication/schema.ts'
 
@@ -16,12 +17,9 @@ export interface Course {
   order: ReadonlyMap<string, number>
 }
 
-/** Forms whose steps are only how long it may take: the child plays them as one. */
-const playedAsOne = new Set(['amrap', 'chance'])
-
 /** Whether a child has to find something out and tap it in: that takes as long as it takes. */
 const answered = (step: PlayedStep, play: Play | undefined): boolean =>
-  step.kind === 'measure' || play?.form === 'quiz' || (play?.form === 'target' && step.kind === 'work')
+  step.kind === 'measure' || (play !== undefined && traitsOf(play).answered.some((kind) => kind === step.kind))
 
 /** Whoever ends it takes as long as it takes. */
 const patient = (step: PlayedStep): PlayedStep => ({ ...step, by: 'count' })
@@ -34,7 +32,7 @@ export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): Pl
   const steps: PlayedStep[] = []
   for (const step of lane.steps) {
     const play = lane.plays[step.block]
-    if (!play || !playedAsOne.has(play.form)) {
+    if (!play || traitsOf(play).playedAs !== 'one') {
       steps.push(answered(step, play) ? patient(step) : step)
       continue
     }

@@ -33,6 +33,10 @@ export function valueFor<T>(value: PerGroup<T>, groupId: string): T {
   return value.by && Object.hasOwn(value.by, groupId) ? value.by[groupId]! : value.all
 }
 
+/** The value of one group, or what holds for all where none is asked for. */
+export const ofGroup = <T>(value: PerGroup<T>, groupId: string | undefined): T =>
+  groupId === undefined ? value.all : valueFor(value, groupId)
+
 /** Whether a group has a value of its own. */
 export const hasOwn = (value: PerGroup<unknown>, groupId: string): boolean =>
   value.by !== undefined && Object.hasOwn(value.by, groupId)

@@ -12,6 +12,7 @@ import {
   type Form,
   type Role,
   type Section,
+  traitsOf,
 } from '@esfuerzo/core'
 import { useComposer } from './store.ts'
 import TextField from '../shared/TextField.vue'
@@ -25,7 +26,7 @@ const change = (fields: Partial<Omit<Section, 'id' | 'blocks'>>, what: string) =
 
 function onAddBlock(form: Form) {
   // Explaining comes before what it explains.
-  const before = form === 'talk' ? props.section.blocks[0]?.id : undefined
+  const before = traitsOf({ form }).explains ? props.section.blocks[0]?.id : undefined
   if (!composer.edit((w) => addBlock(w, props.section.id, form, before))) return
   const { blocks } = composer.workout.sections.find((s) => s.id === props.section.id)!
   const added = before ? blocks[0]! : blocks.at(-1)!

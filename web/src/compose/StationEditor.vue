@@ -10,6 +10,7 @@ import {
   type Scope,
   type Station,
   type Tempo,
+  traitsOf,
 } from '@esfuerzo/core'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../teacher/library.ts'
@@ -21,7 +22,6 @@ import LapChanges from './LapChanges.vue'
 import LikeMoves from './LikeMoves.vue'
 import NumberField from './NumberField.vue'
 import { moveEdit } from './rowEdits.ts'
-import { lapsOf } from './lapsOf.ts'
 import StairLevel from './StairLevel.vue'
 import { useComposer } from './store.ts'
 import type { Row } from './rows.ts'
@@ -42,9 +42,10 @@ const move = computed(() => library.moves.get(cell.value.move))
 const version = computed(() => move.value?.versions.find((v) => v.id === cell.value.version))
 const figure = computed(() => library.figures.get(version.value?.figure ?? move.value?.figure ?? ''))
 const cycle = computed(() => (version.value?.secondsPerRep ?? 2) * (figure.value?.reps ?? 1))
-const laps = computed(() => lapsOf(props.row.block, groups.value[0]?.id))
+const traits = computed(() => traitsOf(props.row.block))
+const laps = computed(() => traits.value.laps(props.row.block, groups.value[0]?.id))
 const weights = ref(false)
-const isClocked = computed(() => props.row.block.form === 'intervals')
+const isClocked = computed(() => traits.value.dose === 'clock')
 
 const change = (next: (now: Cell) => Cell, what: string) => composer.editCells(next, what, props.scope)
 const changeStation = (fields: Partial<Omit<Station, 'id' | 'cells'>>, what: string) =>

@@ -11,6 +11,7 @@ import {
   type Lap,
   type Library,
   type Unit,
+  traitsOf,
 } from '@esfuerzo/core'
 
 /** Finds words by key, as vue-i18n's `t` does. */
@@ -62,12 +63,9 @@ function doseAlone(block: Block, cell: Cell, group: Group, library: Library, t: 
     }
     return `${sides === 'each' ? '2 × ' : ''}${lapSeconds(laps, (lap) => lap.work)} s${goal}`
   }
-  const dose = cell.dose ?? (openForms.has(block.form) ? { unit: 'seconds' as const, amount: 30 } : undefined)
+  const dose = cell.dose ?? (traitsOf(block).dose === 'open' ? { unit: 'seconds' as const, amount: 30 } : undefined)
   return dose ? `${sides === 'each' ? '2 × ' : ''}${amountText(dose.amount, dose.unit, t)}` : ''
 }
-
-/** Forms that time a row without a dose at half a minute; the others bring a dose of their own. */
-const openForms: ReadonlySet<Block['form']> = new Set(['list', 'rounds', 'sets', 'amrap'])
 
 /** What a block's own row says for one group: its form, and the numbers that make it. */
 export function blockSummary(block: Block, groupId: string, t: Words): { text: string; dose: string } {

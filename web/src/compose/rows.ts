@@ -15,6 +15,7 @@ import {
   type Section,
   type Station,
   type Workout,
+  traitsOf,
 } from '@esfuerzo/core'
 import { blockSummary, doseText, type Words } from './cellText.ts'
 
@@ -135,7 +136,7 @@ export function rowsOf(workout: Workout, ours: Library, t: Words, folded: Readon
   for (const section of workout.sections) {
     const [first, ...others] = section.blocks
     // A block with a name of its own keeps a row of its own; a talk says its name in its cells.
-    const only = first && others.length === 0 && (!first.title || first.form === 'talk') ? first : undefined
+    const only = first && others.length === 0 && (!first.title || traitsOf(first).explains) ? first : undefined
     rows.push({ kind: 'section', id: section.id, section, block: only, spans: only ? blockSpans(only, groups, t) : [] })
     if (folded.has(section.id)) {
       n += section.blocks.reduce((sum, block) => sum + stationsOf(block).length, 0)

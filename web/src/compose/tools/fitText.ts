@@ -7,6 +7,8 @@ import {
   type LeverKind,
   type Library,
   type Workout,
+  traitsOf,
+  type Form,
 } from '@esfuerzo/core'
 import type { Words } from '../cellText.ts'
 
@@ -37,13 +39,7 @@ export function fitText(change: FitChange, workout: Workout, library: Pick<Libra
   return { where, what: whatText(change, block.form, workout, library, t), letters }
 }
 
-function whatText(
-  change: FitChange,
-  form: string,
-  workout: Workout,
-  library: Pick<Library, 'moves'>,
-  t: Words,
-): string {
+function whatText(change: FitChange, form: Form, workout: Workout, library: Pick<Library, 'moves'>, t: Words): string {
   const { lever, station } = change
   if (lever === 'stay') return t('fit.stay')
   if (lever === 'out') {
@@ -63,13 +59,9 @@ function whatText(
     : by.size === 1
       ? t(`fit.${[...by][0]! < 0 ? 'lessEach' : 'moreEach'}`, { by: amount(Math.abs([...by][0]!)) })
       : steps.map((s) => `${s.letter} ${s.text}`).join(', ')
-  return `${t(`fit.lever.${lever === 'laps' ? `laps_${lapWord(form)}` : lever}`)} ${text}`
+  return `${t(`fit.lever.${lever === 'laps' ? `laps_${traitsOf({ form }).lapWord}` : lever}`)} ${text}`
 }
 
 /** A stretch of time in a line of text, its unit never on the next line. @example '45 s', '1:20' */
 export const secondsText = (seconds: number, t: Words): string =>
   seconds < 60 ? t('unit.short.seconds', { n: seconds }).replace(' ', '\u00a0') : minutesText(seconds)
-
-/** What a form calls going through it once. */
-const lapWord = (form: string): string =>
-  form === 'intervals' ? 'laps' : form === 'sets' ? 'sets' : form === 'ladder' ? 'top' : 'rounds'

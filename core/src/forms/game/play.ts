@@ -1,0 +1,12 @@
+import type { PlayFor } from '../../publication/playFor.ts'
+import type { GameBlock } from './schema.ts'
+
+/** The rules are shown, and what comes of a miss. */
+export const gamePlay: PlayFor<GameBlock> = ({ setUp, rules, players, harder, onMiss }, { own, ofCell }) => ({
+  form: 'game',
+  setUp,
+  rules,
+  players,
+  harder,
+  ...(onMiss && { onMiss: ofCell(own(onMiss)) }),
+})

@@ -1,0 +1,13 @@
+import { ofGroup, valueFor } from '../../terms/perGroup.ts'
+import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
+import type { IntervalsBlock } from './schema.ts'
+
+/** Laps by the clock. */
+export const intervalsTraits: FormTraits<IntervalsBlock> = {
+  ...plainTraits,
+  freeOrder: true,
+  comesRound: (block, groupId) => valueFor(block.laps, groupId).length > 1,
+  laps: (block, groupId) => ofGroup(block.laps, groupId).length,
+  lapWord: 'laps',
+  dose: 'clock',
+}

@@ -1,0 +1,9 @@
+import type { PlayFor } from '../../publication/playFor.ts'
+import type { LevelsBlock } from './schema.ts'
+
+/** The child says which level it reached. */
+export const levelsPlay: PlayFor<LevelsBlock> = ({ stations, bonus }, { turn }) => ({
+  form: 'levels',
+  turns: stations.map(turn),
+  bonus,
+})

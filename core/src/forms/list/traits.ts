@@ -1,0 +1,5 @@
+import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
+import type { ListBlock } from './schema.ts'
+
+/** One after the other, in the teacher's own order. */
+export const listTraits: FormTraits<ListBlock> = { ...plainTraits, freeOrder: true, dose: 'open' }

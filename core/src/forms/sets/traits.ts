@@ -1,0 +1,13 @@
+import { ofGroup, valueFor } from '../../terms/perGroup.ts'
+import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
+import type { SetsBlock } from './schema.ts'
+
+/** Set by set of one move. */
+export const setsTraits: FormTraits<SetsBlock> = {
+  ...plainTraits,
+  freeOrder: true,
+  laps: (block, groupId) => ofGroup(block.sets, groupId),
+  lapWord: 'sets',
+  dose: 'open',
+  sets: (block, groupId) => valueFor(block.sets, groupId),
+}

@@ -1,0 +1,5 @@
+import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
+import type { TalkBlock } from './schema.ts'
+
+/** Words before what they explain. */
+export const talkTraits: FormTraits<TalkBlock> = { ...plainTraits, explains: true }
