@@ -135,7 +135,7 @@ export { arrange, canArrange, orderFindings, type ArrangeAnswer, type OrderFindi
 export { orderBound } from './arrange/orderBound.ts'
 export { orderCost, orderDistance, type OrderProblem } from './arrange/orderProblem.ts'
 export { exactTo, orderStations, type OrderSolution } from './arrange/orderStations.ts'
-export { type LeverKind } from './fit/levers.ts'
+export { type LeverKind } from './fit/lever.ts'
 
 export { minutesText, parseSeconds } from './timing/minutesText.ts'
 

@@ -49,7 +49,7 @@ ${[0, 2, 4]
   .join('\n')}
 
 Children differ by a log-normal factor, σ ${childSpread.child} from child to child and ${childSpread.step} from step to step (ours).
-What a change costs, and how far a lever goes, stands in core/src/fit/levers.ts (ours).
+What a change costs, and how far a lever goes, stands in core/src/fit/lever.ts and each form’s levers.ts (ours).
 
 ## How far a figure's joints bend
 

@@ -1,6 +1,7 @@
 import { changeBlock, findBlock } from '../session/edits/locate.ts'
 import type { Workout } from '../session/schema.ts'
-import { leversOf, type LeverKind } from './levers.ts'
+import type { LeverKind } from './lever.ts'
+import { leversOf } from './levers.ts'
 import { turnedFor, withoutStations } from './settings.ts'
 
 /**

@@ -1,6 +1,7 @@
 import type { Block, StationBlock } from '../session/forms.ts'
 import { hasStations, stationsOf } from '../session/forms.ts'
-import { leversOf, stationOutCost, type Lever } from './levers.ts'
+import type { Lever } from './lever.ts'
+import { leversOf, stationOutCost } from './levers.ts'
 
 /** A whole setting of a block's levers: how many steps each is turned, in their order. */
 export interface Setting {

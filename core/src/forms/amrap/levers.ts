@@ -1,0 +1,7 @@
+import { capLever, type LeversFor } from '../../fit/lever.ts'
+import type { AmrapBlock } from './schema.ts'
+
+const levers = [capLever<'amrap'>()]
+
+/** How long it goes on. */
+export const amrapLevers: LeversFor<AmrapBlock> = () => levers

@@ -1,0 +1,40 @@
+import { limits } from '../../base/limits.ts'
+import { costs, minutes, turned, type Bounds, type Lever, type LeversFor } from '../../fit/lever.ts'
+import type { ChanceBlock } from './schema.ts'
+
+type Stop = ChanceBlock['stop']
+
+/** How long chance goes on, the same for all groups: a lever over what its stop counts. */
+const stopLever = (
+  kind: 'cap' | 'draws',
+  bounds: Bounds,
+  read: (stop: Stop) => number,
+  stop: (n: number) => Stop,
+): Lever => ({
+  kind,
+  cost: costs[kind],
+  whole: true,
+  copy: (block) => block,
+  read: (block) => read((block as ChanceBlock).stop),
+  turn(block, _scope, steps) {
+    const to = turned(read((block as ChanceBlock).stop), steps, bounds)
+    return to === undefined ? undefined : { ...(block as ChanceBlock), stop: stop(to) }
+  },
+})
+const drawsLever = stopLever(
+  'draws',
+  { step: 1, least: 2, most: limits.stations },
+  (stop) => (stop.kind === 'draws' ? stop.draws : 0),
+  (draws) => ({ kind: 'draws', draws }),
+)
+const timeLever = stopLever(
+  'cap',
+  minutes,
+  (stop) => (stop.kind === 'seconds' ? stop.seconds : 0),
+  (seconds) => ({ kind: 'seconds', seconds }),
+)
+/** By what a chance block stops; a sheet to be cleared is as long as it is. */
+const byStop: Record<Stop['kind'], readonly Lever[]> = { draws: [drawsLever], seconds: [timeLever], cleared: [] }
+
+/** Draws or minutes. */
+export const chanceLevers: LeversFor<ChanceBlock> = (block) => byStop[block.stop.kind]
