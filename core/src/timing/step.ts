@@ -10,7 +10,7 @@ export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure
 export type BaseSayCode =
   'work' | 'workSide' | 'rest' | 'restNext' | 'changeTo' | 'standUp' | 'switchSide' | 'talk' | 'travel' | 'measure'
 
-/** What only one form says, `form.what`; its words stand in the form's notation file. */
+/** What only one form says, `form.what`; its words stand in the form's words.en.ts and words.es.ts. */
 export type FormSayCode = `${Form}.${string}`
 export type SayCode = BaseSayCode | FormSayCode
 

@@ -1,14 +1,14 @@
 import type { BaseSayCode, Say } from '../timing/step.ts'
 import type { Amount, Unit } from '../terms/dose.ts'
-import { doseInEnglish, formsInEnglish, sentencesInEnglish } from './en/say.ts'
-import { doseInSpanish, formsInSpanish, sentencesInSpanish } from './es/say.ts'
+import { doseInEnglish, sentencesInEnglish } from './en/say.ts'
+import { doseInSpanish, sentencesInSpanish } from './es/say.ts'
 import type { Language } from '../terms/language.ts'
 import { sayName, type Names } from './names.ts'
-import type { FormSentences, Sentences } from './sentences.ts'
+import { formSentences } from './formWords.ts'
+import type { Sentences } from './sentences.ts'
 
 /** Every language's words, each from its own file. */
 export const sentences: Record<Language, Sentences> = { en: sentencesInEnglish, es: sentencesInSpanish }
-export const formSentences: Record<Language, FormSentences> = { en: formsInEnglish, es: formsInSpanish }
 const doses: Record<Language, (amount: Amount, unit: Unit) => string> = { en: doseInEnglish, es: doseInSpanish }
 
 /**

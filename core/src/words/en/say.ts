@@ -1,7 +1,7 @@
 import type { TestId } from '../../session/blockParts.ts'
 import type { Say } from '../../timing/step.ts'
 import type { Amount, Unit } from '../../terms/dose.ts'
-import type { FormSentences, Sentences } from '../sentences.ts'
+import type { Sentences } from '../sentences.ts'
 
 const units: Record<Unit, [one: string, many: string]> = {
   reps: ['time', 'times'],
@@ -43,27 +43,4 @@ export const sentencesInEnglish: Sentences = {
   standUp: () => 'Stand up',
   travel: (p) => p.text || 'On to the next',
   measure: (p) => tests[p.test ?? 'pulse'],
-}
-
-/** What a form of work says of its own, by its code. */
-export const formsInEnglish: FormSentences = {
-  'amrap.go': (p) => p.title || 'As many rounds as you can',
-  'calls.call': (p, name) => p.title || name,
-  'chance.go': (p) => p.title || (p.text === 'coin' ? 'The coin decides' : 'Chance decides'),
-  'chance.draw': (p) =>
-    p.text === 'coin'
-      ? `Flip the coin: ${p.face}`
-      : p.text === 'toss'
-        ? 'Toss all five over the line'
-        : `Draw: ${p.face}`,
-  // In sessions sent before; nothing says it any more.
-  'chance.again': () => 'Flip again where a column is done',
-  'game.play': (p) => p.title || 'Play',
-  'intervals.pickNext': (p) => `Breathe. Then choose: number ${p.n} of ${p.of}`,
-  'intervals.pick': (p) => `Choose one: number ${p.n} of ${p.of}`,
-  'quiz.question': (p) => p.title ?? '',
-  'sums.sum': (p) =>
-    `${p.double === undefined ? (p.text ?? '') : `double ${p.double}${p.plus ? `, and ${p.plus}` : ''}`}: that many`,
-  'target.throw': (p) => `${p.n} throws, at most ${p.of} points`,
-  'target.collect': () => 'Collect, and write it down',
 }

@@ -1,8 +1,7 @@
 import type { TestId } from '../../session/blockParts.ts'
 import type { Say } from '../../timing/step.ts'
 import type { Amount, Unit } from '../../terms/dose.ts'
-import type { Face } from '../../session/station.ts'
-import type { FormSentences, Sentences } from '../sentences.ts'
+import type { Sentences } from '../sentences.ts'
 
 const units: Record<Unit, [one: string, many: string]> = {
   reps: ['vez', 'veces'],
@@ -44,47 +43,4 @@ export const sentencesInSpanish: Sentences = {
   standUp: () => 'Ponte de pie',
   travel: (p) => p.text || 'A la siguiente',
   measure: (p) => tests[p.test ?? 'pulse'],
-}
-
-const faces: Record<Face, string> = {
-  heads: 'cara',
-  tails: 'cruz',
-  clubs: 'tréboles',
-  diamonds: 'diamantes',
-  hearts: 'corazones',
-  spades: 'picas',
-  one: 'uno',
-  two: 'dos',
-  three: 'tres',
-  four: 'cuatro',
-  five: 'cinco',
-  six: 'seis',
-  left: 'izquierda',
-  right: 'derecha',
-}
-
-/** What a form of work says of its own, by its code. */
-export const formsInSpanish: FormSentences = {
-  'amrap.go': (p) => p.title || 'Todas las rondas que puedas',
-  'calls.call': (p, name) => p.title || name,
-  'chance.go': (p) => p.title || (p.text === 'coin' ? 'Decide la moneda' : 'Decide la suerte'),
-  'chance.draw': (p) =>
-    p.text === 'coin'
-      ? `Lanza la moneda: ${faces[p.face!]}`
-      : p.text === 'toss'
-        ? 'Lanza las cinco cosas por encima de la línea'
-        : `Saca: ${faces[p.face!]}`,
-  // In sessions sent before; nothing says it any more.
-  'chance.again': () => 'Lanza otra vez si la columna está hecha',
-  'game.play': (p) => p.title || 'A jugar',
-  'intervals.pickNext': (p) => `Respira. Luego elige: número ${p.n} de ${p.of}`,
-  'intervals.pick': (p) => `Elige uno: número ${p.n} de ${p.of}`,
-  'quiz.question': (p) => p.title ?? '',
-  'sums.sum': (p) => {
-    // Sessions that were sent out before doubles were numbers have them in English words.
-    const [, double = p.double, plus = p.plus] = /^double (\d+)(?:, and (\d+))?$/.exec(p.text ?? '') ?? []
-    return `${double === undefined ? (p.text ?? '') : `el doble de ${double}${plus ? `, y ${plus} más` : ''}`}: ese número`
-  },
-  'target.throw': (p) => `${p.n} lanzamientos, ${p.of} puntos como mucho`,
-  'target.collect': () => 'Recoge y apúntalo',
 }

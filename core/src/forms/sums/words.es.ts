@@ -1,0 +1,11 @@
+import type { Sentence } from '../../words/sentences.ts'
+import type { sumsEn } from './words.en.ts'
+
+/** What is said of it in Spanish, by code. */
+export const sumsEs: Record<keyof typeof sumsEn, Sentence> = {
+  'sums.sum': (p) => {
+    // Sessions that were sent out before doubles were numbers have them in English words.
+    const [, double = p.double, plus = p.plus] = /^double (\d+)(?:, and (\d+))?$/.exec(p.text ?? '') ?? []
+    return `${double === undefined ? (p.text ?? '') : `el doble de ${double}${plus ? `, y ${plus} más` : ''}`}: ese número`
+  },
+}
