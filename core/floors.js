@@ -40,6 +40,7 @@ export const aspects = {
   'words.es': 'words',
   levers: 'fit',
   play: 'publication',
+  played: 'run',
   sheet: 'sheets',
 }
 

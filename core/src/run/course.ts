@@ -1,4 +1,4 @@
-import { traitsOf } from '../session/formTraits.ts'
+import { playedOf } from './formPlayed.ts'
 import type { Play } from '../publication/playSchema.ts'
 import type { Lane, Publication } from '../publication/schema.ts'
 
@@ -19,7 +19,7 @@ export interface Course {
 
 /** Whether a child has to find something out and tap it in: that takes as long as it takes. */
 const answered = (step: PlayedStep, play: Play | undefined): boolean =>
-  step.kind === 'measure' || (play !== undefined && traitsOf(play).answered.some((kind) => kind === step.kind))
+  step.kind === 'measure' || playedOf(play).answered?.includes(step.kind) === true
 
 /** Whoever ends it takes as long as it takes. */
 const patient = (step: PlayedStep): PlayedStep => ({ ...step, by: 'count' })
@@ -32,16 +32,16 @@ export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): Pl
   const steps: PlayedStep[] = []
   for (const step of lane.steps) {
     const play = lane.plays[step.block]
-    if (!play || traitsOf(play).playedAs !== 'one') {
+    const { asOne } = playedOf(play)
+    if (!play || !asOne) {
       steps.push(answered(step, play) ? patient(step) : step)
       continue
     }
     const last = steps.at(-1)
     if (last?.block !== step.block) {
-      const clocked =
-        play.form === 'amrap' ? play.seconds : play.form === 'chance' && play.stop.kind === 'seconds' && play.stop.most
+      const clocked = asOne.clock(play)
       const title = titles.get(step.block)
-      const params = { ...(title && { title }), ...(play.form === 'chance' && { text: play.device }) }
+      const params = { ...(title && { title }), ...asOne.params?.(play) }
       const { at, section, block } = step
       const seconds = clocked ? { low: clocked, typical: clocked, high: clocked } : { ...step.seconds }
       steps.push({
@@ -61,7 +61,12 @@ export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): Pl
 }
 
 const capsOf = (lane: Lane): ReadonlyMap<string, number> =>
-  new Map(Object.entries(lane.plays).flatMap(([id, play]) => (play?.form === 'rounds' ? [[id, play.seconds]] : [])))
+  new Map(
+    Object.entries(lane.plays).flatMap(([id, play]) => {
+      const cap = play && playedOf(play).cap?.(play)
+      return cap === undefined ? [] : [[id, cap]]
+    }),
+  )
 
 /**
  * What a player runs.

@@ -21,10 +21,6 @@ export interface FormTraits<B extends Block> {
   sets?: (block: B, groupId: string) => number
   /** The block as it would go on if nothing but its work ended it; undefined where nothing else does. */
   withoutCap?: (block: B) => B
-  /** How a child plays it: by its steps, or as one step however many the timeline has. */
-  playedAs: 'steps' | 'one'
-  /** Kinds of its steps that a child has to find an answer to: they take as long as they take. */
-  answered: readonly ('work' | 'talk')[]
   /** Whether it explains what comes after it, and so goes before. */
   explains?: boolean
 }
@@ -36,6 +32,4 @@ export const plainTraits = {
   laps: () => 1,
   lapWord: 'rounds',
   dose: 'form',
-  playedAs: 'steps',
-  answered: [],
 } satisfies FormTraits<Block>

@@ -7,5 +7,4 @@ export const amrapTraits: FormTraits<AmrapBlock> = {
   freeOrder: true,
   comesRound: () => true,
   dose: 'open',
-  playedAs: 'one',
 }

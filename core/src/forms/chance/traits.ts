@@ -2,4 +2,4 @@ import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { ChanceBlock } from './schema.ts'
 
 /** Chance says what comes next. */
-export const chanceTraits: FormTraits<ChanceBlock> = { ...plainTraits, dose: 'own', playedAs: 'one' }
+export const chanceTraits: FormTraits<ChanceBlock> = { ...plainTraits, dose: 'own' }

@@ -1,0 +1,20 @@
+import { amrapPlayed } from '../forms/amrap/played.ts'
+import { chancePlayed } from '../forms/chance/played.ts'
+import { quizPlayed } from '../forms/quiz/played.ts'
+import { roundsPlayed } from '../forms/rounds/played.ts'
+import { targetPlayed } from '../forms/target/played.ts'
+import type { Play, PlayOf } from '../publication/playSchema.ts'
+import type { Played } from './played.ts'
+
+/** How each form is played; the others by their steps. */
+const formPlayed: { [F in Play['form']]?: Played<PlayOf<F>> } = {
+  amrap: amrapPlayed,
+  chance: chancePlayed,
+  quiz: quizPlayed,
+  rounds: roundsPlayed,
+  target: targetPlayed,
+}
+
+/** How what is played of a block is played; nothing where there is nothing to say of it. */
+export const playedOf = (play: Play | undefined): Played<Play> =>
+  (play && (formPlayed[play.form] as Played<Play> | undefined)) ?? {}
