@@ -3,6 +3,7 @@ import type { Say } from '../timing/step.ts'
 import { phrasesIn, type Language } from '../terms/language.ts'
 import { moveNames } from '../words/names.ts'
 import { sayText } from '../words/say.ts'
+import { sheetOf } from './formSheets.ts'
 import { sheetRows } from './sheetRows.ts'
 
 /** Something a session asks a child to write down. */
@@ -32,21 +33,14 @@ export function recordRows(publication: Publication, lane: Lane, language: Langu
       const stations = block.rows.flatMap(({ record, name, boxes, kg }): RecordRow[] =>
         record ? [{ ...place, kind: 'station', name, boxes, ...(kg !== undefined && { kg }) }] : [],
       )
-      const own = ({ form }: NonNullable<typeof play>): RecordRow[] =>
-        form === 'amrap'
-          ? [{ ...place, kind: 'rounds', boxes: 1 }]
-          : form === 'levels'
-            ? [{ ...place, kind: 'level', boxes: 1 }]
-            : form === 'target'
-              ? [{ ...place, kind: 'points', boxes: Math.max(...steps.map((s) => s.lap ?? 1)) }]
-              : []
-      const trials = play?.form === 'measure' ? play.trials : measures.length
+      const { record, trials } = sheetOf(play)
+      const own: RecordRow[] = record ? [{ ...place, kind: record.kind, boxes: record.boxes(steps) }] : []
       const measured: RecordRow[] = measures.slice(0, 1).map((s) => ({
         ...place,
         kind: 'measure',
         name: sayText(s.say as Say, names, language),
-        boxes: trials,
+        boxes: (play && trials?.(play)) ?? measures.length,
       }))
-      return [...stations, ...(play ? own(play) : []), ...measured]
+      return [...stations, ...own, ...measured]
     })
 }

@@ -5,58 +5,10 @@ import type { Amount } from '../terms/dose.ts'
 import type { Unit } from '../terms/units.ts'
 import { phrasesIn, type Language } from '../terms/language.ts'
 import { moveNames } from '../words/names.ts'
+import { sheetOf } from './formSheets.ts'
+import type { SheetBlock, SheetRow, SheetSection } from './sheetBlock.ts'
 import { partTitle } from '../words/parts.ts'
 import { doseWords, sayText } from '../words/say.ts'
-
-/** One station as paper shows it to a lane. */
-export interface SheetRow {
-  /** Its station's id; what a game asks for on a miss has none. */
-  station?: string
-  name: string
-  /** How many or how long; the empty string where a clock or the child says. */
-  dose: string
-  /** Whether it is done on each side. */
-  eachSide: boolean
-  /** What to do, said to a child: the version's own words, then the first cues. */
-  cues: string[]
-  /** Id of its figure in the publication. */
-  figure?: string
-  /** The side of the coin, suit or number that calls it, in a game of chance. */
-  face?: string
-  /** Boxes to write in: one a lap, set or round; one where chance or the child says how often it comes. */
-  boxes: number
-  /** What the boxes are for, where the session asks for a result. */
-  record?: Unit
-  /** Kilograms it is done with. */
-  kg?: number
-}
-
-/** A block as paper shows it. */
-export interface SheetBlock {
-  id: string
-  title?: string
-  /** How often it is gone through; once, where chance, a clock or the rungs say how often. */
-  times: number
-  /** What chance is asked, and until when: a number of draws or seconds. */
-  chance?: Pick<PlayOf<'chance'>, 'device' | 'stop'>
-  /** How many of the rows are chosen each time. */
-  pick?: number
-  /** Seconds after which it is over: as many rounds as fit, or as far as one comes. */
-  cap?: { seconds: number; asMany: boolean }
-  /** Seconds of work and rest by the clock, one pair a lap where laps differ, else one. */
-  pace: { work: number; rest: number }[]
-  rows: SheetRow[]
-  /** Lines of a form without stations: rules, questions, what is measured. */
-  lines: string[]
-}
-
-export interface SheetSection {
-  id: string
-  title: string
-  surprise: boolean
-  seconds: number
-  blocks: SheetBlock[]
-}
 
 /** Two cues are what a reader takes in beside a picture. */
 const cuesShown = 2
@@ -93,26 +45,16 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
   function blockOf(id: string, title: string | undefined): SheetBlock {
     const steps = lane.steps.filter((s) => s.block === id)
     const play = lane.plays[id]
-    const turns =
-      play && 'turns' in play
-        ? play.turns
-        : play?.form === 'chance'
-          ? play.table.flatMap((face) => face.turns)
-          : play?.form === 'game' && play.onMiss
-            ? [play.onMiss]
-            : []
-    const chance = play?.form === 'chance' ? play : undefined
-    const asMany = play?.form === 'amrap'
-    // What a draw or a round asks for is no lap: it is done once each, however often it comes.
-    const lapOf = (step: (typeof steps)[number]) => (chance || asMany ? 1 : (step.set ?? step.lap ?? 1))
-    const numbered = chance?.device === 'cards' || chance?.device === 'toss'
+    const sheet = sheetOf(play)
+    const turns = !play ? [] : (sheet.turns?.(play) ?? ('turns' in play ? play.turns : []))
+    const chance = play && 'table' in play ? play : undefined
+    const lapOf = (step: (typeof steps)[number]) => (sheet.once ? 1 : (step.set ?? step.lap ?? 1))
+    const said = (step: (typeof steps)[number]) => sayText(step.say as Say, names, language)
     /** The sum that says how many, where one does: its answer is the child's to find. */
     const sums = new Map(
-      steps.flatMap((s) =>
-        s.say.code === 'sums.sum' && s.station ? [[s.station, sayText(s.say as Say, names, language)] as const] : [],
-      ),
+      steps.flatMap((s) => (s.say.code === 'sums.sum' && s.station ? [[s.station, said(s)] as const] : [])),
     )
-    const noDose = numbered || play?.form === 'ladder'
+    const noDose = play !== undefined && sheet.noDose?.(play) === true
     const faceOf = (station: string | undefined) =>
       chance?.table.find(({ turns }) => turns.some((turn) => turn.station === station))?.face
     const faced = (station: string | undefined) => {
@@ -148,28 +90,14 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
         boxes: 1,
       })
     }
-    const lines = !play
-      ? steps
-          .filter((s) => (s.kind === 'talk' && s.say.code !== 'sums.sum') || s.kind === 'measure')
-          .map((s) => sayText(s.say as Say, names, language))
-      : play.form === 'game'
-        ? [play.setUp, play.rules, ...play.harder.map((line) => `+ ${line}`)].filter(Boolean)
-        : play.form === 'quiz'
-          ? play.questions.map((q) => `${q.ask}  ${q.answers.join(' / ')}`)
-          : play.form === 'target'
-            ? [...new Set(steps.filter((s) => s.kind === 'work').map((s) => sayText(s.say as Say, names, language)))]
-            : play.form === 'ladder'
-              ? [play.rungs.join(' · ')]
-              : play.form === 'measure'
-                ? steps.map((s) => sayText(s.say as Say, names, language))
-                : []
+    const lines = play
+      ? (sheet.lines?.(play, steps, said) ?? [])
+      : steps.filter((s) => (s.kind === 'talk' && s.say.code !== 'sums.sum') || s.kind === 'measure').map(said)
     return {
       id,
       ...(title && { title }),
-      times: play?.form === 'ladder' ? 1 : Math.max(1, ...steps.map(lapOf)),
-      ...(chance && { chance: { device: chance.device, stop: chance.stop } }),
-      ...(play?.form === 'intervals' && { pick: play.pick }),
-      ...((play?.form === 'amrap' || play?.form === 'rounds') && { cap: { seconds: play.seconds, asMany } }),
+      times: sheet.goneThroughOnce ? 1 : Math.max(1, ...steps.map(lapOf)),
+      ...(play && sheet.block?.(play)),
       pace: paceOf(lane, id),
       rows: chance ? inTableOrder(chance, rows) : rows,
       lines: [...new Set(lines)].filter((line) => line !== title),
