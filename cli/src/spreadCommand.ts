@@ -6,6 +6,7 @@ import {
   quantile,
   simulate,
   spreadOf,
+  isChance,
   type Finish,
   type LineOutlook,
   type Spread,
@@ -45,7 +46,7 @@ export function spreadCommand(text: string, children = '10000'): SpreadAnswer {
         chance: workout.sections
           .flatMap((s) => s.blocks)
           .flatMap((block) => {
-            if (block.form !== 'chance') return []
+            if (!isChance(block)) return []
             const { seconds, draws, lines } = chanceOutlook(block, group, workout, library)
             const median = quantile(seconds, 0.5)
             return [{ block: block.id, seconds: spreadOf(seconds), median, draws: spreadOf(draws), lines }]

@@ -12,7 +12,7 @@ export { defaultGradeNames, gradesName, letters, type Group, type Letter } from 
 export { cellAt, type Cell, type Face, type LapChange, type Station, type Tempo } from './session/station.ts'
 export { type Lap } from './forms/intervals/schema.ts'
 export { rungs, rungsFor } from './forms/ladder/schema.ts'
-export { chanceTable, deviceFaces, type Device } from './forms/chance/schema.ts'
+export { chanceTable, deviceFaces, type Device, isChance } from './forms/chance/schema.ts'
 export { type Question } from './forms/quiz/schema.ts'
 export { amrapRounds } from './forms/amrap/time.ts'
 export { binomial, mean, quantile, spreadOf, type Chances, type Spread } from './distribution/chances.ts'

@@ -67,9 +67,10 @@ function setsOf(block: Block, groupId: string): number | undefined {
  * @param seconds the whole block's
  */
 export function clockLines(block: Block, group: Group, seconds: number, library: Library, pace: number): LineUse[] {
-  if (block.form !== 'intervals' || block.stations.length === 0) return []
+  const clock = traitsOf(block).clock?.(block, group.id)
+  if (!clock || stationsOf(block).length === 0) return []
   const lines = gradeLines(group)
-  const laps = valueFor(block.laps, group.id)
+  const { laps, lapRest, pick } = clock
   const uses = { work: 0, workPerRest: 0, changeOver: 0 }
   const turns = laps.map((_, l) =>
     stationsOf(block).map((station) => {
@@ -82,9 +83,9 @@ export function clockLines(block: Block, group: Group, seconds: number, library:
     const here = turns[l]!
     here.forEach(({ stance }, i) => {
       const next = here[i + 1] ?? turns[l + 1]?.[0]
-      if (!next || block.pick) return
+      if (!next || pick) return
       const lastOfLap = i === here.length - 1
-      const own = lastOfLap && block.lapRest ? valueFor(block.lapRest, group.id) : rest
+      const own = lastOfLap ? (lapRest ?? rest) : rest
       const needed = roundHalfUp(changeSeconds(stance, next.stance) * pace)
       uses.changeOver = Math.max(uses.changeOver, needed - own)
     })

@@ -1,3 +1,5 @@
+import { isChance } from '../forms/chance/schema.ts'
+import { stationsOf } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
@@ -80,18 +82,16 @@ function partsOf(workout: Workout, group: Group, ours: Library, pace: number): P
   return workout.sections.flatMap((section) =>
     section.blocks.map((block): Part => {
       const before = along.now
-      const chance = block.form === 'chance' ? chanceModel(block, along) : undefined
+      const chance = isChance(block) ? chanceModel(block, along) : undefined
       // Without its cap, to see how far a child would get.
       const open = new StepBuilder(group, library, pace, along.carry)
       timeBlock(traitsOf(block).withoutCap?.(block) ?? block, open)
       timeBlock(block, along)
       const took = along.now - before
-      if (block.form === 'amrap') return { ...led(took), cap: took }
-      if (chance && block.form === 'chance' && block.stations.length) {
-        if (block.stop.kind === 'seconds') return { ...led(took), cap: took }
-        return { ...led(0), cap: Infinity, chance }
-      }
-      const cap = block.form === 'rounds' && block.cap ? along.valueFor(block.cap) : Infinity
+      const traits = traitsOf(block)
+      if (traits.timed?.(block)) return { ...led(took), cap: took }
+      if (chance && stationsOf(block).length) return { ...led(0), cap: Infinity, chance }
+      const cap = traits.cap?.(block, group.id) ?? Infinity
       const counted = open.steps.filter((s) => s.by === 'count')
       return {
         fixed: open.steps.filter((s) => s.by === 'clock').reduce((sum, s) => sum + s.seconds.typical, 0),

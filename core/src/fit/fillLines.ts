@@ -1,7 +1,7 @@
 import { gradeLines } from '../bounds/gradeLines.ts'
 import type { Block } from '../session/forms.ts'
+import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
-import { valueFor } from '../terms/perGroup.ts'
 
 /**
  * How far a session may be filled up by its clock: a slot not past the grade's line whatever is done in it, a rest not
@@ -11,8 +11,8 @@ import { valueFor } from '../terms/perGroup.ts'
  * @example a circuit of 30/40 for grades 4–6: [[30, 60], [10, 0]]
  */
 export function fillLines(block: Block, group: Group): [value: number, most: number][] {
-  if (block.form !== 'intervals') return []
-  const laps = valueFor(block.laps, group.id)
+  const laps = traitsOf(block).clock?.(block, group.id).laps
+  if (!laps) return []
   return [
     [Math.max(...laps.map((lap) => lap.work)), gradeLines(group).work],
     [Math.max(...laps.map((lap) => lap.rest - lap.work)), 0],

@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import { blockLines, clockLines, type LineUse } from '../bounds/blockLines.ts'
 import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
@@ -206,7 +207,7 @@ export class LaneTimes {
 
   #wayKey(block: Block, carry: Carry): string {
     // Talk covers change-overs as rest does: how much, depends on how long it is made.
-    if (block.form === 'talk') return carryKey(carry)
+    if (traitsOf(block).explains) return carryKey(carry)
     return variantsOf(block, Infinity, new Set())
       .map(({ out }) => {
         const steps = this.#steps(withoutStations(block, out), carry)

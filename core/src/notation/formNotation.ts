@@ -1,5 +1,5 @@
 import type { Block } from '../session/forms.ts'
-import type { Station } from '../session/station.ts'
+import type { Face, Station } from '../session/station.ts'
 import type { Fact } from './facts.ts'
 
 /** What one form of work is called and how it is written. */
@@ -18,11 +18,15 @@ export interface FormNotation<B extends Block> {
     read: (word: string, block: B) => Partial<Pick<Station, 'face' | 'storyName'>> | undefined
     print: (station: Station) => string | undefined
   }
+  /** Faces of the columns, where rows in one line are parted by bars. */
+  columns?: (block: B) => readonly Face[]
   /** Lines of its own below its line. */
   lines?: {
     /** The block with what a line says; undefined where it says nothing of this form's. */
     read: (line: string, block: B) => B | undefined
     print: (block: B) => string[]
+    /** Fields that its first line says, though lines say the others. */
+    facts?: readonly string[]
     /** The block without what its lines cannot say. */
     strip: (block: B) => B
   }

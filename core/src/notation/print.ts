@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import { cellsFor } from '../library/cellsFor.ts'
 import type { Library } from '../library/library.ts'
 import { sameValue } from '../base/sameValue.ts'
@@ -69,19 +70,9 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
   }
 }
 
-/** Whether a list's line goes without saying: it is plain, and what comes before it takes no moves. */
-function isPlainList(block: Block, before: Block | undefined): boolean {
-  return (
-    block.form === 'list' &&
-    block.stations.length > 0 &&
-    !block.title &&
-    !block.note &&
-    !block.travel &&
-    block.restAfter.all === 0 &&
-    !block.restAfter.by &&
-    (!before || !('stations' in before))
-  )
-}
+/** Whether a block's line goes without saying: it is plain, and what comes before it takes no moves. */
+const isUnsaid = (block: Block, before: Block | undefined): boolean =>
+  traitsOf(block).goesWithoutSaying?.(block) === true && (!before || !('stations' in before))
 
 const quoted = (text: string) => text.split('\n').map((line) => `> ${line}`)
 
@@ -94,7 +85,7 @@ export function printBlock(
 ): string[] {
   return [
     ...(block.title ? [`### ${block.title}`] : []),
-    ...(isPlainList(block, before) ? [] : [printFormLine(block, groups)]),
+    ...(isUnsaid(block, before) ? [] : [printFormLine(block, groups)]),
     ...(block.note ? quoted(block.note) : []),
     ...(notationOf(block.form).lines?.print(block) ?? []),
     ...stationsOf(block).map((station) => printStation(station, block, groups, library)),

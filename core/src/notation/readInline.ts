@@ -1,5 +1,5 @@
+import { notationOf } from './formNotations.ts'
 import type { Library } from '../library/library.ts'
-import { deviceFaces } from '../forms/chance/schema.ts'
 import { newBlock, type Block } from '../session/forms.ts'
 import type { Dose } from '../terms/dose.ts'
 import type { Group } from '../terms/group.ts'
@@ -107,10 +107,10 @@ function readHeaded(text: string, groups: readonly Group[], library: Library, li
   const tail = text.slice(from)
   const { block, common } = opened
   if (!('stations' in block)) return undefined
-  if (block.form !== 'chance') return { block, common, rows: rowsOf(tail, from), problems: [] }
+  const faces = notationOf(block.form).columns?.(block)
+  if (!faces) return { block, common, rows: rowsOf(tail, from), problems: [] }
   // Each column under its face; a line without bars is dealt out.
   const columns = tail.split('|')
-  const faces = deviceFaces[block.device]
   let at = from
   const rows = columns.flatMap((column, i) => {
     const start = at

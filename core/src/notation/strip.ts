@@ -85,7 +85,9 @@ export function stripBlock(
     const facts = new Set(Object.keys(stripped))
     stripped = {
       ...own,
-      ...Object.fromEntries(Object.entries(stripped).filter(([k]) => !(k in own) || isFact(k, block.form))),
+      ...Object.fromEntries(
+        Object.entries(stripped).filter(([k]) => !(k in own) || notation.lines?.facts?.includes(k)),
+      ),
     } as Block
     for (const key of Object.keys(stripped))
       if (!facts.has(key)) delete (stripped as unknown as Record<string, unknown>)[key]
@@ -101,9 +103,6 @@ export function stripBlock(
     ...('stations' in rest && { stations: stations.map((s) => stripStation(s, block, groupIds, ids, library)) }),
   } as Block
 }
-
-/** Whether a field of a form is said by its line, not by lines of its own. */
-const isFact = (key: string, form: Block['form']): boolean => form === 'game' && key === 'seconds'
 
 /**
  * A session without what a whiteboard text cannot say: ids, letters and ages, pins, story names, focus, records, kit,

@@ -1,3 +1,4 @@
+import { traitsOf } from '../session/formTraits.ts'
 import { utf8Length } from '../base/utf8Length.ts'
 import { fetchList } from '../home/fetchList.ts'
 import { libraryFor } from '../library/carryMoves.ts'
@@ -74,7 +75,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
   }
 
   // A measurement is shown too.
-  const figures = new Set(blocks.some((b) => b.form === 'measure' && b.test === 'sitAndReach') ? ['seated-reach'] : [])
+  const figures = new Set(blocks.flatMap((b) => traitsOf(b).figures?.(b) ?? []))
   const moves = [...used].map(([id, shown]) => {
     const move = library.moves.get(id)!
     // A child may always go over to an easier one. The standard version names the move even where nobody does it.

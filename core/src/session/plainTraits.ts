@@ -1,4 +1,16 @@
+import type { Lap } from '../forms/intervals/schema.ts'
 import type { Block } from './forms.ts'
+
+/** Laps of work and rest for one group. */
+export interface Clock {
+  laps: readonly Lap[]
+  /** In place of a lap's last rest, between laps. */
+  lapRest?: number | undefined
+  /** How many of the rows a child picks. */
+  pick?: number | undefined
+  /** Whether a move done on each side takes two slots. */
+  twoSlots: boolean
+}
 
 /** What others ask of a form, answered by the form itself: nobody else looks at which form a block has. */
 export interface FormTraits<B extends Block> {
@@ -21,6 +33,16 @@ export interface FormTraits<B extends Block> {
   sets?: (block: B, groupId: string) => number
   /** The block as it would go on if nothing but its work ended it; undefined where nothing else does. */
   withoutCap?: (block: B) => B
+  /** A clock that gives every row its seconds, for one group. */
+  clock?: (block: B, groupId: string) => Clock
+  /** Whether it goes on for its time, whatever is done in it. */
+  timed?: (block: B) => boolean
+  /** Seconds after which a group stops, done or not; undefined where nothing but its work ends it. */
+  cap?: (block: B, groupId: string) => number | undefined
+  /** Whether its line goes without saying where its rows stand by themselves. */
+  goesWithoutSaying?: (block: B) => boolean
+  /** Figures it shows besides those of its moves, by id. */
+  figures?: (block: B) => readonly string[]
   /** Whether it explains what comes after it, and so goes before. */
   explains?: boolean
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { canArrange, notationOf, setBlockWords, type Block, type Scope } from '@esfuerzo/core'
+import { canArrange, notationOf, setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
 import { formEditors } from './forms/editors.ts'
 import { useComposer } from './store.ts'
 import TextField from '../shared/TextField.vue'
@@ -39,7 +39,7 @@ function onLink() {
       {{ t('arrange.title') }} <kbd>A</kbd>
     </button>
     <button
-      v-else-if="block.form === 'chance'"
+      v-else-if="isChance(block)"
       type="button"
       class="ask link"
       @click="composer.tool = { kind: 'chance', block: block.id }"

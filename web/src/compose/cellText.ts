@@ -5,6 +5,8 @@ import {
   printBlockFor,
   valueFor,
   type Amount,
+  type Form,
+  type BlockOf,
   type Block,
   type Cell,
   type Group,
@@ -53,10 +55,11 @@ export function doseText(block: Block, cell: Cell, group: Group, library: Librar
 function doseAlone(block: Block, cell: Cell, group: Group, library: Library, t: Words): string {
   if (!library.moves.get(cell.move)?.versions.some((v) => v.id === cell.version)) return ''
   const { sides } = performedBy(cell, library)
-  if (block.form === 'intervals') {
-    const laps = valueFor(block.laps, group.id)
+  const clock = traitsOf(block).clock?.(block, group.id)
+  if (clock) {
+    const { laps } = clock
     const goal = cell.dose ? ` · ${amountText(cell.dose.amount, cell.dose.unit, t)}` : ''
-    if (sides === 'each' && block.sideSlots !== 2) {
+    if (sides === 'each' && !clock.twoSlots) {
       const first = laps[0]!.work
       const same = laps.every((lap) => lap.work === first)
       return same ? `${Math.ceil(first / 2)} + ${Math.floor(first / 2)} s${goal}` : `${t('cell.halfEach')}${goal}`
@@ -68,18 +71,32 @@ function doseAlone(block: Block, cell: Cell, group: Group, library: Library, t: 
 }
 
 /** What a block's own row says for one group: its form, and the numbers that make it. */
-export function blockSummary(block: Block, groupId: string, t: Words): { text: string; dose: string } {
-  if (block.form === 'talk')
-    return { text: block.title ?? t('form.talk'), dose: minutesText(valueFor(block.seconds, groupId)) }
-  if (block.form === 'list') {
-    const rest = valueFor(block.restAfter, groupId)
-    return { text: t('form.list'), dose: rest ? t('cell.rest', { n: rest }) : '' }
+export function blockSummary(block: Block, groupId: string, t: Words): Summary {
+  const clock = traitsOf(block).clock?.(block, groupId)
+  if (!clock) {
+    const own = formSummaries[block.form] as ((b: Block, groupId: string, t: Words) => Summary) | undefined
+    return own?.(block, groupId, t) ?? { text: printBlockFor(block, groupId) || notationOf(block.form).about, dose: '' }
   }
-  if (block.form !== 'intervals')
-    return { text: printBlockFor(block, groupId) || notationOf(block.form).about, dose: '' }
-  const laps = valueFor(block.laps, groupId)
-  const lapRest = block.lapRest && valueFor(block.lapRest, groupId)
+  const { laps, lapRest } = clock
   const pairs = [...new Set(laps.map((lap) => `${lap.work} / ${lap.rest}`))]
   const rest = lapRest === undefined ? '' : ` · ${t('cell.lapRest', { n: lapRest })}`
   return { text: `${t('cell.laps', { n: laps.length })}${rest}`, dose: pairs.join(', ') }
+}
+
+/** What a block's row says for one group: words, and the numbers that make it. */
+interface Summary {
+  text: string
+  dose: string
+}
+
+/** Of forms whose facts are not what a teacher looks for in its row. */
+const formSummaries: { [F in Form]?: (block: BlockOf<F>, groupId: string, t: Words) => Summary } = {
+  talk: (block, groupId, t) => ({
+    text: block.title ?? t('form.talk'),
+    dose: minutesText(valueFor(block.seconds, groupId)),
+  }),
+  list: (block, groupId, t) => {
+    const rest = valueFor(block.restAfter, groupId)
+    return { text: t('form.list'), dose: rest ? t('cell.rest', { n: rest }) : '' }
+  },
 }

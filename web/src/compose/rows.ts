@@ -8,6 +8,7 @@ import {
   stationsOf,
   valueFor,
   type Block,
+  isChance,
   type Cell,
   type Group,
   type Library,
@@ -116,7 +117,7 @@ function stationRow(
 
 /** The face of the coin, card or die a row stands under. */
 function faceName(block: Block, station: Station, t: Words): string {
-  if (block.form !== 'chance') return ''
+  if (!isChance(block)) return ''
   const face = [...chanceTable(block)].find(([, stations]) => stations.includes(station))?.[0]
   return face ? t(`face.${face}`) : ''
 }

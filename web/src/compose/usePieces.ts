@@ -1,5 +1,15 @@
 import type { ComputedRef, Ref } from 'vue'
-import { idsOf, parse, partOf, pasteParts, readPart, type Part, type Workout } from '@esfuerzo/core'
+import {
+  idsOf,
+  parse,
+  partOf,
+  pasteParts,
+  readPart,
+  traitsOf,
+  stationsOf,
+  type Part,
+  type Workout,
+} from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 import type { Message } from './message.ts'
@@ -68,8 +78,8 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, a
     if (headings) return read.sections.map((section) => partOf(read, section))
     const blocks = read.sections.flatMap((s) => s.blocks)
     const [only] = blocks
-    const plainList = blocks.length === 1 && only?.form === 'list' && only.restAfter.all === 0
-    if (plainList && selectedRow.value && targetBlock()) return [partOf(read, only.stations)]
+    const plainList = blocks.length === 1 && only && traitsOf(only).goesWithoutSaying?.(only)
+    if (plainList && selectedRow.value && targetBlock()) return [partOf(read, [...stationsOf(only)])]
     return blocks.map((block) => partOf(read, block))
   }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { languages, type Language, type Workout } from '@esfuerzo/core'
+import { languages, isChance, type Language, type Workout } from '@esfuerzo/core'
 import { papers, sheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
 
@@ -13,7 +13,7 @@ const language = ref<Language>('en')
 const paper = ref<Paper>('a4')
 /** A sheet for a form the session does not have would be empty. */
 const kinds = computed(() => {
-  const chances = props.workout.sections.flatMap((s) => s.blocks).filter((b) => b.form === 'chance')
+  const chances = props.workout.sections.flatMap((s) => s.blocks).filter(isChance)
   return sheetKinds.filter((kind) =>
     kind === 'coin'
       ? chances.some((b) => b.device !== 'cards')

@@ -10,6 +10,7 @@ import {
   spreadOf,
   timeline,
   trackCues,
+  isChance,
   type ArrangeAnswer,
   type BlockOf,
   type Finish,
@@ -81,7 +82,7 @@ export const works: { [N in WorkName]: Work<N> } = {
     }),
   chance: (workout, { block: id }, library, report) => {
     const section = workout.sections.find((s) => s.blocks.some((b) => b.id === id))
-    const block = section?.blocks.find((b): b is BlockOf<'chance'> => b.id === id && b.form === 'chance')
+    const block = section?.blocks.find((b): b is BlockOf<'chance'> => b.id === id && isChance(b))
     if (!section || !block) return []
     const alone: Workout = { ...workout, sections: [{ ...section, blocks: [block] }] }
     return workout.groups.map((group, n) => {

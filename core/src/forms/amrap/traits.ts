@@ -7,4 +7,5 @@ export const amrapTraits: FormTraits<AmrapBlock> = {
   freeOrder: true,
   comesRound: () => true,
   dose: 'open',
+  timed: () => true,
 }

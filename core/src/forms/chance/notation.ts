@@ -15,6 +15,7 @@ export const chanceNotation: FormNotation<ChanceBlock> = {
   name: 'Chance',
   about: 'a coin, cards, a die or a toss say what comes next',
   opens: /^(?:flip a )?(?:coin|cards?|deck|dice|die|toss)\b/i,
+  columns: ({ device }) => deviceFaces[device],
   facts: [
     fact<ChanceBlock, Device>({
       label: 'With',

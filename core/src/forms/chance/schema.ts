@@ -59,3 +59,6 @@ export function chanceTable(block: ChanceBlock): Map<Face, ChanceBlock['stations
 /** A toss has rounds; where none are said, three. By the clock it goes on as everything does. */
 export const roundsOfToss = (stop: ChanceBlock['stop']): ChanceBlock['stop'] =>
   stop.kind === 'cleared' ? { kind: 'draws', draws: 3 } : stop
+
+/** Whether chance says what comes next in a block. */
+export const isChance = (block: { form: string }): block is ChanceBlock => block.form === 'chance'

@@ -2,4 +2,8 @@ import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { ChanceBlock } from './schema.ts'
 
 /** Chance says what comes next. */
-export const chanceTraits: FormTraits<ChanceBlock> = { ...plainTraits, dose: 'own' }
+export const chanceTraits: FormTraits<ChanceBlock> = {
+  ...plainTraits,
+  dose: 'own',
+  timed: ({ stop, stations }) => stop.kind === 'seconds' && stations.length > 0,
+}

@@ -18,6 +18,7 @@ export const gameNotation: FormNotation<GameBlock> = {
     }),
   ],
   lines: {
+    facts: ['seconds'],
     read(line, block) {
       const match = /^(set ?up|players?|rules?|harder)\s*:\s?(.*)$/i.exec(line)
       if (!match) return undefined

@@ -10,4 +10,10 @@ export const intervalsTraits: FormTraits<IntervalsBlock> = {
   laps: (block, groupId) => ofGroup(block.laps, groupId).length,
   lapWord: 'laps',
   dose: 'clock',
+  clock: (block, groupId) => ({
+    laps: valueFor(block.laps, groupId),
+    lapRest: block.lapRest && valueFor(block.lapRest, groupId),
+    pick: block.pick && valueFor(block.pick, groupId),
+    twoSlots: block.sideSlots === 2,
+  }),
 }

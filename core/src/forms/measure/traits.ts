@@ -2,4 +2,7 @@ import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { MeasureBlock } from './schema.ts'
 
 /** A measurement takes as long as it takes. */
-export const measureTraits: FormTraits<MeasureBlock> = { ...plainTraits }
+export const measureTraits: FormTraits<MeasureBlock> = {
+  ...plainTraits,
+  figures: ({ test }) => (test === 'sitAndReach' ? ['seated-reach'] : []),
+}

@@ -11,4 +11,5 @@ export const roundsTraits: FormTraits<RoundsBlock> = {
   dose: 'open',
   sets: (block, groupId) => valueFor(block.rounds, groupId),
   withoutCap: (block) => ({ ...block, cap: undefined }),
+  cap: ({ cap }, groupId) => cap && valueFor(cap, groupId),
 }

@@ -2,7 +2,7 @@
 import { mdiDiceMultipleOutline, mdiSwapVertical } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { canArrange, orderFindings, type Block, type Role } from '@esfuerzo/core'
+import { canArrange, orderFindings, isChance, type Block, type Role } from '@esfuerzo/core'
 import { library } from '../../teacher/library.ts'
 import { useComposer } from '../store.ts'
 import { orderMark } from './findingsText.ts'
@@ -38,7 +38,7 @@ const mark = computed(() =>
     <v-icon :icon="mdiSwapVertical" size="18" />
   </button>
   <button
-    v-else-if="block.form === 'chance'"
+    v-else-if="isChance(block)"
     type="button"
     class="ask"
     tabindex="-1"

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { canArrange } from '@esfuerzo/core'
+import { canArrange, isChance } from '@esfuerzo/core'
 import type { useComposer } from '../store.ts'
 import type { Tool } from './tool.ts'
 
@@ -14,7 +14,7 @@ export function useTool(composer: ReturnType<typeof useComposer>): {
     const { tool: open } = composer
     if (!open || !('block' in open)) return open
     const block = blocks.value.find((b) => b.id === open.block)
-    const fits = block && (open.kind === 'arrange' ? canArrange(block) : block.form === 'chance')
+    const fits = block && (open.kind === 'arrange' ? canArrange(block) : isChance(block))
     return fits ? open : undefined
   })
   function openArrange(): void {
