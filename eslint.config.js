@@ -25,6 +25,15 @@ function above(later, way) {
   ]
 }
 
+/** Whoever asks a block which form it has is asked to ask its traits instead. */
+const formBranches = [
+  "BinaryExpression[operator=/^[!=]==$/][left.property.name='form'][right.type='Literal']",
+  "SwitchStatement[discriminant.property.name='form']",
+].map((selector) => ({
+  selector,
+  message: 'a form answers by its traits or its own files: core/src/session/plainTraits.ts',
+}))
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '.cache/**', 'test-results/**'] },
   ...tseslint.configs.recommended,
@@ -101,6 +110,17 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'chance takes its seed from the block' },
       ],
     },
+  },
+  {
+    files: ['core/src/**', 'web/src/**', 'server/src/**', 'cli/src/**'],
+    ignores: [
+      'core/src/forms/**',
+      'web/src/compose/forms/**',
+      'web/src/player/forms/**',
+      // Documents of the version before, as they were.
+      'core/src/session/versionTwo.ts',
+    ],
+    rules: { 'no-restricted-syntax': ['error', ...formBranches] },
   },
   mayNotImport(['library/*.ts'], [['^@esfuerzo/(?!core$)', 'the library is data; it knows core’s types only']]),
   mayNotImport(

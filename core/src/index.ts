@@ -215,6 +215,7 @@ export {
   type Start,
   type StepView,
 } from './run/player.ts'
+export { playedOf } from './run/formPlayed.ts'
 export { courseOf, playedSteps, type Course, type PlayedStep } from './run/course.ts'
 export {
   drawn,

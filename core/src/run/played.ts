@@ -7,6 +7,8 @@ export interface Played<P extends Play> {
   asOne?: { clock: (play: P) => number | undefined; params?: (play: P) => Say['params'] }
   /** Kinds of its steps that a child has to find an answer to: they take as long as they take. */
   answered?: readonly StepKind[]
+  /** Its screen shows what its steps say: that is no cue. */
+  saysItself?: true
   /** Seconds after which the block is over, done or not. */
   cap?: (play: P) => number
 }

@@ -5,7 +5,7 @@ import { chanceLine, doseLine, framed, head, picture, type SheetOf } from './par
 import { stationsOf } from './stationRows.ts'
 
 const chances = (of: SheetOf): PlayOf<'chance'>[] =>
-  Object.values(of.lane.plays).filter((play): play is PlayOf<'chance'> => play?.form === 'chance')
+  Object.values(of.lane.plays).filter((play): play is PlayOf<'chance'> => play !== undefined && 'table' in play)
 
 /** A sheet for a coin, a die or a toss: a column a face, a box a row. */
 export function coinSheet(of: SheetOf): Content[] {

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { feltScale, pulseRate, type Felt, type Lane, type Publication, type Pulse, type Result } from '@esfuerzo/core'
+import {
+  feltScale,
+  pulseRate,
+  type Felt,
+  type Lane,
+  type Publication,
+  type Pulse,
+  type Result,
+  type Play,
+} from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import PulseHelper from '../player/PulseHelper.vue'
@@ -79,18 +88,18 @@ watch(
   { immediate: true, deep: true },
 )
 
+/** What a number that was tapped counts, by form. */
+const notedWords: { [F in Play['form']]?: (n: number) => string } = {
+  amrap: (n) => t('after.rounds', { n }, Math.floor(n)),
+  target: (n) => t('after.points', { n }, n),
+}
 /** What was tapped on the way: rounds, scores, readings. */
 const notedLines = computed(() =>
   noted.value.map((r) => {
     const block = props.publication.sections.flatMap((s) => s.blocks).find((b) => b.id === r.block)
     const section = props.publication.sections.find((s) => s.blocks.some((b) => b.id === r.block))
-    const form = props.lane.plays[r.block]?.form
-    const value =
-      form === 'amrap'
-        ? t('after.rounds', { n: r.value }, Math.floor(r.value))
-        : form === 'target'
-          ? t('after.points', { n: r.value }, r.value)
-          : String(r.value)
+    const words = notedWords[props.lane.plays[r.block]?.form ?? 'game']
+    const value = words?.(r.value) ?? String(r.value)
     const name = [block?.title ?? section?.title, r.lap ?? r.trial ?? r.rung].filter(Boolean).join(' ')
     return t('after.notedValue', { name, value })
   }),

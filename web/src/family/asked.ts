@@ -1,5 +1,5 @@
 import type { Lane, Names, Publication, Result, Say } from '@esfuerzo/core'
-import { sayName } from '@esfuerzo/core'
+import { sayName, playedOf } from '@esfuerzo/core'
 
 /** A place where the session asks for a result: a box a lap. */
 export interface Asked {
@@ -12,9 +12,6 @@ export interface Asked {
   kg?: number
 }
 
-/** Where chance or the child says how often a station comes up: its laps are one child's, and one box holds what was done. */
-const drawn = new Set<string | undefined>(['chance', 'amrap'])
-
 /** Where a session asks a lane for results, each with as many boxes as the station came up. */
 export function askedOf(publication: Publication, lane: Lane, names: Names): Asked[] {
   return publication.sections
@@ -23,7 +20,8 @@ export function askedOf(publication: Publication, lane: Lane, names: Names): Ask
       block.stations.flatMap(({ id: station, record }): Asked[] => {
         const steps = lane.steps.filter((s) => s.station === station && s.kind === 'work')
         if (!record || !steps.length) return []
-        const laps = drawn.has(lane.plays[block.id]?.form) ? [1] : [...new Set(steps.map((s) => s.lap ?? 1))]
+        // Where chance or the child says how often a station comes up, one box holds what was done.
+        const laps = playedOf(lane.plays[block.id]).asOne ? [1] : [...new Set(steps.map((s) => s.lap ?? 1))]
         const kg = lane.loads[station]
         const name = sayName(steps[0]!.say as Say, names)
         return [{ block: block.id, station, unit: record, name, laps, ...(kg !== undefined && { kg }) }]

@@ -34,7 +34,7 @@ const still = computed(() => props.paused || waiting.value || step.value?.kind =
 const play = computed(() => (step.value && !waiting.value ? lane.plays[step.value.block] : undefined))
 const screen = computed(() => formPlays.find((f) => step.value && f.shows(step.value, play.value)))
 const picks = computed(() =>
-  step.value?.say.code === 'intervals.pick' && play.value?.form === 'intervals' ? play.value : undefined,
+  step.value?.say.code === 'intervals.pick' && play.value && 'pick' in play.value ? play.value : undefined,
 )
 const canEase = computed(() => step.value?.kind === 'work' && !waiting.value && !screen.value?.whole)
 const ended = computed(() => !step.value)

@@ -4,6 +4,7 @@ import {
   doneAs,
   doseWords,
   minutesText,
+  playedOf,
   type Amount,
   type Course,
   type DoneAs,
@@ -111,7 +112,7 @@ export function useLaneView(
     const s = step.value
     if (!s || player.waiting.value) return ''
     const own = saysMove.has(s.say.code) ? undefined : (s.say.params.text as string | undefined)
-    if (own && lane.plays[s.block]?.form !== 'quiz' && !/\.(draw|go|again)$/.test(s.say.code)) return own
+    if (own && !playedOf(lane.plays[s.block]).saysItself && !/\.(draw|go|again)$/.test(s.say.code)) return own
     if (s.kind === 'talk') return publication.target
     const done = doing.value
     if (!done) return ''
