@@ -1,0 +1,18 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { expect, it } from 'vitest'
+
+const root = new URL('../../', import.meta.url)
+const beginnings = ['', 'core/src/', 'web/src/', 'server/src/', 'contract/src/', 'core/src/forms/ladder/', 'core/']
+const isThere = (path: string) =>
+  beginnings.some((beginning) => existsSync(new URL(beginning + path, root))) ||
+  existsSync(new URL(path.replace(/^core\//, 'core/src/'), root))
+
+it.each(['CONTRIBUTING.md', 'docs/architecture.md', 'docs/security.md', 'docs/operations.md'])(
+  'every file that %s names is there',
+  (page) => {
+    const text = readFileSync(new URL(page, root), 'utf8')
+    const named = [...text.matchAll(/`([\w./-]+\.(?:ts|vue|mjs|js|json|md))`/g)].map(([, path]) => path!)
+    expect(named.length + Number(page !== 'CONTRIBUTING.md')).toBeGreaterThan(0)
+    expect(named.filter((path) => path.includes('/') && !isThere(path))).toEqual([])
+  },
+)
