@@ -223,6 +223,12 @@ const formsOf = (groups: readonly Group[]): { [F in Block['form']]: fc.Arbitrary
       },
       { requiredKeys: ['form', 'stations', 'range', 'unit', 'same', 'seed'] },
     ),
+    relay: fc.record({
+      form: fc.constant('relay'),
+      stations,
+      rounds: per(few),
+      change: per(fc.integer({ min: 0, max: 60 })),
+    }),
     levels: fc.record({
       form: fc.constant('levels'),
       stations,

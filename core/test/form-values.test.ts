@@ -273,6 +273,20 @@ describe('sums', () => {
   })
 })
 
+it('a relay for two takes the other one’s turn as long as one’s own, and no change at its ends', () => {
+  const steps = typed('relay 2 rounds, change 4 s', 'jumping jack 20 s', 'march 10 s').filter(
+    (s) => s.kind !== 'change',
+  )
+  expect(steps.map((s) => [s.kind, s.say.code === 'relay.other' ? 'other' : 'own', s.seconds.typical])).toEqual(
+    [20, 10, 20, 10].flatMap((seconds, i) => [
+      ...(i > 0 ? [['rest', 'own', 4]] : []),
+      ['work', 'own', seconds],
+      ['rest', 'own', 4],
+      ['rest', 'other', seconds],
+    ]),
+  )
+})
+
 it('levels, targets, games, measures, calls and quizzes take their seconds', () => {
   const total = (...lines: string[]) => typicalSeconds(typed(...lines))
   // Changing over happens inside a level's time.

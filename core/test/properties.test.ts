@@ -63,6 +63,7 @@ function editsOf(w: Workout, pick: (n: number) => number, cell: core.Cell): Reco
   const section = one(w.sections)?.id ?? 'p0'
   const blocks = w.sections.flatMap((s) => s.blocks)
   const block = one(blocks)
+  const clocked = blocks.filter((b) => b.form === 'intervals')
   const withRows = one(blocks.filter(hasStations))
   const station = one(blocks.flatMap((b) => core.stationsOf(b)))?.id ?? 's0'
   const group = one(w.groups)!.id
@@ -83,7 +84,7 @@ function editsOf(w: Workout, pick: (n: number) => number, cell: core.Cell): Reco
     setBlockWords: () =>
       core.setBlockWords(w, block?.id ?? 'b0', { note: 'a\nb', link: pick(2) ? 'http://x' : 'https://x.example' }),
     setBlock: () =>
-      core.setBlock(w, block?.id ?? 'b0', 'intervals', (b) => ({
+      core.setBlock(w, (one(clocked) ?? block)?.id ?? 'b0', 'intervals', (b) => ({
         ...b,
         laps: mapGroups(b.laps, scope, () => [{ work: pick(5000), rest: pick(50) }]),
       })),

@@ -7,6 +7,7 @@ import { ladderLevers } from '../forms/ladder/levers.ts'
 import { levelsLevers } from '../forms/levels/levers.ts'
 import { listLevers } from '../forms/list/levers.ts'
 import { roundsLevers } from '../forms/rounds/levers.ts'
+import { relayLevers } from '../forms/relay/levers.ts'
 import { setsLevers } from '../forms/sets/levers.ts'
 import { talkLevers } from '../forms/talk/levers.ts'
 import { targetLevers } from '../forms/target/levers.ts'
@@ -24,6 +25,7 @@ const formLevers: { [F in Form]?: LeversFor<BlockOf<F>> } = {
   levels: levelsLevers,
   list: listLevers,
   rounds: roundsLevers,
+  relay: relayLevers,
   sets: setsLevers,
   talk: talkLevers,
   target: targetLevers,

@@ -13,6 +13,7 @@ import { listNotation } from '../forms/list/notation.ts'
 import { measureNotation } from '../forms/measure/notation.ts'
 import { quizNotation } from '../forms/quiz/notation.ts'
 import { roundsNotation } from '../forms/rounds/notation.ts'
+import { relayNotation } from '../forms/relay/notation.ts'
 import { setsNotation } from '../forms/sets/notation.ts'
 import { sumsNotation } from '../forms/sums/notation.ts'
 import { talkNotation } from '../forms/talk/notation.ts'
@@ -27,6 +28,7 @@ export const formNotations: { [F in Form]: FormNotation<BlockOf<F>> } = {
   intervals: intervalsNotation,
   rounds: roundsNotation,
   sets: setsNotation,
+  relay: relayNotation,
   amrap: amrapNotation,
   ladder: ladderNotation,
   chance: chanceNotation,

@@ -6,6 +6,7 @@ import { ladderPlay } from '../forms/ladder/play.ts'
 import { levelsPlay } from '../forms/levels/play.ts'
 import { measurePlay } from '../forms/measure/play.ts'
 import { quizPlay } from '../forms/quiz/play.ts'
+import { relayPlay } from '../forms/relay/play.ts'
 import { roundsPlay } from '../forms/rounds/play.ts'
 import { targetPlay } from '../forms/target/play.ts'
 import type { Library } from '../library/library.ts'
@@ -27,6 +28,7 @@ const formPlays: { [F in Form]?: PlayFor<BlockOf<F>> } = {
   levels: levelsPlay,
   measure: measurePlay,
   quiz: quizPlay,
+  relay: relayPlay,
   rounds: roundsPlay,
   target: targetPlay,
 }

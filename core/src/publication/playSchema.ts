@@ -31,6 +31,8 @@ export const playSchema = z.discriminatedUnion('form', [
   /** A circuit that is over at its cap. */
   z.object({ form: z.literal('rounds'), seconds: z.number() }),
   z.object({ form: z.literal('intervals'), pick: z.number(), turns: z.array(turnSchema) }),
+  /** Two in turn: the other one's turn is shown. */
+  z.object({ form: z.literal('relay'), turns: z.array(turnSchema) }),
   z.object({ form: z.literal('ladder'), rungs: z.array(z.number()) }),
   z.object({ form: z.literal('levels'), turns: z.array(turnSchema), bonus: z.boolean() }),
   z.object({

@@ -2,6 +2,7 @@ import { talkTraits } from '../forms/talk/traits.ts'
 import { listTraits } from '../forms/list/traits.ts'
 import { intervalsTraits } from '../forms/intervals/traits.ts'
 import { roundsTraits } from '../forms/rounds/traits.ts'
+import { relayTraits } from '../forms/relay/traits.ts'
 import { setsTraits } from '../forms/sets/traits.ts'
 import { amrapTraits } from '../forms/amrap/traits.ts'
 import { ladderTraits } from '../forms/ladder/traits.ts'
@@ -23,6 +24,7 @@ export const formTraits: { [F in Form]: FormTraits<BlockOf<F>> } = {
   intervals: intervalsTraits,
   rounds: roundsTraits,
   sets: setsTraits,
+  relay: relayTraits,
   amrap: amrapTraits,
   ladder: ladderTraits,
   chance: chanceTraits,

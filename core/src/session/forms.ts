@@ -10,6 +10,7 @@ import { newLevels, levelsSchema, type LevelsBlock } from '../forms/levels/schem
 import { newList, listSchema, type ListBlock } from '../forms/list/schema.ts'
 import { newMeasure, measureSchema, type MeasureBlock } from '../forms/measure/schema.ts'
 import { newQuiz, quizSchema, type QuizBlock } from '../forms/quiz/schema.ts'
+import { newRelay, relaySchema, type RelayBlock } from '../forms/relay/schema.ts'
 import { newRounds, roundsSchema, type RoundsBlock } from '../forms/rounds/schema.ts'
 import { newSets, setsSchema, type SetsBlock } from '../forms/sets/schema.ts'
 import { newSums, sumsSchema, type SumsBlock } from '../forms/sums/schema.ts'
@@ -23,6 +24,7 @@ export const blockSchema: z.ZodType<Block> = z.discriminatedUnion('form', [
   intervalsSchema,
   roundsSchema,
   setsSchema,
+  relaySchema,
   amrapSchema,
   ladderSchema,
   chanceSchema,
@@ -45,6 +47,7 @@ export type Block =
   | ListBlock
   | MeasureBlock
   | QuizBlock
+  | RelayBlock
   | RoundsBlock
   | SetsBlock
   | SumsBlock
@@ -60,6 +63,7 @@ export const newBlock: { [F in Form]: (id: string) => BlockOf<F> } = {
   intervals: newIntervals,
   rounds: newRounds,
   sets: newSets,
+  relay: newRelay,
   amrap: newAmrap,
   ladder: newLadder,
   chance: newChance,

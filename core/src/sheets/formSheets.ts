@@ -6,6 +6,7 @@ import { ladderSheet } from '../forms/ladder/sheet.ts'
 import { levelsSheet } from '../forms/levels/sheet.ts'
 import { measureSheet } from '../forms/measure/sheet.ts'
 import { quizSheet } from '../forms/quiz/sheet.ts'
+import { relaySheet } from '../forms/relay/sheet.ts'
 import { roundsSheet } from '../forms/rounds/sheet.ts'
 import { targetSheet } from '../forms/target/sheet.ts'
 import type { Play, PlayOf } from '../publication/playSchema.ts'
@@ -21,6 +22,7 @@ const formSheets: { [F in Play['form']]: FormSheet<PlayOf<F>> } = {
   levels: levelsSheet,
   measure: measureSheet,
   quiz: quizSheet,
+  relay: relaySheet,
   rounds: roundsSheet,
   target: targetSheet,
 }

@@ -9,6 +9,7 @@ import { timeList } from '../forms/list/time.ts'
 import { timeMeasure } from '../forms/measure/time.ts'
 import { timeQuiz } from '../forms/quiz/time.ts'
 import { timeRounds } from '../forms/rounds/time.ts'
+import { timeRelay } from '../forms/relay/time.ts'
 import { timeSets } from '../forms/sets/time.ts'
 import { timeSums } from '../forms/sums/time.ts'
 import { timeTalk } from '../forms/talk/time.ts'
@@ -23,6 +24,7 @@ const timings: { [F in Form]: (block: BlockOf<F>, steps: StepBuilder) => void } 
   intervals: timeIntervals,
   rounds: timeRounds,
   sets: timeSets,
+  relay: timeRelay,
   amrap: timeAmrap,
   ladder: timeLadder,
   chance: timeChance,

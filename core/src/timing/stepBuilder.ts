@@ -170,6 +170,14 @@ export class StepBuilder {
     this.#rested += seconds
   }
 
+  /** A rest as long as somebody else's work, which whoever is done ends: time to get into place as any rest is. */
+  wait(seconds: Span, say: Say, where: Where & { station?: string } = {}): void {
+    if (seconds.high <= 0) return
+    const { section, block } = { section: this.#section, block: this.#block }
+    this.#add({ at: this.#at, seconds, kind: 'rest', by: 'count', section, block, ...where, say })
+    this.#rested += seconds.typical
+  }
+
   /** A step that is a turn's. */
   #turnStep(turn: Turn, kind: StepKind, by: Step['by'], seconds: Span, say: Say): Step {
     return {

@@ -10,6 +10,8 @@ import { intervalsEn } from '../forms/intervals/words.en.ts'
 import { intervalsEs } from '../forms/intervals/words.es.ts'
 import { quizEn } from '../forms/quiz/words.en.ts'
 import { quizEs } from '../forms/quiz/words.es.ts'
+import { relayEn } from '../forms/relay/words.en.ts'
+import { relayEs } from '../forms/relay/words.es.ts'
 import { sumsEn } from '../forms/sums/words.en.ts'
 import { sumsEs } from '../forms/sums/words.es.ts'
 import { targetEn } from '../forms/target/words.en.ts'
@@ -17,7 +19,17 @@ import { targetEs } from '../forms/target/words.es.ts'
 import type { Language } from '../terms/language.ts'
 import type { Sentence } from './sentences.ts'
 
-const en = { ...amrapEn, ...callsEn, ...chanceEn, ...gameEn, ...intervalsEn, ...quizEn, ...sumsEn, ...targetEn }
+const en = {
+  ...amrapEn,
+  ...callsEn,
+  ...chanceEn,
+  ...gameEn,
+  ...intervalsEn,
+  ...quizEn,
+  ...relayEn,
+  ...sumsEn,
+  ...targetEn,
+}
 const es: Record<keyof typeof en, Sentence> = {
   ...amrapEs,
   ...callsEs,
@@ -25,6 +37,7 @@ const es: Record<keyof typeof en, Sentence> = {
   ...gameEs,
   ...intervalsEs,
   ...quizEs,
+  ...relayEs,
   ...sumsEs,
   ...targetEs,
 }

@@ -277,6 +277,19 @@ export function plainTimes(
           if (i) pause(own(block.restAfter))
           counted(read(s, 1))
         })
+      case 'relay':
+        for (let lap = 1; lap <= own(block.rounds); lap++)
+          block.stations.forEach((s, i) => {
+            if (i || lap > 1) pause(own(block.change))
+            const turn = read(s, lap)
+            getInto(turn)
+            const from = bits.length
+            work(turn, turn.cell.dose ?? half)
+            const asLong = ([0, 1, 2] as const).map((end) => sum(bits.slice(from).map((b) => b.time[end]))) as Three
+            pause(own(block.change))
+            put({ time: asLong, work: false, reps: {}, end: { rested: child.rested + asLong[1] } })
+          })
+        return
       case 'sets':
         return void block.stations.forEach((s, i) => {
           for (let set = 1; set <= own(block.sets); set++) {

@@ -15,6 +15,7 @@ export const formEditors: Record<Form, Component> = {
   intervals: IntervalsEditor,
   rounds: FactFields,
   sets: FactFields,
+  relay: FactFields,
   amrap: FactFields,
   ladder: LadderEditor,
   chance: ChanceEditor,

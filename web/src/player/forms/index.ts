@@ -7,6 +7,7 @@ import LadderPlay from './LadderPlay.vue'
 import LevelsPlay from './LevelsPlay.vue'
 import MeasurePlay from './MeasurePlay.vue'
 import QuizPlay from './QuizPlay.vue'
+import RelayPlay from './RelayPlay.vue'
 import TargetPlay from './TargetPlay.vue'
 
 /** A screen of a form's own in the player. */
@@ -26,6 +27,7 @@ export const formPlays: readonly FormPlay[] = [
     whole: true,
     shows: (step, play) => play?.form === 'target' && step.say.code === 'target.throw',
   },
+  { component: RelayPlay, whole: true, shows: (step) => step.say.code === 'relay.other' },
   { component: GamePlay, whole: true, shows: (_, play) => play?.form === 'game' },
   { component: QuizPlay, whole: true, shows: (_, play) => play?.form === 'quiz' },
   { component: MeasurePlay, whole: true, shows: (step) => step.kind === 'measure' },

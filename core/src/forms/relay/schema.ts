@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { blockFields, countSchema, secondsSchema, stationsField } from '../../session/blockParts.ts'
+import { perGroupSchema } from '../../terms/perGroup.ts'
+
+/** Two take turns at every station: one works while the other rests, then they change; then the next station. */
+export const relaySchema = z.strictObject({
+  ...blockFields,
+  form: z.literal('relay'),
+  stations: stationsField,
+  rounds: perGroupSchema(countSchema),
+  /** From the one's last to the other's first: a clap of hands, a thing handed over. */
+  change: perGroupSchema(secondsSchema),
+})
+export interface RelayBlock extends z.infer<typeof relaySchema> {}
+
+/** Two rounds, three seconds to change. */
+export const newRelay = (id: string): RelayBlock => ({
+  id,
+  form: 'relay',
+  stations: [],
+  rounds: { all: 2 },
+  change: { all: 3 },
+})

@@ -1,0 +1,13 @@
+import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
+import { ofGroup, valueFor } from '../../terms/perGroup.ts'
+import type { RelayBlock } from './schema.ts'
+
+/** A relay for two. */
+export const relayTraits: FormTraits<RelayBlock> = {
+  ...plainTraits,
+  freeOrder: true,
+  comesRound: (block, groupId) => valueFor(block.rounds, groupId) > 1,
+  laps: (block, groupId) => ofGroup(block.rounds, groupId),
+  dose: 'open',
+  sets: (block, groupId) => valueFor(block.rounds, groupId),
+}
