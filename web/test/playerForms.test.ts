@@ -20,7 +20,7 @@ const texts: Record<Form, [text: string, reads: RegExp]> = {
   chance: ['coin: squat | lunge', /Flip the coin/],
   calls: ['calls every 8 s, for 1 min\nmast: squat\ndeck: plank', /mast|deck/i],
   sums: ['sums 5-12 add: squat', /\d+ \+ \d+/],
-  relay: ['relay 2 rounds: 5 squat, plank 20 s', /Now the other one: Squat/],
+  relay: ['relay 2 rounds: 5 squat, plank 20 s', /The other one’s turn/],
   levels: ['levels 1-2, each 60 s\ntoss and catch\nhand dribble', /Toss and catch/i],
   target: ['target 1 m = 1 and 2 m = 2, 3 throws', /throw|target|point/i],
   game: ['game 1 min\nrules: Statues in the fog', /Statues in the fog/],

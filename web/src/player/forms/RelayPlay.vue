@@ -7,18 +7,18 @@ import TurnCard from './TurnCard.vue'
 
 /** The other one's turn: what they do, while this one breathes. Whoever is done taps on. */
 const props = defineProps<FormScreen<PlayOf<'relay'>>>()
+const emit = defineEmits<{ finish: [] }>()
 const { t } = useI18n()
 const turn = computed(() => props.play.turns.find((x) => x.station === props.step.station))
 </script>
 
 <template>
   <div class="relay">
-    <p class="who">
-      <b>{{ t('player.relayOther') }}</b> {{ t('player.relayRest') }}
-    </p>
-    <p class="digits num" data-testid="digits">{{ digits }}</p>
-    <h2 class="quiet">{{ heading }}</h2>
+    <h2>{{ t('player.relayOther') }}</h2>
+    <p class="digits num soft" data-testid="digits">{{ digits }}</p>
     <TurnCard v-if="turn" :turn="turn" :publication="publication" :words="words" :pace="pace" :paused="paused" />
+    <p class="quiet after">{{ t('player.relayThen', { name: heading }) }}</p>
+    <button type="button" class="main" @click="emit('finish')">{{ t('player.relayDone') }}</button>
   </div>
 </template>
 
@@ -30,11 +30,15 @@ const turn = computed(() => props.play.turns.find((x) => x.station === props.ste
   display: flex;
   flex-direction: column;
   align-items: center;
-  gap: 8px;
+  gap: clamp(4px, 1cqh, 10px);
 }
-.who {
+.relay > * {
   margin: 0;
-  text-align: center;
-  font-size: clamp(18px, 3.6cqh, 28px);
+}
+h2 {
+  font: 700 clamp(24px, min(5cqh, 7cqw), 40px) / 1.1 var(--display);
+}
+.digits {
+  font: 700 clamp(34px, 10cqh, 84px) / 1 var(--display);
 }
 </style>
