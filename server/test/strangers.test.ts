@@ -70,6 +70,14 @@ describe('guessing', () => {
     expect(chosen.status).toBe(410)
   })
 
+  it('from everywhere keeps nobody out where no message can be sent', async () => {
+    const limits = { ...defaultLimits, guard: { points: 3, seconds: 60 } }
+    server = await testServer(limits, { proxy: true, post: noPost })
+    await server.teacher('known@island.example')
+    for (let i = 0; i < 5; i++) await from(`192.0.2.${i}`, 'known@island.example')
+    expect((await from('198.51.100.7', 'known@island.example', right)).status).toBe(200)
+  })
+
   it('behind another’s header counts for whoever it comes from where no proxy is trusted', async () => {
     server = await testServer({ ...defaultLimits, address: { points: 3, seconds: 60 } })
     const statuses: number[] = []

@@ -237,7 +237,7 @@ describe('handing out', () => {
   it('says what cannot be sent before anything is sent', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
     const page = await open({ ...document_, sections: [] })
-    expect(page.find('.care[role=status]').text()).toContain('Should be at least one move, found none')
+    expect(page.find('.care[role=status]').text()).toContain('There is no move in it yet.')
     expect(page.find('.make button.main').attributes('disabled')).toBeDefined()
   })
 

@@ -65,7 +65,8 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     const both = `${network} ${account}`
     await byNetwork.count(network)
     await byBoth.count(both)
-    const guarded = await wrong.isFull(account)
+    // Where no message can be sent a link would keep its owner out.
+    const guarded = (await wrong.isFull(account)) && (await post.ready())
     const found = await findAccount(db, account)
     const fits = await passwordFits(found?.passwordHash, body.password)
     if (!fits || !found) {

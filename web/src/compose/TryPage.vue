@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { ProblemError, problemEnglish, publish, publicationSchema } from '@esfuerzo/core'
+import { ProblemError, publish, publicationSchema } from '@esfuerzo/core'
 import PlayerStage from '../player/PlayerStage.vue'
 import { useSettings } from '../settings/store.ts'
+import { sendingProblemText } from '../shared/sendingProblemText.ts'
 import { library } from '../teacher/library.ts'
 import { useComposer } from './store.ts'
 
@@ -28,7 +29,7 @@ const result = computed(() => {
     const wanted = [route.query.lane].flat().filter((id) => id !== null && known.includes(id!)) as string[]
     return { publication, lanes: wanted.length ? wanted.slice(0, 2) : known.slice(0, 1) }
   } catch (error) {
-    if (error instanceof ProblemError) return { problem: error.problems.map(problemEnglish).join('\n') }
+    if (error instanceof ProblemError) return { problem: error.problems.map((p) => sendingProblemText(p, t)) }
     throw error
   }
 })
@@ -49,7 +50,8 @@ const back = () => router.push({ name: 'compose', params: { id: props.id } })
   <main v-else class="try">
     <template v-if="composer.loadError || result?.problem">
       <h1>{{ t('compose.cannotTry') }}</h1>
-      <p>{{ composer.loadError ? t(`errors.${composer.loadError}`) : result?.problem }}</p>
+      <p v-if="composer.loadError">{{ t(`errors.${composer.loadError}`) }}</p>
+      <p v-for="line in result?.problem" v-else :key="line">{{ line }}</p>
       <v-btn class="main" @click="back">{{ t('handout.back') }}</v-btn>
     </template>
     <p v-else class="quiet">{{ t('loading') }}</p>

@@ -98,8 +98,8 @@ const notedLines = computed(() =>
   noted.value.map((r) => {
     const block = props.publication.sections.flatMap((s) => s.blocks).find((b) => b.id === r.block)
     const section = props.publication.sections.find((s) => s.blocks.some((b) => b.id === r.block))
-    const words = notedWords[props.lane.plays[r.block]?.form ?? 'game']
-    const value = words?.(r.value) ?? String(r.value)
+    const form = props.lane.plays[r.block]?.form
+    const value = (form && notedWords[form]?.(r.value)) ?? String(r.value)
     const name = [block?.title ?? section?.title, r.lap ?? r.trial ?? r.rung].filter(Boolean).join(' ')
     return t('after.notedValue', { name, value })
   }),

@@ -2,11 +2,12 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, isTooLong, minutesText, problemSentence, timeline, totals, type Workout } from '@esfuerzo/core'
+import { differences, isTooLong, minutesText, timeline, totals, type Workout } from '@esfuerzo/core'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../compose/differenceText.ts'
 import { client } from '../shared/client.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
+import { sendingProblemText } from '../shared/sendingProblemText.ts'
 import { library } from '../teacher/library.ts'
 import ClassChoice from './ClassChoice.vue'
 import LinkCode from './LinkCode.vue'
@@ -43,7 +44,7 @@ const lookText = (look: SendingLook): string => {
 }
 const looks = computed(() => sendingLooks(props.workout, library).map(lookText))
 
-const blocked = computed(() => sendingProblems(props.workout, library).map(problemSentence))
+const blocked = computed(() => sendingProblems(props.workout, library).map((p) => sendingProblemText(p, t)))
 
 const iso = (days: number) => DateTime.now().plus({ days }).toISODate()
 const until = ref(iso(14))

@@ -154,11 +154,13 @@ export function useLaneView(
   })
   const following = computed(() => {
     if (!step.value || step.value.kind === 'rest' || !next.value || player.waiting.value) return undefined
-    const rest = steps[state.value.index + 1]
+    // Until the next work: a change, and the other one's turn, are rests one after the other.
+    let rest = 0
+    for (let i = state.value.index + 1; steps[i]?.kind === 'rest'; i++) rest += steps[i]!.seconds.typical
     return {
       name: nextName.value,
       figure: comes.value && figureOf(as(comes.value.step, comes.value.index)),
-      rest: rest?.kind === 'rest' ? rest.seconds.typical : 0,
+      rest,
     }
   })
   const choices = computed(() => {

@@ -43,6 +43,9 @@ h1 {
 p {
   margin: 0;
 }
+form :deep(p) {
+  margin: 0;
+}
 form :deep(a) {
   color: var(--action);
 }
