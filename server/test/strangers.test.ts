@@ -9,7 +9,7 @@ import { defaultLimits, type Limits } from '../src/http/limits.ts'
 import { noPost } from '../src/mail/post.ts'
 import { smtpPost } from '../src/mail/smtpPost.ts'
 import { demoSignIn } from '../src/demo/addDemo.ts'
-import { testServer, type TestServer } from './support/testServer.ts'
+import { smallWorkout, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 const open = async (limits: Limits = defaultLimits) => (server = await testServer(limits, { proxy: true }))
@@ -118,6 +118,26 @@ describe('messages', () => {
         code: 'mail-away',
       })
   })
+})
+
+it('a message to families may hold their link as her page shows it, under whichever of our own addresses', async () => {
+  const config = { secret: 's'.repeat(40), publicOrigin: undefined, trustProxy: [], pagesAt: 'http://127.0.0.1:4180' }
+  server = await testServer(defaultLimits, { config })
+  await server.addTeacher('known@island.example')
+  const there = { Host: 'localhost:4180', Origin: 'http://localhost:4180' }
+  const own = server.browser()
+  await own.post('/api/session').set(there).send({ email: 'known@island.example', password: right }).expect(200)
+  const saved = await own.post('/api/workouts').set(there).send({ document: smallWorkout() }).expect(200)
+  const path = `/api/workouts/${saved.body.id}/publications`
+  const { body: link } = await own.post(path).set(there).send({ revision: 1, days: 7 }).expect(200)
+  const send = (text: string) =>
+    own
+      .post(`/api/publications/${link.id}/message`)
+      .set(there)
+      .send({ to: 'families@island.example', subject: 'Springs', text })
+  await send(`http://localhost:4180/go/${link.token}`).expect(200)
+  await send(`http://127.0.0.1:4180/go/${link.token}`).expect(200)
+  await send(`http://elsewhere.example/go/${link.token}`).expect(400)
 })
 
 describe('by SMTP', () => {

@@ -30,9 +30,13 @@ function sendPdf(kind: SheetKind, pdf: Uint8Array, res: Response): void {
 }
 
 /** Nobody's advertising leaves the house in our name: a message to families leads to their session and nowhere else. */
-export function foreignAddresses({ subject, text }: { subject: string; text: string }, link: string): Problem[] {
+export function foreignAddresses(
+  { subject, text }: { subject: string; text: string },
+  links: readonly string[],
+): Problem[] {
   const expected = 'no web address but the link itself'
-  const foreign = (words: string) => /(?:https?:\/\/|www\.)\S*/i.exec(words.replaceAll(link, ''))?.[0]
+  const foreign = (words: string) =>
+    /(?:https?:\/\/|www\.)\S*/i.exec(links.reduce((rest, link) => rest.replaceAll(link, ''), words))?.[0]
   return Object.entries({ subject, text }).flatMap(([field, words]): Problem[] => {
     const received = foreign(words)
     return received ? [{ code: 'bad-format', path: [field], expected, received: received.slice(0, 60) }] : []
@@ -52,7 +56,7 @@ export interface HandoutParts {
 
 /** A session on paper, in a calendar, in a message: the teacher's side. */
 export function handoutRoutes(router: Router, { db, paper, secret, post, written, pagesAt }: HandoutParts): void {
-  const linkOf = (id: string) => `${pagesAt}/go/${linkToken('publication', id, secret)}`
+  const linkOf = (id: string, at = pagesAt) => `${at}/go/${linkToken('publication', id, secret)}`
 
   async function ownPublication(teacherId: string, id: string): Promise<Publication> {
     const body = await readOwnSnapshot(db, teacherId, id)
@@ -84,9 +88,11 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
     return undefined
   })
 
-  implement(router, 'messageFamilies', async ({ teacherId, params, body }) => {
+  implement(router, 'messageFamilies', async ({ teacherId, params, body, req }) => {
     await ownPublication(teacherId, params.id)
-    const problems = foreignAddresses(body, linkOf(params.id))
+    // As the page shows it: her pages' own address, which is checked with every write, may be another than the configured one.
+    const links = [pagesAt, req.get('origin') ?? pagesAt].map((at) => linkOf(params.id, at))
+    const problems = foreignAddresses(body, links)
     if (problems.length) throw new ServerError('invalid', problems)
     await written.count(teacherId)
     if (!(await post.ready())) throw new ServerError('mail-away')
