@@ -121,7 +121,7 @@ export { changeSeconds, postureSeconds, startStance } from './timing/changeOver.
 export { explainingSeconds } from './timing/explaining.ts'
 export { isTooLong, laneProblems, sessionProblems, timeline } from './timing/timeline.ts'
 export { sessionSeconds } from './timing/sessionSeconds.ts'
-export { stepAt } from './timing/stepAt.ts'
+export { sessionView, stepAt, type LaneView } from './timing/sessionView.ts'
 export { totals, type SessionTotals } from './timing/totals.ts'
 export { type Say, type SayCode, type Step } from './timing/step.ts'
 export { blockLines, type Line, type LineUse } from './bounds/blockLines.ts'

@@ -15,7 +15,9 @@ import {
 } from '@esfuerzo/core'
 import { chanceModel, type ChanceModel } from '../src/timing/games/chanceModel.ts'
 import { playGame } from '../src/timing/games/playGame.ts'
-import { stepsBefore } from '../src/timing/timeline.ts'
+import { carryInto } from '../src/timing/lane.ts'
+import { defaultPace } from '../src/timing/pace.ts'
+import { StepBuilder } from '../src/timing/stepBuilder.ts'
 import { library, sessionOf, station, stations } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
@@ -89,7 +91,10 @@ const all = devices.flatMap((device) => stops.map((stop) => [device, stop.kind, 
 it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane, the same', (device, _, stop) => {
   const { block, workout } = sessionWith(device, stop)
   const group = workout.groups[0]!
-  const model = chanceModel(block, stepsBefore(block, group, workout, library))
+  const model = chanceModel(
+    block,
+    new StepBuilder(group, library, defaultPace(group), carryInto(block, group, workout, library)),
+  )
   const { seconds, draws } = chanceOutlook(block, group, workout, library)
   const play = publish(workout, library).lanes[0]!.plays[block.id] as PlayOf<'chance'>
   const count = samples(2000, 20_000)

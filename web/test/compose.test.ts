@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addStation, cellsFor, newWorkout, setBlock, setCell, timeline, type Workout } from '@esfuerzo/core'
+import { addStation, cellsFor, newWorkout, setBlock, setCell, sessionView, type Workout } from '@esfuerzo/core'
 import en from '../src/teacher/locales/en.json'
 import family from '../src/family/locales/en.json'
 import { i18n } from '../src/teacher/i18n.ts'
@@ -85,11 +85,11 @@ describe('the running order', () => {
 describe('lanes', () => {
   it('are four paths however long the session is', () => {
     const long = session(...Array.from({ length: 30 }, () => 'jog'))
-    const picture = lanePicture(timeline(long, 'g1', library), 0.3, 18)
+    const picture = lanePicture(sessionView(long, library)[0]!, 0.3, 18)
     expect(Object.keys(picture)).toEqual(['work', 'talk', 'blocks'])
     expect(picture.work.match(/M/g)).toHaveLength(90)
     // Drawn so small that the rests cannot be seen, neighbours become one stretch.
-    expect(lanePicture(timeline(long, 'g1', library), 0.01, 18).work.match(/M/g)).toHaveLength(1)
+    expect(lanePicture(sessionView(long, library)[0]!, 0.01, 18).work.match(/M/g)).toHaveLength(1)
   })
 
   it('have a scale that passes the finish line and the longest lane, with at most nine marks', () => {

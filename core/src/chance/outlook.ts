@@ -1,6 +1,8 @@
 import type { Library } from '../library/library.ts'
 import { defaultPace } from '../timing/pace.ts'
-import { stepsBefore } from '../timing/timeline.ts'
+import { carryInto } from '../timing/lane.ts'
+import { StepBuilder } from '../timing/stepBuilder.ts'
+import { libraryFor } from '../library/carryMoves.ts'
 import { openDose } from '../timing/openDose.ts'
 import { typicalAmount, type Unit } from '../terms/dose.ts'
 import type { ChanceBlock } from '../forms/chance/schema.ts'
@@ -47,7 +49,8 @@ export function chanceOutlook(
   library: Library,
   pace = defaultPace(group),
 ): ChanceOutlook {
-  const model = chanceModel(block, stepsBefore(block, group, workout, library, pace))
+  const carry = carryInto(block, group, workout, library, pace)
+  const model = chanceModel(block, new StepBuilder(group, libraryFor(workout, library), pace, carry))
   const columns = model.faces.map((f) => f.rows.length)
   if (columns.every((n) => n === 0)) return { seconds: certain(0), draws: certain(0), lines: [] }
   const draws = drawsOf(model, columns)

@@ -4,7 +4,8 @@ import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
 import { changeSeconds, heldThings, startStance } from '../timing/changeOver.ts'
 import { defaultPace } from '../timing/pace.ts'
-import { StepBuilder, startCarry, type Carry } from '../timing/stepBuilder.ts'
+import { carryKey, noneAsked, startCarry, type Carry } from '../timing/carry.ts'
+import { StepBuilder } from '../timing/stepBuilder.ts'
 import type { Step } from '../timing/step.ts'
 import { timeBlock } from '../timing/formTimes.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
@@ -71,6 +72,7 @@ export class LaneTimes {
     this.#library = library
     this.#pace = defaultPace(group)
     this.#mostRested = Math.ceil(longestChange(workout, library) * this.#pace)
+    // Which sums were asked before is left out: it hardly makes a difference, and would make a state of every choice.
     let carry = startCarry
     let warm = 0
     const changing: Base[] = []
@@ -86,7 +88,7 @@ export class LaneTimes {
         this.#bases.push(base)
         this.#known.push(new Map())
         if (mayChange(section)) changing.push(base)
-        carry = steps.carry
+        carry = { ...steps.carry, asked: noneAsked }
       }
     }
     this.#boundaries = Array.from({ length: this.#bases.length + 1 }, () => ({
@@ -192,7 +194,7 @@ export class LaneTimes {
   /** The state in which a lane that carries this comes to block k. After the last block nothing makes a difference. */
   #enter(k: number, { stance, rested }: Carry): number {
     const { carries, byCarry, byWay } = this.#boundaries[k]!
-    const carry = { stance, rested: Math.min(rested, this.#mostRested) }
+    const carry = { stance, rested: Math.min(rested, this.#mostRested), asked: noneAsked }
     const key = carryKey(carry)
     let id = byCarry.get(key)
     if (id !== undefined) return id
@@ -220,8 +222,6 @@ export class LaneTimes {
 /** Whether a step of a warm-up is what it was. */
 const isSame = (a: Step, b: Step | undefined) =>
   b?.kind === a.kind && b.station === a.station && b.seconds.typical === a.seconds.typical
-
-const carryKey = ({ stance, rested }: Carry) => `${stance.posture} ${stance.held.join()} ${stance.begun} ${rested}`
 
 /** Seconds before pace that no change-over of a session passes: down to the floor, everything put down and taken up. */
 function longestChange(workout: Workout, library: Library): number {

@@ -1,3 +1,4 @@
+import type { Span } from './span.ts'
 import type { Step } from './step.ts'
 
 /**
@@ -30,4 +31,24 @@ export function spread(steps: readonly Step[], end: 'low' | 'high', seconds: num
     if (more !== 0) step.seconds = { ...step.seconds, [end]: step.seconds[end] + more }
     spare -= more
   }
+}
+
+/**
+ * Steps that last so long together, each in its share of what a usual child takes. None is led by a clock then.
+ *
+ * @param steps end to end; the first stays where it begins
+ */
+export function lastingTogether(steps: readonly Step[], { low, typical, high }: Span): Step[] {
+  const usual = shares(
+    steps.map((step) => step.seconds.typical),
+    typical,
+  )
+  const quick = shares(usual, low)
+  const slow = shares(usual, high)
+  let at = steps[0]?.at ?? 0
+  return steps.map((step, i) => {
+    const made: Step = { ...step, at, by: 'count', seconds: { low: quick[i]!, typical: usual[i]!, high: slow[i]! } }
+    at += usual[i]!
+    return made
+  })
 }

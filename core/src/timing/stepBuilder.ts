@@ -5,8 +5,10 @@ import type { TestId, Travel } from '../session/blockParts.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor, type PerGroup } from '../terms/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../session/station.ts'
-import { shares, spread } from './apportion.ts'
-import { changeSeconds, changeSpan, stanceFor, standUpSeconds, startStance, type Stance } from './changeOver.ts'
+import { lastingTogether } from './apportion.ts'
+import { endAtCap } from './cap.ts'
+import { startCarry, type Carry } from './carry.ts'
+import { changeSeconds, changeSpan, stanceFor, standUpSeconds, type Stance } from './changeOver.ts'
 import { countedWork, doseTaken, isByClock, type Counting } from './countedWork.ts'
 import { defaultOf } from './defaults.ts'
 import type { Fraction } from './exact.ts'
@@ -25,16 +27,6 @@ export interface Turn {
   says: Partial<Record<string, Say>>
 }
 
-/** What one block leaves to the next: how the child stands, and how much of the last rest is still unused. */
-export interface Carry {
-  stance: Stance
-  /** Seconds of the rest just taken, which getting into place may use up. */
-  rested: number
-}
-
-/** A session starts standing, nothing rested. */
-export const startCarry: Carry = { stance: startStance, rested: 0 }
-
 /** Thrown where a lane would get more steps than it may have. */
 export class LaneFull extends Error {}
 
@@ -45,11 +37,12 @@ export interface Where {
 }
 
 /**
- * Puts one group's steps end to end, and keeps what carries over from block to block: where the clock is, how
+ * Puts one group's steps of a block end to end, and keeps what carries over from step to step: where the clock is, how
  * the child stands, what is in the hands, how much of the rest just taken is still unused. Every form's timing
- * file writes through it, so that none can leave a gap.
+ * file writes through it, so that none can leave a gap. The clock begins at 0.
  */
 export class StepBuilder {
+  /** What does not hold for a step is there as undefined: steps of one shape are made and read several times as fast. */
   readonly steps: Step[] = []
   /** How many steps there may be. */
   readonly #most: number
@@ -59,32 +52,38 @@ export class StepBuilder {
   #breath: number
   /** How things stood before each step of a block whose cap may come in the middle of one. */
   #before: Carry[] | undefined
-  /** Sums that were asked before: none comes twice in a session. */
-  readonly sumsAsked = new Set<string>()
   #at = 0
   #fade: readonly Fraction[] = []
   #section = ''
   #block = ''
   #stance: Stance
   #rested: number
+  #askedBefore: ReadonlySet<string>
+  #asked: Set<string> | undefined
 
   /**
    * @param carry what came before; left out, the session begins
    * @param most how many steps there may be: whatever would add another throws {@link LaneFull}
    */
-  constructor(group: Group, library: Library, pace: number, { stance, rested }: Carry = startCarry, most = Infinity) {
+  constructor(group: Group, library: Library, pace: number, carry: Carry = startCarry, most = Infinity) {
     this.#most = most
     this.group = group
     this.pace = pace
     this.#library = library
     this.#breath = breathSeconds(group)
-    this.#stance = stance
-    this.#rested = rested
+    this.#stance = carry.stance
+    this.#rested = carry.rested
+    this.#askedBefore = carry.asked
   }
 
   /** What the next block starts from. */
   get carry(): Carry {
-    return { stance: this.#stance, rested: this.#rested }
+    return { stance: this.#stance, rested: this.#rested, asked: this.#asked ?? this.#askedBefore }
+  }
+
+  /** Sums that were asked before, to put those to it that are asked now: none comes twice in a session. */
+  get sumsAsked(): Set<string> {
+    return (this.#asked ??= new Set(this.#askedBefore))
   }
 
   /** Says which block the next steps belong to. */
@@ -125,17 +124,18 @@ export class StepBuilder {
     // A ladder's dose is another on every rung.
     const key =
       side || dose ? `${code}-${side ?? ''}-${dose && dose !== turn.cell.dose ? JSON.stringify(dose) : ''}` : code
-    return (turn.says[key] ??= {
-      code,
-      params: {
-        move: turn.cell.move,
-        version: turn.cell.version,
-        ...(turn.station.storyName && { story: turn.station.storyName }),
-        ...(turn.cell.oneOf && { oneOf: turn.cell.oneOf }),
-        ...(side && { side }),
-        ...(dose && { amount: dose.amount, unit: dose.unit }),
-      },
-    })
+    const there = turn.says[key]
+    if (there) return there
+    const { station, cell } = turn
+    const params: Say['params'] = { move: cell.move, version: cell.version }
+    if (station.storyName) params.story = station.storyName
+    if (cell.oneOf) params.oneOf = cell.oneOf
+    if (side) params.side = side
+    if (dose) {
+      params.amount = dose.amount
+      params.unit = dose.unit
+    }
+    return (turn.says[key] = { code, params })
   }
 
   talk(seconds: number, title: string | undefined): void {
@@ -156,7 +156,7 @@ export class StepBuilder {
   /** A rest on the clock. @param next what it announces: a turn, or that the child chooses @param lap the lap it belongs to */
   rest(seconds: number, next: Turn | Say | undefined, lap?: number): void {
     if (seconds <= 0) return
-    const step: Step = {
+    this.#add({
       at: this.#at,
       seconds: clocked(seconds),
       kind: 'rest',
@@ -164,9 +164,8 @@ export class StepBuilder {
       section: this.#section,
       block: this.#block,
       say: !next ? plainRest : 'code' in next ? next : this.#sayOf(next, 'restNext'),
-    }
-    if (lap !== undefined) step.lap = lap
-    this.#add(step)
+      lap,
+    })
     this.#rested += seconds
   }
 
@@ -196,17 +195,22 @@ export class StepBuilder {
 
   /** Work on the clock. The change-over has to fit in the rest before it; that it does is for a check to see. */
   slot(turn: Turn, seconds: number, lap?: number, side?: 'first' | 'second'): void {
-    const step = this.#turnStep(
-      turn,
-      'work',
-      'clock',
-      clocked(seconds),
-      this.#sayOf(turn, side ? 'workSide' : 'work', side),
-    )
-    if (lap !== undefined) step.lap = lap
-    if (side) step.side = side
-    if (turn.cell.tempo && turn.cell.tempo !== 'led') step.tempo = turn.cell.tempo
-    this.#add(step)
+    const { station, cell } = turn
+    this.#add({
+      at: this.#at,
+      seconds: clocked(seconds),
+      kind: 'work',
+      by: 'clock',
+      section: this.#section,
+      block: this.#block,
+      station: station.id,
+      move: cell.move,
+      version: cell.version,
+      say: this.#sayOf(turn, side ? 'workSide' : 'work', side),
+      lap,
+      side,
+      tempo: cell.tempo === 'led' ? undefined : cell.tempo,
+    })
     this.#settle(turn)
   }
 
@@ -272,70 +276,48 @@ export class StepBuilder {
    * @param goesOn whether whoever is quick goes on until the cap: what `run` adds is only what a usual child does
    */
   capped(cap: number | undefined, run: () => void, goesOn = false): void {
-    const start = this.#at
-    const first = this.steps.length
     if (cap === undefined) return run()
-    const before: Carry[] = (this.#before = [])
+    const first = this.steps.length
+    const carries: Carry[] = (this.#before = [])
     run()
     this.#before = undefined
     const all = this.steps.slice(first)
-    const total = (end: keyof Span) =>
-      Math.min(
-        cap,
-        all.reduce((sum, step) => sum + step.seconds[end], 0),
-      )
-    const [low, high] = [total(goesOn ? 'typical' : 'low'), total('high')]
-    const met = all.findIndex((step) => step.at + step.seconds.typical - start >= cap)
-    if (met >= 0) this.#cutAfter(first + met, start + cap, before[met]!, before[met + 1] ?? this.carry)
-    const fromLast = this.steps.slice(first).toReversed()
-    spread(fromLast, 'low', low)
-    spread(fromLast, 'high', high)
+    const { steps, met } = endAtCap(all, cap, goesOn)
+    this.#replaceFrom(first, steps)
+    if (met !== undefined) this.#standAfterCut(all[met]!, steps[met]!, carries[met]!, carries[met + 1])
   }
 
-  /** Ends the steps with one that is over at a moment. @param before how things stood at its start @param after and at its end */
-  #cutAfter(index: number, at: number, before: Carry, after: Carry): void {
-    const step = this.steps[index]!
-    const left = at - step.at
-    this.steps.length = index + 1
-    this.#at = at
-    if (left === step.seconds.typical) {
-      this.#stance = after.stance
-      this.#rested = after.rested
+  /** How things stand where a step was cut. @param before how they stood at its start @param after and at its end; left out, as now */
+  #standAfterCut(whole: Step, cut: Step, before: Carry, after?: Carry): void {
+    const left = cut.seconds.typical
+    if (left === whole.seconds.typical) {
+      if (after) this.#stand(after.stance, after.rested)
       return
     }
-    this.#stance = before.stance
     // A rest is taken as far as it went.
-    this.#rested = step.kind === 'rest' || step.kind === 'talk' ? before.rested + left : 0
-    const { reps: _, ...cut } = step
-    this.steps[index] = { ...cut, seconds: { low: Math.min(step.seconds.low, left), typical: left, high: left } }
+    this.#stand(before.stance, whole.kind === 'rest' || whole.kind === 'talk' ? before.rested + left : 0)
+  }
+
+  #stand(stance: Stance, rested: number): void {
+    this.#stance = stance
+    this.#rested = rested
+  }
+
+  #replaceFrom(first: number, steps: readonly Step[]): void {
+    this.steps.splice(first, Infinity, ...steps)
+    const last = this.steps.at(-1)
+    this.#at = last ? last.at + last.seconds.typical : 0
   }
 
   /**
    * Makes the steps from one on last so long together, each in its share: what only chance knows the parts of. None is led by a
    * clock then.
    */
-  lastAltogether(first: number, { low, typical, high }: Span): void {
-    const all = this.steps.slice(first)
-    const start = all[0]?.at ?? this.#at
-    const usual = shares(
-      all.map((step) => step.seconds.typical),
-      typical,
-    )
-    const quick = shares(usual, low)
-    const slow = shares(usual, high)
-    this.#at = start
-    for (const [i, step] of all.entries()) {
-      this.steps[first + i] = {
-        ...step,
-        at: this.#at,
-        by: 'count',
-        seconds: { low: quick[i]!, typical: usual[i]!, high: slow[i]! },
-      }
-      this.#at += usual[i]!
-    }
+  lastAltogether(first: number, span: Span): void {
+    this.#replaceFrom(first, lastingTogether(this.steps.slice(first), span))
   }
 
-  /** Seconds from the start of the session to here. */
+  /** Seconds from the start of the block to here. */
   get now(): number {
     return this.#at
   }
@@ -363,8 +345,7 @@ export class StepBuilder {
   }
 
   #settle(turn: Turn): void {
-    this.#stance = turn.stance
-    this.#rested = 0
+    this.#stand(turn.stance, 0)
   }
 
   #changeTo(turn: Turn): void {

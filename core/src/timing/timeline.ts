@@ -1,14 +1,12 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { ProblemError, type Problem } from '../base/problem.ts'
-import type { Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { Workout } from '../session/schema.ts'
 import { defaultPace } from './pace.ts'
 import { limits } from '../base/limits.ts'
+import { firstSteps, placedBlocks, timedBlock } from './lane.ts'
 import type { Step } from './step.ts'
-import { timeBlock } from './formTimes.ts'
-import { LaneFull, startCarry, StepBuilder } from './stepBuilder.ts'
 
 /**
  * A session as one group lives it, second by second. Typical seconds leave no gap, do not overlap and add up
@@ -30,24 +28,18 @@ export function timeline(workout: Workout, groupId: string, library: Library, pa
       },
     ])
   }
-  const steps = new StepBuilder(
-    group,
-    libraryFor(workout, library),
-    pace ?? defaultPace(group),
-    startCarry,
-    limits.steps + 1,
+  const whole = libraryFor(workout, library)
+  const own = pace ?? defaultPace(group)
+  const placed = placedBlocks(
+    workout,
+    (section, block, carry) => timedBlock(section, block, group, whole, own, carry),
+    firstSteps,
   )
-  try {
-    for (const section of workout.sections) {
-      for (const block of section.blocks) {
-        steps.enter(section.id, block.id)
-        timeBlock(block, steps)
-      }
-    }
-  } catch (error) {
-    if (!(error instanceof LaneFull)) throw error
-  }
-  return steps.steps
+  return placed.flatMap(({ start, timed }) => {
+    // Made just now and held by nobody else: counted on from the start of the session where they are.
+    for (const step of timed.steps) step.at += start
+    return timed.steps
+  })
 }
 
 /** Whether a lane has more steps than it may have: it cannot be sent home, and its time is longer than said. */
@@ -77,27 +69,3 @@ export function laneProblems(workout: Workout, group: Group, steps: readonly Ste
 /** {@link laneProblems} of every lane. @throws {ProblemError} `unknown-move` or `unknown-version` */
 export const sessionProblems = (workout: Workout, library: Library): Problem[] =>
   workout.groups.flatMap((group) => laneProblems(workout, group, timeline(workout, group.id, library)))
-
-/**
- * A group's steps up to a block: how that finds the child. Of a block that is nowhere in the session, the beginning.
- *
- * @throws {ProblemError} `unknown-move` or `unknown-version`
- */
-export function stepsBefore(
-  block: Pick<Block, 'id'>,
-  group: Group,
-  workout: Workout,
-  library: Library,
-  pace = defaultPace(group),
-): StepBuilder {
-  const fresh = () => new StepBuilder(group, libraryFor(workout, library), pace)
-  const steps = fresh()
-  for (const section of workout.sections) {
-    for (const before of section.blocks) {
-      if (before.id === block.id) return steps
-      steps.enter(section.id, before.id)
-      timeBlock(before, steps)
-    }
-  }
-  return fresh()
-}

@@ -52,15 +52,6 @@ const empty = (): Totals => ({
   active: 0,
 })
 
-const part = {
-  work: 'work',
-  rest: 'rest',
-  change: 'change',
-  switch: 'change',
-  talk: 'talk',
-  measure: 'measure',
-} as const
-
 const add = (sums: Record<string, number>, key: string, n: number) => {
   sums[key] = (sums[key] ?? 0) + n
 }
@@ -77,37 +68,82 @@ export function totals(
   library: Library,
   pace = defaultPace(group),
 ): SessionTotals {
-  const result: SessionTotals = { session: empty(), sections: {}, blocks: {} }
-  const blockSections: Record<string, string> = {}
-  const works: Record<string, Map<string, StationWork[]>> = {}
+  const blocks = new Map<string, Step[]>()
   for (const step of steps) {
-    const block = (result.blocks[step.block] ??= empty())
-    blockSections[step.block] = step.section
-    const { seconds } = step
-    block.seconds.low += seconds.low
-    block.seconds.typical += seconds.typical
-    block.seconds.high += seconds.high
-    block[part[step.kind]] += seconds.typical
-    if (step.kind !== 'work' || !step.station) continue
-    const done = (works[step.block] ??= new Map<string, StationWork[]>())
-    let list = done.get(step.station)
-    if (!list) done.set(step.station, (list = []))
-    let work = list.find((w) => w.step.version === step.version && w.step.tempo === step.tempo)
-    if (!work) list.push((work = { step, seconds: 0, reps: 0 }))
-    work.seconds += seconds.typical
-    work.reps += step.reps ?? 0
+    const there = blocks.get(step.block)
+    if (there) there.push(step)
+    else blocks.set(step.block, [step])
   }
-  for (const [id, stations] of Object.entries(works))
-    for (const list of stations.values()) for (const work of list) addWork(result.blocks[id]!, work, library, pace)
-  for (const [id, block] of Object.entries(result.blocks)) {
-    merge((result.sections[blockSections[id]!] ??= empty()), block)
-    merge(result.session, block)
+  return sumOfBlocks(
+    [...blocks].map(([block, own]) => ({ block, section: own[0]!.section, totals: blockTotals(own, library, pace) })),
+  )
+}
+
+/** The totals of a session from those of its blocks. */
+export function sumOfBlocks(blocks: readonly { block: string; section: string; totals: Totals }[]): SessionTotals {
+  const result: SessionTotals = { session: empty(), sections: {}, blocks: {} }
+  const parts = new Map<string, Totals[]>()
+  for (const { block, section, totals } of blocks) {
+    result.blocks[block] = totals
+    const there = parts.get(section)
+    if (there) there.push(totals)
+    else parts.set(section, [totals])
+    merge(result.session, totals)
   }
-  for (const sum of [result.session, ...Object.values(result.sections), ...Object.values(result.blocks)]) {
-    sum.active = sum.seconds.typical ? sum.work / sum.seconds.typical : 0
-  }
+  for (const [section, own] of parts) result.sections[section] = own.length === 1 ? own[0]! : sumOf(own)
+  share(result.session)
   return result
 }
+
+function sumOf(parts: readonly Totals[]): Totals {
+  const sum = empty()
+  for (const part of parts) merge(sum, part)
+  share(sum)
+  return sum
+}
+
+/**
+ * What the steps of one block come to.
+ *
+ * @param library with the session's own moves
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function blockTotals(steps: readonly Step[], library: Library, pace: number): Totals {
+  const sum = empty()
+  const works: StationWork[] = []
+  const firstOf = new Map<string, StationWork>()
+  let last: StationWork | undefined
+  const { seconds } = sum
+  for (const step of steps) {
+    const { low, typical, high } = step.seconds
+    seconds.low += low
+    seconds.typical += typical
+    seconds.high += high
+    // Written out: as a table from kind to field it takes twice as long.
+    if (step.kind === 'work') sum.work += typical
+    else if (step.kind === 'rest') sum.rest += typical
+    else if (step.kind === 'talk') sum.talk += typical
+    else if (step.kind === 'measure') sum.measure += typical
+    else sum.change += typical
+    if (step.kind !== 'work' || step.station === undefined) continue
+    // Mostly both sides of one go, or one lap after another.
+    if (!last || !isOf(last.step, step)) {
+      last = firstOf.get(step.station)
+      while (last && !isOf(last.step, step)) last = last.next
+    }
+    if (!last) {
+      works.push((last = { step, seconds: 0, reps: 0, next: firstOf.get(step.station) }))
+      firstOf.set(step.station, last)
+    }
+    last.seconds += typical
+    if (step.reps) last.reps += step.reps
+  }
+  for (const work of works) addWork(sum, work, library, pace)
+  share(sum)
+  return sum
+}
+
+const share = (sum: Totals) => void (sum.active = sum.seconds.typical ? sum.work / sum.seconds.typical : 0)
 
 /** All the work of one station in one version: laps may bring another. */
 interface StationWork {
@@ -115,7 +151,11 @@ interface StationWork {
   seconds: number
   /** Counted reps; 0 where the clock leads. */
   reps: number
+  /** Another of the same station. */
+  next: StationWork | undefined
 }
+
+const isOf = (a: Step, b: Step) => a.station === b.station && a.version === b.version && a.tempo === b.tempo
 
 function addWork(sum: Totals, { step, seconds, reps: counted }: StationWork, library: Library, pace: number): void {
   if (!step.move || !step.version) return
@@ -131,13 +171,23 @@ function addWork(sum: Totals, { step, seconds, reps: counted }: StationWork, lib
   add(sum.categories, move.category, seconds)
 }
 
+function addAll(sums: Record<string, number>, more: Record<string, number>): void {
+  for (const id in more) sums[id] = (sums[id] ?? 0) + more[id]!
+}
+
 function merge(sum: Totals, more: Totals): void {
   sum.seconds.low += more.seconds.low
   sum.seconds.typical += more.seconds.typical
   sum.seconds.high += more.seconds.high
-  for (const key of ['work', 'rest', 'change', 'talk', 'measure', 'landings', 'hardLandings'] as const)
-    sum[key] += more[key]
-  for (const key of ['reps', 'muscles', 'families', 'categories'] as const) {
-    for (const id in more[key]) add(sum[key], id, more[key][id]!)
-  }
+  sum.work += more.work
+  sum.rest += more.rest
+  sum.change += more.change
+  sum.talk += more.talk
+  sum.measure += more.measure
+  sum.landings += more.landings
+  sum.hardLandings += more.hardLandings
+  addAll(sum.reps, more.reps)
+  addAll(sum.muscles, more.muscles)
+  addAll(sum.families, more.families)
+  addAll(sum.categories, more.categories)
 }

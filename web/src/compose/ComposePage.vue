@@ -111,12 +111,12 @@ async function onHandOut() {
 async function onPlay() {
   const row = composer.selectedRow
   const group = composer.scope === 'all' ? composer.workout.groups[0]!.id : composer.scope[0]!
-  const steps = composer.lanes.find((l) => l.group.id === group)?.steps ?? []
-  if (!steps.some((s) => s.kind === 'work')) {
+  const blocks = composer.lanes.find((l) => l.group.id === group)?.blocks ?? []
+  if (!blocks.some(({ timed }) => timed.steps.some((s) => s.kind === 'work'))) {
     composer.message = { text: 'nothingToPlay' }
     return
   }
-  await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: playFrom(row, steps) } })
+  await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: playFrom(row, blocks) } })
 }
 </script>
 

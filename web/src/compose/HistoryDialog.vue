@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { cleanText, differences, timeline, minutesText, type Workout } from '@esfuerzo/core'
+import { cleanText, differences, minutesText, sessionView, type Workout } from '@esfuerzo/core'
 import { callCode, type Version } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { i18n } from '../teacher/i18n.ts'
@@ -57,11 +57,9 @@ const rows = computed(() =>
   shown.value ? rowsOf(shown.value.document, library, i18n.global.t).filter((r) => r.kind !== 'empty') : [],
 )
 const lengths = computed(() =>
-  (shown.value?.document.groups ?? []).map((group) => ({
+  (shown.value ? sessionView(shown.value.document, library) : []).map(({ group, totals }) => ({
     group,
-    length: minutesText(
-      timeline(shown.value!.document, group.id, library).reduce((sum, s) => sum + s.seconds.typical, 0),
-    ),
+    length: minutesText(totals.session.seconds.typical),
   })),
 )
 async function onName() {

@@ -1,22 +1,23 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef } from 'vue'
-import { stepAt, type Step } from '@esfuerzo/core'
+import { stepAt, type LaneView } from '@esfuerzo/core'
 import { lanePicture } from './lanes.ts'
 
-const props = defineProps<{ steps: Step[]; scale: number; label: string }>()
+const props = defineProps<{ lane: LaneView; scale: number; label: string }>()
+type Found = NonNullable<ReturnType<typeof stepAt>>
 /** `point`: the step under the pointer and how far from the left it is, in pixels; `go`: it was clicked. */
-const emit = defineEmits<{ point: [step: Step | undefined, left: number]; go: [step: Step] }>()
+const emit = defineEmits<{ point: [found: Found | undefined, left: number]; go: [step: Found['step']] }>()
 const height = 18
 const root = useTemplateRef('root')
 const { width } = useElementSize(root)
-const picture = computed(() => lanePicture(props.steps, width.value / props.scale, height))
+const picture = computed(() => lanePicture(props.lane, width.value / props.scale, height))
 const hatch = useId()
 
-const under = (event: MouseEvent) => stepAt(props.steps, (event.offsetX / width.value) * props.scale)
+const under = (event: MouseEvent) => stepAt(props.lane, (event.offsetX / width.value) * props.scale)
 function onClick(event: MouseEvent) {
-  const step = under(event)
-  if (step) emit('go', step)
+  const found = under(event)
+  if (found) emit('go', found.step)
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { finishTogether, limits, minutesText, moveNames, sayName, type Step } from '@esfuerzo/core'
+import { finishTogether, limits, minutesText, moveNames, sayName, type stepAt, type Step } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../teacher/library.ts'
 import LaneStrip from './LaneStrip.vue'
@@ -12,7 +12,8 @@ const { t } = useI18n()
 const composer = useComposer()
 const budget = computed(() => composer.workout.minutes * 60)
 const lanes = computed(() =>
-  composer.lanes.map(({ group, steps, totals, tooLong }) => {
+  composer.lanes.map((lane) => {
+    const { group, totals, tooLong } = lane
     const { low, typical, high } = totals.session.seconds
     const over = typical - budget.value
     const fit = over > 0 ? t('lanes.late', { by: minutesText(over) }) : t('lanes.spare', { by: minutesText(-over) })
@@ -20,7 +21,7 @@ const lanes = computed(() =>
     // More than a fifth of the minutes left is well under them.
     const spare = -over > budget.value / 5
     const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
-    return { group, steps, total, late: over > 0, low: spare, fit, spread }
+    return { lane, group, total, late: over > 0, low: spare, fit, spread }
   }),
 )
 const scale = computed(() =>
@@ -32,14 +33,14 @@ const marks = computed(() =>
 /** What the pointer is on, in which lane, and where to write it. */
 const pointed = shallowRef<{ lane: string; text: string; left: number }>()
 const names = moveNames(library.moves)
-function onPoint(lane: string, step: Step | undefined, left: number) {
-  pointed.value = step && { lane, text: stretchText(step), left }
+function onPoint(lane: string, found: ReturnType<typeof stepAt>, left: number) {
+  pointed.value = found && { lane, text: stretchText(found.step, found.at), left }
 }
-function stretchText(step: Step): string {
+function stretchText(step: Step, at: number): string {
   const what = step.kind === 'rest' || step.kind === 'talk' ? t(`stretch.${step.kind}`) : sayName(step.say, names)
   const lap = step.lap ? [t('stretch.lap', { n: step.lap })] : []
   const kind = step.kind === 'change' || step.kind === 'switch' ? [t(`stretch.${step.kind}`)] : []
-  return [minutesText(step.at), what, ...lap, ...kind, t('unit.short.seconds', { n: step.seconds.typical })].join(' · ')
+  return [minutesText(at), what, ...lap, ...kind, t('unit.short.seconds', { n: step.seconds.typical })].join(' · ')
 }
 /** Clicking a stretch goes to its row: a station's, else its block's, which may be one with its section. */
 function onGo(step: Step) {
@@ -56,7 +57,7 @@ const apart = computed(() => {
 const tooLong = computed(() => {
   const found = composer.lanes.filter((lane) => lane.tooLong)
   const letters = found.map((lane) => lane.group.letter).join(', ')
-  return found[0] && { letters, last: found[0].steps.at(-1)! }
+  return found[0] && { letters, last: found[0].blocks.at(-1)!.timed.steps.at(-1)! }
 })
 const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 </script>
@@ -66,10 +67,10 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
     <div v-for="lane in lanes" :key="lane.group.id" class="lane">
       <LaneKey :letter="lane.group.letter" :name="lane.group.name" />
       <LaneStrip
-        :steps="lane.steps"
+        :lane="lane.lane"
         :scale="scale"
         :label="t('lanes.lane', { letter: lane.group.letter, name: lane.group.name, total: lane.total, fit: lane.fit })"
-        @point="(step, left) => onPoint(lane.group.id, step, left)"
+        @point="(found, left) => onPoint(lane.group.id, found, left)"
         @go="onGo"
       />
       <span

@@ -1,4 +1,4 @@
-import type { Step } from '@esfuerzo/core'
+import type { LaneView } from '@esfuerzo/core'
 
 /** One lane as the few paths it is drawn with, however long the session. */
 export interface LanePicture {
@@ -19,34 +19,30 @@ const narrow = 1.5
 /**
  * A lane's stretches as SVG paths.
  *
- * @param steps one group's
  * @param scale pixels of a second
  * @param height pixels of the lane
  */
-export function lanePicture(steps: readonly Step[], scale: number, height: number): LanePicture {
+export function lanePicture({ blocks }: Pick<LaneView, 'blocks'>, scale: number, height: number): LanePicture {
   const picture: LanePicture = { work: '', talk: '', blocks: '' }
   const draw = (kind: 'work' | 'talk' | 'blocks', from: number, to: number) => {
     if (to > from) picture[kind] += rect(from * scale, Math.max(to * scale, from * scale + 0.5), height)
   }
   let work: { from: number; to: number } | undefined
-  let block: { id: string; from: number; to: number } | undefined
-  for (const step of steps) {
-    const to = step.at + step.seconds.typical
-    if (block?.id === step.block) block.to = to
-    else {
-      if (block) draw('blocks', block.from, block.to)
-      block = { id: step.block, from: step.at, to }
-    }
-    if (step.kind === 'talk') draw('talk', step.at, to)
-    if (step.kind !== 'work' && step.kind !== 'measure') continue
-    if (work && (step.at - work.to) * scale < narrow) work.to = to
-    else {
-      if (work) draw('work', work.from, work.to)
-      work = { from: step.at, to }
+  for (const { start, timed } of blocks) {
+    draw('blocks', start, start + timed.seconds)
+    for (const step of timed.steps) {
+      const from = start + step.at
+      const to = from + step.seconds.typical
+      if (step.kind === 'talk') draw('talk', from, to)
+      if (step.kind !== 'work' && step.kind !== 'measure') continue
+      if (work && (from - work.to) * scale < narrow) work.to = to
+      else {
+        if (work) draw('work', work.from, work.to)
+        work = { from, to }
+      }
     }
   }
   if (work) draw('work', work.from, work.to)
-  if (block) draw('blocks', block.from, block.to)
   return picture
 }
 

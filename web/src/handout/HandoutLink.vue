@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, isTooLong, minutesText, timeline, totals, type Workout } from '@esfuerzo/core'
+import { differences, minutesText, sessionView, type Workout } from '@esfuerzo/core'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../compose/differenceText.ts'
 import { client } from '../shared/client.ts'
@@ -27,10 +27,9 @@ const { t, locale } = useI18n()
 const { busy, problem, guarded } = useCalls('handout.nothing')
 
 const lanes = computed(() =>
-  props.workout.groups.map((group) => {
-    const steps = timeline(props.workout, group.id, library)
-    const { typical } = totals(steps, group, library).session.seconds
-    const total = isTooLong(steps) ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
+  sessionView(props.workout, library).map(({ group, totals, tooLong }) => {
+    const { typical } = totals.session.seconds
+    const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
     return { ...group, total, late: typical > props.workout.minutes * 60 }
   }),
 )

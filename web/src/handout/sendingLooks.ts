@@ -3,9 +3,8 @@ import {
   obstacles,
   ProblemError,
   publish,
+  sessionView,
   stationsOf,
-  timeline,
-  totals,
   valueFor,
   type Library,
   type Problem,
@@ -22,9 +21,8 @@ export type SendingLook =
 /** What still deserves a look before sending, the gravest first. Nothing here stops anybody. */
 export function sendingLooks(workout: Workout, library: Library): SendingLook[] {
   const looks: SendingLook[] = []
-  for (const group of workout.groups) {
-    const { typical } = totals(timeline(workout, group.id, library), group, library).session.seconds
-    const late = typical - workout.minutes * 60
+  for (const { group, totals } of sessionView(workout, library)) {
+    const late = totals.session.seconds.typical - workout.minutes * 60
     if (late > 0) looks.push({ code: 'late', group: group.letter, by: minutesText(late) })
   }
   const atHome = new Map<string, string[]>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { applyFit, minutesText, sessionSeconds, timeline, totals, type FitChange } from '@esfuerzo/core'
+import { applyFit, minutesText, sessionView, type FitChange } from '@esfuerzo/core'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../teacher/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
@@ -38,10 +38,13 @@ function toggle(i: number): void {
 /** The session as it would be with what is ticked. */
 const then = computed(() => applyFit(composer.workout, taken.value))
 const lanes = computed(() => {
-  const after = sessionSeconds(then.value, library)
-  return composer.lanes.map(({ group, totals: now }) => {
-    const { work: active, rest } = totals(timeline(then.value, group.id, library), group, library).session
-    const seconds = after[group.id]!
+  const after = sessionView(then.value, library)
+  return composer.lanes.map(({ group, totals: now }, i) => {
+    const {
+      work: active,
+      rest,
+      seconds: { typical: seconds },
+    } = after[i]!.totals.session
     const over = seconds - budget.value
     const differences = [
       ['work', active - now.session.work],

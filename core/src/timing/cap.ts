@@ -1,0 +1,36 @@
+import type { Span } from './span.ts'
+import { spread } from './apportion.ts'
+import type { Step } from './step.ts'
+
+/**
+ * Steps ended by a cap for three whole children: a quick, a usual and a slow one are each stopped by it. The usual one's step that
+ * meets it is cut, what comes after is left out, and what it would have done is not done.
+ *
+ * @param steps end to end
+ * @param cap seconds from the start of the first
+ * @param goesOn whether whoever is quick goes on until the cap: the steps are only what a usual child does
+ * @returns `met`: which step the cap ends, where it ends one
+ */
+export function endAtCap(steps: readonly Step[], cap: number, goesOn: boolean): { steps: Step[]; met?: number } {
+  const total = (end: keyof Span) =>
+    Math.min(
+      cap,
+      steps.reduce((sum, step) => sum + step.seconds[end], 0),
+    )
+  const [low, high] = [total(goesOn ? 'typical' : 'low'), total('high')]
+  const ends = (steps[0]?.at ?? 0) + cap
+  const met = steps.findIndex((step) => step.at + step.seconds.typical >= ends)
+  const kept = met < 0 ? [...steps] : [...steps.slice(0, met), cutAt(steps[met]!, ends)]
+  const fromLast = kept.toReversed()
+  spread(fromLast, 'low', low)
+  spread(fromLast, 'high', high)
+  return met < 0 ? { steps: kept } : { steps: kept, met }
+}
+
+/** A step that is over at a moment; a count it does not come to the end of is none. */
+function cutAt(step: Step, ends: number): Step {
+  const left = ends - step.at
+  if (left === step.seconds.typical) return step
+  const { reps: _, ...cut } = step
+  return { ...cut, seconds: { low: Math.min(step.seconds.low, left), typical: left, high: left } }
+}

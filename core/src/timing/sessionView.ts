@@ -1,0 +1,102 @@
+import { limits } from '../base/limits.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
+import type { Block } from '../session/forms.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Group } from '../terms/group.ts'
+import { isSameCarry, type Carry } from './carry.ts'
+import { firstSteps, placedBlocks, timedBlock, type Placed, type TimedBlock } from './lane.ts'
+import { defaultPace } from './pace.ts'
+import type { Step } from './step.ts'
+import { blockTotals, sumOfBlocks, type SessionTotals, type Totals } from './totals.ts'
+
+/** A block of a lane with what it comes to. */
+export interface BlockView extends TimedBlock {
+  totals: Totals
+}
+
+/** A session as one group lives it: its blocks end to end. */
+export interface LaneView {
+  group: Group
+  blocks: readonly Placed<BlockView>[]
+  totals: SessionTotals
+  /** More steps than a lane may have: these are the first. */
+  tooLong: boolean
+}
+
+/**
+ * Every group's lane. A block that is the same object as before, comes to the same group in the same state and is done with the
+ * same library is not timed again: after an edit only what it touches is.
+ *
+ * @param ours the library; the teacher's own moves come with the session
+ * @param before what was timed before, and is put to it; left out, all that any session needed
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function sessionView(workout: Workout, ours: Library, before: TimedBefore = timedBefore): LaneView[] {
+  const library = libraryFor(workout, ours)
+  return workout.groups.map((group) => {
+    const pace = defaultPace(group)
+    const view = (timed: TimedBlock): BlockView => ({ ...timed, totals: blockTotals(timed.steps, library, pace) })
+    const blocks = placedBlocks(
+      workout,
+      (section, block, carry) =>
+        known(before, block, { library, group, section, carry }, () =>
+          view(timedBlock(section, block, group, library, pace, carry)),
+        ),
+      (timed, n) => view(firstSteps(timed, n)),
+    )
+    const sums = blocks.map(({ timed }) => timed)
+    return {
+      group,
+      blocks,
+      totals: sumOfBlocks(sums),
+      tooLong: sums.reduce((n, { steps }) => n + steps.length, 0) > limits.steps,
+    }
+  })
+}
+
+/**
+ * The step of a lane that is on at a moment, and when it begins; a step ends where the next begins.
+ *
+ * @param seconds from the start of the session
+ * @returns undefined before the start and from the end on
+ */
+export function stepAt({ blocks }: Pick<LaneView, 'blocks'>, seconds: number): { step: Step; at: number } | undefined {
+  const block = blocks.find(({ start, timed }) => seconds >= start && seconds < start + timed.seconds)
+  const step = block?.timed.steps.find(
+    ({ at, seconds: { typical } }) => seconds - block.start >= at && seconds - block.start < at + typical,
+  )
+  return block && step && { step, at: block.start + step.at }
+}
+
+/** A block that was timed, with everything that makes a difference to it. */
+interface Known {
+  library: Library
+  group: Group
+  section: string
+  carry: Carry
+  view: BlockView
+}
+
+/** Blocks that were timed; forgotten with the documents they belong to. */
+export type TimedBefore = WeakMap<Block, Known[]>
+const timedBefore: TimedBefore = new WeakMap<Block, Known[]>()
+/** Ways into a block come and go while others are edited: only the latest are asked for again. */
+const mostKnown = 48
+
+function known(before: TimedBefore, block: Block, of: Omit<Known, 'view'>, make: () => BlockView): BlockView {
+  let all = before.get(block)
+  if (!all) before.set(block, (all = []))
+  for (const one of all)
+    if (
+      one.group === of.group &&
+      one.library === of.library &&
+      one.section === of.section &&
+      isSameCarry(one.carry, of.carry)
+    )
+      return one.view
+  const view = make()
+  if (all.length >= mostKnown) all.shift()
+  all.push({ ...of, view })
+  return view
+}
