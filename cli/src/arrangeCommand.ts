@@ -14,11 +14,9 @@ export function arrangeCommand(text: string, block?: string): ArrangeAnswer {
   const workout = readTimedSession(text, library)
   const blocks = workout.sections.flatMap((s) => s.blocks)
   if (block === undefined || !blocks.some((b) => b.id === block)) {
-    const expected = blocks
-      .filter(canArrange)
-      .map((b) => b.id)
-      .join(', ')
-    throw new ProblemError([{ code: 'not-a-choice', path: ['--block'], received: block ?? 'nothing', expected }])
+    const expected = { oneOf: blocks.filter(canArrange).map((b) => b.id) }
+    const received = block ?? ({ is: 'nothing' } as const)
+    throw new ProblemError([{ code: 'not-a-choice', path: ['--block'], received, expected }])
   }
   return arrange(workout, block, library)
 }

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
-import { problemEnglish, ProblemError } from '@esfuerzo/core'
+import { problemText, ProblemError } from '@esfuerzo/core'
 import { arrangeCommand } from './arrangeCommand.ts'
 import { fitCommand } from './fitCommand.ts'
 import { notationCommand } from './notationCommand.ts'
@@ -71,7 +71,7 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
     return 0
   } catch (error) {
     if (error instanceof ProblemError) {
-      for (const problem of error.problems) err(problemEnglish(problem))
+      for (const problem of error.problems) err(problemText(problem))
     } else {
       err((error as Error).message)
     }

@@ -34,7 +34,9 @@ export interface SpreadAnswer {
 export function spreadCommand(text: string, children = '10000'): SpreadAnswer {
   const count = Number(children)
   if (!Number.isInteger(count) || count < 1 || count > 100_000)
-    throw new ProblemError([{ code: 'invalid', path: ['--children'], received: children, expected: '1 to 100 000' }])
+    throw new ProblemError([
+      { code: 'invalid', path: ['--children'], received: children, expected: { rule: 'children' } },
+    ])
   const library = indexLibrary(libraryData)
   const workout = readTimedSession(text, library)
   return {

@@ -27,7 +27,7 @@ export function timelineCommand(text: string, groupId?: string): TimelineAnswer 
   const workout = readTimedSession(text, library)
   const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
   if (groups.length === 0) {
-    const expected = workout.groups.map((g) => g.id).join(', ')
+    const expected = { oneOf: workout.groups.map((g) => g.id) }
     throw new ProblemError([{ code: 'unknown-group', path: ['--group'], received: groupId, expected }])
   }
   return {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineSchema, settingsDocument, zoneSchema } from '@esfuerzo/core'
+import { rule, lineSchema, settingsDocument, zoneSchema } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, tokenSchema } from './fields.ts'
@@ -11,7 +11,7 @@ const signInName = z
   .string()
   .min(1)
   .max(254)
-  .refine((s) => s.isWellFormed() && !s.includes('\0'), 'text without broken characters')
+  .refine((s) => s.isWellFormed() && !s.includes('\0'), rule('noBrokenCharacters'))
 const personName = lineSchema.trim().min(1).max(80)
 
 export const teacherSchema = z.strictObject({ id: z.uuid(), name: lineSchema, email: z.email() })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineSchema } from '@esfuerzo/core'
+import { rule, lineSchema } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { idParams } from './fields.ts'
 
@@ -10,7 +10,7 @@ const classFields = z.strictObject({
     .array(z.int().min(0).max(6))
     .min(1)
     .max(7)
-    .refine((grades) => grades.every((g, i) => i === 0 || g > grades[i - 1]!), { error: 'grades in rising order' }),
+    .refine((grades) => grades.every((g, i) => i === 0 || g > grades[i - 1]!), { error: rule('gradesRising') }),
 })
 export const classSchema = classFields.extend({ id: z.uuid() })
 export type SchoolClass = z.infer<typeof classSchema>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { languages } from '@esfuerzo/core'
+import { rule, languages } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { emailSchema, idParams, tokenSchema } from './fields.ts'
 
@@ -13,7 +13,7 @@ const sheetQuery = z.strictObject({
   /** Ids of lanes, with commas; all of them where left out. */
   lanes: z
     .string()
-    .regex(/^[\w-]{1,40}(,[\w-]{1,40}){0,5}$/, 'ids of lanes with commas between')
+    .regex(/^[\w-]{1,40}(,[\w-]{1,40}){0,5}$/, rule('lanesWithCommas'))
     .optional(),
   language: z.enum(languages).default('en'),
   paper: z.enum(papers).default('a4'),

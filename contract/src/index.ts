@@ -16,4 +16,5 @@ export { publicationInfoSchema, runSummarySchema, type PublicationInfo, type Run
 export { type Message } from './outbox.ts'
 export { errorStatus, problemDocumentSchema, type ErrorCode, type ProblemDocument } from './problemDocument.ts'
 export { CallError } from './callError.ts'
+export { errorsInEnglish, type ErrorWords } from './errorWords.ts'
 export { callCode, createClient, type CallAnswer, type CallInput, type Client } from './client.ts'

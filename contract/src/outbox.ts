@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { momentSchema } from './fields.ts'
 
@@ -31,7 +32,7 @@ export const outboxEndpoints = {
     path: '/api/outbox/:file',
     access: 'anyone',
     query: keyQuery,
-    params: z.strictObject({ file: z.string().regex(/^[A-Za-z0-9-]{1,80}\.eml$/, 'a message’s file') }),
+    params: z.strictObject({ file: z.string().regex(/^[A-Za-z0-9-]{1,80}\.eml$/, rule('messageFile')) }),
     answer: z.unknown(),
   }),
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { problemCodes } from '@esfuerzo/core'
+import { problemCodes, type Expected, type Received } from '@esfuerzo/core'
 
 /** What can go wrong between a page and the server, and the status each is sent with. */
 export const errorStatus = {
@@ -37,8 +37,8 @@ export const problemDocumentSchema = z.object({
       z.object({
         code: z.enum(problemCodes),
         path: z.array(z.union([z.string(), z.number()])),
-        expected: z.string().optional(),
-        received: z.string().optional(),
+        expected: z.custom<Expected>().optional(),
+        received: z.custom<Received>().optional(),
       }),
     )
     .optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
+import { rule, lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema, revisionSchema, sha256Schema, tokenParams } from './fields.ts'
@@ -35,7 +35,7 @@ export type RunSummary = z.infer<typeof runSummarySchema>
 const pageMarkSchema = z
   .string()
   .max(80)
-  .refine((mark) => z.tuple([momentSchema, z.uuid()]).safeParse(mark.split('~')).success, 'the mark of a page')
+  .refine((mark) => z.tuple([momentSchema, z.uuid()]).safeParse(mark.split('~')).success, rule('markOfAPage'))
 
 /** What is sent out, and what comes back. */
 export const publicationEndpoints = {

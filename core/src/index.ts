@@ -1,5 +1,14 @@
 // The public list of the computation. Named exports only; what is not here is nobody else's business.
-export { problemCodes, pathText, ProblemError, type Problem } from './base/problem.ts'
+export {
+  problemCodes,
+  pathText,
+  ProblemError,
+  rule,
+  rules,
+  type Expected,
+  type Problem,
+  type Received,
+} from './base/problem.ts'
 export { zodProblems } from './base/zodProblems.ts'
 export { sameValue } from './base/sameValue.ts'
 
@@ -22,7 +31,7 @@ export { childSpread, simulate, type SimulateOptions } from './chance/simulate.t
 export { finishOf, type Finish } from './chance/finish.ts'
 export { lognormalFactors } from './distribution/lognormal.ts'
 export { seededRandom } from './distribution/seededRandom.ts'
-export { proposeQuiz } from './quiz/proposeQuiz.ts'
+export { proposeQuiz, type QuizWords } from './quiz/proposeQuiz.ts'
 export { operationsFor, sumsFor, type Sum } from './sums/sums.ts'
 export { forms, hasStations, stationsOf, type Block, type BlockOf, type Form } from './session/forms.ts'
 export { formTraits, traitsOf } from './session/formTraits.ts'
@@ -157,7 +166,9 @@ export { sheetRows } from './sheets/sheetRows.ts'
 export type { SheetBlock, SheetRow, SheetSection } from './sheets/sheetBlock.ts'
 export { partTitle } from './words/parts.ts'
 export { languageOf, languages, phrasesIn, type Language, type Phrases } from './terms/language.ts'
-export { problemCodesInEnglish, problemEnglish, problemSentence } from './words/en/problems.ts'
+export { problemsInEnglish } from './words/en/problems.ts'
+export { problemSentence, problemText } from './words/problems.ts'
+export type { ProblemWords } from './words/problemWords.ts'
 
 export { printDose, readDose, takeDose } from './notation/dose.ts'
 export { printCell, readCell, readNamedCell } from './notation/cell.ts'

@@ -5,7 +5,7 @@ import {
   limits,
   parse,
   ProblemError,
-  problemEnglish,
+  problemText,
   publish,
   readWorkout,
   timeline,
@@ -31,7 +31,7 @@ describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
     expect(steps).toHaveLength(limits.steps + 1)
     const problems = problemsOf(() => publish(workout, library))
     expect(problems).toHaveLength(6)
-    expect(problemEnglish(problems[0]!)).toMatch(
+    expect(problemText(problems[0]!)).toMatch(
       /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .* \(fewer rounds, rungs, calls or stations help\), found more$/,
     )
   })
@@ -63,7 +63,7 @@ describe('a text', () => {
     const { workout, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
     expect(workout.sections).toHaveLength(0)
     expect(problems).toMatchObject([{ code: 'too-many', line: limits.lines + 1 }])
-    expect(problems[0]!.expected).toContain('what comes after was not read')
+    expect(problemText(problems[0]!)).toContain('what comes after was not read')
   })
 
   it('names a hundred mistakes and that there are more, whatever comes after them', () => {

@@ -112,8 +112,8 @@ describe('a figure with impossible angles', () => {
     const { figure, problems } = clampFigure(made({}, standing, { ...standing, legR: [0, 60], neck: 90 }))
     expect(figure.poses[1]).toEqual({ ...standing, legR: [0, 10], neck: 65 })
     expect(problems).toEqual([
-      { code: 'impossible-angle', path: ['poses', 1, 'neck'], received: 'neck 90°', expected: '65°' },
-      { code: 'impossible-angle', path: ['poses', 1, 'legR'], received: 'knee -60°', expected: '-10°' },
+      { code: 'impossible-angle', path: ['poses', 1, 'neck'], received: 'neck 90°', expected: { value: '65°' } },
+      { code: 'impossible-angle', path: ['poses', 1, 'legR'], received: 'knee -60°', expected: { value: '-10°' } },
     ])
     expect(clampFigure(figure).problems).toEqual([])
   })

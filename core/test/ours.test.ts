@@ -25,6 +25,13 @@ const typed = (...lines: string[]) => {
   return workout
 }
 
+const quizWords = {
+  meaning: (word: string) => `What does “${word}” mean?`,
+  worked: (muscle: string) => `Which muscle worked: the ${muscle}?`,
+  helps: (move: string) => `${move}: what helps?`,
+  otherMeanings: ['a kind of ball game', 'how loud you are'],
+}
+
 it('half of a slot is called from twenty seconds on, and no side of a split one', () => {
   const work = (seconds: number, more = {}) =>
     stepCues(
@@ -101,9 +108,9 @@ describe('a move that is put into a cell', () => {
 })
 
 it('the right answer of a proposed quiz has no place of its own', () => {
-  const quiz = proposeQuiz(typed('squat 10', 'lunge 8', 'plank 20 s'), library)
+  const quiz = proposeQuiz(typed('squat 10', 'lunge 8', 'plank 20 s'), library, quizWords)
   const others = ['pogo jump 10', 'march 20 s', 'push-up 5', 'side plank 10 s'].flatMap((line) =>
-    proposeQuiz(typed(line, 'squat 10'), library),
+    proposeQuiz(typed(line, 'squat 10'), library, quizWords),
   )
   const all = [...quiz, ...others]
   for (const { answers, right } of all) expect(answers[right]).toBeDefined()

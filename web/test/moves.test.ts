@@ -177,7 +177,10 @@ describe('a move of one’s own', () => {
 
     vi.stubGlobal('fetch', async () =>
       Response.json(
-        { code: 'invalid', problems: [{ code: 'too-small', path: ['moves', 0, 'move', 'name'], expected: 'a name' }] },
+        {
+          code: 'invalid',
+          problems: [{ code: 'too-small', path: ['moves', 0, 'move', 'name'], expected: { value: 'a name' } }],
+        },
         { status: 400, headers: { 'Content-Type': 'application/problem+json' } },
       ),
     )

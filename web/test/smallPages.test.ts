@@ -100,7 +100,7 @@ describe('the settings', () => {
   })
 
   it('that cannot be taken name the field, and stay as they were typed', async () => {
-    const problems = [{ code: 'too-small', path: ['gradeNames', 0], expected: 'a name', received: '' }]
+    const problems = [{ code: 'too-small', path: ['gradeNames', 0], expected: { value: 'a name' }, received: '' }]
     serve({
       'GET /api/settings': () => school,
       'PUT /api/settings': () => new Refusal(400, { code: 'invalid', problems }),

@@ -96,7 +96,7 @@ export function orderFindings(workout: Workout, blockId: string, library: Librar
 export function arrange(workout: Workout, blockId: string, library: Library): ArrangeAnswer {
   const { form } = findBlock(workout, blockId)
   if (!canArrange(findBlock(workout, blockId))) {
-    const expected = 'a list, intervals, rounds, sets, amrap or ladder of three stations or more'
+    const expected = { rule: 'orderIsTheTeachers' } as const
     throw new ProblemError([{ code: 'invalid', path: [blockId], expected, received: form }])
   }
   const block = blockOrder(workout, blockId, library)

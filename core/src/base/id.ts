@@ -1,7 +1,8 @@
 import { z } from 'zod'
+import { rule } from './problem.ts'
 
 /** Ids inside a document and in the library: a letter, then letters, digits and hyphens, at most 48. */
-export const idSchema = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,47}$/, 'an id such as "s1"')
+export const idSchema = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,47}$/, rule('id'))
 
 /**
  * The next free id of a kind: one above the highest number in use.

@@ -1,3 +1,77 @@
+/** What is counted where there is room for so many. */
+export type Counted =
+  | 'characters'
+  | 'entries'
+  | 'groups'
+  | 'sections'
+  | 'blocks'
+  | 'stations'
+  | 'steps'
+  | 'lines'
+  | 'mistakes'
+  | 'KiB'
+  | 'MiB'
+  | 'moves'
+  | 'pieces'
+  | 'sessions'
+  | 'states'
+  | 'classes'
+  | 'copies'
+
+/** What no bound and no list says; `words/en/problems.ts` has words for each. */
+export const rules = [
+  'id',
+  'ownId',
+  'oneOnly',
+  'httpsAddress',
+  'noOtherAddress',
+  'lapsRising',
+  'gradesRising',
+  'timeZone',
+  'oneOfItsVersions',
+  'oneOfItsAnswers',
+  'moreThanFrom',
+  'notLessThanFrom',
+  'amount',
+  'cleanText',
+  'noBrokenCharacters',
+  'moment',
+  'hash',
+  'oneOrTwo',
+  'blockWithStations',
+  'orderIsTheTeachers',
+  'someMove',
+  'thisSession',
+  'notBeforeItStarted',
+  'roomForAnotherLink',
+  'linkToken',
+  'markOfAPage',
+  'messageFile',
+  'lanesWithCommas',
+  'children',
+] as const
+export type Rule = (typeof rules)[number]
+
+/** A rule as Zod carries it with a schema of ours: in the place of its message. */
+export const rule = (of: Rule): Rule => of
+
+/** What would have been right, as data. */
+export type Expected =
+  /** A type of JSON's, by Zod's name. */
+  | { type: string }
+  | { atLeast: number; of?: Counted }
+  /** At most so many; in one lane of a session; the rest of a text having been left out. */
+  | { atMost: number; of?: Counted; lane?: string; unread?: true }
+  | { oneOf: readonly string[] }
+  | { rule: Rule }
+  /** A version of a document. */
+  | { version: number }
+  /** Said as it is. */
+  | { value: string | number }
+
+/** What stood there: as it was written, or what kind of thing it was. */
+export type Received = string | { is: 'nothing' | 'object' | 'more' } | { count: number; of: Counted }
+
 /**
  * One thing that is wrong with a piece of data, as data. The sentence a person reads is made from it in
  * one place a language, `words/en/problems.ts`.
@@ -7,10 +81,10 @@ export interface Problem {
   code: ProblemCode
   /** Where it is, from the root of the document: `['sections', 0, 'title']`. */
   path: (string | number)[]
-  /** What would have been right: a type, a bound, a list of choices. */
-  expected?: string
+  /** What would have been right. */
+  expected?: Expected
   /** What stood there instead, shortened. */
-  received?: string
+  received?: Received
 }
 
 /** Every code a {@link Problem} may carry. `words/en/problems.ts` has a sentence for each; a test compares the two. */
@@ -50,12 +124,11 @@ export class ProblemError extends Error {
 }
 
 /**
- * A path as people read it.
+ * A path as people read it; nothing for the whole document.
  *
  * @example pathText(['sections', 0, 'blocks', 2, 'laps']) // 'sections[0].blocks[2].laps'
- * @example pathText([]) // '(the whole document)'
+ * @example pathText([]) // ''
  */
 export function pathText(path: readonly (string | number)[]): string {
-  if (path.length === 0) return '(the whole document)'
   return path.map((part, i) => (typeof part === 'number' ? `[${part}]` : i ? `.${part}` : part)).join('')
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from './problem.ts'
 import { limits } from './limits.ts'
 
 // C0 and C1 controls, and the two separators that some readers take for line breaks.
@@ -12,7 +13,7 @@ const text = (max: number, forbidden: RegExp) =>
     .normalize('NFC')
     .refine((s) => s.isWellFormed() && !forbidden.test(s), {
       params: { code: 'bad-text' },
-      error: 'text without control characters or broken emoji',
+      error: rule('cleanText'),
     })
 
 /** One line of text, kept in Unicode NFC, well formed, without control characters. */

@@ -1,13 +1,21 @@
 import type { z } from 'zod'
-import type { Problem, ProblemCode } from './problem.ts'
+import {
+  rules,
+  type Counted,
+  type Expected,
+  type Problem,
+  type ProblemCode,
+  type Received,
+  type Rule,
+} from './problem.ts'
 
 type Issue = z.core.$ZodIssue
 
 /** A value as a short text for a message: never more than 60 characters of somebody's file. */
-export function shown(value: unknown): string {
-  if (value === undefined) return 'nothing'
-  if (Array.isArray(value)) return `a list of ${value.length}`
-  if (value !== null && typeof value === 'object') return 'an object'
+export function shown(value: unknown): Received {
+  if (value === undefined) return { is: 'nothing' }
+  if (Array.isArray(value)) return { count: value.length, of: 'entries' }
+  if (value !== null && typeof value === 'object') return { is: 'object' }
   const text = typeof value === 'string' ? JSON.stringify(value) : String(value)
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
 }
@@ -22,32 +30,33 @@ export function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   return here
 }
 
-const bound = (issue: { origin?: string }, word: string, limit: unknown): string => {
-  const what = issue.origin === 'string' ? ' characters' : issue.origin === 'array' ? ' entries' : ''
-  return `${word} ${String(limit)}${what}`
-}
+const countedBy: Partial<Record<string, Counted>> = { string: 'characters', array: 'entries' }
 
-function codeAndExpected(issue: Issue): { code: ProblemCode; expected?: string } {
+/** A rule of ours, where a schema carries one in the place of Zod's message. */
+const ruleOf = (message: string): { expected?: Expected } =>
+  (rules as readonly string[]).includes(message) ? { expected: { rule: message as Rule } } : {}
+
+function codeAndExpected(issue: Issue): { code: ProblemCode; expected?: Expected } {
   switch (issue.code) {
     case 'invalid_type':
-      return { code: 'wrong-type', expected: issue.expected }
+      return { code: 'wrong-type', expected: { type: issue.expected } }
     case 'too_small':
-      return { code: 'too-small', expected: bound(issue, 'at least', issue.minimum) }
+      return { code: 'too-small', expected: { atLeast: Number(issue.minimum), of: countedBy[issue.origin] } }
     case 'too_big':
-      return { code: 'too-large', expected: bound(issue, 'at most', issue.maximum) }
+      return { code: 'too-large', expected: { atMost: Number(issue.maximum), of: countedBy[issue.origin] } }
     case 'invalid_value':
-      return { code: 'not-a-choice', expected: issue.values.map(String).join(', ') }
+      return { code: 'not-a-choice', expected: { oneOf: issue.values.map(String) } }
     case 'invalid_format':
-      return { code: 'bad-format', expected: issue.format }
+      return { code: 'bad-format', expected: { value: issue.format }, ...ruleOf(issue.message) }
     case 'custom':
-      return { code: (issue.params?.code as ProblemCode | undefined) ?? 'invalid', expected: issue.message }
+      return { code: (issue.params?.code as ProblemCode | undefined) ?? 'invalid', ...ruleOf(issue.message) }
     case 'invalid_union':
       return {
         code: issue.discriminator ? 'not-a-choice' : 'wrong-type',
-        expected: issue.message === 'Invalid input' ? undefined : issue.message,
+        ...ruleOf(issue.message),
       }
     default:
-      return { code: 'invalid', expected: issue.message }
+      return { code: 'invalid', ...ruleOf(issue.message) }
   }
 }
 
@@ -64,7 +73,7 @@ export function zodProblems(error: { readonly issues: readonly Issue[] }, input:
       return issue.keys.map((key) => ({ code: 'unknown-key', path: [...path, key], received: key }))
     }
     if (issue.code === 'invalid_key') {
-      return [{ code: 'bad-format', path, expected: 'an id', received: shown(path.at(-1)) }]
+      return [{ code: 'bad-format', path, expected: { rule: 'id' }, received: shown(path.at(-1)) }]
     }
     // A document inside a message was read by itself: its problems are ours already, and only lie deeper here.
     if (issue.code === 'custom' && issue.params?.problem) return [{ ...(issue.params.problem as Problem), path }]

@@ -11,7 +11,7 @@ import { utf8Length } from '../base/utf8Length.ts'
 export function readDocumentText<T>(kind: DocumentKind<T>, text: string): T {
   // Three bytes is the longest a UTF-16 unit becomes in UTF-8, so shorter texts need no counting.
   if (text.length * 3 > limits.bytes && utf8Length(text) > limits.bytes) {
-    throw new ProblemError([{ code: 'too-big', path: [], expected: `at most ${limits.bytes / 1024} KiB` }])
+    throw new ProblemError([{ code: 'too-big', path: [], expected: { atMost: limits.bytes / 1024, of: 'KiB' } }])
   }
   let data: unknown
   try {

@@ -19,7 +19,7 @@ export function migrate(document: unknown, to: number, migrations: Migrations): 
   if (typeof version !== 'number' || !Number.isInteger(version)) return document
   if (version > to) {
     throw new ProblemError([
-      { code: 'newer-version', path: ['version'], expected: `version ${to} or earlier`, received: shown(version) },
+      { code: 'newer-version', path: ['version'], expected: { version: to }, received: shown(version) },
     ])
   }
   for (let v = version; v < to; v++) {

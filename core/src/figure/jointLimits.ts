@@ -79,7 +79,7 @@ export function clampFigure(figure: Figure): { figure: Figure; problems: Problem
         code: 'impossible-angle',
         path: ['poses', i, at],
         received: `${joint} ${Math.round(received)}°`,
-        expected: `${Math.round(expected)}°`,
+        expected: { value: `${Math.round(expected)}°` },
       })
     }
     return right

@@ -1,3 +1,4 @@
+import { limits } from '../base/limits.ts'
 import type { Library } from './library.ts'
 import { versionFor } from './versionFor.ts'
 import { ProblemError } from '../base/problem.ts'
@@ -30,7 +31,7 @@ export function addGroup(
   const used = new Set(workout.groups.map((g) => g.letter))
   const letter = letters.find((l) => !used.has(l))
   if (!letter)
-    throw new ProblemError([{ code: 'too-many', path: ['groups'], expected: 'at most 6 groups', received: '7 groups' }])
+    throw new ProblemError([{ code: 'too-many', path: ['groups'], expected: { atMost: limits.groups, of: 'groups' }, received: { count: limits.groups + 1, of: 'groups' } }])
   const group = checked(groupSchema, newGroup(nextId(idsOf(workout), 'g'), letter, grades, gradeNames))
   const sections = workout.sections.map((section) => ({
     ...section,
@@ -67,7 +68,7 @@ export function addGroup(
 export function removeGroup(workout: Workout, groupId: string): Workout {
   const at = groupPlace(workout, groupId)
   if (workout.groups.length === 1) {
-    throw new ProblemError([{ code: 'too-small', path: ['groups'], expected: 'at least 1 group', received: 'none' }])
+    throw new ProblemError([{ code: 'too-small', path: ['groups'], expected: { atLeast: 1, of: 'groups' }, received: { count: 0, of: 'groups' } }])
   }
   const strip = (value: unknown): unknown => {
     if (value === null || typeof value !== 'object') return value

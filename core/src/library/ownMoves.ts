@@ -28,7 +28,7 @@ export function ownMoveProblems({ move, figures }: OwnMove, library: Library, at
     problems.push({
       code: 'bad-format',
       path: [...at, 'move', 'id'],
-      expected: 'an id that begins with own-',
+      expected: { rule: 'ownId' },
       received: move.id,
     })
   figures.forEach((figure, i) => {
@@ -36,7 +36,7 @@ export function ownMoveProblems({ move, figures }: OwnMove, library: Library, at
       problems.push({
         code: 'bad-format',
         path: [...at, 'figures', i, 'id'],
-        expected: 'an id that begins with own-',
+        expected: { rule: 'ownId' },
         received: figure.id,
       })
   })

@@ -18,7 +18,7 @@ export function referenceProblems(workout: Workout, ours: Library): Problem[] {
     }
     const lookVersion = (version: string, at: Problem['path']) => {
       if (move.versions.some((v) => v.id === version)) return
-      const expected = move.versions.map((v) => v.id).join(', ')
+      const expected = { oneOf: move.versions.map((v) => v.id) }
       problems.push({ code: 'unknown-version', path: [...at, 'version'], received: version, expected })
     }
     lookVersion(cell.version, path)

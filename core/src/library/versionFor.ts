@@ -44,7 +44,7 @@ export function performedBy(cell: Pick<Cell, 'move' | 'version'>, library: Libra
         code: 'unknown-version',
         path: [cell.move, cell.version],
         received: cell.version,
-        expected: move.versions.map((v) => v.id).join(', '),
+        expected: { oneOf: move.versions.map((v) => v.id) },
       },
     ])
   }

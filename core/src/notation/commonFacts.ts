@@ -19,14 +19,10 @@ export function readTest(text: string): TestId | undefined {
 /** `pulse between laps` */
 export const betweenLapsFact = <B extends Block>(): Fact<B> =>
   fact<B, TestId>({
-    label: 'Measured between laps',
+    id: 'betweenLaps',
     field: {
       kind: 'choice',
-      choices: [
-        ['', 'Nothing'],
-        ['pulse', 'Pulse by fingers'],
-        ['hold', 'A hold'],
-      ],
+      choices: ['', 'pulse', 'hold'],
     },
     get: (b) => forAll(b.betweenLaps),
     set: (b, value) => withField(b, 'betweenLaps', value?.all || undefined),
@@ -43,7 +39,7 @@ const travelPattern = new RegExp(`^travel\\s+(?:"([^"]*)"\\s*)?${secondsPattern}
 /** `travel "round the far cone and back" 10 s` */
 export const travelFact = <B extends Travelling>(): Fact<B> =>
   fact<B, number>({
-    label: 'On the way to the next station',
+    id: 'travel',
     field: { kind: 'seconds', min: 1, step: 5 },
     optional: 10,
     get: (b) => b.travel?.seconds,
@@ -69,7 +65,7 @@ type WithEnds = Block & { from: PerGroup<number>; to: PerGroup<number> }
  * @param word what is printed before them
  * @param most the largest either may be
  */
-export function endsFact<B extends WithEnds>(label: string, word: string, most: number): Fact<B> {
+export function endsFact<B extends WithEnds>(word: string, most: number): Fact<B> {
   const pattern = new RegExp(`^(?:${word}\\s*)?(\\d{1,3})(?:\\s*(?:-|to)\\s*(\\d{1,3}))?$`, 'i')
   const endOf = (value: PerGroup<Ends>, end: keyof Ends): PerGroup<number> =>
     canonical({
@@ -77,7 +73,7 @@ export function endsFact<B extends WithEnds>(label: string, word: string, most: 
       by: value.by && Object.fromEntries(Object.entries(value.by).map(([id, v]) => [id, v[end]])),
     })
   return fact<B, Ends>({
-    label,
+    id: 'ends',
     get: ({ from, to }) => {
       const ids = [...new Set([...Object.keys(from.by ?? {}), ...Object.keys(to.by ?? {})])]
       const own = ids.map((id): [string, Ends] => [id, { from: valueFor(from, id), to: valueFor(to, id) }])
@@ -96,13 +92,10 @@ export function endsFact<B extends WithEnds>(label: string, word: string, most: 
 /** What a number that comes out is a number of: reps, said silently, or seconds. */
 export const unitFact = <B extends Block & { unit: 'reps' | 'seconds' }>(): Fact<B> =>
   fact<B, 'reps' | 'seconds'>({
-    label: 'Of',
+    id: 'unit',
     field: {
       kind: 'choice',
-      choices: [
-        ['reps', 'reps'],
-        ['seconds', 'seconds'],
-      ],
+      choices: ['reps', 'seconds'],
     },
     get: (b) => forAll(b.unit),
     set: (b, value) => (value ? { ...b, unit: value.all } : b),

@@ -6,15 +6,15 @@ import type { PerGroup } from '../terms/perGroup.ts'
 export type FactField =
   | { kind: 'seconds' | 'count'; min: number; max?: number; step?: number }
   | { kind: 'flag' }
-  | { kind: 'choice'; choices: readonly (readonly [value: string, label: string])[] }
+  | { kind: 'choice'; choices: readonly string[] }
 
 /**
  * One thing a form's line says, with the words for it: laps, a rest, a cap. A form's line is its facts one after the
  * other; each may have values of single groups in brackets behind it.
  */
 export interface Fact<B extends Block, V = unknown> {
-  /** What it is called beside a field. */
-  label: string
+  /** Which of its form's it is: a page has a word for it. */
+  id: string
   field?: FactField
   /** Whether it may be taken away: what it is set to when it is first wanted. */
   optional?: V
@@ -71,7 +71,6 @@ const bare = new RegExp(`^${secondsPattern}$`, 'i')
 export function secondsFact<B extends Block>(
   key: keyof B & string,
   of: {
-    label: string
     print: string
     words: string
     min?: number
@@ -86,7 +85,7 @@ export function secondsFact<B extends Block>(
   const after = new RegExp(`^${secondsPattern}\\s*(?:of\\s*)?(?:${of.words})$`, 'i')
   const inBounds = (n: number) => (n >= min && n <= max ? n : undefined)
   return fact<B, number>({
-    label: of.label,
+    id: key,
     field: { kind: 'seconds', min, max, step: 5 },
     ...(of.optional !== undefined && { optional: of.optional }),
     ...(of.silent && { silent: of.silent }),
@@ -107,12 +106,12 @@ export function secondsFact<B extends Block>(
  */
 export function countFact<B extends Block>(
   key: keyof B & string,
-  of: { label: string; word: string; words: string; min?: number; max?: number },
+  of: { word: string; words: string; min?: number; max?: number },
 ): Fact<B> {
   const { min = 1, max = limits.laps } = of
   const pattern = new RegExp(`^(\\d{1,3})\\s*(?:x\\s*)?(?:${of.words})$|^(?:${of.words})\\s*:?\\s*(\\d{1,3})$`, 'i')
   return fact<B, number>({
-    label: of.label,
+    id: key,
     field: { kind: 'count', min, max },
     get: (b) => b[key] as PerGroup<number> | undefined,
     set: (b, value) => (value ? withField(b, key, value) : b),

@@ -2,11 +2,8 @@ import type { Block } from '../session/forms.ts'
 import type { Face, Station } from '../session/station.ts'
 import type { Fact } from './facts.ts'
 
-/** What one form of work is called and how it is written. */
+/** How one form of work is written. */
 export interface FormNotation<B extends Block> {
-  /** Its name, and in a few words what it is. */
-  name: string
-  about: string
   /** What a line begins with that opens a block of this form. */
   opens: RegExp
   /** What its line says, in the order in which it is printed; the first always is. */

@@ -1,3 +1,4 @@
+import type { Counted } from '../base/problem.ts'
 import type { Library } from '../library/library.ts'
 import { hasStations, newBlock, stationsOf, type Block } from '../session/forms.ts'
 import { gradesName, type Group } from '../terms/group.ts'
@@ -73,7 +74,9 @@ class Reader {
   goesOn(raw: string, n: number): boolean {
     if (n > limits.lines) {
       const at = { line: n, column: 1, length: Math.max(1, raw.length) }
-      this.#problems.push(textProblem('too-many', at, { expected: `at most ${limits.lines} lines; ${unreadRest}` }))
+      this.#problems.push(
+        textProblem('too-many', at, { expected: { atMost: limits.lines, of: 'lines', unread: true } }),
+      )
       return false
     }
     if (this.#problems.length > limits.mistakes) return false
@@ -90,7 +93,7 @@ class Reader {
     if (heading) return this.#heading(heading[1]!.length, heading[2]!)
     if (text.length > longestLine) {
       const at = { line: n, column: 1, length: text.length }
-      this.#problems.push(textProblem('too-large', at, { expected: `a line of at most ${longestLine} characters` }))
+      this.#problems.push(textProblem('too-large', at, { expected: { atMost: longestLine, of: 'characters' } }))
       return
     }
     if (!this.#section && this.#detail(text, n)) return
@@ -177,10 +180,10 @@ class Reader {
     this.#common = common
   }
 
-  #tooMany(what: string, most: number): void {
+  #tooMany(what: Counted, most: number): void {
     if (this.#problems.some((p) => p.code === 'too-many')) return
     const at = { line: 1, column: 1, length: 1 }
-    this.#problems.push(textProblem('too-many', at, { expected: `at most ${most} ${what}`, received: 'more' }))
+    this.#problems.push(textProblem('too-many', at, { expected: { atMost: most, of: what }, received: { is: 'more' } }))
   }
 
   #room(): boolean {
@@ -268,14 +271,12 @@ class Reader {
   }
 }
 
-const unreadRest = 'what comes after was not read'
-
 /** The first mistakes, and in place of all others that there are more. */
 function atMost(problems: TextProblem[]): TextProblem[] {
   const next = problems[limits.mistakes]
   if (!next) return problems
   const { line, column, length } = next
-  const expected = `at most ${limits.mistakes} mistakes; ${unreadRest}`
+  const expected = { atMost: limits.mistakes, of: 'mistakes', unread: true } as const
   return [...problems.slice(0, limits.mistakes), textProblem('too-many', { line, column, length }, { expected })]
 }
 

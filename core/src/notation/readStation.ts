@@ -49,7 +49,7 @@ export function readStation(
   if (!said.named) {
     const near = nearestNames(said.unread ?? base.text, nameIndex(library))
     problems.push(
-      textProblem('unread', place(base), { received: base.text, ...(near.length && { expected: near.join(', ') }) }),
+      textProblem('unread', place(base), { received: base.text, ...(near.length && { expected: { oneOf: near } }) }),
     )
     return { problems }
   }
@@ -73,7 +73,7 @@ export function readStation(
       problems.push(
         textProblem('unread', place({ ...says, at: says.at + skip }), {
           received: own.unread,
-          ...(near.length && { expected: near.join(', ') }),
+          ...(near.length && { expected: { oneOf: near } }),
         }),
       )
     }

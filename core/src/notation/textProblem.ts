@@ -10,9 +10,8 @@ export interface TextProblem extends Problem {
   length: number
 }
 
-/** @param path is the line, so that a sentence made from the problem says where it is */
 export const textProblem = (
   code: Problem['code'],
   at: { line: number; column: number; length: number },
   more: Pick<Problem, 'received' | 'expected'>,
-): TextProblem => ({ code, path: [`line ${at.line}, column ${at.column}`], ...more, ...at })
+): TextProblem => ({ code, path: [], ...more, ...at })

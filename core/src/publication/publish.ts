@@ -71,7 +71,9 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     return { id, letter, name, grades, pace, seconds, steps, choices, loads, plays }
   })
   if (used.size === 0) {
-    throw new ProblemError([{ code: 'too-small', path: ['sections'], expected: 'at least one move', received: 'none' }])
+    throw new ProblemError([
+      { code: 'too-small', path: ['sections'], expected: { rule: 'someMove' }, received: { is: 'nothing' } },
+    ])
   }
 
   // A measurement is shown too.
@@ -137,8 +139,9 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
 function sendable(publication: Publication): Publication {
   const bytes = utf8Length(JSON.stringify(publication))
   if (bytes <= limits.sentBytes) return publication
-  const expected = `at most ${limits.sentBytes >> 20} MiB when it is sent home; fewer groups, rounds or stations`
-  throw new ProblemError([{ code: 'too-big', path: [], expected, received: `${(bytes / 2 ** 20).toFixed(1)} MiB` }])
+  const expected = { atMost: limits.sentBytes >> 20, of: 'MiB' } as const
+  const received = { count: Math.round((10 * bytes) / 2 ** 20) / 10, of: 'MiB' } as const
+  throw new ProblemError([{ code: 'too-big', path: [], expected, received }])
 }
 
 /** The rows of what is played. */

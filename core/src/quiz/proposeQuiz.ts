@@ -16,24 +16,34 @@ function question(ask: string, answer: string, others: readonly string[], why: s
   return { ask, answers: [...wrong.slice(0, right), answer, ...wrong.slice(right)], right, why }
 }
 
+/** What a quiz asks, in the language its teacher writes in. */
+export interface QuizWords {
+  meaning: (word: string) => string
+  /** @param muscle its anatomical name */
+  worked: (muscle: string) => string
+  /** @param move its name */
+  helps: (move: string) => string
+  /** Meanings that are wrong of any word. */
+  otherMeanings: readonly string[]
+}
+
 /**
  * Up to three questions from the session itself: its words to learn, its muscle, a cue of one of its moves.
  *
- * @example a session with the word "land" asks 'What does "land" mean?'
+ * @example a session with the word "land" asks what it means
  */
-export function proposeQuiz(workout: Workout, library: Library): Question[] {
+export function proposeQuiz(workout: Workout, library: Library, ask: QuizWords): Question[] {
   const { words, muscle: muscleId } = workout.aim
   const said = words.filter((w) => w.meaning)
-  const fallback = ['a kind of ball game', 'how loud you are']
   const fromWords = said.map(({ word, meaning }) =>
-    question(`What does “${word}” mean?`, meaning, [...said.map((w) => w.meaning), ...fallback], ''),
+    question(ask.meaning(word), meaning, [...said.map((w) => w.meaning), ...ask.otherMeanings], ''),
   )
   const muscle = muscleId ? library.muscles.get(muscleId) : undefined
   const others = [...library.muscles.values()].filter((m) => m.id !== muscleId && m.region !== muscle?.region)
   const fromMuscle =
     muscle &&
     question(
-      `Which muscle worked: the ${muscle.anatomical}?`,
+      ask.worked(muscle.anatomical),
       muscle.name,
       others.map((m) => m.name),
       muscle.line,
@@ -50,7 +60,7 @@ export function proposeQuiz(workout: Workout, library: Library): Question[] {
     .filter((m) => m.cues.length && m.faults.length)
   const fromCues = moves.map((m) =>
     question(
-      `${m.name}: what helps?`,
+      ask.helps(m.name),
       m.cues[0]!,
       [m.faults[0]!.see, ...moves.filter((o) => o !== m).map((o) => o.faults[0]!.see)],
       '',

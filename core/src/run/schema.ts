@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import type { DocumentKind } from '../documents/document.ts'
 import { unitSchema } from '../terms/dose.ts'
 import { idSchema } from '../base/id.ts'
@@ -66,7 +67,7 @@ export const countedStepSchema = z.strictObject({
 export interface CountedStep extends z.infer<typeof countedStepSchema> {}
 
 /** A moment by a device's clock: one that was never set says 1970. */
-const momentSchema = z.iso.datetime().regex(/^(?:19[7-9]\d|2\d{3})-/, 'a moment from 1970 on')
+const momentSchema = z.iso.datetime().regex(/^(?:19[7-9]\d|2\d{3})-/, rule('moment'))
 
 const stepsSchema = z.int().min(0).max(20_000)
 
@@ -77,7 +78,7 @@ export const runSchema = z.strictObject({
   /** Made on the device, so that a run sent twice is stored once. */
   id: z.uuid(),
   /** SHA-256 of the publication that was run. */
-  publication: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex'),
+  publication: z.string().regex(/^[0-9a-f]{64}$/, rule('hash')),
   group: idSchema,
   /** Of the class book, where the child gave its code. */
   pupil: z.uuid().optional(),
@@ -87,7 +88,7 @@ export const runSchema = z.strictObject({
   zone: z
     .string()
     .max(64)
-    .regex(/^[A-Za-z0-9_+\-/]+$/, 'a time zone'),
+    .regex(/^[A-Za-z0-9_+\-/]+$/, rule('timeZone')),
   steps: z.strictObject({ done: stepsSchema, skipped: stepsSchema, easier: stepsSchema }),
   /** Whether it went to its end or was stopped before; version 1 did not say. */
   ended: z.enum(['whole', 'early']).optional(),

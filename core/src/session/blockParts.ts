@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import { idSchema } from '../base/id.ts'
 import { limits } from '../base/limits.ts'
 import { perGroupSchema } from '../terms/perGroup.ts'
@@ -28,7 +29,7 @@ export const blockFields = {
   note: paragraphSchema.optional(),
   /** The teacher's own film, for an adult to open. */
   link: z
-    .url({ protocol: /^https$/, error: 'an https address' })
+    .url({ protocol: /^https$/, error: rule('httpsAddress') })
     .max(500)
     .optional(),
   /** Measured between laps or rounds. */

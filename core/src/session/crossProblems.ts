@@ -23,7 +23,7 @@ export function crossProblems(input: unknown): Problem[] {
   const once = (kind: string, value: unknown, path: Problem['path']) => {
     const values = seen.get(kind) ?? seen.set(kind, new Set()).get(kind)!
     if (typeof value === 'string' && values.has(value)) {
-      problems.push({ code: 'duplicate-id', path, received: value, expected: `one ${kind} only` })
+      problems.push({ code: 'duplicate-id', path, received: value, expected: { rule: 'oneOnly' } })
     }
     values.add(value)
   }
@@ -52,16 +52,16 @@ export function crossProblems(input: unknown): Problem[] {
     problems.push({
       code: 'too-many',
       path: ['sections'],
-      expected: `at most ${limits.blocks} blocks`,
-      received: `${blocks} blocks`,
+      expected: { atMost: limits.blocks, of: 'blocks' },
+      received: { count: blocks, of: 'blocks' },
     })
   }
   if (stations > limits.stations) {
     problems.push({
       code: 'too-many',
       path: ['sections'],
-      expected: `at most ${limits.stations} stations`,
-      received: `${stations} stations`,
+      expected: { atMost: limits.stations, of: 'stations' },
+      received: { count: stations, of: 'stations' },
     })
   }
 
@@ -74,7 +74,7 @@ export function crossProblems(input: unknown): Problem[] {
             code: 'unknown-group',
             path: [...path, 'by', id],
             received: id,
-            expected: [...groupIds].join(', '),
+            expected: { oneOf: [...groupIds].map(String) },
           })
         }
       }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import { doseSchema, unitSchema } from '../terms/dose.ts'
 import { idSchema } from '../base/id.ts'
 import { limits } from '../base/limits.ts'
@@ -52,7 +53,7 @@ export const cellSchema = z.strictObject({
     .min(1)
     .max(6)
     .refine((changes) => changes.every((c, i) => i === 0 || c.lap > changes[i - 1]!.lap), {
-      error: 'laps in rising order, each once',
+      error: rule('lapsRising'),
     })
     .optional(),
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import { limits } from '../base/limits.ts'
 import { units } from './units.ts'
 
@@ -9,12 +10,12 @@ const count = z.int().min(1).max(limits.seconds)
 
 const rangeSchema = z
   .strictObject({ from: count, to: count })
-  .refine((r) => r.from < r.to, { path: ['to'], error: 'more than "from"', params: { code: 'too-small' } })
+  .refine((r) => r.from < r.to, { path: ['to'], error: rule('moreThanFrom'), params: { code: 'too-small' } })
 
 /** A number, a range, a floor (at least), or open up to a cap (as many or as long as you can). */
 export const amountSchema = z.union(
   [count, rangeSchema, z.strictObject({ atLeast: count }), z.strictObject({ most: count })],
-  { error: 'a whole number, { from, to }, { atLeast } or { most }' },
+  { error: rule('amount') },
 )
 export type Amount = z.infer<typeof amountSchema>
 

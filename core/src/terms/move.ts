@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import { unitSchema } from './dose.ts'
 import { gradeSchema } from './group.ts'
 import { idSchema } from '../base/id.ts'
@@ -139,7 +140,7 @@ export const moveSchema = z
   })
   .refine((m) => m.versions.some((v) => v.id === m.standard), {
     path: ['standard'],
-    error: 'the id of one of its versions',
+    error: rule('oneOfItsVersions'),
     params: { code: 'unknown-version' },
   })
 export interface Move extends z.infer<typeof moveSchema> {}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import type { DocumentKind } from '../documents/document.ts'
 import { defaultGradeNames } from './group.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
@@ -20,7 +21,7 @@ export const zoneSchema = z
   .string()
   .min(1)
   .max(64)
-  .regex(/^[A-Za-z0-9_+\-/]+$/, 'a time zone such as "Atlantic/Azores"')
+  .regex(/^[A-Za-z0-9_+\-/]+$/, rule('timeZone'))
 
 export const settingsFormat = 'esfuerzo.settings'
 

@@ -24,7 +24,7 @@ export function timeline(workout: Workout, groupId: string, library: Library, pa
         code: 'unknown-group',
         path: ['groups'],
         received: groupId,
-        expected: workout.groups.map((g) => g.id).join(', '),
+        expected: { oneOf: workout.groups.map((g) => g.id) },
       },
     ])
   }
@@ -60,8 +60,8 @@ export function laneProblems(workout: Workout, group: Group, steps: readonly Ste
     {
       code: 'too-many',
       path: ['sections', section, 'blocks', block],
-      expected: `at most ${limits.steps} steps for ${group.name} (fewer rounds, rungs, calls or stations help)`,
-      received: 'more',
+      expected: { atMost: limits.steps, of: 'steps', lane: group.name },
+      received: { is: 'more' },
     },
   ]
 }

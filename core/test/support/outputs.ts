@@ -54,14 +54,14 @@ export const outputs: Record<string, (workout: Workout, library: Library) => unk
   fit: (w) => (w.sections.length > 2 && w.title.startsWith('fit:') ? fitCommand(JSON.stringify(w)) : undefined),
 }
 
-/** The beginning of an output's SHA-256; of one that is refused, of its problems. */
+/** The beginning of an output's SHA-256; one that is refused says so, and why. */
 export function digest(make: () => unknown): string {
   let made: unknown
   try {
     made = make()
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error
-    made = error.problems
+    return `refused: ${error.problems.map(({ code, path }) => `${code} ${path.join('.')}`).join(', ')}`
   }
   return createHash('sha256')
     .update(JSON.stringify(made) ?? 'nothing')

@@ -12,7 +12,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
     const added = await addClass(db, teacherId, uuid(), body)
-    if (!added) throw tooMany('name', `at most ${classRoom} classes`)
+    if (!added) throw tooMany('name', { atMost: classRoom, of: 'classes' })
     return added
   })
 

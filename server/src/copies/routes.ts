@@ -31,7 +31,7 @@ export function copyRoutes(router: Router, { db, secret, post, afterwards, writt
   implement(router, 'sendCopy', async ({ teacherId, params, body }) => {
     const workout = await findWorkout(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
-    if (!(await hasRoom(db, teacherId))) throw tooMany('email', `at most ${copyRoom} copies at a time`)
+    if (!(await hasRoom(db, teacherId))) throw tooMany('email', { atMost: copyRoom, of: 'copies' })
     if (body.email) {
       await written.count(teacherId)
       if (!(await post.ready())) throw new ServerError('mail-away')

@@ -34,7 +34,7 @@ export function foreignAddresses(
   { subject, text }: { subject: string; text: string },
   links: readonly string[],
 ): Problem[] {
-  const expected = 'no web address but the link itself'
+  const expected = { rule: 'noOtherAddress' } as const
   const foreign = (words: string) =>
     /(?:https?:\/\/|www\.)\S*/i.exec(links.reduce((rest, link) => rest.replaceAll(link, ''), words))?.[0]
   return Object.entries({ subject, text }).flatMap(([field, words]): Problem[] => {

@@ -26,7 +26,7 @@ export function moveRoutes(router: Router, db: Knex, library: Library, deletions
       if (error instanceof ProblemError) throw new ServerError('invalid', error.problems)
       throw error
     }
-    if (!(await keepOwnMoves(db, teacherId, moves))) throw tooMany('moves', `at most ${mostOwnMoves} moves of your own`)
+    if (!(await keepOwnMoves(db, teacherId, moves))) throw tooMany('moves', { atMost: mostOwnMoves, of: 'moves' })
     return { moves: await listOwnMoves(db, teacherId) }
   })
 

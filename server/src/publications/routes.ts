@@ -35,8 +35,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: WorkPool, secr
     if (body.classId && !(await isOwnClass(db, teacherId, body.classId))) {
       throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
     }
-    if (!(await hasRoom(db, teacherId)))
-      throw tooMany('days', 'room for another link; delete sessions that are no longer needed')
+    if (!(await hasRoom(db, teacherId))) throw tooMany('days', { rule: 'roomForAnotherLink' })
     const { familyNote: schoolNote } = await readSettings(db, teacherId)
     const { document } = workout
     const publication = publicationOf(

@@ -13,13 +13,13 @@ import { addRun, listRuns, removeRun, removeRuns } from './store.ts'
 export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
   const problems: Problem[] = []
   if (run.publication !== sha256)
-    problems.push({ code: 'invalid', path: ['publication'], expected: 'the session this link leads to' })
+    problems.push({ code: 'invalid', path: ['publication'], expected: { rule: 'thisSession' } })
   if (!lanes.some((l) => l.id === run.group)) {
     problems.push({
       code: 'unknown-group',
       path: ['group'],
       received: run.group,
-      expected: lanes.map((l) => l.id).join(', '),
+      expected: { oneOf: lanes.map((l) => l.id) },
     })
   }
   const known = new Map(blocks.map((b) => [b.id, b.stations]))
@@ -34,7 +34,7 @@ export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline
     }
   })
   if (run.finishedAt < run.startedAt)
-    problems.push({ code: 'too-small', path: ['finishedAt'], expected: 'not before it started' })
+    problems.push({ code: 'too-small', path: ['finishedAt'], expected: { rule: 'notBeforeItStarted' } })
   return problems
 }
 

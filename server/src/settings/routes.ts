@@ -21,7 +21,7 @@ export function settingsRoutes(router: Router, db: Knex): void {
   implement(router, 'saveSettings', async ({ teacherId, body }) => {
     if (!isZone(body.zone)) {
       throw new ServerError('invalid', [
-        { code: 'not-a-choice', path: ['zone'], expected: 'an IANA time zone', received: body.zone },
+        { code: 'not-a-choice', path: ['zone'], expected: { rule: 'timeZone' }, received: body.zone },
       ])
     }
     await saveSettings(db, teacherId, body)

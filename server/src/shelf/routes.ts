@@ -12,7 +12,7 @@ export function shelfRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'keepPart', async ({ teacherId, body }) => {
     const kept = await keepPart(db, teacherId, uuid(), body.name, body.part)
-    if (!kept) throw tooMany('part', `at most ${shelfRoom} pieces on the shelf`)
+    if (!kept) throw tooMany('part', { atMost: shelfRoom, of: 'pieces' })
     return kept
   })
 

@@ -35,7 +35,7 @@ async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Prom
   const known = lanes?.filter((id) => all.includes(id)) ?? all
   if (known.length === 0) {
     const received = lanes?.join(',')
-    throw new ProblemError([{ code: 'unknown-group', path: ['query', 'lanes'], received, expected: all.join(', ') }])
+    throw new ProblemError([{ code: 'unknown-group', path: ['query', 'lanes'], received, expected: { oneOf: all } }])
   }
   return sheetPdf(publication, { ...sheet, lanes: known })
 }

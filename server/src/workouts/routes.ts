@@ -32,8 +32,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
 
   implement(router, 'createWorkout', async ({ teacherId, body }) => {
     const document = whole(body.document)
-    if (!(await hasRoom(db, teacherId)))
-      throw tooMany('document', `at most ${workoutRoom} sessions, those in the bin too`)
+    if (!(await hasRoom(db, teacherId))) throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
     return addWorkout(db, teacherId, uuid(), document)
   })
 
@@ -76,8 +75,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
 
   /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
   async function mustHaveRoom(teacherId: string, id: string): Promise<void> {
-    if (!(await hasRoomForName(db, teacherId, id)))
-      throw tooMany('name', `at most ${namedRoom} named states of a session`)
+    if (!(await hasRoomForName(db, teacherId, id))) throw tooMany('name', { atMost: namedRoom, of: 'states' })
   }
 
   implement(router, 'keepVersion', async ({ teacherId, params, body }) => {

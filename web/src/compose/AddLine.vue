@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { notationOf, parse, printBlockFor, readNamedCell, searchMoves, takeDose, type Cell } from '@esfuerzo/core'
+import { parse, printBlockFor, readNamedCell, searchMoves, takeDose, type Cell } from '@esfuerzo/core'
 import { library } from '../teacher/library.ts'
 import { amountText } from './cellText.ts'
 import { useComposer } from './store.ts'
@@ -33,7 +33,7 @@ const suggestions = computed<Suggestion[]>(() => {
 const hint = computed(() => {
   if (line.value)
     return line.value
-      .map((b) => `${notationOf(b.form).name}: ${printBlockFor(b, composer.workout.groups[0]!.id)}`)
+      .map((b) => `${t(`forms.${b.form}.name`)}: ${printBlockFor(b, composer.workout.groups[0]!.id)}`)
       .join(' · ')
   if (!read.value) return ''
   const { move, words } = read.value

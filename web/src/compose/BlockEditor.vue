@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { canArrange, notationOf, setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
-import { formEditors } from './forms/editors.ts'
+import { canArrange, setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { formEditors } from '../forms/editors.ts'
 import { useComposer } from './store.ts'
 import TextField from '../shared/TextField.vue'
 
@@ -28,7 +28,7 @@ function onLink() {
 
 <template>
   <div class="editor">
-    <b>{{ notationOf(block.form).name }}</b>
+    <b>{{ t(`forms.${block.form}.name`) }}</b>
     <component :is="formEditors[block.form]" :block="block" :scope="scope" />
     <button
       v-if="canArrange(block)"

@@ -6,7 +6,6 @@ import {
   addSection,
   forms,
   isKept,
-  notationOf,
   roles,
   setSection,
   type Form,
@@ -83,8 +82,8 @@ function onAddSection(role: Role) {
           <v-list-item
             v-for="form in forms"
             :key="form"
-            :title="notationOf(form).name"
-            :subtitle="notationOf(form).about"
+            :title="t(`forms.${form}.name`)"
+            :subtitle="t(`forms.${form}.about`)"
             @click="onAddBlock(form)"
           />
         </v-list>

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import {
-  apply,
-  print,
-  problemSentence,
-  ProblemError,
-  problemEnglish,
-  sameValue,
-  type TextProblem,
-  type Workout,
-} from '@esfuerzo/core'
+import { apply, print, ProblemError, sameValue, type TextProblem, type Workout } from '@esfuerzo/core'
+import { problemSentence, problemText } from '../teacher/i18n.ts'
 import { library } from '../teacher/library.ts'
 import { useComposer } from './store.ts'
 
@@ -51,7 +43,7 @@ function onInput(event: Event) {
     composer.edit(() => applied.workout, 'text')
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error
-    refused.value = error.problems.map(problemEnglish).join('\n')
+    refused.value = error.problems.map(problemText).join('\n')
   }
 }
 const lines = computed(() => text.value.split('\n'))

@@ -1,12 +1,7 @@
 import {
-  minutesText,
-  notationOf,
   performedBy,
   printBlockFor,
-  valueFor,
   type Amount,
-  type Form,
-  type BlockOf,
   type Block,
   type Cell,
   type Group,
@@ -15,9 +10,9 @@ import {
   type Unit,
   traitsOf,
 } from '@esfuerzo/core'
-
-/** Finds words by key, as vue-i18n's `t` does. */
-export type Words = (key: string, params?: Record<string, unknown>) => string
+import type { Words } from '../shared/words.ts'
+import type { FormSummary, Summary } from '../forms/summary.ts'
+import { formSummaries } from '../forms/summaries.ts'
 
 /**
  * A dose as short as a running order wants it.
@@ -74,29 +69,12 @@ function doseAlone(block: Block, cell: Cell, group: Group, library: Library, t: 
 export function blockSummary(block: Block, groupId: string, t: Words): Summary {
   const clock = traitsOf(block).clock?.(block, groupId)
   if (!clock) {
-    const own = formSummaries[block.form] as ((b: Block, groupId: string, t: Words) => Summary) | undefined
-    return own?.(block, groupId, t) ?? { text: printBlockFor(block, groupId) || notationOf(block.form).about, dose: '' }
+    const own = formSummaries[block.form] as FormSummary | undefined
+    const text = printBlockFor(block, groupId) || t(`forms.${block.form}.about`)
+    return own?.(block, groupId, t) ?? { text, dose: '' }
   }
   const { laps, lapRest } = clock
   const pairs = [...new Set(laps.map((lap) => `${lap.work} / ${lap.rest}`))]
   const rest = lapRest === undefined ? '' : ` · ${t('cell.lapRest', { n: lapRest })}`
   return { text: `${t('cell.laps', { n: laps.length })}${rest}`, dose: pairs.join(', ') }
-}
-
-/** What a block's row says for one group: words, and the numbers that make it. */
-interface Summary {
-  text: string
-  dose: string
-}
-
-/** Of forms whose facts are not what a teacher looks for in its row. */
-const formSummaries: { [F in Form]?: (block: BlockOf<F>, groupId: string, t: Words) => Summary } = {
-  talk: (block, groupId, t) => ({
-    text: block.title ?? t('form.talk'),
-    dose: minutesText(valueFor(block.seconds, groupId)),
-  }),
-  list: (block, groupId, t) => {
-    const rest = valueFor(block.restAfter, groupId)
-    return { text: t('form.list'), dose: rest ? t('cell.rest', { n: rest }) : '' }
-  },
 }

@@ -1,5 +1,5 @@
-import { findBlock, notationOf, stationsOf, type Difference, type Workout } from '@esfuerzo/core'
-import type { Words } from './cellText.ts'
+import { findBlock, stationsOf, type Difference, type Workout } from '@esfuerzo/core'
+import type { Words } from '../shared/words.ts'
 import { library } from '../teacher/library.ts'
 
 /** The name of a part of a session, for a sentence about it. */
@@ -11,7 +11,7 @@ function partName(workout: Workout, { what, id }: Difference, t: Words): string 
   if (what === 'block' && blocks.some((b) => b.id === id)) {
     const block = findBlock(workout, id)
     const home = workout.sections.find((s) => s.blocks.includes(block))!
-    return block.title ?? `${home.title || t(`role.${home.role}`)}: ${notationOf(block.form).name}`
+    return block.title ?? `${home.title || t(`role.${home.role}`)}: ${t(`forms.${block.form}.name`)}`
   }
   const station = blocks.flatMap((b) => stationsOf(b)).find((s) => s.id === id)
   return station ? (station.storyName ?? library.moves.get(station.cells.all.move)?.name ?? id) : id

@@ -46,8 +46,8 @@ export function inPlaceText(workout: Workout, row: Row, cell: number, scope: Sco
   return row.block ? printBlockFor(row.block, group) : ''
 }
 
-const unread = (received: string, expected?: string) =>
-  new ProblemError([{ code: 'unread', path: [], received, ...(expected && { expected }) }])
+const unread = (received: string, nearest: readonly string[] = []) =>
+  new ProblemError([{ code: 'unread', path: [], received, ...(nearest.length && { expected: { oneOf: nearest } }) }])
 
 /**
  * The edit that makes a row or cell say what was typed.
@@ -87,7 +87,7 @@ function cellText(
     )!
     const before = valueFor(station.cells, group.id)
     const read = readCell(line, before, library, unitOf(before))
-    if ('unread' in read) throw unread(read.unread, read.nearest.join(', '))
+    if ('unread' in read) throw unread(read.unread, read.nearest)
     let { cell } = read
     // Another move comes in the version each grade is ready for, unless a version was named.
     const move = library.moves.get(cell.move)!

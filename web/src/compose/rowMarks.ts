@@ -1,6 +1,6 @@
 import { mdiEyeOffOutline, mdiHomeAlertOutline, mdiLockOutline } from '@mdi/js'
 import { isKept, obstacles, valueFor, type Library, type Workout } from '@esfuerzo/core'
-import type { Words } from './cellText.ts'
+import type { Words } from '../shared/words.ts'
 import type { Row } from './rows.ts'
 
 /** A small sign beside a row's name, with its meaning in words. */

@@ -18,7 +18,8 @@ import {
   type Workout,
   traitsOf,
 } from '@esfuerzo/core'
-import { blockSummary, doseText, type Words } from './cellText.ts'
+import type { Words } from '../shared/words.ts'
+import { blockSummary, doseText } from './cellText.ts'
 
 /** One cell of the running order: what one group does, or several side by side that share it. */
 export interface Span {

@@ -7,8 +7,6 @@ import {
   hasStations,
   idsOf,
   newWorkout,
-  notationOf,
-  problemEnglish,
   ProblemError,
   putCells,
   sameValue,
@@ -21,7 +19,7 @@ import { useRepertoire } from '../moves/store.ts'
 import { useSettings } from '../settings/store.ts'
 import { client } from '../shared/client.ts'
 import { reloadOnce } from '../shared/reloadOnce.ts'
-import { i18n } from '../teacher/i18n.ts'
+import { i18n, problemText } from '../teacher/i18n.ts'
 import { library, takeOwnMoves } from '../teacher/library.ts'
 import { keepDraft, takeDraft } from './drafts.ts'
 import { dropEdit, type Dragged, type Edge } from './dropEdit.ts'
@@ -178,7 +176,7 @@ export const useComposer = defineStore('composer', () => {
       return true
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error
-      message.value = { text: error.problems.map(problemEnglish).join('\n') }
+      message.value = { text: error.problems.map(problemText).join('\n') }
       return false
     }
   }
@@ -203,7 +201,7 @@ export const useComposer = defineStore('composer', () => {
       ? row.name
       : row.kind === 'section'
         ? row.section.title || t(`role.${row.section.role}`)
-        : (row.block?.title ?? notationOf(row.block?.form ?? 'list').name)
+        : (row.block?.title ?? t(`forms.${row.block?.form ?? 'list'}.name`))
 
   /** Moves the taken rows up (−1) or down (1). */
   function moveRows(by: -1 | 1): void {

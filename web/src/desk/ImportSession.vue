@@ -3,7 +3,8 @@ import { useDropZone, useEventListener, useFileDialog } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { problemEnglish, ProblemError, type Problem } from '@esfuerzo/core'
+import { ProblemError, type Problem } from '@esfuerzo/core'
+import { problemText } from '../teacher/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { sessionFromText } from './sessionFile.ts'
@@ -60,7 +61,7 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
       <v-card-text>
         <p>{{ failed || t('import.why', { n: problems.length }) }}</p>
         <ul>
-          <li v-for="(problem, i) in problems" :key="i">{{ problemEnglish(problem) }}</li>
+          <li v-for="(problem, i) in problems" :key="i">{{ problemText(problem) }}</li>
         </ul>
       </v-card-text>
       <v-card-actions

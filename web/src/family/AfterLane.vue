@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import {
-  feltScale,
-  pulseRate,
-  type Felt,
-  type Lane,
-  type Publication,
-  type Pulse,
-  type Result,
-  type Play,
-} from '@esfuerzo/core'
+import { feltScale, pulseRate, type Felt, type Lane, type Publication, type Pulse, type Result } from '@esfuerzo/core'
+import { formNoted } from '../forms/noted.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import PulseHelper from '../player/PulseHelper.vue'
@@ -88,18 +80,13 @@ watch(
   { immediate: true, deep: true },
 )
 
-/** What a number that was tapped counts, by form. */
-const notedWords: { [F in Play['form']]?: (n: number) => string } = {
-  amrap: (n) => t('after.rounds', { n }, Math.floor(n)),
-  target: (n) => t('after.points', { n }, n),
-}
 /** What was tapped on the way: rounds, scores, readings. */
 const notedLines = computed(() =>
   noted.value.map((r) => {
     const block = props.publication.sections.flatMap((s) => s.blocks).find((b) => b.id === r.block)
     const section = props.publication.sections.find((s) => s.blocks.some((b) => b.id === r.block))
     const form = props.lane.plays[r.block]?.form
-    const value = (form && notedWords[form]?.(r.value)) ?? String(r.value)
+    const value = (form && formNoted[form]?.(r.value, t)) ?? String(r.value)
     const name = [block?.title ?? section?.title, r.lap ?? r.trial ?? r.rung].filter(Boolean).join(' ')
     return t('after.notedValue', { name, value })
   }),

@@ -10,7 +10,6 @@ import {
   cleanText,
   families,
   postureSchema,
-  problemEnglish,
   sidesSchema,
   spaceSchema,
   type Move,
@@ -18,6 +17,7 @@ import {
   type Problem,
   type Version,
 } from '@esfuerzo/core'
+import { problemText } from '../teacher/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { useSettings } from '../settings/store.ts'
 import { library } from '../teacher/library.ts'
@@ -132,7 +132,7 @@ onBeforeRouteLeave(() => saved.value === draft.value || window.confirm(t('moves.
     <div v-if="problems.length || failed" class="care-note" role="alert">
       <p>{{ failed || t('moves.notKept') }}</p>
       <ul>
-        <li v-for="(p, i) in problems" :key="i">{{ problemEnglish(p) }}</li>
+        <li v-for="(p, i) in problems" :key="i">{{ problemText(p) }}</li>
       </ul>
     </div>
 

@@ -2,7 +2,8 @@
 import { useFileDialog } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { movesFile, problemEnglish, ProblemError, type Problem } from '@esfuerzo/core'
+import { movesFile, ProblemError, type Problem } from '@esfuerzo/core'
+import { problemText } from '../teacher/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { saveFile } from '../shared/saveFile.ts'
 import { useRepertoire } from './store.ts'
@@ -51,7 +52,7 @@ defineExpose({ take })
       <v-card-title>{{ title }}</v-card-title>
       <v-card-text v-if="problems.length">
         <ul>
-          <li v-for="(problem, i) in problems" :key="i">{{ problemEnglish(problem) }}</li>
+          <li v-for="(problem, i) in problems" :key="i">{{ problemText(problem) }}</li>
         </ul>
       </v-card-text>
       <v-card-actions

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Course, Publication } from '@esfuerzo/core'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
-import { formPlays } from './forms/index.ts'
+import { playOfStep } from '../forms/plays.ts'
 import PickMove from './PickMove.vue'
 import RunTrack from './RunTrack.vue'
 import { useLaneView } from './useLaneView.ts'
@@ -32,7 +32,7 @@ const cycle = computed(() => shown.cycle.value / props.speed)
 const still = computed(() => props.paused || waiting.value || step.value?.kind === 'rest')
 /** The form's own screen, where a child plays it. */
 const play = computed(() => (step.value && !waiting.value ? lane.plays[step.value.block] : undefined))
-const screen = computed(() => formPlays.find((f) => step.value && f.shows(step.value, play.value)))
+const screen = computed(() => step.value && playOfStep(step.value, play.value))
 const picks = computed(() =>
   step.value?.say.code === 'intervals.pick' && play.value && 'pick' in play.value ? play.value : undefined,
 )

@@ -1,11 +1,23 @@
 import { createI18n } from 'vue-i18n'
-import playerEn from '../player/locales/en.json'
-import en from './locales/en.json'
+import { problemSentence as sentence, problemText as text, type Problem, type ProblemWords } from '@esfuerzo/core'
+import { teacherWords, type TeacherWords } from './words.ts'
+
+const messages = Object.fromEntries(
+  Object.entries(teacherWords).map(([language, words]) => [language, words.messages]),
+) as { [L in keyof typeof teacherWords]: TeacherWords['messages'] }
 
 /** The teacher's words, English first. */
 export const i18n = createI18n({
   legacy: false,
   locale: 'en',
   fallbackLocale: 'en',
-  messages: { en: { ...en, ...playerEn } },
+  messages,
 })
+
+const problemWords = (): ProblemWords => teacherWords[i18n.global.locale.value].problems
+
+/** A problem in the teacher's language, with where it is. */
+export const problemText = (problem: Problem): string => text(problem, problemWords())
+
+/** A problem in the teacher's language, beside the field it is about. */
+export const problemSentence = (problem: Problem): string => sentence(problem, problemWords())

@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { problemEnglish, ProblemError, type Workout } from '@esfuerzo/core'
+import { ProblemError, type Workout } from '@esfuerzo/core'
+import { problemText } from '../teacher/i18n.ts'
 import type { WorkDoor } from './workDoor.ts'
 import type { WorkName, Works } from './works.ts'
 
@@ -62,7 +63,7 @@ export function useWork<N extends WorkName>(
       answered.value = document
     } catch (error) {
       if (abort !== here) return
-      problem.value = error instanceof ProblemError ? error.problems.map(problemEnglish).join('\n') : 'failed'
+      problem.value = error instanceof ProblemError ? error.problems.map(problemText).join('\n') : 'failed'
     } finally {
       if (abort === here) running.value = false
     }

@@ -42,9 +42,13 @@ const page = { template: '<div />' }
 const routes = [
   ['/', 'desk'],
   ['/sign-in', 'sign-in'],
+  ['/sign-up', 'sign-up'],
+  ['/forgotten', 'forgotten'],
   ['/sessions/:id', 'compose'],
   ['/sessions/:id/handout', 'handout'],
   ['/moves', 'moves'],
+  ['/moves/new', 'new-move'],
+  ['/moves/:move', 'move'],
   ['/bin', 'bin'],
   ['/settings', 'settings'],
 ] as const

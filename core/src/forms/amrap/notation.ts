@@ -5,12 +5,9 @@ import { travelFact } from '../../notation/commonFacts.ts'
 
 /** `amrap 10 min` */
 export const amrapNotation: FormNotation<AmrapBlock> = {
-  name: 'As many rounds as you can (AMRAP)',
-  about: 'round after round until the time is up',
   opens: /^(?:amrap|as many rounds as (?:you can|possible))\b/i,
   facts: [
     secondsFact<AmrapBlock>('cap', {
-      label: 'Time',
       print: 'amrap',
       words: '(?:amrap|as many rounds as (?:you can|possible))(?: in)?',
       min: 1,

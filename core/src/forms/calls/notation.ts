@@ -4,17 +4,14 @@ import type { FormNotation } from '../../notation/formNotation.ts'
 
 /** `calls every 5 s, for 2 min`; each row its word, then its move: `top: arms up hold`. */
 export const callsNotation: FormNotation<CallsBlock> = {
-  name: 'Calls',
-  about: 'a caller calls, the children do it',
   opens: /^calls?\b/i,
   facts: [
     secondsFact<CallsBlock>('every', {
-      label: 'A call every',
       print: 'calls every',
       words: 'calls?(?: every)?',
       min: 1,
     }),
-    secondsFact<CallsBlock>('seconds', { label: 'For', print: 'for', words: 'for', min: 1, fallback: 'min' }),
+    secondsFact<CallsBlock>('seconds', { print: 'for', words: 'for', min: 1, fallback: 'min' }),
   ],
   prefix: {
     read: (word) => ({ storyName: word }),

@@ -12,21 +12,14 @@ const until = new RegExp(`^for ${secondsPattern}$`, 'i')
 
 /** `coin`, `cards, 20 draws`, `toss 5, 3 rounds`; columns in one line with `|` between them. */
 export const chanceNotation: FormNotation<ChanceBlock> = {
-  name: 'Chance',
-  about: 'a coin, cards, a die or a toss say what comes next',
   opens: /^(?:flip a )?(?:coin|cards?|deck|dice|die|toss)\b/i,
   columns: ({ device }) => deviceFaces[device],
   facts: [
     fact<ChanceBlock, Device>({
-      label: 'With',
+      id: 'device',
       field: {
         kind: 'choice',
-        choices: [
-          ['coin', 'A coin'],
-          ['cards', 'Cards'],
-          ['dice', 'A die'],
-          ['toss', 'Five soft things over a line'],
-        ],
+        choices: ['coin', 'cards', 'dice', 'toss'],
       },
       get: (b) => forAll(b.device),
       set: (b, value) => (value ? { ...b, device: value.all } : b),
@@ -34,7 +27,7 @@ export const chanceNotation: FormNotation<ChanceBlock> = {
       print: (device) => (device === 'toss' ? 'toss 5' : device),
     }),
     fact<ChanceBlock, ChanceBlock['stop']>({
-      label: 'Until',
+      id: 'stop',
       get: (b) => forAll(b.stop),
       set: (b, value) => (value ? { ...b, stop: value.all } : b),
       read: (text) => {
@@ -55,13 +48,10 @@ export const chanceNotation: FormNotation<ChanceBlock> = {
       silent: (stop) => stop.kind === 'cleared',
     }),
     fact<ChanceBlock, ChanceBlock['turns']>({
-      label: 'Two children',
+      id: 'turns',
       field: {
         kind: 'choice',
-        choices: [
-          ['together', 'Move together'],
-          ['oneByOne', 'One after the other'],
-        ],
+        choices: ['together', 'oneByOne'],
       },
       get: (b) => forAll(b.turns),
       set: (b, value) => (value ? { ...b, turns: value.all } : b),

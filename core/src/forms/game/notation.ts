@@ -5,12 +5,9 @@ import { stripText } from '../../notation/stripText.ts'
 
 /** `game 3 min`, then what it is in lines: `set up: …`, `players: 2`, `rules: …`, `harder: …`. */
 export const gameNotation: FormNotation<GameBlock> = {
-  name: 'Game',
-  about: 'told in words, and can grow harder',
   opens: /^game\b/i,
   facts: [
     secondsFact<GameBlock>('seconds', {
-      label: 'Time',
       print: 'game',
       words: 'game(?: for)?',
       min: 1,

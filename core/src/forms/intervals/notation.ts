@@ -36,25 +36,22 @@ function printLaps(laps: Lap[], base?: Lap[]): string {
 
 /** By the clock. */
 export const intervalsNotation: FormNotation<IntervalsBlock> = {
-  name: 'By the clock',
-  about: 'work and rest, laps of all stations',
   opens: new RegExp(`^(?:(?:${count})\\s*(?:of|at|:)?\\s*)?\\d{1,4}\\s*s?\\s*/\\s*\\d{1,4}|^\\d{1,2}\\s*laps?\\b`, 'i'),
   facts: [
     fact<IntervalsBlock, Lap[]>({
-      label: 'Laps',
+      id: 'laps',
       get: (b) => b.laps,
       set: (b, laps) => (laps ? { ...b, laps } : b),
       read: readLaps,
       print: printLaps,
     }),
     secondsFact<IntervalsBlock>('lapRest', {
-      label: 'A rest of its own between laps',
       print: 'lap rest',
       words: 'lap rest|rest between laps|between laps',
       optional: 60,
     }),
     fact<IntervalsBlock, boolean>({
-      label: 'No rest after the very last',
+      id: 'lastRest',
       field: { kind: 'flag' },
       get: (b) => forAll(b.lastRest === undefined ? undefined : !b.lastRest),
       set: (b, value) => withField(b, 'lastRest', value?.all ? false : undefined),
@@ -63,7 +60,7 @@ export const intervalsNotation: FormNotation<IntervalsBlock> = {
       silent: (none) => !none,
     }),
     fact<IntervalsBlock, boolean>({
-      label: 'Each side a slot of its own',
+      id: 'sideSlots',
       field: { kind: 'flag' },
       get: (b) => forAll(b.sideSlots === undefined ? undefined : b.sideSlots === 2),
       set: (b, value) => withField(b, 'sideSlots', value?.all ? 2 : undefined),
@@ -72,7 +69,7 @@ export const intervalsNotation: FormNotation<IntervalsBlock> = {
       silent: (two) => !two,
     }),
     fact<IntervalsBlock, number>({
-      label: 'The child chooses so many of them',
+      id: 'pick',
       field: { kind: 'count', min: 1, max: limits.stations },
       optional: 6,
       get: (b) => b.pick,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../../base/problem.ts'
 import { limits } from '../../base/limits.ts'
 import { perGroupSchema } from '../../terms/perGroup.ts'
 import { blockFields, secondsSchema, stationsField, travelSchema } from '../../session/blockParts.ts'
@@ -24,7 +25,7 @@ export const intervalsSchema = z.strictObject({
   /** False leaves out the block's very last rest. */
   lastRest: z.boolean().optional(),
   /** Whether a move done on each side splits its slot at half (1) or takes two slots (2). */
-  sideSlots: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).optional(),
+  sideSlots: z.union([z.literal(1), z.literal(2)], { error: rule('oneOrTwo') }).optional(),
 })
 export interface IntervalsBlock extends z.infer<typeof intervalsSchema> {}
 

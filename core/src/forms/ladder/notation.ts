@@ -5,13 +5,11 @@ import { endsFact, unitFact } from '../../notation/commonFacts.ts'
 
 /** `ladder 1-10`, `ladder 10-20 by 5, down` */
 export const ladderNotation: FormNotation<LadderBlock> = {
-  name: 'Ladder',
-  about: 'one of each, two of each … ten',
   opens: /^ladder\b/i,
   facts: [
-    endsFact<LadderBlock>('From and to', 'ladder', 120),
+    endsFact<LadderBlock>('ladder', 120),
     fact<LadderBlock, number>({
-      label: 'By',
+      id: 'by',
       field: { kind: 'count', min: 1, max: 30 },
       get: (b) => forAll(b.by),
       set: (b, value) => (value ? { ...b, by: value.all } : b),
@@ -24,14 +22,10 @@ export const ladderNotation: FormNotation<LadderBlock> = {
       silent: (n) => n === 1,
     }),
     fact<LadderBlock, LadderBlock['shape']>({
-      label: 'Which way',
+      id: 'shape',
       field: {
         kind: 'choice',
-        choices: [
-          ['up', 'Up'],
-          ['down', 'Down'],
-          ['upDown', 'Up and down again'],
-        ],
+        choices: ['up', 'down', 'upDown'],
       },
       get: (b) => forAll(b.shape),
       set: (b, value) => (value ? { ...b, shape: value.all } : b),
@@ -47,7 +41,7 @@ export const ladderNotation: FormNotation<LadderBlock> = {
       silent: (shape) => shape === 'up',
     }),
     fact<LadderBlock, number[]>({
-      label: 'Any row of rungs',
+      id: 'rungs',
       get: (b) => b.rungs,
       set: (b, value) => withField(b, 'rungs', value),
       read: (text) => {
@@ -59,7 +53,6 @@ export const ladderNotation: FormNotation<LadderBlock> = {
     }),
     unitFact<LadderBlock>(),
     secondsFact<LadderBlock>('restBetween', {
-      label: 'Rest between rungs',
       print: 'rest',
       words: 'rest(?: between rungs)?',
       silent: (n) => n === 0,

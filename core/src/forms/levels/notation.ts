@@ -5,14 +5,12 @@ import { endsFact } from '../../notation/commonFacts.ts'
 
 /** `levels 1-3 [4-6: 4-6], 60 s each, bonus` */
 export const levelsNotation: FormNotation<LevelsBlock> = {
-  name: 'Levels',
-  about: 'a skill ladder, lower grades its first steps',
   opens: /^levels?\b/i,
   facts: [
-    endsFact<LevelsBlock>('From and to level', 'levels', 200),
-    secondsFact<LevelsBlock>('seconds', { label: 'At each level', print: 'each', words: 'each(?: for)?', min: 1 }),
+    endsFact<LevelsBlock>('levels', 200),
+    secondsFact<LevelsBlock>('seconds', { print: 'each', words: 'each(?: for)?', min: 1 }),
     fact<LevelsBlock, boolean>({
-      label: 'The last row is a bonus',
+      id: 'bonus',
       field: { kind: 'flag' },
       get: (b) => forAll(b.bonus),
       set: (b, value) => (value ? { ...b, bonus: value.all } : b),

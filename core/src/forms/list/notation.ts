@@ -11,12 +11,10 @@ const plain = /^(?:list|one after the other)$/i
 
 /** `list`, `rest 20 s`: nothing at all where there is no rest and the list comes first. */
 export const listNotation: FormNotation<ListBlock> = {
-  name: 'One after the other',
-  about: 'each move once, with its dose',
   opens: /^(?:list|one after the other|rest)\b/i,
   facts: [
     fact<ListBlock, number>({
-      label: 'Rest between',
+      id: 'restAfter',
       field: { kind: 'seconds', min: 0, step: 5 },
       get: (b) => b.restAfter,
       set: (b, restAfter) => ({ ...b, restAfter: restAfter ?? { all: 0 } }),

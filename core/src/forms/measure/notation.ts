@@ -8,12 +8,10 @@ const pattern = /^(?:measure|test)\s+(.+?)(?:\s+(before|after|alone))?$/i
 
 /** `measure sit and reach before, 2 trials` */
 export const measureNotation: FormNotation<MeasureBlock> = {
-  name: 'Measure',
-  about: 'pulse, sit and reach, a hold, reps in 30 s',
   opens: /^(?:measure|test)\b/i,
   facts: [
     fact<MeasureBlock, { test: TestId; moment: MeasureBlock['moment'] }>({
-      label: 'What and when',
+      id: 'what',
       get: (b) => forAll({ test: b.test, moment: b.moment }),
       set: (b, value) => (value ? { ...b, ...value.all } : b),
       read: (text) => {
@@ -23,6 +21,6 @@ export const measureNotation: FormNotation<MeasureBlock> = {
       },
       print: ({ test, moment }) => `measure ${testWords[test][0]}${moment === 'alone' ? '' : ` ${moment}`}`,
     }),
-    countFact<MeasureBlock>('trials', { label: 'Trials', word: 'trial', words: 'trials?|tries', max: 5 }),
+    countFact<MeasureBlock>('trials', { word: 'trial', words: 'trials?|tries', max: 5 }),
   ],
 }

@@ -3,8 +3,6 @@ import type { FormNotation } from '../../notation/formNotation.ts'
 
 /** `quiz`, then a line a question: `ask: What works? | *the calves | the neck | because: they lift the heels` */
 export const quizNotation: FormNotation<QuizBlock> = {
-  name: 'Quiz',
-  about: 'three questions on the words, the muscle, the form',
   opens: /^quiz\b/i,
   facts: [],
   bare: 'quiz',

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../../base/problem.ts'
 import { lineSchema } from '../../base/text.ts'
 import { blockFields } from '../../session/blockParts.ts'
 
@@ -12,7 +13,7 @@ export const questionSchema = z
   })
   .refine((q) => q.right < q.answers.length, {
     path: ['right'],
-    error: 'one of the answers',
+    error: rule('oneOfItsAnswers'),
     params: { code: 'too-large' },
   })
 export type Question = z.infer<typeof questionSchema>

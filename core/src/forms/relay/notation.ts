@@ -8,12 +8,10 @@ const bare = /^(\d{1,2})\s*(?:rounds?|times)?$/i
 
 /** `relay 2 rounds, change 3 s` */
 export const relayNotation: FormNotation<RelayBlock> = {
-  name: 'Relay for two',
-  about: 'one works while the other rests, then they change',
   opens: /^(?:partner )?relay\b/i,
   facts: [
     fact<RelayBlock, number>({
-      label: 'Rounds',
+      id: 'rounds',
       field: { kind: 'count', min: 1, max: limits.laps },
       get: (b) => b.rounds,
       set: (b, rounds) => (rounds ? { ...b, rounds } : b),
@@ -26,7 +24,6 @@ export const relayNotation: FormNotation<RelayBlock> = {
       print: (n, base) => `${base === undefined ? 'relay ' : ''}${n} ${n === 1 ? 'round' : 'rounds'}`,
     }),
     secondsFact<RelayBlock>('change', {
-      label: 'To change over',
       print: 'change',
       words: 'change(?: over)?',
       silent: (n) => n === newRelay('').change.all,

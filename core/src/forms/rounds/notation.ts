@@ -5,24 +5,19 @@ import { betweenLapsFact, travelFact } from '../../notation/commonFacts.ts'
 
 /** `3 rounds, rest 60 s` */
 export const roundsNotation: FormNotation<RoundsBlock> = {
-  name: 'Rounds',
-  about: 'a circuit by reps, a rest after each round',
   opens: /^\d{1,2}\s*(?:x\s*)?(?:rounds?|circuits?)\b/i,
   facts: [
-    countFact<RoundsBlock>('rounds', { label: 'Rounds', word: 'round', words: 'rounds?|circuits?' }),
+    countFact<RoundsBlock>('rounds', { word: 'round', words: 'rounds?|circuits?' }),
     secondsFact<RoundsBlock>('restBetween', {
-      label: 'Rest between rounds',
       print: 'rest',
       words: 'rest(?: between rounds)?',
     }),
     secondsFact<RoundsBlock>('restStations', {
-      label: 'Rest between stations',
       print: 'rest between stations',
       words: 'rest between (?:stations|moves|exercises)',
       silent: (n) => n === 0,
     }),
     secondsFact<RoundsBlock>('cap', {
-      label: 'Time cap',
       print: 'cap',
       words: '(?:time )?cap',
       min: 1,

@@ -32,12 +32,10 @@ const rangePattern = /^(?:sums?\s*)?(\d{1,3})\s*(?:-|to)\s*(\d{1,3})(?:\s+(.+))?
 
 /** `sums 5-12, add and subtract` */
 export const sumsNotation: FormNotation<SumsBlock> = {
-  name: 'Sums',
-  about: 'the answer is the dose',
   opens: /^sums?\b/i,
   facts: [
     fact<SumsBlock, Range>({
-      label: 'Answers from and to',
+      id: 'range',
       get: (b) => b.range,
       set: (b, range) => (range ? { ...b, range } : b),
       read: (text) => {
@@ -49,7 +47,7 @@ export const sumsNotation: FormNotation<SumsBlock> = {
       print: ({ from, to }, base) => `${base ? '' : 'sums '}${from}-${to}`,
     }),
     fact<SumsBlock, Operation[]>({
-      label: 'Reckoning',
+      id: 'operations',
       get: (b) => forAll(b.operations),
       set: (b, value) => withField(b, 'operations', value?.all),
       read: readOperations,
@@ -57,7 +55,7 @@ export const sumsNotation: FormNotation<SumsBlock> = {
     }),
     unitFact<SumsBlock>(),
     fact<SumsBlock, boolean>({
-      label: 'The same answers for every group',
+      id: 'same',
       field: { kind: 'flag' },
       get: (b) => forAll(b.same),
       set: (b, value) => (value ? { ...b, same: value.all } : b),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../../base/problem.ts'
 import { perGroupSchema } from '../../terms/perGroup.ts'
 import { blockFields, seedSchema, stationsField } from '../../session/blockParts.ts'
 
@@ -8,7 +9,7 @@ export type Operation = z.infer<typeof operationsSchema>
 /** The answers' range. */
 export const sumRangeSchema = z
   .strictObject({ from: z.int().min(1).max(100), to: z.int().min(1).max(100) })
-  .refine((r) => r.from <= r.to, { path: ['to'], error: 'not less than "from"', params: { code: 'too-small' } })
+  .refine((r) => r.from <= r.to, { path: ['to'], error: rule('notLessThanFrom'), params: { code: 'too-small' } })
 
 /** Each station asks a sum; the answer is its dose. */
 export const sumsSchema = z.strictObject({

@@ -6,12 +6,10 @@ const words = new RegExp(`^(?:(?:talk|explain|show|drink|water|fetch kit|fetch)\
 
 /** `talk 45 s` */
 export const talkNotation: FormNotation<TalkBlock> = {
-  name: 'Talk',
-  about: 'explain, fetch kit, drink',
   opens: /^(?:talk|explain|show|drink|water|fetch)\b/i,
   facts: [
     fact<TalkBlock, number>({
-      label: 'Seconds',
+      id: 'seconds',
       field: { kind: 'seconds', min: 0, step: 5 },
       get: (b) => b.seconds,
       set: (b, seconds) => (seconds ? { ...b, seconds } : b),

@@ -17,18 +17,16 @@ function readTargets(text: string): Targets | undefined {
 
 /** `target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds` */
 export const targetNotation: FormNotation<TargetBlock> = {
-  name: 'Target',
-  about: 'throws at targets, points by distance',
   opens: /^targets?\b/i,
   facts: [
     fact<TargetBlock, Targets>({
-      label: 'Targets',
+      id: 'targets',
       get: (b) => forAll(b.targets),
       set: (b, value) => (value ? { ...b, targets: value.all } : b),
       read: readTargets,
       print: (targets) => `target ${targets.map((t) => `${t.metres} m = ${t.points}`).join(' and ')}`,
     }),
-    countFact<TargetBlock>('throws', { label: 'Throws a round', word: 'throw', words: 'throws?' }),
-    countFact<TargetBlock>('rounds', { label: 'Rounds', word: 'round', words: 'rounds?' }),
+    countFact<TargetBlock>('throws', { word: 'throw', words: 'throws?' }),
+    countFact<TargetBlock>('rounds', { word: 'round', words: 'rounds?' }),
   ],
 }

@@ -74,7 +74,9 @@ export function setBlock<F extends Form>(
 ): Workout {
   return changeBlock(workout, blockId, (block) => {
     if (block.form !== form) {
-      throw new ProblemError([{ code: 'invalid', path: [blockId, 'form'], expected: form, received: block.form }])
+      throw new ProblemError([
+        { code: 'invalid', path: [blockId, 'form'], expected: { value: form }, received: block.form },
+      ])
     }
     return change(block as BlockOf<F>)
   })

@@ -135,7 +135,7 @@ export function withStations(
   const block = section.blocks[place.block]!
   if (!hasStations(block)) {
     throw new ProblemError([
-      { code: 'invalid', path: [block.id], expected: 'a block with stations', received: block.form },
+      { code: 'invalid', path: [block.id], expected: { rule: 'blockWithStations' }, received: block.form },
     ])
   }
   return {
@@ -163,7 +163,7 @@ export function withinLimits(workout: Workout): Workout {
   for (const [what, count] of Object.entries(counts) as [keyof typeof counts, number][]) {
     if (count > limits[what]) {
       throw new ProblemError([
-        { code: 'too-many', path: [what], expected: `at most ${limits[what]} ${what}`, received: `${count} ${what}` },
+        { code: 'too-many', path: [what], expected: { atMost: limits[what], of: what }, received: { count, of: what } },
       ])
     }
   }

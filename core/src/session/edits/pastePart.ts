@@ -62,7 +62,7 @@ export function pastePart(workout: Workout, part: Part, place: PastePlace): Work
   }
   const block = place.block ? section.blocks.find((b) => b.id === place.block) : section.blocks.find(hasStations)
   if (!block || !hasStations(block)) {
-    throw new ProblemError([{ code: 'not-found', path: [place.section], received: 'a block that takes moves' }])
+    throw new ProblemError([{ code: 'not-found', path: [place.section], expected: { rule: 'blockWithStations' } }])
   }
   const at = place.station ? stationPlace(workout, place.station).station + 1 : stationsOf(block).length
   let next = workout

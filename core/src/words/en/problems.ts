@@ -1,10 +1,8 @@
-import { pathText, type Problem, type ProblemCode } from '../../base/problem.ts'
+import type { Counted, Expected, Problem, ProblemCode, Received, Rule } from '../../base/problem.ts'
+import type { ProblemWords } from '../problemWords.ts'
 
-const got = (p: Problem) => (p.received === undefined ? '' : `, found ${p.received}`)
-const want = (p: Problem, fallback: string) => p.expected ?? fallback
-
-/** JSON's types as people call them; a list of choices or a sentence of its own stays as it is. */
-const typeWords: Record<string, string> = {
+/** JSON's types as people call them. */
+const types: Record<string, string> = {
   string: 'text',
   number: 'a number',
   int: 'a whole number',
@@ -13,49 +11,121 @@ const typeWords: Record<string, string> = {
   object: 'an object with fields',
   record: 'an object with fields',
 }
-const wantType = (p: Problem) => (p.expected && typeWords[p.expected]) || want(p, 'something else')
 
-/** What each problem says in English, after its path. */
+const many: Record<Counted, string> = {
+  characters: 'characters',
+  entries: 'entries',
+  groups: 'groups',
+  sections: 'sections',
+  blocks: 'blocks',
+  stations: 'stations',
+  steps: 'steps',
+  lines: 'lines',
+  mistakes: 'mistakes',
+  KiB: 'KiB',
+  MiB: 'MiB',
+  moves: 'moves of your own',
+  pieces: 'pieces on the shelf',
+  sessions: 'sessions, those in the bin too',
+  states: 'named states of a session',
+  classes: 'classes',
+  copies: 'copies at a time',
+}
+const counted = (n: number, of?: Counted) => {
+  if (of === undefined) return String(n)
+  return n === 1 && many[of].endsWith('s') && !many[of].includes(' ')
+    ? `${n} ${many[of].slice(0, -1)}`
+    : `${n} ${many[of]}`
+}
+
+const rules: Record<Rule, string> = {
+  id: 'an id such as "s1"',
+  ownId: 'an id that begins with own-',
+  oneOnly: 'there once only',
+  httpsAddress: 'an https address',
+  noOtherAddress: 'no web address but the link itself',
+  lapsRising: 'laps in rising order, each once',
+  gradesRising: 'grades in rising order',
+  timeZone: 'a time zone such as "Atlantic/Azores"',
+  oneOfItsVersions: 'the id of one of its versions',
+  oneOfItsAnswers: 'one of the answers',
+  moreThanFrom: 'more than "from"',
+  notLessThanFrom: 'not less than "from"',
+  amount: 'a whole number, { from, to }, { atLeast } or { most }',
+  cleanText: 'text without control characters or broken emoji',
+  noBrokenCharacters: 'text without broken characters',
+  moment: 'a moment from 1970 on',
+  hash: 'a SHA-256 in hex',
+  oneOrTwo: '1 or 2',
+  blockWithStations: 'a block that takes moves',
+  orderIsTheTeachers: 'a block of three stations or more whose order is yours to choose',
+  someMove: 'at least one move',
+  thisSession: 'the session this link leads to',
+  notBeforeItStarted: 'not before it started',
+  roomForAnotherLink: 'room for another link; delete sessions that are no longer needed',
+  linkToken: 'a link’s token',
+  markOfAPage: 'the mark of a page',
+  messageFile: 'a message’s file',
+  lanesWithCommas: 'ids of lanes with commas between',
+  children: '1 to 100 000',
+}
+
+function want(expected: Expected | undefined, fallback: string): string {
+  if (!expected) return fallback
+  if ('type' in expected) return types[expected.type] ?? expected.type
+  if ('rule' in expected) return rules[expected.rule]
+  if ('oneOf' in expected) return expected.oneOf.join(', ') || fallback
+  if ('version' in expected) return `version ${expected.version} or earlier`
+  if ('value' in expected) return String(expected.value)
+  if ('atLeast' in expected) return `at least ${counted(expected.atLeast, expected.of)}`
+  const { atMost, of, lane, unread } = expected
+  const room = `at most ${counted(atMost, of)}`
+  const inLane = lane === undefined ? '' : ` for ${lane} (fewer rounds, rungs, calls or stations help)`
+  return `${room}${inLane}${unread ? '; what comes after was not read' : ''}`
+}
+
+function found(received: Received | undefined): string {
+  if (received === undefined) return ''
+  if (typeof received === 'string') return received
+  if ('count' in received)
+    return received.of === 'entries' ? `a list of ${received.count}` : counted(received.count, received.of)
+  return { nothing: 'nothing', object: 'an object', more: 'more' }[received.is]
+}
+const got = ({ received }: Problem) => (received === undefined ? '' : `, found ${found(received)}`)
+const near = ({ expected }: Problem) =>
+  expected && 'oneOf' in expected && expected.oneOf.length ? expected.oneOf.join(', ') : undefined
+
+/** What each problem says, after its place. */
 const sentences: Record<ProblemCode, (p: Problem) => string> = {
-  'not-json': (p) => `this is not JSON: ${p.received ?? 'it cannot be read'}`,
-  'wrong-type': (p) => `should be ${wantType(p)}${got(p)}`,
-  'unknown-key': (p) => `"${p.received}" is not a field here; check the spelling or take it out`,
-  'not-a-choice': (p) => `should be one of ${want(p, 'the known choices')}${got(p)}`,
-  'too-small': (p) => `should be ${want(p, 'more')}${got(p)}`,
-  'too-large': (p) => `should be ${want(p, 'less')}${got(p)}`,
+  'not-json': (p) => `this is not JSON: ${found(p.received) || 'it cannot be read'}`,
+  'wrong-type': (p) => `should be ${want(p.expected, 'something else')}${got(p)}`,
+  'unknown-key': (p) => `"${found(p.received)}" is not a field here; check the spelling or take it out`,
+  'not-a-choice': (p) => `should be one of ${want(p.expected, 'the known choices')}${got(p)}`,
+  'too-small': (p) => `should be ${want(p.expected, 'more')}${got(p)}`,
+  'too-large': (p) => `should be ${want(p.expected, 'less')}${got(p)}`,
   'bad-text': () => 'has control characters or a broken emoji; type it again',
-  'bad-format': (p) => `should be ${want(p, 'written differently')}${got(p)}`,
-  'newer-version': (p) => `was made by a newer Esfuerzo (${p.received}); this one reads ${want(p, 'earlier versions')}`,
-  'unknown-group': (p) => `there is no group "${p.received}"${p.expected ? `; the groups are ${p.expected}` : ''}`,
-  'unknown-move': (p) => `there is no move "${p.received}" in the library`,
-  'impossible-angle': (p) => `${p.received} is more than a body bends; it was set to ${p.expected}`,
-  'unknown-version': (p) => `there is no version "${p.received}"${p.expected ? `; there are ${p.expected}` : ''}`,
-  'duplicate-id': (p) => `"${p.received}" is used twice; give one of them another`,
-  'too-many': (p) => `${want(p, 'fewer')}, found ${p.received ?? 'more'}`,
-  'too-big': (p) => `is too large: ${want(p, 'make it smaller')}`,
-  'not-found': (p) => `"${p.received}" is not there any more`,
-  unread: (p) => `nothing can be made of "${p.received}"${p.expected ? `; did you mean ${p.expected}?` : ''}`,
-  invalid: (p) => want(p, 'is not right'),
+  'bad-format': (p) => `should be ${want(p.expected, 'written differently')}${got(p)}`,
+  'newer-version': (p) =>
+    `was made by a newer Esfuerzo (${found(p.received)}); this one reads ${want(p.expected, 'earlier versions')}`,
+  'unknown-group': (p) => `there is no group "${found(p.received)}"${near(p) ? `; the groups are ${near(p)}` : ''}`,
+  'unknown-move': (p) => `there is no move "${found(p.received)}" in the library`,
+  'impossible-angle': (p) =>
+    `${found(p.received)} is more than a body bends; it was set to ${want(p.expected, 'what it bends')}`,
+  'unknown-version': (p) => `there is no version "${found(p.received)}"${near(p) ? `; there are ${near(p)}` : ''}`,
+  'duplicate-id': (p) => `"${found(p.received)}" is used twice; give one of them another`,
+  'too-many': (p) => `${want(p.expected, 'fewer')}, found ${found(p.received) || 'more'}`,
+  'too-big': (p) =>
+    `is too large: ${want(p.expected, 'make it smaller')}${got(p)}; fewer groups, rounds or stations help`,
+  'not-found': (p) =>
+    p.received === undefined
+      ? `needs ${want(p.expected, 'something')}, and there is none`
+      : `"${found(p.received)}" is not there any more`,
+  unread: (p) => `nothing can be made of "${found(p.received)}"${near(p) ? `; did you mean ${near(p)}?` : ''}`,
+  invalid: (p) => (p.expected ? `should be ${want(p.expected, '')}${got(p)}` : 'is not right'),
 }
 
-/**
- * What a problem says, without where: for a field that shows it beside itself.
- *
- * @example problemSentence({ code: 'unread', path: [], received: 'plnak', expected: 'Plank' })
- * // 'Nothing can be made of "plnak"; did you mean Plank?'
- */
-export function problemSentence(problem: Problem): string {
-  const words = sentences[problem.code](problem)
-  return words.charAt(0).toUpperCase() + words.slice(1)
+export const problemsInEnglish: ProblemWords = {
+  sentence: (problem) => sentences[problem.code](problem),
+  line: (line, column) => `line ${line}, column ${column}`,
+  whole: '(the whole document)',
 }
-
-/**
- * One problem as a sentence: where, what, and what would be right.
- *
- * @example problemEnglish({ code: 'unknown-key', path: ['sections', 0, 'colour'], received: 'colour' })
- * // 'sections[0].colour: "colour" is not a field here; check the spelling or take it out'
- */
-export const problemEnglish = (problem: Problem): string =>
-  `${pathText(problem.path)}: ${sentences[problem.code](problem)}`
-
-export const problemCodesInEnglish = Object.keys(sentences) as ProblemCode[]

@@ -1,5 +1,5 @@
 import type { OrderFindings } from '@esfuerzo/core'
-import type { Words } from '../cellText.ts'
+import type { Words } from '../../shared/words.ts'
 
 /** What is said of an order, the most telling first. */
 const told = ['trips', 'muscles', 'hardJumps', 'things', 'families', 'thuds'] as const

@@ -10,7 +10,7 @@ import {
   traitsOf,
   type Form,
 } from '@esfuerzo/core'
-import type { Words } from '../cellText.ts'
+import type { Words } from '../../shared/words.ts'
 
 /** A change in words. */
 export interface FitText {

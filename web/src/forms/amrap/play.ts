@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import AmrapPlay from './AmrapPlay.vue'
+
+export const amrapPlay: FormPlay = {
+  component: AmrapPlay,
+  whole: true,
+  shows: (step) => step.say.code === 'amrap.go',
+}

@@ -1,0 +1,11 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const callsEn: FormLabels = {
+  name: 'Calls',
+  about: 'a caller calls, the children do it',
+  facts: {
+    every: 'A call every',
+    seconds: 'For',
+  },
+}

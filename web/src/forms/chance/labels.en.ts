@@ -1,0 +1,16 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const chanceEn: FormLabels = {
+  name: 'Chance',
+  about: 'a coin, cards, a die or a toss say what comes next',
+  facts: {
+    device: 'With',
+    stop: 'Until',
+    turns: 'Two children',
+  },
+  choices: {
+    device: { coin: 'A coin', cards: 'Cards', dice: 'A die', toss: 'Five soft things over a line' },
+    turns: { together: 'Move together', oneByOne: 'One after the other' },
+  },
+}

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import ChancePlay from './ChancePlay.vue'
+
+export const chancePlay: FormPlay = {
+  component: ChancePlay,
+  whole: true,
+  shows: (step) => step.say.code === 'chance.go',
+}

@@ -1,0 +1,8 @@
+/** What several forms have, in English. */
+export const commonEn = {
+  facts: { travel: 'On the way to the next station', betweenLaps: 'Measured between laps', unit: 'Of' },
+  choices: {
+    betweenLaps: { none: 'Nothing', pulse: 'Pulse by fingers', hold: 'A hold' },
+    unit: { reps: 'reps', seconds: 'seconds' },
+  },
+}

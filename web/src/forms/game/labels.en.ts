@@ -1,0 +1,10 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const gameEn: FormLabels = {
+  name: 'Game',
+  about: 'told in words, and can grow harder',
+  facts: {
+    seconds: 'Time',
+  },
+}

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import GamePlay from './GamePlay.vue'
+
+export const gamePlay: FormPlay = {
+  component: GamePlay,
+  whole: true,
+  shows: (_, play) => play?.form === 'game',
+}

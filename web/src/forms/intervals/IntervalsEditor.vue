@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { limits, mapGroups, sameValue, setBlock, valueFor, type BlockOf, type Lap, type Scope } from '@esfuerzo/core'
+import NumberField from '../../compose/NumberField.vue'
+import { useComposer } from '../../compose/store.ts'
+import FactFields from '../FactFields.vue'
+
+type Intervals = BlockOf<'intervals'>
+const props = defineProps<{ block: Intervals; scope: Scope }>()
+const { t } = useI18n()
+const composer = useComposer()
+
+const laps = computed<readonly Lap[]>(() =>
+  props.scope === 'all' ? props.block.laps.all : valueFor(props.block.laps, props.scope[0]!),
+)
+const alike = computed(() => laps.value.every((lap) => sameValue(lap, laps.value[0])))
+const change = (next: (block: Intervals) => Intervals, what: string) =>
+  composer.edit(
+    (w) => setBlock(w, props.block.id, 'intervals', next),
+    `${what}:${props.block.id}:${String(props.scope)}`,
+  )
+const setLaps = (next: (now: Lap[]) => Lap[], what: string) =>
+  change((b) => ({ ...b, laps: mapGroups(b.laps, props.scope, next) }), what)
+
+const setCount = (n: number) => setLaps((now) => Array.from({ length: n }, (_, i) => now[i] ?? now.at(-1)!), 'laps')
+/** One lap's value, or every lap's while they are alike. */
+const setLap = (at: number | 'all', field: keyof Lap, value: number) =>
+  setLaps((now) => now.map((lap, i) => (at === 'all' || at === i ? { ...lap, [field]: value } : lap)), `${field}-${at}`)
+/** Different laps start out ten seconds apart, so that they can be told from each other. */
+const setAlike = (on: boolean) =>
+  setLaps((now) => (on ? now.map(() => now[0]!) : now.map((lap, i) => ({ ...lap, work: lap.work + i * 10 }))), 'alike')
+</script>
+
+<template>
+  <div class="laps">
+    <NumberField
+      :model-value="laps.length"
+      :min="1"
+      :max="limits.laps"
+      :label="t('intervals.laps')"
+      @update:model-value="setCount"
+    />
+    <template v-if="alike">
+      <NumberField
+        :model-value="laps[0]!.work"
+        :min="1"
+        :step="5"
+        :label="t('intervals.work')"
+        suffix="s"
+        @update:model-value="setLap('all', 'work', $event)"
+      />
+      <NumberField
+        :model-value="laps[0]!.rest"
+        :step="5"
+        :label="t('intervals.rest')"
+        suffix="s"
+        @update:model-value="setLap('all', 'rest', $event)"
+      />
+    </template>
+    <template v-for="(lap, i) in laps" v-else :key="i">
+      <span class="lap quiet">{{ t('intervals.lap', { n: i + 1 }) }}</span>
+      <NumberField
+        :model-value="lap.work"
+        :min="1"
+        :step="5"
+        :label="t('intervals.work')"
+        suffix="s"
+        @update:model-value="setLap(i, 'work', $event)"
+      />
+      <NumberField
+        :model-value="lap.rest"
+        :step="5"
+        :label="t('intervals.rest')"
+        suffix="s"
+        @update:model-value="setLap(i, 'rest', $event)"
+      />
+    </template>
+  </div>
+  <v-switch
+    v-if="laps.length > 1"
+    :model-value="alike"
+    :label="t('intervals.alike')"
+    @update:model-value="setAlike(!!$event)"
+  />
+  <FactFields :block="block" :scope="scope" :without="['laps']" />
+</template>
+
+<style scoped>
+.laps {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 10px;
+  align-items: start;
+}
+.lap {
+  grid-column: 1;
+  padding-top: 9px;
+}
+</style>

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import LadderPlay from './LadderPlay.vue'
+
+export const ladderPlay: FormPlay = {
+  component: LadderPlay,
+  whole: false,
+  shows: (step, play) => play?.form === 'ladder' && step.kind === 'work',
+}

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import MeasurePlay from './MeasurePlay.vue'
+
+export const measurePlay: FormPlay = {
+  component: MeasurePlay,
+  whole: true,
+  shows: (step) => step.kind === 'measure',
+}

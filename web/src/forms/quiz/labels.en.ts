@@ -1,0 +1,8 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const quizEn: FormLabels = {
+  name: 'Quiz',
+  about: 'three questions on the words, the muscle, the form',
+  facts: {},
+}

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import QuizPlay from './QuizPlay.vue'
+
+export const quizPlay: FormPlay = {
+  component: QuizPlay,
+  whole: true,
+  shows: (_, play) => play?.form === 'quiz',
+}

@@ -1,0 +1,11 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const relayEn: FormLabels = {
+  name: 'Relay for two',
+  about: 'one works while the other rests, then they change',
+  facts: {
+    change: 'To change over',
+    rounds: 'Rounds',
+  },
+}

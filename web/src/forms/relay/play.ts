@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import RelayPlay from './RelayPlay.vue'
+
+export const relayPlay: FormPlay = {
+  component: RelayPlay,
+  whole: true,
+  shows: (step) => step.say.code === 'relay.other',
+}

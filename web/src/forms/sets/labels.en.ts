@@ -1,0 +1,12 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const setsEn: FormLabels = {
+  name: 'Sets',
+  about: 'three sets of ten, one move at a time',
+  facts: {
+    sets: 'Sets',
+    restBetween: 'Rest between sets',
+    restStations: 'Rest between moves',
+  },
+}

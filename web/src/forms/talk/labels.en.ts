@@ -1,0 +1,11 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const talkEn: FormLabels = {
+  name: 'Talk',
+  about: 'explain, fetch kit, drink',
+  row: 'explain, fetch, drink',
+  facts: {
+    seconds: 'Seconds',
+  },
+}

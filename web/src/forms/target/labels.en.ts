@@ -1,0 +1,12 @@
+import type { FormLabels } from '../labels.ts'
+
+/** What a teacher reads of it in English. */
+export const targetEn: FormLabels = {
+  name: 'Target',
+  about: 'throws at targets, points by distance',
+  facts: {
+    throws: 'Throws a round',
+    rounds: 'Rounds',
+    targets: 'Targets',
+  },
+}

@@ -1,0 +1,8 @@
+import type { FormPlay } from '../formPlay.ts'
+import TargetPlay from './TargetPlay.vue'
+
+export const targetPlay: FormPlay = {
+  component: TargetPlay,
+  whole: true,
+  shows: (step, play) => play?.form === 'target' && step.say.code === 'target.throw',
+}

@@ -1,0 +1,191 @@
+import { Info } from 'luxon'
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Component } from 'vue'
+import {
+  addBlock,
+  cellsFor,
+  forms,
+  addStation,
+  hasStations,
+  newSettings,
+  newWorkout,
+  notationOf,
+  printBlockFor,
+  problemCodes,
+  type Workout,
+} from '@esfuerzo/core'
+import { useComposer } from '../src/compose/store.ts'
+import { formsEn } from '../src/forms/labels.en.ts'
+import { i18n, problemText } from '../src/teacher/i18n.ts'
+import { library } from '../src/teacher/library.ts'
+import { wordsEn } from '../src/teacher/words.en.ts'
+import { teacherWords } from '../src/teacher/words.ts'
+import { open, serve } from './support/pages.ts'
+
+/** Every sentence in a language that nobody speaks: what a page shows outside of the marks was not taken from the words. */
+const pseudo = <T>(words: T): T => {
+  if (typeof words === 'string')
+    return words
+      .split(' | ')
+      .map((text) => `⟦${text}⟧`)
+      .join(' | ') as T
+  if (Array.isArray(words)) return words.map(pseudo) as T
+  return Object.fromEntries(Object.entries(words as object).map(([key, value]) => [key, pseudo(value)])) as T
+}
+
+const english = { ...teacherWords.en }
+beforeAll(() => {
+  i18n.global.setLocaleMessage('en', pseudo(wordsEn.messages))
+  Object.assign(teacherWords.en, {
+    problems: { sentence: () => '⟦a mistake⟧', line: () => '⟦there⟧', whole: '⟦all of it⟧' },
+  })
+})
+afterAll(() => {
+  i18n.global.setLocaleMessage('en', wordsEn.messages)
+  Object.assign(teacherWords.en, english)
+})
+
+/** What the library itself says, whose words are its own files; and what a teacher of the test typed. */
+const data = new Set<string>()
+const collect = (value: unknown): void => {
+  if (typeof value === 'string') data.add(value.trim())
+  else if (value && typeof value === 'object') Object.values(value).forEach(collect)
+}
+for (const part of [library.moves, library.muscles, library.kit]) for (const one of part.values()) collect(one)
+
+/** Texts and names of a page that are neither words of ours nor data. */
+function untranslated(typed: readonly string[]): string[] {
+  const own = new Set([...data, ...typed, 'Esfuerzo', ...Info.weekdays('long', { locale: 'en' }), 'Atlantic/Azores'])
+  // Vuetify's own word, which has its own files for other languages.
+  own.add('Clear')
+  const found: string[] = []
+  const look = (text: string | null) => {
+    if (!text || own.has(text.trim())) return
+    // Inside out: a sentence may be put into another.
+    let rest = text
+    for (let before = ''; before !== rest;) {
+      before = rest
+      rest = rest.replace(/⟦[^⟦⟧]*⟧/g, '|')
+    }
+    for (const piece of rest.split(/[|·:,()“”"×+–…/]|\d+(?:\.\d+)?/)) {
+      const plain = piece.trim()
+      // Units and single letters are the same in every language we speak.
+      if (!/\p{L}{2}/u.test(plain) || ['min', 'kg', 'km'].includes(plain) || own.has(plain)) continue
+      found.push(text.trim())
+      return
+    }
+  }
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+  while (walker.nextNode()) {
+    const { parentElement, textContent } = walker.currentNode
+    if (!parentElement?.closest('style, script, textarea, kbd, .v-select__selection-text:empty')) look(textContent)
+  }
+  for (const element of document.body.querySelectorAll('[aria-label], [title], [placeholder], [alt]'))
+    for (const name of ['aria-label', 'title', 'placeholder', 'alt']) look(element.getAttribute(name))
+  return [...new Set(found)]
+}
+
+/** A session whose own words are no English, with a block of every form. */
+function everyForm(): Workout {
+  const empty = newWorkout('Σίγμα', [[0, 1], [4]], 20, library.version)
+  const bare: Workout = {
+    ...empty,
+    groups: empty.groups.map((g) => ({ ...g, name: `Ομάδα ${g.letter}` })),
+    sections: empty.sections.map((s) => ({ ...s, title: 'Μέρος', blocks: [] })),
+  }
+  return forms.reduce((now, form) => {
+    const added = addBlock(now, now.sections[1]!.id, form)
+    const block = added.sections[1]!.blocks.at(-1)!
+    return hasStations(block)
+      ? addStation(added, block.id, cellsFor(library.moves.get('squat')!, added.groups, form))
+      : added
+  }, bare)
+}
+/** With it what its blocks say on the whiteboard, which is a language of its own. */
+const typedIn = (workout: Workout) => [
+  ...['Σίγμα', 'Μέρος', 'Ομάδα A', 'Ομάδα B'],
+  ...workout.sections.flatMap((s) => s.blocks).flatMap((b) => workout.groups.map((g) => printBlockFor(b, g.id))),
+]
+
+let composer: ReturnType<typeof useComposer>
+beforeEach(() => {
+  setActivePinia(createPinia())
+  composer = useComposer()
+  composer.edit(everyForm)
+})
+
+const shown = async (component: Promise<{ default: Component }>, props: Record<string, unknown> = {}) => {
+  const { view } = await open((await component).default, props)
+  await flushPromises()
+  const left = untranslated(typedIn(composer.workout))
+  expect(document.body.textContent).toMatch(/⟦/)
+  view.unmount()
+  return left
+}
+
+describe('nothing is left that is not in the words', () => {
+  it('finds what is left', async () => {
+    document.body.innerHTML = '<p title="Close">⟦Ok ⟦good⟧⟧ Squat · 12:30</p><p>Left over</p>'
+    expect(untranslated([])).toEqual(['Left over', 'Close'])
+  })
+
+  it('in the running order, the lanes, the shelf', async () => {
+    expect(await shown(import('../src/compose/RunningOrder.vue'))).toEqual([])
+    expect(await shown(import('../src/compose/LanesPanel.vue'))).toEqual([])
+    expect(await shown(import('../src/compose/MoveShelf.vue'))).toEqual([])
+  })
+
+  it.each(forms.map((form) => [form] as const))('in the editor of a block: %s', async (form) => {
+    const block = composer.workout.sections[1]!.blocks.find((b) => b.form === form)!
+    expect(await shown(import('../src/compose/BlockEditor.vue'), { block, scope: 'all' })).toEqual([])
+  })
+
+  it('in the editors of a section and a station, and in the details', async () => {
+    const section = composer.workout.sections[1]!
+    expect(await shown(import('../src/compose/SectionEditor.vue'), { section })).toEqual([])
+    for (const row of composer.rows.filter((r) => r.kind === 'station')) {
+      composer.goTo(row.id)
+      expect(await shown(import('../src/compose/RowEditor.vue'))).toEqual([])
+    }
+    expect(await shown(import('../src/compose/DetailsDialog.vue'), { modelValue: true })).toEqual([])
+  })
+
+  it('on the Desk, in the settings, the moves, the bin and at the door', async () => {
+    vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
+    serve({
+      'GET /api/settings': () => newSettings('Atlantic/Azores'),
+      'GET /api/workouts': () => ({ workouts: [] }),
+      'GET /api/workouts/removed': () => ({ workouts: [] }),
+      'GET /api/runs': () => ({ runs: [], total: 0, next: null }),
+      'GET /api/moves': () => ({ moves: [], used: [] }),
+    })
+    for (const view of [
+      import('../src/desk/DeskPage.vue'),
+      import('../src/desk/BinPage.vue'),
+      import('../src/settings/SettingsPage.vue'),
+      import('../src/moves/MovesPage.vue'),
+      import('../src/signin/SignInPage.vue'),
+      import('../src/signin/SignUpPage.vue'),
+      import('../src/signin/ForgottenPage.vue'),
+    ])
+      expect(await shown(view as Promise<{ default: Component }>)).toEqual([])
+  })
+
+  it('in a problem', () => {
+    for (const code of problemCodes) expect(problemText({ code, path: [] })).toBe('⟦all of it⟧: ⟦a mistake⟧')
+  })
+})
+
+it('every fact of every form has a word beside its field, every choice one of its own, and there are no words more', () => {
+  for (const form of forms) {
+    const { facts } = notationOf(form)
+    const { facts: labels, choices = {} } = formsEn[form]
+    expect(Object.keys(labels).sort(), form).toEqual(facts.map((f) => f.id).sort())
+    const chosen = facts.flatMap((f) => (f.field?.kind === 'choice' ? [[f.id, f.field.choices] as const] : []))
+    expect(Object.keys(choices).sort(), form).toEqual(chosen.map(([id]) => id).sort())
+    for (const [id, values] of chosen)
+      expect(Object.keys(choices[id]!).sort()).toEqual(values.map((v) => v || 'none').sort())
+  }
+})
