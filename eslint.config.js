@@ -132,6 +132,14 @@ export default tseslint.config(
     },
   },
   {
+    // What is longer or has more ways through it says why beside it.
+    files: ['{core,contract,server,cli,web}/src/**'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 20],
+    },
+  },
+  {
     files: ['core/src/**', 'web/src/**', 'server/src/**', 'cli/src/**'],
     ignores: [
       'core/src/forms/**',

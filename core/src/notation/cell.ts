@@ -110,11 +110,8 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
       facts.push(`${other.before} ${other.after}`)
       continue
     }
-    const lap = lapPattern.exec(fact.trim())
-    if (lap) {
-      const { named, dose, load } = readCellWords(lap[2]!, library, fallback)
-      const version = named && (named.version ?? named.move.standard)
-      const change = { lap: Number(lap[1]), ...(version && { version }), ...(dose && { dose }), ...(load && { load }) }
+    const change = readLapChange(fact, library, fallback)
+    if (change) {
       said.fromLap = laterLap(said.fromLap ?? [], change)
       continue
     }
@@ -123,17 +120,7 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
     const loaded = takeLoad(rest)
     if (loaded.load) said.load = loaded.load
     rest = loaded.rest
-    for (const [pattern, tempo] of tempoWords) {
-      const without = takeOutsideName(rest, pattern, index)
-      if (without === undefined) continue
-      said.tempo ??= tempo
-      rest = without
-    }
-    const oneSide = takeOutsideName(rest, eachSide, index)
-    if (oneSide !== undefined) {
-      said.eachSide = true
-      rest = oneSide
-    }
+    rest = takeManner(rest, said, index)
     const found = findName(rest, index)
     if (found && !said.named) {
       said.named = found.named
@@ -148,6 +135,30 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
   }
   if (unread.length) said.unread = unread.join(' ')
   return said
+}
+
+/** What a lap from some number on is done with instead: `lap 3: tuck jump`. */
+function readLapChange(fact: string, library: Library, fallback: Unit): LapChange | undefined {
+  const lap = lapPattern.exec(fact.trim())
+  if (!lap) return undefined
+  const { named, dose, load } = readCellWords(lap[2]!, library, fallback)
+  const version = named && (named.version ?? named.move.standard)
+  return { lap: Number(lap[1]), ...(version && { version }), ...(dose && { dose }), ...(load && { load }) }
+}
+
+/** Takes the words for tempo and sides out of a fact. @returns what is left of it */
+function takeManner(fact: string, said: CellWords, index: NameIndex): string {
+  let rest = fact
+  for (const [pattern, tempo] of tempoWords) {
+    const without = takeOutsideName(rest, pattern, index)
+    if (without === undefined) continue
+    said.tempo ??= tempo
+    rest = without
+  }
+  const oneSide = takeOutsideName(rest, eachSide, index)
+  if (oneSide === undefined) return rest
+  said.eachSide = true
+  return oneSide
 }
 
 /** Changes in the order of their laps, the last word on each; a lap that cannot be is no change. */

@@ -11,6 +11,7 @@ export const testWords: Record<TestId, [print: string, words: string]> = {
   reps30: ['reps in 30 s', 'reps? in 30(?: ?s(?:ec)?(?:onds)?)?'],
 }
 
+/** The measurement some words name: `sit & reach`; undefined where they name none. */
 export function readTest(text: string): TestId | undefined {
   const entry = Object.entries(testWords).find(([, [, words]]) => new RegExp(`^(?:${words})$`, 'i').test(text.trim()))
   return entry?.[0] as TestId | undefined

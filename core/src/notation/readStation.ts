@@ -9,7 +9,7 @@ import { fieldsOf, readCellWords, withOwnLaps, without } from './cell.ts'
 import { notationOf } from './formNotations.ts'
 import { groupsOf } from './groupsText.ts'
 import { normalCells } from './normalCells.ts'
-import { nameIndex, nearestNames } from './names.ts'
+import { nameIndex, nearestNames, type Named } from './names.ts'
 import { segments, type Piece } from './segments.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
@@ -46,11 +46,12 @@ export function readStation(
   const base = { ...segment.base, at: segment.base.at + skip }
 
   const said = readCellWords(base.text, library, 'reps')
+  const unread = (piece: Piece, received: string, like: string) => {
+    const near = nearestNames(like, nameIndex(library))
+    problems.push(textProblem('unread', place(piece), { received, ...(near.length && { expected: { oneOf: near } }) }))
+  }
   if (!said.named) {
-    const near = nearestNames(said.unread ?? base.text, nameIndex(library))
-    problems.push(
-      textProblem('unread', place(base), { received: base.text, ...(near.length && { expected: { oneOf: near } }) }),
-    )
+    unread(base, base.text, said.unread ?? base.text)
     return { problems }
   }
   // A word too many is named; what was understood is kept.
@@ -68,27 +69,9 @@ export function readStation(
       problems.push(textProblem('unknown-group', place({ ...group, at: group.at + skip }), { received: group.text }))
       continue
     }
-    if (own.unread) {
-      const near = nearestNames(own.unread, nameIndex(library))
-      problems.push(
-        textProblem('unread', place({ ...says, at: says.at + skip }), {
-          received: own.unread,
-          ...(near.length && { expected: { oneOf: near } }),
-        }),
-      )
-    }
-    const mine = fieldsOf(own, own.named?.move ?? move)
-    for (const groupId of ids) {
-      const inherited = without(baseFor(groupId), own.none)
-      by[groupId] = withOwnLaps(
-        {
-          ...inherited,
-          ...(own.named && { move: own.named.move.id, version: own.named.version ?? own.named.move.standard }),
-          ...mine,
-        },
-        library,
-      )
-    }
+    if (own.unread) unread({ ...says, at: says.at + skip }, own.unread, own.unread)
+    const mine = { ...(own.named && cellOf(own.named)), ...fieldsOf(own, own.named?.move ?? move) }
+    for (const groupId of ids) by[groupId] = withOwnLaps({ ...without(baseFor(groupId), own.none), ...mine }, library)
   }
   let cells: PerGroup<Cell> = canonical({ all, by })
   if (common) cells = withCommon(cells, common, groups)
@@ -99,6 +82,8 @@ export function readStation(
   )
   return { station: { id, cells, ...word }, problems }
 }
+
+const cellOf = ({ move, version }: Named): Cell => ({ move: move.id, version: version ?? move.standard })
 
 function withCommon(cells: PerGroup<Cell>, common: PerGroup<Dose>, groups: readonly Group[]): PerGroup<Cell> {
   const dosed = (cell: Cell, dose: Dose): Cell => (cell.dose ? cell : { ...cell, dose })

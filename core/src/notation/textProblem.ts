@@ -10,6 +10,7 @@ export interface TextProblem extends Problem {
   length: number
 }
 
+/** A problem at a place of a text. @param at line and column from 1, length in UTF-16 units */
 export const textProblem = (
   code: Problem['code'],
   at: { line: number; column: number; length: number },

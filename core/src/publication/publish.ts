@@ -8,8 +8,10 @@ import { versionFor } from '../library/versionFor.ts'
 import { defaultPace } from '../timing/pace.ts'
 import { addSpan, noTime } from '../timing/span.ts'
 import { laneProblems, timeline } from '../timing/timeline.ts'
-import { stationsOf } from '../session/forms.ts'
-import { lowestGrade } from '../terms/group.ts'
+import { stationsOf, type Block } from '../session/forms.ts'
+import { lowestGrade, type Group } from '../terms/group.ts'
+import type { Move } from '../terms/move.ts'
+import type { Step } from '../timing/step.ts'
 import { limits } from '../base/limits.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
@@ -29,9 +31,7 @@ import { publicationFormat, type Publication, type PublishedMove } from './schem
  */
 export function publish(workout: Workout, ours: Library, schoolNote = ''): Publication {
   const library = libraryFor(workout, ours)
-  const used = new Map<string, Set<string>>()
-  const use = (move: string, version: string) =>
-    void (used.get(move) ?? used.set(move, new Set()).get(move)!).add(version)
+  const used: UsedVersions = new Map()
   const blocks = workout.sections.flatMap((s) => s.blocks)
   const timed = workout.groups.map((group) => {
     const pace = defaultPace(group)
@@ -39,37 +39,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
   })
   const problems = timed.flatMap(({ group, steps }) => laneProblems(workout, group, steps))
   if (problems.length) throw new ProblemError(problems)
-  const lanes = timed.map(({ group, pace, steps }) => {
-    const choices: Record<string, string> = {}
-    const loads = Object.fromEntries(
-      blocks
-        .flatMap((b) => stationsOf(b))
-        .flatMap(({ id, cells }) => {
-          const kg = valueFor(cells, group.id).load?.kg
-          return kg === undefined ? [] : [[id, kg]]
-        }),
-    )
-    const plays = Object.fromEntries(
-      blocks.flatMap((block) => {
-        const play = playOf(block, group, library)
-        return play ? [[block.id, play]] : []
-      }),
-    )
-    for (const turn of Object.values(plays).flatMap(turnsOf)) use(turn.move, turn.version)
-    for (const step of steps) {
-      // What a child may do instead is named too.
-      for (const id of step.say.params.oneOf ?? []) {
-        const move = library.moves.get(id)
-        if (!move) continue
-        choices[id] = versionFor(move, group).id
-        use(id, choices[id])
-      }
-      if (step.move && step.version) use(step.move, step.version)
-    }
-    const seconds = steps.reduce((sum, step) => addSpan(sum, step.seconds), noTime)
-    const { id, letter, name, grades } = group
-    return { id, letter, name, grades, pace, seconds, steps, choices, loads, plays }
-  })
+  const lanes = timed.map((lane) => publishedLane(lane, blocks, library, used))
   if (used.size === 0) {
     throw new ProblemError([
       { code: 'too-small', path: ['sections'], expected: { rule: 'someMove' }, received: { is: 'nothing' } },
@@ -78,21 +48,8 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
 
   // A measurement is shown too.
   const figures = new Set(blocks.flatMap((b) => traitsOf(b).figures?.(b) ?? []))
-  const moves = [...used].map(([id, shown]) => {
-    const move = library.moves.get(id)!
-    // A child may always go over to an easier one. The standard version names the move even where nobody does it.
-    const hardest = move.versions.findLastIndex((v) => shown.has(v.id))
-    const versions = move.versions
-      .filter((v, i) => i <= hardest || v.id === move.standard)
-      .map((v) => {
-        const figure = v.figure ?? move.figure
-        figures.add(figure)
-        return { id: v.id, name: v.name, how: v.how, secondsPerRep: v.secondsPerRep, figure }
-      })
-    const { name, standard, cues, cautions } = move
-    const adult = move.adult || move.versions.some((v) => v.adult && shown.has(v.id))
-    return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
-  })
+  const moves = [...used].map(([id, shown]) => publishedMove(library.moves.get(id)!, shown))
+  for (const { versions } of moves) for (const { figure } of versions) figures.add(figure)
 
   const kit = fetchList(workout, library).map(({ kit, name, standIns, standIn, ask, optional }) => ({
     id: kit,
@@ -133,6 +90,61 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     figures: [...figures].flatMap((id) => library.figures.get(id) ?? []),
     phrases: phrasesOf(library.words, [...moves.flatMap(textsOfMove), ...kit.flatMap(textsOfKit)]),
   })
+}
+
+/** Versions that some lane does or may choose, by move. */
+type UsedVersions = Map<string, Set<string>>
+
+/** A group's lane; the versions it has are put to those that are used. */
+function publishedLane(
+  { group, pace, steps }: { group: Group; pace: number; steps: Step[] },
+  blocks: readonly Block[],
+  library: Library,
+  used: UsedVersions,
+) {
+  const use = (move: string, version: string) =>
+    void (used.get(move) ?? used.set(move, new Set()).get(move)!).add(version)
+  const choices: Record<string, string> = {}
+  const loads = Object.fromEntries(
+    blocks
+      .flatMap((b) => stationsOf(b))
+      .flatMap(({ id, cells }) => {
+        const kg = valueFor(cells, group.id).load?.kg
+        return kg === undefined ? [] : [[id, kg]]
+      }),
+  )
+  const plays = Object.fromEntries(
+    blocks.flatMap((block) => {
+      const play = playOf(block, group, library)
+      return play ? [[block.id, play]] : []
+    }),
+  )
+  for (const turn of Object.values(plays).flatMap(turnsOf)) use(turn.move, turn.version)
+  for (const step of steps) {
+    // What a child may do instead is named too.
+    for (const id of step.say.params.oneOf ?? []) {
+      const move = library.moves.get(id)
+      if (!move) continue
+      choices[id] = versionFor(move, group).id
+      use(id, choices[id])
+    }
+    if (step.move && step.version) use(step.move, step.version)
+  }
+  const seconds = steps.reduce((sum, step) => addSpan(sum, step.seconds), noTime)
+  const { id, letter, name, grades } = group
+  return { id, letter, name, grades, pace, seconds, steps, choices, loads, plays }
+}
+
+/** A move as families get it. @param shown the versions somebody does */
+function publishedMove(move: Move, shown: ReadonlySet<string>): PublishedMove {
+  // A child may always go over to an easier one. The standard version names the move even where nobody does it.
+  const hardest = move.versions.findLastIndex((v) => shown.has(v.id))
+  const versions = move.versions
+    .filter((v, i) => i <= hardest || v.id === move.standard)
+    .map(({ id, name, how, secondsPerRep, figure = move.figure }) => ({ id, name, how, secondsPerRep, figure }))
+  const { id, name, standard, cues, cautions } = move
+  const adult = move.adult || move.versions.some((v) => v.adult && shown.has(v.id))
+  return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
 }
 
 /** @throws {ProblemError} `too-big` */

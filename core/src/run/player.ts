@@ -188,9 +188,11 @@ function leave(
 /** The state at a later moment. */
 export const tick = (state: PlayerState, course: Course, now: number): PlayerState => advance(state, course, now).state
 
+/** The player standing still. @param now seconds of the clock it is run by */
 export const pause = (state: PlayerState, now: number): PlayerState =>
   state.pausedAt === undefined ? { ...state, pausedAt: now } : state
 
+/** The player going on from where it stood. @param now seconds of the clock it is run by */
 export function resume(state: PlayerState, now: number): PlayerState {
   if (state.pausedAt === undefined) return state
   const { pausedAt, ...running } = state

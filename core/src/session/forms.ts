@@ -82,6 +82,7 @@ export const forms = Object.keys(newBlock) as Form[]
 /** Blocks whose rows are stations. */
 export type StationBlock = Extract<Block, { stations: Station[] }>
 
+/** Whether moves can be put into a block, and a station be looked for in it. */
 export const hasStations = (block: Block): block is StationBlock => 'stations' in block
 
 /** The stations of any block; none for forms without. */

@@ -1,10 +1,10 @@
-import type { PlayOf } from '../publication/playSchema.ts'
+import type { PlayedTurn, PlayOf } from '../publication/playSchema.ts'
 import type { Lane, Publication } from '../publication/schema.ts'
 import type { Say } from '../timing/step.ts'
 import type { Amount } from '../terms/dose.ts'
 import type { Unit } from '../terms/units.ts'
 import { phrasesIn, type Language } from '../terms/language.ts'
-import { moveNames } from '../words/names.ts'
+import { moveNames, type Names } from '../words/names.ts'
 import { sheetOf } from './formSheets.ts'
 import type { SheetBlock, SheetRow, SheetSection } from './sheetBlock.ts'
 import { partTitle } from '../words/parts.ts'
@@ -15,105 +15,144 @@ const cuesShown = 2
 
 /** What paper says of a lane's session: its sections, blocks and rows, in one language. */
 export function sheetRows(publication: Publication, lane: Lane, language: Language): SheetSection[] {
-  const phrase = phrasesIn(publication.phrases, language)
-  const moves = new Map(publication.moves.map((m) => [m.id, m]))
-  const names = moveNames(moves, phrase)
-  const records = new Map(
-    publication.sections
-      .flatMap((s) => s.blocks)
-      .flatMap((b) => b.stations)
-      .flatMap((s) => (s.record ? [[s.id, s.record] as const] : [])),
-  )
-
-  function rowOf(of: { move: string; version: string; station?: string | undefined; story?: string | undefined }) {
-    const move = moves.get(of.move)
-    const version = move?.versions.find((v) => v.id === of.version)
-    const kg = of.station === undefined ? undefined : lane.loads[of.station]
-    const record = of.station === undefined ? undefined : records.get(of.station)
-    return {
-      ...(of.station !== undefined && { station: of.station }),
-      name: of.story ?? names(of.move, of.version),
-      cues: [...new Set([version?.how ?? '', ...(move?.cues ?? [])].filter(Boolean))].slice(0, cuesShown).map(phrase),
-      ...(version && { figure: version.figure }),
-      ...(record && { record }),
-      ...(kg !== undefined && { kg }),
-    }
-  }
-  const doseText = (amount: Amount | undefined, unit: Unit | undefined) =>
-    amount !== undefined && unit ? doseWords(amount, unit, language) : ''
-
-  function blockOf(id: string, title: string | undefined): SheetBlock {
-    const steps = lane.steps.filter((s) => s.block === id)
-    const play = lane.plays[id]
-    const sheet = sheetOf(play)
-    const turns = !play ? [] : (sheet.turns?.(play) ?? ('turns' in play ? play.turns : []))
-    const chance = play && 'table' in play ? play : undefined
-    const lapOf = (step: (typeof steps)[number]) => (sheet.once ? 1 : (step.set ?? step.lap ?? 1))
-    const said = (step: (typeof steps)[number]) => sayText(step.say as Say, names, language)
-    /** The sum that says how many, where one does: its answer is the child's to find. */
-    const sums = new Map(
-      steps.flatMap((s) => (s.say.code === 'sums.sum' && s.station ? [[s.station, said(s)] as const] : [])),
-    )
-    const noDose = play !== undefined && sheet.noDose?.(play) === true
-    const faceOf = (station: string | undefined) =>
-      chance?.table.find(({ turns }) => turns.some((turn) => turn.station === station))?.face
-    const faced = (station: string | undefined) => {
-      const face = faceOf(station)
-      return face ? { face } : {}
-    }
-    const rows: SheetRow[] = []
-    for (const step of steps) {
-      if (step.kind !== 'work' || !step.move || !step.version) continue
-      const known = rows.find((row) => row.station === step.station)
-      const { amount, unit, story } = step.say.params as { amount?: Amount; unit?: Unit; story?: string }
-      const times = lapOf(step)
-      if (known) {
-        known.boxes = Math.max(known.boxes, times)
-        continue
-      }
-      rows.push({
-        ...rowOf({ move: step.move, version: step.version, station: step.station, story }),
-        ...faced(step.station),
-        dose: sums.get(step.station!) ?? (noDose ? '' : doseText(amount, unit)),
-        eachSide: step.side !== undefined,
-        boxes: times,
-      })
-    }
-    // What is drawn or chosen is in no step, or not in every one.
-    for (const turn of turns) {
-      if (rows.some((row) => row.station === turn.station && turn.station !== undefined)) continue
-      rows.push({
-        ...rowOf(turn),
-        ...faced(turn.station),
-        dose: noDose ? '' : doseText(turn.amount, turn.unit),
-        eachSide: turn.sides === 'each',
-        boxes: 1,
-      })
-    }
-    const lines = play
-      ? (sheet.lines?.(play, steps, said) ?? [])
-      : steps.filter((s) => (s.kind === 'talk' && s.say.code !== 'sums.sum') || s.kind === 'measure').map(said)
-    return {
-      id,
-      ...(title && { title }),
-      times: sheet.goneThroughOnce ? 1 : Math.max(1, ...steps.map(lapOf)),
-      ...(play && sheet.block?.(play)),
-      pace: paceOf(lane, id),
-      rows: chance ? inTableOrder(chance, rows) : rows,
-      lines: [...new Set(lines)].filter((line) => line !== title),
-    }
-  }
-
+  const writer = new BlockWriter(publication, lane, language)
   return publication.sections.map((section) => ({
     id: section.id,
     title: partTitle(section, language),
     surprise: section.surprise === true,
     seconds: lane.steps.filter((s) => s.section === section.id).reduce((sum, s) => sum + s.seconds.typical, 0),
     blocks: section.blocks
-      .map(({ id, title }) => blockOf(id, title))
+      .map(({ id, title }) => writer.block(id, title))
       .filter((block) => block.rows.length + block.lines.length > 0 || block.title !== undefined),
   }))
 }
+
+type LaneStep = Lane['steps'][number]
+interface Named {
+  move: string
+  version: string
+  station?: string | undefined
+  story?: string | undefined
+}
+
+/** Writes the blocks of one lane. */
+class BlockWriter {
+  readonly #lane: Lane
+  readonly #language: Language
+  readonly #phrase: (text: string) => string
+  readonly #moves: ReadonlyMap<string, Publication['moves'][number]>
+  readonly #names: Names
+  readonly #records: ReadonlyMap<string, Unit>
+
+  constructor(publication: Publication, lane: Lane, language: Language) {
+    this.#lane = lane
+    this.#language = language
+    this.#phrase = phrasesIn(publication.phrases, language)
+    this.#moves = new Map(publication.moves.map((m) => [m.id, m]))
+    this.#names = moveNames(this.#moves, this.#phrase)
+    const stations = publication.sections.flatMap((s) => s.blocks).flatMap((b) => b.stations)
+    this.#records = new Map(stations.flatMap(({ id, record }) => (record ? [[id, record]] : [])))
+  }
+
+  block(id: string, title: string | undefined): SheetBlock {
+    const steps = this.#lane.steps.filter((s) => s.block === id)
+    const play = this.#lane.plays[id]
+    const sheet = sheetOf(play)
+    const chance = play && 'table' in play ? play : undefined
+    const lapOf = (step: LaneStep) => (sheet.once ? 1 : (step.set ?? step.lap ?? 1))
+    const noDose = play !== undefined && sheet.noDose?.(play) === true
+    const turns = play ? (sheet.turns?.(play) ?? ('turns' in play ? play.turns : [])) : []
+    const rows = this.#withTurns(this.#rows(steps, lapOf, noDose), turns, noDose, id)
+    const faced = chance ? inTableOrder(chance, rows) : rows
+    const said = (step: LaneStep) => this.#said(step)
+    const lines = play ? (sheet.lines?.(play, steps, said) ?? []) : steps.filter(isLine).map(said)
+    return {
+      id,
+      ...(title && { title }),
+      times: sheet.goneThroughOnce ? 1 : Math.max(1, ...steps.map(lapOf)),
+      ...(play && sheet.block?.(play)),
+      pace: paceOf(this.#lane, id),
+      rows: faced,
+      lines: [...new Set(lines)].filter((line) => line !== title),
+    }
+  }
+
+  /** What is done by the steps, each station once. */
+  #rows(steps: readonly LaneStep[], lapOf: (step: LaneStep) => number, noDose: boolean): SheetRow[] {
+    /** The sum that says how many, where one does: its answer is the child's to find. */
+    const sums = new Map(
+      steps.flatMap((s) => (s.say.code === 'sums.sum' && s.station ? [[s.station, this.#said(s)] as const] : [])),
+    )
+    const rows: SheetRow[] = []
+    for (const step of steps) {
+      if (step.kind !== 'work' || !step.move || !step.version) continue
+      const known = rows.find((row) => row.station === step.station)
+      if (known) {
+        known.boxes = Math.max(known.boxes, lapOf(step))
+        continue
+      }
+      const { amount, unit, story } = step.say.params as { amount?: Amount; unit?: Unit; story?: string }
+      rows.push({
+        ...this.#row({ move: step.move, version: step.version, station: step.station, story }, step.block),
+        dose: sums.get(step.station!) ?? (noDose ? '' : this.#dose(amount, unit)),
+        eachSide: step.side !== undefined,
+        boxes: lapOf(step),
+      })
+    }
+    return rows
+  }
+
+  /** What is drawn or chosen is in no step, or not in every one. */
+  #withTurns(rows: readonly SheetRow[], turns: readonly PlayedTurn[], noDose: boolean, block: string): SheetRow[] {
+    const more = turns.filter((turn) => turn.station === undefined || !rows.some((r) => r.station === turn.station))
+    return [
+      ...rows,
+      ...more.map((turn) => ({
+        ...this.#row(turn, block),
+        dose: noDose ? '' : this.#dose(turn.amount, turn.unit),
+        eachSide: turn.sides === 'each',
+        boxes: 1,
+      })),
+    ]
+  }
+
+  #row(of: Named, block: string): Omit<SheetRow, 'dose' | 'eachSide' | 'boxes'> {
+    const { station } = of
+    const move = this.#moves.get(of.move)
+    const version = move?.versions.find((v) => v.id === of.version)
+    const kg = station === undefined ? undefined : this.#lane.loads[station]
+    const record = station === undefined ? undefined : this.#records.get(station)
+    const face = this.#face(station, block)
+    const cues = [...new Set([version?.how ?? '', ...(move?.cues ?? [])].filter(Boolean))]
+    return {
+      ...(station !== undefined && { station }),
+      name: of.story ?? this.#names(of.move, of.version),
+      cues: cues.slice(0, cuesShown).map(this.#phrase),
+      ...(version && { figure: version.figure }),
+      ...(record && { record }),
+      ...(kg !== undefined && { kg }),
+      ...(face && { face }),
+    }
+  }
+
+  /** The side of the coin, suit or number that calls a station, where chance does. */
+  #face(station: string | undefined, block: string): string | undefined {
+    const play = this.#lane.plays[block]
+    if (!play || !('table' in play)) return undefined
+    return play.table.find(({ turns }) => turns.some((turn) => turn.station === station))?.face
+  }
+
+  #dose(amount: Amount | undefined, unit: Unit | undefined): string {
+    return amount !== undefined && unit ? doseWords(amount, unit, this.#language) : ''
+  }
+
+  #said(step: LaneStep): string {
+    return sayText(step.say as Say, this.#names, this.#language)
+  }
+}
+
+/** What is said without being done, and is no row's. */
+const isLine = (step: LaneStep) => (step.kind === 'talk' && step.say.code !== 'sums.sum') || step.kind === 'measure'
 
 /** Rows as they stand in the table: column by column, however the draws of one game fell. */
 function inTableOrder({ table }: PlayOf<'chance'>, rows: readonly SheetRow[]): SheetRow[] {

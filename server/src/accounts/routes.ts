@@ -49,6 +49,7 @@ const signedOut = (req: Request) =>
  * together, so that no stranger keeps a teacher out of her own, and by account: where many wrong ones came in from everywhere, the
  * right password wants a mailed link too (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*).
  */
+// eslint-disable-next-line max-lines-per-function -- one route after the other; they share counters of tries
 export function accountRoutes(router: Router, parts: AccountParts): void {
   const { db, limits, post, afterwards, deletions, pagesAt, demo } = parts
   const byNetwork = new Counter(db, 'sign-in-network', limits.address)

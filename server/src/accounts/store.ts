@@ -21,6 +21,7 @@ export async function findAccount(
   return row && { teacher: teacher(row), passwordHash: row.password_hash }
 }
 
+/** The teacher of an id; undefined where the account is gone. */
 export async function readTeacher(db: Knex, id: string): Promise<Teacher | undefined> {
   const row = await db<Row>('teachers').where({ id }).first()
   return row && teacher(row)
@@ -31,6 +32,7 @@ export async function addTeacher(db: Knex, who: Teacher, zone: string, passwordH
   await db<Row>('teachers').insert({ ...who, zone, password_hash: passwordHash })
 }
 
+/** Gives a teacher another name. @returns undefined where the account is gone */
 export async function renameTeacher(db: Knex, id: string, name: string): Promise<Teacher | undefined> {
   const [row] = await db<Row>('teachers').where({ id }).update({ name }).returning('*')
   return row && teacher(row)
@@ -41,6 +43,7 @@ export async function readPasswordHash(db: Knex, id: string): Promise<string | u
   return (await db<Row>('teachers').where({ id }).first('password_hash'))?.password_hash
 }
 
+/** Puts another password in. @param hash from `hashPassword` */
 export async function setPasswordHash(db: Knex, id: string, passwordHash: string): Promise<void> {
   await db<Row>('teachers').where({ id }).update({ password_hash: passwordHash })
 }
@@ -66,6 +69,7 @@ export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
   return found > 0
 }
 
+/** Whether anybody has an account yet. */
 export async function anyTeacher(db: Knex): Promise<boolean> {
   return (await db('teachers').first('id')) !== undefined
 }

@@ -11,6 +11,7 @@ export async function allWorkouts(
   return db('workouts').where({ teacher_id: teacherId }).select('id', 'title', 'document').orderBy('created_at')
 }
 
+/** Every kept state of a teacher’s sessions, for her own export. */
 export async function allVersions(
   db: Knex,
   teacherId: string,
@@ -31,6 +32,7 @@ export async function allVersions(
   }))
 }
 
+/** Every link a teacher sent home, for her own export. */
 export async function allPublications(
   db: Knex,
   teacherId: string,
@@ -50,6 +52,7 @@ export async function allPublications(
   }))
 }
 
+/** Every run that came back to a teacher, for her own export. */
 export async function allRuns(db: Knex, teacherId: string): Promise<{ title: string; receivedAt: string; run: Run }[]> {
   const rows: { title: string; received_at: Date; document: unknown }[] = await db('runs as r')
     .join('publications as p', 'p.id', 'r.publication_id')

@@ -12,6 +12,7 @@ interface Row {
 
 const own = (db: Knex, teacherId: string) => db<Row>('own_moves').where({ teacher_id: teacherId })
 
+/** A teacher’s own moves with their figures. */
 export const listOwnMoves = async (db: Knex, teacherId: string): Promise<OwnMove[]> =>
   (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).flatMap((row) => readRow(row.document))
 

@@ -89,6 +89,7 @@ export async function findPublication(db: Knex, teacherId: string, id: string): 
   return row && stored(row as Row)
 }
 
+/** The links of one session, the latest first. */
 export async function listPublications(db: Knex, teacherId: string, workoutId: string): Promise<StoredPublication[]> {
   const rows = await own(db, teacherId).where({ workout_id: workoutId }).orderBy('created_at', 'desc')
   return (rows as Row[]).map(stored)
@@ -146,6 +147,7 @@ export async function findForRun(db: Knex, tokenHash: string): Promise<RunTarget
   return { id, sha256, endsAt: row.ends_at, endedAt: row.ended_at, misused, outline }
 }
 
+/** What was sent home under a SHA-256; undefined where nothing was. */
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
   const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
   return row?.body

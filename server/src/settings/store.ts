@@ -13,6 +13,7 @@ export async function readSettings(db: Knex, teacherId: string): Promise<Setting
   return row?.settings ? readDocument(settingsDocument, row.settings) : newSettings(row?.zone ?? 'UTC')
 }
 
+/** Puts a teacher’s settings in place of those before. */
 export async function saveSettings(db: Knex, teacherId: string, settings: Settings): Promise<void> {
   await db<Row>('teachers')
     .where({ id: teacherId })

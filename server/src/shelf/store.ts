@@ -22,6 +22,7 @@ const own = (db: Knex, teacherId: string) => db<Row>('shelf').where({ teacher_id
 /** How many pieces a shelf has room for (ours). */
 export const shelfRoom = 200
 
+/** The pieces a teacher keeps, the latest first. */
 export async function listShelf(db: Knex, teacherId: string): Promise<KeptPart[]> {
   return (await own(db, teacherId).orderBy('kept_at', 'desc').limit(shelfRoom)).map(kept)
 }
@@ -42,6 +43,7 @@ export async function keepPart(
   return kept(row!)
 }
 
+/** Gives a kept piece another name. @returns undefined where it is not hers or not there */
 export async function renamePart(db: Knex, teacherId: string, id: string, name: string): Promise<KeptPart | undefined> {
   const [row] = await own(db, teacherId).where({ id }).update({ name }).returning('*')
   return row && kept(row)

@@ -45,6 +45,7 @@ export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
   return Number(count!.n) < workoutRoom
 }
 
+/** A teacher’s sessions that are not in the bin, with what was sent of them and came back. */
 export async function listWorkouts(db: Knex, teacherId: string): Promise<WorkoutSummary[]> {
   const rows: (Row & { groups: { letter: string; name: string }[]; sent_at: Date | null; runs: string })[] = await db(
     'workouts as w',
@@ -69,6 +70,7 @@ export async function listWorkouts(db: Knex, teacherId: string): Promise<Workout
   }))
 }
 
+/** Stores a new session with its first state. */
 export async function addWorkout(
   db: Knex,
   teacherId: string,
@@ -85,6 +87,7 @@ export async function addWorkout(
   })
 }
 
+/** A session of a teacher’s; undefined where it is not hers, gone or in the bin. */
 export async function findWorkout(
   db: Knex,
   teacherId: string,

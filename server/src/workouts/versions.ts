@@ -67,6 +67,7 @@ export async function listVersions(db: Knex, teacherId: string, workoutId: strin
   return rows.map(version)
 }
 
+/** One kept state of a session of a teacher’s. */
 export async function findVersion(
   db: Knex,
   teacherId: string,

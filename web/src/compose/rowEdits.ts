@@ -103,6 +103,7 @@ const doseStep: Record<NonNullable<Cell['dose']>['unit'], number> = {
   score: 1,
 }
 
+/** A cell with its dose one step up (1) or down (−1), within its ends. */
 export const stepDose = (cell: Cell, by: -1 | 1): Cell =>
   cell.dose
     ? { ...cell, dose: { ...cell.dose, amount: stepAmount(cell.dose.amount, by * doseStep[cell.dose.unit]) } }

@@ -35,6 +35,7 @@ import { useTimes } from './useTimes.ts'
 import type { Tool } from './tools/tool.ts'
 
 /** The session on screen: its history, its times, its saving, and what is taken of it. */
+// eslint-disable-next-line max-lines-per-function -- the composer's one store, until its rooms have their own
 export const useComposer = defineStore('composer', () => {
   const { t } = i18n.global
   const id = ref('')

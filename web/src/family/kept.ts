@@ -32,9 +32,11 @@ const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
   }
 }
 
+/** Keeps a session on the device, to run without a network. */
 export const keepSession = async (session: KeptSession): Promise<void> =>
   void (await tolerant(() => set(session.token, session, sessions())))
 
+/** The session of a link as this device keeps it; undefined where it does not. */
 export const keptSession = (token: string): Promise<KeptSession | undefined> =>
   tolerant(() => get<KeptSession>(token, sessions())).then((found) => found)
 

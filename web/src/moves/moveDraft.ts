@@ -49,6 +49,7 @@ export function addVersion({ move, figures }: OwnMove, name: string): OwnMove {
   return { figures, move: { ...move, versions: [...move.versions, { ...last, id, name }] } }
 }
 
+/** A move without one of its versions; the last stays, and where the ordinary one goes the first is it. */
 export function removeVersion({ move, figures }: OwnMove, id: string): OwnMove {
   const versions = move.versions.filter((v) => v.id !== id)
   if (versions.length === 0) return { move, figures }
@@ -56,6 +57,7 @@ export function removeVersion({ move, figures }: OwnMove, id: string): OwnMove {
   return withoutLooseFigures({ figures, move: { ...move, versions, standard } })
 }
 
+/** A move with one of its versions changed. */
 export const setVersion = ({ move, figures }: OwnMove, id: string, change: Partial<Version>): OwnMove => ({
   figures,
   move: { ...move, versions: move.versions.map((v) => (v.id === id ? { ...v, ...change } : v)) },

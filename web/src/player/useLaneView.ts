@@ -45,6 +45,8 @@ const cueSeconds = 6
 /** A rest of at least so many seconds leaves time to drink. */
 const drinkFrom = 30
 
+/** What a lane’s screen shows and says at the step that is on. */
+// eslint-disable-next-line max-lines-per-function -- what is shown of one step, each line a rule of its own
 export function useLaneView(
   publication: Publication,
   track: Course['lanes'][number],

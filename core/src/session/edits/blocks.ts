@@ -34,6 +34,7 @@ export function addBlock(workout: Workout, sectionId: string, form: Form, before
   return withinLimits(withBlocks(workout, section, inserted(blocks, at, block)))
 }
 
+/** Takes a block out with all its stations. @throws {ProblemError} `not-found` */
 export function removeBlock(workout: Workout, blockId: string): Workout {
   const { section, block } = blockPlace(workout, blockId)
   return withBlocks(workout, section, without(workout.sections[section]!.blocks, block))

@@ -26,6 +26,7 @@ export function addSection(
   return withinLimits({ ...workout, sections: inserted(workout.sections, at, added) })
 }
 
+/** Takes a section out with all that is in it. @throws {ProblemError} `not-found` */
 export function removeSection(workout: Workout, sectionId: string): Workout {
   return { ...workout, sections: without(workout.sections, sectionPlace(workout, sectionId)) }
 }

@@ -32,6 +32,7 @@ export function addStation(workout: Workout, blockId: string, cells: PerGroup<Ce
   return withinLimits(withStations(workout, place, inserted(stations, at, station)))
 }
 
+/** Takes a station out of its block. @throws {ProblemError} `not-found` */
 export function removeStation(workout: Workout, stationId: string): Workout {
   const place = stationPlace(workout, stationId)
   const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
