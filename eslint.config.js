@@ -9,7 +9,10 @@ const mayNotImport = (files, pairs) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: pairs.map(([regex, message]) => ({ regex, message })) }] },
 })
 
-const inside = ['^@esfuerzo/[^/]+/(?!(family|words)$)', 'a workspace is imported by its name; its inside is its own']
+const inside = [
+  '^@esfuerzo/(?!core/[a-z]+$)[^/]+/(?!(family|words)$)',
+  'a workspace is imported by its name; its inside is its own',
+]
 
 const coreAlone = ['^(?!\\.{1,2}/|zod(/mini)?$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']
 const filesOnFloor = (floor) => Object.keys(aspects).filter((aspect) => aspects[aspect] === floor)
@@ -149,11 +152,11 @@ export default tseslint.config(
     ],
     rules: { 'no-restricted-syntax': ['error', ...formBranches] },
   },
-  mayNotImport(['library/*.ts'], [['^@esfuerzo/(?!core$)', 'the library is data; it knows core’s types only']]),
+  mayNotImport(['library/*.ts'], [['^@esfuerzo/(?!core(?:/|$))', 'the library is data; it knows core’s types only']]),
   mayNotImport(
     ['contract/src/**'],
     [
-      ['^@esfuerzo/(?!core$)', 'the contract knows core only'],
+      ['^@esfuerzo/(?!core(?:/|$))', 'the contract knows core only'],
       ['^node:', 'the contract runs in pages too'],
     ],
   ),

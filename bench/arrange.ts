@@ -1,5 +1,9 @@
 // The exact order of 13 and of 16 stations, real moves in laps, and of 12 beside a MIP solver package.
-import { arrange, cellsFor, indexLibrary, newWorkout, orderStations, seededRandom, type Workout } from '@esfuerzo/core'
+import { orderStations } from '../core/src/arrange/orderStations.ts'
+import { seededRandom } from '../core/src/distribution/seededRandom.ts'
+import { cellsFor } from '../core/src/library/cellsFor.ts'
+import { indexLibrary, newWorkout, type Workout } from '@esfuerzo/core'
+import { arrange } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import highsLoader from 'highs'
 import { orderLp, randomOrder } from '../core/test/support/orderInstances.ts'

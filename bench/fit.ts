@@ -1,5 +1,9 @@
 // Fit of real circuits: 3 groups × 3 shared blocks and 6 × 4, whole and beside a MIP solver package on the same problem.
-import { fit, fitBuilder, indexLibrary, parse, solveFit, type Workout } from '@esfuerzo/core'
+import { fitBuilder } from '../core/src/fit/buildFit.ts'
+import { solveFit } from '../core/src/fit/solveFit.ts'
+import { indexLibrary, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { fit } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import highsLoader from 'highs'
 import { fitLp } from '../core/test/support/fitInstances.ts'

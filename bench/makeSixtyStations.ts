@@ -1,10 +1,10 @@
 // Writes bench/sessions/sixty-stations.json: the committed session the benches measure with. Run only to change it.
 import { writeFileSync } from 'node:fs'
+import { cellsFor } from '../core/src/library/cellsFor.ts'
 import {
   addBlock,
   addSection,
   addStation,
-  cellsFor,
   indexLibrary,
   mapGroups,
   newWorkout,

@@ -1,5 +1,6 @@
 // Parsing a session of a hundred lines of whiteboard text ÷ JSON.parse of its document, in one run.
-import { indexLibrary, parse, print, readWorkoutText } from '@esfuerzo/core'
+import { indexLibrary, readWorkoutText } from '@esfuerzo/core'
+import { parse, print } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { readFileSync } from 'node:fs'
 import { ratio } from './ratio.ts'

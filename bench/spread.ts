@@ -1,5 +1,7 @@
 // Ten thousand children ÷ ten thousand timelines, over the demo's Storm-day springs and its card session.
-import { indexLibrary, parse, simulate, timeline } from '@esfuerzo/core'
+import { indexLibrary, timeline } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { simulate } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import { readFileSync } from 'node:fs'
 import { times } from './times.ts'

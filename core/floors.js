@@ -28,6 +28,7 @@ export const floors = [
   ['sheets', 'what paper says'],
   ['cues', 'what is heard of a step'],
   ['formats', 'captions, sound, Markdown'],
+  ['public', 'what other workspaces may ask for, a list a subject'],
 ]
 
 /** A form of work is one folder, `forms/<form>`; each of its files stands on the floor of what it says. */

@@ -1,17 +1,16 @@
 import { join } from 'node:path'
 import { v4 as uuid } from 'uuid'
+import { cellsFor } from '../core/src/library/cellsFor.ts'
 import {
   addStation,
-  cellsFor,
   indexLibrary,
   newWorkout,
   readDocument,
   readWorkout,
-  runDocument,
   writtenDocument,
   workoutDocument,
-  type Run,
 } from '@esfuerzo/core'
+import { runDocument, type Run } from '@esfuerzo/core/run'
 import { libraryData } from '@esfuerzo/library'
 import { openCluster } from '../scripts/database.mjs'
 import { needBuild } from '../scripts/build.mjs'

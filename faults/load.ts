@@ -1,5 +1,6 @@
 import { v4 as uuid } from 'uuid'
-import { readWorkout, writtenDocument, workoutDocument, type Run, type Workout } from '@esfuerzo/core'
+import { readWorkout, writtenDocument, workoutDocument, type Workout } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import type { Book } from './book.ts'
 
 /** Somebody who is signed in, with a session that is saved over and over. */

@@ -1,4 +1,4 @@
-import type { LibraryData } from '@esfuerzo/core'
+import { type LibraryData } from '@esfuerzo/core'
 import beginningsData from './beginnings.json'
 import animals from './figures/animals.json'
 import balances from './figures/balances.json'

@@ -1,6 +1,8 @@
 // Draws every figure's key poses, and a moment between each two, on contact sheets for a person to check: npm run figures.
 import { mkdir, writeFile } from 'node:fs/promises'
-import { figureSvgContent, indexLibrary, keyMoments, type Figure } from '@esfuerzo/core'
+import { figureSvgContent } from '../core/src/figure/figureSvg.ts'
+import { indexLibrary } from '@esfuerzo/core'
+import { keyMoments, type Figure } from '@esfuerzo/core/figure'
 import { libraryData } from '@esfuerzo/library'
 
 const [columns, rows, most, size] = [4, 9, 4, 84]

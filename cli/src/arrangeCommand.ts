@@ -1,4 +1,5 @@
-import { arrange, canArrange, indexLibrary, ProblemError, type ArrangeAnswer } from '@esfuerzo/core'
+import { indexLibrary, ProblemError } from '@esfuerzo/core'
+import { arrange, canArrange, type ArrangeAnswer } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import { readTimedSession } from './readSession.ts'
 

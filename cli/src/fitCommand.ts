@@ -1,4 +1,5 @@
-import { fit, indexLibrary, type FitAnswer } from '@esfuerzo/core'
+import { indexLibrary } from '@esfuerzo/core'
+import { fit, type FitAnswer } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import { readTimedSession } from './readSession.ts'
 

@@ -1,4 +1,5 @@
-import { indexLibrary, print } from '@esfuerzo/core'
+import { indexLibrary } from '@esfuerzo/core'
+import { print } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { isJson, readSession } from './readSession.ts'
 

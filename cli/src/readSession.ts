@@ -1,5 +1,4 @@
 import {
-  parse,
   ProblemError,
   readWorkoutText,
   referenceProblems,
@@ -7,6 +6,7 @@ import {
   type Library,
   type Workout,
 } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 
 /** Whether a file is a session as JSON: it begins with a brace. All else is whiteboard text. */
 export const isJson = (text: string): boolean => text.trimStart().startsWith('{')

@@ -1,16 +1,14 @@
+import { indexLibrary, ProblemError, isChance } from '@esfuerzo/core'
 import {
   chanceOutlook,
   finishOf,
-  indexLibrary,
-  ProblemError,
   quantile,
   simulate,
   spreadOf,
-  isChance,
   type Finish,
   type LineOutlook,
   type Spread,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import { readTimedSession } from './readSession.ts'
 

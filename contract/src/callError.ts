@@ -1,4 +1,4 @@
-import type { Problem } from '@esfuerzo/core'
+import { type Problem } from '@esfuerzo/core'
 import type { ErrorCode } from './problemDocument.ts'
 
 /** Something a call came back with instead of its answer; `offline` where nothing came back at all. */

@@ -1,4 +1,4 @@
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { call } from './call.ts'
 import type { CallAnswer } from './client.ts'
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { rule, lineSchema, runDocument, workoutDocument } from '@esfuerzo/core'
+import { rule, lineSchema, workoutDocument } from '@esfuerzo/core'
+import { runDocument } from '@esfuerzo/core/run'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema, revisionSchema, sha256Schema, tokenParams } from './fields.ts'

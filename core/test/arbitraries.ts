@@ -1,7 +1,7 @@
 import fc from 'fast-check'
+import { letters } from '../src/terms/group.ts'
 import {
   deviceFaces,
-  letters,
   newWorkout,
   readWorkout,
   type Amount,

@@ -1,22 +1,12 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
-import {
-  arrange,
-  canArrange,
-  findBlock,
-  findStation,
-  orderBound,
-  orderCost,
-  orderDistance,
-  orderFindings,
-  orderStations,
-  parse,
-  reorderStations,
-  sessionSeconds,
-  setStation,
-  stationsOf,
-  type Workout,
-} from '@esfuerzo/core'
+import { orderBound } from '../src/arrange/orderBound.ts'
+import { orderCost, orderDistance } from '../src/arrange/orderProblem.ts'
+import { orderStations } from '../src/arrange/orderStations.ts'
+import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
+import { findBlock, findStation, reorderStations, setStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { arrange, canArrange, orderFindings } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 import { bruteOrder, orderLp, randomOrder } from './support/orderInstances.ts'

@@ -1,15 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  isTooLong,
-  laneProblems,
-  limits,
-  parse,
-  ProblemError,
-  problemText,
-  publish,
-  readWorkout,
-  timeline,
-} from '@esfuerzo/core'
+import { isTooLong, laneProblems } from '../src/timing/timeline.ts'
+import { limits, ProblemError, problemText, readWorkout, timeline } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
 import { newBlock } from '../src/session/forms.ts'
 import { library, sessionOf, stations } from './sessions.ts'
 import { dearSession, hostileSessions, largeSession } from './support/hostile.ts'

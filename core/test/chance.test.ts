@@ -1,23 +1,13 @@
 import { binomialDistribution, combinations, probit, quantileSorted } from 'simple-statistics'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import {
-  binomial,
-  chanceOutlook,
-  finishOf,
-  clearedDraws,
-  firstCleared,
-  lognormalFactors,
-  mean,
-  parse,
-  quantile,
-  seededRandom,
-  simulate,
-  sumOfCards,
-  type BlockOf,
-  type Chances,
-  type Workout,
-} from '@esfuerzo/core'
+import { binomial, mean, type Chances } from '../src/distribution/chances.ts'
+import { clearedDraws, firstCleared, sumOfCards } from '../src/distribution/draws.ts'
+import { lognormalFactors } from '../src/distribution/lognormal.ts'
+import { seededRandom } from '../src/distribution/seededRandom.ts'
+import { type BlockOf, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { chanceOutlook, finishOf, quantile, simulate } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
 
 const typed = (...lines: string[]): Workout => {

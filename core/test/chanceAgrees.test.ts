@@ -1,18 +1,10 @@
 import { expect, it } from 'vitest'
-import {
-  chanceOutlook,
-  drawn,
-  drawOutcome,
-  publish,
-  quantile,
-  seededRandom,
-  startChance,
-  taskDone,
-  timeline,
-  type BlockOf,
-  type Chances,
-  type PlayOf,
-} from '@esfuerzo/core'
+import { type Chances } from '../src/distribution/chances.ts'
+import { seededRandom } from '../src/distribution/seededRandom.ts'
+import { timeline, type BlockOf } from '@esfuerzo/core'
+import { publish, type PlayOf } from '@esfuerzo/core/publication'
+import { drawn, drawOutcome, startChance, taskDone } from '@esfuerzo/core/run'
+import { chanceOutlook, quantile } from '@esfuerzo/core/tools'
 import { chanceModel, type ChanceModel } from '../src/timing/games/chanceModel.ts'
 import { playGame } from '../src/timing/games/playGame.ts'
 import { carryInto } from '../src/timing/lane.ts'

@@ -1,16 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  drawn,
-  drawOutcome,
-  repsOfCard,
-  seededRandom,
-  startChance,
-  taskDone,
-  type ChanceGame,
-  type Outcome,
-  type PlayOf,
-} from '@esfuerzo/core'
+import { seededRandom } from '../src/distribution/seededRandom.ts'
+import { repsOfCard, type ChanceGame } from '../src/run/chanceGame.ts'
+import { type PlayOf } from '@esfuerzo/core/publication'
+import { drawn, drawOutcome, startChance, taskDone, type Outcome } from '@esfuerzo/core/run'
 
 const turn = (move: string) => ({ move, version: move, sides: 'both' as const })
 const play = (more: Partial<PlayOf<'chance'>> = {}): PlayOf<'chance'> => ({

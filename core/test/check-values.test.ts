@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  breathSeconds,
-  changeSeconds,
-  countedWork,
-  defaultPace,
-  explainingSeconds,
-  firstDose,
-  postureSeconds,
-  startStance,
-  timeline,
-  totals,
-  type Block,
-  type Lap,
-} from '@esfuerzo/core'
+import { changeSeconds, postureSeconds, startStance } from '../src/timing/changeOver.ts'
+import { countedWork } from '../src/timing/countedWork.ts'
+import { breathSeconds, defaultPace } from '../src/timing/pace.ts'
+import { explainingSeconds, firstDose, timeline, totals, type Block, type Lap } from '@esfuerzo/core'
 import { library, sessionOf, station, stations, typicalSeconds } from './sessions.ts'
 
 type Intervals = Extract<Block, { form: 'intervals' }>

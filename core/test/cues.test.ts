@@ -3,22 +3,10 @@ import { WaveFile } from 'wavefile'
 import { WebVTTParser } from 'webvtt-parser'
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import {
-  captions,
-  clickTrack,
-  endOf,
-  markdown,
-  moveNames,
-  sampleRate,
-  sayText,
-  subRip,
-  timeline,
-  trackCues,
-  webVtt,
-  type Cue,
-  type Say,
-  type Step,
-} from '@esfuerzo/core'
+import { type Cue } from '../src/cues/stepCues.ts'
+import { sampleRate } from '../src/formats/clickTrack.ts'
+import { moveNames, sayText, timeline, type Say, type Step } from '@esfuerzo/core'
+import { captions, clickTrack, endOf, markdown, subRip, trackCues, webVtt } from '@esfuerzo/core/cues'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
 

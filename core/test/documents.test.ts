@@ -1,15 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { ProblemError } from '@esfuerzo/core'
+import { type ProblemError } from '@esfuerzo/core'
+import { pathText } from '../src/base/problem.ts'
 import {
   allDocumentKinds,
-  courseOf,
   documentKinds,
   libraryFor,
-  pathText,
-  print,
-  publish,
   readCarried,
   readDocument,
   readWorkout,
@@ -20,9 +17,11 @@ import {
   writtenCarried,
   writtenDocument,
   type DocumentKind,
-  type Publication,
   type Workout,
 } from '@esfuerzo/core'
+import { print } from '@esfuerzo/core/notation'
+import { publish, type Publication } from '@esfuerzo/core/publication'
+import { courseOf } from '@esfuerzo/core/run'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'

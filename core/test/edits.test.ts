@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, it } from 'vitest'
+import { cellsFor } from '../src/library/cellsFor.ts'
 import {
   addBlock,
   addGroup,
   addSection,
   addStation,
-  cellsFor,
   duplicateBlock,
   duplicateSection,
   duplicateStation,

@@ -1,7 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { runInNewContext } from 'node:vm'
 import { expect, it } from 'vitest'
-import * as core from '@esfuerzo/core'
 
 /** Examples of the public functions that stand for themselves: `@example f(1, 2) // 3`. Those that need a session say so in words. */
 const folder = new URL('../src/', import.meta.url)
@@ -11,6 +10,9 @@ const examples = files.flatMap((file) =>
     ([, call, value]) => ({ file, call: call!, value: value!.trim() }),
   ),
 )
+const modules = await Promise.all(files.map((file) => import(new URL(file, folder).href) as Promise<object>))
+/** All that any file of the computation exports. */
+const core = Object.assign({}, ...modules) as Record<string, unknown>
 const names = Object.keys(core)
 /** Calls of public functions with nothing but literals. */
 const selfContained = examples.filter(({ call, value }) => {

@@ -1,19 +1,16 @@
 import { describe, expect, it } from 'vitest'
+import { clearance, lengths, radius, type Joints } from '../src/figure/body.ts'
+import { clampFigure } from '../src/figure/jointLimits.ts'
 import {
-  clampFigure,
-  clearance,
   drawFigure,
   figureSvg,
   floorY,
   keyMoments,
-  lengths,
   pose,
-  radius,
   stillAt,
   type Figure,
-  type Joints,
   type Point,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/figure'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 

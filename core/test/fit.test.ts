@@ -1,17 +1,11 @@
 import fc from 'fast-check'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import {
-  applyFit,
-  blockLines,
-  fit,
-  isKept,
-  parse,
-  sessionSeconds,
-  timeline,
-  type FitAnswer,
-  type Workout,
-} from '@esfuerzo/core'
+import { blockLines } from '../src/bounds/blockLines.ts'
+import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
+import { isKept, timeline, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { applyFit, fit, type FitAnswer } from '@esfuerzo/core/tools'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { fitBuilder, parse, sessionSeconds, setStation, stationsOf, type BuiltFit, type Workout } from '@esfuerzo/core'
+import { fitBuilder, type BuiltFit } from '../src/fit/buildFit.ts'
+import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
+import { setStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 import { library } from './sessions.ts'
 
 const typed = (...lines: string[]): Workout => {

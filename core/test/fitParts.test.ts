@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { binomial, mean, quantile, spreadOf } from '@esfuerzo/core'
+import { binomial, mean } from '../src/distribution/chances.ts'
+import { quantile, spreadOf } from '@esfuerzo/core/tools'
 import { certain, mixed, plus } from '../src/distribution/chances.ts'
 import { reach } from '../src/fit/reach.ts'
 import { slidingMin } from '../src/fit/slidingMin.ts'

@@ -1,19 +1,16 @@
 import { binomialDistribution } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import * as core from '@esfuerzo/core'
-import {
-  amrapRounds,
-  clearedDraws,
-  parse,
-  rungs,
-  spreadOf,
-  sumOfDraws,
-  sumsFor,
-  timeline,
-  totals,
-  type Block,
-  type BlockOf,
-} from '@esfuerzo/core'
+import type { Sum } from '../src/sums/sums.ts'
+import type { SayCode } from '../src/timing/step.ts'
+import { formSentences } from '../src/words/formWords.ts'
+import { clearedDraws, sumOfDraws } from '../src/distribution/draws.ts'
+import { amrapRounds } from '../src/forms/amrap/time.ts'
+import { rungs } from '../src/forms/ladder/schema.ts'
+import { sumsFor } from '../src/sums/sums.ts'
+import { timeline, totals, type Block, type BlockOf } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { spreadOf } from '@esfuerzo/core/tools'
 import { library, sessionOf, station, stations, typicalSeconds } from './sessions.ts'
 
 const stepsOf = (block: Block, grades = [[4, 5, 6]]) => timeline(sessionOf([block], grades), 'g1', library)
@@ -220,7 +217,7 @@ describe('sums', () => {
     seed: 3,
   }
   const group = (id: string, grades: number[]) => ({ id, grades })
-  const inWords = (sum: core.Sum, language: core.Language) =>
+  const inWords = (sum: Sum, language: core.Language) =>
     core
       .sayText({ code: 'sums.sum', params: { ...sum.written } }, core.moveNames(library.moves), language)
       .replace(/: (that many|ese número)$/, '')
@@ -304,10 +301,10 @@ it('levels, targets, games, measures, calls and quizzes take their seconds', () 
 
 it('every code that a form says has words in every language, and none of them has a hole', () => {
   const names = core.moveNames(library.moves)
-  const codes = Object.keys(core.formSentences.en) as core.SayCode[]
+  const codes = Object.keys(formSentences.en) as SayCode[]
   expect(codes.every((code) => core.forms.some((form) => code.startsWith(`${form}.`)))).toBe(true)
   for (const language of core.languages) {
-    expect(Object.keys(core.formSentences[language]).sort()).toEqual([...codes].sort())
+    expect(Object.keys(formSentences[language]).sort()).toEqual([...codes].sort())
     for (const code of codes) {
       const params = { move: 'squat', title: 'T', text: 'x', n: 1, of: 2, face: 'heads' } as const
       expect(core.sayText({ code, params }, names, language)).not.toMatch(/undefined|^$/)

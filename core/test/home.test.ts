@@ -1,15 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  addStation,
-  fetchList,
-  filterMoves,
-  likeMoves,
-  newWorkout,
-  obstacles,
-  versionFor,
-  versionsFor,
-  type Home,
-} from '@esfuerzo/core'
+import { versionsFor } from '../src/home/obstacles.ts'
+import { versionFor } from '../src/library/versionFor.ts'
+import { addStation, fetchList, newWorkout, obstacles, type Home } from '@esfuerzo/core'
+import { filterMoves, likeMoves } from '@esfuerzo/core/choose'
 import { library } from './sessions.ts'
 
 const home: Home = { space: 'run', quiet: false, company: 'together', kit: [], standIns: {}, outdoors: false }

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { applyFit, findBlock, parse, type Block, type FitChange, type Form, type Workout } from '@esfuerzo/core'
+import { findBlock, type Block, type Form, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { applyFit, type FitChange } from '@esfuerzo/core/tools'
 import { leversOf } from '../src/fit/levers.ts'
 import { settingsOf, turnedFor, variantsOf, withoutStations } from '../src/fit/settings.ts'
 import { library } from './sessions.ts'

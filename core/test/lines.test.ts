@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { blockLines, gradeLines, parse, timeline, type Line, type Workout } from '@esfuerzo/core'
+import { blockLines, type Line } from '../src/bounds/blockLines.ts'
+import { gradeLines } from '../src/bounds/gradeLines.ts'
+import { timeline, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 import { fillLines } from '../src/fit/fillLines.ts'
 import { library } from './sessions.ts'
 

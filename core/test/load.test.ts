@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { bookKg, fromKg, gradesFor, homeKg, mostKg, nextStep, sheets, toKg, toLitres, type Book } from '@esfuerzo/core'
+import { mostKg } from '../src/load/homeWeight.ts'
+import { bookKg, fromKg, gradesFor, homeKg, nextStep, sheets, toKg, toLitres, type Book } from '@esfuerzo/core'
 
 const school: Book = { sheet: 'A4', pages: 200, paper: 'school', cover: 'soft' }
 

@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  applyFit,
-  arrange,
-  canArrange,
-  findBlock,
-  findStation,
-  fit,
-  parse,
-  reorderStations,
-  sessionSeconds,
-  stationsOf,
-  type FitChange,
-  type Workout,
-} from '@esfuerzo/core'
+import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
+import { findBlock, findStation, reorderStations, stationsOf, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { applyFit, arrange, canArrange, fit, type FitChange } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
 
 const typed = (text: string): Workout => {

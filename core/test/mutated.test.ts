@@ -1,20 +1,20 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
+import { seededRandom } from '../src/distribution/seededRandom.ts'
+import { isTooLong } from '../src/timing/timeline.ts'
 import {
   allDocumentKinds,
-  isTooLong,
-  print,
   ProblemError,
-  publish,
   readDocument,
   referenceProblems,
-  seededRandom,
   timeline,
   workoutDocument,
   writtenText,
   type DocumentKind,
   type Workout,
 } from '@esfuerzo/core'
+import { print } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
 import { library } from './sessions.ts'
 import { mutated } from './support/mutate.ts'
 import { samples } from './support/samples.ts'

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { cellsFor, newWorkout, valueFor } from '@esfuerzo/core'
+import { cellsFor } from '../src/library/cellsFor.ts'
+import { newWorkout, valueFor } from '@esfuerzo/core'
 import { improveOrder } from '../src/arrange/improveOrder.ts'
 import { clashCost, clashOf, neighbourOf } from '../src/arrange/neighbours.ts'
 import { library } from './sessions.ts'
 import { randomOrder } from './support/orderInstances.ts'
-import { orderCost } from '@esfuerzo/core'
+import { orderCost } from '../src/arrange/orderProblem.ts'
 
 const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
 /** A move as grades 4–6 do it. */

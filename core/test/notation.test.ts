@@ -1,17 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  apply,
-  findStation,
-  parse,
-  print,
-  setCell,
-  setStation,
-  stationsOf,
-  strip,
-  timeline,
-  type Workout,
-} from '@esfuerzo/core'
+import { strip } from '../src/notation/strip.ts'
+import { findStation, setCell, setStation, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import { apply, parse, print } from '@esfuerzo/core/notation'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
 import { samples } from './support/samples.ts'

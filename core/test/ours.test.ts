@@ -1,19 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import {
-  addGroup,
-  addStation,
-  courseOf,
-  newWorkout,
-  parse,
-  proposeQuiz,
-  publish,
-  putMove,
-  stepCues,
-  stepLimit,
-  timeline,
-  type Cell,
-  type Home,
-} from '@esfuerzo/core'
+import { stepCues } from '../src/cues/stepCues.ts'
+import { stepLimit } from '../src/run/player.ts'
+import { addGroup, addStation, newWorkout, timeline, type Cell, type Home } from '@esfuerzo/core'
+import { proposeQuiz, putMove } from '@esfuerzo/core/choose'
+import { parse } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
+import { courseOf } from '@esfuerzo/core/run'
 import { library } from './sessions.ts'
 
 /** Numbers and choices that are ours, each held where it stands: another would be another product. */

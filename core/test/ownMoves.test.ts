@@ -1,14 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import type { ProblemError } from '@esfuerzo/core'
+import { type ProblemError } from '@esfuerzo/core'
 import {
   addStation,
   carryMoves,
   copyOfMove,
   libraryFor,
   newWorkout,
-  parse,
-  print,
-  publish,
   readMoves,
   readWorkout,
   referenceProblems,
@@ -18,6 +15,8 @@ import {
   withOwnMoves,
   type OwnMove,
 } from '@esfuerzo/core'
+import { parse, print } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
 import { library } from './sessions.ts'
 
 const squat = (): OwnMove => {

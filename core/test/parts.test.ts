@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { cellsFor } from '../src/library/cellsFor.ts'
+import { pastePart } from '../src/session/edits/pastePart.ts'
+import { likeGroups } from '../src/session/part.ts'
 import {
   addStation,
-  cellsFor,
   findBlock,
   idsOf,
-  likeGroups,
   newWorkout,
   partOf,
-  pastePart,
   ProblemError,
   readPart,
   readWorkout,

@@ -1,22 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { stepCues } from '../src/cues/stepCues.ts'
+import { type Workout } from '@esfuerzo/core'
+import { cuesAhead } from '@esfuerzo/core/cues'
+import { publish } from '@esfuerzo/core/publication'
 import {
   advance,
   back,
   choose,
   courseOf,
-  cuesAhead,
   done,
   leftCounted,
   makeEasier,
   moreTime,
   pause,
   pick,
-  publish,
   resume,
   skip,
   startRun,
-  stepCues,
   stepElapsed,
   stepsDone,
   stepView,
@@ -24,8 +25,7 @@ import {
   type Course,
   type PlayerState,
   type Start,
-  type Workout,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/run'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
 

@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import {
-  doseWords,
-  feltScale,
-  languageOf,
-  languages,
-  moveNames,
-  phrasesIn,
-  publicationSchema,
-  publish,
-  runSchema,
-  sayText,
-  sentences,
-  timeline,
-  type Run,
-  type Say,
-  type SayCode,
-} from '@esfuerzo/core'
+import { type SayCode } from '../src/timing/step.ts'
+import { sentences } from '../src/words/say.ts'
+import { doseWords, languageOf, languages, moveNames, phrasesIn, sayText, timeline, type Say } from '@esfuerzo/core'
+import { publicationSchema, publish } from '@esfuerzo/core/publication'
+import { feltScale, runSchema, type Run } from '@esfuerzo/core/run'
 import { library, sessionOf, station } from './sessions.ts'
 
 const workout = sessionOf(

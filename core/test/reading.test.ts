@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
+import { pathText } from '../src/base/problem.ts'
+import { migrate } from '../src/documents/migrate.ts'
+import { canonical } from '../src/terms/perGroup.ts'
 import {
-  canonical,
   cleanText,
   limits,
   mapGroups,
-  migrate,
   newWorkout,
   parseSeconds,
-  pathText,
   problemCodes,
   problemText,
   ProblemError,

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { decodeHeartRate, encodeHeartRate, pulseRate } from '@esfuerzo/core'
+import { decodeHeartRate, encodeHeartRate, pulseRate } from '@esfuerzo/core/run'
 
 const view = (...bytes: number[]) => new DataView(Uint8Array.from(bytes).buffer)
 

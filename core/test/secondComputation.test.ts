@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { sumsFor, timeline, totals, type Block, type BlockOf, type Workout } from '@esfuerzo/core'
+import { sumsFor } from '../src/sums/sums.ts'
+import { timeline, totals, type Block, type BlockOf, type Workout } from '@esfuerzo/core'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { plainTimes, type Three } from './support/plainTimes.ts'

@@ -1,15 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import {
-  indexLibrary,
-  isTooLong,
-  ProblemError,
-  sessionView,
-  timeline,
-  totals,
-  type Library,
-  type Workout,
-} from '@esfuerzo/core'
+import { isTooLong } from '../src/timing/timeline.ts'
+import { indexLibrary, ProblemError, sessionView, timeline, totals, type Library, type Workout } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { cellArbitrary, workoutArbitrary } from './arbitraries.ts'
 import { largeSession } from './support/hostile.ts'

@@ -1,19 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  careText,
-  courseOf,
-  doneAs,
-  makeEasier,
-  parse,
-  partTitle,
-  publish,
-  recordRows,
-  sheetRows,
-  startRun,
-  choose,
-  type PlayerState,
-  type Workout,
-} from '@esfuerzo/core'
+import { careText, partTitle, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { publish, recordRows, sheetRows } from '@esfuerzo/core/publication'
+import { courseOf, doneAs, makeEasier, startRun, choose, type PlayerState } from '@esfuerzo/core/run'
 import { library, sessionOf, station } from './sessions.ts'
 
 const workout: Workout = sessionOf([

@@ -1,6 +1,6 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
-import { solveFit } from '@esfuerzo/core'
+import { solveFit } from '../src/fit/solveFit.ts'
 import { samples } from './support/samples.ts'
 import { bruteFit, fitHolds, fitLp, randomFit } from './support/fitInstances.ts'
 

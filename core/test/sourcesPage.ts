@@ -1,4 +1,9 @@
-import { childSpread, gradeLines, jointLimits, mostKg, papers, sheets, timingDefaults } from '@esfuerzo/core'
+import { gradeLines } from '../src/bounds/gradeLines.ts'
+import { childSpread } from '../src/chance/simulate.ts'
+import { jointLimits } from '../src/figure/jointLimits.ts'
+import { mostKg } from '../src/load/homeWeight.ts'
+import { timingDefaults } from '../src/timing/defaults.ts'
+import { papers, sheets } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 
 /** docs/sources.md, made from the tables that the computation itself reads. */

@@ -1,4 +1,6 @@
-import { indexLibrary, newWorkout, parse, timeline, trackCues } from '@esfuerzo/core'
+import { indexLibrary, newWorkout, timeline } from '@esfuerzo/core'
+import { trackCues } from '@esfuerzo/core/cues'
+import { parse } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { ring, type Sound } from '../../web/src/player/ring.ts'
 

@@ -1,22 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import {
-  addStation,
-  cellsFor,
-  families,
-  gradesName,
-  keyMoments,
-  newWorkout,
-  obstacles,
-  pose,
-  readLibrary,
-  searchMoves,
-  timeline,
-  versionFor,
-  type Figure,
-  type Joints,
-  type Move,
-  type Point,
-} from '@esfuerzo/core'
+import { type Joints } from '../../core/src/figure/body.ts'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { readLibrary } from '../../core/src/library/library.ts'
+import { versionFor } from '../../core/src/library/versionFor.ts'
+import { addStation, families, gradesName, newWorkout, obstacles, timeline, type Move } from '@esfuerzo/core'
+import { searchMoves } from '@esfuerzo/core/choose'
+import { keyMoments, pose, type Figure, type Point } from '@esfuerzo/core/figure'
 import { libraryData } from '../index.ts'
 import figureShares from '../figureShares.json'
 

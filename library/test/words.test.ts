@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readLibrary } from '@esfuerzo/core'
+import { readLibrary } from '../../core/src/library/library.ts'
 import { libraryData } from '../index.ts'
 import { libraryWords } from '../words/index.ts'
 

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import pg from 'pg'
-import type { Library } from '@esfuerzo/core'
+import { type Library } from '@esfuerzo/core'
 import type { Config } from './config.ts'
 import { migrateDatabase, openDatabase, statementBounds } from './database.ts'
 import { addDemo } from './demo/addDemo.ts'

@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import { z } from 'zod'
-import { movesFileSchema, partSchema, runSchema, settingsSchema, workoutSchema } from '@esfuerzo/core'
+import { movesFileSchema, partSchema, settingsSchema, workoutSchema } from '@esfuerzo/core'
+import { runSchema } from '@esfuerzo/core/run'
 import type { schemaNames } from '@esfuerzo/contract'
 import { implement } from './http/implement.ts'
 

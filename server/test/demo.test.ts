@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { parse, print, publish, timeline, totals, type Role } from '@esfuerzo/core'
+import { timeline, totals, type Role } from '@esfuerzo/core'
+import { parse, print } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
 import { beginnings } from '@esfuerzo/library'
 import { demoSessions, demoText, demoWorkout } from '../src/demo/sessions.ts'
 import { library } from './support/testServer.ts'

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { newSettings, partOf, seededRandom } from '@esfuerzo/core'
+import { seededRandom } from '../../core/src/distribution/seededRandom.ts'
+import { newSettings, partOf } from '@esfuerzo/core'
 import { endpoints, type EndpointName } from '@esfuerzo/contract'
 import { mutated } from '../../core/test/support/mutate.ts'
 import { samples } from '../../core/test/support/samples.ts'

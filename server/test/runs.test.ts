@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { v4 as uuid } from 'uuid'
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { lateDays } from '../src/publications/resolveToken.ts'
 import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'

@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { defineComponent, h, type Component } from 'vue'
 import { VApp } from 'vuetify/components/VApp'
-import { addStation, cellsFor, findBlock, findStation, newWorkout, valueFor, type BlockOf } from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { addStation, findBlock, findStation, newWorkout, valueFor, type BlockOf } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
 
 const { i18n } = await import('../src/teacher/i18n.ts')

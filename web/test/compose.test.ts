@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addStation, cellsFor, newWorkout, setBlock, setCell, sessionView, type Workout } from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { addStation, newWorkout, setBlock, setCell, sessionView, type Workout } from '@esfuerzo/core'
 import en from '../src/teacher/locales/en.json'
 import family from '../src/family/locales/en.json'
 import { i18n } from '../src/teacher/i18n.ts'

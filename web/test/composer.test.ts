@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { addStation, cellsFor, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { addStation, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
 import { library } from '../src/teacher/library.ts'
 import { device } from './support/deviceStore.ts'
 

@@ -1,5 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { courseOf, indexLibrary, newWorkout, publish, type Block, type Start } from '@esfuerzo/core'
+import { indexLibrary, newWorkout, type Block } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
+import { courseOf, type Start } from '@esfuerzo/core/run'
 import { libraryData } from '@esfuerzo/library'
 import { createAudioClock, type Planned } from '../src/player/audioClock.ts'
 import { createSpeech } from '../src/player/speech.ts'

@@ -3,16 +3,10 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createI18n } from 'vue-i18n'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
-import {
-  addStation,
-  cellsFor,
-  newWorkout,
-  publish,
-  runSchema,
-  setStation,
-  type Run,
-  type Workout,
-} from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { addStation, newWorkout, setStation, type Workout } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
+import { runSchema, type Run } from '@esfuerzo/core/run'
 import en from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
 import type { Life } from '../src/family/runLife.ts'

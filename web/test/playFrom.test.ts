@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
-import { newWorkout, parse, sessionView } from '@esfuerzo/core'
+import { newWorkout, sessionView } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 import { playFrom } from '../src/compose/playFrom.ts'
 import type { Row } from '../src/compose/rows.ts'
 import { library } from '../src/teacher/library.ts'

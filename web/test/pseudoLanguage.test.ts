@@ -3,19 +3,18 @@ import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import {
   addBlock,
-  cellsFor,
   forms,
   addStation,
   hasStations,
   newSettings,
   newWorkout,
-  notationOf,
-  printBlockFor,
   problemCodes,
   type Workout,
 } from '@esfuerzo/core'
+import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
 import { useComposer } from '../src/compose/store.ts'
 import { formsEn } from '../src/forms/labels.en.ts'
 import { i18n, problemText } from '../src/teacher/i18n.ts'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { CallError } from '@esfuerzo/contract'
 import { adoptFirstRecords } from '../src/family/firstRecords.ts'
 import { runLife, type Life, type LifeStore, type Outcome, type RunLife } from '../src/family/runLife.ts'

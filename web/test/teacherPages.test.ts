@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { VApp } from 'vuetify/components/VApp'
-import { addStation, cellsFor, newWorkout } from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
+import { addStation, newWorkout } from '@esfuerzo/core'
 
 const { i18n } = await import('../src/teacher/i18n.ts')
 const { library } = await import('../src/teacher/library.ts')

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import * as core from '@esfuerzo/core'
+import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { newWorkout, ProblemError, type Cell, type Workout } from '@esfuerzo/core'
 import { library } from '../src/teacher/library.ts'
 import { useAutosave } from '../src/compose/useAutosave.ts'
@@ -21,7 +22,7 @@ function editOf(w: Workout, kind: number, a: number, b: number): () => Workout {
   const move = one(moves, b)!
   const cell: Cell = { move: move.id, version: one(move.versions, a)!.id, dose: { unit: 'reps', amount: (b % 30) + 1 } }
   const edits = [
-    () => core.addStation(w, block?.id ?? 'b0', core.cellsFor(move, w.groups, 'list')),
+    () => core.addStation(w, block?.id ?? 'b0', cellsFor(move, w.groups, 'list')),
     () => core.setCell(w, station, scope, () => cell),
     () => core.removeStation(w, station),
     () => core.moveStation(w, station, b % 2 ? 1 : -1),

@@ -11,7 +11,7 @@ const whole = (x: number) => Math.abs(x - Math.round(x)) < 1e-9 * Math.max(1, Ma
  * A number with few decimals, or the mean of up to seven such, as a fraction; anything else to six decimals.
  *
  * @example fraction(1.15) // { n: 23, d: 20 }
- * @example fraction(3.35 / 3) // { n: 67, d: 60 }: the pace of grades 1, 2 and 4
+ * @example fraction(3.35 / 3) // { n: 67, d: 60 }
  */
 export function fraction(x: number): Fraction {
   if (Number.isInteger(x)) return { n: x, d: 1 }

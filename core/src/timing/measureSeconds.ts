@@ -4,8 +4,8 @@ import { defaultOf } from './defaults.ts'
 /**
  * Seconds a measurement takes: setting up, trials, writing each score down. Common practice, no source.
  *
- * @example measureSeconds('sitAndReach', 2) // 60 + 2 × (20 + 5) = 110
- * @example measureSeconds('pulse', 1) // 15 + 5 = 20
+ * @example measureSeconds('sitAndReach', 2) // 110
+ * @example measureSeconds('pulse', 1) // 20
  */
 export function measureSeconds(test: TestId, trials: number): number {
   const trial = {

@@ -1,5 +1,6 @@
 import * as core from '@esfuerzo/core'
-import { cellsFor, hasStations, mapGroups, type Workout } from '@esfuerzo/core'
+import { cellsFor } from '../../src/library/cellsFor.ts'
+import { hasStations, mapGroups, type Workout } from '@esfuerzo/core'
 import { library } from '../sessions.ts'
 
 /** Every edit of the public list, on something the session has; each takes its choices from the random numbers. */

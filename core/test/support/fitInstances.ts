@@ -1,4 +1,5 @@
-import { seededRandom, type FitProblem, type FitSolution, type Passage } from '@esfuerzo/core'
+import { seededRandom } from '../../src/distribution/seededRandom.ts'
+import { type FitProblem, type FitSolution, type Passage } from '../../src/fit/fitProblem.ts'
 
 /** A small random fit. @param states more than one, so that what a block leaves matters to the next */
 export function randomFit(seed: number, { blocks = 3, lanes = 3, settings = 4, states = 1 } = {}): FitProblem {

@@ -1,4 +1,4 @@
-import type { Block, Cell, Station, Workout } from '@esfuerzo/core'
+import { type Block, type Cell, type Station, type Workout } from '@esfuerzo/core'
 import { newBlock } from '../../src/session/forms.ts'
 import { sessionOf } from '../sessions.ts'
 

@@ -1,4 +1,5 @@
-import { orderCost, orderDistance, seededRandom, type OrderProblem } from '@esfuerzo/core'
+import { orderCost, orderDistance, type OrderProblem } from '../../src/arrange/orderProblem.ts'
+import { seededRandom } from '../../src/distribution/seededRandom.ts'
 
 /** Random neighbours, symmetric; some stations hold their place. */
 export function randomOrder(seed: number, n: number, pins = true): OrderProblem {

@@ -1,22 +1,19 @@
 import { createHash } from 'node:crypto'
+import { laneProblems } from '../../src/timing/timeline.ts'
 import {
-  arrange,
-  captions,
-  laneProblems,
-  markdown,
   moveNames,
-  print,
   ProblemError,
-  publish,
-  recordRows,
   sayText,
-  sheetRows,
   stationsOf,
   timeline,
   totals,
   type Library,
   type Workout,
 } from '@esfuerzo/core'
+import { captions, markdown } from '@esfuerzo/core/cues'
+import { print } from '@esfuerzo/core/notation'
+import { publish, recordRows, sheetRows } from '@esfuerzo/core/publication'
+import { arrange } from '@esfuerzo/core/tools'
 import { fitCommand } from '../../../cli/src/fitCommand.ts'
 import { notationCommand } from '../../../cli/src/notationCommand.ts'
 import { timelineCommand } from '../../../cli/src/timelineCommand.ts'

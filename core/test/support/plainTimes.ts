@@ -1,4 +1,15 @@
-import type { Amount, Block, BlockOf, Cell, Dose, Group, Library, PerGroup, Station, Workout } from '@esfuerzo/core'
+import {
+  type Amount,
+  type Block,
+  type BlockOf,
+  type Cell,
+  type Dose,
+  type Group,
+  type Library,
+  type PerGroup,
+  type Station,
+  type Workout,
+} from '@esfuerzo/core'
 
 // How long a session takes, written a second time from docs/computation.md by reading alone, slowly and plainly: it shares nothing with the
 // timing it is compared with but the documents' types. Fractions are whole numbers over whole numbers; nothing is rounded twice.

@@ -1,15 +1,8 @@
 import prand, { type RandomGenerator } from 'pure-rand'
 import { v5 as uuid } from 'uuid'
-import {
-  courseOf,
-  feltScale,
-  publish,
-  runVersion,
-  type Library,
-  type Result,
-  type Run,
-  type Workout,
-} from '@esfuerzo/core'
+import { type Library, type Workout } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
+import { courseOf, feltScale, runVersion, type Result, type Run } from '@esfuerzo/core/run'
 
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'

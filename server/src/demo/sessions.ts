@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { parse, ProblemError, setStation, stationsOf, type Library, type Workout } from '@esfuerzo/core'
+import { ProblemError, setStation, stationsOf, type Library, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 
 /** A demo session: its whiteboard text lies in a file, what a whiteboard cannot say stands here. */
 export interface DemoSession {

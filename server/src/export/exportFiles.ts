@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import Papa from 'papaparse'
-import { movesFile, type Run } from '@esfuerzo/core'
+import { movesFile } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { listOwnMoves } from '../moves/store.ts'

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import { readDocument, runDocument, type Run } from '@esfuerzo/core'
+import { readDocument } from '@esfuerzo/core'
+import { runDocument, type Run } from '@esfuerzo/core/run'
 
 const iso = (date: Date) => date.toISOString()
 

@@ -1,6 +1,7 @@
 import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
-import { publicationSchema, type Problem, type Publication } from '@esfuerzo/core'
+import { type Problem } from '@esfuerzo/core'
+import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
 import type { SheetKind } from '@esfuerzo/contract'
 import { implement, type Call } from '../http/implement.ts'
 import { LocalCounter, type Counter, type Limits } from '../http/limits.ts'

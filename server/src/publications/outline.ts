@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Publication } from '@esfuerzo/core'
+import { type Publication } from '@esfuerzo/core/publication'
 
 /** What the server has to know of a snapshot, so that nobody reads it whole for a run or for a list. */
 export interface Outline {

@@ -1,5 +1,5 @@
 import { v4 as uuid } from 'uuid'
-import type { Workout } from '@esfuerzo/core'
+import { type Workout } from '@esfuerzo/core'
 import type { Snapshot } from './snapshot.ts'
 import type { NewPublication } from './store.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import canonicalizePackage from 'canonicalize'
-import { publish, type Library, type Workout } from '@esfuerzo/core'
+import { type Library, type Workout } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
 import { outlineOf, type Outline } from './outline.ts'
 
 const canonicalize = canonicalizePackage as unknown as (value: unknown) => string | undefined

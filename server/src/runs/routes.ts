@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import type { Problem, Run } from '@esfuerzo/core'
+import { type Problem } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'

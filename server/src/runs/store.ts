@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import { readDocument, runDocument, writtenText, type Run } from '@esfuerzo/core'
+import { readDocument, writtenText } from '@esfuerzo/core'
+import { runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
 import { makeOutlines, type Outline } from '../publications/outline.ts'
 

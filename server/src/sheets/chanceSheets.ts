@@ -1,5 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import type { PlayOf } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
 import { boxMark, signMark } from './marks.ts'
 import { chanceLine, doseLine, framed, head, picture, type SheetOf } from './parts.ts'
 import { stationsOf } from './stationRows.ts'

@@ -1,5 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import { minutesText, type SheetBlock, type SheetRow } from '@esfuerzo/core'
+import { minutesText } from '@esfuerzo/core'
+import { type SheetBlock, type SheetRow } from '@esfuerzo/core/publication'
 import type { SheetKind } from '@esfuerzo/contract'
 import { coinSheet, playingCards } from './chanceSheets.ts'
 import {

@@ -1,16 +1,7 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import {
-  careText,
-  figureSvg,
-  minutesText,
-  phrasesIn,
-  type Figure,
-  type Lane,
-  type Language,
-  type Publication,
-  type SheetBlock,
-  type SheetRow,
-} from '@esfuerzo/core'
+import { careText, minutesText, phrasesIn, type Language } from '@esfuerzo/core'
+import { figureSvg, type Figure } from '@esfuerzo/core/figure'
+import { type Lane, type Publication, type SheetBlock, type SheetRow } from '@esfuerzo/core/publication'
 import { boxMark, faceMark } from './marks.ts'
 import { sheetWords, type SheetWords } from './words.ts'
 

@@ -1,5 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import { feltScale, recordRows, type RecordRow } from '@esfuerzo/core'
+import { recordRows, type RecordRow } from '@esfuerzo/core/publication'
+import { feltScale } from '@esfuerzo/core/run'
 import { boxMark } from './marks.ts'
 import { feltPart, head, ruled, type SheetOf } from './parts.ts'
 

@@ -1,4 +1,4 @@
-import { sheetRows, type SheetBlock, type SheetRow, type SheetSection } from '@esfuerzo/core'
+import { sheetRows, type SheetBlock, type SheetRow, type SheetSection } from '@esfuerzo/core/publication'
 import type { SheetOf } from './parts.ts'
 
 /** The session's parts as paper shows them to the lane. */

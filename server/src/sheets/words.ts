@@ -1,4 +1,4 @@
-import type { Language } from '@esfuerzo/core'
+import { type Language } from '@esfuerzo/core'
 
 /** What paper says of itself. */
 export interface SheetWords {

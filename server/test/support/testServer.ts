@@ -6,18 +6,18 @@ import pg from 'pg'
 import { pino } from 'pino'
 import supertest from 'supertest'
 import { inject } from 'vitest'
+import { cellsFor } from '../../../core/src/library/cellsFor.ts'
 import {
   addStation,
-  cellsFor,
   copyOfMove,
   indexLibrary,
   newWorkout,
-  publish,
   type Library,
   type OwnMove,
-  type Run,
   type Workout,
 } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
+import { type Run } from '@esfuerzo/core/run'
 import type { PublicationInfo, Teacher } from '@esfuerzo/contract'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'

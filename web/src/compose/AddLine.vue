@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { parse, printBlockFor, readNamedCell, searchMoves, takeDose, type Cell } from '@esfuerzo/core'
+import { type Cell } from '@esfuerzo/core'
+import { searchMoves } from '@esfuerzo/core/choose'
+import { parse, printBlockFor, readNamedCell, takeDose } from '@esfuerzo/core/notation'
 import { library } from '../teacher/library.ts'
 import { amountText } from './cellText.ts'
 import { useComposer } from './store.ts'

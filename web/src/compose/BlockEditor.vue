@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { canArrange, setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { canArrange } from '@esfuerzo/core/tools'
 import { formEditors } from '../forms/editors.ts'
 import { useComposer } from './store.ts'
 import TextField from '../shared/TextField.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Amount, Dose, Unit } from '@esfuerzo/core'
+import { type Amount, type Dose, type Unit } from '@esfuerzo/core'
 import NumberField from './NumberField.vue'
 
 /** A dose: a number, from … to, at least, or as many as you can, of one of the units a move takes. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ProblemError, searchMoves, valueFor } from '@esfuerzo/core'
+import { ProblemError, valueFor } from '@esfuerzo/core'
+import { searchMoves } from '@esfuerzo/core/choose'
 import { problemSentence } from '../teacher/i18n.ts'
 import { useSettings } from '../settings/store.ts'
 import { library } from '../teacher/library.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Part } from '@esfuerzo/core'
+import { type Part } from '@esfuerzo/core'
 import { useDraggable } from './useOrderDrag.ts'
 
 /** What a kept piece is dragged by; the button beside it does the same. */

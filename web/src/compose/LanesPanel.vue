@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { finishTogether, limits, minutesText, moveNames, sayName, type stepAt, type Step } from '@esfuerzo/core'
+import { limits, minutesText, moveNames, sayName, type stepAt, type Step } from '@esfuerzo/core'
+import { finishTogether } from '@esfuerzo/core/tools'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../teacher/library.ts'
 import LaneStrip from './LaneStrip.vue'

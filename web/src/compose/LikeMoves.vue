@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { LikeMove, Scope } from '@esfuerzo/core'
+import { type Scope } from '@esfuerzo/core'
+import { type LikeMove } from '@esfuerzo/core/choose'
 import { figureOf } from '../moves/standardFigure.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../teacher/library.ts'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { apply, print, ProblemError, sameValue, type TextProblem, type Workout } from '@esfuerzo/core'
+import { ProblemError, sameValue, type Workout } from '@esfuerzo/core'
+import { apply, print, type TextProblem } from '@esfuerzo/core/notation'
 import { problemSentence, problemText } from '../teacher/i18n.ts'
 import { library } from '../teacher/library.ts'
 import { useComposer } from './store.ts'

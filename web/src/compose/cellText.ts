@@ -1,6 +1,5 @@
 import {
   performedBy,
-  printBlockFor,
   type Amount,
   type Block,
   type Cell,
@@ -10,6 +9,7 @@ import {
   type Unit,
   traitsOf,
 } from '@esfuerzo/core'
+import { printBlockFor } from '@esfuerzo/core/notation'
 import type { Words } from '../shared/words.ts'
 import type { FormSummary, Summary } from '../forms/summary.ts'
 import { formSummaries } from '../forms/summaries.ts'

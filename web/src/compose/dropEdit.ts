@@ -6,12 +6,12 @@ import {
   moveSectionTo,
   moveStationsTo,
   pasteParts,
-  putCells,
   stationsOf,
   type Part,
   type Policy,
   type Workout,
 } from '@esfuerzo/core'
+import { putCells } from '@esfuerzo/core/choose'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 

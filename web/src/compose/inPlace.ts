@@ -1,11 +1,6 @@
 import {
   cleanText,
-  printBlockFor,
-  printCell,
   ProblemError,
-  putMove,
-  readBlockFor,
-  readCell,
   setBlock,
   setBlockWords,
   setCell,
@@ -22,6 +17,8 @@ import {
   type Unit,
   type Workout,
 } from '@esfuerzo/core'
+import { putMove } from '@esfuerzo/core/choose'
+import { printBlockFor, printCell, readBlockFor, readCell } from '@esfuerzo/core/notation'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import type { Part } from '@esfuerzo/core'
+import { type Part } from '@esfuerzo/core'
 import { CallError, type KeptPart } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useComposer } from './store.ts'

@@ -1,4 +1,4 @@
-import type { LaneView } from '@esfuerzo/core'
+import { type LaneView } from '@esfuerzo/core'
 
 /** One lane as the few paths it is drawn with, however long the session. */
 export interface LanePicture {

@@ -1,4 +1,4 @@
-import type { LaneView } from '@esfuerzo/core'
+import { type LaneView } from '@esfuerzo/core'
 import type { Row } from './rows.ts'
 
 /**

@@ -8,7 +8,7 @@ import {
   mdiThermometer,
   mdiWeatherNight,
 } from '@mdi/js'
-import type { Role } from '@esfuerzo/core'
+import { type Role } from '@esfuerzo/core'
 
 /** Parts of a session are told by their word, their icon and their place. */
 export const roleIcons: Record<Role, string> = {

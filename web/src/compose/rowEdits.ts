@@ -9,7 +9,6 @@ import {
   removeBlock,
   removeSection,
   removeStation,
-  putMove,
   setCell,
   stepAmount,
   type Cell,
@@ -18,6 +17,7 @@ import {
   type Scope,
   type Workout,
 } from '@esfuerzo/core'
+import { putMove } from '@esfuerzo/core/choose'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 

@@ -3,7 +3,6 @@ import {
   hasOwn,
   hasStations,
   libraryFor,
-  notationOf,
   sameValue,
   stationsOf,
   valueFor,
@@ -18,6 +17,7 @@ import {
   type Workout,
   traitsOf,
 } from '@esfuerzo/core'
+import { notationOf } from '@esfuerzo/core/notation'
 import type { Words } from '../shared/words.ts'
 import { blockSummary, doseText } from './cellText.ts'
 

@@ -8,12 +8,12 @@ import {
   idsOf,
   newWorkout,
   ProblemError,
-  putCells,
   sameValue,
   stationsOf,
   type Cell,
   type Workout,
 } from '@esfuerzo/core'
+import { putCells } from '@esfuerzo/core/choose'
 import { callCode, type CallError } from '@esfuerzo/contract'
 import { useRepertoire } from '../moves/store.ts'
 import { useSettings } from '../settings/store.ts'

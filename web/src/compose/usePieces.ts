@@ -1,15 +1,6 @@
 import type { ComputedRef, Ref } from 'vue'
-import {
-  idsOf,
-  parse,
-  partOf,
-  pasteParts,
-  readPart,
-  traitsOf,
-  stationsOf,
-  type Part,
-  type Workout,
-} from '@esfuerzo/core'
+import { idsOf, partOf, pasteParts, readPart, traitsOf, stationsOf, type Part, type Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
 import { library } from '../teacher/library.ts'
 import type { Row } from './rows.ts'
 import type { Message } from './message.ts'

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type WritableComputedRef } from 'vue'
-import type { Group, Scope } from '@esfuerzo/core'
+import { type Group, type Scope } from '@esfuerzo/core'
 import type { Row } from './rows.ts'
 
 /** What the cursor of the running order is on: a row, and a cell in it. */

@@ -1,5 +1,6 @@
 import type { ComputedRef, Ref } from 'vue'
-import { likeMoves, valueFor, type Group, type LikeMove, type Policy, type Scope, type Workout } from '@esfuerzo/core'
+import { valueFor, type Group, type Policy, type Scope, type Workout } from '@esfuerzo/core'
+import { likeMoves, type LikeMove } from '@esfuerzo/core/choose'
 import { library } from '../teacher/library.ts'
 import { moveEdit } from './rowEdits.ts'
 import type { Row } from './rows.ts'

@@ -2,7 +2,7 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import type { Workout } from '@esfuerzo/core'
+import { type Workout } from '@esfuerzo/core'
 import { callCode } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library } from '../teacher/library.ts'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { feltScale, pulseRate, type Felt, type Lane, type Publication, type Pulse, type Result } from '@esfuerzo/core'
+import { type Lane, type Publication } from '@esfuerzo/core/publication'
+import { feltScale, pulseRate, type Felt, type Pulse, type Result } from '@esfuerzo/core/run'
 import { formNoted } from '../forms/noted.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import type { LaneResult } from '../player/PlayerStage.vue'

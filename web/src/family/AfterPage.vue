@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref, shallowReactive, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { minutesText, runFormat, runVersion, surveyQuestions, type Lane, type Run, type Survey } from '@esfuerzo/core'
+import { minutesText } from '@esfuerzo/core'
+import { type Lane } from '@esfuerzo/core/publication'
+import { runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
 import { keepTime, lastTime, type LastTime } from './kept.ts'

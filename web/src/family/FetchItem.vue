@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Publication } from '@esfuerzo/core'
+import { type Publication } from '@esfuerzo/core/publication'
 
 /** One thing to fetch, what else would do, and what a child asks first. */
 const props = defineProps<{

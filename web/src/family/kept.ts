@@ -1,5 +1,6 @@
 import { createStore, entries, get, set } from 'idb-keyval'
-import type { Publication, Result } from '@esfuerzo/core'
+import { type Publication } from '@esfuerzo/core/publication'
+import { type Result } from '@esfuerzo/core/run'
 
 /** A session kept on this device, so that it runs without a network. */
 export interface KeptSession {

@@ -1,5 +1,5 @@
 import { createStore, del, entries, set } from 'idb-keyval'
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import type { Life, LifeStore } from './runLife.ts'
 
 const database = () => createStore('esfuerzo-runs', 'queue')

@@ -1,4 +1,4 @@
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { CallError } from '@esfuerzo/contract/family'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import type { KeptRun } from '../player/usePlayer.ts'

@@ -1,4 +1,4 @@
-import type { Run } from '@esfuerzo/core'
+import { type Run } from '@esfuerzo/core/run'
 import { fileTitle, saveFile } from '../shared/saveFile.ts'
 
 /** Runs as files a family can keep and hand on, one a lane: the same documents the server is sent. */

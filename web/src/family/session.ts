@@ -1,5 +1,5 @@
 import { shallowRef, type ShallowRef } from 'vue'
-import { publicationSchema, type Publication } from '@esfuerzo/core'
+import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
 import { CallError, familyClient } from '@esfuerzo/contract/family'
 import { keepSession, keptSession } from './kept.ts'
 

@@ -4,16 +4,15 @@ import { useI18n } from 'vue-i18n'
 import {
   hasOwn,
   mapGroups,
-  notationOf,
   setBlock,
   valueFor,
   type Block,
   type BlockOf,
-  type Fact,
   type Form,
   type PerGroup,
   type Scope,
 } from '@esfuerzo/core'
+import { notationOf, type Fact } from '@esfuerzo/core/notation'
 import NumberField from '../compose/NumberField.vue'
 import { useComposer } from '../compose/store.ts'
 import FactText from './FactText.vue'

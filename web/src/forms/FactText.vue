@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Block, Fact } from '@esfuerzo/core'
+import { type Block } from '@esfuerzo/core'
+import { type Fact } from '@esfuerzo/core/notation'
 
 /** A fact that is typed as it is written: `1-10`, `until all are done`. What cannot be read stays, and is not taken. */
 const props = defineProps<{ fact: Fact<Block>; label: string; now: unknown }>()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { doseWords, type Figure, type PlayedTurn, type Publication } from '@esfuerzo/core'
+import { doseWords } from '@esfuerzo/core'
+import { type Figure } from '@esfuerzo/core/figure'
+import { type PlayedTurn, type Publication } from '@esfuerzo/core/publication'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import type { Words } from '../player/useWords.ts'
 

@@ -1,5 +1,5 @@
 import type { Component } from 'vue'
-import type { Form } from '@esfuerzo/core'
+import { type Form } from '@esfuerzo/core'
 import ChanceEditor from './chance/ChanceEditor.vue'
 import FactFields from './FactFields.vue'
 import GameEditor from './game/GameEditor.vue'

@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
-import type { Play, PlayedStep } from '@esfuerzo/core'
+import { type Play } from '@esfuerzo/core/publication'
+import { type PlayedStep } from '@esfuerzo/core/run'
 
 /** A screen of a form's own in the player. */
 export interface FormPlay {

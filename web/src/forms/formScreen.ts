@@ -1,4 +1,5 @@
-import type { PlayedStep, Play, Publication } from '@esfuerzo/core'
+import { type Play, type Publication } from '@esfuerzo/core/publication'
+import { type PlayedStep } from '@esfuerzo/core/run'
 import type { Words } from '../player/useWords.ts'
 
 /** What a form's own screen is given while one of its steps is on. */

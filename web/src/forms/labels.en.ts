@@ -1,4 +1,4 @@
-import type { Form } from '@esfuerzo/core'
+import { type Form } from '@esfuerzo/core'
 import type { FormLabels } from './labels.ts'
 import { amrapEn } from './amrap/labels.en.ts'
 import { callsEn } from './calls/labels.en.ts'

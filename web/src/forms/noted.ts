@@ -1,4 +1,4 @@
-import type { Form } from '@esfuerzo/core'
+import { type Form } from '@esfuerzo/core'
 import { amrapNoted } from './amrap/noted.ts'
 import { targetNoted } from './target/noted.ts'
 

@@ -1,4 +1,6 @@
-import type { Form, Play, PlayedStep } from '@esfuerzo/core'
+import { type Form } from '@esfuerzo/core'
+import { type Play } from '@esfuerzo/core/publication'
+import { type PlayedStep } from '@esfuerzo/core/run'
 import { chancePlay } from './chance/play.ts'
 import { amrapPlay } from './amrap/play.ts'
 import { targetPlay } from './target/play.ts'

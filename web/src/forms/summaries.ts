@@ -1,4 +1,4 @@
-import type { BlockOf, Form } from '@esfuerzo/core'
+import { type BlockOf, type Form } from '@esfuerzo/core'
 import { listSummary } from './list/summary.ts'
 import type { FormSummary } from './summary.ts'
 import { talkSummary } from './talk/summary.ts'

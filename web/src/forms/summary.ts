@@ -1,4 +1,4 @@
-import type { Block } from '@esfuerzo/core'
+import { type Block } from '@esfuerzo/core'
 import type { Words } from '../shared/words.ts'
 
 /** What a block's row says for one group: words, and the numbers that make it. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { languages, markdown, subRip, webVtt, type Language, type Workout } from '@esfuerzo/core'
+import { languages, type Language, type Workout } from '@esfuerzo/core'
+import { markdown, subRip, webVtt } from '@esfuerzo/core/cues'
 import { fileTitle, saveContent } from '../shared/saveFile.ts'
 import { library } from '../teacher/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'

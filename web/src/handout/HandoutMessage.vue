@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Workout } from '@esfuerzo/core'
+import { type Workout } from '@esfuerzo/core'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useCalls } from './useCalls.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Workout } from '@esfuerzo/core'
+import { type Workout } from '@esfuerzo/core'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import RunsPanel from '../compose/RunsPanel.vue'
 import { client } from '../shared/client.ts'

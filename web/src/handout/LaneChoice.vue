@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { Group } from '@esfuerzo/core'
+import { type Group } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 
 /** Which lanes something is for. */

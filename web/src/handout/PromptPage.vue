@@ -4,7 +4,6 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import {
-  endOf,
   languageOf,
   minutesText,
   sayText,
@@ -14,6 +13,7 @@ import {
   type Step,
   type Workout,
 } from '@esfuerzo/core'
+import { endOf } from '@esfuerzo/core/cues'
 import { audioClock } from '../player/audioClock.ts'
 import { client } from '../shared/client.ts'
 import { library } from '../teacher/library.ts'

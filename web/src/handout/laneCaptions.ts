@@ -1,15 +1,14 @@
 import {
-  captions,
   moveNames,
   phrasesIn,
   sayText,
   timeline,
-  type Caption,
   type Language,
   type Library,
   type Phrases,
   type Workout,
 } from '@esfuerzo/core'
+import { captions, type Caption } from '@esfuerzo/core/cues'
 
 /** What is called half-way, by language; it stands for two seconds. */
 const half: Record<Language, string> = { en: 'half-way', es: 'mitad' }

@@ -2,7 +2,6 @@ import {
   minutesText,
   obstacles,
   ProblemError,
-  publish,
   sessionView,
   stationsOf,
   valueFor,
@@ -10,6 +9,7 @@ import {
   type Problem,
   type Workout,
 } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
 
 /** Something a session deserves a look at before it is sent out. */
 export type SendingLook =

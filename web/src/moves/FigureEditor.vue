@@ -14,7 +14,7 @@ import {
   type Figure,
   type Handle,
   type Pose,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/figure'
 import FigureDrawing from '../shared/figure/FigureDrawing.vue'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 

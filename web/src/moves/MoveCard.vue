@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { isOwnId, musclesOf, type Move } from '@esfuerzo/core'
+import { isOwnId, type Move } from '@esfuerzo/core'
+import { musclesOf } from '@esfuerzo/core/choose'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../teacher/library.ts'

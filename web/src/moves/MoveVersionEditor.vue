@@ -2,7 +2,7 @@
 import { mdiPencil } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { OwnMove, Version } from '@esfuerzo/core'
+import { type OwnMove, type Version } from '@esfuerzo/core'
 import { gradeItems } from '../settings/gradeItems.ts'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'

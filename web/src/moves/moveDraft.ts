@@ -1,4 +1,5 @@
-import { copyOfMove, type Figure, type Library, type Move, type OwnMove, type Version } from '@esfuerzo/core'
+import { copyOfMove, type Library, type Move, type OwnMove, type Version } from '@esfuerzo/core'
+import { type Figure } from '@esfuerzo/core/figure'
 
 /** What a teacher says of effort, and the MET value it ranks by (ours, after the Compendium's light, moderate and vigorous calisthenics). */
 export const efforts = { light: 2.8, moderate: 3.8, hard: 6, veryHard: 8 } as const

@@ -1,4 +1,5 @@
-import type { Figure, Library, Move, Version } from '@esfuerzo/core'
+import { type Library, type Move, type Version } from '@esfuerzo/core'
+import { type Figure } from '@esfuerzo/core/figure'
 
 /** The figure of one version of a move. */
 export const figureOf = (

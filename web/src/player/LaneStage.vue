@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Course, Publication } from '@esfuerzo/core'
+import { type Publication } from '@esfuerzo/core/publication'
+import { type Course } from '@esfuerzo/core/run'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { playOfStep } from '../forms/plays.ts'
 import PickMove from './PickMove.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { PlayedTurn } from '@esfuerzo/core'
+import { type PlayedTurn } from '@esfuerzo/core/publication'
 import type { Words } from './useWords.ts'
 
 /** A child picks what it does next from its favourites. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { decodeHeartRate, pulseRate, type Pulse } from '@esfuerzo/core'
+import { decodeHeartRate, pulseRate, type Pulse } from '@esfuerzo/core/run'
 import { audioClock } from './audioClock.ts'
 import { bluetoothBelt, radioOf, simulatedBelt, type Belt } from './belt.ts'
 

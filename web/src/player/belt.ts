@@ -1,4 +1,4 @@
-import { encodeHeartRate } from '@esfuerzo/core'
+import { encodeHeartRate } from '@esfuerzo/core/run'
 
 /** A pulse belt: sends Heart Rate Measurements as bytes until it is let go. */
 export interface Belt {

@@ -1,4 +1,4 @@
-import type { Language } from '@esfuerzo/core'
+import { type Language } from '@esfuerzo/core'
 
 /** The voice of a device, where it has one. Bells and screen say everything too. */
 export interface Speech {

@@ -1,4 +1,4 @@
-import type { Point } from '@esfuerzo/core'
+import { type Point } from '@esfuerzo/core/figure'
 
 /** A running track round a box: straights joined by quarter circles. */
 export interface TrackGeometry {

@@ -1,18 +1,9 @@
 import { computed, type ComputedRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import {
-  doneAs,
-  doseWords,
-  minutesText,
-  playedOf,
-  type Amount,
-  type Course,
-  type DoneAs,
-  type Figure,
-  type PlayedStep,
-  type Publication,
-  type Unit,
-} from '@esfuerzo/core'
+import { doseWords, minutesText, type Amount, type Unit } from '@esfuerzo/core'
+import { type Figure } from '@esfuerzo/core/figure'
+import { type Publication } from '@esfuerzo/core/publication'
+import { doneAs, playedOf, type Course, type DoneAs, type PlayedStep } from '@esfuerzo/core/run'
 import type { LanePlayer } from './usePlayer.ts'
 import type { Words } from './useWords.ts'
 

@@ -1,9 +1,9 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
+import { cuesAhead, type LaneCue } from '@esfuerzo/core/cues'
 import {
   advance,
   back,
   choose,
-  cuesAhead,
   done,
   makeEasier,
   mostCountedSteps,
@@ -21,7 +21,6 @@ import {
   leftCounted,
   type CountedStep,
   type Course,
-  type LaneCue,
   type LaneState,
   type PlayedStep,
   type PlayerState,
@@ -29,7 +28,7 @@ import {
   type Result,
   type Start,
   type StepView,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/run'
 import type { AudioClock, Planned } from './audioClock.ts'
 import type { Sound } from './ring.ts'
 

@@ -8,9 +8,9 @@ import {
   sayText,
   type Language,
   type Names,
-  type Publication,
   type Say,
 } from '@esfuerzo/core'
+import { type Publication } from '@esfuerzo/core/publication'
 
 /** A session's words in the language of the page. */
 export interface Words {

@@ -1,4 +1,4 @@
-import type { ProblemWords } from '@esfuerzo/core'
+import { type ProblemWords } from '@esfuerzo/core'
 import { wordsEn } from './words.en.ts'
 
 /** What a language of the teacher's needs. */

@@ -1,25 +1,19 @@
+import { timeline, isChance, type BlockOf, type Library, type Workout } from '@esfuerzo/core'
+import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
 import {
   arrange,
   chanceOutlook,
-  clickTrack,
-  endOf,
   finishOf,
   fit,
   quantile,
   simulate,
   spreadOf,
-  timeline,
-  trackCues,
-  isChance,
   type ArrangeAnswer,
-  type BlockOf,
   type Finish,
   type FitAnswer,
-  type Library,
   type LineOutlook,
   type Spread,
-  type Workout,
-} from '@esfuerzo/core'
+} from '@esfuerzo/core/tools'
 
 /** When a group's children are through, simulated. */
 export interface GroupFinish {

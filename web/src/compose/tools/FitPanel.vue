@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { applyFit, minutesText, sessionView, type FitChange } from '@esfuerzo/core'
+import { minutesText, sessionView } from '@esfuerzo/core'
+import { applyFit, type FitChange } from '@esfuerzo/core/tools'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../teacher/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'

@@ -1,4 +1,4 @@
-import type { OrderFindings } from '@esfuerzo/core'
+import { type OrderFindings } from '@esfuerzo/core/tools'
 import type { Words } from '../../shared/words.ts'
 
 /** What is said of an order, the most telling first. */

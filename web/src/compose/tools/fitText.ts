@@ -3,13 +3,12 @@ import {
   findStation,
   minutesText,
   moveNames,
-  type FitChange,
-  type LeverKind,
   type Library,
   type Workout,
   traitsOf,
   type Form,
 } from '@esfuerzo/core'
+import { type FitChange, type LeverKind } from '@esfuerzo/core/tools'
 import type { Words } from '../../shared/words.ts'
 
 /** A change in words. */

@@ -1,4 +1,4 @@
-import type { Finish } from '@esfuerzo/core'
+import { type Finish } from '@esfuerzo/core/tools'
 
 /** How many children of a lane finish when. */
 export interface Curve {

@@ -1,5 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
-import { canArrange, isChance } from '@esfuerzo/core'
+import { isChance } from '@esfuerzo/core'
+import { canArrange } from '@esfuerzo/core/tools'
 import type { useComposer } from '../store.ts'
 import type { Tool } from './tool.ts'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { doseWords, type PlayOf } from '@esfuerzo/core'
+import { doseWords } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
 import type { Finding } from '../../player/usePlayer.ts'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { drawn, drawOutcome, startChance, taskDone, tossed, type Outcome, type PlayOf } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
+import { drawn, drawOutcome, startChance, taskDone, tossed, type Outcome } from '@esfuerzo/core/run'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { PlayOf } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 

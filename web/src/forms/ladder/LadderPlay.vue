@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { PlayedStep, PlayOf } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
+import { type PlayedStep } from '@esfuerzo/core/run'
 
 /** The ladder beside the figure, with the rung the child is on. */
 const props = defineProps<{ play: PlayOf<'ladder'>; step: PlayedStep }>()

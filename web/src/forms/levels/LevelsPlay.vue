@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { PlayedStep, PlayOf } from '@esfuerzo/core'
+import { type PlayOf } from '@esfuerzo/core/publication'
+import { type PlayedStep } from '@esfuerzo/core/run'
 import type { Finding } from '../../player/usePlayer.ts'
 
 /** A skill ladder: which level is on, and a tap once it is done. */

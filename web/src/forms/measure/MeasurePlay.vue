@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Figure, Play, PlayOf, Pulse } from '@esfuerzo/core'
+import { type Figure } from '@esfuerzo/core/figure'
+import { type Play, type PlayOf } from '@esfuerzo/core/publication'
+import { type Pulse } from '@esfuerzo/core/run'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import { audioClock } from '../../player/audioClock.ts'
 import PulseHelper from '../../player/PulseHelper.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { cleanText, proposeQuiz, setBlock, type BlockOf, type Question, type Scope } from '@esfuerzo/core'
+import { cleanText, setBlock, type BlockOf, type Question, type Scope } from '@esfuerzo/core'
+import { proposeQuiz } from '@esfuerzo/core/choose'
 import { library } from '../../teacher/library.ts'
 import { useComposer } from '../../compose/store.ts'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { floorY, type Drawing, type Point } from '@esfuerzo/core'
+import { floorY, type Drawing, type Point } from '@esfuerzo/core/figure'
 
 /**
  * A drawn figure on its floor, inside a picture of −4 −4 108 108. Tones are attributes, not classes: a class that changes on an

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, toRef, useTemplateRef } from 'vue'
-import { drawFigure, type Figure } from '@esfuerzo/core'
+import { drawFigure, type Figure } from '@esfuerzo/core/figure'
 import FigureDrawing from './FigureDrawing.vue'
 import { useFigure } from './useFigure.ts'
 

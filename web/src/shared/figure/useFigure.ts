@@ -1,6 +1,6 @@
 import { useElementVisibility, usePreferredReducedMotion, useRafFn } from '@vueuse/core'
 import { computed, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
-import { stillAt, type Figure } from '@esfuerzo/core'
+import { stillAt, type Figure } from '@esfuerzo/core/figure'
 
 /**
  * The moment of a figure's cycle as time goes by, as a share of it. Only figures on screen move, and none for whoever asked for less motion.

@@ -1,4 +1,4 @@
-import type { Letter } from '@esfuerzo/core'
+import { type Letter } from '@esfuerzo/core'
 
 /** How a group's painted line is drawn: told by stroke and letter as well as by colour. */
 export interface LaneStroke {

@@ -1,0 +1,43 @@
+// How a child runs a session, and what comes back. Named exports only; what is in no list is nobody else's business.
+export { feltScale } from '../run/felt.ts'
+export { mostCountedSteps, runFormat, runVersion } from '../run/runFormat.ts'
+export { surveyQuestions } from '../run/survey.ts'
+export {
+  runDocument,
+  runSchema,
+  type CountedStep,
+  type Felt,
+  type Pulse,
+  type Result,
+  type Run,
+  type Survey,
+} from '../run/schema.ts'
+export {
+  advance,
+  back,
+  choose,
+  done,
+  makeEasier,
+  moreTime,
+  pause,
+  pick,
+  resume,
+  secondsAfter,
+  skip,
+  startRun,
+  stepElapsed,
+  stepsDone,
+  stepView,
+  tick,
+  type LaneState,
+  type PlayerState,
+  type Start,
+  type StepView,
+} from '../run/player.ts'
+export { playedOf } from '../run/formPlayed.ts'
+export { courseOf, type Course, type PlayedStep } from '../run/course.ts'
+export { drawn, drawOutcome, startChance, taskDone, tossed, type Outcome } from '../run/chanceGame.ts'
+export { leftCounted } from '../run/countedSteps.ts'
+export { pulseRate } from '../results/pulse.ts'
+export { decodeHeartRate, encodeHeartRate } from '../results/heartRate.ts'
+export { doneAs, type DoneAs } from '../run/doneAs.ts'

@@ -1,0 +1,11 @@
+// Heavy work: to the minutes, in order, by chance. Named exports only; what is in no list is nobody else's business.
+export { quantile, spreadOf, type Spread } from '../distribution/chances.ts'
+export { chanceOutlook, type LineOutlook } from '../chance/outlook.ts'
+export { simulate } from '../chance/simulate.ts'
+export { finishOf, type Finish } from '../chance/finish.ts'
+export { fit, type FitAnswer } from '../fit/fit.ts'
+export { finishTogether } from '../fit/buildFit.ts'
+export { applyFit, type FitChange } from '../fit/fitChanges.ts'
+export { arrange, canArrange, orderFindings, type ArrangeAnswer, type OrderFindings } from '../arrange/arrange.ts'
+export { exactTo } from '../arrange/orderStations.ts'
+export { type LeverKind } from '../fit/lever.ts'
