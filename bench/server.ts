@@ -5,7 +5,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
 import { dearSession, hostileSessions, largeSession } from '../core/test/support/hostile.ts'
 import { openHouse } from '../faults/house.ts'
@@ -109,7 +109,7 @@ try {
     })
     links.push((JSON.parse(made.text) as { token: string }).token)
   }
-  const run = () => ({ ...settled.sender.run, id: uuid() })
+  const run = () => ({ ...settled.sender.run, id: randomUUID() })
   await beside(
     'POST a run ÷ a bare route with one INSERT',
     () => ({

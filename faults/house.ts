@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { cellsFor } from '../core/src/library/cellsFor.ts'
 import {
   addStation,
@@ -64,7 +64,7 @@ export async function openHouse() {
   async function settle(n: number): Promise<{ saver: Saver; sender: Sender }> {
     const email = `teacher-${n}@island.example`
     const db = openDatabase(cluster.url())
-    await addTeacher(db, { id: uuid(), email, name: 'Trial' }, 'UTC', await hashPassword(password))
+    await addTeacher(db, { id: randomUUID(), email, name: 'Trial' }, 'UTC', await hashPassword(password))
     await db.destroy()
     const { cookie } = await ask('/api/session', 'POST', { email, password })
     const empty = newWorkout('Save 0', [[0, 1], [4]], 20, library.version)
@@ -76,7 +76,7 @@ export async function openHouse() {
     const run: Run = {
       format: 'esfuerzo.run',
       version: 2,
-      id: uuid(),
+      id: randomUUID(),
       publication: sha256,
       group: 'g1',
       startedAt: new Date(Date.now() - 600_000).toISOString(),

@@ -1,4 +1,4 @@
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { readWorkout, writtenDocument, workoutDocument, type Workout } from '@esfuerzo/core'
 import { type Run } from '@esfuerzo/core/run'
 import type { Book } from './book.ts'
@@ -102,7 +102,11 @@ export class Load {
 
   async #send({ token, run }: Sender): Promise<void> {
     while (!this.#over) {
-      const sent: Run = { ...run, id: uuid(), steps: { done: Math.floor(Math.random() * 1000), skipped: 0, easier: 0 } }
+      const sent: Run = {
+        ...run,
+        id: randomUUID(),
+        steps: { done: Math.floor(Math.random() * 1000), skipped: 0, easier: 0 },
+      }
       await this.#until(`/api/go/${token}/runs`, 'POST', sent)
       this.#book.runs.set(sent.id, String(sent.steps.done))
       this.#book.counts.runs++

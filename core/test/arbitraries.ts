@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { letters } from '../src/terms/group.ts'
+import { laneLetters } from '../src/terms/group.ts'
 import {
   deviceFaces,
   newWorkout,
@@ -313,7 +313,7 @@ export const workoutArbitrary: fc.Arbitrary<Workout> = fc
         return readWorkout({
           ...base,
           title: made.title,
-          groups: base.groups.map((g, i) => ({ ...g, letter: letters[i] })),
+          groups: base.groups.map((g, i) => ({ ...g, letter: laneLetters[i] })),
           aim: { ...base.aim, target: made.target },
           sections: made.sections.map((s) => ({
             ...s,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
 import { repsOfCard, type ChanceGame } from '../src/run/chanceGame.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
-import { drawn, drawOutcome, startChance, taskDone, type Outcome } from '@esfuerzo/core/run'
+import { drawn, drawOutcome, startChance, taskDone, type DrawOutcome } from '@esfuerzo/core/run'
 
 const turn = (move: string) => ({ move, version: move, sides: 'both' as const })
 const play = (more: Partial<PlayOf<'chance'>> = {}): PlayOf<'chance'> => ({
@@ -32,7 +32,7 @@ function playOut(of: PlayOf<'chance'>, random: () => number, most = 10_000): { g
 
 describe('a coin sheet', () => {
   it('calls the rows of a column from the top, and asks for another flip where the column is done', () => {
-    const heads: Outcome = { face: 'heads' }
+    const heads: DrawOutcome = { face: 'heads' }
     const first = drawn(startChance(play()), play(), heads)
     expect(first.drawn!.tasks.map((t) => t.turn.move)).toEqual(['squat'])
     const second = drawn(taskDone(first, play()), play(), heads)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { blockLines } from '../src/bounds/blockLines.ts'
+import { blockBounds } from '../src/bounds/blockBounds.ts'
 import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
 import { isKept, timeline, type Workout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
@@ -23,7 +23,7 @@ function passed(workout: Workout): Map<string, number> {
     const landings = { landings: 0, hardLandings: 0 }
     for (const block of workout.sections.flatMap((s) => s.blocks)) {
       const own = steps.filter((s) => s.block === block.id)
-      for (const { line, value, most } of blockLines(block, group, own, library)) {
+      for (const { line, value, most } of blockBounds(block, group, own, library)) {
         if (line === 'landings' || line === 'hardLandings') {
           landings[line] += value
           over.set(`${group.id} ${line}`, Math.max(0, landings[line] - most))

@@ -1,4 +1,4 @@
-import { gradeLines } from '../src/bounds/gradeLines.ts'
+import { gradeBounds } from '../src/bounds/gradeBounds.ts'
 import { childSpread } from '../src/chance/simulate.ts'
 import { jointLimits } from '../src/figure/jointLimits.ts'
 import { mostKg } from '../src/load/homeWeight.ts'
@@ -46,7 +46,7 @@ block (common practice, no source); full-effort and hard landings a session (aft
 | grade | work | work : rest | vigorous in a block | landings | hard |
 |---|---|---|---|---|---|
 ${[0, 2, 4]
-  .map((grade) => ({ grade, ...gradeLines({ grades: [grade] }) }))
+  .map((grade) => ({ grade, ...gradeBounds({ grades: [grade] }) }))
   .map(
     (l) =>
       `| from ${l.grade || 'K'} | ${l.work} s | ${l.workPerRest} | ${l.vigorousSeconds / 60} min | ${l.landings} | ${l.hardLandings} |`,

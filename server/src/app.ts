@@ -34,8 +34,8 @@ import { runListRoutes, runSendRoutes } from './runs/routes.ts'
 import { schemaRoutes } from './schemas.ts'
 import { settingsRoutes } from './settings/routes.ts'
 import { shelfRoutes } from './shelf/routes.ts'
-import { openPaper } from './sheets/paper.ts'
-import type { WorkPool } from './workers/workPool.ts'
+import { openPaperStore } from './sheets/paper.ts'
+import type { JobPool } from './workers/jobPool.ts'
 import { workoutRoutes } from './workouts/routes.ts'
 
 /** Everything the application needs from outside. */
@@ -57,7 +57,7 @@ export interface AppParts {
   /** What is deleted is heard of. */
   gone: Gone
   /** Where long work is done. */
-  workPool: WorkPool
+  jobPool: JobPool
   limits?: Limits
   /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
   pages?: string
@@ -83,7 +83,7 @@ export function createApp({
   afterwards,
   deletions,
   gone,
-  workPool,
+  jobPool,
   limits = defaultLimits,
   pages,
 }: AppParts): Express {
@@ -135,7 +135,7 @@ export function createApp({
   )
   healthRoutes(app, health)
   schemaRoutes(app)
-  const paper = openPaper(workPool, gone)
+  const paper = openPaperStore(jobPool, gone)
   linkRoutes(app, db, gone)
   app.use('/api/go', json)
   runSendRoutes(app, db, limits)
@@ -175,7 +175,7 @@ export function createApp({
   moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)
   outboxRoutes(app, outbox, secret)
-  publicationRoutes(app, db, workPool, secret)
+  publicationRoutes(app, db, jobPool, secret)
   runListRoutes(app, db, deletions)
   classRoutes(app, db, deletions)
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })

@@ -18,7 +18,7 @@ import { smtpPost } from './mail/smtpPost.ts'
 import { pagesFolder } from './pages/pagesFolder.ts'
 import { prepareDatabase } from './prepareDatabase.ts'
 import { keepTidy } from './tidying/keepTidy.ts'
-import { openWorkPool } from './workers/workPool.ts'
+import { openJobPool } from './workers/jobPool.ts'
 
 /** Ends the process with words in place of a stack: what happened, and what to do. */
 function giveUp(words: string): never {
@@ -62,7 +62,7 @@ if (!mail) {
 }
 const health = openHealth(config.databaseUrl)
 const gone = await listenForGone(config.databaseUrl, log)
-const workPool = openWorkPool()
+const jobPool = openJobPool()
 const afterwards = new Afterwards(log)
 const tidying = keepTidy(db, outbox, log)
 
@@ -79,7 +79,7 @@ const server = createServer(
     afterwards,
     deletions: openDeletions(config.deletions),
     gone,
-    workPool,
+    jobPool,
     pages: pagesFolder,
   }),
 )
@@ -107,7 +107,7 @@ function stop(signal: string): void {
   server.close(async () => {
     await afterwards.flush()
     smtp?.close()
-    await Promise.allSettled([db.destroy(), pool.end(), gone.close(), health.close(), workPool.close()])
+    await Promise.allSettled([db.destroy(), pool.end(), gone.close(), health.close(), jobPool.close()])
     process.exit(0)
   })
   server.closeIdleConnections()

@@ -2,14 +2,14 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { newWorkout } from '@esfuerzo/core'
 import { dearSession, hostileSessions } from '../../core/test/support/hostile.ts'
 import type { Gone, GoneThing } from '../src/gone/gone.ts'
-import { openPaper } from '../src/sheets/paper.ts'
-import type { WorkPool } from '../src/workers/workPool.ts'
+import { openPaperStore } from '../src/sheets/paper.ts'
+import type { JobPool } from '../src/workers/jobPool.ts'
 import {
   runOf,
   sentWorkout,
   smallWorkout,
   testServer,
-  workPool,
+  jobPool,
   type Agent,
   type TestServer,
 } from './support/testServer.ts'
@@ -52,14 +52,14 @@ describe('long work', () => {
 
   it('of one owner fills no queue, and what has no time is refused', async () => {
     const draft = { document: dearSession() }
-    const asked = await Promise.allSettled(Array.from({ length: 6 }, () => workPool.run('snapshot', draft, 'one')))
+    const asked = await Promise.allSettled(Array.from({ length: 6 }, () => jobPool.run('snapshot', draft, 'one')))
     const refused = asked.flatMap((a) => (a.status === 'rejected' ? [(a.reason as { code: string }).code] : []))
     expect(refused).toEqual(['too-many-tries', 'too-many-tries', 'too-many-tries'])
-    await expect(
-      workPool.run('snapshot', { document: newWorkout('Empty', [[0]], 20, 1) }, 'one'),
-    ).rejects.toMatchObject({
-      problems: [{ code: 'too-small' }],
-    })
+    await expect(jobPool.run('snapshot', { document: newWorkout('Empty', [[0]], 20, 1) }, 'one')).rejects.toMatchObject(
+      {
+        problems: [{ code: 'too-small' }],
+      },
+    )
   })
 })
 
@@ -70,8 +70,8 @@ describe('paper', () => {
     let made = 0
     let forget: (thing: GoneThing | undefined) => void = () => {}
     const gone: Gone & { heard: boolean } = { heard: true, onGone: (f) => void (forget = f), close: async () => {} }
-    const pool = { run: async () => Uint8Array.of(++made), close: async () => {} } as unknown as WorkPool
-    return { paper: openPaper(pool, gone), gone, forget: (thing?: GoneThing) => forget(thing), made: () => made }
+    const pool = { run: async () => Uint8Array.of(++made), close: async () => {} } as unknown as JobPool
+    return { paper: openPaperStore(pool, gone), gone, forget: (thing?: GoneThing) => forget(thing), made: () => made }
   }
 
   it('asked for by eight at once is made once, and once for each language', async () => {

@@ -3,7 +3,7 @@ import { inject, it, expect } from 'vitest'
 import pg from 'pg'
 import { pino } from 'pino'
 import supertest from 'supertest'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { readWorkout, type Workout } from '@esfuerzo/core'
 import { type Publication } from '@esfuerzo/core/publication'
 import { type Run } from '@esfuerzo/core/run'
@@ -17,7 +17,7 @@ import { linkToken, tokenHash } from '../src/http/linkToken.ts'
 import { openHealth } from '../src/health.ts'
 import { Afterwards } from '../src/http/afterwards.ts'
 import { noPost } from '../src/mail/post.ts'
-import { library, origin, workPool } from './support/testServer.ts'
+import { library, origin, jobPool } from './support/testServer.ts'
 
 const folder = new URL('../../core/test/fixtures/version-1/', import.meta.url)
 const documents = Object.fromEntries(
@@ -53,7 +53,7 @@ it('a filled database of the release before is migrated, and everything in it op
     },
   })
 
-  const [teacher, workout, publication, part] = [uuid(), uuid(), uuid(), uuid()]
+  const [teacher, workout, publication, part] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
   const email = 'before@island.example'
   const token = linkToken('publication', publication, secret)
   const body = JSON.stringify(documents.publication)
@@ -75,7 +75,7 @@ it('a filled database of the release before is migrated, and everything in it op
     minutes: session.minutes,
     document,
   })
-  await db('workout_versions').insert({ id: uuid(), workout_id: workout, document, reason: 'published' })
+  await db('workout_versions').insert({ id: randomUUID(), workout_id: workout, document, reason: 'published' })
   await db('snapshots').insert({ sha256, body })
   const ends_at = new Date(Date.now() + 1e9)
   await db('publications').insert({
@@ -103,7 +103,7 @@ it('a filled database of the release before is migrated, and everything in it op
     name: 'Circuit',
     part: JSON.stringify(documents['part-section']),
   })
-  await db('copies').insert({ id: uuid(), teacher_id: teacher, token_hash: tokenHash('copy'), document, ends_at })
+  await db('copies').insert({ id: randomUUID(), teacher_id: teacher, token_hash: tokenHash('copy'), document, ends_at })
   const [own] = documents.moves.moves as { move: { id: string } }[]
   await db('own_moves').insert({ teacher_id: teacher, id: own!.move.id, document: JSON.stringify(own) })
 
@@ -120,7 +120,7 @@ it('a filled database of the release before is migrated, and everything in it op
     library,
     log,
     gone,
-    workPool,
+    jobPool,
     post: noPost,
     afterwards: new Afterwards(log),
     deletions: { note: async () => {} },
@@ -148,7 +148,7 @@ it('a filled database of the release before is migrated, and everything in it op
   expect((await supertest(server).get(`/snapshots/${sha256}`).expect(200)).body).toEqual(documents.publication)
   const sheet = await supertest(server).get(`/api/go/${token}/sheets/session`).expect(200)
   expect(sheet.headers['content-type']).toContain('pdf')
-  const fresh = { ...run, id: uuid(), publication: sha256 }
+  const fresh = { ...run, id: randomUUID(), publication: sha256 }
   await supertest(server).post(`/api/go/${token}/runs`).set('Origin', origin).send(fresh).expect(200)
   await new Promise((resolve) => server.close(resolve))
   await Promise.all([db.destroy(), pool.end(), gone.close(), health.close()])

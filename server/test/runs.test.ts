@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { type Run } from '@esfuerzo/core/run'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { lateDays } from '../src/publications/resolveToken.ts'
@@ -45,7 +45,7 @@ it('takes a late run that was over before its link was, for fourteen days, and n
 it('lists runs page by page, each once, with how many there are', async () => {
   const agent = await server.teacher('pages@island.example')
   const { publication, workoutId } = await sentWorkout(agent)
-  const ids = Array.from({ length: 55 }, () => uuid())
+  const ids = Array.from({ length: 55 }, () => randomUUID())
   for (const id of ids)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication, { id })).expect(200)
   // Many came in at the very same moment.

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { type Run } from '@esfuerzo/core/run'
 import { CallError } from '@esfuerzo/contract'
 import { adoptFirstRecords } from '../src/family/firstRecords.ts'
-import { runLife, type Life, type LifeStore, type Outcome, type RunLife } from '../src/family/runLife.ts'
+import { runLife, type Life, type LifeStore, type SendOutcome, type RunLife } from '../src/family/runLife.ts'
 
 /** A device and a server that may fail at any moment, and what has come of it so far. */
 function world() {
@@ -136,7 +136,7 @@ describe('the life of a run', () => {
           } else if (command === 'answer') {
             const [life] = await page.finished('T')
             if (!life) continue
-            const outcome: Outcome = await page.answer(life, runsOf(life))
+            const outcome: SendOutcome = await page.answer(life, runsOf(life))
             if (outcome === 'sent') expect(server.has(life.lanes[0]!.run)).toBe(true)
             if (outcome === 'kept' || outcome === 'sent') promised.add(life.lanes[0]!.run)
           } else if (command === 'close') {

@@ -17,13 +17,13 @@ import { spreadCurve } from '../src/compose/tools/spreadCurve.ts'
 import RowAsk from '../src/compose/tools/RowAsk.vue'
 import { i18n } from '../src/teacher/i18n.ts'
 import { library } from '../src/teacher/library.ts'
-import { works, type WorkName } from '../src/workers/works.ts'
+import { jobs, type JobName } from '../src/workers/jobs.ts'
 import { open, serve } from './support/pages.ts'
 
 // The worker's work, in this thread; the chart needs a browser that lays things out.
 vi.mock('../src/workers/coreDoor.ts', () => ({
   coreDoor: {
-    run: async (name: WorkName, workout: Workout, asked: never) => works[name](workout, asked, library, () => {}),
+    run: async (name: JobName, workout: Workout, asked: never) => jobs[name](workout, asked, library, () => {}),
   },
 }))
 vi.mock('../src/compose/tools/SpreadChart.vue', () => ({

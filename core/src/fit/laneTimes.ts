@@ -1,5 +1,5 @@
 import { traitsOf } from '../session/formTraits.ts'
-import { blockLines, clockLines, type LineUse } from '../bounds/blockLines.ts'
+import { blockBounds, clockBounds, type BoundUse } from '../bounds/blockBounds.ts'
 import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
 import { changeSeconds, heldThings, startStance } from '../timing/changeOver.ts'
@@ -11,7 +11,7 @@ import { timeBlock } from '../timing/formTimes.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import type { Workout } from '../session/schema.ts'
-import { fillLines } from './fillLines.ts'
+import { fillBounds } from './fillBounds.ts'
 import type { Passage } from './fitProblem.ts'
 import { leversOf } from './levers.ts'
 import { turnedFor, variantsOf, withoutStations, type Setting, type Variant } from './settings.ts'
@@ -23,7 +23,7 @@ export const warmUpKept = 180
 interface Base {
   block: Block
   seconds: number
-  lines: LineUse[]
+  lines: BoundUse[]
   fill: [value: number, most: number][]
   /** Its part of a warm-up's first minutes, in seconds, and the steps that are on then: they stay what they are. */
   kept: number
@@ -56,7 +56,7 @@ export class LaneTimes {
   readonly #bases: Base[] = []
   readonly #known: Map<string, Known | undefined>[] = []
   readonly #boundaries: Boundary[]
-  readonly #spare: Partial<Record<LineUse['line'], number>> = {}
+  readonly #spare: Partial<Record<BoundUse['line'], number>> = {}
 
   /**
    * @param library with the session's own moves
@@ -84,7 +84,7 @@ export class LaneTimes {
         if (section.role === 'warmUp') warm += seconds
         const keptSteps = this.#steps(block, startCarry).steps.filter((s) => s.at < kept)
         const lines = this.#lines(block, steps.steps)
-        const base = { block, seconds, lines, fill: fillLines(block, group), kept, keptSteps }
+        const base = { block, seconds, lines, fill: fillBounds(block, group), kept, keptSteps }
         this.#bases.push(base)
         this.#known.push(new Map())
         if (mayChange(section)) changing.push(base)
@@ -159,7 +159,7 @@ export class LaneTimes {
     const begins = base.kept > 0 ? this.#steps(block, startCarry).steps : []
     if (!base.keptSteps.every((step, i) => isSame(step, begins[i]))) return undefined
     const longer = setting.steps.some((n) => n > 0)
-    if (longer && !fillLines(block, this.#group).every(([n, most], i) => n <= Math.max(most, base.fill[i]![0])))
+    if (longer && !fillBounds(block, this.#group).every(([n, most], i) => n <= Math.max(most, base.fill[i]![0])))
       return undefined
     return this.#withinLines(base, block, longer) ? known : undefined
   }
@@ -168,7 +168,7 @@ export class LaneTimes {
     // Shortening passes no line but that of a rest.
     const lines = longer
       ? this.#lines(block, this.#steps(block, startCarry).steps)
-      : clockLines(block, this.#group, base.seconds, this.#library, this.#pace)
+      : clockBounds(block, this.#group, base.seconds, this.#library, this.#pace)
     return lines.every(({ line, value, most }) => {
       const now = base.lines.find((u) => u.line === line)?.value ?? 0
       const spare = this.#spare[line]
@@ -187,8 +187,8 @@ export class LaneTimes {
     return steps
   }
 
-  #lines(block: Block, steps: readonly Step[]): LineUse[] {
-    return blockLines(block, this.#group, steps, this.#library, this.#pace)
+  #lines(block: Block, steps: readonly Step[]): BoundUse[] {
+    return blockBounds(block, this.#group, steps, this.#library, this.#pace)
   }
 
   /** The state in which a lane that carries this comes to block k. After the last block nothing makes a difference. */

@@ -3,7 +3,7 @@ import type { Library } from './library.ts'
 import { versionFor } from './versionFor.ts'
 import { ProblemError } from '../base/problem.ts'
 import { hasStations } from '../session/forms.ts'
-import { defaultAges, gradesName, groupSchema, letters, lowestGrade, type Group } from '../terms/group.ts'
+import { defaultAges, gradesName, groupSchema, laneLetters, lowestGrade, type Group } from '../terms/group.ts'
 import { nextId } from '../base/id.ts'
 import { looksPerGroup, mapGroups, withoutGroup, type PerGroup } from '../terms/perGroup.ts'
 import { newGroup } from '../session/newWorkout.ts'
@@ -29,7 +29,7 @@ export function addGroup(
   gradeNames?: readonly string[],
 ): Workout {
   const used = new Set(workout.groups.map((g) => g.letter))
-  const letter = letters.find((l) => !used.has(l))
+  const letter = laneLetters.find((l) => !used.has(l))
   if (!letter)
     throw new ProblemError([{ code: 'too-many', path: ['groups'], expected: { atMost: limits.groups, of: 'groups' }, received: { count: limits.groups + 1, of: 'groups' } }])
   const group = checked(groupSchema, newGroup(nextId(idsOf(workout), 'g'), letter, grades, gradeNames))

@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { sameValue } from '../base/sameValue.ts'
 import { hasStations, stationsOf, type Block, type StationBlock } from '../session/forms.ts'
-import { letters, type Group } from '../terms/group.ts'
+import { laneLetters, type Group } from '../terms/group.ts'
 import { looksPerGroup } from '../terms/perGroup.ts'
 import { readWorkout } from '../session/readWorkout.ts'
 import type { Section, Workout } from '../session/schema.ts'
@@ -182,7 +182,7 @@ function mergedGroups(now: readonly Group[], previous: Workout, before: Workout)
         ? was
         : { ...was, name, grades, ages }
     }
-    const letter = letters.find((l) => !used.has(l))!
+    const letter = laneLetters.find((l) => !used.has(l))!
     used.add(letter)
     let n = 1
     while (taken.has(`g${n}`)) n++

@@ -61,7 +61,7 @@ function takeLoad(text: string): { load?: { kg: number }; rest: string } {
 }
 
 /**
- * A text without what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
+ * A text withoutNegated what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
  * "both legs" its last.
  *
  * @returns undefined where there is nothing to take out
@@ -79,7 +79,7 @@ function takeOutsideName(text: string, pattern: RegExp, index: NameIndex): strin
 /**
  * Reads what a piece of text says of a cell: name, dose, load, tempo, laps, in any order and with anything between.
  *
- * @param fallback the unit of a number without one
+ * @param fallback the unit of a number withoutNegated one
  */
 export function readCellWords(text: string, library: Library, fallback: Unit): CellWords {
   const none = new Set<Negatable>()
@@ -96,7 +96,7 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
         fact
           .trim()
           .toLowerCase()
-          .replace(/^without /, 'no ')
+          .replace(/^withoutNegated /, 'no ')
       ]
     if (negated) {
       none.add(negated)
@@ -150,10 +150,10 @@ function readLapChange(fact: string, library: Library, fallback: Unit): LapChang
 function takeManner(fact: string, said: CellWords, index: NameIndex): string {
   let rest = fact
   for (const [pattern, tempo] of tempoWords) {
-    const without = takeOutsideName(rest, pattern, index)
-    if (without === undefined) continue
+    const withoutNegated = takeOutsideName(rest, pattern, index)
+    if (withoutNegated === undefined) continue
     said.tempo ??= tempo
-    rest = without
+    rest = withoutNegated
   }
   const oneSide = takeOutsideName(rest, eachSide, index)
   if (oneSide === undefined) return rest
@@ -190,7 +190,7 @@ function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
  * what it says.
  *
  * @param now what the cell is before
- * @param fallback the unit of a number without one
+ * @param fallback the unit of a number withoutNegated one
  * @returns the cell, or what could not be read with the names it may have meant
  * @example readCell('12', { move: 'squat', version: 'squat', tempo: 'slow' }, library, 'reps')
  * // { cell: { move: 'squat', version: 'squat', tempo: 'slow', dose: { unit: 'reps', amount: 12 } } }
@@ -207,12 +207,12 @@ export function readCell(
   const fields = fieldsOf(said, named?.move ?? library.moves.get(now.move))
   const cell = named
     ? { move: named.move.id, version: named.version ?? named.move.standard, ...fields }
-    : { ...without(now, said.none), ...fields }
+    : { ...withoutNegated(now, said.none), ...fields }
   return { cell: withOwnLaps(cell, library) }
 }
 
-/** A cell without what a text says there is none of. */
-export function without(cell: Cell, none: ReadonlySet<Negatable>): Cell {
+/** A cell withoutNegated what a text says there is none of. */
+export function withoutNegated(cell: Cell, none: ReadonlySet<Negatable>): Cell {
   return Object.fromEntries(Object.entries(cell).filter(([key]) => !none.has(key as Negatable))) as Cell
 }
 

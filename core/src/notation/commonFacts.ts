@@ -1,7 +1,7 @@
 import type { Block } from '../session/forms.ts'
 import type { TestId, Travel } from '../session/blockParts.ts'
 import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
-import { fact, secondsOf, secondsPattern, secondsText, withField, forAll, type Fact } from './facts.ts'
+import { fact, secondsOf, secondsPattern, printSeconds, withField, forAll, type Fact } from './facts.ts'
 
 /** Words for what is measured. */
 export const testWords: Record<TestId, [print: string, words: string]> = {
@@ -51,7 +51,7 @@ export const travelFact = <B extends Travelling>(): Fact<B> =>
       const n = match ? secondsOf(match[2]!, match[3]) : 0
       return n > 0 ? n : undefined
     },
-    print: (n, base) => (base === undefined ? `travel ${secondsText(n)}` : secondsText(n)),
+    print: (n, base) => (base === undefined ? `travel ${printSeconds(n)}` : printSeconds(n)),
   })
 
 interface Ends {

@@ -57,7 +57,7 @@ export function secondsOf(written: string, unit: string | undefined, fallback: '
 }
 
 /** Seconds as they are printed: `45 s`, whole minutes from two on as `2 min`. */
-export const secondsText = (seconds: number): string =>
+export const printSeconds = (seconds: number): string =>
   seconds >= 120 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`
 
 const bare = new RegExp(`^${secondsPattern}$`, 'i')
@@ -95,7 +95,7 @@ export function secondsFact<B extends Block>(
       const match = before.exec(text) ?? after.exec(text) ?? (base === undefined ? null : bare.exec(text))
       return match ? inBounds(secondsOf(match[1]!, match[2], fallback)) : undefined
     },
-    print: (n, base) => (base === undefined ? `${of.print} ${secondsText(n)}` : secondsText(n)),
+    print: (n, base) => (base === undefined ? `${of.print} ${printSeconds(n)}` : printSeconds(n)),
   })
 }
 

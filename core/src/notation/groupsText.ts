@@ -1,4 +1,4 @@
-import { defaultAges, gradesName, letters, type Group } from '../terms/group.ts'
+import { defaultAges, gradesName, laneLetters, type Group } from '../terms/group.ts'
 import { limits } from '../base/limits.ts'
 import { plainMarks } from './plainMarks.ts'
 
@@ -47,7 +47,7 @@ export function stripGroup(group: Group, i: number): Group {
   const grades = [...new Set(group.grades)].sort((a, b) => a - b)
   return {
     id: `g${i + 1}`,
-    letter: letters[i]!,
+    letter: laneLetters[i]!,
     name: plainLabel(group.name) || gradesName(grades),
     grades,
     ages: defaultAges(grades),
@@ -69,7 +69,13 @@ export function readGroups(text: string): Group[] | undefined {
     const grades = readGrades(named ? named[2]! : word)
     if (!grades) return undefined
     const name = (named && plainLabel(named[1]!)) || gradesName(grades)
-    return { id: `g${i + 1}`, letter: letters[i]!, name: name.slice(0, limits.line), grades, ages: defaultAges(grades) }
+    return {
+      id: `g${i + 1}`,
+      letter: laneLetters[i]!,
+      name: name.slice(0, limits.line),
+      grades,
+      ages: defaultAges(grades),
+    }
   })
   return groups.every((g) => g !== undefined) ? (groups as Group[]) : undefined
 }

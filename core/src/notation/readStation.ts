@@ -5,7 +5,7 @@ import type { Group } from '../terms/group.ts'
 import type { Dose } from '../terms/dose.ts'
 import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
 import type { Cell, Station } from '../session/station.ts'
-import { fieldsOf, readCellWords, withOwnLaps, without } from './cell.ts'
+import { fieldsOf, readCellWords, withOwnLaps, withoutNegated } from './cell.ts'
 import { notationOf } from './formNotations.ts'
 import { groupsOf } from './groupsText.ts'
 import { normalCells } from './normalCells.ts'
@@ -71,7 +71,8 @@ export function readStation(
     }
     if (own.unread) unread({ ...says, at: says.at + skip }, own.unread, own.unread)
     const mine = { ...(own.named && cellOf(own.named)), ...fieldsOf(own, own.named?.move ?? move) }
-    for (const groupId of ids) by[groupId] = withOwnLaps({ ...without(baseFor(groupId), own.none), ...mine }, library)
+    for (const groupId of ids)
+      by[groupId] = withOwnLaps({ ...withoutNegated(baseFor(groupId), own.none), ...mine }, library)
   }
   let cells: PerGroup<Cell> = canonical({ all, by })
   if (common) cells = withCommon(cells, common, groups)

@@ -36,7 +36,7 @@ export {
 } from '../run/player.ts'
 export { playedOf } from '../run/formPlayed.ts'
 export { courseOf, type Course, type PlayedStep } from '../run/course.ts'
-export { drawn, drawOutcome, startChance, taskDone, tossed, type Outcome } from '../run/chanceGame.ts'
+export { drawn, drawOutcome, startChance, taskDone, tossed, type DrawOutcome } from '../run/chanceGame.ts'
 export { leftCounted } from '../run/countedSteps.ts'
 export { pulseRate } from '../results/pulse.ts'
 export { decodeHeartRate, encodeHeartRate } from '../results/heartRate.ts'

@@ -3,7 +3,7 @@ import type { PlayedTurn, PlayOf } from '../publication/playSchema.ts'
 type ChancePlay = PlayOf<'chance'>
 
 /** What chance brought: a face of the coin or die, a card with its number, how many of five things lie on the left. */
-export interface Outcome {
+export interface DrawOutcome {
   face: string
   /** Of a card, 1 to 13; of a toss, how many of five lie on the left, 0 to 5. */
   value?: number
@@ -25,7 +25,7 @@ export interface ChanceGame {
   /** Rows done at least once. */
   done: readonly string[]
   /** What was drawn last, with what is still to be done for it; nothing left to do means: draw again. */
-  drawn?: { outcome: Outcome; tasks: readonly ChanceTask[] }
+  drawn?: { outcome: DrawOutcome; tasks: readonly ChanceTask[] }
   /** How often each face has come up. */
   faces: Readonly<Record<string, number>>
   /** Cards that lie on the table, as `face value`: they come up no more before the pack is through. */
@@ -51,7 +51,7 @@ const values = Array.from({ length: 13 }, (_, i) => i + 1)
  *
  * @param random gives numbers from 0 up to 1
  */
-export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, random: () => number): Outcome {
+export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, random: () => number): DrawOutcome {
   const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
   if (play.device === 'toss') {
     let left = 0
@@ -64,7 +64,7 @@ export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, ra
   return one(left.length ? left : pack)
 }
 
-const nameOf = ({ face, value }: Outcome) => `${face} ${value}`
+const nameOf = ({ face, value }: DrawOutcome) => `${face} ${value}`
 
 /** Reps of a card: its number; ace one, pictures ten. Ours, as the timing counts them. */
 export const repsOfCard = (value: number): number => Math.min(10, value)
@@ -73,7 +73,7 @@ export const repsOfCard = (value: number): number => Math.min(10, value)
  * The game after a draw. A face whose rows are all done asks for nothing where the sheet is to be cleared: that is
  * drawn again.
  */
-export function drawn(game: ChanceGame, play: ChancePlay, outcome: Outcome): ChanceGame {
+export function drawn(game: ChanceGame, play: ChancePlay, outcome: DrawOutcome): ChanceGame {
   if (game.over) return game
   const faces = { ...game.faces, [outcome.face]: (game.faces[outcome.face] ?? 0) + 1 }
   const gone = play.device === 'cards' ? dealt(game.gone, play, nameOf(outcome)) : game.gone
@@ -84,7 +84,7 @@ export function drawn(game: ChanceGame, play: ChancePlay, outcome: Outcome): Cha
 const dealt = (gone: readonly string[], play: ChancePlay, card: string): readonly string[] =>
   new Set(gone).size >= values.length * play.table.length ? [card] : [...gone, card]
 
-function tasksOf(game: ChanceGame, play: ChancePlay, { face, value = 0 }: Outcome): ChanceTask[] {
+function tasksOf(game: ChanceGame, play: ChancePlay, { face, value = 0 }: DrawOutcome): ChanceTask[] {
   if (play.device === 'toss') {
     return play.table.flatMap(({ face: side, turns }) => {
       const amount = side === 'left' ? value : tossed - value

@@ -1,4 +1,4 @@
-import { defaultAges, gradesName, letters, type Group } from '../terms/group.ts'
+import { defaultAges, gradesName, laneLetters, type Group } from '../terms/group.ts'
 import { newIntervals } from '../forms/intervals/schema.ts'
 import { newList } from '../forms/list/schema.ts'
 import { limits } from '../base/limits.ts'
@@ -32,7 +32,7 @@ export function newWorkout(
     aim: { builds: [], target: '', words: [] },
     minutes,
     finishTogether: false,
-    groups: grades.map((g, i) => newGroup(`g${i + 1}`, letters[i]!, g, gradeNames)),
+    groups: grades.map((g, i) => newGroup(`g${i + 1}`, laneLetters[i]!, g, gradeNames)),
     home: { space: 'mat', quiet: false, company: 'alone', kit: [], standIns: {}, outdoors: false },
     libraryVersion,
     sections: [

@@ -5,13 +5,13 @@ import { lineSchema } from '../base/text.ts'
 /** Grade 0 is kindergarten or reception, 6 the top; a school names its grades as it likes. */
 export const gradeSchema = z.int().min(0).max(6)
 
-export const letters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
-export type Letter = (typeof letters)[number]
+export const laneLetters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
+export type LaneLetter = (typeof laneLetters)[number]
 
 /** A group of grades: a column of the running order, a lane to the finish line. */
 export const groupSchema = z.strictObject({
   id: idSchema,
-  letter: z.enum(letters),
+  letter: z.enum(laneLetters),
   name: lineSchema.min(1),
   grades: z.array(gradeSchema).min(1).max(7),
   /** From and to, in years. */

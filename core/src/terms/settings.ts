@@ -16,7 +16,7 @@ export const policySchema = z.strictObject({
 })
 export type Policy = z.infer<typeof policySchema>
 
-/** IANA names only: letters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is asked where a clock is at hand. */
+/** IANA names only: laneLetters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is asked where a clock is at hand. */
 export const zoneSchema = z
   .string()
   .min(1)

@@ -1,6 +1,6 @@
 import type { Request, Router } from 'express'
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import type { Teacher } from '@esfuerzo/contract'
 import { Counter, type Limits } from '../http/limits.ts'
 import type { Deletions } from '../deletions/deletions.ts'
@@ -199,7 +199,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
       }
       // Somebody may have made the account by another link meanwhile.
       if (await findAccount(trx, link.email)) return undefined
-      const added: Teacher = { id: uuid(), email: link.email, name: link.name ?? '' }
+      const added: Teacher = { id: randomUUID(), email: link.email, name: link.name ?? '' }
       await addTeacher(trx, added, link.zone ?? 'UTC', passwordHash)
       return added
     })

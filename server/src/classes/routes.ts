@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
@@ -11,7 +11,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
   implement(router, 'listClasses', async ({ teacherId }) => ({ classes: await listClasses(db, teacherId) }))
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
-    const added = await addClass(db, teacherId, uuid(), body)
+    const added = await addClass(db, teacherId, randomUUID(), body)
     if (!added) throw tooMany('name', { atMost: classRoom, of: 'classes' })
     return added
   })

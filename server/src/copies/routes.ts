@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { readTeacher } from '../accounts/store.ts'
 import { implement } from '../http/implement.ts'
 import type { Counter } from '../http/limits.ts'
@@ -36,7 +36,7 @@ export function copyRoutes(router: Router, { db, secret, post, afterwards, writt
       await written.count(teacherId)
       if (!(await post.ready())) throw new ServerError('mail-away')
     }
-    const id = uuid()
+    const id = randomUUID()
     const token = linkToken('copy', id, secret)
     const endsAt = new Date(Date.now() + copyLife)
     await addCopy(db, { id, teacherId, tokenHash: tokenHash(token), document: workout.document, endsAt })

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { newSettings, type Library } from '@esfuerzo/core'
 import { hashPassword } from '../accounts/password.ts'
 import { addTeacher, anyTeacher } from '../accounts/store.ts'
@@ -56,11 +56,11 @@ export async function addDemoTeachers(
   for (const { email, password } of teachers) {
     const passwordHash = await hashPassword(password)
     await db.transaction(async (trx) => {
-      const teacherId = uuid()
+      const teacherId = randomUUID()
       await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
       await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
       for (const { document, at, snapshot, runs = [] } of sessions) {
-        const workoutId = uuid()
+        const workoutId = randomUUID()
         await addWorkout(trx, teacherId, workoutId, document, at)
         if (!snapshot) continue
         const publication = publicationOf({ teacherId, workoutId, document }, snapshot, secret, at, 90)

@@ -1,4 +1,5 @@
-import prand, { type RandomGenerator } from 'pure-rand'
+import { uniformInt } from 'pure-rand/distribution/uniformInt'
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { v5 as uuid } from 'uuid'
 import { type Library, type Workout } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
@@ -16,8 +17,8 @@ export function demoRuns(
   until: Date,
   seed: number,
 ): Run[] {
-  const random: RandomGenerator = prand.xoroshiro128plus(seed)
-  const next = (from: number, to: number) => prand.unsafeUniformIntDistribution(from, to, random)
+  const random = xoroshiro128plus(seed)
+  const next = (from: number, to: number) => uniformInt(random, from, to)
   const publication = publish(workout, library)
   return publication.lanes.flatMap((lane) => {
     const scale = feltScale(lane.grades)

@@ -12,8 +12,8 @@ import type { Post } from '../mail/post.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import { readOwnSnapshot, readSnapshot } from '../publications/store.ts'
 import { readSettings } from '../settings/store.ts'
-import type { Paper } from '../sheets/paper.ts'
-import type { Sheet } from '../workers/works.ts'
+import type { PaperStore } from '../sheets/paper.ts'
+import type { Sheet } from '../workers/jobs.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { findWorkout } from '../workouts/store.ts'
 import { calendarFile } from './calendarFile.ts'
@@ -46,7 +46,7 @@ export function foreignAddresses(
 
 export interface HandoutParts {
   db: Knex
-  paper: Paper
+  paper: PaperStore
   secret: string
   post: Post
   /** Of messages that teachers write. */
@@ -105,7 +105,7 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
 }
 
 /** A sheet of what a link leads to, without a sign-in. */
-export function familySheetRoutes(router: Router, db: Knex, limits: Limits, paper: Paper): void {
+export function familySheetRoutes(router: Router, db: Knex, limits: Limits, paper: PaperStore): void {
   const byLink = new LocalCounter(limits.sheets)
   implement(router, 'familySheet', async ({ params, query, res }) => {
     const { id, sha256 } = await resolveToken(db, params.token)

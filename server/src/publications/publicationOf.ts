@@ -1,4 +1,4 @@
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { type Workout } from '@esfuerzo/core'
 import type { Snapshot } from './snapshot.ts'
 import type { NewPublication } from './store.ts'
@@ -21,7 +21,7 @@ export function publicationOf(
   createdAt: Date,
   days: number,
 ): NewPublication {
-  const id = uuid()
+  const id = randomUUID()
   return {
     id,
     teacherId,

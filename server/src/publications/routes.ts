@@ -21,10 +21,10 @@ import {
   type StoredPublication,
 } from './store.ts'
 import { linkToken } from '../http/linkToken.ts'
-import type { WorkPool } from '../workers/workPool.ts'
+import type { JobPool } from '../workers/jobPool.ts'
 
 /** Sending a session out, ending its link: the teacher's side. */
-export function publicationRoutes(router: Router, db: Knex, pool: WorkPool, secret: string): void {
+export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secret: string): void {
   const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
 
   implement(router, 'publishWorkout', async ({ teacherId, params, body }) => {

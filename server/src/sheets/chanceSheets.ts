@@ -2,14 +2,14 @@ import type { Content, TableCell } from 'pdfmake/interfaces.js'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { boxMark, signMark } from './marks.ts'
 import { chanceLine, doseLine, framed, head, picture, type SheetOf } from './parts.ts'
-import { stationsOf } from './stationRows.ts'
+import { stationRowsOf } from './stationRows.ts'
 
 const chances = (of: SheetOf): PlayOf<'chance'>[] =>
   Object.values(of.lane.plays).filter((play): play is PlayOf<'chance'> => play !== undefined && 'table' in play)
 
 /** A sheet for a coin, a die or a toss: a column a face, a box a row. */
 export function coinSheet(of: SheetOf): Content[] {
-  const rows = new Map(stationsOf(of).map(({ row }) => [row.station, row]))
+  const rows = new Map(stationRowsOf(of).map(({ row }) => [row.station, row]))
   return [
     head(of),
     ...chances(of).flatMap((play): Content[] => {
@@ -67,7 +67,7 @@ export function coinSheet(of: SheetOf): Content[] {
 export function playingCards(of: SheetOf): Content[] {
   const play = chances(of).find((p) => p.device === 'cards')
   const faces = play?.table ?? ['clubs', 'diamonds', 'hearts', 'spades'].map((face) => ({ face, turns: [] }))
-  const rows = new Map(stationsOf(of).map(({ row }) => [row.station, row]))
+  const rows = new Map(stationRowsOf(of).map(({ row }) => [row.station, row]))
   const cards = faces.flatMap(({ face, turns }) =>
     Array.from({ length: 13 }, (_, i): TableCell => ({
       stack: [

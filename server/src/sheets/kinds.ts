@@ -18,7 +18,7 @@ import {
   type SheetOf,
 } from './parts.ts'
 import { resultsForm } from './resultsForm.ts'
-import { sectionsOf, stationsOf } from './stationRows.ts'
+import { sectionsOf, stationRowsOf } from './stationRows.ts'
 
 /** A row of the session sheet: figure, what and how, boxes. */
 const sessionRow = (of: SheetOf, row: SheetRow, n: number): TableCell[] => [
@@ -93,7 +93,7 @@ function sessionSheet(of: SheetOf): Content[] {
 
 /** A picture for the wall: the main part's stations, large, two or three in a row. */
 function poster(of: SheetOf): Content[] {
-  const stations = stationsOf(of, false)
+  const stations = stationRowsOf(of, false)
   const across = stations.length > 4 ? 3 : 2
   const size = Math.floor(of.width / across - 40)
   const cells = stations.map(({ row }, i): TableCell => ({
@@ -129,7 +129,7 @@ function poster(of: SheetOf): Content[] {
 
 /** A card for each station, two on a page, to lie on the floor. */
 function stationCards(of: SheetOf): Content[] {
-  return stationsOf(of).map(({ row }, i): Content => ({
+  return stationRowsOf(of).map(({ row }, i): Content => ({
     table: {
       widths: ['*'],
       heights: [310],

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { LRUCache } from 'lru-cache'
 import type { Gone } from '../gone/gone.ts'
-import type { WorkPool } from '../workers/workPool.ts'
-import type { Draft, Sheet } from '../workers/works.ts'
+import type { JobPool } from '../workers/jobPool.ts'
+import type { Draft, Sheet } from '../workers/jobs.ts'
 
 /** Sheets as PDF, each made once: the same asked for again, or by several at once, costs nothing. */
-export interface Paper {
+export interface PaperStore {
   /** Of a session as it is now. */
   draft: (teacherId: string, draft: Draft, sheet: Sheet) => Promise<Uint8Array>
   /**
@@ -19,7 +19,7 @@ export interface Paper {
 const keyOf = (owner: string, content: string, sheet: Sheet) =>
   [owner, content, sheet.kind, sheet.language, sheet.paper, sheet.lanes?.join(',') ?? ''].join(' ')
 
-export function openPaper(pool: WorkPool, gone: Gone): Paper {
+export function openPaperStore(pool: JobPool, gone: Gone): PaperStore {
   const cache = new LRUCache<string, Uint8Array, () => Promise<Uint8Array>>({
     maxSize: 32 * 1024 * 1024,
     sizeCalculation: (pdf) => pdf.length,

@@ -15,7 +15,7 @@ export interface SheetOf {
   width: number
 }
 
-export const sheetOf = (publication: Publication, lane: Lane, language: Language, width: number): SheetOf => ({
+export const laneSheetOf = (publication: Publication, lane: Lane, language: Language, width: number): SheetOf => ({
   publication,
   lane,
   language,

@@ -5,7 +5,7 @@ import { type Language } from '@esfuerzo/core'
 import { type Publication } from '@esfuerzo/core/publication'
 import type { Paper, SheetKind } from '@esfuerzo/contract'
 import { sheetKinds } from './kinds.ts'
-import { sheetOf } from './parts.ts'
+import { laneSheetOf } from './parts.ts'
 import { sheetWords } from './words.ts'
 
 const { resolve } = createRequire(import.meta.url)
@@ -43,7 +43,7 @@ export async function sheetPdf(
   const content = publication.lanes
     .filter((lane) => lanes.includes(lane.id))
     .map((lane, i): Content => ({
-      stack: sheetKinds[kind](sheetOf(publication, lane, language, width - 2 * margin)),
+      stack: sheetKinds[kind](laneSheetOf(publication, lane, language, width - 2 * margin)),
       ...(i > 0 && { pageBreak: 'before' as const }),
     }))
   return pdfmake

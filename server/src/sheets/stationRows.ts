@@ -5,7 +5,7 @@ import type { SheetOf } from './parts.ts'
 export const sectionsOf = (of: SheetOf): SheetSection[] => sheetRows(of.publication, of.lane, of.language)
 
 /** Every station once, without those of a surprise. */
-export const stationsOf = (of: SheetOf, role = true): { row: SheetRow; block: SheetBlock }[] =>
+export const stationRowsOf = (of: SheetOf, role = true): { row: SheetRow; block: SheetBlock }[] =>
   sectionsOf(of)
     .filter((section) => !section.surprise && (role || mainRoles.has(roleOf(of, section.id))))
     .flatMap((s) => s.blocks)

@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
@@ -11,7 +11,7 @@ export function shelfRoutes(router: Router, db: Knex, deletions: Deletions): voi
   implement(router, 'listShelf', async ({ teacherId }) => ({ parts: await listShelf(db, teacherId) }))
 
   implement(router, 'keepPart', async ({ teacherId, body }) => {
-    const kept = await keepPart(db, teacherId, uuid(), body.name, body.part)
+    const kept = await keepPart(db, teacherId, randomUUID(), body.name, body.part)
     if (!kept) throw tooMany('part', { atMost: shelfRoom, of: 'pieces' })
     return kept
   })

@@ -1,23 +1,23 @@
 import { indexLibrary, ProblemError, type Problem } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
-import { works, type WorkName, type Works } from './works.ts'
+import { jobs, type JobName, type Jobs } from './jobs.ts'
 
 const library = indexLibrary({ ...libraryData, words: libraryWords })
 
 /** What a worker is given: `begun` becomes 1 once it is at it, for whoever waits to see. */
-export interface Task<N extends WorkName = WorkName> {
+export interface Task<N extends JobName = JobName> {
   name: N
-  asked: Works[N]['asked']
+  asked: Jobs[N]['asked']
   begun: Int32Array<SharedArrayBuffer>
 }
-export type Outcome<N extends WorkName> = { answer: Works[N]['answer'] } | { problems: Problem[] }
+export type JobOutcome<N extends JobName> = { answer: Jobs[N]['answer'] } | { problems: Problem[] }
 
 /** The worker's one door. Problems come back as data: an error would lose them on its way between threads. */
-export default async function work<N extends WorkName>({ name, asked, begun }: Task<N>): Promise<Outcome<N>> {
+export default async function work<N extends JobName>({ name, asked, begun }: Task<N>): Promise<JobOutcome<N>> {
   Atomics.store(begun, 0, 1)
   try {
-    return { answer: await works[name](asked, library) }
+    return { answer: await jobs[name](asked, library) }
   } catch (error) {
     if (error instanceof ProblemError) return { problems: error.problems }
     throw error

@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
@@ -33,7 +33,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   implement(router, 'createWorkout', async ({ teacherId, body }) => {
     const document = whole(body.document)
     if (!(await hasRoom(db, teacherId))) throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
-    return addWorkout(db, teacherId, uuid(), document)
+    return addWorkout(db, teacherId, randomUUID(), document)
   })
 
   implement(router, 'readWorkout', async ({ teacherId, params }) => {

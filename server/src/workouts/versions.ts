@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
 import type { Version } from '@esfuerzo/contract'
 
@@ -52,7 +52,7 @@ export async function recordVersion(trx: Knex, workoutId: string, document: Work
     await states().where({ id: last.id }).update({ document: body, saved_at: at })
     return
   }
-  await states().insert({ id: uuid(), workout_id: workoutId, document: body, started_at: at, saved_at: at })
+  await states().insert({ id: randomUUID(), workout_id: workoutId, document: body, started_at: at, saved_at: at })
   await states()
     .whereIn('id', states().where({ name: null }).orderBy('place', 'desc').offset(keptStates).select('id'))
     .delete()

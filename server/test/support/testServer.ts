@@ -21,7 +21,7 @@ import { type Run } from '@esfuerzo/core/run'
 import type { PublicationInfo, Teacher } from '@esfuerzo/contract'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
-import { v4 as uuid } from 'uuid'
+import { randomUUID } from 'node:crypto'
 import { hashPassword } from '../../src/accounts/password.ts'
 import { addTeacher } from '../../src/accounts/store.ts'
 import { createApp, type AppParts } from '../../src/app.ts'
@@ -33,7 +33,7 @@ import { openHealth } from '../../src/health.ts'
 import { Afterwards } from '../../src/http/afterwards.ts'
 import { openOutbox } from '../../src/mail/outbox.ts'
 import { outboxKey } from '../../src/mail/routes.ts'
-import { openWorkPool } from '../../src/workers/workPool.ts'
+import { openJobPool } from '../../src/workers/jobPool.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
 export const library: Library = indexLibrary({ ...libraryData, words: libraryWords })
@@ -41,7 +41,7 @@ export const origin = 'http://esfuerzo.test'
 const passwordHash = hashPassword('correct horse')
 
 /** All test servers share their workers, which take a second to start. */
-export const workPool = openWorkPool()
+export const jobPool = openJobPool()
 
 /**
  * A server on the tests' database, emptied first, with everything it logged.
@@ -76,7 +76,7 @@ export async function testServer(
     afterwards: new Afterwards(log),
     deletions: openDeletions(deletionsFile),
     gone,
-    workPool,
+    jobPool,
     limits,
     ...instead,
   }
@@ -97,7 +97,7 @@ export async function testServer(
   }
   const browser = () => supertest.agent(server).set('Origin', origin)
   const newTeacher = async (email: string) => {
-    const who: Teacher = { id: uuid(), email, name: 'Test' }
+    const who: Teacher = { id: randomUUID(), email, name: 'Test' }
     await addTeacher(db, who, 'Atlantic/Azores', await passwordHash)
   }
   const teacher = async (email: string) => {
@@ -165,7 +165,7 @@ export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
 export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Run => ({
   format: 'esfuerzo.run',
   version: 2,
-  id: uuid(),
+  id: randomUUID(),
   publication: publication.sha256,
   group: 'g1',
   startedAt: '2026-03-01T10:00:00.000Z',

@@ -11,7 +11,7 @@ import RowAsk from './tools/RowAsk.vue'
 import StairLevel from './StairLevel.vue'
 import { useComposer } from './store.ts'
 import { rowMarks } from './rowMarks.ts'
-import type { Row, Span } from './rows.ts'
+import type { Row, RowSpan } from './rows.ts'
 import { useDraggable, useDropRow } from './useOrderDrag.ts'
 import type { Selection } from './useSelection.ts'
 
@@ -46,7 +46,7 @@ const cycle = computed(() => {
   )
 })
 /** Where a span stands among the groups: the first of its columns, from 0, and how many they are. */
-const place = (span: Span) => ({
+const place = (span: RowSpan) => ({
   '--from': composer.workout.groups.findIndex((g) => g.id === span.groupIds[0]),
   '--span': span.groupIds.length,
 })

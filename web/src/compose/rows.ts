@@ -22,7 +22,7 @@ import type { Words } from '../shared/words.ts'
 import { blockSummary, doseText } from './cellText.ts'
 
 /** One cell of the running order: what one group does, or several side by side that share it. */
-export interface Span {
+export interface RowSpan {
   groupIds: string[]
   /** The letter of the group whose own value it is; undefined for a shared one. */
   own?: string
@@ -34,7 +34,7 @@ export interface Span {
 
 interface RowBase {
   id: string
-  spans: Span[]
+  spans: RowSpan[]
 }
 export type Row =
   | (RowBase & { kind: 'section'; section: Section; block?: Block })
@@ -53,10 +53,10 @@ export type Row =
 /** Cells of a row: groups that stand side by side and show the same shared value are one. */
 function spansOf(
   groups: readonly Group[],
-  show: (group: Group) => Omit<Span, 'groupIds' | 'own'>,
+  show: (group: Group) => Omit<RowSpan, 'groupIds' | 'own'>,
   isOwn: (groupId: string) => boolean,
-): Span[] {
-  const spans: Span[] = []
+): RowSpan[] {
+  const spans: RowSpan[] = []
   for (const group of groups) {
     const shown = show(group)
     const own = isOwn(group.id)
@@ -71,7 +71,7 @@ function spansOf(
 const ownIn = (values: (PerGroup<unknown> | undefined)[]) => (groupId: string) =>
   values.some((v) => v !== undefined && hasOwn(v, groupId))
 
-function blockSpans(block: Block, groups: readonly Group[], t: Words): Span[] {
+function blockSpans(block: Block, groups: readonly Group[], t: Words): RowSpan[] {
   const values = notationOf(block.form).facts.map((f) => f.get(block))
   return spansOf(groups, (group) => blockSummary(block, group.id, t), ownIn(values))
 }

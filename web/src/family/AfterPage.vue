@@ -8,7 +8,7 @@ import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
-import type { Life, Outcome } from './runLife.ts'
+import type { Life, SendOutcome } from './runLife.ts'
 import { runs } from './runs.ts'
 import { saveRuns } from './saveRuns.ts'
 import { useLinkedSession } from './session.ts'
@@ -35,7 +35,7 @@ const took = computed(() => {
 const answers = shallowReactive<Record<string, LaneAnswers>>({})
 const survey = reactive<Survey>({})
 const last = shallowReactive<Record<string, LastTime | undefined>>({})
-const state = ref<'asking' | 'sending' | Outcome>('asking')
+const state = ref<'asking' | 'sending' | SendOutcome>('asking')
 /** What was told, to be kept as a file. */
 const told = shallowRef<Run[]>([])
 

@@ -53,7 +53,7 @@ export interface RunLifeParts {
  * What became of a run that was sent: `sent` the server has it · `kept` it is on this device and goes by itself · `unkept`
  * neither: the page is all that has it · `refused` the server would not take it; it is on this device as long as that keeps anything
  */
-export type Outcome = 'sent' | 'kept' | 'unkept' | 'refused'
+export type SendOutcome = 'sent' | 'kept' | 'unkept' | 'refused'
 
 export interface RunLife {
   /** A run that begins now. Another one underway behind the same link is given up. */
@@ -67,7 +67,7 @@ export interface RunLife {
   /** Runs behind a link that are over and not answered for, the latest first. */
   finished: (token: string) => Promise<Life[]>
   /** Sends what it came to, each lane's run. */
-  answer: (life: Life, runs: Run[]) => Promise<Outcome>
+  answer: (life: Life, runs: Run[]) => Promise<SendOutcome>
   /** Every run that is answered for and not with the server. */
   waiting: () => Promise<Life[]>
   /** Sends all of those. */
@@ -88,7 +88,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
   const here = new Map<string, Life>()
   /** Those that are in the store, so that one that has left it, sent by another tab, leaves here too. */
   const stored = new Set<string>()
-  const sending = new Map<string, Promise<Outcome>>()
+  const sending = new Map<string, Promise<SendOutcome>>()
 
   async function write(life: Life): Promise<boolean> {
     const next = { ...life, keptAt: now() }
@@ -125,7 +125,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
     return [...here.values()].sort((a, b) => b.keptAt - a.keptAt)
   }
 
-  async function deliver(life: Life): Promise<Outcome> {
+  async function deliver(life: Life): Promise<SendOutcome> {
     let left = life.runs ?? []
     let refused: CallError['code'] | undefined
     for (const run of left) {
@@ -145,7 +145,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
     return refused ? 'refused' : kept ? 'kept' : 'unkept'
   }
   /** One delivery at a time for each life. */
-  function delivered(life: Life): Promise<Outcome> {
+  function delivered(life: Life): Promise<SendOutcome> {
     const known = sending.get(life.id)
     if (known) return known
     const work = deliver(life).finally(() => sending.delete(life.id))

@@ -4,7 +4,7 @@ import { doseWords } from '@esfuerzo/core'
 import { type Figure } from '@esfuerzo/core/figure'
 import { type PlayedTurn, type Publication } from '@esfuerzo/core/publication'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
-import type { Words } from '../player/useWords.ts'
+import type { PlayerWords } from '../player/useWords.ts'
 
 /** One thing to do in a form that is played: its figure, its name, how many. */
 const props = defineProps<{
@@ -12,7 +12,7 @@ const props = defineProps<{
   /** Reps asked for, where it is not the turn's own dose. */
   amount?: number | undefined
   publication: Publication
-  words: Words
+  words: PlayerWords
   pace: number
   paused: boolean
 }>()

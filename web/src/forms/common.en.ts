@@ -1,5 +1,5 @@
 /** What several forms have, in English. */
-export const commonEn = {
+export const commonLabels = {
   facts: { travel: 'On the way to the next station', betweenLaps: 'Measured between laps', unit: 'Of' },
   choices: {
     betweenLaps: { none: 'Nothing', pulse: 'Pulse by fingers', hold: 'A hold' },

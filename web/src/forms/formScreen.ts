@@ -1,6 +1,6 @@
 import { type Play, type Publication } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
-import type { Words } from '../player/useWords.ts'
+import type { PlayerWords } from '../player/useWords.ts'
 
 /** What a form's own screen is given while one of its steps is on. */
 export interface FormScreen<P = Play> {
@@ -9,7 +9,7 @@ export interface FormScreen<P = Play> {
   digits: string | number
   heading: string
   publication: Publication
-  words: Words
+  words: PlayerWords
   /** Seconds of one cycle of the figure. */
   cycle: number
   paused: boolean

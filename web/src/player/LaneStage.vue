@@ -9,14 +9,14 @@ import PickMove from './PickMove.vue'
 import RunTrack from './RunTrack.vue'
 import { useLaneView } from './useLaneView.ts'
 import type { Finding, LanePlayer } from './usePlayer.ts'
-import type { Words } from './useWords.ts'
+import type { PlayerWords } from './useWords.ts'
 
 /** One lane of a run: its track, the figure, the count, one cue, what comes next. */
 const props = defineProps<{
   publication: Publication
   track: Course['lanes'][number]
   player: LanePlayer
-  words: Words
+  words: PlayerWords
   paused: boolean
   speed: number
   /** Beside another lane: its own skip, and less round it. */

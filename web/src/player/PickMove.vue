@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { type PlayedTurn } from '@esfuerzo/core/publication'
-import type { Words } from './useWords.ts'
+import type { PlayerWords } from './useWords.ts'
 
 /** A child picks what it does next from its favourites. */
 const props = defineProps<{
   turns: readonly PlayedTurn[]
   /** Stations picked before. */
   taken: readonly string[]
-  words: Words
+  words: PlayerWords
 }>()
 const emit = defineEmits<{ pick: [station: string] }>()
 const { t } = useI18n()

@@ -5,10 +5,10 @@ import { type Figure } from '@esfuerzo/core/figure'
 import { type Publication } from '@esfuerzo/core/publication'
 import { doneAs, playedOf, type Course, type DoneAs, type PlayedStep } from '@esfuerzo/core/run'
 import type { LanePlayer } from './usePlayer.ts'
-import type { Words } from './useWords.ts'
+import type { PlayerWords } from './useWords.ts'
 
 /** What one lane's screen says and shows. */
-export interface LaneView {
+export interface ShownLane {
   /** What is done now, or comes next, with what the child chose and made easier. */
   doing: ComputedRef<DoneAs | undefined>
   figure: ComputedRef<Figure | undefined>
@@ -42,8 +42,8 @@ export function useLaneView(
   publication: Publication,
   track: Course['lanes'][number],
   player: LanePlayer,
-  words: Words,
-): LaneView {
+  words: PlayerWords,
+): ShownLane {
   const { t } = useI18n()
   const { lane, steps } = track
   const { step, next, view, state } = player

@@ -13,7 +13,7 @@ import {
 import { type Publication } from '@esfuerzo/core/publication'
 
 /** A session's words in the language of the page. */
-export interface Words {
+export interface PlayerWords {
   language: ComputedRef<Language>
   /** A text of the library's in that language. */
   phrase: (text: string) => string
@@ -23,7 +23,7 @@ export interface Words {
   section: (section: Publication['sections'][number]) => string
 }
 
-export function useWords(publication: Publication): Words {
+export function useWords(publication: Publication): PlayerWords {
   const { locale } = useI18n()
   const language = computed(() => languageOf([locale.value]))
   const moves = new Map(publication.moves.map((m) => [m.id, m]))

@@ -1,5 +1,5 @@
 import CoreWorker from './core.worker.ts?worker'
-import { workDoor } from './workDoor.ts'
+import { jobDoor } from './jobDoor.ts'
 
 /** The teacher's pages share one door. */
-export const coreDoor = workDoor(() => new CoreWorker({ name: 'esfuerzo-core' }))
+export const coreDoor = jobDoor(() => new CoreWorker({ name: 'esfuerzo-core' }))

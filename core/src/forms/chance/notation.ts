@@ -1,5 +1,5 @@
 import { deviceFaces, type ChanceBlock, type Device } from './schema.ts'
-import { fact, forAll, secondsOf, secondsPattern, secondsText } from '../../notation/facts.ts'
+import { fact, forAll, secondsOf, secondsPattern, printSeconds } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 
 const deviceWords: Record<Device, RegExp> = {
@@ -44,7 +44,7 @@ export const chanceNotation: FormNotation<ChanceBlock> = {
           ? 'until all are done'
           : stop.kind === 'draws'
             ? `${stop.draws} draws`
-            : `for ${secondsText(stop.seconds)}`,
+            : `for ${printSeconds(stop.seconds)}`,
       silent: (stop) => stop.kind === 'cleared',
     }),
     fact<ChanceBlock, ChanceBlock['turns']>({

@@ -1,5 +1,5 @@
 import type { ListBlock } from './schema.ts'
-import { fact, secondsOf, secondsPattern, secondsText } from '../../notation/facts.ts'
+import { fact, secondsOf, secondsPattern, printSeconds } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 import { travelFact } from '../../notation/commonFacts.ts'
 
@@ -23,7 +23,7 @@ export const listNotation: FormNotation<ListBlock> = {
         const match = words.exec(text)
         return match ? secondsOf(match[1]!, match[2]) : undefined
       },
-      print: (n, base) => (base !== undefined ? secondsText(n) : n === 0 ? 'list' : `rest ${secondsText(n)}`),
+      print: (n, base) => (base !== undefined ? printSeconds(n) : n === 0 ? 'list' : `rest ${printSeconds(n)}`),
     }),
     travelFact<ListBlock>(),
   ],

@@ -1,5 +1,5 @@
 import type { TalkBlock } from './schema.ts'
-import { fact, secondsOf, secondsPattern, secondsText } from '../../notation/facts.ts'
+import { fact, secondsOf, secondsPattern, printSeconds } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 
 const words = new RegExp(`^(?:(?:talk|explain|show|drink|water|fetch kit|fetch)\\s*:?\\s*)?${secondsPattern}$`, 'i')
@@ -17,7 +17,7 @@ export const talkNotation: FormNotation<TalkBlock> = {
         const match = words.exec(text)
         return match ? secondsOf(match[1]!, match[2]) : undefined
       },
-      print: (n, base) => (base === undefined ? `talk ${secondsText(n)}` : secondsText(n)),
+      print: (n, base) => (base === undefined ? `talk ${printSeconds(n)}` : printSeconds(n)),
     }),
   ],
 }

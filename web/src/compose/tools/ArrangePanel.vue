@@ -9,7 +9,7 @@ import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../teacher/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
-import { useWork } from '../../workers/useWork.ts'
+import { useJob } from '../../workers/useJob.ts'
 import { useComposer } from '../store.ts'
 import { findingsText } from './findingsText.ts'
 import ToolPanel from './ToolPanel.vue'
@@ -18,7 +18,7 @@ import ToolPanel from './ToolPanel.vue'
 const props = defineProps<{ block: string }>()
 const { t } = useI18n()
 const composer = useComposer()
-const work = useWork(coreDoor, 'arrange', toRef(composer, 'workout'), () => ({ block: props.block }))
+const work = useJob(coreDoor, 'arrange', toRef(composer, 'workout'), () => ({ block: props.block }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
 const names = moveNames(library.moves)
 const stations = computed(() => stationsOf(findBlock(composer.workout, props.block)))

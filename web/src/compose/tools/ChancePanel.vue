@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, toRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { findBlock, findStation, minutesText, moveNames, type BlockOf, type Letter } from '@esfuerzo/core'
+import { findBlock, findStation, minutesText, moveNames, type BlockOf, type LaneLetter } from '@esfuerzo/core'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../teacher/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
-import { useWork } from '../../workers/useWork.ts'
+import { useJob } from '../../workers/useJob.ts'
 import { useComposer } from '../store.ts'
 import RadioBar from './RadioBar.vue'
 import ToolPanel from './ToolPanel.vue'
@@ -15,7 +15,7 @@ const props = defineProps<{ block: string }>()
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
 const composer = useComposer()
-const work = useWork(coreDoor, 'chance', toRef(composer, 'workout'), () => ({ block: props.block }))
+const work = useJob(coreDoor, 'chance', toRef(composer, 'workout'), () => ({ block: props.block }))
 const block = computed(() => findBlock(composer.workout, props.block) as BlockOf<'chance'>)
 const groups = computed(() =>
   (work.current.value ? (work.answer.value ?? []) : []).flatMap((answer) => {
@@ -24,9 +24,9 @@ const groups = computed(() =>
   }),
 )
 /** Whose rows are shown: one group at a time. */
-const chosen = ref<Letter>()
+const chosen = ref<LaneLetter>()
 const shown = computed(() => groups.value.find((g) => g.group.letter === chosen.value) ?? groups.value[0])
-const letter = computed<Letter>({
+const letter = computed<LaneLetter>({
   get: () => shown.value?.group.letter ?? 'A',
   set: (to) => (chosen.value = to),
 })

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { minutesText } from '@esfuerzo/core'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { coreDoor } from '../../workers/coreDoor.ts'
-import { useWork } from '../../workers/useWork.ts'
+import { useJob } from '../../workers/useJob.ts'
 import { useComposer } from '../store.ts'
 import ToolPanel from './ToolPanel.vue'
 
@@ -12,7 +12,7 @@ import ToolPanel from './ToolPanel.vue'
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
 const composer = useComposer()
-const work = useWork(coreDoor, 'finish', toRef(composer, 'workout'), () => ({}))
+const work = useJob(coreDoor, 'finish', toRef(composer, 'workout'), () => ({}))
 const lanes = computed(() =>
   (work.answer.value ?? []).flatMap(({ group: id, finish }) => {
     const group = composer.workout.groups.find((g) => g.id === id)

@@ -6,7 +6,7 @@ import { applyFit, type FitChange } from '@esfuerzo/core/tools'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../teacher/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
-import { useWork } from '../../workers/useWork.ts'
+import { useJob } from '../../workers/useJob.ts'
 import { useComposer } from '../store.ts'
 import { fitText, secondsText } from './fitText.ts'
 import RadioBar from './RadioBar.vue'
@@ -16,7 +16,7 @@ import ToolPanel from './ToolPanel.vue'
 const props = defineProps<{ fill: boolean }>()
 const { t } = useI18n()
 const composer = useComposer()
-const work = useWork(coreDoor, 'fit', toRef(composer, 'workout'), () => ({ fill: props.fill }))
+const work = useJob(coreDoor, 'fit', toRef(composer, 'workout'), () => ({ fill: props.fill }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
 const budget = computed(() => composer.workout.minutes * 60)
 

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const callsEn: FormLabels = {
+export const callsLabels: FormLabels = {
   name: 'Calls',
   about: 'a caller calls, the children do it',
   facts: {

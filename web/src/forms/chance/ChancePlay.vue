@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type PlayOf } from '@esfuerzo/core/publication'
-import { drawn, drawOutcome, startChance, taskDone, tossed, type Outcome } from '@esfuerzo/core/run'
+import { drawn, drawOutcome, startChance, taskDone, tossed, type DrawOutcome } from '@esfuerzo/core/run'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
@@ -20,7 +20,7 @@ const player = computed(() => (props.play.oneByOne ? (game.value.draws % 2) + 1 
 const faceName = (face: string) => t(`player.faces.${face}`)
 const isDone = (row: string) => game.value.done.includes(row)
 
-function onDraw(outcome: Outcome = drawOutcome(game.value, props.play, Math.random)) {
+function onDraw(outcome: DrawOutcome = drawOutcome(game.value, props.play, Math.random)) {
   game.value = drawn(game.value, props.play, outcome)
 }
 function onDone() {

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const chanceEn: FormLabels = {
+export const chanceLabels: FormLabels = {
   name: 'Chance',
   about: 'a coin, cards, a die or a toss say what comes next',
   facts: {

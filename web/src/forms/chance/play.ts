@@ -1,7 +1,7 @@
 import type { FormPlay } from '../formPlay.ts'
 import ChancePlay from './ChancePlay.vue'
 
-export const chancePlay: FormPlay = {
+export const chanceScreen: FormPlay = {
   component: ChancePlay,
   whole: true,
   shows: (step) => step.say.code === 'chance.go',

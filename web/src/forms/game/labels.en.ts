@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const gameEn: FormLabels = {
+export const gameLabels: FormLabels = {
   name: 'Game',
   about: 'told in words, and can grow harder',
   facts: {

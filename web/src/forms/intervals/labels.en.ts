@@ -1,8 +1,8 @@
 import type { FormLabels } from '../labels.ts'
-import { commonEn } from '../common.en.ts'
+import { commonLabels } from '../common.en.ts'
 
 /** What a teacher reads of it in English. */
-export const intervalsEn: FormLabels = {
+export const intervalsLabels: FormLabels = {
   name: 'By the clock',
   about: 'work and rest, laps of all stations',
   facts: {
@@ -11,10 +11,10 @@ export const intervalsEn: FormLabels = {
     lastRest: 'No rest after the very last',
     sideSlots: 'Each side a slot of its own',
     pick: 'The child chooses so many of them',
-    travel: commonEn.facts.travel,
-    betweenLaps: commonEn.facts.betweenLaps,
+    travel: commonLabels.facts.travel,
+    betweenLaps: commonLabels.facts.betweenLaps,
   },
   choices: {
-    betweenLaps: commonEn.choices.betweenLaps,
+    betweenLaps: commonLabels.choices.betweenLaps,
   },
 }

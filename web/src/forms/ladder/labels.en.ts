@@ -1,8 +1,8 @@
 import type { FormLabels } from '../labels.ts'
-import { commonEn } from '../common.en.ts'
+import { commonLabels } from '../common.en.ts'
 
 /** What a teacher reads of it in English. */
-export const ladderEn: FormLabels = {
+export const ladderLabels: FormLabels = {
   name: 'Ladder',
   about: 'one of each, two of each … ten',
   facts: {
@@ -11,10 +11,10 @@ export const ladderEn: FormLabels = {
     by: 'By',
     shape: 'Which way',
     rungs: 'Any row of rungs',
-    unit: commonEn.facts.unit,
+    unit: commonLabels.facts.unit,
   },
   choices: {
     shape: { up: 'Up', down: 'Down', upDown: 'Up and down again' },
-    unit: commonEn.choices.unit,
+    unit: commonLabels.choices.unit,
   },
 }

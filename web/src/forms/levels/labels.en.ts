@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const levelsEn: FormLabels = {
+export const levelsLabels: FormLabels = {
   name: 'Levels',
   about: 'a skill ladder, lower grades its first steps',
   facts: {

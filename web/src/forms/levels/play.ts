@@ -1,7 +1,7 @@
 import type { FormPlay } from '../formPlay.ts'
 import LevelsPlay from './LevelsPlay.vue'
 
-export const levelsPlay: FormPlay = {
+export const levelsScreen: FormPlay = {
   component: LevelsPlay,
   whole: false,
   shows: (step, play) => play?.form === 'levels' && step.kind === 'work',

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const quizEn: FormLabels = {
+export const quizLabels: FormLabels = {
   name: 'Quiz',
   about: 'three questions on the words, the muscle, the form',
   facts: {},

@@ -1,7 +1,7 @@
 import type { FormPlay } from '../formPlay.ts'
 import QuizPlay from './QuizPlay.vue'
 
-export const quizPlay: FormPlay = {
+export const quizScreen: FormPlay = {
   component: QuizPlay,
   whole: true,
   shows: (_, play) => play?.form === 'quiz',

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const relayEn: FormLabels = {
+export const relayLabels: FormLabels = {
   name: 'Relay for two',
   about: 'one works while the other rests, then they change',
   facts: {

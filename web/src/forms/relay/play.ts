@@ -1,7 +1,7 @@
 import type { FormPlay } from '../formPlay.ts'
 import RelayPlay from './RelayPlay.vue'
 
-export const relayPlay: FormPlay = {
+export const relayScreen: FormPlay = {
   component: RelayPlay,
   whole: true,
   shows: (step) => step.say.code === 'relay.other',

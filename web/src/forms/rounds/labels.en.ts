@@ -1,8 +1,8 @@
 import type { FormLabels } from '../labels.ts'
-import { commonEn } from '../common.en.ts'
+import { commonLabels } from '../common.en.ts'
 
 /** What a teacher reads of it in English. */
-export const roundsEn: FormLabels = {
+export const roundsLabels: FormLabels = {
   name: 'Rounds',
   about: 'a circuit by reps, a rest after each round',
   facts: {
@@ -10,10 +10,10 @@ export const roundsEn: FormLabels = {
     restBetween: 'Rest between rounds',
     restStations: 'Rest between stations',
     cap: 'Time cap',
-    travel: commonEn.facts.travel,
-    betweenLaps: commonEn.facts.betweenLaps,
+    travel: commonLabels.facts.travel,
+    betweenLaps: commonLabels.facts.betweenLaps,
   },
   choices: {
-    betweenLaps: commonEn.choices.betweenLaps,
+    betweenLaps: commonLabels.choices.betweenLaps,
   },
 }

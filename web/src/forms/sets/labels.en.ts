@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const setsEn: FormLabels = {
+export const setsLabels: FormLabels = {
   name: 'Sets',
   about: 'three sets of ten, one move at a time',
   facts: {

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const talkEn: FormLabels = {
+export const talkLabels: FormLabels = {
   name: 'Talk',
   about: 'explain, fetch kit, drink',
   row: 'explain, fetch, drink',

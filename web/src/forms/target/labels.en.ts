@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
-export const targetEn: FormLabels = {
+export const targetLabels: FormLabels = {
   name: 'Target',
   about: 'throws at targets, points by distance',
   facts: {

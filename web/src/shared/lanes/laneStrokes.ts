@@ -1,4 +1,4 @@
-import { type Letter } from '@esfuerzo/core'
+import { type LaneLetter } from '@esfuerzo/core'
 
 /** How a group's painted line is drawn: told by stroke and letter as well as by colour. */
 export interface LaneStroke {
@@ -13,7 +13,7 @@ export interface LaneStroke {
 const one = (width: number) => [{ width, offset: 0 }]
 
 /** One line a letter: solid, dashed, double, dotted, dash-dot, wide. */
-export const laneStrokes: Record<Letter, LaneStroke> = {
+export const laneStrokes: Record<LaneLetter, LaneStroke> = {
   A: { color: 'var(--lane-A)', strokes: one(3), dash: '' },
   B: { color: 'var(--lane-B)', strokes: one(3), dash: '7 4' },
   C: {
@@ -29,4 +29,4 @@ export const laneStrokes: Record<Letter, LaneStroke> = {
   F: { color: 'var(--lane-F)', strokes: one(5), dash: '' },
 }
 
-export const laneStroke = (letter: string): LaneStroke => laneStrokes[letter as Letter] ?? laneStrokes.F
+export const laneStroke = (letter: string): LaneStroke => laneStrokes[letter as LaneLetter] ?? laneStrokes.F

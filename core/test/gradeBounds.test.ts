@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { blockLines, type Line } from '../src/bounds/blockLines.ts'
-import { gradeLines } from '../src/bounds/gradeLines.ts'
+import { blockBounds, type Bound } from '../src/bounds/blockBounds.ts'
+import { gradeBounds } from '../src/bounds/gradeBounds.ts'
 import { timeline, type Workout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
-import { fillLines } from '../src/fit/fillLines.ts'
+import { fillBounds } from '../src/fit/fillBounds.ts'
 import { library } from './sessions.ts'
 
 /** A block of the main part for one group, and how near it comes to each line. */
@@ -15,8 +15,8 @@ function uses(groups: string, ...lines: string[]) {
 function usesOf(workout: Workout) {
   const [block] = workout.sections[0]!.blocks
   const [group] = workout.groups
-  const list = blockLines(block!, group!, timeline(workout, group!.id, library), library)
-  return (line: Line) => {
+  const list = blockBounds(block!, group!, timeline(workout, group!.id, library), library)
+  return (line: Bound) => {
     const use = list.find((u) => u.line === line)
     return use && [use.value, use.most]
   }
@@ -25,9 +25,9 @@ function usesOf(workout: Workout) {
 describe('the lines of the grades', () => {
   // Common practice, no source; landings after Johnson et al. 2011, from memory, scaled by grade.
   it('are those of the lowest grade', () => {
-    expect(gradeLines({ grades: [1, 2] })).toMatchObject({ work: 30, workPerRest: 1, landings: 50 })
-    expect(gradeLines({ grades: [2, 3] })).toMatchObject({ work: 40, workPerRest: 1.5, vigorousSeconds: 720 })
-    expect(gradeLines({ grades: [4, 5, 6] })).toMatchObject({ work: 60, workPerRest: 2, hardLandings: 50 })
+    expect(gradeBounds({ grades: [1, 2] })).toMatchObject({ work: 30, workPerRest: 1, landings: 50 })
+    expect(gradeBounds({ grades: [2, 3] })).toMatchObject({ work: 40, workPerRest: 1.5, vigorousSeconds: 720 })
+    expect(gradeBounds({ grades: [4, 5, 6] })).toMatchObject({ work: 60, workPerRest: 2, hardLandings: 50 })
   })
 
   it('clocked vigorous work: at a stretch and to one of rest', () => {
@@ -78,7 +78,7 @@ describe('the lines of the grades', () => {
 describe('how far a session may be filled', () => {
   const blockFor = (groups: string, line: string) => {
     const { workout } = parse([`groups ${groups}`, '## Main part', line, 'plank', 'squat'].join('\n'), library)
-    return fillLines(workout.sections[0]!.blocks[0]!, workout.groups[0]!)
+    return fillBounds(workout.sections[0]!.blocks[0]!, workout.groups[0]!)
   }
 
   it('a slot up to the grade’s line whatever is done in it, a rest up to the work', () => {

@@ -10,14 +10,14 @@ import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { cellAt } from '../session/station.ts'
-import { gradeLines, loadedSets, shortSprints, vigorousMet } from './gradeLines.ts'
+import { gradeBounds, loadedSets, shortSprints, vigorousMet } from './gradeBounds.ts'
 
-export type Line =
+export type Bound =
   'work' | 'workPerRest' | 'vigorousSeconds' | 'loadedSets' | 'changeOver' | 'landings' | 'hardLandings'
 
 /** How near a block comes to a grade's line. Landings are a whole session's line: a block's are its share of them. */
-export interface LineUse {
-  line: Line
+export interface BoundUse {
+  line: Bound
   value: number
   most: number
 }
@@ -28,16 +28,16 @@ export interface LineUse {
  * @param steps the block's, timed for the group
  * @example a circuit of 40/20 for K–1 has work at 40 of 30 and workPerRest at 2 of 1
  */
-export function blockLines(
+export function blockBounds(
   block: Block,
   group: Group,
   steps: readonly Step[],
   library: Library,
   pace = defaultPace(group),
-): LineUse[] {
-  const lines = gradeLines(group)
+): BoundUse[] {
+  const lines = gradeBounds(group)
   const seconds = steps.reduce((sum, s) => sum + s.seconds.typical, 0)
-  const uses = clockLines(block, group, seconds, library, pace)
+  const uses = clockBounds(block, group, seconds, library, pace)
   const sets = setsOf(block, group.id)
   if (sets !== undefined) uses.push({ line: 'loadedSets', value: sets, most: loadedSets })
   const { landings, hardLandings } = totals(steps, group, library, pace).session
@@ -66,10 +66,10 @@ function setsOf(block: Block, groupId: string): number | undefined {
  *
  * @param seconds the whole block's
  */
-export function clockLines(block: Block, group: Group, seconds: number, library: Library, pace: number): LineUse[] {
+export function clockBounds(block: Block, group: Group, seconds: number, library: Library, pace: number): BoundUse[] {
   const clock = traitsOf(block).clock?.(block, group.id)
   if (!clock || stationsOf(block).length === 0) return []
-  const lines = gradeLines(group)
+  const lines = gradeBounds(group)
   const { laps, lapRest, pick } = clock
   const uses = { work: 0, workPerRest: 0, changeOver: 0 }
   const turns = laps.map((_, l) =>

@@ -22,7 +22,7 @@ export interface Sheet {
 }
 
 /** What is worked out beside the event loop, and what comes back: each work by its name. */
-export interface Works {
+export interface Jobs {
   /** What is sent home of a session. */
   snapshot: { asked: Draft; answer: Snapshot }
   /** A sheet of a session as it is now, as PDF. */
@@ -30,7 +30,7 @@ export interface Works {
   /** A sheet of what was sent home. */
   sentSheet: { asked: { body: string; sheet: Sheet }; answer: Uint8Array }
 }
-export type WorkName = keyof Works
+export type JobName = keyof Jobs
 
 async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Promise<Uint8Array> {
   const all = publication.lanes.map((l) => l.id)
@@ -43,7 +43,7 @@ async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Prom
 }
 
 /** How each is done, for a worker to run. */
-export const works: { [N in WorkName]: (asked: Works[N]['asked'], library: Library) => Promise<Works[N]['answer']> } = {
+export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library) => Promise<Jobs[N]['answer']> } = {
   snapshot: async ({ document, schoolNote }, library) => snapshotOf(document, library, schoolNote),
   draftSheet: ({ draft, sheet }, library) => pdfOf(publish(draft.document, library, draft.schoolNote), sheet),
   sentSheet: ({ body, sheet }) => pdfOf(publicationSchema.parse(JSON.parse(body)), sheet),

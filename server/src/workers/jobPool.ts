@@ -3,8 +3,8 @@ import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 import { ProblemError } from '@esfuerzo/core'
 import { ServerError } from '../http/serverError.ts'
-import type { Outcome, Task } from './worker.ts'
-import type { WorkName, Works } from './works.ts'
+import type { JobOutcome, Task } from './worker.ts'
+import type { JobName, Jobs } from './jobs.ts'
 
 /** Bounds of one piece of work (ours): whatever a session may be takes a fraction of them. */
 const bounds = {
@@ -19,14 +19,14 @@ const bounds = {
 }
 
 /** Where long work is done, so that nobody waits for somebody else's. */
-export interface WorkPool {
+export interface JobPool {
   /**
    * @param owner whose work it is: a teacher's or a link's id. Nobody has more than a few pieces in the queue
    * @throws {ProblemError} as the work does
    * @throws {ServerError} `busy` where others are before it for too long, `too-many-tries` where the owner's own are,
    *   `too-dear` where it takes more time or memory than any session needs
    */
-  run: <N extends WorkName>(name: N, asked: Works[N]['asked'], owner: string) => Promise<Works[N]['answer']>
+  run: <N extends JobName>(name: N, asked: Jobs[N]['asked'], owner: string) => Promise<Jobs[N]['answer']>
   close: () => Promise<void>
 }
 
@@ -35,7 +35,7 @@ const isSource = import.meta.url.endsWith('.ts')
 const filename = fileURLToPath(new URL(isSource ? './worker.ts' : './worker.js', import.meta.url))
 
 /** Threads are started when they are first needed; one core is left to the requests. */
-export function openWorkPool(): WorkPool {
+export function openJobPool(): JobPool {
   const pool = new Piscina({
     filename,
     ...(isSource && { execArgv: ['--import', 'tsx'] }),
@@ -52,13 +52,13 @@ export function openWorkPool(): WorkPool {
     else waiting.delete(owner)
   }
   return {
-    async run<N extends WorkName>(name: N, asked: Works[N]['asked'], owner: string) {
+    async run<N extends JobName>(name: N, asked: Jobs[N]['asked'], owner: string) {
       if ((waiting.get(owner) ?? 0) >= bounds.eachOwner[name]) throw new ServerError('too-many-tries')
       count(owner, 1)
       const begun = new Int32Array(new SharedArrayBuffer(4))
       const task: Task<N> = { name, asked, begun }
       try {
-        const outcome = (await pool.run(task, { signal: AbortSignal.timeout(bounds.patience) })) as Outcome<N>
+        const outcome = (await pool.run(task, { signal: AbortSignal.timeout(bounds.patience) })) as JobOutcome<N>
         if ('problems' in outcome) throw new ProblemError(outcome.problems)
         return outcome.answer
       } catch (error) {

@@ -33,7 +33,7 @@ export interface GroupChance {
 }
 
 /** What is asked of a worker, and what comes back: each work by its name. */
-export interface Works {
+export interface Jobs {
   fit: { asked: { fill: boolean }; answer: FitAnswer }
   arrange: { asked: { block: string }; answer: ArrangeAnswer }
   finish: { asked: Record<never, never>; answer: GroupFinish[] }
@@ -41,15 +41,15 @@ export interface Works {
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
-export type WorkName = keyof Works
+export type JobName = keyof Jobs
 
 type Report = (share: number) => void
-type Work<N extends WorkName> = (
+type Work<N extends JobName> = (
   workout: Workout,
-  asked: Works[N]['asked'],
+  asked: Jobs[N]['asked'],
   library: Library,
   report: Report,
-) => Works[N]['answer']
+) => Jobs[N]['answer']
 
 /** One report out of several groups' reports. */
 const inPart =
@@ -58,7 +58,7 @@ const inPart =
     report((n + share) / of)
 
 /** How each is done: pure computation over a session, for a worker to run. */
-export const works: { [N in WorkName]: Work<N> } = {
+export const jobs: { [N in JobName]: Work<N> } = {
   clickTrack: (workout, { group }, library, report) => {
     const steps = timeline(workout, group, library)
     // A little silence after the last bell, so that it is heard whole.

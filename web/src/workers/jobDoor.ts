@@ -1,7 +1,7 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink'
 import { ProblemError, type Workout } from '@esfuerzo/core'
 import type { Door } from './core.worker.ts'
-import type { WorkName, Works } from './works.ts'
+import type { JobName, Jobs } from './jobs.ts'
 
 /** What the door needs of a worker: the browser's, or a stand-in in tests. */
 export type Thread = Parameters<typeof wrap>[0] & { terminate(): void; onerror?: unknown }
@@ -13,19 +13,19 @@ export interface RunOptions {
   onProgress?: (share: number) => void
 }
 
-export interface WorkDoor {
+export interface JobDoor {
   /**
    * Runs a work over a session in a worker.
    *
    * @throws {ProblemError} what the work found wrong with the session
    * @throws {DOMException} `AbortError` when it was cancelled
    */
-  run: <N extends WorkName>(
+  run: <N extends JobName>(
     name: N,
     workout: Workout,
-    asked: Works[N]['asked'],
+    asked: Jobs[N]['asked'],
     options?: RunOptions,
-  ) => Promise<Works[N]['answer']>
+  ) => Promise<Jobs[N]['answer']>
   /** Has a worker stand by, so that the next work begins at once. */
   warm: () => void
   /** Ends every worker. */
@@ -38,7 +38,7 @@ interface Hand {
 }
 
 /** The one way from the page to heavy work. @param makeThread starts a worker that exposes {@link Door} */
-export function workDoor(makeThread: () => Thread): WorkDoor {
+export function jobDoor(makeThread: () => Thread): JobDoor {
   let spare: Hand | undefined
   const busy = new Set<Hand>()
   const make = (): Hand => {
@@ -56,7 +56,7 @@ export function workDoor(makeThread: () => Thread): WorkDoor {
     async run(name, workout, asked, { signal, onProgress } = {}) {
       signal?.throwIfAborted()
       const hand = spare ?? make()
-      // Another stands by while this one works.
+      // Another stands by while this one jobs.
       spare = make()
       busy.add(hand)
       let onAbort = () => {}
@@ -82,7 +82,7 @@ export function workDoor(makeThread: () => Thread): WorkDoor {
         busy.delete(hand)
         if (spare) end(spare)
         spare = hand
-        return outcome.answer as Works[typeof name]['answer']
+        return outcome.answer as Jobs[typeof name]['answer']
       } catch (error) {
         end(hand)
         throw error

@@ -3,8 +3,8 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
 import { newWorkout, ProblemError, setDetails, type Workout } from '@esfuerzo/core'
 import { library } from '../src/teacher/library.ts'
-import { useWork } from '../src/workers/useWork.ts'
-import { workDoor, type Thread } from '../src/workers/workDoor.ts'
+import { useJob } from '../src/workers/useJob.ts'
+import { jobDoor, type Thread } from '../src/workers/jobDoor.ts'
 
 const session = newWorkout('Springs', [[0, 1]], 20, library.version)
 
@@ -44,7 +44,7 @@ function stage() {
 const soon = (holds: () => boolean) => vi.waitFor(() => expect(holds()).toBe(true))
 const doors: { close: () => void }[] = []
 const doorOf = (make: () => Thread) => {
-  const door = workDoor(make)
+  const door = jobDoor(make)
   doors.push(door)
   return door
 }
@@ -108,7 +108,7 @@ describe('a work that follows the session', () => {
     const door = doorOf(make)
     const workout = shallowRef(session)
     const scope = effectScope()
-    const work = scope.run(() => useWork(door, 'arrange', workout, () => ({ block: 'b2' })))!
+    const work = scope.run(() => useJob(door, 'arrange', workout, () => ({ block: 'b2' })))!
     return { threads, workout, work, scope }
   }
 
@@ -145,14 +145,14 @@ describe('a work that follows the session', () => {
   })
 })
 
-describe('the works themselves', () => {
+describe('the jobs themselves', () => {
   it('are what the core says, group by group', async () => {
-    const { works } = await import('../src/workers/works.ts')
+    const { jobs } = await import('../src/workers/jobs.ts')
     const shares: number[] = []
-    const finish = works.finish(session, {}, library, (share) => shares.push(share))
+    const finish = jobs.finish(session, {}, library, (share) => shares.push(share))
     expect(finish.map((f) => f.group)).toEqual(session.groups.map((g) => g.id))
     expect(shares.at(-1)).toBe(1)
-    expect(works.chance(session, { block: 'b2' }, library, () => {})).toEqual([])
-    expect(works.fit(session, { fill: false }, library, () => {}).kind).toBe('fits')
+    expect(jobs.chance(session, { block: 'b2' }, library, () => {})).toEqual([])
+    expect(jobs.fit(session, { fill: false }, library, () => {}).kind).toBe('fits')
   })
 })

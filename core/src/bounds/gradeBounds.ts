@@ -1,7 +1,7 @@
 import { lowestGrade, type Group } from '../terms/group.ts'
 
 /** How much is enough for a grade. A group is held to the lines of its lowest grade. */
-export interface GradeLines {
+export interface GradeBounds {
   /** Seconds of clocked vigorous work at a stretch. Common practice, no source. */
   work: number
   /** Seconds of clocked vigorous work to one of rest. Common practice, no source. */
@@ -14,16 +14,16 @@ export interface GradeLines {
   hardLandings: number
 }
 
-const k1: GradeLines = { work: 30, workPerRest: 1, vigorousSeconds: 8 * 60, landings: 50, hardLandings: 15 }
-const grade23: GradeLines = { work: 40, workPerRest: 1.5, vigorousSeconds: 12 * 60, landings: 80, hardLandings: 30 }
-const grade46: GradeLines = { work: 60, workPerRest: 2, vigorousSeconds: 20 * 60, landings: 100, hardLandings: 50 }
+const k1: GradeBounds = { work: 30, workPerRest: 1, vigorousSeconds: 8 * 60, landings: 50, hardLandings: 15 }
+const grade23: GradeBounds = { work: 40, workPerRest: 1.5, vigorousSeconds: 12 * 60, landings: 80, hardLandings: 30 }
+const grade46: GradeBounds = { work: 60, workPerRest: 2, vigorousSeconds: 20 * 60, landings: 100, hardLandings: 50 }
 
 /**
  * The lines of a group's lowest grade.
  *
- * @example gradeLines({ grades: [1, 2] }).work // 30
+ * @example gradeBounds({ grades: [1, 2] }).work // 30
  */
-export function gradeLines(group: Pick<Group, 'grades'>): GradeLines {
+export function gradeBounds(group: Pick<Group, 'grades'>): GradeBounds {
   const grade = lowestGrade(group)
   return grade <= 1 ? k1 : grade <= 3 ? grade23 : grade46
 }

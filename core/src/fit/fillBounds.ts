@@ -1,4 +1,4 @@
-import { gradeLines } from '../bounds/gradeLines.ts'
+import { gradeBounds } from '../bounds/gradeBounds.ts'
 import type { Block } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
@@ -10,11 +10,11 @@ import type { Group } from '../terms/group.ts'
  *
  * @example a circuit of 30/40 for grades 4–6: [[30, 60], [10, 0]]
  */
-export function fillLines(block: Block, group: Group): [value: number, most: number][] {
+export function fillBounds(block: Block, group: Group): [value: number, most: number][] {
   const laps = traitsOf(block).clock?.(block, group.id).laps
   if (!laps) return []
   return [
-    [Math.max(...laps.map((lap) => lap.work)), gradeLines(group).work],
+    [Math.max(...laps.map((lap) => lap.work)), gradeBounds(group).work],
     [Math.max(...laps.map((lap) => lap.rest - lap.work)), 0],
   ]
 }

@@ -1,12 +1,12 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { ProblemError, type Workout } from '@esfuerzo/core'
 import { problemText } from '../teacher/i18n.ts'
-import type { WorkDoor } from './workDoor.ts'
-import type { WorkName, Works } from './works.ts'
+import type { JobDoor } from './jobDoor.ts'
+import type { JobName, Jobs } from './jobs.ts'
 
-export interface WorkView<N extends WorkName> {
+export interface JobView<N extends JobName> {
   /** The last answer; it may be for an older document, see `current`. */
-  answer: ShallowRef<Works[N]['answer'] | undefined>
+  answer: ShallowRef<Jobs[N]['answer'] | undefined>
   /** Whether the answer is for the document as it is now: only then may it be applied. */
   current: ComputedRef<boolean>
   running: Ref<boolean>
@@ -25,13 +25,13 @@ const pause = 250
  * A work that follows a document: it begins anew when the document or what is asked changes, and ends what it was doing.
  * An answer that comes for an older document is dropped.
  */
-export function useWork<N extends WorkName>(
-  door: WorkDoor,
+export function useJob<N extends JobName>(
+  door: JobDoor,
   name: N,
   workout: Ref<Workout>,
-  asked: () => Works[N]['asked'],
-): WorkView<N> {
-  const answer: WorkView<N>['answer'] = shallowRef()
+  asked: () => Jobs[N]['asked'],
+): JobView<N> {
+  const answer: JobView<N>['answer'] = shallowRef()
   const answered = shallowRef<Workout>()
   const running = ref(false)
   const progress = ref(0)
