@@ -58,7 +58,6 @@ export {
   settingsDocument,
   settingsSchema,
   warmUpStyles,
-  zoneSchema,
   type Policy,
   type Settings,
 } from './terms/settings.ts'
@@ -100,3 +99,4 @@ export { languageOf, languages, phrasesIn, type Language, type Phrases } from '.
 export { problemsInEnglish } from './words/en/problems.ts'
 export { problemSentence, problemText } from './words/problems.ts'
 export { type ProblemWords } from './words/problemWords.ts'
+export { zoneSchema } from './terms/zone.ts'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
-import { repsOfCard, type ChanceGame } from '../src/run/chanceGame.ts'
+import { type ChanceGame } from '../src/run/chanceGame.ts'
+import { repsOfCard } from '../src/terms/chanceThings.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { drawn, drawOutcome, startChance, taskDone, type DrawOutcome } from '@esfuerzo/core/run'
 

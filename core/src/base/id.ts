@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { rule } from './problem.ts'
 
-/** Ids inside a document and in the library: a letter, then laneLetters, digits and hyphens, at most 48. */
+/** Ids inside a document and in the library: a letter, then letters, digits and hyphens, at most 48. */
 export const idSchema = z.string().regex(/^[a-z][a-zA-Z0-9-]{0,47}$/, rule('id'))
 
 /**

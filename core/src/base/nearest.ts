@@ -1,5 +1,5 @@
 /**
- * How many laneLetters must be put in, taken out, changed or swapped with their neighbour to make one text the other
+ * How many letters must be put in, taken out, changed or swapped with their neighbour to make one text the other
  * (optimal string alignment). Given up above a bound, so that it takes time in proportion to the text.
  *
  * @param most distances above this come back as `most + 1`
@@ -26,7 +26,7 @@ export function lettersApart(a: string, b: string, most: number): number {
   return Math.min(row[b.length]!, most + 1)
 }
 
-/** Which laneLetters a text has, a bit each; what is no letter of a to z shares the last bits. */
+/** Which letters a text has, a bit each; what is no letter of a to z shares the last bits. */
 function letterSet(text: string): number {
   let set = 0
   for (let i = 0; i < text.length; i++) {
@@ -44,7 +44,7 @@ function bits(set: number): number {
 
 const letterSets = new WeakMap<ReadonlyMap<string, unknown>, Uint32Array>()
 
-/** The laneLetters of every name, in order, worked out once. */
+/** The letters of every name, in order, worked out once. */
 function setsOf(names: ReadonlyMap<string, unknown>): Uint32Array {
   let sets = letterSets.get(names)
   if (!sets) {
@@ -58,7 +58,7 @@ function setsOf(names: ReadonlyMap<string, unknown>): Uint32Array {
 const longest = 40
 
 /**
- * The names most like a typed one: those that hold all its words first, then the fewest laneLetters apart.
+ * The names most like a typed one: those that hold all its words first, then the fewest letters apart.
  *
  * @param names in plain form, with what each stands for
  * @param count how many at most

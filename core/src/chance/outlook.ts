@@ -10,7 +10,8 @@ import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Face } from '../session/station.ts'
-import { cardValues, chanceModel, type ChanceModel, type ChanceRow } from '../timing/games/chanceModel.ts'
+import { chanceModel, type ChanceModel, type ChanceRow } from '../timing/games/chanceModel.ts'
+import { cardValues, tossed } from '../terms/chanceThings.ts'
 import { binomial, certain, mixed, spreadOf, type Chances, type Spread } from '../distribution/chances.ts'
 import { callsOf, clearedDraws, firstCleared, sumOfCards, sumOfDraws } from '../distribution/draws.ts'
 import { gameSeconds, playedChances } from '../timing/games/gameSeconds.ts'
@@ -88,7 +89,7 @@ function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[
   if (device === 'toss') {
     return faces.flatMap(({ face, rows }) =>
       rows.map(({ station, unit }, r): LineOutlook => {
-        const reps = over((n) => binomial(5 * Math.max(0, Math.ceil((n - r) / rows.length)), 0.5))
+        const reps = over((n) => binomial(tossed * Math.max(0, Math.ceil((n - r) / rows.length)), 0.5))
         return { face, stations: [station.id], unit, amount: spreadOf(reps), never: reps[0]! }
       }),
     )

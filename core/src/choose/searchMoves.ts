@@ -59,7 +59,7 @@ export function searchMoves(moves: Iterable<Move>, typed: string): Move[] {
   return (found.length ? found : misspelt(list, words)).sort((a, b) => a.rank - b.rank).map((f) => f.move)
 }
 
-/** Moves of whose names each typed word is a few laneLetters away; the fewer, the better the rank. */
+/** Moves of whose names each typed word is a few letters away; the fewer, the better the rank. */
 function misspelt(moves: readonly Move[], typed: readonly string[]): { move: Move; rank: number }[] {
   return moves.flatMap((move) => {
     if (move.retired) return []

@@ -1,5 +1,5 @@
 /** Kilograms in an avoirdupois pound, exactly (international yard and pound agreement, 1959). */
-const kgPerPound = 0.45359237
+export const kgPerPound = 0.45359237
 /** Litres in a US liquid gallon, exactly: 231 cubic inches of 25.4 mm. */
 const litresPerGallon = 3.785411784
 

@@ -1,3 +1,4 @@
+import { kgPerPound } from '../load/units.ts'
 import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
 import type { Unit } from '../terms/dose.ts'
@@ -35,8 +36,8 @@ export interface CellWords {
 }
 
 const loadPattern = /(?<![\p{L}\p{N}.,])(\d{1,2}(?:[.,]\d{1,2})?) ?(kg|kilos?|g|grams?|lbs?|pounds?)(?![\p{L}\p{N}])/iu
-/** Kilograms of each unit; the pound of 1959 (international yard and pound agreement). */
-const kilograms: Record<string, number> = { k: 1, g: 0.001, l: 0.45359237, p: 0.45359237 }
+/** Kilograms of each unit. */
+const kilograms: Record<string, number> = { k: 1, g: 0.001, l: kgPerPound, p: kgPerPound }
 const tempoWords: [RegExp, Tempo][] = [
   [/(?:\bat )?(?:their |your |an )?\bown (?:pace|speed|time)\b/i, 'own'],
   [/\b(?:slow(?:ly)?)\b/i, 'slow'],

@@ -1,3 +1,4 @@
+import { goesOnPairs } from './pair.ts'
 import { mapGroups, valueFor, type Scope } from '../terms/perGroup.ts'
 import type { Block, BlockOf, Form } from '../session/forms.ts'
 import type { Fact } from './facts.ts'
@@ -50,10 +51,8 @@ export const factsOf = (block: Block): Fact<Block>[] => notationOf(block.form).f
 /** A line's facts: pairs of work and rest one after the other are one. */
 export function factTexts(line: string): string[] {
   const texts: string[] = []
-  const isPair = (text: string | undefined) => text !== undefined && /\d\s*s?\s*\/\s*\d+\s*s?$/i.test(text)
   for (const { base } of segments(plainMarks(line), ',;·')) {
-    if (isPair(texts.at(-1)) && /^\d+\s*s?\s*\/\s*\d+\s*s?$/i.test(base.text))
-      texts.push(`${texts.pop()}, ${base.text}`)
+    if (goesOnPairs(texts.at(-1) ?? '', base.text)) texts.push(`${texts.pop()}, ${base.text}`)
     else texts.push(base.text)
   }
   return texts

@@ -9,7 +9,7 @@ export interface Named {
   version?: string
 }
 
-/** A text as names are compared: small laneLetters, no marks, words in the singular. */
+/** A text as names are compared: small letters, no marks, words in the singular. */
 export function plainName(text: string): string {
   const known = plainNames.get(text)
   if (known !== undefined) return known

@@ -1,3 +1,4 @@
+import { goesOnPairs } from './pair.ts'
 import { newBlock, forms, type Block, type Form } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { canonical, type PerGroup } from '../terms/perGroup.ts'
@@ -18,15 +19,12 @@ export interface OpenedBlock {
   problems: TextProblem[]
 }
 
-const isPair = (text: string) => /^\d{1,4}\s*s?\s*\/\s*\d{1,4}\s*s?$/i.test(text)
-const endsInPair = (text: string) => /\d\s*s?\s*\/\s*\d{1,4}\s*s?$/i.test(text)
-
 /** Pairs of work and rest one after the other are one fact: a pair a lap. */
 function joinedPairs(list: Segment[]): Segment[] {
   const joined: Segment[] = []
   for (const segment of list) {
     const last = joined.at(-1)
-    if (last && last.own.length === 0 && endsInPair(last.base.text) && isPair(segment.base.text)) {
+    if (last && last.own.length === 0 && goesOnPairs(last.base.text, segment.base.text)) {
       joined[joined.length - 1] = {
         base: { text: `${last.base.text}, ${segment.base.text}`, at: last.base.at },
         own: segment.own,

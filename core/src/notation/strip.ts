@@ -105,7 +105,7 @@ export function stripBlock(
 }
 
 /**
- * A session without what a whiteboard text cannot say: ids, laneLetters and ages, pins, story names, focus, records, kit,
+ * A session without what a whiteboard text cannot say: ids, letters and ages, pins, story names, focus, records, kit,
  * words to learn, links, seeds, what goes without saying. What `parse(print(w))` gives.
  *
  * @param library whose version it gets

@@ -1,3 +1,4 @@
+import { repsOfCard, tossed } from '../terms/chanceThings.ts'
 import type { PlayedTurn, PlayOf } from '../publication/playSchema.ts'
 
 type ChancePlay = PlayOf<'chance'>
@@ -33,9 +34,6 @@ export interface ChanceGame {
   over: boolean
 }
 
-/** Five things are tossed over the line. */
-export const tossed = 5
-
 export const startChance = (play: ChancePlay): ChanceGame => ({
   draws: 0,
   done: [],
@@ -65,9 +63,6 @@ export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, ra
 }
 
 const nameOf = ({ face, value }: DrawOutcome) => `${face} ${value}`
-
-/** Reps of a card: its number; ace one, pictures ten. Ours, as the timing counts them. */
-export const repsOfCard = (value: number): number => Math.min(10, value)
 
 /**
  * The game after a draw. A face whose rows are all done asks for nothing where the sheet is to be cleared: that is

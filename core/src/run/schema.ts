@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { rule } from '../base/problem.ts'
+import { zoneSchema } from '../terms/zone.ts'
 import type { DocumentKind } from '../documents/document.ts'
 import { unitSchema } from '../terms/dose.ts'
 import { idSchema } from '../base/id.ts'
@@ -85,10 +86,7 @@ export const runSchema = z.strictObject({
   startedAt: momentSchema,
   finishedAt: momentSchema,
   /** The device's IANA time zone. */
-  zone: z
-    .string()
-    .max(64)
-    .regex(/^[A-Za-z0-9_+\-/]+$/, rule('timeZone')),
+  zone: zoneSchema,
   steps: z.strictObject({ done: stepsSchema, skipped: stepsSchema, easier: stepsSchema }),
   /** Whether it went to its end or was stopped before; version 1 did not say. */
   ended: z.enum(['whole', 'early']).optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rule } from '../base/problem.ts'
+import { zoneSchema } from './zone.ts'
 import type { DocumentKind } from '../documents/document.ts'
 import { defaultGradeNames } from './group.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
@@ -15,13 +15,6 @@ export const policySchema = z.strictObject({
   warmUp: z.enum(warmUpStyles),
 })
 export type Policy = z.infer<typeof policySchema>
-
-/** IANA names only: laneLetters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is asked where a clock is at hand. */
-export const zoneSchema = z
-  .string()
-  .min(1)
-  .max(64)
-  .regex(/^[A-Za-z0-9_+\-/]+$/, rule('timeZone'))
 
 export const settingsFormat = 'esfuerzo.settings'
 

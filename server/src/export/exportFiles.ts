@@ -1,3 +1,4 @@
+import { fileTitle } from '@esfuerzo/core/cues'
 import type { Knex } from 'knex'
 import Papa from 'papaparse'
 import { movesFile } from '@esfuerzo/core'
@@ -24,16 +25,7 @@ results/runs.csv      the same as a table, one result a line
 const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`
 
 /** A name for a file: letters and digits of the title, then the id's beginning, so that none stands twice. */
-const fileName = (title: string, id: string) =>
-  `${
-    title
-      .normalize('NFD')
-      .replace(/\p{M}/gu, '')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 60) || 'session'
-  }-${id.slice(0, 8)}`
+const fileName = (title: string, id: string) => `${fileTitle(title)}-${id.slice(0, 8)}`
 
 /** Runs as a table: a line a result, or one line where a run has none. */
 function runsTable(runs: readonly { title: string; run: Run }[]): string {

@@ -1,5 +1,6 @@
 import { ProblemError, readWorkoutText, referenceProblems, type Workout } from '@esfuerzo/core'
-import { fileTitle, saveFile } from '../shared/saveFile.ts'
+import { saveFile } from '../shared/saveFile.ts'
+import { fileTitle } from '@esfuerzo/core/cues'
 import { library } from '../teacher/library.ts'
 
 /**

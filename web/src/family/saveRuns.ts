@@ -1,5 +1,6 @@
 import { type Run } from '@esfuerzo/core/run'
-import { fileTitle, saveFile } from '../shared/saveFile.ts'
+import { saveFile } from '../shared/saveFile.ts'
+import { fileTitle } from '@esfuerzo/core/cues'
 
 /** Runs as files a family can keep and hand on, one a lane: the same documents the server is sent. */
 export function saveRuns(title: string, runs: readonly Run[]): void {

@@ -2,7 +2,8 @@
 import { toString } from 'qrcode'
 import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { fileTitle, saveContent } from '../shared/saveFile.ts'
+import { saveContent } from '../shared/saveFile.ts'
+import { fileTitle } from '@esfuerzo/core/cues'
 
 /** A link as a QR code: on the screen, or as a picture for a sheet or a door. */
 const props = defineProps<{ link: string; title: string }>()

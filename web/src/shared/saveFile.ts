@@ -11,17 +11,3 @@ export function saveContent(name: string, content: BlobPart, type: string): void
 /** Hands a document to the browser as a JSON file to keep. */
 export const saveFile = (name: string, document_: unknown): void =>
   saveContent(name, `${JSON.stringify(document_, null, 1)}\n`, 'application/json')
-
-/**
- * A title as the beginning of a file's name: letters and digits without marks, dashes between.
- *
- * @example fileTitle('Captain’s orders') // 'captain-s-orders'
- */
-export const fileTitle = (title: string): string =>
-  title
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'session'

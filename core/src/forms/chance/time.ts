@@ -1,4 +1,5 @@
-import { cardValues, chanceModel, type ChanceModel } from '../../timing/games/chanceModel.ts'
+import { chanceModel, type ChanceModel } from '../../timing/games/chanceModel.ts'
+import { cardValues } from '../../terms/chanceThings.ts'
 import { quantile } from '../../distribution/chances.ts'
 import { gameSeconds } from '../../timing/games/gameSeconds.ts'
 import type { ChanceBlock } from './schema.ts'

@@ -1,3 +1,4 @@
+import { cardValues, tossed, tossValues } from '../../terms/chanceThings.ts'
 import { changeSeconds, changeSpan, type Stance } from '../changeOver.ts'
 import { countedWork, doseTaken, isByClock, unitTaken } from '../countedWork.ts'
 import { defaultOf } from '../defaults.ts'
@@ -14,14 +15,8 @@ const drawSeconds: Record<ChanceBlock['device'], number> = {
   coin: defaultOf('coinDraw'),
   cards: defaultOf('cardDraw'),
   dice: defaultOf('throwOne'),
-  toss: 5 * defaultOf('throwOne') + defaultOf('collect'),
+  toss: tossed * defaultOf('throwOne') + defaultOf('collect'),
 }
-
-/** The number a card asks for: its own; ace one, pictures ten. Ours. */
-export const cardValues = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 10, 10, 10]
-
-/** The numbers a toss of five asks for on a side. */
-const tossValues = [0, 1, 2, 3, 4, 5]
 
 export interface ChanceRow {
   station: Station

@@ -1,4 +1,5 @@
-import { cardValues, type ChanceModel } from './chanceModel.ts'
+import { type ChanceModel } from './chanceModel.ts'
+import { cardValues, tossed } from '../../terms/chanceThings.ts'
 import { binomial, certain, type Chances } from '../../distribution/chances.ts'
 import { sumOfCards } from '../../distribution/draws.ts'
 import { playGame, type PlayedGame } from './playGame.ts'
@@ -39,7 +40,7 @@ function exactSeconds(model: ChanceModel): Chances | undefined {
   if (faces.every(({ rows }) => rows.length === 0)) return certain(stop.kind === 'draws' ? stop.draws * model.draw : 0)
   if (device === 'cards') return cardsAlike(model) ?? fewCards(model)
   if (stop.kind === 'cleared') return cleared(model)
-  return device === 'toss' ? tossed(model, stop.draws) : drawn(model, stop.draws)
+  return device === 'toss' ? tossedSeconds(model, stop.draws) : drawn(model, stop.draws)
 }
 
 /** Games of so many draws are games of fewer on the way: played once, they answer for all of them. */
@@ -159,7 +160,7 @@ function drawn({ faces, changes, draw }: ChanceModel, draws: number): Chances | 
 }
 
 /** So many tosses of five things: those on the left are reps of the one, the others of the other. */
-function tossed({ faces, changes, draw }: ChanceModel, rounds: number): Chances | undefined {
+function tossedSeconds({ faces, changes, draw }: ChanceModel, rounds: number): Chances | undefined {
   let states: States = new Map([[0, new Map([[0, 1]])]])
   let work = 0
   for (let round = 0; round < rounds; round++) {
@@ -168,7 +169,7 @@ function tossed({ faces, changes, draw }: ChanceModel, rounds: number): Chances 
       if ((work += sums.size * 6) > mostWork) return undefined
       for (const [left, share] of fiveThings.entries()) {
         let [at, more] = [stance, draw]
-        for (const [side, number] of [left, 5 - left].entries()) {
+        for (const [side, number] of [left, tossed - left].entries()) {
           const { rows } = faces[side]!
           const row = rows[round % rows.length]
           if (!row || number === 0) continue

@@ -1,3 +1,4 @@
+import { tossed } from '../../terms/chanceThings.ts'
 import type { ChanceModel, ChanceRow } from './chanceModel.ts'
 
 /** A game that was played to its end; its draws are all that were begun. */
@@ -40,7 +41,7 @@ export function playGame(
     if (device === 'toss') {
       let left = 0
       for (let thing = 0; thing < 5; thing++) if (random() < 0.5) left++
-      for (const [side, number] of [left, 5 - left].entries()) {
+      for (const [side, number] of [left, tossed - left].entries()) {
         const column = faces[side]!.rows
         if (number > 0) task(column[(draws - 1) % column.length], number)
       }
