@@ -1,4 +1,5 @@
 import { aspects, floors } from './core/floors.js'
+import { floors as webFloors } from './web/floors.js'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 import a11y from 'eslint-plugin-vuejs-accessibility'
@@ -165,8 +166,20 @@ export default tseslint.config(
     ['cli/src/**'],
     [['^@esfuerzo/(web|server|contract)', 'the command line is over core and library'], inside],
   ),
+  ...webFloors.map(([floor], i) => {
+    const later = webFloors.slice(i + 1).map(([name]) => name)
+    const why = 'a floor knows those below it only: web/floors.js'
+    return mayNotImport(
+      [`web/src/${floor}/**`],
+      [
+        ['^(@esfuerzo/(server|cli)|node:)', 'pages reach the server through the contract'],
+        inside,
+        ...(later.length ? [[`^(\\.\\./)+(${later.join('|')})/`, why]] : []),
+      ],
+    )
+  }),
   mayNotImport(
-    ['web/src/**'],
+    ['web/src/forms/**'],
     [['^(@esfuerzo/(server|cli)|node:)', 'pages reach the server through the contract'], inside],
   ),
   mayNotImport(

@@ -3,10 +3,10 @@ import { dirname, join, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, it } from 'vitest'
 import { floorOf, floors } from '../floors.js'
+import { circlesOf, type Import } from './support/circles.ts'
 
 const root = fileURLToPath(new URL('../src', import.meta.url))
 const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'))
-type Import = [from: string, to: string]
 const imports: Import[] = files.flatMap((from) =>
   [...readFileSync(join(root, from), 'utf8').matchAll(/from '(\.[^']+)'/g)].map(([, way]): Import => [
     from,
@@ -14,22 +14,6 @@ const imports: Import[] = files.flatMap((from) =>
   ]),
 )
 
-/** Things that lead back to themselves, along the arrows; none where there is no circle. */
-function circlesOf(arrows: readonly Import[]): string[] {
-  const next = new Map<string, Set<string>>()
-  for (const [from, to] of arrows) if (from !== to) (next.get(from) ?? next.set(from, new Set()).get(from)!).add(to)
-  const reached = (start: string): Set<string> => {
-    const seen = new Set<string>()
-    const open = [...(next.get(start) ?? [])]
-    for (let at = open.pop(); at !== undefined; at = open.pop()) {
-      if (seen.has(at)) continue
-      seen.add(at)
-      open.push(...(next.get(at) ?? []))
-    }
-    return seen
-  }
-  return [...next.keys()].filter((name) => reached(name).has(name)).sort()
-}
 /** What stands above all floors is its own. */
 const place = (file: string): string => floorOf(file) ?? file
 const between = (arrows: readonly Import[]): Import[] => arrows.map(([from, to]) => [place(from), place(to)])

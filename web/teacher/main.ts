@@ -1,1 +1,1 @@
-import '../src/teacher/main.ts'
+import '../src/shell/main.ts'

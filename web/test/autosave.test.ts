@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, ref, shallowRef } from 'vue'
 import { CallError } from '@esfuerzo/contract'
-import { useAutosave } from '../src/compose/useAutosave.ts'
+import { useAutosave } from '../src/documents/useAutosave.ts'
 
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())

@@ -8,9 +8,9 @@ import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, findBlock, findStation, newWorkout, valueFor, type BlockOf } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
 
-const { i18n } = await import('../src/teacher/i18n.ts')
-const { library } = await import('../src/teacher/library.ts')
-const { vuetify } = await import('../src/teacher/vuetify.ts')
+const { i18n } = await import('../src/words/i18n.ts')
+const { library } = await import('../src/repertoire/library.ts')
+const { vuetify } = await import('../src/shell/vuetify.ts')
 const { useComposer } = await import('../src/compose/store.ts')
 
 const page = { template: '<div />' }
@@ -52,7 +52,7 @@ beforeEach(() => {
 })
 
 describe('the running order', () => {
-  const open = async () => mounted((await import('../src/compose/RunningOrder.vue')).default)
+  const open = async () => mounted((await import('../src/compose/order/RunningOrder.vue')).default)
   const focusedText = () => document.activeElement?.textContent ?? ''
 
   it('is a grid with one cell to tab to, walked by arrow keys', async () => {
@@ -90,7 +90,7 @@ describe('the running order', () => {
 describe('the editor of a row', () => {
   const open = async (row: string, cell: number) => {
     composer.selection = { row, cell }
-    return mounted((await import('../src/compose/RowEditor.vue')).default)
+    return mounted((await import('../src/compose/panel/RowEditor.vue')).default)
   }
 
   it('changes the version for the group of the cell it came from', async () => {
@@ -139,7 +139,7 @@ describe('the editor of a row', () => {
 
 describe('the shelf', () => {
   const open = async () => {
-    const shelf = mounted((await import('../src/compose/MoveShelf.vue')).default)
+    const shelf = mounted((await import('../src/compose/panel/MoveShelf.vue')).default)
     await flushPromises()
     return shelf
   }
@@ -190,7 +190,7 @@ describe('the shelf', () => {
 it('the lanes say how late each is, in words', async () => {
   const { setDetails } = await import('@esfuerzo/core')
   composer.edit((w) => setDetails(w, { minutes: 5 }))
-  const lanes = mounted((await import('../src/compose/LanesPanel.vue')).default)
+  const lanes = mounted((await import('../src/compose/lanes/LanesPanel.vue')).default)
   expect(lanes.findAll('.total').map((e) => e.text())).toEqual(Array(3).fill('6:001:00 late'))
   expect(lanes.find('[role=img]').attributes('aria-label')).toBe('Lane A, K–1: 6:00, 1:00 late')
   // One picture a lane: no element a second of work.

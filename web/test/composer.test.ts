@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
 vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))

@@ -11,7 +11,7 @@ import en from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
 import type { Life } from '../src/family/runLife.ts'
 import { trackGeometry } from '../src/player/trackGeometry.ts'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 
 /** The device's store of runs; what else a page keeps is forgotten. */
 const disk = new Map<string, Life>()

@@ -4,9 +4,9 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, findStation, newWorkout, setDetails, valueFor, type Home } from '@esfuerzo/core'
 import { useComposer } from '../src/compose/store.ts'
-import { rowMarks } from '../src/compose/rowMarks.ts'
-import { i18n } from '../src/teacher/i18n.ts'
-import { library } from '../src/teacher/library.ts'
+import { rowMarks } from '../src/compose/order/rowMarks.ts'
+import { i18n } from '../src/words/i18n.ts'
+import { library } from '../src/repertoire/library.ts'
 import { open } from './support/pages.ts'
 
 let composer: ReturnType<typeof useComposer>
@@ -38,7 +38,7 @@ describe('what a home does not allow', () => {
   const obstacles = async (id = 'biceps-curl', version = 'biceps-curl') => {
     const move = library.moves.get(id)!
     const props = { move, version: move.versions.find((v) => v.id === version)! }
-    return open((await import('../src/compose/HomeObstacles.vue')).default, props)
+    return open((await import('../src/compose/details/HomeObstacles.vue')).default, props)
   }
 
   it('is said with what may be taken instead, which is then remembered', async () => {
@@ -77,7 +77,7 @@ describe('what a home does not allow', () => {
 
 describe('what the session needs', () => {
   it('lists each thing with its moves, and says what is missing', async () => {
-    const { words } = await open((await import('../src/compose/FetchList.vue')).default)
+    const { words } = await open((await import('../src/compose/details/FetchList.vue')).default)
     expect(words()).toMatch(/small plastic bottle with water.*Bottle curl.*not there, and nothing stands in for it/)
     setHome({ standIns: { bottle: 'a rolled-up towel' } })
     await flushPromises()
@@ -86,13 +86,15 @@ describe('what the session needs', () => {
 
   it('says so where it needs nothing', async () => {
     composer.edit(() => newWorkout('Bare', [[4]], 20, library.version))
-    expect((await open((await import('../src/compose/FetchList.vue')).default)).words()).toContain('Nothing: no move')
+    expect((await open((await import('../src/compose/details/FetchList.vue')).default)).words()).toContain(
+      'Nothing: no move',
+    )
   })
 })
 
 describe('another move like it', () => {
   const likes = async (scope: 'all' | string[] = 'all') =>
-    open((await import('../src/compose/LikeMoves.vue')).default, { row: stationRow('s2'), scope })
+    open((await import('../src/compose/panel/LikeMoves.vue')).default, { row: stationRow('s2'), scope })
 
   it('is offered with its reason, and takes the row’s place for the groups it is for', async () => {
     composer.selection = { row: 's2', cell: -1 }
@@ -127,7 +129,7 @@ describe('another move like it', () => {
 
 describe('weights at home', () => {
   const weights = async (take: (kg: number) => void = () => {}) =>
-    open((await import('../src/compose/HomeWeights.vue')).default, { modelValue: true, onTake: take })
+    open((await import('../src/compose/details/HomeWeights.vue')).default, { modelValue: true, onTake: take })
 
   it('adds up what is put in, and says for which grades it is and the next step up', async () => {
     let taken = 0

@@ -2,7 +2,7 @@ import { expose } from 'comlink'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
 import { newWorkout, ProblemError, setDetails, type Workout } from '@esfuerzo/core'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 import { useJob } from '../src/workers/useJob.ts'
 import { jobDoor, type Thread } from '../src/workers/jobDoor.ts'
 

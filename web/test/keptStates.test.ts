@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, newWorkout, partOf, setDetails, type Workout } from '@esfuerzo/core'
 import { useComposer } from '../src/compose/store.ts'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve, type Answers } from './support/pages.ts'
 
 const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
@@ -38,7 +38,8 @@ describe('earlier states', () => {
     [`GET /api/workouts/${ID}/versions/${OTHER}`]: () => ({ ...version, document: session('Springs', 'squat-jump') }),
     [`PUT /api/workouts/${ID}/versions/${OTHER}`]: (body) => ({ ...version, ...(body as object), reason: 'named' }),
   }
-  const dialog = async () => open((await import('../src/compose/HistoryDialog.vue')).default, { modelValue: true })
+  const dialog = async () =>
+    open((await import('../src/compose/session/HistoryDialog.vue')).default, { modelValue: true })
 
   it('are looked at with what changed since, and brought back as one step to undo', async () => {
     serve(states)
@@ -62,7 +63,8 @@ describe('earlier states', () => {
 })
 
 describe('a session changed here and elsewhere', () => {
-  const dialog = async () => open((await import('../src/compose/ConflictDialog.vue')).default, { modelValue: true })
+  const dialog = async () =>
+    open((await import('../src/compose/session/ConflictDialog.vue')).default, { modelValue: true })
   const theirs = setDetails(now, { minutes: 35 })
 
   it('shows what each changed, and lets mine go on with theirs kept as a session of its own', async () => {
@@ -87,7 +89,7 @@ describe('a session changed here and elsewhere', () => {
 describe('the shelf', () => {
   const part = partOf(now, now.sections[1]!)
   const piece = { id: OTHER, name: 'Two springs', keptAt: moment, part }
-  const shelf = async () => open((await import('../src/compose/KeptParts.vue')).default)
+  const shelf = async () => open((await import('../src/compose/panel/KeptParts.vue')).default)
 
   it('puts a piece into the session, and takes one away with a way back', async () => {
     const calls = serve({
@@ -125,7 +127,7 @@ describe('the shelf', () => {
       }),
       [`GET /api/workouts/${OTHER}`]: () => ({ id: OTHER, revision: 1, updatedAt: moment, document: other }),
     })
-    const { press } = await open((await import('../src/compose/JoinSession.vue')).default)
+    const { press } = await open((await import('../src/compose/panel/JoinSession.vue')).default)
     await press('Join another session on')
     await press(/Rings/)
     expect(composer.rows.filter((r) => r.kind === 'station').map((r) => r.kind === 'station' && r.name)).toContain(

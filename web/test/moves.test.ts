@@ -18,10 +18,10 @@ import {
   setFigure,
   setVersion,
 } from '../src/moves/moveDraft.ts'
-import { useRepertoire } from '../src/moves/store.ts'
-import { i18n } from '../src/teacher/i18n.ts'
-import { library, takeOwnMoves } from '../src/teacher/library.ts'
-import { vuetify } from '../src/teacher/vuetify.ts'
+import { useRepertoire } from '../src/repertoire/store.ts'
+import { i18n } from '../src/words/i18n.ts'
+import { library, takeOwnMoves } from '../src/repertoire/library.ts'
+import { vuetify } from '../src/shell/vuetify.ts'
 
 const squat = (): OwnMove => copyOfMove(library.moves.get('squat')!, 'own-limpet', 'Limpet squat')
 

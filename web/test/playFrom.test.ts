@@ -2,8 +2,8 @@ import { expect, it } from 'vitest'
 import { newWorkout, sessionView } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { playFrom } from '../src/compose/playFrom.ts'
-import type { Row } from '../src/compose/rows.ts'
-import { library } from '../src/teacher/library.ts'
+import type { Row } from '../src/compose/order/rows.ts'
+import { library } from '../src/repertoire/library.ts'
 
 it('plays from the first step of a station, a block or a section, and from the start where there is none', () => {
   const { groups } = newWorkout('x', [[4]], 20, library.version)

@@ -7,7 +7,7 @@ import { publish, type Publication } from '@esfuerzo/core/publication'
 import { courseOf } from '@esfuerzo/core/run'
 import en from '../src/player/locales/en.json'
 import PlayerStage from '../src/player/PlayerStage.vue'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 
 vi.stubGlobal('AudioContext', undefined)
 

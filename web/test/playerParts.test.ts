@@ -10,7 +10,7 @@ import { bluetoothBelt, radioOf, simulatedBelt } from '../src/player/belt.ts'
 import en from '../src/player/locales/en.json'
 import PlayerStage, { type LaneResult } from '../src/player/PlayerStage.vue'
 import PulseHelper from '../src/player/PulseHelper.vue'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 
 vi.stubGlobal('AudioContext', undefined)
 afterEach(() => vi.useRealTimers())

@@ -17,10 +17,10 @@ import {
 import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
 import { useComposer } from '../src/compose/store.ts'
 import { formsEn } from '../src/forms/labels.en.ts'
-import { i18n, problemText } from '../src/teacher/i18n.ts'
-import { library } from '../src/teacher/library.ts'
-import { wordsEn } from '../src/teacher/words.en.ts'
-import { teacherWords } from '../src/teacher/words.ts'
+import { i18n, problemText } from '../src/words/i18n.ts'
+import { library } from '../src/repertoire/library.ts'
+import { wordsEn } from '../src/words/words.en.ts'
+import { teacherWords } from '../src/words/words.ts'
 import { open, serve } from './support/pages.ts'
 
 /** Every sentence in a language that nobody speaks: what a page shows outside of the marks was not taken from the words. */
@@ -131,24 +131,24 @@ describe('nothing is left that is not in the words', () => {
   })
 
   it('in the running order, the lanes, the shelf', async () => {
-    expect(await shown(import('../src/compose/RunningOrder.vue'))).toEqual([])
-    expect(await shown(import('../src/compose/LanesPanel.vue'))).toEqual([])
-    expect(await shown(import('../src/compose/MoveShelf.vue'))).toEqual([])
+    expect(await shown(import('../src/compose/order/RunningOrder.vue'))).toEqual([])
+    expect(await shown(import('../src/compose/lanes/LanesPanel.vue'))).toEqual([])
+    expect(await shown(import('../src/compose/panel/MoveShelf.vue'))).toEqual([])
   })
 
   it.each(forms.map((form) => [form] as const))('in the editor of a block: %s', async (form) => {
     const block = composer.workout.sections[1]!.blocks.find((b) => b.form === form)!
-    expect(await shown(import('../src/compose/BlockEditor.vue'), { block, scope: 'all' })).toEqual([])
+    expect(await shown(import('../src/compose/panel/BlockEditor.vue'), { block, scope: 'all' })).toEqual([])
   })
 
   it('in the editors of a section and a station, and in the details', async () => {
     const section = composer.workout.sections[1]!
-    expect(await shown(import('../src/compose/SectionEditor.vue'), { section })).toEqual([])
+    expect(await shown(import('../src/compose/panel/SectionEditor.vue'), { section })).toEqual([])
     for (const row of composer.rows.filter((r) => r.kind === 'station')) {
       composer.goTo(row.id)
-      expect(await shown(import('../src/compose/RowEditor.vue'))).toEqual([])
+      expect(await shown(import('../src/compose/panel/RowEditor.vue'))).toEqual([])
     }
-    expect(await shown(import('../src/compose/DetailsDialog.vue'), { modelValue: true })).toEqual([])
+    expect(await shown(import('../src/compose/details/DetailsDialog.vue'), { modelValue: true })).toEqual([])
   })
 
   it('on the Desk, in the settings, the moves, the bin and at the door', async () => {

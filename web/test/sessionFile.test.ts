@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { newWorkout, ProblemError } from '@esfuerzo/core'
-import { sessionFileName, sessionFromText } from '../src/desk/sessionFile.ts'
+import { sessionFileName, sessionFromText } from '../src/documents/sessionFile.ts'
 
 const text = (spoil: (w: Record<string, unknown>) => void = () => {}) => {
   const workout = JSON.parse(JSON.stringify(newWorkout('Springs', [[1]], 20, 1)))

@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { addStation, carryMoves, copyOfMove, newSettings, newWorkout, withOwnMoves } from '@esfuerzo/core'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve } from './support/pages.ts'
 
 const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'

@@ -7,9 +7,9 @@ import { VApp } from 'vuetify/components/VApp'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, newWorkout } from '@esfuerzo/core'
 
-const { i18n } = await import('../src/teacher/i18n.ts')
-const { library } = await import('../src/teacher/library.ts')
-const { vuetify } = await import('../src/teacher/vuetify.ts')
+const { i18n } = await import('../src/words/i18n.ts')
+const { library } = await import('../src/repertoire/library.ts')
+const { vuetify } = await import('../src/shell/vuetify.ts')
 
 type Answer = [status: number, body: unknown]
 /** What the server answers, by method and path; each call takes it anew. */
@@ -354,7 +354,7 @@ describe('handing out', () => {
 })
 
 describe('what came back', () => {
-  const panel = async () => opened((await import('../src/compose/RunsPanel.vue')).default, { workoutId: ID })
+  const panel = async () => opened((await import('../src/runs/RunsPanel.vue')).default, { workoutId: ID })
   const signedOut = {
     type: 'about:blank',
     title: 'Sign in',

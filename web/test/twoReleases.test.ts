@@ -6,7 +6,7 @@ import { createClient } from '@esfuerzo/contract'
 import { useComposer } from '../src/compose/store.ts'
 import { removalsOver, removing } from '../src/desk/removing.ts'
 import { reloadOnce } from '../src/shared/reloadOnce.ts'
-import { library } from '../src/teacher/library.ts'
+import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
 vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))

@@ -4,9 +4,9 @@ import { ref } from 'vue'
 import * as core from '@esfuerzo/core'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { newWorkout, ProblemError, type Cell, type Workout } from '@esfuerzo/core'
-import { library } from '../src/teacher/library.ts'
-import { useAutosave } from '../src/compose/useAutosave.ts'
-import { useHistory } from '../src/compose/useHistory.ts'
+import { library } from '../src/repertoire/library.ts'
+import { useAutosave } from '../src/documents/useAutosave.ts'
+import { useHistory } from '../src/documents/useHistory.ts'
 
 const moves = [...library.moves.values()]
 const one = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)]

@@ -6,8 +6,8 @@ import { ProblemError } from '@esfuerzo/core'
 import { publish, publicationSchema } from '@esfuerzo/core/publication'
 import PlayerStage from '../player/PlayerStage.vue'
 import { useSettings } from '../settings/store.ts'
-import { sendingProblemText } from '../shared/sendingProblemText.ts'
-import { library } from '../teacher/library.ts'
+import { sendingProblemText } from '../documents/sendingProblemText.ts'
+import { library } from '../repertoire/library.ts'
 import { useComposer } from './store.ts'
 
 /** The session as a child runs it, before anybody has been sent it. Nothing is recorded. */

@@ -1,5 +1,5 @@
 import { type LaneView } from '@esfuerzo/core'
-import type { Row } from './rows.ts'
+import type { Row } from './order/rows.ts'
 
 /**
  * The second of a lane at which a row of the running order begins: 0 where it has no step, or no row is chosen.

@@ -5,10 +5,10 @@ import { useRouter } from 'vue-router'
 import { type Workout } from '@esfuerzo/core'
 import { callCode } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
-import { library } from '../teacher/library.ts'
-import { i18n } from '../teacher/i18n.ts'
+import { library } from '../repertoire/library.ts'
+import { i18n } from '../words/i18n.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
-import { rowsOf } from '../compose/rows.ts'
+import { rowsOf } from '../compose/order/rows.ts'
 
 /** A session a colleague sent: look at it, take it over. */
 const props = defineProps<{ token: string }>()

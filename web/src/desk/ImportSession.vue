@@ -4,10 +4,10 @@ import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { ProblemError, type Problem } from '@esfuerzo/core'
-import { problemText } from '../teacher/i18n.ts'
+import { problemText } from '../words/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
-import { sessionFromText } from './sessionFile.ts'
+import { sessionFromText } from '../documents/sessionFile.ts'
 
 /** Takes a session in from a file: chosen, dropped anywhere on the page, or pasted. */
 const { t } = useI18n()

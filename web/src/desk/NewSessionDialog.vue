@@ -8,7 +8,7 @@ import { callCode } from '@esfuerzo/contract'
 import { beginnings, type Beginning } from '@esfuerzo/library'
 import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 
 const open = defineModel<boolean>({ required: true })

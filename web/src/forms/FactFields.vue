@@ -13,7 +13,7 @@ import {
   type Scope,
 } from '@esfuerzo/core'
 import { notationOf, type Fact } from '@esfuerzo/core/notation'
-import NumberField from '../compose/NumberField.vue'
+import NumberField from '../shared/NumberField.vue'
 import { useComposer } from '../compose/store.ts'
 import FactText from './FactText.vue'
 

@@ -5,7 +5,7 @@ import { languages, type Language, type Workout } from '@esfuerzo/core'
 import { markdown, subRip, webVtt } from '@esfuerzo/core/cues'
 import { saveContent } from '../shared/saveFile.ts'
 import { fileTitle } from '@esfuerzo/core/cues'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { laneCaptions } from './laneCaptions.ts'
 

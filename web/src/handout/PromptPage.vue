@@ -16,7 +16,7 @@ import {
 import { endOf } from '@esfuerzo/core/cues'
 import { audioClock } from '../player/audioClock.ts'
 import { client } from '../shared/client.ts'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import { useCalls } from './useCalls.ts'
 
 /** The words of a lane, large and scrolling in time, for the teacher who films. */

@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { cleanText, type Workout } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
-import { saveSessionFile } from '../desk/sessionFile.ts'
+import { saveSessionFile } from '../documents/sessionFile.ts'
 import { client } from '../shared/client.ts'
 
 /** A copy for a colleague: by link, by message, or as a file; or on the clipboard, to be pasted on a Desk. */

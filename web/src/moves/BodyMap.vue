@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import { bodyRegions } from './bodyRegions.ts'
 
 /** A drawn body, from the front and from the back, with its muscles to choose from. */

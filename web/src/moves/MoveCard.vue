@@ -5,8 +5,8 @@ import { isOwnId, type Move } from '@esfuerzo/core'
 import { musclesOf } from '@esfuerzo/core/choose'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
-import { library } from '../teacher/library.ts'
-import { cycleOf, standardFigure, standardVersion } from './standardFigure.ts'
+import { library } from '../repertoire/library.ts'
+import { cycleOf, standardFigure, standardVersion } from '../repertoire/standardFigure.ts'
 
 /** A move in the repertoire; its figure moves while it is pointed at. */
 const props = defineProps<{ move: Move }>()

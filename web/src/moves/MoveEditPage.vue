@@ -17,10 +17,10 @@ import {
   type Problem,
   type Version,
 } from '@esfuerzo/core'
-import { problemText } from '../teacher/i18n.ts'
+import { problemText } from '../words/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { useSettings } from '../settings/store.ts'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import FigureEditor from './FigureEditor.vue'
 import MoveVersionEditor from './MoveVersionEditor.vue'
 import {
@@ -33,7 +33,7 @@ import {
   setVersion,
   withoutLooseFigures,
 } from './moveDraft.ts'
-import { useRepertoire } from './store.ts'
+import { useRepertoire } from '../repertoire/store.ts'
 import TextField from '../shared/TextField.vue'
 
 /** A move of the teacher's own: new, a copy of one of ours, or one she has. */

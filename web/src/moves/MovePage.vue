@@ -4,9 +4,9 @@ import { useI18n } from 'vue-i18n'
 import { isOwnId } from '@esfuerzo/core'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
-import { library } from '../teacher/library.ts'
-import { cycleOf, figureOf } from './standardFigure.ts'
-import { useRepertoire } from './store.ts'
+import { library } from '../repertoire/library.ts'
+import { cycleOf, figureOf } from '../repertoire/standardFigure.ts'
+import { useRepertoire } from '../repertoire/store.ts'
 
 /** One move: its versions side by side, what to say, what goes wrong, what to watch, what it needs. */
 const props = defineProps<{ moveId: string }>()

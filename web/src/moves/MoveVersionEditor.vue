@@ -7,7 +7,7 @@ import { gradeItems } from '../settings/gradeItems.ts'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import TextField from '../shared/TextField.vue'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import { effortOf, efforts, figureIn, type Effort } from './moveDraft.ts'
 
 /** One version of a move of the teacher's own. */

@@ -3,10 +3,10 @@ import { useFileDialog } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { movesFile, ProblemError, type Problem } from '@esfuerzo/core'
-import { problemText } from '../teacher/i18n.ts'
+import { problemText } from '../words/i18n.ts'
 import { CallError } from '@esfuerzo/contract'
 import { saveFile } from '../shared/saveFile.ts'
-import { useRepertoire } from './store.ts'
+import { useRepertoire } from '../repertoire/store.ts'
 
 /** The teacher's own moves out to a file and in from one. */
 const { t } = useI18n()

@@ -7,11 +7,11 @@ import { families, spaceSchema, type Family, type Space } from '@esfuerzo/core'
 import { filterMoves } from '@esfuerzo/core/choose'
 import { gradeItems } from '../settings/gradeItems.ts'
 import { useSettings } from '../settings/store.ts'
-import { library } from '../teacher/library.ts'
+import { library } from '../repertoire/library.ts'
 import BodyMap from './BodyMap.vue'
 import MoveCard from './MoveCard.vue'
 import MovesFile from './MovesFile.vue'
-import { useRepertoire } from './store.ts'
+import { useRepertoire } from '../repertoire/store.ts'
 
 /** The repertoire: browse it by body, family, kit, floor, noise and grade, and by what was not used lately. */
 const { t } = useI18n()

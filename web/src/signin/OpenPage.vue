@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import MarkLogo from '../teacher/MarkLogo.vue'
+import MarkLogo from '../shared/look/MarkLogo.vue'
 
 /** What the pages before the sign-in share: one card in the middle of the floor. */
 defineProps<{ title: string; lead?: string }>()

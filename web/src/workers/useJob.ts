@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { ProblemError, type Workout } from '@esfuerzo/core'
-import { problemText } from '../teacher/i18n.ts'
+import { problemText } from '../words/i18n.ts'
 import type { JobDoor } from './jobDoor.ts'
 import type { JobName, Jobs } from './jobs.ts'
 

@@ -4,8 +4,8 @@ import { vi } from 'vitest'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { VApp } from 'vuetify/components/VApp'
-import { i18n } from '../../src/teacher/i18n.ts'
-import { vuetify } from '../../src/teacher/vuetify.ts'
+import { i18n } from '../../src/words/i18n.ts'
+import { vuetify } from '../../src/shell/vuetify.ts'
 
 /** What the server answers to a method and path, with the body it was sent. Numbers are a refusal's status and code. */
 export type Answers = Record<string, (body: unknown) => unknown>

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { isChance, type Block, type Role } from '@esfuerzo/core'
 import { canArrange, orderFindings } from '@esfuerzo/core/tools'
-import { library } from '../../teacher/library.ts'
+import { library } from '../../repertoire/library.ts'
 import { useComposer } from '../store.ts'
 import { orderMark } from './findingsText.ts'
 

@@ -11,8 +11,8 @@ import {
   type Scope,
   type Station,
 } from '@esfuerzo/core'
-import { library } from '../../teacher/library.ts'
-import { amountText } from '../../compose/cellText.ts'
+import { library } from '../../repertoire/library.ts'
+import { amountText } from '../../compose/order/cellText.ts'
 import { useComposer } from '../../compose/store.ts'
 import FactFields from '../FactFields.vue'
 

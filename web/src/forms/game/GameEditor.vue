@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { cleanText, setBlock, type BlockOf, type Scope } from '@esfuerzo/core'
-import NumberField from '../../compose/NumberField.vue'
+import NumberField from '../../shared/NumberField.vue'
 import { useComposer } from '../../compose/store.ts'
 import FactFields from '../FactFields.vue'
 import TextField from '../../shared/TextField.vue'

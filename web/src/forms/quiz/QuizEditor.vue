@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { cleanText, setBlock, type BlockOf, type Question, type Scope } from '@esfuerzo/core'
 import { proposeQuiz } from '@esfuerzo/core/choose'
-import { library } from '../../teacher/library.ts'
+import { library } from '../../repertoire/library.ts'
 import { useComposer } from '../../compose/store.ts'
 
 /** Questions with their answers, the right one marked; or proposed from the session itself. */

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { explainingSeconds, mapGroups, setBlock, valueFor, type BlockOf, type Scope } from '@esfuerzo/core'
-import { library } from '../../teacher/library.ts'
-import NumberField from '../../compose/NumberField.vue'
+import { library } from '../../repertoire/library.ts'
+import NumberField from '../../shared/NumberField.vue'
 import { useComposer } from '../../compose/store.ts'
 
 const props = defineProps<{ block: BlockOf<'talk'>; scope: Scope }>()

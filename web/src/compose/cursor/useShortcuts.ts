@@ -1,0 +1,123 @@
+import { useEventListener } from '@vueuse/core'
+import { rowEdits, stepDose, stepVersion } from '../edits/rowEdits.ts'
+import type { useComposer } from '../store.ts'
+
+type Composer = ReturnType<typeof useComposer>
+
+/** Fields and dialogs keep their own keys. */
+const isTyping = (target: EventTarget | null) =>
+  target instanceof Element &&
+  target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"]') !== null
+
+export interface ShortcutActions {
+  find: () => void
+  help: () => void
+  /** From the panel back to the running order. */
+  leave: () => void
+  /** Runs the session from the row the cursor is on. */
+  play: () => void
+  /** The session as a whiteboard text. */
+  text: () => void
+  /** Ways to the minutes. */
+  fit: () => void
+  /** A better order for the block the cursor is in. */
+  arrange: () => void
+}
+
+/** The composer's keys that work anywhere; those of the row and cell the cursor is on are {@link onRowKey}'s. */
+export function useShortcuts(composer: Composer, actions: ShortcutActions): void {
+  useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+    const command = event.ctrlKey || event.metaKey
+    if (command && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
+      event.preventDefault()
+      if (event.shiftKey) composer.redo()
+      else composer.undo()
+      return
+    }
+    if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside'))
+      return act(event, actions.leave)
+    if (isTyping(event.target) || command || event.altKey) return
+    const keys: Record<string, (() => void) | undefined> = {
+      '/': actions.find,
+      '?': actions.help,
+      p: actions.play,
+      P: actions.play,
+      w: actions.text,
+      W: actions.text,
+      m: actions.fit,
+      M: actions.fit,
+      a: actions.arrange,
+      A: actions.arrange,
+    }
+    const action = keys[event.key]
+    if (action) act(event, action)
+  })
+
+  // Copy, cut and paste through the system's clipboard, so that they work between sessions and tabs.
+  const ofOrder = (event: ClipboardEvent) => !isTyping(event.target) && !getSelection()?.toString()
+  function copy(event: ClipboardEvent): boolean {
+    const text = ofOrder(event) ? composer.copied() : undefined
+    if (!text || !event.clipboardData) return false
+    event.clipboardData.setData('text/plain', text)
+    event.preventDefault()
+    return true
+  }
+  useEventListener(document, 'copy', (event: ClipboardEvent) => {
+    if (copy(event)) composer.message = { text: 'copiedPart' }
+  })
+  useEventListener(document, 'cut', (event: ClipboardEvent) => {
+    if (copy(event)) composer.removeRows()
+  })
+  useEventListener(document, 'paste', (event: ClipboardEvent) => {
+    if (!ofOrder(event)) return
+    if (composer.paste(event.clipboardData?.getData('text/plain') ?? '')) event.preventDefault()
+    else composer.message = { text: 'noPart' }
+  })
+
+  function act(event: KeyboardEvent, action: () => void): void {
+    event.preventDefault()
+    action()
+  }
+}
+
+/** A key on the running order's cursor. True when it meant something. */
+export function onRowKey(composer: Composer, event: KeyboardEvent, panel: () => void): boolean {
+  const { selection, selectedRow: row } = composer
+  if (!selection || !row || event.ctrlKey || event.metaKey) return false
+  const edits = rowEdits(composer.selectedRows)
+  const edit = (typed?: string) => {
+    if (row.kind !== 'empty') composer.editing = { ...selection, ...(typed && { typed }) }
+  }
+  const keys: Record<string, (() => void) | undefined> = {
+    'Alt+ArrowUp': () => composer.moveRows(-1),
+    'Alt+ArrowDown': () => composer.moveRows(1),
+    'Alt+ArrowLeft': () => composer.editCells((c) => stepVersion(c, -1), 'version'),
+    'Alt+ArrowRight': () => composer.editCells((c) => stepVersion(c, 1), 'version'),
+    'Shift+ArrowUp': () => composer.extendRows(-1),
+    'Shift+ArrowDown': () => composer.extendRows(1),
+    'Shift+ArrowLeft': () => composer.extendCells(-1),
+    'Shift+ArrowRight': () => composer.extendCells(1),
+    '+': () => composer.editCells((c) => stepDose(c, 1), 'dose'),
+    '=': () => composer.editCells((c) => stepDose(c, 1), 'dose'),
+    '-': () => composer.editCells((c) => stepDose(c, -1), 'dose'),
+    d: () => edits && composer.edit(edits.duplicate),
+    f: () => composer.toggleFold(row.section.id),
+    s: () => composer.swap(),
+    e: panel,
+    Delete: () => composer.removeRows(),
+    Backspace: () => composer.removeRows(),
+    Enter: () => (composer.adding = row.id),
+    F2: () => edit(),
+  }
+  const arrow = event.key.startsWith('Arrow')
+  const name = `${event.altKey ? 'Alt+' : ''}${event.shiftKey && arrow ? 'Shift+' : ''}${
+    event.key.length === 1 ? event.key.toLowerCase() : event.key
+  }`
+  // A digit begins to type a new dose, or new laps and rests, over what stands there.
+  const digit = /^\d$/.test(event.key) && !event.altKey && selection.cell >= 0
+  const action = keys[name] ?? (digit ? () => edit(event.key) : undefined)
+  if (!action) return false
+  event.preventDefault()
+  action()
+  return true
+}

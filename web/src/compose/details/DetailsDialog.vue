@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import {
+  addGroup,
+  buildsSchema,
+  removeGroup,
+  setDetails,
+  setGroup,
+  spaceSchema,
+  type Aim,
+  type Home,
+} from '@esfuerzo/core'
+import LaneKey from '../../shared/lanes/LaneKey.vue'
+import { useSettings } from '../../settings/store.ts'
+import { library } from '../../repertoire/library.ts'
+import { gradeItems } from '../../settings/gradeItems.ts'
+import TextField from '../../shared/TextField.vue'
+import FetchList from './FetchList.vue'
+import NumberField from '../../shared/NumberField.vue'
+import { useComposer } from '../store.ts'
+
+/** Aim, groups and conditions, in one calm panel. */
+const open = defineModel<boolean>({ required: true })
+const { t } = useI18n()
+const composer = useComposer()
+const w = computed(() => composer.workout)
+const settings = useSettings()
+const names = computed(() => settings.gradeNames)
+const grades = computed(() => gradeItems(names.value, t))
+const builds = computed(() => buildsSchema.options.map((value) => ({ value, title: t(`builds.${value}`) })))
+const spaces = computed(() => spaceSchema.options.map((value) => ({ value, title: t(`space.${value}`) })))
+const muscles = computed(() =>
+  [...library.muscles.values()].map((m) => ({ value: m.id, title: `${m.name} (${m.anatomical})` })),
+)
+
+const setAim = (aim: Partial<Aim>, what: string) => composer.edit((now) => setDetails(now, { aim }), `aim-${what}`)
+const setHome = (home: Partial<Home>) => composer.edit((now) => setDetails(now, { home }))
+const setGrades = (id: string, next: number[]) =>
+  next.length && composer.edit((now) => setGroup(now, id, { grades: [...next].sort() }, names.value))
+const setWord = (i: number, field: 'word' | 'meaning', typed: string) =>
+  setAim({ words: w.value.aim.words.map((entry, k) => (k === i ? { ...entry, [field]: typed } : entry)) }, `word-${i}`)
+const standards = computed(() => w.value.aim.standards ?? [])
+const setStandards = (next: NonNullable<Aim['standards']>, what: string) =>
+  setAim({ standards: next.length ? next : undefined }, what)
+const setStandard = (i: number, field: 'code' | 'text', typed: string) =>
+  setStandards(
+    standards.value.map((entry, k) => (k === i ? { ...entry, [field]: typed } : entry)),
+    `standard-${i}-${field}`,
+  )
+const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, title: k.name })))
+</script>
+
+<template>
+  <v-dialog v-model="open" :max-width="720" scrollable :aria-label="t('details.title')">
+    <v-card>
+      <v-card-title>{{ t('details.title') }}</v-card-title>
+      <v-card-text class="details">
+        <TextField
+          :model-value="w.title"
+          :label="t('details.name')"
+          must
+          @update:model-value="(title) => composer.edit((now) => setDetails(now, { title }), 'title')"
+        />
+        <TextField
+          :model-value="w.aim.target"
+          :label="t('details.target')"
+          tall
+          @update:model-value="(target) => setAim({ target }, 'target')"
+        />
+        <div class="pair">
+          <v-select
+            :model-value="w.aim.builds"
+            :items="builds"
+            multiple
+            :label="t('details.builds')"
+            @update:model-value="setAim({ builds: $event }, 'builds')"
+          />
+          <v-select
+            :model-value="w.aim.muscle ?? null"
+            :items="muscles"
+            clearable
+            :label="t('details.muscle')"
+            @update:model-value="setAim({ muscle: $event ?? undefined }, 'muscle')"
+          />
+        </div>
+        <div v-for="(entry, i) in w.aim.words" :key="i" class="pair">
+          <TextField
+            :model-value="entry.word"
+            :label="t('details.word')"
+            must
+            @update:model-value="setWord(i, 'word', $event)"
+          />
+          <TextField
+            :model-value="entry.meaning"
+            :label="t('details.meaning')"
+            @update:model-value="setWord(i, 'meaning', $event)"
+          />
+        </div>
+        <div>
+          <v-btn
+            v-if="w.aim.words.length < 6"
+            @click="setAim({ words: [...w.aim.words, { word: t('details.newWord'), meaning: '' }] }, 'add')"
+            >{{ t('details.addWord') }}</v-btn
+          >
+          <v-btn v-if="w.aim.words.length" class="plain" @click="setAim({ words: w.aim.words.slice(0, -1) }, 'drop')">{{
+            t('details.dropWord')
+          }}</v-btn>
+        </div>
+
+        <div v-for="(entry, i) in standards" :key="`standard-${i}`" class="standard">
+          <TextField
+            :model-value="entry.code"
+            :label="t('details.code')"
+            must
+            @update:model-value="setStandard(i, 'code', $event)"
+          />
+          <TextField
+            :model-value="entry.text"
+            :label="t('details.standard')"
+            @update:model-value="setStandard(i, 'text', $event)"
+          />
+          <v-btn
+            class="plain"
+            :aria-label="t('details.dropStandard', { code: entry.code })"
+            @click="
+              setStandards(
+                standards.filter((_, k) => k !== i),
+                'drop-standard',
+              )
+            "
+            >{{ t('details.removeGroup') }}</v-btn
+          >
+        </div>
+        <v-btn
+          v-if="standards.length < 12"
+          class="fit"
+          @click="setStandards([...standards, { code: t('details.newCode'), text: '' }], 'add-standard')"
+          >{{ t('details.addStandard') }}</v-btn
+        >
+
+        <h2>{{ t('details.groups') }}</h2>
+        <div v-for="group in w.groups" :key="group.id" class="group">
+          <LaneKey :letter="group.letter" />
+          <v-select
+            :model-value="group.grades"
+            :items="grades"
+            multiple
+            :label="t('details.grades')"
+            @update:model-value="setGrades(group.id, $event)"
+          />
+          <TextField
+            :model-value="group.name"
+            :label="t('details.groupName')"
+            must
+            @update:model-value="
+              (name) => composer.edit((now) => setGroup(now, group.id, { name }), `group:${group.id}`)
+            "
+          />
+          <v-btn
+            :disabled="w.groups.length === 1"
+            class="plain"
+            :aria-label="t('details.removeGroupLabel', { letter: group.letter, name: group.name })"
+            @click="composer.edit((now) => removeGroup(now, group.id))"
+            >{{ t('details.removeGroup') }}</v-btn
+          >
+        </div>
+        <v-btn
+          v-if="w.groups.length < 6"
+          class="fit"
+          @click="composer.edit((now) => addGroup(now, [2], library, names))"
+          >{{ t('details.addGroup') }}</v-btn
+        >
+
+        <h2>{{ t('details.conditions') }}</h2>
+        <div class="pair">
+          <NumberField
+            :model-value="w.minutes"
+            :min="1"
+            :max="120"
+            :label="t('details.minutes')"
+            suffix="min"
+            @update:model-value="composer.edit((now) => setDetails(now, { minutes: $event }), 'minutes')"
+          />
+          <v-select
+            :model-value="w.home.space"
+            :items="spaces"
+            :label="t('details.space')"
+            @update:model-value="setHome({ space: $event })"
+          />
+        </div>
+        <v-switch
+          :model-value="w.finishTogether"
+          :label="t('details.finishTogether')"
+          @update:model-value="composer.edit((now) => setDetails(now, { finishTogether: !!$event }))"
+        />
+        <v-select
+          :model-value="w.home.kit"
+          :items="kit"
+          multiple
+          chips
+          :label="t('details.kit')"
+          @update:model-value="setHome({ kit: $event })"
+        />
+        <FetchList />
+        <v-switch
+          :model-value="w.home.outdoors"
+          :label="t('details.outdoors')"
+          @update:model-value="setHome({ outdoors: !!$event })"
+        />
+        <v-switch
+          :model-value="w.home.quiet"
+          :label="t('details.quiet')"
+          @update:model-value="setHome({ quiet: !!$event })"
+        />
+        <v-switch
+          :model-value="w.home.company === 'together'"
+          :label="t('details.together')"
+          @update:model-value="setHome({ company: $event ? 'together' : 'alone' })"
+        />
+      </v-card-text>
+      <v-card-actions
+        ><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></v-card-actions
+      >
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.details {
+  display: grid;
+  gap: 14px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+.standard {
+  display: grid;
+  grid-template-columns: 130px 1fr auto;
+  gap: 12px;
+  align-items: center;
+}
+.group {
+  display: grid;
+  grid-template-columns: 44px 1fr 1fr auto;
+  gap: 12px;
+  align-items: center;
+}
+.fit {
+  justify-self: start;
+}
+h2 {
+  font-size: 17px;
+  margin-top: 6px;
+}
+@media (max-width: 640px) {
+  .pair,
+  .standard,
+  .group {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

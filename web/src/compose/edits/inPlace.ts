@@ -1,0 +1,105 @@
+import {
+  cleanText,
+  ProblemError,
+  setBlock,
+  setBlockWords,
+  setCell,
+  setSection,
+  setStation,
+  stationsOf,
+  valueFor,
+  type Block,
+  type BlockOf,
+  type Cell,
+  type Form,
+  type Policy,
+  type Scope,
+  type Unit,
+  type Workout,
+} from '@esfuerzo/core'
+import { putMove } from '@esfuerzo/core/choose'
+import { printBlockFor, printCell, readBlockFor, readCell } from '@esfuerzo/core/notation'
+import { library } from '../../repertoire/library.ts'
+import type { Row } from '../order/rows.ts'
+
+/** The unit of a number that is typed without one: the cell's own, else what the move is counted in. */
+const unitOf = (cell: Cell): Unit => cell.dose?.unit ?? library.moves.get(cell.move)?.measures[0] ?? 'reps'
+
+const firstGroup = (workout: Workout, scope: Scope): string => (scope === 'all' ? workout.groups[0]!.id : scope[0]!)
+
+/**
+ * What a row or cell says as text, to be changed in place.
+ *
+ * @param cell index of the cell; −1 is the row's head: its name
+ */
+export function inPlaceText(workout: Workout, row: Row, cell: number, scope: Scope): string {
+  if (row.kind === 'empty') return ''
+  if (cell < 0) {
+    if (row.kind === 'section') return row.section.title
+    return (row.kind === 'block' ? row.block.title : row.station.storyName) ?? ''
+  }
+  const group = firstGroup(workout, scope)
+  if (row.kind === 'station') return printCell(valueFor(row.station.cells, group), library)
+  return row.block ? printBlockFor(row.block, group) : ''
+}
+
+const unread = (received: string, nearest: readonly string[] = []) =>
+  new ProblemError([{ code: 'unread', path: [], received, ...(nearest.length && { expected: { oneOf: nearest } }) }])
+
+/**
+ * The edit that makes a row or cell say what was typed.
+ *
+ * @throws {ProblemError} `unread` from the edit, where nothing can be made of it
+ */
+export function inPlaceEdit(
+  row: Row,
+  cell: number,
+  scope: Scope,
+  typed: string,
+  hold?: Policy['hold'],
+): (w: Workout) => Workout {
+  const line = cleanText(typed, 'line').trim()
+  if (row.kind === 'empty') return (w) => w
+  if (cell < 0) {
+    if (row.kind === 'section') return (w) => setSection(w, row.id, { title: line })
+    if (row.kind === 'block') return (w) => setBlockWords(w, row.id, { title: line || undefined })
+    return (w) => setStation(w, row.id, { storyName: line || undefined })
+  }
+  if (row.kind === 'station') return (w) => cellText(w, row, scope, line, hold)
+  const { block } = row
+  return (w) => (block ? blockText(w, block, scope, line) : w)
+}
+
+function cellText(
+  w: Workout,
+  row: Extract<Row, { kind: 'station' }>,
+  scope: Scope,
+  line: string,
+  hold: Policy['hold'] | undefined,
+): Workout {
+  const groups = w.groups.filter((g) => scope === 'all' || scope.includes(g.id))
+  return groups.reduce((now, group) => {
+    const station = stationsOf(now.sections.flatMap((s) => s.blocks).find((b) => b.id === row.block.id)!).find(
+      (s) => s.id === row.id,
+    )!
+    const before = valueFor(station.cells, group.id)
+    const read = readCell(line, before, library, unitOf(before))
+    if ('unread' in read) throw unread(read.unread, read.nearest)
+    let { cell } = read
+    // Another move comes in the version each grade is ready for, unless a version was named.
+    const move = library.moves.get(cell.move)!
+    if (cell.move !== before.move && cell.version === move.standard) {
+      const { dose: _d, load: _l, ...words } = cell
+      cell = { ...words, ...putMove(cell, move, group, { form: row.block.form, home: w.home, hold }, library) }
+    }
+    return setCell(now, row.id, [group.id], () => cell)
+  }, w)
+}
+
+function blockText(w: Workout, block: Block, scope: Scope, line: string): Workout {
+  return setBlock(w, block.id, block.form as Form, (now) => {
+    const read = readBlockFor(now, scope, line)
+    if ('unread' in read) throw unread(read.unread)
+    return read.block as BlockOf<Form>
+  })
+}

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { type Cell } from '@esfuerzo/core'
+import { searchMoves } from '@esfuerzo/core/choose'
+import { parse, printBlockFor, readNamedCell, takeDose } from '@esfuerzo/core/notation'
+import { library } from '../../repertoire/library.ts'
+import { amountText } from './cellText.ts'
+import { useComposer } from '../store.ts'
+import SuggestField, { type Suggestion } from './SuggestField.vue'
+
+/** A line below the cursor that takes moves as they are written: "squat 12", "30 s plank". It stays for the next one. */
+const { t } = useI18n()
+const composer = useComposer()
+const text = ref('')
+const problem = ref('')
+watch(text, () => (problem.value = ''))
+
+const read = computed(() => (text.value.trim() ? readNamedCell(text.value, library) : undefined))
+/** The dose that was typed, and the letters beside it. */
+const typed = computed(() => takeDose(text.value, 'reps'))
+/** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`. */
+const line = computed(() => {
+  if (!text.value.trim() || read.value) return undefined
+  const { workout, problems } = parse(text.value, library, composer.workout.groups)
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  return !problems.length && blocks.length ? blocks : undefined
+})
+const suggestions = computed<Suggestion[]>(() => {
+  if (!text.value.trim() || read.value || line.value) return []
+  return searchMoves(library.moves.values(), typed.value.rest)
+    .slice(0, 6)
+    .map((m) => ({ id: m.id, label: m.name, detail: t(`family.${m.family}`) }))
+})
+const hint = computed(() => {
+  if (line.value)
+    return line.value
+      .map((b) => `${t(`forms.${b.form}.name`)}: ${printBlockFor(b, composer.workout.groups[0]!.id)}`)
+      .join(' · ')
+  if (!read.value) return ''
+  const { move, words } = read.value
+  const version = move.versions.find((v) => v.id === words.version)
+  const dose = words.dose && amountText(words.dose.amount, words.dose.unit, t)
+  return [version?.name ?? move.name, ...(dose ? [dose] : [])].join(' · ')
+})
+
+function onEnter(chosen: Suggestion | undefined) {
+  const first = chosen ?? (read.value || line.value ? undefined : suggestions.value[0])
+  if (!text.value.trim()) composer.adding = undefined
+  else if (first) add(first.id, typed.value.dose && { dose: typed.value.dose })
+  else if (read.value) add(read.value.move.id, read.value.words)
+  else if (composer.insertText(text.value)) next()
+  else problem.value = t('shelf.none')
+}
+function add(move: string, words: Partial<Cell> = {}) {
+  composer.addMove(move, words)
+  next()
+}
+/** The line goes on below what was put in. */
+function next() {
+  composer.adding = composer.selection?.row
+  text.value = ''
+}
+function onClose() {
+  composer.adding = undefined
+}
+</script>
+
+<template>
+  <div class="add-line">
+    <SuggestField
+      v-model="text"
+      :label="t('addLine.label')"
+      :placeholder="t('addLine.placeholder')"
+      :suggestions="suggestions"
+      :problem="problem"
+      :hint="hint"
+      @enter="onEnter"
+      @cancel="onClose"
+      @tab="onClose"
+      @leave="!text && onClose()"
+    />
+  </div>
+</template>
+
+<style scoped>
+.add-line {
+  height: 48px;
+  padding: 5px 10px 5px 42px;
+  border-top: 1px solid var(--hair);
+  background: var(--action-soft);
+}
+</style>

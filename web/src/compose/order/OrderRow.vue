@@ -1,0 +1,345 @@
+<script setup lang="ts">
+import { mdiBellOutline, mdiChevronDown, mdiChevronRight, mdiDragVertical, mdiNoteTextOutline } from '@mdi/js'
+import { computed, useTemplateRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import MoveFigure from '../../shared/figure/MoveFigure.vue'
+import LaneOutline from '../../shared/lanes/LaneOutline.vue'
+import { library } from '../../repertoire/library.ts'
+import InPlaceField from './InPlaceField.vue'
+import { roleIcons } from '../panel/roleIcons.ts'
+import RowAsk from '../tools/RowAsk.vue'
+import StairLevel from '../panel/StairLevel.vue'
+import { useComposer } from '../store.ts'
+import { rowMarks } from './rowMarks.ts'
+import type { Row, RowSpan } from './rows.ts'
+import { useDraggable, useDropRow } from './useOrderDrag.ts'
+import type { Selection } from '../cursor/useSelection.ts'
+
+const props = defineProps<{ row: Row; cursor: Selection; index: number }>()
+const emit = defineEmits<{ pick: []; edited: [next: -1 | 0 | 1] }>()
+const { t } = useI18n()
+const composer = useComposer()
+const root = useTemplateRef('root')
+const handle = useTemplateRef('handle')
+
+const selected = computed(() => composer.isSelected(props.row.id))
+const title = computed(() => composer.nameOf(props.row))
+const note = computed(() => {
+  const { row } = props
+  const notes = row.kind === 'section' ? [row.section.note, row.block?.note] : [row.kind === 'block' && row.block.note]
+  return notes.filter(Boolean).join(' · ')
+})
+const marks = computed(() => rowMarks(props.row, composer.workout, library, t))
+/** A block's row has buttons in its name's cell, which are no part of its name. */
+const label = computed(() =>
+  props.row.kind === 'section' || props.row.kind === 'block'
+    ? [title.value, ...marks.value.map((mark) => mark.text), ...(note.value ? [note.value] : [])].join(', ')
+    : undefined,
+)
+const figure = computed(() => (props.row.kind === 'station' ? library.figures.get(props.row.figure) : undefined))
+const isCursor = computed(() => composer.selection?.row === props.row.id)
+const cycle = computed(() => {
+  if (props.row.kind !== 'station' || !figure.value || !isCursor.value) return 0
+  const { move, version } = props.row.station.cells.all
+  return (
+    (library.moves.get(move)?.versions.find((v) => v.id === version)?.secondsPerRep ?? 2) * (figure.value.reps ?? 1)
+  )
+})
+/** Where a span stands among the groups: the first of its columns, from 0, and how many they are. */
+const place = (span: RowSpan) => ({
+  '--from': composer.workout.groups.findIndex((g) => g.id === span.groupIds[0]),
+  '--span': span.groupIds.length,
+})
+const tabindex = (cell: number) => (props.cursor.row === props.row.id && props.cursor.cell === cell ? 0 : -1)
+const isTaken = (cell: number) => {
+  const { selection, cellsTo } = composer
+  if (selection?.row !== props.row.id || cellsTo === undefined) return false
+  return cell >= Math.min(selection.cell, cellsTo) && cell <= Math.max(selection.cell, cellsTo)
+}
+const isEditing = (cell: number) => composer.editing?.row === props.row.id && composer.editing.cell === cell
+
+function onFocus(cell: number) {
+  if (tabindex(cell) !== 0 || !composer.selection) composer.selection = { row: props.row.id, cell }
+}
+/** Taking more rows neither moves the focus first nor marks text. */
+function onMousedown(event: MouseEvent) {
+  if (event.shiftKey || event.ctrlKey || event.metaKey) event.preventDefault()
+}
+function onClick(cell: number, event: MouseEvent) {
+  if (event.shiftKey) composer.extendTo(props.row.id)
+  else if (event.ctrlKey || event.metaKey) composer.toggle(props.row.id)
+  else composer.selection = { row: props.row.id, cell }
+  emit('pick')
+}
+function onDouble(cell: number) {
+  composer.selection = { row: props.row.id, cell }
+  composer.editing = { row: props.row.id, cell }
+}
+
+useDraggable(handle, () => {
+  // A row outside what is taken is dragged alone.
+  if (!composer.isSelected(props.row.id)) composer.selection = { row: props.row.id, cell: -1 }
+  return { kind: 'rows', rows: composer.selectedRows.filter((r) => r.kind !== 'empty') }
+})
+const edge = useDropRow(root, () => props.row)
+</script>
+
+<template>
+  <div
+    ref="root"
+    class="row"
+    :class="[row.kind, edge && `drop-${edge}`, { selected }]"
+    role="row"
+    :aria-rowindex="index + 2"
+    :aria-selected="selected"
+    @mousedown="onMousedown"
+  >
+    <span v-if="row.kind === 'empty'" role="gridcell" class="empty-text" :tabindex="tabindex(-1)" @focus="onFocus(-1)">
+      {{ t(row.block ? 'order.empty' : 'order.noBlock') }}
+    </span>
+    <template v-else>
+      <span ref="handle" class="n" role="gridcell" :title="t('order.drag')">
+        <button
+          v-if="row.kind === 'section'"
+          type="button"
+          class="fold"
+          tabindex="-1"
+          :aria-expanded="!composer.folded.has(row.id)"
+          :aria-label="t('order.fold', { title })"
+          @click="composer.toggleFold(row.id)"
+        >
+          <v-icon :icon="composer.folded.has(row.id) ? mdiChevronRight : mdiChevronDown" size="20" />
+        </button>
+        <span v-else class="number">{{ row.kind === 'station' ? row.n : '' }}</span>
+        <v-icon :icon="mdiDragVertical" size="18" class="grip" />
+      </span>
+      <div
+        class="name"
+        role="gridcell"
+        :aria-label="label"
+        :tabindex="tabindex(-1)"
+        @focus="onFocus(-1)"
+        @click="onClick(-1, $event)"
+        @dblclick="onDouble(-1)"
+      >
+        <MoveFigure v-if="figure" :figure="figure" :size="40" :cycle="cycle" />
+        <v-icon v-if="row.kind === 'section'" :icon="roleIcons[row.section.role]" size="17" class="quiet" />
+        <InPlaceField v-if="isEditing(-1)" :row="row" :cell="-1" @done="emit('edited', $event)" />
+        <template v-else>
+          <component :is="row.kind === 'section' ? 'h2' : 'span'" class="title">{{ title }}</component>
+          <v-icon
+            v-if="row.kind === 'station' && row.station.record"
+            :icon="mdiBellOutline"
+            size="14"
+            class="quiet"
+            :aria-label="t('station.recorded')"
+          />
+          <template v-for="mark in marks" :key="mark.text">
+            <span v-if="row.kind === 'section'" class="mark" :title="mark.text"
+              ><v-icon :icon="mark.icon" size="14" /><span class="mark-words">{{ mark.text }}</span></span
+            >
+            <v-icon v-else :icon="mark.icon" size="16" class="care" :title="mark.text" :aria-label="mark.text" />
+          </template>
+          <v-icon v-if="note" :icon="mdiNoteTextOutline" size="15" class="quiet" :title="note" :aria-label="note" />
+          <small v-if="row.kind === 'station' && row.station.focus" class="focus quiet">{{ row.station.focus }}</small>
+          <RowAsk
+            v-if="row.kind !== 'station' && row.block"
+            :block="row.block"
+            :role="row.section.role"
+            :brief="title.length > 14"
+          />
+        </template>
+      </div>
+      <div
+        v-for="(span, i) in row.spans"
+        :key="i"
+        class="cell"
+        :class="{ taken: isTaken(i), editing: isEditing(i) }"
+        role="gridcell"
+        :style="place(span)"
+        :tabindex="tabindex(i)"
+        @focus="onFocus(i)"
+        @click="onClick(i, $event)"
+        @dblclick="onDouble(i)"
+      >
+        <LaneOutline v-if="span.own" :letter="span.own" />
+        <InPlaceField
+          v-if="isEditing(i)"
+          :row="row"
+          :cell="i"
+          :typed="composer.editing?.typed"
+          @done="emit('edited', $event)"
+        />
+        <template v-else>
+          <span class="what"><StairLevel v-if="span.level" v-bind="span.level" />{{ span.text }}</span>
+          <b class="num">{{ span.dose }}</b>
+        </template>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  position: relative;
+  display: grid;
+  grid-template-columns: var(--columns);
+  min-height: 46px;
+  border-top: 1px solid var(--hair);
+}
+.section,
+.block {
+  min-height: 40px;
+  background: var(--band);
+}
+.block {
+  background: color-mix(in srgb, var(--band) 50%, var(--card));
+}
+.row.selected .name,
+.row.selected .n {
+  background: var(--action-soft);
+}
+.drop-top::before,
+.drop-bottom::after {
+  content: '';
+  position: absolute;
+  left: 0;
+  right: 0;
+  z-index: 4;
+  height: 4px;
+  background: var(--action);
+  pointer-events: none;
+}
+.drop-top::before {
+  top: -2px;
+}
+.drop-bottom::after {
+  bottom: -2px;
+}
+.fold {
+  width: 34px;
+  height: 40px;
+  border: 0;
+  padding: 0;
+  background: none;
+  color: var(--quiet);
+  cursor: pointer;
+}
+.n {
+  position: relative;
+  display: grid;
+  place-items: center;
+  color: var(--quiet);
+  font-size: 14px;
+  cursor: grab;
+}
+.grip {
+  position: absolute;
+  opacity: 0;
+  pointer-events: none;
+}
+.row:not(.section):hover .number {
+  opacity: 0;
+}
+.row:not(.section):hover .grip {
+  opacity: 1;
+}
+.name {
+  container: name / inline-size;
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 2px 8px;
+  min-width: 0;
+  cursor: default;
+}
+.title {
+  font-size: 15px;
+}
+/* Marks give way before a title does. */
+h2.title {
+  flex: none;
+  max-width: calc(100% - 64px);
+  font-size: 16px;
+}
+.focus {
+  font-size: 12px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.mark {
+  display: inline-flex;
+  flex: none;
+  gap: 3px;
+  align-items: center;
+  font-size: 13px;
+  color: var(--quiet);
+}
+.cell {
+  position: relative;
+  grid-column: calc(var(--from) + 3) / span var(--span);
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 4px 10px;
+  border-left: 1px solid var(--hair);
+  font-size: 14px;
+  min-width: 0;
+  cursor: default;
+}
+.cell.taken {
+  background: var(--action-soft);
+}
+.cell.editing {
+  padding: 4px;
+  z-index: 5;
+}
+.cell:focus-visible,
+.name:focus-visible {
+  outline-offset: -3px;
+  z-index: 2;
+}
+.what {
+  display: inline-flex;
+  gap: 6px;
+  align-items: baseline;
+  min-width: 0;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+.empty {
+  grid-template-columns: 34px 1fr;
+  min-height: 44px;
+  align-items: center;
+  color: var(--quiet);
+}
+.empty-text {
+  grid-column: 2;
+  padding: 4px 8px;
+}
+/* Where a name has little room the sign says it, its words on pointing. */
+@container name (max-width: 240px) {
+  .mark-words {
+    display: none;
+  }
+}
+@container order (max-width: 640px) {
+  .row:not(.empty) {
+    grid-template-columns: 34px repeat(var(--groups), minmax(0, 1fr));
+  }
+  .name {
+    grid-column: 2 / -1;
+    min-height: 40px;
+  }
+  .cell {
+    grid-row: 2;
+    grid-column: calc(var(--from) + 2) / span var(--span);
+    flex-wrap: wrap;
+  }
+}
+</style>

@@ -1,0 +1,29 @@
+import { mdiEyeOffOutline, mdiHomeAlertOutline, mdiLockOutline } from '@mdi/js'
+import { isKept, obstacles, valueFor, type Library, type Workout } from '@esfuerzo/core'
+import type { Words } from '../../shared/words.ts'
+import type { Row } from './rows.ts'
+
+/** A small sign beside a row's name, with its meaning in words. */
+export interface RowMark {
+  icon: string
+  text: string
+}
+
+/** What is marked on a row: a section that is kept or a surprise, a move that some group cannot do in this home. */
+export function rowMarks(row: Row, { groups, home }: Workout, library: Library, t: Words): RowMark[] {
+  if (row.kind === 'section')
+    return [
+      ...(isKept(row.section) ? [{ icon: mdiLockOutline, text: t('section.kept') }] : []),
+      ...(row.section.surprise ? [{ icon: mdiEyeOffOutline, text: t('section.surprise') }] : []),
+    ]
+  if (row.kind !== 'station') return []
+  const stuck = groups.filter((group) => {
+    const cell = valueFor(row.station.cells, group.id)
+    const move = library.moves.get(cell.move)
+    const version = move?.versions.find((v) => v.id === cell.version)
+    return move && version && obstacles(move, version, home, library).length > 0
+  })
+  return stuck.length
+    ? [{ icon: mdiHomeAlertOutline, text: t('home.stuck', { groups: stuck.map((g) => g.letter).join(', ') }) }]
+    : []
+}

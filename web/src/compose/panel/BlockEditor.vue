@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { canArrange } from '@esfuerzo/core/tools'
+import { formEditors } from '../../forms/editors.ts'
+import { useComposer } from '../store.ts'
+import TextField from '../../shared/TextField.vue'
+
+const props = defineProps<{ block: Block; scope: Scope }>()
+const { t } = useI18n()
+const composer = useComposer()
+const set = (fields: Parameters<typeof setBlockWords>[2], what: string) =>
+  composer.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)
+/** A link goes in once it is one; until then what was typed stays in the field. */
+const link = ref(props.block.link ?? '')
+const linkProblem = ref('')
+watch(
+  () => props.block.link,
+  (now) => (link.value = now ?? ''),
+)
+function onLink() {
+  const typed = link.value.trim()
+  const isLink = typed === '' || (/^https:\/\/[^\s]+$/.test(typed) && URL.canParse(typed) && typed.length <= 500)
+  linkProblem.value = isLink ? '' : t('block.linkProblem')
+  if (isLink) set({ link: typed || undefined }, 'link')
+}
+</script>
+
+<template>
+  <div class="editor">
+    <b>{{ t(`forms.${block.form}.name`) }}</b>
+    <component :is="formEditors[block.form]" :block="block" :scope="scope" />
+    <button
+      v-if="canArrange(block)"
+      type="button"
+      class="ask link"
+      @click="composer.tool = { kind: 'arrange', block: block.id }"
+    >
+      {{ t('arrange.title') }} <kbd>A</kbd>
+    </button>
+    <button
+      v-else-if="isChance(block)"
+      type="button"
+      class="ask link"
+      @click="composer.tool = { kind: 'chance', block: block.id }"
+    >
+      {{ t('chance.title') }}
+    </button>
+    <TextField
+      :model-value="block.title ?? ''"
+      :label="t('block.title')"
+      @update:model-value="(title) => set({ title: title || undefined }, 'title')"
+    />
+    <TextField
+      :model-value="block.note ?? ''"
+      :label="t('section.note')"
+      tall
+      @update:model-value="(note) => set({ note: note || undefined }, 'note')"
+    />
+    <v-text-field
+      v-model="link"
+      :label="t('block.link')"
+      :error-messages="linkProblem"
+      type="url"
+      maxlength="500"
+      @blur="onLink"
+      @keydown.enter="onLink"
+    />
+  </div>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  gap: 14px;
+}
+.ask {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { joinWorkouts } from '@esfuerzo/core'
+import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
+import { client } from '../../shared/client.ts'
+import { useComposer } from '../store.ts'
+
+/** Makes a longer session: another one's main part is joined on. */
+const { t } = useI18n()
+const composer = useComposer()
+const open = ref(false)
+const whole = ref(false)
+const others = shallowRef<WorkoutSummary[]>()
+const problem = ref('')
+
+async function tried(work: () => Promise<void>) {
+  problem.value = ''
+  try {
+    await work()
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  }
+}
+function onOpen() {
+  open.value = true
+  void tried(async () => {
+    const { workouts } = await client('listWorkouts', {})
+    others.value = workouts.filter((w) => w.id !== composer.id)
+  })
+}
+const onJoin = (id: string, title: string) =>
+  tried(async () => {
+    const { document } = await client('readWorkout', { params: { id } })
+    if (!composer.edit((w) => joinWorkouts(w, document, whole.value))) return
+    open.value = false
+    composer.message = { text: 'joined', params: { title }, undo: true }
+  })
+</script>
+
+<template>
+  <div>
+    <v-btn @click="onOpen">{{ t('join.open') }}</v-btn>
+    <v-dialog v-model="open" scrollable :aria-label="t('join.title')">
+      <v-card>
+        <v-card-title>{{ t('join.title') }}</v-card-title>
+        <v-card-text>
+          <p>{{ t('join.lead') }}</p>
+          <v-switch v-model="whole" :label="t('join.whole')" />
+          <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+          <p v-else-if="!others" class="quiet">{{ t('loading') }}</p>
+          <p v-else-if="!others.length" class="quiet">{{ t('join.none') }}</p>
+          <ul v-else>
+            <li v-for="w in others" :key="w.id">
+              <span
+                ><b>{{ w.title }}</b> <span class="quiet">{{ t('desk.minutes', { n: w.minutes }) }}</span></span
+              >
+              <v-btn :aria-label="t('join.take', { title: w.title })" @click="onJoin(w.id, w.title)">{{
+                t('join.takeShort')
+              }}</v-btn>
+            </li>
+          </ul>
+        </v-card-text>
+        <v-card-actions
+          ><v-btn @click="open = false">{{ t('cancel') }}</v-btn></v-card-actions
+        >
+      </v-card>
+    </v-dialog>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 6px 0;
+  border-top: 1px solid var(--hair);
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import {
+  addBlock,
+  addSection,
+  forms,
+  isKept,
+  roles,
+  setSection,
+  type Form,
+  type Role,
+  type Section,
+  traitsOf,
+} from '@esfuerzo/core'
+import { useComposer } from '../store.ts'
+import TextField from '../../shared/TextField.vue'
+
+const props = defineProps<{ section: Section }>()
+const { t } = useI18n()
+const composer = useComposer()
+const roleItems = computed(() => roles.map((value) => ({ value, title: t(`role.${value}`) })))
+const change = (fields: Partial<Omit<Section, 'id' | 'blocks'>>, what: string) =>
+  composer.edit((w) => setSection(w, props.section.id, fields), `${what}:${props.section.id}`)
+
+function onAddBlock(form: Form) {
+  // Explaining comes before what it explains.
+  const before = traitsOf({ form }).explains ? props.section.blocks[0]?.id : undefined
+  if (!composer.edit((w) => addBlock(w, props.section.id, form, before))) return
+  const { blocks } = composer.workout.sections.find((s) => s.id === props.section.id)!
+  const added = before ? blocks[0]! : blocks.at(-1)!
+  composer.selection = { row: blocks.length === 1 ? props.section.id : added.id, cell: -1 }
+}
+function onAddSection(role: Role) {
+  if (
+    !composer.edit((w) =>
+      addSection(w, { role, title: t(`role.${role}`), form: role === 'main' ? 'intervals' : 'list' }, props.section.id),
+    )
+  )
+    return
+  const at = composer.workout.sections.findIndex((s) => s.id === props.section.id)
+  composer.selection = { row: composer.workout.sections[at + 1]!.id, cell: -1 }
+}
+</script>
+
+<template>
+  <div class="editor">
+    <TextField
+      :model-value="section.title"
+      :label="t('section.title')"
+      @update:model-value="(title) => change({ title }, 'title')"
+    />
+    <v-select
+      :model-value="section.role"
+      :items="roleItems"
+      :label="t('section.role')"
+      @update:model-value="change({ role: $event }, 'role')"
+    />
+    <v-switch
+      :model-value="isKept(section)"
+      :label="t('section.keep')"
+      @update:model-value="change({ keep: !!$event }, 'keep')"
+    />
+    <v-switch
+      :model-value="section.surprise === true"
+      :label="t('section.hide')"
+      @update:model-value="change({ surprise: $event ? true : undefined }, 'surprise')"
+    />
+    <TextField
+      :model-value="section.note ?? ''"
+      :label="t('section.note')"
+      tall
+      @update:model-value="(note) => change({ note: note || undefined }, 'note')"
+    />
+    <div class="add">
+      <b>{{ t('section.addBlock') }}</b>
+      <v-menu max-height="420">
+        <template #activator="{ props: menu }"
+          ><v-btn v-bind="menu">{{ t('section.addForm') }}</v-btn></template
+        >
+        <v-list>
+          <v-list-item
+            v-for="form in forms"
+            :key="form"
+            :title="t(`forms.${form}.name`)"
+            :subtitle="t(`forms.${form}.about`)"
+            @click="onAddBlock(form)"
+          />
+        </v-list>
+      </v-menu>
+    </div>
+    <div class="add">
+      <b>{{ t('section.addAfter') }}</b>
+      <v-menu>
+        <template #activator="{ props: menu }"
+          ><v-btn v-bind="menu">{{ t('section.add') }}</v-btn></template
+        >
+        <v-list>
+          <v-list-item v-for="role in roles" :key="role" :title="t(`role.${role}`)" @click="onAddSection(role)" />
+        </v-list>
+      </v-menu>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.editor,
+.add {
+  display: grid;
+  gap: 12px;
+}
+.add {
+  gap: 6px;
+}
+</style>

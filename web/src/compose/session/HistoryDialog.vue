@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { cleanText, differences, minutesText, sessionView, type Workout } from '@esfuerzo/core'
+import { callCode, type Version } from '@esfuerzo/contract'
+import { client } from '../../shared/client.ts'
+import { i18n } from '../../words/i18n.ts'
+import { library } from '../../repertoire/library.ts'
+import LaneKey from '../../shared/lanes/LaneKey.vue'
+import { differenceText } from '../../documents/differenceText.ts'
+import { rowsOf } from '../order/rows.ts'
+import { useComposer } from '../store.ts'
+
+/** The states this session was in: look at any, give it a name, bring it back. */
+const open = defineModel<boolean>({ required: true })
+const { t, locale } = useI18n()
+const composer = useComposer()
+const versions = shallowRef<Version[]>()
+const shown = shallowRef<Version & { document: Workout }>()
+const problem = ref('')
+const name = ref('')
+
+async function tried<T>(work: () => Promise<T>): Promise<T | undefined> {
+  problem.value = ''
+  try {
+    return await work()
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+    return undefined
+  }
+}
+watch(open, (on) => on && void load(), { immediate: true })
+async function load() {
+  shown.value = undefined
+  await composer.flush()
+  versions.value = (await tried(() => client('listVersions', { params: { id: composer.id } })))?.versions
+  if (versions.value?.[0]) await look(versions.value[0])
+}
+async function look(version: Version) {
+  shown.value = await tried(() => client('readVersion', { params: { id: composer.id, version: version.id } }))
+  name.value = shown.value?.name ?? ''
+}
+const when = (version: Version) =>
+  DateTime.fromISO(version.savedAt).setLocale(locale.value).toLocaleString(DateTime.DATETIME_MED_WITH_WEEKDAY)
+const label = (version: Version) =>
+  version.name ?? (version.reason === 'published' ? t('history.published') : t('history.worked'))
+
+const differing = computed(() =>
+  shown.value
+    ? differences(shown.value.document, composer.workout).map((d) =>
+        differenceText(d, shown.value!.document, composer.workout, i18n.global.t),
+      )
+    : [],
+)
+const rows = computed(() =>
+  shown.value ? rowsOf(shown.value.document, library, i18n.global.t).filter((r) => r.kind !== 'empty') : [],
+)
+const lengths = computed(() =>
+  (shown.value ? sessionView(shown.value.document, library) : []).map(({ group, totals }) => ({
+    group,
+    length: minutesText(totals.session.seconds.typical),
+  })),
+)
+async function onName() {
+  const version = shown.value
+  const line = cleanText(name.value, 'line').trim()
+  if (!version || line === (version.name ?? '')) return
+  const named = await tried(() =>
+    client('nameVersion', { params: { id: composer.id, version: version.id }, body: { name: line } }),
+  )
+  if (!named) return
+  shown.value = { ...version, ...named }
+  versions.value = versions.value?.map((v) => (v.id === named.id ? named : v))
+}
+function onRestore() {
+  const { document } = shown.value!
+  if (!composer.edit(() => document)) return
+  composer.selection = undefined
+  composer.message = { text: 'broughtBack', undo: true }
+  open.value = false
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" :max-width="960" scrollable :aria-label="t('history.title')">
+    <v-card>
+      <v-card-title>{{ t('history.title') }}</v-card-title>
+      <v-card-text>
+        <p v-if="problem" class="care" role="alert">
+          {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+        </p>
+        <p v-else-if="!versions" class="quiet">{{ t('loading') }}</p>
+        <div v-else class="history">
+          <ul :aria-label="t('history.states')">
+            <li v-for="version in versions" :key="version.id">
+              <button
+                type="button"
+                :class="{ on: version.id === shown?.id }"
+                :aria-current="version.id === shown?.id"
+                @click="look(version)"
+              >
+                <b>{{ label(version) }}</b>
+                <small class="quiet">{{ when(version) }}</small>
+              </button>
+            </li>
+          </ul>
+          <div v-if="shown" class="state">
+            <v-text-field
+              v-model="name"
+              :label="t('history.name')"
+              maxlength="120"
+              @blur="onName"
+              @keydown.enter.prevent="onName"
+            />
+            <p class="lengths">
+              <span v-for="lane in lengths" :key="lane.group.id"
+                ><LaneKey :letter="lane.group.letter" :name="lane.group.name" />
+                <b class="num">{{ lane.length }}</b></span
+              >
+            </p>
+            <h3>{{ t('history.since') }}</h3>
+            <p v-if="!differing.length" class="quiet">{{ t('history.same') }}</p>
+            <ul v-else class="plain-list">
+              <li v-for="line in differing" :key="line">{{ line }}</li>
+            </ul>
+            <h3>{{ t('history.then') }}</h3>
+            <ol class="rows">
+              <li v-for="row in rows" :key="row.id" :class="row.kind">
+                {{ row.kind === 'station' ? `${row.n}. ${row.name}` : composer.nameOf(row) }}
+                <span class="quiet">{{
+                  row.spans.map((s) => [s.text, s.dose].filter(Boolean).join(' ')).join(' | ')
+                }}</span>
+              </li>
+            </ol>
+          </div>
+        </div>
+      </v-card-text>
+      <v-card-actions>
+        <v-btn @click="open = false">{{ t('close') }}</v-btn>
+        <v-btn class="main" :disabled="!differing.length" @click="onRestore">{{ t('history.restore') }}</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.history {
+  display: grid;
+  grid-template-columns: 250px minmax(0, 1fr);
+  gap: 20px;
+  align-items: start;
+}
+ul,
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.history > ul button {
+  display: grid;
+  width: 100%;
+  min-height: 40px;
+  padding: 6px 10px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.history > ul .on {
+  background: var(--action-soft);
+}
+.state {
+  display: grid;
+  gap: 10px;
+  position: sticky;
+  top: 0;
+}
+p {
+  margin: 0;
+}
+h3 {
+  font-size: 15px;
+}
+.lengths span {
+  display: inline-flex;
+  gap: 8px;
+}
+.lengths {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.plain-list {
+  padding-left: 18px;
+  list-style: disc;
+}
+.rows li {
+  padding: 3px 0;
+  border-top: 1px solid var(--hair);
+  font-size: 14px;
+}
+.rows .section {
+  font-weight: 700;
+}
+.rows .section .quiet {
+  font-weight: 400;
+}
+@media (max-width: 760px) {
+  .history {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,33 @@
+import { findBlock, stationsOf, type Difference, type Workout } from '@esfuerzo/core'
+import type { Words } from '../shared/words.ts'
+import { library } from '../repertoire/library.ts'
+
+/** The name of a part of a session, for a sentence about it. */
+function partName(workout: Workout, { what, id }: Difference, t: Words): string {
+  if (what === 'group') return workout.groups.find((g) => g.id === id)?.name ?? id
+  const section = workout.sections.find((s) => s.id === id)
+  if (section) return section.title || t(`role.${section.role}`)
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  if (what === 'block' && blocks.some((b) => b.id === id)) {
+    const block = findBlock(workout, id)
+    const home = workout.sections.find((s) => s.blocks.includes(block))!
+    return block.title ?? `${home.title || t(`role.${home.role}`)}: ${t(`forms.${block.form}.name`)}`
+  }
+  const station = blocks.flatMap((b) => stationsOf(b)).find((s) => s.id === id)
+  return station ? (station.storyName ?? library.moves.get(station.cells.all.move)?.name ?? id) : id
+}
+
+/**
+ * One difference between two states of a session as a line: what, where, for whom.
+ *
+ * @example 'Changed: Squat jump (A, C)'
+ */
+export function differenceText(difference: Difference, before: Workout, after: Workout, t: Words): string {
+  const { kind, what, fields } = difference
+  if (what === 'details')
+    return t('difference.details', { fields: fields.map((f) => t(`difference.field.${f}`)).join(', ') })
+  const name = partName(kind === 'removed' ? before : after, difference, t)
+  const letters = fields.flatMap((f) => after.groups.find((g) => g.id === f)?.letter ?? [])
+  const whom = kind === 'changed' && what === 'station' && letters.length ? ` (${letters.join(', ')})` : ''
+  return `${t(`difference.${kind}`, { what: t(`difference.what.${what}`), name })}${whom}`
+}

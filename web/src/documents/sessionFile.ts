@@ -1,0 +1,26 @@
+import { ProblemError, readWorkoutText, referenceProblems, type Workout } from '@esfuerzo/core'
+import { saveFile } from '../shared/saveFile.ts'
+import { fileTitle } from '@esfuerzo/core/cues'
+import { library } from '../repertoire/library.ts'
+
+/**
+ * Reads a session from the text of a file, a drop or the clipboard.
+ *
+ * @throws {ProblemError} with every mistake; nothing is read by halves
+ */
+export function sessionFromText(text: string): Workout {
+  const workout = readWorkoutText(text)
+  const problems = referenceProblems(workout, library)
+  if (problems.length) throw new ProblemError(problems)
+  return workout
+}
+
+/**
+ * A file name for a session: its title in plain letters.
+ *
+ * @example sessionFileName('Storm-day springs!') // 'storm-day-springs.json'
+ */
+export const sessionFileName = (title: string): string => `${fileTitle(title)}.json`
+
+/** Hands a session to the browser as a file to keep. */
+export const saveSessionFile = (workout: Workout): void => saveFile(sessionFileName(workout.title), workout)

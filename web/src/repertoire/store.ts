@@ -1,0 +1,74 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { movesFile, readMoves, type OwnMove, type Problem } from '@esfuerzo/core'
+import { callCode, type CallError, type UsedMove } from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+import { library, takeOwnMoves } from './library.ts'
+
+/** The teacher's own moves, and which moves she used lately. */
+export const useRepertoire = defineStore('repertoire', () => {
+  const own = shallowRef<readonly OwnMove[]>([])
+  const used = shallowRef<readonly UsedMove[]>([])
+  const error = shallowRef<CallError['code']>()
+  const loaded = shallowRef(false)
+  /** What was removed last, until something else happens to it. */
+  const removed = shallowRef<OwnMove>()
+  const lately = computed(() => new Map(used.value.map(({ move, last }) => [move, last])))
+
+  function take(moves: readonly OwnMove[]): void {
+    own.value = moves
+    takeOwnMoves('collection', moves)
+  }
+
+  /** Without them everything goes on with the library's moves. */
+  async function load(): Promise<void> {
+    error.value = undefined
+    try {
+      const [{ moves }, answer] = await Promise.all([client('listOwnMoves', {}), client('usedMoves', {})])
+      take(moves)
+      used.value = answer.used
+      loaded.value = true
+    } catch (thrown) {
+      error.value = callCode(thrown)
+    }
+  }
+
+  /** @throws {CallError} naming each mistake; nothing is changed then */
+  async function keep(moves: readonly OwnMove[]): Promise<void> {
+    take((await client('keepOwnMoves', { body: movesFile(moves) })).moves)
+  }
+
+  /** Takes a move out of the collection; it can be put back. Sessions keep it. @throws {CallError} */
+  async function remove(gone: OwnMove): Promise<void> {
+    await client('removeOwnMove', { params: { id: gone.move.id } })
+    take(own.value.filter((m) => m.move.id !== gone.move.id))
+    removed.value = gone
+  }
+
+  /** @throws {CallError} */
+  async function putBack(): Promise<void> {
+    if (removed.value) await keep([removed.value])
+    removed.value = undefined
+  }
+
+  /**
+   * Takes in a file of moves.
+   *
+   * @returns what had to be set right in its figures
+   * @throws {ProblemError | CallError | SyntaxError} naming each mistake; nothing is taken then
+   */
+  async function takeFile(text: string): Promise<Problem[]> {
+    const { moves, clamped } = readMoves(JSON.parse(text), library)
+    await keep(moves)
+    return clamped
+  }
+
+  /** Somebody else signs in. */
+  function forget(): void {
+    take([])
+    used.value = []
+    loaded.value = false
+  }
+
+  return { own, used, lately, error, loaded, removed, load, keep, remove, putBack, takeFile, forget }
+})

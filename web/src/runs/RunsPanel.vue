@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { onMounted } from 'vue'
+import { useI18n } from 'vue-i18n'
+import RunItem from './RunItem.vue'
+import { useRuns } from './useRuns.ts'
+
+const props = defineProps<{ workoutId: string }>()
+const { t } = useI18n()
+const { runs, left, problem, load, more, remove } = useRuns(props.workoutId)
+onMounted(load)
+</script>
+
+<template>
+  <div class="runs">
+    <template v-if="problem">
+      <p class="care" role="alert">{{ t(`errors.${problem}`) }}</p>
+      <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </template>
+    <p v-else-if="!runs" class="quiet">{{ t('loading') }}</p>
+    <p v-else-if="!runs.length" class="quiet">{{ t('runs.none') }}</p>
+    <template v-else>
+      <ul>
+        <RunItem v-for="run in runs" :key="run.run.id" :run="run" short @remove="remove(run)" />
+      </ul>
+      <v-btn v-if="left" @click="more">{{ t('desk.more', { n: left }) }}</v-btn>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+</style>

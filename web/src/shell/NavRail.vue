@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import {
+  mdiAccountOutline,
+  mdiCogOutline,
+  mdiFormatListText,
+  mdiHomeVariantOutline,
+  mdiLogoutVariant,
+  mdiRun,
+} from '@mdi/js'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { useRepertoire } from '../repertoire/store.ts'
+import { useSettings } from '../settings/store.ts'
+import { useAccount } from '../signin/account.ts'
+import MarkLogo from '../shared/look/MarkLogo.vue'
+
+const { t } = useI18n()
+const account = useAccount()
+const route = useRoute()
+const router = useRouter()
+const onMoves = computed(() => route.path.startsWith('/moves'))
+
+async function onSignOut() {
+  await account.signOut()
+  // Whoever signs in next has her own.
+  useSettings().forget()
+  useRepertoire().forget()
+  await router.push({ name: 'sign-in' })
+}
+</script>
+
+<template>
+  <nav class="rail" :aria-label="t('nav.label')">
+    <MarkLogo />
+    <router-link :to="{ name: 'desk' }" :class="{ on: route.name === 'desk' || route.name === 'bin' }">
+      <v-icon :icon="mdiHomeVariantOutline" size="20" />{{ t('nav.desk') }}
+    </router-link>
+    <router-link
+      v-if="route.params.id"
+      :to="{ name: 'compose', params: { id: route.params.id } }"
+      :class="{ on: route.name === 'compose' || route.name === 'handout' }"
+    >
+      <v-icon :icon="mdiFormatListText" size="20" />{{ t('nav.session') }}
+    </router-link>
+    <router-link :to="{ name: 'moves' }" :class="{ on: onMoves }">
+      <v-icon :icon="mdiRun" size="20" />{{ t('nav.moves') }}
+    </router-link>
+    <router-link :to="{ name: 'settings' }" class="last" :class="{ on: route.name === 'settings' }">
+      <v-icon :icon="mdiCogOutline" size="20" />{{ t('nav.settings') }}
+    </router-link>
+    <router-link :to="{ name: 'account' }" :class="{ on: route.name === 'account' }">
+      <v-icon :icon="mdiAccountOutline" size="20" />{{ t('nav.account') }}
+    </router-link>
+    <button type="button" class="out" :title="account.teacher?.email" @click="onSignOut">
+      <v-icon :icon="mdiLogoutVariant" size="20" />{{ t('nav.signOut') }}
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  position: sticky;
+  top: 0;
+  height: 100vh;
+  background: var(--card);
+  border-right: 1px solid var(--line);
+  padding: 14px 0;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 6px;
+}
+.rail > svg {
+  margin-bottom: 12px;
+}
+a,
+.out {
+  width: 54px;
+  padding: 8px 0 6px;
+  border: 0;
+  border-radius: var(--corner);
+  background: none;
+  color: var(--quiet);
+  font: 12px/1.3 var(--text);
+  text-align: center;
+  text-decoration: none;
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+}
+a.on {
+  background: var(--action-soft);
+  color: var(--action);
+  font-weight: 700;
+}
+.last {
+  margin-top: auto;
+}
+@media (max-width: 640px) {
+  .rail {
+    position: static;
+    flex-direction: row;
+    height: auto;
+    padding: 4px 8px;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .rail > svg {
+    margin: 0 6px 0 0;
+  }
+  .last {
+    margin: 0 0 0 auto;
+  }
+}
+</style>
