@@ -11,7 +11,7 @@ import type { RunSummary } from '@esfuerzo/contract'
 const { i18n } = await import('../src/words/i18n.ts')
 const { library } = await import('../src/repertoire/library.ts')
 const { vuetify } = await import('../src/shell/vuetify.ts')
-const { useComposer } = await import('../src/compose/store.ts')
+const { useComposer } = await import('./support/composer.ts')
 
 const page = { template: '<div />' }
 const router = createRouter({

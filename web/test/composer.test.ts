@@ -34,7 +34,7 @@ async function fakeFetch(url: string, init: { method: string; body?: string }): 
 
 const fresh = async () => {
   setActivePinia(createPinia())
-  const { useComposer } = await import('../src/compose/store.ts')
+  const { useComposer } = await import('./support/composer.ts')
   return useComposer()
 }
 const quiet = () => vi.advanceTimersByTimeAsync(800)

@@ -6,7 +6,7 @@ import { parse } from '@esfuerzo/core/notation'
 import LanesPanel from '../src/compose/lanes/LanesPanel.vue'
 import MessageBar from '../src/compose/MessageBar.vue'
 import ShortcutSheet from '../src/compose/cursor/ShortcutSheet.vue'
-import { useComposer } from '../src/compose/store.ts'
+import { useComposer } from './support/composer.ts'
 import RadioBar from '../src/compose/tools/RadioBar.vue'
 import ToolPanel from '../src/compose/tools/ToolPanel.vue'
 import { useTool } from '../src/compose/tools/useTool.ts'
@@ -97,7 +97,7 @@ describe('what is open in the panel', () => {
 
   it('is there as long as its block is, in a form it is about', () => {
     const composer = composing(session)
-    const { tool } = useTool(composer)
+    const { tool } = useTool()
     expect(tool.value).toBeUndefined()
     composer.tool = { kind: 'arrange', block: blocks()[0]!.id }
     expect(tool.value).toEqual(composer.tool)
@@ -113,7 +113,7 @@ describe('what is open in the panel', () => {
 
   it('by key is the block the cursor is in, or says that there is nothing to arrange', () => {
     const composer = composing(session)
-    const { openArrange } = useTool(composer)
+    const { openArrange } = useTool()
     openArrange()
     expect(composer.message).toEqual({ text: 'nothingToArrange' })
     composer.goTo(session.sections[0]!.id)
@@ -202,9 +202,9 @@ describe('the keys of the composer', () => {
   /** The keys at work, over an element that has the focus. */
   async function keysOver(html: string) {
     const called = actions()
-    const composer = composing(session)
+    composing(session)
     await open({
-      setup: () => useShortcuts(composer, called as unknown as ShortcutActions),
+      setup: () => useShortcuts(called as unknown as ShortcutActions),
       template: `<div>${html}</div>`,
     })
     const press = (key: string, more: KeyboardEventInit = {}) => {

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, newWorkout, partOf, setDetails, type Workout } from '@esfuerzo/core'
-import { useComposer } from '../src/compose/store.ts'
+import { useComposer } from './support/composer.ts'
 import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve, type Answers } from './support/pages.ts'
 

@@ -6,7 +6,7 @@ import { defineComponent, h, type Component } from 'vue'
 import { VApp } from 'vuetify/components/VApp'
 import { copyOfMove, movesFileSchema, stationsOf, type OwnMove } from '@esfuerzo/core'
 import { type Figure } from '@esfuerzo/core/figure'
-import { useComposer } from '../src/compose/store.ts'
+import { useComposer } from './support/composer.ts'
 import { bodyRegions } from '../src/moves/bodyRegions.ts'
 import {
   addVersion,

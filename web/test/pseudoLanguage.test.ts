@@ -15,7 +15,7 @@ import {
   type Workout,
 } from '@esfuerzo/core'
 import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
-import { useComposer } from '../src/compose/store.ts'
+import { useComposer } from './support/composer.ts'
 import { formsEn } from '../src/forms/labels.en.ts'
 import { i18n, problemText } from '../src/words/i18n.ts'
 import { library } from '../src/repertoire/library.ts'

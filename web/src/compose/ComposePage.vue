@@ -17,7 +17,11 @@ import RunningOrder from './order/RunningOrder.vue'
 import RunsPanel from '../runs/RunsPanel.vue'
 import SaveMark from './session/SaveMark.vue'
 import ShortcutSheet from './cursor/ShortcutSheet.vue'
-import { useComposer } from './store.ts'
+import { useSession } from './session/useSession.ts'
+import { useMessages } from './useMessages.ts'
+import { useCursor } from './cursor/useCursor.ts'
+import { usePanel } from './panel/usePanel.ts'
+import { useLanes } from './lanes/useLanes.ts'
 import TextPanel from './panel/TextPanel.vue'
 import OpenTool from './tools/OpenTool.vue'
 import { useTool } from './tools/useTool.ts'
@@ -28,7 +32,11 @@ import { useShortcuts } from './cursor/useShortcuts.ts'
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const router = useRouter()
-const composer = useComposer()
+const session = useSession()
+const messages = useMessages()
+const cursor = useCursor()
+const panel = usePanel()
+const timed = useLanes()
 const tabs = ['moves', 'edit', 'text', 'shelf', 'runs'] as const
 const tab = ref<(typeof tabs)[number]>('moves')
 /** Where the page is narrow the panel lies below and is opened when it is wanted. */
@@ -44,12 +52,12 @@ const whiteboard = useTemplateRef('whiteboard')
 
 watch(
   () => props.id,
-  (id) => void composer.open(id),
+  (id) => void session.open(id),
   { immediate: true },
 )
 
 function show(name: (typeof tabs)[number], toggle = false) {
-  composer.tool = undefined
+  panel.close()
   panelOpen.value = !(toggle && panelOpen.value && tab.value === name)
   tab.value = name
 }
@@ -70,28 +78,28 @@ async function showShelf() {
 }
 // The first question is answered as quickly as the next ones: a worker stands by.
 onMounted(() => coreDoor.warm())
-const { tool, openArrange } = useTool(composer)
+const { tool, openArrange } = useTool()
 watch(tool, (open) => {
   if (open) panelOpen.value = true
 })
 const { elsewhere } = useOtherTab(() => props.id)
-useShortcuts(composer, {
+useShortcuts({
   find: () => void showShelf(),
   help: () => (keys.value = true),
   leave: () => {
-    composer.tool = undefined
+    panel.close()
     order.value?.focus()
   },
-  fit: () => (composer.tool = { kind: 'fit' }),
+  fit: () => panel.show({ kind: 'fit' }),
   arrange: () => openArrange(),
   play: () => void onPlay(),
   text: () => void showText(),
 })
-useEventListener('beforeunload', () => void composer.flush())
-onBeforeRouteLeave(() => composer.leave())
+useEventListener('beforeunload', () => void session.flush())
+onBeforeRouteLeave(() => session.leave())
 
 const aim = computed(() => {
-  const { aim: a, home, minutes } = composer.workout
+  const { aim: a, home, minutes } = session.workout
   return [
     ...a.builds.map((b) => t(`builds.${b}`)),
     ...(a.target ? [`“${a.target}”`] : []),
@@ -100,20 +108,20 @@ const aim = computed(() => {
   ].join(' · ')
 })
 async function onKeepBoth() {
-  const copy = await composer.keepBoth()
-  await composer.open(props.id)
+  const copy = await session.keepBoth()
+  await session.open(props.id)
   await router.push({ name: 'compose', params: { id: copy } })
 }
 async function onHandOut() {
-  if (await composer.flush()) await router.push({ name: 'handout', params: { id: props.id } })
+  if (await session.flush()) await router.push({ name: 'handout', params: { id: props.id } })
 }
 /** Runs the session as a family would, from the first step of the row the cursor is on. */
 async function onPlay() {
-  const row = composer.selectedRow
-  const group = composer.scope === 'all' ? composer.workout.groups[0]!.id : composer.scope[0]!
-  const blocks = composer.lanes.find((l) => l.group.id === group)?.blocks ?? []
+  const row = cursor.selectedRow
+  const group = cursor.scope === 'all' ? session.workout.groups[0]!.id : cursor.scope[0]!
+  const blocks = timed.lanes.find((l) => l.group.id === group)?.blocks ?? []
   if (!blocks.some(({ timed }) => timed.steps.some((s) => s.kind === 'work'))) {
-    composer.message = { text: 'nothingToPlay' }
+    messages.say({ text: 'nothingToPlay' })
     return
   }
   await router.push({ name: 'try', params: { id: props.id }, query: { lane: group, from: playFrom(row, blocks) } })
@@ -121,12 +129,12 @@ async function onPlay() {
 </script>
 
 <template>
-  <main v-if="composer.loadError" class="state">
+  <main v-if="session.loadError" class="state">
     <h1>{{ t('compose.cannotOpen') }}</h1>
-    <p>{{ t(`errors.${composer.loadError}`) }}</p>
-    <v-btn class="main" @click="composer.open(id)">{{ t('tryAgain') }}</v-btn>
+    <p>{{ t(`errors.${session.loadError}`) }}</p>
+    <v-btn class="main" @click="session.open(id)">{{ t('tryAgain') }}</v-btn>
   </main>
-  <main v-else-if="composer.loading" class="state">
+  <main v-else-if="session.loading" class="state">
     <p class="quiet">{{ t('loading') }}</p>
   </main>
   <div v-else class="composer" :class="{ wide: tab === 'text' && !tool }">
@@ -134,24 +142,24 @@ async function onPlay() {
       <header>
         <h1>
           <button type="button" class="title" :title="t('compose.details')" @click="details = true">
-            {{ composer.workout.title }}
+            {{ session.workout.title }}
           </button>
         </h1>
         <SaveMark @keep-both="onKeepBoth" @compare="conflict = true" />
         <span class="grow" />
         <v-btn
           :icon="mdiUndo"
-          :disabled="!composer.canUndo"
+          :disabled="!session.canUndo"
           :aria-label="t('undo')"
           :title="`${t('undo')} (Ctrl Z)`"
-          @click="composer.undo()"
+          @click="session.undo()"
         />
         <v-btn
           :icon="mdiRedo"
-          :disabled="!composer.canRedo"
+          :disabled="!session.canRedo"
           :aria-label="t('redo')"
           :title="`${t('redo')} (Ctrl Shift Z)`"
-          @click="composer.redo()"
+          @click="session.redo()"
         />
         <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="showText">{{
           t('compose.whiteboard')
@@ -173,7 +181,7 @@ async function onPlay() {
         {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
       </p>
     </main>
-    <p class="out-of-sight" aria-live="polite">{{ composer.said }}</p>
+    <p class="out-of-sight" aria-live="polite">{{ messages.said }}</p>
     <aside :aria-label="t('compose.panel')" :class="{ open: panelOpen }">
       <div v-if="tool" class="panel">
         <OpenTool :tool="tool" />

@@ -1,26 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useComposer } from './store.ts'
+import { useSession } from './session/useSession.ts'
+import { useMessages } from './useMessages.ts'
 
 /** What the composer has to say of the last thing done, and its undo. */
 const { t, te } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const messages = useMessages()
 const open = computed({
-  get: () => composer.message !== undefined,
+  get: () => messages.message !== undefined,
   set: (on) => {
-    if (!on) composer.message = undefined
+    if (!on) messages.clear()
   },
 })
 const text = computed(() => {
-  const { text: said = '', params = {} } = composer.message ?? {}
+  const { text: said = '', params = {} } = messages.message ?? {}
   // Some say how many of something: the number chooses the words.
   if (te(`messages.${said}`)) return t(`messages.${said}`, params, Number(params.n ?? 1))
   return te(said) ? t(said) : said
 })
 function onUndo() {
-  composer.undo()
-  composer.message = undefined
+  session.undo()
+  messages.clear()
 }
 </script>
 
@@ -28,8 +30,8 @@ function onUndo() {
   <v-snackbar v-model="open">
     <span class="message">{{ text }}</span>
     <template #actions>
-      <v-btn v-if="composer.message?.undo" @click="onUndo">{{ t('undo') }}</v-btn>
-      <v-btn @click="composer.message = undefined">{{ t('close') }}</v-btn>
+      <v-btn v-if="messages.message?.undo" @click="onUndo">{{ t('undo') }}</v-btn>
+      <v-btn @click="messages.clear()">{{ t('close') }}</v-btn>
     </template>
   </v-snackbar>
 </template>

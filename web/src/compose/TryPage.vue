@@ -8,23 +8,23 @@ import PlayerStage from '../player/PlayerStage.vue'
 import { useSettings } from '../settings/store.ts'
 import { sendingProblemText } from '../documents/sendingProblemText.ts'
 import { library } from '../repertoire/library.ts'
-import { useComposer } from './store.ts'
+import { useSession } from './session/useSession.ts'
 
 /** The session as a child runs it, before anybody has been sent it. Nothing is recorded. */
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const route = useRoute()
 const router = useRouter()
-const composer = useComposer()
+const session = useSession()
 const settings = useSettings()
-void composer.open(props.id)
+void session.open(props.id)
 
 const result = computed(() => {
-  if (composer.loading || composer.id !== props.id) return undefined
+  if (session.loading || session.id !== props.id) return undefined
   try {
     // Read as a family's device reads it, so that what is tried is what is sent.
     const publication = publicationSchema.parse(
-      JSON.parse(JSON.stringify(publish(composer.workout, library, settings.settings?.familyNote))),
+      JSON.parse(JSON.stringify(publish(session.workout, library, settings.settings?.familyNote))),
     )
     const known = publication.lanes.map((l) => l.id)
     const wanted = [route.query.lane].flat().filter((id) => id !== null && known.includes(id!)) as string[]
@@ -49,9 +49,9 @@ const back = () => router.push({ name: 'compose', params: { id: props.id } })
     @finish="back"
   />
   <main v-else class="try">
-    <template v-if="composer.loadError || result?.problem">
+    <template v-if="session.loadError || result?.problem">
       <h1>{{ t('compose.cannotTry') }}</h1>
-      <p v-if="composer.loadError">{{ t(`errors.${composer.loadError}`) }}</p>
+      <p v-if="session.loadError">{{ t(`errors.${session.loadError}`) }}</p>
       <p v-for="line in result?.problem" v-else :key="line">{{ line }}</p>
       <v-btn class="main" @click="back">{{ t('handout.back') }}</v-btn>
     </template>

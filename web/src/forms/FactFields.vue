@@ -14,7 +14,7 @@ import {
 } from '@esfuerzo/core'
 import { notationOf, type Fact } from '@esfuerzo/core/notation'
 import NumberField from '../shared/NumberField.vue'
-import { useComposer } from '../compose/store.ts'
+import { useEdits } from '../compose/edits/useEdits.ts'
 import FactText from './FactText.vue'
 
 /** The facts of a form's line as fields: what is typed on the whiteboard, set by hand. */
@@ -26,7 +26,7 @@ const props = defineProps<{
   /** All but these. */
   without?: string[]
 }>()
-const composer = useComposer()
+const edits = useEdits()
 const { t } = useI18n()
 
 const facts = computed(() =>
@@ -40,7 +40,7 @@ const facts = computed(() =>
     }),
 )
 const edit = (f: Fact<Block>, change: (block: Block) => Block) =>
-  composer.edit(
+  edits.edit(
     (w) => setBlock(w, props.block.id, props.block.form as Form, (b) => change(b as Block) as BlockOf<Form>),
     `${f.id}:${props.block.id}:${String(props.scope)}`,
   )

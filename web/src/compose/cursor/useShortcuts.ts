@@ -1,8 +1,9 @@
 import { useEventListener } from '@vueuse/core'
 import { rowEdits, stepDose, stepVersion } from '../edits/rowEdits.ts'
-import type { useComposer } from '../store.ts'
-
-type Composer = ReturnType<typeof useComposer>
+import { useSession } from '../session/useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useCursor } from './useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** Fields and dialogs keep their own keys. */
 const isTyping = (target: EventTarget | null) =>
@@ -25,13 +26,16 @@ export interface ShortcutActions {
 }
 
 /** The composer's keys that work anywhere; those of the row and cell the cursor is on are {@link onRowKey}'s. */
-export function useShortcuts(composer: Composer, actions: ShortcutActions): void {
+export function useShortcuts(actions: ShortcutActions): void {
+  const session = useSession()
+  const messages = useMessages()
+  const edits = useEdits()
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     const command = event.ctrlKey || event.metaKey
     if (command && event.key.toLowerCase() === 'z' && !isTyping(event.target)) {
       event.preventDefault()
-      if (event.shiftKey) composer.redo()
-      else composer.undo()
+      if (event.shiftKey) session.redo()
+      else session.undo()
       return
     }
     if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside'))
@@ -56,22 +60,22 @@ export function useShortcuts(composer: Composer, actions: ShortcutActions): void
   // Copy, cut and paste through the system's clipboard, so that they work between sessions and tabs.
   const ofOrder = (event: ClipboardEvent) => !isTyping(event.target) && !getSelection()?.toString()
   function copy(event: ClipboardEvent): boolean {
-    const text = ofOrder(event) ? composer.copied() : undefined
+    const text = ofOrder(event) ? edits.copied() : undefined
     if (!text || !event.clipboardData) return false
     event.clipboardData.setData('text/plain', text)
     event.preventDefault()
     return true
   }
   useEventListener(document, 'copy', (event: ClipboardEvent) => {
-    if (copy(event)) composer.message = { text: 'copiedPart' }
+    if (copy(event)) messages.say({ text: 'copiedPart' })
   })
   useEventListener(document, 'cut', (event: ClipboardEvent) => {
-    if (copy(event)) composer.removeRows()
+    if (copy(event)) edits.removeRows()
   })
   useEventListener(document, 'paste', (event: ClipboardEvent) => {
     if (!ofOrder(event)) return
-    if (composer.paste(event.clipboardData?.getData('text/plain') ?? '')) event.preventDefault()
-    else composer.message = { text: 'noPart' }
+    if (edits.paste(event.clipboardData?.getData('text/plain') ?? '')) event.preventDefault()
+    else messages.say({ text: 'noPart' })
   })
 
   function act(event: KeyboardEvent, action: () => void): void {
@@ -81,32 +85,34 @@ export function useShortcuts(composer: Composer, actions: ShortcutActions): void
 }
 
 /** A key on the running order's cursor. True when it meant something. */
-export function onRowKey(composer: Composer, event: KeyboardEvent, panel: () => void): boolean {
-  const { selection, selectedRow: row } = composer
+export function onRowKey(event: KeyboardEvent, toPanel: () => void): boolean {
+  const cursor = useCursor()
+  const edits = useEdits()
+  const { selection, selectedRow: row } = cursor
   if (!selection || !row || event.ctrlKey || event.metaKey) return false
-  const edits = rowEdits(composer.selectedRows)
+  const taken = rowEdits(cursor.selectedRows)
   const edit = (typed?: string) => {
-    if (row.kind !== 'empty') composer.editing = { ...selection, ...(typed && { typed }) }
+    if (row.kind !== 'empty') cursor.changeInPlace({ ...selection, ...(typed && { typed }) })
   }
   const keys: Record<string, (() => void) | undefined> = {
-    'Alt+ArrowUp': () => composer.moveRows(-1),
-    'Alt+ArrowDown': () => composer.moveRows(1),
-    'Alt+ArrowLeft': () => composer.editCells((c) => stepVersion(c, -1), 'version'),
-    'Alt+ArrowRight': () => composer.editCells((c) => stepVersion(c, 1), 'version'),
-    'Shift+ArrowUp': () => composer.extendRows(-1),
-    'Shift+ArrowDown': () => composer.extendRows(1),
-    'Shift+ArrowLeft': () => composer.extendCells(-1),
-    'Shift+ArrowRight': () => composer.extendCells(1),
-    '+': () => composer.editCells((c) => stepDose(c, 1), 'dose'),
-    '=': () => composer.editCells((c) => stepDose(c, 1), 'dose'),
-    '-': () => composer.editCells((c) => stepDose(c, -1), 'dose'),
-    d: () => edits && composer.edit(edits.duplicate),
-    f: () => composer.toggleFold(row.section.id),
-    s: () => composer.swap(),
-    e: panel,
-    Delete: () => composer.removeRows(),
-    Backspace: () => composer.removeRows(),
-    Enter: () => (composer.adding = row.id),
+    'Alt+ArrowUp': () => edits.moveRows(-1),
+    'Alt+ArrowDown': () => edits.moveRows(1),
+    'Alt+ArrowLeft': () => edits.editCells((c) => stepVersion(c, -1), 'version'),
+    'Alt+ArrowRight': () => edits.editCells((c) => stepVersion(c, 1), 'version'),
+    'Shift+ArrowUp': () => cursor.extendRows(-1),
+    'Shift+ArrowDown': () => cursor.extendRows(1),
+    'Shift+ArrowLeft': () => cursor.extendCells(-1),
+    'Shift+ArrowRight': () => cursor.extendCells(1),
+    '+': () => edits.editCells((c) => stepDose(c, 1), 'dose'),
+    '=': () => edits.editCells((c) => stepDose(c, 1), 'dose'),
+    '-': () => edits.editCells((c) => stepDose(c, -1), 'dose'),
+    d: () => taken && edits.edit(taken.duplicate),
+    f: () => cursor.toggleFold(row.section.id),
+    s: () => edits.swap(),
+    e: toPanel,
+    Delete: () => edits.removeRows(),
+    Backspace: () => edits.removeRows(),
+    Enter: () => cursor.addBelow(row.id),
     F2: () => edit(),
   }
   const arrow = event.key.startsWith('Arrow')

@@ -18,13 +18,15 @@ import { gradeItems } from '../../settings/gradeItems.ts'
 import TextField from '../../shared/TextField.vue'
 import FetchList from './FetchList.vue'
 import NumberField from '../../shared/NumberField.vue'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** Aim, groups and conditions, in one calm panel. */
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
-const composer = useComposer()
-const w = computed(() => composer.workout)
+const session = useSession()
+const edits = useEdits()
+const w = computed(() => session.workout)
 const settings = useSettings()
 const names = computed(() => settings.gradeNames)
 const grades = computed(() => gradeItems(names.value, t))
@@ -34,10 +36,10 @@ const muscles = computed(() =>
   [...library.muscles.values()].map((m) => ({ value: m.id, title: `${m.name} (${m.anatomical})` })),
 )
 
-const setAim = (aim: Partial<Aim>, what: string) => composer.edit((now) => setDetails(now, { aim }), `aim-${what}`)
-const setHome = (home: Partial<Home>) => composer.edit((now) => setDetails(now, { home }))
+const setAim = (aim: Partial<Aim>, what: string) => edits.edit((now) => setDetails(now, { aim }), `aim-${what}`)
+const setHome = (home: Partial<Home>) => edits.edit((now) => setDetails(now, { home }))
 const setGrades = (id: string, next: number[]) =>
-  next.length && composer.edit((now) => setGroup(now, id, { grades: [...next].sort() }, names.value))
+  next.length && edits.edit((now) => setGroup(now, id, { grades: [...next].sort() }, names.value))
 const setWord = (i: number, field: 'word' | 'meaning', typed: string) =>
   setAim({ words: w.value.aim.words.map((entry, k) => (k === i ? { ...entry, [field]: typed } : entry)) }, `word-${i}`)
 const standards = computed(() => w.value.aim.standards ?? [])
@@ -60,7 +62,7 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
           :model-value="w.title"
           :label="t('details.name')"
           must
-          @update:model-value="(title) => composer.edit((now) => setDetails(now, { title }), 'title')"
+          @update:model-value="(title) => edits.edit((now) => setDetails(now, { title }), 'title')"
         />
         <TextField
           :model-value="w.aim.target"
@@ -153,22 +155,20 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
             :model-value="group.name"
             :label="t('details.groupName')"
             must
-            @update:model-value="
-              (name) => composer.edit((now) => setGroup(now, group.id, { name }), `group:${group.id}`)
-            "
+            @update:model-value="(name) => edits.edit((now) => setGroup(now, group.id, { name }), `group:${group.id}`)"
           />
           <v-btn
             :disabled="w.groups.length === 1"
             class="plain"
             :aria-label="t('details.removeGroupLabel', { letter: group.letter, name: group.name })"
-            @click="composer.edit((now) => removeGroup(now, group.id))"
+            @click="edits.edit((now) => removeGroup(now, group.id))"
             >{{ t('details.removeGroup') }}</v-btn
           >
         </div>
         <v-btn
           v-if="w.groups.length < 6"
           class="fit"
-          @click="composer.edit((now) => addGroup(now, [2], library, names))"
+          @click="edits.edit((now) => addGroup(now, [2], library, names))"
           >{{ t('details.addGroup') }}</v-btn
         >
 
@@ -180,7 +180,7 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
             :max="120"
             :label="t('details.minutes')"
             suffix="min"
-            @update:model-value="composer.edit((now) => setDetails(now, { minutes: $event }), 'minutes')"
+            @update:model-value="edits.edit((now) => setDetails(now, { minutes: $event }), 'minutes')"
           />
           <v-select
             :model-value="w.home.space"
@@ -192,7 +192,7 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
         <v-switch
           :model-value="w.finishTogether"
           :label="t('details.finishTogether')"
-          @update:model-value="composer.edit((now) => setDetails(now, { finishTogether: !!$event }))"
+          @update:model-value="edits.edit((now) => setDetails(now, { finishTogether: !!$event }))"
         />
         <v-select
           :model-value="w.home.kit"

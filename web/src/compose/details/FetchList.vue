@@ -3,14 +3,16 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { fetchList, ProblemError, setDetails, type Home } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** What the session needs from the house, as families will read it, and what stands in for what is not there. */
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const edits = useEdits()
 const things = computed(() => {
   try {
-    return fetchList(composer.workout, library)
+    return fetchList(session.workout, library)
   } catch (error) {
     // A move that is not known any more is named where it stands.
     if (error instanceof ProblemError) return []
@@ -18,9 +20,9 @@ const things = computed(() => {
   }
 })
 const moves = (ids: readonly string[]) => ids.map((id) => library.moves.get(id)?.name ?? id).join(', ')
-const setHome = (home: Partial<Home>) => composer.edit((now) => setDetails(now, { home }))
+const setHome = (home: Partial<Home>) => edits.edit((now) => setDetails(now, { home }))
 function setStandIn(kit: string, standIn: string | null) {
-  const { [kit]: _, ...rest } = composer.workout.home.standIns
+  const { [kit]: _, ...rest } = session.workout.home.standIns
   setHome({ standIns: standIn ? { ...rest, [kit]: standIn } : rest })
 }
 </script>

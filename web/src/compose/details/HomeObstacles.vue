@@ -3,15 +3,17 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { obstacles, setDetails, type Home, type Move, type Version } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** What stands in the way of a version in this session's home, and what would do instead. */
 const props = defineProps<{ move: Move; version: Version }>()
 const { t } = useI18n()
-const composer = useComposer()
-const home = computed(() => composer.workout.home)
+const session = useSession()
+const edits = useEdits()
+const home = computed(() => session.workout.home)
 const found = computed(() => obstacles(props.move, props.version, home.value, library))
-const setHome = (change: Partial<Home>) => composer.edit((now) => setDetails(now, { home: change }))
+const setHome = (change: Partial<Home>) => edits.edit((now) => setDetails(now, { home: change }))
 const onStandIn = (kit: string, standIn: string) => setHome({ standIns: { ...home.value.standIns, [kit]: standIn } })
 const onThere = (kit: string) => setHome({ kit: [...home.value.kit, kit] })
 </script>

@@ -1,33 +1,17 @@
-import type { ComputedRef, Ref } from 'vue'
 import { idsOf, partOf, pasteParts, readPart, traitsOf, stationsOf, type Part, type Workout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { library } from '../../repertoire/library.ts'
-import type { Row } from '../order/rows.ts'
-import type { Message } from '../message.ts'
-
-interface Hand {
-  workout: Readonly<Ref<Workout>>
-  selectedRow: ComputedRef<Row | undefined>
-  selectedRows: ComputedRef<Row[]>
-  message: Ref<Message | undefined>
-  edit: (change: (now: Workout) => Workout) => boolean
-  /** Does what may be refused, and says why. */
-  attempt: (work: () => void) => boolean
-  /** Puts the cursor on the first row that was not there before. */
-  goToNew: (before: ReadonlySet<string>) => void
-  /** The block a new move would go into. */
-  targetBlock: () => { block: string } | undefined
-}
+import type { Hand } from './hand.ts'
 
 /** Pieces of a session taken out of it and put into it: as parts, and as text from anywhere. */
-export function usePieces({ workout, selectedRow, selectedRows, message, edit, attempt, goToNew, targetBlock }: Hand) {
+export function usePieces({ session, cursor, messages, edit, attempt, targetBlock }: Hand) {
   /** The piece that is taken: several stations, else the block or section of the cursor. */
   function takenPart(): Part | undefined {
-    const stations = selectedRows.value.flatMap((r) => (r.kind === 'station' ? [r.station] : []))
-    const row = selectedRow.value
+    const stations = cursor.selectedRows.flatMap((r) => (r.kind === 'station' ? [r.station] : []))
+    const row = cursor.selectedRow
     if (!row || row.kind === 'empty') return undefined
     const piece = row.kind === 'section' ? row.section : row.kind === 'block' ? row.block : stations
-    return partOf(workout.value, piece)
+    return partOf(session.workout, piece)
   }
 
   /** The taken piece as text for the clipboard. */
@@ -38,13 +22,13 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, a
 
   /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first. */
   function insert(...parts: Part[]): boolean {
-    const row = selectedRow.value
-    const section = row?.section.id ?? workout.value.sections.at(-1)?.id
+    const row = cursor.selectedRow
+    const section = row?.section.id ?? session.workout.sections.at(-1)?.id
     if (!section) return false
-    const before = new Set(idsOf(workout.value))
+    const before = new Set(idsOf(session.workout))
     const station = row?.kind === 'station' ? row.station.id : undefined
     if (!edit((w) => pasteParts(w, parts, { section, block: row?.block?.id, station }))) return false
-    goToNew(before)
+    cursor.goToNew(before)
     return true
   }
 
@@ -55,12 +39,12 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, a
    * @returns false where nothing of it is a session's
    */
   function insertText(text: string): boolean {
-    const { workout: read, problems, said: what } = parse(text, library, workout.value.groups)
+    const { workout: read, problems, said: what } = parse(text, library, session.workout.groups)
     const parts = partsOf(read, what.headings)
     if (!parts.length) return false
     if (insert(...parts) && problems.length) {
       const lines = problems.map((p) => `${p.line}: ${p.received ?? ''}`).join(', ')
-      message.value = { text: 'unreadLines', params: { n: problems.length, lines }, undo: true }
+      messages.say({ text: 'unreadLines', params: { n: problems.length, lines }, undo: true })
     }
     return true
   }
@@ -70,7 +54,7 @@ export function usePieces({ workout, selectedRow, selectedRows, message, edit, a
     const blocks = read.sections.flatMap((s) => s.blocks)
     const [only] = blocks
     const plainList = blocks.length === 1 && only && traitsOf(only).goesWithoutSaying?.(only)
-    if (plainList && selectedRow.value && targetBlock()) return [partOf(read, [...stationsOf(only)])]
+    if (plainList && cursor.selectedRow && targetBlock()) return [partOf(read, [...stationsOf(only)])]
     return blocks.map((block) => partOf(read, block))
   }
 

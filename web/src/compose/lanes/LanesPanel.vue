@@ -7,13 +7,19 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
 import LaneStrip from './LaneStrip.vue'
 import { scaleMarks, scaleSeconds } from './lanes.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { usePanel } from '../panel/usePanel.ts'
+import { useLanes } from './useLanes.ts'
 
 const { t } = useI18n()
-const composer = useComposer()
-const budget = computed(() => composer.workout.minutes * 60)
+const session = useSession()
+const cursor = useCursor()
+const panel = usePanel()
+const timed = useLanes()
+const budget = computed(() => session.workout.minutes * 60)
 const lanes = computed(() =>
-  composer.lanes.map((lane) => {
+  timed.lanes.map((lane) => {
     const { group, totals, tooLong } = lane
     const { low, typical, high } = totals.session.seconds
     const over = typical - budget.value
@@ -26,7 +32,7 @@ const lanes = computed(() =>
   }),
 )
 const scale = computed(() =>
-  scaleSeconds(budget.value, Math.max(...composer.lanes.map((l) => l.totals.session.seconds.typical))),
+  scaleSeconds(budget.value, Math.max(...timed.lanes.map((l) => l.totals.session.seconds.typical))),
 )
 const marks = computed(() =>
   scaleMarks(scale.value).map((minute) => ({ minute, left: `${(minute * 6000) / scale.value}%` })),
@@ -45,18 +51,18 @@ function stretchText(step: Step, at: number): string {
 }
 /** Clicking a stretch goes to its row: a station's, else its block's, which may be one with its section. */
 function onGo(step: Step) {
-  const section = composer.workout.sections.find((s) => s.id === step.section)
-  const merged = composer.rows.find((r) => r.kind === 'section' && r.block?.id === step.block)
-  composer.goTo(step.station ?? (merged ? section!.id : step.block))
+  const section = session.workout.sections.find((s) => s.id === step.section)
+  const merged = cursor.rows.find((r) => r.kind === 'section' && r.block?.id === step.block)
+  cursor.goTo(step.station ?? (merged ? section!.id : step.block))
 }
 /** Lanes that are to end together and do not. */
 const apart = computed(() => {
-  const ends = composer.lanes.map((l) => l.totals.session.seconds.typical)
-  return composer.workout.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
+  const ends = timed.lanes.map((l) => l.totals.session.seconds.typical)
+  return session.workout.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
 })
 /** Lanes that are too long to be sent home, and where their steps run out. */
 const tooLong = computed(() => {
-  const found = composer.lanes.filter((lane) => lane.tooLong)
+  const found = timed.lanes.filter((lane) => lane.tooLong)
   const letters = found.map((lane) => lane.group.letter).join(', ')
   return found[0] && { letters, last: found[0].blocks.at(-1)!.timed.steps.at(-1)! }
 })
@@ -88,7 +94,7 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
           type="button"
           :class="{ care: lane.late }"
           :title="t(lane.late ? 'fit.title' : 'fit.fill')"
-          @click="composer.tool = { kind: 'fit', fill: !lane.late }"
+          @click="panel.show({ kind: 'fit', fill: !lane.late })"
         >
           {{ lane.fit }}
         </button>
@@ -112,7 +118,7 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
         v-if="lanes.some((lane) => lane.late) || apart"
         type="button"
         class="link"
-        @click="composer.tool = { kind: 'fit' }"
+        @click="panel.show({ kind: 'fit' })"
       >
         {{ t('fit.title') }} <kbd>M</kbd>
       </button>
@@ -120,11 +126,11 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
         v-else-if="lanes.every((lane) => lane.low)"
         type="button"
         class="link"
-        @click="composer.tool = { kind: 'fit', fill: true }"
+        @click="panel.show({ kind: 'fit', fill: true })"
       >
         {{ t('fit.fill') }}
       </button>
-      <button type="button" class="link" @click="composer.tool = { kind: 'finish' }">{{ t('finish.title') }}</button>
+      <button type="button" class="link" @click="panel.show({ kind: 'finish' })">{{ t('finish.title') }}</button>
     </p>
   </section>
 </template>

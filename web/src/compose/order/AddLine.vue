@@ -6,12 +6,16 @@ import { searchMoves } from '@esfuerzo/core/choose'
 import { parse, printBlockFor, readNamedCell, takeDose } from '@esfuerzo/core/notation'
 import { library } from '../../repertoire/library.ts'
 import { amountText } from './cellText.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import SuggestField, { type Suggestion } from './SuggestField.vue'
 
 /** A line below the cursor that takes moves as they are written: "squat 12", "30 s plank". It stays for the next one. */
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const text = ref('')
 const problem = ref('')
 watch(text, () => (problem.value = ''))
@@ -22,7 +26,7 @@ const typed = computed(() => takeDose(text.value, 'reps'))
 /** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`. */
 const line = computed(() => {
   if (!text.value.trim() || read.value) return undefined
-  const { workout, problems } = parse(text.value, library, composer.workout.groups)
+  const { workout, problems } = parse(text.value, library, session.workout.groups)
   const blocks = workout.sections.flatMap((s) => s.blocks)
   return !problems.length && blocks.length ? blocks : undefined
 })
@@ -35,7 +39,7 @@ const suggestions = computed<Suggestion[]>(() => {
 const hint = computed(() => {
   if (line.value)
     return line.value
-      .map((b) => `${t(`forms.${b.form}.name`)}: ${printBlockFor(b, composer.workout.groups[0]!.id)}`)
+      .map((b) => `${t(`forms.${b.form}.name`)}: ${printBlockFor(b, session.workout.groups[0]!.id)}`)
       .join(' · ')
   if (!read.value) return ''
   const { move, words } = read.value
@@ -46,23 +50,23 @@ const hint = computed(() => {
 
 function onEnter(chosen: Suggestion | undefined) {
   const first = chosen ?? (read.value || line.value ? undefined : suggestions.value[0])
-  if (!text.value.trim()) composer.adding = undefined
+  if (!text.value.trim()) cursor.addBelow(undefined)
   else if (first) add(first.id, typed.value.dose && { dose: typed.value.dose })
   else if (read.value) add(read.value.move.id, read.value.words)
-  else if (composer.insertText(text.value)) next()
+  else if (edits.insertText(text.value)) next()
   else problem.value = t('shelf.none')
 }
 function add(move: string, words: Partial<Cell> = {}) {
-  composer.addMove(move, words)
+  edits.addMove(move, words)
   next()
 }
 /** The line goes on below what was put in. */
 function next() {
-  composer.adding = composer.selection?.row
+  cursor.addBelow(cursor.selection?.row)
   text.value = ''
 }
 function onClose() {
-  composer.adding = undefined
+  cursor.addBelow(undefined)
 }
 </script>
 

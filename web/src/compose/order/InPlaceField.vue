@@ -8,7 +8,9 @@ import { useSettings } from '../../settings/store.ts'
 import { library } from '../../repertoire/library.ts'
 import { inPlaceEdit, inPlaceText } from '../edits/inPlace.ts'
 import type { Row } from './rows.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import SuggestField, { type Suggestion } from './SuggestField.vue'
 
 /** Changes what a cell or a row's name says, where it stands. */
@@ -16,10 +18,12 @@ const props = defineProps<{ row: Row; cell: number; typed?: string }>()
 /** `done` also says where the cursor goes: nowhere, or to the next cell (1) or the one before (−1). */
 const emit = defineEmits<{ done: [next: -1 | 0 | 1] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const settings = useSettings()
-const scope = composer.scope
-const before = inPlaceText(composer.workout, props.row, props.cell, scope)
+const scope = cursor.scope
+const before = inPlaceText(session.workout, props.row, props.cell, scope)
 const text = ref(props.typed ?? before)
 const problem = ref('')
 watch(text, () => (problem.value = ''))
@@ -30,7 +34,7 @@ const suggestions = computed<Suggestion[]>(() => {
   if (!isStation.value || props.row.kind !== 'station') return []
   const letters = text.value.replace(/[\d.,+x-]+|\b(?:s|reps|kg|slow|led)\b/g, ' ').trim()
   if (letters.length < 2 || text.value === before) return []
-  const { move } = valueFor(props.row.station.cells, scope === 'all' ? composer.workout.groups[0]!.id : scope[0]!)
+  const { move } = valueFor(props.row.station.cells, scope === 'all' ? session.workout.groups[0]!.id : scope[0]!)
   const own = library.moves.get(move)!.versions.map((v) => ({ id: `${move}/${v.id}`, label: v.name, detail: v.how }))
   const others = searchMoves(library.moves.values(), letters)
     .filter((m) => m.id !== move)
@@ -44,8 +48,8 @@ function commit(words: string): boolean {
   if (words === before) return true
   try {
     const change = inPlaceEdit(props.row, props.cell, scope, words, settings.settings?.policy.hold)
-    change(composer.workout)
-    return composer.edit(change)
+    change(session.workout)
+    return edits.edit(change)
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error
     problem.value = error.problems.map(problemSentence).join(' ')

@@ -9,27 +9,31 @@ import InPlaceField from './InPlaceField.vue'
 import { roleIcons } from '../panel/roleIcons.ts'
 import RowAsk from '../tools/RowAsk.vue'
 import StairLevel from '../panel/StairLevel.vue'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import { rowMarks } from './rowMarks.ts'
 import type { Row, RowSpan } from './rows.ts'
 import { useDraggable, useDropRow } from './useOrderDrag.ts'
 import type { Selection } from '../cursor/useSelection.ts'
 
-const props = defineProps<{ row: Row; cursor: Selection; index: number }>()
+const props = defineProps<{ row: Row; at: Selection; index: number }>()
 const emit = defineEmits<{ pick: []; edited: [next: -1 | 0 | 1] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const root = useTemplateRef('root')
 const handle = useTemplateRef('handle')
 
-const selected = computed(() => composer.isSelected(props.row.id))
-const title = computed(() => composer.nameOf(props.row))
+const selected = computed(() => cursor.isSelected(props.row.id))
+const title = computed(() => edits.nameOf(props.row))
 const note = computed(() => {
   const { row } = props
   const notes = row.kind === 'section' ? [row.section.note, row.block?.note] : [row.kind === 'block' && row.block.note]
   return notes.filter(Boolean).join(' · ')
 })
-const marks = computed(() => rowMarks(props.row, composer.workout, library, t))
+const marks = computed(() => rowMarks(props.row, session.workout, library, t))
 /** A block's row has buttons in its name's cell, which are no part of its name. */
 const label = computed(() =>
   props.row.kind === 'section' || props.row.kind === 'block'
@@ -37,7 +41,7 @@ const label = computed(() =>
     : undefined,
 )
 const figure = computed(() => (props.row.kind === 'station' ? library.figures.get(props.row.figure) : undefined))
-const isCursor = computed(() => composer.selection?.row === props.row.id)
+const isCursor = computed(() => cursor.selection?.row === props.row.id)
 const cycle = computed(() => {
   if (props.row.kind !== 'station' || !figure.value || !isCursor.value) return 0
   const { move, version } = props.row.station.cells.all
@@ -47,39 +51,39 @@ const cycle = computed(() => {
 })
 /** Where a span stands among the groups: the first of its columns, from 0, and how many they are. */
 const place = (span: RowSpan) => ({
-  '--from': composer.workout.groups.findIndex((g) => g.id === span.groupIds[0]),
+  '--from': session.workout.groups.findIndex((g) => g.id === span.groupIds[0]),
   '--span': span.groupIds.length,
 })
-const tabindex = (cell: number) => (props.cursor.row === props.row.id && props.cursor.cell === cell ? 0 : -1)
+const tabindex = (cell: number) => (props.at.row === props.row.id && props.at.cell === cell ? 0 : -1)
 const isTaken = (cell: number) => {
-  const { selection, cellsTo } = composer
+  const { selection, cellsTo } = cursor
   if (selection?.row !== props.row.id || cellsTo === undefined) return false
   return cell >= Math.min(selection.cell, cellsTo) && cell <= Math.max(selection.cell, cellsTo)
 }
-const isEditing = (cell: number) => composer.editing?.row === props.row.id && composer.editing.cell === cell
+const isEditing = (cell: number) => cursor.editing?.row === props.row.id && cursor.editing.cell === cell
 
 function onFocus(cell: number) {
-  if (tabindex(cell) !== 0 || !composer.selection) composer.selection = { row: props.row.id, cell }
+  if (tabindex(cell) !== 0 || !cursor.selection) cursor.select({ row: props.row.id, cell })
 }
 /** Taking more rows neither moves the focus first nor marks text. */
 function onMousedown(event: MouseEvent) {
   if (event.shiftKey || event.ctrlKey || event.metaKey) event.preventDefault()
 }
 function onClick(cell: number, event: MouseEvent) {
-  if (event.shiftKey) composer.extendTo(props.row.id)
-  else if (event.ctrlKey || event.metaKey) composer.toggle(props.row.id)
-  else composer.selection = { row: props.row.id, cell }
+  if (event.shiftKey) cursor.extendTo(props.row.id)
+  else if (event.ctrlKey || event.metaKey) cursor.toggle(props.row.id)
+  else cursor.select({ row: props.row.id, cell })
   emit('pick')
 }
 function onDouble(cell: number) {
-  composer.selection = { row: props.row.id, cell }
-  composer.editing = { row: props.row.id, cell }
+  cursor.select({ row: props.row.id, cell })
+  cursor.changeInPlace({ row: props.row.id, cell })
 }
 
 useDraggable(handle, () => {
   // A row outside what is taken is dragged alone.
-  if (!composer.isSelected(props.row.id)) composer.selection = { row: props.row.id, cell: -1 }
-  return { kind: 'rows', rows: composer.selectedRows.filter((r) => r.kind !== 'empty') }
+  if (!cursor.isSelected(props.row.id)) cursor.select({ row: props.row.id, cell: -1 })
+  return { kind: 'rows', rows: cursor.selectedRows.filter((r) => r.kind !== 'empty') }
 })
 const edge = useDropRow(root, () => props.row)
 </script>
@@ -104,11 +108,11 @@ const edge = useDropRow(root, () => props.row)
           type="button"
           class="fold"
           tabindex="-1"
-          :aria-expanded="!composer.folded.has(row.id)"
+          :aria-expanded="!cursor.folded.has(row.id)"
           :aria-label="t('order.fold', { title })"
-          @click="composer.toggleFold(row.id)"
+          @click="cursor.toggleFold(row.id)"
         >
-          <v-icon :icon="composer.folded.has(row.id) ? mdiChevronRight : mdiChevronDown" size="20" />
+          <v-icon :icon="cursor.folded.has(row.id) ? mdiChevronRight : mdiChevronDown" size="20" />
         </button>
         <span v-else class="number">{{ row.kind === 'station' ? row.n : '' }}</span>
         <v-icon :icon="mdiDragVertical" size="18" class="grip" />
@@ -167,7 +171,7 @@ const edge = useDropRow(root, () => props.row)
           v-if="isEditing(i)"
           :row="row"
           :cell="i"
-          :typed="composer.editing?.typed"
+          :typed="cursor.editing?.typed"
           @done="emit('edited', $event)"
         />
         <template v-else>

@@ -7,23 +7,27 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import AddLine from './AddLine.vue'
 import OrderRow from './OrderRow.vue'
 import { onRowKey } from '../cursor/useShortcuts.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import { useDrops } from './useOrderDrag.ts'
 
 /** `edit` by key: the panel takes the focus; `pick` by mouse: it only shows. */
 const emit = defineEmits<{ edit: []; pick: [] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const grid = useTemplateRef('grid')
 const body = useTemplateRef('body')
 
-const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${composer.workout.groups.length}, minmax(84px, 1fr))`)
+const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.workout.groups.length}, minmax(84px, 1fr))`)
 /** Without a cursor the first row can be reached with Tab. */
-const cursor = computed(() => composer.selection ?? { row: composer.rows[0]?.id ?? '', cell: -1 })
-const indexOf = (rowId: string | undefined) => composer.rows.findIndex((r) => r.id === rowId)
+const place = computed(() => cursor.selection ?? { row: cursor.rows[0]?.id ?? '', cell: -1 })
+const indexOf = (rowId: string | undefined) => cursor.rows.findIndex((r) => r.id === rowId)
 
 // Only rows in sight are in the page; the cursor's and a dragged one stay, so that neither loses hold of it.
-const dragging = useDrops((dragged, on, edge) => composer.drop(dragged, on, edge))
+const dragging = useDrops((dragged, on, edge) => edits.drop(dragged, on, edge))
 /** How far down the page the rows begin: looked at again when anything on it changes its height. */
 const scrollMargin = ref(0)
 useResizeObserver(document.body, () => {
@@ -31,28 +35,28 @@ useResizeObserver(document.body, () => {
 })
 const virtualizer = useWindowVirtualizer(
   computed(() => ({
-    count: composer.rows.length,
-    estimateSize: (i: number) => (composer.rows[i]?.kind === 'station' ? 47 : 41),
-    getItemKey: (i: number) => composer.rows[i]?.id ?? i,
+    count: cursor.rows.length,
+    estimateSize: (i: number) => (cursor.rows[i]?.kind === 'station' ? 47 : 41),
+    getItemKey: (i: number) => cursor.rows[i]?.id ?? i,
     overscan: 6,
     scrollMargin: scrollMargin.value,
     rangeExtractor: (range: Range) => {
       const dragged = dragging.value?.kind === 'rows' ? dragging.value.rows[0]?.id : undefined
-      const kept = [cursor.value.row, composer.adding, dragged].map(indexOf).filter((i) => i >= 0)
+      const kept = [place.value.row, cursor.adding, dragged].map(indexOf).filter((i) => i >= 0)
       return [...new Set([...defaultRangeExtractor(range), ...kept])].sort((a, b) => a - b)
     },
   })),
 )
 const items = computed(() =>
   virtualizer.value.getVirtualItems().flatMap((item) => {
-    const row = composer.rows[item.index]
+    const row = cursor.rows[item.index]
     return row ? [{ ...item, row, y: item.start - virtualizer.value.options.scrollMargin }] : []
   }),
 )
 /** Where the line for new moves stands: in the room its row leaves for it. */
 const lineHeight = 48
 const lineTop = computed<number>((before) => {
-  const item = items.value.find((i) => i.row.id === composer.adding)
+  const item = items.value.find((i) => i.row.id === cursor.adding)
   // A new row is not measured yet for a moment; the line waits where it is.
   return item ? item.y + item.size - lineHeight : (before ?? 0)
 })
@@ -62,39 +66,39 @@ const onDrawn = ({ el }: VNode) => virtualizer.value.measureElement(el as Elemen
 /** The group whose column the cursor keeps to on its way up and down, through rows where groups share a cell. */
 let column = ''
 watch(
-  () => composer.selection,
+  () => cursor.selection,
   (now) => {
-    const span = composer.rows.find((r) => r.id === now?.row)?.spans[now?.cell ?? -1]
+    const span = cursor.rows.find((r) => r.id === now?.row)?.spans[now?.cell ?? -1]
     if (span && !span.groupIds.includes(column)) column = span.groupIds[0]!
   },
   { flush: 'sync' },
 )
 
 function onKeydown(event: KeyboardEvent) {
-  composer.selection ??= cursor.value
-  if (onRowKey(composer, event, () => emit('edit'))) {
+  if (!cursor.selection) cursor.select(place.value)
+  if (onRowKey(event, () => emit('edit'))) {
     void nextTick(focusCursor)
     return
   }
   if (event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return
-  const at = indexOf(cursor.value.row)
-  const row = composer.rows[at]
+  const at = indexOf(place.value.row)
+  const row = cursor.rows[at]
   if (!row) return
   const to = (index: number) => {
-    const target = composer.rows[Math.max(0, Math.min(composer.rows.length - 1, index))]!
-    const cell = cursor.value.cell < 0 ? -1 : target.spans.findIndex((s) => s.groupIds.includes(column))
-    composer.selection = { row: target.id, cell }
+    const target = cursor.rows[Math.max(0, Math.min(cursor.rows.length - 1, index))]!
+    const cell = place.value.cell < 0 ? -1 : target.spans.findIndex((s) => s.groupIds.includes(column))
+    cursor.select({ row: target.id, cell })
   }
   const across = (cell: number) => {
-    composer.selection = { row: row.id, cell: Math.max(-1, Math.min(row.spans.length - 1, cell)) }
+    cursor.select({ row: row.id, cell: Math.max(-1, Math.min(row.spans.length - 1, cell)) })
   }
   const moves: Record<string, () => void> = {
     ArrowUp: () => to(at - 1),
     ArrowDown: () => to(at + 1),
-    ArrowLeft: () => across(cursor.value.cell - 1),
-    ArrowRight: () => across(cursor.value.cell + 1),
+    ArrowLeft: () => across(place.value.cell - 1),
+    ArrowRight: () => across(place.value.cell + 1),
     Home: () => to(0),
-    End: () => to(composer.rows.length - 1),
+    End: () => to(cursor.rows.length - 1),
     PageUp: () => to(at - 10),
     PageDown: () => to(at + 10),
   }
@@ -118,7 +122,7 @@ const cursorElement = () => body.value?.querySelector<HTMLElement>('[tabindex="0
 function withCursor(action: (element: HTMLElement) => void, tries = 6): void {
   const element = cursorElement()
   if (element) return action(element)
-  const at = indexOf(cursor.value.row)
+  const at = indexOf(place.value.row)
   if (at < 0 || tries === 0) return
   virtualizer.value.scrollToIndex(at, { align: 'center' })
   requestAnimationFrame(() => withCursor(action, tries - 1))
@@ -126,13 +130,13 @@ function withCursor(action: (element: HTMLElement) => void, tries = 6): void {
 const showCursor = () => withCursor(reveal)
 function reveal(element: HTMLElement) {
   const box = element.getBoundingClientRect()
-  const room = composer.adding || composer.editing ? roomBelow : 8
+  const room = cursor.adding || cursor.editing ? roomBelow : 8
   if (box.top < headHeight) scrollBy({ top: box.top - headHeight })
   else if (box.bottom > innerHeight - room) scrollBy({ top: box.bottom - innerHeight + room })
 }
 /** Moves the browser's focus to the cursor, where the order has the focus at all. */
 function focusCursor() {
-  if (composer.editing || composer.adding) return
+  if (cursor.editing || cursor.adding) return
   const mine = grid.value?.contains(document.activeElement) || document.activeElement === document.body
   withCursor((element) => {
     if (mine) element.focus({ preventScroll: true })
@@ -140,15 +144,15 @@ function focusCursor() {
   })
 }
 watch(
-  () => composer.selection,
+  () => cursor.selection,
   () => void nextTick(showCursor),
 )
 watch(
-  () => composer.editing,
+  () => cursor.editing,
   () => void nextTick(showCursor),
 )
 watch(
-  () => composer.adding,
+  () => cursor.adding,
   (open, before) => {
     void nextTick(before && !open ? focus : showCursor)
   },
@@ -156,16 +160,16 @@ watch(
 
 /** What was changed in place is done: the cursor stays or goes to the next cell, which opens in turn. */
 function onEdited(next: -1 | 0 | 1) {
-  const was = composer.editing
-  composer.editing = undefined
+  const was = cursor.editing
+  cursor.changeInPlace(undefined)
   if (!was) return
-  const row = composer.rows.find((r) => r.id === was.row)
+  const row = cursor.rows.find((r) => r.id === was.row)
   const cell = was.cell + next
   if (next !== 0 && row && cell >= 0 && cell < row.spans.length) {
-    composer.selection = { row: was.row, cell }
-    composer.editing = { row: was.row, cell }
+    cursor.select({ row: was.row, cell })
+    cursor.changeInPlace({ row: was.row, cell })
   } else {
-    composer.selection = { row: was.row, cell: Math.min(was.cell, (row?.spans.length ?? 0) - 1) }
+    cursor.select({ row: was.row, cell: Math.min(was.cell, (row?.spans.length ?? 0) - 1) })
     void nextTick(focus)
   }
 }
@@ -184,8 +188,8 @@ defineExpose({ focus })
       tabindex="-1"
       aria-multiselectable="true"
       :aria-label="t('order.label')"
-      :aria-rowcount="composer.rows.length + 1"
-      :style="{ '--columns': columns, '--groups': composer.workout.groups.length }"
+      :aria-rowcount="cursor.rows.length + 1"
+      :style="{ '--columns': columns, '--groups': session.workout.groups.length }"
       @keydown="onKeydown"
     >
       <div class="head" role="row" aria-rowindex="1">
@@ -193,7 +197,7 @@ defineExpose({ focus })
           ><span class="out-of-sight">{{ t('order.number') }}</span></span
         >
         <b role="columnheader">{{ t('order.label') }}</b>
-        <span v-for="group in composer.workout.groups" :key="group.id" role="columnheader"
+        <span v-for="group in session.workout.groups" :key="group.id" role="columnheader"
           ><LaneKey :letter="group.letter" :name="group.name"
         /></span>
       </div>
@@ -202,18 +206,18 @@ defineExpose({ focus })
           v-for="item in items"
           :key="item.row.id"
           class="slot"
-          :class="{ raised: composer.editing?.row === item.row.id, 'with-line': composer.adding === item.row.id }"
+          :class="{ raised: cursor.editing?.row === item.row.id, 'with-line': cursor.adding === item.row.id }"
           role="presentation"
           :data-index="item.index"
           @vue:mounted="onDrawn"
           :style="{ top: `${item.y}px` }"
         >
-          <OrderRow :row="item.row" :cursor="cursor" :index="item.index" @pick="emit('pick')" @edited="onEdited" />
+          <OrderRow :row="item.row" :at="place" :index="item.index" @pick="emit('pick')" @edited="onEdited" />
         </div>
       </div>
     </div>
     <!-- One line that goes along with the cursor, so that it keeps the focus from one move to the next. -->
-    <div v-if="composer.adding" class="line" :style="{ top: `${(body?.offsetTop ?? 0) + lineTop}px` }"><AddLine /></div>
+    <div v-if="cursor.adding" class="line" :style="{ top: `${(body?.offsetTop ?? 0) + lineTop}px` }"><AddLine /></div>
   </div>
 </template>
 

@@ -4,14 +4,16 @@ import { useI18n } from 'vue-i18n'
 import { setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
 import { canArrange } from '@esfuerzo/core/tools'
 import { formEditors } from '../../forms/editors.ts'
-import { useComposer } from '../store.ts'
+import { useEdits } from '../edits/useEdits.ts'
+import { usePanel } from './usePanel.ts'
 import TextField from '../../shared/TextField.vue'
 
 const props = defineProps<{ block: Block; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const edits = useEdits()
+const panel = usePanel()
 const set = (fields: Parameters<typeof setBlockWords>[2], what: string) =>
-  composer.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)
+  edits.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)
 /** A link goes in once it is one; until then what was typed stays in the field. */
 const link = ref(props.block.link ?? '')
 const linkProblem = ref('')
@@ -35,7 +37,7 @@ function onLink() {
       v-if="canArrange(block)"
       type="button"
       class="ask link"
-      @click="composer.tool = { kind: 'arrange', block: block.id }"
+      @click="panel.show({ kind: 'arrange', block: block.id })"
     >
       {{ t('arrange.title') }} <kbd>A</kbd>
     </button>
@@ -43,7 +45,7 @@ function onLink() {
       v-else-if="isChance(block)"
       type="button"
       class="ask link"
-      @click="composer.tool = { kind: 'chance', block: block.id }"
+      @click="panel.show({ kind: 'chance', block: block.id })"
     >
       {{ t('chance.title') }}
     </button>

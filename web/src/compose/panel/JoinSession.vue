@@ -4,11 +4,15 @@ import { useI18n } from 'vue-i18n'
 import { joinWorkouts } from '@esfuerzo/core'
 import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** Makes a longer session: another one's main part is joined on. */
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const messages = useMessages()
+const edits = useEdits()
 const open = ref(false)
 const whole = ref(false)
 const others = shallowRef<WorkoutSummary[]>()
@@ -26,15 +30,15 @@ function onOpen() {
   open.value = true
   void tried(async () => {
     const { workouts } = await client('listWorkouts', {})
-    others.value = workouts.filter((w) => w.id !== composer.id)
+    others.value = workouts.filter((w) => w.id !== session.id)
   })
 }
 const onJoin = (id: string, title: string) =>
   tried(async () => {
     const { document } = await client('readWorkout', { params: { id } })
-    if (!composer.edit((w) => joinWorkouts(w, document, whole.value))) return
+    if (!edits.edit((w) => joinWorkouts(w, document, whole.value))) return
     open.value = false
-    composer.message = { text: 'joined', params: { title }, undo: true }
+    messages.say({ text: 'joined', params: { title }, undo: true })
   })
 </script>
 

@@ -7,12 +7,12 @@ import type { KeptPart } from '@esfuerzo/contract'
 import JoinSession from './JoinSession.vue'
 import KeptHandle from './KeptHandle.vue'
 import { useKeptParts } from './keptParts.ts'
-import { useComposer } from '../store.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** Pieces kept for other sessions, and other sessions to be joined on. */
 const { t } = useI18n()
 const kept = useKeptParts()
-const composer = useComposer()
+const edits = useEdits()
 const renaming = ref<string>()
 const undo = shallowRef<() => Promise<void>>()
 onMounted(() => void kept.load())
@@ -69,7 +69,7 @@ async function onUndo() {
           :icon="mdiPlus"
           :aria-label="t('kept.put', { name: piece.name })"
           :title="t('kept.putShort')"
-          @click="composer.insert(piece.part)"
+          @click="edits.insert(piece.part)"
         />
         <v-btn
           class="plain"

@@ -7,17 +7,21 @@ import { figureOf } from '../../repertoire/standardFigure.ts'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import { library } from '../../repertoire/library.ts'
 import type { Row } from '../order/rows.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** Moves that could take a row's place, each with its reason. */
 const props = defineProps<{ row: Extract<Row, { kind: 'station' }>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const shown = 5
 const likes = computed(() => {
-  const there = new Set(composer.rows.flatMap((r) => (r.kind === 'station' ? [r.station.cells.all.move] : [])))
-  const whom = composer.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id))
-  return composer.likesOf(props.row, whom, there).slice(0, shown)
+  const there = new Set(cursor.rows.flatMap((r) => (r.kind === 'station' ? [r.station.cells.all.move] : [])))
+  const whom = session.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id))
+  return edits.likesOf(props.row, whom, there).slice(0, shown)
 })
 const reason = (like: LikeMove) =>
   [
@@ -35,7 +39,7 @@ const reason = (like: LikeMove) =>
         <button
           type="button"
           :aria-label="t('swap.take', { name: like.move.name })"
-          @click="composer.swap(like.move.id, scope)"
+          @click="edits.swap(like.move.id, scope)"
         >
           <MoveFigure
             v-if="figureOf(like.move, like.version, library)"

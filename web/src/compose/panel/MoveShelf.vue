@@ -9,10 +9,12 @@ import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import MoveDrag from './MoveDrag.vue'
 import { library } from '../../repertoire/library.ts'
 import { standardFigure } from '../../repertoire/standardFigure.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const edits = useEdits()
 const typed = ref('')
 const at = ref(0)
 const field = useTemplateRef<{ focus: () => void }>('field')
@@ -39,7 +41,7 @@ const matching = (filter: MoveFilter) =>
 const anywhere = computed(() => matching(wanted.value))
 /** What can be done in this session's home; the chip is taken off to see the rest. */
 const found = computed(() =>
-  filters.value.includes('home') ? matching({ ...wanted.value, home: composer.workout.home }) : anywhere.value,
+  filters.value.includes('home') ? matching({ ...wanted.value, home: session.workout.home }) : anywhere.value,
 )
 const hidden = computed(() => anywhere.value.length - found.value.length)
 
@@ -73,7 +75,7 @@ function onKeydown(event: KeyboardEvent) {
   if (event.key === 'ArrowDown') at.value = Math.min(last, at.value + 1)
   else if (event.key === 'ArrowUp') at.value = Math.max(0, at.value - 1)
   else if (event.key === 'Enter' && chosen) {
-    composer.addMove(chosen.id)
+    edits.addMove(chosen.id)
     typed.value = ''
     at.value = 0
   } else return
@@ -140,8 +142,8 @@ defineExpose({ focus: () => field.value?.focus() })
         :class="{ on: i === at && typed }"
         :style="{ transform: `translateY(${start}px)` }"
         :aria-label="t('shelf.add', { name: move.name })"
-        @click="composer.addMove(move.id)"
-        @keydown.enter="composer.addMove(move.id)"
+        @click="edits.addMove(move.id)"
+        @keydown.enter="edits.addMove(move.id)"
       >
         <MoveDrag :move="move.id">
           <MoveFigure v-if="standardFigure(move, library)" :figure="standardFigure(move, library)!" :size="44" />

@@ -6,21 +6,23 @@ import RowTools from './RowTools.vue'
 import ScopeToggle from './ScopeToggle.vue'
 import SectionEditor from './SectionEditor.vue'
 import StationEditor from './StationEditor.vue'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
 
 const emit = defineEmits<{ play: [] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
 const root = useTemplateRef('root')
 const scope = ref<'all' | string[]>('all')
-const row = computed(() => composer.selectedRow)
+const row = computed(() => cursor.selectedRow)
 
 // The cell the cursor is on says whom a change is for, until the teacher says otherwise.
 watch(
-  () => [composer.selection?.row, composer.selection?.cell, composer.cellsTo] as const,
+  () => [cursor.selection?.row, cursor.selection?.cell, cursor.cellsTo] as const,
   () => {
-    if (!row.value || !composer.selection) return
-    scope.value = composer.scope === 'all' ? 'all' : [...composer.scope]
+    if (!row.value || !cursor.selection) return
+    scope.value = cursor.scope === 'all' ? 'all' : [...cursor.scope]
   },
   { immediate: true },
 )
@@ -31,17 +33,17 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('input, butto
   <div ref="root" class="row-editor">
     <p v-if="!row" class="quiet">{{ t('edit.nothing') }}</p>
     <template v-else>
-      <p v-if="composer.selectedRows.length > 1" class="many">
-        {{ t('edit.many', { n: composer.selectedRows.length }) }}
+      <p v-if="cursor.selectedRows.length > 1" class="many">
+        {{ t('edit.many', { n: cursor.selectedRows.length }) }}
       </p>
       <RowTools @play="emit('play')" />
       <ScopeToggle
-        v-if="composer.workout.groups.length > 1 && row.block"
+        v-if="session.workout.groups.length > 1 && row.block"
         v-model="scope"
-        :groups="composer.workout.groups"
+        :groups="session.workout.groups"
       />
       <StationEditor v-if="row.kind === 'station'" :key="row.id" :row="row" :scope="scope" />
-      <template v-else-if="composer.selectedRows.length <= 1">
+      <template v-else-if="cursor.selectedRows.length <= 1">
         <BlockEditor v-if="row.block" :key="row.block.id" :block="row.block" :scope="scope" />
         <SectionEditor v-if="row.kind === 'section'" :key="row.section.id" :section="row.section" />
       </template>

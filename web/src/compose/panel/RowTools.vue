@@ -2,34 +2,36 @@
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDeleteOutline, mdiPlay, mdiTrayArrowDown } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useComposer } from '../store.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import { rowEdits } from '../edits/rowEdits.ts'
 import { useKeptParts } from './keptParts.ts'
 
 /** What can be done with the rows that are taken, for the mouse; the keys are in the sheet behind "?". */
 const emit = defineEmits<{ play: [] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const cursor = useCursor()
+const edits = useEdits()
 const kept = useKeptParts()
-const edits = computed(() => rowEdits(composer.selectedRows))
-const one = computed(() => composer.selectedRows.length === 1)
+const taken = computed(() => rowEdits(cursor.selectedRows))
+const one = computed(() => cursor.selectedRows.length === 1)
 const tools = computed(() =>
-  edits.value
+  taken.value
     ? [
-        { name: 'up', icon: mdiArrowUp, act: () => composer.moveRows(-1) },
-        { name: 'down', icon: mdiArrowDown, act: () => composer.moveRows(1) },
-        { name: 'duplicate', icon: mdiContentDuplicate, act: () => composer.edit(edits.value!.duplicate) },
+        { name: 'up', icon: mdiArrowUp, act: () => edits.moveRows(-1) },
+        { name: 'down', icon: mdiArrowDown, act: () => edits.moveRows(1) },
+        { name: 'duplicate', icon: mdiContentDuplicate, act: () => edits.edit(taken.value!.duplicate) },
         { name: 'play', icon: mdiPlay, act: () => emit('play') },
-        ...(one.value && composer.selectedRow?.kind !== 'station'
+        ...(one.value && cursor.selectedRow?.kind !== 'station'
           ? [{ name: 'keep', icon: mdiTrayArrowDown, act: onKeep }]
           : []),
-        { name: 'remove', icon: mdiDeleteOutline, act: () => composer.removeRows() },
+        { name: 'remove', icon: mdiDeleteOutline, act: () => edits.removeRows() },
       ]
     : [],
 )
 async function onKeep() {
-  const part = composer.takenPart()
-  if (part) await kept.keep(composer.nameOf(composer.selectedRow!), part)
+  const part = edits.takenPart()
+  if (part) await kept.keep(edits.nameOf(cursor.selectedRow!), part)
 }
 </script>
 

@@ -13,33 +13,37 @@ import {
   type Section,
   traitsOf,
 } from '@esfuerzo/core'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import TextField from '../../shared/TextField.vue'
 
 const props = defineProps<{ section: Section }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 const roleItems = computed(() => roles.map((value) => ({ value, title: t(`role.${value}`) })))
 const change = (fields: Partial<Omit<Section, 'id' | 'blocks'>>, what: string) =>
-  composer.edit((w) => setSection(w, props.section.id, fields), `${what}:${props.section.id}`)
+  edits.edit((w) => setSection(w, props.section.id, fields), `${what}:${props.section.id}`)
 
 function onAddBlock(form: Form) {
   // Explaining comes before what it explains.
   const before = traitsOf({ form }).explains ? props.section.blocks[0]?.id : undefined
-  if (!composer.edit((w) => addBlock(w, props.section.id, form, before))) return
-  const { blocks } = composer.workout.sections.find((s) => s.id === props.section.id)!
+  if (!edits.edit((w) => addBlock(w, props.section.id, form, before))) return
+  const { blocks } = session.workout.sections.find((s) => s.id === props.section.id)!
   const added = before ? blocks[0]! : blocks.at(-1)!
-  composer.selection = { row: blocks.length === 1 ? props.section.id : added.id, cell: -1 }
+  cursor.select({ row: blocks.length === 1 ? props.section.id : added.id, cell: -1 })
 }
 function onAddSection(role: Role) {
   if (
-    !composer.edit((w) =>
+    !edits.edit((w) =>
       addSection(w, { role, title: t(`role.${role}`), form: role === 'main' ? 'intervals' : 'list' }, props.section.id),
     )
   )
     return
-  const at = composer.workout.sections.findIndex((s) => s.id === props.section.id)
-  composer.selection = { row: composer.workout.sections[at + 1]!.id, cell: -1 }
+  const at = session.workout.sections.findIndex((s) => s.id === props.section.id)
+  cursor.select({ row: session.workout.sections[at + 1]!.id, cell: -1 })
 }
 </script>
 

@@ -23,17 +23,19 @@ import LikeMoves from './LikeMoves.vue'
 import NumberField from '../../shared/NumberField.vue'
 import { moveEdit } from '../edits/rowEdits.ts'
 import StairLevel from './StairLevel.vue'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import type { Row } from '../order/rows.ts'
 
 const props = defineProps<{ row: Extract<Row, { kind: 'station' }>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const cursor = useCursor()
+const edits = useEdits()
 
 const groupId = computed(() => (props.scope === 'all' ? undefined : props.scope[0]))
-const groups = computed(() =>
-  composer.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id)),
-)
+const groups = computed(() => session.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id)))
 /** What the first of the chosen groups does; for all, the shared value. */
 const cell = computed<Cell>(() =>
   groupId.value ? valueFor(props.row.station.cells, groupId.value) : props.row.station.cells.all,
@@ -47,9 +49,9 @@ const laps = computed(() => traits.value.laps(props.row.block, groups.value[0]?.
 const weights = ref(false)
 const isClocked = computed(() => traits.value.dose === 'clock')
 
-const change = (next: (now: Cell) => Cell, what: string) => composer.editCells(next, what, props.scope)
+const change = (next: (now: Cell) => Cell, what: string) => edits.editCells(next, what, props.scope)
 const changeStation = (fields: Partial<Omit<Station, 'id' | 'cells'>>, what: string) =>
-  composer.edit((w) => setStation(w, props.row.station.id, fields), `${what}:${props.row.id}`)
+  edits.edit((w) => setStation(w, props.row.station.id, fields), `${what}:${props.row.id}`)
 
 const without = <K extends keyof Cell>(now: Cell, key: K) => {
   const { [key]: _, ...rest } = now
@@ -70,7 +72,7 @@ const setLoad = (kg: number | undefined) =>
 function setMove(id: string | null) {
   const next = id && library.moves.get(id)
   if (!next || id === cell.value.move) return
-  composer.edit(moveEdit([props.row], props.scope, next, composer.hold()), `move-${id}:${props.row.id}`)
+  edits.edit(moveEdit([props.row], props.scope, next, edits.hold()), `move-${id}:${props.row.id}`)
 }
 const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value: m.id, title: m.name })))
 const tempos = computed(() => (['led', 'own', 'slow'] as const).map((value) => ({ value, title: t(`tempo.${value}`) })))
@@ -154,7 +156,7 @@ const tempos = computed(() => (['led', 'own', 'slow'] as const).map((value) => (
       @change="(fromLap) => change((now) => (fromLap ? { ...now, fromLap } : without(now, 'fromLap')), 'laps')"
     />
 
-    <template v-if="composer.selectedRows.length === 1">
+    <template v-if="cursor.selectedRows.length === 1">
       <TextField
         :model-value="row.station.focus ?? ''"
         :label="t('station.focus')"

@@ -5,31 +5,33 @@ import { ProblemError, sameValue, type Workout } from '@esfuerzo/core'
 import { apply, print, type TextProblem } from '@esfuerzo/core/notation'
 import { problemSentence, problemText } from '../../words/i18n.ts'
 import { library } from '../../repertoire/library.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /**
  * The session as a whiteboard text, both ways live: what is typed changes the running order as soon as every line can be
  * read; what is changed there is written here.
  */
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const edits = useEdits()
 const field = useTemplateRef('field')
-const text = ref(print(composer.workout, library))
+const text = ref(print(session.workout, library))
 const problems = shallowRef<readonly TextProblem[]>([])
 const refused = ref('')
 /** The session as the text last made it; any other came from elsewhere. */
-let made: Workout = composer.workout
+let made: Workout = session.workout
 
 watch(
-  () => composer.workout,
+  () => session.workout,
   (now) => {
     // What cannot be read yet is not thrown away because something else changed.
     if (now !== made && !problems.value.length && !refused.value) fromSession()
   },
 )
 function fromSession() {
-  made = composer.workout
-  text.value = print(composer.workout, library)
+  made = session.workout
+  text.value = print(session.workout, library)
   problems.value = []
   refused.value = ''
 }
@@ -37,11 +39,11 @@ function onInput(event: Event) {
   text.value = (event.target as HTMLTextAreaElement).value
   refused.value = ''
   try {
-    const applied = apply(text.value, composer.workout, library)
+    const applied = apply(text.value, session.workout, library)
     problems.value = applied.problems
-    if (applied.problems.length || sameValue(applied.workout, composer.workout)) return
+    if (applied.problems.length || sameValue(applied.workout, session.workout)) return
     made = applied.workout
-    composer.edit(() => applied.workout, 'text')
+    edits.edit(() => applied.workout, 'text')
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error
     refused.value = error.problems.map(problemText).join('\n')

@@ -3,13 +3,13 @@ import { shallowRef } from 'vue'
 import { type Part } from '@esfuerzo/core'
 import { CallError, type KeptPart } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
-import { useComposer } from '../store.ts'
+import { useMessages } from '../useMessages.ts'
 
 /** The sections and blocks a teacher keeps for other sessions. */
 export const useKeptParts = defineStore('kept-parts', () => {
   const parts = shallowRef<KeptPart[]>()
   const error = shallowRef<CallError['code']>()
-  const composer = useComposer()
+  const messages = useMessages()
 
   /** Runs a call; what goes wrong is said, and nothing on the shelf changes. */
   async function tried<T>(call: () => Promise<T>): Promise<T | undefined> {
@@ -18,7 +18,7 @@ export const useKeptParts = defineStore('kept-parts', () => {
       return await call()
     } catch (thrown) {
       error.value = thrown instanceof CallError ? thrown.code : 'unexpected'
-      composer.message = { text: `errors.${error.value}` }
+      messages.say({ text: `errors.${error.value}` })
       return undefined
     }
   }
@@ -34,7 +34,7 @@ export const useKeptParts = defineStore('kept-parts', () => {
     const kept = await tried(() => client('keepPart', { body: { name: name.slice(0, 120), part } }))
     if (!kept) return
     parts.value = [kept, ...(parts.value ?? [])]
-    composer.message = { text: 'kept', params: { name: kept.name } }
+    messages.say({ text: 'kept', params: { name: kept.name } })
   }
 
   async function rename(id: string, name: string): Promise<void> {

@@ -6,13 +6,13 @@ import { callCode } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
 import { differenceText } from '../../documents/differenceText.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from './useSession.ts'
 
 /** A session that was changed here and elsewhere: what each changed, and which of the two goes on. Both stay. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ keepBoth: [] }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
 const theirs = shallowRef<{ document: Workout; revision: number }>()
 const problem = ref('')
 
@@ -29,12 +29,12 @@ async function tried(work: () => Promise<unknown>) {
 }
 // Declared, not assigned: the dialog is open when it is made.
 function load() {
-  return tried(async () => (theirs.value = await client('readWorkout', { params: { id: composer.id } })))
+  return tried(async () => (theirs.value = await client('readWorkout', { params: { id: session.id } })))
 }
 const lines = (to: Workout | undefined) =>
-  to ? differences(composer.stored, to).map((d) => differenceText(d, composer.stored, to, i18n.global.t)) : []
+  to ? differences(session.stored, to).map((d) => differenceText(d, session.stored, to, i18n.global.t)) : []
 const sides = computed(() => [
-  { name: t('conflict.here'), lines: lines(composer.workout) },
+  { name: t('conflict.here'), lines: lines(session.workout) },
   { name: t('conflict.there'), lines: lines(theirs.value?.document) },
 ])
 function onKeepBoth() {
@@ -42,7 +42,7 @@ function onKeepBoth() {
   emit('keepBoth')
 }
 async function onKeepMine() {
-  if (theirs.value && (await tried(() => composer.keepMine(theirs.value!)))) open.value = false
+  if (theirs.value && (await tried(() => session.keepMine(theirs.value!)))) open.value = false
 }
 </script>
 

@@ -10,12 +10,18 @@ import { library } from '../../repertoire/library.ts'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { differenceText } from '../../documents/differenceText.ts'
 import { rowsOf } from '../order/rows.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from './useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
 
 /** The states this session was in: look at any, give it a name, bring it back. */
 const open = defineModel<boolean>({ required: true })
 const { t, locale } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const messages = useMessages()
+const cursor = useCursor()
+const edits = useEdits()
 const versions = shallowRef<Version[]>()
 const shown = shallowRef<Version & { document: Workout }>()
 const problem = ref('')
@@ -33,12 +39,12 @@ async function tried<T>(work: () => Promise<T>): Promise<T | undefined> {
 watch(open, (on) => on && void load(), { immediate: true })
 async function load() {
   shown.value = undefined
-  await composer.flush()
-  versions.value = (await tried(() => client('listVersions', { params: { id: composer.id } })))?.versions
+  await session.flush()
+  versions.value = (await tried(() => client('listVersions', { params: { id: session.id } })))?.versions
   if (versions.value?.[0]) await look(versions.value[0])
 }
 async function look(version: Version) {
-  shown.value = await tried(() => client('readVersion', { params: { id: composer.id, version: version.id } }))
+  shown.value = await tried(() => client('readVersion', { params: { id: session.id, version: version.id } }))
   name.value = shown.value?.name ?? ''
 }
 const when = (version: Version) =>
@@ -48,8 +54,8 @@ const label = (version: Version) =>
 
 const differing = computed(() =>
   shown.value
-    ? differences(shown.value.document, composer.workout).map((d) =>
-        differenceText(d, shown.value!.document, composer.workout, i18n.global.t),
+    ? differences(shown.value.document, session.workout).map((d) =>
+        differenceText(d, shown.value!.document, session.workout, i18n.global.t),
       )
     : [],
 )
@@ -67,7 +73,7 @@ async function onName() {
   const line = cleanText(name.value, 'line').trim()
   if (!version || line === (version.name ?? '')) return
   const named = await tried(() =>
-    client('nameVersion', { params: { id: composer.id, version: version.id }, body: { name: line } }),
+    client('nameVersion', { params: { id: session.id, version: version.id }, body: { name: line } }),
   )
   if (!named) return
   shown.value = { ...version, ...named }
@@ -75,9 +81,9 @@ async function onName() {
 }
 function onRestore() {
   const { document } = shown.value!
-  if (!composer.edit(() => document)) return
-  composer.selection = undefined
-  composer.message = { text: 'broughtBack', undo: true }
+  if (!edits.edit(() => document)) return
+  cursor.select(undefined)
+  messages.say({ text: 'broughtBack', undo: true })
   open.value = false
 }
 </script>
@@ -127,7 +133,7 @@ function onRestore() {
             <h3>{{ t('history.then') }}</h3>
             <ol class="rows">
               <li v-for="row in rows" :key="row.id" :class="row.kind">
-                {{ row.kind === 'station' ? `${row.n}. ${row.name}` : composer.nameOf(row) }}
+                {{ row.kind === 'station' ? `${row.n}. ${row.name}` : edits.nameOf(row) }}
                 <span class="quiet">{{
                   row.spans.map((s) => [s.text, s.dose].filter(Boolean).join(' ')).join(' | ')
                 }}</span>

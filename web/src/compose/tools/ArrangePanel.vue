@@ -10,18 +10,22 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
 import { useJob } from '../../workers/useJob.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useEdits } from '../edits/useEdits.ts'
 import { findingsText } from './findingsText.ts'
 import ToolPanel from './ToolPanel.vue'
 
 /** The stations of a block in a better order: what it saves, what is pinned, and taken as one edit. */
 const props = defineProps<{ block: string }>()
 const { t } = useI18n()
-const composer = useComposer()
-const work = useJob(coreDoor, 'arrange', toRef(composer, 'workout'), () => ({ block: props.block }))
+const session = useSession()
+const messages = useMessages()
+const edits = useEdits()
+const work = useJob(coreDoor, 'arrange', toRef(session, 'workout'), () => ({ block: props.block }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
 const names = moveNames(library.moves)
-const stations = computed(() => stationsOf(findBlock(composer.workout, props.block)))
+const stations = computed(() => stationsOf(findBlock(session.workout, props.block)))
 
 const list = computed(() =>
   (answer.value?.order ?? stations.value.map((s) => s.id)).map((id, place) => {
@@ -42,7 +46,7 @@ const saves = computed(() =>
   answer.value ? findingsText(answer.value.findings.before, answer.value.findings.after, t) : [],
 )
 const shorter = computed(() =>
-  composer.workout.groups.flatMap((group) => {
+  session.workout.groups.flatMap((group) => {
     const { before, after } = answer.value?.seconds ?? { before: {}, after: {} }
     const by = (before[group.id] ?? 0) - (after[group.id] ?? 0)
     return by === 0
@@ -56,10 +60,10 @@ const gap = computed(() => {
   return after > bound ? Math.ceil(((after - bound) / after) * 100) : 0
 })
 const onPin = (id: string, pinned: boolean) =>
-  composer.edit((w) => setStation(w, id, { pinned: pinned || undefined }), `pin:${id}`)
+  edits.edit((w) => setStation(w, id, { pinned: pinned || undefined }), `pin:${id}`)
 function take(): void {
   const { order } = answer.value!
-  if (composer.edit((w) => reorderStations(w, props.block, order))) composer.message = { text: 'arranged', undo: true }
+  if (edits.edit((w) => reorderStations(w, props.block, order))) messages.say({ text: 'arranged', undo: true })
 }
 </script>
 

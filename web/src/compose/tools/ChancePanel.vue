@@ -6,7 +6,7 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
 import { useJob } from '../../workers/useJob.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
 import RadioBar from './RadioBar.vue'
 import ToolPanel from './ToolPanel.vue'
 
@@ -14,12 +14,12 @@ import ToolPanel from './ToolPanel.vue'
 const props = defineProps<{ block: string }>()
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
-const composer = useComposer()
-const work = useJob(coreDoor, 'chance', toRef(composer, 'workout'), () => ({ block: props.block }))
-const block = computed(() => findBlock(composer.workout, props.block) as BlockOf<'chance'>)
+const session = useSession()
+const work = useJob(coreDoor, 'chance', toRef(session, 'workout'), () => ({ block: props.block }))
+const block = computed(() => findBlock(session.workout, props.block) as BlockOf<'chance'>)
 const groups = computed(() =>
   (work.current.value ? (work.answer.value ?? []) : []).flatMap((answer) => {
-    const group = composer.workout.groups.find((g) => g.id === answer.group)
+    const group = session.workout.groups.find((g) => g.id === answer.group)
     return group ? [{ ...answer, group }] : []
   }),
 )
@@ -45,7 +45,7 @@ const lines = computed(() =>
     face: t(`face.${line.face}`),
     name: line.stations
       .map((id) => {
-        const station = findStation(composer.workout, id)
+        const station = findStation(session.workout, id)
         return station.storyName || names(station.cells.all.move, station.cells.all.version)
       })
       .join(', '),

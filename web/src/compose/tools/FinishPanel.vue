@@ -5,17 +5,19 @@ import { minutesText } from '@esfuerzo/core'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { coreDoor } from '../../workers/coreDoor.ts'
 import { useJob } from '../../workers/useJob.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { usePanel } from '../panel/usePanel.ts'
 import ToolPanel from './ToolPanel.vue'
 
 /** Will everybody finish? Ten thousand children a lane, quick and slow. */
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
-const composer = useComposer()
-const work = useJob(coreDoor, 'finish', toRef(composer, 'workout'), () => ({}))
+const session = useSession()
+const panel = usePanel()
+const work = useJob(coreDoor, 'finish', toRef(session, 'workout'), () => ({}))
 const lanes = computed(() =>
   (work.answer.value ?? []).flatMap(({ group: id, finish }) => {
-    const group = composer.workout.groups.find((g) => g.id === id)
+    const group = session.workout.groups.find((g) => g.id === id)
     if (!group) return []
     const [early, late, last] = [finish.early, finish.late, finish.last].map((s) => minutesText(Math.round(s)))
     const inTime = Math.floor(finish.inTime * 100)
@@ -24,7 +26,7 @@ const lanes = computed(() =>
         group,
         finish,
         same: finish.early === finish.last,
-        params: { early, late, last, n: composer.workout.minutes },
+        params: { early, late, last, n: session.workout.minutes },
         inTime,
         words: t(inTime === 100 ? 'finish.all' : inTime === 0 ? 'finish.none' : 'finish.some', { n: inTime }),
       },
@@ -46,7 +48,7 @@ const late = computed(() => lanes.value.some((lane) => lane.inTime < 90))
     <div v-if="lanes.length" class="lanes" :class="{ old: !work.current.value }">
       <SpreadChart
         :curves="lanes.map(({ group, finish }) => ({ letter: group.letter, bins: finish.bins }))"
-        :finish="composer.workout.minutes * 60"
+        :finish="session.workout.minutes * 60"
         :label="t('finish.chart')"
         :minutes="t('lanes.minutes')"
       />
@@ -57,7 +59,7 @@ const late = computed(() => lanes.value.some((lane) => lane.inTime < 90))
         </p>
         <p class="quiet">{{ t(lane.same ? 'finish.same' : 'finish.usually', lane.params) }}</p>
       </section>
-      <button v-if="late" type="button" class="link" @click="composer.tool = { kind: 'fit' }">
+      <button v-if="late" type="button" class="link" @click="panel.show({ kind: 'fit' })">
         {{ t('fit.title') }}
       </button>
       <p class="quiet small">{{ t('finish.how') }}</p>

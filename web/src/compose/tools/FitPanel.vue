@@ -7,7 +7,10 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
 import { useJob } from '../../workers/useJob.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useEdits } from '../edits/useEdits.ts'
+import { useLanes } from '../lanes/useLanes.ts'
 import { fitText, secondsText } from './fitText.ts'
 import RadioBar from './RadioBar.vue'
 import ToolPanel from './ToolPanel.vue'
@@ -15,10 +18,13 @@ import ToolPanel from './ToolPanel.vue'
 /** Ways to the minutes: named changes to take one by one or all, what they cost, and what holds where nothing fits. */
 const props = defineProps<{ fill: boolean }>()
 const { t } = useI18n()
-const composer = useComposer()
-const work = useJob(coreDoor, 'fit', toRef(composer, 'workout'), () => ({ fill: props.fill }))
+const session = useSession()
+const messages = useMessages()
+const edits = useEdits()
+const timed = useLanes()
+const work = useJob(coreDoor, 'fit', toRef(session, 'workout'), () => ({ fill: props.fill }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
-const budget = computed(() => composer.workout.minutes * 60)
+const budget = computed(() => session.workout.minutes * 60)
 
 const chosen = ref(0)
 /** Changes of the chosen way that are left out, by their place. */
@@ -27,7 +33,7 @@ watch(work.answer, () => (chosen.value = 0))
 watch([work.answer, chosen], () => (left.value = new Set()))
 const way = computed(() => answer.value?.ways[chosen.value])
 const changes = computed(() =>
-  (way.value?.changes ?? []).map((change) => ({ change, ...fitText(change, composer.workout, library, t) })),
+  (way.value?.changes ?? []).map((change) => ({ change, ...fitText(change, session.workout, library, t) })),
 )
 const taken = computed<FitChange[]>(() => (way.value?.changes ?? []).filter((_, i) => !left.value.has(i)))
 function toggle(i: number): void {
@@ -37,10 +43,10 @@ function toggle(i: number): void {
 }
 
 /** The session as it would be with what is ticked. */
-const then = computed(() => applyFit(composer.workout, taken.value))
+const then = computed(() => applyFit(session.workout, taken.value))
 const lanes = computed(() => {
   const after = sessionView(then.value, library)
-  return composer.lanes.map(({ group, totals: now }, i) => {
+  return timed.lanes.map(({ group, totals: now }, i) => {
     const {
       work: active,
       rest,
@@ -64,7 +70,7 @@ const lanes = computed(() => {
   })
 })
 const sectionName = (id: string) => {
-  const section = composer.workout.sections.find((s) => s.id === id)
+  const section = session.workout.sections.find((s) => s.id === id)
   return section?.title || t(`role.${section?.role ?? 'main'}`)
 }
 const holds = computed(() =>
@@ -77,15 +83,15 @@ const holds = computed(() =>
 const headline = computed(() => {
   if (!answer.value) return ''
   const { kind, asked, missing } = answer.value
-  if (kind === 'fits') return t('fit.fits', { n: composer.workout.minutes })
-  if (kind === 'ways') return t(`fit.can.${asked}`, { n: composer.workout.minutes })
+  if (kind === 'fits') return t('fit.fits', { n: session.workout.minutes })
+  if (kind === 'ways') return t(`fit.can.${asked}`, { n: session.workout.minutes })
   if (missing <= 0) return t('fit.apart')
   return t(`fit.short.${asked === 'fill' ? 'fill' : 'over'}`, { by: secondsText(missing, t) })
 })
 function take(): void {
   const n = taken.value.length
-  if (!work.current.value || !composer.edit((w) => applyFit(w, taken.value))) return
-  composer.message = { text: 'fitTaken', params: { n }, undo: true }
+  if (!work.current.value || !edits.edit((w) => applyFit(w, taken.value))) return
+  messages.say({ text: 'fitTaken', params: { n }, undo: true })
 }
 </script>
 

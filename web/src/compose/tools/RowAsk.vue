@@ -5,7 +5,8 @@ import { useI18n } from 'vue-i18n'
 import { isChance, type Block, type Role } from '@esfuerzo/core'
 import { canArrange, orderFindings } from '@esfuerzo/core/tools'
 import { library } from '../../repertoire/library.ts'
-import { useComposer } from '../store.ts'
+import { useSession } from '../session/useSession.ts'
+import { usePanel } from '../panel/usePanel.ts'
 import { orderMark } from './findingsText.ts'
 
 /**
@@ -14,13 +15,14 @@ import { orderMark } from './findingsText.ts'
  */
 const props = defineProps<{ block: Block; role: Role; brief?: boolean }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const panel = usePanel()
 const arranges = computed(() => canArrange(props.block))
 /** A warm-up may well come back to a muscle; where work is hard, two in a row are worth a word. */
 const working: readonly Role[] = ['main', 'skill', 'challenge']
 const mark = computed(() =>
   arranges.value && working.includes(props.role)
-    ? orderMark(orderFindings(composer.workout, props.block.id, library), t)
+    ? orderMark(orderFindings(session.workout, props.block.id, library), t)
     : undefined,
 )
 </script>
@@ -34,7 +36,7 @@ const mark = computed(() =>
     tabindex="-1"
     :aria-label="mark ? `${mark}: ${t('arrange.title')}` : t('arrange.title')"
     :title="mark ? `${mark}: ${t('arrange.title')}` : t('arrange.title')"
-    @click.stop="composer.tool = { kind: 'arrange', block: block.id }"
+    @click.stop="panel.show({ kind: 'arrange', block: block.id })"
   >
     <v-icon :icon="mdiSwapVertical" size="18" />
   </button>
@@ -45,7 +47,7 @@ const mark = computed(() =>
     tabindex="-1"
     :aria-label="t('chance.title')"
     :title="t('chance.title')"
-    @click.stop="composer.tool = { kind: 'chance', block: block.id }"
+    @click.stop="panel.show({ kind: 'chance', block: block.id })"
   >
     <v-icon :icon="mdiDiceMultipleOutline" size="18" />
   </button>

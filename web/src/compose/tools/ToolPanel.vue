@@ -2,13 +2,13 @@
 import { mdiClose } from '@mdi/js'
 import { onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useComposer } from '../store.ts'
+import { usePanel } from '../panel/usePanel.ts'
 
 /** The frame of what works something out: its name, how far it is, and a way out at any moment. */
 defineProps<{ title: string; running: boolean; progress: number; problem: string }>()
 const emit = defineEmits<{ cancel: []; again: [] }>()
 const { t, te } = useI18n()
-const composer = useComposer()
+const panel = usePanel()
 const heading = useTemplateRef('heading')
 // Whoever opened it by keys or ears goes on from here.
 onMounted(() => heading.value?.focus({ preventScroll: true }))
@@ -18,12 +18,7 @@ onMounted(() => heading.value?.focus({ preventScroll: true }))
   <section class="tool" :aria-label="title">
     <header>
       <h2 ref="heading" tabindex="-1">{{ title }}</h2>
-      <v-btn
-        :icon="mdiClose"
-        :aria-label="t('close')"
-        :title="`${t('close')} (Esc)`"
-        @click="composer.tool = undefined"
-      />
+      <v-btn :icon="mdiClose" :aria-label="t('close')" :title="`${t('close')} (Esc)`" @click="panel.close()" />
     </header>
     <div v-if="running" class="running">
       <progress :value="progress" max="1" :aria-label="t('tools.working')" />

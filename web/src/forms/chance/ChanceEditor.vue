@@ -13,13 +13,13 @@ import {
 } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
 import { amountText } from '../../compose/order/cellText.ts'
-import { useComposer } from '../../compose/store.ts'
+import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 
 /** The sheet as children have it before them: a column for each face, its rows to be moved across. */
 const props = defineProps<{ block: BlockOf<'chance'>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const edits = useEdits()
 const faces = computed<readonly Face[]>(() => deviceFaces[props.block.device])
 const table = computed(() => [...chanceTable(props.block)])
 const names = moveNames(library.moves)
@@ -30,7 +30,7 @@ const nameOf = (s: Station) => {
 }
 /** The face a row goes to next, round and round. */
 const nextOf = (face: Face): Face => faces.value[(faces.value.indexOf(face) + 1) % faces.value.length]!
-const onMove = (station: Station, face: Face) => composer.edit((w) => setStation(w, station.id, { face: nextOf(face) }))
+const onMove = (station: Station, face: Face) => edits.edit((w) => setStation(w, station.id, { face: nextOf(face) }))
 </script>
 
 <template>

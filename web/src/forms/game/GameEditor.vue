@@ -2,16 +2,16 @@
 import { useI18n } from 'vue-i18n'
 import { cleanText, setBlock, type BlockOf, type Scope } from '@esfuerzo/core'
 import NumberField from '../../shared/NumberField.vue'
-import { useComposer } from '../../compose/store.ts'
+import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 import TextField from '../../shared/TextField.vue'
 
 /** A game in words: what is set up, how it goes, how it grows harder. */
 const props = defineProps<{ block: BlockOf<'game'>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const edits = useEdits()
 const set = (fields: Partial<BlockOf<'game'>>, what: string) =>
-  composer.edit((w) => setBlock(w, props.block.id, 'game', (b) => ({ ...b, ...fields })), `${what}:${props.block.id}`)
+  edits.edit((w) => setBlock(w, props.block.id, 'game', (b) => ({ ...b, ...fields })), `${what}:${props.block.id}`)
 const onHarder = (typed: string) =>
   set(
     {

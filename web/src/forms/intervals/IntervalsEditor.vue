@@ -3,23 +3,20 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { limits, mapGroups, sameValue, setBlock, valueFor, type BlockOf, type Lap, type Scope } from '@esfuerzo/core'
 import NumberField from '../../shared/NumberField.vue'
-import { useComposer } from '../../compose/store.ts'
+import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 
 type Intervals = BlockOf<'intervals'>
 const props = defineProps<{ block: Intervals; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const edits = useEdits()
 
 const laps = computed<readonly Lap[]>(() =>
   props.scope === 'all' ? props.block.laps.all : valueFor(props.block.laps, props.scope[0]!),
 )
 const alike = computed(() => laps.value.every((lap) => sameValue(lap, laps.value[0])))
 const change = (next: (block: Intervals) => Intervals, what: string) =>
-  composer.edit(
-    (w) => setBlock(w, props.block.id, 'intervals', next),
-    `${what}:${props.block.id}:${String(props.scope)}`,
-  )
+  edits.edit((w) => setBlock(w, props.block.id, 'intervals', next), `${what}:${props.block.id}:${String(props.scope)}`)
 const setLaps = (next: (now: Lap[]) => Lap[], what: string) =>
   change((b) => ({ ...b, laps: mapGroups(b.laps, props.scope, next) }), what)
 

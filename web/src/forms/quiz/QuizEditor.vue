@@ -4,14 +4,16 @@ import { useI18n } from 'vue-i18n'
 import { cleanText, setBlock, type BlockOf, type Question, type Scope } from '@esfuerzo/core'
 import { proposeQuiz } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
-import { useComposer } from '../../compose/store.ts'
+import { useSession } from '../../compose/session/useSession.ts'
+import { useEdits } from '../../compose/edits/useEdits.ts'
 
 /** Questions with their answers, the right one marked; or proposed from the session itself. */
 const props = defineProps<{ block: BlockOf<'quiz'>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const edits = useEdits()
 const set = (questions: Question[], what: string) =>
-  composer.edit((w) => setBlock(w, props.block.id, 'quiz', (b) => ({ ...b, questions })), `${what}:${props.block.id}`)
+  edits.edit((w) => setBlock(w, props.block.id, 'quiz', (b) => ({ ...b, questions })), `${what}:${props.block.id}`)
 const change = (i: number, fields: Partial<Question>, what: string) =>
   set(
     props.block.questions.map((q, k) => (k === i ? { ...q, ...fields } : q)),
@@ -37,7 +39,7 @@ const quizWords = {
   helps: (move: string) => t('quiz.helps', { move }),
   otherMeanings: [t('quiz.otherMeaning.game'), t('quiz.otherMeaning.loud')],
 }
-const proposed = computed(() => proposeQuiz(composer.workout, library, quizWords))
+const proposed = computed(() => proposeQuiz(session.workout, library, quizWords))
 </script>
 
 <template>

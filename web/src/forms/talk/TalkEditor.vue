@@ -4,24 +4,26 @@ import { useI18n } from 'vue-i18n'
 import { explainingSeconds, mapGroups, setBlock, valueFor, type BlockOf, type Scope } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
 import NumberField from '../../shared/NumberField.vue'
-import { useComposer } from '../../compose/store.ts'
+import { useSession } from '../../compose/session/useSession.ts'
+import { useEdits } from '../../compose/edits/useEdits.ts'
 
 const props = defineProps<{ block: BlockOf<'talk'>; scope: Scope }>()
 const { t } = useI18n()
-const composer = useComposer()
+const session = useSession()
+const edits = useEdits()
 const seconds = computed(() =>
   props.scope === 'all' ? props.block.seconds.all : valueFor(props.block.seconds, props.scope[0]!),
 )
 
 /** What explaining the blocks after this one would take, up to the next talk. */
 const proposed = computed(() => {
-  const blocks = composer.workout.sections.flatMap((s) => s.blocks)
+  const blocks = session.workout.sections.flatMap((s) => s.blocks)
   const after = blocks.slice(blocks.findIndex((b) => b.id === props.block.id) + 1)
   const next = after.findIndex((b) => b.form === 'talk')
-  return explainingSeconds(next < 0 ? after : after.slice(0, next), composer.workout.groups, library)
+  return explainingSeconds(next < 0 ? after : after.slice(0, next), session.workout.groups, library)
 })
 const set = (value: number) =>
-  composer.edit(
+  edits.edit(
     (w) =>
       setBlock(w, props.block.id, 'talk', (b) => ({ ...b, seconds: mapGroups(b.seconds, props.scope, () => value) })),
     `talk:${props.block.id}:${String(props.scope)}`,

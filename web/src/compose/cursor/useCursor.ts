@@ -1,0 +1,68 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { library } from '../../repertoire/library.ts'
+import { i18n } from '../../words/i18n.ts'
+import { rowsOf, type Row } from '../order/rows.ts'
+import { useSession } from '../session/useSession.ts'
+import { useSelection, type Selection } from './useSelection.ts'
+
+/** The rows of the running order, and what of them the teacher has in hand: the cursor, what is taken, what is typed into. */
+export const useCursor = defineStore('cursor', () => {
+  const { t } = i18n.global
+  const session = useSession()
+  const folded = ref<ReadonlySet<string>>(new Set())
+  const rows = computed<Row[]>(() => rowsOf(session.workout, library, t, folded.value))
+  const { selection, ...taking } = useSelection(
+    rows,
+    computed(() => session.workout.groups),
+  )
+  const editing = shallowRef<Selection & { typed?: string }>()
+  const adding = ref<string>()
+
+  watch(
+    () => session.loads,
+    () => {
+      selection.value = editing.value = adding.value = undefined
+      folded.value = new Set()
+    },
+    { flush: 'sync' },
+  )
+
+  /** Folds a section away or opens it again. */
+  function toggleFold(sectionId: string): void {
+    const next = new Set(folded.value)
+    if (!next.delete(sectionId)) next.add(sectionId)
+    folded.value = next
+  }
+
+  /** Puts the cursor on a row, opening the section it is folded away in. */
+  function goTo(rowId: string, cell = -1): void {
+    const section = rowsOf(session.workout, library, t).find((r) => r.id === rowId)?.section
+    if (section && section.id !== rowId && folded.value.has(section.id)) toggleFold(section.id)
+    selection.value = { row: rowId, cell }
+  }
+
+  /** Puts the cursor on the first row that was not there before. */
+  function goToNew(before: ReadonlySet<string>): void {
+    const added = rowsOf(session.workout, library, t).find((r) => !before.has(r.id) && r.kind !== 'empty')
+    if (added) goTo(added.id)
+  }
+
+  return {
+    ...taking,
+    rows,
+    folded: computed(() => folded.value),
+    toggleFold,
+    selection: computed(() => selection.value),
+    /** Puts the cursor somewhere, and lets go of everything else that was taken. */
+    select: (next: Selection | undefined): void => void (selection.value = next),
+    goTo,
+    goToNew,
+    /** The cell that is being changed in place, and what was typed to begin with. */
+    editing: computed(() => editing.value),
+    changeInPlace: (cell: (Selection & { typed?: string }) | undefined): void => void (editing.value = cell),
+    /** The row below which a line for new moves is open. */
+    adding: computed(() => adding.value),
+    addBelow: (row: string | undefined): void => void (adding.value = row),
+  }
+})

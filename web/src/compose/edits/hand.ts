@@ -1,0 +1,18 @@
+import type { Policy, Workout } from '@esfuerzo/core'
+import type { useCursor } from '../cursor/useCursor.ts'
+import type { useSession } from '../session/useSession.ts'
+import type { useMessages } from '../useMessages.ts'
+
+/** What a group of edits works with. */
+export interface Hand {
+  session: ReturnType<typeof useSession>
+  cursor: ReturnType<typeof useCursor>
+  messages: ReturnType<typeof useMessages>
+  /** How long the school holds its stretches. */
+  hold: () => Policy['hold'] | undefined
+  edit: (change: (now: Workout) => Workout) => boolean
+  /** Does what may be refused, and says why. */
+  attempt: (work: () => void) => boolean
+  /** The block a new move would go into. */
+  targetBlock: () => { block: string; after?: string } | undefined
+}

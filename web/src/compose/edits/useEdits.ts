@@ -1,0 +1,111 @@
+import { defineStore } from 'pinia'
+import { carryMoves, hasStations, idsOf, ProblemError, type Cell, type Workout } from '@esfuerzo/core'
+import { library } from '../../repertoire/library.ts'
+import { useSettings } from '../../settings/store.ts'
+import { i18n, problemText } from '../../words/i18n.ts'
+import { useCursor } from '../cursor/useCursor.ts'
+import type { Row } from '../order/rows.ts'
+import { useSession } from '../session/useSession.ts'
+import { useMessages } from '../useMessages.ts'
+import { useAddMove } from './useAddMove.ts'
+import { dropEdit, type Dragged, type Edge } from './dropEdit.ts'
+import { cellEdit, rowEdits } from './rowEdits.ts'
+import { usePieces } from './usePieces.ts'
+import { useSwap } from './useSwap.ts'
+
+/** What can be done to the session: every change is one of these, and one step of undo. */
+export const useEdits = defineStore('edits', () => {
+  const { t } = i18n.global
+  const session = useSession()
+  const cursor = useCursor()
+  const messages = useMessages()
+  const settings = useSettings()
+  const hold = () => settings.settings?.policy.hold
+
+  /**
+   * Applies an edit. One that cannot be taken changes nothing and says why.
+   *
+   * @param merge edits with the same key right after each other are undone as one
+   */
+  function edit(change: (now: Workout) => Workout, merge?: string): boolean {
+    return attempt(() => session.push(carryMoves(change(session.workout), library), merge))
+  }
+
+  /** Does what may turn out to be no session; then says why and is false. */
+  function attempt(work: () => void): boolean {
+    try {
+      work()
+      return true
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error
+      messages.say({ text: error.problems.map(problemText).join('\n') })
+      return false
+    }
+  }
+
+  /** Changes the taken cells. @param scope for whom; left out, for the groups of the taken cells */
+  function editCells(change: (cell: Cell) => Cell, merge: string, scope = cursor.scope): boolean {
+    const list = cursor.selectedRows
+    return edit(cellEdit(list, scope, change), `${merge}:${list.map((r) => r.id).join()}:${String(scope)}`)
+  }
+
+  /** Where a row stands now, for whoever cannot see it move. */
+  function sayPlace(): void {
+    const at = cursor.rows.findIndex((r) => r.id === cursor.selectedRow?.id)
+    const row = cursor.selectedRow
+    if (!row || row.kind === 'empty') return
+    const section = row.section.title || t(`role.${row.section.role}`)
+    messages.tell(t('order.place', { name: nameOf(row), n: at + 1, of: cursor.rows.length, section }))
+  }
+
+  const nameOf = (row: Row) =>
+    row.kind === 'station'
+      ? row.name
+      : row.kind === 'section'
+        ? row.section.title || t(`role.${row.section.role}`)
+        : (row.block?.title ?? t(`forms.${row.block?.form ?? 'list'}.name`))
+
+  /** Moves the taken rows up (−1) or down (1). */
+  function moveRows(by: -1 | 1): void {
+    const edits = rowEdits(cursor.selectedRows)
+    if (edits && edit(edits.move(by))) sayPlace()
+  }
+
+  /** Moves what was dragged to where it was dropped. */
+  function drop(dragged: Dragged, on: Row, edge: Edge): void {
+    const change = dropEdit(dragged, on, edge, hold())
+    if (!change) return
+    const before = new Set(idsOf(session.workout))
+    if (!edit(change)) return
+    if (dragged.kind === 'rows') cursor.goTo(dragged.rows[0]!.id)
+    else cursor.goToNew(before)
+    sayPlace()
+  }
+
+  /** The block a new move goes into: the selected one's, else the last that takes moves. */
+  function targetBlock(): { block: string; after?: string } | undefined {
+    const row = cursor.selectedRow
+    if (row?.kind === 'station') return { block: row.block.id, after: row.station.id }
+    if (row?.block && hasStations(row.block)) return { block: row.block.id }
+    const inSection = row?.section.blocks.find(hasStations)
+    const block = inSection ?? session.workout.sections.flatMap((s) => s.blocks).findLast(hasStations)
+    return block && { block: block.id }
+  }
+
+  const hand = { session, cursor, messages, edit, attempt, hold, targetBlock }
+  const pieces = usePieces(hand)
+  const swaps = useSwap(hand)
+  const { addMove } = useAddMove({ ...hand, sayPlace })
+
+  /** Takes the taken rows out, keeps the cursor near, and offers to undo. */
+  function removeRows(): void {
+    const edits = rowEdits(cursor.selectedRows)
+    const at = cursor.rows.findIndex((r) => r.id === cursor.selectedRows[0]?.id)
+    if (!edits || !edit(edits.remove)) return
+    const near = cursor.rows[Math.min(at, cursor.rows.length - 1)]
+    cursor.select(near && { row: near.id, cell: -1 })
+    messages.say({ text: 'removed', undo: true })
+  }
+
+  return { edit, editCells, moveRows, drop, addMove, removeRows, nameOf, hold, ...pieces, ...swaps }
+})

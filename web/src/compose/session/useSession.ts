@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import { newWorkout, type Workout } from '@esfuerzo/core'
+import { keepDraft, takeDraft } from '../../documents/drafts.ts'
+import { useRevisioned } from '../../documents/useRevisioned.ts'
+import { library, takeOwnMoves } from '../../repertoire/library.ts'
+import { useRepertoire } from '../../repertoire/store.ts'
+import { useSettings } from '../../settings/store.ts'
+import { client } from '../../shared/client.ts'
+import { useMessages } from '../useMessages.ts'
+
+/** The session on screen: its history, its saving, a way out of a conflict. It is changed by edits only. */
+export const useSession = defineStore('session', () => {
+  const messages = useMessages()
+  const settings = useSettings()
+  const repertoire = useRepertoire()
+  const {
+    document: workout,
+    open,
+    ...rest
+  } = useRevisioned<Workout>({
+    empty: newWorkout('…', [[0]], 20, library.version),
+    read: (id) => client('readWorkout', { params: { id } }),
+    save: async (id, body) => (await client('saveWorkout', { params: { id }, body })).revision,
+    copy: async (document) => {
+      const title = `${document.title.slice(0, 108)} (my copy)`
+      return (await client('createWorkout', { body: { document: { ...document, title } } })).id
+    },
+    close: (id) => client('keepVersion', { params: { id }, body: {} }),
+    drafts: { keep: keepDraft, take: takeDraft },
+    onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
+    onFound: (text) => messages.say({ text }),
+  })
+  return {
+    ...rest,
+    workout,
+    /** Opens a session, with what the school wants and the moves at hand. */
+    open: (id: string): Promise<void> => {
+      void settings.load()
+      if (!repertoire.loaded) void repertoire.load()
+      return open(id)
+    },
+  }
+})

@@ -1,0 +1,23 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+
+/** A line for the teacher, and what can be done about it. `text` is a key of the words or a sentence. */
+export interface Message {
+  text: string
+  params?: Record<string, unknown>
+  undo?: boolean
+}
+
+/** What the composer has to say. */
+export const useMessages = defineStore('messages', () => {
+  const message = shallowRef<Message>()
+  const said = ref('')
+  return {
+    message: computed(() => message.value),
+    /** What a screen reader is told of a change that can only be seen. */
+    said: computed(() => said.value),
+    say: (next: Message): void => void (message.value = next),
+    clear: (): void => void (message.value = undefined),
+    tell: (words: string): void => void (said.value = words),
+  }
+})

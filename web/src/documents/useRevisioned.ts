@@ -1,0 +1,163 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
+import { sameValue } from '@esfuerzo/core'
+import { callCode, type CallError } from '@esfuerzo/contract'
+import { reloadOnce } from '../shared/reloadOnce.ts'
+import { useAutosave, type SaveState } from './useAutosave.ts'
+import { useHistory } from './useHistory.ts'
+
+/** A document as the server has it, with the count of its saves. */
+export interface Revision<T> {
+  document: T
+  revision: number
+}
+
+/** Where documents of a kind are stored, and what is said of them. */
+export interface RevisionedParts<T> {
+  /** What is there before any is opened. */
+  empty: T
+  /** @throws {CallError} */
+  read: (id: string) => Promise<Revision<T>>
+  /** Saves over a revision; the new one comes back. @throws {CallError} */
+  save: (id: string, over: Revision<T>) => Promise<number>
+  /** Stores a document as one of its own; its id comes back. @throws {CallError} */
+  copy: (document: T) => Promise<string>
+  /** Closes the state a document is in, so that the next sitting begins another. @throws {CallError} */
+  close: (id: string) => Promise<unknown>
+  drafts: {
+    keep: (id: string, draft: Revision<T> | undefined) => Promise<void>
+    take: (id: string) => Promise<Revision<T> | undefined>
+  }
+  /** Before a document that was loaded is put on screen. */
+  onLoad?: (document: T) => void
+  /** What became of work that was found again: put back, or kept as a copy beside another; and of the stored one. */
+  onFound: (what: 'restored' | 'copied' | 'theirsCopied') => void
+}
+
+export interface Revisioned<T> {
+  id: ComputedRef<string>
+  document: ComputedRef<T>
+  revision: ComputedRef<number>
+  loading: ComputedRef<boolean>
+  loadError: ComputedRef<CallError['code'] | undefined>
+  /** How often another document was put on screen in place of the one before. */
+  loads: ComputedRef<number>
+  saveState: ComputedRef<SaveState>
+  saveDetail: ComputedRef<string>
+  /** What was stored last. */
+  stored: ComputedRef<T>
+  canUndo: ComputedRef<boolean>
+  canRedo: ComputedRef<boolean>
+  /** Puts the next document in place; steps with the same key right after each other are undone as one. */
+  push: (next: T, merge?: string) => void
+  undo: () => void
+  redo: () => void
+  flush: () => Promise<boolean>
+  open: (id: string) => Promise<void>
+  leave: () => Promise<void>
+  keepBoth: () => Promise<string>
+  keepMine: (theirs: Revision<T>) => Promise<void>
+}
+
+/** A document on screen with its history, its saving, its drafts on the device, and a way out of a conflict. */
+// eslint-disable-next-line max-lines-per-function -- one state: what is on screen, and what becomes of it
+export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
+  const id = ref('')
+  const loading = ref(false)
+  const loadError = ref<CallError['code']>()
+  const revision = ref(1)
+  const loads = ref(0)
+  const loadedId = shallowRef('')
+  /** The revision it was opened at: what was changed since is worth a state of its own. */
+  let openedAt = 1
+
+  const history = useHistory<T>(parts.empty)
+  const document = history.current
+  const autosave = useAutosave<T>({
+    document,
+    revision,
+    save: (now, from) => parts.save(id.value, { document: now, revision: from }),
+    reload: () => parts.read(id.value),
+    keep: (now) => parts.drafts.keep(id.value, now && { revision: revision.value, document: now }),
+  })
+
+  /** Opens a document; unsaved work that this device still has comes back with it. */
+  async function open(next: string): Promise<void> {
+    if (loadedId.value === next && autosave.state.value !== 'saved') return
+    const again = loadedId.value === next
+    loading.value = !again
+    loadError.value = undefined
+    try {
+      const stored = await parts.read(next)
+      // Come back to what is still here, its undo with it.
+      if (again && stored.revision === revision.value) return
+      id.value = loadedId.value = next
+      revision.value = openedAt = stored.revision
+      loads.value++
+      parts.onLoad?.(stored.document)
+      autosave.settle(stored.document)
+      history.reset(stored.document)
+      await takeUp(stored)
+    } catch (error) {
+      loadError.value = callCode(error)
+      if (loadError.value === 'newer-document') reloadOnce()
+    } finally {
+      loading.value = false
+    }
+  }
+
+  /** Work that was not stored goes on from here; where the stored one has moved on, it becomes a copy. */
+  async function takeUp(stored: Revision<T>): Promise<void> {
+    const draft = await parts.drafts.take(id.value)
+    if (!draft || sameValue(draft.document, stored.document)) return
+    if (draft.revision === stored.revision) {
+      history.push(draft.document)
+      parts.onFound('restored')
+    } else {
+      await parts.copy(draft.document)
+      parts.onFound('copied')
+    }
+  }
+
+  /** Saves what is left, and closes the state it is in. */
+  async function leave(): Promise<void> {
+    if (!(await autosave.flush()) || revision.value === openedAt) return
+    openedAt = revision.value
+    // Nothing is lost where this does not get through: the history only has one state fewer.
+    await parts.close(id.value).catch(() => undefined)
+  }
+
+  /** After a conflict: what is on screen becomes a copy, and the stored one is opened. */
+  async function keepBoth(): Promise<string> {
+    const copy = await parts.copy(document.value)
+    parts.onFound('copied')
+    await parts.drafts.keep(id.value, undefined)
+    loadedId.value = ''
+    return copy
+  }
+
+  /** After a conflict: what is stored becomes a copy, and what is on screen takes its place. */
+  async function keepMine(theirs: Revision<T>): Promise<void> {
+    await parts.copy(theirs.document)
+    revision.value = theirs.revision
+    await autosave.flush()
+    parts.onFound('theirsCopied')
+  }
+
+  const { canUndo, canRedo, push, undo, redo } = history
+  return {
+    id: shown(id),
+    document: shown(document),
+    revision: shown(revision),
+    loading: shown(loading),
+    loadError: shown(loadError),
+    loads: shown(loads),
+    saveState: shown(autosave.state),
+    saveDetail: shown(autosave.detail),
+    stored: shown(autosave.stored),
+    flush: autosave.flush,
+    ...{ canUndo, canRedo, push, undo, redo, open, leave, keepBoth, keepMine },
+  }
+}
+
+/** To be read only: a document is changed by what can be done to it. */
+const shown = <V>(of: Readonly<Ref<V>>): ComputedRef<V> => computed(() => of.value)
