@@ -7,6 +7,7 @@ import * as lateRuns from './lateRuns.ts'
 import * as linkPurpose from './linkPurpose.ts'
 import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
+import * as results from './results.ts'
 import * as versionOrder from './versionOrder.ts'
 
 /** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
@@ -20,4 +21,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '007-gone', migration: gone },
   { name: '008-link-purpose', migration: linkPurpose },
   { name: '009-version-order', migration: versionOrder },
+  { name: '010-results', migration: results },
 ]

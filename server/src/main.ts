@@ -64,7 +64,7 @@ const health = openHealth(config.databaseUrl)
 const gone = await listenForGone(config.databaseUrl, log)
 const jobPool = openJobPool()
 const afterwards = new Afterwards(log)
-const tidying = keepTidy(db, outbox, log)
+const tidying = keepTidy(db, outbox, library, log)
 
 const server = createServer(
   createApp({

@@ -5,3 +5,4 @@ export { type SheetBlock, type SheetRow, type SheetSection } from '../sheets/she
 export { publish } from '../publication/publish.ts'
 export { publicationSchema, type Lane, type Publication } from '../publication/schema.ts'
 export { type Play, type PlayedTurn, type PlayOf } from '../publication/playSchema.ts'
+export { isWholeOutline, outlineOf, type Outline } from '../publication/outline.ts'

@@ -66,7 +66,7 @@ export async function addDemoTeachers(
         const publication = publicationOf({ teacherId, workoutId, document }, snapshot, secret, at, 90)
         await addPublication(trx, publication)
         await closeVersion(trx, teacherId, workoutId, { reason: 'published' })
-        for (const run of runs) await addRun(trx, publication.id, run, new Date(run.finishedAt))
+        for (const run of runs) await addRun(trx, publication.id, run, snapshot.outline, new Date(run.finishedAt))
       }
     })
   }

@@ -1,40 +1,7 @@
 import type { Knex } from 'knex'
-import { type Publication } from '@esfuerzo/core/publication'
+import { isWholeOutline, outlineOf, type Outline, type Publication } from '@esfuerzo/core/publication'
 
-/** What the server has to know of a snapshot, so that nobody reads it whole for a run or for a list. */
-export interface Outline {
-  lanes: {
-    id: string
-    letter: string
-    name: string
-    /** What each station is called to this lane: its version's name. */
-    stations: Record<string, string>
-  }[]
-  blocks: { id: string; name: string; stations: string[] }[]
-  /** Ids of the moves in it. */
-  moves: string[]
-}
-
-/** The outline of what is sent out. */
-export function outlineOf(publication: Publication): Outline {
-  const names = new Map(
-    publication.moves.flatMap((m) => m.versions.map((v): [string, string] => [`${m.id}/${v.id}`, v.name])),
-  )
-  return {
-    lanes: publication.lanes.map(({ id, letter, name, steps }) => {
-      const stations: Record<string, string> = {}
-      for (const { station, move, version } of steps)
-        if (station && move) stations[station] ??= names.get(`${move}/${version}`) ?? move
-      return { id, letter, name, stations }
-    }),
-    blocks: publication.sections.flatMap((s) =>
-      s.blocks.map((b) => ({ id: b.id, name: b.title ?? s.title, stations: b.stations.map(({ id }) => id) })),
-    ),
-    moves: publication.moves.map((m) => m.id),
-  }
-}
-
-/** Snapshots of the release before have no outline: it is made when it is first asked for, and kept. */
+/** Snapshots of a release before have no outline, or less of one: it is made when it is first asked for, and kept. */
 export async function makeOutlines(db: Knex, shas: readonly string[]): Promise<Map<string, Outline>> {
   const made = new Map<string, Outline>()
   for (const sha256 of shas) {
@@ -48,3 +15,7 @@ export async function makeOutlines(db: Knex, shas: readonly string[]): Promise<M
   }
   return made
 }
+
+/** An outline as it is today: the stored one, or made now. */
+export const wholeOutline = async (db: Knex, sha256: string, stored: Outline | null): Promise<Outline> =>
+  isWholeOutline(stored) ? stored : (await makeOutlines(db, [sha256])).get(sha256)!

@@ -6,7 +6,7 @@ import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
 import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
-import { findWorkout } from '../workouts/store.ts'
+import { findWorkout, isAtRevision } from '../workouts/store.ts'
 import { closeVersion, lastPublished } from '../workouts/versions.ts'
 import { resolveToken } from './resolveToken.ts'
 import { publicationOf } from './publicationOf.ts'
@@ -45,8 +45,12 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
       new Date(),
       body.days,
     )
-    await addPublication(db, publication)
-    await closeVersion(db, teacherId, workout.id, { reason: 'published' })
+    await db.transaction(async (trx) => {
+      // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
+      if (!(await isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
+      await addPublication(trx, publication)
+      await closeVersion(trx, teacherId, workout.id, { reason: 'published' })
+    })
     return info((await findPublication(db, teacherId, publication.id))!)
   })
 

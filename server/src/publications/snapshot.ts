@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
 import canonicalizePackage from 'canonicalize'
 import { type Library, type Workout } from '@esfuerzo/core'
-import { publish } from '@esfuerzo/core/publication'
-import { outlineOf, type Outline } from './outline.ts'
+import { outlineOf, publish, type Outline } from '@esfuerzo/core/publication'
+import { factsOf, type PublishedFacts } from './facts.ts'
 
 const canonicalize = canonicalizePackage as unknown as (value: unknown) => string | undefined
 
@@ -13,6 +13,7 @@ export interface Snapshot {
   /** Of the body, in hex: its address. */
   sha256: string
   outline: Outline
+  facts: PublishedFacts
 }
 
 /**
@@ -23,5 +24,10 @@ export interface Snapshot {
 export function snapshotOf(workout: Workout, library: Library, schoolNote?: string): Snapshot {
   const publication = publish(workout, library, schoolNote)
   const body = canonicalize(publication)!
-  return { body, sha256: createHash('sha256').update(body).digest('hex'), outline: outlineOf(publication) }
+  return {
+    body,
+    sha256: createHash('sha256').update(body).digest('hex'),
+    outline: outlineOf(publication),
+    facts: factsOf(workout, publication, library),
+  }
 }

@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
-import type { Outline } from './outline.ts'
+import type { Outline } from '@esfuerzo/core/publication'
+import { addFacts } from '../results/store.ts'
+import type { PublishedFacts } from './facts.ts'
 
 interface Row {
   id: string
@@ -42,6 +44,7 @@ export interface NewPublication {
   sha256: string
   body: string
   outline: Outline
+  facts: PublishedFacts
   tokenHash: string
   title: string
   createdAt: Date
@@ -49,25 +52,24 @@ export interface NewPublication {
   classId?: string | undefined
 }
 
-/** Stores a publication; a snapshot that is there already is not stored again. */
-export async function addPublication(db: Knex, p: NewPublication): Promise<void> {
-  await db.transaction(async (trx) => {
-    await trx('snapshots')
-      .insert({ sha256: p.sha256, body: p.body, outline: JSON.stringify(p.outline) })
-      .onConflict('sha256')
-      .ignore()
-    await trx('publications').insert({
-      id: p.id,
-      teacher_id: p.teacherId,
-      workout_id: p.workoutId,
-      sha256: p.sha256,
-      token_hash: p.tokenHash,
-      title: p.title,
-      created_at: p.createdAt,
-      ends_at: p.endsAt,
-      class_id: p.classId ?? null,
-    })
+/** Stores a publication, in a transaction; a snapshot that is there already is not stored again. */
+export async function addPublication(trx: Knex.Transaction, p: NewPublication): Promise<void> {
+  await trx('snapshots')
+    .insert({ sha256: p.sha256, body: p.body, outline: JSON.stringify(p.outline) })
+    .onConflict('sha256')
+    .ignore()
+  await trx('publications').insert({
+    id: p.id,
+    teacher_id: p.teacherId,
+    workout_id: p.workoutId,
+    sha256: p.sha256,
+    token_hash: p.tokenHash,
+    title: p.title,
+    created_at: p.createdAt,
+    ends_at: p.endsAt,
+    class_id: p.classId ?? null,
   })
+  await addFacts(trx, p.id, p.facts)
 }
 
 /** A teacher has room for so many links, and for so many bytes behind them (ours): years of handing out every day. */

@@ -1,43 +1,13 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
-import { type Problem } from '@esfuerzo/core'
-import { type Run } from '@esfuerzo/core/run'
+import { runProblems } from '@esfuerzo/core/run'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
-import { makeOutlines, type Outline } from '../publications/outline.ts'
+import { wholeOutline } from '../publications/outline.ts'
 import { resolveForRun } from '../publications/resolveToken.ts'
 import { addRun, listRuns, removeRun, removeRuns } from './store.ts'
-
-/** What a run says that its publication does not have. */
-export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
-  const problems: Problem[] = []
-  if (run.publication !== sha256)
-    problems.push({ code: 'invalid', path: ['publication'], expected: { rule: 'thisSession' } })
-  if (!lanes.some((l) => l.id === run.group)) {
-    problems.push({
-      code: 'unknown-group',
-      path: ['group'],
-      received: run.group,
-      expected: { oneOf: lanes.map((l) => l.id) },
-    })
-  }
-  const known = new Map(blocks.map((b) => [b.id, b.stations]))
-  run.results.forEach((result, i) => {
-    const stations = known.get(result.block)
-    if (!stations || (result.station && !stations.includes(result.station))) {
-      problems.push({
-        code: 'not-found',
-        path: ['results', i, stations ? 'station' : 'block'],
-        received: stations ? result.station : result.block,
-      })
-    }
-  })
-  if (run.finishedAt < run.startedAt)
-    problems.push({ code: 'too-small', path: ['finishedAt'], expected: { rule: 'notBeforeItStarted' } })
-  return problems
-}
 
 /** A run on its way in. */
 export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
@@ -48,10 +18,10 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
     // One home may not use up what a whole class shares.
     await byHome.count(`${target.id} ${req.ip}`)
     await byLink.count(target.id)
-    const outline = target.outline ?? (await makeOutlines(db, [target.sha256])).get(target.sha256)!
+    const outline = await wholeOutline(db, target.sha256, target.outline)
     const problems = runProblems(body, target.sha256, outline)
     if (problems.length) throw new ServerError('invalid', problems)
-    if (!(await addRun(db, target.id, body))) throw new ServerError('too-many-tries')
+    if (!(await addRun(db, target.id, body, outline))) throw new ServerError('too-many-tries')
     return { id: body.id }
   })
 }

@@ -2,31 +2,42 @@ import type { Knex } from 'knex'
 import { readDocument, writtenText } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
-import { makeOutlines, type Outline } from '../publications/outline.ts'
+import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
+import { makeOutlines } from '../publications/outline.ts'
+import { insertRows, rowsOf } from '../results/store.ts'
 
 /** A link has room for so many runs: several classes over a term (ours). */
 export const runRoom = 3000
 
 /**
- * Stores a run; one that is there already stays as it is.
+ * Stores a run with its results one by one; one that is there already stays as it is.
  *
+ * @param outline of what was sent home, which tells what each result is of
  * @returns false where the link has no room for another
  */
-export async function addRun(db: Knex, publicationId: string, run: Run, receivedAt?: Date): Promise<boolean> {
+export async function addRun(
+  db: Knex,
+  publicationId: string,
+  run: Run,
+  outline: Outline,
+  receivedAt?: Date,
+): Promise<boolean> {
   const { rows } = await db.raw<{ rows: { room: boolean; there: boolean }[] }>(
     `with room as (select count(*) < :room as room from runs where publication_id = :publicationId),
           added as (
-            insert into runs (publication_id, id, group_id, started_at, finished_at, zone, document, received_at)
-            select :publicationId, :id, :group, :startedAt, :finishedAt, :zone, :document, coalesce(:receivedAt, now())
-            from room where room on conflict (publication_id, id) do nothing)
-     select room, exists (select from runs where publication_id = :publicationId and id = :id) as there from room`,
+            insert into runs (publication_id, id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
+            select :publicationId, :run, :group, :startedAt, :at, :zone, :document, coalesce(:receivedAt, now()), true
+            from room where room on conflict (publication_id, id) do nothing returning 1),
+          rowed as (${insertRows('exists (select from added)')})
+     select room, exists (select from runs where publication_id = :publicationId and id = :run) as there from room`,
     {
       publicationId,
       room: runRoom,
-      id: run.id,
+      run: run.id,
       group: run.group,
       startedAt: run.startedAt,
-      finishedAt: run.finishedAt,
+      at: run.finishedAt,
+      rows: rowsOf(run, outline),
       zone: run.zone,
       document: writtenText(runDocument, run),
       receivedAt: (receivedAt ?? null) as never,
@@ -99,11 +110,11 @@ export async function listRuns(
   const found: Row[] = await query
   const rows = found.slice(0, page)
   const last = found.length > page ? rows.at(-1) : undefined
-  const without = rows.filter((r) => !r.outline).map((r) => r.sha256)
+  const without = rows.filter((r) => !isWholeOutline(r.outline)).map((r) => r.sha256)
   const made = await makeOutlines(db, [...new Set(without)])
   const runs = rows.map(({ publication_id, document, received_at, title, workout_id, sha256, outline }) => {
     const run = readDocument(runDocument, document)
-    const { lanes, blocks } = outline ?? made.get(sha256)!
+    const { lanes, blocks } = made.get(sha256) ?? outline!
     const lane = lanes.find((l) => l.id === run.group)
     const names: Record<string, string> = { ...lane?.stations, ...nameOfBlocks(blocks) }
     const asked = run.results.map(({ station, block }) => station ?? block)

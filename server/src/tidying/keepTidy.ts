@@ -1,6 +1,8 @@
 import type { Logger } from 'pino'
 import type { Knex } from 'knex'
 import type { Outbox } from '../mail/outbox.ts'
+import type { Library } from '@esfuerzo/core'
+import { catchUp } from '../results/store.ts'
 import { dropOrphans } from '../publications/orphans.ts'
 import { binDays } from '../workouts/store.ts'
 
@@ -33,12 +35,14 @@ export async function tidy(db: Knex): Promise<Record<string, number> | undefined
 const hour = 60 * 60 * 1000
 
 /** Tidies once an hour, the first time a minute after the start. */
-export function keepTidy(db: Knex, outbox: Outbox | undefined, log: Logger): { stop: () => void } {
+export function keepTidy(db: Knex, outbox: Outbox | undefined, library: Library, log: Logger): { stop: () => void } {
   async function run(): Promise<void> {
     try {
       const gone = await tidy(db)
       await outbox?.prune(Date.now())
-      log.debug({ gone }, 'tidied')
+      // Runs that a release before has stored, and what it sent home.
+      const caughtUp = gone && (await catchUp(db, library))
+      log.debug({ gone, caughtUp }, 'tidied')
     } catch (err) {
       log.warn({ err }, 'tidying did not work; it is tried again in an hour')
     }

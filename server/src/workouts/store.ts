@@ -121,6 +121,14 @@ export async function saveWorkout(
   return (await own(db, teacherId).where({ id }).first('id')) ? 'conflict' : undefined
 }
 
+/** Whether a session is still at a revision; it stays so until the transaction ends. */
+export const isAtRevision = async (
+  trx: Knex.Transaction,
+  teacherId: string,
+  id: string,
+  revision: number,
+): Promise<boolean> => (await own(trx, teacherId).where({ id, revision }).forUpdate().first('id')) !== undefined
+
 /** Puts a session into the bin; false where it is not hers or not there. */
 export async function removeWorkout(db: Knex, teacherId: string, id: string): Promise<boolean> {
   return (

@@ -1,0 +1,32 @@
+import type { Problem } from '../base/problem.ts'
+import type { Outline } from '../publication/outline.ts'
+import type { Run } from './schema.ts'
+
+/** What a run says that its publication does not have. @param sha256 the publication's address */
+export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
+  const problems: Problem[] = []
+  if (run.publication !== sha256)
+    problems.push({ code: 'invalid', path: ['publication'], expected: { rule: 'thisSession' } })
+  if (!lanes.some((l) => l.id === run.group)) {
+    problems.push({
+      code: 'unknown-group',
+      path: ['group'],
+      received: run.group,
+      expected: { oneOf: lanes.map((l) => l.id) },
+    })
+  }
+  const known = new Map(blocks.map((b) => [b.id, b.stations]))
+  run.results.forEach((result, i) => {
+    const stations = known.get(result.block)
+    if (!stations || (result.station && !stations.includes(result.station))) {
+      problems.push({
+        code: 'not-found',
+        path: ['results', i, stations ? 'station' : 'block'],
+        received: stations ? result.station : result.block,
+      })
+    }
+  })
+  if (run.finishedAt < run.startedAt)
+    problems.push({ code: 'too-small', path: ['finishedAt'], expected: { rule: 'notBeforeItStarted' } })
+  return problems
+}

@@ -1,0 +1,39 @@
+import { stationsOf, valueFor, type Library, type Workout } from '@esfuerzo/core'
+import { libraryFor } from '@esfuerzo/core'
+import type { Publication } from '@esfuerzo/core/publication'
+
+/** What later work asks of what was sent home: which moves and families, which forms of work, how long. */
+export interface PublishedFacts {
+  moves: string[]
+  families: string[]
+  forms: string[]
+  /** Of the longest lane, in whole minutes, rounded up. */
+  minutes: number
+}
+
+const minutesOf = ({ lanes }: Pick<Publication, 'lanes'>): number =>
+  Math.ceil(Math.max(0, ...lanes.map((lane) => lane.seconds.typical)) / 60)
+const familiesOf = (moves: readonly string[], library: Library): string[] => [
+  ...new Set(moves.flatMap((id) => library.moves.get(id)?.family ?? [])),
+]
+
+/** The facts of a session as it is sent home: of what some group does. */
+export function factsOf(workout: Workout, publication: Publication, ours: Library): PublishedFacts {
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const done = blocks
+    .flatMap((b) => stationsOf(b))
+    .flatMap(({ cells }) => workout.groups.map(({ id }) => valueFor(cells, id).move))
+  const moves = [...new Set(done)].sort()
+  return {
+    moves,
+    families: familiesOf(moves, libraryFor(workout, ours)),
+    forms: [...new Set(blocks.map((b) => b.form))],
+    minutes: minutesOf(publication),
+  }
+}
+
+/** What can be told of one that was sent home by a release before: its forms cannot. */
+export function laterFacts(publication: Publication, library: Library): PublishedFacts {
+  const moves = publication.moves.map((m) => m.id)
+  return { moves, families: familiesOf(moves, library), forms: [], minutes: minutesOf(publication) }
+}
