@@ -32,6 +32,7 @@ const files = [
   { file: 'fit.ts' },
   { file: 'spread.ts' },
   { file: 'server.ts' },
+  { file: 'desk.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
   { file: 'moves.mjs' },
