@@ -35,6 +35,7 @@ const files = [
   { file: 'desk.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
+  { file: 'cold.mjs' },
   { file: 'moves.mjs' },
 ]
 for (const { file, bundle } of files.filter((f) => !only || f.file.startsWith(only))) {

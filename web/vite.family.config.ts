@@ -1,6 +1,7 @@
 import VueI18n from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { compressed } from './compressed.ts'
 import { devProxy } from './devProxy.ts'
 import { VitePWA } from 'vite-plugin-pwa'
 
@@ -19,6 +20,7 @@ export default defineConfig({
     vue(),
     // Sentences are compiled here, so that their compiler need not be fetched.
     VueI18n({ include: ['**/locales/*.json'], dropMessageCompiler: true, fullInstall: false, strictMessage: true }),
+    compressed(),
     VitePWA({
       // The page registers it itself, so that an update can wait until no session runs.
       injectRegister: false,

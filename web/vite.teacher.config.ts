@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { compressed } from './compressed.ts'
 import { devProxy } from './devProxy.ts'
 import vuetify from 'vite-plugin-vuetify'
 
@@ -8,8 +9,37 @@ export default defineConfig({
   // In development: a place of its own beside the family's, and no page loaded anew for each component first met.
   cacheDir: '../../.cache/vite-teacher',
   optimizeDeps: { exclude: ['vuetify'] },
-  plugins: [vue(), vuetify({ autoImport: true })],
+  plugins: [vue(), vuetify({ autoImport: true }), compressed()],
   worker: { format: 'es' },
   server: devProxy(['/api', '/snapshots', '/schemas', '/healthz', '/go']),
-  build: { outDir: '../dist/teacher', emptyOutDir: true, chunkSizeWarningLimit: 900 },
+  build: {
+    outDir: '../dist/teacher',
+    emptyOutDir: true,
+    chunkSizeWarningLimit: 900,
+    cssCodeSplit: false,
+    rolldownOptions: {
+      output: {
+        // A view is a handful of files: what all views share travels together, not as dozens of small ones.
+        advancedChunks: {
+          groups: [
+            { name: 'charts', test: /node_modules[\\/](?:echarts|zrender|vue-echarts)/, priority: 30 },
+            { name: 'vuetify', test: /node_modules[\\/]vuetify/, priority: 20 },
+            { name: 'library-words', test: /[\\/]library[\\/]words/, priority: 16 },
+            { name: 'library', test: /[\\/]library[\\/][^\\/]+(?:[\\/]|\.)/, priority: 15 },
+            { name: 'core', test: /[\\/](?:core|contract)[\\/]src[\\/]|node_modules[\\/]zod/, priority: 10 },
+            {
+              name: 'frame',
+              test: /node_modules[\\/](?:vue\b(?!-echarts)|@vue|vue-router|vue-i18n|pinia|@intlify|@vueuse|@atlaskit|@tanstack|bind-event-listener|raf-schd|idb-keyval|uuid|comlink)/,
+              priority: 40,
+            },
+            {
+              name: 'parts',
+              test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
+              priority: 1,
+            },
+          ],
+        },
+      },
+    },
+  },
 })

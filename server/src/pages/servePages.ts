@@ -1,5 +1,6 @@
 import { basename, join } from 'node:path'
-import express, { type Express } from 'express'
+import type { Express } from 'express'
+import expressStaticGzip from 'express-static-gzip'
 import { entryPage } from './entryPage.ts'
 
 /**
@@ -8,9 +9,15 @@ import { entryPage } from './entryPage.ts'
  * @param pages folder with `teacher/` and `family/` in it
  */
 export function servePages(app: Express, pages: string): void {
-  const files = { index: false, immutable: true, maxAge: '1y' } as const
-  app.use('/go/assets', express.static(join(pages, 'family', 'assets'), files))
-  app.use('/assets', express.static(join(pages, 'teacher', 'assets'), files))
+  // Compressed when they were built: the smallest the browser takes is handed out as it is.
+  const files: expressStaticGzip.ExpressStaticGzipOptions = {
+    index: false,
+    enableBrotli: true,
+    orderPreference: ['br', 'gzip'],
+    serveStatic: { index: false, immutable: true, maxAge: '1y' },
+  }
+  app.use('/go/assets', expressStaticGzip(join(pages, 'family', 'assets'), files))
+  app.use('/assets', expressStaticGzip(join(pages, 'teacher', 'assets'), files))
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
   app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))
   // What keeps the pages on a device is asked for anew each time, so that an update is found.

@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { mdiHistory, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
-import ConflictDialog from './session/ConflictDialog.vue'
-import DetailsDialog from './details/DetailsDialog.vue'
-import HistoryDialog from './session/HistoryDialog.vue'
 import KeptParts from './panel/KeptParts.vue'
 import LanesPanel from './lanes/LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
@@ -14,7 +11,6 @@ import MoveShelf from './panel/MoveShelf.vue'
 import { playFrom } from './playFrom.ts'
 import RowEditor from './panel/RowEditor.vue'
 import RunningOrder from './order/RunningOrder.vue'
-import RunsPanel from '../runs/RunsPanel.vue'
 import SaveMark from './session/SaveMark.vue'
 import ShortcutSheet from './cursor/ShortcutSheet.vue'
 import { useSession } from './session/useSession.ts'
@@ -28,6 +24,12 @@ import { useTool } from './tools/useTool.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { useOtherTab } from './session/useOtherTab.ts'
 import { useShortcuts } from './cursor/useShortcuts.ts'
+
+// What is not on screen at first comes when it is wanted.
+const ConflictDialog = defineAsyncComponent(() => import('./session/ConflictDialog.vue'))
+const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
+const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
+const RunsPanel = defineAsyncComponent(() => import('../runs/RunsPanel.vue'))
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
@@ -208,7 +210,7 @@ async function onPlay() {
         <RunsPanel v-else :workout-id="id" />
       </div>
     </aside>
-    <DetailsDialog v-model="details" />
+    <DetailsDialog v-if="details" v-model="details" />
     <ShortcutSheet v-model="keys" />
     <HistoryDialog v-if="past" v-model="past" />
     <ConflictDialog v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
