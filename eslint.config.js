@@ -191,7 +191,7 @@ export default tseslint.config(
       'web/src/forms/*/*Play.vue',
     ],
     [
-      ['^(vuetify|echarts|pinia|@esfuerzo/library)', 'family pages stay small'],
+      ['^(vuetify|vue-i18n|echarts|pinia|@esfuerzo/library)', 'family pages stay small'],
       ['^(@esfuerzo/(server|cli)|node:)', 'pages reach the server through the contract'],
       [
         '^(\\.\\./)+(?!\\.\\./|shared/|player/|forms/(?:plays|noted)\\.ts$|[A-Za-z]+\\.(ts|vue)$)',

@@ -1,4 +1,3 @@
-import VueI18n from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { compressed } from './compressed.ts'
@@ -13,13 +12,9 @@ export default defineConfig({
   define: {
     __VUE_OPTIONS_API__: false,
     __VUE_PROD_DEVTOOLS__: false,
-    __VUE_I18N_LEGACY_API__: false,
-    __INTLIFY_PROD_DEVTOOLS__: false,
   },
   plugins: [
     vue(),
-    // Sentences are compiled here, so that their compiler need not be fetched.
-    VueI18n({ include: ['**/locales/*.json'], dropMessageCompiler: true, fullInstall: false, strictMessage: true }),
     compressed(),
     VitePWA({
       // The page registers it itself, so that an update can wait until no session runs.

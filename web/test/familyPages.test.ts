@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { createI18n } from 'vue-i18n'
+import { createSentences } from '../src/shared/sentences.ts'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
@@ -87,7 +87,7 @@ async function opened(load: () => Promise<{ default: Component }>, with_: string
   const page = { template: '<div />' }
   const names = ['front', 'run', 'done'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
   const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: page }, ...names] })
-  const i18n = createI18n({ legacy: false, locale: 'en', messages: { en: { ...en, ...playerEn } } })
+  const i18n = createSentences('en', { ...en, ...playerEn })
   const wrapper = mount((await load()).default, { props: { token: with_ }, global: { plugins: [i18n, router] } })
   await flushPromises()
   return { wrapper, router }

@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import { createI18n } from 'vue-i18n'
+import { createSentences } from '../src/shared/sentences.ts'
 import { forms, newWorkout, type Form } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, type Publication } from '@esfuerzo/core/publication'
@@ -47,7 +47,7 @@ async function walk(publication: Publication) {
   const lane = publication.lanes[0]!
   const stage = mount(PlayerStage, {
     props: { publication, lanes: [lane.id], speed: 1 },
-    global: { plugins: [createI18n({ legacy: false, locale: 'en', messages: { en } })] },
+    global: { plugins: [createSentences('en', en)] },
   })
   await flushPromises()
   const seen: string[] = []
@@ -92,7 +92,7 @@ it('goes back, pauses and goes on by keys, and ends by Stop', async () => {
     const publication = published(texts.intervals[0])!
     const wrapper = mount(PlayerStage, {
       props: { publication, lanes: [publication.lanes[0]!.id], speed: 1 },
-      global: { plugins: [createI18n({ legacy: false, locale: 'en', messages: { en } })] },
+      global: { plugins: [createSentences('en', en)] },
     })
     await flushPromises()
     return { stage: wrapper }

@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { createI18n } from 'vue-i18n'
+import { createSentences } from '../src/shared/sentences.ts'
 import { newWorkout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, type Publication } from '@esfuerzo/core/publication'
@@ -15,7 +15,7 @@ import { library } from '../src/repertoire/library.ts'
 vi.stubGlobal('AudioContext', undefined)
 afterEach(() => vi.useRealTimers())
 
-const plugins = [createI18n({ legacy: false, locale: 'en', messages: { en } })]
+const plugins = [createSentences('en', en)]
 
 function published(text: string, grades: number[][] = [[4, 5, 6]]): Publication {
   const { groups } = newWorkout('x', grades, 20, library.version)

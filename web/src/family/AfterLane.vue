@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { type Lane, type Publication } from '@esfuerzo/core/publication'
 import { feltScale, pulseRate, type Felt, type Pulse, type Result } from '@esfuerzo/core/run'
 import { formNoted } from '../forms/noted.ts'
@@ -28,7 +28,7 @@ const props = defineProps<{
   last: LastTime | undefined
 }>()
 const emit = defineEmits<{ change: [answers: LaneAnswers] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const words = useWords(props.publication)
 const id = (name: string) => `${name}-${props.lane.id}`
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref, shallowReactive, shallowRef, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { minutesText } from '@esfuerzo/core'
 import { type Lane } from '@esfuerzo/core/publication'
 import { runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
@@ -14,7 +14,7 @@ import { saveRuns } from './saveRuns.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const { session, error, load } = useLinkedSession(props.token)
 /** The run that is asked about; null where there is none. */
 const life = shallowRef<Life | null>()

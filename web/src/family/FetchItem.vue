@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { type Publication } from '@esfuerzo/core/publication'
 
 /** One thing to fetch, what else would do, and what a child asks first. */
@@ -9,7 +9,7 @@ const props = defineProps<{
   /** Looks a text of the library up in the page's language. */
   phrase: (text: string) => string
 }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const name = computed(() => props.phrase(props.item.name))
 const taken = computed(() => (props.item.standIn ? props.phrase(props.item.standIn) : name.value))
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { useRouter } from 'vue-router'
 import { careText, minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
@@ -15,7 +15,7 @@ import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
 const { floor, isNight } = useFloor()
-const { t, locale } = useI18n()
+const { t, locale } = useSentences()
 const router = useRouter()
 const { session, error, load } = useLinkedSession(props.token)
 const publication = computed(() => session.value?.publication)

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { languages } from '@esfuerzo/core'
 import { useLanguage } from './useLanguage.ts'
 
-const { t } = useI18n()
+const { t } = useSentences()
 const { locale, choose } = useLanguage()
 </script>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import type { CallError } from '@esfuerzo/contract'
 
 const props = defineProps<{ code: CallError['code'] }>()
 defineEmits<{ again: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const kind = computed(() => (props.code === 'ended' || props.code === 'not-found' ? props.code : 'away'))
 </script>
 

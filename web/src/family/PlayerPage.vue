@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { useRouter } from 'vue-router'
 import PlayerStage, { type LaneResult } from '../player/PlayerStage.vue'
 import LinkProblem from './LinkProblem.vue'
@@ -9,7 +9,7 @@ import { runs } from './runs.ts'
 import { useLinkedSession } from './session.ts'
 
 const props = defineProps<{ token: string }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const { session, error, load } = useLinkedSession(props.token)
 const query = new URLSearchParams(location.search)
 /** A try-out may go faster than life: `?speed=10`. */

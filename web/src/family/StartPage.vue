@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { keptSessions, type KeptSession } from './kept.ts'
 import type { Life } from './runLife.ts'
 import { runs } from './runs.ts'
 import { saveRuns } from './saveRuns.ts'
 import LanguageChoice from './LanguageChoice.vue'
 
-const { t, locale } = useI18n()
+const { t, locale } = useSentences()
 const sessions = shallowRef<KeptSession[]>([])
 void keptSessions().then((found) => (sessions.value = found))
 /** Runs that no server has yet. */

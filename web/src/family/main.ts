@@ -10,12 +10,12 @@ import { router } from './router.ts'
 import { adoptFirstRecords } from './firstRecords.ts'
 import { lifeStore } from './lifeStore.ts'
 import { runs } from './runs.ts'
-import { familyI18n } from './useLanguage.ts'
+import { familySentences } from './useLanguage.ts'
 
 // The content security policy allows no code made at run time; Zod's fast path is such code.
 config({ jitless: true })
 
-createApp(App).use(familyI18n()).use(router).mount('#app')
+createApp(App).use(familySentences()).use(router).mount('#app')
 
 // What could not be sent last time goes now, and whenever the network comes back.
 void adoptFirstRecords(lifeStore, uuid, localStorage).finally(() => runs.sendWaiting())

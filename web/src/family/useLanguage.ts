@@ -1,7 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { watch } from 'vue'
-import { createI18n, useI18n, type I18n } from 'vue-i18n'
 import { languageOf, type Language } from '@esfuerzo/core'
+import { createSentences, useSentences, type Sentences } from '../shared/sentences.ts'
 import playerEn from '../player/locales/en.json'
 import en from './locales/en.json'
 
@@ -11,15 +11,7 @@ const chosen = useLocalStorage<Language | ''>('esfuerzo-language', '')
 export const startLanguage = (): Language => chosen.value || languageOf(navigator.languages)
 
 /** The words of the family's pages; Spanish is fetched where it is spoken. */
-export function familyI18n(): I18n {
-  const i18n = createI18n({
-    legacy: false,
-    locale: 'en',
-    fallbackLocale: 'en',
-    messages: { en: { ...en, ...playerEn } },
-  })
-  return i18n as unknown as I18n
-}
+export const familySentences = (): Sentences => createSentences('en', { ...en, ...playerEn })
 
 async function spanish() {
   const [family, player] = await Promise.all([import('./locales/es.json'), import('../player/locales/es.json')])
@@ -28,9 +20,9 @@ async function spanish() {
 
 /** Which language the pages are in, and changing it; the choice holds on this device. */
 export function useLanguage() {
-  const { locale, availableLocales, setLocaleMessage } = useI18n({ useScope: 'global' })
+  const { locale, has, add } = useSentences()
   async function speak(language: Language) {
-    if (!availableLocales.includes(language)) setLocaleMessage(language, await spanish())
+    if (!has(language)) add(language, await spanish())
     locale.value = language
   }
   async function choose(language: Language) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { type Publication } from '@esfuerzo/core/publication'
 import { type Course } from '@esfuerzo/core/run'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
@@ -23,7 +23,7 @@ const props = defineProps<{
   beside: boolean
 }>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const { step, view, waiting } = props.player
 const shown = useLaneView(props.publication, props.track, props.player, props.words)
 const { doing, figure, heading, following } = shown

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { type PlayedTurn } from '@esfuerzo/core/publication'
 import type { PlayerWords } from './useWords.ts'
 
@@ -11,7 +11,7 @@ const props = defineProps<{
   words: PlayerWords
 }>()
 const emit = defineEmits<{ pick: [station: string] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const free = props.turns.filter((turn) => !props.taken.includes(turn.station ?? ''))
 const offered = free.length ? free : props.turns
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useRafFn, useWakeLock } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { minutesText } from '@esfuerzo/core'
 import { type Publication } from '@esfuerzo/core/publication'
 import { courseOf, type CountedStep } from '@esfuerzo/core/run'
@@ -43,7 +43,7 @@ const emit = defineEmits<{
   /** What to go on with, should the page be loaded again. */
   keep: [run: KeptRun]
 }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const { publication } = props
 const words = useWords(publication)
 const course = courseOf(publication, props.lanes)

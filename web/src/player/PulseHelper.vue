@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { decodeHeartRate, pulseRate, type Pulse } from '@esfuerzo/core/run'
 import { audioClock } from './audioClock.ts'
 import { bluetoothBelt, radioOf, simulatedBelt, type Belt } from './belt.ts'
@@ -8,7 +8,7 @@ import { bluetoothBelt, radioOf, simulatedBelt, type Belt } from './belt.ts'
 /** Counting a pulse by fingers for 6, 10 or 15 seconds; or a belt counts it. */
 const props = defineProps<{ when: Pulse['when'] }>()
 const emit = defineEmits<{ pulse: [pulse: Pulse] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const lengths = [6, 10, 15] as const
 const seconds = ref<Pulse['seconds']>(15)
 const startsAt = ref<number>()

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import { doseWords, minutesText, type Amount, type Unit } from '@esfuerzo/core'
 import { type Figure } from '@esfuerzo/core/figure'
 import { type Publication } from '@esfuerzo/core/publication'
@@ -44,7 +44,7 @@ export function useLaneView(
   player: LanePlayer,
   words: PlayerWords,
 ): ShownLane {
-  const { t } = useI18n()
+  const { t } = useSentences()
   const { lane, steps } = track
   const { step, next, view, state } = player
   const moves = new Map(publication.moves.map((m) => [m.id, m]))

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../shared/sentences.ts'
 import {
   languageOf,
   moveNames,
@@ -24,7 +24,7 @@ export interface PlayerWords {
 }
 
 export function useWords(publication: Publication): PlayerWords {
-  const { locale } = useI18n()
+  const { locale } = useSentences()
   const language = computed(() => languageOf([locale.value]))
   const moves = new Map(publication.moves.map((m) => [m.id, m]))
   const phrase = (text: string) => phrasesIn(publication.phrases, language.value)(text)

@@ -5,6 +5,7 @@ import { createApp } from 'vue'
 import { z } from 'zod'
 import App from './App.vue'
 import { i18n } from '../words/i18n.ts'
+import { playerSentences } from '../words/playerSentences.ts'
 import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './teacher.css'
@@ -12,4 +13,4 @@ import './teacher.css'
 // The content security policy allows no code made at run time; Zod's fast path is such code.
 z.config({ jitless: true })
 
-createApp(App).use(createPinia()).use(i18n).use(vuetify).use(router).mount('#app')
+createApp(App).use(createPinia()).use(i18n).use(playerSentences()).use(vuetify).use(router).mount('#app')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { doseWords } from '@esfuerzo/core'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { Finding } from '../../player/usePlayer.ts'
@@ -10,7 +10,7 @@ import TurnCard from '../TurnCard.vue'
 /** As many rounds as fit the time: one station after the other, each tapped off, rounds counted. */
 const props = defineProps<FormScreen<PlayOf<'amrap'>>>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const taps = ref(0)
 const count = props.play.turns.length
 const rounds = computed(() => Math.floor(taps.value / count))

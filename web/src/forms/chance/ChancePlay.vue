@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { drawn, drawOutcome, startChance, taskDone, tossed, type DrawOutcome } from '@esfuerzo/core/run'
 import type { FormScreen } from '../formScreen.ts'
@@ -9,7 +9,7 @@ import TurnCard from '../TurnCard.vue'
 /** A coin sheet, cards, a die or a toss: played on the screen, or with the real thing and a tap on what it brought. */
 const props = defineProps<FormScreen<PlayOf<'chance'>>>()
 const emit = defineEmits<{ finish: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const game = shallowRef(startChance(props.play))
 const real = ref(false)
 const card = ref(1)

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
 /** A game told in the teacher's words, that can grow harder. */
 const props = defineProps<FormScreen<PlayOf<'game'>>>()
-const { t } = useI18n()
+const { t } = useSentences()
 const grown = ref(0)
 const missed = ref(false)
 const lines = [props.play.setUp, props.play.rules].filter(Boolean)

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
 
 /** The ladder beside the figure, with the rung the child is on. */
 const props = defineProps<{ play: PlayOf<'ladder'>; step: PlayedStep }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const at = computed(() => (props.step.lap ?? 1) - 1)
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
 import type { Finding } from '../../player/usePlayer.ts'
@@ -8,7 +8,7 @@ import type { Finding } from '../../player/usePlayer.ts'
 /** A skill ladder: which level is on, and a tap once it is done. */
 const props = defineProps<{ play: PlayOf<'levels'>; step: PlayedStep }>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const at = computed(() => props.play.turns.findIndex((turn) => turn.station === props.step.station))
 const isBonus = computed(() => props.play.bonus && at.value === props.play.turns.length - 1)
 const noted = ref<number[]>([])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type Figure } from '@esfuerzo/core/figure'
 import { type Play, type PlayOf } from '@esfuerzo/core/publication'
 import { type Pulse } from '@esfuerzo/core/run'
@@ -13,7 +13,7 @@ import type { FormScreen } from '../formScreen.ts'
 /** A measurement: how it is done, in a picture and words; the clock it needs; a box for each trial. */
 const props = defineProps<FormScreen<Play | undefined>>()
 const emit = defineEmits<{ note: [finding: Finding]; finish: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 type Test = PlayOf<'measure'>['test']
 const test = (props.step.say.params.test as Test | undefined) ?? 'pulse'
 const trials = Array.from({ length: (props.step.say.params.n as number | undefined) ?? 1 }, (_, i) => i + 1)

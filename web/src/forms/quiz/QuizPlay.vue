@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 
 /** One question with its answers; whatever is tapped, the right one is told and why. */
 const props = defineProps<FormScreen<PlayOf<'quiz'>>>()
 const emit = defineEmits<{ finish: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const n = (props.step.say.params.n as number | undefined) ?? 1
 const question = computed(() => props.play.questions[n - 1])
 const tapped = ref<number>()

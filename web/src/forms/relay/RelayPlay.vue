@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
@@ -8,7 +8,7 @@ import TurnCard from '../TurnCard.vue'
 /** The other one's turn: what they do, while this one breathes. Whoever is done taps on. */
 const props = defineProps<FormScreen<PlayOf<'relay'>>>()
 const emit = defineEmits<{ finish: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const turn = computed(() => props.play.turns.find((x) => x.station === props.step.station))
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useI18n } from 'vue-i18n'
+import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { Finding } from '../../player/usePlayer.ts'
 import type { FormScreen } from '../formScreen.ts'
@@ -8,7 +8,7 @@ import type { FormScreen } from '../formScreen.ts'
 /** A round of throws: each is tapped where it landed, the score adds itself up. */
 const props = defineProps<FormScreen<PlayOf<'target'>>>()
 const emit = defineEmits<{ note: [finding: Finding]; finish: [] }>()
-const { t } = useI18n()
+const { t } = useSentences()
 const throws = ref<number[]>([])
 const score = computed(() => throws.value.reduce((sum, points) => sum + points, 0))
 const left = computed(() => props.play.throws - throws.value.length)
