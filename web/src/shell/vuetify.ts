@@ -46,7 +46,7 @@ export const vuetify = createVuetify({
   },
   defaults: {
     global: { ripple: false },
-    VBtn: { variant: 'outlined', rounded: 'sm', elevation: 0, height: 40 },
+    VBtn: { variant: 'outlined', height: 40 },
     VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VTextarea: {
       variant: 'outlined',
