@@ -187,6 +187,14 @@ it('has a sentence for every problem code, with the path in front', () => {
   }
 })
 
+it('counts in words that fit the number', () => {
+  const said = (atLeast: number, of: 'entries' | 'classes' | 'characters') =>
+    problemText({ code: 'too-small', path: ['x'], expected: { atLeast, of }, received: { count: 0, of: 'entries' } })
+  expect(said(1, 'entries')).toBe('x: should be at least 1 entry, found a list of 0')
+  expect(said(2, 'classes')).toBe('x: should be at least 2 classes, found a list of 0')
+  expect(said(1, 'characters')).toContain('at least 1 character,')
+})
+
 it('calls types by words a teacher knows', () => {
   const bad = { ...good(), title: 7, minutes: 'x', finishTogether: 1, sections: {}, aim: [] }
   const sentences = problemsOf(() => readWorkout(bad)).map((p) => problemText(p))

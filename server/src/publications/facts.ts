@@ -1,5 +1,4 @@
-import { stationsOf, valueFor, type Library, type Workout } from '@esfuerzo/core'
-import { libraryFor } from '@esfuerzo/core'
+import { libraryFor, stationsOf, valueFor, type Library, type Workout } from '@esfuerzo/core'
 import type { Publication } from '@esfuerzo/core/publication'
 
 /** What later work asks of what was sent home: which moves and families, which forms of work, how long. */

@@ -1,7 +1,6 @@
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import type { Outline } from '@esfuerzo/core/publication'
-import { addFacts } from '../results/store.ts'
 import type { PublishedFacts } from './facts.ts'
 
 interface Row {
@@ -50,6 +49,14 @@ export interface NewPublication {
   createdAt: Date
   endsAt: Date
   classId?: string | undefined
+}
+
+/** Stores what later work asks of a publication, in its transaction. */
+export async function addFacts(db: Knex, publicationId: string, facts: PublishedFacts): Promise<void> {
+  await db('published_facts')
+    .insert({ publication_id: publicationId, ...facts })
+    .onConflict('publication_id')
+    .ignore()
 }
 
 /** Stores a publication, in a transaction; a snapshot that is there already is not stored again. */

@@ -2,8 +2,9 @@ import type { Knex } from 'knex'
 import { readDocument, type Library } from '@esfuerzo/core'
 import { type Outline, type Publication } from '@esfuerzo/core/publication'
 import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
-import { laterFacts, type PublishedFacts } from '../publications/facts.ts'
+import { laterFacts } from '../publications/facts.ts'
 import { wholeOutline } from '../publications/outline.ts'
+import { addFacts, readSnapshot } from '../publications/store.ts'
 
 /**
  * Part of a statement: the rows of a run, for whoever has the link. Bindings `rows` ({@link rowsOf}), `run`, `publicationId`, `at`.
@@ -22,14 +23,6 @@ export const insertRows = (only: string): string => `
 
 /** The rows of a run as a statement takes them. */
 export const rowsOf = (run: Run, outline: Outline): string => JSON.stringify(resultRows(run, outline))
-
-/** Stores what later work asks of a publication, in its transaction. */
-export async function addFacts(trx: Knex, publicationId: string, facts: PublishedFacts): Promise<void> {
-  await trx('published_facts')
-    .insert({ publication_id: publicationId, ...facts })
-    .onConflict('publication_id')
-    .ignore()
-}
 
 /** So many are caught up with at a time. */
 const batch = 200
@@ -80,12 +73,14 @@ async function writeRows(db: Knex, row: Missing, outline: Outline): Promise<void
 }
 
 async function missingFacts(db: Knex, library: Library): Promise<number> {
-  const missing: { id: string; body: string }[] = await db('publications as p')
-    .join('snapshots as s', 's.sha256', 'p.sha256')
+  const missing: { id: string; sha256: string }[] = await db('publications as p')
     .leftJoin('published_facts as f', 'f.publication_id', 'p.id')
     .where({ 'f.publication_id': null })
-    .select('p.id', 's.body')
-    .limit(batch)
-  for (const { id, body } of missing) await addFacts(db, id, laterFacts(JSON.parse(body) as Publication, library))
-  return missing.length < batch ? missing.length : missing.length + (await missingFacts(db, library))
+    .select('p.id', 'p.sha256')
+  // One by one: a snapshot may be as large as four megabytes.
+  for (const { id, sha256 } of missing) {
+    const body = await readSnapshot(db, sha256)
+    if (body) await addFacts(db, id, laterFacts(JSON.parse(body) as Publication, library))
+  }
+  return missing.length
 }

@@ -4,22 +4,19 @@ import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
-import KeptParts from './panel/KeptParts.vue'
 import LanesPanel from './lanes/LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
-import MoveShelf from './panel/MoveShelf.vue'
 import { playFrom } from './playFrom.ts'
-import RowEditor from './panel/RowEditor.vue'
 import RunningOrder from './order/RunningOrder.vue'
 import SaveMark from './session/SaveMark.vue'
 import ShortcutSheet from './cursor/ShortcutSheet.vue'
 import { useSession } from './session/useSession.ts'
 import { useMessages } from './useMessages.ts'
 import { useCursor } from './cursor/useCursor.ts'
+import ComposePanel from './panel/ComposePanel.vue'
+import type { PanelTab } from './panel/tabs.ts'
 import { usePanel } from './panel/usePanel.ts'
 import { useLanes } from './lanes/useLanes.ts'
-import TextPanel from './panel/TextPanel.vue'
-import OpenTool from './tools/OpenTool.vue'
 import { useTool } from './tools/useTool.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { useOtherTab } from './session/useOtherTab.ts'
@@ -29,7 +26,6 @@ import { useShortcuts } from './cursor/useShortcuts.ts'
 const ConflictDialog = defineAsyncComponent(() => import('./session/ConflictDialog.vue'))
 const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
 const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
-const RunsPanel = defineAsyncComponent(() => import('../runs/RunsPanel.vue'))
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
@@ -39,18 +35,15 @@ const messages = useMessages()
 const cursor = useCursor()
 const panel = usePanel()
 const timed = useLanes()
-const tabs = ['moves', 'edit', 'text', 'shelf', 'runs'] as const
-const tab = ref<(typeof tabs)[number]>('moves')
+const tab = ref<PanelTab>('moves')
 /** Where the page is narrow the panel lies below and is opened when it is wanted. */
 const panelOpen = ref(false)
 const details = ref(false)
 const past = ref(false)
 const conflict = ref(false)
 const keys = ref(false)
-const shelf = useTemplateRef('shelf')
-const editor = useTemplateRef('editor')
 const order = useTemplateRef('order')
-const whiteboard = useTemplateRef('whiteboard')
+const panelView = useTemplateRef('panelView')
 
 watch(
   () => props.id,
@@ -58,35 +51,23 @@ watch(
   { immediate: true },
 )
 
-function show(name: (typeof tabs)[number], toggle = false) {
+/** Opens a tab of the panel, and goes into it where that was asked for by a key. */
+async function show(name: PanelTab, goIn = true) {
   panel.close()
-  panelOpen.value = !(toggle && panelOpen.value && tab.value === name)
+  panelOpen.value = true
   tab.value = name
-}
-async function showEditor() {
-  show('edit')
   await nextTick()
-  editor.value?.focus()
-}
-async function showText() {
-  show('text')
-  await nextTick()
-  whiteboard.value?.focus()
-}
-async function showShelf() {
-  show('moves')
-  await nextTick()
-  shelf.value?.focus()
+  if (goIn) panelView.value?.focus()
 }
 // The first question is answered as quickly as the next ones: a worker stands by.
 onMounted(() => coreDoor.warm())
 const { tool, openArrange } = useTool()
-watch(tool, (open) => {
-  if (open) panelOpen.value = true
+watch(tool, (now) => {
+  if (now) panelOpen.value = true
 })
 const { elsewhere } = useOtherTab(() => props.id)
 useShortcuts({
-  find: () => void showShelf(),
+  find: () => void show('moves'),
   help: () => (keys.value = true),
   leave: () => {
     panel.close()
@@ -95,7 +76,7 @@ useShortcuts({
   fit: () => panel.show({ kind: 'fit' }),
   arrange: () => openArrange(),
   play: () => void onPlay(),
-  text: () => void showText(),
+  text: () => void show('text'),
 })
 useEventListener('beforeunload', () => void session.flush())
 onBeforeRouteLeave(() => session.leave())
@@ -163,7 +144,7 @@ async function onPlay() {
           :title="`${t('redo')} (Ctrl Shift Z)`"
           @click="session.redo()"
         />
-        <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="showText">{{
+        <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="show('text')">{{
           t('compose.whiteboard')
         }}</v-btn>
         <v-btn :icon="mdiHistory" :aria-label="t('history.title')" :title="t('history.title')" @click="past = true" />
@@ -178,38 +159,13 @@ async function onPlay() {
       </p>
       <p v-if="elsewhere" class="elsewhere" role="alert">{{ t('compose.otherTab') }}</p>
       <LanesPanel />
-      <RunningOrder ref="order" class="order" @edit="showEditor" @pick="show('edit')" />
+      <RunningOrder ref="order" class="order" @edit="show('edit')" @pick="show('edit', false)" />
       <p class="quiet hint">
         {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
       </p>
     </main>
     <p class="out-of-sight" aria-live="polite">{{ messages.said }}</p>
-    <aside :aria-label="t('compose.panel')" :class="{ open: panelOpen }">
-      <div v-if="tool" class="panel">
-        <OpenTool :tool="tool" />
-      </div>
-      <div v-if="!tool" class="tabs" role="tablist" :aria-label="t('compose.panel')">
-        <button
-          v-for="name in tabs"
-          :id="`tab-${name}`"
-          :key="name"
-          type="button"
-          role="tab"
-          :aria-selected="tab === name"
-          :aria-controls="`panel-${name}`"
-          @click="show(name, true)"
-        >
-          {{ t(`compose.tab.${name}`) }}
-        </button>
-      </div>
-      <div v-if="!tool" :id="`panel-${tab}`" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${tab}`">
-        <MoveShelf v-if="tab === 'moves'" ref="shelf" />
-        <RowEditor v-else-if="tab === 'edit'" ref="editor" @play="onPlay" />
-        <TextPanel v-else-if="tab === 'text'" ref="whiteboard" />
-        <KeptParts v-else-if="tab === 'shelf'" />
-        <RunsPanel v-else :workout-id="id" />
-      </div>
-    </aside>
+    <ComposePanel ref="panelView" v-model="tab" v-model:open="panelOpen" @play="onPlay" />
     <DetailsDialog v-if="details" v-model="details" />
     <ShortcutSheet v-model="keys" />
     <HistoryDialog v-if="past" v-model="past" />
@@ -289,46 +245,6 @@ header :deep(.v-btn:not(.v-btn--icon)) {
 .hint {
   font-size: 14px;
 }
-aside {
-  position: sticky;
-  top: 0;
-  height: 100vh;
-  background: var(--card);
-  border-left: 1px solid var(--line);
-  padding: 14px 14px 0;
-  display: flex;
-  flex-direction: column;
-}
-.tabs {
-  display: flex;
-  gap: 13px;
-  white-space: nowrap;
-  border-bottom: 1px solid var(--line);
-  margin-bottom: 12px;
-}
-.tabs button {
-  border: 0;
-  background: none;
-  color: var(--quiet);
-  font: inherit;
-  padding: 4px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.tabs [aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-color: var(--action);
-}
-.panel {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: flex;
-  flex-direction: column;
-  margin: 0 -14px;
-  padding: 4px 14px 0;
-}
 @media (max-width: 900px) {
   .composer,
   .composer.wide {
@@ -336,23 +252,6 @@ aside {
   }
   main {
     padding: 10px 12px;
-  }
-  aside {
-    top: auto;
-    bottom: 0;
-    z-index: 8;
-    height: auto;
-    border-left: 0;
-    border-top: 1px solid var(--line);
-    box-shadow: var(--shadow);
-    padding-top: 8px;
-  }
-  .panel {
-    display: none;
-    max-height: 46vh;
-  }
-  .open .panel {
-    display: flex;
   }
 }
 </style>

@@ -1,8 +1,6 @@
-import { type Names, type Say } from '@esfuerzo/core'
+import { sayName, type Names, type Say } from '@esfuerzo/core'
 import { type Lane, type Publication } from '@esfuerzo/core/publication'
-import { type Result } from '@esfuerzo/core/run'
-import { sayName } from '@esfuerzo/core'
-import { playedOf } from '@esfuerzo/core/run'
+import { playedOf, type Result } from '@esfuerzo/core/run'
 
 /** A place where the session asks for a result: a box a lap. */
 export interface Asked {

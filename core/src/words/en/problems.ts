@@ -12,31 +12,26 @@ const types: Record<string, string> = {
   record: 'an object with fields',
 }
 
-const many: Record<Counted, string> = {
-  characters: 'characters',
-  entries: 'entries',
-  groups: 'groups',
-  sections: 'sections',
-  blocks: 'blocks',
-  stations: 'stations',
-  steps: 'steps',
-  lines: 'lines',
-  mistakes: 'mistakes',
-  KiB: 'KiB',
-  MiB: 'MiB',
-  moves: 'moves of your own',
-  pieces: 'pieces on the shelf',
-  sessions: 'sessions, those in the bin too',
-  states: 'named states of a session',
-  classes: 'classes',
-  copies: 'copies at a time',
+const nouns: Record<Counted, readonly [one: string, many: string]> = {
+  characters: ['character', 'characters'],
+  entries: ['entry', 'entries'],
+  groups: ['group', 'groups'],
+  sections: ['section', 'sections'],
+  blocks: ['block', 'blocks'],
+  stations: ['station', 'stations'],
+  steps: ['step', 'steps'],
+  lines: ['line', 'lines'],
+  mistakes: ['mistake', 'mistakes'],
+  KiB: ['KiB', 'KiB'],
+  MiB: ['MiB', 'MiB'],
+  moves: ['move of your own', 'moves of your own'],
+  pieces: ['piece on the shelf', 'pieces on the shelf'],
+  sessions: ['session', 'sessions, those in the bin too'],
+  states: ['named state of a session', 'named states of a session'],
+  classes: ['class', 'classes'],
+  copies: ['copy at a time', 'copies at a time'],
 }
-const counted = (n: number, of?: Counted) => {
-  if (of === undefined) return String(n)
-  return n === 1 && many[of].endsWith('s') && !many[of].includes(' ')
-    ? `${n} ${many[of].slice(0, -1)}`
-    : `${n} ${many[of]}`
-}
+const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${n} ${nouns[of][n === 1 ? 0 : 1]}`)
 
 const rules: Record<Rule, string> = {
   id: 'an id such as "s1"',

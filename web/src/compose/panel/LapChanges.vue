@@ -52,6 +52,7 @@ const doseOf = (change: LapChange) => {
         @update:model-value="set(i, { lap: $event })"
       />
       <v-select
+        class="version"
         :model-value="change.version ?? cell.version"
         :items="versions"
         :label="t('station.version')"
@@ -91,9 +92,17 @@ legend {
 }
 .change {
   display: grid;
-  grid-template-columns: 72px minmax(0, 1fr) auto;
-  gap: 6px;
+  grid-template-columns: repeat(2, minmax(0, 1fr)) auto;
+  gap: 8px 6px;
   width: 100%;
   align-items: center;
+}
+/* A version's name is read whole. */
+.change .version {
+  grid-column: 1 / -1;
+  grid-row: 2;
+}
+.change .v-btn {
+  grid-column: 3;
 }
 </style>

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import RunsPanel from '../../runs/RunsPanel.vue'
+import { useSession } from '../session/useSession.ts'
+
+/** What came back of the session on screen. */
+const session = useSession()
+</script>
+
+<template>
+  <RunsPanel :workout-id="session.id" />
+</template>
