@@ -1,5 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { join } from 'node:path'
+import pg from 'pg'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { newWorkout } from '@esfuerzo/core'
+import { root } from '../../scripts/stack.mjs'
 import { dearSession, hostileSessions } from '../../core/test/support/hostile.ts'
 import type { Gone, GoneThing } from '../src/gone/gone.ts'
 import { openPaperStore } from '../src/sheets/paper.ts'
@@ -148,5 +151,38 @@ describe('what is deleted', () => {
     await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 5000 }).toBe(404)
     // And it is kept in memory again once deletions are heard of.
     await expect.poll(() => server.gone.heard, { timeout: 5000 }).toBe(true)
+  })
+})
+
+/** All that is asked of the database while something is done, whoever asks. */
+async function asked(act: () => Promise<unknown>): Promise<string[]> {
+  const query = vi.spyOn(pg.Client.prototype, 'query')
+  await act()
+  const asked = query.mock.calls.map(([it]) => String((it as { text?: string }).text ?? it))
+  query.mockRestore()
+  return asked
+}
+
+describe('statements a request', () => {
+  it('a save takes three: who it is, the save with its history, how long the sign-in goes on', async () => {
+    const { workoutId } = await sentWorkout(own)
+    const save = (revision: number) =>
+      own.put(`/api/workouts/${workoutId}`).send({ revision, document: smallWorkout() }).expect(200)
+    // The first after sending begins a state, the second goes on in it.
+    for (const revision of [1, 2]) expect(await asked(() => save(revision))).toHaveLength(3)
+    const { body } = await own.get(`/api/workouts/${workoutId}/versions`)
+    expect(body.versions.map((v: { reason: string }) => v.reason)).toEqual(['edit', 'published'])
+    // One that comes too late asks once more, to say whether it is there at all.
+    const late = () => own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout() }).expect(409)
+    expect((await asked(late)).length).toBeLessThanOrEqual(4)
+  })
+
+  it('a family’s page takes none', async () => {
+    const { publication } = await sentWorkout(own)
+    const withPages = await testServer(server.limits, { pages: join(root, 'web/dist') })
+    const open = () => withPages.browser().get(`/go/${publication.token}`).expect(200).expect('content-type', /html/)
+    expect(await asked(open)).toEqual([])
+    await withPages.close()
+    own = await server.teacher('again2@island.example')
   })
 })

@@ -2,14 +2,13 @@ import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { addWorkout } from '../src/workouts/store.ts'
 import { publicationRoom } from '../src/publications/store.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import { toServerError } from '../src/http/serverError.ts'
 import { runRoom } from '../src/runs/store.ts'
 import { tidy } from '../src/tidying/keepTidy.ts'
-import { namedRoom } from '../src/workouts/versions.ts'
-import { workoutRoom } from '../src/workouts/store.ts'
+import { namedRoom } from '../src/documents/keptStates.ts'
+import { workoutRoom, workouts } from '../src/workouts/store.ts'
 import {
   ownSquat,
   runOf,
@@ -181,7 +180,7 @@ it('what has had its time goes by itself; what a class did stays', async () => {
 
 it('a clock that is set back: the order of states is that of saving, and what was sent is the one that was', async () => {
   const id = '00000000-0000-4000-8000-000000000001'
-  await addWorkout(server.db, await teacherId(), id, smallWorkout('Before'), new Date(Date.now() + 3 * 86_400_000))
+  await workouts.add(server.db, await teacherId(), id, smallWorkout('Before'), new Date(Date.now() + 3 * 86_400_000))
   let revision = 1
   const save = async (title: string) => {
     await own

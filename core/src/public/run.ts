@@ -41,6 +41,16 @@ export { leftCounted } from '../run/countedSteps.ts'
 export { pulseRate } from '../results/pulse.ts'
 export { decodeHeartRate, encodeHeartRate } from '../results/heartRate.ts'
 export { doneAs, type DoneAs } from '../run/doneAs.ts'
+export {
+  laneReader,
+  nextShown,
+  type Called,
+  type LaneClock,
+  type LaneShown,
+  type Nth,
+  type Prompt,
+  type Where,
+} from '../run/laneShown.ts'
 export { tossed } from '../terms/chanceThings.ts'
 export { resultRows, type ResultRow } from '../run/resultRows.ts'
 export { runProblems } from '../run/runProblems.ts'

@@ -9,7 +9,7 @@ import { linkToken, tokenHash } from '../http/linkToken.ts'
 import type { Afterwards } from '../http/afterwards.ts'
 import { letters } from '../mail/letters.ts'
 import type { Post } from '../mail/post.ts'
-import { findWorkout } from '../workouts/store.ts'
+import { workouts } from '../workouts/store.ts'
 import { addCopy, copyRoom, findCopy, hasRoom } from './store.ts'
 
 /** How long a copy's link works, in milliseconds: thirty days. */
@@ -29,7 +29,7 @@ export interface CopyParts {
 /** Sending a colleague a copy of a session: hers to change from then on. */
 export function copyRoutes(router: Router, { db, secret, post, afterwards, written, pagesAt }: CopyParts): void {
   implement(router, 'sendCopy', async ({ teacherId, params, body }) => {
-    const workout = await findWorkout(db, teacherId, params.id)
+    const workout = await workouts.find(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
     if (!(await hasRoom(db, teacherId))) throw tooMany('email', { atMost: copyRoom, of: 'copies' })
     if (body.email) {

@@ -8,9 +8,8 @@ import { snapshotOf } from '../publications/snapshot.ts'
 import { addPublication } from '../publications/store.ts'
 import { addRun } from '../runs/store.ts'
 import { saveSettings } from '../settings/store.ts'
-import { addWorkout } from '../workouts/store.ts'
+import { workouts } from '../workouts/store.ts'
 import { demoRuns } from './runs.ts'
-import { closeVersion } from '../workouts/versions.ts'
 import { demoSessions, demoWorkout } from './sessions.ts'
 
 /** The demo's teacher. The password is no secret: it is printed at the start. */
@@ -61,11 +60,11 @@ export async function addDemoTeachers(
       await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
       for (const { document, at, snapshot, runs = [] } of sessions) {
         const workoutId = randomUUID()
-        await addWorkout(trx, teacherId, workoutId, document, at)
+        await workouts.add(trx, teacherId, workoutId, document, at)
         if (!snapshot) continue
         const publication = publicationOf({ teacherId, workoutId, document }, snapshot, secret, at, 90)
         await addPublication(trx, publication)
-        await closeVersion(trx, teacherId, workoutId, { reason: 'published' })
+        await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
         for (const run of runs) await addRun(trx, publication.id, run, snapshot.outline, new Date(run.finishedAt))
       }
     })

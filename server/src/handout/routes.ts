@@ -15,7 +15,7 @@ import { readSettings } from '../settings/store.ts'
 import type { PaperStore } from '../sheets/paper.ts'
 import type { Sheet } from '../workers/jobs.ts'
 import { readTeacher } from '../accounts/store.ts'
-import { findWorkout } from '../workouts/store.ts'
+import { workouts } from '../workouts/store.ts'
 import { calendarFile } from './calendarFile.ts'
 
 const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query']): Sheet => ({
@@ -66,7 +66,7 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
   }
 
   implement(router, 'sheet', async ({ teacherId, params, query, res }) => {
-    const workout = await findWorkout(db, teacherId, params.id)
+    const workout = await workouts.find(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
     const { familyNote } = await readSettings(db, teacherId)
     const draft = { document: workout.document, schoolNote: familyNote }

@@ -6,8 +6,7 @@ import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
 import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
-import { findWorkout, isAtRevision } from '../workouts/store.ts'
-import { closeVersion, lastPublished } from '../workouts/versions.ts'
+import { workouts } from '../workouts/store.ts'
 import { resolveToken } from './resolveToken.ts'
 import { publicationOf } from './publicationOf.ts'
 import { snapshotCache } from './snapshotCache.ts'
@@ -28,7 +27,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
   const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
 
   implement(router, 'publishWorkout', async ({ teacherId, params, body }) => {
-    const workout = await findWorkout(db, teacherId, params.id)
+    const workout = await workouts.find(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
     // What is sent is what the teacher sees, not what another tab saved meanwhile.
     if (workout.revision !== body.revision) throw new ServerError('conflict')
@@ -47,9 +46,9 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
     )
     await db.transaction(async (trx) => {
       // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
-      if (!(await isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
+      if (!(await workouts.isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)
-      await closeVersion(trx, teacherId, workout.id, { reason: 'published' })
+      await workouts.states.close(trx, teacherId, workout.id, { reason: 'published' })
     })
     return info((await findPublication(db, teacherId, publication.id))!)
   })
@@ -59,8 +58,8 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
   }))
 
   implement(router, 'lastSent', async ({ teacherId, params }) => {
-    if (!(await findWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
-    return { document: (await lastPublished(db, teacherId, params.id)) ?? null }
+    if (!(await workouts.find(db, teacherId, params.id))) throw new ServerError('not-found')
+    return { document: (await workouts.states.lastPublished(db, teacherId, params.id)) ?? null }
   })
 
   implement(router, 'endPublication', async ({ teacherId, params, body }) => {

@@ -5,19 +5,8 @@ import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
-import {
-  addWorkout,
-  deleteWorkout,
-  findWorkout,
-  hasRoom,
-  listBin,
-  listWorkouts,
-  removeWorkout,
-  restoreWorkout,
-  saveWorkout,
-  workoutRoom,
-} from './store.ts'
-import { closeVersion, findVersion, hasRoomForName, listVersions, namedRoom, nameVersion } from './versions.ts'
+import { namedRoom } from '../documents/keptStates.ts'
+import { deleteWorkout, listBin, listWorkouts, workoutRoom, workouts } from './store.ts'
 
 /** A teacher's sessions. */
 export function workoutRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
@@ -32,30 +21,31 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
 
   implement(router, 'createWorkout', async ({ teacherId, body }) => {
     const document = whole(body.document)
-    if (!(await hasRoom(db, teacherId))) throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
-    return addWorkout(db, teacherId, randomUUID(), document)
+    if ((await workouts.count(db, teacherId)) >= workoutRoom)
+      throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
+    return workouts.add(db, teacherId, randomUUID(), document)
   })
 
   implement(router, 'readWorkout', async ({ teacherId, params }) => {
-    const found = await findWorkout(db, teacherId, params.id)
+    const found = await workouts.find(db, teacherId, params.id)
     if (!found) throw new ServerError('not-found')
     return found
   })
 
   implement(router, 'saveWorkout', async ({ teacherId, params, body }) => {
-    const result = await saveWorkout(db, teacherId, params.id, body.revision, whole(body.document))
+    const result = await workouts.save(db, teacherId, params.id, body.revision, whole(body.document))
     if (!result) throw new ServerError('not-found')
     if (result === 'conflict') throw new ServerError('conflict')
     return result
   })
 
   implement(router, 'removeWorkout', async ({ teacherId, params }) => {
-    if (!(await removeWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    if (!(await workouts.remove(db, teacherId, params.id))) throw new ServerError('not-found')
     return {}
   })
 
   implement(router, 'restoreWorkout', async ({ teacherId, params }) => {
-    if (!(await restoreWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+    if (!(await workouts.restore(db, teacherId, params.id))) throw new ServerError('not-found')
     return {}
   })
 
@@ -68,32 +58,34 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   })
 
   implement(router, 'listVersions', async ({ teacherId, params }) => {
-    const versions = await listVersions(db, teacherId, params.id)
+    const versions = await workouts.states.list(db, teacherId, params.id)
     if (!versions.length) throw new ServerError('not-found')
     return { versions }
   })
 
   /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
   async function mustHaveRoom(teacherId: string, id: string): Promise<void> {
-    if (!(await hasRoomForName(db, teacherId, id))) throw tooMany('name', { atMost: namedRoom, of: 'states' })
+    if (!(await workouts.states.hasRoomForName(db, teacherId, id)))
+      throw tooMany('name', { atMost: namedRoom, of: 'states' })
   }
 
   implement(router, 'keepVersion', async ({ teacherId, params, body }) => {
     const reason = body.name ? 'named' : 'edit'
     if (body.name) await mustHaveRoom(teacherId, params.id)
-    if (!(await closeVersion(db, teacherId, params.id, { reason, name: body.name }))) throw new ServerError('not-found')
+    if (!(await workouts.states.close(db, teacherId, params.id, { reason, name: body.name })))
+      throw new ServerError('not-found')
     return {}
   })
 
   implement(router, 'readVersion', async ({ teacherId, params }) => {
-    const version = await findVersion(db, teacherId, params.id, params.version)
+    const version = await workouts.states.find(db, teacherId, params.id, params.version)
     if (!version) throw new ServerError('not-found')
     return version
   })
 
   implement(router, 'nameVersion', async ({ teacherId, params, body }) => {
     if (body.name) await mustHaveRoom(teacherId, params.id)
-    const version = await nameVersion(db, teacherId, params.id, params.version, body.name)
+    const version = await workouts.states.name(db, teacherId, params.id, params.version, body.name)
     if (!version) throw new ServerError('not-found')
     return version
   })

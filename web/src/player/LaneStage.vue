@@ -7,7 +7,7 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { playOfStep } from '../forms/plays.ts'
 import PickMove from './PickMove.vue'
 import RunTrack from './RunTrack.vue'
-import { useLaneView } from './useLaneView.ts'
+import { useLaneShown } from './useLaneShown.ts'
 import type { Finding, LanePlayer } from './usePlayer.ts'
 import type { PlayerWords } from './useWords.ts'
 
@@ -25,7 +25,7 @@ const props = defineProps<{
 const emit = defineEmits<{ note: [finding: Finding] }>()
 const { t } = useSentences()
 const { step, view, waiting } = props.player
-const shown = useLaneView(props.publication, props.track, props.player, props.words)
+const shown = useLaneShown(props.publication, props.track, props.player, props.words)
 const { doing, figure, heading, following } = shown
 const { lane } = props.track
 

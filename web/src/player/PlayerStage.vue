@@ -9,7 +9,7 @@ import { audioClock } from './audioClock.ts'
 import LaneStage from './LaneStage.vue'
 import './player.css'
 import { speech } from './speech.ts'
-import { useLaneView } from './useLaneView.ts'
+import { useLaneShown } from './useLaneShown.ts'
 import { usePlayer, type Finding, type KeptRun } from './usePlayer.ts'
 import { useWords } from './useWords.ts'
 
@@ -56,7 +56,7 @@ const player = usePlayer(course, {
   spoken: () => speech.speaks() || !audioClock.asleep(),
   onStart: ({ lane, index }) => announce(lane, index),
 })
-const views = course.lanes.map((track, i) => useLaneView(publication, track, player.lanes[i]!, words))
+const views = course.lanes.map((track, i) => useLaneShown(publication, track, player.lanes[i]!, words))
 
 /** One voice for all lanes: what two begin together is said once, with the lane's letter where they differ. */
 function announce(lane: number, index: number) {

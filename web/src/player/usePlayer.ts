@@ -8,6 +8,7 @@ import {
   makeEasier,
   mostCountedSteps,
   moreTime,
+  nextShown,
   pause,
   pick,
   resume,
@@ -187,10 +188,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
     return {
       state: mine,
       step,
-      next: computed(() => {
-        const index = steps.findIndex((s, i) => i > mine.value.index && (s.kind === 'work' || s.kind === 'talk'))
-        return index < 0 ? undefined : { step: steps[index]!, index }
-      }),
+      next: computed(() => nextShown(steps, mine.value.index)),
       view: computed(() =>
         step.value
           ? stepView(step.value, elapsed.value, mine.value.more[mine.value.index])

@@ -1,0 +1,153 @@
+import type { Knex } from 'knex'
+import { randomUUID } from 'node:crypto'
+import { readDocument, writtenText } from '@esfuerzo/core'
+import type { Version } from '@esfuerzo/contract'
+import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
+
+interface Row {
+  id: string
+  document: unknown
+  name: string | null
+  reason: Version['reason']
+  started_at: Date
+  saved_at: Date
+  closed: boolean
+}
+
+/** Saves within this long of a state's first are one state, in seconds (ours). */
+const oneState = 10 * 60
+/** Unnamed states beyond this many of one document are let go, the oldest first (ours). */
+const mostUnnamed = 200
+
+/** A document keeps so many named states: nobody names more of one (ours). */
+export const namedRoom = 60
+
+/** What is said of a document as it is saved. */
+type SavedRow = Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>
+
+/** The states a document was in, the history that its saves leave behind. */
+export interface KeptStates<D> {
+  /**
+   * Saves and writes the history, into the state that is open or as a new one, in one statement: neither is ever without
+   * the other, and a save is one way to the database and back.
+   *
+   * @param save the insert or update, which gives back `id`, `revision` and `updated_at`
+   * @returns what the save gave back; undefined where it changed nothing
+   */
+  recorded: (db: Knex, save: Knex.QueryBuilder, id: string, document: D) => Promise<SavedRow | undefined>
+  /** The latest first; none where the document is not hers or not there. */
+  list: (db: Knex, teacherId: string, id: string) => Promise<Version[]>
+  find: (db: Knex, teacherId: string, id: string, state: string) => Promise<(Version & { document: D }) | undefined>
+  /** Closes the latest, so that the next save begins another; false where the document is not hers or not there. */
+  close: (
+    db: Knex,
+    teacherId: string,
+    id: string,
+    because: { reason: Version['reason']; name?: string },
+  ) => Promise<boolean>
+  /** The document as it was when it was last sent out; undefined where it never was, or is not hers. */
+  lastPublished: (db: Knex, teacherId: string, id: string) => Promise<D | undefined>
+  /** Whether there is room for another named state. */
+  hasRoomForName: (db: Knex, teacherId: string, id: string) => Promise<boolean>
+  /** @param name the empty string takes it away */
+  name: (db: Knex, teacherId: string, id: string, state: string, name: string) => Promise<Version | undefined>
+}
+
+const version = (row: Row & { title?: string }): Version => ({
+  id: row.id,
+  title: row.title ?? (row.document as { title: string }).title,
+  name: row.name,
+  reason: row.reason,
+  startedAt: row.started_at.toISOString(),
+  savedAt: row.saved_at.toISOString(),
+})
+
+/** @returns the history of documents of a kind */
+// eslint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
+export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
+  const { table, of } = kind.states
+  const all = (db: Knex, id: string) => db<Row>(table).where({ [of]: id })
+  /** The states of a document that is the teacher's and not in the bin. */
+  const own = (db: Knex, teacherId: string, id: string) =>
+    all(db, id).whereExists(
+      db(kind.table)
+        .where({ teacher_id: teacherId, removed_at: null })
+        .whereRaw('?? = ??', [`${kind.table}.id`, `${table}.${of}`]),
+    )
+
+  return {
+    recorded: async (db, save, id, document) => {
+      const body = writtenText(kind.document, document)
+      const unnamed = all(db, id).where({ name: null }).orderBy('place', 'desc')
+      const rows: SavedRow[] = await db
+        .with('saved', save)
+        .with('last', all(db, id).orderBy('place', 'desc').limit(1).select('id', 'started_at'))
+        // A clock that was set back is not ten minutes on. What another closes meanwhile is not written over.
+        .with(
+          'went_on',
+          db.raw(
+            `update ?? as v set document = ?, saved_at = saved.updated_at from saved, last
+             where v.id = last.id and not v.closed
+             and abs(extract(epoch from saved.updated_at - last.started_at)) < ${oneState} returning v.id`,
+            [table, body],
+          ),
+        )
+        .with(
+          'begun',
+          db.raw(
+            `insert into ?? (id, ??, document, started_at, saved_at)
+             select ?::uuid, saved.id, ?::jsonb, saved.updated_at, saved.updated_at from saved
+             where not exists (select 1 from went_on) returning id`,
+            [table, of, randomUUID(), body],
+          ),
+        )
+        // The statement does not see what it has just begun: there is one more.
+        .with(
+          'let_go',
+          db(table)
+            .whereExists(db.select(db.raw('1')).from('begun'))
+            .whereIn('id', unnamed.offset(mostUnnamed - 1).select('id'))
+            .delete(),
+        )
+        .select('id', 'revision', 'updated_at')
+        .from('saved')
+      return rows[0]
+    },
+    list: async (db, teacherId, id) => {
+      const rows: (Row & { title: string })[] = await own(db, teacherId, id)
+        .select<[]>('id', 'name', 'reason', 'started_at', 'saved_at')
+        .select(db.raw("document->>'title' as title"))
+        .orderBy('place', 'desc')
+      return rows.map(version)
+    },
+    find: async (db, teacherId, id, state) => {
+      const row = await own(db, teacherId, id).where({ id: state }).first()
+      return row && { ...version(row), document: readDocument(kind.document, row.document) }
+    },
+    close: async (db, teacherId, id, because) => {
+      const last = await own(db, teacherId, id).orderBy('place', 'desc').first('id', 'reason')
+      if (!last) return false
+      // What was sent out or named stays known for that.
+      const reason = because.reason === 'edit' ? last.reason : because.reason
+      await own(db, teacherId, id)
+        .where({ id: last.id })
+        .update({ closed: true, reason, ...(because.name && { name: because.name }) })
+      return true
+    },
+    lastPublished: async (db, teacherId, id) => {
+      const row = await own(db, teacherId, id).where({ reason: 'published' }).orderBy('place', 'desc').first('document')
+      return row && readDocument(kind.document, row.document)
+    },
+    hasRoomForName: async (db, teacherId, id) => {
+      const [count] = await own(db, teacherId, id).whereNotNull('name').count({ n: '*' })
+      return Number(count!.n) < namedRoom
+    },
+    name: async (db, teacherId, id, state, name) => {
+      const [row] = await own(db, teacherId, id)
+        .where({ id: state })
+        .update({ name: name || null, closed: true })
+        .returning('*')
+      return row && version(row)
+    },
+  }
+}

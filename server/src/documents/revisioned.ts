@@ -1,0 +1,108 @@
+import type { Knex } from 'knex'
+import { readDocument, writtenText } from '@esfuerzo/core'
+import { keptStates, type KeptStates } from './keptStates.ts'
+import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
+
+export interface Saved {
+  id: string
+  revision: number
+  updatedAt: string
+}
+
+/** What is said of a row as it was saved. */
+export const saved = (row: Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>): Saved => ({
+  id: row.id,
+  revision: row.revision,
+  updatedAt: row.updated_at.toISOString(),
+})
+
+/** How a kind of document is kept. Every query names the teacher: nobody reaches another's, whatever id is asked for. */
+export interface Revisioned<D> {
+  /** A teacher's documents that are not in the bin, for queries of the kind's own. */
+  own: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
+  /** Those in the bin. */
+  binned: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
+  /** How many a teacher has, those in the bin too. */
+  count: (db: Knex, teacherId: string) => Promise<number>
+  /** Stores a new document with its first state. @param at when, for what is not made now */
+  add: (db: Knex, teacherId: string, id: string, document: D, at?: Date) => Promise<Saved>
+  /** Undefined where it is not hers, gone or in the bin. */
+  find: (db: Knex, teacherId: string, id: string) => Promise<(Saved & { document: D }) | undefined>
+  /**
+   * Saves over the revision the change started from, and writes the history, in one statement.
+   *
+   * @returns `conflict` where another revision was saved since, undefined where it is not hers or not there
+   */
+  save: (
+    db: Knex,
+    teacherId: string,
+    id: string,
+    revision: number,
+    document: D,
+  ) => Promise<Saved | 'conflict' | undefined>
+  /** Whether it is still at a revision; it stays so until the transaction ends. */
+  isAtRevision: (trx: Knex.Transaction, teacherId: string, id: string, revision: number) => Promise<boolean>
+  /** Puts it into the bin; false where it is not hers or not there. */
+  remove: (db: Knex, teacherId: string, id: string) => Promise<boolean>
+  /** Takes it out of the bin again. */
+  restore: (db: Knex, teacherId: string, id: string) => Promise<boolean>
+  states: KeptStates<D>
+}
+
+/** @returns how documents of a kind are kept */
+export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
+  const states = keptStates(kind)
+  const all = (db: Knex, teacherId: string) => db<RevisionedRow>(kind.table).where({ teacher_id: teacherId })
+  const own = (db: Knex, teacherId: string) => all(db, teacherId).where({ removed_at: null })
+  const binned = (db: Knex, teacherId: string) => all(db, teacherId).whereNotNull('removed_at')
+  const written = (document: D) => ({
+    ...kind.columns(document),
+    document: writtenText(kind.document, document),
+  })
+  const shown = ['id', 'revision', 'updated_at'] as const
+
+  return {
+    own,
+    binned,
+    states,
+    count: async (db, teacherId) => {
+      const [count] = await db(kind.table).where({ teacher_id: teacherId }).count({ n: '*' })
+      return Number(count!.n)
+    },
+    add: async (db, teacherId, id, document, at) => {
+      const row = await states.recorded(
+        db,
+        db(kind.table)
+          .insert({ id, teacher_id: teacherId, ...written(document), ...(at && { updated_at: at }) })
+          .returning([...shown]),
+        id,
+        document,
+      )
+      return saved(row!)
+    },
+    find: async (db, teacherId, id) => {
+      const row = await own(db, teacherId).where({ id }).first()
+      return row && { ...saved(row), document: readDocument(kind.document, row.document) }
+    },
+    save: async (db, teacherId, id, revision, document) => {
+      const row = await states.recorded(
+        db,
+        own(db, teacherId)
+          .where({ id, revision })
+          .update({ ...written(document), revision: revision + 1, updated_at: db.fn.now() as unknown as Date })
+          .returning([...shown]),
+        id,
+        document,
+      )
+      if (row) return saved(row)
+      return (await own(db, teacherId).where({ id }).first('id')) ? 'conflict' : undefined
+    },
+    isAtRevision: async (trx, teacherId, id, revision) =>
+      (await own(trx, teacherId).where({ id, revision }).forUpdate().first('id')) !== undefined,
+    remove: async (db, teacherId, id) =>
+      (await own(db, teacherId)
+        .where({ id })
+        .update({ removed_at: db.fn.now() as unknown as Date })) > 0,
+    restore: async (db, teacherId, id) => (await binned(db, teacherId).where({ id }).update({ removed_at: null })) > 0,
+  }
+}

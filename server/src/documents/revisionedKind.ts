@@ -1,0 +1,23 @@
+import type { Knex } from 'knex'
+import type { DocumentKind } from '@esfuerzo/core'
+
+/** What every table of revisioned documents has, beside columns of its own that say what is in one. */
+export interface RevisionedRow {
+  id: string
+  teacher_id: string
+  title: string
+  revision: number
+  document: unknown
+  updated_at: Date
+  removed_at: Date | null
+}
+
+/** A kind of document that a teacher saves over revisions, with its history and a bin. */
+export interface RevisionedKind<D> {
+  table: string
+  /** The table of its states, and the column there that names the document. */
+  states: { table: string; of: string }
+  document: DocumentKind<D>
+  /** Columns of its own, made from the document at each save. */
+  columns: (document: D) => { title: string } & Record<string, Knex.Value>
+}
