@@ -109,9 +109,10 @@ describe('the settings', () => {
     await type('Name of the school', 'The lighthouse school')
     await view.find('form').trigger('submit')
     await flushPromises()
-    const said = view.find('.problem[role=alert]').text()
-    expect(said).toMatch(/^Grades: /)
-    expect(words()).toContain(said)
+    const atField = view.findAll('.v-input--error')
+    expect(atField).toHaveLength(1)
+    expect(atField[0]!.text()).toMatch(/^(Kindergarten|Reception|K)/)
+    expect(words()).toContain('a name')
     expect(field('Name of the school').value).toBe('The lighthouse school')
   })
 

@@ -62,7 +62,7 @@ function takeLoad(text: string): { load?: { kg: number }; rest: string } {
 }
 
 /**
- * A text withoutNegated what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
+ * A text without what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
  * "both legs" its last.
  *
  * @returns undefined where there is nothing to take out
@@ -80,7 +80,7 @@ function takeOutsideName(text: string, pattern: RegExp, index: NameIndex): strin
 /**
  * Reads what a piece of text says of a cell: name, dose, load, tempo, laps, in any order and with anything between.
  *
- * @param fallback the unit of a number withoutNegated one
+ * @param fallback the unit of a number without one
  */
 export function readCellWords(text: string, library: Library, fallback: Unit): CellWords {
   const none = new Set<Negatable>()
@@ -97,7 +97,7 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
         fact
           .trim()
           .toLowerCase()
-          .replace(/^withoutNegated /, 'no ')
+          .replace(/^without /, 'no ')
       ]
     if (negated) {
       none.add(negated)
@@ -151,10 +151,10 @@ function readLapChange(fact: string, library: Library, fallback: Unit): LapChang
 function takeManner(fact: string, said: CellWords, index: NameIndex): string {
   let rest = fact
   for (const [pattern, tempo] of tempoWords) {
-    const withoutNegated = takeOutsideName(rest, pattern, index)
-    if (withoutNegated === undefined) continue
+    const taken = takeOutsideName(rest, pattern, index)
+    if (taken === undefined) continue
     said.tempo ??= tempo
-    rest = withoutNegated
+    rest = taken
   }
   const oneSide = takeOutsideName(rest, eachSide, index)
   if (oneSide === undefined) return rest
@@ -191,7 +191,7 @@ function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
  * what it says.
  *
  * @param now what the cell is before
- * @param fallback the unit of a number withoutNegated one
+ * @param fallback the unit of a number without one
  * @returns the cell, or what could not be read with the names it may have meant
  * @example readCell('12', { move: 'squat', version: 'squat', tempo: 'slow' }, library, 'reps')
  * // { cell: { move: 'squat', version: 'squat', tempo: 'slow', dose: { unit: 'reps', amount: 12 } } }
@@ -212,7 +212,7 @@ export function readCell(
   return { cell: withOwnLaps(cell, library) }
 }
 
-/** A cell withoutNegated what a text says there is none of. */
+/** A cell without what a text says there is none of. */
 export function withoutNegated(cell: Cell, none: ReadonlySet<Negatable>): Cell {
   return Object.fromEntries(Object.entries(cell).filter(([key]) => !none.has(key as Negatable))) as Cell
 }

@@ -23,6 +23,9 @@ const removed = shallowRef<WorkoutSummary>()
 
 const drafts = computed(() => workouts.value?.filter((w) => !w.sentAt) ?? [])
 const sent = computed(() => workouts.value?.filter((w) => w.sentAt) ?? [])
+const parts = computed(() =>
+  Object.entries({ drafts: drafts.value, sent: sent.value }).filter(([, list]) => list.length),
+)
 // Counted by the server: only the latest runs are listed.
 const cameBack = computed(() => (workouts.value ?? []).reduce((n, w) => n + w.runs, 0))
 
@@ -88,23 +91,11 @@ async function onRestore() {
           <p>{{ t('desk.emptyText') }}</p>
           <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
         </section>
-        <section v-if="drafts.length" class="card" aria-labelledby="drafts">
-          <h2 id="drafts">{{ t('desk.drafts') }}</h2>
+        <section v-for="[part, list] in parts" :key="part" class="card" :aria-labelledby="part">
+          <h2 :id="part">{{ t(`desk.${part}`) }}</h2>
           <ul>
             <SessionItem
-              v-for="w in drafts"
-              :key="w.id"
-              :workout="w"
-              @remove="onRemove(w)"
-              @start-from="onStartFrom(w)"
-            />
-          </ul>
-        </section>
-        <section v-if="sent.length" class="card" aria-labelledby="sent">
-          <h2 id="sent">{{ t('desk.sent') }}</h2>
-          <ul>
-            <SessionItem
-              v-for="w in sent"
+              v-for="w in list"
               :key="w.id"
               :workout="w"
               @remove="onRemove(w)"

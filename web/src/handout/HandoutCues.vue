@@ -7,6 +7,7 @@ import { saveContent } from '../shared/saveFile.ts'
 import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { laneCaptions } from './laneCaptions.ts'
+import ChoiceField from '../shared/ChoiceField.vue'
 
 /** For whoever films it: captions, bells, the words to read out; and the session as text. */
 const props = defineProps<{ id: string; workout: Workout }>()
@@ -56,9 +57,10 @@ async function onWav() {
         :items="workout.groups.map((g) => ({ value: g.id, title: `${g.letter} · ${g.name}` }))"
         :label="t('handout.lane')"
       />
-      <v-select
+      <ChoiceField
         v-model="language"
-        :items="languages.map((value) => ({ value, title: t(`handout.language.${value}`) }))"
+        :options="languages"
+        named="handout.language"
         :label="t('handout.languageLabel')"
       />
     </div>

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { languages, isChance, type Language, type Workout } from '@esfuerzo/core'
 import { papers, sheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
 
 /** Sheets to print: what for, for whom, in which language, on which paper. */
 const props = defineProps<{ id: string; workout: Workout }>()
@@ -36,16 +37,13 @@ const addressOf = (kind: string) =>
     <p>{{ t('handout.paperLead') }}</p>
     <LaneChoice v-model="lanes" :groups="workout.groups" />
     <div class="pair">
-      <v-select
+      <ChoiceField
         v-model="language"
-        :items="languages.map((value) => ({ value, title: t(`handout.language.${value}`) }))"
+        :options="languages"
+        named="handout.language"
         :label="t('handout.languageLabel')"
       />
-      <v-select
-        v-model="paper"
-        :items="papers.map((value) => ({ value, title: t(`handout.paperSize.${value}`) }))"
-        :label="t('handout.paperLabel')"
-      />
+      <ChoiceField v-model="paper" :options="papers" named="handout.paperSize" :label="t('handout.paperLabel')" />
     </div>
     <ul>
       <li v-for="kind in kinds" :key="kind">

@@ -14,11 +14,11 @@ import {
   spaceSchema,
   type Move,
   type OwnMove,
-  type Problem,
   type Version,
 } from '@esfuerzo/core'
 import { problemText } from '../words/i18n.ts'
-import { CallError } from '@esfuerzo/contract'
+import { refusalOf } from '../words/refusal.ts'
+import { useForm } from '../words/useForm.ts'
 import { useSettings } from '../settings/store.ts'
 import { library } from '../repertoire/library.ts'
 import FigureEditor from './FigureEditor.vue'
@@ -35,6 +35,7 @@ import {
 } from './moveDraft.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 import TextField from '../shared/TextField.vue'
+import ChoiceField from '../shared/ChoiceField.vue'
 
 /** A move of the teacher's own: new, a copy of one of ours, or one she has. */
 const props = defineProps<{ moveId?: string }>()
@@ -49,20 +50,19 @@ const from = computed(() => library.moves.get(String(route.query.from ?? '')))
 const newId = () => `own-${uuid()}`
 const findKnown = () => repertoire.own.find((o) => o.move.id === props.moveId)
 const known = shallowRef(findKnown())
-const draft = shallowRef<OwnMove>(
+const form = useForm<OwnMove>(
   known.value ??
     draftFrom(from.value, newId(), from.value ? t('moves.copyOf', { name: from.value.name }) : t('moves.newName')),
+  (draft) => repertoire.keep([withoutLooseFigures(draft)]),
 )
+const { draft, refusal, changed } = form
 onMounted(async () => {
   if (!props.moveId || known.value) return
   // Opened by its address: her moves are not here yet.
   await repertoire.load()
   known.value = findKnown()
-  if (known.value) draft.value = saved.value = known.value
+  if (known.value) form.begin(known.value)
 })
-const saved = shallowRef(draft.value)
-const problems = shallowRef<readonly Problem[]>([])
-const failed = ref('')
 const drawing = ref<string>()
 const move = computed(() => draft.value.move)
 
@@ -83,39 +83,25 @@ const drawn = computed(() => {
   return v && figureIn(draft.value, v, library)
 })
 
-const items = <T extends string>(values: readonly T[], key: string) =>
-  values.map((value) => ({ value, title: t(`${key}.${value}`) }))
 const muscles = computed(() => [...library.muscles.values()].map((m) => ({ value: m.id, title: m.name })))
 const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, title: k.name })))
 
-async function onSave() {
-  problems.value = []
-  failed.value = ''
-  try {
-    const whole = withoutLooseFigures(draft.value)
-    await repertoire.keep([whole])
-    saved.value = draft.value
-    await router.push({ name: 'move', params: { move: whole.move.id } })
-  } catch (error) {
-    if (!(error instanceof CallError)) throw error
-    if (error.problems.length) problems.value = error.problems
-    else failed.value = t(`errors.${error.code}`)
-  }
-}
+const open = () => router.push({ name: 'move', params: { move: move.value.id } })
+/** A copy that is kept as it is has changed nothing, but is new. */
+const onSave = async () => (await form.save(!known.value)) && open()
 async function onRemove() {
   try {
     await repertoire.remove(known.value!)
-    saved.value = draft.value
+    form.begin(draft.value)
     await router.push({ name: 'moves' })
   } catch (error) {
-    if (!(error instanceof CallError)) throw error
-    failed.value = t(`errors.${error.code}`)
+    refusal.value = refusalOf(error)
   }
 }
 useEventListener('beforeunload', (event) => {
-  if (saved.value !== draft.value) event.preventDefault()
+  if (changed.value) event.preventDefault()
 })
-onBeforeRouteLeave(() => saved.value === draft.value || window.confirm(t('moves.leave')))
+onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
 </script>
 
 <template>
@@ -127,12 +113,12 @@ onBeforeRouteLeave(() => saved.value === draft.value || window.confirm(t('moves.
       <v-btn v-if="known" class="plain" :prepend-icon="mdiTrashCanOutline" @click="onRemove">{{
         t('moves.remove')
       }}</v-btn>
-      <v-btn class="main" @click="onSave">{{ t('moves.keep') }}</v-btn>
+      <v-btn class="main" :loading="form.busy.value" @click="onSave">{{ t('moves.keep') }}</v-btn>
     </header>
-    <div v-if="problems.length || failed" class="care-note" role="alert">
-      <p>{{ failed || t('moves.notKept') }}</p>
+    <div v-if="refusal" class="care-note" role="alert">
+      <p>{{ refusal.sentence || t('moves.notKept') }}</p>
       <ul>
-        <li v-for="(p, i) in problems" :key="i">{{ problemText(p) }}</li>
+        <li v-for="(p, i) in refusal.problems" :key="i">{{ problemText(p) }}</li>
       </ul>
     </div>
 
@@ -143,15 +129,17 @@ onBeforeRouteLeave(() => saved.value === draft.value || window.confirm(t('moves.
         :label="t('moves.playName')"
         @update:model-value="(name) => set({ playName: name || undefined })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.family"
-        :items="items(families, 'family')"
+        :options="families"
+        named="family"
         :label="t('moves.family')"
         @update:model-value="set({ family: $event })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.builds"
-        :items="items(buildsSchema.options, 'builds')"
+        :options="buildsSchema.options"
+        named="builds"
         multiple
         :label="t('details.builds')"
         @update:model-value="$event.length && set({ builds: $event })"
@@ -170,27 +158,31 @@ onBeforeRouteLeave(() => saved.value === draft.value || window.confirm(t('moves.
         :label="t('moves.stretched')"
         @update:model-value="set({ stretches: $event.length ? $event : undefined })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.posture"
-        :items="items(postureSchema.options, 'moves.posture')"
+        :options="postureSchema.options"
+        named="moves.posture"
         :label="t('moves.postureLabel')"
         @update:model-value="set({ posture: $event })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.sides"
-        :items="items(sidesSchema.options, 'moves.sides')"
+        :options="sidesSchema.options"
+        named="moves.sides"
         :label="t('moves.sidesLabel')"
         @update:model-value="set({ sides: $event })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.space"
-        :items="items(spaceSchema.options, 'space')"
+        :options="spaceSchema.options"
+        named="space"
         :label="t('details.space')"
         @update:model-value="set({ space: $event })"
       />
-      <v-select
+      <ChoiceField
         :model-value="move.measures"
-        :items="items(['reps', 'seconds', 'breaths', 'metres', 'goes', 'score'], 'unit.name')"
+        :options="['reps', 'seconds', 'breaths', 'metres', 'goes', 'score']"
+        named="unit.name"
         multiple
         :label="t('moves.measures')"
         @update:model-value="$event.length && set({ measures: $event })"

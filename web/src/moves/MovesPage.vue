@@ -12,6 +12,7 @@ import BodyMap from './BodyMap.vue'
 import MoveCard from './MoveCard.vue'
 import MovesFile from './MovesFile.vue'
 import { useRepertoire } from '../repertoire/store.ts'
+import ChoiceField from '../shared/ChoiceField.vue'
 
 /** The repertoire: browse it by body, family, kit, floor, noise and grade, and by what was not used lately. */
 const { t } = useI18n()
@@ -57,8 +58,6 @@ const found = computed(() =>
   ).filter((m) => !wanted.own || repertoire.own.some((o) => o.move.id === m.id)),
 )
 
-const familyItems = computed(() => families.map((value) => ({ value, title: t(`family.${value}`) })))
-const spaceItems = computed(() => spaceSchema.options.map((value) => ({ value, title: t(`space.${value}`) })))
 const kitItems = computed(() => [
   { value: 'none', title: t('moves.noKit') },
   ...[...library.kit.values()].map((k) => ({ value: k.id, title: k.name })),
@@ -113,10 +112,22 @@ const inRow = (row: number) => found.value.slice(row * columns.value, (row + 1) 
         />
         <BodyMap v-model="wanted.muscle" />
         <div class="selects">
-          <v-select v-model="wanted.family" :items="familyItems" clearable :label="t('moves.family')" />
+          <ChoiceField
+            v-model="wanted.family"
+            :options="families"
+            named="family"
+            clearable
+            :label="t('moves.family')"
+          />
           <v-select v-model="wanted.grade" :items="grades" clearable :label="t('moves.grade')" />
           <v-select v-model="wanted.kit" :items="kitItems" clearable :label="t('moves.kit')" />
-          <v-select v-model="wanted.space" :items="spaceItems" clearable :label="t('details.space')" />
+          <ChoiceField
+            v-model="wanted.space"
+            :options="spaceSchema.options"
+            named="space"
+            clearable
+            :label="t('details.space')"
+          />
         </div>
         <v-switch v-model="wanted.quiet" :label="t('moves.quiet')" />
         <v-switch v-model="wanted.notLately" :label="t('moves.notLately')" />

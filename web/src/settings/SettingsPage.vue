@@ -1,29 +1,54 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, toRaw, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave } from 'vue-router'
-import { cleanText, holdPolicies, sameValue, warmUpStyles, type Settings } from '@esfuerzo/core'
-import { problemSentence } from '../words/i18n.ts'
-import { CallError } from '@esfuerzo/contract'
+import type { VForm } from 'vuetify/components'
+import { cleanText, holdPolicies, settingsSchema, warmUpStyles, type Settings } from '@esfuerzo/core'
+import { problemText } from '../words/i18n.ts'
+import { ruleOf, useForm } from '../words/useForm.ts'
 import { floors, useFloor } from '../shared/look/useFloor.ts'
 import { useSettings } from './store.ts'
+import ChoiceField from '../shared/ChoiceField.vue'
 
 /** The school: what it calls its grades, its days and weeks, what it holds right where good teachers differ. */
 const { t, locale } = useI18n()
 const store = useSettings()
-const draft = ref<Settings>()
-const problem = ref('')
 const saved = ref(false)
-const busy = ref(false)
 const { floor } = useFloor()
+/** As it is stored: without the blanks nobody sees. */
+const cleaned = ({ school, familyNote, gradeNames, ...rest }: Settings): Settings => ({
+  ...rest,
+  school: cleanText(school, 'line'),
+  familyNote: cleanText(familyNote, 'paragraph'),
+  gradeNames: gradeNames.map((name) => cleanText(name, 'line').trim()),
+})
+const shown = useTemplateRef<VForm>('shown')
+async function send(now: Settings | undefined) {
+  if (!now) return
+  await store.save(cleaned(now))
+  saved.value = true
+}
+const form = useForm<Settings | undefined>(undefined, send, shown)
+const { draft, changed, busy, refusal, refusedAt } = form
+const set = (change: Partial<Settings>) => (draft.value = draft.value && { ...draft.value, ...change })
+const setPolicy = (change: Partial<Settings['policy']>) =>
+  draft.value && set({ policy: { ...draft.value.policy, ...change } })
+const setGradeName = (grade: number, name: string) =>
+  set({ gradeNames: draft.value?.gradeNames.map((before, i) => (i === grade ? name : before)) ?? [] })
+const { school, familyNote, gradeNames, zone } = settingsSchema.shape
+/** What is refused stands at its field; here stands the rest. */
+const elsewhere = computed(() => {
+  const atField = ['school', 'familyNote', 'gradeNames', 'zone']
+  const rest = refusal.value?.problems.filter((p) => !atField.includes(String(p.path[0]))) ?? []
+  return [refusal.value?.sentence, ...rest.map(problemText)].filter(Boolean).join('\n')
+})
 
 onMounted(() => void store.load())
 watch(
   () => store.settings,
-  (now) => (draft.value = now && structuredClone(now)),
+  (now) => form.begin(now && structuredClone(toRaw(now))),
   { immediate: true },
 )
-const changed = computed(() => !!draft.value && !sameValue(draft.value, store.settings))
 watch(changed, (on) => on && (saved.value = false))
 
 const zones = Intl.supportedValuesOf('timeZone')
@@ -36,8 +61,6 @@ const days = computed(() =>
     ),
   })),
 )
-const choices = (kind: 'hold' | 'warmUp' | 'floor', values: readonly string[]) =>
-  values.map((value) => ({ value, title: t(`settings.${kind}.${value}`) }))
 const dayStart = computed({
   get: () => {
     const minutes = draft.value?.dayStart ?? 0
@@ -45,37 +68,12 @@ const dayStart = computed({
   },
   set: (time) => {
     const [hours, minutes] = time.split(':').map(Number)
-    if (draft.value && Number.isInteger(hours) && Number.isInteger(minutes))
-      draft.value.dayStart = hours! * 60 + minutes!
+    if (Number.isInteger(hours) && Number.isInteger(minutes)) set({ dayStart: hours! * 60 + minutes! })
   },
 })
 
-async function save(): Promise<boolean> {
-  if (!draft.value || !changed.value) return true
-  busy.value = true
-  problem.value = ''
-  try {
-    const { gradeNames, school, familyNote } = draft.value
-    await store.save({
-      ...draft.value,
-      school: cleanText(school, 'line'),
-      familyNote: cleanText(familyNote, 'paragraph'),
-      gradeNames: gradeNames.map((name) => cleanText(name, 'line').trim()),
-    })
-    saved.value = true
-    return true
-  } catch (error) {
-    if (!(error instanceof CallError)) throw error
-    problem.value = error.problems.length
-      ? error.problems.map((p) => `${t(`settings.field.${p.path[0]}`)}: ${problemSentence(p)}`).join('\n')
-      : t(`errors.${error.code}`)
-    return false
-  } finally {
-    busy.value = false
-  }
-}
 // What was changed is taken along; what cannot be taken keeps the page.
-onBeforeRouteLeave(() => save())
+onBeforeRouteLeave(() => form.save())
 </script>
 
 <template>
@@ -85,56 +83,89 @@ onBeforeRouteLeave(() => save())
       {{ t(`errors.${store.error}`) }} <v-btn @click="store.load()">{{ t('tryAgain') }}</v-btn>
     </p>
     <p v-else-if="!draft" class="quiet">{{ t('loading') }}</p>
-    <form v-else @submit.prevent="save">
+    <v-form v-else ref="shown" @submit.prevent="form.save()">
       <section class="card" aria-labelledby="school">
         <h2 id="school">{{ t('settings.schoolTitle') }}</h2>
-        <v-text-field v-model="draft.school" :label="t('settings.field.school')" maxlength="120" />
+        <v-text-field
+          :model-value="draft.school"
+          :label="t('settings.field.school')"
+          :rules="[ruleOf(school)]"
+          :error-messages="refusedAt('school')"
+          maxlength="120"
+          @update:model-value="set({ school: $event })"
+        />
         <fieldset>
           <legend>{{ t('settings.gradesLead') }}</legend>
           <v-text-field
             v-for="(_, grade) in draft.gradeNames"
             :key="grade"
-            v-model="draft.gradeNames[grade]"
+            :model-value="draft.gradeNames[grade]"
             :label="t(`grade.${grade}`)"
+            :rules="[(name) => ruleOf(gradeNames.element)(cleanText(name, 'line').trim())]"
+            :error-messages="refusedAt('gradeNames', grade)"
             maxlength="24"
+            @update:model-value="setGradeName(grade, $event)"
           />
         </fieldset>
-        <v-textarea v-model="draft.familyNote" :label="t('settings.field.familyNote')" maxlength="1000" />
+        <v-textarea
+          :model-value="draft.familyNote"
+          :label="t('settings.field.familyNote')"
+          :rules="[ruleOf(familyNote)]"
+          :error-messages="refusedAt('familyNote')"
+          maxlength="1000"
+          @update:model-value="set({ familyNote: $event })"
+        />
       </section>
       <div class="stack">
         <section class="card" aria-labelledby="policies">
           <h2 id="policies">{{ t('settings.policyTitle') }}</h2>
           <p class="quiet">{{ t('settings.policyLead') }}</p>
-          <v-select
-            v-model="draft.policy.hold"
-            :items="choices('hold', holdPolicies)"
+          <ChoiceField
+            :model-value="draft.policy.hold"
+            :options="holdPolicies"
+            named="settings.hold"
             :label="t('settings.holdLabel')"
+            @update:model-value="setPolicy({ hold: $event })"
           />
-          <v-select
-            v-model="draft.policy.warmUp"
-            :items="choices('warmUp', warmUpStyles)"
+          <ChoiceField
+            :model-value="draft.policy.warmUp"
+            :options="warmUpStyles"
+            named="settings.warmUp"
             :label="t('settings.warmUpLabel')"
+            @update:model-value="setPolicy({ warmUp: $event })"
           />
         </section>
         <section class="card" aria-labelledby="days">
           <h2 id="days">{{ t('settings.daysTitle') }}</h2>
-          <v-autocomplete v-model="draft.zone" :items="zones" :label="t('settings.field.zone')" />
+          <v-autocomplete
+            :model-value="draft.zone"
+            :items="zones"
+            :label="t('settings.field.zone')"
+            :rules="[ruleOf(zone)]"
+            :error-messages="refusedAt('zone')"
+            @update:model-value="set({ zone: $event })"
+          />
           <div class="pair">
             <v-text-field v-model="dayStart" type="time" :label="t('settings.field.dayStart')" />
-            <v-select v-model="draft.weekStart" :items="days" :label="t('settings.field.weekStart')" />
+            <v-select
+              :model-value="draft.weekStart"
+              :items="days"
+              :label="t('settings.field.weekStart')"
+              @update:model-value="set({ weekStart: $event })"
+            />
           </div>
         </section>
         <section class="card" aria-labelledby="look">
           <h2 id="look">{{ t('settings.lookTitle') }}</h2>
-          <v-select v-model="floor" :items="choices('floor', floors)" :label="t('settings.floorLabel')" />
+          <ChoiceField v-model="floor" :options="floors" named="settings.floor" :label="t('settings.floorLabel')" />
         </section>
       </div>
       <div class="foot">
         <v-btn class="main" type="submit" :disabled="!changed" :loading="busy">{{ t('settings.save') }}</v-btn>
         <span role="status" class="quiet">{{ saved && !changed ? t('settings.saved') : '' }}</span>
       </div>
-      <p v-if="problem" class="care problem" role="alert">{{ problem }}</p>
-    </form>
+      <p v-if="elsewhere" class="care problem" role="alert">{{ elsewhere }}</p>
+    </v-form>
   </main>
 </template>
 

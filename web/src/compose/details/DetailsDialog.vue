@@ -20,6 +20,7 @@ import FetchList from './FetchList.vue'
 import NumberField from '../../shared/NumberField.vue'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import ChoiceField from '../../shared/ChoiceField.vue'
 
 /** Aim, groups and conditions, in one calm panel. */
 const open = defineModel<boolean>({ required: true })
@@ -30,8 +31,6 @@ const w = computed(() => session.workout)
 const settings = useSettings()
 const names = computed(() => settings.gradeNames)
 const grades = computed(() => gradeItems(names.value, t))
-const builds = computed(() => buildsSchema.options.map((value) => ({ value, title: t(`builds.${value}`) })))
-const spaces = computed(() => spaceSchema.options.map((value) => ({ value, title: t(`space.${value}`) })))
 const muscles = computed(() =>
   [...library.muscles.values()].map((m) => ({ value: m.id, title: `${m.name} (${m.anatomical})` })),
 )
@@ -71,9 +70,10 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
           @update:model-value="(target) => setAim({ target }, 'target')"
         />
         <div class="pair">
-          <v-select
+          <ChoiceField
             :model-value="w.aim.builds"
-            :items="builds"
+            :options="buildsSchema.options"
+            named="builds"
             multiple
             :label="t('details.builds')"
             @update:model-value="setAim({ builds: $event }, 'builds')"
@@ -182,9 +182,10 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
             suffix="min"
             @update:model-value="edits.edit((now) => setDetails(now, { minutes: $event }), 'minutes')"
           />
-          <v-select
+          <ChoiceField
             :model-value="w.home.space"
-            :items="spaces"
+            :options="spaceSchema.options"
+            named="space"
             :label="t('details.space')"
             @update:model-value="setHome({ space: $event })"
           />

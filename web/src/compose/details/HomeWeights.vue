@@ -23,6 +23,7 @@ import {
 } from '@esfuerzo/core'
 import { useSettings } from '../../settings/store.ts'
 import NumberField from '../../shared/NumberField.vue'
+import ChoiceField from '../../shared/ChoiceField.vue'
 
 /** A weight made of bottles, books and packets: what it weighs, for which grades it is, and the next step up. */
 const open = defineModel<boolean>({ required: true })
@@ -46,8 +47,6 @@ const set = (i: number, change: Partial<HomeThing>) =>
   (things.value = things.value.map((thing, k) => (k === i ? ({ ...thing, ...change } as HomeThing) : thing)))
 const add = (thing: HomeThing) => (things.value = [...things.value, thing])
 const remove = (i: number) => (things.value = things.value.filter((_, k) => k !== i))
-const choices = (values: readonly string[], key?: string) =>
-  values.map((value) => ({ value, title: key ? t(`${key}.${value}`) : value }))
 /** In the unit it is typed in, to a hundredth. */
 const shown = (thing: HomeThing) =>
   Math.round(
@@ -70,9 +69,9 @@ function onTake() {
       <v-card-title>{{ t('weights.title') }}</v-card-title>
       <v-card-text class="weights">
         <div class="pair">
-          <v-select v-model="held" :items="choices(['hand', 'bag'], 'weights.held')" :label="t('weights.how')" />
-          <v-select v-model="unit" :items="choices(weightUnits)" :label="t('weights.unit')" />
-          <v-select v-model="volume" :items="choices(volumeUnits)" :label="t('weights.volume')" />
+          <ChoiceField v-model="held" :options="['hand', 'bag']" named="weights.held" :label="t('weights.how')" />
+          <v-select v-model="unit" :items="weightUnits" :label="t('weights.unit')" />
+          <v-select v-model="volume" :items="volumeUnits" :label="t('weights.volume')" />
         </div>
         <div v-for="(thing, i) in things" :key="i" class="thing">
           <b>{{ t(`weights.kind.${thing.kind}`) }}</b>
@@ -90,15 +89,17 @@ function onTake() {
               :label="t('weights.pages')"
               @update:model-value="set(i, { pages: $event })"
             />
-            <v-select
+            <ChoiceField
               :model-value="thing.paper"
-              :items="choices(Object.keys(papers), 'weights.paper')"
+              :options="Object.keys(papers)"
+              named="weights.paper"
               :label="t('weights.paperLabel')"
               @update:model-value="set(i, { paper: $event })"
             />
-            <v-select
+            <ChoiceField
               :model-value="thing.cover"
-              :items="choices(['soft', 'hard'], 'weights.cover')"
+              :options="['soft', 'hard']"
+              named="weights.cover"
               :label="t('weights.coverLabel')"
               @update:model-value="set(i, { cover: $event })"
             />

@@ -3,9 +3,10 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type Amount, type Dose, type Unit } from '@esfuerzo/core'
 import NumberField from '../../shared/NumberField.vue'
+import ChoiceField from '../../shared/ChoiceField.vue'
 
 /** A dose: a number, from … to, at least, or as many as you can, of one of the units a move takes. */
-const props = defineProps<{ units: Unit[] }>()
+defineProps<{ units: Unit[] }>()
 const dose = defineModel<Dose>({ required: true })
 const { t } = useI18n()
 
@@ -36,16 +37,14 @@ function setNumber(n: number) {
 }
 const setTo = (n: number) =>
   (dose.value = { ...dose.value, amount: { from: Math.max(1, Math.min(number.value, n - 1)), to: n } })
-
-const kindItems = computed(() => kinds.map((value) => ({ value, title: t(`amount.kind.${value}`) })))
-const unitItems = computed(() => props.units.map((value) => ({ value, title: t(`unit.name.${value}`) })))
 </script>
 
 <template>
   <div class="dose">
-    <v-select
+    <ChoiceField
       :model-value="kind"
-      :items="kindItems"
+      :options="kinds"
+      named="amount.kind"
       :label="t('station.dose')"
       class="wide"
       @update:model-value="setKind"
@@ -58,9 +57,10 @@ const unitItems = computed(() => props.units.map((value) => ({ value, title: t(`
       :label="t('station.to')"
       @update:model-value="setTo"
     />
-    <v-select
+    <ChoiceField
       :model-value="dose.unit"
-      :items="unitItems"
+      :options="units"
+      named="unit.name"
       :label="t('station.unit')"
       @update:model-value="dose = { ...dose, unit: $event }"
     />

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import {
   addBlock,
@@ -17,13 +16,13 @@ import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import TextField from '../../shared/TextField.vue'
+import ChoiceField from '../../shared/ChoiceField.vue'
 
 const props = defineProps<{ section: Section }>()
 const { t } = useI18n()
 const session = useSession()
 const cursor = useCursor()
 const edits = useEdits()
-const roleItems = computed(() => roles.map((value) => ({ value, title: t(`role.${value}`) })))
 const change = (fields: Partial<Omit<Section, 'id' | 'blocks'>>, what: string) =>
   edits.edit((w) => setSection(w, props.section.id, fields), `${what}:${props.section.id}`)
 
@@ -54,9 +53,10 @@ function onAddSection(role: Role) {
       :label="t('section.title')"
       @update:model-value="(title) => change({ title }, 'title')"
     />
-    <v-select
+    <ChoiceField
       :model-value="section.role"
-      :items="roleItems"
+      :options="roles"
+      named="role"
       :label="t('section.role')"
       @update:model-value="change({ role: $event }, 'role')"
     />

@@ -27,6 +27,7 @@ import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import type { Row } from '../order/rows.ts'
+import ChoiceField from '../../shared/ChoiceField.vue'
 
 const props = defineProps<{ row: Extract<Row, { kind: 'station' }>; scope: Scope }>()
 const { t } = useI18n()
@@ -75,7 +76,6 @@ function setMove(id: string | null) {
   edits.edit(moveEdit([props.row], props.scope, next, edits.hold()), `move-${id}:${props.row.id}`)
 }
 const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value: m.id, title: m.name })))
-const tempos = computed(() => (['led', 'own', 'slow'] as const).map((value) => ({ value, title: t(`tempo.${value}`) })))
 </script>
 
 <template>
@@ -122,10 +122,11 @@ const tempos = computed(() => (['led', 'own', 'slow'] as const).map((value) => (
       @update:model-value="toggleGoal(!!$event)"
     />
     <DoseEditor v-if="cell.dose" :model-value="cell.dose" :units="move.measures" @update:model-value="setDose" />
-    <v-select
+    <ChoiceField
       v-if="cell.dose?.unit === 'reps' && !isClocked"
       :model-value="cell.tempo ?? 'led'"
-      :items="tempos"
+      :options="['led', 'own', 'slow']"
+      named="tempo"
       :label="t('station.tempo')"
       @update:model-value="(tempo: Tempo) => change((now) => ({ ...now, tempo }), 'tempo')"
     />

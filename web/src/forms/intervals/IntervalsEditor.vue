@@ -5,6 +5,7 @@ import { limits, mapGroups, sameValue, setBlock, valueFor, type BlockOf, type La
 import NumberField from '../../shared/NumberField.vue'
 import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
+import LapFields from './LapFields.vue'
 
 type Intervals = BlockOf<'intervals'>
 const props = defineProps<{ block: Intervals; scope: Scope }>()
@@ -38,40 +39,10 @@ const setAlike = (on: boolean) =>
       :label="t('intervals.laps')"
       @update:model-value="setCount"
     />
-    <template v-if="alike">
-      <NumberField
-        :model-value="laps[0]!.work"
-        :min="1"
-        :step="5"
-        :label="t('intervals.work')"
-        suffix="s"
-        @update:model-value="setLap('all', 'work', $event)"
-      />
-      <NumberField
-        :model-value="laps[0]!.rest"
-        :step="5"
-        :label="t('intervals.rest')"
-        suffix="s"
-        @update:model-value="setLap('all', 'rest', $event)"
-      />
-    </template>
+    <LapFields v-if="alike" :lap="laps[0]!" @set="(field, seconds) => setLap('all', field, seconds)" />
     <template v-for="(lap, i) in laps" v-else :key="i">
       <span class="lap quiet">{{ t('intervals.lap', { n: i + 1 }) }}</span>
-      <NumberField
-        :model-value="lap.work"
-        :min="1"
-        :step="5"
-        :label="t('intervals.work')"
-        suffix="s"
-        @update:model-value="setLap(i, 'work', $event)"
-      />
-      <NumberField
-        :model-value="lap.rest"
-        :step="5"
-        :label="t('intervals.rest')"
-        suffix="s"
-        @update:model-value="setLap(i, 'rest', $event)"
-      />
+      <LapFields :lap="lap" @set="(field, seconds) => setLap(i, field, seconds)" />
     </template>
   </div>
   <v-switch
