@@ -1,8 +1,8 @@
 // Parsing a session of a hundred lines of whiteboard text ÷ JSON.parse of its document, in one run.
 import { indexLibrary, readWorkoutText } from '@esfuerzo/core'
-import { parse, print } from '@esfuerzo/core/notation'
+import { parse, print, readText } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { ratio } from './ratio.ts'
 
 const library = indexLibrary(libraryData)
@@ -22,6 +22,22 @@ console.log(`JSON.parse of its document:              ${b.toFixed(3)} ms`)
 console.log(
   `parse ÷ JSON.parse: ${ratios.median.toFixed(0)}  (5 % to 95 %: ${ratios.low.toFixed(0)} to ${ratios.high.toFixed(0)})`,
 )
+
+// A hundred lines as teachers write them, each time another text, so that nothing is known from before.
+const folder = new URL('../core/test/fixtures/texts/', import.meta.url)
+const free = readdirSync(folder)
+  .filter((file) => file.endsWith('.txt'))
+  .flatMap((file) => readFileSync(new URL(file, folder), 'utf8').split('\n'))
+  .filter((line) => line.trim())
+  .slice(0, 100)
+const freeJson = JSON.stringify(readText(free.join('\n'), library).workout)
+let texts = 0
+const freely = ratio(
+  () => readText([...free, `Text ${++texts}`].join('\n'), library),
+  () => JSON.parse(freeJson),
+)
+console.log(`reading of ${free.length} lines as teachers write them: ${freely.a.toFixed(1)} ms`)
+console.log(`reading ÷ JSON.parse of its document: ${freely.ratios.median.toFixed(0)}  (goal ≤ 40)`)
 
 // Time goes in proportion to the text: ten times the rows, about ten times the time.
 const row = 'squat jump [K-1: frog jump] 10 reps; slow; 2 kg'

@@ -28,8 +28,8 @@ async function bundled(file) {
 const files = [
   { file: 'lanes.ts', bundle: true },
   { file: 'notation.ts' },
-  { file: 'arrange.ts' },
-  { file: 'fit.ts' },
+  { file: 'arrange.ts', bundle: true },
+  { file: 'fit.ts', bundle: true },
   { file: 'spread.ts' },
   { file: 'server.ts' },
   { file: 'desk.ts' },

@@ -30,7 +30,7 @@ export const floors = [
 const aspects = [
   [/labels\.\w+\.ts$|\/labels\.ts$|\/common\.\w+\.ts$/, 'words'],
   [/Play\.vue$|\/(?:play|plays|noted|formPlay|formScreen)\.ts$|\/TurnCard\.vue$/, 'player'],
-  [/Editor\.vue$|\/Fact\w+\.vue$|\/(?:editors|summary|summaries)\.ts$/, 'compose'],
+  [/Editor\.vue$|\/\w+Fields\.vue$|\/Fact\w+\.vue$|\/(?:editors|summary|summaries)\.ts$/, 'compose'],
 ]
 
 /**

@@ -1,18 +1,19 @@
 import { indexLibrary, ProblemError } from '@esfuerzo/core'
 import { arrange, canArrange, type ArrangeAnswer } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
-import { readTimedSession } from './readSession.ts'
+import { readTimedSession, type Asked } from './readSession.ts'
 
 /**
  * The best order of a block's stations.
  *
- * @param text a session file, as JSON or as whiteboard text
+ * @param text a session file, as JSON or as any text
+ * @param asked told of what a text leaves open
  * @param block its id; left out, the error names the blocks that have an order to choose
  * @throws {ProblemError} with every mistake in the file, or `not-a-choice`
  */
-export function arrangeCommand(text: string, block?: string): ArrangeAnswer {
+export function arrangeCommand(text: string, asked: Asked, block?: string): ArrangeAnswer {
   const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library)
+  const workout = readTimedSession(text, library, asked)
   const blocks = workout.sections.flatMap((s) => s.blocks)
   if (block === undefined || !blocks.some((b) => b.id === block)) {
     const expected = { oneOf: blocks.filter(canArrange).map((b) => b.id) }

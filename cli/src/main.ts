@@ -1,41 +1,49 @@
 import { readFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
 import { problemText, ProblemError } from '@esfuerzo/core'
+import { readingOf, type Question } from '@esfuerzo/core/notation'
 import { arrangeCommand } from './arrangeCommand.ts'
 import { fitCommand } from './fitCommand.ts'
 import { notationCommand } from './notationCommand.ts'
+import type { Asked } from './readSession.ts'
 import { spreadCommand } from './spreadCommand.ts'
 import { timelineCommand } from './timelineCommand.ts'
 
 const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
-       npm run -s core -- notation FILE
+       npm run -s core -- notation FILE [--to json|text]
        npm run -s core -- fit FILE [--fill]
        npm run -s core -- arrange FILE --block ID
        npm run -s core -- spread FILE [--children N]
 
   timeline   every group's seconds and steps as JSON
-  notation   whiteboard text into JSON, or JSON into whiteboard text
+  notation   any text into JSON, or JSON into whiteboard text; --to says which
   fit        the least change that has every group end in time, as JSON; --fill: fill up a short session
   arrange    the best order of a block's stations, what it saves, as JSON
   spread     when children finish, and what chance brings, as JSON
 
-FILE is a session as JSON or as whiteboard text (docs/notation.md).`
+FILE is a session as JSON, or any text a teacher writes (docs/notation.md). What a text leaves open goes to standard error as
+"question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict that is a mistake.`
 
 /** The commands: what each prints of a file's text. */
-const commands: Record<string, (text: string, options: Options) => string> = {
-  timeline: (text, { group }) => json(timelineCommand(text, group)),
-  notation: (text) => notationCommand(text),
-  fit: (text, { fill }) => json(fitCommand(text, fill)),
-  arrange: (text, { block }) => json(arrangeCommand(text, block)),
-  spread: (text, { children }) => json(spreadCommand(text, children)),
+const commands: Record<string, (text: string, options: Options, asked: Asked) => string> = {
+  timeline: (text, { group }, asked) => json(timelineCommand(text, asked, group)),
+  notation: (text, { to }, asked) => notationCommand(text, asked, to),
+  fit: (text, { fill }, asked) => json(fitCommand(text, asked, fill)),
+  arrange: (text, { block }, asked) => json(arrangeCommand(text, asked, block)),
+  spread: (text, { children }, asked) => json(spreadCommand(text, asked, children)),
 }
 interface Options {
   group?: string
   fill?: boolean
   block?: string
   children?: string
+  to?: string
 }
 const json = (value: unknown) => JSON.stringify(value, null, 2)
+
+/** @example 'question 3:1 name "PU": push-up | own | note' */
+const questionText = ({ line, column, kind, received, answers }: Question): string =>
+  `question ${line}:${column} ${kind} "${received}": ${answers.map(readingOf).join(' | ')}`
 
 /** Where a command's words go. */
 export interface Streams {
@@ -60,6 +68,8 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
         fill: { type: 'boolean' },
         block: { type: 'string' },
         children: { type: 'string' },
+        to: { type: 'string' },
+        strict: { type: 'boolean' },
       },
     })
     const [command = '', file] = positionals
@@ -67,7 +77,11 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
       err(usage)
       return 2
     }
-    out(commands[command]!(await readFile(file, 'utf8'), values))
+    const questions: Question[] = []
+    const answer = commands[command]!(await readFile(file, 'utf8'), values, (question) => questions.push(question))
+    questions.forEach((question) => err(questionText(question)))
+    if (values.strict && questions.length) return 2
+    out(answer)
     return 0
   } catch (error) {
     if (error instanceof ProblemError) {

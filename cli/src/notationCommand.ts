@@ -1,15 +1,20 @@
-import { indexLibrary } from '@esfuerzo/core'
+import { indexLibrary, libraryFor, ProblemError } from '@esfuerzo/core'
 import { print } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
-import { isJson, readSession } from './readSession.ts'
+import { isJson, readSession, type Asked } from './readSession.ts'
 
 /**
- * A session turned into the other of its two spellings: JSON into whiteboard text, whiteboard text into JSON.
+ * A session in one of its two spellings: left out, JSON becomes text and all else JSON.
  *
- * @throws {ProblemError} with every mistake in the file
+ * @param to `json` or `text`
+ * @throws {ProblemError} with every mistake in the file, or where `to` is neither
  */
-export function notationCommand(text: string): string {
+export function notationCommand(text: string, asked: Asked, to = isJson(text) ? 'text' : 'json'): string {
+  if (to !== 'json' && to !== 'text')
+    throw new ProblemError([
+      { code: 'not-a-choice', path: ['--to'], received: to, expected: { oneOf: ['json', 'text'] } },
+    ])
   const library = indexLibrary(libraryData)
-  const workout = readSession(text, library)
-  return isJson(text) ? print(workout, library).trimEnd() : JSON.stringify(workout, null, 2)
+  const workout = readSession(text, library, asked)
+  return to === 'text' ? print(workout, libraryFor(workout, library)).trimEnd() : JSON.stringify(workout, null, 2)
 }

@@ -6,20 +6,24 @@ import {
   type Library,
   type Workout,
 } from '@esfuerzo/core'
-import { parse } from '@esfuerzo/core/notation'
+import { readText, type Question } from '@esfuerzo/core/notation'
 
-/** Whether a file is a session as JSON: it begins with a brace. All else is whiteboard text. */
+/** Whether a file is a session as JSON: it begins with a brace. All else is a text. */
 export const isJson = (text: string): boolean => text.trimStart().startsWith('{')
 
+/** Told of what a text leaves open. */
+export type Asked = (question: Question) => void
+
 /**
- * Reads a session file, as JSON or as whiteboard text.
+ * Reads a session file, as JSON or as any text a teacher writes.
  *
- * @throws {ProblemError} with every mistake, by path or by line and column
+ * @throws {ProblemError} with every mistake of JSON, by path; of a text only where it has more than a session can
  */
-export function readSession(text: string, library: Library): Workout {
+export function readSession(text: string, library: Library, asked: Asked): Workout {
   if (!isJson(text)) {
-    const { workout, problems } = parse(text, library)
+    const { workout, problems, questions } = readText(text, library)
     if (problems.length) throw new ProblemError(problems)
+    questions.forEach(asked)
     return workout
   }
   const workout = readWorkoutText(text)
@@ -33,8 +37,8 @@ export function readSession(text: string, library: Library): Workout {
  *
  * @throws {ProblemError} also where a lane has more steps than it may have
  */
-export function readTimedSession(text: string, library: Library): Workout {
-  const workout = readSession(text, library)
+export function readTimedSession(text: string, library: Library, asked: Asked): Workout {
+  const workout = readSession(text, library, asked)
   const problems = sessionProblems(workout, library)
   if (problems.length) throw new ProblemError(problems)
   return workout

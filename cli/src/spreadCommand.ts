@@ -10,7 +10,7 @@ import {
   type Spread,
 } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
-import { readTimedSession } from './readSession.ts'
+import { readTimedSession, type Asked } from './readSession.ts'
 
 export interface SpreadAnswer {
   groups: {
@@ -25,18 +25,19 @@ export interface SpreadAnswer {
 /**
  * When children finish a session, and what its blocks of chance come to.
  *
- * @param text a session file, as JSON or as whiteboard text
+ * @param text a session file, as JSON or as any text
+ * @param asked told of what a text leaves open
  * @param children how many are simulated, 1 to 100 000
  * @throws {ProblemError} with every mistake in the file, or `invalid`
  */
-export function spreadCommand(text: string, children = '10000'): SpreadAnswer {
+export function spreadCommand(text: string, asked: Asked, children = '10000'): SpreadAnswer {
   const count = Number(children)
   if (!Number.isInteger(count) || count < 1 || count > 100_000)
     throw new ProblemError([
       { code: 'invalid', path: ['--children'], received: children, expected: { rule: 'children' } },
     ])
   const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library)
+  const workout = readTimedSession(text, library, asked)
   return {
     groups: workout.groups.map((group) => {
       return {

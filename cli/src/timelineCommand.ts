@@ -1,6 +1,6 @@
 import { indexLibrary, ProblemError, timeline, totals, type Span, type Step } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
-import { readTimedSession } from './readSession.ts'
+import { readTimedSession, type Asked } from './readSession.ts'
 
 export interface TimelineAnswer {
   groups: {
@@ -18,13 +18,14 @@ export interface TimelineAnswer {
 /**
  * Every group's time, or one group's.
  *
- * @param text a session file, as JSON or as whiteboard text
+ * @param text a session file, as JSON or as any text
+ * @param asked told of what a text leaves open
  * @param groupId left out, all groups
  * @throws {ProblemError} with every mistake in the file, or `unknown-group`
  */
-export function timelineCommand(text: string, groupId?: string): TimelineAnswer {
+export function timelineCommand(text: string, asked: Asked, groupId?: string): TimelineAnswer {
   const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library)
+  const workout = readTimedSession(text, library, asked)
   const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
   if (groups.length === 0) {
     const expected = { oneOf: workout.groups.map((g) => g.id) }

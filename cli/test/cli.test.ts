@@ -124,11 +124,23 @@ it('notation turns whiteboard text into JSON and back, and timeline takes either
   const [fromText, fromJson] = await Promise.all([core('timeline', board), core('timeline', whole)])
   expect(JSON.parse(fromText.out)).toEqual(JSON.parse(fromJson.out))
   expect(JSON.parse(fromText.out).groups[0].seconds.typical).toBe(180)
-  const wrong = await core('notation', await file('wrong.txt', '## Main part\nplnak 30 s'))
-  expect([wrong.code, wrong.err]).toEqual([
-    2,
-    'line 2, column 1: nothing can be made of "plnak 30 s"; did you mean Plank?\n',
-  ])
+  const again = await core('notation', board, '--to', 'text')
+  expect(again.out.trim()).toBe(text.trim())
+  expect((await core('notation', board, '--to', 'music')).code).toBe(2)
+})
+
+it('takes any text: what it leaves open is asked, and is a mistake only where that is wanted', async () => {
+  const typo = await core('notation', await file('typo.txt', '## Main part\nplnak 30 s'), '--to', 'text')
+  expect([typo.code, typo.err]).toEqual([0, ''])
+  expect(typo.out).toContain('Plank 30 s')
+  const open = await file('open.txt', 'Fun time\nSquats x10\nZorbling 20 secs\n')
+  const asked = await core('notation', open)
+  expect(asked.code).toBe(0)
+  expect(asked.err).toBe('question 3:1 name "Zorbling": own | note\n')
+  expect(JSON.parse(asked.out).moves[0].move.name).toBe('Zorbling')
+  const strict = await core('timeline', open, '--strict')
+  expect([strict.code, strict.out]).toEqual([2, ''])
+  expect((await core('notation', await file('broken.json', '{ "title": 1 }'))).code).toBe(2)
 })
 
 it('fits a session to its minutes, arranges a block, says when children finish', async () => {

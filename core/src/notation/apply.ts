@@ -220,14 +220,12 @@ function mergedSection(
       : mergedBlock(block, was.blocks[i]!, before.blocks[i]!, ids, previous, taken)
   })
   const head = sameValue(stripHead(now), stripHead(was))
-    ? pick(was, ['role', 'title', 'keep', 'surprise'])
-    : pick(now, ['role', 'title', 'keep', 'surprise'])
+    ? pick(was, ['role', 'title', 'keep', 'surprise', 'minutes'])
+    : pick(now, ['role', 'title', 'keep', 'surprise', 'minutes'])
   const note = stripText(was.note) === now.note ? was.note : now.note
-  const { minutes } = was
   return {
     id: was.id,
     ...head,
-    ...(minutes !== undefined && { minutes }),
     ...(note !== undefined && { note }),
     blocks,
   } as Section
@@ -236,6 +234,15 @@ function mergedSection(
 function pick<T extends object>(of: T, keys: readonly (keyof T)[]): Partial<T> {
   return Object.fromEntries(keys.flatMap((key) => (of[key] === undefined ? [] : [[key, of[key]]]))) as Partial<T>
 }
+
+/** A station's own words: as the text has them where it changed them. */
+const stationWords = (said: Partial<Station>, before: Partial<Station>, old: Partial<Station>): Partial<Station> =>
+  Object.fromEntries(
+    (['note', 'easier', 'harder'] as const).flatMap((key) => {
+      const words = said[key] === before[key] ? old[key] : said[key]
+      return words === undefined ? [] : [[key, words]]
+    }),
+  )
 
 /** What a text cannot say of a block, taken over from the one it is. */
 const unsaid = ['link', 'seed'] as const
@@ -298,8 +305,10 @@ function mergedStations(
     const { id: _a, ...said } = station
     const { id: _b, ...saidBefore } = before.stations[i]!
     if (sameValue(said, saidBefore) && sameGroups(ids, previous)) return old
+    const { note, easier, harder, ...others } = old
     return {
-      ...old,
+      ...others,
+      ...stationWords(said, saidBefore, { note, easier, harder }),
       cells: renamedGroups(station.cells, ids),
       ...(station.face && { face: station.face }),
       ...(station.storyName && { storyName: station.storyName }),

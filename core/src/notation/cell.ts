@@ -1,7 +1,7 @@
 import { kgPerPound } from '../load/units.ts'
 import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
-import type { Unit } from '../terms/dose.ts'
+import type { Dose, Unit } from '../terms/dose.ts'
 import type { Cell, LapChange, Tempo } from '../session/station.ts'
 import { limits } from '../base/limits.ts'
 import { printDose, takeDose } from './dose.ts'
@@ -22,6 +22,8 @@ const negations: Record<string, Negatable> = {
 export interface CellWords {
   named?: Named
   dose?: Cell['dose']
+  /** The dose was a number without a unit. */
+  bare?: boolean
   load?: Cell['load']
   tempo?: Tempo
   /** "Each side" was said. */
@@ -130,6 +132,7 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
     const dosed = takeDose(rest, fallback)
     if (dosed.dose && !said.dose) {
       said.dose = dosed.dose
+      if (dosed.bare) said.bare = true
       rest = dosed.rest
     }
     if (!filler.test(rest.trim())) unread.push(rest.replace(/[\s,]+/g, ' ').trim())
@@ -181,7 +184,10 @@ export function withOwnLaps(cell: Cell, library: Library): Cell {
 
 /** A dose said "each side" of a move that alternates counts both sides. */
 function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
-  const { dose } = said
+  // A hold takes no reps: a number by itself is what it is measured in.
+  const unit =
+    said.bare && said.dose?.unit === 'reps' && move && !move.measures.includes('reps') ? move.measures[0] : undefined
+  const dose = said.dose && unit ? { ...said.dose, unit } : said.dose
   if (!dose || !said.eachSide || move?.sides !== 'alternating' || typeof dose.amount !== 'number') return dose
   return { ...dose, amount: dose.amount * 2 }
 }
@@ -254,9 +260,12 @@ export function printCellAs(cell: Cell, library: Library, name: string, base?: C
     return `lap ${lap}: ${words.filter(Boolean).join(' ')}`
   })
   const others = (cell.oneOf ?? []).map((id) => `or ${library.moves.get(id)?.name ?? `"${id}"`}`)
+  /** Where a number by itself would be something else, its unit is said. */
+  const printCellDose = (dose: Dose) =>
+    `${printDose(dose)}${dose.unit === 'reps' && move && !move.measures.includes('reps') ? ' reps' : ''}`
   const denied = Object.entries(negations).flatMap(([words, key]) => (base?.[key] && !cell[key] ? [words] : []))
   return [
-    [name, ...(cell.dose ? [printDose(cell.dose)] : [])].join(' '),
+    [name, ...(cell.dose ? [printCellDose(cell.dose)] : [])].join(' '),
     ...(cell.load ? [kg(cell.load)] : []),
     ...(cell.tempo ? [cell.tempo === 'own' ? 'own pace' : cell.tempo] : []),
     ...others,

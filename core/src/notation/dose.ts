@@ -43,9 +43,12 @@ const inBounds = (amount: Amount): boolean => {
  *
  * @param fallback the unit of a number without one
  * @returns the dose, and the text without it; no dose where none is in it or it is out of bounds
- * @example takeDose('squat 10-15 slow', 'reps') // { dose: { unit: 'reps', amount: { from: 10, to: 15 } }, rest: 'squat  slow' }
+ * @example takeDose('squat 10-15 slow', 'reps') // { dose: { unit: 'reps', amount: { from: 10, to: 15 } }, bare: true, rest: 'squat  slow' }
  */
-export function takeDose(text: string, fallback: Unit): { dose?: Dose; rest: string } {
+export function takeDose(
+  text: string,
+  fallback: Unit,
+): { dose?: Dose; /** No unit was written. */ bare?: true; rest: string } {
   const plain = plainMarks(text)
   const match = pattern.exec(plain)
   if (!match) return { rest: text }
@@ -68,7 +71,12 @@ export function takeDose(text: string, fallback: Unit): { dose?: Dose; rest: str
     return n(g.n)
   })()
   if (!inBounds(amount)) return { rest: text }
-  return { dose: { unit, amount }, rest: plain.slice(0, match.index) + plain.slice(match.index + match[0].length) }
+  const bare = !known && !g.clock && !long
+  return {
+    dose: { unit, amount },
+    ...(bare && { bare }),
+    rest: plain.slice(0, match.index) + plain.slice(match.index + match[0].length),
+  }
 }
 
 /**

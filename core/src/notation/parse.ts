@@ -19,6 +19,18 @@ import { untitled } from './strip.ts'
 import { stripText } from './stripText.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
+/**
+ * Whether a text is written as ours are, line for line: with the first line that is not nothing is read any further.
+ *
+ * @example isOurs('squat 10', library) // true
+ */
+export function isOurs(text: string, library: Library, defaults?: readonly Group[]): boolean {
+  const reader = new Reader(library, defaults)
+  const lines = text.slice(0, limits.bytes).split(lineBreak)
+  return lines.every((line, i) => reader.goesOn(line, i + 1) && reader.isWhole)
+}
+const lineBreak = /\r\n|[\n\r\u2028\u2029]/
+
 /** What a text came to: a session, what could not be read, and which things it said at all. */
 export interface Parsed {
   workout: Workout
@@ -26,6 +38,14 @@ export interface Parsed {
   /** Whether it says a title, minutes, groups or floor; what it does not say is as `defaults` has it. */
   said: { title: boolean; details: boolean; minutes: boolean; groups: boolean; space: boolean; headings: boolean }
 }
+
+/** Reads a line that is not written as ours are: the stations it is, or undefined where it is words. */
+export type ReadsFreely = (
+  text: string,
+  at: { line: number; column: number },
+  block: Block,
+  groups: readonly Group[],
+) => Station[] | undefined
 
 /** Lines longer than this are no whiteboard's; notes may be as long as a note may be. */
 const longestLine = 6000
@@ -35,10 +55,11 @@ const longestLine = 6000
  * lines or mistakes than a session ever has is read so far and no further, and that is named too.
  *
  * @param defaults the groups a text without any is for; left out, K–1, 2–3 and 4–6
+ * @param freely asked for what a line that is not read whole may be; without it such a line is a mistake
  */
-export function parse(text: string, library: Library, defaults?: readonly Group[]): Parsed {
-  const reader = new Reader(library, defaults)
-  const lines = text.slice(0, limits.bytes).split(/\r\n|[\n\r\u2028\u2029]/)
+export function parse(text: string, library: Library, defaults?: readonly Group[], freely?: ReadsFreely): Parsed {
+  const reader = new Reader(library, defaults, freely)
+  const lines = text.slice(0, limits.bytes).split(lineBreak)
   for (const [i, line] of lines.entries()) if (!reader.goesOn(line, i + 1)) break
   return reader.end()
 }
@@ -51,6 +72,7 @@ const lanes = [
 
 class Reader {
   #library: Library
+  #freely: ReadsFreely | undefined
   #problems: TextProblem[] = []
   #title: string | undefined
   #details: DetailsWords = {}
@@ -65,9 +87,15 @@ class Reader {
   #headings = false
   #ids = { p: 0, b: 0, s: 0 }
 
-  constructor(library: Library, defaults: readonly Group[] | undefined) {
+  constructor(library: Library, defaults: readonly Group[] | undefined, freely?: ReadsFreely) {
     this.#library = library
+    this.#freely = freely
     this.#groups = defaults ?? newWorkout('x', lanes, 20, library.version).groups
+  }
+
+  /** Whether everything so far could be read. */
+  get isWhole(): boolean {
+    return this.#problems.length === 0
   }
 
   /** Reads a line, where there is room for it. */
@@ -167,7 +195,7 @@ class Reader {
     if (this.#block) {
       const note = stripText(this.#block.note)
       const { note: _, ...block } = this.#block
-      this.#need().blocks.push({ ...block, ...(note && { note }) } as Block)
+      this.#need().blocks.push(this.#plainWords({ ...block, ...(note && { note }) } as Block))
     }
     this.#block = this.#common = this.#blockTitle = undefined
   }
@@ -201,6 +229,7 @@ class Reader {
       this.#block = own
       return
     }
+    if (this.#ownWords(text)) return
     const opened = readFormLine(text, this.#groups, 'b0', n)
     const inline = opened?.problems.length === 0 ? undefined : readInline(text, this.#groups, this.#library, n)
     if (opened && !inline) {
@@ -221,18 +250,53 @@ class Reader {
     this.#station(text, n, indent)
   }
 
+  /** A row's own words below it: `note: …`, `easier: …`, `harder: …`. */
+  #ownWords(text: string): boolean {
+    const match = /^(note|easier|harder):(?: (.*))?$/i.exec(text)
+    const block = this.#block
+    const last = block && stationsOf(block).at(-1)
+    if (!match || !last) return false
+    const key = match[1]!.toLowerCase() as 'note' | 'easier' | 'harder'
+    const words = cleanText(match[2] ?? '', key === 'note' ? 'paragraph' : 'line')
+    const before = key === 'note' ? last.note : undefined
+    const value = (before === undefined ? words : `${before}\n${words}`).slice(0, limits.paragraph)
+    const stations = stationsOf(block).map((s) => (s === last ? { ...s, [key]: value } : s))
+    this.#block = { ...block, stations } as Block
+    return true
+  }
+
+  /** A block's rows with their own words as a text says them. */
+  #plainWords(block: Block): Block {
+    if (!hasStations(block)) return block
+    const stations = block.stations.map((station) => {
+      const { note, easier, harder, ...rest } = station
+      const words = { note: stripText(note), easier: stripText(easier), harder: stripText(harder) }
+      return { ...rest, ...Object.fromEntries(Object.entries(words).filter(([, value]) => value)) }
+    })
+    return { ...block, stations } as Block
+  }
+
   #station(text: string, n: number, at: number, word?: Pick<Station, 'face'>): void {
     const block = this.#block && hasStations(this.#block) ? this.#block : newBlock.list('b0')
     if (this.#ids.s >= limits.stations) return this.#tooMany('stations', limits.stations)
     const { station, problems } = readStation(text, block, this.#groups, this.#library, 's0', n, this.#common, at)
+    if (problems.length && this.#freely && !word) {
+      const read = this.#freely(text, { line: n, column: at + 1 }, block, this.#groups)
+      if (read) read.forEach((free) => this.#add(free))
+      else this.#note(text)
+      return
+    }
     this.#problems.push(...problems)
-    if (!station) return
+    if (station) this.#add({ ...station, ...word })
+  }
+
+  #add(station: Station): void {
     if (!this.#block || !hasStations(this.#block)) {
       if (!this.#room()) return
       this.#open(newBlock.list(this.#blockId()))
     }
     const into = this.#block as Extract<Block, { stations: unknown[] }>
-    const added = { ...station, id: `s${++this.#ids.s}`, ...word }
+    const added = { ...station, id: `s${++this.#ids.s}` }
     this.#block = { ...into, stations: [...stationsOf(into), added] } as Block
   }
 

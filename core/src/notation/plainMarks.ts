@@ -13,6 +13,16 @@ const replaced = (text: string) =>
   text
     .replace(/[×✕✖*]/g, 'x')
     .replace(/[‐‑‒–—−]/g, '-')
-    .replace(/(?<=\d ?)[″"”]/g, 's')
+    .replace(/["″”]/g, secondsMark())
     .replace(/[⁄∕]/g, '/')
     .replace(/[\u00a0\u2009\u202f\t]/g, ' ')
+
+/** A mark of seconds behind a number; one that closes a name in quotes is none. */
+function secondsMark(): (mark: string, at: number, text: string) => string {
+  let quoted = false
+  return (mark, at, text) => {
+    if (!quoted && /\d ?$/.test(text.slice(Math.max(0, at - 2), at))) return 's'
+    if (mark === '"') quoted = !quoted
+    return mark
+  }
+}

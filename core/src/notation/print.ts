@@ -2,7 +2,7 @@ import { traitsOf } from '../session/formTraits.ts'
 import { cellsFor } from '../library/cellsFor.ts'
 import type { Library } from '../library/library.ts'
 import { sameValue } from '../base/sameValue.ts'
-import { stationsOf, type Block } from '../session/forms.ts'
+import { forms, stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
@@ -52,7 +52,7 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
       const called = owner ? printName(owner, cell.version, index) : `"${cell.move}"`
       return [` [${groupLabel(group, groups)}: ${printCellAs(cell, library, called, all)}]`]
     })
-    return { text: `${printCellAs(all, library, name)}${own.join('')}`, brackets: own.length }
+    return { text: `${printCellAs(all, library, quotedWhereRead(name))}${own.join('')}`, brackets: own.length }
   }
   const exact = line(move ? printName(move, all.version, index) : `"${all.move}"`, exactly())
   // The move's own name, where a reader takes it for the version each grade is ready for.
@@ -69,6 +69,14 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
     return (id) => (auto ? { ...all, version: valueFor(auto, id).version } : all)
   }
 }
+
+/** A name that a line would be read otherwise by, as a form's opening or a row's own words, stands in quotes. */
+const quotedWhereRead = (name: string): string =>
+  !name.startsWith('"') &&
+  (forms.some((form) => notationOf(form).opens.test(name)) || ownWords.test(name) || /[^\p{L}\s'’&/!?.-]/u.test(name))
+    ? `"${name}"`
+    : name
+const ownWords = /^(?:hold|each|note|easier|harder|rest|travel|minutes|groups|target)\b/i
 
 /** Whether a block's line goes without saying: it is plain, and what comes before it takes no moves. */
 const isUnsaid = (block: Block, before: Block | undefined): boolean =>
@@ -88,7 +96,11 @@ export function printBlock(
     ...(isUnsaid(block, before) ? [] : [printFormLine(block, groups)]),
     ...(block.note ? quoted(block.note) : []),
     ...(notationOf(block.form).lines?.print(block) ?? []),
-    ...stationsOf(block).map((station) => printStation(station, block, groups, library)),
+    ...stationsOf(block).flatMap((station) => [
+      printStation(station, block, groups, library),
+      ...(station.note?.split('\n').map((line) => `note: ${line}`.trimEnd()) ?? []),
+      ...(['easier', 'harder'] as const).flatMap((key) => (station[key] ? [`${key}: ${station[key]}`] : [])),
+    ]),
   ]
 }
 

@@ -1,7 +1,9 @@
 import { cleanText } from '../base/text.ts'
 import { isKept, type Role, type Section } from '../session/schema.ts'
 
-type Head = Pick<Section, 'role' | 'title' | 'keep' | 'surprise'>
+type Head = Pick<Section, 'role' | 'title' | 'keep' | 'surprise' | 'minutes'>
+
+const minutesMark = /^(\d{1,3}) ?min(?:ute)?s?$/i
 
 const roleWords: Record<Role, [print: string, words: RegExp, inTitle: RegExp]> = {
   brief: ['brief', /^(?:brief|briefing)$/i, /\b(?:brief|briefing|before we start)\b/i],
@@ -19,20 +21,22 @@ const rolesInOrder = Object.keys(roleWords) as Role[]
 export const roleInTitle = (title: string): Role => rolesInOrder.find((r) => roleWords[r][2].test(title)) ?? 'main'
 
 /** A section's head without what a text cannot say: spaces round its title, marks that go without saying. */
-export function stripHead({ role, title, keep, surprise }: Head): Head {
+export function stripHead({ role, title, keep, surprise, minutes }: Head): Head {
   const kept = isKept({ role, keep })
   return {
     role,
     title: title.trim(),
     ...(kept !== isKept({ role }) && { keep: kept }),
     ...(surprise && { surprise }),
+    ...(minutes !== undefined && { minutes }),
   }
 }
 
 /** @param head stripped */
-export function printHead({ role, title, keep, surprise }: Head): string {
+export function printHead({ role, title, keep, surprise, minutes }: Head): string {
   const marks = [
     ...(roleInTitle(title) === role && !/\)$/.test(title) && title !== '' ? [] : [roleWords[role][0]]),
+    ...(minutes === undefined ? [] : [`${minutes} min`]),
     ...(keep === undefined ? [] : [keep ? 'keep' : 'may be cut']),
     ...(surprise ? ['surprise'] : []),
   ]
@@ -48,7 +52,9 @@ export function readHead(text: string): Head {
   const head: Partial<Head> = {}
   const known = words.every((word) => {
     const role = rolesInOrder.find((r) => roleWords[r][1].test(word))
-    if (role) head.role ??= role
+    const minutes = Number(minutesMark.exec(word)?.[1])
+    if (minutes >= 1 && minutes <= 120) head.minutes = minutes
+    else if (role) head.role ??= role
     else if (/^(?:keep|kept)$/i.test(word)) head.keep = true
     else if (/^may be cut$/i.test(word)) head.keep = false
     else if (/^surprise$/i.test(word)) head.surprise = true

@@ -50,7 +50,13 @@ export function stripStation(
   const { prefix } = notationOf(block.form)
   const word = prefix?.print(station)
   const said = word === undefined || !wordBefore(word) ? undefined : prefix!.read(wordBefore(word), block)
-  return { id: station.id, cells: normalCells(own, groupIds, library), ...said }
+  const words = Object.fromEntries(
+    (['note', 'easier', 'harder'] as const).flatMap((key) => {
+      const text = stripText(station[key])
+      return text ? [[key, text]] : []
+    }),
+  )
+  return { id: station.id, cells: normalCells(own, groupIds, library), ...said, ...words }
 }
 
 /** A word that may stand before a colon: without the marks that mean something in a text. */

@@ -40,16 +40,20 @@ export const outputs: Record<string, (workout: Workout, library: Library) => unk
   },
   markdown,
   text: print,
-  json: (w) => notationCommand(JSON.stringify(w)),
-  command: (w) => timelineCommand(JSON.stringify(w)),
+  json: (w) => notationCommand(JSON.stringify(w), unasked),
+  command: (w) => timelineCommand(JSON.stringify(w), unasked),
   arrange: (w, library) =>
     w.sections
       .flatMap((s) => s.blocks)
       .filter((b) => stationsOf(b).length > 1 && stationsOf(b).length < 7)
       .slice(0, 1)
       .map((b) => arrange(w, b.id, library)),
-  fit: (w) => (w.sections.length > 2 && w.title.startsWith('fit:') ? fitCommand(JSON.stringify(w)) : undefined),
+  fit: (w) =>
+    w.sections.length > 2 && w.title.startsWith('fit:') ? fitCommand(JSON.stringify(w), unasked) : undefined,
 }
+
+/** Documents leave nothing open. */
+const unasked = () => {}
 
 /** The beginning of an output's SHA-256; one that is refused says so, and why. */
 export function digest(make: () => unknown): string {

@@ -1,0 +1,120 @@
+import { limits } from '../base/limits.ts'
+import { carryMoves } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
+import { withOwnMoves } from '../library/ownMoves.ts'
+import { hasStations, stationsOf, type Block } from '../session/forms.ts'
+import { newWorkout } from '../session/newWorkout.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Group } from '../terms/group.ts'
+import type { OwnMove } from '../terms/ownMove.ts'
+import { freeStation } from './free/blocks.ts'
+import { rowsOf } from './free/rows.ts'
+import { bareLine } from './free/marks.ts'
+import { nameAnswers, type Question } from './free/questions.ts'
+import { readFree, type LineRead } from './free/readFree.ts'
+import type { Readings } from './free/understandName.ts'
+import { britishWords } from './free/words.en.ts'
+import { plainName } from './names.ts'
+import { isOurs, parse, type Parsed } from './parse.ts'
+import { textProblem, type TextProblem } from './textProblem.ts'
+
+/** What a text came to: a session, always, with what it leaves open and what there was no room for. */
+export interface ReadText extends Parsed {
+  questions: Question[]
+  /** What each line became, where the text is not written as ours are. */
+  lines?: LineRead[]
+}
+
+export interface ReadTextOptions {
+  /** The groups of a text that names none; left out, K–1, 2–3 and 4–6. */
+  groups?: readonly Group[]
+  /** The groups are a session's own: a text's labels are matched to them. */
+  keepGroups?: boolean
+  /** What words stand for, as their teacher said. */
+  readings?: Readings
+}
+
+/** A line that only we write: facts of the session, brackets for a group. */
+const ourLine = /^\s*(?:minutes \d+(?:;|\s*$)|groups )|\[[^\][]+:[^\][]*\]/m
+/** What is read otherwise where it is written as ours are. */
+const trap =
+  /->|→|^\s*\S.*?\s=\s|\b(?:easier|harder)\b(?!:\s)|^\s*(?:min(?:ute)? \d|odd|even)\b.*:|^\s*\d{1,2}\s?-\s?\p{L}|^\s*rest\b|(?:^|\s):\d\d\b|^\s*\d+ ?[x×] ?\p{L}/imu
+
+/** Whether a text that is read whole as ours would still be misread: its facts stand behind its rows, or it has such a line. */
+function isTrap(text: string, { workout }: Parsed): boolean {
+  const blocks = workout.sections.flatMap((s) => s.blocks)
+  return trap.test(text) || blocks.some((b) => hasStations(b) && stationsOf(b).length === 0)
+}
+
+/**
+ * Reads any text a teacher writes. What is written as ours are is read as it stands; in such a text a line that is not is read
+ * freely, and so is a text that is not. Nothing is refused: what is left open is asked.
+ *
+ * @example readText('Squats x10', library).workout.sections[0].blocks[0].form // 'list'
+ */
+export function readText(text: string, library: Library, options: ReadTextOptions = {}): ReadText {
+  const ours = ourLine.test(text)
+  const strict = ours || isOurs(text, library, options.groups) ? parse(text, library, options.groups) : undefined
+  if (strict && !strict.problems.length && (ours || !isTrap(text, strict)))
+    return { ...strict, workout: carryMoves(strict.workout, library), questions: [] }
+  if (ours) return readMixed(text, library, options)
+  const groups = options.groups ?? parse('', library).workout.groups
+  const free = readFree(text, library, {
+    groups,
+    keepGroups: options.keepGroups ?? false,
+    readings: options.readings ?? new Map(),
+  })
+  const { workout, questions, lines } = free
+  const said = {
+    title: workout.title !== newWorkout('x', [[0]], 20, 1).title && lines.some((l) => l.as === 'title'),
+    details: false,
+    minutes: false,
+    groups: free.saidGroups,
+    space: false,
+    headings: lines.some((l) => l.as === 'heading'),
+  }
+  return { workout, problems: tooMuch(text), said, questions, lines }
+}
+
+/** That a text has more lines than a session ever has: it is read so far and no further. */
+function tooMuch(text: string): TextProblem[] {
+  const lines = text.split('\n')
+  if (lines.length <= limits.lines) return []
+  const at = { line: limits.lines + 1, column: 1, length: Math.max(1, lines[limits.lines]!.length) }
+  return [textProblem('too-many', at, { expected: { atMost: limits.lines, of: 'lines', unread: true } })]
+}
+
+/** A text of ours with lines that are not. */
+function readMixed(text: string, library: Library, { groups, readings = new Map() }: ReadTextOptions): ReadText {
+  const questions: Question[] = []
+  const own = new Map<string, OwnMove>()
+  const reader = { library, readings, british: britishWords.test(text) }
+  const parsed = parse(text, library, groups, (line, at, block, of) => {
+    const bare = bareLine(line)
+    const rows = rowsOf(bare.text, bare.at, reader)
+    if (!rows) return undefined
+    const words = plainName(line).split(' ').length
+    if (rows.length === 1 && !rows[0]!.understood.named && words > 6 && !rows[0]!.dose) return undefined
+    const make = { library, groups: of, own, id: () => 's0' }
+    return rows.flatMap((row) => {
+      const told = readings.get(plainName(row.name))
+      if (told === 'note') return []
+      if (!row.understood.named && told !== 'own')
+        questions.push({
+          kind: 'name',
+          line: at.line,
+          column: at.column + row.at,
+          length: Math.max(1, row.name.length),
+          received: row.name,
+          answers: nameAnswers(row.understood.nearest()),
+        })
+      return freeStation(row, (block as Block).form, make) ?? []
+    })
+  })
+  const moves = [...own.values()].slice(0, limits.ownMoves)
+  return { ...parsed, workout: carried(parsed.workout, moves, library), questions }
+}
+
+/** A session with the moves its text brought along. */
+const carried = (workout: Workout, moves: readonly OwnMove[], library: Library): Workout =>
+  carryMoves(workout, withOwnMoves(library, moves))
