@@ -12,6 +12,7 @@ export const floors = [
   ['signin', 'whose pages they are'],
   ['workers', 'what is worked out beside the page'],
   ['documents', 'a document on screen: its history, its saving, what differs'],
+  ['reading', 'what a text came to, and what it leaves open'],
   ['runs', 'what came back'],
   ['moves', 'the pages of the moves'],
   ['compose', 'a session made'],

@@ -2,8 +2,8 @@ import { readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { libraryFor, newWorkout, readWorkout, stationsOf, timeline, type Workout } from '@esfuerzo/core'
-import { parse, print, readText, type ReadText } from '@esfuerzo/core/notation'
+import { libraryFor, newWorkout, readWorkout, setCell, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import { applyText, parse, print, readText, type ReadText } from '@esfuerzo/core/notation'
 import { namedAs, understandName } from '../src/notation/free/understandName.ts'
 import * as lists from '../src/notation/free/words.en.ts'
 import { nameIndex, plainName } from '../src/notation/names.ts'
@@ -177,6 +177,16 @@ describe('what a line must not become', () => {
     expect(workout.sections[0]).toMatchObject({ role: 'warmUp', minutes: 5 })
     expect(rows(workout).every((s) => s.cells.all.move !== 'plank')).toBe(true)
   })
+  it('facts behind a heading with its rows are of what comes then', () => {
+    const { workout } = read(
+      'Wed – home PE\n\nWarm up (3 mins): jog, march\n30 on 15 off x 2 rounds\n1. Squats\n2. Plank',
+    )
+    expect(workout.title).toBe('Wed – home PE')
+    expect(workout.sections.map((s) => [s.role, s.blocks.map((b) => b.form)])).toEqual([
+      ['warmUp', ['list']],
+      ['main', ['intervals']],
+    ])
+  })
   it('a mistyped name deletes nothing: it is asked about and stays a row', () => {
     const { workout, questions } = read('Squats 10\nPlonkity 20 s\nLunges 8')
     expect(rows(workout)).toHaveLength(3)
@@ -301,6 +311,91 @@ describe('the laws of reading', () => {
         expect(lost.filter((w) => ![...understood].some((known) => lettersApart(w, known, 2) <= 2))).toEqual([])
       }),
       { numRuns: samples(100, 1000) },
+    )
+  })
+})
+
+describe('a text put to a session', () => {
+  const session = parse(
+    '# Fog\nminutes 20; groups K-1, 2-3, 4-6; space mat\n\n## Warm-up\nMarch on the spot 30 s\n\n## Main\n3 laps 30/30\nSquat\nPlank\n',
+    library,
+  ).workout
+
+  it('that is its own changes nothing, over every form', () => {
+    fc.assert(
+      fc.property(workoutArbitrary, (w) => {
+        const { workout, questions } = applyText(print(w, library), w, library)
+        expect(questions).toEqual([])
+        expect(JSON.parse(JSON.stringify(workout))).toEqual(JSON.parse(JSON.stringify(w)))
+      }),
+      { numRuns: samples(60, 400) },
+    )
+  })
+
+  it('keeps the row of a line that is mistyped, and asks', () => {
+    const text = print(session, library).replace('Plank', 'Plonkity')
+    const { workout, questions } = applyText(text, session, library)
+    expect(questions.map((q) => q.received)).toEqual(['Plonkity'])
+    expect(rows(workout)).toHaveLength(3)
+    expect(workout.moves?.map(({ move }) => move.name)).toEqual(['Plonkity'])
+    // Set right again, all is as it was, and nothing is left of the word.
+    const back = applyText(print(session, library), workout, library).workout
+    expect(print(back, library)).toBe(print(session, library))
+    expect(back.moves).toBeUndefined()
+  })
+
+  it('goes on asking what a word is until it is said, and then the row is that move', () => {
+    const text = print(session, library).replace('Plank', 'Plonkity 20 s')
+    const unknown = applyText(text, session, library).workout
+    const again = applyText(printed(unknown), unknown, library)
+    expect(again.questions.map((q) => q.received)).toEqual(['Plonkity'])
+    const own = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'own']]))
+    expect(own.questions).toEqual([])
+    const plank = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'plank']]))
+    expect(plank.questions).toEqual([])
+    expect(rows(plank.workout).at(-1)!.cells.all).toMatchObject({ move: 'plank', dose: { amount: 20 } })
+    expect(plank.workout.moves).toBeUndefined()
+    const note = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'note']]))
+    expect(rows(note.workout)).toHaveLength(2)
+    expect(printed(note.workout)).toContain('Plonkity')
+  })
+
+  it('in strangers’ words takes the session’s own groups', () => {
+    const { workout } = applyText('Y1: 20 s, Y5: 40 s\nSquats\nPlank', session, library)
+    expect(workout.groups).toEqual(session.groups)
+  })
+
+  it('and edits by hand in turn, in any order, lose neither', () => {
+    const step = fc.oneof(
+      fc.record({ kind: fc.constant('hand' as const), row: fc.nat(9), reps: fc.integer({ min: 1, max: 60 }) }),
+      fc.record({
+        kind: fc.constant('text' as const),
+        row: fc.nat(9),
+        line: fc.constantFrom('Lunge 8', 'Zorb 10', 'Curl-up 12'),
+      }),
+    )
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 1, maxLength: 8 }), (steps) => {
+        let now = session
+        const typed: string[] = []
+        const changed = new Map<string, number>()
+        for (const s of steps) {
+          if (s.kind === 'hand') {
+            const station = rows(now)[s.row % rows(now).length]!
+            changed.set(station.id, s.reps)
+            now = setCell(now, station.id, 'all', (cell) => ({ ...cell, dose: { unit: 'reps', amount: s.reps } }))
+          } else {
+            now = applyText(`${print(now, libraryFor(now, library))}${s.line}\n`, now, library).workout
+            typed.push(s.line)
+          }
+        }
+        const text = printed(now)
+        expect(rows(now)).toHaveLength(3 + typed.length)
+        for (const line of typed) expect(text).toContain(line.split(' ')[0])
+        for (const [id, reps] of changed)
+          expect(rows(now).find((r) => r.id === id)?.cells.all.dose).toEqual({ unit: 'reps', amount: reps })
+      }),
+      { numRuns: samples(80, 600) },
     )
   })
 })

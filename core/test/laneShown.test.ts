@@ -24,7 +24,7 @@ function laneOf(text: string, change: (workout: Workout) => Workout = (w) => w) 
 const circuit = '## Main\n2 rounds, rest 40\nsquat 10\nplank 20 s\n'
 /** The first station with something on it that a text cannot say. */
 const withStation =
-  (more: { storyName?: string; focus?: string }) =>
+  (more: { storyName?: string; focus?: string; note?: string; easier?: string; harder?: string }) =>
   (w: Workout): Workout => {
     const changed = structuredClone(w)
     const block = changed.sections[0]!.blocks[0]!
@@ -106,6 +106,16 @@ describe('what a lane shows', () => {
     const { cues } = reader.shown(at(0))
     expect(cues[0]).toEqual({ text: 'heels heavy', own: true })
     expect(cues.length).toBeGreaterThan(1)
+    const said = laneOf(
+      '## Main\nsquat 10\n',
+      withStation({ note: 'slowly', easier: 'hold a chair', harder: 'one more' }),
+    )
+    const all = said.reader.shown(said.at(0)).cues
+    expect(all[0]).toEqual({ text: 'slowly', own: true })
+    expect(all.slice(-2)).toEqual([
+      { text: 'hold a chair', own: true, level: 'easier' },
+      { text: 'one more', own: true, level: 'harder' },
+    ])
     expect([0, 5.9, 6, 13].map((elapsed) => clock(0, elapsed).cue)).toEqual([0, 0, 1, 2])
   })
 

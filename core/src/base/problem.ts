@@ -22,6 +22,7 @@ export type Counted =
 export const rules = [
   'id',
   'ownId',
+  'readings',
   'oneOnly',
   'httpsAddress',
   'noOtherAddress',

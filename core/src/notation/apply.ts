@@ -6,7 +6,16 @@ import { looksPerGroup } from '../terms/perGroup.ts'
 import { readWorkout } from '../session/readWorkout.ts'
 import type { Section, Workout } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
+import { limits } from '../base/limits.ts'
+import { carryMoves, libraryFor } from '../library/carryMoves.ts'
+import { withOwnMoves } from '../library/ownMoves.ts'
+import { isProvisional } from './free/ownMove.ts'
+import type { Question } from './free/questions.ts'
+import type { Readings } from './free/understandName.ts'
+import { plainName } from './names.ts'
+import type { Move } from '../terms/move.ts'
 import { parse, type Parsed } from './parse.ts'
+import { readText } from './readText.ts'
 import { renamedGroups, strip } from './strip.ts'
 import { stripText } from './stripText.ts'
 import { stripHead } from './sectionHead.ts'
@@ -73,6 +82,52 @@ export interface Applied {
 export function apply(text: string, previous: Workout, library: Library): Applied {
   const parsed = parse(text, library, strip(previous, library).groups)
   return { workout: merged(parsed, previous, library), problems: parsed.problems }
+}
+
+/** What any text did to a session, and what it leaves open. */
+export interface AppliedText extends Applied {
+  questions: Question[]
+}
+
+/**
+ * Changes a session to what any text says, as {@link apply} does; its own groups stay, and what the text brings along in moves that
+ * nobody knows yet is the session's.
+ *
+ * @param readings what words stand for, as their teacher said
+ * @throws {ProblemError} where what the text says is no session: too many of something
+ */
+export function applyText(
+  text: string,
+  previous: Workout,
+  library: Library,
+  readings: Readings = new Map(),
+): AppliedText {
+  // What its teacher has said is something else is no move of its own any more.
+  const answered = (name: string) => ![undefined, 'own'].includes(readings.get(plainName(name)))
+  const moves = previous.moves?.filter(({ move }) => !isProvisional(move) || !answered(move.name))
+  const known = libraryFor(
+    { ...(moves && { moves }) },
+    withoutMoves(library, (move) => isProvisional(move) && answered(move.name)),
+  )
+  const read = readText(text, known, { groups: strip(previous, known).groups, keepGroups: true, readings })
+  const brought = (read.workout.moves ?? []).filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
+  const carried = [...(previous.moves ?? []), ...brought].slice(0, limits.ownMoves)
+  const workout = merged(
+    read,
+    { ...previous, ...(carried.length && { moves: carried }) },
+    libraryFor(previous, library),
+  )
+  return {
+    workout: carryMoves(workout, withOwnMoves(library, carried)),
+    problems: read.problems,
+    questions: read.questions,
+  }
+}
+
+/** A library without some of its moves; itself where there are none such. */
+function withoutMoves(library: Library, gone: (move: Move) => boolean): Library {
+  const moves = [...library.moves].filter(([, move]) => !gone(move))
+  return moves.length === library.moves.size ? library : { ...library, moves: new Map(moves) }
 }
 
 function merged(parsed: Parsed, previous: Workout, library: Library): Workout {

@@ -283,7 +283,10 @@ class Reader {
     if (problems.length && this.#freely && !word) {
       const read = this.#freely(text, { line: n, column: at + 1 }, block, this.#groups)
       if (read) read.forEach((free) => this.#add(free))
-      else this.#note(text)
+      else {
+        this.#need()
+        this.#note(text)
+      }
       return
     }
     this.#problems.push(...problems)

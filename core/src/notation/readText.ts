@@ -12,7 +12,8 @@ import { rowsOf } from './free/rows.ts'
 import { bareLine } from './free/marks.ts'
 import { nameAnswers, type Question } from './free/questions.ts'
 import { readFree, type LineRead } from './free/readFree.ts'
-import type { Readings } from './free/understandName.ts'
+import { isProvisional } from './free/ownMove.ts'
+import { nearestMoves, type Readings } from './free/understandName.ts'
 import { britishWords } from './free/words.en.ts'
 import { plainName } from './names.ts'
 import { isOurs, parse, type Parsed } from './parse.ts'
@@ -53,6 +54,27 @@ function isTrap(text: string, { workout }: Parsed): boolean {
  * @example readText('Squats x10', library).workout.sections[0].blocks[0].form // 'list'
  */
 export function readText(text: string, library: Library, options: ReadTextOptions = {}): ReadText {
+  const read = readAny(text, library, options)
+  const more = stillOpen(text, read, library, options.readings ?? new Map())
+  return more.length ? { ...read, questions: [...read.questions, ...more] } : read
+}
+
+/** Moves that are only known by their names are asked about until their teacher says that they are her own. */
+function stillOpen(text: string, { workout, questions }: ReadText, library: Library, readings: Readings): Question[] {
+  const asked = new Set(questions.map((q) => plainName(q.received)))
+  const lines = text.split('\n')
+  return (workout.moves ?? []).flatMap(({ move }): Question[] => {
+    const word = plainName(move.name)
+    if (!isProvisional(move) || asked.has(word) || readings.get(word) === 'own') return []
+    const line = lines.findIndex((l) => l.toLowerCase().includes(move.name.toLowerCase()))
+    if (line < 0) return []
+    const column = lines[line]!.toLowerCase().indexOf(move.name.toLowerCase()) + 1
+    const answers = nameAnswers(nearestMoves(move.name, library))
+    return [{ kind: 'name', line: line + 1, column, length: move.name.length, received: move.name, answers }]
+  })
+}
+
+function readAny(text: string, library: Library, options: ReadTextOptions): ReadText {
   const ours = ourLine.test(text)
   const strict = ours || isOurs(text, library, options.groups) ? parse(text, library, options.groups) : undefined
   if (strict && !strict.problems.length && (ours || !isTrap(text, strict)))
@@ -95,6 +117,7 @@ function readMixed(text: string, library: Library, { groups, readings = new Map(
     if (!rows) return undefined
     const words = plainName(line).split(' ').length
     if (rows.length === 1 && !rows[0]!.understood.named && words > 6 && !rows[0]!.dose) return undefined
+    if (rows.every((row) => !row.understood.named && readings.get(plainName(row.name)) === 'note')) return undefined
     const make = { library, groups: of, own, id: () => 's0' }
     return rows.flatMap((row) => {
       const told = readings.get(plainName(row.name))

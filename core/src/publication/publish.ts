@@ -78,10 +78,13 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
       blocks: blocks.map((block) => ({
         id: block.id,
         ...(block.title && { title: block.title }),
-        stations: stationsOf(block).map(({ id, focus, record }) => ({
+        stations: stationsOf(block).map(({ id, focus, record, note, easier, harder }) => ({
           id,
           ...(focus && { focus }),
           ...(record && { record }),
+          ...(note && { note }),
+          ...(easier && { easier }),
+          ...(harder && { harder }),
         })),
       })),
     })),

@@ -87,7 +87,15 @@ export const publicationSchema = z.object({
           id: z.string(),
           title: z.optional(z.string()),
           stations: z.array(
-            z.object({ id: z.string(), focus: z.optional(z.string()), record: z.optional(z.enum(units)) }),
+            z.object({
+              id: z.string(),
+              focus: z.optional(z.string()),
+              record: z.optional(z.enum(units)),
+              /** The teacher's own words for it, and for what is easier and harder. */
+              note: z.optional(z.string()),
+              easier: z.optional(z.string()),
+              harder: z.optional(z.string()),
+            }),
           ),
         }),
       ),

@@ -37,8 +37,8 @@ export interface LaneShown {
   following: { called: Called; doing: DoneAs | undefined; rest: number } | undefined
   /** Moves the child may choose from at this station, the one that is on among them. */
   choices: { move: string; version: string | undefined; on: boolean }[]
-  /** Cues, one after the other, the teacher's own first; `own` words are said as they stand. */
-  cues: { text: string; own: boolean }[]
+  /** Cues, one after the other, the teacher's own first; `own` words are said as they stand, some of how to do it easier or harder. */
+  cues: { text: string; own: boolean; level?: 'easier' | 'harder' }[]
   isWork: boolean
 }
 
@@ -227,15 +227,21 @@ function cuesOf(
   done: DoneAs | undefined,
   station: string | undefined,
 ): LaneShown['cues'] {
-  const own = saysMove.has(s.say.code) ? undefined : (s.say.params.text as string | undefined)
-  if (own && !playedOf(track.lane.plays[s.block]).saysItself && !beginsDraw.test(s.say.code))
-    return [{ text: own, own: true }]
+  const said = saysMove.has(s.say.code) ? undefined : (s.say.params.text as string | undefined)
+  if (said && !playedOf(track.lane.plays[s.block]).saysItself && !beginsDraw.test(s.say.code))
+    return [{ text: said, own: true }]
   if (s.kind === 'talk') return publication.target ? [{ text: publication.target, own: true }] : []
   if (!done) return []
-  const focus = [...blocks.values()].flatMap((b) => b.stations).find((x) => x.id === station)?.focus
+  const { focus, note, easier, harder } =
+    [...blocks.values()].flatMap((b) => b.stations).find((x) => x.id === station) ?? {}
+  const own = (text: string | undefined, level?: 'easier' | 'harder') =>
+    text ? [{ text, own: true, ...(level && { level }) }] : []
   return [
-    ...(focus ? [{ text: focus, own: true }] : []),
+    ...own(focus),
+    ...own(note),
     ...[done.version.how, ...done.move.cues].filter(Boolean).map((text) => ({ text, own: false })),
+    ...own(easier, 'easier'),
+    ...own(harder, 'harder'),
   ]
 }
 

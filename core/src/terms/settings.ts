@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rule } from '../base/problem.ts'
 import { zoneSchema } from './zone.ts'
 import type { DocumentKind } from '../documents/document.ts'
 import { defaultGradeNames } from './group.ts'
@@ -18,10 +19,14 @@ export type Policy = z.infer<typeof policySchema>
 
 export const settingsFormat = 'esfuerzo.settings'
 
+/** A teacher's own words: so many, each so long (ours). */
+export const mostReadings = 500
+const longestReading = 80
+
 /** A teacher's school: what it calls its grades, its days and weeks, and its policies. */
 export const settingsSchema = z.strictObject({
   format: z.literal(settingsFormat),
-  version: z.literal(1),
+  version: z.literal(2),
   school: lineSchema,
   /** What each grade is called, from kindergarten or reception (0) to the top (6). */
   gradeNames: z.array(lineSchema.min(1).max(24)).length(7),
@@ -33,21 +38,30 @@ export const settingsSchema = z.strictObject({
   policy: policySchema,
   /** A line of the school's own on every family page. */
   familyNote: paragraphSchema,
+  /** What words in her texts stand for, by the word in small letters: a move (`push-up`, `push-up:knee-push-up`), `own`, `note`. */
+  readings: z
+    .record(lineSchema.min(1).max(longestReading), lineSchema.min(1).max(100))
+    .refine((readings) => Object.keys(readings).length <= mostReadings, {
+      error: rule('readings'),
+      params: { code: 'too-many' },
+    }),
 })
 export interface Settings extends z.infer<typeof settingsSchema> {}
 
 /** A teacher's school as a document. */
 export const settingsDocument: DocumentKind<Settings> = {
   format: settingsFormat,
-  version: 1,
+  version: 2,
   schema: settingsSchema,
-  migrations: {},
+  migrations: { 1: (settings) => ({ ...settings, readings: {} }) },
+  // Version 1 has no words of her own.
+  asBefore: ({ readings, ...rest }) => (Object.keys(readings).length ? undefined : { ...rest, version: 1 }),
 }
 
 /** Settings before anybody has changed them. @param zone of the school */
 export const newSettings = (zone: string): Settings => ({
   format: settingsFormat,
-  version: 1,
+  version: 2,
   school: '',
   gradeNames: [...defaultGradeNames],
   zone,
@@ -55,4 +69,5 @@ export const newSettings = (zone: string): Settings => ({
   weekStart: 1,
   policy: { hold: 'byGrade', warmUp: 'moving' },
   familyNote: '',
+  readings: {},
 })

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useAccount } from '../signin/account.ts'
+import BeginFromText from './BeginFromText.vue'
 import ImportSession from './ImportSession.vue'
 import NewSessionDialog from './NewSessionDialog.vue'
 import { removing } from './removing.ts'
@@ -19,6 +21,18 @@ const workouts = shallowRef<WorkoutSummary[]>()
 const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
 const problem = ref('')
 const adding = ref(false)
+const reading = ref(false)
+const pasted = ref('')
+function onText(text = '') {
+  pasted.value = text
+  reading.value = true
+}
+// A plan that is pasted onto the page is looked at; a session's file is taken in by its own.
+useEventListener(document, 'paste', (event: ClipboardEvent) => {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (event.target instanceof Element && event.target.closest('input, textarea')) return
+  if (!text.trimStart().startsWith('{') && text.trim().includes('\n')) onText(text)
+})
 const removed = shallowRef<WorkoutSummary>()
 
 const drafts = computed(() => workouts.value?.filter((w) => !w.sentAt) ?? [])
@@ -77,6 +91,7 @@ async function onRestore() {
       <div class="begin">
         <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
         <ImportSession />
+        <v-btn @click="onText()">{{ t('reading.open') }}</v-btn>
         <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
       </div>
     </header>
@@ -117,6 +132,7 @@ async function onRestore() {
       </section>
     </div>
     <NewSessionDialog v-model="adding" />
+    <BeginFromText v-model="reading" :pasted="pasted" />
     <v-snackbar :model-value="removed !== undefined" @update:model-value="removed = undefined">
       {{ t('desk.removed', { title: removed?.title }) }}
       <template #actions

@@ -89,7 +89,9 @@ export function useLaneShown(
     cue: computed(() => {
       const { cues } = shown.value
       const cue = cues[clock.value.cue % cues.length]
-      return cue ? (cue.own ? cue.text : words.phrase(cue.text)) : ''
+      if (!cue) return ''
+      if (cue.level) return t(`player.${cue.level}Words`, { words: cue.text })
+      return cue.own ? cue.text : words.phrase(cue.text)
     }),
     digits: computed(() => digitsText(clock.value.digits)),
     lastThree: computed(() => clock.value.lastThree),

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { mdiTrashCanOutline } from '@mdi/js'
 import { computed, onMounted, ref, toRaw, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave } from 'vue-router'
 import type { VForm } from 'vuetify/components'
 import { cleanText, holdPolicies, settingsSchema, warmUpStyles, type Settings } from '@esfuerzo/core'
+import { libraryData } from '@esfuerzo/library'
 import { problemText } from '../words/i18n.ts'
 import { ruleOf, useForm } from '../words/useForm.ts'
 import { floors, useFloor } from '../shared/look/useFloor.ts'
@@ -50,6 +52,25 @@ watch(
   { immediate: true },
 )
 watch(changed, (on) => on && (saved.value = false))
+
+const libraryMoves = new Map(libraryData.moves.map((move) => [move.id, move]))
+
+/** What her own words stand for, by the alphabet. */
+const words = computed(() =>
+  Object.entries(draft.value?.readings ?? {})
+    .sort(([a], [b]) => a.localeCompare(b))
+    .map(([word, reading]) => ({ word, meaning: meaningOf(reading) })),
+)
+function meaningOf(reading: string): string {
+  if (reading === 'own' || reading === 'note') return t(`ask.${reading}`)
+  const [id, version] = reading.split(':')
+  const move = libraryMoves.get(id!)
+  return move?.versions.find((v) => v.id === version)?.name ?? move?.name ?? reading
+}
+function forget(word: string) {
+  const { [word]: _, ...readings } = draft.value?.readings ?? {}
+  set({ readings })
+}
 
 const zones = Intl.supportedValuesOf('timeZone')
 const days = computed(() =>
@@ -155,6 +176,22 @@ onBeforeRouteLeave(() => form.save())
             />
           </div>
         </section>
+        <section class="card" aria-labelledby="words">
+          <h2 id="words">{{ t('reading.words') }}</h2>
+          <p class="quiet">{{ t('reading.wordsLead') }}</p>
+          <p v-if="!words.length" class="quiet">{{ t('reading.noWords') }}</p>
+          <ul v-else class="words">
+            <li v-for="{ word, meaning } in words" :key="word">
+              <span>{{ t('reading.wordIs', { word, meaning }) }}</span>
+              <v-btn
+                class="plain"
+                :icon="mdiTrashCanOutline"
+                :aria-label="t('reading.forget', { word })"
+                @click="forget(word)"
+              />
+            </li>
+          </ul>
+        </section>
         <section class="card" aria-labelledby="look">
           <h2 id="look">{{ t('settings.lookTitle') }}</h2>
           <ChoiceField v-model="floor" :options="floors" named="settings.floor" :label="t('settings.floorLabel')" />
@@ -170,6 +207,20 @@ onBeforeRouteLeave(() => form.save())
 </template>
 
 <style scoped>
+.words {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 320px;
+  overflow: auto;
+}
+.words li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  overflow-wrap: anywhere;
+}
 .settings {
   padding: 20px 24px 40px;
   max-width: 1000px;

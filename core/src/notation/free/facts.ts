@@ -128,8 +128,20 @@ function takePair(facts: Facts, token: TokenOf<'pair'>, tokens: readonly Token[]
   if (!rounds) facts.intervals = times.n
 }
 
-function takeNumber(facts: Facts, token: TokenOf<'number'>, tokens: readonly Token[], i: number, text: string): void {
+function takeNumber(
+  facts: Facts,
+  token: TokenOf<'number'>,
+  tokens: readonly Token[],
+  i: number,
+  text: string,
+  inHeading: boolean,
+): void {
   const { before, after } = wordsBeside(tokens, i)
+  // "30 on, 15 off" are seconds.
+  if (['on', 'off'].includes(after[0] ?? '') && token.n >= 5) {
+    takeTime(facts, { ...token, kind: 'time', seconds: token.n }, tokens, i, inHeading)
+    return
+  }
   if (holds(before.slice(-2), ['choose', 'pick'])) facts.pick = token.n
   else if (
     holds(
@@ -163,7 +175,7 @@ function takeAmount(
   else if (token.kind === 'rungs') facts.rungs = token.rungs
   else if (token.kind === 'times') {
     if (facts.intervals !== token.n || facts.rounds !== undefined) facts.rounds ??= token.n
-  } else if (token.kind === 'number') takeNumber(facts, token, tokens, i, text)
+  } else if (token.kind === 'number') takeNumber(facts, token, tokens, i, text, inHeading)
   else facts.each ??= amountOf(token)!
 }
 

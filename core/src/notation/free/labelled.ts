@@ -10,7 +10,9 @@ const labelWords =
 export function readLabelled(text: string, line: number, reader: RowReader, listed: boolean): Item | undefined {
   const match = /^([\p{L}\p{N} ]{1,14}?)\s*(=|:(?!\d)|\s[-–—]\s)\s*(?=\S)/u.exec(text)
   if (!match || !labelWords.test(match[1]!.trim())) return undefined
-  if (match[2]!.trim() === '-' && /^\d/.test(match[1]!)) return undefined
+  const dash = /^[-–—]$/.test(match[2]!.trim())
+  // "Wed – home PE" is a title, "Hearts – push-ups" a label.
+  if (dash && /^\d|day$|^(?:mon|tues?|wed|thurs?|fri|sat|sun)$/i.test(match[1]!.trim())) return undefined
   const rest = text.slice(match[0].length)
   const label = match[1]!.trim()
   if (/^rest\b/i.test(rest) && !/\p{L}/u.test(rest.slice(4))) {

@@ -170,7 +170,9 @@ const opens = ({ pattern, rungs }: Facts): boolean =>
 const onlyRest = (facts: Facts): boolean =>
   Object.keys(facts).every((key) => key === 'rest' || key === 'restRounds' || key === 'rounds')
 
-const newRun = (): Run & { closing: boolean } => ({ facts: {}, legend: [], rows: [], notes: [], closing: false })
+/** A run while it is read: whether facts behind its rows have closed it, and whether its rows stand in their heading's line. */
+type OpenRun = Run & { closing: boolean; inline: boolean }
+const newRun = (): OpenRun => ({ facts: {}, legend: [], rows: [], notes: [], closing: false, inline: false })
 
 class Assembler {
   #reader: RowReader
@@ -295,7 +297,9 @@ class Assembler {
     }
     this.#sections.push(this.#section)
     this.#run.facts = { ...facts, ...(facts.pattern && total !== undefined && { total }) }
-    if (item.rows.length) this.#rows({ line: item.line, kind: 'rows', rows: item.rows, listed: false })
+    if (!item.rows.length) return
+    this.#rows({ line: item.line, kind: 'rows', rows: item.rows, listed: false })
+    this.#run.inline = true
   }
 
   /** The section rows go into: a text without any is one main part. */
@@ -312,6 +316,12 @@ class Assembler {
     const run = this.#run
     if (!run.rows.length) {
       run.facts = { ...run.facts, ...facts }
+      return
+    }
+    // A heading that had its rows behind it is done: what comes then is the main part.
+    if (run.inline && before) {
+      this.#closeSection()
+      this.#run.facts = { ...facts }
       return
     }
     // Behind rows they close over them, unless they say anew what was said before them.
@@ -341,6 +351,7 @@ class Assembler {
     if (own) this.#run.facts = { ...this.#run.facts, ...item.facts }
     if (item.title && own) this.#run.title ??= item.title
     const rows = item.rows.filter((row) => this.#isRow(row, item.line))
+    if (rows.length) this.#need()
     for (const row of rows) this.#rowLines.set(row, item.line)
     this.#run.rows.push(...rows)
     if (own) this.#run.closing = true

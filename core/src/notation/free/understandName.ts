@@ -1,6 +1,7 @@
 import { lettersApart } from '../../base/nearest.ts'
 import type { Library } from '../../library/library.ts'
 import { nameIndex, plainName, type Named } from '../names.ts'
+import { isProvisional } from './ownMove.ts'
 import {
   changingWords,
   fillerWords,
@@ -110,6 +111,9 @@ interface Word {
 }
 const wordPattern = /[\p{L}\p{N}]+(?:['’][\p{L}]+)*/gu
 
+const wordsOf = (text: string): Word[] =>
+  [...text.matchAll(wordPattern)].map((m) => ({ plain: plainName(m[0]), at: m.index, end: m.index + m[0].length }))
+
 /** Words of a text with what stands round a name taken off both ends: fillers, and where it is done. */
 function trimmed(words: readonly Word[]): Word[] {
   let list = [...words]
@@ -161,11 +165,7 @@ const cached = new WeakMap<object, WeakMap<Readings, [Map<string, Understood>, M
 function understand(text: string, library: Library, readings: Readings, british = false): Understood {
   const vocabulary = vocabularyOf(library)
   const { names } = nameIndex(library)
-  const all = [...text.matchAll(wordPattern)].map((m): Word => ({
-    plain: plainName(m[0]),
-    at: m.index,
-    end: m.index + m[0].length,
-  }))
+  const all = wordsOf(text)
   if (!all.length) return { note: '', nearest: none }
   const said = namedAs(readings.get(all.map((w) => w.plain).join(' ')), library)
   if (said) return { named: said, note: '', nearest: none }
@@ -252,6 +252,10 @@ function nearestWord(plain: string, { words }: Vocabulary): string | undefined {
   }
   return new Set(near.map((w) => shared(w).join(' '))).size === 1 ? near[0] : undefined
 }
+
+/** Moves of the library that some words may mean, where nobody has said what they are. */
+export const nearestMoves = (text: string, library: Library): Named[] =>
+  nearestTo(wordsOf(text), vocabularyOf(library)).filter(({ move }) => !isProvisional(move))
 
 /** The three moves most like some words: shared words weighted by how rare they are. */
 function nearestTo(core: readonly Word[], vocabulary: Vocabulary): Named[] {

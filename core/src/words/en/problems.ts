@@ -36,6 +36,7 @@ const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${
 const rules: Record<Rule, string> = {
   id: 'an id such as "s1"',
   ownId: 'an id that begins with own-',
+  readings: 'at most 500 words of your own',
   oneOnly: 'there once only',
   httpsAddress: 'an https address',
   noOtherAddress: 'no web address but the link itself',

@@ -69,7 +69,7 @@ async function onUndo() {
           :icon="mdiPlus"
           :aria-label="t('kept.put', { name: piece.name })"
           :title="t('kept.putShort')"
-          @click="edits.insert(piece.part)"
+          @click="edits.insert([piece.part])"
         />
         <v-btn
           class="plain"

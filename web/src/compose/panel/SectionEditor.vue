@@ -15,6 +15,7 @@ import {
 import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import NumberField from '../../shared/NumberField.vue'
 import TextField from '../../shared/TextField.vue'
 import ChoiceField from '../../shared/ChoiceField.vue'
 
@@ -59,6 +60,13 @@ function onAddSection(role: Role) {
       named="role"
       :label="t('section.role')"
       @update:model-value="change({ role: $event }, 'role')"
+    />
+    <NumberField
+      :model-value="section.minutes ?? 0"
+      :max="120"
+      :label="t('section.minutes')"
+      suffix="min"
+      @update:model-value="change({ minutes: $event || undefined }, 'minutes')"
     />
     <v-switch
       :model-value="isKept(section)"

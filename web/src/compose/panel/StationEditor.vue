@@ -168,6 +168,15 @@ const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value:
         :label="t('station.story')"
         @update:model-value="(name) => changeStation({ storyName: name || undefined }, 'story')"
       />
+      <TextField
+        v-for="key in ['easier', 'harder', 'note'] as const"
+        :key="key"
+        :model-value="row.station[key] ?? ''"
+        :label="t(`station.${key}`)"
+        :tall="key === 'note'"
+        :rows="2"
+        @update:model-value="(words) => changeStation({ [key]: words || undefined }, key)"
+      />
       <v-switch
         :model-value="row.station.record === 'reps'"
         :label="t('station.record')"

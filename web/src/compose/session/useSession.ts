@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { newWorkout, type Workout } from '@esfuerzo/core'
+import { watch } from 'vue'
 import { keepDraft, takeDraft } from '../../documents/drafts.ts'
 import { useRevisioned } from '../../documents/useRevisioned.ts'
 import { library, takeOwnMoves } from '../../repertoire/library.ts'
@@ -30,6 +31,12 @@ export const useSession = defineStore('session', () => {
     onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
     onFound: (text) => messages.say({ text }),
   })
+  // A text may bring along moves that nobody knew: they are at hand as soon as the session has them.
+  watch(
+    () => workout.value.moves,
+    (moves) => takeOwnMoves('session', moves ?? []),
+    { flush: 'sync' },
+  )
   return {
     ...rest,
     workout,

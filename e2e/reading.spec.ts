@@ -1,0 +1,64 @@
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, openDesk, test } from './support/journey.ts'
+
+test.beforeEach(({ page }) => openDesk(page))
+
+const plan = `Wed – home PE for Y3 + Y4
+
+Warm up (3 mins): jog on the spot, star jumps
+30 secs on / 15 secs off x 2 rounds
+1. Squats - easier: sit to a chair
+2. Press ups against the sofa
+3. Zorbles
+4. Wiggle plonks
+Cool down: hamstring stretch 20s each leg
+Have fun everybody!`
+
+/** Pastes a text onto the page, wherever nothing is being typed. */
+async function paste(page: Page, text: string) {
+  await page.evaluate((text) => navigator.clipboard.writeText(text), text)
+  await page.locator('h1').click()
+  await page.keyboard.press('Control+v')
+}
+const dialog = (page: Page) => page.getByRole('dialog', { name: 'Begin from a text' })
+
+test('a plan is pasted on the Desk, its open words are answered, and it is a session; the words are known in the next', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await paste(page, plan)
+  const read = dialog(page)
+  await expect(read.getByText('against the sofa', { exact: true })).toBeVisible()
+  await expect(read.getByText('“Zorbles” – what is this?')).toBeVisible()
+  await expectAccessible(page)
+  await read.getByRole('button', { name: /^A move of my own/ }).click()
+  await expect(read.getByText('“Wiggle plonks” – what is this?')).toBeVisible()
+  await read.getByRole('button', { name: /^Only words/ }).click()
+  await expect(read.getByText('what is this?', { exact: false })).toHaveCount(0)
+  await read.getByRole('button', { name: 'Make the session' }).click()
+
+  await expect(page.locator('.row.station .title')).toHaveText([
+    'Jog on the spot',
+    'Jumping jack',
+    'Squat',
+    'Push-up',
+    'Zorbles',
+    'Heel-out stretch',
+  ])
+  await expect(page.getByText('30 / 15')).toBeVisible()
+
+  // Her own word, and the one that is none, are known from now on.
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await paste(page, 'Fri\nZorbles 20 secs\nWiggle plonks\nSquats x10')
+  await expect(read.getByText('Zorbles', { exact: false }).first()).toBeVisible()
+  await expect(read.getByText('what is this?', { exact: false })).toHaveCount(0)
+  await read.getByRole('button', { name: 'Cancel' }).click()
+
+  // They stand in the settings, where they can be forgotten.
+  await page.getByRole('link', { name: 'Settings' }).click()
+  await expect(page.getByText('zorble is A move of my own')).toBeVisible()
+  await page.getByRole('button', { name: 'Forget “zorble”' }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('zorble is A move of my own')).toHaveCount(0)
+})
