@@ -57,8 +57,8 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
 
   // They stand in the settings, where they can be forgotten.
   await page.getByRole('link', { name: 'Settings' }).click()
-  await expect(page.getByText('zorble is A move of my own')).toBeVisible()
+  await expect(page.getByText('“zorble”: A move of my own')).toBeVisible()
   await page.getByRole('button', { name: 'Forget “zorble”' }).click()
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByText('zorble is A move of my own')).toHaveCount(0)
+  await expect(page.getByText('“zorble”: A move of my own')).toHaveCount(0)
 })

@@ -31,9 +31,27 @@ try {
   await page.getByRole('button', { name: 'Sign in' }).click()
   await page.getByRole('heading', { name: 'Sent home' }).waitFor()
   await shot('desk')
-  await page.getByRole('link', { name: 'Account' }).click()
-  await page.getByRole('heading', { name: 'Your account' }).waitFor()
-  await shot('account')
+  await page.getByRole('button', { name: 'Begin from a text' }).click()
+  await page
+    .getByLabel('Your plan, as it is')
+    .fill(
+      [
+        'Wed – home PE for Y3 + Y4',
+        '',
+        'Warm up (3 mins): jog on the spot, star jumps',
+        '30 secs on / 15 secs off x 2 rounds',
+        '1. Squats - easier: sit to a chair',
+        '2. Press ups against the sofa',
+        '3. Wave dodgers',
+        '4. Mountain climbers',
+        'Cool down: hamstring stretch 20s each leg',
+        'Have fun everybody!',
+      ].join('\n'),
+    )
+  await page.getByText('“Wave dodgers” – what is this?').waitFor()
+  await shot('reading')
+  await page.getByRole('button', { name: /^A move of my own/ }).click()
+  await page.getByRole('button', { name: 'Cancel' }).click()
   await page.getByRole('link', { name: 'Settings' }).click()
   await page.getByLabel('Name of the school').waitFor()
   await shot('settings')

@@ -49,7 +49,7 @@ const answers = computed(() =>
         @click="emit('answer', first, answer)"
       >
         <MoveFigure v-if="figure" :figure="figure" :size="36" />
-        <span>{{ label }}</span>
+        <span>{{ label }}&nbsp;</span>
         <small v-if="differ" class="quiet num">{{ seconds }}</small>
       </button>
     </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { libraryFor, minutesText, sessionView, stationsOf, type Workout } from '@esfuerzo/core'
+import { libraryFor, minutesText, sessionView, stationsOf, traitsOf, type Workout } from '@esfuerzo/core'
 import { isProvisional, printBlockFor, printCell } from '@esfuerzo/core/notation'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import LaneKey from '../shared/lanes/LaneKey.vue'
@@ -20,7 +20,10 @@ const sections = computed(() =>
     ...section,
     blocks: section.blocks.map((block) => ({
       id: block.id,
-      says: `${t(`forms.${block.form}.name`)}: ${printBlockFor(block, props.workout.groups[0]!.id)}`,
+      says: [
+        t(`forms.${block.form}.name`),
+        ...(traitsOf(block).goesWithoutSaying?.(block) ? [] : [printBlockFor(block, props.workout.groups[0]!.id)]),
+      ].join(': '),
       rows: stationsOf(block).map((station) => {
         const { all } = station.cells
         const move = whole.value.moves.get(all.move)

@@ -105,38 +105,56 @@ onBeforeRouteLeave(() => form.save())
     </p>
     <p v-else-if="!draft" class="quiet">{{ t('loading') }}</p>
     <v-form v-else ref="shown" @submit.prevent="form.save()">
-      <section class="card" aria-labelledby="school">
-        <h2 id="school">{{ t('settings.schoolTitle') }}</h2>
-        <v-text-field
-          :model-value="draft.school"
-          :label="t('settings.field.school')"
-          :rules="[ruleOf(school)]"
-          :error-messages="refusedAt('school')"
-          maxlength="120"
-          @update:model-value="set({ school: $event })"
-        />
-        <fieldset>
-          <legend>{{ t('settings.gradesLead') }}</legend>
+      <div class="stack">
+        <section class="card" aria-labelledby="school">
+          <h2 id="school">{{ t('settings.schoolTitle') }}</h2>
           <v-text-field
-            v-for="(_, grade) in draft.gradeNames"
-            :key="grade"
-            :model-value="draft.gradeNames[grade]"
-            :label="t(`grade.${grade}`)"
-            :rules="[(name) => ruleOf(gradeNames.element)(cleanText(name, 'line').trim())]"
-            :error-messages="refusedAt('gradeNames', grade)"
-            maxlength="24"
-            @update:model-value="setGradeName(grade, $event)"
+            :model-value="draft.school"
+            :label="t('settings.field.school')"
+            :rules="[ruleOf(school)]"
+            :error-messages="refusedAt('school')"
+            maxlength="120"
+            @update:model-value="set({ school: $event })"
           />
-        </fieldset>
-        <v-textarea
-          :model-value="draft.familyNote"
-          :label="t('settings.field.familyNote')"
-          :rules="[ruleOf(familyNote)]"
-          :error-messages="refusedAt('familyNote')"
-          maxlength="1000"
-          @update:model-value="set({ familyNote: $event })"
-        />
-      </section>
+          <fieldset>
+            <legend>{{ t('settings.gradesLead') }}</legend>
+            <v-text-field
+              v-for="(_, grade) in draft.gradeNames"
+              :key="grade"
+              :model-value="draft.gradeNames[grade]"
+              :label="t(`grade.${grade}`)"
+              :rules="[(name) => ruleOf(gradeNames.element)(cleanText(name, 'line').trim())]"
+              :error-messages="refusedAt('gradeNames', grade)"
+              maxlength="24"
+              @update:model-value="setGradeName(grade, $event)"
+            />
+          </fieldset>
+          <v-textarea
+            :model-value="draft.familyNote"
+            :label="t('settings.field.familyNote')"
+            :rules="[ruleOf(familyNote)]"
+            :error-messages="refusedAt('familyNote')"
+            maxlength="1000"
+            @update:model-value="set({ familyNote: $event })"
+          />
+        </section>
+        <section class="card" aria-labelledby="words">
+          <h2 id="words">{{ t('reading.words') }}</h2>
+          <p class="quiet">{{ t('reading.wordsLead') }}</p>
+          <p v-if="!words.length" class="quiet">{{ t('reading.noWords') }}</p>
+          <ul v-else class="words">
+            <li v-for="{ word, meaning } in words" :key="word">
+              <span>{{ t('reading.wordIs', { word, meaning }) }}</span>
+              <v-btn
+                class="plain"
+                :icon="mdiTrashCanOutline"
+                :aria-label="t('reading.forget', { word })"
+                @click="forget(word)"
+              />
+            </li>
+          </ul>
+        </section>
+      </div>
       <div class="stack">
         <section class="card" aria-labelledby="policies">
           <h2 id="policies">{{ t('settings.policyTitle') }}</h2>
@@ -175,22 +193,6 @@ onBeforeRouteLeave(() => form.save())
               @update:model-value="set({ weekStart: $event })"
             />
           </div>
-        </section>
-        <section class="card" aria-labelledby="words">
-          <h2 id="words">{{ t('reading.words') }}</h2>
-          <p class="quiet">{{ t('reading.wordsLead') }}</p>
-          <p v-if="!words.length" class="quiet">{{ t('reading.noWords') }}</p>
-          <ul v-else class="words">
-            <li v-for="{ word, meaning } in words" :key="word">
-              <span>{{ t('reading.wordIs', { word, meaning }) }}</span>
-              <v-btn
-                class="plain"
-                :icon="mdiTrashCanOutline"
-                :aria-label="t('reading.forget', { word })"
-                @click="forget(word)"
-              />
-            </li>
-          </ul>
         </section>
         <section class="card" aria-labelledby="look">
           <h2 id="look">{{ t('settings.lookTitle') }}</h2>

@@ -1,5 +1,9 @@
 import { diff3Merge } from 'node-diff3'
 
+/** Lines both changed: where they are as many as before each by itself, else those that were typed. */
+const settled = ({ a, o, b }: { a: string[]; o: string[]; b: string[] }): string[] =>
+  a.length === o.length && b.length === o.length ? a.map((line, i) => (line === o[i] ? b[i]! : line)) : a
+
 /**
  * A text typed beside a session that changed meanwhile: what was typed and what was changed there both stand. Where both changed
  * the same lines, what was typed does.
@@ -14,6 +18,6 @@ export function mergeText(mine: string, base: string, theirs: string): string {
   if (mine === base) return theirs
   const lines = (text: string) => text.split('\n')
   return diff3Merge(lines(mine), lines(base), lines(theirs))
-    .flatMap((part) => part.ok ?? part.conflict?.a ?? [])
+    .flatMap(({ ok, conflict }) => ok ?? (conflict ? settled(conflict) : []))
     .join('\n')
 }
