@@ -23,6 +23,14 @@ const watchPresses = () => {
     { capture: true },
   )
 }
+/** A fixed piece of arithmetic: how fast the machine is just now. @returns milliseconds */
+function yardstick() {
+  const start = performance.now()
+  let sum = 0
+  for (let i = 0; i < 20_000_000; i++) sum = (sum * 31 + i) % 1_000_003
+  return sum < 0 ? 0 : performance.now() - start
+}
+const before = yardstick()
 const { page, context, url, close } = await openTeacherPage()
 try {
   const id = await page.evaluate(async (document) => {
@@ -43,6 +51,20 @@ try {
     addEventListener('keydown', () => (document.getElementById('p').textContent = String(Math.random()))),
   )
   for (const p of [page, empty]) await p.evaluate(watchPresses)
+  // What the browser says of its main thread, in milliseconds since it began.
+  const session = await context.newCDPSession(page)
+  await session.send('Performance.enable')
+  const spent = async () => {
+    const { metrics } = await session.send('Performance.getMetrics')
+    const of = (name) => 1000 * (metrics.find((m) => m.name === name)?.value ?? 0)
+    return {
+      script: of('ScriptDuration'),
+      style: of('RecalcStyleDuration'),
+      layout: of('LayoutDuration'),
+      all: of('TaskDuration'),
+    }
+  }
+  const parts = { script: 0, style: 0, layout: 0, all: 0 }
 
   // Turn by turn: presses to the one page, then as many to the other. The first round only warms up.
   const times = { composer: [], empty: [] }
@@ -53,10 +75,13 @@ try {
     ]) {
       await p.bringToFront()
       await p.evaluate(() => (window.presses = []))
+      const from = await spent()
       for (let i = 0; i < presses / 4; i++) {
         await p.keyboard.press(i % 2 ? '+' : '-')
         await p.waitForTimeout(60)
       }
+      const to = await spent()
+      if (round > 0 && p === page) for (const part in parts) parts[part] += (to[part] - from[part]) / presses
       if (round > 0) times[name].push(...(await p.evaluate(() => window.presses)))
     }
   }
@@ -64,10 +89,17 @@ try {
   console.log(`key press → painted, 60 stations × 6 groups:  ${line('composer')}, ${times.composer.length} presses`)
   console.log(`key press → painted, an empty page:           ${line('empty')}`)
   console.log(`composer ÷ empty page: ${(at(times.composer, 0.5) / at(times.empty, 0.5)).toFixed(2)}`)
-  const rows = await page.locator('.row').count()
-  const all = await page.getByRole('grid').getAttribute('aria-rowcount')
+  const { script, style, layout, all } = parts
+  const rest = all - script - style - layout
   console.log(
-    `rows drawn: ${rows} of ${all}; elements in a lane: ${await page.locator('.strip').first().locator('svg *').count()}`,
+    `of the main thread a press: script ${script.toFixed(1)}, style ${style.toFixed(1)}, layout ${layout.toFixed(1)}, paint and the rest ${rest.toFixed(1)} ms`,
+  )
+  const now = yardstick()
+  console.log(`yardstick (20 million steps of arithmetic): ${before.toFixed(0)} ms before, ${now.toFixed(0)} ms after`)
+  const rows = await page.locator('.row').count()
+  const count = await page.getByRole('grid').getAttribute('aria-rowcount')
+  console.log(
+    `rows drawn: ${rows} of ${count}; elements in a lane: ${await page.locator('.strip').first().locator('svg *').count()}`,
   )
 } finally {
   await close()

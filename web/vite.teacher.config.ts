@@ -29,12 +29,12 @@ export default defineConfig({
             { name: 'core', test: /[\\/](?:core|contract)[\\/]src[\\/]|node_modules[\\/]zod/, priority: 10 },
             {
               name: 'frame',
-              test: /node_modules[\\/](?:vue\b(?!-echarts)|@vue|vue-router|vue-i18n|pinia|@intlify|@vueuse|@atlaskit|@tanstack|bind-event-listener|raf-schd|idb-keyval|uuid|comlink)/,
+              test: /node_modules[\\/](?:vue\b(?!-echarts)|@vue|vue-router|vue-i18n|pinia|@intlify|@vueuse|@atlaskit|@tanstack|bind-event-listener|raf-schd|node-diff3|idb-keyval|uuid|comlink)/,
               priority: 40,
             },
             {
               name: 'parts',
-              test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
+              test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|reading|runs|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
               priority: 1,
             },
           ],
