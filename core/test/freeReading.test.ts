@@ -7,6 +7,7 @@ import { applyText, parse, print, readText, type ReadText } from '@esfuerzo/core
 import { namedAs, understandName } from '../src/notation/free/understandName.ts'
 import * as lists from '../src/notation/free/words.en.ts'
 import { nameIndex, plainName } from '../src/notation/names.ts'
+import { limits } from '../src/base/limits.ts'
 import { lettersApart } from '../src/base/nearest.ts'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
@@ -254,6 +255,13 @@ describe('the laws of reading', () => {
       }),
       { numRuns: samples(1000, 10_000) },
     )
+  })
+
+  it('is a session however many parts a text has: what is beyond them goes into the last', () => {
+    const row = 'Wk4\tY2\tWarm up 3m\tStar jumps 20s\tHops 20s\tRest 30s\tx3\tCool down 2m'
+    const { workout } = read(Array.from({ length: 9 }, () => row).join('\n\n'))
+    expect(readWorkout(JSON.parse(JSON.stringify(workout))).sections).toHaveLength(limits.sections)
+    expect(rows(workout).filter((s) => s.cells.all.move === 'hop')).toHaveLength(9)
   })
 
   it('what it came to is printed as ours, asks nothing more, and stays what it is', () => {

@@ -302,8 +302,9 @@ class Assembler {
     this.#run.inline = true
   }
 
-  /** The section rows go into: a text without any is one main part. */
+  /** The section rows go into: a text without any is one main part; what is beyond the last there is room for goes into it. */
   #need(): Section {
+    if (!this.#section && this.#sections.length >= limits.sections) this.#section = this.#sections.at(-1)!
     if (!this.#section) {
       this.#section = { id: `p${++this.#ids.p}`, role: 'main', title: 'Main part', blocks: [] }
       this.#sections.push(this.#section)
