@@ -151,6 +151,7 @@ export async function findForRun(db: Knex, tokenHash: string): Promise<RunTarget
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .where({ token_hash: tokenHash })
     .first('p.id', 'p.sha256', 'p.ends_at', 'p.ended_at', 'p.misused', 's.outline')
+    .options({ name: 'find-for-run' })
   if (!row) return undefined
   const { id, sha256, misused, outline } = row
   return { id, sha256, endsAt: row.ends_at, endedAt: row.ended_at, misused, outline }

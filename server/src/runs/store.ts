@@ -22,7 +22,7 @@ export async function addRun(
   outline: Outline,
   receivedAt?: Date,
 ): Promise<boolean> {
-  const { rows } = await db.raw<{ rows: { room: boolean; there: boolean }[] }>(
+  const statement = db.raw<{ rows: { room: boolean; there: boolean }[] }>(
     `with room as (select count(*) < :room as room from runs where publication_id = :publicationId),
           added as (
             insert into runs (publication_id, id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
@@ -43,6 +43,7 @@ export async function addRun(
       receivedAt: (receivedAt ?? null) as never,
     },
   )
+  const { rows } = await statement.options({ name: 'add-run' })
   return rows[0]!.room || rows[0]!.there
 }
 
