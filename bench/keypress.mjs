@@ -66,34 +66,38 @@ try {
   }
   const parts = { script: 0, style: 0, layout: 0, all: 0 }
 
-  // Turn by turn: presses to the one page, then as many to the other. The first round only warms up.
-  const times = { composer: [], empty: [] }
-  for (let round = 0; round < 5; round++) {
-    for (const [name, p] of [
-      ['composer', page],
-      ['empty', empty],
-    ]) {
-      await p.bringToFront()
-      await p.evaluate(() => (window.presses = []))
-      const from = await spent()
-      for (let i = 0; i < presses / 4; i++) {
-        await p.keyboard.press(i % 2 ? '+' : '-')
-        await p.waitForTimeout(60)
+  /** Turn by turn: presses to the one page, then as many to the other. The first round only warms up. */
+  async function turns(title, keys, apart = 60) {
+    const times = { composer: [], empty: [] }
+    for (const part in parts) parts[part] = 0
+    for (let round = 0; round < 5; round++) {
+      for (const [name, p] of [
+        ['composer', page],
+        ['empty', empty],
+      ]) {
+        await p.bringToFront()
+        await p.evaluate(() => (window.presses = []))
+        const from = await spent()
+        for (let i = 0; i < presses / 4; i++) {
+          await p.keyboard.press(keys[i % keys.length])
+          await p.waitForTimeout(apart)
+        }
+        const to = await spent()
+        if (round > 0 && p === page) for (const part in parts) parts[part] += (to[part] - from[part]) / presses
+        if (round > 0) times[name].push(...(await p.evaluate(() => window.presses)))
       }
-      const to = await spent()
-      if (round > 0 && p === page) for (const part in parts) parts[part] += (to[part] - from[part]) / presses
-      if (round > 0) times[name].push(...(await p.evaluate(() => window.presses)))
     }
+    const line = (name) => `${at(times[name], 0.5).toFixed(1)} ms (95 %: ${at(times[name], 0.95).toFixed(1)} ms)`
+    console.log(`${title} → painted, 60 stations × 6 groups:  ${line('composer')}, ${times.composer.length} presses`)
+    console.log(`${title} → painted, an empty page:           ${line('empty')}`)
+    console.log(`composer ÷ empty page: ${(at(times.composer, 0.5) / at(times.empty, 0.5)).toFixed(2)}`)
+    const { script, style, layout, all } = parts
+    const rest = all - script - style - layout
+    console.log(
+      `of the main thread a press: script ${script.toFixed(1)}, style ${style.toFixed(1)}, layout ${layout.toFixed(1)}, paint and the rest ${rest.toFixed(1)} ms`,
+    )
   }
-  const line = (name) => `${at(times[name], 0.5).toFixed(1)} ms (95 %: ${at(times[name], 0.95).toFixed(1)} ms)`
-  console.log(`key press → painted, 60 stations × 6 groups:  ${line('composer')}, ${times.composer.length} presses`)
-  console.log(`key press → painted, an empty page:           ${line('empty')}`)
-  console.log(`composer ÷ empty page: ${(at(times.composer, 0.5) / at(times.empty, 0.5)).toFixed(2)}`)
-  const { script, style, layout, all } = parts
-  const rest = all - script - style - layout
-  console.log(
-    `of the main thread a press: script ${script.toFixed(1)}, style ${style.toFixed(1)}, layout ${layout.toFixed(1)}, paint and the rest ${rest.toFixed(1)} ms`,
-  )
+  await turns('key press', ['-', '+'])
   const now = yardstick()
   console.log(`yardstick (20 million steps of arithmetic): ${before.toFixed(0)} ms before, ${now.toFixed(0)} ms after`)
   const rows = await page.locator('.row').count()
@@ -101,6 +105,15 @@ try {
   console.log(
     `rows drawn: ${rows} of ${count}; elements in a lane: ${await page.locator('.strip').first().locator('svg *').count()}`,
   )
+
+  // A letter in the text panel is there at once; what its line became follows in the pause after it.
+  await page.bringToFront()
+  await page.locator('.row.station .name').first().click()
+  await page.keyboard.press('w')
+  await page.locator('.cm-line', { hasText: /^## / }).last().click()
+  await page.keyboard.press('End')
+  await turns('letter in the text', ['x', 'Backspace'])
+  await turns('letter in the text and the pause after it', ['x', 'Backspace'], 400)
 } finally {
   await close()
 }

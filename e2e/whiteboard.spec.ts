@@ -5,6 +5,11 @@ test.beforeEach(({ page }) => openDesk(page))
 
 const titles = (page: Page) => page.locator('.row.station .title')
 const board = (page: Page) => page.getByRole('textbox', { name: 'The session as a whiteboard text' })
+const written = (page: Page) =>
+  board(page)
+    .locator('.cm-line')
+    .allInnerTexts()
+    .then((lines) => lines.map((l) => l.replace(/\n$/, '')).join('\n'))
 
 /** Adds a block of a form to the section the cursor is on, by hand. */
 async function addBlock(page: Page, form: string) {
@@ -18,7 +23,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   await page.getByRole('gridcell', { name: 'Warm-up', exact: true }).click()
   await page.keyboard.press('w')
   await expect(board(page)).toBeFocused()
-  const text = await board(page).inputValue()
+  const text = await written(page)
   expect(text).toContain('# Written on a board')
 
   // Typed: three laps of two moves, another version for one grade.
@@ -31,9 +36,9 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   await expect(laneTotal(page, 'C')).toHaveText('7:20')
 
   // A mistyped name is set right; a word nobody knows stays a row of its own and is asked about, and an answer settles it.
-  await board(page).fill((await board(page).inputValue()).replace('pogo jump', 'pogoo jumpp'))
+  await board(page).fill((await written(page)).replace('pogo jump', 'pogoo jumpp'))
   await expect(titles(page)).toHaveText(['Pogo jump', 'Squat jump'])
-  await board(page).fill((await board(page).inputValue()).replace('pogoo jumpp', 'zorb jumps'))
+  await board(page).fill((await written(page)).replace('pogoo jumpp', 'zorb jumps'))
   await expect(page.getByText('“zorb jumps” – what is this?')).toBeVisible()
   await expect(titles(page)).toHaveText(['Zorb jumps', 'Squat jump'])
   await expectAccessible(page)
@@ -45,7 +50,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   await page.locator('.row.station .name').first().click()
   await page.keyboard.press('d')
   await page.getByRole('tab', { name: 'Text' }).click()
-  expect((await board(page).inputValue()).match(/Pogo jump/g)).toHaveLength(2)
+  expect((await written(page)).match(/Pogo jump/g)).toHaveLength(2)
 })
 
 test('a line says a whole block, and a list from elsewhere is pasted', async ({ page, context }) => {
@@ -67,8 +72,56 @@ test('a line says a whole block, and a list from elsewhere is pasted', async ({ 
   await page.evaluate(() => navigator.clipboard.writeText('1) jumping jacks 20\n2) moonwalk 10\n3) crab walk 8'))
   await page.locator('.row.section .name').last().click()
   await page.keyboard.press('Control+v')
+  // What is not clear is looked at first, and answered there.
+  const read = page.getByRole('dialog', { name: 'Put a text into the session' })
+  await expect(read.getByText('“moonwalk” – what is this?')).toBeVisible()
+  await expectAccessible(page)
+  await read.getByRole('button', { name: /^A move of my own/ }).click()
+  await read.getByRole('button', { name: 'Put it in' }).click()
   await expect(titles(page)).toHaveText(['Squat', 'Push-up', 'Plank', 'Jumping jack', 'Moonwalk', 'Crab walk'])
-  await expect(page.getByText(/Put in\. Not known yet: moonwalk\./)).toBeVisible()
+
+  // What is clear goes in at once.
+  await page.evaluate(() => navigator.clipboard.writeText('Bear crawl 8 m\nLunges x 6'))
+  await page.locator('.row.section .name').last().click()
+  await page.keyboard.press('Control+v')
+  await expect(titles(page).last()).toHaveText('Lunge')
+  await expect(read).toHaveCount(0)
+})
+
+test('beside each line of the text stands what it became; rounds that may be of two lists are asked about', async ({
+  page,
+}) => {
+  await newSession(page, 'Line by line')
+  await page.keyboard.press('w')
+  await board(page).fill('Squats 10\nLunges 10\nPress ups 5\n\nHops 10\nJumping jacks 20\n3 rounds, rest 30 s')
+  const became = page.getByRole('list', { name: 'What each line became' }).getByRole('listitem')
+  await expect(became).toHaveCount(6)
+  await expect(became.first()).toContainText(/Line 1, Squat, 0:54–1:15/)
+  // The list stands where its lines do.
+  const [line, beside] = await Promise.all([
+    page.locator('.cm-line', { hasText: 'Hops 10' }).boundingBox(),
+    became.filter({ hasText: 'Line 5' }).boundingBox(),
+  ])
+  expect(Math.abs(line!.y - beside!.y)).toBeLessThan(3)
+
+  const chip = became.getByRole('button', { name: 'Line 7: what is “3 rounds, rest 30 s”?' })
+  await chip.click()
+  const ask = page.getByRole('group', { name: '“3 rounds, rest 30 s” – of which moves?' })
+  await expect(ask.getByRole('button').first()).toBeFocused()
+  await expectAccessible(page)
+  await ask.getByRole('button', { name: /^Of the last 2/ }).click()
+  await expect(became.getByRole('button')).toHaveCount(0)
+  expect(await written(page)).toContain('Push-up 5\n3 rounds, rest 30 s\nOne-leg hop 10')
+
+  // The text has an undo of its own, and a move is suggested while its name is typed.
+  await page.locator('.cm-line', { hasText: 'Jumping jack 20' }).click()
+  await page.keyboard.press('End')
+  await page.keyboard.type('\ncrab w')
+  await page.getByRole('option', { name: 'Crab walk' }).click()
+  await expect(titles(page).last()).toHaveText('Crab walk')
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(titles(page).last()).toHaveText('Jumping jack')
 })
 
 test('a coin sheet, a ladder and rounds are built by hand, and a child can do them', async ({ page }) => {

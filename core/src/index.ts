@@ -26,6 +26,7 @@ export {
   type Workout,
 } from './session/schema.ts'
 export { buildsSchema } from './terms/builds.ts'
+export { countries, type Country } from './terms/country.ts'
 export { spaceSchema, type Space } from './terms/space.ts'
 export { newWorkout } from './session/newWorkout.ts'
 export { readDocument, writtenDocument, type DocumentKind } from './documents/document.ts'

@@ -3,12 +3,23 @@ import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { libraryFor, newWorkout, readWorkout, setCell, stationsOf, timeline, type Workout } from '@esfuerzo/core'
-import { applyText, parse, print, readText, type ReadText } from '@esfuerzo/core/notation'
+import {
+  applyText,
+  choiceKey,
+  parse,
+  print,
+  readText,
+  type Answer,
+  type Choices,
+  type Question,
+  type ReadText,
+} from '@esfuerzo/core/notation'
 import { namedAs, understandName } from '../src/notation/free/understandName.ts'
 import * as lists from '../src/notation/free/words.en.ts'
 import { nameIndex, plainName } from '../src/notation/names.ts'
 import { limits } from '../src/base/limits.ts'
 import { lettersApart } from '../src/base/nearest.ts'
+import type { Country } from '../src/terms/country.ts'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
@@ -245,6 +256,106 @@ const mutated = fc
     ),
   )
 
+describe('what a text leaves open of its parts', () => {
+  const chosen = (question: Question, as: Answer['as']): Choices =>
+    new Map([[choiceKey(question), question.answers.find((a) => a.as === as)!]])
+  const plan = 'Squats 10\nLunges 10\nPress ups 5\n\nHops 10\nStar jumps 20\n3 rounds, rest 30 s'
+  const forms = (w: Workout) => w.sections[0]!.blocks.map((b) => [b.form, stationsOf(b).length])
+
+  it('rounds behind rows in two lists are of all or of the last: asked, with how many rows each means', () => {
+    const { workout, questions } = read(plan)
+    expect(forms(workout)).toEqual([['rounds', 5]])
+    const [question] = questions.filter((q) => q.kind === 'rounds')
+    expect(question).toMatchObject({ line: 7, column: 1, received: '3 rounds, rest 30 s' })
+    expect(question!.answers).toEqual([
+      { as: 'all', rows: 5 },
+      { as: 'last', rows: 2 },
+    ])
+    const put = (as: 'all' | 'last') => readText(plan, library, { groups, choices: chosen(question!, as) })
+    expect(forms(put('all').workout)).toEqual(forms(workout))
+    expect(forms(put('last').workout)).toEqual([
+      ['list', 3],
+      ['rounds', 2],
+    ])
+    for (const as of ['all', 'last'] as const) {
+      const { workout: made, questions: left } = put(as)
+      expect(left.filter((q) => q.kind === 'rounds')).toEqual([])
+      // What was chosen is printed so that nobody asks again.
+      expect(readText(printed(made), library).questions).toEqual([])
+    }
+  })
+
+  it('rounds are not asked about where there is only one thing they can be of', () => {
+    for (const text of ['Squats 10\nLunges 10\n3 rounds', 'Squats 10\n\n## Main\nHops 10\nPlank 20 s\n3 rounds'])
+      expect(read(text).questions).toEqual([])
+  })
+
+  it('a label that is none of the session’s groups is asked about: one of them, or one more', () => {
+    const session = newWorkout('Steps', [[0], [1]], 20, library.version)
+    const text = 'K: 20 s, Y5: 40 s\nrest 10 s\nSquats\nHops'
+    const work = (w: Workout) =>
+      w.groups.map(({ id }) => {
+        const steps = timeline(w, id, libraryFor(w, library))
+        return steps.find((s) => s.kind === 'work')!.seconds.typical
+      })
+    const { questions, workout } = applyText(text, session, library)
+    const [question] = questions
+    expect(question).toMatchObject({ kind: 'group', line: 1, column: 10, received: 'Y5' })
+    expect(question!.answers.map((a) => a.as)).toEqual(['group', 'group', 'newGroup'])
+    expect(work(workout)[0]).toBe(20)
+    const first = question!.answers[1]!
+    const told = applyText(text, session, library, { choices: new Map([[choiceKey(question!), first]]) })
+    expect(told.questions).toEqual([])
+    expect(work(told.workout)).toEqual([20, 40])
+    const more = applyText(text, session, library, { choices: chosen(question!, 'newGroup') })
+    expect(more.workout.groups.map((g) => g.grades)).toEqual([[0], [1], [5]])
+    expect(work(more.workout).at(-1)).toBe(40)
+  })
+
+  it('a text in another language is asked about, and kept as words where its teacher says so', () => {
+    const text =
+      'Calentamiento con los brazos\nPara cada uno: saltos en el sitio 20\ny una pausa de 30 s entre las vueltas'
+    const { questions } = read(text)
+    expect(questions).toMatchObject([{ kind: 'language', line: 1, received: 'es' }])
+    const words = readText(text, library, { groups, choices: chosen(questions[0]!, 'words') })
+    expect(rows(words.workout)).toEqual([])
+    expect(words.questions).toEqual([])
+    for (const line of text.split('\n')) expect(words.workout.sections[0]!.note).toContain(line)
+    expect(readText(text, library, { groups, choices: chosen(questions[0]!, 'read') }).questions).not.toEqual(questions)
+    // In a session’s own text no line may take others away: it is read as it is.
+    expect(applyText(text, words.workout, library).questions.map((q) => q.kind)).not.toContain('language')
+  })
+
+  it('tells the line of each part, in strangers’ words and in ours', () => {
+    const where = (text: string) => {
+      const { workout, lines } = read(text)
+      return workout.sections
+        .flatMap((s) => [s.id, ...s.blocks.flatMap((b) => [b.id, ...stationsOf(b).map((x) => x.id)])])
+        .map((id) => lines.get(id))
+    }
+    expect(where('Steps\nWarm up (3 mins): jog, star jumps\n\n30 secs on 15 secs off x 2\n1. Squats\n2. Hops')).toEqual(
+      [2, 2, 2, 2, undefined, 4, 5, 6],
+    )
+    expect(where('# Steps\n\n## Main\n3 laps 30/10\nSquat\nHop')).toEqual([3, 4, 5, 6])
+    const { lines, workout } = applyText('Squats 10\nHops 10', read('Hops 10').workout, library)
+    expect(rows(workout).map((s) => lines.get(s.id))).toEqual([1, 2])
+  })
+
+  it('a name that is two moves in two countries is the one of the school’s; without a country it is asked', () => {
+    const move = (text: string, country?: Country) => {
+      const { workout, questions } = readText(text, library, { groups, ...(country && { country }) })
+      return questions.length ? 'asked' : Object.values(rows(workout)[0]!.cells.all).slice(0, 2).join(':')
+    }
+    expect(move('Star jumps 10')).toBe('asked')
+    expect(move('Star jumps 10', 'GB')).toBe('jumping-jack:jumping-jack')
+    expect(move('Star jumps 10', 'US')).toBe('jumping-jack:star-jump')
+    expect(move('Skipping 20 s', 'IE')).toMatch(/^rope-skip/)
+    expect(move('Skipping 20 s', 'CA')).toMatch(/^skip:/)
+    // What only British teachers write says it as well.
+    expect(move('Star jumps 10 secs')).toBe('jumping-jack:jumping-jack')
+  })
+})
+
 describe('the laws of reading', () => {
   it('is total: whatever is written becomes a session that is valid, every question with answers', () => {
     fc.assert(
@@ -300,7 +411,7 @@ describe('the laws of reading', () => {
         const text = print(w, library)
         const freely = readText(text, library)
         expect(freely.questions).toEqual([])
-        expect(freely.lines).toBeUndefined()
+        expect(freely.said).toEqual(parse(text, library).said)
         expect(JSON.stringify(freely.workout)).toBe(JSON.stringify(parse(text, library).workout))
       }),
       { numRuns: samples(60, 400) },
@@ -357,13 +468,15 @@ describe('a text put to a session', () => {
     const unknown = applyText(text, session, library).workout
     const again = applyText(printed(unknown), unknown, library)
     expect(again.questions.map((q) => q.received)).toEqual(['Plonkity'])
-    const own = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'own']]))
+    const put = (told: string) =>
+      applyText(printed(unknown), unknown, library, { readings: new Map([['plonkity', told]]) })
+    const own = put('own')
     expect(own.questions).toEqual([])
-    const plank = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'plank']]))
+    const plank = put('plank')
     expect(plank.questions).toEqual([])
     expect(rows(plank.workout).at(-1)!.cells.all).toMatchObject({ move: 'plank', dose: { amount: 20 } })
     expect(plank.workout.moves).toBeUndefined()
-    const note = applyText(printed(unknown), unknown, library, new Map([['plonkity', 'note']]))
+    const note = put('note')
     expect(rows(note.workout)).toHaveLength(2)
     expect(printed(note.workout)).toContain('Plonkity')
   })

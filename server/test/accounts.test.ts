@@ -164,10 +164,15 @@ describe('settings', () => {
     }
     await own.put('/api/settings').send(settings).expect(200)
     expect((await own.get('/api/settings')).body).toEqual(onTheWire(settings))
-    // Words of her own need the version that has them.
+    // A country needs the version that has it; words of her own go with either.
     const told = { ...settings, readings: { 'toe tap': 'ball-taps', pu: 'push-up:knee-push-up' } }
     await own.put('/api/settings').send(told).expect(200)
-    expect((await own.get('/api/settings')).body).toEqual(told)
+    expect((await own.get('/api/settings')).body).toEqual(onTheWire(told))
+    await own
+      .put('/api/settings')
+      .send({ ...told, country: 'NZ' })
+      .expect(200)
+    expect((await own.get('/api/settings')).body).toEqual({ ...told, country: 'NZ' })
     expect((await other.get('/api/settings')).body.gradeNames[0]).toBe('K')
   })
 
@@ -178,6 +183,7 @@ describe('settings', () => {
     [{ policy: { hold: '45', warmUp: 'moving' } }, 'policy'],
     [{ readings: Object.fromEntries(Array.from({ length: 501 }, (_, i) => [`word ${i}`, 'own'])) }, 'readings'],
     [{ readings: { '': 'own' } }, 'readings'],
+    [{ country: 'Atlantis' }, 'country'],
   ])('with %j are refused by name', async (fields, field) => {
     const own = await server.teacher(ana.email)
     const answer = await own

@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import fc from 'fast-check'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { newSettings } from '@esfuerzo/core'
 import { mergeText } from '../src/compose/panel/mergeText.ts'
 import { useReadings } from '../src/reading/useReadings.ts'
@@ -54,7 +54,7 @@ describe('a session begun from a text', () => {
     await flushPromises()
     const { body } = calls.at(-1) as { body: { document: { title: string; moves: { move: { name: string } }[] } } }
     expect([body.document.title, body.document.moves[0]!.move.name]).toEqual(['Fog', 'Zorbling'])
-    expect(router.currentRoute.value.params.id).toBe(ID)
+    await vi.waitFor(() => expect(router.currentRoute.value.params.id).toBe(ID))
   })
 
   it('holds an answer that cannot be stored for as long as the page is open', async () => {

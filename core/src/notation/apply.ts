@@ -11,11 +11,10 @@ import { carryMoves, libraryFor } from '../library/carryMoves.ts'
 import { withOwnMoves } from '../library/ownMoves.ts'
 import { isProvisional } from './free/ownMove.ts'
 import type { Question } from './free/questions.ts'
-import type { Readings } from './free/understandName.ts'
 import { plainName } from './names.ts'
 import type { Move } from '../terms/move.ts'
 import { parse, type Parsed } from './parse.ts'
-import { readText } from './readText.ts'
+import { readText, type ReadTextOptions } from './readText.ts'
 import { renamedGroups, strip } from './strip.ts'
 import { stripText } from './stripText.ts'
 import { stripHead } from './sectionHead.ts'
@@ -87,21 +86,24 @@ export function apply(text: string, previous: Workout, library: Library): Applie
 /** What any text did to a session, and what it leaves open. */
 export interface AppliedText extends Applied {
   questions: Question[]
+  /** The line each section, block and station stands in, from 1, by its id in the session. */
+  lines: ReadonlyMap<string, number>
 }
 
 /**
  * Changes a session to what any text says, as {@link apply} does; its own groups stay, and what the text brings along in moves that
  * nobody knows yet is the session's.
  *
- * @param readings what words stand for, as their teacher said
+ * @param told what words stand for, as their teacher said; where the school is; what was said of this text
  * @throws {ProblemError} where what the text says is no session: too many of something
  */
 export function applyText(
   text: string,
   previous: Workout,
   library: Library,
-  readings: Readings = new Map(),
+  told: Pick<ReadTextOptions, 'readings' | 'country' | 'choices'> = {},
 ): AppliedText {
+  const { readings = new Map<string, string>() } = told
   // What its teacher has said is something else is no move of its own any more.
   const answered = (name: string) => ![undefined, 'own'].includes(readings.get(plainName(name)))
   const moves = previous.moves?.filter(({ move }) => !isProvisional(move) || !answered(move.name))
@@ -109,7 +111,7 @@ export function applyText(
     { ...(moves && { moves }) },
     withoutMoves(library, (move) => isProvisional(move) && answered(move.name)),
   )
-  const read = readText(text, known, { groups: strip(previous, known).groups, keepGroups: true, readings })
+  const read = readText(text, known, { ...told, groups: strip(previous, known).groups, keepGroups: true })
   const brought = (read.workout.moves ?? []).filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
   const carried = [...(previous.moves ?? []), ...brought].slice(0, limits.ownMoves)
   const workout = merged(
@@ -121,7 +123,14 @@ export function applyText(
     workout: carryMoves(workout, withOwnMoves(library, carried)),
     problems: read.problems,
     questions: read.questions,
+    lines: linesIn(workout, read),
   }
+}
+
+/** The lines of a text's parts by the ids they have in the session: its parts are those of the text, in the same order. */
+function linesIn(workout: Workout, { workout: said, lines }: Pick<Parsed, 'workout' | 'lines'>): Map<string, number> {
+  const ids = partIds(said.sections)
+  return new Map(partIds(workout.sections).flatMap((id, i) => (lines.has(ids[i]!) ? [[id, lines.get(ids[i]!)!]] : [])))
 }
 
 /** A library without some of its moves; itself where there are none such. */

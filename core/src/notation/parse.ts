@@ -37,6 +37,8 @@ export interface Parsed {
   problems: TextProblem[]
   /** Whether it says a title, minutes, groups or floor; what it does not say is as `defaults` has it. */
   said: { title: boolean; details: boolean; minutes: boolean; groups: boolean; space: boolean; headings: boolean }
+  /** The line each section, block and station stands in, from 1, by its id. */
+  lines: ReadonlyMap<string, number>
 }
 
 /** Reads a line that is not written as ours are: the stations it is, or undefined where it is words. */
@@ -86,6 +88,8 @@ class Reader {
   #blockTitle: string | undefined
   #headings = false
   #ids = { p: 0, b: 0, s: 0 }
+  #lines = new Map<string, number>()
+  #at = 0
 
   constructor(library: Library, defaults: readonly Group[] | undefined, freely?: ReadsFreely) {
     this.#library = library
@@ -108,6 +112,7 @@ class Reader {
       return false
     }
     if (this.#problems.length > limits.mistakes) return false
+    this.#at = n
     this.#line(raw, n)
     return true
   }
@@ -147,6 +152,7 @@ class Reader {
       return
     }
     this.#section = { id: `p${++this.#ids.p}`, ...head, blocks: [] }
+    this.#lines.set(this.#section.id, this.#at)
     this.#sections.push(this.#section)
   }
 
@@ -205,6 +211,7 @@ class Reader {
     this.#close()
     this.#need()
     this.#block = title ? { ...block, title } : block
+    this.#lines.set(block.id, this.#at)
     this.#common = common
   }
 
@@ -300,6 +307,7 @@ class Reader {
     }
     const into = this.#block as Extract<Block, { stations: unknown[] }>
     const added = { ...station, id: `s${++this.#ids.s}` }
+    this.#lines.set(added.id, this.#at)
     this.#block = { ...into, stations: [...stationsOf(into), added] } as Block
   }
 
@@ -334,7 +342,7 @@ class Reader {
       space: space !== undefined,
       headings: this.#headings,
     }
-    return { workout, problems: atMost(this.#problems), said }
+    return { workout, problems: atMost(this.#problems), said, lines: this.#lines }
   }
 }
 

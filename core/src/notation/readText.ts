@@ -3,18 +3,18 @@ import { carryMoves } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { withOwnMoves } from '../library/ownMoves.ts'
 import { hasStations, stationsOf, type Block } from '../session/forms.ts'
-import { newWorkout } from '../session/newWorkout.ts'
 import type { Workout } from '../session/schema.ts'
+import type { Country } from '../terms/country.ts'
 import type { Group } from '../terms/group.ts'
 import type { OwnMove } from '../terms/ownMove.ts'
-import { freeStation } from './free/blocks.ts'
 import { rowsOf } from './free/rows.ts'
 import { bareLine } from './free/marks.ts'
-import { nameAnswers, type Question } from './free/questions.ts'
-import { readFree, type LineRead } from './free/readFree.ts'
+import { nameAnswers, type Choices, type Question } from './free/questions.ts'
 import { isProvisional } from './free/ownMove.ts'
+import { readFree } from './free/readFree.ts'
+import { freeStation } from './free/station.ts'
 import { nearestMoves, type Readings } from './free/understandName.ts'
-import { britishWords } from './free/words.en.ts'
+import { englishIn, severalMeanings } from './free/words.en.ts'
 import { plainName } from './names.ts'
 import { isOurs, parse, type Parsed } from './parse.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
@@ -22,8 +22,6 @@ import { textProblem, type TextProblem } from './textProblem.ts'
 /** What a text came to: a session, always, with what it leaves open and what there was no room for. */
 export interface ReadText extends Parsed {
   questions: Question[]
-  /** What each line became, where the text is not written as ours are. */
-  lines?: LineRead[]
 }
 
 export interface ReadTextOptions {
@@ -33,6 +31,10 @@ export interface ReadTextOptions {
   keepGroups?: boolean
   /** What words stand for, as their teacher said. */
   readings?: Readings
+  /** Where the school is. */
+  country?: Country
+  /** What was said of this text. */
+  choices?: Choices
 }
 
 /** A line that only we write: facts of the session, brackets for a group. */
@@ -41,10 +43,13 @@ const ourLine = /^\s*(?:minutes \d+(?:;|\s*$)|groups )|\[[^\][]+:[^\][]*\]/m
 const trap =
   /->|→|^\s*\S.*?\s=\s|\b(?:easier|harder)\b(?!:\s)|^\s*(?:min(?:ute)? \d|odd|even)\b.*:|^\s*\d{1,2}\s?-\s?\p{L}|^\s*rest\b|(?:^|\s):\d\d\b|^\s*\d+ ?[x×] ?\p{L}/imu
 
+/** Names that are read otherwise by country or by lesson. */
+const severalIn = new RegExp(`\\b(?:${Object.keys(severalMeanings).join('|')})(?:e?s)?\\b`, 'i')
+
 /** Whether a text that is read whole as ours would still be misread: its facts stand behind its rows, or it has such a line. */
 function isTrap(text: string, { workout }: Parsed): boolean {
   const blocks = workout.sections.flatMap((s) => s.blocks)
-  return trap.test(text) || blocks.some((b) => hasStations(b) && stationsOf(b).length === 0)
+  return trap.test(text) || severalIn.test(text) || blocks.some((b) => hasStations(b) && stationsOf(b).length === 0)
 }
 
 /**
@@ -61,6 +66,7 @@ export function readText(text: string, library: Library, options: ReadTextOption
 
 /** Moves that are only known by their names are asked about until their teacher says that they are her own. */
 function stillOpen(text: string, { workout, questions }: ReadText, library: Library, readings: Readings): Question[] {
+  if (questions.some((q) => q.kind === 'language')) return []
   const asked = new Set(questions.map((q) => plainName(q.received)))
   const lines = text.split('\n')
   return (workout.moves ?? []).flatMap(({ move }): Question[] => {
@@ -81,21 +87,14 @@ function readAny(text: string, library: Library, options: ReadTextOptions): Read
     return { ...strict, workout: carryMoves(strict.workout, library), questions: [] }
   if (ours) return readMixed(text, library, options)
   const groups = options.groups ?? parse('', library).workout.groups
-  const free = readFree(text, library, {
-    groups,
-    keepGroups: options.keepGroups ?? false,
-    readings: options.readings ?? new Map(),
-  })
-  const { workout, questions, lines } = free
-  const said = {
-    title: workout.title !== newWorkout('x', [[0]], 20, 1).title && lines.some((l) => l.as === 'title'),
-    details: false,
-    minutes: false,
-    groups: free.saidGroups,
-    space: false,
-    headings: lines.some((l) => l.as === 'heading'),
+  const { workout, questions, lines, said } = readFree(text, library, { ...options, groups })
+  return {
+    workout,
+    problems: tooMuch(text),
+    said: { ...said, details: false, minutes: false, space: false },
+    questions,
+    lines,
   }
-  return { workout, problems: tooMuch(text), said, questions, lines }
 }
 
 /** That a text has more lines than a session ever has: it is read so far and no further. */
@@ -107,10 +106,14 @@ function tooMuch(text: string): TextProblem[] {
 }
 
 /** A text of ours with lines that are not. */
-function readMixed(text: string, library: Library, { groups, readings = new Map() }: ReadTextOptions): ReadText {
+function readMixed(
+  text: string,
+  library: Library,
+  { groups, readings = new Map(), country = 'unsaid' }: ReadTextOptions,
+): ReadText {
   const questions: Question[] = []
   const own = new Map<string, OwnMove>()
-  const reader = { library, readings, british: britishWords.test(text) }
+  const reader = { library, readings, english: englishIn(text, country) }
   const parsed = parse(text, library, groups, (line, at, block, of) => {
     const bare = bareLine(line)
     const rows = rowsOf(bare.text, bare.at, reader)
@@ -118,7 +121,7 @@ function readMixed(text: string, library: Library, { groups, readings = new Map(
     const words = plainName(line).split(' ').length
     if (rows.length === 1 && !rows[0]!.understood.named && words > 6 && !rows[0]!.dose) return undefined
     if (rows.every((row) => !row.understood.named && readings.get(plainName(row.name)) === 'note')) return undefined
-    const make = { library, groups: of, own, id: () => 's0' }
+    const make = { library, groups: of, own, id: () => 's0', lines: new Map<string, number>() }
     return rows.flatMap((row) => {
       const told = readings.get(plainName(row.name))
       if (told === 'note') return []

@@ -10,5 +10,12 @@ export { type TextProblem } from '../notation/textProblem.ts'
 export { readText, type ReadText, type ReadTextOptions } from '../notation/readText.ts'
 export { type Readings } from '../notation/free/understandName.ts'
 export { plainName } from '../notation/names.ts'
-export { readingOf, type Answer, type Question } from '../notation/free/questions.ts'
+export {
+  choiceKey,
+  isAboutWord,
+  readingOf,
+  type Answer,
+  type Choices,
+  type Question,
+} from '../notation/free/questions.ts'
 export { isProvisional } from '../notation/free/ownMove.ts'

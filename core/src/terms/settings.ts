@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { rule } from '../base/problem.ts'
 import { zoneSchema } from './zone.ts'
 import type { DocumentKind } from '../documents/document.ts'
+import { countries } from './country.ts'
 import { defaultGradeNames } from './group.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
 
@@ -26,8 +27,9 @@ const longestReading = 80
 /** A teacher's school: what it calls its grades, its days and weeks, and its policies. */
 export const settingsSchema = z.strictObject({
   format: z.literal(settingsFormat),
-  version: z.literal(2),
+  version: z.literal(3),
   school: lineSchema,
+  country: z.enum(countries),
   /** What each grade is called, from kindergarten or reception (0) to the top (6). */
   gradeNames: z.array(lineSchema.min(1).max(24)).length(7),
   zone: zoneSchema,
@@ -51,18 +53,22 @@ export interface Settings extends z.infer<typeof settingsSchema> {}
 /** A teacher's school as a document. */
 export const settingsDocument: DocumentKind<Settings> = {
   format: settingsFormat,
-  version: 2,
+  version: 3,
   schema: settingsSchema,
-  migrations: { 1: (settings) => ({ ...settings, readings: {} }) },
-  // Version 1 has no words of her own.
-  asBefore: ({ readings, ...rest }) => (Object.keys(readings).length ? undefined : { ...rest, version: 1 }),
+  migrations: {
+    1: (settings) => ({ ...settings, readings: {} }),
+    2: (settings) => ({ ...settings, country: 'unsaid' }),
+  },
+  // Version 2 knows of no country.
+  asBefore: ({ country, ...rest }) => (country === 'unsaid' ? { ...rest, version: 2 } : undefined),
 }
 
 /** Settings before anybody has changed them. @param zone of the school */
 export const newSettings = (zone: string): Settings => ({
   format: settingsFormat,
-  version: 2,
+  version: 3,
   school: '',
+  country: 'unsaid',
   gradeNames: [...defaultGradeNames],
   zone,
   dayStart: 8 * 60,

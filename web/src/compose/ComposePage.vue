@@ -13,6 +13,7 @@ import ShortcutSheet from './cursor/ShortcutSheet.vue'
 import { useSession } from './session/useSession.ts'
 import { useMessages } from './useMessages.ts'
 import { useCursor } from './cursor/useCursor.ts'
+import { useEdits } from './edits/useEdits.ts'
 import ComposePanel from './panel/ComposePanel.vue'
 import type { PanelTab } from './panel/tabs.ts'
 import { usePanel } from './panel/usePanel.ts'
@@ -25,6 +26,7 @@ import { useShortcuts } from './cursor/useShortcuts.ts'
 // What is not on screen at first comes when it is wanted.
 const ConflictDialog = defineAsyncComponent(() => import('./session/ConflictDialog.vue'))
 const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
+const PasteText = defineAsyncComponent(() => import('./edits/PasteText.vue'))
 const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
 
 const props = defineProps<{ id: string }>()
@@ -33,6 +35,7 @@ const router = useRouter()
 const session = useSession()
 const messages = useMessages()
 const cursor = useCursor()
+const edits = useEdits()
 const panel = usePanel()
 const timed = useLanes()
 const tab = ref<PanelTab>('moves')
@@ -168,6 +171,7 @@ async function onPlay() {
     <ComposePanel ref="panelView" v-model="tab" v-model:open="panelOpen" @play="onPlay" />
     <DetailsDialog v-if="details" v-model="details" />
     <ShortcutSheet v-model="keys" />
+    <PasteText v-if="edits.toLookAt !== undefined" />
     <HistoryDialog v-if="past" v-model="past" />
     <ConflictDialog v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
     <MessageBar />
@@ -184,7 +188,7 @@ async function onPlay() {
   min-height: 100vh;
 }
 .composer.wide {
-  grid-template-columns: minmax(0, 1fr) 430px;
+  grid-template-columns: minmax(0, 1fr) 500px;
 }
 main {
   padding: 14px 18px;

@@ -1,35 +1,58 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Answer, Question } from '@esfuerzo/core/notation'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 
-/** What a text leaves open, the first of it with its answers. A tap answers; the words are known from then on. */
+/** What a text leaves open, the first of it with its answers. A tap answers; words are known from then on. */
 const props = defineProps<{
   questions: readonly Question[]
   /** What the session would last with an answer, where that is worth saying. */
   lasting?: (question: Question, answer: Answer) => string
 }>()
 const emit = defineEmits<{ answer: [question: Question, answer: Answer]; show: [question: Question] }>()
-const { t } = useI18n()
+const { t, locale } = useI18n()
+const buttons = useTemplateRef<HTMLButtonElement[]>('buttons')
 
 const first = computed(() => props.questions[0])
-const later = computed(() => [...new Set(props.questions.slice(1).map((q) => q.received))].slice(0, 8))
+const asked = computed(() => first.value && t(`ask.what.${first.value.kind}`, { words: wordsOf(first.value) }))
+const later = computed(() => [...new Set(props.questions.slice(1).map(wordsOf))].slice(0, 8))
 /** How long it lasts is said where the answers differ in it. */
 const differ = computed(() => new Set(answers.value.map((a) => a.seconds)).size > 1)
 const answers = computed(() =>
-  (first.value?.answers ?? []).map((answer) => {
-    const move = answer.as === 'move' ? library.moves.get(answer.move) : undefined
-    const version = move?.versions.find((v) => answer.as === 'move' && v.id === answer.version)
-    return {
-      answer,
-      label: answer.as === 'move' ? (version?.name ?? move?.name ?? answer.move) : t(`ask.${answer.as}`),
-      figure: move && library.figures.get(version?.figure ?? move.figure),
-      seconds: props.lasting?.(first.value!, answer),
-    }
-  }),
+  (first.value?.answers ?? []).map((answer) => ({
+    answer,
+    label: labelOf(answer),
+    figure: figureOf(answer),
+    seconds: props.lasting?.(first.value!, answer),
+  })),
 )
+
+const wordsOf = ({ kind, received }: Question): string =>
+  kind === 'language' ? (new Intl.DisplayNames(locale.value, { type: 'language' }).of(received) ?? received) : received
+function moveOf(answer: Answer) {
+  const move = answer.as === 'move' ? library.moves.get(answer.move) : undefined
+  return { move, version: move?.versions.find((v) => answer.as === 'move' && v.id === answer.version) }
+}
+function labelOf(answer: Answer): string {
+  if (answer.as === 'group') return answer.name
+  if (answer.as !== 'move') return t(`ask.${answer.as}`, 'rows' in answer ? { rows: answer.rows } : {})
+  const { move, version } = moveOf(answer)
+  return version?.name ?? move?.name ?? answer.move
+}
+function figureOf(answer: Answer) {
+  const { move, version } = moveOf(answer)
+  return move && library.figures.get(version?.figure ?? move.figure)
+}
+
+defineExpose({
+  /** Goes to the first answer. */
+  async focus() {
+    await nextTick()
+    buttons.value?.[0]?.focus()
+  },
+})
 </script>
 
 <template>
@@ -38,12 +61,13 @@ const answers = computed(() =>
       <button type="button" class="where" @click="emit('show', first)">
         {{ t('ask.line', { line: first.line }) }}
       </button>
-      {{ t('ask.what', { words: first.received }) }}
+      {{ asked }}
     </p>
-    <div class="answers" role="group" :aria-label="t('ask.what', { words: first.received })">
+    <div class="answers" role="group" :aria-label="asked">
       <button
         v-for="{ answer, label, figure, seconds } in answers"
         :key="label"
+        ref="buttons"
         type="button"
         class="answer"
         @click="emit('answer', first, answer)"

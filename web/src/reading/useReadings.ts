@@ -1,14 +1,15 @@
 import { computed, shallowRef, type ComputedRef } from 'vue'
+import type { Country } from '@esfuerzo/core'
 import { plainName, readingOf, type Answer, type Question, type Readings } from '@esfuerzo/core/notation'
 import { useSettings } from '../settings/store.ts'
 
 /** What words stand for in a teacher's texts. */
 export interface TeachersReadings {
   readings: ComputedRef<Readings>
-  /** Takes an answer: at once here, and with her settings for the next text. */
+  /** Where the school is: it tells what some names mean. */
+  country: ComputedRef<Country>
+  /** Takes an answer about a word: at once here, and with her settings for the next text. */
   remember: (question: Question, answer: Answer) => Promise<void>
-  /** Readings with one answer more, to look at what it would come to. */
-  withAnswer: (question: Question, answer: Answer) => Readings
 }
 
 /** Answers of this page that could not be kept: they hold until it is left. */
@@ -23,7 +24,7 @@ export function useReadings(): TeachersReadings {
   )
   return {
     readings,
-    withAnswer: (question, answer) => new Map([...readings.value, [plainName(question.received), readingOf(answer)]]),
+    country: computed(() => settings.settings?.country ?? 'unsaid'),
     async remember(question, answer) {
       const word = plainName(question.received)
       heldHere.value = { ...heldHere.value, [word]: readingOf(answer) }

@@ -4,7 +4,7 @@ import { computed, onMounted, ref, toRaw, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave } from 'vue-router'
 import type { VForm } from 'vuetify/components'
-import { cleanText, holdPolicies, settingsSchema, warmUpStyles, type Settings } from '@esfuerzo/core'
+import { cleanText, countries, holdPolicies, settingsSchema, warmUpStyles, type Settings } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { problemText } from '../words/i18n.ts'
 import { ruleOf, useForm } from '../words/useForm.ts'
@@ -115,6 +115,15 @@ onBeforeRouteLeave(() => form.save())
             :error-messages="refusedAt('school')"
             maxlength="120"
             @update:model-value="set({ school: $event })"
+          />
+          <ChoiceField
+            :model-value="draft.country"
+            :options="countries"
+            named="settings.country"
+            :label="t('settings.field.country')"
+            :hint="t('settings.countryHint')"
+            persistent-hint
+            @update:model-value="set({ country: $event })"
           />
           <fieldset>
             <legend>{{ t('settings.gradesLead') }}</legend>

@@ -1,20 +1,15 @@
 import { cleanText } from '../../base/text.ts'
 import { limits } from '../../base/limits.ts'
 import { sameValue } from '../../base/sameValue.ts'
-import { cellsFor, firstDose } from '../../library/cellsFor.ts'
-import type { Library } from '../../library/library.ts'
+import { firstDose } from '../../library/cellsFor.ts'
 import { newBlock, type Block, type Form } from '../../session/forms.ts'
-import type { Cell, Face, Station } from '../../session/station.ts'
 import type { Dose } from '../../terms/dose.ts'
 import type { Group } from '../../terms/group.ts'
-import type { OwnMove } from '../../terms/ownMove.ts'
 import { canonical, valueFor, type PerGroup } from '../../terms/perGroup.ts'
-import { normalCells } from '../normalCells.ts'
-import type { Named } from '../names.ts'
 import type { Facts } from './facts.ts'
 import { groupsMeant, type GroupLabel } from './groups.ts'
-import { provisionalMove } from './ownMove.ts'
 import type { FreeRow } from './row.ts'
+import { face, freeStation, isRestRow, namedOf, type StationMaker } from './station.ts'
 
 /** Rows that belong together, with all that was said of them. */
 export interface Run {
@@ -23,15 +18,6 @@ export interface Run {
   rows: FreeRow[]
   title?: string | undefined
   notes: string[]
-}
-
-/** What blocks are made with. */
-export interface BlockMaker {
-  library: Library
-  groups: readonly Group[]
-  /** Moves nobody knows yet, by id, as they are met. */
-  own: Map<string, OwnMove>
-  id: (prefix: 'b' | 's') => string
 }
 
 /** A fact of all groups, and of those a legend names. */
@@ -53,109 +39,8 @@ function perGroup<T>(
 }
 const either = <T>(value: PerGroup<T> | undefined, otherwise: T): PerGroup<T> => value ?? { all: otherwise }
 
-/** The move a row does: one that is known, a rest, or one of the teacher's own under its name. */
-function namedOf(row: FreeRow, make: BlockMaker): Named | undefined {
-  if (row.understood.named) return row.understood.named
-  if (isRestRow(row)) return { move: make.library.moves.get('breathe')! }
-  const made = provisionalMove(row.name, row.eachSide)
-  if (!made) return undefined
-  const before = make.own.get(made.move.id) ?? made
-  make.own.set(made.move.id, before)
-  return { move: before.move }
-}
-/** A rest in a row's place. */
-export const isRestRow = (row: FreeRow): boolean => /^rest\b/i.test(row.name) && !row.understood.named
-
-const faceOf: Readonly<Record<string, Face>> = {
-  head: 'heads',
-  heads: 'heads',
-  tail: 'tails',
-  tails: 'tails',
-  heart: 'hearts',
-  hearts: 'hearts',
-  diamond: 'diamonds',
-  diamonds: 'diamonds',
-  club: 'clubs',
-  clubs: 'clubs',
-  spade: 'spades',
-  spades: 'spades',
-  '1': 'one',
-  '2': 'two',
-  '3': 'three',
-  '4': 'four',
-  '5': 'five',
-  '6': 'six',
-}
-const face = (row: FreeRow): Face | undefined => faceOf[row.label?.toLowerCase() ?? '']
-
-/** A row as a station of a form, with the dose the row says or its move begins with. */
-export const freeStation = (row: FreeRow, form: Form, make: BlockMaker): Station | undefined =>
-  stationOf(row, form, undefined, make)
-
-/** A row as a station of a form. @param each the dose of rows without one, by group */
-function stationOf(row: FreeRow, form: Form, each: PerGroup<Dose> | undefined, make: BlockMaker): Station | undefined {
-  const { groups, library } = make
-  const named = namedOf(row, make)
-  if (!named) return undefined
-  const { move, version } = named
-  const ready = cellsFor(move, groups, form)
-  const doubled = (dose: Dose): Dose => {
-    // "Hops 20 s" are twenty in all; a stretch or a balance is held so long on each side whatever is said.
-    if (
-      !row.eachSide &&
-      move.sides === 'each' &&
-      row.dose &&
-      dose.unit === 'seconds' &&
-      typeof dose.amount === 'number' &&
-      move.measures[0] === 'reps'
-    )
-      return { ...dose, amount: Math.max(1, Math.round(dose.amount / 2)) }
-    return row.eachSide && move.sides === 'alternating' && typeof dose.amount === 'number' && dose.unit === 'reps'
-      ? { ...dose, amount: Math.min(limits.seconds, dose.amount * 2) }
-      : dose
-  }
-  const cellOf = (group: Group): Cell => {
-    const { dose: first, ...cell } = valueFor(ready, group.id)
-    const own = row.doses?.find(({ label }) => label === group.id)?.dose
-    const dose = own ?? row.dose ?? (each && valueFor(each, group.id)) ?? first
-    const oneOf = row.or.flatMap((o) => (o.named && o.named.move.id !== move.id ? [o.named.move.id] : []))
-    return {
-      ...cell,
-      ...(version && { version }),
-      ...(dose && { dose: takenBy(move.measures, doubled(dose)) }),
-      ...(oneOf.length && { oneOf: [...new Set(oneOf)].slice(0, 5) }),
-    }
-  }
-  const by = Object.fromEntries(groups.map((g) => [g.id, cellOf(g)]))
-  const cells = normalCells(
-    { all: by[groups[0]!.id]!, by },
-    groups.map((g) => g.id),
-    library,
-  )
-  const chosen = face(row)
-  const words = [
-    ...(row.label && !chosen && !/^(?:min|station|stn|\d|odd|even)/i.test(row.label) ? [row.label] : []),
-    ...(isRestRow(row) ? [row.name] : []),
-    ...row.note,
-  ]
-  const note = cleanText(words.join('; '), 'paragraph').trim()
-  const line = (text: string) => cleanText(text, 'line').trim()
-  return {
-    id: make.id('s'),
-    cells,
-    ...(form === 'chance' && chosen && { face: chosen }),
-    ...(note && { note }),
-    ...(row.easier && line(row.easier) && { easier: line(row.easier) }),
-    ...(row.harder && line(row.harder) && { harder: line(row.harder) }),
-  }
-}
-
-/** A move that is not counted in reps takes the number as what it is measured in. */
-const takenBy = (measures: readonly string[], dose: Dose): Dose =>
-  dose.unit === 'reps' && !measures.includes('reps') ? { ...dose, unit: measures[0] as Dose['unit'] } : dose
-
 /** The blocks of a run: one form of work, or one after the other where its rows say different things. */
-export function blocksOf(run: Run, make: BlockMaker): Block[] {
+export function blocksOf(run: Run, make: StationMaker): Block[] {
   if (!run.rows.length) return []
   const blocks = formed(run, make).filter((b) => !('stations' in b) || b.stations.length)
   const note = cleanText(run.notes.join('\n'), 'paragraph').trim()
@@ -167,7 +52,7 @@ export function blocksOf(run: Run, make: BlockMaker): Block[] {
   })) as Block[]
 }
 
-function formed(run: Run, make: BlockMaker): Block[] {
+function formed(run: Run, make: StationMaker): Block[] {
   const { facts, rows } = run
   // A rest that stands by itself is time to talk.
   if (rows.every((r) => isRestRow(r) && !r.label))
@@ -195,10 +80,10 @@ function formed(run: Run, make: BlockMaker): Block[] {
   return several(run, make)
 }
 
-const stations = (rows: readonly FreeRow[], form: Form, each: PerGroup<Dose> | undefined, make: BlockMaker) =>
-  rows.flatMap((row) => stationOf(row, form, each, make) ?? [])
+const stations = (rows: readonly FreeRow[], form: Form, each: PerGroup<Dose> | undefined, make: StationMaker) =>
+  rows.flatMap((row) => freeStation(row, form, make, each) ?? [])
 
-function intervals(run: Run, work: PerGroup<number>, rest: PerGroup<number> | undefined, make: BlockMaker): Block {
+function intervals(run: Run, work: PerGroup<number>, rest: PerGroup<number> | undefined, make: StationMaker): Block {
   const { facts, rows } = run
   const most = facts.pattern === 'tabata' && !facts.intervals ? 8 : facts.intervals
   const shared =
@@ -227,7 +112,7 @@ function intervals(run: Run, work: PerGroup<number>, rest: PerGroup<number> | un
 }
 
 /** Rows each with their own work and rest: as many circuits of one lap as it takes. */
-function clocked(run: Run, make: BlockMaker): Block[] {
+function clocked(run: Run, make: StationMaker): Block[] {
   const blocks: Block[] = []
   const amount = (row: FreeRow) => (typeof row.dose!.amount === 'number' ? row.dose!.amount : 30)
   for (let i = 0; i < run.rows.length;) {
@@ -249,7 +134,7 @@ function clocked(run: Run, make: BlockMaker): Block[] {
   return blocks
 }
 
-function everyMinute(run: Run, make: BlockMaker): Block {
+function everyMinute(run: Run, make: StationMaker): Block {
   const n = run.rows.length
   const minutes = Math.round((run.facts.total ?? n * 60) / 60)
   const laps = Math.min(limits.laps, Math.max(1, Math.ceil(minutes / n)))
@@ -260,7 +145,7 @@ function everyMinute(run: Run, make: BlockMaker): Block {
   }
 }
 
-const asManyRounds = (run: Run, make: BlockMaker): Block => ({
+const asManyRounds = (run: Run, make: StationMaker): Block => ({
   ...newBlock.amrap(make.id('b')),
   stations: stations(
     run.rows,
@@ -271,7 +156,7 @@ const asManyRounds = (run: Run, make: BlockMaker): Block => ({
   cap: { all: Math.min(limits.seconds, run.facts.total ?? run.facts.work ?? 480) },
 })
 
-const ladder = (run: Run, make: BlockMaker): Block => ({
+const ladder = (run: Run, make: StationMaker): Block => ({
   ...newBlock.ladder(make.id('b')),
   stations: stations(run.rows, 'ladder', undefined, make),
   rungs: either(
@@ -284,7 +169,7 @@ const ladder = (run: Run, make: BlockMaker): Block => ({
   ),
 })
 
-function chance(run: Run, make: BlockMaker): Block {
+function chance(run: Run, make: StationMaker): Block {
   const first = face(run.rows[0]!)!
   const device =
     first === 'heads' || first === 'tails'
@@ -308,7 +193,7 @@ function chance(run: Run, make: BlockMaker): Block {
 }
 
 /** `A1 A2 B1 B2`: each letter's moves one after the other, so many times. */
-function pairs(run: Run, make: BlockMaker): Block[] {
+function pairs(run: Run, make: StationMaker): Block[] {
   const blocks: Block[] = []
   for (let i = 0; i < run.rows.length;) {
     const { pair } = run.rows[i]!
@@ -333,7 +218,7 @@ function pairs(run: Run, make: BlockMaker): Block[] {
 }
 
 /** Sets of one move after the other; a block for each number of sets. */
-function sets(run: Run, make: BlockMaker): Block[] {
+function sets(run: Run, make: StationMaker): Block[] {
   const blocks: Block[] = []
   const pause = run.facts.restRounds ?? run.facts.rest
   for (let i = 0; i < run.rows.length;) {
@@ -372,7 +257,7 @@ function restsBetween(all: readonly FreeRow[]): { rows: readonly FreeRow[]; seco
 }
 
 /** Rounds where rows come again, else one after the other. */
-function several(run: Run, make: BlockMaker): Block[] {
+function several(run: Run, make: StationMaker): Block[] {
   const { facts } = run
   const fact = <T>(read: (facts: Facts) => T | undefined) => perGroup(run, make.groups, read)
   const each = fact((f) => f.each)
@@ -399,7 +284,7 @@ function picked(
   each: PerGroup<Dose>,
   pick: PerGroup<number>,
   pause: PerGroup<number> | undefined,
-  make: BlockMaker,
+  make: StationMaker,
 ): Block {
   const work = (id: string) => {
     const { amount } = valueFor(each, id)
@@ -419,7 +304,7 @@ function picked(
 }
 
 /** Rows of which some come several times: those as sets, the others as they are. */
-function mixedSets(run: Run, rows: readonly FreeRow[], counts: readonly number[], make: BlockMaker): Block[] {
+function mixedSets(run: Run, rows: readonly FreeRow[], counts: readonly number[], make: StationMaker): Block[] {
   const blocks: Block[] = []
   for (let i = 0; i < rows.length;) {
     let to = i + 1
@@ -432,7 +317,7 @@ function mixedSets(run: Run, rows: readonly FreeRow[], counts: readonly number[]
 }
 
 /** Seconds of a section's minutes for each row that says no amount. */
-export function filled(run: Run, seconds: number, make: BlockMaker): void {
+export function filled(run: Run, seconds: number, make: StationMaker): void {
   const open = run.rows.filter((r) => !r.dose)
   const told = run.rows.reduce(
     (sum, r) => sum + (r.dose?.unit === 'seconds' && typeof r.dose.amount === 'number' ? r.dose.amount : 0),

@@ -13,7 +13,7 @@ export interface GroupLabel {
 
 // Years and grades count alike (a Year 3 is a grade 3), Scotland's P1 is kindergarten, ages are grade + 5. Common practice, no source.
 const first = 'nursery|kinder(?:garten)?|reception|rec|prep|foundation|eyfs|infantil'
-const named = String.raw`(?:${first})(?![\p{L}])(?:\s?stage)?|ks\s?[12](?!\d)|(?:years?|yrs?|y|grades?|gr|class|primary|p|u)\.?\s?\d{1,2}(?![\p{L}\d])(?:s(?![\p{L}]))?|\d(?:st|nd|rd|th)\s(?:grade|class|year)(?:rs?|s)?(?![\p{L}])|\d\s?º(?:\s(?:grado|curso))?|[krf](?=\s?[-–/]\s?\d(?![\d/]))|\d{1,2}\s?[-–]\s?\d{1,2}\s?(?:yrs?|years?|year olds?)(?:\sold)?(?![\p{L}])`
+const named = String.raw`(?:${first})(?![\p{L}])(?:\s?stage)?|ks\s?[12](?!\d)|(?:years?|yrs?|y|grades?|gr|class|primary|p|u)\.?\s?\d{1,2}(?![\p{L}\d])(?:s(?![\p{L}]))?|\d(?:st|nd|rd|th)\s(?:grade|class|year)(?:rs?|s)?(?![\p{L}])|\d\s?º(?:\s(?:grado|curso))?|[krf](?=\s?[-–/]\s?\d(?![\d/]))|k(?=\s?[:=])|\d{1,2}\s?[-–]\s?\d{1,2}\s?(?:yrs?|years?|year olds?)(?:\sold)?(?![\p{L}])`
 const joint = String.raw`\s?(?:-|–|\/|&|\+|,|\bto\b|\band\b)\s?`
 const pattern = new RegExp(
   `(?<![\\p{L}\\d])(?:${named})(?:${joint}(?:(?:${named})|\\d(?![\\p{L}\\d'"½/]|:\\d|\\s?(?:s|secs?|mins?|reps?|x)\\b|st|nd|rd|th)))*`,

@@ -1,5 +1,6 @@
 import type { Dose } from '../../terms/dose.ts'
 import type { Library } from '../../library/library.ts'
+import type { English } from '../../terms/country.ts'
 import { limits } from '../../base/limits.ts'
 import { tokensOf, type Token, type TokenOf } from './tokens.ts'
 import { understandName, type Readings, type Understood } from './understandName.ts'
@@ -31,13 +32,16 @@ export interface FreeRow {
   label?: string
   /** The letter of a pair that alternates. */
   pair?: string
+  /** The line it stands in, from 0. */
+  line?: number
 }
 
 /** What is needed to read a row. */
 export interface RowReader {
   library: Library
   readings: Readings
-  british: boolean
+  /** Whose words they are, where one word means two things. */
+  english: English | undefined
 }
 
 const sides =
@@ -103,7 +107,7 @@ export function readRow(text: string, at: number, reader: RowReader): FreeRow | 
   const pieces = piecesOf(open, tokens)
   const named = pieces.map((piece) => ({
     piece,
-    understood: understandName(piece.text, reader.library, reader.readings, reader.british),
+    understood: understandName(piece.text, reader.library, reader.readings, reader.english),
   }))
   // A move stands at the beginning; a name further on is only what it may be.
   const best = named.find(({ piece, understood }) => understood.named !== undefined || !isFiller(piece.text))

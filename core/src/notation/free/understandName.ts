@@ -1,5 +1,6 @@
 import { lettersApart } from '../../base/nearest.ts'
 import type { Library } from '../../library/library.ts'
+import type { English } from '../../terms/country.ts'
 import { nameIndex, plainName, type Named } from '../names.ts'
 import { isProvisional } from './ownMove.ts'
 import {
@@ -141,28 +142,31 @@ function trimmed(words: readonly Word[]): Word[] {
  *
  * @example understandName('kneeling press ups', library, new Map()).named?.version // 'knee-push-up'
  */
-export function understandName(text: string, library: Library, readings: Readings, british = false): Understood {
-  const known = understoodBy(library, readings, british)
+export function understandName(text: string, library: Library, readings: Readings, english?: English): Understood {
+  const known = understoodBy(library, readings, english)
   const before = known.get(text)
   if (before) return before
   if (known.size > 2000) known.clear()
-  const understood = understand(text, library, readings, british)
+  const understood = understand(text, library, readings, english)
   known.set(text, understood)
   return understood
 }
 
 /** What was understood already, with the same words known. */
-function understoodBy(library: Library, readings: Readings, british: boolean): Map<string, Understood> {
+function understoodBy(library: Library, readings: Readings, english: English | undefined): Map<string, Understood> {
   const index = nameIndex(library)
-  const byReadings = cached.get(index) ?? new WeakMap<Readings, [Map<string, Understood>, Map<string, Understood>]>()
-  cached.set(index, byReadings)
-  const pair = byReadings.get(readings) ?? [new Map<string, Understood>(), new Map<string, Understood>()]
-  byReadings.set(readings, pair)
-  return pair[british ? 1 : 0]
+  let byReadings = cached.get(index)
+  if (!byReadings) cached.set(index, (byReadings = new WeakMap()))
+  let byEnglish = byReadings.get(readings)
+  if (!byEnglish) byReadings.set(readings, (byEnglish = new Map()))
+  let known = byEnglish.get(english)
+  if (!known) byEnglish.set(english, (known = new Map()))
+  return known
 }
-const cached = new WeakMap<object, WeakMap<Readings, [Map<string, Understood>, Map<string, Understood>]>>()
+type ByEnglish = Map<English | undefined, Map<string, Understood>>
+const cached = new WeakMap<object, WeakMap<Readings, ByEnglish>>()
 
-function understand(text: string, library: Library, readings: Readings, british = false): Understood {
+function understand(text: string, library: Library, readings: Readings, english: English | undefined): Understood {
   const vocabulary = vocabularyOf(library)
   const { names } = nameIndex(library)
   const all = wordsOf(text)
@@ -179,15 +183,15 @@ function understand(text: string, library: Library, readings: Readings, british 
     const bag = vocabulary.bags.get(bagOf(plain)) ?? vocabulary.looseBags.get(looseBagOf(plain))
     return bag === 'several' ? undefined : bag
   }
-  const several =
-    severalMeanings[all.map((w) => w.plain).join(' ')] ??
-    severalMeanings[
-      trimmed(all)
-        .map((w) => w.plain)
-        .join(' ')
-    ]
-  if (several && !british) return { note: '', nearest: () => several.flatMap((told) => namedAs(told, library) ?? []) }
-  if (several) return { named: namedAs(several[0]!, library)!, note: '', nearest: none }
+  const several = [all, trimmed(all)]
+    .map((words) => words.map((w) => w.plain).join(' '))
+    .find((name) => severalMeanings[name])
+  if (several) {
+    const meanings = severalMeanings[several]!
+    const here = english && meanings[english]
+    if (here) return { named: namedAs(here, library)!, note: '', nearest: none }
+    return { note: '', nearest: () => meanings.any.flatMap((told) => namedAs(told, library) ?? []) }
+  }
   const whole = find(all)
   if (whole) return { named: whole, note: '', nearest: none }
   const core = trimmed(all)

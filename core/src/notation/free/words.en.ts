@@ -1,4 +1,5 @@
 import type { Role } from '../../session/schema.ts'
+import { englishOf, type Country, type English } from '../../terms/country.ts'
 import { plainName } from '../names.ts'
 
 const plain = (words: readonly string[]): string[] => words.map(plainName)
@@ -340,18 +341,32 @@ export const looseWords = new Set('a an the some your my of to and with on in at
 /** Behind a name that is a held shape they change nothing; behind any other they make another move of it. */
 export const shapeWords = new Set(['pose', 'hold', 'stretch', 'balance'])
 
-/**
- * Names that mean one move here and another there: each with what it may be. What is usual in a country that says "press-up"
- * comes first (common practice, no source).
- */
-export const severalMeanings: Readonly<Record<string, readonly string[]>> = {
-  'star jump': ['jumping-jack:jumping-jack', 'jumping-jack:star-jump'],
-  'donkey kick': ['back-kick', 'kick-up'],
-  'kick up': ['kick-up', 'keep-up'],
-  'toe tap': ['toe-taps', 'ball-taps', 'step-touch'],
-  'touch your toe': ['ragdoll', 'windmill', 'seated-reach'],
-  seal: ['cobra', 'seal-walk'],
+/** What a name may be, and which of it where that is usual. */
+export interface Meanings extends Partial<Record<English, string>> {
+  any: readonly string[]
+}
+/** Names that mean one move here and another there, or in one lesson and another (common practice, no source). */
+export const severalMeanings: Readonly<Record<string, Meanings>> = {
+  'star jump': {
+    any: ['jumping-jack:jumping-jack', 'jumping-jack:star-jump'],
+    british: 'jumping-jack:jumping-jack',
+    american: 'jumping-jack:star-jump',
+  },
+  'donkey kick': { any: ['back-kick', 'kick-up'], british: 'back-kick' },
+  skipping: { any: ['rope-skip', 'skip'], british: 'rope-skip', american: 'skip' },
+  'kick up': { any: ['kick-up', 'keep-up'] },
+  'toe tap': { any: ['toe-taps', 'ball-taps', 'step-touch'] },
+  'touch your toe': { any: ['ragdoll', 'windmill', 'seated-reach'] },
+  seal: { any: ['cobra', 'seal-walk'] },
 }
 /** Words that only those write who say "press-up" and mean jumping jacks by star jumps. */
-export const britishWords =
+const britishWords =
   /\b(?:press[- ]?ups?|y(?:ea)?r?s? ?\d|ks[12]|reception|heel flicks|bum|secs|mins|p[1-7]|foundation|prep|kit|plenary|pe)\b/i
+
+/**
+ * Whose words a text is in: its school's country says, else what only British teachers write.
+ *
+ * @example englishIn('30 secs of press-ups', 'unsaid') // 'british'
+ */
+export const englishIn = (text: string, country: Country): English | undefined =>
+  country === 'unsaid' && britishWords.test(text) ? 'british' : englishOf(country)

@@ -38,8 +38,9 @@ export function useShortcuts(actions: ShortcutActions): void {
       else session.undo()
       return
     }
-    if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside'))
-      return act(event, actions.leave)
+    // A list of suggestions, or the search in a text, is closed first.
+    const free = event.key === 'Escape' && !event.defaultPrevented
+    if (free && event.target instanceof Element && event.target.closest('aside')) return act(event, actions.leave)
     if (isTyping(event.target) || command || event.altKey) return
     const keys: Record<string, (() => void) | undefined> = {
       '/': actions.find,

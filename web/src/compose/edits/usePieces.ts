@@ -1,12 +1,15 @@
 import { idsOf, partOf, pasteParts, readPart, traitsOf, stationsOf, type Part, type Workout } from '@esfuerzo/core'
-import { readText } from '@esfuerzo/core/notation'
+import { shallowRef } from 'vue'
+import { readText, type ReadText } from '@esfuerzo/core/notation'
 import { useReadings } from '../../reading/useReadings.ts'
 import { library } from '../../repertoire/library.ts'
 import type { Hand } from './hand.ts'
 
 /** Pieces of a session taken out of it and put into it: as parts, and as text from anywhere. */
 export function usePieces({ session, cursor, messages, edit, attempt, targetBlock }: Hand) {
-  const { readings } = useReadings()
+  const { readings, country } = useReadings()
+  /** A pasted text with something open: it is looked at before it goes in. */
+  const toLookAt = shallowRef<string>()
 
   /** The piece that is taken: several stations, else the block or section of the cursor. */
   function takenPart(): Part | undefined {
@@ -37,26 +40,33 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return true
   }
 
+  const readHere = (text: string): ReadText =>
+    readText(text, library, {
+      groups: session.workout.groups,
+      keepGroups: true,
+      readings: readings.value,
+      country: country.value,
+    })
+
   /**
-   * Puts in what a whiteboard text says, below the cursor: sections where it has headings, else blocks, or rows where
-   * it is a plain list. What is not clear stands as a move of her own, and is said.
+   * Puts in what a text says, below the cursor: sections where it has headings, else blocks, or rows where it is a plain list.
    *
    * @returns false where nothing of it is a session's
    */
+  function insertRead({ workout, said }: ReadText): boolean {
+    const parts = partsOf(workout, said.headings)
+    return parts.length > 0 && insert(parts, workout.moves)
+  }
+
+  /** Puts in a line as it is written. What is not clear stands as a move of her own, and is said. */
   function insertText(text: string): boolean {
-    const { groups } = session.workout
-    const {
-      workout: read,
-      questions,
-      said: what,
-    } = readText(text, library, { groups, keepGroups: true, readings: readings.value })
-    const parts = partsOf(read, what.headings)
-    if (!parts.length) return false
-    if (insert(parts, read.moves) && questions.length) {
-      const words = [...new Set(questions.map((q) => q.received))].join(', ')
-      messages.say({ text: 'openWords', params: { n: questions.length, words }, undo: true })
+    const read = readHere(text)
+    const taken = insertRead(read)
+    if (taken && read.questions.length) {
+      const words = [...new Set(read.questions.map((q) => q.received))].join(', ')
+      messages.say({ text: 'openWords', params: { n: read.questions.length, words }, undo: true })
     }
-    return true
+    return taken
   }
 
   function partsOf(read: Workout, headings: boolean): Part[] {
@@ -69,7 +79,8 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
   }
 
   /**
-   * Puts what was copied in after the cursor: a piece of a session, or a text from anywhere.
+   * Puts what was copied in after the cursor: a piece of a session, or a text from anywhere. What is clear goes in at once; the rest
+   * is looked at first.
    *
    * @returns false where the text is neither
    */
@@ -78,8 +89,12 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     // One that claims to be a piece and is not right has been named.
     if (!attempt(() => void (part = readPart(text)))) return true
     if (part) return insert([part]) || true
-    return insertText(text)
+    const read = readHere(text)
+    if (!read.workout.sections.some((s) => s.blocks.length)) return false
+    if (!read.questions.length && !read.problems.length) return insertRead(read)
+    toLookAt.value = text
+    return true
   }
 
-  return { takenPart, copied, insert, insertText, paste }
+  return { takenPart, copied, insert, readHere, insertRead, insertText, paste, toLookAt }
 }

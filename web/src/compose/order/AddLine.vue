@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Cell } from '@esfuerzo/core'
+import { stationsOf, traitsOf, type Block, type Cell } from '@esfuerzo/core'
 import { searchMoves } from '@esfuerzo/core/choose'
-import { parse, printBlockFor, readNamedCell, takeDose } from '@esfuerzo/core/notation'
+import { printBlockFor, printCell, readNamedCell, takeDose } from '@esfuerzo/core/notation'
 import { library } from '../../repertoire/library.ts'
 import { amountText } from './cellText.ts'
 import { useSession } from '../session/useSession.ts'
@@ -23,25 +23,30 @@ watch(text, () => (problem.value = ''))
 const read = computed(() => (text.value.trim() ? readNamedCell(text.value, library) : undefined))
 /** The dose that was typed, and the letters beside it. */
 const typed = computed(() => takeDose(text.value, 'reps'))
-/** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`. */
+/** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`, `10 star jumps x 2`. */
 const line = computed(() => {
   if (!text.value.trim() || read.value) return undefined
-  const { workout, problems } = parse(text.value, library, session.workout.groups)
+  const { workout, problems, questions } = edits.readHere(text.value)
   const blocks = workout.sections.flatMap((s) => s.blocks)
-  return !problems.length && blocks.length ? blocks : undefined
+  return !problems.length && !questions.length && blocks.length ? blocks : undefined
 })
+const blockHint = (block: Block): string => {
+  const says = printBlockFor(block, session.workout.groups[0]!.id)
+  const rows = stationsOf(block).map((s) => printCell(s.cells.all, library))
+  return traitsOf(block).goesWithoutSaying?.(block) ? rows.join(', ') : `${t(`forms.${block.form}.name`)}: ${says}`
+}
 const suggestions = computed<Suggestion[]>(() => {
   if (!text.value.trim() || read.value || line.value) return []
   return searchMoves(library.moves.values(), typed.value.rest)
     .slice(0, 6)
     .map((m) => ({ id: m.id, label: m.name, detail: t(`family.${m.family}`) }))
 })
+const only = computed(() => (suggestions.value.length === 1 ? suggestions.value[0] : undefined))
 const hint = computed(() => {
-  if (line.value)
-    return line.value
-      .map((b) => `${t(`forms.${b.form}.name`)}: ${printBlockFor(b, session.workout.groups[0]!.id)}`)
-      .join(' · ')
-  if (!read.value) return ''
+  if (only.value) return only.value.label
+  if (line.value) return line.value.map(blockHint).join(' · ')
+  // A line that is nobody's name goes in as it is: what the arrows mark is taken in its place.
+  if (!read.value) return suggestions.value.length ? t('addLine.asItIs') : ''
   const { move, words } = read.value
   const version = move.versions.find((v) => v.id === words.version)
   const dose = words.dose && amountText(words.dose.amount, words.dose.unit, t)
@@ -49,9 +54,10 @@ const hint = computed(() => {
 })
 
 function onEnter(chosen: Suggestion | undefined) {
-  const first = chosen ?? (read.value || line.value ? undefined : suggestions.value[0])
+  // A suggestion is taken where one is marked or only one is left; else the line means what it says.
+  const one = chosen ?? only.value
   if (!text.value.trim()) cursor.addBelow(undefined)
-  else if (first) add(first.id, typed.value.dose && { dose: typed.value.dose })
+  else if (one) add(one.id, typed.value.dose && { dose: typed.value.dose })
   else if (read.value) add(read.value.move.id, read.value.words)
   else if (edits.insertText(text.value)) next()
   else problem.value = t('shelf.none')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import OpenTool from '../tools/OpenTool.vue'
 import { useTool } from '../tools/useTool.ts'
@@ -24,7 +24,18 @@ function onTab(name: PanelTab) {
   open.value = !(open.value && tab.value === name)
   tab.value = name
 }
-defineExpose({ focus: () => shown.value?.focus?.() })
+/** A tab that is still on its way takes the focus when it is there. */
+let wanted = false
+function focus() {
+  wanted = shown.value?.focus === undefined
+  shown.value?.focus?.()
+}
+watch(shown, (there) => {
+  if (!wanted || !there?.focus) return
+  wanted = false
+  there.focus()
+})
+defineExpose({ focus })
 </script>
 
 <template>

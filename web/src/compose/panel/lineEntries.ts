@@ -1,0 +1,109 @@
+import { stationsOf, traitsOf, type LaneView, type Library, type Workout } from '@esfuerzo/core'
+import type { Figure } from '@esfuerzo/core/figure'
+import type { Question } from '@esfuerzo/core/notation'
+
+/** What a line of a text became. */
+export interface LineEntry {
+  /** From 1. */
+  line: number
+  figures: Figure[]
+  /** What it is in full: sections and moves by name. */
+  words: string[]
+  /** Whether it begins a part, and how that part is done. */
+  part?: 'section' | 'block'
+  form?: string
+  /** Seconds of the quickest lane and of the slowest; undefined where it takes none. */
+  seconds?: { from: number; to: number }
+  /** What it asks. */
+  questions: Question[]
+}
+
+/**
+ * What each line of a text became, in the order of the lines; lines that became nothing by themselves are not among them.
+ *
+ * @param lines the line of each part, by its id
+ */
+export function lineEntries(
+  workout: Workout,
+  lines: ReadonlyMap<string, number>,
+  lanes: readonly LaneView[],
+  questions: readonly Question[],
+  library: Library,
+): LineEntry[] {
+  const made = new Lines(lines)
+  for (const section of workout.sections) {
+    made.begin(section.id, section.title, 'section')
+    for (const block of section.blocks) {
+      // A plain list is its rows: nothing begins in its first.
+      const plain = traitsOf(block).goesWithoutSaying?.(block) && !block.title
+      const entry = plain ? undefined : made.begin(block.id, block.title ?? '', 'block')
+      if (entry?.part === 'block') entry.form = block.form
+      for (const { id, cells } of stationsOf(block)) {
+        const move = library.moves.get(cells.all.move)
+        const version = move?.versions.find((v) => v.id === cells.all.version)
+        const figure = move && library.figures.get(version?.figure ?? move.figure)
+        const at = made.begin(id, move?.name ?? '')
+        if (figure) at?.figures.push(figure)
+      }
+    }
+  }
+  made.time(lanes.map(secondsByPart))
+  for (const question of questions) made.at(question.line).questions.push(question)
+  return made.inOrder
+}
+
+/** Lines while they are put together. */
+class Lines {
+  #where: ReadonlyMap<string, number>
+  #entries = new Map<number, LineEntry>()
+  /** What the seconds of a line are of. */
+  #parts = new Map<number, string[]>()
+
+  constructor(where: ReadonlyMap<string, number>) {
+    this.#where = where
+  }
+
+  at(line: number): LineEntry {
+    let entry = this.#entries.get(line)
+    if (!entry) this.#entries.set(line, (entry = { line, figures: [], words: [], questions: [] }))
+    return entry
+  }
+
+  /** A part that begins in a line. The largest of them is what its seconds are of; stations are taken together. */
+  begin(id: string, words: string, part?: LineEntry['part']): LineEntry | undefined {
+    const line = this.#where.get(id)
+    if (line === undefined) return undefined
+    const entry = this.at(line)
+    entry.words.push(words)
+    const first = part && !entry.part
+    if (first) entry.part = part
+    if (first) this.#parts.set(line, [id])
+    else if (!part && !entry.part) this.#parts.set(line, [...(this.#parts.get(line) ?? []), id])
+    return entry
+  }
+
+  /** @param lanes seconds of each lane by part */
+  time(lanes: readonly ReadonlyMap<string, number>[]): void {
+    for (const [line, ids] of this.#parts) {
+      const each = lanes.map((seconds) => ids.reduce((sum, id) => sum + (seconds.get(id) ?? 0), 0))
+      const to = Math.max(0, ...each)
+      if (to > 0) this.at(line).seconds = { from: Math.min(...each), to }
+    }
+  }
+
+  get inOrder(): LineEntry[] {
+    return [...this.#entries.values()].sort((a, b) => a.line - b.line)
+  }
+}
+
+/** Seconds of a lane by section, block and station. */
+function secondsByPart({ blocks }: LaneView): Map<string, number> {
+  const sums = new Map<string, number>()
+  const add = (id: string, seconds: number) => sums.set(id, (sums.get(id) ?? 0) + seconds)
+  for (const { timed } of blocks) {
+    add(timed.section, timed.seconds)
+    add(timed.block, timed.seconds)
+    for (const { station, seconds } of timed.steps) if (station) add(station, seconds.typical)
+  }
+  return sums
+}

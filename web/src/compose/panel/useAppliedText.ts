@@ -1,0 +1,47 @@
+import { shallowRef, type Ref, type ShallowRef } from 'vue'
+import { ProblemError, type Workout } from '@esfuerzo/core'
+import { applyText, type AppliedText, type Question } from '@esfuerzo/core/notation'
+import type { Told } from '../../reading/useAnswers.ts'
+import { library } from '../../repertoire/library.ts'
+import { problemText } from '../../words/i18n.ts'
+import { useSession } from '../session/useSession.ts'
+
+/** A text put to the session as it is: what it leaves open, where its parts stand, why it is not taken. */
+export interface PutText {
+  questions: ShallowRef<readonly Question[]>
+  /** The line of each part of the session, by its id. */
+  lines: ShallowRef<ReadonlyMap<string, number>>
+  refused: ShallowRef<string>
+  /** What the text would come to. @throws {ProblemError} */
+  applied: (told?: Told) => AppliedText
+  /** The session the text says; undefined where it says none, and why stands in `refused`. */
+  put: () => Workout | undefined
+}
+
+/** @param told what was said of words and of this text */
+export function useAppliedText(text: Ref<string>, told: Ref<Told>): PutText {
+  const session = useSession()
+  const questions = shallowRef<readonly Question[]>([])
+  const lines = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const refused = shallowRef('')
+  const applied = (all = told.value) => applyText(text.value, session.workout, library, all)
+  return {
+    questions,
+    lines,
+    refused,
+    applied,
+    put() {
+      try {
+        const read = applied()
+        questions.value = read.questions
+        lines.value = read.lines
+        refused.value = read.problems.map(problemText).join('\n')
+        return read.workout
+      } catch (error) {
+        if (!(error instanceof ProblemError)) throw error
+        refused.value = error.problems.map(problemText).join('\n')
+        return undefined
+      }
+    },
+  }
+}

@@ -1,0 +1,137 @@
+import { useDebounceFn, useSessionStorage } from '@vueuse/core'
+import { computed, onBeforeUnmount, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import { libraryFor, sameValue, type Workout } from '@esfuerzo/core'
+import { print, type Answer, type Question } from '@esfuerzo/core/notation'
+import { longest } from '../../reading/longest.ts'
+import { useAnswers } from '../../reading/useAnswers.ts'
+import { library } from '../../repertoire/library.ts'
+import { useEdits } from '../edits/useEdits.ts'
+import { useSession } from '../session/useSession.ts'
+import { mergeText } from './mergeText.ts'
+import { useAppliedText } from './useAppliedText.ts'
+
+/** So long after the last letter the session takes what is typed, in milliseconds. */
+const settles = 120
+/** So long a line that is not clear may stand before it counts as finished. */
+const patience = 2500
+
+export interface SessionText {
+  text: Ref<string>
+  /** What is open, without the line that is being typed. */
+  asks: ComputedRef<readonly Question[]>
+  /** The line of each part of the session, by its id. */
+  lines: ShallowRef<ReadonlyMap<string, number>>
+  refused: ShallowRef<string>
+  /** A line is being typed that is not clear yet: the session waits for it to be left. */
+  waiting: ShallowRef<boolean>
+  /** Where the caret is, and whether anybody types. */
+  onCaret: (line: number, focused: boolean) => void
+  answer: (question: Question, answer: Answer) => Promise<void>
+  /** Seconds the session would last with an answer. */
+  lasting: (question: Question, answer: Answer) => number
+  /** Throws away what the session does not take. */
+  fromSession: () => void
+}
+
+/** What is typed and not yet the session's, with the session's text it began with. */
+const heldText = (session: string) =>
+  useSessionStorage<{ text: string; base: string } | null>(`esfuerzo.text.${session}`, null, {
+    serializer: { read: (text) => JSON.parse(text) as { text: string; base: string }, write: JSON.stringify },
+  })
+const printed = (workout: Workout) => print(workout, libraryFor(workout, library))
+
+/**
+ * The session as a text, both ways live: what is typed changes the running order, what is changed there is written here. A line that is
+ * being typed waits until it is left; what is not clear is asked. What is typed outlives another tab, another page, a reload.
+ */
+export function useSessionText(): SessionText {
+  const session = useSession()
+  const edits = useEdits()
+  const answers = useAnswers()
+  const held = heldText(session.id)
+  let base = printed(session.workout)
+  const now = shallowRef(held.value ? mergeText(held.value.text, held.value.base, base) : base)
+  const { questions, lines, refused, applied, put } = useAppliedText(now, answers.told)
+  const waiting = shallowRef(false)
+  const caret = shallowRef({ line: 1, focused: false })
+  let leaving: ReturnType<typeof setTimeout> | undefined
+  /** Typed, and not put to the session yet. */
+  let typed = false
+  /** The session as the text last made it; any other came from elsewhere. */
+  let made: Workout = session.workout
+
+  const hold = (on: boolean) => (held.value = on ? { text: now.value, base } : null)
+  const isCarets = ({ line }: Question) => caret.value.focused && line === caret.value.line
+
+  /** Puts the text to the session. @param typing the caret's line is not finished */
+  function take(typing: boolean): void {
+    typed = false
+    clearTimeout(leaving)
+    const said = put()
+    waiting.value = typing && said !== undefined && questions.value.some(isCarets)
+    // A half-written name is no move; a pause ends it as well.
+    if (waiting.value) leaving = setTimeout(() => take(false), patience)
+    else if (said) {
+      // The watch below is not to take it for somebody else's.
+      made = said
+      if (!sameValue(said, session.workout)) edits.edit(() => said, 'text')
+      made = session.workout
+      base = printed(session.workout)
+    }
+    hold(waiting.value || refused.value !== '')
+  }
+  const settle = useDebounceFn(() => typed && take(true), settles)
+  if (held.value) take(false)
+  else put()
+
+  watch(
+    () => session.workout,
+    (workout) => {
+      if (workout === made) return
+      // What was changed elsewhere is written here, beside what is being typed.
+      made = workout
+      const theirs = printed(workout)
+      now.value = mergeText(now.value, base, theirs)
+      base = theirs
+      hold(held.value !== null)
+      if (!held.value) put()
+    },
+  )
+  watch(answers.told, () => take(false), { flush: 'sync' })
+  onBeforeUnmount(() => {
+    if (typed || waiting.value) take(false)
+    clearTimeout(leaving)
+  })
+
+  return {
+    text: computed({
+      get: () => now.value,
+      set: (text) => {
+        now.value = text
+        typed = true
+        // Kept from the first letter on; read in the pause after it.
+        hold(true)
+        void settle()
+      },
+    }),
+    asks: computed(() => (waiting.value ? questions.value.filter((q) => !isCarets(q)) : questions.value)),
+    lines,
+    refused,
+    waiting,
+    onCaret(line, focused) {
+      caret.value = { line, focused }
+      if (waiting.value && !typed && !questions.value.some(isCarets)) take(false)
+    },
+    async answer(question, answer) {
+      await answers.answer(question, answer)
+      // The text says it as ours do from now on, and asks no more.
+      now.value = base = printed(session.workout)
+      answers.forgetChoices()
+    },
+    lasting: (question, answer) => longest(applied(answers.withAnswer(question, answer)).workout),
+    fromSession() {
+      now.value = base = printed(session.workout)
+      take(false)
+    },
+  }
+}

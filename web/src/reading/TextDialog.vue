@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { minutesText, type Group } from '@esfuerzo/core'
+import { readText, type Answer, type Question, type ReadText } from '@esfuerzo/core/notation'
+import AskWords from './AskWords.vue'
+import ReadPreview from './ReadPreview.vue'
+import { longest } from './longest.ts'
+import { useAnswers, type Told } from './useAnswers.ts'
+import { library } from '../repertoire/library.ts'
+import { vFocusFirst } from '../shared/focusFirst.ts'
+import { problemText } from '../words/i18n.ts'
+
+/** A text from anywhere beside what it came to; its open words are answered, and then it is taken. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{
+  title: string
+  /** What the button says that takes it. */
+  take: string
+  /** A text that is there already. */
+  pasted?: string | undefined
+  groups: readonly Group[]
+  /** The groups are a session's own. */
+  keepGroups?: boolean
+  busy?: boolean
+  /** Why it was not taken. */
+  problem?: string
+}>()
+const emit = defineEmits<{ take: [read: ReadText, text: string] }>()
+const { t } = useI18n()
+const { told, withAnswer, answer, forgetChoices } = useAnswers()
+const text = ref('')
+watch(
+  [open, () => props.pasted],
+  ([now, pasted]) => {
+    if (now && pasted) text.value = pasted
+    if (!now) forgetChoices()
+  },
+  { immediate: true },
+)
+
+const read = shallowRef<ReadText>()
+const readWith = (told: Told) =>
+  readText(text.value, library, { groups: props.groups, keepGroups: props.keepGroups, ...told })
+watch([text, told], () => (read.value = text.value.trim() ? readWith(told.value) : undefined), { immediate: true })
+
+/** What the session lasts with an answer. */
+const lasting = (question: Question, given: Answer): string =>
+  minutesText(longest(readWith(withAnswer(question, given)).workout))
+const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.length) ?? false)
+</script>
+
+<template>
+  <v-dialog v-model="open" :max-width="1080" scrollable :aria-label="title">
+    <v-card>
+      <v-card-title>{{ title }}</v-card-title>
+      <v-card-text class="columns">
+        <v-textarea
+          v-model="text"
+          v-focus-first
+          class="text"
+          :label="t('reading.text')"
+          :placeholder="t('reading.placeholder')"
+          rows="16"
+          spellcheck="false"
+          autocomplete="off"
+        />
+        <div class="came">
+          <p v-if="!read" class="quiet">{{ t('reading.empty') }}</p>
+          <template v-else>
+            <AskWords :questions="read.questions" :lasting="lasting" @answer="answer" />
+            <p v-for="(p, i) in read.problems" :key="i" class="care">{{ problemText(p) }}</p>
+            <ReadPreview :workout="read.workout" />
+          </template>
+        </div>
+      </v-card-text>
+      <v-card-actions>
+        <p v-if="problem" class="care problem" role="alert">{{ problem }}</p>
+        <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+        <v-btn class="main" :disabled="!rows" :loading="busy" @click="read && emit('take', read, text)">{{
+          take
+        }}</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  gap: 18px;
+  padding-top: 14px !important;
+}
+.came {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.problem {
+  margin: 0 auto 0 0;
+  white-space: pre-line;
+}
+@media (max-width: 800px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
