@@ -47,6 +47,14 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
     'Heel-out stretch',
   ])
   await expect(page.getByText('30 / 15')).toBeVisible()
+  // Her text is kept as it came until she throws it away.
+  await page.keyboard.press('w')
+  await page.getByRole('button', { name: 'How it came' }).click()
+  const came = page.getByRole('dialog', { name: 'How it came' })
+  await expect(came.locator('pre')).toHaveText(plan)
+  await expectAccessible(page)
+  await came.getByRole('button', { name: 'Throw it away' }).click()
+  await expect(page.getByRole('button', { name: 'How it came' })).toHaveCount(0)
 
   // Her own word, and the one that is none, are known from now on.
   await page.getByRole('link', { name: 'Desk' }).click()

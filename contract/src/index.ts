@@ -6,6 +6,8 @@ export { teacherSchema, type Teacher } from './accounts.ts'
 export {
   versionSchema,
   workoutSummarySchema,
+  longestOriginal,
+  type Original,
   type RemovedWorkout,
   type Version,
   type WorkoutSummary,

@@ -38,6 +38,15 @@ export const versionSchema = z.strictObject({
 })
 export type Version = z.infer<typeof versionSchema>
 
+/** So long may the text be that a session is begun from (ours). */
+export const longestOriginal = 100_000
+/** How a session came: the text it was begun from, as it was. */
+export const originalSchema = z.strictObject({
+  text: z.string().min(1).max(longestOriginal),
+  at: momentSchema,
+})
+export type Original = z.infer<typeof originalSchema>
+
 const sessionField = documentField(workoutDocument)
 const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
 
@@ -53,7 +62,11 @@ export const workoutEndpoints = {
     method: 'POST',
     path: '/api/workouts',
     access: 'teacher',
-    body: z.strictObject({ document: sessionField }),
+    body: z.strictObject({
+      document: sessionField,
+      /** The text it is begun from, where it is begun from one. */
+      original: originalSchema.shape.text.optional(),
+    }),
     answer: saved,
   }),
   readWorkout: endpoint({
@@ -131,6 +144,21 @@ export const workoutEndpoints = {
     params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
     body: z.strictObject({ name: lineSchema }),
     answer: versionSchema,
+  }),
+  /** How a session came; null where it was not begun from a text, or that was thrown away. */
+  readOriginal: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/original',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ original: originalSchema.nullable() }),
+  }),
+  removeOriginal: endpoint({
+    method: 'DELETE',
+    path: '/api/workouts/:id/original',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
   }),
   /** Puts a copy behind a link for a colleague, and sends her a message where an address is given. */
   sendCopy: endpoint({

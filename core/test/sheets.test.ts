@@ -23,7 +23,13 @@ const workout: Workout = sessionOf([
     sets: { all: 3 },
     restBetween: { all: 30 },
     restStations: { all: 0 },
-    stations: [station('squat', 'squat', { dose: { unit: 'reps', amount: 10 }, load: { kg: 1 } })],
+    stations: [
+      {
+        ...station('squat', 'squat', { dose: { unit: 'reps', amount: 10 }, load: { kg: 1 } }),
+        note: 'Back to the sofa',
+        easier: 'sit down each time',
+      },
+    ],
   },
   {
     id: 'b3',
@@ -42,6 +48,11 @@ const lane = sent.lanes[0]!
 describe('the rows of a sheet', () => {
   const [section] = sheetRows(sent, lane, 'en')
   const [laps, sets, game] = section!.blocks
+
+  it('have the teacher’s own words for a station, where she has some', () => {
+    expect(sets!.rows[0]).toMatchObject({ note: 'Back to the sofa', easier: 'sit down each time' })
+    expect(Object.keys(laps!.rows[0]!)).not.toContain('note')
+  })
 
   it('have a box a lap or set, the pace lap by lap where laps differ, doses, sides, weights and records', () => {
     expect(laps!.pace).toEqual([

@@ -5,6 +5,7 @@ import * as gone from './gone.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
 import * as lateRuns from './lateRuns.ts'
 import * as linkPurpose from './linkPurpose.ts'
+import * as originals from './originals.ts'
 import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
 import * as results from './results.ts'
@@ -22,4 +23,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '008-link-purpose', migration: linkPurpose },
   { name: '009-version-order', migration: versionOrder },
   { name: '010-results', migration: results },
+  { name: '011-originals', migration: originals },
 ]

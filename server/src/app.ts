@@ -34,6 +34,7 @@ import { runListRoutes, runSendRoutes } from './runs/routes.ts'
 import { schemaRoutes } from './schemas.ts'
 import { settingsRoutes } from './settings/routes.ts'
 import { shelfRoutes } from './shelf/routes.ts'
+import { originalRoutes } from './originals/routes.ts'
 import { openPaperStore } from './sheets/paper.ts'
 import type { JobPool } from './workers/jobPool.ts'
 import { workoutRoutes } from './workouts/routes.ts'
@@ -170,6 +171,7 @@ export function createApp({
   accountRoutes(app, { db, limits, post, afterwards, deletions, pagesAt, demo: outbox !== undefined })
   settingsRoutes(app, db)
   workoutRoutes(app, db, library, deletions)
+  originalRoutes(app, db, deletions)
   copyRoutes(app, { db, secret, post, afterwards, written, pagesAt })
   shelfRoutes(app, db, deletions)
   moveRoutes(app, db, library, deletions)

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { newSettings, partOf } from '@esfuerzo/core'
 import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
+import { keepOriginal } from '../src/originals/store.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import {
   ownSquat,
@@ -68,6 +69,8 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   keepVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   readVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   nameVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readOriginal: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removeOriginal: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   sendCopy: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   readCopy: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   listShelf: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
@@ -173,6 +176,7 @@ async function make(name: EndpointName): Promise<void> {
   const run = runOf(sent.publication)
   came = run.id
   await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
+  await keepOriginal(server.db, sent.workoutId, 'Springs, as they came')
   version = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body.versions[0].id
   await server.db('shelf').delete()
   kept = (await own.post('/api/shelf').send({ name: 'Springs', part: somePart() }).expect(200)).body.id

@@ -174,6 +174,38 @@ describe('a copy for a colleague', () => {
   })
 })
 
+describe('how a session came', () => {
+  const plan = 'Wed – home PE\nSquats x10\n'
+  const begun = async () =>
+    (await own.post('/api/workouts').send({ document: smallWorkout(), original: plan }).expect(200)).body.id as string
+  const original = async (id: string) => (await own.get(`/api/workouts/${id}/original`).expect(200)).body.original
+
+  it('is kept as it was until it is thrown away, for its teacher alone', async () => {
+    const id = await begun()
+    expect(await original(id)).toMatchObject({ text: plan })
+    expect(await original(await made())).toBeNull()
+    await other.get(`/api/workouts/${id}/original`).expect(404)
+    await other.delete(`/api/workouts/${id}/original`).expect(404)
+    await own.delete(`/api/workouts/${id}/original`).expect(200)
+    expect(await original(id)).toBeNull()
+    await own.delete(`/api/workouts/${id}/original`).expect(404)
+  })
+
+  it('is bounded, makes no session where it is too long, and is gone with its session', async () => {
+    const answer = await own
+      .post('/api/workouts')
+      .send({ document: smallWorkout(), original: 'x'.repeat(100_001) })
+      .expect(400)
+    expect(answer.body.problems[0].path).toEqual(['original'])
+    expect((await own.get('/api/workouts')).body.workouts).toEqual([])
+    const id = await begun()
+    await own.delete(`/api/workouts/${id}`).expect(200)
+    await own.get(`/api/workouts/${id}/original`).expect(404)
+    await own.delete(`/api/bin/${id}`).expect(200)
+    expect(await server.db('originals').select()).toEqual([])
+  })
+})
+
 it('exports everything as open files that other programs read', async () => {
   const document = smallWorkout('=1+1, "Springs"')
   const { workoutId, publication } = await sentWorkout(own, document)

@@ -134,7 +134,11 @@ it('a filled database of the release before is migrated, and everything in it op
   expect(readWorkout(opened.document)).toEqual(readWorkout(session))
   const saved = await hers.put(`/api/workouts/${workout}`).send({ revision: 1, document: opened.document })
   expect(saved.status).toBe(200)
-  expect((await hers.get('/api/settings').expect(200)).body).toEqual(documents.settings)
+  expect((await hers.get('/api/settings').expect(200)).body).toEqual({
+    ...documents.settings,
+    version: 2,
+    readings: {},
+  })
   expect((await hers.get('/api/moves').expect(200)).body.moves).toEqual([own])
   expect((await hers.get('/api/shelf').expect(200)).body.parts[0].part).toEqual(documents['part-section'])
   expect((await hers.get(`/api/workouts/${workout}/last-sent`).expect(200)).body.document).toEqual(session)

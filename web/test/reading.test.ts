@@ -52,7 +52,10 @@ describe('a session begun from a text', () => {
     expect(calls.at(-1)).toMatchObject({ key: 'PUT /api/settings', body: { readings: { zorbling: 'own' } } })
     await press('Make the session')
     await flushPromises()
-    const { body } = calls.at(-1) as { body: { document: { title: string; moves: { move: { name: string } }[] } } }
+    const { body } = calls.find(({ key }) => key === 'POST /api/workouts') as {
+      body: { original: string; document: { title: string; moves: { move: { name: string } }[] } }
+    }
+    expect(body.original).toBe('Fog\nZorbling 10\nSquats x10')
     expect([body.document.title, body.document.moves[0]!.move.name]).toEqual(['Fog', 'Zorbling'])
     await vi.waitFor(() => expect(router.currentRoute.value.params.id).toBe(ID))
   })

@@ -12,6 +12,10 @@ export interface SheetRow {
   eachSide: boolean
   /** What to do, said to a child: the version's own words, then the first cues. */
   cues: string[]
+  /** The teacher's own words for it, and for what is easier and harder. */
+  note?: string
+  easier?: string
+  harder?: string
   /** Id of its figure in the publication. */
   figure?: string
   /** The side of the coin, suit or number that calls it, in a game of chance. */

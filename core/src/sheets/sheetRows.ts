@@ -28,6 +28,7 @@ export function sheetRows(publication: Publication, lane: Lane, language: Langua
 }
 
 type LaneStep = Lane['steps'][number]
+type PublishedStation = Publication['sections'][number]['blocks'][number]['stations'][number]
 interface Named {
   move: string
   version: string
@@ -42,7 +43,7 @@ class BlockWriter {
   readonly #phrase: (text: string) => string
   readonly #moves: ReadonlyMap<string, Publication['moves'][number]>
   readonly #names: Names
-  readonly #records: ReadonlyMap<string, Unit>
+  readonly #stations: ReadonlyMap<string, PublishedStation>
 
   constructor(publication: Publication, lane: Lane, language: Language) {
     this.#lane = lane
@@ -51,7 +52,7 @@ class BlockWriter {
     this.#moves = new Map(publication.moves.map((m) => [m.id, m]))
     this.#names = moveNames(this.#moves, this.#phrase)
     const stations = publication.sections.flatMap((s) => s.blocks).flatMap((b) => b.stations)
-    this.#records = new Map(stations.flatMap(({ id, record }) => (record ? [[id, record]] : [])))
+    this.#stations = new Map(stations.map((station) => [station.id, station]))
   }
 
   block(id: string, title: string | undefined): SheetBlock {
@@ -121,13 +122,16 @@ class BlockWriter {
     const move = this.#moves.get(of.move)
     const version = move?.versions.find((v) => v.id === of.version)
     const kg = station === undefined ? undefined : this.#lane.loads[station]
-    const record = station === undefined ? undefined : this.#records.get(station)
+    const { record, note, easier, harder } = this.#stations.get(station ?? '') ?? {}
     const face = this.#face(station, block)
     const cues = [...new Set([version?.how ?? '', ...(move?.cues ?? [])].filter(Boolean))]
     return {
       ...(station !== undefined && { station }),
       name: of.story ?? this.#names(of.move, of.version),
       cues: cues.slice(0, cuesShown).map(this.#phrase),
+      ...(note && { note }),
+      ...(easier && { easier }),
+      ...(harder && { harder }),
       ...(version && { figure: version.figure }),
       ...(record && { record }),
       ...(kg !== undefined && { kg }),

@@ -5,12 +5,13 @@ import { z } from 'zod'
 import { deleteTeacher } from '../accounts/store.ts'
 import { removeClass } from '../classes/store.ts'
 import { removeOwnMove } from '../moves/store.ts'
+import { removeOriginal } from '../originals/store.ts'
 import { removeRun, removeRuns } from '../runs/store.ts'
 import { removePart } from '../shelf/store.ts'
 import { deleteForGood } from '../workouts/store.ts'
 
 const deletionSchema = z.strictObject({
-  what: z.enum(['account', 'session', 'class', 'part', 'move', 'run', 'runs']),
+  what: z.enum(['account', 'session', 'class', 'part', 'move', 'run', 'runs', 'original']),
   teacher: z.uuid(),
   /** Of what was deleted; an account's is the teacher's own, a run's its link's and its own with a stroke between. */
   id: z.string(),
@@ -74,6 +75,7 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string) =
   move: removeOwnMove,
   run: (db, teacher, id) => removeRun(db, teacher, ...(id.split('/') as [string, string])),
   runs: removeRuns,
+  original: removeOriginal,
 }
 
 /** Deletes once more what had been deleted; what is gone stays gone. @returns how many were there again */

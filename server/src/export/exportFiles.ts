@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import Papa from 'papaparse'
 import { movesFile } from '@esfuerzo/core'
 import { type Run } from '@esfuerzo/core/run'
+import { allOriginals } from '../originals/store.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
@@ -14,6 +15,7 @@ const readme = `Everything you have with Esfuerzo, as open files.
 account.json          who you are
 settings.json         your school
 sessions/*.json       your sessions, those in the bin too; "Open a file" on the Desk reads them
+texts/*.txt           the texts sessions were begun from, as they came
 history/*/*.json      the states each session was in
 moves.json            your own moves; "Open a file" on the Moves page reads them
 shelf/*.json          pieces you kept; copy their text and paste it into a running order
@@ -68,7 +70,7 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
 export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
   const teacher = await readTeacher(db, teacherId)
   if (!teacher) return undefined
-  const [settings, workouts, versions, shelf, publications, runs, moves] = await Promise.all([
+  const [settings, workouts, versions, shelf, publications, runs, moves, originals] = await Promise.all([
     readSettings(db, teacherId),
     allWorkouts(db, teacherId),
     allVersions(db, teacherId),
@@ -76,6 +78,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     allPublications(db, teacherId),
     allRuns(db, teacherId),
     listOwnMoves(db, teacherId),
+    allOriginals(db, teacherId),
   ])
   const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
   return {
@@ -84,6 +87,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     'settings.json': json(settings),
     'moves.json': json(movesFile(moves)),
     ...Object.fromEntries(workouts.map((w) => [`sessions/${names.get(w.id)}.json`, json(w.document)])),
+    ...Object.fromEntries(originals.map((o) => [`texts/${names.get(o.workoutId)}.txt`, o.text])),
     ...Object.fromEntries(
       versions.map((v) => [
         `history/${names.get(v.workoutId)}/${v.savedAt.replaceAll(':', '-')}${v.name ? `-${fileName(v.name, v.id)}` : ''}.json`,

@@ -34,10 +34,18 @@ const sessionRow = (of: SheetOf, row: SheetRow, n: number): TableCell[] => [
       },
       ...(doseLine(of, row) ? [{ text: doseLine(of, row), bold: true }] : []),
       { text: row.cues.join('. '), color: '#3A4846' },
+      ...ownWords(of, row).map((text): Content => ({ text })),
     ],
     margin: [0, 6, 0, 0],
   },
   { stack: [boxes(row.boxes)], margin: [0, 14, 0, 0] },
+]
+
+/** What the teacher says of a row in her own words. */
+const ownWords = ({ words }: SheetOf, { note, easier, harder }: SheetRow): string[] => [
+  ...(note ? [note] : []),
+  ...(easier ? [words.easier(easier)] : []),
+  ...(harder ? [words.harder(harder)] : []),
 ]
 
 const blockHead = (of: SheetOf, block: SheetBlock): Content[] => {
@@ -141,6 +149,7 @@ function stationCards(of: SheetOf): Content[] {
               { ...(picture(of, row.figure, 190) as object), alignment: 'center' } as Content,
               { text: doseLine(of, row) || ' ', bold: true, fontSize: 20, alignment: 'center' },
               { text: row.cues.join('. '), fontSize: 14, alignment: 'center' },
+              ...ownWords(of, row).map((text): Content => ({ text, fontSize: 13, alignment: 'center' })),
             ],
             margin: [8, 10, 8, 10],
           },

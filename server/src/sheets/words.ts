@@ -35,6 +35,8 @@ export interface SheetWords {
   asMany: (minutes: string) => string
   atMost: (minutes: string) => string
   pick: (n: number) => string
+  easier: (words: string) => string
+  harder: (words: string) => string
   roundsDone: string
   level: string
   points: string
@@ -96,6 +98,8 @@ const en: SheetWords = {
   asMany: (minutes) => `as many rounds as you can in ${minutes}`,
   atMost: (minutes) => `stop after ${minutes}`,
   pick: (n) => `choose ${n} of these each time`,
+  easier: (words) => `Easier: ${words}`,
+  harder: (words) => `Harder: ${words}`,
   roundsDone: 'Rounds done',
   level: 'Level reached',
   points: 'Points, round by round',
@@ -158,6 +162,8 @@ const es: SheetWords = {
   asMany: (minutes) => `tantas vueltas como puedas en ${minutes}`,
   atMost: (minutes) => `para a los ${minutes}`,
   pick: (n) => `elige ${n} de estos cada vez`,
+  easier: (words) => `Más fácil: ${words}`,
+  harder: (words) => `Más difícil: ${words}`,
   roundsDone: 'Vueltas hechas',
   level: 'Nivel alcanzado',
   points: 'Puntos, ronda a ronda',

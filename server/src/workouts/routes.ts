@@ -5,6 +5,7 @@ import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
+import { keepOriginal } from '../originals/store.ts'
 import { namedRoom } from '../documents/keptStates.ts'
 import { deleteWorkout, listBin, listWorkouts, workoutRoom, workouts } from './store.ts'
 
@@ -23,7 +24,13 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
     const document = whole(body.document)
     if ((await workouts.count(db, teacherId)) >= workoutRoom)
       throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
-    return workouts.add(db, teacherId, randomUUID(), document)
+    const { original } = body
+    if (original === undefined) return workouts.add(db, teacherId, randomUUID(), document)
+    return db.transaction(async (trx) => {
+      const added = await workouts.add(trx, teacherId, randomUUID(), document)
+      await keepOriginal(trx, added.id, original)
+      return added
+    })
   })
 
   implement(router, 'readWorkout', async ({ teacherId, params }) => {

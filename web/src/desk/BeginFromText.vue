@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { libraryFor, newWorkout, ProblemError, sessionProblems, type Workout } from '@esfuerzo/core'
 import type { ReadText } from '@esfuerzo/core/notation'
+import { longestOriginal } from '@esfuerzo/contract'
 import { longest } from '../reading/longest.ts'
 import TextDialog from '../reading/TextDialog.vue'
 import { library } from '../repertoire/library.ts'
@@ -38,14 +39,14 @@ function document(workout: Workout): Workout {
   const minutes = Math.min(120, Math.max(5, Math.ceil(longest(workout) / 300) * 5))
   return { ...workout, minutes }
 }
-async function onTake({ workout }: ReadText) {
+async function onTake({ workout }: ReadText, text: string) {
   busy.value = true
   problem.value = ''
   try {
     const made = document(workout)
     const problems = sessionProblems(made, libraryFor(made, library))
     if (problems.length) throw new ProblemError(problems)
-    const { id } = await client('createWorkout', { body: { document: made } })
+    const { id } = await client('createWorkout', { body: { document: made, original: text.slice(0, longestOriginal) } })
     open.value = false
     await router.push({ name: 'compose', params: { id } })
   } catch (error) {

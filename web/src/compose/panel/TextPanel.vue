@@ -10,6 +10,7 @@ import { library } from '../../repertoire/library.ts'
 import { useLanes } from '../lanes/useLanes.ts'
 import { useSession } from '../session/useSession.ts'
 import { lineEntries } from './lineEntries.ts'
+import HowItCame from './HowItCame.vue'
 import LineBecame from './LineBecame.vue'
 import { useSessionText } from './useSessionText.ts'
 
@@ -77,6 +78,7 @@ defineExpose({ focus: () => editor.value?.focus() })
     </div>
     <p v-else-if="waiting" class="quiet">{{ t('text.waiting') }}</p>
     <p v-else class="quiet">{{ t('text.hint') }}</p>
+    <HowItCame :id="session.id" />
   </div>
 </template>
 

@@ -1,0 +1,42 @@
+import type { Knex } from 'knex'
+import type { Original } from '@esfuerzo/contract'
+
+interface Row {
+  workout_id: string
+  text: string
+  created_at: Date
+}
+
+/** Keeps the text a session is begun from, beside the session that is being made. */
+export const keepOriginal = async (db: Knex, workoutId: string, text: string): Promise<void> => {
+  await db<Row>('originals').insert({ workout_id: workoutId, text })
+}
+
+/** @returns null where the session was begun otherwise, undefined where it is not hers or not there */
+export async function readOriginal(
+  db: Knex,
+  teacherId: string,
+  workoutId: string,
+): Promise<Original | null | undefined> {
+  const row: Partial<Row> | undefined = await db('workouts as w')
+    .leftJoin('originals as o', 'o.workout_id', 'w.id')
+    .where({ 'w.id': workoutId, 'w.teacher_id': teacherId, 'w.removed_at': null })
+    .first('o.text', 'o.created_at')
+  return row && (row.text ? { text: row.text, at: row.created_at!.toISOString() } : null)
+}
+
+/** Throws it away; false where there is none of hers. */
+export const removeOriginal = async (db: Knex, teacherId: string, workoutId: string): Promise<boolean> =>
+  (await db<Row>('originals')
+    .where({ workout_id: workoutId })
+    .whereExists(db('workouts').where({ id: workoutId, teacher_id: teacherId }))
+    .delete()) > 0
+
+/** Every text a teacher's sessions were begun from, for her own export. */
+export async function allOriginals(db: Knex, teacherId: string): Promise<{ workoutId: string; text: string }[]> {
+  const rows: Row[] = await db('originals as o')
+    .join('workouts as w', 'w.id', 'o.workout_id')
+    .where({ 'w.teacher_id': teacherId })
+    .select('o.*')
+  return rows.map((r) => ({ workoutId: r.workout_id, text: r.text }))
+}

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Original } from '@esfuerzo/contract'
+import { client } from '../../shared/client.ts'
+import { refusalOf } from '../../words/refusal.ts'
+
+/** The text a session was begun from, as it was, for looking it up; until it is thrown away. */
+const props = defineProps<{ id: string }>()
+const { t, d } = useI18n()
+const original = shallowRef<Original | null>(null)
+const open = ref(false)
+const problem = ref('')
+
+// Without it the text is all there is: a session begun otherwise has none either.
+client('readOriginal', { params: { id: props.id } }).then(
+  (answer) => (original.value = answer.original),
+  () => {},
+)
+async function onThrowAway() {
+  try {
+    await client('removeOriginal', { params: { id: props.id } })
+    open.value = false
+    original.value = null
+  } catch (error) {
+    problem.value = refusalOf(error).sentence
+  }
+}
+</script>
+
+<template>
+  <v-btn v-if="original" class="how" @click="open = true">{{ t('original.open') }}</v-btn>
+  <v-dialog v-if="original" v-model="open" :max-width="640" scrollable :aria-label="t('original.open')">
+    <v-card>
+      <v-card-title>{{ t('original.open') }}</v-card-title>
+      <v-card-text>
+        <p class="quiet">{{ t('original.lead', { when: d(new Date(original.at)) }) }}</p>
+        <pre tabindex="0">{{ original.text }}</pre>
+      </v-card-text>
+      <v-card-actions>
+        <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+        <v-btn @click="onThrowAway">{{ t('original.away') }}</v-btn>
+        <v-btn class="main" @click="open = false">{{ t('close') }}</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.how {
+  align-self: start;
+}
+pre {
+  margin: 0;
+  padding: 12px;
+  border-radius: var(--corner);
+  background: var(--floor);
+  font: 15px/1.5 var(--text);
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+}
+</style>
