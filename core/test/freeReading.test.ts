@@ -384,7 +384,7 @@ describe('the laws of reading', () => {
         expect(again.questions.filter((q) => !workout.moves?.some(({ move }) => move.name === q.received))).toEqual([])
         expect(printed(again.workout)).toBe(once)
       }),
-      { numRuns: samples(80, 2000) },
+      { numRuns: samples(80, 1000) },
     )
   })
 

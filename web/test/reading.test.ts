@@ -13,8 +13,16 @@ beforeEach(() => setActivePinia(createPinia()))
 
 describe('a text beside a session that changed meanwhile', () => {
   it('keeps what was typed and what was changed; on the same line what was typed stands', () => {
-    expect(mergeText('a\nb 2\nc\n', 'a\nb\nc\n', 'a 1\nb\nc\nd\n')).toBe('a 1\nb 2\nc\nd\n')
-    expect(mergeText('a mine\n', 'a\n', 'a theirs\n')).toBe('a mine\n')
+    expect(mergeText('a\nb 2\nc\n', 'a\nb\nc\n', 'a 1\nb\nc\nd\n')).toEqual({
+      text: 'a 1\nb 2\nc\nd\n',
+      clashes: [],
+    })
+    // What does not stand is told.
+    expect(mergeText('a mine\n', 'a\n', 'a theirs\n')).toEqual({
+      text: 'a mine\n',
+      clashes: [{ mine: 'a mine', theirs: 'a theirs' }],
+    })
+    expect(mergeText('a x\nb x', 'a\nb', 'a y\nb x').clashes).toEqual([{ mine: 'a x', theirs: 'a y' }])
   })
 
   it('is whichever changed where only one did, for any texts', () => {
@@ -23,9 +31,9 @@ describe('a text beside a session that changed meanwhile', () => {
       .map((l) => l.join('\n'))
     fc.assert(
       fc.property(text, text, (base, changed) => {
-        expect(mergeText(changed, base, base)).toBe(changed)
-        expect(mergeText(base, base, changed)).toBe(changed)
-        expect(mergeText(changed, base, changed)).toBe(changed)
+        expect(mergeText(changed, base, base).text).toBe(changed)
+        expect(mergeText(base, base, changed).text).toBe(changed)
+        expect(mergeText(changed, base, changed)).toEqual({ text: changed, clashes: [] })
       }),
     )
   })

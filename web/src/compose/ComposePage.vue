@@ -197,10 +197,11 @@ header {
   display: flex;
   align-items: center;
   gap: 10px;
-  flex-wrap: wrap;
 }
 h1 {
+  min-width: 0;
   font-size: 23px;
+  line-height: 1.15;
 }
 header :deep(.v-btn--icon) {
   width: 40px;
@@ -256,6 +257,9 @@ header :deep(.v-btn:not(.v-btn--icon)) {
   }
   main {
     padding: 10px 12px;
+  }
+  header {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -18,7 +18,7 @@ import { useSessionText } from './useSessionText.ts'
 const { t } = useI18n()
 const session = useSession()
 const timed = useLanes()
-const { text, asks, lines, refused, waiting, onCaret, answer, lasting, fromSession } = useSessionText()
+const { text, asks, lines, refused, waiting, clashes, onCaret, answer, lasting, settle, fromSession } = useSessionText()
 const editor = useTemplateRef('editor')
 const ask = useTemplateRef('ask')
 const sheet = useTemplateRef('sheet')
@@ -71,6 +71,11 @@ defineExpose({ focus: () => editor.value?.focus() })
       @answer="onAnswer"
       @show="(q) => editor?.select(q)"
     />
+    <div v-for="(clash, i) in clashes" :key="i" class="clash" role="status">
+      <p>{{ t('text.clash', { theirs: clash.theirs.trim() }) }}</p>
+      <v-btn @click="settle(clash, true)">{{ t('text.takeTheirs') }}</v-btn>
+      <v-btn @click="settle(clash, false)">{{ t('text.keepMine') }}</v-btn>
+    </div>
     <div v-if="refused" class="problems" role="status">
       <p class="care">{{ t('text.notYet') }}</p>
       <p class="care">{{ refused }}</p>
@@ -104,6 +109,15 @@ defineExpose({ focus: () => editor.value?.focus() })
 }
 .sheet.refused {
   border-color: var(--care);
+}
+.clash {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 8px;
+}
+.clash p {
+  flex: 1 1 240px;
 }
 .lines {
   list-style: none;

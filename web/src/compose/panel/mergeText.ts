@@ -1,23 +1,41 @@
 import { diff3Merge } from 'node-diff3'
 
+/** Lines that were changed on both sides: those that were typed stand, the session's are told. */
+export interface Clash {
+  mine: string
+  theirs: string
+}
+export interface Merged {
+  text: string
+  clashes: Clash[]
+}
+
 /** Lines both changed: where they are as many as before each by itself, else those that were typed. */
-const settled = ({ a, o, b }: { a: string[]; o: string[]; b: string[] }): string[] =>
-  a.length === o.length && b.length === o.length ? a.map((line, i) => (line === o[i] ? b[i]! : line)) : a
+function settled({ a, o, b }: { a: string[]; o: string[]; b: string[] }): { lines: string[]; clashes: Clash[] } {
+  if (a.length !== o.length || b.length !== o.length)
+    return { lines: a, clashes: [{ mine: a.join('\n'), theirs: b.join('\n') }] }
+  const both = (i: number) => a[i] !== o[i] && b[i] !== o[i] && a[i] !== b[i]
+  return {
+    lines: a.map((line, i) => (line === o[i] ? b[i]! : line)),
+    clashes: a.flatMap((mine, i) => (both(i) ? [{ mine, theirs: b[i]! }] : [])),
+  }
+}
 
 /**
  * A text typed beside a session that changed meanwhile: what was typed and what was changed there both stand. Where both changed
- * the same lines, what was typed does.
+ * the same lines, what was typed does, and what was changed is told.
  *
  * @param mine as it was typed
  * @param base the session's text both began with
  * @param theirs the session's text now
- * @example mergeText('a\nb 2\n', 'a\nb\n', 'a 1\nb\n') // 'a 1\nb 2\n'
+ * @example mergeText('a\nb 2\n', 'a\nb\n', 'a 1\nb\n').text // 'a 1\nb 2\n'
  */
-export function mergeText(mine: string, base: string, theirs: string): string {
-  if (base === theirs) return mine
-  if (mine === base) return theirs
+export function mergeText(mine: string, base: string, theirs: string): Merged {
+  if (base === theirs) return { text: mine, clashes: [] }
+  if (mine === base) return { text: theirs, clashes: [] }
   const lines = (text: string) => text.split('\n')
-  return diff3Merge(lines(mine), lines(base), lines(theirs))
-    .flatMap(({ ok, conflict }) => ok ?? (conflict ? settled(conflict) : []))
-    .join('\n')
+  const parts = diff3Merge(lines(mine), lines(base), lines(theirs)).map(({ ok, conflict }) =>
+    conflict ? settled(conflict) : { lines: ok ?? [], clashes: [] },
+  )
+  return { text: parts.flatMap((p) => p.lines).join('\n'), clashes: parts.flatMap((p) => p.clashes) }
 }

@@ -1,21 +1,20 @@
-import { useDebounceFn, useSessionStorage } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { libraryFor, sameValue, type Workout } from '@esfuerzo/core'
-import { print, type Answer, type Question } from '@esfuerzo/core/notation'
+import { sameValue, type Workout } from '@esfuerzo/core'
+import type { Answer, Question } from '@esfuerzo/core/notation'
 import { longest } from '../../reading/longest.ts'
 import { useAnswers } from '../../reading/useAnswers.ts'
-import { library } from '../../repertoire/library.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import { useSession } from '../session/useSession.ts'
-import { mergeText } from './mergeText.ts'
 import { useAppliedText } from './useAppliedText.ts'
+import { useMergedText, type MergedText } from './useMergedText.ts'
 
 /** So long after the last letter the session takes what is typed, in milliseconds. */
 const settles = 120
 /** So long a line that is not clear may stand before it counts as finished. */
 const patience = 2500
 
-export interface SessionText {
+export interface SessionText extends Pick<MergedText, 'clashes' | 'settle'> {
   text: Ref<string>
   /** What is open, without the line that is being typed. */
   asks: ComputedRef<readonly Question[]>
@@ -33,13 +32,6 @@ export interface SessionText {
   fromSession: () => void
 }
 
-/** What is typed and not yet the session's, with the session's text it began with. */
-const heldText = (session: string) =>
-  useSessionStorage<{ text: string; base: string } | null>(`esfuerzo.text.${session}`, null, {
-    serializer: { read: (text) => JSON.parse(text) as { text: string; base: string }, write: JSON.stringify },
-  })
-const printed = (workout: Workout) => print(workout, libraryFor(workout, library))
-
 /**
  * The session as a text, both ways live: what is typed changes the running order, what is changed there is written here. A line that is
  * being typed waits until it is left; what is not clear is asked. What is typed outlives another tab, another page, a reload.
@@ -48,10 +40,8 @@ export function useSessionText(): SessionText {
   const session = useSession()
   const edits = useEdits()
   const answers = useAnswers()
-  const held = heldText(session.id)
-  let base = printed(session.workout)
-  const now = shallowRef(held.value ? mergeText(held.value.text, held.value.base, base) : base)
-  const { questions, lines, refused, applied, put } = useAppliedText(now, answers.told)
+  const merged = useMergedText()
+  const { questions, lines, refused, applied, put } = useAppliedText(merged.text, answers.told)
   const waiting = shallowRef(false)
   const caret = shallowRef({ line: 1, focused: false })
   let leaving: ReturnType<typeof setTimeout> | undefined
@@ -60,7 +50,6 @@ export function useSessionText(): SessionText {
   /** The session as the text last made it; any other came from elsewhere. */
   let made: Workout = session.workout
 
-  const hold = (on: boolean) => (held.value = on ? { text: now.value, base } : null)
   const isCarets = ({ line }: Question) => caret.value.focused && line === caret.value.line
 
   /** Puts the text to the session. @param typing the caret's line is not finished */
@@ -76,12 +65,12 @@ export function useSessionText(): SessionText {
       made = said
       if (!sameValue(said, session.workout)) edits.edit(() => said, 'text')
       made = session.workout
-      base = printed(session.workout)
+      merged.isTaken()
     }
-    hold(waiting.value || refused.value !== '')
+    merged.hold(waiting.value || refused.value !== '')
   }
-  const settle = useDebounceFn(() => typed && take(true), settles)
-  if (held.value) take(false)
+  const takeSoon = useDebounceFn(() => typed && take(true), settles)
+  if (merged.isHeld()) take(false)
   else put()
 
   watch(
@@ -90,11 +79,9 @@ export function useSessionText(): SessionText {
       if (workout === made) return
       // What was changed elsewhere is written here, beside what is being typed.
       made = workout
-      const theirs = printed(workout)
-      now.value = mergeText(now.value, base, theirs)
-      base = theirs
-      hold(held.value !== null)
-      if (!held.value) put()
+      merged.follow()
+      merged.hold(merged.isHeld())
+      if (!merged.isHeld()) put()
     },
   )
   watch(answers.told, () => take(false), { flush: 'sync' })
@@ -105,13 +92,13 @@ export function useSessionText(): SessionText {
 
   return {
     text: computed({
-      get: () => now.value,
+      get: () => merged.text.value,
       set: (text) => {
-        now.value = text
+        merged.text.value = text
         typed = true
         // Kept from the first letter on; read in the pause after it.
-        hold(true)
-        void settle()
+        merged.hold(true)
+        void takeSoon()
       },
     }),
     asks: computed(() => (waiting.value ? questions.value.filter((q) => !isCarets(q)) : questions.value)),
@@ -125,12 +112,17 @@ export function useSessionText(): SessionText {
     async answer(question, answer) {
       await answers.answer(question, answer)
       // The text says it as ours do from now on, and asks no more.
-      now.value = base = printed(session.workout)
+      merged.print()
       answers.forgetChoices()
     },
     lasting: (question, answer) => longest(applied(answers.withAnswer(question, answer)).workout),
+    clashes: merged.clashes,
+    settle(clash, theirs) {
+      merged.settle(clash, theirs)
+      take(false)
+    },
     fromSession() {
-      now.value = base = printed(session.workout)
+      merged.print()
       take(false)
     },
   }
