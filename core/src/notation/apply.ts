@@ -11,6 +11,7 @@ import { carryMoves, libraryFor } from '../library/carryMoves.ts'
 import { withOwnMoves } from '../library/ownMoves.ts'
 import { isProvisional } from './free/ownMove.ts'
 import type { Question } from './free/questions.ts'
+import { noReadings } from './free/understandName.ts'
 import { plainName } from './names.ts'
 import type { Move } from '../terms/move.ts'
 import { parse, type Parsed } from './parse.ts'
@@ -103,7 +104,7 @@ export function applyText(
   library: Library,
   told: Pick<ReadTextOptions, 'readings' | 'country' | 'choices'> = {},
 ): AppliedText {
-  const { readings = new Map<string, string>() } = told
+  const { readings = noReadings } = told
   // What its teacher has said is something else is no move of its own any more.
   const answered = (name: string) => ![undefined, 'own'].includes(readings.get(plainName(name)))
   const moves = previous.moves?.filter(({ move }) => !isProvisional(move) || !answered(move.name))

@@ -13,7 +13,7 @@ import { nameAnswers, type Choices, type Question } from './free/questions.ts'
 import { isProvisional } from './free/ownMove.ts'
 import { readFree } from './free/readFree.ts'
 import { freeStation } from './free/station.ts'
-import { nearestMoves, type Readings } from './free/understandName.ts'
+import { nearestMoves, noReadings, type Readings } from './free/understandName.ts'
 import { englishIn, severalMeanings } from './free/words.en.ts'
 import { plainName } from './names.ts'
 import { isOurs, parse, type Parsed } from './parse.ts'
@@ -60,7 +60,7 @@ function isTrap(text: string, { workout }: Parsed): boolean {
  */
 export function readText(text: string, library: Library, options: ReadTextOptions = {}): ReadText {
   const read = readAny(text, library, options)
-  const more = stillOpen(text, read, library, options.readings ?? new Map())
+  const more = stillOpen(text, read, library, options.readings ?? noReadings)
   return more.length ? { ...read, questions: [...read.questions, ...more] } : read
 }
 
@@ -109,7 +109,7 @@ function tooMuch(text: string): TextProblem[] {
 function readMixed(
   text: string,
   library: Library,
-  { groups, readings = new Map(), country = 'unsaid' }: ReadTextOptions,
+  { groups, readings = noReadings, country = 'unsaid' }: ReadTextOptions,
 ): ReadText {
   const questions: Question[] = []
   const own = new Map<string, OwnMove>()

@@ -6,7 +6,7 @@ import { itemsOf } from './items.ts'
 import { languageIn } from './language.ts'
 import { choiceKey, type Question } from './questions.ts'
 import type { RowReader } from './row.ts'
-import type { Readings } from './understandName.ts'
+import { noReadings, type Readings } from './understandName.ts'
 import { englishIn } from './words.en.ts'
 
 export interface ReadOptions extends AssembleOptions {
@@ -27,7 +27,7 @@ export function readFree(text: string, library: Library, options: ReadOptions): 
     .slice(0, limits.bytes)
     .split(/\r\n|[\n\r\u2028\u2029]/)
     .slice(0, limits.lines)
-  const { readings = new Map(), country = 'unsaid' } = options
+  const { readings = noReadings, country = 'unsaid' } = options
   const reader: RowReader = { library, readings, english: englishIn(text, country) }
   const assembled = (items: ReturnType<typeof itemsOf>) => new Assembler(lines, items, reader, options).end()
   const language = options.keepGroups ? undefined : languageIn(text)

@@ -25,6 +25,8 @@ export interface Understood {
 
 /** What a teacher said a word stands for, by the word as `plainName` gives it: a move's id, or `move:version`. */
 export type Readings = ReadonlyMap<string, string>
+/** Nothing was said: always the same, so that what was understood with it is known again. */
+export const noReadings: Readings = new Map()
 
 /** What a reading stands for. */
 export function namedAs(told: string | undefined, library: Library): Named | undefined {
