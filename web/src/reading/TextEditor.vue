@@ -73,7 +73,8 @@ defineExpose({
 
 <template>
   <div class="text-editor">
-    <div ref="host" class="host" />
+    <!-- Escape closes its own suggestions and search first. -->
+    <div ref="host" class="host" @keydown.esc="$event.defaultPrevented && $event.stopPropagation()" />
     <div class="became"><slot :tops="tops" /></div>
   </div>
 </template>

@@ -38,9 +38,7 @@ export function useShortcuts(actions: ShortcutActions): void {
       else session.undo()
       return
     }
-    // A list of suggestions, or the search in a text, is closed first.
-    const free = event.key === 'Escape' && !event.defaultPrevented
-    if (free && event.target instanceof Element && event.target.closest('aside')) return act(event, actions.leave)
+    if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside')) return act(event, actions.leave)
     if (isTyping(event.target) || command || event.altKey) return
     const keys: Record<string, (() => void) | undefined> = {
       '/': actions.find,
