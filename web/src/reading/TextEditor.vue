@@ -73,8 +73,7 @@ defineExpose({
 
 <template>
   <div class="text-editor">
-    <!-- Escape closes its own suggestions and search first. -->
-    <div ref="host" class="host" @keydown.esc="$event.defaultPrevented && $event.stopPropagation()" />
+    <div ref="host" class="host" />
     <div class="became"><slot :tops="tops" /></div>
   </div>
 </template>

@@ -113,7 +113,12 @@ export function textEditor(
       if (update.geometryChanged || update.docChanged) listener.measured()
     }),
   ]
-  return new EditorView({ parent, state: EditorState.create({ doc: text, extensions }) })
+  const view = new EditorView({ parent, state: EditorState.create({ doc: text, extensions }) })
+  // Escape closes its own suggestions and search first.
+  view.dom.addEventListener('keydown', (event) => {
+    if (event.key === 'Escape' && event.defaultPrevented) event.stopPropagation()
+  })
+  return view
 }
 
 /** Puts another text into the editor; what is the same stays, and with it the caret. */
