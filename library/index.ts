@@ -2,12 +2,18 @@ import { type LibraryData } from '@esfuerzo/core'
 import beginningsData from './beginnings.json'
 import animals from './figures/animals.json'
 import balances from './figures/balances.json'
+import calmFigures from './figures/calm.json'
+import danceFigures from './figures/dance.json'
 import floor from './figures/floor.json'
 import figureGames from './figures/games.json'
+import gymFigures from './figures/gym.json'
+import handlingFigures from './figures/handling.json'
 import jumping from './figures/jumping.json'
 import leaning from './figures/leaning.json'
 import objects from './figures/objects.json'
+import seatedFigures from './figures/seated.json'
 import standing from './figures/standing.json'
+import strengthFigures from './figures/strength.json'
 import stretching from './figures/stretching.json'
 import weights from './figures/weights.json'
 import effort from './effort.json'
@@ -16,12 +22,16 @@ import animalMoves from './moves/animals.json'
 import balanceMoves from './moves/balances.json'
 import breathing from './moves/breathing.json'
 import core from './moves/core.json'
+import dance from './moves/dance.json'
 import games from './moves/games.json'
+import gym from './moves/gym.json'
+import handling from './moves/handling.json'
 import jumps from './moves/jumps.json'
 import legs from './moves/legs.json'
 import looseners from './moves/looseners.json'
 import objectMoves from './moves/objects.json'
 import pulse from './moves/pulse.json'
+import seated from './moves/seated.json'
 import stretches from './moves/stretches.json'
 import upper from './moves/upper.json'
 import muscles from './muscles.json'
@@ -31,7 +41,7 @@ import muscles from './muscles.json'
  * `readLibrary`. The version goes up with each change a saved session could notice.
  */
 export const libraryData = {
-  version: 3,
+  version: 4,
   moves: [
     ...pulse,
     ...looseners,
@@ -42,6 +52,10 @@ export const libraryData = {
     ...animalMoves,
     ...balanceMoves,
     ...objectMoves,
+    ...handling,
+    ...dance,
+    ...gym,
+    ...seated,
     ...games,
     ...stretches,
     ...breathing,
@@ -56,6 +70,12 @@ export const libraryData = {
     ...balances,
     ...objects,
     ...figureGames,
+    ...calmFigures,
+    ...danceFigures,
+    ...gymFigures,
+    ...handlingFigures,
+    ...seatedFigures,
+    ...strengthFigures,
     ...stretching,
   ],
   muscles,

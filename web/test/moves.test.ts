@@ -143,7 +143,7 @@ describe('a move’s page', () => {
     expect(push.findAll('.versions svg.figure')).toHaveLength(4)
     expect(push.text()).toContain('the ordinary one')
     expect(push.text()).toContain('hips sagging')
-    expect(push.text()).toContain('A table that is heavy')
+    expect(push.text()).toContain('The table is heavy and stands against a wall.')
     expect(push.text()).toContain('02022')
   })
 

@@ -16,7 +16,9 @@ function wordsOf(move: Move) {
   if (!words) {
     const versions = move.versions.map((v) => v.name)
     words = {
-      names: [move.name, move.playName ?? '', ...move.synonyms, ...versions].map(plain).filter(Boolean),
+      names: [move.name, move.playName ?? '', ...move.synonyms, ...(move.understood ?? []), ...versions]
+        .map(plain)
+        .filter(Boolean),
       rest: plain([move.family, ...move.builds, ...move.muscles.main, move.posture].join(' ')),
     }
     known.set(move, words)

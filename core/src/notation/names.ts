@@ -64,7 +64,8 @@ export function nameIndex(library: Library): NameIndex {
   }
   const moves = [...library.moves.values()].filter((m) => !m.retired)
   for (const move of moves) put(move.name, { move })
-  for (const move of moves) for (const name of [...move.synonyms, move.playName ?? '']) put(name, { move })
+  for (const move of moves)
+    for (const name of [...move.synonyms, ...(move.understood ?? []), move.playName ?? '']) put(name, { move })
   for (const move of moves) for (const v of move.versions) put(v.name, { move, version: v.id })
   for (const move of moves) for (const v of move.versions) put(`${move.name} ${v.name}`, { move, version: v.id })
   // "Desk press-up" is the desk push-up: a version's name with the move's other names in it.

@@ -93,6 +93,8 @@ export const moveSchema = z
     /** A child's name of our own invention. */
     playName: lineSchema.min(1).optional(),
     synonyms: z.array(lineSchema.min(1)).max(20),
+    /** Names that are understood when they are typed and never shown: names of punishment, of films. */
+    understood: z.array(lineSchema.min(1)).max(10).optional(),
     retired: z.boolean().optional(),
     replacedBy: idSchema.optional(),
     family: z.enum(families),

@@ -1,5 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import { careText, minutesText, phrasesIn, type Language } from '@esfuerzo/core'
+import { careText, gatheredCautions, minutesText, phrasesIn, type Language } from '@esfuerzo/core'
 import { figureSvg, type Figure } from '@esfuerzo/core/figure'
 import { type Lane, type Publication, type SheetBlock, type SheetRow } from '@esfuerzo/core/publication'
 import { boxMark, faceMark } from './marks.ts'
@@ -133,10 +133,13 @@ export function fetchPart({ publication, words, language }: SheetOf): Content[] 
 export function carePart({ publication, words, language, lane }: SheetOf): Content[] {
   const phrase = phrasesIn(publication.phrases, language)
   const used = new Set(lane.steps.flatMap((s) => s.move ?? []))
-  const cautions = publication.moves.filter((m) => used.has(m.id)).flatMap((m) => m.cautions)
+  const own = { ...publication, moves: publication.moves.filter((m) => used.has(m.id)) }
+  const cautions = gatheredCautions(own, phrase).map(({ text, moves }) =>
+    moves.length ? `${text} (${moves.join(', ')})` : text,
+  )
   const lines = [
     ...publication.care.map((code) => careText(code, language)),
-    ...[...new Set(cautions)].map(phrase),
+    ...cautions,
     ...(publication.schoolNote ? [publication.schoolNote] : []),
   ].filter(Boolean)
   // Its first line goes where the box begins: no page starts with a box that says nothing.

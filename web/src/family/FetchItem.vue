@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
+import KitPicture from './KitPicture.vue'
 import { type Publication } from '@esfuerzo/core/publication'
 
 /** One thing to fetch, what else would do, and what a child asks first. */
@@ -16,16 +17,25 @@ const taken = computed(() => (props.item.standIn ? props.phrase(props.item.stand
 
 <template>
   <li>
-    {{ t(item.optional ? 'front.nice' : 'front.kit', { name: taken }) }}
-    <span v-if="item.standIn" class="quiet">{{ t('front.inPlace', { name }) }}</span>
-    <span v-else-if="item.standIns.length" class="quiet">{{
-      t('front.orElse', { list: item.standIns.map(phrase).join(', ') })
-    }}</span>
-    <span v-if="item.ask" class="ask">{{ phrase(item.ask) }}</span>
+    <KitPicture :kit="item.id" />
+    <span>
+      {{ t(item.optional ? 'front.nice' : 'front.kit', { name: taken }) }}
+      <span v-if="item.standIn" class="quiet">{{ t('front.inPlace', { name }) }}</span>
+      <span v-else-if="item.standIns.length" class="quiet">{{
+        t('front.orElse', { list: item.standIns.map(phrase).join(', ') })
+      }}</span>
+      <span v-if="item.ask" class="ask">{{ phrase(item.ask) }}</span>
+    </span>
   </li>
 </template>
 
 <style scoped>
+li {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-left: -22px;
+}
 .ask {
   display: block;
   font-weight: 700;

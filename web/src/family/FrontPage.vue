@@ -2,12 +2,22 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
 import { useRouter } from 'vue-router'
-import { careText, minutesText, partTitle, phrasesIn, type Language } from '@esfuerzo/core'
+import {
+  careText,
+  cautionsShown,
+  gatheredCautions,
+  minutesText,
+  type Caution,
+  partTitle,
+  phrasesIn,
+  type Language,
+} from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { audioClock } from '../player/audioClock.ts'
 import FetchItem from './FetchItem.vue'
 import LanguageChoice from './LanguageChoice.vue'
 import LinkProblem from './LinkProblem.vue'
+import WhatYouDo from './WhatYouDo.vue'
 import type { Life } from './runLife.ts'
 import { runs } from './runs.ts'
 import { useFloor } from '../shared/look/useFloor.ts'
@@ -21,7 +31,13 @@ const { session, error, load } = useLinkedSession(props.token)
 const publication = computed(() => session.value?.publication)
 const phrase = computed(() => phrasesIn(publication.value?.phrases, locale.value as Language))
 const shown = computed(() => publication.value?.sections.filter((s) => !s.surprise) ?? [])
-const cautions = computed(() => [...new Set(publication.value?.moves.flatMap((m) => m.cautions))].map(phrase.value))
+const cautions = computed(() => (publication.value ? gatheredCautions(publication.value, phrase.value) : []))
+/** Whom a caution is for: the first of its moves, and how many more. */
+function careFor({ moves }: Caution): string {
+  if (!moves.length) return t('front.careSurprise')
+  const names = moves.slice(0, 4).join(', ')
+  return moves.length > 4 ? t('front.careMore', { names, n: moves.length - 4 }) : names
+}
 /** The lanes of the link's class come first. */
 const isYours = (grades: readonly number[]) => grades.some((g) => session.value?.grades?.includes(g))
 const lanes = computed(() =>
@@ -120,10 +136,11 @@ function onTick(lane: string) {
     <section class="card" aria-labelledby="before">
       <h2 id="before">{{ t('front.before') }}</h2>
       <ul>
+        <FetchItem v-for="item in publication.kit" :key="item.id" :item="item" :phrase="phrase" />
         <li>{{ t(`front.space.${publication.home.space}`) }}</li>
         <li v-if="publication.home.quiet">{{ t('front.quiet') }}</li>
-        <FetchItem v-for="item in publication.kit" :key="item.id" :item="item" :phrase="phrase" />
       </ul>
+      <WhatYouDo :publication="publication" :phrase="phrase" class="doing" />
     </section>
     <fieldset>
       <legend>
@@ -154,8 +171,20 @@ function onTick(lane: string) {
       <h2 id="care">{{ t('front.care') }}</h2>
       <ul>
         <li v-for="code in publication.care" :key="code">{{ careText(code, locale as Language) }}</li>
-        <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
       </ul>
+      <ul v-if="cautions.length" class="for">
+        <li v-for="caution in cautions.slice(0, cautionsShown)" :key="caution.text">
+          {{ caution.text }} <span class="quiet">({{ careFor(caution) }})</span>
+        </li>
+      </ul>
+      <details v-if="cautions.length > cautionsShown">
+        <summary>{{ t('front.careRest', { n: cautions.length - cautionsShown }) }}</summary>
+        <ul class="for">
+          <li v-for="caution in cautions.slice(cautionsShown)" :key="caution.text">
+            {{ caution.text }} <span class="quiet">({{ careFor(caution) }})</span>
+          </li>
+        </ul>
+      </details>
       <p v-if="publication.schoolNote" class="note">{{ publication.schoolNote }}</p>
     </section>
     <p v-if="!session?.kept" class="row middle">
@@ -246,6 +275,16 @@ dt {
 }
 dd {
   margin: 0 0 6px;
+}
+.doing {
+  margin-top: 14px;
+}
+.for,
+details {
+  margin-top: 10px;
+}
+summary {
+  cursor: pointer;
 }
 .care-box {
   border-left: 4px solid var(--care);

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { cautionsShown, gatheredCautions, indexLibrary, type Workout } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
+import { libraryData } from '@esfuerzo/library'
+import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { library, sessionOf, station } from './sessions.ts'
+
+const same = (text: string) => text
+const list = (...moves: string[]) => ({
+  id: 'b1',
+  form: 'list' as const,
+  restAfter: { all: 0 },
+  stations: moves.map((move) =>
+    station(move, library.moves.get(move)!.standard, {
+      dose: { unit: library.moves.get(move)!.measures[0]!, amount: 5 },
+    }),
+  ),
+})
+const gathered = (workout: Workout) => gatheredCautions(publish(workout, library), same)
+
+describe('what there is to take care of', () => {
+  it('is said once, with the moves it is for', () => {
+    const cautions = gathered(sessionOf([list('pogo', 'hop', 'plank')]))
+    expect(new Set(cautions.map((c) => c.text)).size).toBe(cautions.length)
+    const shoes = cautions.find((c) => c.text.startsWith('Shoes on'))!
+    expect(shoes.moves).toEqual(['Pogo jump', 'One-leg hop'])
+    expect(cautions.find((c) => c.text.startsWith('When a wrist'))!.moves).toEqual(['Plank'])
+  })
+
+  it('puts first what a move puts first, then what is for most', () => {
+    const cautions = gathered(sessionOf([list('pogo', 'hop', 'skip', 'push-up')]))
+    expect(cautions[0]!.text).toMatch(/^Shoes on/)
+    expect(cautions[1]!.text).toMatch(/^A real, free wall/)
+  })
+
+  it('names no move of a surprise, but says what is asked for it', () => {
+    const workout = sessionOf([list('hop')])
+    const [section] = workout.sections
+    const secret = { ...workout, sections: [{ ...section!, surprise: true }] }
+    const cautions = gathered(secret)
+    expect(cautions.length).toBeGreaterThan(1)
+    expect(cautions.flatMap((c) => c.moves)).toEqual([])
+  })
+
+  it('is in Spanish where the family reads Spanish', () => {
+    const [first] = gatheredCautions(publish(sessionOf([list('hop')]), library), (text) => `es ${text}`)
+    expect(first).toMatchObject({ moves: ['es One-leg hop'] })
+    expect(first!.text).toMatch(/^es /)
+  })
+
+  it('of every demo session fits on the front page, with at most as many again behind it', () => {
+    const whole = indexLibrary(libraryData)
+    for (const session of demoSessions) {
+      const workout = demoWorkout(session, whole)
+      const cautions = gatheredCautions(publish(workout, whole), same)
+      expect(cautions.length, workout.title).toBeLessThanOrEqual(cautionsShown * 3)
+    }
+  })
+})
