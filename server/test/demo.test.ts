@@ -56,8 +56,8 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ['rock-pool-circuit', 'main', [440, 540, 540]],
     // 4 × 2 at 40/15, without the last rest
     ['heron-and-limpet', 'main', [425, 425, 425]],
-    // K–1 10 × 30/30 without the last rest; 10 × 30/15 twice with 98 s between, without the last rest
-    ['ten-gannets', 'main', [570, 968, 968]],
+    // K–1 10 × 25/25 without the last rest; 10 × 25/20 (30/20) twice with 80 s between, without the last rest
+    ['ten-gannets', 'main', [475, 940, 1040]],
     // 4 × 3 at 30/30, 30/25, 40/25
     ['storm-day-springs', 'main', [720, 660, 780]],
     // 4 × 15/15

@@ -38,7 +38,8 @@ export function useShortcuts(actions: ShortcutActions): void {
       else session.undo()
       return
     }
-    if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside')) return act(event, actions.leave)
+    if (event.key === 'Escape' && event.target instanceof Element && event.target.closest('aside'))
+      return act(event, actions.leave)
     if (isTyping(event.target) || command || event.altKey) return
     const keys: Record<string, (() => void) | undefined> = {
       '/': actions.find,
