@@ -16,10 +16,10 @@ const words: Record<Language, Record<CareCode, string>> = {
   },
   es: {
     space: 'Despeja el suelo: nada con que chocar o tropezar.',
-    shoes: 'Zapatillas o pies descalzos, nunca calcetines.',
+    shoes: 'Calzado deportivo o pies descalzos, nunca calcetines.',
     water: 'Ten agua cerca.',
     medicine: 'Si necesitas medicina para respirar, tenla a mano.',
-    stop: 'Para si algo duele, si te mareas o si te cuesta respirar. Díselo a un adulto.',
+    stop: 'Detente si algo duele, si te mareas o si te cuesta respirar. Díselo a un adulto.',
     adultNear: 'Con los pequeños, un adulto está cerca.',
     schoolFirst: 'Lo que diga tu escuela o tu médico va siempre primero.',
   },
