@@ -57,7 +57,7 @@ try {
   await shot('settings')
   await page.getByRole('link', { name: 'Moves' }).click()
   await page.getByText(/^\d+ moves/).waitFor()
-  await page.getByRole('button', { name: 'front of the thigh' }).locator('ellipse').first().click()
+  await page.getByRole('button', { name: 'front of the thigh' }).locator('path').first().click()
   await shot('moves')
   await page.goto(`${stack.url}/moves/push-up`)
   await page.getByRole('heading', { name: 'From easiest to hardest' }).waitFor()

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { library } from '../repertoire/library.ts'
-import { bodyRegions } from './bodyRegions.ts'
+import { bodyHalf, bodyRegions } from './bodyRegions.ts'
 
 /** A drawn body, from the front and from the back, with its muscles to choose from. */
 const muscle = defineModel<string>()
 const { t } = useI18n()
 const views = ['front', 'back'] as const
 const nameOf = (id: string) => library.muscles.get(id)?.name ?? id
+/** The left of the picture is the right's mirror. */
+const halves = [undefined, 'translate(120 0) scale(-1 1)'] as const
 const onPick = (id: string) => (muscle.value = muscle.value === id ? undefined : id)
 </script>
 
@@ -15,16 +17,11 @@ const onPick = (id: string) => (muscle.value = muscle.value === id ? undefined :
   <div class="body-map" role="group" :aria-label="t('moves.body')">
     <svg v-for="view in views" :key="view" viewBox="0 0 120 222">
       <g class="skin">
-        <circle cx="60" cy="20" r="14" />
-        <path d="M53 30 h14 v10 h-14 z" />
-        <path d="M34 46 Q60 38 86 46 L80 100 Q82 112 83 124 Q60 132 37 124 Q38 112 40 100 Z" />
-        <path class="limb arm" d="M33 52 L26 92 L21 128" />
-        <path class="limb arm" d="M87 52 L94 92 L99 128" />
-        <path class="limb" d="M48 124 L47 165 L47 204" />
-        <path class="limb" d="M72 124 L73 165 L73 204" />
+        <circle cx="60" cy="18" r="13.5" />
+        <path v-for="(half, i) in halves" :key="i" :d="bodyHalf" :transform="half" />
       </g>
       <g
-        v-for="(regions, id) in bodyRegions[view]"
+        v-for="(region, id) in bodyRegions[view]"
         :key="id"
         class="muscle"
         role="button"
@@ -36,7 +33,7 @@ const onPick = (id: string) => (muscle.value = muscle.value === id ? undefined :
         @keydown.space.prevent="onPick(id)"
       >
         <title>{{ nameOf(id) }}</title>
-        <ellipse v-for="([x, y, rx, ry], i) in regions" :key="i" :cx="x" :cy="y" :rx="rx" :ry="ry" />
+        <path v-for="(half, i) in halves" :key="i" :d="region" :transform="half" />
       </g>
       <text x="60" y="219" text-anchor="middle" aria-hidden="true">
         {{ t(view === 'front' ? 'moves.front' : 'moves.backView') }}
@@ -58,18 +55,12 @@ svg {
 .skin {
   fill: var(--hair);
 }
-.limb {
-  fill: none;
-  stroke: var(--hair);
-  stroke-width: 20;
-  stroke-linecap: round;
-  stroke-linejoin: round;
-}
-.arm {
-  stroke-width: 14;
-}
 .muscle {
   fill: var(--far);
+  /* A hit area a finger finds, as wide as the line round it. */
+  stroke: var(--far);
+  stroke-width: 1.5;
+  stroke-linejoin: round;
   cursor: pointer;
 }
 .muscle:hover {
@@ -77,11 +68,12 @@ svg {
 }
 .muscle[aria-pressed='true'] {
   fill: var(--action);
+  stroke: var(--action);
 }
 .muscle:focus {
   outline: none;
 }
-.muscle:focus-visible ellipse {
+.muscle:focus-visible path {
   stroke: var(--action);
   stroke-width: 3;
 }

@@ -1,33 +1,33 @@
-/** An ellipse of the drawn body: middle, half width, half height, in the units of its picture of 120 × 222. */
-export type Region = readonly [x: number, y: number, rx: number, ry: number]
-
-const both = (x: number, y: number, rx: number, ry: number): Region[] => [
-  [60 - x, y, rx, ry],
-  [60 + x, y, rx, ry],
-]
-
-/** Where each muscle lies on the body seen from the front and from the back, by id. Ours. */
-export const bodyRegions: Readonly<Record<'front' | 'back', Readonly<Record<string, readonly Region[]>>>> = {
+/**
+ * Where each muscle lies on the body seen from the front and from the back, by id: the half on the right of a picture of 120 × 222, as
+ * a path; the other half is its mirror. Ours.
+ */
+export const bodyRegions: Readonly<Record<'front' | 'back', Readonly<Record<string, string>>>> = {
   front: {
-    shoulders: both(27, 54, 8, 8),
-    chest: both(11.5, 62, 10.5, 8),
-    biceps: both(34, 78, 5.5, 12),
-    abs: [[60, 88, 8.5, 16]],
-    obliques: both(14, 90, 4.5, 13),
-    'hip-flexors': both(10, 112, 7, 5),
-    adductors: both(4.5, 136, 3.6, 13),
-    quadriceps: both(14, 144, 7.5, 20),
-    forearms: both(38, 106, 4.5, 12),
-    shin: both(13, 188, 4.5, 15),
+    shoulders: 'M84 45C92 47 97 54 97 63C92 63 88 59 86 54Z',
+    chest: 'M61 47C68 45 78 46 83 51C85 57 82 66 76 68C69 69 63 67 61 65Z',
+    biceps: 'M89 64C93 63 97 67 98 74C99 81 97 86 94 87C91 84 89 76 88.5 70Z',
+    forearms: 'M95 91C99 90 102 96 104 106C105 114 105 121 103 123C100 119 97 108 95 99Z',
+    abs: 'M61 71C66 70 70 71 71 76C72 88 70 100 66 107L61 110Z',
+    obliques: 'M74 72C79 70 83 68 85 73C84 84 81 92 80 101C77 103 74 102 72.5 100C74 92 75 82 74 72Z',
+    'hip-flexors': 'M64 113C70 108 76 106 81 106C82 111 81 115 78 118C73 117 68 117 65 116Z',
+    adductors: 'M61.5 126C65 122 68 121 70 122C71 132 70 142 67 152C65 146 63 138 61.5 130Z',
+    quadriceps: 'M73 121C79 119 84 121 85.5 128C86.5 142 84 154 80 163C76 165 71 164 69.5 160C71 148 73 134 73 121Z',
+    shin: 'M70 174C74 172 77 175 78 182C78 192 76 200 73 205C70 200 69 186 70 174Z',
   },
   back: {
-    'upper-back': both(10.5, 61, 9.5, 11),
-    triceps: both(34, 79, 5.5, 13),
-    lats: both(15, 80, 4.5, 12),
-    back: both(4.5, 93, 3.8, 17),
-    abductors: both(20.5, 110, 3.5, 7),
-    glutes: both(9.5, 119, 9, 8.5),
-    hamstrings: both(12, 150, 8, 17),
-    calves: both(13, 187, 6.5, 14),
+    'upper-back': 'M61 42C68 40 76 43 82 48C82 58 77 65 71 71C67 73 63 73 61 72Z',
+    triceps: 'M89 62C93 61 97 65 98 73C99 81 97 86 94 87C91 84 88.5 75 88 69Z',
+    forearms: 'M95 91C99 90 102 96 104 106C105 114 105 121 103 123C100 119 97 108 95 99Z',
+    lats: 'M73 73C78 69 82 64 85 66C86 76 82 86 79.5 94C76 94 72 91 70 87C72 82 73 78 73 73Z',
+    back: 'M61 76C65 76 68 80 68 88C68 98 66 106 64 110L61 111Z',
+    abductors: 'M80.5 101C84 106 86 112 87 119C85 119 83 116 82 113C80.5 109 80 105 80.5 101Z',
+    glutes: 'M61 115C68 111 77 112 82 117C85 124 82 132 75 134C68 135 62 132 61 129Z',
+    hamstrings: 'M64 138C70 139 79 138 85 134C85.5 146 83 157 80 165C75 167 69 166 67 163C66 154 64 146 64 138Z',
+    calves: 'M69 173C75 170 79.5 173 80.5 180C80.5 190 78 198 74 202C70 198 68 186 69 173Z',
   },
 }
+
+/** The right half of the body itself, without its head. */
+export const bodyHalf =
+  'M60 29L66 30L66.5 37C72 40 82 41 88 46C95 50 97.5 58 98.5 68L101.5 90C104.5 100 106 112 107 124L109 135C109 140 103.5 141 101.5 136L98 126C95 112 93 102 91 92L87.5 72C87 84 83 92 82 102C82.5 110 86.5 118 87.5 128C87.5 144 83.5 158 81.5 170C83 182 81 194 79 205L81 212C81 216 68 216 67.5 212L68 204C66 190 66 180 66.5 170C65 156 63 142 61 131L60 131Z'
