@@ -3,6 +3,8 @@
 import { readFileSync } from 'node:fs'
 import { indexLibrary, readWorkoutText, sessionView, type Workout } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
+import { rules } from '../core/src/checks/registry.ts'
+import { checkView } from '../core/src/checks/view.ts'
 import { ratio } from './ratio.ts'
 
 const library = indexLibrary(libraryData)
@@ -18,6 +20,15 @@ const edited = Array.from({ length: 1400 }, (_, i): Workout => {
   const changed = { ...section, blocks: [block, ...section.blocks.slice(1)] }
   return { ...workout, sections: sections.with(s, changed) }
 })
+
+const view = checkView(workout, library)
+const looked = ratio(
+  () => rules.map((rule) => rule.find(view)),
+  () => structuredClone(workout),
+)
+console.log(
+  `all ${rules.length} rules ${looked.a.toFixed(3)} ms ÷ structuredClone: ${looked.ratios.median.toFixed(2)}  (the view apart; goal ≤ 10)`,
+)
 
 let next = 0
 const cases: [string, () => unknown, number][] = [

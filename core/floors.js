@@ -21,6 +21,7 @@ export const floors = [
   ['choose', 'which move: search, filter, what is like it, how it is put in'],
   ['chance', 'when children finish, what chance brings'],
   ['arrange', 'the order of stations'],
+  ['checks', 'what a thoughtful colleague would say'],
   ['words', 'what is said, in two languages'],
   ['fit', 'ways to end in time'],
   ['publication', 'what is sent home'],

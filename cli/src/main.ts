@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util'
 import { problemText, ProblemError } from '@esfuerzo/core'
 import { readingOf, type Question } from '@esfuerzo/core/notation'
 import { arrangeCommand } from './arrangeCommand.ts'
+import { checkCommand } from './checkCommand.ts'
 import { fitCommand } from './fitCommand.ts'
 import { notationCommand } from './notationCommand.ts'
 import type { Asked } from './readSession.ts'
@@ -14,12 +15,14 @@ const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
        npm run -s core -- fit FILE [--fill]
        npm run -s core -- arrange FILE --block ID
        npm run -s core -- spread FILE [--children N]
+       npm run -s core -- check FILE
 
   timeline   every group's seconds and steps as JSON
   notation   any text into JSON, or JSON into whiteboard text; --to says which
   fit        the least change that has every group end in time, as JSON; --fill: fill up a short session
   arrange    the best order of a block's stations, what it saves, as JSON
   spread     when children finish, and what chance brings, as JSON
+  check      what a colleague would say: stops, looks, notes, as JSON
 
 FILE is a session as JSON, or any text a teacher writes (docs/notation.md). What a text leaves open goes to standard error as
 "question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict that is a mistake.`
@@ -31,6 +34,7 @@ const commands: Record<string, (text: string, options: Options, asked: Asked) =>
   fit: (text, { fill }, asked) => json(fitCommand(text, asked, fill)),
   arrange: (text, { block }, asked) => json(arrangeCommand(text, asked, block)),
   spread: (text, { children }, asked) => json(spreadCommand(text, asked, children)),
+  check: (text, _, asked) => json(checkCommand(text, asked)),
 }
 interface Options {
   group?: string

@@ -50,14 +50,14 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
 
   // By the clock: reckoned by hand from what the whiteboard says.
   it.each<[string, Role | undefined, number[]]>([
-    // 30 s talk, 8 × (20 + 10), 60 s, 8 × (20 + 10)
-    ['the-ferry-stays-in', 'main', [570, 570, 570]],
+    // 30 s talk, 8 × (20 + 10), 45 s, 8 × (20 + 10)
+    ['the-ferry-stays-in', 'main', [555, 555, 555]],
     // 5 stations × 2 laps: K–1 20/20, the others 30/20, with 60 s for the last rest of the first lap
     ['rock-pool-circuit', 'main', [440, 540, 540]],
     // 4 × 2 at 40/15, without the last rest
     ['heron-and-limpet', 'main', [425, 425, 425]],
-    // K–1 10 × 25/25 without the last rest; 10 × 25/20 (30/20) twice with 80 s between, without the last rest
-    ['ten-gannets', 'main', [475, 940, 1040]],
+    // K–1 10 × 20/25 without the last rest; 10 × 25/20 (30/20) twice with 80 s between, without the last rest
+    ['ten-gannets', 'main', [425, 940, 1040]],
     // 4 × 3 at 30/30, 30/25, 40/25
     ['storm-day-springs', 'main', [720, 660, 780]],
     // 4 × 15/15

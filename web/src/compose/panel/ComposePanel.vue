@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import OpenTool from '../tools/OpenTool.vue'
 import { useTool } from '../tools/useTool.ts'
 import { panelTabs, tabNames, type PanelTab } from './tabs.ts'
+import { useChecks } from '../checks/useChecks.ts'
 import { usePanel } from './usePanel.ts'
 
 /** Beside the running order: what a tab shows, or the tool that is at work. */
@@ -13,6 +14,7 @@ const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ play: [] }>()
 const { t } = useI18n()
 const panel = usePanel()
+const checks = useChecks()
 const { tool } = useTool()
 const shown = useTemplateRef<{ focus?: () => void }>('shown')
 /** Only the editor of a row runs anything. */
@@ -55,7 +57,8 @@ defineExpose({ focus })
           :aria-controls="`panel-${name}`"
           @click="onTab(name)"
         >
-          {{ t(`compose.tab.${name}`) }}
+          {{ t(`compose.tab.${name}`)
+          }}<template v-if="name === 'look' && checks.toLookAt"> · {{ checks.toLookAt }}</template>
         </button>
       </div>
       <div :id="`panel-${tab}`" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${tab}`">
@@ -78,7 +81,8 @@ aside {
 }
 .tabs {
   display: flex;
-  gap: 13px;
+  flex-wrap: wrap;
+  gap: 0 13px;
   white-space: nowrap;
   border-bottom: 1px solid var(--line);
   margin-bottom: 12px;

@@ -10,6 +10,8 @@ export const panelTabs = {
   // The editor is large and comes when it is wanted.
   text: defineAsyncComponent(() => import('./TextPanel.vue')),
   shelf: KeptParts,
+  // What a colleague would say comes when it is asked for.
+  look: defineAsyncComponent(() => import('../checks/WorthALook.vue')),
   // What came back is looked at now and then: it comes when it is wanted.
   runs: defineAsyncComponent(() => import('./SessionRuns.vue')),
 } satisfies Record<string, Component>

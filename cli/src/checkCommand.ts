@@ -1,0 +1,21 @@
+import { indexLibrary } from '@esfuerzo/core'
+import { checkSession, findingText, type Finding } from '@esfuerzo/core/checks'
+import { libraryData } from '@esfuerzo/library'
+import { readTimedSession, type Asked } from './readSession.ts'
+
+export interface CheckAnswer {
+  findings: (Finding & { what: string; why: string })[]
+}
+
+/**
+ * What a thoughtful colleague would say to a session: stops, looks, notes.
+ *
+ * @param text a session file, as JSON or as any text
+ * @param asked told of what a text leaves open
+ * @throws {ProblemError} with every mistake of the file
+ */
+export function checkCommand(text: string, asked: Asked): CheckAnswer {
+  const library = indexLibrary(libraryData)
+  const workout = readTimedSession(text, library, asked)
+  return { findings: checkSession(workout, library).map((found) => ({ ...found, ...findingText(found, 'en') })) }
+}

@@ -1,0 +1,80 @@
+/** Grades in three bands, as the trade speaks of them: K–1, 2–3, 4–6. */
+export type Band = 0 | 1 | 2
+
+/** The band of a lane: that of its lowest grade. @example bandOf([2, 3]) // 1 */
+export const bandOf = (grades: readonly number[]): Band => {
+  const lowest = Math.min(...grades)
+  return lowest < 2 ? 0 : lowest < 4 ? 1 : 2
+}
+
+/** What a rule holds a session to: a number for each band, what it counts, and where it is from. */
+export interface Limit {
+  value: readonly [number, number, number]
+  unit: string
+  source: string
+}
+
+const same = (n: number): [number, number, number] => [n, n, n]
+const ours = 'ours'
+
+/** Every limit of every rule, once. Limits include their end value. */
+export const limits = {
+  /** Seconds of moving before the first hard work: an eighth of the session, held between these. */
+  warmUpLeast: {
+    value: same(90),
+    unit: 's',
+    source: 'after Faigenbaum et al. 2009 (5–10 min before strength work), shortened: ours',
+  },
+  warmUpMost: { value: same(180), unit: 's', source: 'after Faigenbaum et al. 2009, shortened: ours' },
+  warmUpShare: { value: same(1 / 8), unit: 'of the session', source: ours },
+  /** A session shorter than this needs none, unless it jumps. */
+  warmUpFrom: { value: same(600), unit: 's', source: ours },
+  /** From here on work is hard. */
+  hardMet: {
+    value: same(6),
+    unit: 'MET',
+    source: 'WHO 2020 and the Compendium call 6 MET vigorous, for adults; it ranks moves here',
+  },
+  /** Vigorous work that ends so near to the end asks for a cool-down. */
+  vigorousEnd: { value: same(180), unit: 's', source: ours },
+  coolDownLeast: { value: same(60), unit: 's', source: 'common practice, no source' },
+  talk: { value: [45, 60, 90], unit: 's', source: 'common practice, no source' },
+  drinkWithin: {
+    value: same(1200),
+    unit: 's',
+    source: 'AAP 2011, Pediatrics 128:e741 (from memory): every 20 min in heat',
+  },
+  drinkWithinOutdoors: { value: same(900), unit: 's', source: 'AAP 2011 (from memory), shortened outdoors: ours' },
+  drinkPause: { value: same(20), unit: 's', source: ours },
+  /** Share of the minutes a session takes. */
+  underNote: { value: same(0.8), unit: 'of the minutes', source: ours },
+  underLook: { value: same(0.65), unit: 'of the minutes', source: ours },
+  apartClock: { value: same(15), unit: 's', source: ours },
+  apartCounted: { value: same(60), unit: 's', source: ours },
+  apartCountedShare: { value: same(0.05), unit: 'of the lane', source: ours },
+  landings: {
+    value: [60, 80, 100],
+    unit: 'landings',
+    source: 'after Johnson et al. 2011, J Strength Cond Res 25:2623 (from memory); by grade: ours',
+  },
+  hardLandings: {
+    value: [20, 40, 60],
+    unit: 'landings',
+    source: 'after Johnson et al. 2011 (from memory); by grade: ours',
+  },
+  longHold: { value: [20, 30, 60], unit: 's', source: 'common practice, no source' },
+  onTheHands: { value: [60, 60, 90], unit: 's', source: ours },
+  youngWork: { value: same(900), unit: 's', source: ours },
+  youngMoves: { value: same(8), unit: 'moves', source: ours },
+  youngLoadLook: {
+    value: same(0.3),
+    unit: 'kg',
+    source: 'Faigenbaum et al. 2009: from about 7 or 8, if ready (from memory); the weight: ours',
+  },
+  youngLoadStop: { value: same(1), unit: 'kg', source: 'Faigenbaum et al. 2009 (from memory); the weight: ours' },
+  fetch: { value: [2, 3, 3], unit: 'things', source: ours },
+} satisfies Record<string, Limit>
+export type LimitId = keyof typeof limits
+
+/** A limit for a band. @example limit('talk', 1) // 60 */
+export const limit = (id: LimitId, band: Band): number => limits[id].value[band]

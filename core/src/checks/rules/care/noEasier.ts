@@ -1,0 +1,15 @@
+import { perStation, type Rule } from '../../rule.ts'
+
+/** A station whose version is the easiest there is, hard work, and nothing said for who finds it too hard. */
+export const noEasier: Rule = {
+  id: 'no-easier',
+  level: 'note',
+  family: 'care',
+  find: (view) =>
+    perStation(view, ({ station, move, version }) => {
+      const easiest = move.versions[0]!.id === version.id
+      // Who finds calm work too hard does less of it.
+      if (!easiest || station.easier || version.met < 4.5 || move.family === 'game') return undefined
+      return { facts: { move: version.name } }
+    }),
+}

@@ -1,0 +1,17 @@
+import { limit } from '../../limits.ts'
+import { perStation, type Rule } from '../../rule.ts'
+
+/** A weight for the youngest: nothing under 300 g, a look to a kilogram where no adult is by, a stop above or overhead. */
+export const youngLoad: Rule = {
+  id: 'young-load',
+  level: 'stop',
+  family: 'care',
+  find: (view) =>
+    perStation(view, ({ cell, group, move, version }) => {
+      const kg = cell.load?.kg
+      if (kg === undefined || Math.min(...group.grades) > 1 || kg < limit('youngLoadLook', 0)) return undefined
+      const facts = { move: version.name, kg }
+      if (kg > limit('youngLoadStop', 0) || move.height) return { facts }
+      return view.workout.home.company === 'alone' ? { level: 'look', facts } : undefined
+    }),
+}

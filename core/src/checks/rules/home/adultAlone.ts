@@ -1,0 +1,14 @@
+import { obstacles } from '../../../home/obstacles.ts'
+import { perStation, type Rule } from '../../rule.ts'
+
+/** A version that wants an adult by, in a session done alone. */
+export const adultAlone: Rule = {
+  id: 'adult-alone',
+  level: 'look',
+  family: 'home',
+  find: (view) =>
+    perStation(view, ({ move, version }) => {
+      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'adult')
+      return found && { facts: { move: version.name } }
+    }),
+}

@@ -1,0 +1,14 @@
+import { obstacles } from '../../../home/obstacles.ts'
+import { perStation, type Rule } from '../../rule.ts'
+
+/** A move for two in a session done alone. */
+export const partnerAlone: Rule = {
+  id: 'partner-alone',
+  level: 'look',
+  family: 'home',
+  find: (view) =>
+    perStation(view, ({ move, version }) => {
+      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'company')
+      return found && { facts: { move: version.name } }
+    }),
+}

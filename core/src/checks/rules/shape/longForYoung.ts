@@ -1,0 +1,18 @@
+import { limit } from '../../limits.ts'
+import type { Rule } from '../../rule.ts'
+
+/** More work, or more different moves, than the youngest keep up with. */
+export const longForYoung: Rule = {
+  id: 'long-for-young',
+  level: 'note',
+  family: 'shape',
+  find: ({ lanes }) =>
+    lanes
+      .filter(({ band }) => band === 0)
+      .flatMap(({ group, totals, steps, band }) => {
+        const moves = new Set(steps.flatMap((s) => (s.kind === 'work' && s.move ? [s.move] : []))).size
+        const work = totals.session.work
+        if (work <= limit('youngWork', band)) return []
+        return [{ where: {}, groups: [group.id], facts: { minutes: Math.round(work / 60), moves } }]
+      }),
+}

@@ -1,0 +1,85 @@
+import type { Library } from '../library/library.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Block } from '../session/forms.ts'
+import type { Section, Workout } from '../session/schema.ts'
+import { stationsOf } from '../session/forms.ts'
+import type { Cell, Station } from '../session/station.ts'
+import type { Group } from '../terms/group.ts'
+import type { Move, Version } from '../terms/move.ts'
+import { valueFor } from '../terms/perGroup.ts'
+import { sessionView, type LaneView } from '../timing/sessionView.ts'
+import type { Step } from '../timing/step.ts'
+import { bandOf, type Band } from './limits.ts'
+
+/** A step with when it begins and what is done in it. */
+export interface CheckedStep extends Step {
+  move?: string
+  doing?: { move: Move; version: Version }
+}
+
+/** A group's lane as rules look at it. */
+export interface CheckedLane {
+  group: Group
+  band: Band
+  /** The lowest grade. */
+  grade: number
+  seconds: number
+  /** Of the whole lane, each with its beginning from the start of the session. */
+  steps: readonly CheckedStep[]
+  totals: LaneView['totals']
+}
+
+/** A station as one group does it. */
+export interface CheckedCell {
+  section: Section
+  block: Block
+  station: Station
+  group: Group
+  cell: Cell
+  move: Move
+  version: Version
+}
+
+/** All that rules ask of a session, worked out once. */
+export interface CheckView {
+  workout: Workout
+  library: Library
+  lanes: readonly CheckedLane[]
+  cells: readonly CheckedCell[]
+}
+
+/**
+ * A session as rules look at it.
+ *
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function checkView(workout: Workout, ours: Library): CheckView {
+  const library = libraryFor(workout, ours)
+  const doing = (id: string | undefined, version: string | undefined) => {
+    const move = id === undefined ? undefined : library.moves.get(id)
+    const done = move?.versions.find((v) => v.id === version)
+    return move && done && { move, version: done }
+  }
+  const lanes = sessionView(workout, ours).map(({ group, blocks, totals }): CheckedLane => {
+    const steps = blocks.flatMap(({ start, timed }) =>
+      timed.steps.map((step): CheckedStep => {
+        const done = doing(step.move, step.version)
+        return { ...step, at: start + step.at, ...(done && { doing: done }) }
+      }),
+    )
+    const seconds = totals.session.seconds.typical
+    return { group, band: bandOf(group.grades), grade: Math.min(...group.grades), seconds, steps, totals }
+  })
+  const cells = workout.sections.flatMap((section) =>
+    section.blocks.flatMap((block) =>
+      stationsOf(block).flatMap((station) =>
+        workout.groups.flatMap((group): CheckedCell[] => {
+          const cell = valueFor(station.cells, group.id)
+          const done = doing(cell.move, cell.version)
+          return done ? [{ section, block, station, group, cell, ...done }] : []
+        }),
+      ),
+    ),
+  )
+  return { workout, library, lanes, cells }
+}
