@@ -94,3 +94,36 @@ test('cancel answers at once, and an edit begins the work anew', async ({ page }
   await page.unroute('**/core.worker*')
   await page.goto(at('/'))
 })
+
+test('a good session is spoilt, the tab says by what, and leads there; the hand-out lists it', async ({ page }) => {
+  await openDesk(page)
+  await newSession(page, 'Looked over')
+  await page.keyboard.press('w')
+  await page
+    .getByRole('textbox', { name: /whiteboard/i })
+    .fill(
+      '# Looked over\nminutes 14; groups K-1, 4-6; space steps\n## Warm-up\nmarch on the spot 2 min\nside shuffle 60 s\n## Quick (main)\n10 laps 20/20\nhigh knees\n## Cool-down\nslow breaths 10 breaths\n',
+    )
+  const tab = page.getByRole('tab', { name: /Worth a look/ })
+  await expect(page.locator('.row.station .title').first()).toHaveText('March on the spot')
+  await expect(tab).toHaveText('Worth a look')
+  await page
+    .getByRole('textbox', { name: /whiteboard/i })
+    .fill(
+      '# Looked over\nminutes 14; groups K-1, 4-6; space spot\n## Warm-up\nmarch on the spot 20 s\n## Quick (main)\n25 laps 20/20\nhigh knees\nside shuffle\n',
+    )
+  await expect(tab).toHaveText(/· \d/)
+  await tab.click()
+  const said = page.getByRole('tabpanel')
+  await expect(said.getByText(/of moving before the first hard work/)).toBeVisible()
+  await expect(said.getByText(/over the 14 minutes/)).toBeVisible()
+  await expectAccessible(page)
+  await said
+    .getByRole('listitem')
+    .filter({ hasText: 'Side shuffle needs' })
+    .getByRole('button', { name: 'Go there' })
+    .click()
+  await expect(page.getByRole('row', { name: /Side shuffle/ })).toHaveAttribute('aria-selected', 'true')
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await expect(page.getByText(/Side shuffle needs/)).toBeVisible()
+})

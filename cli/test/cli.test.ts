@@ -160,6 +160,9 @@ it('fits a session to its minutes, arranges a block, says when children finish',
   const spread = JSON.parse((await core('spread', text, '--children', '100')).out)
   expect(spread.groups[0].finish).toMatchObject({ early: 840, median: 840, last: 840, inTime: 0 })
   expect((await core('spread', text, '--children', 'many')).code).toBe(2)
+  const { findings } = JSON.parse((await core('check', text)).out)
+  expect(findings[0]).toMatchObject({ rule: 'over-minutes', level: 'look', groups: ['g1'], where: {} })
+  expect(findings[0].what).toContain('over the')
 })
 
 it('says by name what is too long to be worked out, and works nothing out', async () => {

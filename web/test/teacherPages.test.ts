@@ -282,7 +282,7 @@ describe('handing out', () => {
     const page = await open()
     const text = page.find('[aria-labelledby=hand-link]').text()
     expect(text).toContain('one change since it was last sent')
-    expect(text).toContain('Lane A passes the finish line by 2:00.')
+    expect(text).toContain('2:00 over the')
     expect(text).toContain('No station asks for a result')
   })
 

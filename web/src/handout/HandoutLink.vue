@@ -2,7 +2,8 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, minutesText, sessionView, type Workout } from '@esfuerzo/core'
+import { differences, minutesText, sessionView, type Language, type Workout } from '@esfuerzo/core'
+import { findingText } from '@esfuerzo/core/checks'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../documents/differenceText.ts'
 import { client } from '../shared/client.ts'
@@ -38,8 +39,11 @@ const changes = computed(() => {
   return before ? differences(before, props.workout).map((d) => differenceText(d, before, props.workout, t)) : undefined
 })
 const lookText = (look: SendingLook): string => {
-  if (look.code === 'home') return t('handout.look.home', { move: look.move, groups: look.groups.join(', ') })
-  return t(`handout.look.${look.code}`, { ...look })
+  if (look.code !== 'check') return t(`handout.look.${look.code}`)
+  const { what } = findingText(look.finding, locale.value as Language)
+  const groups = props.workout.groups.filter((g) => look.finding.groups.includes(g.id))
+  const some = groups.length < props.workout.groups.length
+  return some ? t('handout.look.some', { what, letters: groups.map((g) => g.letter).join(', ') }) : what
 }
 const looks = computed(() => sendingLooks(props.workout, library).map(lookText))
 

@@ -1,4 +1,4 @@
-import { limit } from '../../limits.ts'
+import { overLimit, type Amount } from '../../overLimit.ts'
 import type { Rule } from '../../rule.ts'
 
 /** Too long on the hands in a row. */
@@ -7,23 +7,15 @@ export const wrists: Rule = {
   level: 'note',
   family: 'dose',
   find: ({ lanes }) =>
-    lanes.flatMap((lane) => {
+    overLimit(lanes, 'onTheHands', 'seconds', ({ steps }) => {
       let inRow = 0
-      let most = { seconds: 0, block: '', section: '' }
-      for (const { kind, doing, seconds, block, section } of lane.steps) {
+      let most: Amount = { n: 0 }
+      for (const { kind, doing, seconds, block, section } of steps) {
         if (kind === 'change' || kind === 'switch') continue
         const hands = kind === 'work' && doing && (doing.version.posture ?? doing.move.posture) === 'handsAndFeet'
         inRow = hands ? inRow + seconds.typical : 0
-        if (inRow > most.seconds) most = { seconds: inRow, block, section }
+        if (inRow > most.n) most = { n: inRow, where: { section, block } }
       }
-      if (most.seconds <= limit('onTheHands', lane.band)) return []
-      const { section, block, seconds } = most
-      return [
-        {
-          where: { section, block },
-          groups: [lane.group.id],
-          facts: { seconds: Math.round(seconds), most: limit('onTheHands', lane.band) },
-        },
-      ]
+      return most
     }),
 }

@@ -1,0 +1,34 @@
+import { limit, type LimitId } from './limits.ts'
+import type { Found, Where } from './rule.ts'
+import type { CheckedLane } from './view.ts'
+
+/** How much of something a lane has, and where most of it is. */
+export interface Amount {
+  n: number
+  where?: Where
+}
+
+/**
+ * One finding for all lanes that have more of something than their limit: its numbers are those of the lane that is furthest beyond.
+ *
+ * @param name what the number is called in the finding's facts
+ */
+export function overLimit(
+  lanes: readonly CheckedLane[],
+  id: LimitId,
+  name: string,
+  amount: (lane: CheckedLane) => Amount,
+): Found[] {
+  const over = lanes
+    .map((lane) => ({ group: lane.group.id, most: limit(id, lane.band), ...amount(lane) }))
+    .filter(({ n, most }) => n > most)
+  if (!over.length) return []
+  const worst = over.reduce((a, b) => (b.n / b.most > a.n / a.most ? b : a))
+  return [
+    {
+      where: worst.where ?? {},
+      groups: over.map((o) => o.group),
+      facts: { [name]: Math.round(worst.n), most: worst.most },
+    },
+  ]
+}
