@@ -3,6 +3,7 @@ import { indexLibrary, readWorkoutText } from '@esfuerzo/core'
 import { parse, print, readText } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { readdirSync, readFileSync } from 'node:fs'
+import { misread, namesRead, textsOf } from '../core/test/support/textsRead.ts'
 import { ratio } from './ratio.ts'
 
 const library = indexLibrary(libraryData)
@@ -38,6 +39,16 @@ const freely = ratio(
 )
 console.log(`reading of ${free.length} lines as teachers write them: ${freely.a.toFixed(1)} ms`)
 console.log(`reading ÷ JSON.parse of its document: ${freely.ratios.median.toFixed(0)}  (goal ≤ 40)`)
+
+// What of texts as teachers write them is read whole, and what of everyday names is right, asked about, or wrong in silence.
+const whole = textsOf('texts').map(([, text, expected]) => misread(text, expected).length === 0)
+console.log(`texts read whole: ${whole.filter(Boolean).length} of ${whole.length}  (goal ≥ 28 of 30)`)
+const { right, asked, known, wrong } = namesRead()
+const all = right + asked + wrong.length
+const share = (n: number) => `${Math.round((n / all) * 100)} %`
+console.log(
+  `${all} everyday names: ${share(right)} right, ${share(asked)} asked about, ${wrong.length} wrong in silence; of the ${known} the library has ${Math.round((right / known) * 100)} % right  (goal ≥ 97 % right or asked, none wrong)`,
+)
 
 // Time goes in proportion to the text: ten times the rows, about ten times the time.
 const row = 'squat jump [K-1: frog jump] 10 reps; slow; 2 kg'
