@@ -33,8 +33,9 @@ export default defineConfig({
               priority: 40,
             },
             {
+              // The text editor is large and comes by itself, when a text is opened.
               name: 'parts',
-              test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|reading|runs|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
+              test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|reading[\\/](?![tT]extEditor)|runs|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
               priority: 1,
             },
           ],
