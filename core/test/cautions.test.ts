@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cautionsShown, gatheredCautions, indexLibrary, type Workout } from '@esfuerzo/core'
+import { cautionsShown, gatheredCautions, indexLibrary, type Block, type Workout } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import { libraryData } from '@esfuerzo/library'
 import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
@@ -40,6 +40,46 @@ describe('what there is to take care of', () => {
     const cautions = gathered(secret)
     expect(cautions.length).toBeGreaterThan(1)
     expect(cautions.flatMap((c) => c.moves)).toEqual([])
+  })
+
+  it('of what only chance may bring names no move either where that is the surprise, and does where it is not', () => {
+    const coin = {
+      ...list('squat'),
+      id: 'b2',
+      form: 'chance' as const,
+      device: 'coin' as const,
+      seed: 1,
+      stop: { kind: 'draws' as const, draws: 1 },
+      oneByOne: false,
+      stations: (['heads', 'tails'] as const).map((face) => ({
+        ...station(face === 'heads' ? 'hop' : 'plank', face === 'heads' ? 'hop' : 'plank', {
+          dose: { unit: face === 'heads' ? ('reps' as const) : ('seconds' as const), amount: 5 },
+        }),
+        face,
+      })),
+    }
+    const workout = sessionOf([list('squat')])
+    const [section] = workout.sections
+    const named = (surprise: boolean) => {
+      const game = {
+        id: 'p2',
+        role: 'game' as const,
+        title: 'Coin',
+        blocks: [coin as unknown as Block],
+        ...(surprise && { surprise }),
+      }
+      const open = {
+        id: 'p3',
+        role: 'game' as const,
+        title: 'x',
+        blocks: [{ ...list('march'), id: 'b3' }],
+        surprise: true,
+      }
+      return gathered({ ...workout, sections: [section!, game, ...(surprise ? [] : [open])] }).flatMap((c) => c.moves)
+    }
+    expect(named(true)).not.toContain('One-leg hop')
+    expect(named(true)).not.toContain('Plank')
+    expect(named(false)).toEqual(expect.arrayContaining(['One-leg hop', 'Plank']))
   })
 
   it('is in Spanish where the family reads Spanish', () => {

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { libraryFor, newWorkout, readWorkout, setCell, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import {
+  libraryFor,
+  newWorkout,
+  readWorkout,
+  setCell,
+  stationsOf,
+  timeline,
+  valueFor,
+  type Workout,
+} from '@esfuerzo/core'
 import {
   applyText,
   choiceKey,
@@ -222,6 +231,21 @@ describe('what a text leaves open of its parts', () => {
     const more = applyText(text, session, library, { choices: chosen(question!, 'newGroup') })
     expect(more.workout.groups.map((g) => g.grades)).toEqual([[0], [1], [5]])
     expect(work(more.workout).at(-1)).toBe(40)
+  })
+
+  it('and what a table gives a group goes to whom it means', () => {
+    const session = newWorkout('Steps', [[0], [1]], 20, library.version)
+    const text = '| Move | K | Y5 |\n|---|---|---|\n| Squats | 5 | 20 |\n| Star jumps | 6 | 30 |'.replace(
+      'K |',
+      'Kinder |',
+    )
+    const { questions } = applyText(text, session, library)
+    const question = questions.find((q) => q.kind === 'group')!
+    expect(question.received).toBe('Y5')
+    const told = applyText(text, session, library, { choices: new Map([[choiceKey(question), question.answers[1]!]]) })
+    const { cells } = rows(told.workout)[0]!
+    const [kinder, first] = session.groups
+    expect([kinder!, first!].map(({ id }) => valueFor(cells, id).dose?.amount)).toEqual([5, 20])
   })
 
   it('a text in another language is asked about, and kept as words where its teacher says so', () => {

@@ -3,7 +3,9 @@ import type { CheckedLane, CheckedStep } from './view.ts'
 
 /** Work that is hard for children: quick, or with a full landing. */
 export const isHard = ({ kind, doing }: CheckedStep): boolean =>
-  kind === 'work' && doing !== undefined && (doing.version.met >= limit('hardMet', 0) || doing.version.impact >= 0.75)
+  kind === 'work' &&
+  doing !== undefined &&
+  (doing.version.met >= limit('hardMet', 0) || doing.version.impact >= limit('hardImpact', 0))
 
 /** Work that moves: no hold. Circles and bends that are counted move. */
 export const isMoving = ({ kind, doing }: CheckedStep): boolean =>
@@ -14,5 +16,5 @@ export const isMoving = ({ kind, doing }: CheckedStep): boolean =>
 /** When a step is over. */
 export const endOf = ({ at, seconds }: CheckedStep): number => at + seconds.typical
 
-/** The first and last hard step of a lane. */
+/** The hard steps of a lane, in their order. */
 export const hardSteps = ({ steps }: CheckedLane): CheckedStep[] => steps.filter(isHard)

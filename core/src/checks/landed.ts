@@ -1,14 +1,12 @@
+import { limit } from './limits.ts'
 import type { CheckedLane } from './view.ts'
-
-/** From here on a landing is a full one; low bounces, jacks and skipping are not counted. */
-const full = 0.5
 
 /** Landings of a lane, one each, in work whose reps can be told: by count, or by the seconds of a rep. */
 export function landed({ steps }: CheckedLane): { full: number; hard: number } {
   let all = 0
   let hard = 0
   for (const { kind, seconds, doing, say } of steps) {
-    if (kind !== 'work' || !doing || doing.version.impact < full) continue
+    if (kind !== 'work' || !doing || doing.version.impact < limit('fullLanding', 0)) continue
     const { amount, unit } = say.params
     const counted = unit === 'reps' && typeof amount === 'number'
     const n = counted ? amount : Math.round(seconds.typical / doing.version.secondsPerRep)

@@ -27,7 +27,7 @@ export const limits = {
   },
   warmUpMost: { value: same(180), unit: 's', source: 'after Faigenbaum et al. 2009, shortened: ours' },
   warmUpShare: { value: same(1 / 8), unit: 'of the session', source: ours },
-  /** A session shorter than this needs none, unless it jumps. */
+  /** A shorter session needs none, unless it jumps or sprints at full effort. */
   warmUpFrom: { value: same(600), unit: 's', source: ours },
   /** From here on work is hard. */
   hardMet: {
@@ -35,6 +35,12 @@ export const limits = {
     unit: 'MET',
     source: 'WHO 2020 and the Compendium call 6 MET vigorous, for adults; it ranks moves here',
   },
+  /** Weight of a landing from which work is hard whatever else it is; the schema’s scale, 1 a full-effort jump. */
+  hardImpact: { value: same(0.75), unit: 'of a full-effort landing', source: ours },
+  /** Weight from which a landing is a full one: low bounces, jacks and skipping are not counted. */
+  fullLanding: { value: same(0.5), unit: 'of a full-effort landing', source: ours },
+  /** Calm work needs no easier way: who finds it too hard does less of it. */
+  easierFrom: { value: same(4.5), unit: 'MET', source: ours },
   /** Vigorous work that ends so near to the end asks for a cool-down. */
   vigorousEnd: { value: same(180), unit: 's', source: ours },
   coolDownLeast: { value: same(60), unit: 's', source: 'common practice, no source' },
@@ -65,7 +71,6 @@ export const limits = {
   longHold: { value: [20, 30, 60], unit: 's', source: 'common practice, no source' },
   onTheHands: { value: [60, 60, 90], unit: 's', source: ours },
   youngWork: { value: same(900), unit: 's', source: ours },
-  youngMoves: { value: same(8), unit: 'moves', source: ours },
   youngLoadLook: {
     value: same(0.3),
     unit: 'kg',

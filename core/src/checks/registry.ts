@@ -10,7 +10,7 @@ import { longHold } from './rules/dose/longHold.ts'
 import { longTalk } from './rules/shape/longTalk.ts'
 import { noCoolDown } from './rules/shape/noCoolDown.ts'
 import { noEasier } from './rules/care/noEasier.ts'
-import { noWarmUp } from './rules/shape/noWarmUp.ts'
+import { shortWarmUp } from './rules/shape/shortWarmUp.ts'
 import { noWater } from './rules/shape/noWater.ts'
 import { overMinutes } from './rules/shape/overMinutes.ts'
 import { partnerAlone } from './rules/home/partnerAlone.ts'
@@ -23,7 +23,7 @@ import { youngLoad } from './rules/care/youngLoad.ts'
 
 /** Every rule, a family after the other. */
 export const rules = [
-  noWarmUp,
+  shortWarmUp,
   noCoolDown,
   overMinutes,
   wellUnderMinutes,

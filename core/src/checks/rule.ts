@@ -9,7 +9,7 @@ export type RuleFamily = (typeof ruleFamilies)[number]
 
 /** Every rule by its id, for ever: its file has the same name in camel case. */
 export const ruleIds = [
-  'no-warm-up',
+  'short-warm-up',
   'no-cool-down',
   'over-minutes',
   'well-under-minutes',

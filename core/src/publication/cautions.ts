@@ -1,3 +1,4 @@
+import type { Play, PlayedTurn } from './playSchema.ts'
 import type { Publication } from './schema.ts'
 
 /** What there is to take care of, with the moves it is for. */
@@ -36,12 +37,24 @@ export function gatheredCautions(
     .map(([text, { moves }]) => ({ text: phrase(text), moves }))
 }
 
-/** Moves that are only in what is to be a surprise. */
-function surpriseMoves({ sections, lanes }: Pick<Publication, 'sections' | 'lanes'>): Set<string> {
-  const surprises = new Set(sections.filter((s) => s.surprise).map((s) => s.id))
-  const steps = lanes.flatMap((lane) => lane.steps)
-  const shown = new Set(steps.filter((s) => !surprises.has(s.section)).map((s) => s.move))
-  return new Set(
-    steps.filter((s) => surprises.has(s.section)).flatMap((s) => (s.move && !shown.has(s.move) ? [s.move] : [])),
+/**
+ * Moves that may be a surprise: where a session has one, all but those that are seen to stand elsewhere, in a step or in what a child
+ * draws or chooses.
+ */
+function surpriseMoves({ sections, moves, lanes }: Pick<Publication, 'sections' | 'moves' | 'lanes'>): Set<string> {
+  if (!sections.some((s) => s.surprise)) return new Set()
+  const open = sections.filter((s) => !s.surprise)
+  const ids = new Set(open.map((s) => s.id))
+  const shown = new Set(
+    lanes.flatMap((lane) => lane.steps.flatMap((s) => (ids.has(s.section) && s.move ? [s.move] : []))),
   )
+  for (const { id } of open.flatMap((s) => s.blocks))
+    for (const { plays } of lanes) for (const { move } of turnsOf(plays[id])) shown.add(move)
+  return new Set(moves.flatMap(({ id }) => (shown.has(id) ? [] : [id])))
+}
+
+/** What a child draws or chooses in a block. */
+function turnsOf(play: Play | undefined): readonly PlayedTurn[] {
+  if (!play) return []
+  return 'table' in play ? play.table.flatMap(({ turns }) => turns) : 'turns' in play ? play.turns : []
 }

@@ -65,8 +65,8 @@ defineExpose({
     </p>
     <div class="answers" role="group" :aria-label="asked">
       <button
-        v-for="{ answer, label, figure, seconds } in answers"
-        :key="label"
+        v-for="({ answer, label, figure, seconds }, i) in answers"
+        :key="i"
         ref="buttons"
         type="button"
         class="answer"

@@ -5,16 +5,17 @@ import { withOwnMoves } from '../../library/ownMoves.ts'
 import { newWorkout } from '../../session/newWorkout.ts'
 import type { Section, Workout } from '../../session/schema.ts'
 import { hasStations, stationsOf, type Block } from '../../session/forms.ts'
-import { laneLetters, type Group } from '../../terms/group.ts'
+import type { Group } from '../../terms/group.ts'
 import type { OwnMove } from '../../terms/ownMove.ts'
 import { plainName } from '../names.ts'
 import { untitled } from '../strip.ts'
 import { blocksOf, filled, type Run } from './blocks.ts'
 import { contradicts, type Facts } from './facts.ts'
-import { groupLabels, groupsFrom, groupsMeant, type GroupLabel } from './groups.ts'
+import { groupLabels, groupsFrom, type GroupLabel } from './groups.ts'
 import { restRow, type Item } from './item.ts'
+import { meantGroups } from './meantGroups.ts'
 import { readRow, type FreeRow, type RowReader } from './row.ts'
-import { choiceKey, nameAnswers, type Answer, type Choices, type Question } from './questions.ts'
+import { choiceKey, nameAnswers, questionAt, type Choices, type Question } from './questions.ts'
 import { isRestRow, type StationMaker } from './station.ts'
 
 /** What a text came to. */
@@ -91,8 +92,10 @@ export class Assembler {
     const first = labels.length || inTitle.length ? [] : groupLabels(lines.slice(0, 3).join('\n')).slice(0, 1)
     const named = groupsFrom([...labels, ...inTitle, ...first])
     this.#said = named.length > 0 && !options.keepGroups
-    this.#groups = this.#said ? named : options.groups
-    this.#items = options.keepGroups ? this.#labelled(items) : items
+    const meant = options.keepGroups && meantGroups(items, options.groups, lines, this.#choices)
+    this.#items = meant ? meant.items : items
+    this.#groups = meant ? meant.groups : this.#said ? named : options.groups
+    if (meant) this.#questions.push(...meant.questions)
     this.#make = {
       library: reader.library,
       groups: this.#groups,
@@ -100,39 +103,6 @@ export class Assembler {
       id: (prefix) => `${prefix}${++this.#ids[prefix]}`,
       lines: new Map<string, number>(),
     }
-  }
-
-  /** A session that has its groups is asked whom a label means that is none of them. */
-  #labelled(items: readonly Item[]): Item[] {
-    return items.map((item) => {
-      if (item.kind !== 'legend') return item
-      return {
-        ...item,
-        entries: item.entries.map((entry) => ({ ...entry, label: this.#meant(entry.label, item.line) })),
-      }
-    })
-  }
-  #meant(label: GroupLabel, line: number): GroupLabel {
-    if (groupsMeant(label.grades, this.#groups).length) return label
-    const found = this.#source[line]!.indexOf(label.label)
-    const question = this.#question('group', line, Math.max(0, found), label.label, [
-      ...this.#groups.map(({ id, name }): Answer => ({ as: 'group', group: id, name })),
-      ...(this.#groups.length < limits.groups ? [{ as: 'newGroup' } as const] : []),
-    ])
-    const told = this.#choices.get(choiceKey(question))
-    if (told?.as === 'newGroup') {
-      const [group] = groupsFrom([label])
-      const n = this.#groups.length
-      this.#groups = [...this.#groups, { ...group!, id: `g${n + 1}`, letter: laneLetters[n]! }]
-      return label
-    }
-    const group = told?.as === 'group' && this.#groups.find((g) => g.id === told.group)
-    if (group) return { ...label, grades: [...group.grades] }
-    if (!this.#questions.some((q) => choiceKey(q) === choiceKey(question))) this.#questions.push(question)
-    return label
-  }
-  #question(kind: Question['kind'], line: number, at: number, received: string, answers: Answer[]): Question {
-    return { kind, line: line + 1, column: at + 1, length: Math.max(1, received.length), received, answers }
   }
 
   end(): FreelyRead {
@@ -284,7 +254,7 @@ export class Assembler {
     if ((facts.rounds ?? 1) < 2 || run.facts.rounds !== undefined || !cut || inLine) return
     const line = this.#source[this.#line]!
     const received = line.trim()
-    const question = this.#question('rounds', this.#line, line.indexOf(received), received, [
+    const question = questionAt('rounds', this.#line, line.indexOf(received), received, [
       { as: 'all', rows: run.rows.length },
       { as: 'last', rows: run.rows.length - cut },
     ])
@@ -336,7 +306,7 @@ export class Assembler {
     if (told === 'note') return false
     if (told === 'own') return true
     const at = Math.max(0, this.#source[line]!.indexOf(row.name))
-    this.#questions.push(this.#question('name', line, at, row.name, nameAnswers(row.understood.nearest())))
+    this.#questions.push(questionAt('name', line, at, row.name, nameAnswers(row.understood.nearest())))
     return true
   }
 
@@ -399,7 +369,6 @@ export class Assembler {
     this.#blockTitle = undefined
     const section = this.#need()
     const rest = trailingRest(run)
-    for (const row of run.rows) this.#groupDoses(row)
     if (section.minutes && !section.blocks.length && run.facts.work === undefined && run.facts.each === undefined)
       filled(run, section.minutes * 60, this.#make)
     const made = [
@@ -411,13 +380,6 @@ export class Assembler {
       const line = i === 0 && run.line !== undefined ? run.line : this.#make.lines.get(stationsOf(block)[0]?.id ?? '')
       if (line !== undefined) this.#lines.set(block.id, line + 1)
     })
-  }
-
-  /** Doses that a table gives by group, by the groups' ids. */
-  #groupDoses(row: FreeRow): void {
-    row.doses = row.doses?.flatMap(({ label, dose }) =>
-      groupsMeant(JSON.parse(label) as number[], this.#groups).map((id) => ({ label: id, dose })),
-    )
   }
 
   #closeSection(): void {

@@ -80,7 +80,7 @@ function tableItems({ rows }: Table, reader: RowReader): Item[] {
       if (cell.column !== 'group') return []
       const dose = readRow(`x ${cell.text}`, 0, reader)?.dose ?? readRow(`${name} ${cell.text}`, 0, reader)?.dose
       const label = groupLabels(cell.head)[0]
-      return dose && label ? [{ label: JSON.stringify(label.grades), dose }] : []
+      return dose && label ? [{ grades: label.grades, dose }] : []
     })
     if (!row.doses.length) delete row.doses
     items.push({ line, kind: 'rows', rows: [row], listed: true })

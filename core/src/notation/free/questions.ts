@@ -26,6 +26,15 @@ export interface Question {
   answers: Answer[]
 }
 
+/** A question about words in a line. @param line and at from 0 */
+export const questionAt = (
+  kind: Question['kind'],
+  line: number,
+  at: number,
+  received: string,
+  answers: Answer[],
+): Question => ({ kind, line: line + 1, column: at + 1, length: Math.max(1, received.length), received, answers })
+
 /** What a name can be: moves of the library most like it, a move of the teacher's own, words and no move. */
 export const nameAnswers = (nearest: readonly Named[]): Answer[] => [
   ...nearest

@@ -17,8 +17,8 @@ export interface FreeRow {
   /** What the child may do instead. */
   or: Understood[]
   dose?: Dose
-  /** Of single groups, by what they are called here. */
-  doses?: { label: string; dose: Dose }[]
+  /** Of single groups, by their grades. */
+  doses?: { grades: number[]; dose: Dose }[]
   sets?: number
   /** Written `x 3`, and nothing else: reps, until something says what of. */
   times?: number

@@ -10,6 +10,7 @@ import type { OwnMove } from '../../terms/ownMove.ts'
 import { valueFor, type PerGroup } from '../../terms/perGroup.ts'
 import { normalCells } from '../normalCells.ts'
 import type { Named } from '../names.ts'
+import { groupsMeant } from './groups.ts'
 import { provisionalMove } from './ownMove.ts'
 import type { FreeRow } from './row.ts'
 
@@ -87,7 +88,7 @@ export function freeStation(row: FreeRow, form: Form, make: StationMaker, each?:
   }
   const cellOf = (group: Group): Cell => {
     const { dose: first, ...cell } = valueFor(ready, group.id)
-    const own = row.doses?.find(({ label }) => label === group.id)?.dose
+    const own = row.doses?.find(({ grades }) => groupsMeant(grades, groups).includes(group.id))?.dose
     const dose = own ?? row.dose ?? (each && valueFor(each, group.id)) ?? first
     const oneOf = row.or.flatMap((o) => (o.named && o.named.move.id !== move.id ? [o.named.move.id] : []))
     return {

@@ -16,7 +16,7 @@ const space: Record<string, string> = {
 
 /** What every rule says in English. */
 export const checksInEnglish: Record<RuleId, RuleWords> = {
-  'no-warm-up': {
+  'short-warm-up': {
     what: (f) => `${time(f.moved)} of moving before the first hard work; ${time(f.wanted)} would warm.`,
     why: 'Warm muscles and a heart that is up to it make hard work safer and better.',
   },

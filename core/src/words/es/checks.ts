@@ -12,7 +12,7 @@ const space: Record<string, string> = {
 
 /** What every rule says in Spanish. */
 export const checksInSpanish: Record<RuleId, RuleWords> = {
-  'no-warm-up': {
+  'short-warm-up': {
     what: (f) => `${time(f.moved)} de movimiento antes del primer esfuerzo; con ${time(f.wanted)} se entra en calor.`,
     why: 'Con los músculos calientes y el corazón preparado, el esfuerzo es más seguro y mejor.',
   },

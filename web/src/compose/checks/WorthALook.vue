@@ -24,7 +24,8 @@ function onGo({ where }: Finding) {
 </script>
 
 <template>
-  <div class="worth" aria-live="polite">
+  <div class="worth">
+    <p class="out-of-sight" aria-live="polite">{{ t('checks.count', { asks: asks.length, notes: notes.length }) }}</p>
     <p v-if="!checks.findings.length" class="quiet">{{ t('checks.none') }}</p>
     <ul>
       <FindingLine

@@ -1,3 +1,4 @@
+import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** A station whose version is the easiest there is, hard work, and nothing said for who finds it too hard. */
@@ -8,8 +9,7 @@ export const noEasier: Rule = {
   find: (view) =>
     perStation(view, ({ station, move, version }) => {
       const easiest = move.versions[0]!.id === version.id
-      // Who finds calm work too hard does less of it.
-      if (!easiest || station.easier || version.met < 4.5 || move.family === 'game') return undefined
+      if (!easiest || station.easier || version.met < limit('easierFrom', 0) || move.family === 'game') return undefined
       return { facts: { move: version.name } }
     }),
 }

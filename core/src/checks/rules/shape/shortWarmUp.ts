@@ -3,16 +3,20 @@ import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
 /** Less moving before the first hard work than an eighth of the session, held between a minute and a half and three. */
-export const noWarmUp: Rule = {
-  id: 'no-warm-up',
+export const shortWarmUp: Rule = {
+  id: 'short-warm-up',
   level: 'look',
   family: 'shape',
   find: ({ lanes, workout }) => {
     // Jogging and jacks warm where they are meant to; what lands hard or is loaded never does.
     const warmUps = new Set(workout.sections.filter((s) => s.role === 'warmUp').map((s) => s.id))
     const cold = lanes.flatMap((lane) => {
-      const first = hardSteps(lane).find((s) => !warmUps.has(s.section) || s.doing!.version.impact >= 0.75)
-      if (!first || lane.seconds < limit('warmUpFrom', lane.band)) return []
+      const first = hardSteps(lane).find(
+        (s) => !warmUps.has(s.section) || s.doing!.version.impact >= limit('hardImpact', 0),
+      )
+      if (!first) return []
+      const lands = first.doing!.version.impact >= limit('hardImpact', 0)
+      if (lane.seconds < limit('warmUpFrom', lane.band) && !lands) return []
       const moved = lane.steps
         .filter((s) => s.at < first.at && isMoving(s))
         .reduce((sum, s) => sum + s.seconds.typical, 0)
