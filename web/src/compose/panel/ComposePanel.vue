@@ -96,6 +96,11 @@ aside {
   border-bottom: 3px solid transparent;
   cursor: pointer;
 }
+/* As wide with its number as without: no tab moves when one comes up. */
+#tab-look {
+  min-width: 124px;
+  text-align: left;
+}
 .tabs [aria-selected='true'] {
   color: var(--ink);
   font-weight: 700;
