@@ -41,7 +41,7 @@ import muscles from './muscles.json'
  * `readLibrary`. The version goes up with each change a saved session could notice.
  */
 export const libraryData = {
-  version: 4,
+  version: 5,
   moves: [
     ...pulse,
     ...looseners,

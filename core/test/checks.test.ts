@@ -169,6 +169,11 @@ describe('levels', () => {
     expect([at('high knees 60 s'), at('"Squat jump: Tuck jump" 10')]).toEqual([0, 1])
   })
 
+  it('each landing of a rep is counted, also in goes: a court of hopscotch in 9 s has four and a half reps of two', () => {
+    const at = (goes: number) => of('landings', session(`${head(10, '4-6')}${main(`hopscotch ${goes} goes`)}`))
+    expect([at(11), at(12).map((f) => f.facts.landings)]).toEqual([[], [108]])
+  })
+
   it('far under the minutes is a look, a little under a note', () => {
     const under = (seconds: number) =>
       of('well-under-minutes', session(`${head(10)}${main(`1 lap ${seconds}/0\nmarch on the spot`)}`)).map(

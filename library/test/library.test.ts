@@ -263,6 +263,24 @@ describe('what a specialist looks for', () => {
     expect(asks.filter((m) => m.cautions.length === 0).map((m) => m.id)).toEqual([])
   })
 
+  it('asks for shoes or bare feet where feet jump or run under a leaning body, and for a table that stands', () => {
+    for (const { move, version } of every) {
+      const cautions = move.cautions.join(' ')
+      const posture = version.posture ?? move.posture
+      if (posture === 'handsAndFeet' && version.met >= 8) expect(cautions, move.id).toContain('never in socks')
+      if (kitOf(move, version).includes('table')) expect(cautions, move.id).toContain('The table is heavy')
+    }
+  })
+
+  it('counts a go as long as it lasts: a duel, a court of hopscotch, a way there and back', () => {
+    const goes = every.filter(({ move }) => move.measures.includes('goes'))
+    expect(goes.length).toBeGreaterThan(40)
+    for (const { version } of goes)
+      expect(version.secondsPerGo ?? version.secondsPerRep, version.id).toBeGreaterThanOrEqual(1.6)
+    for (const id of ['hopscotch', 'toe-tag', 'sock-snatch', 'palm-push'])
+      for (const v of library.moves.get(id)!.versions) expect(v.secondsPerGo, v.id).toBeGreaterThanOrEqual(9)
+  })
+
   it('every caution is a whole sentence that makes sense by itself, and none contradicts another', () => {
     for (const caution of new Set(moves.flatMap((m) => m.cautions))) {
       expect(caution).toMatch(/^\p{Lu}.*\.$/u)

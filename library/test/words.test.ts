@@ -35,6 +35,23 @@ describe('the library in Spanish', () => {
     expect(cues.filter((cue) => es[cue]!.length > 60)).toEqual([])
   })
 
+  it('says what a primary teacher of either side of the ocean would say to any child', () => {
+    // Patterns a teacher of Spain or Latin America stumbled over; common practice, no source.
+    const never: [string, RegExp][] = [
+      ['“coger” is rude in half of America', /\b(cog[eií]|coj[ao])/i],
+      ['reaching is stretching', /(?<!al )\balcan(za|ce)/i],
+      ['throwing away: a ball rebounds', /\bbot(a|ar|ando|e que|es? con|e cambiando|e caminando)\b/i],
+      ['only Spain', /pata coja|\bcole\b|\bcomba\b|\bpala\b|\bzapatillas\b|esterilla|moqueta|encimera/i],
+      ['a limb is stretched, not long', /\b(brazos?|piernas?|espalda|cuerpo|codo|costillas) largo?a?s?\b/i],
+      ['tips of what?', /\bpuntas\b(?! de los (pies|dedos))/i],
+      ['only boys', /\b(sentado|tumbado|agarrado|agarrados|cansado|girado)\b(?! los| con)/i],
+      ['wide feet', /\b(pies|manos|piernas) anch[ao]s\b/i],
+      ['a command to somebody called When', /\bpara (cuando|si)\b/i],
+    ]
+    for (const [why, words] of never)
+      expect([why, Object.values(es).filter((text) => words.test(text))]).toEqual([why, []])
+  })
+
   it('tells different moves apart', () => {
     const names = [...library.moves.values()].map((m) => es[m.name]!)
     expect(names.filter((name, i) => names.indexOf(name) !== i)).toEqual([])

@@ -1,7 +1,7 @@
 import { limit } from './limits.ts'
 import type { CheckedLane } from './view.ts'
 
-/** Landings of a lane, one each, in work whose reps can be told: by count, or by the seconds of a rep. */
+/** Landings of a lane, each of a rep's, in work whose reps can be told: by count, or by the seconds of a rep. */
 export function landed({ steps }: CheckedLane): { full: number; hard: number } {
   let all = 0
   let hard = 0
@@ -9,7 +9,8 @@ export function landed({ steps }: CheckedLane): { full: number; hard: number } {
     if (kind !== 'work' || !doing || doing.version.impact < limit('fullLanding', 0)) continue
     const { amount, unit } = say.params
     const counted = unit === 'reps' && typeof amount === 'number'
-    const n = counted ? amount : Math.round(seconds.typical / doing.version.secondsPerRep)
+    const reps = counted ? amount : Math.round(seconds.typical / doing.version.secondsPerRep)
+    const n = reps * (doing.version.landings ?? 1)
     all += n
     if (doing.version.hard) hard += n
   }

@@ -69,10 +69,14 @@ export const versionSchema = z.strictObject({
   secondsPerRep: z.number().min(0.2).max(30),
   /** Of a move that goes somewhere: for each metre, the way back included where the move has one. */
   secondsPerMetre: z.number().min(0.1).max(30).optional(),
+  /** Of a move whose go is more than one rep: a hopscotch there and back, one duel. */
+  secondsPerGo: z.number().min(1).max(60).optional(),
   /** Relative effort (METs of the adult Compendium), to rank moves, never as energy. */
   met: z.number().min(1).max(15),
   /** Weight of a landing: 0 none, 0.25 low bounce or jack, 1 full-effort jump. */
   impact: z.number().min(0).max(1),
+  /** Landings of one rep where it has more than one: hopscotch lands on one foot, then on two. */
+  landings: z.number().int().min(2).max(20).optional(),
   /** A hard landing: from a height, on one leg, or with the knees drawn up. */
   hard: z.boolean().optional(),
   posture: postureSchema.optional(),

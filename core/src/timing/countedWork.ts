@@ -14,7 +14,7 @@ export const tempos: Record<Tempo, number> = {
 
 /** What counted work depends on besides its dose. */
 export interface Counting {
-  version: Pick<Version, 'secondsPerRep' | 'secondsPerMetre'>
+  version: Pick<Version, 'secondsPerRep' | 'secondsPerMetre' | 'secondsPerGo'>
   tempo?: Tempo
   /** The group's pace, see `defaultPace`. */
   pace: number
@@ -30,11 +30,12 @@ export const secondsPerRep = ({ version, tempo = 'led', pace }: Pick<Counting, '
 
 const nothing: readonly Fraction[] = []
 
-/** Seconds of one of a dose's units, as factors: a rep, a goe or a metre at the version's pace, a breath, a second. */
+/** Seconds of one of a dose's units, as factors: a rep, a go or a metre at the version's pace, a breath, a second. */
 function unitFactors(unit: Unit, { version, tempo = 'led', pace, breath, fade = nothing }: Counting): Fraction[] {
   if (unit === 'seconds') return []
   if (unit === 'breaths') return [fraction(breath), ...fade]
-  const one = (unit === 'metres' && version.secondsPerMetre) || version.secondsPerRep
+  const one =
+    (unit === 'metres' && version.secondsPerMetre) || (unit === 'goes' && version.secondsPerGo) || version.secondsPerRep
   return [fraction(one), fraction(tempos[tempo]), fraction(pace), ...fade]
 }
 
