@@ -1,14 +1,14 @@
 import { indexLibrary } from '@esfuerzo/core'
-import { checkSession, findingText, type Finding } from '@esfuerzo/core/checks'
+import { checkSession, findingText, fixesOf, fixText, fixWords, type Finding, type Fix } from '@esfuerzo/core/checks'
 import { libraryData } from '@esfuerzo/library'
 import { readTimedSession, type Asked } from './readSession.ts'
 
 export interface CheckAnswer {
-  findings: (Finding & { what: string; why: string })[]
+  findings: (Finding & { what: string; why: string; fixes: (Fix & { text: string })[] })[]
 }
 
 /**
- * What a thoughtful colleague would say to a session: stops, looks, notes.
+ * What a thoughtful colleague would say to a session: stops, looks, notes, each with the edits that take it away.
  *
  * @param text a session file, as JSON or as any text
  * @param asked told of what a text leaves open
@@ -17,5 +17,14 @@ export interface CheckAnswer {
 export function checkCommand(text: string, asked: Asked): CheckAnswer {
   const library = indexLibrary(libraryData)
   const workout = readTimedSession(text, library, asked)
-  return { findings: checkSession(workout, library).map((found) => ({ ...found, ...findingText(found, 'en') })) }
+  return {
+    findings: checkSession(workout, library).map((found) => ({
+      ...found,
+      ...findingText(found, 'en'),
+      fixes: fixesOf(workout, found, library, fixWords.en).map(({ workout: _, ...fix }) => ({
+        ...fix,
+        text: fixText(fix, 'en'),
+      })),
+    })),
+  }
 }

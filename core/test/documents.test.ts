@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type ProblemError } from '@esfuerzo/core'
+import { setStation, stationsOf, type ProblemError } from '@esfuerzo/core'
 import { pathText } from '../src/base/problem.ts'
 import {
   allDocumentKinds,
@@ -74,13 +74,27 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
   })
 })
 
-it('settings of version 2 have no country; with one they are written in this version', () => {
-  const { country: _, ...rest } = { ...newSettings('Atlantic/Azores'), readings: { pu: 'push-up' } }
+it('settings of version 2 have no country, those of 3 no checks; what they cannot say is written in this version', () => {
+  const { country: _, checks: __, ...rest } = { ...newSettings('Atlantic/Azores'), readings: { pu: 'push-up' } }
   const before = { ...rest, version: 2 }
   const now = readDocument(settingsDocument, before)
-  expect(now).toEqual({ ...before, version: 3, country: 'unsaid' })
+  expect(now).toEqual({ ...before, version: 4, country: 'unsaid', checks: {} })
   expect(writtenDocument(settingsDocument, now)).toEqual(before)
-  expect(writtenDocument(settingsDocument, { ...now, country: 'NZ' })).toEqual({ ...now, country: 'NZ' })
+  const third = { ...rest, version: 3, country: 'NZ' }
+  expect(readDocument(settingsDocument, third)).toEqual({ ...third, version: 4, checks: {} })
+  expect(writtenDocument(settingsDocument, { ...now, country: 'NZ' })).toEqual(third)
+  const policies = { ...now, checks: { 'no-water': 'off' } } as const
+  expect(writtenDocument(settingsDocument, policies)).toEqual(policies)
+})
+
+it('a session with answers is written in this version, and in the one before without', () => {
+  const session: Workout = read(workoutDocument, 'session')
+  const answered = { ...session, answered: [{ finding: 'no-water||||', reason: 'the tap is next door' }] }
+  expect(writtenDocument(workoutDocument, answered)).toEqual(answered)
+  expect(readWorkout(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
+  const note = setStation(session, stationsOf(session.sections[1]!.blocks[0]!)[0]!.id, { note: 'softly' })
+  expect(writtenDocument(workoutDocument, note)).toEqual({ ...note, version: 2 })
+  expect(readWorkout({ ...note, version: 2 })).toEqual(note)
 })
 
 describe('a session of version 1', () => {
@@ -146,7 +160,7 @@ describe('the rule of two releases', () => {
     expect(got.document).toEqual(session)
     expect(got.parts[0]!.part.version).toBe(2)
     expect(writtenCarried(allDocumentKinds, got)).toEqual(message)
-    expect(() => readCarried(allDocumentKinds, { document: { ...fixture('session').data, version: 3 } })).toThrow(
+    expect(() => readCarried(allDocumentKinds, { document: { ...fixture('session').data, version: 4 } })).toThrow(
       'newer-version',
     )
     for (const plain of [null, 3, 'text', [], { a: [1] }]) expect(readCarried(allDocumentKinds, plain)).toEqual(plain)

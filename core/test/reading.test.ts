@@ -93,7 +93,7 @@ describe('a session file', () => {
       'too-many',
       'sections',
     ],
-    ['a later version', (w) => (w.version = 3), 'newer-version', 'version'],
+    ['a later version', (w) => (w.version = 99), 'newer-version', 'version'],
   ])('with %s says so', (_, spoil, code, path) => {
     const bad = good()
     spoil(bad)

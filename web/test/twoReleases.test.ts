@@ -20,7 +20,7 @@ const session = newWorkout(
   20,
   library.version,
 )
-const newer = { ...session, version: 3, somethingNew: true }
+const newer = { ...session, version: 99, somethingNew: true }
 /** A server whose session, and whose answer to a save, are as told. */
 const server = { document: session as unknown, save: 200, sent: [] as { document: { version: number } }[] }
 const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })

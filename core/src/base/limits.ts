@@ -12,6 +12,8 @@ export const limits = {
   words: 6,
   /** A teacher's own moves in one session. */
   ownMoves: 40,
+  /** Findings a teacher left as they are. */
+  answers: 100,
   /** Steps of one lane: so many a child never takes, and no server or phone has to work out more. */
   steps: 3000,
   /** What is sent home, as JSON, in bytes of UTF-8. */

@@ -1,17 +1,47 @@
 import type { Library } from '../library/library.ts'
 import type { Workout } from '../session/schema.ts'
+import type { RulePolicies } from '../terms/checkLevel.ts'
+import { findingKey } from './findingKey.ts'
 import { rules } from './registry.ts'
-import { levels, type Finding } from './rule.ts'
-import { checkView } from './view.ts'
+import { levels, type Finding, type Level, type Rule } from './rule.ts'
+import { checkView, type CheckContext } from './view.ts'
+
+/** What else a session is looked at with. */
+export interface CheckOptions {
+  /** What the school makes of single rules. */
+  policies?: RulePolicies
+  context?: CheckContext
+}
+
+/** A finding's level in this school; undefined where the rule is off. A stop is never lowered. */
+function levelHere(found: Level, rule: Rule, policies: RulePolicies): Level | undefined {
+  const policy = policies[rule.id]
+  if (!policy || rule.level === 'stop') return found
+  return policy === 'off' ? undefined : policy
+}
 
 /**
- * What a thoughtful colleague would say to a session: stops first, then looks, then notes, each in the order of the rules.
+ * What a thoughtful colleague would say to a session: stops first, then looks, then notes, each in the order of the rules. What the
+ * teacher left comes with her answer.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function checkSession(workout: Workout, library: Library): Finding[] {
-  const view = checkView(workout, library)
-  return rules
-    .flatMap((rule) => rule.find(view).map((found): Finding => ({ rule: rule.id, level: rule.level, ...found })))
+export function checkSession(
+  workout: Workout,
+  library: Library,
+  { policies = {}, context = {} }: CheckOptions = {},
+): Finding[] {
+  const view = checkView(workout, library, context)
+  const answers = new Map(workout.answered?.map(({ finding, reason }) => [finding, reason]))
+  return (rules as readonly Rule[])
+    .flatMap((rule) =>
+      rule.find(view).flatMap((found): Finding[] => {
+        const level = levelHere(found.level ?? rule.level, rule, policies)
+        if (!level) return []
+        const finding: Finding = { rule: rule.id, ...found, level }
+        const answered = answers.get(findingKey(finding))
+        return [answered === undefined ? finding : { ...finding, answered }]
+      }),
+    )
     .sort((a, b) => levels.indexOf(a.level) - levels.indexOf(b.level))
 }

@@ -1,5 +1,6 @@
 import { limit, type LimitId } from './limits.ts'
-import type { Found, Where } from './rule.ts'
+import type { Found } from './rule.ts'
+import type { Where } from './where.ts'
 import type { CheckedLane } from './view.ts'
 
 /** How much of something a lane has, and where most of it is. */

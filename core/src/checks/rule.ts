@@ -1,44 +1,103 @@
-import type { CheckedCell, CheckView } from './view.ts'
+import type { Level } from '../terms/checkLevel.ts'
+import type { CheckedCell, CheckedLane, CheckedStep, CheckView } from './view.ts'
+import type { Where } from './where.ts'
 
-/** How much a finding weighs: not to be sent home so, worth a look, worth knowing. */
-export const levels = ['stop', 'look', 'note'] as const
-export type Level = (typeof levels)[number]
+export { levels, type Level } from '../terms/checkLevel.ts'
 
-export const ruleFamilies = ['shape', 'dose', 'home', 'care'] as const
+export const ruleFamilies = ['shape', 'dose', 'changeOver', 'home', 'care', 'words', 'measures', 'balance'] as const
 export type RuleFamily = (typeof ruleFamilies)[number]
 
 /** Every rule by its id, for ever: its file has the same name in camel case. */
 export const ruleIds = [
+  'no-warm-up',
   'short-warm-up',
+  'hard-start',
   'no-cool-down',
+  'straight-down',
+  'game-cut',
   'over-minutes',
-  'well-under-minutes',
+  'section-over',
   'lanes-apart',
+  'well-under-minutes',
   'long-talk',
   'no-water',
+  'no-counter-shape',
+  'static-first',
+  'not-warmed',
+  'worked-not-stretched',
+  'mostly-still',
+  'new-moves',
   'long-for-young',
+  'aim-absent',
+  'work-too-long',
+  'work-rest-ratio',
+  'vigorous-minutes',
+  'loaded-sets',
+  'loaded-reps',
+  'power-reps',
+  'hold-policy',
+  'long-hold',
+  'sides-unequal',
   'landings',
   'hard-landings',
-  'long-hold',
   'wrists',
+  'same-muscle-twice',
+  'jumps-in-a-row',
+  'big-step-up',
+  'rest-too-short',
+  'hands-full',
   'kit-missing',
   'floor-too-small',
   'thud-where-quiet',
+  'height',
+  'thrown-things',
+  'sprint-to-wall',
   'partner-alone',
   'adult-alone',
   'things-to-fetch',
-  'beyond-grade',
+  'things-to-write',
+  'unsafe-weight',
+  'harmful-bottle',
+  'stairs-jump',
+  'rolling-support',
+  'stand-in-unfit',
+  'small-things',
+  'in-the-mouth',
+  'round-the-neck',
+  'blindfold',
+  'heading',
+  'inverted',
   'young-load',
+  'overhead-load',
+  'beyond-grade',
   'no-easier',
+  'load-too-heavy',
+  'load-not-stated',
+  'young-dips',
+  'spinning',
+  'high-elbows',
+  'loaded-round-twist',
+  'neck-circles',
+  'deep-walking-squats',
+  'held-feet-sit-ups',
+  'eyes-closed',
+  'socks-jump',
+  'breath-held',
+  'bounced-stretch',
+  'raced-technique',
+  'floor-burpee',
+  'neck-pulse',
+  'forfeits',
+  'seated-twin',
+  'body-talk',
+  'punishment-words',
+  'filmed',
+  'too-many-words',
+  'surprise-told',
+  'measured-cold',
+  'one-sided',
 ] as const
 export type RuleId = (typeof ruleIds)[number]
-
-/** Where a finding is, by ids; nothing of it where it is about the whole session. */
-export interface Where {
-  section?: string
-  block?: string
-  station?: string
-}
 
 /** What its words are made of: numbers and names. */
 export type Facts = Readonly<Record<string, number | string>>
@@ -51,10 +110,12 @@ export interface Finding {
   /** Ids of the groups it is about. */
   groups: string[]
   facts: Facts
+  /** The teacher left it: why, or nothing. */
+  answered?: string
 }
 
 /** A finding before its rule's name is put to it. */
-export type Found = Omit<Finding, 'rule' | 'level'> & { level?: Level }
+export type Found = Omit<Finding, 'rule' | 'level' | 'answered'> & { level?: Level }
 
 /** One thing to look at. */
 export interface Rule {
@@ -83,5 +144,44 @@ export function perStation(
         groups: [cell.group.id],
       })
   }
+  return [...found.values()]
+}
+
+/** One finding for every lane something is found in, with the numbers of the first of them. */
+export function perLane(
+  { lanes }: Pick<CheckView, 'lanes'>,
+  find: (lane: CheckedLane) => { where?: Where; facts: Facts; level?: Level } | undefined,
+): Found[] {
+  const found = lanes.flatMap((lane) => {
+    const one = find(lane)
+    return one ? [{ group: lane.group.id, ...one }] : []
+  })
+  const [first] = found
+  if (!first) return []
+  const { group: _, where = {}, ...rest } = first
+  return [{ where, groups: found.map((one) => one.group), ...rest }]
+}
+
+/** Of single steps, one finding a station: the groups it holds for together. */
+export function perStepOfStation(
+  { lanes }: Pick<CheckView, 'lanes'>,
+  find: (step: CheckedStep, lane: CheckedLane) => { facts: Facts; level?: Level } | undefined,
+): Found[] {
+  const found = new Map<string, Found>()
+  for (const lane of lanes)
+    for (const step of lane.steps) {
+      if (!step.station) continue
+      const before = found.get(step.station)
+      if (before?.groups.includes(lane.group.id)) continue
+      const one = find(step, lane)
+      if (!one) continue
+      if (before) before.groups.push(lane.group.id)
+      else
+        found.set(step.station, {
+          ...one,
+          where: { section: step.section, block: step.block, station: step.station },
+          groups: [lane.group.id],
+        })
+    }
   return [...found.values()]
 }

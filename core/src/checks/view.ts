@@ -10,6 +10,7 @@ import { valueFor } from '../terms/perGroup.ts'
 import { sessionView, type LaneView } from '../timing/sessionView.ts'
 import type { Step } from '../timing/step.ts'
 import { bandOf, type Band } from './limits.ts'
+import { saidIn, type Said } from './said.ts'
 
 /** A step with when it begins and what is done in it. */
 export interface CheckedStep extends Step {
@@ -40,9 +41,22 @@ export interface CheckedCell {
   version: Version
 }
 
+/** What is known besides the session; what is left out is not looked at. */
+export interface CheckContext {
+  /** Ids of moves the classes were sent before. */
+  known?: ReadonlySet<string>
+  /** How long a lane worked in the last session of the same aim within three weeks, in seconds. */
+  lastWork?: number
+}
+
 /** All that rules ask of a session, worked out once. */
 export interface CheckView {
   workout: Workout
+  context: CheckContext
+  /** What the teacher says in her own words. */
+  said: readonly Said[]
+  /** Every block by its id, with the section it is in. */
+  blocks: ReadonlyMap<string, { section: Section; block: Block }>
   library: Library
   lanes: readonly CheckedLane[]
   cells: readonly CheckedCell[]
@@ -53,7 +67,7 @@ export interface CheckView {
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function checkView(workout: Workout, ours: Library): CheckView {
+export function checkView(workout: Workout, ours: Library, context: CheckContext = {}): CheckView {
   const library = libraryFor(workout, ours)
   const doing = (id: string | undefined, version: string | undefined) => {
     const move = id === undefined ? undefined : library.moves.get(id)
@@ -81,5 +95,8 @@ export function checkView(workout: Workout, ours: Library): CheckView {
       ),
     ),
   )
-  return { workout, library, lanes, cells }
+  const blocks = new Map(
+    workout.sections.flatMap((section) => section.blocks.map((block) => [block.id, { section, block }] as const)),
+  )
+  return { workout, context, said: saidIn(workout), blocks, library, lanes, cells }
 }

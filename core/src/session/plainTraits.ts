@@ -1,4 +1,5 @@
 import type { Lap } from '../forms/intervals/schema.ts'
+import type { Scope } from '../terms/perGroup.ts'
 import type { Block } from './forms.ts'
 
 /** Laps of work and rest for one group. */
@@ -45,6 +46,28 @@ export interface FormTraits<B extends Block> {
   figures?: (block: B) => readonly string[]
   /** Whether it explains what comes after it, and so goes before. */
   explains?: boolean
+  /** Whether it is nothing but its rows, one after the other. */
+  plainRows?: boolean
+  /** Whether its rows are neighbours in a circle: who does one comes from the one before. */
+  circuit?: boolean
+  /** Whether only the number counts, against a clock or another child. */
+  raced?: boolean
+  /** With a lap, a round, a set, a rung or a minute less; the same block where it has none to give. */
+  oneLess?: (block: B, scope: Scope) => B
+  /** With one more of them for everybody. */
+  oneMore?: (block: B) => B
+  /** With every lap of its clock changed. */
+  withLaps?: (block: B, scope: Scope, change: (lap: Lap) => Lap) => B
+  /** With so many sets or rounds at most. */
+  setsAtMost?: (block: B, scope: Scope, most: number) => B
+  /** With so long a pause at least between laps or rounds. */
+  pauseOf?: (block: B, seconds: number) => B
+  /** With so many seconds of talk at most. */
+  talkAtMost?: (block: B, scope: Scope, seconds: number) => B
+  /** What it says in the teacher's own words besides its title and note, by field. */
+  said?: (block: B) => Readonly<Record<string, string | readonly string[]>>
+  /** With other words in one of those fields. @param at of a list, which of its lines; an empty text takes it out */
+  reworded?: (block: B, field: string, text: string, at?: number) => B
 }
 
 /** A form about which there is nothing to say. */

@@ -9,11 +9,13 @@ export const workoutDocument: DocumentKind<Workout> = {
   format: workoutFormat,
   version: workoutVersion,
   schema: workoutSchema,
-  migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }) },
+  migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }), 2: (w) => w },
   cross: crossProblems,
   asBefore: (workout) => {
+    // Version 2 knows of no answers; a session that says nothing new is written as the first version wrote it.
+    if (workout.answered) return undefined
     const sections = sectionsAsBefore(workout.sections)
-    return sections && { ...workout, version: 1, sections }
+    return sections ? { ...workout, version: 1, sections } : { ...workout, version: 2 }
   },
 }
 

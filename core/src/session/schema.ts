@@ -52,7 +52,11 @@ export const sectionSchema = z.strictObject({
 export interface Section extends z.infer<typeof sectionSchema> {}
 
 export const workoutFormat = 'esfuerzo.workout'
-export const workoutVersion = 2
+/** A finding she left as it is, by its key, with why if she says it. Never sent to families. */
+export const answerSchema = z.strictObject({ finding: z.string().min(1).max(600), reason: lineSchema })
+export type Answer = z.infer<typeof answerSchema>
+
+export const workoutVersion = 3
 
 /** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
 export const workoutSchema = z.strictObject({
@@ -67,6 +71,8 @@ export const workoutSchema = z.strictObject({
   groups: z.array(groupSchema).min(1).max(limits.groups),
   home: homeSchema,
   libraryVersion: z.int().min(1),
+  /** What was said to her of this session and she left. */
+  answered: z.array(answerSchema).min(1).max(limits.answers).optional(),
   /** The teacher's own moves it uses. */
   moves: z.array(ownMoveSchema).max(limits.ownMoves).optional(),
   sections: z.array(sectionSchema).max(limits.sections),

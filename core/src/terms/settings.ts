@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { rule } from '../base/problem.ts'
 import { zoneSchema } from './zone.ts'
 import type { DocumentKind } from '../documents/document.ts'
+import { rulePoliciesSchema } from './checkLevel.ts'
 import { countries } from './country.ts'
 import { defaultGradeNames } from './group.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
@@ -27,7 +28,7 @@ const longestReading = 80
 /** A teacher's school: what it calls its grades, its days and weeks, and its policies. */
 export const settingsSchema = z.strictObject({
   format: z.literal(settingsFormat),
-  version: z.literal(3),
+  version: z.literal(4),
   school: lineSchema,
   country: z.enum(countries),
   /** What each grade is called, from kindergarten or reception (0) to the top (6). */
@@ -47,26 +48,32 @@ export const settingsSchema = z.strictObject({
       error: rule('readings'),
       params: { code: 'too-many' },
     }),
+  /** What the school makes of single checks. */
+  checks: rulePoliciesSchema,
 })
 export interface Settings extends z.infer<typeof settingsSchema> {}
 
 /** A teacher's school as a document. */
 export const settingsDocument: DocumentKind<Settings> = {
   format: settingsFormat,
-  version: 3,
+  version: 4,
   schema: settingsSchema,
   migrations: {
     1: (settings) => ({ ...settings, readings: {} }),
     2: (settings) => ({ ...settings, country: 'unsaid' }),
+    3: (settings) => ({ ...settings, checks: {} }),
   },
-  // Version 2 knows of no country.
-  asBefore: ({ country, ...rest }) => (country === 'unsaid' ? { ...rest, version: 2 } : undefined),
+  // Version 3 knows of no checks, version 2 of no country.
+  asBefore: ({ checks, country, ...rest }) => {
+    if (Object.keys(checks).length) return undefined
+    return country === 'unsaid' ? { ...rest, version: 2 } : { ...rest, country, version: 3 }
+  },
 }
 
 /** Settings before anybody has changed them. @param zone of the school */
 export const newSettings = (zone: string): Settings => ({
   format: settingsFormat,
-  version: 3,
+  version: 4,
   school: '',
   country: 'unsaid',
   gradeNames: [...defaultGradeNames],
@@ -76,4 +83,5 @@ export const newSettings = (zone: string): Settings => ({
   policy: { hold: 'byGrade', warmUp: 'moving' },
   familyNote: '',
   readings: {},
+  checks: {},
 })

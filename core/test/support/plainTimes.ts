@@ -121,11 +121,13 @@ export function plainTimes(
         ? q(1)
         : unit === 'breaths'
           ? mul(q(small ? 5 : 6), fade)
-          : mul(q(unit === 'metres' ? metre(turn) : turn.version.secondsPerRep), turn.tempo, pace, fade)
+          : mul(q(each(turn, unit)), turn.tempo, pace, fade)
     const [low, typical, high] = spread(mul(mid, one))
     return [low, typical, open === undefined ? high : round(mul(q(open), one))]
   }
-  const metre = ({ version }: Turn) => version.secondsPerMetre ?? version.secondsPerRep
+  const each = ({ version }: Turn, unit: string) =>
+    (unit === 'metres' ? version.secondsPerMetre : unit === 'goes' ? version.secondsPerGo : undefined) ??
+    version.secondsPerRep
   function work(turn: Turn, dose: Dose) {
     const unit = dose.unit === 'reps' ? unitOf(turn, 'reps') : dose.unit
     const reps = unit === 'reps' ? { [turn.move.id]: Math.floor(middle(dose.amount) + 0.5) } : {}

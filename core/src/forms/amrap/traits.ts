@@ -1,3 +1,5 @@
+import { minuteLess } from '../../session/less.ts'
+import { mapGroups } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { AmrapBlock } from './schema.ts'
 
@@ -8,4 +10,6 @@ export const amrapTraits: FormTraits<AmrapBlock> = {
   comesRound: () => true,
   dose: 'open',
   timed: () => true,
+  raced: true,
+  oneLess: (block, scope) => ({ ...block, cap: mapGroups(block.cap, scope, minuteLess) }),
 }

@@ -1,3 +1,4 @@
+import { mapGroups } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import { rungsFor, type LadderBlock } from './schema.ts'
 
@@ -8,4 +9,6 @@ export const ladderTraits: FormTraits<LadderBlock> = {
   comesRound: () => true,
   laps: (block, groupId) => rungsFor(block, groupId ?? '').length,
   lapWord: 'top',
+  oneLess: (block, scope) =>
+    block.rungs ? block : { ...block, to: mapGroups(block.to, scope, (n) => Math.max(1, n - block.by)) },
 }

@@ -8,4 +8,5 @@ export const listTraits: FormTraits<ListBlock> = {
   dose: 'open',
   goesWithoutSaying: ({ stations, title, note, travel, restAfter }) =>
     stations.length > 0 && !title && !note && !travel && restAfter.all === 0 && !restAfter.by,
+  plainRows: true,
 }

@@ -1,3 +1,6 @@
+import { oneLess } from '../../session/less.ts'
+import { limits } from '../../base/limits.ts'
+import { mapGroups } from '../../terms/perGroup.ts'
 import { ofGroup, valueFor } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { RoundsBlock } from './schema.ts'
@@ -12,4 +15,11 @@ export const roundsTraits: FormTraits<RoundsBlock> = {
   sets: (block, groupId) => valueFor(block.rounds, groupId),
   withoutCap: (block) => ({ ...block, cap: undefined }),
   cap: ({ cap }, groupId) => cap && valueFor(cap, groupId),
+  circuit: true,
+  oneLess: (block, scope) => ({ ...block, rounds: mapGroups(block.rounds, scope, oneLess) }),
+  oneMore: (block) => ({ ...block, rounds: mapGroups(block.rounds, 'all', (n) => Math.min(n + 1, limits.laps)) }),
+  pauseOf: (block, seconds) => ({
+    ...block,
+    restBetween: mapGroups(block.restBetween, 'all', (n) => Math.max(n, seconds)),
+  }),
 }

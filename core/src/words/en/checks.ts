@@ -14,6 +14,14 @@ const space: Record<string, string> = {
   run: 'five to ten metres',
 }
 
+const aims: Record<string, string> = {
+  endurance: 'endurance',
+  strength: 'strength',
+  flexibility: 'flexibility',
+  balance: 'balance',
+}
+const kinds: Record<string, string> = { push: 'pushing', pull: 'pulling', legs: 'legs', core: 'the middle' }
+
 /** What every rule says in English. */
 export const checksInEnglish: Record<RuleId, RuleWords> = {
   'short-warm-up': {
@@ -87,5 +95,269 @@ export const checksInEnglish: Record<RuleId, RuleWords> = {
   'no-easier': {
     what: (f) => `${f.move} is the easiest version already; nothing says what to do when it is too hard.`,
     why: 'The child’s button “make it easier” has nothing to offer here. One line of yours is enough.',
+  },
+  'no-warm-up': {
+    what: (f) => `Hard work begins cold; ${time(f.wanted)} of moving would warm.`,
+    why: 'Warm muscles and a heart that is up to it make hard work safer and better.',
+  },
+  'hard-start': {
+    what: (f) => `${f.move} in the first minute of the warm-up.`,
+    why: 'The first minute belongs to easy moving; what lands or weighs comes when they are warm.',
+  },
+  'straight-down': {
+    what: (f) => `From hard work straight down to: ${f.move}.`,
+    why: 'Who lies or sits still at once may feel light in the head. Walking three quarters of a minute first is enough.',
+  },
+  'game-cut': {
+    what: (f) => `The game runs ${time(f.by)} past the minutes.`,
+    why: 'It is the one part they will not want to stop; take the time from somewhere else.',
+  },
+  'section-over': {
+    what: (f) => `${f.title || 'This part'} takes ${time(f.by)} more than its ${f.minutes} minutes.`,
+    why: 'You gave this part minutes of its own.',
+  },
+  'no-counter-shape': {
+    what: (f) => `${time(f.seconds)} of ${f.move} and nothing that bends the other way.`,
+    why: 'After a long bend one way the opposite shape feels good: a rest in a rounded or an open shape.',
+  },
+  'static-first': {
+    what: (f) => `It begins with a held stretch: ${f.move}.`,
+    why: 'A short stretch costs next to nothing, but moving simply warms better.',
+  },
+  'not-warmed': {
+    what: (f) => `Works hard and is not moved before: ${f.muscles}.`,
+    why: 'A few easy reps of what comes are the best preparation for it.',
+  },
+  'worked-not-stretched': {
+    what: (f) => `Works longest and is not stretched: ${f.muscles}.`,
+    why: 'Stretching it is for range, not against soreness; one stretch is enough.',
+  },
+  'mostly-still': {
+    what: (f) => `${time(f.moving)} of ${time(f.seconds)} moving.`,
+    why: 'Half of the time and more moving is what a lesson that is about moving has.',
+  },
+  'new-moves': {
+    what: (f) => `${f.moves} moves they were never sent: ${f.names}.`,
+    why: 'A talk of a few seconds a move, or a slow first lap, and they begin together.',
+  },
+  'aim-absent': {
+    what: (f) => `The aim is ${aims[String(f.aim)] ?? f.aim}, and there is little of it.`,
+    why: 'An aim the session hardly holds cannot be looked back on.',
+  },
+  'work-too-long': {
+    what: (f) => `${time(f.seconds)} of ${f.move} by the clock; form lasts about ${time(f.most)}.`,
+    why: 'Children recover quickly from hard work; what gives way first is attention, then form.',
+  },
+  'work-rest-ratio': {
+    what: (f) => `${time(f.work)} of hard work with ${time(f.rest)} of rest; ${f.most} to 1 is the most.`,
+    why: 'With too little rest each go is a little worse than the one before.',
+  },
+  'vigorous-minutes': {
+    what: (f) => `${time(f.seconds)} of hard work without half a minute of relief.`,
+    why: 'A breath in between, and the second half is as good as the first.',
+  },
+  'loaded-sets': {
+    what: (f) => `${f.sets} sets of ${f.move} with a weight; ${f.most} are plenty.`,
+    why: 'Children get strong from one to three sets.',
+  },
+  'loaded-reps': {
+    what: (f) => `${f.reps} reps of ${f.move} with a weight; ${f.least} to ${f.most} are what is taught.`,
+    why: 'Fewer means the weight is too heavy for learning, more that it is time for another version.',
+  },
+  'power-reps': {
+    what: (f) => `${f.reps} of ${f.move} at a go; after ${f.most} they are no jumps any more.`,
+    why: 'Power is few and good: rest, then jump again.',
+  },
+  'hold-policy': {
+    what: (f) => `${f.move} is held ${time(f.seconds)}; ${f.least} to ${f.most} s a side are enough.`,
+    why: 'Shorter does little, longer no more.',
+  },
+  'sides-unequal': {
+    what: (f) => `${f.move}: ${time(f.first)} on one side, ${time(f.second)} on the other.`,
+    why: 'Both sides, equally.',
+  },
+  'same-muscle-twice': {
+    what: (f) => `${f.first}, then ${f.second}: both work the ${f.muscle}.`,
+    why: 'In another order the one rests while the other works.',
+  },
+  'jumps-in-a-row': {
+    what: (f) => `${f.n} jumping stations one after the other.`,
+    why: 'A station on the floor or with the arms in between keeps the landings soft.',
+  },
+  'big-step-up': {
+    what: (f) => `${time(f.work)} of work; last time it was ${time(f.before)}.`,
+    why: 'A third more at once is felt the next day; a tenth is felt as getting better.',
+  },
+  'rest-too-short': {
+    what: (f) => `${f.seconds} s missing to get into place for ${f.move}.`,
+    why: 'The clock starts while they are still on the way.',
+  },
+  'hands-full': {
+    what: (f) => `${f.move} with ${f.kg} kg in the hands that are needed.`,
+    why: 'Hands that hold cannot catch.',
+  },
+  height: {
+    what: (f) => `“${f.words}” indoors.`,
+    why: 'Lamps, ceilings and shelves come down; head height is high enough.',
+  },
+  'thrown-things': {
+    what: (f) => `After ${f.move} comes ${f.next}; what was thrown lies about.`,
+    why: 'Who lands on a rolled-up sock falls. One line is enough: pick up first.',
+  },
+  'sprint-to-wall': {
+    what: (f) => `“${f.words}”.`,
+    why: 'A run ends two big steps before a wall, a door, a fence.',
+  },
+  'things-to-write': {
+    what: (f) => `${f.results} results to write down; ${f.most} are done.`,
+    why: 'Every note is a pause, and the last ones are made up.',
+  },
+  'unsafe-weight': {
+    what: (f) => `“${f.words}” as a weight.`,
+    why: 'It breaks, slips or falls apart: a clean closed bottle or a bag of books does not.',
+  },
+  'harmful-bottle': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Glass breaks, and what was in it can burn. A clean, closed plastic bottle that held a drink.',
+  },
+  'stairs-jump': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Nobody jumps on or off stairs or furniture: the bottom step is for stepping.',
+  },
+  'rolling-support': {
+    what: (f) => `“${f.words}”.`,
+    why: 'What rolls, turns or folds gives way. A chair with four legs, its back to a wall.',
+  },
+  'stand-in-unfit': {
+    what: (f) => `${f.standIn} for ${f.kit}: not for ${f.move}.`,
+    why: 'It does not bear this move. Take the real thing or another move.',
+  },
+  'small-things': {
+    what: (f) => `“${f.words}”, and nobody is by.`,
+    why: 'Under eight years children choke on small things and on burst balloons; with an adult by, or rolled socks instead.',
+  },
+  'in-the-mouth': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Nothing in the mouth while moving.',
+  },
+  'round-the-neck': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Nothing is tied to neck, wrists, doors or furniture.',
+  },
+  blindfold: {
+    what: (f) => `“${f.words}”.`,
+    why: 'Nobody moves blind at home.',
+  },
+  heading: {
+    what: (f) => `“${f.words}”.`,
+    why: 'No headers in primary school; football bodies advise against them under eleven and twelve.',
+  },
+  inverted: {
+    what: (f) => `“${f.words}”: weight on neck or hands, head down.`,
+    why: 'Not before grade 3, and only with an adult by. Log rolls, rocking and the downward dog are fine.',
+  },
+  'overhead-load': {
+    what: (f) => `${f.move} with ${f.kg} kg above the head.`,
+    why: 'Grades 2 and 3 press half a kilogram at most, standing or sitting; heavier or lying it can fall on the face.',
+  },
+  'load-too-heavy': {
+    what: (f) => `${f.move} with ${f.kg} kg; ${f.most} kg is where that age begins.`,
+    why: 'Ten clean reps first; then the smallest step there is in the house.',
+  },
+  'load-not-stated': {
+    what: (f) => `${f.move}: how heavy?`,
+    why: 'A bag weighs what somebody puts into it. Say it in kilograms or in books.',
+  },
+  'young-dips': {
+    what: (f) => `${f.move} on ${f.standIn}.`,
+    why: 'Dips want a chair with its back against a wall.',
+  },
+  spinning: {
+    what: (f) => `“${f.words}”.`,
+    why: 'After three turns they fall; one, then standing still.',
+  },
+  'high-elbows': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Elbows above the shoulders pinch them; to the lowest rib is high enough.',
+  },
+  'loaded-round-twist': {
+    what: (f) => `${f.move} with ${f.kg} kg, sitting.`,
+    why: 'A round back, a weight and a turn do not go together: no weight, or standing.',
+  },
+  'neck-circles': {
+    what: (f) => `“${f.words}”.`,
+    why: 'From side to side does the same without bending the neck back.',
+  },
+  'deep-walking-squats': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Short and for fun; over twenty seconds the knees pay for it.',
+  },
+  'held-feet-sit-ups': {
+    what: (f) => `“${f.words}”.`,
+    why: 'With held feet the hip does the work and the back hollows: curl-ups with free feet.',
+  },
+  'eyes-closed': {
+    what: (f) => `“${f.words}” while standing or moving.`,
+    why: 'At rest they may; near furniture eyes stay open.',
+  },
+  'socks-jump': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Socks slide: shoes, or bare feet.',
+  },
+  'breath-held': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Breath flows on, in holds above all.',
+  },
+  'bounced-stretch': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Still and breathing reaches further than bouncing.',
+  },
+  'raced-technique': {
+    what: (f) => `${f.move} with a weight, against the clock.`,
+    why: 'Where only the number counts, the back pays. Take the weight out, or do it in sets.',
+  },
+  'floor-burpee': {
+    what: (f) => `“${f.words}” below grade 3.`,
+    why: 'Hands down, step or jump back and in: the chest stays up.',
+  },
+  'neck-pulse': {
+    what: (f) => `“${f.words}”.`,
+    why: 'At the wrist; if at the neck, lightly and on one side only. K–2 lay a hand on the chest.',
+  },
+  forfeits: {
+    what: (f) => `“${f.words}”.`,
+    why: 'Exercise is no penalty, and whoever is out moves least. Everybody does the next task, or chooses it.',
+  },
+  'seated-twin': {
+    what: (f) => `“${f.words}”, and nothing in the main part is done sitting.`,
+    why: 'The library has seated moves that raise the pulse: seated run, seated jack, climb the rope.',
+  },
+  'body-talk': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Bodies, weight and calories are no aim for children.',
+  },
+  'punishment-words': {
+    what: (f) => `“${f.words}”.`,
+    why: 'Moving is no punishment; another name does the same work.',
+  },
+  filmed: {
+    what: (f) => `“${f.words}”.`,
+    why: "Pictures of children fall under the school's data rules; a number or a smile in the book tells as much.",
+  },
+  'too-many-words': {
+    what: (f) => `${f.words} words of yours to read; about ${f.most} are read.`,
+    why: 'Short lines are done; long ones are skipped, and the cautions with them.',
+  },
+  'surprise-told': {
+    what: (f) => `The surprise is told: ${f.words}.`,
+    why: 'Its name stands where they read it before.',
+  },
+  'measured-cold': {
+    what: (f) => `Measured after ${time(f.moved)} of moving.`,
+    why: 'A hold or half a minute of reps is better and safer on a warm body.',
+  },
+  'one-sided': {
+    what: (f) => `${f.share} % of the work is ${kinds[String(f.part)] ?? f.part}.`,
+    why: 'Push, pull, legs and middle by turns: over a week if not in one session.',
   },
 }

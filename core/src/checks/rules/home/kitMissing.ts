@@ -8,11 +8,11 @@ export const kitMissing: Rule = {
   family: 'home',
   find: (view) =>
     perStation(view, ({ move, version }) => {
-      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'kit')
-      return (
-        found && {
-          facts: { move: version.name, kit: view.library.kit.get('kit' in found ? found.kit : '')?.name ?? '' },
-        }
+      const { home } = view.workout
+      const missing = obstacles(move, version, home, view.library).find(
+        (o) => o.code === 'kit' && !(o.real && home.standIns[o.kit]),
       )
+      if (missing?.code !== 'kit') return undefined
+      return { facts: { move: version.name, kit: view.library.kit.get(missing.kit)?.name ?? missing.kit } }
     }),
 }

@@ -1,0 +1,14 @@
+import { setStation } from '../../session/edits/stations.ts'
+import type { FixMaker } from './fix.ts'
+import { stationOf } from './stationOf.ts'
+
+/** A line on what is easier: half of it. */
+export const easierWords: FixMaker = {
+  id: 'easier-words',
+  candidates: (fixing) => {
+    const place = stationOf(fixing)
+    if (!place || place.station.easier) return []
+    const { easier } = fixing.words
+    return [{ facts: { words: easier }, workout: setStation(fixing.view.workout, place.station.id, { easier }) }]
+  },
+}

@@ -1,0 +1,16 @@
+import { setStation } from '../../session/edits/stations.ts'
+import { stationsOf } from '../../session/forms.ts'
+import type { FixMaker } from './fix.ts'
+
+/** The first results are kept, the rest is only done. */
+export const fewerResults: FixMaker = {
+  id: 'fewer-results',
+  candidates: ({ view, finding }) => {
+    const most = Number(finding.facts.most)
+    const written = [...view.blocks.values()].flatMap(({ block }) => stationsOf(block)).filter((s) => s.record)
+    const workout = written
+      .slice(most)
+      .reduce((now, { id }) => setStation(now, id, { record: undefined }), view.workout)
+    return [{ facts: { n: most }, workout }]
+  },
+}

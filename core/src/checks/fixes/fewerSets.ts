@@ -1,0 +1,18 @@
+import { changeBlock } from '../../session/edits/locate.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import { limit } from '../limits.ts'
+import type { FixMaker } from './fix.ts'
+import { stationOf } from './stationOf.ts'
+
+/** As many sets as children need. */
+export const fewerSets: FixMaker = {
+  id: 'fewer-sets',
+  candidates: (fixing) => {
+    const place = stationOf(fixing)
+    const atMost = place && traitsOf(place.block).setsAtMost
+    if (!atMost) return []
+    const most = limit('loadedSets', 0)
+    const workout = changeBlock(fixing.view.workout, place.block.id, (block) => atMost(block, fixing.groups, most))
+    return [{ facts: { n: most }, workout }]
+  },
+}

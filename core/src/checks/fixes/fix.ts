@@ -1,0 +1,80 @@
+import type { Workout } from '../../session/schema.ts'
+import type { Facts, Finding } from '../rule.ts'
+import type { CheckView } from '../view.ts'
+
+/** Every kind of edit that can take a finding away: its file has the same name in camel case. */
+export const fixIds = [
+  'easier-version',
+  'like-move',
+  'leave-out',
+  'no-load',
+  'lighter',
+  'to-the-limit',
+  'lap-less',
+  'lap-more',
+  'true-minutes',
+  'more-moving',
+  'walk-first',
+  'stretch-it',
+  'counter-shape',
+  'more-rest',
+  'drink-pause',
+  'shorter-work',
+  'fewer-sets',
+  'other-order',
+  'easier-words',
+  'pick-up',
+  'without-words',
+  'fewer-results',
+  'no-stand-in',
+  'stretch-later',
+  'talk-first',
+  'shorter-talk',
+  'without-aim',
+  'hide-title',
+] as const
+export type FixId = (typeof fixIds)[number]
+
+/** What a finding offers: the kind of edit, its numbers and names, and how much longer the longest lane gets, in seconds. */
+export interface Fix {
+  id: FixId
+  facts: Facts
+  seconds: number
+}
+
+/** A fix with the session it makes. */
+export interface MadeFix extends Fix {
+  workout: Workout
+}
+
+/** What a fix writes into a session, in the teacher's language. */
+export interface FixWords {
+  warmUp: string
+  coolDown: string
+  drink: string
+  meetTheMoves: string
+  easier: string
+  pickUp: string
+  surprise: string
+}
+
+/** What a fix is made for. */
+export interface Fixing {
+  view: CheckView
+  finding: Finding
+  /** Ids of the groups it is about; of a finding about the whole session, all of them. */
+  groups: readonly string[]
+  words: FixWords
+}
+
+/** One way to do it, not yet looked at. */
+export interface Candidate {
+  facts: Facts
+  workout: Workout
+}
+
+/** A kind of edit: the ways to do it, the smallest change first. */
+export interface FixMaker {
+  id: FixId
+  candidates: (fixing: Fixing) => Iterable<Candidate>
+}

@@ -1,0 +1,86 @@
+import type { Workout } from '../../session/schema.ts'
+import type { Library } from '../../library/library.ts'
+import { checkSession, type CheckOptions } from '../checkSession.ts'
+import { levels, type Finding } from '../rule.ts'
+import { checkView } from '../view.ts'
+import type { Candidate, FixMaker, FixWords, MadeFix } from './fix.ts'
+import { makersFor } from './makersFor.ts'
+import { sessionView } from '../../timing/sessionView.ts'
+
+/** Where a finding is and whom it is about, whatever its numbers. */
+const place = ({ rule, where }: Finding): string =>
+  [rule, where.section ?? '', where.block ?? '', where.station ?? ''].join('|')
+const rank = ({ level }: Finding): number => levels.indexOf(level)
+/** So many ways of one kind are looked at. */
+const mostTried = 12
+
+/** Whether a finding is gone for the groups it was about. */
+const isGone = (finding: Finding, after: readonly Finding[]): boolean =>
+  !after.some(
+    (other) =>
+      other.rule === finding.rule &&
+      (finding.where.station === undefined || other.where.station === finding.where.station) &&
+      (finding.where.block === undefined || other.where.block === finding.where.block) &&
+      (finding.groups.length === 0 || other.groups.some((id) => finding.groups.includes(id))),
+  )
+
+/** Whether nothing as bad was added: each finding of that weight was there before. */
+function addsNothing(finding: Finding, before: readonly Finding[], after: readonly Finding[]): boolean {
+  const known = new Map(before.map((f) => [place(f), f]))
+  return after.every((other) => {
+    if (rank(other) > rank(finding)) return true
+    const same = known.get(place(other))
+    return same !== undefined && other.groups.every((id) => same.groups.includes(id)) && rank(same) <= rank(other)
+  })
+}
+
+const longest = (workout: Workout, library: Library): number =>
+  Math.max(...sessionView(workout, library).map(({ totals }) => totals.session.seconds.typical))
+
+/** The first way of a kind that takes the finding away and adds none as bad. Yields after every look, so that nobody waits for it. */
+function* firstThatHolds(
+  tries: Iterable<Candidate>,
+  holds: (workout: Workout) => boolean,
+): Generator<undefined, Candidate | undefined> {
+  let tried = 0
+  for (const candidate of tries) {
+    if (tried++ === mostTried) return undefined
+    if (holds(candidate.workout)) return candidate
+    yield undefined
+  }
+  return undefined
+}
+
+/**
+ * Looks for the edits that take a finding away, one after the other; each was tried: the finding is gone, nothing as bad has come.
+ * Yields what it finds, and `undefined` after every look in vain, so that a page can go on in between.
+ *
+ * @param options as the session was looked at
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function* fixSearch(
+  workout: Workout,
+  finding: Finding,
+  library: Library,
+  words: FixWords,
+  options: CheckOptions = {},
+): Generator<MadeFix | undefined, void> {
+  const makers: readonly FixMaker[] = makersFor[finding.rule] ?? []
+  if (!makers.length) return
+  const view = checkView(workout, library, options.context)
+  const groups = finding.groups.length ? finding.groups : workout.groups.map(({ id }) => id)
+  const before = checkSession(workout, library, options)
+  const was = longest(workout, library)
+  const holds = (edited: Workout) => {
+    const after = checkSession(edited, library, options)
+    return isGone(finding, after) && addsNothing(finding, before, after)
+  }
+  for (const { id, candidates } of makers) {
+    const found = yield* firstThatHolds(candidates({ view, finding, groups, words }), holds)
+    if (found) yield { id, ...found, seconds: Math.round(longest(found.workout, library) - was) }
+  }
+}
+
+/** All the edits that take a finding away, at once. See {@link fixSearch}. */
+export const fixesOf = (...search: Parameters<typeof fixSearch>): MadeFix[] =>
+  [...fixSearch(...search)].filter((fix) => fix !== undefined)

@@ -1,0 +1,16 @@
+import { setSection } from '../../session/edits/sections.ts'
+import type { FixMaker } from './fix.ts'
+
+/** The hidden part gets a title that tells nothing. */
+export const hideTitle: FixMaker = {
+  id: 'hide-title',
+  candidates: ({ view, finding, words }) =>
+    finding.where.section
+      ? [
+          {
+            facts: { words: words.surprise },
+            workout: setSection(view.workout, finding.where.section, { title: words.surprise }),
+          },
+        ]
+      : [],
+}

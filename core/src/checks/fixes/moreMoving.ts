@@ -1,0 +1,37 @@
+import { addStation } from '../../session/edits/stations.ts'
+import { stationsOf } from '../../session/forms.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import { limit } from '../limits.ts'
+import type { Candidate, FixMaker } from './fix.ts'
+import { longerRow, marching, withPart } from './marching.ts'
+
+const tens = (seconds: number): number => Math.max(10, Math.ceil(seconds / 10) * 10)
+
+/** More easy moving before: a row of the warm-up goes on longer, or they march on the spot. */
+export const moreMoving: FixMaker = {
+  id: 'more-moving',
+  *candidates({ view, finding, words }): Generator<Candidate> {
+    const { workout } = view
+    const { moved = 0, wanted = limit('warmBeforeTest', 0) } = finding.facts
+    const before = workout.sections.findIndex((s) => s.id === finding.where.section)
+    const seconds = tens(Number(wanted) - Number(moved))
+    const warmUps = workout.sections.slice(0, before + 1).filter((s) => s.role === 'warmUp')
+    for (const by of [seconds, seconds + 20])
+      for (const row of warmUps.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))) {
+        const family = view.library.moves.get(row.cells.all.move)?.family
+        if (family === 'travel' && row.cells.all.dose?.unit === 'seconds')
+          yield { facts: { seconds: by }, workout: longerRow(workout, row.id, by) }
+      }
+    const list = warmUps.flatMap((s) => s.blocks).find((b) => traitsOf(b).plainRows)
+    for (const by of [seconds, seconds + 20]) {
+      const cells = marching(view, by, 'march')
+      if (!cells) return
+      if (list) yield { facts: { seconds: by }, workout: addStation(workout, list.id, cells) }
+      const after = before > 0 ? workout.sections[before - 1]!.id : null
+      yield {
+        facts: { seconds: by },
+        workout: withPart(workout, { role: 'warmUp', title: words.warmUp }, after, cells),
+      }
+    }
+  },
+}

@@ -1,0 +1,14 @@
+import { setStation } from '../../session/edits/stations.ts'
+import type { FixMaker } from './fix.ts'
+import { stationOf } from './stationOf.ts'
+
+/** A line that what was thrown is picked up first. */
+export const pickUp: FixMaker = {
+  id: 'pick-up',
+  candidates: (fixing) => {
+    const place = stationOf(fixing)
+    if (!place || place.station.note) return []
+    const note = fixing.words.pickUp
+    return [{ facts: { words: note }, workout: setStation(fixing.view.workout, place.station.id, { note }) }]
+  },
+}

@@ -1,0 +1,22 @@
+import { changeBlock } from '../../session/edits/locate.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import { bandOf, limit } from '../limits.ts'
+import type { Candidate, FixMaker } from './fix.ts'
+
+/** Less work by the clock of a block: to the age's line, or in steps of five seconds. */
+export const shorterWork: FixMaker = {
+  id: 'shorter-work',
+  *candidates({ view, finding, groups }): Generator<Candidate> {
+    const block = finding.where.block ? view.blocks.get(finding.where.block)?.block : undefined
+    const change = block && traitsOf(block).withLaps
+    if (!block || !change) return
+    const lines = new Map(view.workout.groups.map((g) => [g.id, limit('workByClock', bandOf(g.grades))]))
+    const lineOf = Math.min(...groups.map((id) => lines.get(id)!))
+    for (const most of [lineOf, lineOf - 5, lineOf - 10, lineOf - 15, 20]) {
+      const workout = changeBlock(view.workout, block.id, (b) =>
+        change(b, groups, (lap) => ({ ...lap, work: Math.min(lap.work, most) })),
+      )
+      yield { facts: { seconds: most }, workout }
+    }
+  },
+}

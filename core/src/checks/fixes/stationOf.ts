@@ -1,0 +1,12 @@
+import { stationsOf, type Block } from '../../session/forms.ts'
+import type { Section } from '../../session/schema.ts'
+import type { Station } from '../../session/station.ts'
+import type { Fixing } from './fix.ts'
+
+/** The station a finding is about, with where it stands. */
+export function stationOf({ view, finding }: Fixing): { section: Section; block: Block; station: Station } | undefined {
+  const { block: blockId, station: id } = finding.where
+  const place = blockId === undefined ? undefined : view.blocks.get(blockId)
+  const station = place && stationsOf(place.block).find((s) => s.id === id)
+  return place && station && { ...place, station }
+}

@@ -1,0 +1,20 @@
+import { setBlock } from '../../session/edits/blocks.ts'
+import { addSection } from '../../session/edits/sections.ts'
+import type { FixMaker } from './fix.ts'
+
+/** Seconds to say what a move is, and the most of it at a go (common practice, no source). */
+const aMove = 8
+const atMost = 45
+
+/** A talk that shows the new moves first. */
+export const talkFirst: FixMaker = {
+  id: 'talk-first',
+  candidates: ({ view, finding, words }) => {
+    const seconds = Math.min(atMost, aMove * Number(finding.facts.moves))
+    const added = addSection(view.workout, { role: 'brief', title: words.meetTheMoves, form: 'talk' }, null)
+    const block = added.sections[0]!.blocks[0]!
+    return [
+      { facts: { seconds }, workout: setBlock(added, block.id, 'talk', (b) => ({ ...b, seconds: { all: seconds } })) },
+    ]
+  },
+}

@@ -1,0 +1,37 @@
+import { setCell } from '../../session/edits/stations.ts'
+import { changeBlock } from '../../session/edits/locate.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import { valueFor } from '../../terms/perGroup.ts'
+import type { Dose } from '../../terms/dose.ts'
+import type { Candidate, FixMaker } from './fix.ts'
+import { stationOf } from './stationOf.ts'
+
+/** So many reps or seconds as the limit says, in the row or in the clock of its block. */
+export const toTheLimit: FixMaker = {
+  id: 'to-the-limit',
+  *candidates(fixing): Generator<Candidate> {
+    const place = stationOf(fixing)
+    const { view, finding, groups } = fixing
+    if (!place) return
+    const { least, most } = finding.facts
+    for (const n of [most, least]) {
+      if (typeof n !== 'number') continue
+      const amount = Math.round(n)
+      const unit = finding.facts.reps === undefined ? 'seconds' : 'reps'
+      const dose: Dose = { unit, amount }
+      const own = groups.filter((id) => valueFor(place.station.cells, id).dose)
+      if (own.length)
+        yield {
+          facts: { n: amount, unit },
+          workout: setCell(view.workout, place.station.id, own, (cell) => ({ ...cell, dose })),
+        }
+      const change = traitsOf(place.block).withLaps
+      if (change && unit === 'seconds') {
+        const workout = changeBlock(view.workout, place.block.id, (block) =>
+          change(block, groups, (lap) => ({ ...lap, work: Math.min(lap.work, amount) })),
+        )
+        yield { facts: { n: amount, unit }, workout }
+      }
+    }
+  },
+}

@@ -1,0 +1,11 @@
+import { setDetails } from '../../session/edits/details.ts'
+import type { FixMaker } from './fix.ts'
+
+/** The aim is taken off: the session is about what it holds. */
+export const withoutAim: FixMaker = {
+  id: 'without-aim',
+  candidates: ({ view, finding }) => {
+    const builds = view.workout.aim.builds.filter((b) => b !== finding.facts.aim)
+    return [{ facts: { aim: String(finding.facts.aim) }, workout: setDetails(view.workout, { aim: { builds } }) }]
+  },
+}

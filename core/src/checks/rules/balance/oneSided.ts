@@ -1,0 +1,38 @@
+import { limit } from '../../limits.ts'
+import { perLane, type Rule } from '../../rule.ts'
+import type { Family } from '../../../terms/move.ts'
+
+const parts: Partial<Record<Family, string>> = {
+  push: 'push',
+  pull: 'pull',
+  squat: 'legs',
+  lunge: 'legs',
+  hinge: 'legs',
+  jump: 'legs',
+  brace: 'core',
+  curl: 'core',
+  twist: 'core',
+  extend: 'core',
+}
+
+/** A strength session most of whose work is of one kind. */
+export const oneSided: Rule = {
+  id: 'one-sided',
+  level: 'note',
+  family: 'balance',
+  find: (view) => {
+    if (!view.workout.aim.builds.includes('strength') || view.workout.aim.muscle) return []
+    return perLane(view, ({ steps, band }) => {
+      const sums = new Map<string, number>()
+      for (const { kind, doing, seconds } of steps) {
+        const part = kind === 'work' && doing && parts[doing.move.family]
+        if (part) sums.set(part, (sums.get(part) ?? 0) + seconds.typical)
+      }
+      const all = [...sums.values()].reduce((a, b) => a + b, 0)
+      const [part, most] = [...sums].sort((a, b) => b[1] - a[1])[0] ?? ['', 0]
+      return most > all * limit('oneSided', band)
+        ? { facts: { part, share: Math.round((100 * most) / all) } }
+        : undefined
+    })
+  },
+}

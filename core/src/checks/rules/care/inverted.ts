@@ -1,0 +1,33 @@
+import { perStation, type Found, type Level, type Rule } from '../../rule.ts'
+import { saidSo } from '../../said.ts'
+import type { CheckedLane, CheckView } from '../../view.ts'
+import type { WordRule } from '../../wordRule.ts'
+
+const pattern =
+  /\b(?:(?:forward|backward|front|back) rolls?|head-?stands?|hand-?stands?|shoulder-?stands?|cart-?wheels?|somersaults?|volteretas?|parada de manos|parada de cabeza|vertical de cabeza)\b/i
+
+const young = (grade: number): boolean => grade < 3
+/** A stop for the young and for whoever is alone; with an adult by a look. */
+const levelFor = (grade: number, { workout }: CheckView): Level =>
+  young(grade) || workout.home.company === 'alone' ? 'stop' : 'look'
+
+/** Rolls over the neck, stands on head or hands, feet on the wall above the hips. Log rolls, rocking and dog are none of it. */
+export const inverted: Rule & WordRule = {
+  id: 'inverted',
+  level: 'stop',
+  family: 'care',
+  pattern,
+  find: (view) => [
+    ...view.said.flatMap(({ text, where }): Found[] => {
+      const words = saidSo(text, pattern)
+      if (words === undefined) return []
+      const lowest = Math.min(...view.lanes.map((lane: CheckedLane) => lane.grade))
+      return [{ level: levelFor(lowest, view), where, groups: [], facts: { words } }]
+    }),
+    ...perStation(view, ({ move, version, group }) =>
+      move.id === 'wall-walk' && move.versions[0]!.id !== version.id
+        ? { level: levelFor(Math.min(...group.grades), view), facts: { words: version.name } }
+        : undefined,
+    ),
+  ],
+}

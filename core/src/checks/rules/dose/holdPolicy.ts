@@ -1,0 +1,19 @@
+import { limit } from '../../limits.ts'
+import { perStepOfStation, type Rule } from '../../rule.ts'
+
+/** A stretch held shorter or longer than ten to thirty seconds a side. */
+export const holdPolicy: Rule = {
+  id: 'hold-policy',
+  level: 'look',
+  family: 'dose',
+  find: (view) =>
+    perStepOfStation(view, ({ kind, doing, seconds, say }, { band }) => {
+      if (kind !== 'work' || doing?.move.family !== 'stretch' || say.params.unit === 'reps') return undefined
+      if (doing.move.measures.includes('reps') || say.params.unit === 'breaths') return undefined
+      const [least, most] = [limit('holdFrom', band), limit('holdMost', band)]
+      const held = Math.round(seconds.typical)
+      return held < least || held > most
+        ? { facts: { move: doing.version.name, seconds: held, least, most } }
+        : undefined
+    }),
+}

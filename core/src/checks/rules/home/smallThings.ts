@@ -1,0 +1,35 @@
+import { limit } from '../../limits.ts'
+import { perStation, type Found, type Rule } from '../../rule.ts'
+import { saidSo } from '../../said.ts'
+import type { CheckView } from '../../view.ts'
+import type { WordRule } from '../../wordRule.ts'
+
+const pattern = /\b(?:coins|marbles?|beads?|buttons|pebbles|balloons?|monedas|canicas|globos?)\b/i
+const young = ({ lanes, workout }: CheckView): string[] =>
+  workout.home.company === 'alone'
+    ? lanes.filter(({ grade }) => grade <= limit('young', 0)).map(({ group }) => group.id)
+    : []
+
+/** Things a small child can choke on, with nobody by. */
+export const smallThings: Rule & WordRule = {
+  id: 'small-things',
+  level: 'stop',
+  family: 'home',
+  pattern,
+  find: (view) => {
+    const groups = young(view)
+    if (!groups.length) return []
+    return [
+      ...view.said.flatMap(({ text, where }): Found[] => {
+        const words = saidSo(text, pattern)
+        return words === undefined ? [] : [{ where, groups, facts: { words } }]
+      }),
+      ...perStation(view, ({ move, version, group }) => {
+        const balloon = (version.kit ?? move.kit).some((k) => k.id === 'balloon' && !k.optional)
+        return balloon && groups.includes(group.id) && !view.workout.home.standIns.balloon
+          ? { facts: { words: version.name } }
+          : undefined
+      }),
+    ]
+  },
+}

@@ -1,0 +1,18 @@
+import { endOf } from '../../hardWork.ts'
+import { perLane, type Rule } from '../../rule.ts'
+
+/** A game that runs past the minutes: it is the part they will not want to stop. */
+export const gameCut: Rule = {
+  id: 'game-cut',
+  level: 'look',
+  family: 'shape',
+  find: (view) => {
+    const games = new Set(view.workout.sections.filter((s) => s.role === 'game').map((s) => s.id))
+    const most = view.workout.minutes * 60
+    return perLane(view, ({ steps }) => {
+      const last = steps.filter((s) => games.has(s.section)).at(-1)
+      if (!last || endOf(last) <= most) return undefined
+      return { where: { section: last.section }, facts: { by: Math.round(endOf(last) - most) } }
+    })
+  },
+}

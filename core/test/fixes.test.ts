@@ -1,0 +1,77 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { readWorkout, stationsOf, valueFor, type Station, type Workout } from '@esfuerzo/core'
+import { checkSession, fixesOf, fixWords, levels, type Finding } from '@esfuerzo/core/checks'
+import { lowestGrade } from '../src/terms/group.ts'
+import { timeline } from '../src/timing/timeline.ts'
+import { totals } from '../src/timing/totals.ts'
+import { libraryFor } from '../src/library/carryMoves.ts'
+import { workoutArbitrary } from './arbitraries.ts'
+import { library } from './sessions.ts'
+import { samples } from './support/samples.ts'
+
+const stations = (w: Workout) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+/** How often each rule speaks, by level. */
+const said = (found: readonly Finding[]) => {
+  const counts = new Map<string, number>()
+  for (const { rule, level } of found) counts.set(`${rule} ${level}`, (counts.get(`${rule} ${level}`) ?? 0) + 1)
+  return counts
+}
+/** The longest lane, by the timeline itself. */
+const longest = (w: Workout) =>
+  Math.max(
+    ...w.groups.map(
+      (g) => totals(timeline(w, g.id, libraryFor(w, library)), g, libraryFor(w, library)).session.seconds.typical,
+    ),
+  )
+/** Moves a group of kindergarten or grade 1 does. */
+const youngMoves = (w: Workout) =>
+  new Set(
+    w.groups
+      .filter((g) => lowestGrade(g) < 2)
+      .flatMap((g) => stations(w).map((s) => (s.cells.by?.[g.id] ?? s.cells.all).move)),
+  )
+/** What every group does at a row, and what is said of it. */
+const done = ({ cells, ...row }: Station, { groups }: Workout) =>
+  JSON.stringify([row, groups.map((g) => valueFor(cells, g.id))])
+const named = (w: Workout) => stations(w).flatMap((s) => (s.storyName ? [s.id] : []))
+
+it('every fix of any session takes its finding away, adds none as bad, keeps the story, and says its seconds', () => {
+  let tried = 0
+  const kinds = new Set<string>()
+  fc.assert(
+    fc.property(workoutArbitrary, (workout) => {
+      const before = checkSession(workout, library)
+      for (const finding of before.slice(0, 6))
+        for (const fix of fixesOf(workout, finding, library, fixWords.en)) {
+          tried++
+          kinds.add(fix.id)
+          const { workout: edited } = fix
+          expect(readWorkout(edited)).toEqual(edited)
+          const after = checkSession(edited, library)
+          // Gone, and what is as bad is no more often said than before.
+          const key = `${finding.rule} ${finding.level}`
+          expect(said(after).get(key) ?? 0, `${fix.id} for ${key}`).toBeLessThan(said(before).get(key)!)
+          const [old, now] = [said(before), said(after)]
+          for (const [one, n] of now)
+            if (levels.indexOf(one.split(' ')[1] as Finding['level']) <= levels.indexOf(finding.level))
+              expect(n, `${fix.id} for ${key} brings ${one}`).toBeLessThanOrEqual(old.get(one) ?? 0)
+          // Rows with a name in the story stand in their order, in one part and the same.
+          expect(named(edited).filter((id) => named(workout).includes(id))).toEqual(
+            named(workout).filter((id) => named(edited).includes(id)),
+          )
+          // A finding about one row touches that row, or two that change places.
+          const rows = new Map(stations(workout).map((row) => [row.id, done(row, workout)]))
+          const changed = stations(edited).filter((row) => rows.get(row.id) !== done(row, workout))
+          if (finding.where.station) expect(changed.length, fix.id).toBeLessThanOrEqual(1)
+          // Nothing new for the youngest but walking and marching.
+          const known = youngMoves(workout)
+          expect([...youngMoves(edited)].filter((id) => !known.has(id) && id !== 'march')).toEqual([])
+          expect(fix.seconds).toBe(Math.round(longest(edited) - longest(workout)))
+        }
+    }),
+    { numRuns: samples(40, 600) },
+  )
+  expect(tried).toBeGreaterThan(20)
+  expect(kinds.size).toBeGreaterThan(5)
+})

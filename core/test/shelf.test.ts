@@ -1,0 +1,32 @@
+import { expect, it } from 'vitest'
+import { indexLibrary } from '@esfuerzo/core'
+import { checkSession } from '@esfuerzo/core/checks'
+import { libraryData } from '@esfuerzo/library'
+import { bandOf } from '../src/checks/limits.ts'
+import { sessionView } from '../src/timing/sessionView.ts'
+import { shelf } from './shelf.ts'
+import { alarms } from './support/alarms.ts'
+
+const library = indexLibrary(libraryData)
+const sessions = shelf(library)
+
+it('the shelf is forty sessions of eight to twenty-five minutes, ten for each kind of class, each with why it is good', () => {
+  const kinds = sessions.map(({ workout }) =>
+    workout.groups.length > 1 ? 'mixed' : String(bandOf(workout.groups[0]!.grades)),
+  )
+  for (const kind of ['0', '1', '2', 'mixed']) expect(kinds.filter((k) => k === kind)).toHaveLength(10)
+  for (const { file, why, workout } of sessions) {
+    expect(why.length, file).toBeGreaterThan(40)
+    expect(workout.minutes, file).toBeGreaterThanOrEqual(8)
+    expect(workout.minutes, file).toBeLessThanOrEqual(25)
+    for (const lane of sessionView(workout, library))
+      expect(lane.totals.session.seconds.typical, file).toBeLessThanOrEqual(workout.minutes * 60)
+  }
+})
+
+it('the shelf is left in peace: no stop, a look in at most one session of ten, two notes at the median', () => {
+  const found = alarms(sessions.map(({ workout }) => checkSession(workout, library)))
+  expect(found.stops).toBe(0)
+  expect(found.looks / found.sessions).toBeLessThanOrEqual(0.1)
+  expect(found.medianNotes).toBeLessThanOrEqual(2)
+})

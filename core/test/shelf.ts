@@ -1,0 +1,29 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import type { Workout } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import type { Library } from '../src/library/library.ts'
+
+/** A session a teacher would stand by, with why it is good. */
+export interface ShelfSession {
+  file: string
+  why: string
+  workout: Workout
+}
+
+const folder = new URL('./shelf/', import.meta.url)
+
+/** The shelf: forty sessions of our own, ten each for K–1, 2–3, 4–6 and mixed classes; the first line of each says why it is good. */
+export const shelf = (library: Library): ShelfSession[] =>
+  readdirSync(folder)
+    .sort()
+    .map((file) => {
+      const [first = '', ...rest] = readFileSync(new URL(file, folder), 'utf8').split('\n')
+      const { workout, problems } = parse(rest.join('\n'), library)
+      if (problems.length) throw new Error(`${file}: ${JSON.stringify(problems)}`)
+      // What a text does not say: there is a soft ball in these homes.
+      return {
+        file,
+        why: first.replace(/^Why: /, ''),
+        workout: { ...workout, home: { ...workout.home, kit: ['soft-ball'] } },
+      }
+    })

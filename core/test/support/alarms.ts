@@ -1,0 +1,25 @@
+import type { Finding, RuleId } from '@esfuerzo/core/checks'
+
+/** What is said of sessions that are good: sessions with a look in them, and notes. */
+export interface Alarms {
+  sessions: number
+  stops: number
+  looks: number
+  medianNotes: number
+  /** How many sessions each rule is heard in. */
+  rules: Partial<Record<RuleId, number>>
+}
+
+/** Counts what was said of each session of a shelf. */
+export function alarms(said: readonly (readonly Finding[])[]): Alarms {
+  const notes = said.map((found) => found.filter((f) => f.level === 'note').length).sort((a, b) => a - b)
+  const rules: Alarms['rules'] = {}
+  for (const found of said) for (const id of new Set(found.map((f) => f.rule))) rules[id] = (rules[id] ?? 0) + 1
+  return {
+    sessions: said.length,
+    stops: said.flat().filter((f) => f.level === 'stop').length,
+    looks: said.filter((found) => found.some((f) => f.level === 'look')).length,
+    medianNotes: notes[Math.floor(notes.length / 2)] ?? 0,
+    rules,
+  }
+}
