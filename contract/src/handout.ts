@@ -6,6 +6,9 @@ import { emailSchema, idParams, tokenSchema } from './fields.ts'
 /** What can be put on paper. */
 export const sheetKinds = ['session', 'poster', 'stations', 'coin', 'cards', 'results', 'fetch', 'care'] as const
 export type SheetKind = (typeof sheetKinds)[number]
+/** What a teacher prints for herself besides: what is worth a look. Families never see it. */
+export const teacherSheetKinds = [...sheetKinds, 'look'] as const
+export type TeacherSheetKind = (typeof teacherSheetKinds)[number]
 export const papers = ['a4', 'letter'] as const
 export type Paper = (typeof papers)[number]
 
@@ -29,7 +32,7 @@ export const handoutEndpoints = {
     method: 'GET',
     path: '/api/workouts/:id/sheets/:kind',
     access: 'teacher',
-    params: idParams.extend(kindField),
+    params: idParams.extend({ kind: z.enum(teacherSheetKinds) }),
     query: sheetQuery,
     answer: z.unknown(),
   }),

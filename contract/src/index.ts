@@ -1,7 +1,7 @@
 export { type Access, type Endpoint } from './endpoint.ts'
 export { endpoints, schemaNames, type EndpointName, type Endpoints } from './endpoints.ts'
 export { classSchema, type SchoolClass } from './classes.ts'
-export { papers, sheetKinds, type Paper, type SheetKind } from './handout.ts'
+export { papers, sheetKinds, teacherSheetKinds, type Paper, type SheetKind, type TeacherSheetKind } from './handout.ts'
 export { teacherSchema, type Teacher } from './accounts.ts'
 export {
   versionSchema,

@@ -62,6 +62,7 @@ export {
   type Policy,
   type Settings,
 } from './terms/settings.ts'
+export { rulePolicySchema, type RulePolicies, type RulePolicy } from './terms/checkLevel.ts'
 export { families, postureSchema, sidesSchema, type Family, type Move, type Version } from './terms/move.ts'
 export { indexLibrary, type Library, type LibraryData } from './library/library.ts'
 export { performedBy } from './library/versionFor.ts'

@@ -2,10 +2,12 @@ import ICAL from 'ical.js'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { type Workout } from '@esfuerzo/core'
+import { checkSession, findingText, type Finding } from '@esfuerzo/core/checks'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { papers, sheetKinds, type PublicationInfo } from '@esfuerzo/contract'
 import { demoSessions, demoWorkout } from '../src/demo/sessions.ts'
-import { sheetPdf } from '../src/sheets/sheetPdf.ts'
+import { lookSheet } from '../src/sheets/lookSheet.ts'
+import { pdfOf, sheetPdf } from '../src/sheets/sheetPdf.ts'
 import { library, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 /** A PDF's pages as another program reads them. */
@@ -46,6 +48,17 @@ describe('paper', () => {
       }
     }
   }, 120_000)
+
+  it('is for the teacher what is worth a look, with her answers, and a clean page where there is nothing', async () => {
+    const workout = sessions.get('Storm-day springs')!
+    const print = (found: Finding[], language: 'en' | 'es') =>
+      pdfOf(lookSheet(workout, found, language), { title: workout.title, language, paper: 'a4' }).then(readPdf)
+    const found = checkSession(workout, library)
+    const answered = found.map((f, i) => (i === 0 ? { ...f, answered: 'we land on mats' } : f))
+    expect((await print(answered, 'en')).text).toContain('Left as it is: we land on mats')
+    for (const f of found) expect((await print(found, 'es')).text).toContain(findingText(f, 'es').what.slice(0, 12))
+    expect((await print([], 'en')).text).toContain('Nothing to say')
+  })
 
   it('is A4 or Letter', async () => {
     const sizes = await Promise.all(papers.map((paper) => sheet(sent('Storm-day springs'), { kind: 'care', paper })))

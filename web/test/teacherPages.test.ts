@@ -320,6 +320,7 @@ describe('handing out', () => {
       'Results form',
       'Fetch list',
       'Care',
+      'Worth a look, for you',
     ])
     expect(sheets[0]!.attributes('href')).toBe(
       `/api/workouts/${ID}/sheets/session?lanes=${workout.groups[0]!.id}&language=en&paper=a4`,

@@ -1,17 +1,13 @@
-import { limit } from './limits.ts'
 import type { CheckedLane, CheckedStep } from './view.ts'
 
 /** Work that is hard for children: quick, or with a full landing. */
-export const isHard = ({ kind, doing }: CheckedStep): boolean =>
-  kind === 'work' &&
-  doing !== undefined &&
-  (doing.version.met >= limit('hardMet', 0) || doing.version.impact >= limit('hardImpact', 0))
+export const isHard = ({ hard }: CheckedStep): boolean => hard === true
 
 /** Work that moves: no hold. Circles and bends that are counted move. */
 export const isMoving = ({ kind, doing }: CheckedStep): boolean =>
   kind === 'work' &&
   doing !== undefined &&
-  (doing.move.measures.includes('reps') || !['stretch', 'breathe'].includes(doing.move.family))
+  ((doing.move.family !== 'stretch' && doing.move.family !== 'breathe') || doing.move.measures.includes('reps'))
 
 /** When a step is over. */
 export const endOf = ({ at, seconds }: CheckedStep): number => at + seconds.typical

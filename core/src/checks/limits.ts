@@ -23,9 +23,9 @@ export const limits = {
   warmUpLeast: {
     value: same(90),
     unit: 's',
-    source: 'after Faigenbaum et al. 2009 (5–10 min before strength work), shortened: ours',
+    source: 'Faigenbaum et al. 2009 (5–10 min before strength work), shortened: ours',
   },
-  warmUpMost: { value: same(180), unit: 's', source: 'after Faigenbaum et al. 2009, shortened: ours' },
+  warmUpMost: { value: same(180), unit: 's', source: 'Faigenbaum et al. 2009, shortened: ours' },
   warmUpShare: { value: same(1 / 8), unit: 'of the session', source: ours },
   /** A shorter session needs none, unless it jumps or sprints at full effort. */
   warmUpFrom: { value: same(600), unit: 's', source: ours },
@@ -61,12 +61,12 @@ export const limits = {
   landings: {
     value: [60, 80, 100],
     unit: 'landings',
-    source: 'after Johnson et al. 2011, J Strength Cond Res 25:2623 (from memory); by grade: ours',
+    source: 'Johnson et al. 2011, J Strength Cond Res 25:2623 (from memory); by grade: ours',
   },
   hardLandings: {
     value: [20, 40, 60],
     unit: 'landings',
-    source: 'after Johnson et al. 2011 (from memory); by grade: ours',
+    source: 'Johnson et al. 2011 (from memory); by grade: ours',
   },
   longHold: { value: [20, 30, 60], unit: 's', source: 'common practice, no source' },
   onTheHands: { value: [60, 60, 90], unit: 's', source: ours },

@@ -9,13 +9,16 @@ import type { Move, Version } from '../terms/move.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { sessionView, type LaneView } from '../timing/sessionView.ts'
 import type { Step } from '../timing/step.ts'
-import { bandOf, type Band } from './limits.ts'
+import { obstacles, type Obstacle } from '../home/obstacles.ts'
+import { bandOf, limit, type Band } from './limits.ts'
 import { saidIn, type Said } from './said.ts'
 
 /** A step with when it begins and what is done in it. */
 export interface CheckedStep extends Step {
   move?: string
   doing?: { move: Move; version: Version }
+  /** Work that is hard for children: quick, or with a full landing. */
+  hard?: true
 }
 
 /** A group's lane as rules look at it. */
@@ -39,12 +42,20 @@ export interface CheckedCell {
   cell: Cell
   move: Move
   version: Version
+  /** What stands in its way in this home. */
+  obstacles: readonly Obstacle[]
 }
+
+const [hardMet, hardImpact] = [limit('hardMet', 0), limit('hardImpact', 0)]
+/** Whether a version is hard work for children: quick, or with a full landing. */
+const hardFor = ({ met, impact }: Version): boolean => met >= hardMet || impact >= hardImpact
 
 /** What is known besides the session; what is left out is not looked at. */
 export interface CheckContext {
   /** Ids of moves the classes were sent before. */
   known?: ReadonlySet<string>
+  /** The school's warm-ups may hold a few gentle stretches. */
+  heldWarmUp?: boolean
   /** How long a lane worked in the last session of the same aim within three weeks, in seconds. */
   lastWork?: number
 }
@@ -78,19 +89,28 @@ export function checkView(workout: Workout, ours: Library, context: CheckContext
     const steps = blocks.flatMap(({ start, timed }) =>
       timed.steps.map((step): CheckedStep => {
         const done = doing(step.move, step.version)
-        return { ...step, at: start + step.at, ...(done && { doing: done }) }
+        const placed: CheckedStep = { ...step, at: start + step.at }
+        if (done) placed.doing = done
+        if (done && step.kind === 'work' && hardFor(done.version)) placed.hard = true
+        return placed
       }),
     )
     const seconds = totals.session.seconds.typical
     return { group, band: bandOf(group.grades), grade: Math.min(...group.grades), seconds, steps, totals }
   })
+  const known = new Map<Version, readonly Obstacle[]>()
+  const inTheWay = ({ move, version }: { move: Move; version: Version }) => {
+    const found = known.get(version) ?? obstacles(move, version, workout.home, library)
+    known.set(version, found)
+    return found
+  }
   const cells = workout.sections.flatMap((section) =>
     section.blocks.flatMap((block) =>
       stationsOf(block).flatMap((station) =>
         workout.groups.flatMap((group): CheckedCell[] => {
           const cell = valueFor(station.cells, group.id)
           const done = doing(cell.move, cell.version)
-          return done ? [{ section, block, station, group, cell, ...done }] : []
+          return done ? [{ section, block, station, group, cell, ...done, obstacles: inTheWay(done) }] : []
         }),
       ),
     ),

@@ -15,7 +15,7 @@ const lands = ({ doing }: CheckedStep): boolean => doing!.version.impact >= limi
 
 /** Seconds of moving before a step. */
 export const movedBefore = ({ steps }: CheckedLane, at: number): number =>
-  steps.filter((s) => s.at < at && isMoving(s)).reduce((sum, s) => sum + s.seconds.typical, 0)
+  steps.reduce((sum, s) => (s.at < at && isMoving(s) ? sum + s.seconds.typical : sum), 0)
 
 /**
  * The lanes that move less before their first hard work than an eighth of the session, held between a minute and a half and

@@ -17,3 +17,9 @@ export const findingText = (
   const { what, why } = words[language][rule]
   return { what: what(facts), why }
 }
+
+/** What a rule is called, and why anybody looks there. @example ruleText('no-water', 'en').title // 'No water' */
+export const ruleText = (rule: RuleId, language: Language): { title: string; why: string } => {
+  const { title, why } = words[language][rule]
+  return { title, why }
+}

@@ -2,7 +2,7 @@ import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
 import { type Problem } from '@esfuerzo/core'
 import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
-import type { SheetKind } from '@esfuerzo/contract'
+import type { SheetKind, TeacherSheetKind } from '@esfuerzo/contract'
 import { implement, type Call } from '../http/implement.ts'
 import { LocalCounter, type Counter, type Limits } from '../http/limits.ts'
 import { linkToken } from '../http/linkToken.ts'
@@ -25,7 +25,7 @@ const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query
   ...(lanes && { lanes: lanes.split(',') }),
 })
 
-function sendPdf(kind: SheetKind, pdf: Uint8Array, res: Response): void {
+function sendPdf(kind: TeacherSheetKind, pdf: Uint8Array, res: Response): void {
   res.set({ 'Content-Disposition': `inline; filename="${kind}.pdf"`, 'Cache-Control': 'no-store' })
   res.type('application/pdf').send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
 }
@@ -68,9 +68,14 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
   implement(router, 'sheet', async ({ teacherId, params, query, res }) => {
     const workout = await workouts.find(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
-    const { familyNote } = await readSettings(db, teacherId)
-    const draft = { document: workout.document, schoolNote: familyNote }
-    sendPdf(params.kind, await paper.draft(teacherId, draft, asked(params.kind, query)), res)
+    const { familyNote, checks } = await readSettings(db, teacherId)
+    const { document } = workout
+    const { kind } = params
+    const pdf =
+      kind === 'look'
+        ? await paper.look(teacherId, { document, policies: checks, language: query.language, paper: query.paper })
+        : await paper.draft(teacherId, { document, schoolNote: familyNote }, asked(kind, query))
+    sendPdf(kind, pdf, res)
     return undefined
   })
 

@@ -2,12 +2,14 @@ import { createHash } from 'node:crypto'
 import { LRUCache } from 'lru-cache'
 import type { Gone } from '../gone/gone.ts'
 import type { JobPool } from '../workers/jobPool.ts'
-import type { Draft, Sheet } from '../workers/jobs.ts'
+import type { Draft, Jobs, Sheet } from '../workers/jobs.ts'
 
 /** Sheets as PDF, each made once: the same asked for again, or by several at once, costs nothing. */
 export interface PaperStore {
   /** Of a session as it is now. */
   draft: (teacherId: string, draft: Draft, sheet: Sheet) => Promise<Uint8Array>
+  /** What is worth a look in one, for the teacher. */
+  look: (teacherId: string, asked: Jobs['lookSheet']['asked']) => Promise<Uint8Array>
   /**
    * Of what was sent home.
    *
@@ -40,6 +42,7 @@ export function openPaperStore(pool: JobPool, gone: Gone): PaperStore {
       const content = createHash('sha256').update(JSON.stringify(draft)).digest('hex')
       return kept(keyOf(teacherId, content, sheet), () => pool.run('draftSheet', { draft, sheet }, teacherId))
     },
+    look: (teacherId, asked) => pool.run('lookSheet', asked, teacherId),
     sent: ({ sha256, owner, read }, sheet) =>
       kept(keyOf(sha256, '', sheet), async () => pool.run('sentSheet', { body: await read(), sheet }, owner)),
   }

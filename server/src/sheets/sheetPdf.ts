@@ -30,25 +30,17 @@ const pages: Record<Paper, { size: 'A4' | 'LETTER'; width: number }> = {
   letter: { size: 'LETTER', width: 612 },
 }
 
-/**
- * A sheet as PDF, black on white, a page or more for each lane.
- *
- * @param lanes ids of the lanes it is for; unknown ones are left out
- */
-export async function sheetPdf(
-  publication: Publication,
-  { kind, lanes, language, paper }: { kind: SheetKind; lanes: readonly string[]; language: Language; paper: Paper },
-): Promise<Buffer> {
-  const { size, width } = pages[paper]
-  const content = publication.lanes
-    .filter((lane) => lanes.includes(lane.id))
-    .map((lane, i): Content => ({
-      stack: sheetKinds[kind](laneSheetOf(publication, lane, language, width - 2 * margin)),
-      ...(i > 0 && { pageBreak: 'before' as const }),
-    }))
-  return pdfmake
+/** Points between the margins. */
+export const widthOn = (paper: Paper): number => pages[paper].width - 2 * margin
+
+/** Content as PDF, black on white. */
+export const pdfOf = (
+  content: Content,
+  { title, language, paper }: { title: string; language: Language; paper: Paper },
+): Promise<Buffer> =>
+  pdfmake
     .createPdf({
-      pageSize: size,
+      pageSize: pages[paper].size,
       pageMargins: [margin, 36, margin, 44],
       content,
       defaultStyle: { font: 'Text', fontSize: 11, lineHeight: 1.15 },
@@ -59,15 +51,29 @@ export async function sheetPdf(
         h2: { font: 'Display', fontSize: 15, margin: [0, 12, 0, 4] },
       },
       footer: (page: number, of: number) => ({
-        columns: [
-          { text: `Esfuerzo · ${publication.title}` },
-          { text: sheetWords[language].page(page, of), alignment: 'right' },
-        ],
+        columns: [{ text: `Esfuerzo · ${title}` }, { text: sheetWords[language].page(page, of), alignment: 'right' }],
         fontSize: 8,
         color: '#5B6866',
         margin: [margin, 12, margin, 0],
       }),
-      info: { title: publication.title, creator: 'Esfuerzo', producer: 'Esfuerzo' },
+      info: { title, creator: 'Esfuerzo', producer: 'Esfuerzo' },
     })
     .getBuffer()
+
+/**
+ * A sheet as PDF, a page or more for each lane.
+ *
+ * @param lanes ids of the lanes it is for; unknown ones are left out
+ */
+export function sheetPdf(
+  publication: Publication,
+  { kind, lanes, language, paper }: { kind: SheetKind; lanes: readonly string[]; language: Language; paper: Paper },
+): Promise<Buffer> {
+  const content = publication.lanes
+    .filter((lane) => lanes.includes(lane.id))
+    .map((lane, i): Content => ({
+      stack: sheetKinds[kind](laneSheetOf(publication, lane, language, widthOn(paper))),
+      ...(i > 0 && { pageBreak: 'before' as const }),
+    }))
+  return pdfOf(content, { title: publication.title, language, paper })
 }

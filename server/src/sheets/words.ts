@@ -1,4 +1,5 @@
 import { type Language } from '@esfuerzo/core'
+import type { Level } from '@esfuerzo/core/checks'
 
 /** What paper says of itself. */
 export interface SheetWords {
@@ -44,6 +45,12 @@ export interface SheetWords {
   page: (n: number, of: number) => string
   clean: string
   weight: string
+  /** For the teacher: what is worth a look. */
+  look: string
+  levels: Record<Level, string>
+  left: (reason: string) => string
+  nothingToSay: string
+  schoolFirst: string
 }
 
 const en: SheetWords = {
@@ -107,6 +114,11 @@ const en: SheetWords = {
   page: (n, of) => `${n} / ${of}`,
   clean: 'clean?',
   weight: 'weight',
+  look: 'Worth a look, for you',
+  levels: { stop: 'Not to be sent so', look: 'Worth a look', note: 'Notes' },
+  left: (reason) => (reason ? `Left as it is: ${reason}` : 'Left as it is.'),
+  nothingToSay: 'Nothing to say. It can go out as it is.',
+  schoolFirst: 'What a colleague would say over your shoulder. Your school’s rules and doctors come first.',
 }
 
 const es: SheetWords = {
@@ -171,6 +183,11 @@ const es: SheetWords = {
   page: (n, of) => `${n} / ${of}`,
   clean: '¿bien?',
   weight: 'peso',
+  look: 'Para mirar otra vez, para ti',
+  levels: { stop: 'No se envía así', look: 'Para mirar', note: 'Notas' },
+  left: (reason) => (reason ? `Se deja así: ${reason}` : 'Se deja así.'),
+  nothingToSay: 'Nada que decir. Puede salir como está.',
+  schoolFirst: 'Lo que diría una colega por encima del hombro. Las normas de la escuela y los médicos van primero.',
 }
 
 export const sheetWords: Record<Language, SheetWords> = { en, es }

@@ -1,8 +1,11 @@
 import { ProblemError, type Language, type Library, type Workout } from '@esfuerzo/core'
 import { publicationSchema, publish, type Publication } from '@esfuerzo/core/publication'
+import { checkSession } from '@esfuerzo/core/checks'
+import type { RulePolicies } from '@esfuerzo/core'
 import type { Paper, SheetKind } from '@esfuerzo/contract'
 import { snapshotOf, type Snapshot } from '../publications/snapshot.ts'
-import { sheetPdf } from '../sheets/sheetPdf.ts'
+import { lookSheet } from '../sheets/lookSheet.ts'
+import { pdfOf, sheetPdf } from '../sheets/sheetPdf.ts'
 
 /** A session as it lies in the database, and the line of the school's own. */
 export interface Draft {
@@ -25,12 +28,17 @@ export interface Jobs {
   snapshot: { asked: Draft; answer: Snapshot }
   /** A sheet of a session as it is now, as PDF. */
   draftSheet: { asked: { draft: Draft; sheet: Sheet }; answer: Uint8Array }
+  /** What is worth a look in a session as it is now, for the teacher. */
+  lookSheet: {
+    asked: { document: Workout; policies: RulePolicies; language: Language; paper: Paper }
+    answer: Uint8Array
+  }
   /** A sheet of what was sent home. */
   sentSheet: { asked: { body: string; sheet: Sheet }; answer: Uint8Array }
 }
 export type JobName = keyof Jobs
 
-async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Promise<Uint8Array> {
+async function lanesPdf(publication: Publication, { lanes, ...sheet }: Sheet): Promise<Uint8Array> {
   const all = publication.lanes.map((l) => l.id)
   const known = lanes?.filter((id) => all.includes(id)) ?? all
   if (known.length === 0) {
@@ -43,6 +51,12 @@ async function pdfOf(publication: Publication, { lanes, ...sheet }: Sheet): Prom
 /** How each is done, for a worker to run. */
 export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library) => Promise<Jobs[N]['answer']> } = {
   snapshot: async ({ document, schoolNote }, library) => snapshotOf(document, library, schoolNote),
-  draftSheet: ({ draft, sheet }, library) => pdfOf(publish(draft.document, library, draft.schoolNote), sheet),
-  sentSheet: ({ body, sheet }) => pdfOf(publicationSchema.parse(JSON.parse(body)), sheet),
+  draftSheet: ({ draft, sheet }, library) => lanesPdf(publish(draft.document, library, draft.schoolNote), sheet),
+  lookSheet: async ({ document, policies, language, paper }, library) =>
+    pdfOf(lookSheet(document, checkSession(document, library, { policies }), language), {
+      title: document.title,
+      language,
+      paper,
+    }),
+  sentSheet: ({ body, sheet }) => lanesPdf(publicationSchema.parse(JSON.parse(body)), sheet),
 }

@@ -3,7 +3,7 @@ import { mdiHistory, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import LanesPanel from './lanes/LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
 import { playFrom } from './playFrom.ts'
@@ -15,7 +15,7 @@ import { useMessages } from './useMessages.ts'
 import { useCursor } from './cursor/useCursor.ts'
 import { useEdits } from './edits/useEdits.ts'
 import ComposePanel from './panel/ComposePanel.vue'
-import type { PanelTab } from './panel/tabs.ts'
+import { tabNames, type PanelTab } from './panel/tabs.ts'
 import { usePanel } from './panel/usePanel.ts'
 import { useLanes } from './lanes/useLanes.ts'
 import { useTool } from './tools/useTool.ts'
@@ -32,15 +32,18 @@ const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const router = useRouter()
+const route = useRoute()
 const session = useSession()
 const messages = useMessages()
 const cursor = useCursor()
 const edits = useEdits()
 const panel = usePanel()
 const timed = useLanes()
-const tab = ref<PanelTab>('moves')
+/** Where a link leads into the panel, that tab is open. */
+const wantedTab = tabNames.find((name) => name === route.query.panel)
+const tab = ref<PanelTab>(wantedTab ?? 'moves')
 /** Where the page is narrow the panel lies below and is opened when it is wanted. */
-const panelOpen = ref(false)
+const panelOpen = ref(wantedTab !== undefined)
 const details = ref(false)
 const past = ref(false)
 const conflict = ref(false)

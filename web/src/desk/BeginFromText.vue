@@ -34,16 +34,17 @@ const { groups } = newWorkout(
   library.version,
 )
 
-/** Its minutes are those it takes, in steps of five, so that the finish line stands where it ends. */
-function document(workout: Workout): Workout {
+/** Its minutes are those the text says, else those it takes, in steps of five, so that the finish line stands where it ends. */
+function document({ workout, said }: ReadText): Workout {
+  if (said.minutes) return workout
   const minutes = Math.min(120, Math.max(5, Math.ceil(longest(workout) / 300) * 5))
   return { ...workout, minutes }
 }
-async function onTake({ workout }: ReadText, text: string) {
+async function onTake(read: ReadText, text: string) {
   busy.value = true
   problem.value = ''
   try {
-    const made = document(workout)
+    const made = document(read)
     const problems = sessionProblems(made, libraryFor(made, library))
     if (problems.length) throw new ProblemError(problems)
     const { id } = await client('createWorkout', { body: { document: made, original: text.slice(0, longestOriginal) } })

@@ -12,7 +12,8 @@ import { sendingProblemText } from '../documents/sendingProblemText.ts'
 import { library } from '../repertoire/library.ts'
 import ClassChoice from './ClassChoice.vue'
 import LinkCode from './LinkCode.vue'
-import { sendingLooks, sendingProblems, type SendingLook } from './sendingLooks.ts'
+import { useSettings } from '../settings/store.ts'
+import { isStopped, sendingLooks, sendingProblems, type SendingLook } from './sendingLooks.ts'
 import { useCalls } from './useCalls.ts'
 
 /** Links for the families: what has changed since the last, what deserves a look, making, showing and ending one. */
@@ -42,10 +43,14 @@ const lookText = (look: SendingLook): string => {
   if (look.code !== 'check') return t(`handout.look.${look.code}`)
   const { what } = findingText(look.finding, locale.value as Language)
   const groups = props.workout.groups.filter((g) => look.finding.groups.includes(g.id))
-  const some = groups.length < props.workout.groups.length
+  const some = groups.length > 0 && groups.length < props.workout.groups.length
   return some ? t('handout.look.some', { what, letters: groups.map((g) => g.letter).join(', ') }) : what
 }
-const looks = computed(() => sendingLooks(props.workout, library).map(lookText))
+const settings = useSettings()
+void settings.load()
+const found = computed(() => sendingLooks(props.workout, library, settings.settings?.checks))
+const stops = computed(() => found.value.filter(isStopped).map(lookText))
+const looks = computed(() => found.value.filter((look) => !isStopped(look)).map(lookText))
 
 const blocked = computed(() => sendingProblems(props.workout, library).map((p) => sendingProblemText(p, t)))
 
@@ -119,6 +124,15 @@ async function onCopy(p: PublicationInfo) {
       </ul>
     </details>
     <p v-else-if="changes" class="quiet">{{ t('handout.unchanged') }}</p>
+    <div v-if="stops.length" class="care blocked" role="status">
+      <p>{{ t('handout.stops', stops.length) }}</p>
+      <ul class="plain">
+        <li v-for="line in stops" :key="line">{{ line }}</li>
+      </ul>
+      <router-link class="link" :to="{ name: 'compose', params: { id }, query: { panel: 'look' } }">{{
+        t('handout.mend')
+      }}</router-link>
+    </div>
     <details v-if="looks.length" open>
       <summary>{{ t('handout.looks') }}</summary>
       <ul class="plain">
@@ -135,9 +149,13 @@ async function onCopy(p: PublicationInfo) {
     <div class="make">
       <ClassChoice v-model="classId" :groups="workout.groups" @classes="classes = $event" />
       <v-text-field v-model="until" type="date" :label="t('handout.until')" :min="iso(1)" :max="iso(364)" />
-      <v-btn class="main" :loading="busy" :disabled="!days || blocked.length > 0" @click="onPublish">{{
-        t(publications.length ? 'handout.again' : 'handout.make')
-      }}</v-btn>
+      <v-btn
+        class="main"
+        :loading="busy"
+        :disabled="!days || blocked.length > 0 || stops.length > 0"
+        @click="onPublish"
+        >{{ t(publications.length ? 'handout.again' : 'handout.make') }}</v-btn
+      >
     </div>
     <ul class="links">
       <li v-for="p in publications" :key="p.id" :class="{ over: !isLive(p) }">

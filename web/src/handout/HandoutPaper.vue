@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { languages, isChance, type Language, type Workout } from '@esfuerzo/core'
-import { papers, sheetKinds, type Paper } from '@esfuerzo/contract'
+import { papers, teacherSheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 
@@ -15,7 +15,7 @@ const paper = ref<Paper>('a4')
 /** A sheet for a form the session does not have would be empty. */
 const kinds = computed(() => {
   const chances = props.workout.sections.flatMap((s) => s.blocks).filter(isChance)
-  return sheetKinds.filter((kind) =>
+  return teacherSheetKinds.filter((kind) =>
     kind === 'coin'
       ? chances.some((b) => b.device !== 'cards')
       : kind === 'cards'

@@ -1,14 +1,17 @@
-import { ProblemError, stationsOf, type Library, type Problem, type Workout } from '@esfuerzo/core'
+import { ProblemError, stationsOf, type Library, type Problem, type RulePolicies, type Workout } from '@esfuerzo/core'
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
 import { publish } from '@esfuerzo/core/publication'
 
 /** Something a session deserves a look at before it is sent out. */
 export type SendingLook = { code: 'check'; finding: Finding } | { code: 'noResult' } | { code: 'noTarget' }
 
-/** What still deserves a look before sending, the gravest first. Nothing here stops anybody. */
-export function sendingLooks(workout: Workout, library: Library): SendingLook[] {
-  const looks: SendingLook[] = checkSession(workout, library)
-    .filter(({ level }) => level !== 'note')
+/**
+ * What still deserves a look before sending, the gravest first: neither answered nor switched off by the school. What is not to be
+ * sent so has to be mended or answered; nothing else stops anybody.
+ */
+export function sendingLooks(workout: Workout, library: Library, policies: RulePolicies = {}): SendingLook[] {
+  const looks: SendingLook[] = checkSession(workout, library, { policies })
+    .filter(({ level, answered }) => level !== 'note' && answered === undefined)
     .map((finding) => ({ code: 'check', finding }))
   const stations = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
   if (!workout.aim.target) looks.push({ code: 'noTarget' })
@@ -26,3 +29,6 @@ export function sendingProblems(workout: Workout, library: Library): Problem[] {
     throw error
   }
 }
+
+/** Whether something holds a session back until it is mended or answered. */
+export const isStopped = (look: SendingLook): boolean => look.code === 'check' && look.finding.level === 'stop'

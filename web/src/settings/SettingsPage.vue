@@ -11,6 +11,7 @@ import { ruleOf, useForm } from '../words/useForm.ts'
 import { floors, useFloor } from '../shared/look/useFloor.ts'
 import { useSettings } from './store.ts'
 import ChoiceField from '../shared/ChoiceField.vue'
+import CheckPolicies from './CheckPolicies.vue'
 
 /** The school: what it calls its grades, its days and weeks, what it holds right where good teachers differ. */
 const { t, locale } = useI18n()
@@ -182,6 +183,11 @@ onBeforeRouteLeave(() => form.save())
             :label="t('settings.warmUpLabel')"
             @update:model-value="setPolicy({ warmUp: $event })"
           />
+        </section>
+        <section class="card" aria-labelledby="checks">
+          <h2 id="checks">{{ t('settings.checksTitle') }}</h2>
+          <p class="quiet">{{ t('settings.checksLead') }}</p>
+          <CheckPolicies :model-value="draft.checks" @update:model-value="set({ checks: $event })" />
         </section>
         <section class="card" aria-labelledby="days">
           <h2 id="days">{{ t('settings.daysTitle') }}</h2>

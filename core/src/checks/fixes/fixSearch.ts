@@ -26,11 +26,10 @@ const isGone = (finding: Finding, after: readonly Finding[]): boolean =>
 
 /** Whether nothing as bad was added: each finding of that weight was there before. */
 function addsNothing(finding: Finding, before: readonly Finding[], after: readonly Finding[]): boolean {
-  const known = new Map(before.map((f) => [place(f), f]))
   return after.every((other) => {
     if (rank(other) > rank(finding)) return true
-    const same = known.get(place(other))
-    return same !== undefined && other.groups.every((id) => same.groups.includes(id)) && rank(same) <= rank(other)
+    const same = before.filter((f) => place(f) === place(other) && rank(f) <= rank(other))
+    return same.length > 0 && other.groups.every((id) => same.some((f) => f.groups.includes(id)))
   })
 }
 

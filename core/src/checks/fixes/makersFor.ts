@@ -74,7 +74,7 @@ export const makersFor: Partial<Record<RuleId, readonly FixMaker[]>> = {
   'unsafe-weight': [noStandIn, withoutWords],
   'stand-in-unfit': [likeMove, leaveOut, noStandIn],
   'small-things': [withoutWords, easierVersion, likeMove],
-  inverted: [easierVersion, withoutWords],
+  inverted: [easierVersion, withoutWords, likeMove, leaveOut],
   'young-load': [easierVersion, lighter, noLoad],
   'overhead-load': [lighter, easierVersion, noLoad],
   'beyond-grade': [easierVersion],

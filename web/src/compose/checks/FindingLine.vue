@@ -1,39 +1,77 @@
 <script setup lang="ts">
-import { mdiAlertOctagonOutline, mdiEyeOutline, mdiNoteTextOutline } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Language } from '@esfuerzo/core'
-import { findingText, type Finding } from '@esfuerzo/core/checks'
+import { minutesText, type Language } from '@esfuerzo/core'
+import { findingText, fixText, sourcesOf, type Finding, type MadeFix } from '@esfuerzo/core/checks'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { useSession } from '../session/useSession.ts'
+import { levelIcons } from './levelIcons.ts'
 
-/** One thing that was found: how much it weighs, what it is, for whom, why anybody looks there, and the way to it. */
-const props = defineProps<{ finding: Finding }>()
-const emit = defineEmits<{ go: [] }>()
+/** One thing that was found: how much it weighs, what it is, for whom, why anybody looks there, what would mend it, the way to it. */
+const props = defineProps<{ finding: Finding; fixes?: readonly MadeFix[] }>()
+const emit = defineEmits<{ go: []; fix: [fix: MadeFix]; leave: [reason: string]; reopen: [] }>()
 const { t, locale } = useI18n()
 const session = useSession()
-const icons = { stop: mdiAlertOctagonOutline, look: mdiEyeOutline, note: mdiNoteTextOutline }
 
-const text = computed(() => findingText(props.finding, locale.value as Language))
+const language = computed(() => locale.value as Language)
+const text = computed(() => findingText(props.finding, language.value))
+const source = computed(() => sourcesOf(props.finding.rule).join('; '))
 const groups = computed(() => session.workout.groups.filter((g) => props.finding.groups.includes(g.id)))
 /** Said for single groups where it is not for all. */
-const some = computed(() => groups.value.length < session.workout.groups.length)
+const some = computed(() => groups.value.length > 0 && groups.value.length < session.workout.groups.length)
 const row = computed(() => {
   const { section, block, station } = props.finding.where
   return station ?? block ?? section
 })
+/** How much longer it gets, or shorter; nothing where it takes as long. */
+const byText = ({ seconds }: MadeFix): string => {
+  if (!seconds) return ''
+  return seconds > 0 ? ` · +${minutesText(seconds)}` : ` · −${minutesText(-seconds)}`
+}
+
+const leaving = ref(false)
+const reason = ref('')
+function onLeave() {
+  emit('leave', reason.value.trim())
+  leaving.value = false
+}
 </script>
 
 <template>
   <li :class="finding.level">
-    <v-icon :icon="icons[finding.level]" size="20" :aria-label="t(`checks.level.${finding.level}`)" role="img" />
+    <span role="img" :aria-label="t(`checks.level.${finding.level}`)"
+      ><v-icon :icon="levelIcons[finding.level]" size="20"
+    /></span>
     <div>
       <p>
         {{ text.what }}
         <span v-if="some" class="for"><LaneKey v-for="g in groups" :key="g.id" :letter="g.letter" /></span>
       </p>
-      <p class="quiet why">{{ text.why }}</p>
-      <button v-if="row" type="button" @click="emit('go')">{{ t('checks.go') }}</button>
+      <p class="quiet why">
+        {{ text.why }} <small v-if="source" class="source">{{ t('checks.source', { source }) }}</small>
+      </p>
+      <p v-if="finding.answered !== undefined" class="why">
+        {{ finding.answered ? t('checks.leftBecause', { reason: finding.answered }) : t('checks.left') }}
+        <button type="button" class="link" @click="emit('reopen')">{{ t('checks.reopen') }}</button>
+      </p>
+      <template v-else>
+        <div v-if="fixes?.length" class="fixes">
+          <v-btn v-for="fix in fixes" :key="fix.id" size="small" @click="emit('fix', fix)"
+            >{{ fixText(fix, language) }}{{ byText(fix) }}</v-btn
+          >
+        </div>
+        <p class="ways">
+          <button v-if="row" type="button" class="link" @click="emit('go')">{{ t('checks.go') }}</button>
+          <button type="button" class="link" :aria-expanded="leaving" @click="leaving = !leaving">
+            {{ t('checks.leave') }}
+          </button>
+        </p>
+        <form v-if="leaving" class="leaving" @submit.prevent="onLeave">
+          <v-text-field v-model="reason" :label="t('checks.reason')" maxlength="120" autofocus />
+          <v-btn type="submit">{{ t('checks.leaveIt') }}</v-btn>
+          <p class="quiet why">{{ t('checks.leaveHow') }}</p>
+        </form>
+      </template>
     </div>
   </li>
 </template>
@@ -41,7 +79,7 @@ const row = computed(() => {
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 24px 1fr;
+  grid-template-columns: 24px minmax(0, 1fr);
   gap: 8px;
   padding: 10px 12px;
   border: 1px solid var(--line);
@@ -63,14 +101,43 @@ p {
   margin-top: 4px;
   font-size: 13px;
 }
+.source {
+  display: block;
+  font-size: 12px;
+}
 .for {
   display: inline-flex;
   gap: 6px;
   margin-left: 6px;
 }
-button {
+.fixes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 8px;
+}
+.fixes .v-btn {
+  height: auto !important;
+  min-height: 36px;
+  padding-block: 6px;
+}
+.fixes :deep(.v-btn__content) {
+  white-space: normal;
+  text-align: left;
+}
+.ways {
+  display: flex;
+  gap: 14px;
+  margin-top: 6px;
+}
+.leaving {
+  display: grid;
+  gap: 6px;
+  margin-top: 6px;
+}
+.link {
   border: 0;
-  padding: 4px 0 0;
+  padding: 0;
   background: none;
   color: var(--action);
   font: 700 14px var(--text);

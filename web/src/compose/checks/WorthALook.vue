@@ -1,19 +1,42 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Finding } from '@esfuerzo/core/checks'
+import type { Language } from '@esfuerzo/core'
+import { findingKey, leaveFinding, reopenFinding, type Finding, type MadeFix } from '@esfuerzo/core/checks'
 import { useCursor } from '../cursor/useCursor.ts'
+import { useEdits } from '../edits/useEdits.ts'
+import { useSession } from '../session/useSession.ts'
 import FindingLine from './FindingLine.vue'
 import { useChecks } from './useChecks.ts'
+import { useFixes } from './useFixes.ts'
 
-/** What a thoughtful colleague would say: what is not to go out so, what is worth a look, a few notes. */
-const { t } = useI18n()
+/** What a thoughtful colleague would say: what is not to go out so, what is worth a look, a few notes; each with what would mend it. */
+const { t, locale } = useI18n()
+const session = useSession()
 const checks = useChecks()
 const cursor = useCursor()
+const edits = useEdits()
 /** More notes are not read. */
 const shown = 3
-const asks = computed(() => checks.findings.filter((f) => f.level !== 'note'))
-const notes = computed(() => checks.findings.filter((f) => f.level === 'note'))
+const asks = computed(() => checks.open.filter((f) => f.level !== 'note'))
+const notes = computed(() => checks.open.filter((f) => f.level === 'note'))
+const fixes = useFixes(
+  computed(() => ({
+    workout: session.workout,
+    findings: checks.open,
+    options: checks.options,
+    language: locale.value as Language,
+  })),
+)
+
+/** What is folded away: more notes, what was said before, what she left. */
+const folds = computed(() =>
+  [
+    { name: 'more', findings: notes.value.slice(shown) },
+    { name: 'before', findings: checks.before },
+    { name: 'answered', findings: checks.answered },
+  ].filter(({ findings }) => findings.length > 0),
+)
 
 function onGo({ where }: Finding) {
   const row =
@@ -21,24 +44,42 @@ function onGo({ where }: Finding) {
     cursor.rows.find((r) => r.id === where.section)
   if (row) cursor.goTo(row.id)
 }
+const onFix = ({ workout }: MadeFix) => edits.edit(() => workout)
+const onLeave = (finding: Finding, reason: string) =>
+  edits.edit((now) => leaveFinding(now, { finding: findingKey(finding), reason }))
+const onReopen = (finding: Finding) => edits.edit((now) => reopenFinding(now, findingKey(finding)))
+/** What a line does, whichever list it stands in. */
+const does = (finding: Finding) => ({
+  go: () => onGo(finding),
+  fix: onFix,
+  leave: (reason: string) => onLeave(finding, reason),
+  reopen: () => onReopen(finding),
+})
 </script>
 
 <template>
   <div class="worth">
     <p class="out-of-sight" aria-live="polite">{{ t('checks.count', { asks: asks.length, notes: notes.length }) }}</p>
-    <p v-if="!checks.findings.length" class="quiet">{{ t('checks.none') }}</p>
+    <p v-if="!checks.open.length" class="quiet">{{ t('checks.none') }}</p>
     <ul>
       <FindingLine
-        v-for="(finding, i) in [...asks, ...notes.slice(0, shown)]"
-        :key="i"
+        v-for="finding in [...asks, ...notes.slice(0, shown)]"
+        :key="findingKey(finding)"
         :finding="finding"
-        @go="onGo(finding)"
+        :fixes="fixes.get(findingKey(finding)) ?? []"
+        v-on="does(finding)"
       />
     </ul>
-    <details v-if="notes.length > shown">
-      <summary>{{ t('checks.more', { n: notes.length - shown }) }}</summary>
+    <details v-for="fold in folds" :key="fold.name">
+      <summary>{{ t(`checks.${fold.name}`, { n: fold.findings.length }) }}</summary>
       <ul>
-        <FindingLine v-for="(finding, i) in notes.slice(shown)" :key="i" :finding="finding" @go="onGo(finding)" />
+        <FindingLine
+          v-for="finding in fold.findings"
+          :key="findingKey(finding)"
+          :finding="finding"
+          :fixes="fixes.get(findingKey(finding)) ?? []"
+          v-on="does(finding)"
+        />
       </ul>
     </details>
     <p class="quiet small">{{ t('checks.lead') }}</p>

@@ -1,8 +1,11 @@
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { checkSession, type Finding } from '@esfuerzo/core/checks'
+import { computed, shallowRef, watch } from 'vue'
+import { checkSession, findingKey, type CheckOptions, type Finding } from '@esfuerzo/core/checks'
 import { library } from '../../repertoire/library.ts'
+import { useRepertoire } from '../../repertoire/store.ts'
+import { useSettings } from '../../settings/store.ts'
+import { client } from '../../shared/client.ts'
 import { useSession } from '../session/useSession.ts'
 
 /** So long after the last change the session is looked at, in milliseconds: nothing blinks while somebody types. */
@@ -11,15 +14,63 @@ const settles = 500
 /** What a thoughtful colleague would say to the session on screen. */
 export const useChecks = defineStore('checks', () => {
   const session = useSession()
-  const findings = shallowRef<readonly Finding[]>([])
+  const settings = useSettings()
+  const repertoire = useRepertoire()
+  /** What the session is looked at with: the school's own levels, the moves its classes were sent. */
+  const options = computed((): CheckOptions => ({
+    policies: settings.settings?.checks ?? {},
+    context: {
+      known: new Set(repertoire.lately.keys()),
+      heldWarmUp: settings.settings?.policy.warmUp === 'mixed',
+    },
+  }))
+  const found = shallowRef<readonly Finding[]>([])
   watchDebounced(
-    () => session.workout,
-    (workout) => (findings.value = checkSession(workout, library)),
+    [() => session.workout, options],
+    () => (found.value = checkSession(session.workout, library, options.value)),
     { debounce: settles, immediate: true },
   )
+
+  /** What was there already when a session that has been sent out was opened: nobody is scolded for last term. */
+  const before = shallowRef<ReadonlySet<string>>(new Set())
+  async function takeBefore(): Promise<void> {
+    before.value = new Set()
+    const { id, workout } = session
+    if (!id) return
+    try {
+      const { document } = await client('lastSent', { params: { id } })
+      if (document && session.id === id)
+        before.value = new Set(checkSession(workout, library, options.value).map((f) => findingKey(f)))
+    } catch {
+      // Without an answer all of it is shown.
+    }
+  }
+  watch(() => session.loads, takeBefore, { immediate: true })
+
+  const wasThere = (f: Finding) => f.level !== 'stop' && before.value.has(findingKey(f))
+  const unanswered = computed(() => found.value.filter((f) => f.answered === undefined))
+  const open = computed(() => unanswered.value.filter((f) => !wasThere(f)))
+
+  /** The gravest open finding of each row, of each group: what is marked beside them. Notes are not. */
+  const marked = (ids: (f: Finding) => readonly (string | undefined)[]) =>
+    computed(() => {
+      const map = new Map<string, Finding[]>()
+      for (const f of open.value)
+        if (f.level !== 'note') for (const id of ids(f)) if (id) map.set(id, [...(map.get(id) ?? []), f])
+      return map
+    })
+
   return {
-    findings: computed(() => findings.value),
+    options,
+    /** Open: neither answered nor there before she came back to a session that was sent out. */
+    open,
+    /** Left as they are. */
+    answered: computed(() => found.value.filter((f) => f.answered !== undefined)),
+    /** Said of it when it was sent out. */
+    before: computed(() => unanswered.value.filter(wasThere)),
     /** Those that ask for a look before it goes out. */
-    toLookAt: computed(() => findings.value.filter((f) => f.level !== 'note').length),
+    toLookAt: computed(() => open.value.filter((f) => f.level !== 'note').length),
+    rows: marked(({ where }) => [where.station ?? where.block ?? where.section]),
+    lanes: marked(({ groups }) => groups),
   }
 })

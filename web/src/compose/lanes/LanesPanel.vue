@@ -5,6 +5,8 @@ import { limits, minutesText, moveNames, sayName, type stepAt, type Step } from 
 import { finishTogether } from '@esfuerzo/core/tools'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
+import { gravest, levelIcons } from '../checks/levelIcons.ts'
+import { useChecks } from '../checks/useChecks.ts'
 import LaneStrip from './LaneStrip.vue'
 import { scaleMarks, scaleSeconds } from './lanes.ts'
 import { useSession } from '../session/useSession.ts'
@@ -17,6 +19,7 @@ const session = useSession()
 const cursor = useCursor()
 const panel = usePanel()
 const timed = useLanes()
+const checks = useChecks()
 const budget = computed(() => session.workout.minutes * 60)
 const lanes = computed(() =>
   timed.lanes.map((lane) => {
@@ -28,7 +31,9 @@ const lanes = computed(() =>
     // More than a fifth of the minutes left is well under them.
     const spare = -over > budget.value / 5
     const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
-    return { lane, group, total, late: over > 0, low: spare, fit, spread }
+    const found = checks.lanes.get(group.id)
+    const said = found && { icon: levelIcons[gravest(found)], text: t('checks.lane', found.length) }
+    return { lane, group, total, late: over > 0, low: spare, fit, spread, said }
   }),
 )
 const scale = computed(() =>
@@ -72,7 +77,12 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 <template>
   <section class="lanes card" :aria-label="t('lanes.label')">
     <div v-for="lane in lanes" :key="lane.group.id" class="lane">
-      <LaneKey :letter="lane.group.letter" :name="lane.group.name" />
+      <span class="key">
+        <LaneKey :letter="lane.group.letter" :name="lane.group.name" />
+        <span v-if="lane.said" class="care said" :title="lane.said.text" :aria-label="lane.said.text" role="img"
+          ><v-icon :icon="lane.said.icon" size="15"
+        /></span>
+      </span>
       <LaneStrip
         :lane="lane.lane"
         :scale="scale"

@@ -2,9 +2,12 @@
 import { mdiBellOutline, mdiChevronDown, mdiChevronRight, mdiDragVertical, mdiNoteTextOutline } from '@mdi/js'
 import { computed, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { Language } from '@esfuerzo/core'
+import { findingText, type Finding } from '@esfuerzo/core/checks'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import LaneOutline from '../../shared/lanes/LaneOutline.vue'
 import { library } from '../../repertoire/library.ts'
+import { useChecks } from '../checks/useChecks.ts'
 import InPlaceField from './InPlaceField.vue'
 import { roleIcons } from '../panel/roleIcons.ts'
 import RowAsk from '../tools/RowAsk.vue'
@@ -19,7 +22,7 @@ import type { Selection } from '../cursor/useSelection.ts'
 
 const props = defineProps<{ row: Row; at: Selection; index: number }>()
 const emit = defineEmits<{ pick: []; edited: [next: -1 | 0 | 1] }>()
-const { t } = useI18n()
+const { t, locale } = useI18n()
 const session = useSession()
 const cursor = useCursor()
 const edits = useEdits()
@@ -33,7 +36,15 @@ const note = computed(() => {
   const notes = row.kind === 'section' ? [row.section.note, row.block?.note] : [row.kind === 'block' && row.block.note]
   return notes.filter(Boolean).join(' · ')
 })
-const marks = computed(() => rowMarks(props.row, session.workout, library, t))
+const checks = useChecks()
+const textOf = (finding: Finding) => findingText(finding, locale.value as Language).what
+/** What is said of a block stands at the row that shows it, which may be its section's. */
+const found = computed(() => {
+  const { row } = props
+  const ids = row.kind === 'section' && row.block ? [row.id, row.block.id] : [row.id]
+  return ids.flatMap((id) => checks.rows.get(id) ?? [])
+})
+const marks = computed(() => rowMarks(props.row, session.workout, library, t, found.value, textOf))
 /** A block's row has buttons in its name's cell, which are no part of its name. */
 const label = computed(() =>
   props.row.kind === 'section' || props.row.kind === 'block'
@@ -139,7 +150,7 @@ const edge = useDropRow(root, () => props.row)
             :aria-label="t('station.recorded')"
           />
           <template v-for="mark in marks" :key="mark.text">
-            <span v-if="row.kind === 'section'" class="mark" :title="mark.text"
+            <span v-if="row.kind === 'section' && !mark.said" class="mark" :title="mark.text"
               ><v-icon :icon="mark.icon" size="14" /><span class="mark-words">{{ mark.text }}</span></span
             >
             <v-icon v-else :icon="mark.icon" size="16" class="care" :title="mark.text" :aria-label="mark.text" />

@@ -1,5 +1,7 @@
 import { mdiEyeOffOutline, mdiHomeAlertOutline, mdiLockOutline } from '@mdi/js'
 import { isKept, obstacles, valueFor, type Library, type Workout } from '@esfuerzo/core'
+import type { Finding } from '@esfuerzo/core/checks'
+import { gravest, levelIcons } from '../checks/levelIcons.ts'
 import type { Words } from '../../shared/words.ts'
 import type { Row } from './rows.ts'
 
@@ -7,10 +9,29 @@ import type { Row } from './rows.ts'
 export interface RowMark {
   icon: string
   text: string
+  /** Something worth a look: shown by its shape alone. */
+  said?: boolean
 }
 
-/** What is marked on a row: a section that is kept or a surprise, a move that some group cannot do in this home. */
-export function rowMarks(row: Row, { groups, home }: Workout, library: Library, t: Words): RowMark[] {
+/**
+ * What is marked on a row: a section that is kept or a surprise, a move that some group cannot do in this home, what is worth a look.
+ *
+ * @param found what was found at this row
+ */
+export function rowMarks(
+  row: Row,
+  { groups, home }: Workout,
+  library: Library,
+  t: Words,
+  found: readonly Finding[] = [],
+  textOf: (finding: Finding) => string = () => '',
+): RowMark[] {
+  const said = found.length ? [{ icon: levelIcons[gravest(found)], text: found.map(textOf).join(' '), said: true }] : []
+  return [...ownMarks(row, { groups, home }, library, t), ...said]
+}
+
+/** What a row is marked with at once, without anybody looking at the whole session. */
+function ownMarks(row: Row, { groups, home }: Pick<Workout, 'groups' | 'home'>, library: Library, t: Words): RowMark[] {
   if (row.kind === 'section')
     return [
       ...(isKept(row.section) ? [{ icon: mdiLockOutline, text: t('section.kept') }] : []),

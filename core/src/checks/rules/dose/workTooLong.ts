@@ -10,10 +10,11 @@ export const workTooLong: Rule = {
   family: 'dose',
   find: (view) =>
     perStepOfStation(view, (step, { band }) => {
+      if (!isHard(step)) return undefined
       const place = view.blocks.get(step.block)
       if (!place || !traitsOf(place.block).clock || ['warmUp', 'game'].includes(place.section.role)) return undefined
       const most = limit('workByClock', band)
-      return isHard(step) && step.seconds.typical > most
+      return step.seconds.typical > most
         ? { facts: { move: step.doing!.version.name, seconds: step.seconds.typical, most } }
         : undefined
     }),

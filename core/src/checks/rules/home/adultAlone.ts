@@ -1,4 +1,3 @@
-import { obstacles } from '../../../home/obstacles.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** A version that wants an adult by, in a session done alone. */
@@ -7,8 +6,8 @@ export const adultAlone: Rule = {
   level: 'look',
   family: 'home',
   find: (view) =>
-    perStation(view, ({ move, version }) => {
-      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'adult')
+    perStation(view, ({ version, obstacles }) => {
+      const found = obstacles.find((o) => o.code === 'adult')
       return found && { facts: { move: version.name } }
     }),
 }

@@ -1,4 +1,3 @@
-import { obstacles } from '../../../home/obstacles.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** More floor than the home has. */
@@ -7,8 +6,8 @@ export const floorTooSmall: Rule = {
   level: 'look',
   family: 'home',
   find: (view) =>
-    perStation(view, ({ move, version }) => {
-      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'space')
+    perStation(view, ({ version, obstacles }) => {
+      const found = obstacles.find((o) => o.code === 'space')
       return found && { facts: { move: version.name, needs: 'needs' in found ? found.needs : '' } }
     }),
 }

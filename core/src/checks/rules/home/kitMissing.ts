@@ -1,4 +1,3 @@
-import { obstacles } from '../../../home/obstacles.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** A thing the home does not have, with nothing in its place. */
@@ -7,11 +6,9 @@ export const kitMissing: Rule = {
   level: 'look',
   family: 'home',
   find: (view) =>
-    perStation(view, ({ move, version }) => {
+    perStation(view, ({ version, obstacles }) => {
       const { home } = view.workout
-      const missing = obstacles(move, version, home, view.library).find(
-        (o) => o.code === 'kit' && !(o.real && home.standIns[o.kit]),
-      )
+      const missing = obstacles.find((o) => o.code === 'kit' && !(o.real && home.standIns[o.kit]))
       if (missing?.code !== 'kit') return undefined
       return { facts: { move: version.name, kit: view.library.kit.get(missing.kit)?.name ?? missing.kit } }
     }),

@@ -1,4 +1,3 @@
-import { obstacles } from '../../../home/obstacles.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** Something stands in for a thing that this move needs as it is: a door for a wall to walk up. */
@@ -7,11 +6,9 @@ export const standInUnfit: Rule = {
   level: 'stop',
   family: 'home',
   find: (view) =>
-    perStation(view, ({ move, version }) => {
+    perStation(view, ({ version, obstacles }) => {
       const { home } = view.workout
-      const unfit = obstacles(move, version, home, view.library).find(
-        (o) => o.code === 'kit' && o.real && home.standIns[o.kit],
-      )
+      const unfit = obstacles.find((o) => o.code === 'kit' && o.real && home.standIns[o.kit])
       if (unfit?.code !== 'kit') return undefined
       const kit = view.library.kit.get(unfit.kit)?.name ?? unfit.kit
       return { facts: { move: version.name, kit, standIn: home.standIns[unfit.kit]! } }

@@ -1,4 +1,3 @@
-import { obstacles } from '../../../home/obstacles.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
 /** A landing that is heard where somebody lives below. */
@@ -7,8 +6,8 @@ export const thudWhereQuiet: Rule = {
   level: 'look',
   family: 'home',
   find: (view) =>
-    perStation(view, ({ move, version }) => {
-      const found = obstacles(move, version, view.workout.home, view.library).find((o) => o.code === 'noise')
+    perStation(view, ({ version, obstacles }) => {
+      const found = obstacles.find((o) => o.code === 'noise')
       return found && { facts: { move: version.name } }
     }),
 }

@@ -10,9 +10,9 @@ export const longForYoung: Rule = {
     lanes
       .filter(({ band }) => band === 0)
       .flatMap(({ group, totals, steps, band }) => {
-        const moves = new Set(steps.flatMap((s) => (s.kind === 'work' && s.move ? [s.move] : []))).size
-        const work = totals.session.work
+        const { work } = totals.session
         if (work <= limit('youngWork', band)) return []
+        const moves = new Set(steps.flatMap((s) => (s.kind === 'work' && s.move ? [s.move] : []))).size
         return [{ where: {}, groups: [group.id], facts: { minutes: Math.round(work / 60), moves } }]
       }),
 }

@@ -20,8 +20,10 @@ export const noCounterShape: Rule = {
   family: 'shape',
   find: (view) =>
     perLane(view, (lane) => {
+      const bent = shapes(lane)
+      if (!bent.size) return undefined
       const done = new Set(lane.steps.map((s) => s.doing?.move.id))
-      const long = [...shapes(lane).values()].find(
+      const long = [...bent.values()].find(
         ({ seconds, counters }) => seconds > limit('counterFrom', lane.band) && !counters.some((id) => done.has(id)),
       )
       if (!long) return undefined

@@ -10,11 +10,15 @@ export const noWater: Rule = {
   find: ({ lanes, workout }) => {
     const within = limit(workout.home.outdoors ? 'drinkWithinOutdoors' : 'drinkWithin', 0)
     const dry = lanes.flatMap((lane) => {
-      const pauses = lane.steps.filter(
-        (s) => ['rest', 'talk'].includes(s.kind) && s.seconds.typical >= limit('drinkPause', lane.band),
-      )
-      const moments = [0, ...pauses.flatMap((s) => [s.at, endOf(s)]), lane.seconds]
-      const longest = Math.max(...moments.slice(1).map((at, i) => at - moments[i]!))
+      const pause = limit('drinkPause', lane.band)
+      let since = 0
+      let longest = 0
+      for (const step of lane.steps) {
+        if ((step.kind !== 'rest' && step.kind !== 'talk') || step.seconds.typical < pause) continue
+        longest = Math.max(longest, step.at - since)
+        since = endOf(step)
+      }
+      longest = Math.max(longest, lane.seconds - since)
       return longest > within ? [{ id: lane.group.id, longest }] : []
     })
     if (!dry.length) return []

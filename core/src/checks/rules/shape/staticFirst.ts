@@ -1,13 +1,14 @@
 import { isMoving } from '../../hardWork.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** The session begins with a held stretch. */
+/** The session begins with a held stretch, where the school's warm-ups only move. */
 export const staticFirst: Rule = {
   id: 'static-first',
   level: 'note',
   family: 'shape',
   find: (view) =>
     perLane(view, ({ steps }) => {
+      if (view.context.heldWarmUp) return undefined
       const first = steps.find((s) => s.kind === 'work')
       if (first?.doing?.move.family !== 'stretch' || isMoving(first) || !first.station) return undefined
       return {

@@ -1,0 +1,160 @@
+import { addSection, mapGroups, setBlock, setCell, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
+import type { Page } from '@playwright/test'
+import { at, expect, expectAccessible, openDesk, test } from './support/journey.ts'
+import { withInterface } from './support/links.ts'
+
+/** A session a teacher would stand by, for a flat with a neighbour below, done with somebody. */
+const text = `# Family harbour
+minutes 17; groups K-1, 2-3, 4-6; space mat; quiet; with somebody; aim muscular endurance
+target: We are learning to keep the same form from first to last.
+
+## Warm-up
+march on the spot 60 s
+arm circles 6
+knee hugs 8
+wide squat 6
+
+## Harbour (main)
+3 laps 30/20 [K-1: 20/30] [2-3: 25/25], lap rest 45 s
+squat
+push-up
+step jack
+plank
+
+## Cool-down
+hold 15 s [K-1: 10 s] [2-3: 10 s]
+quad stretch
+cross-body stretch
+slow breaths 4 breaths
+`
+
+/** The same with a lap more, a jump for kindergarten upstairs, a cold test and a door to climb. */
+function spoilt(workout: Workout): Workout {
+  const [warmUp, main] = workout.sections
+  const block = main!.blocks[0]!
+  const [squat] = stationsOf(block)
+  const [, circles] = stationsOf(warmUp!.blocks[0]!)
+  const [young, , old] = workout.groups.map((g) => g.id)
+  const lapMore = setBlock(workout, block.id, 'intervals', (b) => ({
+    ...b,
+    laps: mapGroups(b.laps, 'all', (laps) => [...laps, laps[0]!]),
+  }))
+  const jump = setCell(lapMore, squat!.id, [young!], () => ({ move: 'squat-jump', version: 'tuck-jump' }))
+  const door = setCell(jump, circles!.id, [old!], () => ({
+    move: 'wall-walk',
+    version: 'wall-plank',
+    dose: { unit: 'seconds', amount: 10 },
+  }))
+  const test = addSection(door, { role: 'test', title: 'How long', form: 'measure' }, null)
+  const cold = setBlock(test, test.sections[0]!.blocks[0]!.id, 'measure', (b) => ({ ...b, test: 'hold' }))
+  return setDetails(cold, { home: { standIns: { wall: 'closed door' } } })
+}
+
+const look = (page: Page) => page.getByRole('tabpanel', { name: /^Worth a look/ })
+/** What is not to be sent so, or worth a look. */
+const asks = (page: Page) =>
+  look(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('img', { name: /^(not to be sent so|worth a look)$/ }) })
+
+/** The good session, from its text. */
+async function good(page: Page): Promise<Workout> {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await openDesk(page)
+  await page.evaluate((words) => navigator.clipboard.writeText(words), text)
+  await page.locator('h1').click()
+  await page.keyboard.press('Control+v')
+  await page
+    .getByRole('dialog', { name: 'Begin from a text' })
+    .getByRole('button', { name: 'Make the session' })
+    .click()
+  await expect(page.getByRole('heading', { name: 'Family harbour' })).toBeVisible()
+  const id = new URL(page.url()).pathname.split('/').at(-1)
+  return withInterface(async (api) => (await (await api.get(`/api/workouts/${id}`)).json()).document)
+}
+
+/** Stores a session and opens it with what is worth a look. */
+async function open(page: Page, document: Workout): Promise<string> {
+  const { id } = await withInterface(async (api) => (await api.post('/api/workouts', { data: { document } })).json())
+  await page.goto(at(`/sessions/${id}?panel=look`))
+  await expect(page.getByRole('heading', { name: 'Family harbour' })).toBeVisible()
+  return id as string
+}
+
+test('a good session is left in peace; spoilt, it is said where and why, mended by one click each, and handed out', async ({
+  page,
+}) => {
+  const document = await good(page)
+  await open(page, document)
+  await expect(look(page).getByText('Nothing to say. It can go out as it is.')).toBeVisible()
+
+  const id = await open(page, spoilt(document))
+  for (const words of [
+    'closed door for free wall: not for Feet at the wall.',
+    'over the 17 minutes.',
+    'Tuck jump is heard below.',
+    'Tuck jump is from grade 4.',
+    'Measured after 0:00 of moving.',
+  ])
+    await expect(asks(page).filter({ hasText: words })).toHaveCount(1)
+  await expectAccessible(page)
+  // Beside the row and the lane there is a sign, told by its shape and in words.
+  await expect(
+    page
+      .getByRole('row')
+      .filter({ hasText: 'Squat' })
+      .getByLabel(/is heard below/),
+  ).toBeVisible()
+  await expect(page.getByRole('img', { name: /worth a look in this lane$/ }).first()).toBeVisible()
+
+  // A stop holds it back.
+  await page.goto(at(`/sessions/${id}/handout`))
+  await expect(page.getByText('2 things are not to be sent so.', { exact: false })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Make a link' })).toBeDisabled()
+  await page.getByRole('link', { name: 'Go and look' }).click()
+
+  let clicks = 0
+  for (let left = await settled(page); left > 0; left = await settled(page)) {
+    expect(++clicks).toBeLessThanOrEqual(9)
+    await asks(page).first().locator('.fixes').getByRole('button').first().click()
+    await expect(asks(page)).not.toHaveCount(left)
+  }
+  expect(clicks).toBeGreaterThanOrEqual(4)
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await expect(page.getByRole('button', { name: 'Make a link' })).toBeEnabled()
+  await expect(page.getByText('not to be sent so', { exact: false })).toHaveCount(0)
+  await expect(page.getByText('is heard below', { exact: false })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  await expect(page.getByRole('link', { name: /\/go\// })).toBeVisible()
+})
+
+/** How many ask for a look, once each has said what would mend it. */
+async function settled(page: Page): Promise<number> {
+  await page.waitForTimeout(700)
+  const all = asks(page)
+  for (const one of await all.all()) await expect(one.locator('.fixes')).toBeVisible()
+  return all.count()
+}
+
+test('what she leaves is answered with her reason, stays left, and can be looked at again; all by keyboard', async ({
+  page,
+}) => {
+  await open(page, setDetails(await good(page), { minutes: 9 }))
+  const over = asks(page).filter({ hasText: 'over the 9 minutes' })
+  await expect(over).toHaveCount(1)
+  await over.getByRole('button', { name: 'Leave it' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(look(page).getByRole('textbox', { name: 'Why, if you like' })).toBeFocused()
+  await page.keyboard.type('the hall is ours till noon')
+  await page.keyboard.press('Enter')
+  await expect(over).toHaveCount(0)
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+  await page.reload()
+  await look(page).getByText('Left as they are (1)').click()
+  await expect(look(page).getByText('You left it: the hall is ours till noon')).toBeVisible()
+  await look(page).getByRole('button', { name: 'Look again' }).click()
+  await expect(over).toHaveCount(1)
+})

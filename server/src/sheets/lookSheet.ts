@@ -1,0 +1,36 @@
+import type { Content } from 'pdfmake/interfaces.js'
+import type { Language, Workout } from '@esfuerzo/core'
+import { findingText, levels, type Finding } from '@esfuerzo/core/checks'
+import { sheetWords } from './words.ts'
+
+/** One thing that was said: what, for whom, why; and what she answered. */
+function line({ groups, answered, ...finding }: Finding, workout: Workout, language: Language): Content {
+  const { what, why } = findingText(finding, language)
+  const some = groups.length > 0 && groups.length < workout.groups.length
+  const letters = workout.groups.filter((g) => groups.includes(g.id)).map((g) => g.letter)
+  const words = sheetWords[language]
+  return {
+    stack: [
+      { text: [{ text: some ? `${letters.join(', ')} · ` : '', bold: true }, what] },
+      { text: why, fontSize: 9, color: '#3A4846' },
+      ...(answered === undefined ? [] : [{ text: words.left(answered), fontSize: 9 }]),
+    ],
+    margin: [0, 4, 0, 4],
+  }
+}
+
+/** What a colleague would say to a session, on paper, for the teacher alone. */
+export function lookSheet(workout: Workout, findings: readonly Finding[], language: Language): Content[] {
+  const words = sheetWords[language]
+  return [
+    { text: workout.title, style: 'title' },
+    { text: words.look, style: 'lead' },
+    ...levels.flatMap((level): Content[] => {
+      const own = findings.filter((f) => f.level === level)
+      if (!own.length) return []
+      return [{ text: words.levels[level], style: 'h2' }, ...own.map((f) => line(f, workout, language))]
+    }),
+    ...(findings.length ? [] : [words.nothingToSay]),
+    { text: words.schoolFirst, fontSize: 9, color: '#3A4846', margin: [0, 12, 0, 0] },
+  ]
+}

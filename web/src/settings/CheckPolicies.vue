@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { mdiTrashCanOutline } from '@mdi/js'
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { rulePolicySchema, type Language, type RulePolicies, type RulePolicy } from '@esfuerzo/core'
+import { rules, ruleText, type RuleId } from '@esfuerzo/core/checks'
+import ChoiceField from '../shared/ChoiceField.vue'
+
+/** What a school makes of single checks: another weight, or none. What is not to be sent so stays. */
+const policies = defineModel<RulePolicies>({ required: true })
+const { t, locale } = useI18n()
+const language = computed(() => locale.value as Language)
+const open = rules.filter((rule) => rule.level !== 'stop')
+const levelOf = (id: RuleId) => open.find((rule) => rule.id === id)!.level
+
+const items = computed(() =>
+  open
+    .filter(({ id }) => !policies.value[id])
+    .map(({ id }) => ({ value: id, title: ruleText(id, language.value).title }))
+    .sort((a, b) => a.title.localeCompare(b.title, locale.value)),
+)
+/** Those that are changed, by their names; a rule that is no more is kept and not shown. */
+const changed = computed(() =>
+  open
+    .filter(({ id }) => policies.value[id])
+    .map(({ id }) => ({ id, policy: policies.value[id]!, ...ruleText(id, language.value) }))
+    .sort((a, b) => a.title.localeCompare(b.title, locale.value)),
+)
+const set = (id: RuleId, policy: RulePolicy) => (policies.value = { ...policies.value, [id]: policy })
+function onPick(id: RuleId | null) {
+  if (id) set(id, 'off')
+}
+function onBack(id: RuleId) {
+  const { [id]: _, ...rest } = policies.value
+  policies.value = rest
+}
+</script>
+
+<template>
+  <!-- What was picked goes into the list: the field begins anew. -->
+  <v-autocomplete
+    :key="changed.length"
+    :items="items"
+    :label="t('settings.checkAdd')"
+    :no-data-text="t('settings.noCheck')"
+    @update:model-value="onPick"
+  />
+  <p v-if="!changed.length" class="quiet">{{ t('settings.checksPlain') }}</p>
+  <ul v-else>
+    <li v-for="{ id, policy, title, why } in changed" :key="id">
+      <ChoiceField
+        :model-value="policy"
+        :options="rulePolicySchema.options"
+        named="settings.checkLevel"
+        :label="title"
+        :hint="t('settings.checkWas', { level: t(`settings.checkLevel.${levelOf(id)}`), why })"
+        persistent-hint
+        @update:model-value="set(id, $event)"
+      />
+      <v-btn
+        class="plain"
+        :icon="mdiTrashCanOutline"
+        :aria-label="t('settings.checkBack', { title })"
+        @click="onBack(id)"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 14px;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: start;
+}
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,101 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, expect, it, vi } from 'vitest'
+import { newSettings, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import { checkSession, findingKey, leaveFinding } from '@esfuerzo/core/checks'
+import { parse } from '@esfuerzo/core/notation'
+import WorthALook from '../src/compose/checks/WorthALook.vue'
+import { useSession } from '../src/compose/session/useSession.ts'
+import { isStopped, sendingLooks } from '../src/handout/sendingLooks.ts'
+import { library } from '../src/repertoire/library.ts'
+import CheckPolicies from '../src/settings/CheckPolicies.vue'
+import { useComposer } from './support/composer.ts'
+import { open, serve } from './support/pages.ts'
+
+const id = '7a4c2f0e-5f0e-4a57-9f6b-6d1f3a1c9b11'
+const read = (text: string): Workout => {
+  const { workout, problems } = parse(text, library)
+  expect(problems).toEqual([])
+  return readWorkout(workout)
+}
+/** Two things are worth a look: a plank too long, and a jump upstairs. */
+const session = read(`# Rainy morning
+minutes 5; groups 4-6; space mat; quiet
+## Warm-up
+march on the spot 2 min
+## Main (main)
+plank 70 s
+pencil jump 5
+## Cool-down
+child's pose 20 s
+`)
+beforeEach(() => {
+  setActivePinia(createPinia())
+  serve({ 'GET /api/settings': () => newSettings('Atlantic/Azores') })
+})
+/** What is worth a look in a session, once it has settled and what mends it was looked for. */
+async function looking(document: Workout) {
+  const composer = useComposer()
+  composer.edit(() => document)
+  const view = await open(WorthALook)
+  await vi.waitFor(() => expect(view.view.findAll('.fixes').length).toBeGreaterThan(0), 4000)
+  return { composer, ...view }
+}
+
+it('a finding says what, why and what would mend it; the edit takes it away and is one step of undo', async () => {
+  const { composer, press, words } = await looking(session)
+  expect(words()).toContain('Plank is held 1:10; its shape lasts about 1:00.')
+  await press(/^Make it 60 s/)
+  await vi.waitFor(() => expect(words()).not.toContain('Plank is held'), 4000)
+  expect(words()).toContain('Pencil jump is heard below.')
+  composer.undo()
+  await vi.waitFor(() => expect(words()).toContain('Plank is held'), 4000)
+})
+
+it('a rule the school has switched off is silent, another weight is another weight; a stop is not lowered', () => {
+  const policies = { 'long-hold': 'off', 'thud-where-quiet': 'note', 'stairs-jump': 'off' } as const
+  const said = checkSession(session, library, { policies })
+  expect(said.some((f) => f.rule === 'long-hold')).toBe(false)
+  expect(said.find((f) => f.rule === 'thud-where-quiet')?.level).toBe('note')
+  const stairs = { ...session, aim: { ...session.aim, target: 'Jump off the sofa.' } }
+  expect(checkSession(stairs, library, { policies })[0]).toMatchObject({ rule: 'stairs-jump', level: 'stop' })
+})
+
+it('a session that went out is not scolded when it is opened: what was said then is behind one line, what she adds is not', async () => {
+  serve({
+    'GET /api/settings': () => newSettings('Atlantic/Azores'),
+    [`GET /api/workouts/${id}`]: () => ({ document: session, revision: 1 }),
+    [`GET /api/workouts/${id}/last-sent`]: () => ({ document: session }),
+    'GET /api/own-moves': () => ({ moves: [] }),
+    'GET /api/used-moves': () => ({ used: [] }),
+  })
+  await useSession().open(id)
+  const { words } = await open(WorthALook)
+  await vi.waitFor(() => expect(words()).toMatch(/Said of it before it went out \(\d\)/), 4000)
+  expect(words()).toContain('Nothing to say. It can go out as it is.')
+  useComposer().edit((now) => setDetails(now, { minutes: 1 }))
+  await vi.waitFor(() => expect(words()).toContain('over the 1 minutes'), 4000)
+  expect(words()).not.toContain('Nothing to say.')
+})
+
+it('at hand-out a stop holds it back until it is mended or answered; looks are listed', () => {
+  const stairs = setDetails(session, { aim: { target: 'Jump off the sofa.' } })
+  const looks = sendingLooks(stairs, library)
+  expect(looks.filter(isStopped)).toHaveLength(1)
+  const [stop] = checkSession(stairs, library)
+  const answered = leaveFinding(stairs, { finding: findingKey(stop!), reason: 'a gym mat lies there' })
+  expect(sendingLooks(answered, library).filter(isStopped)).toEqual([])
+  // What it is about changes: the answer holds no more.
+  const more = setDetails(answered, { aim: { target: 'Jump off the table.' } })
+  expect(sendingLooks(more, library).filter(isStopped)).toHaveLength(1)
+})
+
+it('in the settings a check that weighs otherwise says what it was, and comes back as it comes', async () => {
+  const changes: unknown[] = []
+  const { words, press } = await open(CheckPolicies, {
+    modelValue: { 'no-water': 'off', 'a-rule-of-old': 'note' },
+    'onUpdate:modelValue': (now: unknown) => changes.push(now),
+  })
+  expect(words()).toContain('As it comes: A note. A sip about every twenty minutes')
+  await press('No water as it comes')
+  expect(changes).toEqual([{ 'a-rule-of-old': 'note' }])
+})
