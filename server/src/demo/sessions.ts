@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { ProblemError, setStation, stationsOf, type Library, type Workout } from '@esfuerzo/core'
+import { checkSession, findingKey, leaveFinding, type RuleId } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 
 /** A demo session: its whiteboard text lies in a file, what a whiteboard cannot say stands here. */
@@ -14,6 +15,8 @@ export interface DemoSession {
   muscle?: string
   /** Moves whose reps are written down. */
   record?: readonly string[]
+  /** What was said of it and she left, each with her reason. */
+  left?: Partial<Record<RuleId, string>>
 }
 
 /** The demo's sessions, oldest first; those marked `draft` are not sent out. All names and stories are ours. */
@@ -76,6 +79,10 @@ export const demoSessions: readonly DemoSession[] = [
     ],
     muscle: 'calves',
     record: ['squat-jump', 'side-hop'],
+    left: {
+      'short-warm-up': 'the first lap of low springs is part of the warm-up',
+      landings: 'landing softly is what it is for: three short laps with rests, low jumps for the most part',
+    },
   },
   { file: 'harbour-wall', weeksAgo: 0, draft: true, words: [['push', 'away from you']] },
   { file: 'before-the-tide-turns', weeksAgo: 0, draft: true },
@@ -98,7 +105,7 @@ export function demoWorkout(session: DemoSession, library: Library): Workout {
   if (problems.length) throw new ProblemError(problems)
   const rows = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
   const recorded = rows.filter((s) => session.record?.includes(s.cells.all.move))
-  return recorded.reduce((w, s) => setStation(w, s.id, { record: 'reps' }), {
+  const made = recorded.reduce((w, s) => setStation(w, s.id, { record: 'reps' }), {
     ...workout,
     aim: {
       ...workout.aim,
@@ -106,4 +113,8 @@ export function demoWorkout(session: DemoSession, library: Library): Workout {
       ...(session.muscle && { muscle: session.muscle }),
     },
   })
+  return checkSession(made, library).reduce((now, found) => {
+    const reason = session.left?.[found.rule]
+    return reason === undefined ? now : leaveFinding(now, { finding: findingKey(found), reason })
+  }, made)
 }

@@ -146,6 +146,9 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 </template>
 
 <style scoped>
+.said {
+  margin-left: 5px;
+}
 .lanes {
   padding: 8px 12px 4px;
 }
