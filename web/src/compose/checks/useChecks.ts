@@ -1,6 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
+import type { Workout } from '@esfuerzo/core'
 import { checkSession, findingKey, type CheckOptions, type Finding } from '@esfuerzo/core/checks'
 import { library } from '../../repertoire/library.ts'
 import { useRepertoire } from '../../repertoire/store.ts'
@@ -33,10 +34,8 @@ export const useChecks = defineStore('checks', () => {
 
   /** What was there already when a session that has been sent out was opened: nobody is scolded for last term. */
   const before = shallowRef<ReadonlySet<string>>(new Set())
-  async function takeBefore(): Promise<void> {
-    before.value = new Set()
-    const { id, workout } = session
-    if (!id) return
+  async function takeBefore(workout: Workout): Promise<void> {
+    const { id } = session
     try {
       const { document } = await client('lastSent', { params: { id } })
       if (document && session.id === id)
@@ -45,7 +44,21 @@ export const useChecks = defineStore('checks', () => {
       // Without an answer all of it is shown.
     }
   }
-  watch(() => session.loads, takeBefore, { immediate: true })
+  // Asked when there is something to say of it, and of the session as it was opened.
+  let opened: Workout | undefined
+  watch(
+    () => session.loads,
+    () => {
+      before.value = new Set()
+      opened = session.id ? session.workout : undefined
+    },
+    { immediate: true },
+  )
+  watch(found, (now) => {
+    if (!opened || !now.some((f) => f.answered === undefined && f.level !== 'stop')) return
+    void takeBefore(opened)
+    opened = undefined
+  })
 
   const wasThere = (f: Finding) => f.level !== 'stop' && before.value.has(findingKey(f))
   const unanswered = computed(() => found.value.filter((f) => f.answered === undefined))
