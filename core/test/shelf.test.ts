@@ -4,8 +4,10 @@ import { checkSession } from '@esfuerzo/core/checks'
 import { libraryData } from '@esfuerzo/library'
 import { bandOf } from '../src/checks/limits.ts'
 import { sessionView } from '../src/timing/sessionView.ts'
+import { readText } from '@esfuerzo/core/notation'
 import { shelf } from './shelf.ts'
 import { alarms } from './support/alarms.ts'
+import { textsOf } from './support/textsRead.ts'
 
 const library = indexLibrary(libraryData)
 const sessions = shelf(library)
@@ -29,4 +31,13 @@ it('the shelf is left in peace: no stop, a look in at most one session of ten, t
   expect(found.stops).toBe(0)
   expect(found.looks / found.sessions).toBeLessThanOrEqual(0.1)
   expect(found.medianNotes).toBeLessThanOrEqual(2)
+})
+
+it('of plans as teachers write them one is stopped, for its headers, and one is looked at for its words', () => {
+  const words = [...textsOf('texts'), ...textsOf('strangers')].flatMap(([file, text]) =>
+    checkSession(readText(text, library).workout, library).flatMap(({ rule, level, facts }) =>
+      level === 'stop' || facts.words !== undefined ? [`${file}: ${level} ${rule}`] : [],
+    ),
+  )
+  expect(words).toEqual(['51.txt: stop heading', 'a.txt: look filmed'])
 })
