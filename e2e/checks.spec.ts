@@ -113,6 +113,7 @@ test('a good session is left in peace; spoilt, it is said where and why, mended 
   await expect(page.getByRole('button', { name: 'Make a link' })).toBeDisabled()
   await page.getByRole('link', { name: 'Go and look' }).click()
 
+  await expect(asks(page).first()).toBeVisible()
   let clicks = 0
   for (let left = await settled(page); left > 0; left = await settled(page)) {
     expect(++clicks).toBeLessThanOrEqual(9)

@@ -103,7 +103,7 @@ test('in Spanish everything is in Spanish, and the choice holds on the device', 
   await page.getByRole('button', { name: 'Español' }).click()
   await expect(page.getByRole('heading', { name: 'Elige tu calle' })).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('lang', 'es')
-  await expect(page.getByText('Con zapatillas o descalzo')).toBeVisible()
+  await expect(page.getByText('Con calzado deportivo')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('heading', { name: 'Cuídate' })).toBeVisible()
   await expectAccessible(page)

@@ -26,7 +26,7 @@ const dose = ({ amount, unit }: Say['params']) =>
 
 const tests: Record<TestId, string> = {
   pulse: 'Busca tu pulso y cuenta',
-  sitAndReach: 'Siéntate y alcanza',
+  sitAndReach: 'Siéntate y estírate',
   hold: '¿Cuánto aguantas?',
   reps30: '¿Cuántas en treinta segundos?',
 }
