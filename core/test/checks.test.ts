@@ -220,7 +220,7 @@ const cases: Record<RuleId, { breaks: () => Workout; near: () => Workout; contex
     near: noted('one '.repeat(60), {}, 'K-1'),
   },
   'sides-unequal': {
-    breaks: () => session(`${head(2, '4-6')}${main('3 rounds, cap 40 s\ntree 30 s')}`),
+    breaks: () => session(`${head(6, '4-6')}${main('3 rounds, cap 40 s\ntree 30 s')}`),
     near: () => session(`${head(2, '4-6')}${main('1 rounds, cap 80 s\ntree 30 s')}`),
   },
   height: {

@@ -6,6 +6,7 @@ import type { CheckView } from '../view.ts'
 export const fixIds = [
   'easier-version',
   'like-move',
+  'like-without',
   'leave-out',
   'no-load',
   'lighter',
@@ -14,6 +15,8 @@ export const fixIds = [
   'lap-more',
   'true-minutes',
   'more-moving',
+  'warm-it',
+  'without-cap',
   'walk-first',
   'stretch-it',
   'counter-shape',

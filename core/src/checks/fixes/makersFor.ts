@@ -10,6 +10,7 @@ import { lapMore } from './lapMore.ts'
 import { leaveOut } from './leaveOut.ts'
 import { lighter } from './lighter.ts'
 import { likeMove } from './likeMove.ts'
+import { likeWithout } from './likeWithout.ts'
 import { moreMoving } from './moreMoving.ts'
 import { moreRest } from './moreRest.ts'
 import { noLoad } from './noLoad.ts'
@@ -23,6 +24,8 @@ import { stretchLater } from './stretchLater.ts'
 import { talkFirst } from './talkFirst.ts'
 import { toTheLimit } from './toTheLimit.ts'
 import { trueMinutes } from './trueMinutes.ts'
+import { warmIt } from './warmIt.ts'
+import { withoutCap } from './withoutCap.ts'
 import { walkFirst } from './walkFirst.ts'
 import { withoutAim } from './withoutAim.ts'
 import { withoutWords } from './withoutWords.ts'
@@ -45,6 +48,7 @@ export const makersFor: Partial<Record<RuleId, readonly FixMaker[]>> = {
   'no-water': [drinkPause],
   'no-counter-shape': [counterShape],
   'static-first': [stretchLater],
+  'not-warmed': [warmIt],
   'worked-not-stretched': [stretchIt],
   'new-moves': [talkFirst],
   'aim-absent': [lapMore, withoutAim],
@@ -56,6 +60,7 @@ export const makersFor: Partial<Record<RuleId, readonly FixMaker[]>> = {
   'power-reps': [toTheLimit, easierVersion],
   'hold-policy': [toTheLimit],
   'long-hold': [toTheLimit, easierVersion],
+  'sides-unequal': [withoutCap],
   landings: [easierVersion, lapLess],
   'hard-landings': [easierVersion, lapLess],
   wrists: [otherOrder, easierVersion, leaveOut],
@@ -70,6 +75,7 @@ export const makersFor: Partial<Record<RuleId, readonly FixMaker[]>> = {
   'thrown-things': [pickUp],
   'partner-alone': [likeMove, leaveOut],
   'adult-alone': [easierVersion, likeMove, leaveOut],
+  'things-to-fetch': [likeWithout],
   'things-to-write': [fewerResults],
   'unsafe-weight': [noStandIn, withoutWords],
   'stand-in-unfit': [likeMove, leaveOut, noStandIn],

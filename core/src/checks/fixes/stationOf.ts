@@ -3,8 +3,15 @@ import type { Section } from '../../session/schema.ts'
 import type { Station } from '../../session/station.ts'
 import type { Fixing } from './fix.ts'
 
+/** A station with where it stands. */
+export interface Place {
+  section: Section
+  block: Block
+  station: Station
+}
+
 /** The station a finding is about, with where it stands. */
-export function stationOf({ view, finding }: Fixing): { section: Section; block: Block; station: Station } | undefined {
+export function stationOf({ view, finding }: Fixing): Place | undefined {
   const { block: blockId, station: id } = finding.where
   const place = blockId === undefined ? undefined : view.blocks.get(blockId)
   const station = place && stationsOf(place.block).find((s) => s.id === id)

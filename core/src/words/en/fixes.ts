@@ -7,6 +7,7 @@ const laps = (n: Facts[string] | undefined) => (n === 1 ? 'one go' : `${n} goes`
 export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Take “${f.version}”`,
   'like-move': (f) => `Take ${f.move} instead`,
+  'like-without': (f) => `${f.move} in place of ${f.before}`,
   'leave-out': () => 'Leave this row out',
   'no-load': () => 'Without the weight',
   lighter: (f) => `Take ${f.kg} kg`,
@@ -15,6 +16,8 @@ export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'lap-more': (f) => `${laps(f.n)} more${f.block ? ` in ${f.block}` : ''}`,
   'true-minutes': (f) => `Say ${f.minutes} minutes`,
   'more-moving': (f) => `${f.seconds} s more easy moving before`,
+  'warm-it': (f) => `${f.move}, easily, in the warm-up`,
+  'without-cap': (f) => (f.block ? `Let everybody finish ${f.block}` : 'Let everybody finish'),
   'walk-first': (f) => `Walk on the spot ${f.seconds} s first`,
   'stretch-it': (f) => `Add ${f.move}`,
   'counter-shape': (f) => `Add ${f.move}`,

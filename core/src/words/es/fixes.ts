@@ -7,6 +7,7 @@ const laps = (n: Facts[string] | undefined) => (n === 1 ? 'Una vuelta' : `${n} v
 export const fixesInSpanish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Tomar «${f.version}»`,
   'like-move': (f) => `Tomar ${f.move} en su lugar`,
+  'like-without': (f) => `${f.move} en lugar de ${f.before}`,
   'leave-out': () => 'Quitar esta fila',
   'no-load': () => 'Sin el peso',
   lighter: (f) => `Tomar ${f.kg} kg`,
@@ -15,6 +16,8 @@ export const fixesInSpanish: Record<FixId, (facts: Facts) => string> = {
   'lap-more': (f) => `${laps(f.n)} más${f.block ? ` en ${f.block}` : ''}`,
   'true-minutes': (f) => `Decir ${f.minutes} minutos`,
   'more-moving': (f) => `${f.seconds} s más de movimiento fácil antes`,
+  'warm-it': (f) => `${f.move}, fácil, en el calentamiento`,
+  'without-cap': (f) => (f.block ? `Que todos terminen ${f.block}` : 'Que todos terminen'),
   'walk-first': (f) => `Antes, caminar en el sitio ${f.seconds} s`,
   'stretch-it': (f) => `Añadir ${f.move}`,
   'counter-shape': (f) => `Añadir ${f.move}`,

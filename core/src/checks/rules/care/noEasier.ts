@@ -7,7 +7,9 @@ export const noEasier: Rule = {
   level: 'note',
   family: 'care',
   find: (view) =>
-    perStation(view, ({ station, move, version }) => {
+    perStation(view, ({ section, station, move, version }) => {
+      // A warm-up is done as gently as one likes.
+      if (section.role === 'warmUp') return undefined
       const easiest = move.versions[0]!.id === version.id
       if (!easiest || station.easier || version.met < limit('easierFrom', 0) || move.family === 'game') return undefined
       return { facts: { move: version.name } }

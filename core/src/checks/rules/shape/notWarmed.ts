@@ -13,6 +13,6 @@ export const notWarmed: Rule = {
       .slice(0, 2)
       .map(([id]) => id)
     if (!two.length || two.some((id) => warm.has(id))) return []
-    return [{ where: {}, groups: [], facts: { muscles: muscleNames(two, view) } }]
+    return [{ where: {}, groups: [], facts: { muscles: muscleNames(two, view), muscle: two[0]! } }]
   },
 }

@@ -1,0 +1,17 @@
+import { changeBlock } from '../../session/edits/locate.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import type { Candidate, FixMaker } from './fix.ts'
+
+/** Everybody finishes what a cap cuts in the middle of a side. */
+export const withoutCap: FixMaker = {
+  id: 'without-cap',
+  *candidates({ view }): Generator<Candidate> {
+    for (const { section, block } of view.blocks.values()) {
+      const { cap, withoutCap: uncapped } = traitsOf(block)
+      const capped = cap && view.workout.groups.some((group) => cap(block, group.id) !== undefined)
+      if (!capped || !uncapped) continue
+      const workout = changeBlock(view.workout, block.id, (b) => traitsOf(b).withoutCap!(b))
+      yield { facts: { block: block.title ?? section.title }, workout }
+    }
+  },
+}
