@@ -51,6 +51,11 @@ it('a finding says what, why and what would mend it; the edit takes it away and 
   await vi.waitFor(() => expect(words()).toContain('Plank is held'), 4000)
 })
 
+it('before there is a row there is nothing to look at, and nothing is praised', async () => {
+  const { words } = await open(WorthALook)
+  expect(words()).toContain('There is nothing to look at yet.')
+})
+
 it('a rule the school has switched off is silent, another weight is another weight; a stop is not lowered', () => {
   const policies = { 'long-hold': 'off', 'thud-where-quiet': 'note', 'stairs-jump': 'off' } as const
   const said = checkSession(session, library, { policies })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Language } from '@esfuerzo/core'
+import { hasStations, type Language } from '@esfuerzo/core'
 import { findingKey, leaveFinding, reopenFinding, type Finding, type MadeFix } from '@esfuerzo/core/checks'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
@@ -27,6 +27,11 @@ const fixes = useFixes(
     options: checks.options,
     language: locale.value as Language,
   })),
+)
+
+/** Before there is a row there is nothing to look at. */
+const isEmpty = computed(() =>
+  session.workout.sections.flatMap((s) => s.blocks).every((b) => hasStations(b) && b.stations.length === 0),
 )
 
 /** What is folded away: more notes, what was said before, what she left. */
@@ -60,7 +65,7 @@ const does = (finding: Finding) => ({
 <template>
   <div class="worth">
     <p class="out-of-sight" aria-live="polite">{{ t('checks.count', { asks: asks.length, notes: notes.length }) }}</p>
-    <p v-if="!checks.open.length" class="quiet">{{ t('checks.none') }}</p>
+    <p v-if="!checks.open.length" class="quiet">{{ t(isEmpty ? 'checks.empty' : 'checks.none') }}</p>
     <ul>
       <FindingLine
         v-for="finding in [...asks, ...notes.slice(0, shown)]"
