@@ -69,11 +69,12 @@ try {
   await page.getByRole('button', { name: 'Done' }).click()
   page.once('dialog', (dialog) => void dialog.accept())
   await page.getByRole('link', { name: 'Desk' }).click()
+  const openFromDesk = async (title) => {
+    await page.getByRole('link', { name: title }).first().click()
+    await page.getByRole('grid').waitFor()
+  }
   // Four minutes too long: the ways to fit.
-  await page
-    .getByRole('link', { name: /Storm-day springs/ })
-    .first()
-    .click()
+  await openFromDesk(/Storm-day springs/)
   await page.getByRole('button', { name: 'Aim, groups, home' }).click()
   await page.getByRole('textbox', { name: 'Minutes' }).fill('18')
   await page.getByRole('textbox', { name: 'Minutes' }).press('Tab')
@@ -85,11 +86,7 @@ try {
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await page.getByText('saved', { exact: true }).waitFor()
   await page.getByRole('link', { name: 'Desk' }).click()
-  await page
-    .getByRole('link', { name: /Heads for the harbour/ })
-    .first()
-    .click()
-  await page.getByRole('grid').waitFor()
+  await openFromDesk(/Heads for the harbour/)
   await page
     .locator('.row.section .name', { hasText: /Heads for the harbour/ })
     .first()
@@ -97,10 +94,7 @@ try {
   await shot('form-coin')
   await page.getByRole('link', { name: 'Desk' }).click()
   // The family has moved to a flat: what was good in the garden is heard below.
-  await page
-    .getByRole('link', { name: /smuggler’s cards/i })
-    .first()
-    .click()
+  await openFromDesk(/smuggler’s cards/i)
   await page.getByRole('button', { name: 'Aim, groups, home' }).click()
   await page.getByLabel('Somebody lives below: nothing that thuds').check()
   await page.getByRole('button', { name: 'Done' }).click()
@@ -111,11 +105,7 @@ try {
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await page.getByText('saved', { exact: true }).waitFor()
   await page.getByRole('link', { name: 'Desk' }).click()
-  await page
-    .getByRole('link', { name: /Heads for the harbour/ })
-    .first()
-    .click()
-  await page.getByRole('grid').waitFor()
+  await openFromDesk(/Heads for the harbour/)
   await page.getByRole('button', { name: 'Hand out' }).click()
   await page.locator('a.address').first().waitFor()
   const coin = await page.locator('a.address').first().getAttribute('href')

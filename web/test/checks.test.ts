@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
 import { newSettings, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
 import { checkSession, findingKey, leaveFinding } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
@@ -49,6 +50,18 @@ it('a finding says what, why and what would mend it; the edit takes it away and 
   expect(words()).toContain('Pencil jump is heard below.')
   composer.undo()
   await vi.waitFor(() => expect(words()).toContain('Plank is held'), 4000)
+})
+
+it('an edit that was made before she went on typing cannot be taken: nothing of hers is undone by it', async () => {
+  const { composer, view } = await looking(session)
+  composer.edit((now) => setDetails(now, { title: 'Rainy noon' }))
+  await nextTick()
+  const fixes = view.findAll('.fixes button')
+  expect(fixes.length).toBeGreaterThan(0)
+  for (const fix of fixes) expect(fix.attributes('disabled')).toBeDefined()
+  await vi.waitFor(() => expect(view.find('.fixes button').attributes('disabled')).toBeUndefined(), 4000)
+  await view.find('.fixes button').trigger('click')
+  expect(composer.workout.title).toBe('Rainy noon')
 })
 
 it('before there is a row there is nothing to look at, and nothing is praised', async () => {

@@ -129,7 +129,7 @@ async function onCopy(p: PublicationInfo) {
       <ul class="plain">
         <li v-for="line in stops" :key="line">{{ line }}</li>
       </ul>
-      <router-link class="link" :to="{ name: 'compose', params: { id }, query: { panel: 'look' } }">{{
+      <router-link class="address" :to="{ name: 'compose', params: { id }, query: { panel: 'look' } }">{{
         t('handout.mend')
       }}</router-link>
     </div>

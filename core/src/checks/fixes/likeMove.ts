@@ -1,20 +1,13 @@
 import { likeMoves } from '../../choose/likeMoves.ts'
 import { putMove } from '../../choose/putMove.ts'
 import { setCell } from '../../session/edits/stations.ts'
-import { stationsOf } from '../../session/forms.ts'
 import type { Move, Version } from '../../terms/move.ts'
 import { valueFor } from '../../terms/perGroup.ts'
-import { bandOf } from '../limits.ts'
 import type { Candidate, FixMaker, Fixing } from './fix.ts'
+import { metByYoungest } from './met.ts'
 import { stationOf, type Place } from './stationOf.ts'
 
 const offered = 4
-
-/** Moves the youngest have met: those of this session, and those they were sent. */
-function met({ view }: Fixing): Set<string> {
-  const ids = [...view.blocks.values()].flatMap(({ block }) => stationsOf(block)).map((s) => s.cells.all.move)
-  return new Set([...ids, ...(view.context.known ?? [])])
-}
 
 /** The session with another move like it at a row, for the groups it is about. The youngest get no move they have not met. */
 export function* swapped(
@@ -28,7 +21,7 @@ export function* swapped(
   const move = cell && view.library.moves.get(cell.move)
   if (!move) return
   const version = move.versions.find((v) => v.id === cell.version)!
-  const known = about.some(({ grades }) => bandOf(grades) === 0) ? met(fixing) : undefined
+  const known = metByYoungest(view, groups)
   const grade = Math.min(...about.flatMap(({ grades }) => grades))
   const like = likeMoves(move, version, view.workout.home, grade, view.library)
     .filter((one) => (!known || known.has(one.move.id)) && fits(one.move, one.version))

@@ -3,7 +3,8 @@ import { stationsOf } from '../../session/forms.ts'
 import { traitsOf } from '../../session/formTraits.ts'
 import { limit } from '../limits.ts'
 import type { Candidate, FixMaker } from './fix.ts'
-import { longerRow, marching, withPart } from './marching.ts'
+import { longerRow, marching } from './marching.ts'
+import { withPart } from './newRow.ts'
 
 const tens = (seconds: number): number => Math.max(10, Math.ceil(seconds / 10) * 10)
 

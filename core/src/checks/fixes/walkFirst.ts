@@ -2,11 +2,14 @@ import { addStation, reorderStations } from '../../session/edits/stations.ts'
 import { stationsOf } from '../../session/forms.ts'
 import { traitsOf } from '../../session/formTraits.ts'
 import type { Workout } from '../../session/schema.ts'
+import type { Cell } from '../../session/station.ts'
+import type { PerGroup } from '../../terms/perGroup.ts'
 import type { Candidate, FixMaker, Fixing } from './fix.ts'
-import { marching, withPart } from './marching.ts'
+import { marching } from './marching.ts'
+import { withPart } from './newRow.ts'
 
 /** A row put first in a block. */
-function first(workout: Workout, blockId: string, cells: NonNullable<ReturnType<typeof marching>>): Workout {
+function first(workout: Workout, blockId: string, cells: PerGroup<Cell>): Workout {
   const added = addStation(workout, blockId, cells)
   const block = added.sections.flatMap((s) => s.blocks).find((b) => b.id === blockId)!
   const ids = stationsOf(block).map((s) => s.id)

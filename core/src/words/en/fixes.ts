@@ -1,8 +1,6 @@
 import type { FixId, FixWords } from '../../checks/fixes/fix.ts'
 import type { Facts } from '../../checks/rule.ts'
 
-const laps = (n: Facts[string] | undefined) => (n === 1 ? 'one go' : `${n} goes`)
-
 /** What a fix says it does, on its button. */
 export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Take “${f.version}”`,
@@ -12,8 +10,8 @@ export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'no-load': () => 'Without the weight',
   lighter: (f) => `Take ${f.kg} kg`,
   'to-the-limit': (f) => (f.unit === 'reps' ? `Make it ${f.n} reps` : `Make it ${f.n} s`),
-  'lap-less': (f) => `${laps(f.n)} less${f.block ? ` in ${f.block}` : ''}`,
-  'lap-more': (f) => `${laps(f.n)} more${f.block ? ` in ${f.block}` : ''}`,
+  'lap-less': (f) => (f.block ? `Shorten ${f.block}` : 'Shorten it'),
+  'lap-more': (f) => (f.block ? `Lengthen ${f.block}` : 'Lengthen it'),
   'true-minutes': (f) => `Say ${f.minutes} minutes`,
   'more-moving': (f) => `${f.seconds} s more easy moving before`,
   'warm-it': (f) => `${f.move}, easily, in the warm-up`,

@@ -8,7 +8,12 @@ import { useSession } from '../session/useSession.ts'
 import { levelIcons } from './levelIcons.ts'
 
 /** One thing that was found: how much it weighs, what it is, for whom, why anybody looks there, what would mend it, the way to it. */
-const props = defineProps<{ finding: Finding; fixes?: readonly MadeFix[] }>()
+const props = defineProps<{
+  finding: Finding
+  fixes?: readonly MadeFix[]
+  /** The session has changed since they were looked for: they are not to be taken. */
+  stale?: boolean
+}>()
 const emit = defineEmits<{ go: []; fix: [fix: MadeFix]; leave: [reason: string]; reopen: [] }>()
 const { t, locale } = useI18n()
 const session = useSession()
@@ -56,7 +61,7 @@ function onLeave() {
       </p>
       <template v-else>
         <div v-if="fixes?.length" class="fixes">
-          <v-btn v-for="fix in fixes" :key="fix.id" size="small" @click="emit('fix', fix)"
+          <v-btn v-for="fix in fixes" :key="fix.id" size="small" :disabled="stale" @click="emit('fix', fix)"
             >{{ fixText(fix, language) }}{{ byText(fix) }}</v-btn
           >
         </div>
@@ -134,13 +139,5 @@ p {
   display: grid;
   gap: 6px;
   margin-top: 6px;
-}
-.link {
-  border: 0;
-  padding: 0;
-  background: none;
-  color: var(--action);
-  font: 700 14px var(--text);
-  cursor: pointer;
 }
 </style>

@@ -22,7 +22,7 @@ const asks = computed(() => checks.open.filter((f) => f.level !== 'note'))
 const notes = computed(() => checks.open.filter((f) => f.level === 'note'))
 const fixes = useFixes(
   computed(() => ({
-    workout: session.workout,
+    workout: checks.looked,
     findings: checks.open,
     options: checks.options,
     language: locale.value as Language,
@@ -53,12 +53,19 @@ const onFix = ({ workout }: MadeFix) => edits.edit(() => workout)
 const onLeave = (finding: Finding, reason: string) =>
   edits.edit((now) => leaveFinding(now, { finding: findingKey(finding), reason }))
 const onReopen = (finding: Finding) => edits.edit((now) => reopenFinding(now, findingKey(finding)))
-/** What a line does, whichever list it stands in. */
-const does = (finding: Finding) => ({
-  go: () => onGo(finding),
-  fix: onFix,
-  leave: (reason: string) => onLeave(finding, reason),
-  reopen: () => onReopen(finding),
+/** The edits for a finding, and whether the session has changed since they were made. */
+function fixesFor(finding: Finding) {
+  const { from, made } = fixes.get(findingKey(finding)) ?? { from: session.workout, made: [] }
+  return { fixes: made, stale: from !== session.workout }
+}
+/** What a line shows and does, whichever list it stands in. */
+const lineOf = (finding: Finding) => ({
+  finding,
+  ...fixesFor(finding),
+  onGo: () => onGo(finding),
+  onFix,
+  onLeave: (reason: string) => onLeave(finding, reason),
+  onReopen: () => onReopen(finding),
 })
 </script>
 
@@ -70,21 +77,13 @@ const does = (finding: Finding) => ({
       <FindingLine
         v-for="finding in [...asks, ...notes.slice(0, shown)]"
         :key="findingKey(finding)"
-        :finding="finding"
-        :fixes="fixes.get(findingKey(finding)) ?? []"
-        v-on="does(finding)"
+        v-bind="lineOf(finding)"
       />
     </ul>
     <details v-for="fold in folds" :key="fold.name">
       <summary>{{ t(`checks.${fold.name}`, { n: fold.findings.length }) }}</summary>
       <ul>
-        <FindingLine
-          v-for="finding in fold.findings"
-          :key="findingKey(finding)"
-          :finding="finding"
-          :fixes="fixes.get(findingKey(finding)) ?? []"
-          v-on="does(finding)"
-        />
+        <FindingLine v-for="finding in fold.findings" :key="findingKey(finding)" v-bind="lineOf(finding)" />
       </ul>
     </details>
     <p class="quiet small">{{ t('checks.lead') }}</p>

@@ -26,9 +26,14 @@ export const useChecks = defineStore('checks', () => {
     },
   }))
   const found = shallowRef<readonly Finding[]>([])
+  /** The session that was looked at: a moment behind the one on screen while somebody types. */
+  const looked = shallowRef(session.workout)
   watchDebounced(
     [() => session.workout, options],
-    () => (found.value = checkSession(session.workout, library, options.value)),
+    () => {
+      looked.value = session.workout
+      found.value = checkSession(session.workout, library, options.value)
+    },
     { debounce: settles, immediate: true },
   )
 
@@ -75,6 +80,7 @@ export const useChecks = defineStore('checks', () => {
 
   return {
     options,
+    looked: computed(() => looked.value),
     /** Open: neither answered nor there before she came back to a session that was sent out. */
     open,
     /** Left as they are. */

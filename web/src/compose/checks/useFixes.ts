@@ -11,31 +11,38 @@ export interface FixesFor {
   language: Language
 }
 
+/** The edits for one finding, and the session they were made from: they change no other. */
+export interface FoundFixes {
+  from: Workout
+  made: readonly MadeFix[]
+}
+
 /**
  * The edits that take findings away, found one after the other: every one is tried on the whole session, so the page breathes
- * between two tries.
+ * between two tries. Those of before stand until they are searched for anew: nothing blinks.
  *
  * @returns by the finding's key; a finding without an entry is still searched for
  */
-export function useFixes(asked: Readonly<Ref<FixesFor>>): ReadonlyMap<string, readonly MadeFix[]> {
-  const fixes = shallowReactive(new Map<string, readonly MadeFix[]>())
+export function useFixes(asked: Readonly<Ref<FixesFor>>): ReadonlyMap<string, FoundFixes> {
+  const fixes = shallowReactive(new Map<string, FoundFixes>())
   let timer: ReturnType<typeof setTimeout> | undefined
 
   function begin({ workout, findings, options, language }: FixesFor): void {
     clearTimeout(timer)
-    fixes.clear()
     const left = findings.map((finding) => ({
       key: findingKey(finding),
       search: fixSearch(workout, finding, library, fixWords[language], options),
       made: [] as MadeFix[],
     }))
+    const keys = new Set(left.map(({ key }) => key))
+    for (const key of fixes.keys()) if (!keys.has(key)) fixes.delete(key)
     const step = () => {
       const [now] = left
       if (!now) return
       const { done, value } = now.search.next()
       if (value) now.made.push(value)
       if (done) {
-        fixes.set(now.key, now.made)
+        fixes.set(now.key, { from: workout, made: now.made })
         left.shift()
       }
       timer = setTimeout(step)
