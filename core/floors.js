@@ -27,6 +27,8 @@ export const floors = [
   ['publication', 'what is sent home'],
   ['run', 'how a child runs it'],
   ['sheets', 'what paper says'],
+  ['change', 'what changed beside how a measure wobbles, and a class’s own pace'],
+  ['classBook', 'pupils by alias, their codes, what they did and until when it is kept'],
   ['cues', 'what is heard of a step'],
   ['formats', 'captions, sound, Markdown'],
   ['public', 'what other workspaces may ask for, a list a subject'],

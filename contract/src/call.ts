@@ -6,12 +6,21 @@ import type { ProblemDocument } from './problemDocument.ts'
  *
  * @throws {CallError} with the server's code and problems, or `offline`
  */
-export async function call(fetcher: typeof fetch, method: string, url: string, body?: unknown): Promise<unknown> {
+export async function call(
+  fetcher: typeof fetch,
+  method: string,
+  url: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<unknown> {
   let response: Response
   try {
     response = await fetcher(url, {
       method,
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(body !== undefined && {
+        body: JSON.stringify(body),
+        headers: { 'content-type': 'application/json', ...headers },
+      }),
     })
   } catch (cause) {
     throw new CallError('offline', 'The server cannot be reached.', [], cause)

@@ -1,9 +1,11 @@
 import { z } from 'zod'
-import { rule, lineSchema } from '@esfuerzo/core'
-import { endpoint } from './endpoint.ts'
-import { idParams } from './fields.ts'
+import { languages, lineSchema, paragraphSchema, rule } from '@esfuerzo/core'
+import { aliasSchema, daySchema, keepMonthsSchema, pupilRoom } from '@esfuerzo/core/classBook'
+import { endpoint, none } from './endpoint.ts'
+import { idParams, momentSchema } from './fields.ts'
+import { papers } from './papers.ts'
 
-/** A class by its name and grades; nothing of a child is in it. */
+/** A class by its name and grades, and until when it keeps results; nothing of a child is in it. */
 const classFields = z.strictObject({
   name: lineSchema.min(1),
   grades: z
@@ -11,9 +13,42 @@ const classFields = z.strictObject({
     .min(1)
     .max(7)
     .refine((grades) => grades.every((g, i) => i === 0 || g > grades[i - 1]!), { error: rule('gradesRising') }),
+  /** The school year's last day; the usual one where left out. */
+  yearEnds: daySchema.optional(),
+  /** Months past it for which results are kept; none where left out. */
+  keepMonths: keepMonthsSchema.optional(),
 })
-export const classSchema = classFields.extend({ id: z.uuid() })
+export const classSchema = classFields.required().extend({ id: z.uuid(), pupils: z.int() })
 export type SchoolClass = z.infer<typeof classSchema>
+
+/** What a teacher notes of a pupil: a family may ask to read it. */
+const pupilNoteSchema = paragraphSchema
+
+export const pupilSchema = z.strictObject({
+  id: z.uuid(),
+  alias: aliasSchema,
+  note: pupilNoteSchema,
+  /** Results of its own, of whatever session. */
+  results: z.int(),
+})
+export type Pupil = z.infer<typeof pupilSchema>
+
+const removedPupilSchema = z.strictObject({
+  id: z.uuid(),
+  alias: aliasSchema,
+  /** When it is gone for good. */
+  goneAt: momentSchema,
+})
+export type RemovedPupil = z.infer<typeof removedPupilSchema>
+const removedClassSchema = z.strictObject({
+  id: z.uuid(),
+  name: lineSchema,
+  pupils: z.int(),
+  goneAt: momentSchema,
+})
+export type RemovedClass = z.infer<typeof removedClassSchema>
+
+const aliases = z.array(aliasSchema).min(1).max(pupilRoom)
 
 /** The classes a teacher hands sessions out to. */
 export const classEndpoints = {
@@ -21,7 +56,11 @@ export const classEndpoints = {
     method: 'GET',
     path: '/api/classes',
     access: 'teacher',
-    answer: z.strictObject({ classes: z.array(classSchema) }),
+    answer: z.strictObject({
+      classes: z.array(classSchema),
+      /** Those that were taken away and are not gone yet. */
+      removed: z.array(removedClassSchema),
+    }),
   }),
   addClass: endpoint({
     method: 'POST',
@@ -44,5 +83,98 @@ export const classEndpoints = {
     access: 'teacher',
     params: idParams,
     answer: z.strictObject({}),
+  }),
+  restoreClass: endpoint({
+    method: 'POST',
+    path: '/api/classes/:id/restore',
+    access: 'teacher',
+    params: idParams,
+    answer: classSchema,
+  }),
+  /** A class with its pupils, by alias, and those that were taken away and are not gone yet. */
+  readClass: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({
+      class: classSchema,
+      pupils: z.array(pupilSchema),
+      removed: z.array(removedPupilSchema),
+    }),
+  }),
+  /** All of them or none. */
+  addPupils: endpoint({
+    method: 'POST',
+    path: '/api/classes/:id/pupils',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ aliases }),
+    answer: z.strictObject({ pupils: z.array(pupilSchema) }),
+  }),
+  /** Codes to cut out, as PDF: of some, or of the whole class. */
+  slips: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id/slips',
+    access: 'teacher',
+    params: idParams,
+    query: z.strictObject({
+      pupils: z
+        .string()
+        .max(37 * pupilRoom)
+        .refine((list) => z.array(z.uuid()).safeParse(list.split(',')).success, rule('pupilsWithCommas'))
+        .optional(),
+      language: z.enum(languages).default('en'),
+      paper: z.enum(papers).default('a4'),
+    }),
+    answer: z.unknown(),
+  }),
+  /** Another alias or note; into another class, with its results. */
+  savePupil: endpoint({
+    method: 'PUT',
+    path: '/api/pupils/:id',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ alias: aliasSchema, note: pupilNoteSchema, classId: z.uuid() }),
+    answer: pupilSchema,
+  }),
+  /** Another code; the one before opens nothing from then on, nor does a device that gave it. */
+  renewCode: endpoint({
+    method: 'POST',
+    path: '/api/pupils/:id/code',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  removePupil: endpoint({
+    method: 'DELETE',
+    path: '/api/pupils/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  restorePupil: endpoint({
+    method: 'POST',
+    path: '/api/pupils/:id/restore',
+    access: 'teacher',
+    params: idParams,
+    answer: pupilSchema,
+  }),
+  /** For good, with all it did. */
+  deletePupil: endpoint({
+    method: 'DELETE',
+    path: '/api/bin/pupils/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  /** All that is kept of one pupil, for its family. */
+  exportPupil: endpoint({
+    method: 'GET',
+    path: '/api/pupils/:id/file',
+    access: 'teacher',
+    params: idParams,
+    query: z.strictObject({ as: z.enum(['json', 'csv']).default('json') }),
+    answer: z.unknown(),
   }),
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { accountEndpoints } from './accounts.ts'
+import { bookEndpoints } from './book.ts'
 import { classEndpoints } from './classes.ts'
 import { endpoint, type Endpoint } from './endpoint.ts'
 import { handoutEndpoints } from './handout.ts'
@@ -40,6 +41,7 @@ export type Endpoints = typeof accountEndpoints &
   typeof moveEndpoints &
   typeof publicationEndpoints &
   typeof classEndpoints &
+  typeof bookEndpoints &
   typeof handoutEndpoints &
   typeof outboxEndpoints &
   typeof ownEndpoints
@@ -53,6 +55,7 @@ export const endpoints: Endpoints = {
   ...moveEndpoints,
   ...publicationEndpoints,
   ...classEndpoints,
+  ...bookEndpoints,
   ...handoutEndpoints,
   ...outboxEndpoints,
   ...ownEndpoints,

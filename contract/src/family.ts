@@ -11,12 +11,23 @@ export { CallError } from './callError.ts'
 export interface FamilyClient {
   resolveLink: (token: string) => Promise<CallAnswer<'resolveLink'>>
   snapshot: (sha256: string) => Promise<unknown>
-  sendRun: (token: string, run: Run) => Promise<CallAnswer<'sendRun'>>
+  /** @param key of the pupil whose run it is */
+  sendRun: (token: string, run: Run, key?: string) => Promise<CallAnswer<'sendRun'>>
+  giveCode: (token: string, code: string) => Promise<CallAnswer<'giveCode'>>
 }
 
 /** @param fetcher how to reach the server */
 export const familyClient = (fetcher: typeof fetch): FamilyClient => ({
   resolveLink: async (token) => (await call(fetcher, 'GET', `/api/go/${token}`)) as CallAnswer<'resolveLink'>,
   snapshot: (sha256) => call(fetcher, 'GET', `/snapshots/${sha256}`),
-  sendRun: async (token, run) => (await call(fetcher, 'POST', `/api/go/${token}/runs`, run)) as CallAnswer<'sendRun'>,
+  sendRun: async (token, run, key) =>
+    (await call(
+      fetcher,
+      'POST',
+      `/api/go/${token}/runs`,
+      run,
+      key ? { 'pupil-key': key } : {},
+    )) as CallAnswer<'sendRun'>,
+  giveCode: async (token, code) =>
+    (await call(fetcher, 'POST', `/api/go/${token}/code`, { code })) as CallAnswer<'giveCode'>,
 })

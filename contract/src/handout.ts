@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { rule, languages } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { emailSchema, idParams, tokenSchema } from './fields.ts'
+import { papers } from './papers.ts'
 
 /** What can be put on paper. */
 export const sheetKinds = ['session', 'poster', 'stations', 'coin', 'cards', 'results', 'fetch', 'care'] as const
@@ -9,8 +10,6 @@ export type SheetKind = (typeof sheetKinds)[number]
 /** What a teacher prints for herself besides: what is worth a look. Families never see it. */
 export const teacherSheetKinds = [...sheetKinds, 'look'] as const
 export type TeacherSheetKind = (typeof teacherSheetKinds)[number]
-export const papers = ['a4', 'letter'] as const
-export type Paper = (typeof papers)[number]
 
 const sheetQuery = z.strictObject({
   /** Ids of lanes, with commas; all of them where left out. */

@@ -1,7 +1,9 @@
 export { type Access, type Endpoint } from './endpoint.ts'
 export { endpoints, schemaNames, type EndpointName, type Endpoints } from './endpoints.ts'
-export { classSchema, type SchoolClass } from './classes.ts'
-export { papers, sheetKinds, teacherSheetKinds, type Paper, type SheetKind, type TeacherSheetKind } from './handout.ts'
+export { mostCells, type LooseRun, type SentSession, type TestOverDates, type WrittenCell } from './book.ts'
+export { classSchema, type Pupil, type RemovedClass, type RemovedPupil, type SchoolClass } from './classes.ts'
+export { sheetKinds, teacherSheetKinds, type SheetKind, type TeacherSheetKind } from './handout.ts'
+export { papers, type Paper } from './papers.ts'
 export { teacherSchema, type Teacher } from './accounts.ts'
 export {
   versionSchema,

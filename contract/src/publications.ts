@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { rule, lineSchema, workoutDocument } from '@esfuerzo/core'
+import { aliasSchema, daySchema } from '@esfuerzo/core/classBook'
 import { runDocument } from '@esfuerzo/core/run'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
@@ -26,6 +27,8 @@ export const runSummarySchema = z.strictObject({
   title: lineSchema,
   letter: z.string(),
   groupName: lineSchema,
+  /** Of the pupil whose it is; null where nobody said. */
+  alias: z.string().nullable(),
   run: documentField(runDocument),
   /** Names for what results belong to: stations, and blocks without. */
   stations: z.record(z.string(), z.string()),
@@ -117,6 +120,23 @@ export const publicationEndpoints = {
       endsAt: momentSchema,
       /** Of the class the link is for. */
       grades: z.array(z.int()).optional(),
+      /** Whether the teacher has given out codes. */
+      codes: z.boolean(),
+      /** Until which day what is sent is kept; until the teacher deletes it where left out. */
+      keptUntil: daySchema.optional(),
+    }),
+  }),
+  /** Whose a code is. It opens nothing else. */
+  giveCode: endpoint({
+    method: 'POST',
+    path: '/api/go/:token/code',
+    access: 'family',
+    params: tokenParams,
+    body: z.strictObject({ code: z.string().max(12) }),
+    answer: z.strictObject({
+      alias: aliasSchema,
+      /** What this device sends the pupil's runs with. */
+      key: z.string(),
     }),
   }),
   sendRun: endpoint({

@@ -17,6 +17,7 @@ export type Counted =
   | 'states'
   | 'classes'
   | 'copies'
+  | 'pupils'
 
 /** What no bound and no list says; `words/en/problems.ts` has words for each. */
 export const rules = [
@@ -49,6 +50,10 @@ export const rules = [
   'markOfAPage',
   'messageFile',
   'lanesWithCommas',
+  'pupilsWithCommas',
+  'aliasOnce',
+  'someSign',
+  'columnOfTheSession',
   'children',
 ] as const
 export type Rule = (typeof rules)[number]

@@ -1,4 +1,5 @@
 // How a child runs a session, and what comes back. Named exports only; what is in no list is nobody else's business.
+export { asksPulse, pulsesAsked } from '../run/asksPulse.ts'
 export { feltScale } from '../run/felt.ts'
 export { mostCountedSteps, runFormat, runVersion } from '../run/runFormat.ts'
 export { surveyQuestions } from '../run/survey.ts'
@@ -52,5 +53,5 @@ export {
   type Where,
 } from '../run/laneShown.ts'
 export { tossed } from '../terms/chanceThings.ts'
-export { resultRows, type ResultRow } from '../run/resultRows.ts'
+export { resultKinds, resultRows, type ResultKind, type ResultRow } from '../run/resultRows.ts'
 export { runProblems } from '../run/runProblems.ts'

@@ -6,10 +6,14 @@ export interface Outline {
     id: string
     letter: string
     name: string
+    /** Outlines of releases before have none. */
+    grades?: number[]
     /** What each station is called to this lane: its version's name. */
     stations: Record<string, string>
     /** The move and version each station begins with; outlines of the release before have none. */
     does?: Record<string, { move: string; version: string }>
+    /** Seconds of work by the clock at each station, lap by lap from 1; a station that a child counts is not in it. */
+    work?: Record<string, Record<number, number>>
   }[]
   /** With what is measured in it, where something is. */
   blocks: { id: string; name: string; stations: string[]; test?: string }[]
@@ -28,7 +32,7 @@ export function outlineOf(publication: Publication): Outline {
     ),
   )
   return {
-    lanes: publication.lanes.map(({ id, letter, name, steps }) => {
+    lanes: publication.lanes.map(({ id, letter, name, grades, steps }) => {
       const stations: Record<string, string> = {}
       const does: Record<string, { move: string; version: string }> = {}
       for (const { station, move, version } of steps) {
@@ -36,7 +40,7 @@ export function outlineOf(publication: Publication): Outline {
         stations[station] ??= names.get(`${move}/${version}`) ?? move
         does[station] ??= { move, version }
       }
-      return { id, letter, name, stations, does }
+      return { id, letter, name, grades: [...grades], stations, does, work: workOf(steps) }
     }),
     blocks: publication.sections.flatMap((s) =>
       s.blocks.map((b) => {
@@ -48,6 +52,18 @@ export function outlineOf(publication: Publication): Outline {
   }
 }
 
+function workOf(steps: Publication['lanes'][number]['steps']): Record<string, Record<number, number>> {
+  const work: Record<string, Record<number, number>> = {}
+  for (const { kind, by, station, lap, set, seconds } of steps) {
+    if (kind !== 'work' || by !== 'clock' || !station) continue
+    const laps = (work[station] ??= {})
+    // The second side of a lap counts with the first.
+    const nth = set ?? lap ?? 1
+    laps[nth] = (laps[nth] ?? 0) + seconds.typical
+  }
+  return work
+}
+
 /** Whether an outline says all that one says today; else it is made again. */
 export const isWholeOutline = (outline: Outline | null | undefined): outline is Outline =>
-  outline?.lanes.every((lane) => lane.does) === true
+  outline?.lanes.every((lane) => lane.does && lane.work && lane.grades) === true

@@ -1,9 +1,23 @@
 import type { Outline } from '../publication/outline.ts'
-import type { Result, Run } from './schema.ts'
+import { pulseRate } from '../results/pulse.ts'
+import type { Pulse, Result, Run } from './schema.ts'
+
+/** What a row tells: something the session asked for; how hard it felt; a pulse. */
+export const resultKinds = [
+  'result',
+  'felt',
+  'pulseBefore',
+  'pulseDuring',
+  'pulseAfter',
+  'pulseMinuteAfter',
+  'weight',
+] as const
+export type ResultKind = (typeof resultKinds)[number]
 
 /** A result by itself: what it is of, told by the session it belongs to, so that nobody has to read that again. */
 export interface ResultRow {
-  block: string
+  what: ResultKind
+  block?: string
   station?: string
   test?: string
   testSetUp?: string
@@ -14,38 +28,70 @@ export interface ResultRow {
   version?: string
   /** What it is called: the version's name, the block's where it is no station's. */
   name: string
-  unit: Result['unit']
+  /** Of a pulse beats a minute, of how it felt the scale. */
+  unit: Result['unit'] | 'perMinute' | 'faces' | 'ten'
   value: number
+  /** Seconds of work by the clock that it was done in. */
+  seconds?: number
   kg?: number
   clean?: 'yes' | 'no'
 }
 
+/** What a pulse is told as, by when it was counted. */
+export const pulseKinds = {
+  before: 'pulseBefore',
+  during: 'pulseDuring',
+  after: 'pulseAfter',
+  minuteAfter: 'pulseMinuteAfter',
+} as const satisfies Record<Pulse['when'], ResultKind>
+
+/** How it felt, and its pulses. */
+const toldOf = ({ felt, pulses = [] }: Run): ResultRow[] => [
+  ...(felt ? [{ what: 'felt' as const, name: '', unit: felt.scale, value: felt.value }] : []),
+  ...pulses.map(({ beats, seconds, when }) => ({
+    what: pulseKinds[when],
+    name: '',
+    unit: 'perMinute' as const,
+    value: pulseRate(beats, seconds).rate,
+  })),
+]
+
+/** What a station is to a lane: what it is called, what is done there, and for how long in that lap. */
+function stationOf(lane: Outline['lanes'][number] | undefined, { station, lap }: Result): Partial<ResultRow> {
+  if (station === undefined || !lane) return {}
+  const name = lane.stations[station]
+  const seconds = lane.work?.[station]?.[lap ?? 1]
+  return { ...lane.does?.[station], ...(name !== undefined && { name }), ...(seconds && { seconds }) }
+}
+
+function rowOf(result: Result, lane: Outline['lanes'][number] | undefined, { blocks }: Outline): ResultRow {
+  const { block: id, station, trial, lap, rung, unit, value, clean, load, how } = result
+  const block = blocks.find((b) => b.id === id)
+  const test = station === undefined ? block?.test : undefined
+  return {
+    what: 'result',
+    block: id,
+    ...(station !== undefined && { station }),
+    ...(test && { test }),
+    ...(how?.setUp && { testSetUp: how.setUp }),
+    ...(trial !== undefined && { trial }),
+    ...(lap !== undefined && { lap }),
+    ...(rung !== undefined && { rung }),
+    name: block?.name ?? '',
+    ...stationOf(lane, result),
+    unit,
+    value,
+    ...(load && { kg: load.kg }),
+    ...(clean && { clean }),
+  }
+}
+
 /**
- * The results of a run, one by one.
+ * What a run brought, one by one: its results, how it felt, its pulses.
  *
  * @param outline of what was sent home; what it does not know of a result stays unsaid
  */
-export function resultRows(run: Run, { lanes, blocks }: Outline): ResultRow[] {
-  const lane = lanes.find((l) => l.id === run.group)
-  return run.results.map(({ block: id, station, trial, lap, rung, unit, value, clean, load, how }): ResultRow => {
-    const block = blocks.find((b) => b.id === id)
-    const done = station === undefined ? undefined : lane?.does?.[station]
-    const name = (station === undefined ? undefined : lane?.stations[station]) ?? block?.name ?? ''
-    const test = station === undefined ? block?.test : undefined
-    return {
-      block: id,
-      ...(station !== undefined && { station }),
-      ...(test && { test }),
-      ...(how?.setUp && { testSetUp: how.setUp }),
-      ...(trial !== undefined && { trial }),
-      ...(lap !== undefined && { lap }),
-      ...(rung !== undefined && { rung }),
-      ...done,
-      name,
-      unit,
-      value,
-      ...(load && { kg: load.kg }),
-      ...(clean && { clean }),
-    }
-  })
+export function resultRows(run: Run, outline: Outline): ResultRow[] {
+  const lane = outline.lanes.find((l) => l.id === run.group)
+  return [...run.results.map((result) => rowOf(result, lane, outline)), ...toldOf(run)]
 }

@@ -1,6 +1,7 @@
 import type { Lane, Publication } from '../publication/schema.ts'
 import type { Say } from '../timing/step.ts'
 import { phrasesIn, type Language } from '../terms/language.ts'
+import type { Unit } from '../terms/units.ts'
 import { moveNames } from '../words/names.ts'
 import { sayText } from '../words/say.ts'
 import { sheetOf } from './formSheets.ts'
@@ -13,32 +14,47 @@ export interface RecordRow {
   part: string
   /** Of a station, a measurement; what else is written down is named by its kind. */
   kind: 'station' | 'measure' | 'rounds' | 'level' | 'points'
+  station?: string
   name?: string
+  unit: Unit
   /** One a lap, set, trial or round. */
   boxes: number
   kg?: number
 }
 
-/** Everything a lane's session records, in its order, without what a surprise would give away. */
-export function recordRows(publication: Publication, lane: Lane, language: Language): RecordRow[] {
+/** What a form that is written down as a whole counts; a measurement by what is measured. */
+const unitOf = { rounds: 'goes', level: 'goes', points: 'score' } as const
+const unitOfTest: Partial<Record<string, Unit>> = { hold: 'seconds', reps30: 'reps' }
+
+/**
+ * Everything a lane's session records, in its order.
+ *
+ * @param surprises whether what a surprise would give away is in it; a family's paper does not say
+ */
+export function recordRows(publication: Publication, lane: Lane, language: Language, surprises = false): RecordRow[] {
   const names = moveNames(new Map(publication.moves.map((m) => [m.id, m])), phrasesIn(publication.phrases, language))
   return sheetRows(publication, lane, language)
-    .filter((section) => !section.surprise)
+    .filter((section) => surprises || !section.surprise)
     .flatMap((section) => section.blocks.map((block) => ({ block, part: block.title || section.title })))
     .flatMap(({ block, part }): RecordRow[] => {
       const place = { block: block.id, part }
       const play = lane.plays[block.id]
       const steps = lane.steps.filter((s) => s.block === block.id)
       const measures = steps.filter((s) => s.kind === 'measure')
-      const stations = block.rows.flatMap(({ record, name, boxes, kg }): RecordRow[] =>
-        record ? [{ ...place, kind: 'station', name, boxes, ...(kg !== undefined && { kg }) }] : [],
+      const stations = block.rows.flatMap(({ record, station, name, boxes, kg }): RecordRow[] =>
+        record && station !== undefined
+          ? [{ ...place, kind: 'station', station, name, unit: record, boxes, ...(kg !== undefined && { kg }) }]
+          : [],
       )
       const { record, trials } = sheetOf(play)
-      const own: RecordRow[] = record ? [{ ...place, kind: record.kind, boxes: record.boxes(steps) }] : []
+      const own: RecordRow[] = record
+        ? [{ ...place, kind: record.kind, unit: unitOf[record.kind], boxes: record.boxes(steps) }]
+        : []
       const measured: RecordRow[] = measures.slice(0, 1).map((s) => ({
         ...place,
         kind: 'measure',
         name: sayText(s.say as Say, names, language),
+        unit: unitOfTest[play && 'test' in play ? play.test : ''] ?? 'score',
         boxes: (play && trials?.(play)) ?? measures.length,
       }))
       return [...stations, ...own, ...measured]

@@ -30,6 +30,7 @@ const nouns: Record<Counted, readonly [one: string, many: string]> = {
   states: ['named state of a session', 'named states of a session'],
   classes: ['class', 'classes'],
   copies: ['copy at a time', 'copies at a time'],
+  pupils: ['pupil', 'pupils'],
 }
 const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${n} ${nouns[of][n === 1 ? 0 : 1]}`)
 
@@ -63,6 +64,10 @@ const rules: Record<Rule, string> = {
   markOfAPage: 'the mark of a page',
   messageFile: 'a message’s file',
   lanesWithCommas: 'ids of lanes with commas between',
+  pupilsWithCommas: 'ids of pupils with commas between',
+  someSign: 'at least one sign',
+  aliasOnce: 'an alias that nobody else in the class has',
+  columnOfTheSession: 'something the session asks for',
   children: '1 to 100 000',
 }
 

@@ -1,0 +1,151 @@
+import { z } from 'zod'
+import { idSchema, lineSchema, units } from '@esfuerzo/core'
+import { resultKinds } from '@esfuerzo/core/run'
+import { endpoint, none } from './endpoint.ts'
+import { idParams, momentSchema } from './fields.ts'
+
+/** Where a value of the class book stands, within one session sent home. */
+const placeFields = {
+  what: z.enum(resultKinds),
+  block: idSchema.optional(),
+  station: idSchema.optional(),
+  lap: z.int().min(1).max(100).optional(),
+  rung: z.int().min(1).max(100).optional(),
+  trial: z.int().min(1).max(20).optional(),
+}
+
+export const bookEntrySchema = z.strictObject({
+  ...placeFields,
+  id: z.uuid(),
+  pupil: z.uuid(),
+  /** Null where one was taken away: missing, not zero. */
+  value: z.number().nullable(),
+  at: momentSchema,
+  source: z.enum(['run', 'typed', 'imported']),
+  /** Of what came with a run. */
+  run: z.uuid().optional(),
+  seconds: z.number().optional(),
+  kg: z.number().optional(),
+  clean: z.enum(['yes', 'no']).optional(),
+})
+
+const bookColumnSchema = z.strictObject({
+  ...placeFields,
+  key: z.string(),
+  kind: z.enum(['station', 'measure', 'rounds', 'level', 'points', 'felt', 'pulse', 'weight']),
+  name: z.string(),
+  part: z.string(),
+  unit: z.enum([...units, 'perMinute', 'faces', 'ten', 'kg']),
+  nth: z.int(),
+  of: z.int(),
+  seconds: z.number().optional(),
+  test: z.string().optional(),
+  move: z.string().optional(),
+  version: z.string().optional(),
+})
+
+/** A run that no pupil has: of somebody who gave no code. */
+const looseRunSchema = z.strictObject({
+  publicationId: z.uuid(),
+  id: z.uuid(),
+  letter: z.string(),
+  finishedAt: momentSchema,
+  results: z.int(),
+})
+export type LooseRun = z.infer<typeof looseRunSchema>
+
+/** A session that was sent home, to this class or to all. */
+const sentSessionSchema = z.strictObject({
+  id: z.uuid(),
+  title: lineSchema,
+  sentAt: momentSchema,
+  /** Pupils of the class with a value of it. */
+  pupils: z.int(),
+})
+export type SentSession = z.infer<typeof sentSessionSchema>
+
+/** A test over dates: each time it was measured a day, a pupil's tries of each. */
+const testSchema = z.strictObject({
+  test: z.string(),
+  unit: z.enum(units),
+  days: z.array(
+    z.strictObject({
+      /** Of the session and the block it was measured in. */
+      key: z.string(),
+      publicationId: z.uuid(),
+      title: lineSchema,
+      at: momentSchema,
+    }),
+  ),
+  values: z.array(z.strictObject({ pupil: z.uuid(), day: z.string(), trial: z.int(), value: z.number() })),
+})
+export type TestOverDates = z.infer<typeof testSchema>
+
+/** So many cells can be written at once: about half of what a request may hold. A page sends more in turns. */
+export const mostCells = 1000
+
+const cellSchema = z.strictObject({
+  ...placeFields,
+  /** Made on the page, so that what is sent twice is stored once. */
+  id: z.uuid(),
+  pupil: z.uuid(),
+  value: z.number().min(-100).max(10_000).nullable(),
+  /** The entry that stood there when it was typed; null where none did. */
+  was: z.uuid().nullable(),
+  source: z.enum(['typed', 'imported']),
+})
+export type WrittenCell = z.infer<typeof cellSchema>
+
+/** What a class did. */
+export const bookEndpoints = {
+  listSentSessions: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id/sessions',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ sessions: z.array(sentSessionSchema) }),
+  }),
+  readTests: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id/tests',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ tests: z.array(testSchema) }),
+  }),
+  readBook: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id/results/:publication',
+    access: 'teacher',
+    params: idParams.extend({ publication: z.uuid() }),
+    answer: z.strictObject({
+      columns: z.array(bookColumnSchema),
+      entries: z.array(bookEntrySchema),
+      /** The same places of the same session, as it was sent home before. */
+      earlier: z.array(bookEntrySchema),
+      loose: z.array(looseRunSchema),
+    }),
+  }),
+  /** Writes cells: each that stands as it was seen; those that do not come back as they are now. */
+  writeBook: endpoint({
+    method: 'PUT',
+    path: '/api/classes/:id/results/:publication',
+    access: 'teacher',
+    params: idParams.extend({ publication: z.uuid() }),
+    body: z.strictObject({ cells: z.array(cellSchema).min(1).max(mostCells) }),
+    answer: z.strictObject({
+      /** What stands in the others: as written now, or by whoever wrote the same. */
+      written: z.array(bookEntrySchema),
+      /** Somebody else wrote meanwhile: what was sent, and what stands; null where it was taken away. */
+      differing: z.array(z.strictObject({ id: z.uuid(), now: bookEntrySchema.nullable() })),
+    }),
+  }),
+  /** A run that came with a wrong code, or with none, to whom it belongs. */
+  moveRun: endpoint({
+    method: 'PUT',
+    path: '/api/publications/:id/runs/:run/pupil',
+    access: 'teacher',
+    params: idParams.extend({ run: z.uuid() }),
+    body: z.strictObject({ pupil: z.uuid().nullable() }),
+    answer: none,
+  }),
+}

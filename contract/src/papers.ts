@@ -1,0 +1,3 @@
+/** What sheets are printed on. */
+export const papers = ['a4', 'letter'] as const
+export type Paper = (typeof papers)[number]

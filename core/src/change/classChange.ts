@@ -1,0 +1,61 @@
+import { binomial } from '../distribution/chances.ts'
+
+/** The change of a class: of those who have both days. */
+export interface ClassChange {
+  children: number
+  /** Of their changes, on the test's scale. */
+  median: number
+  /** Where the median lies with 95 % or more, where there are enough. */
+  interval?: { from: number; to: number; confidence: number }
+  /** How many neither gained nor lost. */
+  ties: number
+}
+
+/** From so many children on a class's change is told (ours; fewer than six have no such interval at all). */
+export const fewestChildren = 8
+
+const medianOf = (sorted: readonly number[]): number => {
+  const half = Math.floor(sorted.length / 2)
+  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
+}
+
+/**
+ * The exact interval of a median: from the k-th smallest to the k-th largest, k as large as 95 % allow.
+ * Source: the sign test's interval, Conover 1999, Practical Nonparametric Statistics, 3.2 (from memory).
+ *
+ * @returns k from 1, and the confidence; undefined below six
+ * @example signInterval(6)?.confidence // 0.96875
+ */
+export function signInterval(n: number): { k: number; confidence: number } | undefined {
+  const chances = binomial(n, 0.5)
+  let below = 0
+  let found: { k: number; confidence: number } | undefined
+  for (let k = 1; k <= n / 2; k++) {
+    below += chances[k - 1]!
+    const confidence = 1 - 2 * below
+    if (confidence < 0.95) break
+    found = { k, confidence }
+  }
+  return found
+}
+
+/**
+ * A class's change: the median of its children's, with its interval. Children are compared with themselves and with nobody else.
+ *
+ * @param changes after less before of each child that has both
+ * @returns undefined where there are too few to say
+ * @example classChange([1, 2, 2, 3, 3, 4, 5, 6])?.median // 3
+ */
+export function classChange(changes: readonly number[]): ClassChange | undefined {
+  if (changes.length < fewestChildren) return undefined
+  const sorted = [...changes].sort((a, b) => a - b)
+  const found = signInterval(sorted.length)
+  return {
+    children: sorted.length,
+    median: medianOf(sorted),
+    ...(found && {
+      interval: { from: sorted[found.k - 1]!, to: sorted[sorted.length - found.k]!, confidence: found.confidence },
+    }),
+    ties: sorted.filter((change) => change === 0).length,
+  }
+}

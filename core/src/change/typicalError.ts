@@ -1,0 +1,47 @@
+/** How a measure wobbles from day to day, and how surely that is known. */
+export interface TypicalError {
+  /** Standard deviation of one child's values between days, on the test's own scale. */
+  error: number
+  /** Degrees of freedom it is known with. */
+  freedom: number
+}
+
+/** A test's own error counts like that of so many children (computation.md of the design; ours). */
+const ownWeight = 20
+/** A class's own differences count from so many on. */
+const fewest = 8
+
+const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
+
+/**
+ * The variance that differences between two days of the same children show of one day.
+ * Source: Hopkins 2000, Sports Med 30:1 (typical error = SD of differences ÷ √2).
+ *
+ * @param differences at least two
+ * @example differenceVariance([1, -1]) // 1
+ */
+export function differenceVariance(differences: readonly number[]): number {
+  const middle = mean(differences)
+  return differences.reduce((sum, d) => sum + (d - middle) ** 2, 0) / (2 * (differences.length - 1))
+}
+
+/**
+ * The typical error **between days**: the test's own, pooled as a variance with what the class's pairs of days at most a fortnight
+ * apart show. A class that wobbles more than the test's own error is believed whole, since a small error makes chance look like
+ * change; one that wobbles less only in part. Differences of trials within a day may raise it, never lower it.
+ *
+ * @param own the test's own error
+ * @param pairs differences of the same children between two such days, on the test's scale
+ * @param trials differences of two trials of a day
+ * @example typicalError(2, [], []).error // 2
+ */
+export function typicalError(own: number, pairs: readonly number[], trials: readonly number[]): TypicalError {
+  const known = pairs.length >= fewest ? pairs : []
+  const n = known.length
+  const shown = n ? differenceVariance(known) : 0
+  const pooled = n ? (ownWeight * own ** 2 + (n - 1) * shown) / (ownWeight - 1 + n) : own ** 2
+  const within = trials.length >= fewest ? differenceVariance(trials) : 0
+  const variance = Math.max(pooled, shown, within)
+  const freedom = variance === pooled ? ownWeight - 1 + n : Math.max(n, trials.length) - 1
+  return { error: Math.sqrt(variance), freedom }
+}

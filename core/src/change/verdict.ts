@@ -1,0 +1,49 @@
+import { tQuantile } from './tQuantile.ts'
+import type { TypicalError } from './typicalError.ts'
+
+/** A child's values of a test on one side of a change: their mean on the test's scale, over so many days. */
+export interface Side {
+  mean: number
+  days: number
+}
+
+/**
+ * What may be said of a change: `clear` and `probably` more or less than the measure's wobble · `same` about the same, which only two
+ * days a side can tell · `open` too close to tell, which is not the same as no change
+ */
+export type ChangeWord = 'clear' | 'probably' | 'same' | 'open'
+
+export interface Verdict {
+  word: ChangeWord
+  /** After less before, on the test's scale. */
+  change: number
+  /** A change has to be larger than this to be clear: what the measure wobbles by. */
+  wobble: number
+}
+
+/**
+ * What may be said of one child's change. Source: Weir 2005, J Strength Cond Res 19:231 (the smallest difference that is real, for
+ * one day against one); Hopkins 2000, Sports Med 30:1; three words and days a side: ours.
+ *
+ * @example changeVerdict({ mean: 0, days: 1 }, { mean: 6, days: 1 }, { error: 2, freedom: 40 }).word // 'clear'
+ * @example changeVerdict({ mean: 0, days: 1 }, { mean: 3, days: 1 }, { error: 2, freedom: 40 }).word // 'open'
+ */
+export function changeVerdict(before: Side, after: Side, { error, freedom }: TypicalError): Verdict {
+  const change = after.mean - before.mean
+  const spread = error * Math.sqrt(1 / before.days + 1 / after.days)
+  const wobble = tQuantile(0.95, freedom) * spread
+  const size = Math.abs(change)
+  const twice = Math.min(before.days, after.days) >= 2
+  const word =
+    size >= wobble
+      ? 'clear'
+      : size >= tQuantile(0.8, freedom) * spread
+        ? 'probably'
+        : twice && size < error / 2
+          ? 'same'
+          : 'open'
+  return { word, change, wobble }
+}
+
+/** How many of so many children are clear by chance alone, where nothing changed. @example clearByChance(24) // 1 */
+export const clearByChance = (children: number): number => Math.round(children * 0.05)

@@ -1,0 +1,104 @@
+import { rule } from '../base/problem.ts'
+import { lineSchema } from '../base/text.ts'
+
+/** A class has room for so many pupils (ours: the largest we have met has 34). */
+export const pupilRoom = 40
+
+/** What a pupil is called in the class book; who that is stays on the teacher's paper. */
+export const aliasSchema = lineSchema.max(24).refine((alias) => alias.trim() !== '', {
+  params: { code: 'too-small' },
+  error: rule('someSign'),
+})
+
+/**
+ * Things of the shore that an alias is made of. None that is used to call a child something: no snail, no whale, no shrimp, no crab.
+ * Ours.
+ */
+export const aliasKinds = [
+  'Anchor',
+  'Beacon',
+  'Coral',
+  'Driftwood',
+  'Dulse',
+  'Fulmar',
+  'Gannet',
+  'Harbour',
+  'Island',
+  'Kelp',
+  'Lantern',
+  'Limpet',
+  'Mast',
+  'Pebble',
+  'Petrel',
+  'Plover',
+  'Rudder',
+  'Samphire',
+  'Seaglass',
+  'Shearwater',
+  'Skua',
+  'Tern',
+  'Tide',
+  'Wave',
+] as const
+
+/** Numbers of an alias go from 1 to this. */
+const highest = 99
+
+/**
+ * Aliases nobody has: a kind of thing and a number, both drawn, so that no order of a register shows through. No kind comes twice
+ * before each has come once.
+ *
+ * @param taken aliases of the class
+ * @param random numbers from 0 up to 1
+ * @example proposedAliases(1, [], () => 0) // ['Anchor 1']
+ */
+export function proposedAliases(count: number, taken: readonly string[], random: () => number): string[] {
+  const used = new Set(taken.map(aliasKey))
+  const proposed: string[] = []
+  let kinds: string[] = []
+  while (proposed.length < count) {
+    if (kinds.length === 0) kinds = [...aliasKinds]
+    const kind = kinds.splice(Math.floor(random() * kinds.length), 1)[0]!
+    const start = Math.floor(random() * highest)
+    const free = Array.from({ length: highest }, (_, i) => `${kind} ${((start + i) % highest) + 1}`).find(
+      (alias) => !used.has(aliasKey(alias)),
+    )
+    if (!free) continue
+    used.add(aliasKey(free))
+    proposed.push(free)
+  }
+  return proposed
+}
+
+/**
+ * What two aliases are told apart by: neither case, nor accents' form, nor blanks.
+ *
+ * @example aliasKey(' TERN  4') // 'tern 4'
+ */
+export const aliasKey = (alias: string): string => alias.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase()
+
+/** A word that begins with a capital and goes on in small letters, also with a hyphen or an apostrophe in it. */
+const nameWord = /^(?=..)\p{Lu}[\p{Ll}\p{M}]*(?:['’-]\p{Lu}?[\p{Ll}\p{M}]+)*$/u
+const initial = /^\p{Lu}\.?$/u
+
+/**
+ * Whether an alias looks like somebody's full name: two words or more that are written like names, and no number. A warning, no more:
+ * it cannot know.
+ *
+ * @example looksLikeName('Ana Lucía Prado') // true
+ * @example looksLikeName('Tern 4') // false
+ */
+export function looksLikeName(alias: string): boolean {
+  const words = alias.replaceAll(',', ' ').trim().split(/\s+/)
+  if (words.length < 2 || /\d/.test(alias)) return false
+  const small = /^(?:da|das|de|del|den|der|di|do|dos|du|la|las|le|los|van|von|y|e)$/
+  return (
+    words.filter((word) => nameWord.test(word)).length >= 1 &&
+    words.every((word) => nameWord.test(word) || initial.test(word) || small.test(word))
+  )
+}
+
+const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
+
+/** The one order pupils are ever listed in: by alias, numbers by their size. @example byAlias('Tern 4', 'Tern 11') < 0 // true */
+export const byAlias = (a: string, b: string): number => collator.compare(a, b) || (a < b ? -1 : a > b ? 1 : 0)

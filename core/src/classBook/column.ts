@@ -1,0 +1,114 @@
+import type { Lane, Publication } from '../publication/schema.ts'
+import { pulsesAsked } from '../run/asksPulse.ts'
+import { feltScale } from '../run/felt.ts'
+import { pulseKinds, type ResultKind, type ResultRow } from '../run/resultRows.ts'
+import { recordRows, type RecordRow } from '../sheets/recordRows.ts'
+import type { Language } from '../terms/language.ts'
+
+/** Where a value of the class book stands: what it is of, within one session sent home. */
+export interface BookPlace {
+  what: ResultKind
+  block?: string | undefined
+  station?: string | undefined
+  lap?: number | undefined
+  rung?: number | undefined
+  trial?: number | undefined
+}
+
+/** A column of the class book: a box of the session's paper form. */
+export interface BookColumn extends BookPlace {
+  key: string
+  kind: RecordRow['kind'] | 'felt' | 'pulse' | 'weight'
+  /** What is done; the empty string where the kind says it all. */
+  name: string
+  /** The part of the session. */
+  part: string
+  unit: ResultRow['unit'] | 'kg'
+  /** Which of how many boxes in a row. */
+  nth: number
+  of: number
+  /** Seconds of work by the clock, where it is timed. */
+  seconds?: number
+  /** What is measured. */
+  test?: string
+  /** What the lane begins its station with: only like is compared with like. */
+  move?: string
+  version?: string
+}
+
+/**
+ * A place as one word, the same for two results of the same thing.
+ *
+ * @example placeKey({ what: 'result', block: 'b2', station: 's1', lap: 2 }) // 'result b2 s1 lap 2'
+ */
+export function placeKey({ what, block, station, lap, rung, trial }: BookPlace): string {
+  const nth = [
+    ['lap', lap],
+    ['rung', rung],
+    ['trial', trial],
+  ].flatMap(([name, n]) => (n === undefined ? [] : [`${name} ${n}`]))
+  return [what, block, station, ...nth].filter((part) => part !== undefined).join(' ')
+}
+
+/**
+ * The columns of a session for one lane: what its paper form asks for, box by box and in its order, surprises too.
+ *
+ * @example bookColumns(publication, lane, 'en')[0]?.key // 'result b2 s1 lap 1'
+ */
+export function bookColumns(publication: Publication, lane: Lane, language: Language): BookColumn[] {
+  const rows = recordRows(publication, lane, language, true)
+  const columns = rows.flatMap((row): BookColumn[] => (isPulse(lane, row) ? [] : boxesOf(row, lane)))
+  const scale = feltScale(lane.grades)
+  const told: Pick<BookColumn, 'what' | 'kind' | 'unit'>[] = [
+    ...pulsesAsked(lane).map((when) => ({ what: pulseKinds[when], kind: 'pulse', unit: 'perMinute' }) as const),
+    { what: 'felt', kind: 'felt', unit: scale },
+  ]
+  return [...columns, ...told.map((t): BookColumn => ({ ...t, key: t.what, name: '', part: '', nth: 1, of: 1 }))]
+}
+
+/** A pulse that is measured is told as a pulse. */
+function isPulse(lane: Lane, { kind, block }: RecordRow): boolean {
+  const play = lane.plays[block]
+  return kind === 'measure' && play?.form === 'measure' && play.test === 'pulse'
+}
+
+/** How the boxes of a row are numbered. */
+function boxesOf(row: RecordRow, lane: Lane): BookColumn[] {
+  const { kind, block, station, name = '', part, unit, boxes, kg } = row
+  const steps = station === undefined ? [] : lane.steps.filter((s) => s.station === station && s.kind === 'work')
+  const work = steps.filter((s) => s.by === 'clock')
+  const { move, version } = steps[0] ?? {}
+  const play = kind === 'measure' ? lane.plays[block] : undefined
+  const test = play?.form === 'measure' ? play.test : undefined
+  const columns = Array.from({ length: boxes }, (_, i): BookColumn => {
+    const nth = i + 1
+    const place: BookPlace = {
+      what: 'result',
+      block,
+      ...(station !== undefined && { station }),
+      ...((kind === 'station' || (kind === 'points' && boxes > 1)) && { lap: nth }),
+      ...(kind === 'measure' && { trial: nth }),
+    }
+    const seconds = kind === 'station' ? secondsOf(work, nth) : 0
+    return {
+      ...place,
+      key: placeKey(place),
+      kind,
+      name,
+      part,
+      unit,
+      nth,
+      of: boxes,
+      ...(seconds > 0 && { seconds }),
+      ...(test && { test }),
+      ...(move && { move }),
+      ...(version && { version }),
+    }
+  })
+  if (kg === undefined || station === undefined) return columns
+  const place: BookPlace = { what: 'weight', block, station }
+  return [...columns, { ...place, key: placeKey(place), kind: 'weight', name, part, unit: 'kg', nth: 1, of: 1 }]
+}
+
+const secondsOf = (work: Lane['steps'], nth: number): number =>
+  work.filter((s) => (s.set ?? s.lap ?? 1) === nth).reduce((sum, s) => sum + s.seconds.typical, 0)

@@ -1,0 +1,23 @@
+interface Graded {
+  grades?: readonly number[]
+}
+
+const shared = ({ grades = [] }: Graded, of: readonly number[]) => grades.filter((grade) => of.includes(grade)).length
+
+/** How far a lane's nearest grade lies from a class's; nothing lies further than a lane that names none. */
+const away = ({ grades = [] }: Graded, of: readonly number[]) =>
+  Math.min(Infinity, ...grades.flatMap((a) => of.map((b) => Math.abs(a - b))))
+
+/**
+ * The lane a class runs: the one that shares most of its grades, the nearest where none does; the first of several.
+ *
+ * @param grades of the class
+ * @returns undefined where there is no lane
+ * @example laneOfClass([{ id: 'g1', grades: [0, 1] }, { id: 'g2', grades: [2, 3] }], [1, 2, 3]) // { id: 'g2', grades: [2, 3] }
+ */
+export const laneOfClass = <L extends Graded>(lanes: readonly L[], grades: readonly number[]): L | undefined =>
+  [...lanes].sort((a, b) => shared(b, grades) - shared(a, grades) || away(a, grades) - away(b, grades))[0]
+
+/** Whether a session is for a class: one of its lanes shares a grade with it. @example isForClass([{ grades: [0, 1] }], [1, 2]) // true */
+export const isForClass = (lanes: readonly Graded[], grades: readonly number[]): boolean =>
+  lanes.some((lane) => shared(lane, grades) > 0)

@@ -1,0 +1,75 @@
+import { z } from 'zod'
+
+/** Until when a class keeps its results. */
+export interface Retention {
+  /** The school year's last day: '2027-07-31'. */
+  yearEnds: string
+  /** Months past it. */
+  keepMonths: number
+}
+
+/** A day of the calendar: '2027-07-31'. */
+export const daySchema = z.iso.date().regex(/^2\d{3}-/)
+export const keepMonthsSchema = z.int().min(0).max(24)
+
+const parts = (day: string) => day.split('-').map(Number) as [number, number, number]
+const two = (n: number) => String(n).padStart(2, '0')
+const dayOf = (year: number, month: number, day: number) => `${year}-${two(month)}-${two(day)}`
+/** How many days a month has, months from 1. */
+function daysIn(year: number, month: number): number {
+  if (month !== 2) return [4, 6, 9, 11].includes(month) ? 30 : 31
+  return year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28
+}
+
+/**
+ * A day so many months on; the last of the month where there is no such day.
+ *
+ * @example monthsLater('2027-08-31', 1) // '2027-09-30'
+ */
+export function monthsLater(day: string, months: number): string {
+  const [year, month, date] = parts(day)
+  const all = year * 12 + (month - 1) + months
+  const [y, m] = [Math.floor(all / 12), (all % 12) + 1]
+  return dayOf(y, m, Math.min(date, daysIn(y, m)))
+}
+
+/**
+ * The day on which a school year that a day lies in is over, where nobody has said: the last of July.
+ * Common practice of schools north of the equator, no source; a teacher sets her own.
+ *
+ * @example usualYearEnd('2026-11-28') // '2027-07-31'
+ */
+export function usualYearEnd(day: string): string {
+  const [year, month] = parts(day)
+  return dayOf(month >= 8 ? year + 1 : year, 7, 31)
+}
+
+/** The last day on which the results of the school year are kept. @example keptUntil({ yearEnds: '2027-07-31', keepMonths: 2 }) // '2027-09-30' */
+export const keptUntil = ({ yearEnds, keepMonths }: Retention): string => monthsLater(yearEnds, keepMonths)
+
+/**
+ * The last school year's end whose results have had their time: what is of that day or before is to go. A class that has moved up has
+ * years behind it, each with its own end.
+ *
+ * @param today '2027-08-01'
+ * @example lastYearToGo({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-08-01') // '2027-07-31'
+ * @example lastYearToGo({ yearEnds: '2028-07-31', keepMonths: 2 }, '2027-09-30') // '2026-07-31'
+ */
+export function lastYearToGo({ yearEnds, keepMonths }: Retention, today: string): string {
+  let back = 0
+  while (keptUntil({ yearEnds: monthsLater(yearEnds, -12 * back), keepMonths }) >= today) back++
+  return monthsLater(yearEnds, -12 * back)
+}
+
+/**
+ * The day on which the next results go, where it is near enough to be said: a month before.
+ *
+ * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-07-10') // '2027-07-31'
+ * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-05-10') // undefined
+ */
+export function goesSoon({ yearEnds, keepMonths }: Retention, today: string): string | undefined {
+  // The year before may still be kept when this one has begun.
+  const ends = [monthsLater(yearEnds, -12), yearEnds].map((end) => keptUntil({ yearEnds: end, keepMonths }))
+  const next = ends.find((end) => end >= today)
+  return next && next <= monthsLater(today, 1) ? next : undefined
+}

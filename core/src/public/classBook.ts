@@ -1,0 +1,42 @@
+// The class book: pupils by alias, their codes, what they did. Named exports only; what is in no list is nobody else's business.
+export {
+  aliasKey,
+  aliasKinds,
+  aliasSchema,
+  byAlias,
+  looksLikeName,
+  proposedAliases,
+  pupilRoom,
+} from '../classBook/alias.ts'
+export { codeAlphabet, codeCount, codeLength, codeOf, readCode } from '../classBook/code.ts'
+export { bookColumns, placeKey, type BookColumn, type BookPlace } from '../classBook/column.ts'
+export { bookCells, byPupil, ownLine, type BookCell, type BookCells, type BookEntry } from '../classBook/grid.ts'
+export {
+  matchTable,
+  readCells,
+  type LineProblem,
+  type NamedColumn,
+  type ReadCells,
+  type TableColumn,
+  type TableMatch,
+} from '../classBook/matchTable.ts'
+export { isForClass, laneOfClass } from '../classBook/laneOfClass.ts'
+export {
+  daySchema,
+  goesSoon,
+  keepMonthsSchema,
+  keptUntil,
+  lastYearToGo,
+  monthsLater,
+  usualYearEnd,
+  type Retention,
+} from '../classBook/retention.ts'
+export {
+  boundsOf,
+  impossible,
+  per30,
+  readValue,
+  unlikely,
+  type Unlikely,
+  type ValueProblem,
+} from '../classBook/value.ts'
