@@ -8,6 +8,7 @@ import * as linkPurpose from './linkPurpose.ts'
 import * as originals from './originals.ts'
 import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
+import * as pupils from './pupils.ts'
 import * as results from './results.ts'
 import * as versionOrder from './versionOrder.ts'
 
@@ -24,4 +25,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '009-version-order', migration: versionOrder },
   { name: '010-results', migration: results },
   { name: '011-originals', migration: originals },
+  { name: '012-pupils', migration: pupils },
 ]

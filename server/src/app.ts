@@ -10,6 +10,7 @@ import { limits as documentLimits, type Library } from '@esfuerzo/core'
 import { endpoints } from '@esfuerzo/contract'
 import { accountRoutes } from './accounts/routes.ts'
 import { signInStore } from './accounts/signInStore.ts'
+import { bookRoutes } from './book/routes.ts'
 import { classRoutes } from './classes/routes.ts'
 import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
@@ -29,6 +30,7 @@ import type { Outbox } from './mail/outbox.ts'
 import type { Post } from './mail/post.ts'
 import { outboxRoutes } from './mail/routes.ts'
 import { servePages } from './pages/servePages.ts'
+import { codeRoutes, pupilRoutes } from './pupils/routes.ts'
 import { linkRoutes, publicationRoutes } from './publications/routes.ts'
 import { runListRoutes, runSendRoutes } from './runs/routes.ts'
 import { schemaRoutes } from './schemas.ts'
@@ -139,7 +141,8 @@ export function createApp({
   const paper = openPaperStore(jobPool, gone)
   linkRoutes(app, db, gone)
   app.use('/api/go', json)
-  runSendRoutes(app, db, limits)
+  runSendRoutes(app, db, limits, config.secret)
+  codeRoutes(app, db, limits, config.secret)
   familySheetRoutes(app, db, limits, paper)
 
   app.use(
@@ -180,6 +183,8 @@ export function createApp({
   publicationRoutes(app, db, jobPool, secret)
   runListRoutes(app, db, deletions)
   classRoutes(app, db, deletions)
+  pupilRoutes(app, { db, deletions, jobPool, secret })
+  bookRoutes(app, db, jobPool)
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)

@@ -64,7 +64,8 @@ const health = openHealth(config.databaseUrl)
 const gone = await listenForGone(config.databaseUrl, log)
 const jobPool = openJobPool()
 const afterwards = new Afterwards(log)
-const tidying = keepTidy(db, outbox, library, log)
+const deletions = openDeletions(config.deletions)
+const tidying = keepTidy({ db, outbox, library, deletions, log })
 
 const server = createServer(
   createApp({
@@ -77,7 +78,7 @@ const server = createServer(
     post,
     outbox: config.demo ? outbox : undefined,
     afterwards,
-    deletions: openDeletions(config.deletions),
+    deletions,
     gone,
     jobPool,
     pages: pagesFolder,

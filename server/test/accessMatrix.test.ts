@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { newSettings, partOf } from '@esfuerzo/core'
 import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
+import { randomUUID } from 'node:crypto'
+import { pupilCode } from '../src/pupils/pupilCode.ts'
 import { keepOriginal } from '../src/originals/store.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import {
@@ -22,6 +24,9 @@ let version: string
 let kept: string
 let copy: string
 let schoolClass: string
+/** A pupil of the class, and its code. */
+let pupil: string
+let code: string
 let ended: PublicationInfo
 /** A run that came back. */
 let came: string
@@ -89,6 +94,22 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   addClass: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   saveClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   removeClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  addPupils: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  slips: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  savePupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  renewCode: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removePupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  deletePupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  exportPupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listSentSessions: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readTests: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readBook: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  writeBook: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  moveRun: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  restoreClass: { anonymous: 401, family: 401, ended: 401, other: 404, own: 404 },
+  restorePupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 404 },
+  giveCode: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   sheet: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   familySheet: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   calendar: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
@@ -126,6 +147,11 @@ const bodies: Partial<Record<EndpointName, () => unknown>> = {
   sendRun: () => runOf(sent.publication),
   addClass: () => ({ name: '2b', grades: [2] }),
   saveClass: () => ({ name: '3b', grades: [3] }),
+  addPupils: () => ({ aliases: [`Tern ${Math.floor(Math.random() * 1e9)}`] }),
+  savePupil: () => ({ alias: 'Plover 7', note: '', classId: schoolClass }),
+  writeBook: () => ({ cells: [{ ...felt, id: randomUUID(), pupil, value: 3, was: null, source: 'typed' }] }),
+  moveRun: () => ({ pupil }),
+  giveCode: () => ({ code }),
   messageFamilies: () => ({ to: 'families@island.example', subject: 'Springs', text: 'At home on Monday' }),
   keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
 }
@@ -134,6 +160,8 @@ const queries: Partial<Record<EndpointName, () => string>> = {
   calendar: () => '?days=2026-03-02&at=09:00',
   listOutbox: () => `?key=${server.outboxKey}`,
 }
+
+const felt = { what: 'felt' }
 
 const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
 
@@ -150,6 +178,26 @@ function addressOf(name: EndpointName, actor: Actor): string {
     messageFamilies: sent.publication.id,
     saveClass: schoolClass,
     removeClass: schoolClass,
+    moveRun: sent.publication.id,
+    ...Object.fromEntries(
+      (
+        [
+          'restoreClass',
+          'readClass',
+          'addPupils',
+          'slips',
+          'listSentSessions',
+          'readTests',
+          'readBook',
+          'writeBook',
+        ] as const
+      ).map((route) => [route, schoolClass]),
+    ),
+    ...Object.fromEntries(
+      (['savePupil', 'renewCode', 'removePupil', 'restorePupil', 'deletePupil', 'exportPupil'] as const).map(
+        (route) => [route, pupil],
+      ),
+    ),
     renamePart: kept,
     removePart: kept,
     removeOwnMove: 'own-squat',
@@ -158,6 +206,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
     .replace(':id', ids[name] ?? sent.workoutId)
     .replace(':version', version)
     .replace(':run', came)
+    .replace(':publication', sent.publication.id)
     .replace(':file', 'no-such-message.eml')
     .replace(':token', name === 'readCopy' ? copy : tokenOf(actor))
     .replace(':sha256', sent.publication.sha256)
@@ -192,6 +241,12 @@ async function make(name: EndpointName): Promise<void> {
       .send(bodies.addClass!() as object)
       .expect(200)
   ).body.id
+  const added = await own
+    .post(`/api/classes/${schoolClass}/pupils`)
+    .send({ aliases: ['Tern 4'] })
+    .expect(200)
+  pupil = added.body.pupils[0].id
+  code = pupilCode(pupil, 1, 's'.repeat(40))
   copy = (await own.post(`/api/workouts/${sent.workoutId}/copies`).send({}).expect(200)).body.token
 }
 

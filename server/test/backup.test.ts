@@ -11,6 +11,7 @@ import { needAge } from '../../scripts/machine.mjs'
 import { testCluster } from '../../scripts/testCluster.mjs'
 import { rekeyLinks } from '../src/backup/rekeyLinks.ts'
 import { openDatabase } from '../src/database.ts'
+import { tidy } from '../src/tidying/keepTidy.ts'
 import { addDemo } from '../src/demo/addDemo.ts'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
@@ -125,14 +126,19 @@ it('what was deleted after the backup is deleted again, and links of another sec
   await stays.delete(`/api/workouts/${gone.workoutId}`).expect(200)
   await stays.delete(`/api/bin/${gone.workoutId}`).expect(200)
   await stays.delete(`/api/classes/${class_}`).expect(200)
+  await server
+    .db('classes')
+    .where({ id: class_ })
+    .update({ removed_at: server.db.raw("now() - interval '8 days'") })
+  await tidy(server.db, server.deletions)
   const deletions = await readDeletions(server.deletionsFile)
-  expect(deletions.map((d) => d.what)).toEqual(['account', 'session', 'class'])
+  expect(deletions.map((d) => d.what)).toEqual(['account', 'session', 'class-removed', 'class'])
   expect(readFileSync(server.deletionsFile, 'utf8')).not.toContain('island.example')
 
   const { db, url } = await emptyDatabase('deletions')
   await readBackup(url, file)
   expect(await db('teachers').where({ email: 'leaves@island.example' })).toHaveLength(1)
-  expect(await repeatDeletions(db, deletions)).toBe(3)
+  expect(await repeatDeletions(db, deletions)).toBe(4)
   expect(await repeatDeletions(db, deletions)).toBe(0)
   const after = await contents(server.db)
   // Who is signed in and what was counted has gone on meanwhile.

@@ -3,6 +3,9 @@ import { timeline, totals, type Role } from '@esfuerzo/core'
 import { parse, print } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import { beginnings } from '@esfuerzo/library'
+import type { Run } from '@esfuerzo/core/run'
+import { demoClasses } from '../src/demo/classes.ts'
+import { demoRuns } from '../src/demo/runs.ts'
 import { demoSessions, demoText, demoWorkout } from '../src/demo/sessions.ts'
 import { library } from './support/testServer.ts'
 
@@ -134,3 +137,46 @@ it.each(beginnings.map((b) => [b.id, b] as const))(
     }
   },
 )
+
+describe('the demo’s classes', () => {
+  const classes = demoClasses(77)
+  const sent = demoSessions.flatMap((session) => {
+    if (session.draft) return []
+    const publication = publish(demoWorkout(session, library), library)
+    return [...(session.before ?? []), session.weeksAgo].map((weeksAgo) => {
+      const sentAt = new Date(Date.UTC(2026, 10, 28) - weeksAgo * 7 * 86_400_000)
+      const of = { publication, sha256: 'a'.repeat(64), sentAt, until: new Date(Date.UTC(2026, 10, 28)), weeksAgo }
+      const pupils = classes.flatMap((c) => c.pupils)
+      const odd = session.odd ?? false
+      return { publication, weeksAgo, odd, runs: demoRuns({ ...of, odd }, pupils, library, weeksAgo) }
+    })
+  })
+
+  it('are three of 18 to 24 aliases, none twice, the same each time', () => {
+    expect(classes.map((c) => c.pupils.length)).toEqual([18, 22, 24])
+    const aliases = classes.flatMap((c) => c.pupils.map((p) => p.alias))
+    expect(new Set(aliases).size).toBe(aliases.length)
+    expect(demoClasses(77)).toEqual(classes)
+  })
+
+  it('ran over six weeks, some sessions and others not, some without a code', () => {
+    expect(new Set(sent.map((s) => s.weeksAgo))).toEqual(new Set([1, 2, 3, 4, 5, 6]))
+    for (const { runs } of sent) {
+      const ran = new Set(runs.map((r) => r.alias))
+      expect(ran.has(undefined)).toBe(true)
+      expect(ran.size).toBeGreaterThan(15)
+      expect(ran.size).toBeLessThan(60)
+    }
+  })
+
+  it('have two odd runs of one session: one left open far too long, one skipped through', () => {
+    expect(sent.filter((s) => s.odd)).toHaveLength(1)
+    const took = ({ startedAt, finishedAt }: Run) => (Date.parse(finishedAt) - Date.parse(startedAt)) / 1000
+    for (const { publication, odd, runs } of sent) {
+      const usual = (run: Run) => publication.lanes.find((l) => l.id === run.group)!.seconds.typical
+      const long = runs.filter(({ run }) => took(run) > 2 * usual(run))
+      const skipped = runs.filter(({ run }) => run.steps.done === 0)
+      expect([long.length, skipped.length]).toEqual(odd ? [1, 1] : [0, 0])
+    }
+  })
+})

@@ -1,10 +1,17 @@
-import { unzipSync, strFromU8 } from 'fflate'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
 import { tidy } from '../src/tidying/keepTidy.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
-import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import {
+  exportOf,
+  runOf,
+  sentWorkout,
+  smallWorkout,
+  testServer,
+  type Agent,
+  type TestServer,
+} from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -117,7 +124,7 @@ describe('the bin', () => {
       .where({ id: old })
       .update({ removed_at: server.db.raw(`now() - interval '31 days'`) })
     expect((await own.get('/api/bin')).body.workouts.map((w: { id: string }) => w.id)).toEqual([young])
-    expect(await tidy(server.db)).toMatchObject({ workouts: 1 })
+    expect(await tidy(server.db, server.deletions)).toMatchObject({ workouts: 1 })
     expect(await server.db('workouts').where({ id: old })).toEqual([])
   })
 })
@@ -218,27 +225,18 @@ it('exports everything as open files that other programs read', async () => {
     .post('/api/workouts')
     .send({ document: smallWorkout('Not hers') })
     .expect(200)
-  const answer = await own
-    .get('/api/export')
-    .buffer(true)
-    .parse((res, done) => {
-      const chunks: Buffer[] = []
-      res.on('data', (c: Buffer) => chunks.push(c))
-      res.on('end', () => done(null, Buffer.concat(chunks)))
-    })
-    .expect(200)
-  const files = Object.fromEntries(
-    Object.entries(unzipSync(new Uint8Array(answer.body))).map(([name, data]) => [name, strFromU8(data)]),
-  )
+  const files = await exportOf(own)
   const name = `1-1-springs-${workoutId.slice(0, 8)}`
   const kinds = Object.keys(files).map((f) => f.replace(/history\/.*/, 'history').replace(/kept-.*/, 'kept'))
   expect(kinds.sort()).toEqual(
     [
       'README.txt',
+      'classes.json',
       'account.json',
       'history',
       'links.json',
       'moves.json',
+      'results/book.csv',
       'results/runs.csv',
       'results/runs.json',
       `sessions/${name}.json`,

@@ -17,6 +17,7 @@ async function rowsOf(run: string) {
     .where({ run_id: run })
     .select(
       ...[
+        'what',
         'block',
         'station',
         'test',
@@ -28,6 +29,7 @@ async function rowsOf(run: string) {
         'name',
         'unit',
         'value',
+        'seconds',
         'kg',
         'clean',
       ],
@@ -57,14 +59,16 @@ describe('the results of a run', () => {
     await send(run).expect(200)
     await send(run).expect(200)
     const rows = await rowsOf(run.id)
-    expect(rows).toHaveLength(3)
+    expect(rows).toHaveLength(4)
     expect(rows).toEqual(expect.arrayContaining(resultRows(run, outline)))
-    const [first] = rows
+    const first = rows.find((r) => r.lap === 1)!
     expect(first).toMatchObject({
       move: expect.any(String),
       version: expect.any(String),
       name: expect.stringMatching(/\w/),
+      seconds: expect.any(Number),
     })
+    expect(rows).toContainEqual({ what: 'felt', name: '', unit: 'faces', value: 4 })
     const [row] = await server.db('results').where({ run_id: run.id })
     expect(row).toMatchObject({ source: 'run', by: 'home', class_id: null, pupil_id: null, replaced_by: null })
     expect(new Date(row.at).toISOString()).toBe(new Date(run.finishedAt).toISOString())
@@ -96,7 +100,7 @@ describe('the results of a run', () => {
     expect(await rowsOf(run.id)).toEqual([])
     await Promise.all([catchUp(server.db, library), catchUp(server.db, library)])
     const rows = await rowsOf(run.id)
-    expect(rows).toHaveLength(3)
+    expect(rows).toHaveLength(4)
     expect(rows).toEqual(expect.arrayContaining(resultRows(run, outline)))
     expect(await catchUp(server.db, library)).toEqual({ runs: 0, publications: 0 })
     const facts = await server.db('published_facts').where({ publication_id: publication.id }).first()

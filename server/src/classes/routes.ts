@@ -4,11 +4,11 @@ import { randomUUID } from 'node:crypto'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
-import { addClass, classRoom, listClasses, removeClass, saveClass } from './store.ts'
+import { addClass, classRoom, listClasses, removeClass, restoreClass, saveClass } from './store.ts'
 
 /** The classes a teacher hands sessions out to. */
 export function classRoutes(router: Router, db: Knex, deletions: Deletions): void {
-  implement(router, 'listClasses', async ({ teacherId }) => ({ classes: await listClasses(db, teacherId) }))
+  implement(router, 'listClasses', ({ teacherId }) => listClasses(db, teacherId))
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
     const added = await addClass(db, teacherId, randomUUID(), body)
@@ -22,9 +22,16 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
     return saved
   })
 
-  implement(router, 'removeClass', async ({ teacherId, params }) => {
-    if (!(await removeClass(db, teacherId, params.id))) throw new ServerError('not-found')
-    await deletions.note({ what: 'class', teacher: teacherId, id: params.id })
+  implement(router, 'removeClass', async ({ teacherId, params: { id } }) => {
+    if (!(await removeClass(db, teacherId, id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'class-removed', teacher: teacherId, id })
     return {}
+  })
+
+  implement(router, 'restoreClass', async ({ teacherId, params: { id } }) => {
+    const back = await restoreClass(db, teacherId, id)
+    if (!back) throw new ServerError('not-found')
+    await deletions.note({ what: 'class-back', teacher: teacherId, id })
+    return back
   })
 }

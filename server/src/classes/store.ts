@@ -1,58 +1,120 @@
 import type { Knex } from 'knex'
-import type { SchoolClass } from '@esfuerzo/contract'
+import type { RemovedClass, SchoolClass } from '@esfuerzo/contract'
+import { byAlias } from '@esfuerzo/core/classBook'
+import { goneAt, pupilBinDays } from '../pupils/store.ts'
 
 interface Row {
   id: string
   teacher_id: string
   name: string
   grades: number[]
+  /** As text: a day has no hour anywhere. */
+  ends: string
+  keep_months: number
+  removed_at: Date | null
+  pupils: string
 }
 
-type ClassFields = Pick<SchoolClass, 'name' | 'grades'>
+/** What of a class is said by its teacher; its year's end and how long it keeps results stay as they are where left out. */
+type ClassFields = Pick<SchoolClass, 'name' | 'grades'> & {
+  yearEnds?: string | undefined
+  keepMonths?: number | undefined
+}
 
-const classOf = ({ id, name, grades }: Row): SchoolClass => ({ id, name, grades })
+const classOf = ({ id, name, grades, ends, keep_months, pupils }: Row): SchoolClass => ({
+  id,
+  name,
+  grades,
+  yearEnds: ends,
+  keepMonths: keep_months,
+  pupils: Number(pupils),
+})
 
 /** A teacher has room for so many classes. */
 export const classRoom = 60
 
-/** A teacher's classes, in the order in which she made them. */
-export async function listClasses(db: Knex, teacherId: string): Promise<SchoolClass[]> {
-  const rows = await db<Row>('classes').where({ teacher_id: teacherId }).orderBy(['created_at', 'id'])
-  return (rows as Row[]).map(classOf)
+const columns = `classes.*, classes.year_ends::text as ends,
+  (select count(*) from pupils p where p.class_id = classes.id and p.removed_at is null) as pupils`
+
+const own = (db: Knex, teacherId: string) => db('classes').where({ teacher_id: teacherId }).select(db.raw(columns))
+
+/** A teacher's classes by name, numbers in it by their size; those that were taken away apart. */
+export async function listClasses(
+  db: Knex,
+  teacherId: string,
+): Promise<{ classes: SchoolClass[]; removed: RemovedClass[] }> {
+  const rows: Row[] = await own(db, teacherId)
+  rows.sort((a, b) => byAlias(a.name, b.name))
+  return {
+    classes: rows.filter((r) => !r.removed_at).map(classOf),
+    removed: rows.flatMap(({ id, name, pupils, removed_at }) =>
+      removed_at ? [{ id, name, pupils: Number(pupils), goneAt: goneAt(removed_at) }] : [],
+    ),
+  }
 }
 
+/** One of hers that was not taken away. */
+export async function findClass(db: Knex, teacherId: string, id: string): Promise<SchoolClass | undefined> {
+  const row: Row | undefined = await own(db, teacherId).where({ id, removed_at: null }).first()
+  return row && classOf(row)
+}
+
+/** What is stored of them; what is left out is the column's own. */
+const stored = ({ name, grades, yearEnds, keepMonths }: ClassFields) => ({
+  name,
+  grades,
+  ...(yearEnds !== undefined && { year_ends: yearEnds }),
+  ...(keepMonths !== undefined && { keep_months: keepMonths }),
+})
+
 /** @returns undefined where there is no room for another */
-export async function addClass(
+export const addClass = (
   db: Knex,
   teacherId: string,
   id: string,
-  { name, grades }: ClassFields,
-): Promise<SchoolClass | undefined> {
-  const { rows } = await db.raw<{ rows: Row[] }>(
-    `insert into classes (id, teacher_id, name, grades)
-     select :id, :teacherId, :name, :grades
-     where (select count(*) from classes where teacher_id = :teacherId) < :room
-     returning *`,
-    { id, teacherId, name, grades: grades as never, room: classRoom },
-  )
-  return rows[0] && classOf(rows[0])
-}
+  fields: ClassFields,
+): Promise<SchoolClass | undefined> =>
+  db.transaction(async (trx) => {
+    // Two at once would both find room for the last.
+    await trx('teachers').where({ id: teacherId }).forUpdate().first('id')
+    const [count] = await trx('classes').where({ teacher_id: teacherId }).count({ n: '*' })
+    if (Number(count!.n) >= classRoom) return undefined
+    await trx('classes').insert({ id, teacher_id: teacherId, ...stored(fields) })
+    return findClass(trx, teacherId, id)
+  })
 
 /** @returns undefined where it is not hers */
 export async function saveClass(
   db: Knex,
   teacherId: string,
   id: string,
-  { name, grades }: ClassFields,
+  fields: ClassFields,
 ): Promise<SchoolClass | undefined> {
-  const rows = await db<Row>('classes').where({ teacher_id: teacherId, id }).update({ name, grades }).returning('*')
-  return rows[0] && classOf(rows[0] as Row)
+  await db('classes').where({ teacher_id: teacherId, id, removed_at: null }).update(stored(fields))
+  return findClass(db, teacherId, id)
 }
 
-/** Links that were for it are for all from then on. @returns false where it is not hers */
-export const removeClass = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  (await db<Row>('classes').where({ teacher_id: teacherId, id }).delete()) > 0
+/** Takes a class away with its pupils, to be taken back within a week. @returns false where it is not hers */
+export const removeClass = async (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
+  (await db('classes').where({ teacher_id: teacherId, id, removed_at: null }).update({ removed_at: at })) > 0
+
+/** @returns undefined where there is nothing to take back */
+export async function restoreClass(db: Knex, teacherId: string, id: string): Promise<SchoolClass | undefined> {
+  const found = await db('classes')
+    .where({ teacher_id: teacherId, id })
+    .whereNotNull('removed_at')
+    .update({ removed_at: null })
+  return found > 0 ? findClass(db, teacherId, id) : undefined
+}
+
+/** Deletes a class with its pupils and all they did, for good. Links that were for it are for all from then on. */
+export const deleteClass = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  (await db('classes').where({ teacher_id: teacherId, id }).delete()) > 0
+
+/** Those that have lain in the bin their time. */
+export const classesToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>
+  db('classes').whereRaw(`removed_at < now() - interval '${pupilBinDays} days'`).select('id', 'teacher_id')
 
 /** Whether a class is a teacher's. */
 export const isOwnClass = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  (await db<Row>('classes').where({ teacher_id: teacherId, id }).first('id')) !== undefined
+  (await findClass(db, teacherId, id)) !== undefined

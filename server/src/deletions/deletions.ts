@@ -3,21 +3,36 @@ import { dirname } from 'node:path'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { deleteTeacher } from '../accounts/store.ts'
-import { removeClass } from '../classes/store.ts'
+import { deleteClass, removeClass, restoreClass } from '../classes/store.ts'
 import { removeOwnMove } from '../moves/store.ts'
 import { removeOriginal } from '../originals/store.ts'
+import { deletePupil, removePupil, restorePupil } from '../pupils/store.ts'
 import { removeRun, removeRuns } from '../runs/store.ts'
 import { removePart } from '../shelf/store.ts'
 import { deleteForGood } from '../workouts/store.ts'
 
 const deletionSchema = z.strictObject({
-  what: z.enum(['account', 'session', 'class', 'part', 'move', 'run', 'runs', 'original']),
+  what: z.enum([
+    'account',
+    'session',
+    'class',
+    'class-removed',
+    'class-back',
+    'pupil',
+    'pupil-removed',
+    'pupil-back',
+    'part',
+    'move',
+    'run',
+    'runs',
+    'original',
+  ]),
   teacher: z.uuid(),
   /** Of what was deleted; an account's is the teacher's own, a run's its link's and its own with a stroke between. */
   id: z.string(),
   at: z.iso.datetime(),
 })
-/** Something that was deleted for good: ids and nothing else. */
+/** Something that was deleted for good, or lies in the bin on its way there, or was taken back: ids and nothing else. */
 export type Deletion = z.infer<typeof deletionSchema>
 
 /**
@@ -67,10 +82,16 @@ function isWhole(line: string): boolean {
 }
 
 /** How each kind is deleted. */
-const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string) => Promise<boolean>> = {
+const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, at: Date) => Promise<boolean>> = {
   account: deleteTeacher,
   session: deleteForGood,
-  class: removeClass,
+  class: deleteClass,
+  // What lay in the bin lies there again, as long as it has left.
+  'class-removed': removeClass,
+  'class-back': async (db, teacher, id) => (await restoreClass(db, teacher, id)) !== undefined,
+  pupil: deletePupil,
+  'pupil-removed': removePupil,
+  'pupil-back': async (db, teacher, id) => (await restorePupil(db, teacher, id)) === true,
   part: removePart,
   move: removeOwnMove,
   run: (db, teacher, id) => removeRun(db, teacher, ...(id.split('/') as [string, string])),
@@ -81,6 +102,6 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string) =
 /** Deletes once more what had been deleted; what is gone stays gone. @returns how many were there again */
 export async function repeatDeletions(db: Knex, deletions: readonly Deletion[]): Promise<number> {
   let again = 0
-  for (const { what, teacher, id } of deletions) if (await repeat[what](db, teacher, id)) again++
+  for (const { what, teacher, id, at } of deletions) if (await repeat[what](db, teacher, id, new Date(at))) again++
   return again
 }

@@ -1,14 +1,21 @@
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { newSettings, type Library } from '@esfuerzo/core'
+import { publish } from '@esfuerzo/core/publication'
 import { hashPassword } from '../accounts/password.ts'
 import { addTeacher, anyTeacher } from '../accounts/store.ts'
 import { publicationOf } from '../publications/publicationOf.ts'
 import { snapshotOf } from '../publications/snapshot.ts'
 import { addPublication } from '../publications/store.ts'
-import { addRun } from '../runs/store.ts'
+import { addPupils } from '../pupils/store.ts'
+import { addClass } from '../classes/store.ts'
+import { newEntry } from '../book/newEntry.ts'
+import { addEntries } from '../book/store.ts'
+import { addRuns } from '../runs/store.ts'
 import { saveSettings } from '../settings/store.ts'
 import { workouts } from '../workouts/store.ts'
+import { demoClasses, type DemoClass } from './classes.ts'
+import { demoPaper } from './paper.ts'
 import { demoRuns } from './runs.ts'
 import { demoSessions, demoWorkout } from './sessions.ts'
 
@@ -26,17 +33,28 @@ export interface DemoTeacher {
 }
 
 /** A session of the demo as it lies in the database of each who has it. */
-function prepared(library: Library, now: Date) {
+function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
+  const pupils = classes.flatMap((c) => c.pupils)
   return demoSessions.map((session, seed) => {
     const document = demoWorkout(session, library)
-    // Sent out on a weekday morning some weeks ago, the drafts worked on yesterday.
-    const back = session.draft
-      ? (seed - demoSessions.length - 1) * -hour
-      : session.weeksAgo * week + (2 - (session.day ?? 0)) * day
-    const at = new Date(now.getTime() - back)
-    if (session.draft) return { document, at }
+    // Worked on yesterday.
+    if (session.draft) {
+      const at = new Date(now.getTime() - (demoSessions.length + 1 - seed) * hour)
+      return { document, at, sent: [] }
+    }
     const snapshot = snapshotOf(document, library)
-    return { document, at, snapshot, runs: demoRuns(document, library, snapshot.sha256, at, now, seed + 1) }
+    const publication = publish(document, library)
+    // On a weekday morning some weeks ago, and some weeks before that where it is one that comes back.
+    const weeks = [...(session.before ?? []), session.weeksAgo]
+    const sent = weeks.map((weeksAgo) => {
+      const sentAt = new Date(now.getTime() - weeksAgo * week - (2 - (session.day ?? 0)) * day)
+      const of = { publication, sha256: snapshot.sha256, sentAt, until: now, weeksAgo, odd: session.odd ?? false }
+      const runs = demoRuns(of, pupils, library, 100 * weeksAgo + seed + 1)
+      const paper = classes.map((c, i) => ({ of: c, typed: demoPaper(of, c, runs, 1000 * weeksAgo + 10 * seed + i) }))
+      // A link of before is over; the latest is still to be followed.
+      return { at: sentAt, days: weeksAgo === session.weeksAgo ? 90 : 14, runs, paper }
+    })
+    return { document, at: sent.at(-1)!.at, snapshot, sent }
   })
 }
 
@@ -51,24 +69,60 @@ export async function addDemoTeachers(
   now: Date,
   teachers: readonly DemoTeacher[],
 ): Promise<void> {
-  const sessions = prepared(library, now)
+  const classes = demoClasses(77)
+  const sessions = prepared(classes, library, now)
   for (const { email, password } of teachers) {
     const passwordHash = await hashPassword(password)
     await db.transaction(async (trx) => {
       const teacherId = randomUUID()
       await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
       await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
-      for (const { document, at, snapshot, runs = [] } of sessions) {
+      const ids = await addDemoClasses(trx, teacherId, classes, secret)
+      for (const { document, at: made, snapshot, sent } of sessions) {
         const workoutId = randomUUID()
-        await workouts.add(trx, teacherId, workoutId, document, at)
-        if (!snapshot) continue
-        const publication = publicationOf({ teacherId, workoutId, document }, snapshot, secret, at, 90)
-        await addPublication(trx, publication)
-        await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
-        for (const run of runs) await addRun(trx, publication.id, run, snapshot.outline, new Date(run.finishedAt))
+        await workouts.add(trx, teacherId, workoutId, document, made)
+        for (const { at, days, runs, paper } of sent) {
+          const publication = publicationOf({ teacherId, workoutId, document }, snapshot!, secret, at, days)
+          await addPublication(trx, publication)
+          const own = runs.map(({ run, alias }) => ({ run, pupil: alias && ids.pupils.get(alias) }))
+          await addRuns(trx, { id: publication.id, teacherId }, own, snapshot!.outline)
+          for (const { of, typed } of paper) {
+            const book = { teacherId, classId: ids.classes.get(of)!, publicationId: publication.id }
+            const entries = typed.map(({ alias, column, value }) =>
+              newEntry(column, {
+                id: randomUUID(),
+                pupil: ids.pupils.get(alias)!,
+                value,
+                source: 'typed',
+                replaces: null,
+              }),
+            )
+            await addEntries(trx, book, entries, new Date(at.getTime() + 6 * day))
+          }
+        }
+        if (sent.length) await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
       }
     })
   }
+}
+
+/** The classes with their pupils, and the ids they have in this database. */
+async function addDemoClasses(
+  trx: Knex.Transaction,
+  teacherId: string,
+  classes: readonly DemoClass[],
+  secret: string,
+): Promise<{ classes: Map<DemoClass, string>; pupils: Map<string, string> }> {
+  const ids = { classes: new Map<DemoClass, string>(), pupils: new Map<string, string>() }
+  for (const of of classes) {
+    const id = randomUUID()
+    await addClass(trx, teacherId, id, { name: of.name, grades: of.grades })
+    const pupils = of.pupils.map(({ alias }) => ({ id: randomUUID(), alias }))
+    await addPupils(trx, teacherId, id, pupils, secret)
+    ids.classes.set(of, id)
+    for (const { id: pupil, alias } of pupils) ids.pupils.set(alias, pupil)
+  }
+  return ids
 }
 
 /** Fills an empty database with the demo; one that has a teacher is left alone. */

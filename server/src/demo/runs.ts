@@ -1,62 +1,109 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { v5 as uuid } from 'uuid'
-import { type Library, type Workout } from '@esfuerzo/core'
-import { publish } from '@esfuerzo/core/publication'
-import { courseOf, feltScale, runVersion, type Result, type Run } from '@esfuerzo/core/run'
+import { type Library } from '@esfuerzo/core'
+import type { Lane, Publication } from '@esfuerzo/core/publication'
+import { asksPulse, courseOf, feltScale, pulsesAsked, runVersion, type Result, type Run } from '@esfuerzo/core/run'
+import type { DemoPupil } from './classes.ts'
 
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'
 
-/** A plausible class's runs of a session: from a seed, spread over the days after it was sent out. */
-export function demoRuns(
-  workout: Workout,
-  library: Library,
-  sha256: string,
-  sentAt: Date,
-  until: Date,
-  seed: number,
-): Run[] {
+/** A run with the alias of whose it is; of nobody's where no code was given. */
+export interface DemoRun {
+  run: Run
+  alias?: string
+}
+
+/** What a demo session was sent out as, and when. */
+export interface DemoSent {
+  publication: Publication
+  sha256: string
+  sentAt: Date
+  /** Nothing is later. */
+  until: Date
+  weeksAgo: number
+  /** Whether two runs of it went oddly: one was left open over supper, one was skipped through. */
+  odd: boolean
+}
+
+/**
+ * What came back of a session: from a seed, spread over the days after it was sent out, by children who each have their own pace and
+ * run some sessions and others not; two or three of each lane without a code.
+ */
+export function demoRuns(sent: DemoSent, pupils: readonly DemoPupil[], library: Library, seed: number): DemoRun[] {
   const random = xoroshiro128plus(seed)
   const next = (from: number, to: number) => uniformInt(random, from, to)
-  const publication = publish(workout, library)
-  return publication.lanes.flatMap((lane) => {
-    const scale = feltScale(lane.grades)
-    const asked = publication.sections
-      .flatMap((s) => s.blocks)
-      .flatMap((b) => b.stations.filter((s) => s.record).map((s) => ({ block: b.id, station: s.id })))
-    const works = courseOf(publication, [lane.id]).lanes[0]!.steps.filter((s) => s.kind === 'work').length
-    return Array.from({ length: next(4, 9) }, (_, i): Run => {
-      const minutes = next(60, 5 * 24 * 60)
-      const startedAt = new Date(Math.min(sentAt.getTime() + minutes * 60_000, until.getTime() - 3_600_000))
-      const skipped = next(0, 5) === 0 ? next(1, 3) : 0
-      const results = asked.flatMap(({ block, station }): Result[] => {
-        const steps = lane.steps.filter((s) => s.station === station && s.kind === 'work')
-        return steps.slice(0, 8).map((s, n): Result => {
-          const version = library.moves.get(s.move!)!.versions.find((v) => v.id === s.version)!
-          const typical = s.reps ?? s.seconds.typical / (version.secondsPerRep * lane.pace)
-          return {
-            block,
-            station,
-            lap: s.lap ?? n + 1,
-            unit: 'reps',
-            value: Math.max(1, Math.round(typical * (next(70, 125) / 100))),
-          }
-        })
-      })
-      return {
-        format: 'esfuerzo.run',
-        version: runVersion,
-        id: uuid(`${sha256}:${lane.id}:${i}`, namespace),
-        publication: sha256,
-        group: lane.id,
-        startedAt: startedAt.toISOString(),
-        finishedAt: new Date(startedAt.getTime() + (lane.seconds.typical + next(0, 180)) * 1000).toISOString(),
-        zone: 'Atlantic/Azores',
-        steps: { done: works - skipped, skipped, easier: 0 },
-        felt: scale === 'faces' ? { scale, value: next(2, 5) } : { scale, value: next(3, 8) },
-        results,
-      }
+  const runs = sent.publication.lanes.flatMap((lane) => {
+    const own = pupils.filter((p) => p.grades.some((grade) => lane.grades.includes(grade)))
+    const ran = own.filter((p) => next(0, 99) < p.diligence)
+    const some = Array.from({ length: next(1, 3) }, () => undefined)
+    return [...ran, ...some].map((pupil, i) => oneRun(sent, lane, pupil, i, library, next))
+  })
+  if (!sent.odd) return runs
+  const [slow, skipped] = [runs[2]!.run, runs[5]!.run]
+  const took = Date.parse(slow.finishedAt) - Date.parse(slow.startedAt)
+  slow.startedAt = new Date(Date.parse(slow.startedAt) - 1.4 * took).toISOString()
+  skipped.steps = { done: 0, skipped: skipped.steps.done + skipped.steps.skipped, easier: 0 }
+  skipped.results = []
+  return runs
+}
+
+function oneRun(
+  { publication, sha256, sentAt, until, weeksAgo }: DemoSent,
+  lane: Lane,
+  pupil: DemoPupil | undefined,
+  i: number,
+  library: Library,
+  next: (from: number, to: number) => number,
+): DemoRun {
+  const scale = feltScale(lane.grades)
+  const works = courseOf(publication, [lane.id]).lanes[0]!.steps.filter((s) => s.kind === 'work').length
+  const minutes = next(60, 5 * 24 * 60)
+  const startedAt = new Date(Math.min(sentAt.getTime() + minutes * 60_000, until.getTime() - 3_600_000))
+  const skipped = next(0, 5) === 0 ? next(1, 3) : 0
+  const share = pupil ? pupil.share * (1 + pupil.growth * (6 - weeksAgo)) : next(80, 110) / 100
+  const felt = Math.max(2, Math.min(8, Math.round(11 - 6 * share) + next(-1, 1)))
+  const run: Run = {
+    format: 'esfuerzo.run',
+    version: runVersion,
+    id: uuid(`${sha256}:${lane.id}:${pupil?.alias ?? i}:${weeksAgo}`, namespace),
+    publication: sha256,
+    group: lane.id,
+    startedAt: startedAt.toISOString(),
+    finishedAt: new Date(startedAt.getTime() + (lane.seconds.typical + next(0, 180)) * 1000).toISOString(),
+    zone: 'Atlantic/Azores',
+    steps: { done: works - skipped, skipped, easier: 0 },
+    ended: 'whole',
+    felt: scale === 'faces' ? { scale, value: Math.max(2, Math.min(5, Math.ceil(felt / 2))) } : { scale, value: felt },
+    results: resultsOf(publication, lane, share, library, next),
+    ...(asksPulse(lane) && {
+      pulses: pulsesAsked(lane).map((when) => ({ beats: next(19, 28), seconds: 10 as const, when })),
+    }),
+  }
+  return { run, ...(pupil && { alias: pupil.alias }) }
+}
+
+/** What a child counted: about its share of what is typical, one day better than another; a lap at times forgotten. */
+function resultsOf(
+  publication: Publication,
+  lane: Lane,
+  share: number,
+  library: Library,
+  next: (from: number, to: number) => number,
+): Result[] {
+  const asked = publication.sections
+    .flatMap((s) => s.blocks)
+    .flatMap((b) => b.stations.filter((s) => s.record).map((s) => ({ block: b.id, station: s.id, unit: s.record! })))
+  return asked.flatMap(({ block, station, unit }) => {
+    const steps = lane.steps.filter((s) => s.station === station && s.kind === 'work')
+    const laps = [...new Map(steps.map((s, n) => [s.set ?? s.lap ?? n + 1, s])).entries()]
+    return laps.slice(0, 8).flatMap(([lap, s]): Result[] => {
+      if (next(0, 24) === 0) return []
+      const version = library.moves.get(s.move!)!.versions.find((v) => v.id === s.version)!
+      const typical = s.reps ?? s.seconds.typical / (version.secondsPerRep * lane.pace)
+      const day = next(90, 110) / 100
+      return [{ block, station, lap, unit, value: Math.max(1, Math.round(typical * share * day)) }]
     })
   })
 }

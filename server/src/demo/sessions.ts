@@ -8,6 +8,10 @@ export interface DemoSession {
   /** Name of its file in `sessions/`. */
   file: string
   weeksAgo: number
+  /** Weeks ago when it had been sent home before, the first first. */
+  before?: readonly number[]
+  /** Whether two of its runs went oddly. */
+  odd?: true
   /** Days from the week's first session. */
   day?: number
   draft?: true
@@ -43,6 +47,7 @@ export const demoSessions: readonly DemoSession[] = [
   {
     file: 'lighthouse-stairs',
     weeksAgo: 4,
+    before: [6],
     words: [['quadriceps', 'four muscles, front of the thigh']],
     muscle: 'quadriceps',
     record: ['squat', 'push-up'],
@@ -59,6 +64,7 @@ export const demoSessions: readonly DemoSession[] = [
   {
     file: 'ten-gannets',
     weeksAgo: 2,
+    odd: true,
     words: [['endurance', 'keeping on']],
     record: ['jumping-jack', 'push-up'],
   },
@@ -73,6 +79,7 @@ export const demoSessions: readonly DemoSession[] = [
   {
     file: 'storm-day-springs',
     weeksAgo: 1,
+    before: [5, 3],
     words: [
       ['power', 'strong and quick at once'],
       ['land', 'come down from a jump'],

@@ -4,6 +4,7 @@ import Papa from 'papaparse'
 import { movesFile } from '@esfuerzo/core'
 import { type Run } from '@esfuerzo/core/run'
 import { allOriginals } from '../originals/store.ts'
+import { allClasses, bookCsv } from '../pupils/pupilFile.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
@@ -20,6 +21,8 @@ history/*/*.json      the states each session was in
 moves.json            your own moves; "Open a file" on the Moves page reads them
 shelf/*.json          pieces you kept; copy their text and paste it into a running order
 links.json            what was sent home, and when
+classes.json          your classes, their pupils by alias, your notes; codes are in no file
+results/book.csv      what your pupils did, by class and alias, one value a line
 results/runs.json     what came back, as it came
 results/runs.csv      the same as a table, one result a line
 `
@@ -70,7 +73,7 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
 export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
   const teacher = await readTeacher(db, teacherId)
   if (!teacher) return undefined
-  const [settings, workouts, versions, shelf, publications, runs, moves, originals] = await Promise.all([
+  const [settings, workouts, versions, shelf, publications, runs, moves, originals, classes, book] = await Promise.all([
     readSettings(db, teacherId),
     allWorkouts(db, teacherId),
     allVersions(db, teacherId),
@@ -79,6 +82,8 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     allRuns(db, teacherId),
     listOwnMoves(db, teacherId),
     allOriginals(db, teacherId),
+    allClasses(db, teacherId),
+    bookCsv(db, teacherId),
   ])
   const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
   return {
@@ -96,6 +101,8 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     ),
     ...Object.fromEntries(shelf.map((p) => [`shelf/${fileName(p.name, p.id)}.json`, json(p.part)])),
     'links.json': json(publications),
+    'classes.json': json(classes),
+    'results/book.csv': book,
     'results/runs.json': json(runs),
     'results/runs.csv': runsTable(runs),
   }

@@ -26,6 +26,10 @@ export interface Limits {
   runs: Limit
   /** Runs sent by link from one address: a home, or a school's room. */
   runsOfHome: Limit
+  /** Wrong codes of pupils by link and network. */
+  codes: Limit
+  /** Wrong codes of pupils by link, from anywhere. */
+  codesOfLink: Limit
   /** Sheets made for a link; one that was made before is not counted. */
   sheets: Limit
 }
@@ -39,6 +43,8 @@ export const defaultLimits: Limits = {
   written: { points: 20, seconds: 24 * 60 * 60 },
   runs: { points: 600, seconds: 10 * 60 },
   runsOfHome: { points: 150, seconds: 10 * 60 },
+  codes: { points: 10, seconds: 60 * 60 },
+  codesOfLink: { points: 200, seconds: 60 * 60 },
   sheets: { points: 60, seconds: 10 * 60 },
 }
 
@@ -52,6 +58,9 @@ export class LocalCounter {
 
   /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
   count = (key: string): Promise<void> => consume(this.#limiter, key)
+
+  /** Takes one back that was counted. */
+  refund = async (key: string): Promise<void> => void (await this.#limiter.reward(key))
 }
 
 async function consume(limiter: RateLimiterAbstract, key: string): Promise<void> {

@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
+import { keptUntil } from '@esfuerzo/core/classBook'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
@@ -73,9 +74,16 @@ export function linkRoutes(router: Router, db: Knex, gone: Gone): void {
   const snapshot = snapshotCache((sha256) => readSnapshot(db, sha256), gone)
 
   implement(router, 'resolveLink', async ({ params, res }) => {
-    const { sha256, title, endsAt, grades } = await resolveToken(db, params.token)
+    const { sha256, title, endsAt, grades, yearEnds, keepMonths, codes } = await resolveToken(db, params.token)
     res.set('Cache-Control', 'no-store')
-    return { sha256, title, endsAt: endsAt.toISOString(), ...(grades && { grades }) }
+    return {
+      sha256,
+      title,
+      endsAt: endsAt.toISOString(),
+      ...(grades && { grades }),
+      codes,
+      ...(yearEnds && { keptUntil: keptUntil({ yearEnds, keepMonths: keepMonths ?? 0 }) }),
+    }
   })
 
   implement(router, 'snapshot', async ({ params, req, res }) => {

@@ -118,29 +118,66 @@ export async function endPublication(db: Knex, teacherId: string, id: string, mi
 
 export interface LinkTarget {
   id: string
+  teacherId: string
+  /** The class it is for; null where it is for all. */
+  classId: string | null
   sha256: string
   title: string
   endsAt: Date
   endedAt: Date | null
   /** Ended because it came into wrong hands. */
   misused: boolean
-  /** Grades of the class it is for. */
+  /** Of the class it is for: its grades, its year's end, months it keeps results past that. */
   grades: number[] | null
+  yearEnds: string | null
+  keepMonths: number | null
+  /** Whether there are pupils whom it may be for: of its class, or of any. */
+  codes: boolean
 }
+
+const pupilsOfLink = `exists (
+  select from pupils u where u.teacher_id = p.teacher_id and u.removed_at is null and (c.id is null or u.class_id = c.id)) as codes`
 
 /** Where a token leads: one indexed query. */
 export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarget | undefined> {
-  const row: (Row & { grades: number[] | null }) | undefined = await db('publications as p')
-    .leftJoin('classes as c', 'c.id', 'p.class_id')
+  type OfClass = {
+    class: string | null
+    grades: number[] | null
+    ends: string | null
+    keep_months: number | null
+    codes: boolean
+  }
+  const row: (Row & OfClass) | undefined = await db('publications as p')
+    .leftJoin('classes as c', (join) => join.on('c.id', 'p.class_id').onNull('c.removed_at'))
     .where({ token_hash: tokenHash })
-    .first('p.id', 'p.sha256', 'p.title', 'p.ends_at', 'p.ended_at', 'p.misused', 'c.grades')
+    .first(
+      'p.*',
+      'c.id as class',
+      'c.grades',
+      'c.keep_months',
+      db.raw('c.year_ends::text as ends'),
+      db.raw(pupilsOfLink),
+    )
   if (!row) return undefined
   const { id, sha256, title, misused, grades } = row
-  return { id, sha256, title, endsAt: row.ends_at, endedAt: row.ended_at, misused, grades }
+  return {
+    id,
+    teacherId: row.teacher_id,
+    classId: row.class,
+    sha256,
+    title,
+    endsAt: row.ends_at,
+    endedAt: row.ended_at,
+    misused,
+    grades,
+    yearEnds: row.ends,
+    keepMonths: row.keep_months,
+    codes: row.codes,
+  }
 }
 
 /** Where a run belongs, and what it may be about. */
-export interface RunTarget extends Omit<LinkTarget, 'title' | 'grades'> {
+export interface RunTarget extends Omit<LinkTarget, 'title' | 'grades' | 'yearEnds' | 'keepMonths' | 'codes'> {
   /** Null where the snapshot is of the release before. */
   outline: Outline | null
 }
@@ -150,11 +187,20 @@ export async function findForRun(db: Knex, tokenHash: string): Promise<RunTarget
   const row: (Row & { outline: Outline | null }) | undefined = await db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .where({ token_hash: tokenHash })
-    .first('p.id', 'p.sha256', 'p.ends_at', 'p.ended_at', 'p.misused', 's.outline')
+    .first('p.id', 'p.teacher_id', 'p.class_id', 'p.sha256', 'p.ends_at', 'p.ended_at', 'p.misused', 's.outline')
     .options({ name: 'find-for-run' })
   if (!row) return undefined
   const { id, sha256, misused, outline } = row
-  return { id, sha256, endsAt: row.ends_at, endedAt: row.ended_at, misused, outline }
+  return {
+    id,
+    teacherId: row.teacher_id,
+    classId: row.class_id,
+    sha256,
+    endsAt: row.ends_at,
+    endedAt: row.ended_at,
+    misused,
+    outline,
+  }
 }
 
 /** What was sent home under a SHA-256; undefined where nothing was. */

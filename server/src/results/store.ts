@@ -7,18 +7,20 @@ import { wholeOutline } from '../publications/outline.ts'
 import { addFacts, readSnapshot } from '../publications/store.ts'
 
 /**
- * Part of a statement: the rows of a run, for whoever has the link. Bindings `rows` ({@link rowsOf}), `run`, `publicationId`, `at`.
+ * Part of a statement: the rows of a run, for whoever has the link. Bindings `rows` ({@link rowsOf}), `run`, `publicationId`, `at`,
+ * `pupil`.
  *
  * @param only what has to be so for them to be written
  */
 export const insertRows = (only: string): string => `
-  insert into results (teacher_id, class_id, source, publication_id, run_id, block, station, test, test_set_up, trial, lap, rung,
-                       move, version, name, unit, value, kg, clean, at, by)
-  select p.teacher_id, p.class_id, 'run', p.id, cast(:run as uuid), r.block, r.station, r.test, r."testSetUp", r.trial, r.lap, r.rung,
-         r.move, r.version, r.name, r.unit, r.value, r.kg, r.clean, cast(:at as timestamptz), 'home'
+  insert into results (teacher_id, class_id, pupil_id, source, publication_id, run_id, what, block, station, test, test_set_up, trial, lap,
+                       rung, move, version, name, unit, value, seconds, kg, clean, at, by)
+  select p.teacher_id, p.class_id, cast(:pupil as uuid), 'run', p.id, cast(:run as uuid), r.what, r.block, r.station, r.test,
+         r."testSetUp", r.trial, r.lap, r.rung, r.move, r.version, r.name, r.unit, r.value, r.seconds, r.kg, r.clean,
+         cast(:at as timestamptz), 'home'
   from publications p, jsonb_to_recordset(cast(:rows as jsonb)) as r (
-    block text, station text, test text, "testSetUp" text, trial smallint, lap smallint, rung smallint, move text, version text,
-    name text, unit text, value float8, kg float8, clean text)
+    what text, block text, station text, test text, "testSetUp" text, trial smallint, lap smallint, rung smallint, move text, version text,
+    name text, unit text, value float8, seconds float8, kg float8, clean text)
   where p.id = :publicationId and ${only}`
 
 /** The rows of a run as a statement takes them. */
@@ -31,6 +33,7 @@ interface Missing {
   publication_id: string
   id: string
   document: unknown
+  pupil_id: string | null
   finished_at: Date
   sha256: string
   outline: Outline | null
@@ -49,7 +52,7 @@ export async function catchUp(db: Knex, library: Library): Promise<{ runs: numbe
       .join('publications as p', 'p.id', 'r.publication_id')
       .join('snapshots as s', 's.sha256', 'p.sha256')
       .where({ 'r.has_rows': false })
-      .select('r.publication_id', 'r.id', 'r.document', 'r.finished_at', 'p.sha256', 's.outline')
+      .select('r.publication_id', 'r.id', 'r.document', 'r.pupil_id', 'r.finished_at', 'p.sha256', 's.outline')
       .limit(batch)
     for (const row of missing) {
       const known = outlines.get(row.sha256) ?? (await wholeOutline(db, row.sha256, row.outline))
@@ -68,7 +71,13 @@ async function writeRows(db: Knex, row: Missing, outline: Outline): Promise<void
     `with mine as (
        update runs set has_rows = true where publication_id = :publicationId and id = :run and not has_rows returning 1)
      ${insertRows('exists (select from mine)')}`,
-    { publicationId: row.publication_id, run: row.id, rows: rowsOf(run, outline), at: row.finished_at as never },
+    {
+      publicationId: row.publication_id,
+      run: row.id,
+      rows: rowsOf(run, outline),
+      at: row.finished_at as never,
+      pupil: row.pupil_id as never,
+    },
   )
 }
 

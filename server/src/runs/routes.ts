@@ -7,10 +7,11 @@ import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
 import { wholeOutline } from '../publications/outline.ts'
 import { resolveForRun } from '../publications/resolveToken.ts'
-import { addRun, listRuns, removeRun, removeRuns } from './store.ts'
+import { pupilOfKey } from '../pupils/pupilOfKey.ts'
+import { addRun, listRuns, moveRun, removeRun, removeRuns } from './store.ts'
 
 /** A run on its way in. */
-export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
+export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
   const byLink = new LocalCounter(limits.runs)
   const byHome = new LocalCounter(limits.runsOfHome)
   implement(router, 'sendRun', async ({ params, body, req }) => {
@@ -21,7 +22,9 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits): void {
     const outline = await wholeOutline(db, target.sha256, target.outline)
     const problems = runProblems(body, target.sha256, outline)
     if (problems.length) throw new ServerError('invalid', problems)
-    if (!(await addRun(db, target.id, body, outline))) throw new ServerError('too-many-tries')
+    // A key that opens nothing any more loses no run: it comes in as one of nobody's.
+    const pupil = await pupilOfKey(db, target, req.get('pupil-key') ?? '', secret)
+    if (!(await addRun(db, target.id, body, outline, { pupil }))) throw new ServerError('too-many-tries')
     return { id: body.id }
   })
 }
@@ -33,6 +36,11 @@ export function runListRoutes(router: Router, db: Knex, deletions: Deletions): v
   implement(router, 'removeRun', async ({ teacherId, params: { id, run } }) => {
     if (!(await removeRun(db, teacherId, id, run))) throw new ServerError('not-found')
     await deletions.note({ what: 'run', teacher: teacherId, id: `${id}/${run}` })
+    return {}
+  })
+
+  implement(router, 'moveRun', async ({ teacherId, params: { id, run }, body: { pupil } }) => {
+    if (!(await moveRun(db, teacherId, { publicationId: id, run, pupil }))) throw new ServerError('not-found')
     return {}
   })
 

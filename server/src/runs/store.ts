@@ -1,9 +1,10 @@
 import type { Knex } from 'knex'
 import { readDocument, writtenText } from '@esfuerzo/core'
-import { runDocument, type Run } from '@esfuerzo/core/run'
+import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
 import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
 import { makeOutlines } from '../publications/outline.ts'
+import { findPupil } from '../pupils/store.ts'
 import { insertRows, rowsOf } from '../results/store.ts'
 
 /** A link has room for so many runs: several classes over a term (ours). */
@@ -13,6 +14,7 @@ export const runRoom = 3000
  * Stores a run with its results one by one; one that is there already stays as it is.
  *
  * @param outline of what was sent home, which tells what each result is of
+ * @param pupil whose it is, where that is known
  * @returns false where the link has no room for another
  */
 export async function addRun(
@@ -20,13 +22,13 @@ export async function addRun(
   publicationId: string,
   run: Run,
   outline: Outline,
-  receivedAt?: Date,
+  { pupil, receivedAt }: { pupil?: string | undefined; receivedAt?: Date } = {},
 ): Promise<boolean> {
   const statement = db.raw<{ rows: { room: boolean; there: boolean }[] }>(
     `with room as (select count(*) < :room as room from runs where publication_id = :publicationId),
           added as (
-            insert into runs (publication_id, id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
-            select :publicationId, :run, :group, :startedAt, :at, :zone, :document, coalesce(:receivedAt, now()), true
+            insert into runs (publication_id, id, pupil_id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
+            select :publicationId, :run, cast(:pupil as uuid), :group, :startedAt, :at, :zone, :document, coalesce(:receivedAt, now()), true
             from room where room on conflict (publication_id, id) do nothing returning 1),
           rowed as (${insertRows('exists (select from added)')})
      select room, exists (select from runs where publication_id = :publicationId and id = :run) as there from room`,
@@ -39,13 +41,70 @@ export async function addRun(
       at: run.finishedAt,
       rows: rowsOf(run, outline),
       zone: run.zone,
-      document: writtenText(runDocument, run),
+      // Whose it is, its row says: that can be put right.
+      document: writtenText(runDocument, withoutPupil(run)),
+      pupil: (pupil ?? null) as never,
       receivedAt: (receivedAt ?? null) as never,
     },
   )
   const { rows } = await statement.options({ name: 'add-run' })
   return rows[0]!.room || rows[0]!.there
 }
+
+/** Stores many runs of one publication at once, none of which is there yet, with their results. */
+export async function addRuns(
+  trx: Knex.Transaction,
+  { id, teacherId }: { id: string; teacherId: string },
+  runs: readonly { run: Run; pupil?: string | undefined }[],
+  outline: Outline,
+): Promise<void> {
+  const rows = runs.map(({ run, pupil }) => ({
+    publication_id: id,
+    id: run.id,
+    pupil_id: pupil ?? null,
+    group_id: run.group,
+    started_at: run.startedAt,
+    finished_at: run.finishedAt,
+    zone: run.zone,
+    document: writtenText(runDocument, run),
+    received_at: run.finishedAt,
+    has_rows: true,
+  }))
+  const results = runs.flatMap(({ run, pupil }) =>
+    resultRows(run, outline).map(({ testSetUp, ...row }) => ({
+      ...row,
+      test_set_up: testSetUp,
+      teacher_id: teacherId,
+      pupil_id: pupil ?? null,
+      publication_id: id,
+      run_id: run.id,
+      source: 'run',
+      at: run.finishedAt,
+      by: 'home',
+    })),
+  )
+  await trx.batchInsert('runs', rows, 200)
+  await trx.batchInsert('results', results, 500)
+}
+
+const withoutPupil = ({ pupil: _, ...run }: Run): Run => run
+
+/**
+ * Gives a run to a pupil, or to nobody, with all it brought.
+ *
+ * @returns false where the run or the pupil is not hers
+ */
+export const moveRun = (
+  db: Knex,
+  teacherId: string,
+  { publicationId, run, pupil }: { publicationId: string; run: string; pupil: string | null },
+): Promise<boolean> =>
+  db.transaction(async (trx) => {
+    if (pupil && !(await findPupil(trx, teacherId, pupil))) return false
+    const moved = await own(trx, teacherId, publicationId).where({ id: run }).update({ pupil_id: pupil })
+    await trx('results').where({ publication_id: publicationId, run_id: run }).update({ pupil_id: pupil })
+    return moved > 0
+  })
 
 const own = (db: Knex, teacherId: string, publicationId: string) =>
   db('runs')
@@ -68,6 +127,7 @@ const received = "date_trunc('milliseconds', r.received_at)"
 interface Row {
   id: string
   publication_id: string
+  alias: string | null
   document: unknown
   received_at: Date
   title: string
@@ -92,11 +152,14 @@ export async function listRuns(
       .join('publications as p', 'p.id', 'r.publication_id')
       .join('workouts as w', 'w.id', 'p.workout_id')
       .join('snapshots as s', 's.sha256', 'p.sha256')
+      .leftJoin('pupils as u', 'u.id', 'r.pupil_id')
+      .whereNull('u.removed_at')
       .where({ 'p.teacher_id': teacherId, 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
   const query = theirs()
     .select(
       'r.id',
       'r.publication_id',
+      'u.alias',
       'r.document',
       'r.received_at',
       'p.title',
@@ -113,7 +176,7 @@ export async function listRuns(
   const last = found.length > page ? rows.at(-1) : undefined
   const without = rows.filter((r) => !isWholeOutline(r.outline)).map((r) => r.sha256)
   const made = await makeOutlines(db, [...new Set(without)])
-  const runs = rows.map(({ publication_id, document, received_at, title, workout_id, sha256, outline }) => {
+  const runs = rows.map(({ publication_id, alias, document, received_at, title, workout_id, sha256, outline }) => {
     const run = readDocument(runDocument, document)
     const { lanes, blocks } = made.get(sha256) ?? outline!
     const lane = lanes.find((l) => l.id === run.group)
@@ -126,6 +189,7 @@ export async function listRuns(
       title,
       letter: lane?.letter ?? '',
       groupName: lane?.name ?? '',
+      alias,
       run,
       stations: Object.fromEntries(asked.flatMap((id) => (id in names ? [[id, names[id]!]] : []))),
     }

@@ -1,6 +1,6 @@
-import type { Content, TableCell } from 'pdfmake/interfaces.js'
+import type { Column, Content, TableCell } from 'pdfmake/interfaces.js'
 import { recordRows, type RecordRow } from '@esfuerzo/core/publication'
-import { feltScale } from '@esfuerzo/core/run'
+import { asksPulse, feltScale, pulsesAsked } from '@esfuerzo/core/run'
 import { boxMark } from './marks.ts'
 import { feltPart, head, ruled, type SheetOf } from './parts.ts'
 
@@ -22,7 +22,19 @@ const numberedBoxes = (count: number): Content => ({
   })),
 })
 
-/** A form for results: a box for everything the session asks to be written down; pulse; how it felt. */
+/** Pulses: nobody is asked for them but by a session that measures them. */
+const pulsePart = ({ words, lane }: SheetOf): Content[] => [
+  { text: words.pulse, style: 'h2' },
+  {
+    columns: pulsesAsked(lane).flatMap((when): Column[] => [
+      { text: words.pulseWhen[when], width: 80, margin: [0, 6, 0, 0] },
+      { svg: boxMark(28), width: 40 },
+    ]),
+    columnGap: 12,
+  },
+]
+
+/** A form for results: a box for everything the session asks to be written down; pulse where it does; how it felt. */
 export function resultsForm(of: SheetOf): Content[] {
   const asked = recordRows(of.publication, of.lane, of.language)
   const named = { rounds: of.words.roundsDone, level: of.words.level, points: of.words.points }
@@ -66,16 +78,7 @@ export function resultsForm(of: SheetOf): Content[] {
           } as Content,
         ]
       : []),
-    { text: of.words.pulse, style: 'h2' },
-    {
-      columns: [
-        { text: of.words.before, width: 60, margin: [0, 6, 0, 0] },
-        { svg: boxMark(28), width: 40 },
-        { text: of.words.after, width: 60, margin: [0, 6, 0, 0] },
-        { svg: boxMark(28), width: 40 },
-      ],
-      columnGap: 12,
-    },
+    ...(asksPulse(of.lane) ? pulsePart(of) : []),
     ...feltPart(of, feltScale(of.lane.grades)),
   ]
 }

@@ -1,5 +1,6 @@
 import { type Language } from '@esfuerzo/core'
 import type { Level } from '@esfuerzo/core/checks'
+import type { Pulse } from '@esfuerzo/core/run'
 
 /** What paper says of itself. */
 export interface SheetWords {
@@ -18,8 +19,7 @@ export interface SheetWords {
   surprise: string
   results: string
   pulse: string
-  before: string
-  after: string
+  pulseWhen: Record<Pulse['when'], string>
   felt: string
   faces: readonly string[]
   ten: readonly [string, string]
@@ -51,6 +51,8 @@ export interface SheetWords {
   left: (reason: string) => string
   nothingToSay: string
   schoolFirst: string
+  /** Of codes to cut out. */
+  slip: { title: string; cut: string; stays: string; mine: string; how: string }
 }
 
 const en: SheetWords = {
@@ -69,8 +71,7 @@ const en: SheetWords = {
   surprise: 'A surprise: turn the sheet over when you get there.',
   results: 'My results',
   pulse: 'My pulse',
-  before: 'before',
-  after: 'after',
+  pulseWhen: { before: 'before', during: 'on the way', after: 'after', minuteAfter: 'a minute after' },
   felt: 'How hard did it feel? Draw a ring.',
   faces: ['very easy', 'easy', 'just right', 'hard', 'very hard'],
   ten: ['no effort', 'all I had'],
@@ -119,6 +120,13 @@ const en: SheetWords = {
   left: (reason) => (reason ? `Left as it is: ${reason}` : 'Left as it is.'),
   nothingToSay: 'Nothing to say. It can go out as it is.',
   schoolFirst: 'What a colleague would say over your shoulder. Your school’s rules and doctors come first.',
+  slip: {
+    title: 'Codes to cut out',
+    cut: 'Cut along the lines. The strip with the alias stays with you; the code goes home.',
+    stays: 'stays with the teacher',
+    mine: 'My code',
+    how: 'Type it on the first page of a session. Then what I did is mine. I show it to my family only.',
+  },
 }
 
 const es: SheetWords = {
@@ -137,8 +145,7 @@ const es: SheetWords = {
   surprise: 'Una sorpresa: da la vuelta a la hoja cuando llegues.',
   results: 'Mis resultados',
   pulse: 'Mi pulso',
-  before: 'antes',
-  after: 'después',
+  pulseWhen: { before: 'antes', during: 'en medio', after: 'después', minuteAfter: 'un minuto después' },
   felt: '¿Cómo de duro ha sido? Rodea uno.',
   faces: ['muy fácil', 'fácil', 'justo bien', 'duro', 'muy duro'],
   ten: ['sin esfuerzo', 'todo lo que tenía'],
@@ -188,6 +195,13 @@ const es: SheetWords = {
   left: (reason) => (reason ? `Se deja así: ${reason}` : 'Se deja así.'),
   nothingToSay: 'Nada que decir. Puede salir como está.',
   schoolFirst: 'Lo que diría una colega por encima del hombro. Las normas de la escuela y los médicos van primero.',
+  slip: {
+    title: 'Códigos para recortar',
+    cut: 'Recorte por las líneas. La tira con el alias se queda con usted; el código va a casa.',
+    stays: 'se queda con el docente',
+    mine: 'Mi código',
+    how: 'Lo escribo en la primera página de una sesión. Así lo que hice es mío. Solo lo enseño a mi familia.',
+  },
 }
 
 export const sheetWords: Record<Language, SheetWords> = { en, es }

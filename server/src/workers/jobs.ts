@@ -1,11 +1,14 @@
 import { ProblemError, type Language, type Library, type Workout } from '@esfuerzo/core'
 import { publicationSchema, publish, type Publication } from '@esfuerzo/core/publication'
 import { checkSession } from '@esfuerzo/core/checks'
+import { bookColumns, laneOfClass, type BookColumn } from '@esfuerzo/core/classBook'
 import type { RulePolicies } from '@esfuerzo/core'
 import type { Paper, SheetKind } from '@esfuerzo/contract'
 import { snapshotOf, type Snapshot } from '../publications/snapshot.ts'
 import { lookSheet } from '../sheets/lookSheet.ts'
 import { pdfOf, sheetPdf } from '../sheets/sheetPdf.ts'
+import { slipSheet, type Slip } from '../sheets/slips.ts'
+import { sheetWords } from '../sheets/words.ts'
 
 /** A session as it lies in the database, and the line of the school's own. */
 export interface Draft {
@@ -33,6 +36,10 @@ export interface Jobs {
     asked: { document: Workout; policies: RulePolicies; language: Language; paper: Paper }
     answer: Uint8Array
   }
+  /** The class book's columns of what was sent home, for a class of such grades; none where no lane is theirs. */
+  columns: { asked: { body: string; grades: number[] }; answer: BookColumn[] }
+  /** Codes of a class to cut out. */
+  slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }
   /** A sheet of what was sent home. */
   sentSheet: { asked: { body: string; sheet: Sheet }; answer: Uint8Array }
 }
@@ -58,5 +65,12 @@ export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library)
       language,
       paper,
     }),
+  columns: async ({ body, grades }) => {
+    const publication = publicationSchema.parse(JSON.parse(body))
+    const lane = laneOfClass(publication.lanes, grades)
+    return lane ? bookColumns(publication, lane, 'en') : []
+  },
+  slips: ({ slips, language, paper }) =>
+    pdfOf(slipSheet(slips, language), { title: sheetWords[language].slip.title, language, paper }),
   sentSheet: ({ body, sheet }) => lanesPdf(publicationSchema.parse(JSON.parse(body)), sheet),
 }

@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Writable } from 'node:stream'
+import { strFromU8, unzipSync } from 'fflate'
 import pg from 'pg'
 import { pino } from 'pino'
 import supertest from 'supertest'
@@ -119,6 +120,7 @@ export async function testServer(
     logged,
     outbox,
     outboxKey: outboxKey(secret),
+    deletions: parts.deletions,
     deletionsFile,
     browser,
     addTeacher: newTeacher,
@@ -176,5 +178,20 @@ export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Ru
   results: [{ block: 'b2', station: 's1', lap: 1, value: 14, unit: 'reps' }],
   ...more,
 })
+
+/** What a teacher takes with her, by the file's name. */
+export async function exportOf(agent: Agent): Promise<Record<string, string>> {
+  const answer = await agent
+    .get('/api/export')
+    .buffer(true)
+    .parse((res, done) => {
+      const chunks: Buffer[] = []
+      res.on('data', (c: Buffer) => chunks.push(c))
+      res.on('end', () => done(null, Buffer.concat(chunks)))
+    })
+    .expect(200)
+  const files = unzipSync(new Uint8Array(answer.body as Buffer))
+  return Object.fromEntries(Object.entries(files).map(([name, data]) => [name, strFromU8(data)]))
+}
 
 export const published = () => publish(smallWorkout(), library)

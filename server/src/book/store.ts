@@ -1,0 +1,257 @@
+import type { Knex } from 'knex'
+import type { NewEntry } from './newEntry.ts'
+import type { LooseRun, SentSession, TestOverDates } from '@esfuerzo/contract'
+import { isForClass, laneOfClass, type BookEntry } from '@esfuerzo/core/classBook'
+import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
+
+interface Row extends Omit<NewEntry, 'source'> {
+  run_id: string | null
+  kg: number | null
+  clean: 'yes' | 'no' | null
+  at: Date
+  source: BookEntry['source']
+}
+
+/** What is null in the database is left out. */
+const said = <T extends object>(fields: T) =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null)) as {
+    [K in keyof T]?: NonNullable<T[K]>
+  }
+
+const entryOf = ({ id, pupil_id, what, value, at, source, ...rest }: Row): BookEntry => {
+  const { block, station, lap, rung, trial, seconds, kg, clean, run_id: run } = rest
+  return {
+    id,
+    pupil: pupil_id,
+    what,
+    ...said({ block, station, lap, rung, trial, seconds, kg, clean, run }),
+    value,
+    at: at.toISOString(),
+    source,
+  }
+}
+
+const entryColumns = [
+  'id',
+  'pupil_id',
+  'run_id',
+  'what',
+  'block',
+  'station',
+  'lap',
+  'rung',
+  'trial',
+  'value',
+  'seconds',
+  'kg',
+  'clean',
+  'at',
+  'source',
+].map((name) => `r.${name}`)
+
+/** Values of a class's pupils that no other has replaced. */
+const ofClass = (db: Knex, classId: string) =>
+  db('results as r')
+    .join('pupils as u', 'u.id', 'r.pupil_id')
+    .where({ 'u.class_id': classId, 'u.removed_at': null, 'r.replaced_by': null })
+    .select(entryColumns)
+    // Whatever order there is, it is nobody's rank.
+    .orderBy(['u.alias_key', 'r.at', 'r.id'])
+
+/** What a class did of a session sent home. */
+export const readEntries = async (db: Knex, classId: string, publicationId: string): Promise<BookEntry[]> =>
+  ((await ofClass(db, classId).where({ 'r.publication_id': publicationId })) as Row[]).map(entryOf)
+
+/** So many times that a session was sent home before are looked at for a child's own line (ours). */
+const timesBefore = 6
+
+/** What the class did of the same session, as it was sent home before. */
+export async function readEarlier(db: Knex, classId: string, publicationId: string): Promise<BookEntry[]> {
+  const before = db('publications as p')
+    .join('publications as now', 'now.workout_id', 'p.workout_id')
+    .where({ 'now.id': publicationId })
+    .whereRaw('p.created_at < now.created_at')
+    .orderBy('p.created_at', 'desc')
+    .limit(timesBefore)
+    .select('p.id')
+  const rows: Row[] = await ofClass(db, classId).whereIn('r.publication_id', before)
+  return rows.map(entryOf)
+}
+
+interface TestRow {
+  pupil_id: string
+  test: string
+  unit: TestOverDates['unit']
+  block: string
+  trial: number | null
+  value: number
+  publication_id: string
+  title: string
+  created_at: Date
+}
+
+/** What a class measured, test by test: the days in their order, pupils in none. */
+export async function readTests(db: Knex, classId: string): Promise<TestOverDates[]> {
+  const rows: TestRow[] = await db('results as r')
+    .join('pupils as u', 'u.id', 'r.pupil_id')
+    .join('publications as p', 'p.id', 'r.publication_id')
+    .where({ 'u.class_id': classId, 'u.removed_at': null, 'r.replaced_by': null, 'r.what': 'result' })
+    .whereNotNull('r.test')
+    .whereNotNull('r.value')
+    .select(
+      'r.pupil_id',
+      'r.test',
+      'r.unit',
+      'r.block',
+      'r.trial',
+      'r.value',
+      'p.id as publication_id',
+      'p.title',
+      'p.created_at',
+    )
+    .orderBy(['p.created_at', 'r.block', 'r.trial', 'r.at'])
+  const tests = new Map<string, TestOverDates>()
+  for (const row of rows) {
+    const { test, unit, block, trial, value, pupil_id, publication_id, title, created_at } = row
+    // What is counted another way is another test.
+    const of = tests.get(`${test} ${unit}`) ?? { test, unit, days: [], values: [] }
+    tests.set(`${test} ${unit}`, of)
+    const key = `${publication_id} ${block}`
+    if (!of.days.some((day) => day.key === key)) {
+      of.days.push({ key, publicationId: publication_id, title, at: created_at.toISOString() })
+    }
+    of.values.push({ pupil: pupil_id, day: key, trial: trial ?? 1, value })
+  }
+  return [...tests.values()]
+}
+
+/** Whether an entry is stored already, whatever has replaced it since. */
+export async function storedAlready(db: Knex, ids: readonly string[]): Promise<Set<string>> {
+  const rows: { id: string }[] = await db('results')
+    .whereIn('id', [...ids])
+    .select('id')
+  return new Set(rows.map((r) => r.id))
+}
+
+/** One writes in a class at a time, until the transaction's end. */
+export async function writeAlone(trx: Knex.Transaction, classId: string): Promise<void> {
+  await trx('classes').where({ id: classId }).forUpdate().first('id')
+}
+
+/** Stores entries, each in the place of what it replaces. @param at when they were typed; now where left out */
+export async function addEntries(
+  trx: Knex.Transaction,
+  of: { teacherId: string; classId: string; publicationId: string },
+  entries: readonly NewEntry[],
+  at?: Date,
+): Promise<BookEntry[]> {
+  if (!entries.length) return []
+  const rows: Row[] = await trx('results')
+    .insert(
+      entries.map(({ replaces: _, ...entry }) => ({
+        ...entry,
+        teacher_id: of.teacherId,
+        class_id: of.classId,
+        publication_id: of.publicationId,
+        at: at ?? trx.fn.now(),
+        by: 'teacher',
+      })),
+    )
+    .returning('*')
+  const replaced = entries.flatMap(({ id, replaces }) => (replaces ? [{ id, replaces }] : []))
+  if (replaced.length) {
+    await trx.raw(
+      `update results set replaced_by = n.id
+       from jsonb_to_recordset(cast(:replaced as jsonb)) as n (id uuid, replaces uuid) where results.id = n.replaces`,
+      { replaced: JSON.stringify(replaced) },
+    )
+  }
+  return rows.map(entryOf)
+}
+
+/** Who of a class is in it now. */
+export async function pupilsIn(db: Knex, classId: string): Promise<Set<string>> {
+  const rows: { id: string }[] = await db('pupils').where({ class_id: classId, removed_at: null }).select('id')
+  return new Set(rows.map((r) => r.id))
+}
+
+/** So many sessions are listed, the latest first. */
+const listed = 60
+
+/** What was sent home to a class, or to all where one of its lanes is the class's. */
+export async function listSent(
+  db: Knex,
+  teacherId: string,
+  { id, grades }: { id: string; grades: readonly number[] },
+): Promise<SentSession[]> {
+  const rows: {
+    id: string
+    title: string
+    class_id: string | null
+    created_at: Date
+    outline: Outline | null
+    pupils: string
+  }[] = await db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .join('workouts as w', 'w.id', 'p.workout_id')
+    .where({ 'p.teacher_id': teacherId, 'w.removed_at': null })
+    .where((of) => of.where({ 'p.class_id': id }).orWhereNull('p.class_id'))
+    .orderBy('p.created_at', 'desc')
+    .limit(listed)
+    .select('p.id', 'p.title', 'p.class_id', 'p.created_at', 's.outline')
+    .select(
+      db.raw(
+        `(select count(distinct r.pupil_id) from results r join pupils u on u.id = r.pupil_id
+          where r.publication_id = p.id and u.class_id = ? and u.removed_at is null and r.replaced_by is null
+            and r.value is not null) as pupils`,
+        [id],
+      ),
+    )
+  return rows
+    .filter(({ class_id, outline }) => class_id || !isWholeOutline(outline) || isForClass(outline.lanes, grades))
+    .map(({ id: publication, title, created_at, pupils }) => ({
+      id: publication,
+      title,
+      sentAt: created_at.toISOString(),
+      pupils: Number(pupils),
+    }))
+}
+
+/** Runs of a link that no pupil has: those of the class's own lane first, then the latest first. */
+export async function looseRuns(
+  db: Knex,
+  publicationId: string,
+  outline: Outline,
+  grades: readonly number[],
+): Promise<LooseRun[]> {
+  const own = laneOfClass(outline.lanes, grades)?.id
+  const rows: { id: string; group_id: string; finished_at: Date; results: string }[] = await db('runs as r')
+    .where({ publication_id: publicationId, pupil_id: null })
+    .orderBy('finished_at', 'desc')
+    .limit(listed)
+    .select('id', 'group_id', 'finished_at')
+    .select(db.raw(`jsonb_array_length(document->'results') as results`))
+  const isOther = (row: { group_id: string }) => Number(row.group_id !== own)
+  rows.sort((a, b) => isOther(a) - isOther(b))
+  return rows.map(({ id, group_id, finished_at, results }) => ({
+    publicationId,
+    id,
+    letter: outline.lanes.find((lane) => lane.id === group_id)?.letter ?? '',
+    finishedAt: finished_at.toISOString(),
+    results: Number(results),
+  }))
+}
+
+/** What a session sent home is, where it is hers and for that class. */
+export async function sentTo(
+  db: Knex,
+  teacherId: string,
+  classId: string,
+  publicationId: string,
+): Promise<{ sha256: string; outline: Outline | null } | undefined> {
+  return db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .where({ 'p.teacher_id': teacherId, 'p.id': publicationId })
+    .where((of) => of.where({ 'p.class_id': classId }).orWhereNull('p.class_id'))
+    .first('p.sha256', 's.outline')
+}

@@ -1,0 +1,53 @@
+import { uniformInt } from 'pure-rand/distribution/uniformInt'
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { byAlias, proposedAliases } from '@esfuerzo/core/classBook'
+
+/** A child of the demo, as the generator has it: nothing of this is stored but the alias. */
+export interface DemoPupil {
+  alias: string
+  grades: readonly number[]
+  /** What it does of what is usual at the beginning, and more by each week. */
+  share: number
+  growth: number
+  /** How often it runs a session, of a hundred times. */
+  diligence: number
+}
+
+export interface DemoClass {
+  name: string
+  grades: number[]
+  pupils: DemoPupil[]
+}
+
+const classes = [
+  { name: 'Class 1 · Terns', grades: [0, 1], count: 18 },
+  { name: 'Class 3 · Gannets', grades: [2, 3], count: 22 },
+  { name: 'Class 5 · Petrels', grades: [4, 5, 6], count: 24 },
+]
+
+/** The school's three classes, the same with the same seed. */
+export function demoClasses(seed: number): DemoClass[] {
+  const random = xoroshiro128plus(seed)
+  const next = (from: number, to: number) => uniformInt(random, from, to)
+  const taken: string[] = []
+  return classes.map(({ name, grades, count }) => ({
+    name,
+    grades,
+    pupils: newAliases(count, taken, () => next(0, 9999) / 10_000)
+      .sort(byAlias)
+      .map((alias) => ({
+        alias,
+        grades,
+        share: next(70, 125) / 100,
+        growth: next(-1, 5) / 100,
+        diligence: next(25, 90),
+      })),
+  }))
+}
+
+/** Aliases that no other class of the demo has either. */
+function newAliases(count: number, taken: string[], random: () => number): string[] {
+  const aliases = proposedAliases(count, taken, random)
+  taken.push(...aliases)
+  return aliases
+}

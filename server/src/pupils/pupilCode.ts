@@ -1,0 +1,43 @@
+import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
+import { codeCount, codeOf } from '@esfuerzo/core/classBook'
+
+const hmac = (secret: string, text: string) => createHmac('sha256', secret).update(text).digest()
+
+/**
+ * A pupil's code, from its id, the number of its slip and the server's secret: it can always be made again, and is stored nowhere.
+ *
+ * @param slip raised until nobody else of the teacher's has the same code
+ */
+export const pupilCode = (id: string, slip: number, secret: string): string =>
+  // Forty-eight bits: every code is as likely as another to one in a hundred million.
+  codeOf(hmac(secret, `pupil-code:${id}:${slip}`).readUIntBE(0, 6) % codeCount)
+
+/**
+ * The first number of a slip, from one on, whose code is free.
+ *
+ * @param taken codes of the teacher's other pupils
+ */
+export function freeSlip(id: string, from: number, secret: string, taken: ReadonlySet<string>): number {
+  let slip = from
+  while (taken.has(pupilCode(id, slip, secret))) slip++
+  return slip
+}
+
+const seal = (id: string, slip: number, device: string, secret: string) =>
+  hmac(secret, `pupil-key:${id}:${slip}:${device}`).subarray(0, 16)
+
+/** What a device sends a pupil's runs with: its own, and good as long as the slip is. */
+export function pupilKey(id: string, slip: number, secret: string): string {
+  const device = randomBytes(9).toString('base64url')
+  return `${id}.${device}.${seal(id, slip, device, secret).toString('base64url')}`
+}
+
+/** The pupil a key names, to be looked up and held against its slip; undefined for what no key can be. */
+export function keyOfPupil(key: string): { id: string; isFor: (slip: number, secret: string) => boolean } | undefined {
+  const [, id, device, mark] = /^([0-9a-f-]{36})\.([\w-]{12})\.([\w-]{22})$/.exec(key) ?? []
+  if (!id || !device || !mark) return undefined
+  return {
+    id,
+    isFor: (slip, secret) => timingSafeEqual(Buffer.from(mark, 'base64url'), seal(id, slip, device, secret)),
+  }
+}

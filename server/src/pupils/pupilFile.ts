@@ -1,0 +1,134 @@
+import type { Knex } from 'knex'
+import Papa from 'papaparse'
+import { readDocument } from '@esfuerzo/core'
+import { byAlias } from '@esfuerzo/core/classBook'
+import { runDocument, type ResultKind, type Run } from '@esfuerzo/core/run'
+import { findPupil } from './store.ts'
+
+/** A value as it is read outside. */
+interface FileResult {
+  session: string
+  at: string
+  what: ResultKind
+  name: string
+  lap: number | null
+  trial: number | null
+  value: number
+  unit: string
+  seconds: number | null
+  kg: number | null
+  from: 'run' | 'typed' | 'imported'
+}
+
+/** All that is kept of one pupil. */
+export interface PupilFile {
+  alias: string
+  /** The teacher's note. */
+  note: string
+  results: FileResult[]
+  /** What its devices sent, as it came. */
+  runs: Run[]
+}
+
+interface Row extends Omit<FileResult, 'at' | 'from' | 'session'> {
+  class: string
+  alias: string
+  session: string | null
+  at: Date
+  source: FileResult['from']
+}
+
+const told = ['r.at', 'r.what', 'r.name', 'r.lap', 'r.trial', 'r.value', 'r.unit', 'r.seconds', 'r.kg', 'r.source']
+
+/** Values that stand, of a teacher's pupils or of one of them, in the order they were done. */
+async function standing(db: Knex, teacherId: string, pupilId?: string): Promise<Row[]> {
+  const rows: Row[] = await db('results as r')
+    .join('pupils as u', 'u.id', 'r.pupil_id')
+    .join('classes as c', 'c.id', 'u.class_id')
+    .leftJoin('publications as p', 'p.id', 'r.publication_id')
+    .where({ 'u.teacher_id': teacherId, 'r.replaced_by': null, ...(pupilId && { 'u.id': pupilId }) })
+    .whereNotNull('r.value')
+    .select('c.name as class', 'u.alias', 'p.title as session', ...told)
+    .orderBy(['r.at', 'r.block', 'r.station', 'r.lap', 'r.trial', 'r.what', 'r.id'])
+  return rows
+}
+
+const resultOf = ({ session, at, what, name, lap, trial, value, unit, seconds, kg, source }: Row): FileResult => ({
+  session: session ?? '',
+  at: at.toISOString(),
+  what,
+  name,
+  lap,
+  trial,
+  value,
+  unit,
+  seconds,
+  kg,
+  from: source,
+})
+
+/** All that is kept of a pupil; undefined where it is not hers. */
+export async function pupilFile(db: Knex, teacherId: string, id: string): Promise<PupilFile | undefined> {
+  const pupil = await findPupil(db, teacherId, id)
+  if (!pupil) return undefined
+  const rows = await standing(db, teacherId, id)
+  const runs: { document: unknown }[] = await db('runs')
+    .where({ pupil_id: id })
+    .select('document')
+    .orderBy('finished_at')
+  return {
+    alias: pupil.alias,
+    note: pupil.note,
+    results: rows.map(resultOf),
+    runs: runs.map(({ document }) => readDocument(runDocument, document)),
+  }
+}
+
+const fields = ['session', 'at', 'what', 'name', 'lap', 'trial', 'value', 'unit', 'seconds', 'kg', 'from'] as const
+
+/** RFC 4180, nothing taken for a formula. */
+const table = (columns: readonly string[], data: object[]) =>
+  Papa.unparse({ fields: [...columns], data }, { newline: '\r\n', escapeFormulae: true })
+
+/** A pupil's values as a table, a line each, in the order they were done. */
+export const pupilCsv = ({ alias, note, results }: PupilFile): string =>
+  table(
+    ['alias', ...fields, 'note'],
+    (results.length ? results : [{}]).map((r, i) => ({ alias, ...r, note: i === 0 ? note : '' })),
+  )
+
+/** The values of all of a teacher's pupils as a table: by class and alias, each pupil's in the order they were done. */
+export async function bookCsv(db: Knex, teacherId: string): Promise<string> {
+  const rows = await standing(db, teacherId)
+  const inOrder = rows.sort((a, b) => byAlias(a.class, b.class) || byAlias(a.alias, b.alias))
+  return table(
+    ['class', 'alias', ...fields],
+    inOrder.map((row) => ({ class: row.class, alias: row.alias, ...resultOf(row) })),
+  )
+}
+
+/** A teacher's classes with their pupils, for her own export. */
+export async function allClasses(
+  db: Knex,
+  teacherId: string,
+): Promise<
+  { name: string; grades: number[]; yearEnds: string; keepMonths: number; pupils: { alias: string; note: string }[] }[]
+> {
+  const classes: { id: string; name: string; grades: number[]; ends: string; keep_months: number }[] = await db(
+    'classes',
+  )
+    .where({ teacher_id: teacherId })
+    .select('id', 'name', 'grades', 'keep_months', db.raw('year_ends::text as ends'))
+    .orderBy(['created_at', 'id'])
+  const pupils: { class_id: string; alias: string; note: string }[] = await db('pupils')
+    .where({ teacher_id: teacherId })
+    .select('class_id', 'alias', 'note')
+  const inOrder = pupils.sort((a, b) => byAlias(a.alias, b.alias))
+  return classes.map(({ id, name, grades, ends, keep_months }) => ({
+    name,
+    grades,
+    yearEnds: ends,
+    keepMonths: keep_months,
+    pupils: inOrder.filter((p) => p.class_id === id).map(({ alias, note }) => ({ alias, note })),
+  }))
+}

@@ -1,0 +1,147 @@
+import type { Response, Router } from 'express'
+import type { Knex } from 'knex'
+import { randomUUID } from 'node:crypto'
+import { cleanText } from '@esfuerzo/core'
+import { pupilRoom, readCode } from '@esfuerzo/core/classBook'
+import { findClass } from '../classes/store.ts'
+import type { Deletions } from '../deletions/deletions.ts'
+import { networkOfRequest } from '../http/address.ts'
+import { implement } from '../http/implement.ts'
+import { Counter, LocalCounter, type Limits } from '../http/limits.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
+import { resolveToken } from '../publications/resolveToken.ts'
+import type { JobPool } from '../workers/jobPool.ts'
+import { pupilCsv, pupilFile } from './pupilFile.ts'
+import { pupilKey } from './pupilCode.ts'
+import {
+  addPupils,
+  deletePupil,
+  findByCode,
+  findPupil,
+  listPupils,
+  removePupil,
+  renewCode,
+  restorePupil,
+  savePupil,
+  slipsOf,
+  type PupilRefusal,
+} from './store.ts'
+
+/** Refuses what the store refused. @param field which holds the aliases */
+function refuse(refused: PupilRefusal, field: string): never {
+  if (refused === 'no-class') throw new ServerError('not-found')
+  if (refused === 'no-room') throw tooMany(field, { atMost: pupilRoom, of: 'pupils' })
+  throw new ServerError('invalid', [
+    { code: 'duplicate-id', path: [field], received: refused.taken, expected: { rule: 'aliasOnce' } },
+  ])
+}
+
+export interface PupilParts {
+  db: Knex
+  deletions: Deletions
+  jobPool: JobPool
+  secret: string
+}
+
+/** The pupils of a class: the teacher's side. */
+export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: PupilParts): void {
+  const ofClass = async (teacherId: string, classId: string) => {
+    const found = await findClass(db, teacherId, classId)
+    if (!found) throw new ServerError('not-found')
+    return { class: found, ...(await listPupils(db, teacherId, classId)) }
+  }
+  async function pupilOf(teacherId: string, id: string) {
+    const row = await findPupil(db, teacherId, id)
+    const { pupils } = await listPupils(db, teacherId, row!.class_id)
+    return pupils.find((p) => p.id === id)!
+  }
+  const clean = (alias: string) => cleanText(alias, 'line').trim().replace(/\s+/g, ' ')
+
+  implement(router, 'readClass', ({ teacherId, params }) => ofClass(teacherId, params.id))
+
+  implement(router, 'addPupils', async ({ teacherId, params, body }) => {
+    const added = body.aliases.map((alias) => ({ id: randomUUID(), alias: clean(alias) }))
+    const refused = await addPupils(db, teacherId, params.id, added, secret)
+    if (refused) refuse(refused, 'aliases')
+    return { pupils: (await listPupils(db, teacherId, params.id)).pupils }
+  })
+
+  implement(router, 'savePupil', async ({ teacherId, params, body }) => {
+    const saved = await savePupil(db, teacherId, params.id, { ...body, alias: clean(body.alias) })
+    if (!saved) throw new ServerError('not-found')
+    if (saved !== true) refuse(saved, 'alias')
+    return pupilOf(teacherId, params.id)
+  })
+
+  implement(router, 'renewCode', async ({ teacherId, params }) => {
+    if (!(await renewCode(db, teacherId, params.id, secret))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'removePupil', async ({ teacherId, params: { id } }) => {
+    if (!(await removePupil(db, teacherId, id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'pupil-removed', teacher: teacherId, id })
+    return {}
+  })
+
+  implement(router, 'restorePupil', async ({ teacherId, params: { id } }) => {
+    const back = await restorePupil(db, teacherId, id)
+    if (!back) throw new ServerError('not-found')
+    if (back !== true) refuse(back, 'alias')
+    await deletions.note({ what: 'pupil-back', teacher: teacherId, id })
+    return pupilOf(teacherId, id)
+  })
+
+  implement(router, 'deletePupil', async ({ teacherId, params: { id } }) => {
+    if (!(await deletePupil(db, teacherId, id))) throw new ServerError('not-found')
+    await deletions.note({ what: 'pupil', teacher: teacherId, id })
+    return {}
+  })
+
+  implement(router, 'slips', async ({ teacherId, params, query, res }) => {
+    const { pupils } = await ofClass(teacherId, params.id)
+    const asked = query.pupils?.split(',')
+    const codes = new Map((await slipsOf(db, teacherId, params.id, secret)).map(({ id, code }) => [id, code]))
+    const slips = pupils
+      .filter((p) => !asked || asked.includes(p.id))
+      .map(({ id, alias }) => ({ alias, code: codes.get(id)! }))
+    if (!slips.length) throw new ServerError('not-found')
+    const pdf = await jobPool.run('slips', { slips, language: query.language, paper: query.paper }, teacherId)
+    res.set({ 'Content-Disposition': 'inline; filename="slips.pdf"', 'Cache-Control': 'no-store' })
+    res.type('application/pdf').send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
+    return undefined
+  })
+
+  implement(router, 'exportPupil', async ({ teacherId, params, query, res }) => {
+    const file = await pupilFile(db, teacherId, params.id)
+    if (!file) throw new ServerError('not-found')
+    sendFile(query.as, file.alias, query.as === 'csv' ? pupilCsv(file) : `${JSON.stringify(file, null, 1)}\n`, res)
+    return undefined
+  })
+}
+
+function sendFile(as: 'json' | 'csv', alias: string, content: string, res: Response): void {
+  // In UTF-8 with its mark: what opens a table with a double click takes it for something else without.
+  res.attachment(`${alias}.${as}`).type(as === 'csv' ? 'text/csv; charset=utf-8' : 'application/json')
+  res.send(as === 'csv' ? `\ufeff${content}` : content)
+}
+
+/** A family's side: whose a code is. */
+export function codeRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
+  // Kept in the database, so that nobody has as many guesses as there are servers.
+  const byHome = new Counter(db, 'code', limits.codes)
+  const byLink = new LocalCounter(limits.codesOfLink)
+  implement(router, 'giveCode', async ({ params, body, req, res }) => {
+    const { id, teacherId, classId } = await resolveToken(db, params.token)
+    const home = `${id} ${networkOfRequest(req)}`
+    // Counted before it is looked at, and given back where it was right: many at once are not more than one after the other.
+    await byHome.count(home)
+    await byLink.count(id)
+    const code = readCode(body.code)
+    const found = code && (await findByCode(db, { teacherId, classId }, code, secret))
+    if (!found) throw new ServerError('not-found')
+    await Promise.all([byHome.refund(home), byLink.refund(id)])
+    res.set('Cache-Control', 'no-store')
+    return { alias: found.alias, key: pupilKey(found.id, found.slip, secret) }
+  })
+}

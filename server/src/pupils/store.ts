@@ -1,0 +1,229 @@
+import type { Knex } from 'knex'
+import type { Pupil, RemovedPupil } from '@esfuerzo/contract'
+import { aliasKey, byAlias, pupilRoom } from '@esfuerzo/core/classBook'
+import { freeSlip, pupilCode } from './pupilCode.ts'
+
+/** A pupil that was taken away can be taken back for so many days. */
+export const pupilBinDays = 7
+
+interface Row {
+  id: string
+  class_id: string
+  alias: string
+  alias_key: string
+  slip: number
+  note: string
+  removed_at: Date | null
+}
+type Counted = Row & { results: string }
+
+const pupilOf = ({ id, alias, note, results }: Counted): Pupil => ({ id, alias, note, results: Number(results) })
+
+const day = 24 * 60 * 60 * 1000
+/** When what was taken away is gone for good. */
+export const goneAt = (removed: Date): string => new Date(removed.getTime() + pupilBinDays * day).toISOString()
+
+/** Pupils of a class, by alias; those that were taken away apart. */
+export async function listPupils(
+  db: Knex,
+  teacherId: string,
+  classId: string,
+): Promise<{ pupils: Pupil[]; removed: RemovedPupil[] }> {
+  const rows: Counted[] = await db('pupils')
+    .where({ teacher_id: teacherId, class_id: classId })
+    .select('*')
+    .select(
+      db.raw(
+        '(select count(*) from results r where r.pupil_id = pupils.id and r.replaced_by is null and r.value is not null) as results',
+      ),
+    )
+  const listed = rows.sort((a, b) => byAlias(a.alias, b.alias))
+  return {
+    pupils: listed.filter((r) => !r.removed_at).map(pupilOf),
+    removed: listed.flatMap(({ id, alias, removed_at }) =>
+      removed_at ? [{ id, alias, goneAt: goneAt(removed_at) }] : [],
+    ),
+  }
+}
+
+/** One of hers that was not taken away. */
+export const findPupil = (db: Knex, teacherId: string, id: string): Promise<Row | undefined> =>
+  db('pupils').where({ teacher_id: teacherId, id, removed_at: null }).first()
+
+/** Everything about one teacher's pupils is done one after the other, so that codes and numbers of pupils hold. */
+async function alone(trx: Knex.Transaction, teacherId: string): Promise<void> {
+  await trx('teachers').where({ id: teacherId }).forUpdate().first('id')
+}
+
+const codesOf = async (trx: Knex.Transaction, teacherId: string, secret: string): Promise<Map<string, string>> => {
+  const all: Pick<Row, 'id' | 'slip'>[] = await trx('pupils').where({ teacher_id: teacherId }).select('id', 'slip')
+  return new Map(all.map(({ id, slip }) => [pupilCode(id, slip, secret), id]))
+}
+
+/** Why pupils are not as they were asked to be. */
+export type PupilRefusal = 'no-class' | 'no-room' | { taken: string }
+
+/** Whether an alias is free in a class, and there is room. */
+async function refusal(
+  trx: Knex.Transaction,
+  teacherId: string,
+  classId: string,
+  aliases: readonly string[],
+  but?: string,
+): Promise<PupilRefusal | undefined> {
+  const hers = await trx('classes').where({ teacher_id: teacherId, id: classId, removed_at: null }).first('id')
+  if (!hers) return 'no-class'
+  const there: Pick<Row, 'id' | 'alias_key'>[] = await trx('pupils')
+    .where({ class_id: classId, removed_at: null })
+    .select('id', 'alias_key')
+  const others = there.filter((p) => p.id !== but)
+  const used = new Set(others.map((p) => p.alias_key))
+  for (const alias of aliases) {
+    if (used.has(aliasKey(alias))) return { taken: alias }
+    used.add(aliasKey(alias))
+  }
+  return others.length + aliases.length > pupilRoom ? 'no-room' : undefined
+}
+
+export interface NewPupil {
+  id: string
+  alias: string
+}
+
+/** Adds pupils to a class: all or none. @returns why none were */
+export const addPupils = (
+  db: Knex,
+  teacherId: string,
+  classId: string,
+  pupils: readonly NewPupil[],
+  secret: string,
+): Promise<PupilRefusal | undefined> =>
+  db.transaction(async (trx) => {
+    await alone(trx, teacherId)
+    const refused = await refusal(
+      trx,
+      teacherId,
+      classId,
+      pupils.map((p) => p.alias),
+    )
+    if (refused) return refused
+    const codes = new Set((await codesOf(trx, teacherId, secret)).keys())
+    const rows = pupils.map(({ id, alias }) => {
+      const slip = freeSlip(id, 1, secret, codes)
+      codes.add(pupilCode(id, slip, secret))
+      return { id, teacher_id: teacherId, class_id: classId, alias, alias_key: aliasKey(alias), slip }
+    })
+    await trx('pupils').insert(rows)
+    return undefined
+  })
+
+/** Another alias, note or class; results and code go along. @returns false where it is not hers, or why not */
+export const savePupil = (
+  db: Knex,
+  teacherId: string,
+  id: string,
+  { alias, note, classId }: { alias: string; note: string; classId: string },
+): Promise<true | false | PupilRefusal> =>
+  db.transaction(async (trx) => {
+    await alone(trx, teacherId)
+    if (!(await findPupil(trx, teacherId, id))) return false
+    const refused = await refusal(trx, teacherId, classId, [alias], id)
+    if (refused) return refused
+    await trx('pupils')
+      .where({ id })
+      .update({ alias, alias_key: aliasKey(alias), note, class_id: classId })
+    return true
+  })
+
+/** Gives a pupil another code. @returns false where it is not hers */
+export const renewCode = (db: Knex, teacherId: string, id: string, secret: string): Promise<boolean> =>
+  db.transaction(async (trx) => {
+    await alone(trx, teacherId)
+    const found = await findPupil(trx, teacherId, id)
+    if (!found) return false
+    const codes = new Set((await codesOf(trx, teacherId, secret)).keys())
+    await trx('pupils')
+      .where({ id })
+      .update({ slip: freeSlip(id, found.slip + 1, secret, codes) })
+    return true
+  })
+
+/** Takes a pupil away, to be taken back within {@link pupilBinDays}. @returns false where it is not hers */
+export const removePupil = async (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
+  (await db('pupils').where({ teacher_id: teacherId, id, removed_at: null }).update({ removed_at: at })) > 0
+
+/** Takes a pupil back. @returns false where there is nothing to take back, or why not */
+export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<true | false | PupilRefusal> =>
+  db.transaction(async (trx) => {
+    await alone(trx, teacherId)
+    const found: Row | undefined = await trx('pupils')
+      .where({ teacher_id: teacherId, id })
+      .whereNotNull('removed_at')
+      .first()
+    if (!found) return false
+    const refused = await refusal(trx, teacherId, found.class_id, [found.alias], id)
+    if (refused) return refused
+    await trx('pupils').where({ id }).update({ removed_at: null })
+    return true
+  })
+
+/**
+ * Makes every pupil's code one that no other of the teacher's pupils has: under another secret two may have come together.
+ *
+ * @returns how many pupils have another slip
+ */
+export const separateCodes = (db: Knex, secret: string): Promise<number> =>
+  db.transaction(async (trx) => {
+    const rows: (Row & { teacher_id: string })[] = await trx('pupils').forUpdate().orderBy(['created_at', 'id'])
+    const codes = new Map<string, Set<string>>()
+    let changed = 0
+    for (const { id, teacher_id, slip } of rows) {
+      const taken = codes.get(teacher_id) ?? new Set()
+      const free = freeSlip(id, slip, secret, taken)
+      codes.set(teacher_id, taken.add(pupilCode(id, free, secret)))
+      if (free === slip) continue
+      await trx('pupils').where({ id }).update({ slip: free })
+      changed++
+    }
+    return changed
+  })
+
+/** Deletes a pupil with its runs and results, for good. @returns false where it is not hers */
+export const deletePupil = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  (await db('pupils').where({ teacher_id: teacherId, id }).delete()) > 0
+
+/** Those who have lain in the bin their time. */
+export const pupilsToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>
+  db('pupils').whereRaw(`removed_at < now() - interval '${pupilBinDays} days'`).select('id', 'teacher_id')
+
+/** Codes of a class's pupils, to be printed; in the order of their aliases. */
+export async function slipsOf(
+  db: Knex,
+  teacherId: string,
+  classId: string,
+  secret: string,
+): Promise<{ id: string; code: string }[]> {
+  const rows: Row[] = await db('pupils').where({ teacher_id: teacherId, class_id: classId, removed_at: null })
+  return rows
+    .sort((a, b) => byAlias(a.alias, b.alias))
+    .map(({ id, slip }) => ({ id, code: pupilCode(id, slip, secret) }))
+}
+
+/**
+ * Whose a code is, among those a link is for: the pupils of its class, or of all of the teacher's classes.
+ *
+ * @returns undefined where nobody has it
+ */
+export async function findByCode(
+  db: Knex,
+  link: { teacherId: string; classId: string | null },
+  code: string,
+  secret: string,
+): Promise<{ id: string; alias: string; slip: number } | undefined> {
+  const rows: Row[] = await db('pupils as p')
+    .join('classes as c', 'c.id', 'p.class_id')
+    .where({ 'p.teacher_id': link.teacherId, 'p.removed_at': null, 'c.removed_at': null })
+    .modify((query) => link.classId && query.where({ 'p.class_id': link.classId }))
+    .select('p.*')
+  return rows.find(({ id, slip }) => pupilCode(id, slip, secret) === code)
+}

@@ -1,0 +1,255 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import type { WrittenCell } from '@esfuerzo/contract'
+import { bookCells, placeKey, type BookColumn, type BookEntry } from '@esfuerzo/core/classBook'
+import { pupilKey } from '../src/pupils/pupilCode.ts'
+import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+
+const secret = 's'.repeat(40)
+let server: TestServer
+let own: Agent
+let classId: string
+let pupils: { id: string; alias: string }[]
+let sent: Awaited<ReturnType<typeof sentWorkout>>
+/** A session whose one station asks for reps. */
+function recorded() {
+  const workout = smallWorkout()
+  return {
+    ...workout,
+    sections: workout.sections.map((s) => ({
+      ...s,
+      blocks: s.blocks.map((b) =>
+        'stations' in b ? { ...b, stations: b.stations.map((station) => ({ ...station, record: 'reps' })) } : b,
+      ),
+    })),
+  } as ReturnType<typeof smallWorkout>
+}
+beforeAll(async () => void (server = await testServer()))
+beforeEach(async () => {
+  await server.db.raw('truncate teachers, snapshots, sign_ins, limits cascade')
+  own = await server.teacher('own@island.example')
+  classId = (
+    await own
+      .post('/api/classes')
+      .send({ name: '1b', grades: [0, 1] })
+      .expect(200)
+  ).body.id
+  const aliases = ['Tern 4', 'Plover 61', 'Kelp 7']
+  pupils = (await own.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body.pupils
+  sent = await sentWorkout(own, recorded())
+})
+afterAll(() => server.close())
+
+const at = () => `/api/classes/${classId}/results/${sent.publication.id}`
+const read = async (): Promise<{
+  columns: BookColumn[]
+  entries: BookEntry[]
+  earlier: BookEntry[]
+  loose: object[]
+}> => (await own.get(at()).expect(200)).body
+const cell = (pupil: string, column: BookColumn, value: number | null, was: string | null = null): WrittenCell => {
+  const { what, block, station, lap, rung, trial } = column
+  return { what, block, station, lap, rung, trial, id: randomUUID(), pupil, value, was, source: 'typed' }
+}
+const write = (...cells: object[]) => own.put(at()).send({ cells })
+const runs = (run: object, pupil?: string) =>
+  server
+    .browser()
+    .post(`/api/go/${sent.publication.token}/runs`)
+    .set('pupil-key', pupil ? pupilKey(pupil, 1, secret) : '')
+    .send(run)
+    .expect(200)
+const valueAt = async (pupil: string, column: BookColumn) => {
+  const { columns, entries } = await read()
+  return bookCells(columns, entries).get(pupil)?.get(column.key)?.entry
+}
+
+describe('the columns', () => {
+  it('are the boxes of the paper form of the class’s lane', async () => {
+    const { columns } = await read()
+    expect(columns.map((c) => c.key)).toEqual([
+      'result b2 s1 lap 1',
+      'result b2 s1 lap 2',
+      'result b2 s1 lap 3',
+      'felt',
+    ])
+    expect(columns[0]).toMatchObject({ kind: 'station', unit: 'reps', seconds: expect.any(Number), nth: 1, of: 3 })
+    expect(columns[3]).toMatchObject({ kind: 'felt', unit: 'faces' })
+  })
+
+  it('of a class with other grades are its own lane’s', async () => {
+    await own
+      .put(`/api/classes/${classId}`)
+      .send({ name: '5b', grades: [5] })
+      .expect(200)
+    expect((await read()).columns.at(-1)).toMatchObject({ unit: 'ten' })
+    const { sessions } = (await own.get(`/api/classes/${classId}/sessions`).expect(200)).body
+    expect(sessions).toMatchObject([{ title: 'Springs', pupils: 0 }])
+    await own
+      .put(`/api/classes/${classId}`)
+      .send({ name: '3b', grades: [3] })
+      .expect(200)
+    expect((await own.get(`/api/classes/${classId}/sessions`).expect(200)).body.sessions).toEqual([])
+  })
+})
+
+describe('a cell', () => {
+  it('is written with where it came from, once however often it is sent', async () => {
+    const { columns } = await read()
+    const typed = cell(pupils[0]!.id, columns[0]!, 12)
+    const first = (await write(typed).expect(200)).body
+    expect(first).toMatchObject({ written: [{ value: 12, source: 'typed', id: typed.id }], differing: [] })
+    expect((await write(typed).expect(200)).body).toEqual(first)
+    expect(await server.db('results')).toMatchObject([
+      { by: 'teacher', unit: 'reps', class_id: classId, move: 'pogo', seconds: columns[0]!.seconds },
+    ])
+  })
+
+  it('that another has written meanwhile is not written over: both are told, and nothing else is lost', async () => {
+    const { columns } = await read()
+    const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
+    const [now] = (await write(cell(tern, columns[0]!, 12)).expect(200)).body.written as [BookEntry]
+    const late = cell(tern, columns[0]!, 14)
+    const beside = cell(plover, columns[0]!, 9)
+    const answer = (await write(late, beside).expect(200)).body
+    expect(answer).toMatchObject({
+      written: [{ id: beside.id }],
+      differing: [{ id: late.id, now: { id: now.id, value: 12 } }],
+    })
+    // Told what stands, it may be written.
+    expect((await write({ ...late, id: randomUUID(), was: now.id }).expect(200)).body.written).toHaveLength(1)
+    expect(await valueAt(tern, columns[0]!)).toMatchObject({ value: 14 })
+    // Two who typed the same differ in nothing.
+    expect((await write(cell(tern, columns[0]!, 14)).expect(200)).body).toMatchObject({
+      written: [{ value: 14 }],
+      differing: [],
+    })
+  })
+
+  it('of two tabs at once is written by one, and the other is told', async () => {
+    const { columns } = await read()
+    const answers = await Promise.all(
+      [11, 12, 13, 14].map((value) => write(cell(pupils[0]!.id, columns[0]!, value)).expect(200)),
+    )
+    expect(answers.filter((a) => a.body.written.length === 1)).toHaveLength(1)
+    expect(answers.filter((a) => a.body.differing.length === 1)).toHaveLength(3)
+  })
+
+  it('takes the place of what a run said, which is no part of the child’s own line any more; cleared, it is missing', async () => {
+    const { columns } = await read()
+    const tern = pupils[0]!.id
+    await runs(
+      runOf(sent.publication, { results: [{ block: 'b2', station: 's1', lap: 1, value: 40, unit: 'reps' }] }),
+      tern,
+    )
+    const before = (await valueAt(tern, columns[0]!))!
+    expect(before).toMatchObject({ value: 40, source: 'run', run: expect.any(String) })
+    const [typed] = (await write(cell(tern, columns[0]!, 14, before.id)).expect(200)).body.written as [BookEntry]
+    const { columns: again, entries } = await read()
+    expect(bookCells(again, entries).get(tern)!.get(columns[0]!.key)).toMatchObject({
+      entry: { value: 14 },
+      before: [],
+    })
+    await write(cell(tern, columns[0]!, null, typed.id)).expect(200)
+    expect(await valueAt(tern, columns[0]!)).toMatchObject({ value: null })
+    expect(
+      (await own.get(`/api/classes/${classId}`)).body.pupils.find((p: { id: string }) => p.id === tern).results,
+    ).toBe(1)
+  })
+
+  it('that cannot be is refused by name, and nothing of what was sent with it is written', async () => {
+    const { columns } = await read()
+    const tern = pupils[0]!.id
+    const good = cell(tern, columns[0]!, 12)
+    const bad: [object, object][] = [
+      [cell(tern, columns[3]!, 6), { code: 'too-large', path: ['cells', 1, 'value'] }],
+      [cell(tern, columns[0]!, 1.5), { code: 'wrong-type', path: ['cells', 1, 'value'] }],
+      [cell(tern, columns[1]!, -1), { code: 'too-small', path: ['cells', 1, 'value'] }],
+      [
+        { ...cell(tern, columns[0]!, 3), lap: 9 },
+        { code: 'invalid', expected: { rule: 'columnOfTheSession' } },
+      ],
+      [cell(randomUUID(), columns[0]!, 3), { code: 'not-found', path: ['cells', 1, 'pupil'] }],
+    ]
+    for (const [wrong, problem] of bad) {
+      const answer = await write(good, wrong)
+      expect([answer.status, answer.body.problems[0]]).toEqual([400, expect.objectContaining(problem)])
+    }
+    expect(await server.db('results')).toEqual([])
+  })
+})
+
+it('a child’s own line reaches back to the same session sent home before, and to no other', async () => {
+  const { columns } = await read()
+  const tern = pupils[0]!.id
+  await write(cell(tern, columns[0]!, 10)).expect(200)
+  await server.db('publications').update({ created_at: server.db.raw("now() - interval '7 days'") })
+  const { body: again } = await own
+    .post(`/api/workouts/${sent.workoutId}/publications`)
+    .send({ revision: 1, days: 7 })
+    .expect(200)
+  sent = { ...sent, publication: again }
+  const second = await read()
+  expect(second.entries).toEqual([])
+  expect(second.earlier.map((e) => [e.pupil, placeKey(e), e.value])).toEqual([[tern, columns[0]!.key, 10]])
+  const strange = await sentWorkout(own, recorded())
+  sent = strange
+  expect((await read()).earlier).toEqual([])
+})
+
+describe('tests over dates', () => {
+  /** Two holds, before and after. */
+  function measuring() {
+    const workout = ['before', 'after'].reduce((w, moment, i) => {
+      const id = i ? 'b9' : 'b8'
+      const block = { id, form: 'measure', test: 'hold', trials: { all: 2 }, moment }
+      const sections = w.sections.map((s, n) => (n === (i ? 2 : 0) ? { ...s, blocks: [...s.blocks, block] } : s))
+      return { ...w, sections } as typeof w
+    }, recorded())
+    return workout
+  }
+
+  it('stand side by side where they are alike, the earliest first, runs and paper alike', async () => {
+    sent = await sentWorkout(own, measuring())
+    const { columns } = await read()
+    const holds = columns.filter((c) => c.kind === 'measure')
+    expect(holds.map((c) => [c.key, c.test, c.unit])).toEqual([
+      ['result b8 trial 1', 'hold', 'seconds'],
+      ['result b8 trial 2', 'hold', 'seconds'],
+      ['result b9 trial 1', 'hold', 'seconds'],
+      ['result b9 trial 2', 'hold', 'seconds'],
+    ])
+    const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
+    await write(cell(tern, holds[0]!, 20), cell(tern, holds[1]!, 24), cell(tern, holds[2]!, 30)).expect(200)
+    await runs(runOf(sent.publication, { results: [{ block: 'b8', trial: 1, value: 41.5, unit: 'seconds' }] }), plover)
+    await server.db('publications').update({ created_at: server.db.raw("created_at - interval '7 days'") })
+    const { body: again } = await own
+      .post(`/api/workouts/${sent.workoutId}/publications`)
+      .send({ revision: 1, days: 7 })
+      .expect(200)
+    sent = { ...sent, publication: again }
+    await write(cell(tern, holds[0]!, 26)).expect(200)
+    const { tests } = (await own.get(`/api/classes/${classId}/tests`).expect(200)).body
+    expect(tests).toMatchObject([{ test: 'hold', unit: 'seconds' }])
+    const [{ days, values }] = tests
+    expect(days.map((d: { key: string }) => d.key.split(' ')[1])).toEqual(['b8', 'b9', 'b8'])
+    const of = (pupil: string, day: number) =>
+      values
+        .filter((v: { pupil: string; day: string }) => v.pupil === pupil && v.day === days[day].key)
+        .map((v: { value: number }) => v.value)
+    expect([of(tern, 0), of(tern, 1), of(tern, 2), of(plover, 0)]).toEqual([[20, 24], [30], [26], [41.5]])
+  })
+})
+
+it('runs without a code are listed with the class’s own lane first', async () => {
+  for (const group of ['g1', 'g2', 'g1', 'g2']) await runs(runOf(sent.publication, { group, id: randomUUID() }))
+  const { loose } = await read()
+  expect(loose.map((run) => (run as { letter: string }).letter)).toEqual(['A', 'A', 'B', 'B'])
+})
+
+it('what is written at once is bounded', async () => {
+  const { columns } = await read()
+  const cells = Array.from({ length: 1001 }, () => cell(pupils[0]!.id, columns[0]!, 1))
+  const answer = await write(...cells)
+  expect([answer.status, answer.body.problems[0].code]).toEqual([400, 'too-large'])
+})
