@@ -35,6 +35,7 @@ const files = [
   { file: 'desk.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
+  { file: 'book.mjs' },
   { file: 'cold.mjs' },
   { file: 'moves.mjs' },
 ]

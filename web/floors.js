@@ -18,6 +18,7 @@ export const floors = [
   ['compose', 'a session made'],
   ['desk', 'all sessions'],
   ['handout', 'a session sent home'],
+  ['classes', 'the class book'],
   ['account', 'the account’s page'],
   ['outbox', 'messages of the demo'],
   ['shell', 'the frame around the teacher’s views'],

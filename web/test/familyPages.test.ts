@@ -40,6 +40,8 @@ function onDevice(lane: string, more: Partial<Life>): string {
 }
 
 const token = 'AbCdEfGhIjKlMnOpQrStUv'
+/** A link of a class that has codes. */
+const coded = 'CodesCodesCodesCodes22'
 const sha256 = 'a'.repeat(64)
 
 /** K–1 and 4–6: jumps with reps to write down, then a surprise. */
@@ -67,14 +69,31 @@ function session(): Workout {
     },
   }
 }
-const sent: { url: string; run: Run }[] = []
+const sent: { url: string; run: Run; key: string | undefined }[] = []
+/** The codes of the link's class, with whose they are; none where the teacher gave out none. */
+let codes: Record<string, string> = {}
+const keyOf = (alias: string) =>
+  `0b0c6d0e-4d5a-4a6f-9d6e-${String(alias.length).padStart(12, '0')}.device-nonce.${'m'.repeat(22)}`
 let answerRun = () => new Response('{"id":"x"}', { status: 200 })
-async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {
+async function fakeFetch(
+  url: string,
+  init: { method: string; body?: string; headers?: Record<string, string> },
+): Promise<Response> {
   const json = (body: unknown) => new Response(JSON.stringify(body))
-  if (url === `/api/go/${token}`) return json({ sha256, title: 'Springs', endsAt: '2099-01-01T00:00:00Z' })
+  if ([token, coded].some((of) => url === `/api/go/${of}`)) {
+    const given = Object.keys(codes).length > 0
+    const kept = given && { keptUntil: '2027-07-31' }
+    return json({ sha256, title: 'Springs', endsAt: '2099-01-01T00:00:00Z', codes: given, ...kept })
+  }
+  if (url === `/api/go/${coded}/code`) {
+    const alias = codes[JSON.parse(init.body!).code as string]
+    return alias
+      ? json({ alias, key: keyOf(alias) })
+      : new Response(JSON.stringify({ code: 'not-found', detail: '' }), { status: 404 })
+  }
   if (url === `/snapshots/${sha256}`) return json(publish(session(), library))
   if (init.method === 'POST') {
-    sent.push({ url, run: JSON.parse(init.body!) })
+    sent.push({ url, run: JSON.parse(init.body!), key: init.headers?.['pupil-key'] })
     return answerRun()
   }
   return new Response(JSON.stringify({ code: url.includes('Ended') ? 'ended' : 'not-found', detail: '' }), {
@@ -95,6 +114,7 @@ async function opened(load: () => Promise<{ default: Component }>, with_: string
 
 beforeEach(() => {
   sent.length = 0
+  codes = {}
   disk.clear()
   answerRun = () => new Response('{"id":"x"}', { status: 200 })
 })
@@ -118,7 +138,7 @@ describe('the front page', () => {
       expect(text).toContain(part)
     }
     expect(text).not.toContain('Secret island')
-    expect(text).not.toMatch(/\bname|e-mail|calorie|weight/i)
+    expect(text).not.toMatch(/your name|e-mail|calorie|weight/i)
   })
 
   it('starts two lanes side by side, and takes the target along', async () => {
@@ -153,6 +173,40 @@ describe('the front page', () => {
     await wrapper.findAll('.lane')[1]!.trigger('click')
     await flushPromises()
     expect(router.currentRoute.value).toMatchObject({ name: 'run', params: { token }, query: { lane: ['g2'] } })
+  })
+
+  it('asks for a code where there are some, says whose it is and what is sent until when, and starts as that child', async () => {
+    expect((await opened(front)).wrapper.text()).not.toContain('Who are you?')
+    codes = { KT7M: 'Tern 4', BBBB: 'Plover 61' }
+    const { wrapper, router } = await opened(front, coded)
+    const press = async (text: string) => {
+      await wrapper
+        .findAll('button')
+        .find((b) => b.text() === text)!
+        .trigger('click')
+      await flushPromises()
+    }
+    const line = () =>
+      wrapper
+        .findAll('p')
+        .map((p) => p.text())
+        .find((text) => text.startsWith('Sent when you tap'))!
+    expect(line()).toMatch(/without a name\. It is kept until .*2027/)
+    expect(line()).not.toContain('pulse')
+    await press('I have a code')
+    await wrapper.find('form input').setValue('KT0M')
+    await wrapper.find('form').trigger('submit')
+    await flushPromises()
+    expect(wrapper.find('.problem').text()).toContain('without a code you can start as well')
+    await wrapper.find('form input').setValue('KT7M')
+    await wrapper.find('form').trigger('submit')
+    await flushPromises()
+    expect(wrapper.text()).toContain('What you do now belongs to Tern 4.')
+    expect(wrapper.text()).not.toContain('Plover')
+    expect(line()).toContain('as Tern 4')
+    await wrapper.findAll('.lane')[0]!.trigger('click')
+    await flushPromises()
+    expect(router.currentRoute.value.query).toMatchObject({ lane: ['g1'], who: [keyOf('Tern 4').split('.')[0]] })
   })
 
   it.each([
@@ -226,6 +280,26 @@ describe('the page after', () => {
       'version',
       'zone',
     ])
+  })
+
+  it('sends a run as its child’s, and keeps a pulse here that nobody asked for', async () => {
+    const pulse = { beats: 25, seconds: 10, when: 'after' } as const
+    const run = '0b0c6d0e-4d5a-4a6f-9d6e-000000000099'
+    onDevice('g1', {
+      stage: 'finished',
+      ended: 'whole',
+      finishedAt: '2026-03-01T10:06:30.000Z',
+      lanes: [{ lane: 'g1', run, pupil: { alias: 'Tern 4', key: keyOf('Tern 4') } }],
+      results: [{ lane: 'g1', done: 6, skipped: 0, easier: 0, found: [{ pulse }], counted: [] }],
+    })
+    const { wrapper } = await opened(after)
+    expect(wrapper.text()).toContain('It goes to your teacher as Tern 4, without a name.')
+    expect(wrapper.text()).toContain('Only for you: it stays on this device.')
+    await wrapper.find('button.main').trigger('click')
+    await flushPromises()
+    expect(sent).toMatchObject([{ key: keyOf('Tern 4'), run: { id: run } }])
+    expect(sent[0]!.run).not.toHaveProperty('pulses')
+    expect(JSON.stringify(sent[0]!.run)).not.toContain('Tern')
   })
 
   it('asks the older ones from 0 to 10, and takes an answer left out', async () => {

@@ -159,10 +159,12 @@ describe('nothing is left that is not in the words', () => {
       'GET /api/workouts/removed': () => ({ workouts: [] }),
       'GET /api/runs': () => ({ runs: [], total: 0, next: null }),
       'GET /api/moves': () => ({ moves: [], used: [] }),
+      'GET /api/classes': () => ({ classes: [], removed: [] }),
     })
     for (const view of [
       import('../src/desk/DeskPage.vue'),
       import('../src/desk/BinPage.vue'),
+      import('../src/classes/ClassesPage.vue'),
       import('../src/settings/SettingsPage.vue'),
       import('../src/moves/MovesPage.vue'),
       import('../src/signin/SignInPage.vue'),

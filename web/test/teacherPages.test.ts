@@ -54,6 +54,7 @@ beforeEach(async () => {
       { path: '/sessions/:id', name: 'compose', component: page },
       { path: '/sessions/:id/handout', name: 'handout', component: page },
       { path: '/sessions/:id/prompt', name: 'prompt', component: page },
+      { path: '/classes/:classId', name: 'class', component: page },
       ...['sign-up', 'forgotten', 'bin', 'outbox', 'settings'].map((name) => ({
         path: `/${name}`,
         name,

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
+import { DateTime } from 'luxon'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
+import { goesSoon } from '@esfuerzo/core/classBook'
 import { client } from '../shared/client.ts'
 import { useAccount } from '../signin/account.ts'
 import BeginFromText from './BeginFromText.vue'
@@ -14,12 +16,14 @@ import RunItem from '../runs/RunItem.vue'
 import { useRuns } from '../runs/useRuns.ts'
 import SessionItem from './SessionItem.vue'
 
-const { t } = useI18n()
+const { t, locale } = useI18n()
 const account = useAccount()
 const router = useRouter()
 const workouts = shallowRef<WorkoutSummary[]>()
 const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
 const problem = ref('')
+/** Classes whose results go within a month. */
+const going = shallowRef<{ id: string; name: string; date: string }[]>([])
 const adding = ref(false)
 const reading = ref(false)
 const pasted = ref('')
@@ -52,7 +56,16 @@ async function load() {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
-onMounted(load)
+/** What goes soon is said here too; where that cannot be asked, the class's own page says it. */
+async function loadGoing() {
+  const { classes } = await client('listClasses', {}).catch(() => ({ classes: [] }))
+  const today = DateTime.now().toISODate()
+  going.value = classes.flatMap((of) => {
+    const date = of.pupils > 0 && goesSoon(of, today)
+    return date ? [{ id: of.id, name: of.name, date }] : []
+  })
+}
+onMounted(() => Promise.all([load(), loadGoing()]))
 
 async function onRemove(workout: WorkoutSummary) {
   try {
@@ -99,6 +112,10 @@ async function onRestore() {
       {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
     </p>
     <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
+    <p v-for="of in going" :key="of.id" class="card care going" role="status">
+      {{ t('desk.going', { name: of.name, date: DateTime.fromISO(of.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
+      <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ t('desk.toClass') }}</router-link>
+    </p>
     <div v-if="workouts" class="columns">
       <div class="stack">
         <section v-if="!workouts.length" class="card empty">
@@ -163,6 +180,14 @@ h1 {
 }
 header p {
   margin: 4px 0 0;
+}
+.going a {
+  color: var(--action);
+  font-weight: 700;
+}
+.going {
+  margin: 0 0 14px;
+  padding: 10px 16px;
 }
 .columns {
   display: grid;

@@ -2,7 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
 import { type Lane, type Publication } from '@esfuerzo/core/publication'
-import { feltScale, pulseRate, type Felt, type Pulse, type Result } from '@esfuerzo/core/run'
+import { asksPulse, feltScale, pulseRate, type Felt, type Pulse, type Result } from '@esfuerzo/core/run'
 import { formNoted } from '../forms/noted.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import type { LaneResult } from '../player/PlayerStage.vue'
@@ -26,6 +26,8 @@ const props = defineProps<{
   /** How long it took, in words. */
   took: string
   last: LastTime | undefined
+  /** Of the child, where it gave its code. */
+  alias?: string | undefined
 }>()
 const emit = defineEmits<{ change: [answers: LaneAnswers] }>()
 const { t } = useSentences()
@@ -115,7 +117,7 @@ const drop = computed(() => (rateOf('after') ?? 0) - (rateOf('minuteAfter') ?? I
   <section class="lane" :aria-labelledby="id('lane')">
     <h2 :id="id('lane')" class="out-of-sight">{{ lane.name }}</h2>
     <p>
-      <LaneKey :letter="lane.letter" :name="lane.name" /> ·
+      <LaneKey :letter="lane.letter" :name="lane.name" /> · <template v-if="alias">{{ alias }} · </template>
       {{ ran.done ? t('after.done', { n: ran.done, time: took }) : t('after.short') }}
     </p>
     <p v-if="ran.easier">{{ t('after.easier', { n: ran.easier }) }}</p>
@@ -188,6 +190,7 @@ const drop = computed(() => (rateOf('after') ?? 0) - (rateOf('minuteAfter') ?? I
           </button>
         </template>
       </div>
+      <p v-if="!asksPulse(lane)" class="quiet">{{ t('after.pulseStays') }}</p>
       <p v-if="drop > 0 && Number.isFinite(drop)">{{ t('after.drop', { n: drop }) }}</p>
     </section>
   </section>

@@ -3,11 +3,13 @@ import { computed, reactive, ref, shallowReactive, shallowRef, watch } from 'vue
 import { useSentences } from '../shared/sentences.ts'
 import { minutesText } from '@esfuerzo/core'
 import { type Lane } from '@esfuerzo/core/publication'
-import { runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
+import { asksPulse, runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
+import { pupilId } from './pupils.ts'
+import SentLine from './SentLine.vue'
 import type { Life, SendOutcome } from './runLife.ts'
 import { runs } from './runs.ts'
 import { saveRuns } from './saveRuns.ts'
@@ -41,8 +43,15 @@ const told = shallowRef<Run[]>([])
 
 watch([session, life], async ([found]) => {
   if (!found) return
-  for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id)
+  for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id, pupilOf(lane.id))
 })
+
+/** The child that ran a lane, where it gave its code. */
+const whoRan = (lane: string) => life.value?.lanes.find((l) => l.lane === lane)?.pupil
+function pupilOf(lane: string): string | undefined {
+  const pupil = whoRan(lane)
+  return pupil && pupilId(pupil)
+}
 
 function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
   const { lanes, startedAt, finishedAt, ended } = life.value!
@@ -62,7 +71,8 @@ function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
     ...(counted.length && { counted: [...counted] }),
     ...(felt && { felt }),
     results: [...results],
-    ...(pulses.length && { pulses: [...pulses] }),
+    // Nobody asked for a pulse: it stays here.
+    ...(pulses.length && asksPulse(lane) && { pulses: [...pulses] }),
     ...(Object.keys(survey).length && { survey: { ...survey } }),
   }
 }
@@ -72,7 +82,8 @@ async function onSend() {
   const { title } = session.value!.publication
   told.value = ran.value.map(runOf)
   state.value = await runs.answer(life.value!, told.value)
-  for (const { group, finishedAt, results } of told.value) await keepTime(title, group, { finishedAt, results })
+  for (const { group, finishedAt, results } of told.value)
+    await keepTime(title, group, { finishedAt, results }, pupilOf(group))
 }
 const onFile = () => saveRuns(session.value!.publication.title, told.value)
 </script>
@@ -96,6 +107,7 @@ const onFile = () => saveRuns(session.value!.publication.title, told.value)
         :lane="lane"
         :ran="result"
         :took="took"
+        :alias="whoRan(lane.id)?.alias"
         :last="last[lane.id]"
         @change="answers[lane.id] = $event"
       />
@@ -115,7 +127,10 @@ const onFile = () => saveRuns(session.value!.publication.title, told.value)
         </div>
       </section>
       <button type="button" class="main" :disabled="state === 'sending'" @click="onSend">{{ t('after.send') }}</button>
-      <p class="quiet">{{ t('after.noName') }}</p>
+      <SentLine
+        :lanes="ran.map(({ lane }) => ({ lane, alias: whoRan(lane.id)?.alias }))"
+        :kept-until="session.keptUntil"
+      />
     </template>
     <template v-else>
       <section class="card" role="status">

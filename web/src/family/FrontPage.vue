@@ -18,8 +18,11 @@ import FetchItem from './FetchItem.vue'
 import LanguageChoice from './LanguageChoice.vue'
 import LinkProblem from './LinkProblem.vue'
 import WhatYouDo from './WhatYouDo.vue'
+import WhoRuns from './WhoRuns.vue'
 import type { Life } from './runLife.ts'
+import { keptPupils, pupilId, type KeptPupil } from './pupils.ts'
 import { runs } from './runs.ts'
+import SentLine from './SentLine.vue'
 import { useFloor } from '../shared/look/useFloor.ts'
 import { useLinkedSession } from './session.ts'
 
@@ -43,7 +46,19 @@ const isYours = (grades: readonly number[]) => grades.some((g) => session.value?
 const lanes = computed(() =>
   [...(publication.value?.lanes ?? [])].sort((a, b) => Number(isYours(b.grades)) - Number(isYours(a.grades))),
 )
+/** What would be sent: of whatever lane is picked, a pulse only where one is asked for. */
+const sentLanes = computed(() => lanes.value.map((lane) => ({ lane, alias: who.value?.alias })))
 const sheetOf = (kind: 'session' | 'results') => `/api/go/${props.token}/sheets/${kind}?language=${locale.value}`
+/** Children of this device; who runs, and who beside in the second lane. */
+const pupils = shallowRef<KeptPupil[]>([])
+const who = shallowRef<KeptPupil>()
+const beside = shallowRef<string>('')
+void keptPupils().then((found) => {
+  pupils.value = found
+  // With one child on the device nobody has to say who it is.
+  if (found.length === 1) who.value = found[0]
+})
+const others = computed(() => pupils.value.filter((p) => !who.value || pupilId(p) !== pupilId(who.value)))
 /** The run that is on, and the one that is over and was not sent. */
 const underway = shallowRef<Life>()
 const unsent = shallowRef<Life>()
@@ -61,12 +76,14 @@ const two = ref<string[]>()
 async function onStart(lanes: string[], anew = true) {
   if (anew && underway.value) await runs.drop(underway.value.id)
   await audioClock.wake()
+  const ran = lanes.map((_, i) => (i > 0 ? beside.value : who.value ? pupilId(who.value) : ''))
   await router.push({
     name: 'run',
     params: { token: props.token },
     query: {
       ...router.currentRoute.value.query,
       lane: lanes,
+      ...(ran.some(Boolean) && { who: ran }),
       ...(target.value && { target: target.value }),
     },
   })
@@ -105,6 +122,14 @@ function onTick(lane: string) {
       <h2 id="unsent">{{ t('front.unsent') }}</h2>
       <router-link class="button" :to="{ name: 'done', params: { token } }">{{ t('front.tell') }}</router-link>
     </section>
+    <WhoRuns
+      v-if="session?.codes || pupils.length"
+      v-model="who"
+      :token="token"
+      :pupils="pupils"
+      :codes="session?.codes === true && !session.kept"
+      @pupils="pupils = $event"
+    />
     <section aria-labelledby="lane">
       <h2 id="lane">{{ t('front.pick') }}</h2>
       <p v-if="two" class="hint">{{ t('front.twoHow') }}</p>
@@ -126,6 +151,13 @@ function onTick(lane: string) {
           <b class="go">{{ two ? (two.includes(lane.id) ? '☒' : '☐') : t('front.start') }}</b>
         </button>
       </div>
+      <label v-if="two && others.length" class="beside">
+        {{ t('who.beside') }}
+        <select v-model="beside">
+          <option value="">{{ t('who.noCode') }}</option>
+          <option v-for="pupil in others" :key="pupilId(pupil)" :value="pupilId(pupil)">{{ pupil.alias }}</option>
+        </select>
+      </label>
       <div v-if="publication.lanes.length > 1" class="row">
         <button v-if="two" type="button" class="main" :disabled="two.length !== 2" @click="onStart(two)">
           {{ t('front.startTwo') }}
@@ -133,6 +165,7 @@ function onTick(lane: string) {
         <button type="button" @click="two = two ? undefined : []">{{ t(two ? 'front.one' : 'front.two') }}</button>
       </div>
     </section>
+    <SentLine :lanes="sentLanes" :kept-until="session?.keptUntil" />
     <section class="card" aria-labelledby="before">
       <h2 id="before">{{ t('front.before') }}</h2>
       <ul>
@@ -240,6 +273,22 @@ header {
 }
 .page .hint {
   margin-bottom: 10px;
+}
+.beside {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin-top: 10px;
+}
+select {
+  min-height: 56px;
+  padding: 0 14px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
 }
 .row {
   display: flex;

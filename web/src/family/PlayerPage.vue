@@ -4,6 +4,7 @@ import { useSentences } from '../shared/sentences.ts'
 import { useRouter } from 'vue-router'
 import PlayerStage, { type LaneResult } from '../player/PlayerStage.vue'
 import LinkProblem from './LinkProblem.vue'
+import { keptPupils, pupilId } from './pupils.ts'
 import type { Life } from './runLife.ts'
 import { runs } from './runs.ts'
 import { useLinkedSession } from './session.ts'
@@ -25,10 +26,13 @@ const stopWaiting = watch(
     stopWaiting()
     const { sha256, publication } = found
     const known = publication.lanes.map((l) => l.id)
-    const picked = query.getAll('lane').filter((id) => known.includes(id))
-    const lanes = (picked.length ? picked : known.slice(0, 1)).slice(0, 2)
+    const who = query.getAll('who')
+    const here = await keptPupils()
+    const picked = query.getAll('lane').map((lane, i) => ({ lane, pupil: here.find((p) => pupilId(p) === who[i]) }))
+    const runnable = picked.filter(({ lane }) => known.includes(lane)).slice(0, 2)
+    const lanes = runnable.length ? runnable : known.slice(0, 1).map((lane) => ({ lane, pupil: undefined }))
     const on = await runs.underway(props.token, sha256)
-    const same = on && on.lanes.map((l) => l.lane).join() === lanes.join()
+    const same = on && on.lanes.map((l) => l.lane).join() === lanes.map((l) => l.lane).join()
     life.value = same ? on : await runs.begin({ token: props.token, sha256, title: publication.title, target, lanes })
   },
   { flush: 'post' },

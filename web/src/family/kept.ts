@@ -11,6 +11,8 @@ export interface KeptSession {
   publication: Publication
   /** Of the class its link is for. */
   grades?: number[] | undefined
+  codes?: boolean | undefined
+  keptUntil?: string | undefined
   /** When it was last opened, in milliseconds. */
   openedAt: number
 }
@@ -47,11 +49,13 @@ export async function keptSessions(): Promise<KeptSession[]> {
   return all.map(([, session]) => session).sort((a, b) => b.openedAt - a.openedAt)
 }
 
-const timeKey = (title: string, lane: string) => `${title}|${lane}`
+/** Each child has its own: nobody is shown another's. */
+const timeKey = (title: string, lane: string, pupil: string | undefined) =>
+  [title, lane, ...(pupil ? [pupil] : [])].join('|')
 
-/** What was done last time of a session of that title in that lane, on this device. */
-export const lastTime = (title: string, lane: string): Promise<LastTime | undefined> =>
-  tolerant(() => get<LastTime>(timeKey(title, lane), lastTimes())).then((found) => found)
+/** What was done last time of a session of that title in that lane, on this device. @param pupil the child's, where it has a code */
+export const lastTime = (title: string, lane: string, pupil?: string): Promise<LastTime | undefined> =>
+  tolerant(() => get<LastTime>(timeKey(title, lane, pupil), lastTimes())).then((found) => found)
 
-export const keepTime = async (title: string, lane: string, time: LastTime): Promise<void> =>
-  void (await tolerant(() => set(timeKey(title, lane), time, lastTimes())))
+export const keepTime = async (title: string, lane: string, time: LastTime, pupil?: string): Promise<void> =>
+  void (await tolerant(() => set(timeKey(title, lane, pupil), time, lastTimes())))

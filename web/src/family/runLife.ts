@@ -1,6 +1,7 @@
 import { type Run } from '@esfuerzo/core/run'
 import { CallError } from '@esfuerzo/contract/family'
 import type { LaneResult } from '../player/PlayerStage.vue'
+import type { KeptPupil } from './pupils.ts'
 import type { KeptRun } from '../player/usePlayer.ts'
 
 /**
@@ -15,7 +16,7 @@ export interface Life {
   sha256: string
   title: string
   /** Each lane with the id its run is sent under: made at the start, so that what is sent twice is stored once. */
-  lanes: { lane: string; run: string }[]
+  lanes: { lane: string; run: string; pupil?: KeptPupil }[]
   startedAt: string
   /** The child's own target for today, by its code. */
   target?: string | undefined
@@ -43,7 +44,7 @@ export interface LifeStore {
 export interface RunLifeParts {
   store: LifeStore
   /** @throws {CallError} */
-  send: (token: string, run: Run) => Promise<unknown>
+  send: (token: string, run: Run, key?: string) => Promise<unknown>
   /** Milliseconds since 1970. */
   now: () => number
   newId: () => string
@@ -57,7 +58,12 @@ export type SendOutcome = 'sent' | 'kept' | 'unkept' | 'refused'
 
 export interface RunLife {
   /** A run that begins now. Another one underway behind the same link is given up. */
-  begin: (of: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & { lanes: readonly string[] }) => Promise<Life>
+  begin: (
+    of: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & {
+      /** Each with the child that runs it, where one has given its code. */
+      lanes: readonly { lane: string; pupil?: KeptPupil | undefined }[]
+    },
+  ) => Promise<Life>
   /** The run behind a link that is still on, of that very session. */
   underway: (token: string, sha256: string) => Promise<Life | undefined>
   /** Keeps where a run is. */
@@ -130,7 +136,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
     let refused: CallError['code'] | undefined
     for (const run of left) {
       try {
-        await send(life.token, run)
+        await send(life.token, run, life.lanes.find((l) => l.run === run.id)?.pupil?.key)
         left = left.filter((other) => other !== run)
       } catch (error) {
         if (!(error instanceof CallError)) throw error
@@ -163,7 +169,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
         token,
         sha256,
         title,
-        lanes: lanes.map((lane) => ({ lane, run: newId() })),
+        lanes: lanes.map(({ lane, pupil }) => ({ lane, run: newId(), ...(pupil && { pupil }) })),
         startedAt: new Date(now()).toISOString(),
         ...(target && { target }),
         keptAt: now(),

@@ -8,7 +8,7 @@ const client = familyClient((input, init) => fetch(input, init))
 /** The runs of this device. */
 export const runs = runLife({
   store: lifeStore,
-  send: (token, run) => client.sendRun(token, run),
+  send: (token, run, key) => client.sendRun(token, run, key),
   now: () => Date.now(),
   newId: uuid,
 })

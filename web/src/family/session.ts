@@ -10,6 +10,10 @@ export interface LinkedSession {
   publication: Publication
   /** Of the class the link is for. */
   grades?: number[] | undefined
+  /** Whether children have codes. */
+  codes?: boolean | undefined
+  /** Until which day what is sent is kept. */
+  keptUntil?: string | undefined
   /** Shown from this device: the link has ended, or the network is away. */
   kept?: 'ended' | 'offline'
 }
@@ -31,14 +35,22 @@ export async function followLink(token: string): Promise<LinkedSession> {
   const before = await keptSession(token)
   let session: LinkedSession
   try {
-    const { sha256, title, endsAt, grades } = await client.resolveLink(token)
+    const { sha256, title, endsAt, grades, codes, keptUntil } = await client.resolveLink(token)
     const publication = before?.sha256 === sha256 ? before.publication : readPublication(await client.snapshot(sha256))
-    session = { token, sha256, publication, grades }
-    await keepSession({ token, sha256, title, endsAt, publication, grades, openedAt: Date.now() })
+    session = { token, sha256, publication, grades, codes, keptUntil }
+    await keepSession({ ...session, title, endsAt, openedAt: Date.now() })
   } catch (error) {
     if (!before || !(error instanceof CallError)) throw error
-    const { sha256, publication, grades } = before
-    session = { token, sha256, publication, grades, kept: error.code === 'ended' ? 'ended' : 'offline' }
+    const { sha256, publication, grades, codes, keptUntil } = before
+    session = {
+      token,
+      sha256,
+      publication,
+      grades,
+      codes,
+      keptUntil,
+      kept: error.code === 'ended' ? 'ended' : 'offline',
+    }
   }
   sessions.set(token, session)
   return session

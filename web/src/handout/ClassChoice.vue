@@ -6,7 +6,7 @@ import type { SchoolClass } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useCalls } from './useCalls.ts'
 
-/** Which class a link is for, or all; a class can be made and taken away here. */
+/** Which class a link is for, or all; a class can be made here. */
 const props = defineProps<{ groups: readonly Group[] }>()
 const emit = defineEmits<{ classes: [classes: SchoolClass[]] }>()
 const chosen = defineModel<string>()
@@ -36,13 +36,6 @@ const onAdd = () =>
     adding.value = false
     name.value = ''
   })
-const onRemove = () =>
-  guarded(async () => {
-    const id = chosen.value!
-    await client('removeClass', { params: { id } })
-    classes.value = classes.value.filter((c) => c.id !== id)
-    chosen.value = undefined
-  })
 </script>
 
 <template>
@@ -66,7 +59,9 @@ const onRemove = () =>
       <button type="button" class="link" @click="adding = !adding">
         {{ t(adding ? 'handout.noClass' : 'handout.newClass') }}
       </button>
-      <button v-if="chosen" type="button" class="link" @click="onRemove">{{ t('handout.removeClass') }}</button>
+      <router-link v-if="chosen" :to="{ name: 'class', params: { classId: chosen } }">{{
+        t('handout.toClass')
+      }}</router-link>
     </div>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
   </div>
@@ -77,6 +72,10 @@ const onRemove = () =>
 .add {
   display: grid;
   gap: 8px;
+}
+.small a {
+  color: var(--action);
+  font-weight: 700;
 }
 .small {
   display: flex;

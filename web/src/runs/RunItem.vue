@@ -54,7 +54,8 @@ const more = computed(() => {
           run.title
         }}</router-link>
         <span class="quiet"
-          >{{ t('runs.took', { time: took }) }}<template v-if="felt"> · {{ felt }}</template
+          ><template v-if="run.alias">{{ run.alias }} · </template>{{ t('runs.took', { time: took })
+          }}<template v-if="felt"> · {{ felt }}</template
           ><template v-if="run.run.steps.skipped">
             · {{ t('runs.skipped', { n: run.run.steps.skipped }) }}</template
           ></span

@@ -36,4 +36,9 @@ const bare = computed(() => route.meta.open || route.meta.bare)
     grid-template-rows: auto 1fr;
   }
 }
+@media print {
+  .shell {
+    display: block;
+  }
+}
 </style>

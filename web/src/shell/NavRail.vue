@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  mdiAccountGroupOutline,
   mdiAccountOutline,
   mdiCogOutline,
   mdiFormatListText,
@@ -19,6 +20,7 @@ const { t } = useI18n()
 const account = useAccount()
 const route = useRoute()
 const router = useRouter()
+const onClasses = computed(() => route.path.startsWith('/classes'))
 const onMoves = computed(() => route.path.startsWith('/moves'))
 
 async function onSignOut() {
@@ -45,6 +47,9 @@ async function onSignOut() {
     </router-link>
     <router-link :to="{ name: 'moves' }" :class="{ on: onMoves }">
       <v-icon :icon="mdiRun" size="20" />{{ t('nav.moves') }}
+    </router-link>
+    <router-link :to="{ name: 'classes' }" :class="{ on: onClasses }">
+      <v-icon :icon="mdiAccountGroupOutline" size="20" />{{ t('nav.classes') }}
     </router-link>
     <router-link :to="{ name: 'settings' }" class="last" :class="{ on: route.name === 'settings' }">
       <v-icon :icon="mdiCogOutline" size="20" />{{ t('nav.settings') }}

@@ -49,6 +49,9 @@ const routes = [
   ['/moves', 'moves'],
   ['/moves/new', 'new-move'],
   ['/moves/:move', 'move'],
+  ['/classes', 'classes'],
+  ['/classes/:classId', 'class'],
+  ['/account', 'account'],
   ['/bin', 'bin'],
   ['/settings', 'settings'],
 ] as const

@@ -1,0 +1,281 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { gradesName } from '@esfuerzo/core'
+import { goesSoon, keptUntil, lastYearToGo } from '@esfuerzo/core/classBook'
+import {
+  type Pupil,
+  type RemovedPupil,
+  type SchoolClass,
+  type SentSession,
+  type TestOverDates,
+} from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+import { useSettings } from '../settings/store.ts'
+import BookPanel from './book/BookPanel.vue'
+import BookTools from './book/BookTools.vue'
+import TestsPanel from './book/TestsPanel.vue'
+import ClassFields from './ClassFields.vue'
+import { useTried } from './useTried.ts'
+import PupilsPanel from './PupilsPanel.vue'
+import { cleanDraft, draftOf, isWhole, movedUp, newClassDraft } from './classDraft.ts'
+
+/** A class: what it did, who is in it, what it is called and how long it keeps results. */
+const props = defineProps<{ classId: string }>()
+const { t, locale } = useI18n()
+const route = useRoute()
+const router = useRouter()
+const settings = useSettings()
+void settings.load()
+const of = shallowRef<SchoolClass>()
+const pupils = shallowRef<readonly Pupil[]>([])
+const removed = shallowRef<readonly RemovedPupil[]>([])
+const classes = shallowRef<readonly SchoolClass[]>([])
+const sessions = shallowRef<readonly SentSession[]>()
+const tests = shallowRef<readonly TestOverDates[]>([])
+const { problem, tried } = useTried()
+const draft = ref(newClassDraft())
+const saved = ref(false)
+
+const params = computed(() => ({ id: props.classId }))
+const load = () =>
+  tried(async () => {
+    const [read, all, sent, measured] = await Promise.all([
+      client('readClass', { params: params.value }),
+      client('listClasses', {}),
+      client('listSentSessions', { params: params.value }),
+      client('readTests', { params: params.value }),
+    ])
+    tests.value = measured.tests
+    of.value = read.class
+    pupils.value = read.pupils
+    removed.value = read.removed
+    classes.value = all.classes
+    sessions.value = sent.sessions
+    draft.value = draftOf(read.class)
+  })
+watch(() => props.classId, load, { immediate: true })
+
+const views = ['results', 'tests', 'pupils', 'class'] as const
+type View = (typeof views)[number]
+const view = computed<View>(() => views.find((v) => v === route.query.show) ?? 'results')
+const show = (next: View) => router.replace({ query: { ...route.query, show: next } })
+/** The session that is shown: the one asked for, else the latest that somebody has a value of, else the latest. */
+const shown = computed(() => {
+  const all = sessions.value ?? []
+  return all.find((s) => s.id === route.query.session) ?? all.find((s) => s.pupils > 0) ?? all[0]
+})
+const day = (iso: string) => DateTime.fromISO(iso).setLocale(locale.value).toFormat('d LLL yyyy')
+const items = computed(() =>
+  (sessions.value ?? []).map((s) => ({
+    value: s.id,
+    title: t('book.session', { title: s.title, date: day(s.sentAt), n: s.pupils, of: pupils.value.length }),
+  })),
+)
+const soon = computed(() => of.value && goesSoon(of.value, DateTime.now().toISODate()))
+
+/** Up to which day results would go at once, were it saved so. */
+const drops = computed(() => {
+  if (!of.value || !isWhole(draft.value)) return undefined
+  const today = DateTime.now().toISODate()
+  const [now, then] = [of.value, draft.value].map((rule) => lastYearToGo(rule, today))
+  return then! > now! ? then : undefined
+})
+const save = (next = draft.value) =>
+  tried(async () => {
+    of.value = await client('saveClass', { params: params.value, body: cleanDraft(next) })
+    draft.value = draftOf(of.value)
+    saved.value = true
+  })
+const onKeepLonger = () => of.value && save({ ...draftOf(of.value), keepMonths: Math.min(24, of.value.keepMonths + 3) })
+const onRemove = () =>
+  tried(async () => {
+    await client('removeClass', { params: params.value })
+    await router.push({ name: 'classes' })
+  })
+watch(draft, () => (saved.value = false))
+</script>
+
+<template>
+  <main class="class">
+    <p v-if="problem" class="care" role="alert">
+      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <p v-if="!of && !problem" class="quiet">{{ t('loading') }}</p>
+    <template v-if="of">
+      <header>
+        <div>
+          <h1>{{ of.name }}</h1>
+          <p class="quiet">
+            {{
+              t(
+                'classes.about',
+                { grades: gradesName(of.grades, settings.gradeNames), n: pupils.length },
+                pupils.length,
+              )
+            }}
+            · {{ t('classes.kept', { date: day(keptUntil(of)) }) }}
+          </p>
+        </div>
+        <div class="views no-paper" role="tablist">
+          <button
+            v-for="name in views"
+            :id="`tab-${name}`"
+            :key="name"
+            type="button"
+            role="tab"
+            :aria-selected="view === name"
+            :aria-controls="`view-${name}`"
+            @click="show(name)"
+          >
+            {{ t(`classes.view.${name}`) }}
+          </button>
+        </div>
+      </header>
+      <p v-if="soon" class="card care soon" role="status">
+        {{ t('classes.soonLong', { date: day(soon) }) }}
+        <v-btn @click="onKeepLonger">{{ t('classes.keepLonger') }}</v-btn>
+        <router-link :to="{ name: 'account' }">{{ t('classes.takeAlong') }}</router-link>
+      </p>
+      <section :id="`view-${view}`" role="tabpanel" :aria-labelledby="`tab-${view}`">
+        <template v-if="view === 'results'">
+          <div v-if="sessions && !sessions.length" class="card empty">
+            <h2>{{ t('book.noSessions') }}</h2>
+            <p>{{ t('book.noSessionsText') }}</p>
+            <v-btn class="main" :to="{ name: 'desk' }">{{ t('lost.back') }}</v-btn>
+          </div>
+          <template v-if="shown">
+            <v-select
+              class="session"
+              :model-value="shown.id"
+              :items="items"
+              :label="t('book.sessionLabel')"
+              hide-details
+              @update:model-value="router.replace({ query: { ...route.query, session: $event } })"
+            />
+            <BookPanel :key="`${of.id} ${shown.id}`" :of="of" :pupils="pupils" :publication="shown.id">
+              <template #pupils
+                ><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template
+              >
+              <template #tools="{ book }"
+                ><BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"
+              /></template>
+            </BookPanel>
+          </template>
+        </template>
+        <TestsPanel
+          v-else-if="view === 'tests'"
+          :tests="tests"
+          :pupils="pupils"
+          @open="router.replace({ query: { show: 'results', session: $event } })"
+        />
+        <PupilsPanel
+          v-else-if="view === 'pupils'"
+          :of="of"
+          :pupils="pupils"
+          :removed="removed"
+          :classes="classes"
+          @changed="load"
+        />
+        <form v-else class="card about" @submit.prevent="save()">
+          <ClassFields v-model="draft" />
+          <p v-if="drops" class="care" role="alert">{{ t('classes.drops', { date: day(drops) }) }}</p>
+          <div class="row">
+            <v-btn class="main" type="submit" :disabled="!isWhole(draft)">{{ t('classes.save') }}</v-btn>
+            <v-btn @click="draft = movedUp(draft)">{{ t('classes.moveUp') }}</v-btn>
+            <span role="status" class="quiet">{{ saved ? t('classes.saved') : '' }}</span>
+          </div>
+          <p class="quiet">{{ t('classes.moveUpLead') }}</p>
+          <div class="row">
+            <v-btn class="danger" @click="onRemove">{{
+              t('classes.remove', { n: pupils.length }, pupils.length)
+            }}</v-btn>
+            <span class="quiet">{{ t('classes.removeLead') }}</span>
+          </div>
+        </form>
+      </section>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.class {
+  padding: 18px 24px 24px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  min-width: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px 16px;
+}
+h1 {
+  font-size: 26px;
+}
+h2 {
+  font-size: 17px;
+}
+p {
+  margin: 4px 0 0;
+}
+.views {
+  display: flex;
+  gap: 4px;
+}
+.views button {
+  min-height: 40px;
+  padding: 0 14px;
+  border: 1px solid transparent;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.views button[aria-selected='true'] {
+  border-bottom-color: var(--action);
+  font-weight: 700;
+}
+.soon a {
+  color: var(--action);
+  font-weight: 700;
+}
+.soon {
+  padding: 10px 16px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+}
+.session {
+  max-width: 620px;
+  margin-bottom: 10px;
+}
+section {
+  min-width: 0;
+}
+.empty,
+.about {
+  padding: 16px;
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+  max-width: 760px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+}
+.danger {
+  color: var(--care);
+  border-color: var(--care) !important;
+}
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Pupil } from '@esfuerzo/contract'
+import { fileTitle } from '@esfuerzo/core/cues'
+import { saveContent } from '../../shared/saveFile.ts'
+import ReadTable from './ReadTable.vue'
+import { csvOf, excelOf, tableOf } from './tableOut.ts'
+import type { Book } from './useBook.ts'
+
+/** The grid taken along as a table, or filled from one. */
+const props = defineProps<{ book: Book; pupils: readonly Pupil[]; title: string }>()
+const { t } = useI18n()
+const reading = ref(false)
+const table = computed(() => tableOf(props.book, props.pupils, t))
+const name = computed(() => fileTitle(props.title))
+const onCsv = () => saveContent(`${name.value}.csv`, csvOf(table.value), 'text/csv;charset=utf-8')
+const onExcel = async () =>
+  saveContent(
+    `${name.value}.xlsx`,
+    await excelOf(table.value),
+    'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  )
+const onPrint = () => window.print()
+</script>
+
+<template>
+  <v-btn @click="reading = true">{{ t('book.readTable') }}</v-btn>
+  <v-menu>
+    <template #activator="{ props: menu }"
+      ><v-btn v-bind="menu">{{ t('book.takeAlong') }}</v-btn></template
+    >
+    <v-list>
+      <v-list-item :title="t('book.csv')" @click="onCsv" />
+      <v-list-item :title="t('book.excel')" @click="onExcel" />
+      <v-list-item :title="t('book.print')" @click="onPrint" />
+    </v-list>
+  </v-menu>
+  <ReadTable v-if="reading" :book="book" :pupils="pupils" @close="reading = false" />
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Pupil } from '@esfuerzo/contract'
+import { columnLine } from './columnText.ts'
+import type { Book, TypedCell } from './useBook.ts'
+
+/** Cells that ask for an answer: what cannot be, what is hardly likely, what another wrote meanwhile. Each is still as it was typed. */
+const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()
+const emit = defineEmits<{ go: [cell: TypedCell] }>()
+const { t } = useI18n()
+/** So many are asked about at a time. */
+const most = 4
+const open = computed(() => props.book.open.value)
+const where = (cell: TypedCell) => {
+  const alias = props.pupils.find((p) => p.id === cell.pupil)?.alias ?? ''
+  const column = props.book.columns.value.find((c) => c.key === cell.column)
+  return column ? `${alias}: ${columnLine(column, t)}` : alias
+}
+function why({ text, problem, unlikely, now }: TypedCell): string {
+  if (problem) return t(`book.problem.${problem.code}`, { text, ...problem })
+  if (unlikely) return t(`book.unlikely.${unlikely.code}`, { text, ...unlikely })
+  return now?.value === null || !now ? t('book.tookAway', { text }) : t('book.wroteElse', { text, now: now.value })
+}
+</script>
+
+<template>
+  <ul v-if="open.length" class="open no-paper" :aria-label="t('book.open')">
+    <li v-for="cell in open.slice(0, most)" :key="cell.id">
+      <button type="button" class="link where" @click="emit('go', cell)">{{ where(cell) }}</button>
+      <span>{{ why(cell) }}</span>
+      <v-btn v-if="cell.state === 'asked'" size="small" @click="book.confirm(cell)">{{ t('book.right') }}</v-btn>
+      <v-btn v-if="cell.state === 'differs'" size="small" @click="book.confirm(cell)">{{ t('book.takeMine') }}</v-btn>
+      <v-btn size="small" class="plain" @click="book.drop(cell)">{{
+        t(cell.state === 'differs' ? 'book.takeTheirs' : 'book.takeBack')
+      }}</v-btn>
+    </li>
+    <li v-if="open.length > most" class="quiet">{{ t('book.moreOpen', { n: open.length - most }) }}</li>
+  </ul>
+</template>
+
+<style scoped>
+/* In sight wherever one is, and nothing moves when it comes. */
+.open {
+  position: sticky;
+  bottom: 8px;
+  z-index: 4;
+  margin: 0;
+  padding: 8px 14px;
+  list-style: none;
+  display: grid;
+  gap: 4px;
+  background: var(--care-soft);
+  border: 1px solid var(--line);
+  border-left: 4px solid var(--care);
+  border-radius: var(--corner);
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+}
+.where {
+  white-space: normal;
+  text-align: left;
+}
+</style>

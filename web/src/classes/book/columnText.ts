@@ -1,0 +1,34 @@
+import { per30, type BookColumn } from '@esfuerzo/core/classBook'
+import type { Words } from '../../shared/words.ts'
+
+/** What a column is of: a station's name, else its kind. */
+export const columnName = ({ kind, what, name }: BookColumn, t: Words): string =>
+  kind === 'pulse'
+    ? t(`book.${what}`)
+    : kind === 'station' || kind === 'measure'
+      ? name
+      : kind === 'weight'
+        ? t('book.weightOf', { name })
+        : t(`book.kind.${kind}`)
+
+/** Which box of a row it is; the empty string where there is one. */
+export const columnNth = ({ kind, nth, of }: BookColumn, t: Words): string =>
+  of > 1 ? t(kind === 'measure' ? 'book.trial' : kind === 'points' ? 'book.round' : 'book.lap', { n: nth }) : ''
+
+/** What is counted, and in how many seconds. */
+export const columnUnit = ({ unit, seconds, test }: BookColumn, t: Words): string => {
+  if (test) return t(`book.testUnit.${test}`)
+  return seconds
+    ? t('book.unitIn', { unit: t(`book.unit.${unit}`), seconds: Math.round(seconds) })
+    : t(`book.unit.${unit}`)
+}
+
+/** Whether a small number beside each value says what it would be in thirty seconds. */
+export const saysPer30 = ({ unit, seconds }: BookColumn): boolean =>
+  per30(30, { unit, seconds }) !== undefined && seconds !== 30
+
+/** A column in one line, as a table's head has it: "Squat jump, lap 2 (reps in 30 s)". */
+export function columnLine(column: BookColumn, t: Words): string {
+  const name = [columnName(column, t), columnNth(column, t)].filter(Boolean).join(', ')
+  return `${name} (${columnUnit(column, t)})`
+}

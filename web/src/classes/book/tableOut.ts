@@ -1,0 +1,42 @@
+import Papa from 'papaparse'
+import type { Pupil } from '@esfuerzo/contract'
+import type { Words } from '../../shared/words.ts'
+import { columnLine } from './columnText.ts'
+import type { Book } from './useBook.ts'
+
+/** A grid as a table: one line of heads with their units, then pupils by alias; what is missing is empty. */
+export interface Table {
+  heads: string[]
+  rows: (string | number | null)[][]
+}
+
+/** What is on screen, in the order it is there: by alias. Values that cannot be are left out. */
+export function tableOf(book: Book, pupils: readonly Pupil[], t: Words): Table {
+  const columns = book.columns.value
+  return {
+    heads: [t('book.alias'), ...columns.map((column) => columnLine(column, t))],
+    rows: pupils.map(({ id, alias }) => [
+      alias,
+      ...columns.map(({ key }) => {
+        const text = book.typedOf(id, key)?.state === 'refused' ? '' : book.textOf(id, key)
+        return text === '' ? null : Number(text.replace(',', '.'))
+      }),
+    ]),
+  }
+}
+
+/** RFC 4180, in UTF-8 with its mark, nothing taken for a formula. */
+export const csvOf = ({ heads, rows }: Table): string =>
+  `\ufeff${Papa.unparse({ fields: heads, data: rows }, { newline: '\r\n', escapeFormulae: true })}\r\n`
+
+/** An Excel file: texts as texts and numbers as numbers, so that nothing is a formula. */
+export async function excelOf({ heads, rows }: Table): Promise<Blob> {
+  const { default: writeExcel } = await import('write-excel-file/browser')
+  const head = heads.map((value) => ({ value, type: String, fontWeight: 'bold' as const }))
+  const body = rows.map((row) =>
+    row.map((value) =>
+      value === null ? null : typeof value === 'number' ? { value, type: Number } : { value, type: String },
+    ),
+  )
+  return writeExcel([head, ...body], { stickyRowsCount: 1, stickyColumnsCount: 1 }).toBlob()
+}

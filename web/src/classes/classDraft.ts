@@ -1,0 +1,38 @@
+import { DateTime } from 'luxon'
+import { cleanText } from '@esfuerzo/core'
+import { monthsLater, usualYearEnd } from '@esfuerzo/core/classBook'
+import type { SchoolClass } from '@esfuerzo/contract'
+
+/** What is said of a class. */
+export type ClassDraft = Pick<SchoolClass, 'name' | 'grades' | 'yearEnds' | 'keepMonths'>
+
+export const newClassDraft = (): ClassDraft => ({
+  name: '',
+  grades: [],
+  yearEnds: usualYearEnd(DateTime.now().toISODate()),
+  keepMonths: 0,
+})
+
+export const draftOf = ({ name, grades, yearEnds, keepMonths }: SchoolClass): ClassDraft => ({
+  name,
+  grades: [...grades],
+  yearEnds,
+  keepMonths,
+})
+
+/** Whether it can be stored as it is. */
+export const isWhole = ({ name, grades, yearEnds }: ClassDraft): boolean =>
+  name.trim() !== '' && grades.length > 0 && /^2\d{3}-\d\d-\d\d$/.test(yearEnds)
+
+export const cleanDraft = (draft: ClassDraft): ClassDraft => ({ ...draft, name: cleanText(draft.name, 'line').trim() })
+
+/**
+ * A class a year on: each grade the next, its year's end too, and the number in its name where that was a grade's.
+ *
+ * @example movedUp({ name: 'Class 3', grades: [3], yearEnds: '2027-07-31', keepMonths: 0 }).name // 'Class 4'
+ */
+export function movedUp(draft: ClassDraft): ClassDraft {
+  const grades = [...new Set(draft.grades.map((grade) => Math.min(6, grade + 1)))]
+  const name = draft.name.replace(/\d+/, (n) => (draft.grades.includes(Number(n)) ? String(Number(n) + 1) : n))
+  return { ...draft, name, grades, yearEnds: monthsLater(draft.yearEnds, 12) }
+}

@@ -1,0 +1,31 @@
+import { ref, type Ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { callCode, CallError } from '@esfuerzo/contract'
+import { problemSentence } from '../words/i18n.ts'
+
+/** Calls of a view of the class book, with what went wrong in words. */
+export interface Tried {
+  problem: Ref<string>
+  /** Makes a call. @returns whether it went well */
+  tried: (work: () => Promise<unknown>) => Promise<boolean>
+}
+
+export function useTried(): Tried {
+  const { t } = useI18n()
+  const problem = ref('')
+  return {
+    problem,
+    async tried(work) {
+      problem.value = ''
+      try {
+        await work()
+        return true
+      } catch (error) {
+        // What was refused by name says more than that it was refused.
+        const [first] = error instanceof CallError ? error.problems : []
+        problem.value = first ? problemSentence(first) : t(`errors.${callCode(error)}`)
+        return false
+      }
+    },
+  }
+}

@@ -1,0 +1,36 @@
+import { createStore, del, entries, set } from 'idb-keyval'
+
+/** A child whose code was given on this device: it has several, in a home with several children. */
+export interface KeptPupil {
+  alias: string
+  /** What its runs are sent with. */
+  key: string
+}
+
+const database = () => createStore('esfuerzo-pupils', 'pupils')
+
+/** Of all the keys a pupil may have, the part that names it. */
+export const pupilId = ({ key }: KeptPupil): string => key.split('.')[0]!
+
+/** What a store refuses, as a promise or at once: a device that keeps nothing asks again the next time. */
+async function tolerant<T>(work: () => Promise<T>, instead: T): Promise<T> {
+  try {
+    return await work()
+  } catch {
+    return instead
+  }
+}
+
+/** Children of this device, by alias; none where it keeps nothing. */
+export async function keptPupils(): Promise<KeptPupil[]> {
+  const all = await tolerant(() => entries<string, KeptPupil>(database()), [])
+  return all.map(([, pupil]) => pupil).sort((a, b) => a.alias.localeCompare(b.alias, undefined, { numeric: true }))
+}
+
+/** Remembers a child; one whose code was renewed is the same. */
+export const keepPupil = (pupil: KeptPupil): Promise<void> =>
+  tolerant(() => set(pupilId(pupil), { ...pupil }, database()), undefined)
+
+/** Forgets a child: nothing it did is taken away. */
+export const forgetPupil = (pupil: KeptPupil): Promise<void> =>
+  tolerant(() => del(pupilId(pupil), database()), undefined)

@@ -1,0 +1,351 @@
+import { flushPromises } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { newSettings } from '@esfuerzo/core'
+import type { BookColumn, BookEntry } from '@esfuerzo/core/classBook'
+import type { WrittenCell } from '@esfuerzo/contract'
+import { movedUp } from '../src/classes/classDraft.ts'
+import { useBook } from '../src/classes/book/useBook.ts'
+import { open, Refusal, serve, type Answers } from './support/pages.ts'
+
+const classId = '11111111-1111-4111-8111-111111111111'
+const sent = '22222222-2222-4222-8222-222222222222'
+const [kelp, tern] = ['33333333-3333-4333-8333-333333333333', '44444444-4444-4444-8444-444444444444'] as const
+const of = { id: classId, name: 'Class 3', grades: [2, 3], yearEnds: '2099-07-31', keepMonths: 0, pupils: 2 }
+const pupils = [
+  { id: kelp, alias: 'Kelp 7', note: '', results: 1 },
+  { id: tern, alias: 'Tern 4', note: 'left-handed', results: 0 },
+]
+const lap = (nth: number): BookColumn => ({
+  what: 'result',
+  block: 'b2',
+  station: 's1',
+  lap: nth,
+  key: `result b2 s1 lap ${nth}`,
+  kind: 'station',
+  name: 'Squat jump',
+  part: 'Main part',
+  unit: 'reps',
+  nth,
+  of: 2,
+  seconds: 20,
+})
+const columns: BookColumn[] = [
+  lap(1),
+  lap(2),
+  { what: 'felt', key: 'felt', kind: 'felt', name: '', part: '', unit: 'faces', nth: 1, of: 1 },
+]
+const entry = (more: Partial<BookEntry>): BookEntry => ({
+  id: '55555555-5555-4555-8555-555555555555',
+  pupil: kelp,
+  what: 'result',
+  block: 'b2',
+  station: 's1',
+  lap: 1,
+  value: 12,
+  at: '2026-11-12T10:00:00.000Z',
+  source: 'run',
+  seconds: 20,
+  ...more,
+})
+
+let written: WrittenCell[][] = []
+let answers: Answers
+let entries: BookEntry[]
+let earlier: BookEntry[]
+beforeEach(() => {
+  setActivePinia(createPinia())
+  vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
+  written = []
+  entries = [entry({})]
+  earlier = [entry({ id: '66666666-6666-4666-8666-666666666666', value: 10, at: '2026-10-12T10:00:00.000Z' })]
+  answers = {
+    'GET /api/settings': () => newSettings('Atlantic/Azores'),
+    'GET /api/classes': () => ({ classes: [of], removed: [] }),
+    [`GET /api/classes/${classId}`]: () => ({ class: of, pupils, removed: [] }),
+    [`GET /api/classes/${classId}/sessions`]: () => ({
+      sessions: [{ id: sent, title: 'Springs', sentAt: '2026-11-11T10:00:00.000Z', pupils: 1 }],
+    }),
+    [`GET /api/classes/${classId}/tests`]: () => ({ tests: [] }),
+    [`GET /api/classes/${classId}/results/${sent}`]: () => ({ columns, entries, earlier, loose: [] }),
+    [`PUT /api/classes/${classId}/results/${sent}`]: (body) => {
+      const { cells } = body as { cells: WrittenCell[] }
+      written.push(cells)
+      return { written: cells.map(stored), differing: [] }
+    },
+  }
+})
+afterEach(() => vi.useRealTimers())
+
+const stored = ({ id, pupil, value, what, block, station, lap: nth }: WrittenCell): BookEntry =>
+  entry({ id, pupil, value, what, block, station, lap: nth, source: 'typed', at: new Date().toISOString() })
+
+async function opened() {
+  serve(answers)
+  const book = useBook(classId, sent)
+  await book.load()
+  return book
+}
+const put = (book: ReturnType<typeof useBook>, pupil: string, nth: number, text: string) =>
+  book.put([{ pupil, column: lap(nth).key, text }])
+const quiet = () => vi.advanceTimersByTimeAsync(1500)
+
+describe('what is typed into the book', () => {
+  beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }))
+
+  it('is on screen at once and stored a moment later, cells typed together in one turn', async () => {
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    put(book, tern, 2, '9')
+    expect([book.textOf(kelp, lap(1).key), book.state.value]).toEqual(['14', 'saving'])
+    await quiet()
+    expect(written.map((cells) => cells.map((c) => [c.pupil, c.value, c.was]))).toEqual([
+      [
+        [kelp, 14, entry({}).id],
+        [tern, 9, null],
+      ],
+    ])
+    expect(book.state.value).toBe('saved')
+    expect(book.cellOf(kelp, lap(1).key)!.before.map((e) => e.value)).toEqual([10])
+    expect(book.typedOf(kelp, lap(1).key)).toBeUndefined()
+    book.stop()
+  })
+
+  it('and put back as it was is not stored', async () => {
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    put(book, kelp, 1, '12')
+    await quiet()
+    expect(written).toEqual([])
+    book.stop()
+  })
+
+  it('is undone and done again, step by step', async () => {
+    const book = await opened()
+    book.put([
+      { pupil: kelp, column: lap(1).key, text: '14' },
+      { pupil: tern, column: lap(1).key, text: '7' },
+    ])
+    await quiet()
+    book.undo()
+    expect([book.textOf(kelp, lap(1).key), book.textOf(tern, lap(1).key)]).toEqual(['12', ''])
+    await quiet()
+    expect(written[1]!.map((c) => c.value)).toEqual([12, null])
+    book.redo()
+    expect(book.textOf(tern, lap(1).key)).toBe('7')
+    expect([book.canUndo.value, book.canRedo.value]).toEqual([true, false])
+    book.stop()
+  })
+
+  it('stays as typed where it cannot be, and is asked about where it is hardly likely, and neither is stored', async () => {
+    const book = await opened()
+    put(book, kelp, 1, '500')
+    put(book, kelp, 2, '70')
+    await quiet()
+    expect(written).toEqual([])
+    expect(book.open.value.map((c) => [c.text, c.state])).toEqual([
+      ['500', 'refused'],
+      ['70', 'asked'],
+    ])
+    book.confirm(book.open.value[1]!)
+    book.drop(book.open.value[0]!)
+    await quiet()
+    expect(written.map((cells) => cells.map((c) => c.value))).toEqual([[70]])
+    expect(book.textOf(kelp, lap(1).key)).toBe('12')
+    book.stop()
+  })
+
+  it('that somebody else wrote meanwhile is shown with theirs, and goes where mine is taken', async () => {
+    const theirs = entry({ id: '77777777-7777-4777-8777-777777777777', value: 20, at: '2026-11-13T10:00:00.000Z' })
+    const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => ({
+      written: [],
+      differing: (body as { cells: WrittenCell[] }).cells.map(({ id }) => ({ id, now: theirs })),
+    })
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    await quiet()
+    expect(book.open.value).toMatchObject([{ text: '14', state: 'differs', now: { value: 20 } }])
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = good
+    book.confirm(book.open.value[0]!)
+    await quiet()
+    expect(written).toMatchObject([[{ value: 14, was: theirs.id }]])
+    expect(book.open.value).toEqual([])
+    book.stop()
+  })
+
+  it('waits on screen while the server is away, and what is typed meanwhile goes with it', async () => {
+    const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = () => new Refusal(503, { code: 'database-away' })
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    await quiet()
+    expect([book.state.value, book.textOf(kelp, lap(1).key)]).toEqual(['away', '14'])
+    put(book, tern, 1, '6')
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = good
+    await vi.advanceTimersByTimeAsync(12_000)
+    expect(written.at(-1)!.map((c) => c.value)).toEqual([14, 6])
+    expect(book.state.value).toBe('saved')
+    book.stop()
+  })
+
+  it('says where a sign-in has ended, and keeps what was typed', async () => {
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = () => new Refusal(401, { code: 'sign-in-needed' })
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    await quiet()
+    expect([book.state.value, book.textOf(kelp, lap(1).key)]).toEqual(['signed-out', '14'])
+    book.stop()
+  })
+})
+
+describe('the page of a class', () => {
+  const page = async () => {
+    serve(answers)
+    return open((await import('../src/classes/ClassPage.vue')).default, { classId })
+  }
+
+  it('shows what it did by alias, per thirty seconds, with a line of each child’s own, and lets nobody sort by it', async () => {
+    const { view } = await page()
+    await flushPromises()
+    const rows = view.findAll('tbody tr[aria-rowindex]')
+    expect(rows.map((row) => row.find('th').text())).toEqual(['Kelp 7', 'Tern 4'])
+    // 12 in 20 s are 18 in 30 s.
+    expect(rows[0]!.find('td').text()).toBe('1218')
+    expect(rows[0]!.find('td svg').exists()).toBe(true)
+    expect(rows[1]!.findAll('td').map((cell) => cell.text())).toEqual(['', '', ''])
+    expect(view.findAll('thead button, thead a, [aria-sort]')).toHaveLength(0)
+    expect(view.find('[data-testid=about]').text()).toContain('18 in 30 s')
+    expect(view.find('[data-testid=about]').text()).toContain('before: 10')
+  })
+
+  it('gives a run that came with another child’s code to whom it belongs', async () => {
+    const run = '99999999-9999-4999-8999-999999999999'
+    entries = [entry({ run })]
+    let moved: unknown
+    answers[`PUT /api/publications/${sent}/runs/${run}/pupil`] = (body) => ((moved = body), {})
+    const { press } = await page()
+    await flushPromises()
+    await press('Another child’s run?')
+    const item = [...document.querySelectorAll<HTMLElement>('.v-list-item')].find((i) => i.textContent === 'Tern 4’s')!
+    item.click()
+    await flushPromises()
+    expect(moved).toEqual({ pupil: tern })
+  })
+
+  it('is typed into by keyboard: a number begins, Tab goes on, Escape leaves it as it was', async () => {
+    const { view } = await page()
+    await flushPromises()
+    const grid = view.find('[role=grid]')
+    await grid.trigger('keydown', { key: '9' })
+    expect((view.find('td input').element as HTMLInputElement).value).toBe('9')
+    await grid.trigger('keydown', { key: 'Escape' })
+    expect(view.find('#cell-0-0').text()).toContain('12')
+    await grid.trigger('keydown', { key: '9' })
+    await grid.trigger('keydown', { key: 'Tab' })
+    expect(view.find('#cell-0-0').text()).toContain('9')
+    await grid.trigger('keydown', { key: 'z', ctrlKey: true })
+    expect(view.find('#cell-0-0').text()).toContain('12')
+    await grid.trigger('keydown', { key: 'ArrowLeft' })
+    await grid.trigger('keydown', { key: 'ArrowDown', shiftKey: true })
+    await grid.trigger('keydown', { key: 'd', ctrlKey: true })
+    expect(view.find('#cell-1-0').text()).toContain('12')
+    await grid.trigger('keydown', { key: 'Delete' })
+    expect(view.find('#cell-0-0').text()).toBe('')
+  })
+
+  it('says what to do where nobody is in it, and where nothing was sent to it', async () => {
+    answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: [], removed: [] })
+    expect((await page()).words()).toContain('There is nobody in this class yet.')
+    answers[`GET /api/classes/${classId}/sessions`] = () => ({ sessions: [] })
+    expect((await page()).words()).toContain('Nothing has come home to this class yet')
+  })
+
+  it('says a month before that its results go, and keeps them longer when told to', async () => {
+    const soon = new Date(Date.now() + 10 * 86_400_000).toISOString().slice(0, 10)
+    let saved: unknown
+    answers[`GET /api/classes/${classId}`] = () => ({ class: { ...of, yearEnds: soon }, pupils, removed: [] })
+    answers[`PUT /api/classes/${classId}`] = (body) => ((saved = body), { ...of, ...(body as object) })
+    const { words, press } = await page()
+    expect(words()).toContain('The results of this school year are deleted after')
+    await press('Keep them three months longer')
+    expect(saved).toMatchObject({ keepMonths: 3 })
+    expect(words()).not.toContain('are deleted after')
+  })
+
+  it('shows tests over the days they were measured on, every try, and leads to their session', async () => {
+    const days = [
+      { key: 'a b8', publicationId: sent, title: 'Springs', at: '2026-10-12T10:00:00.000Z' },
+      { key: 'a b9', publicationId: sent, title: 'Springs', at: '2026-10-12T10:00:00.000Z' },
+    ]
+    const values = [20, 24].map((value, i) => ({ pupil: tern, day: 'a b8', trial: i + 1, value }))
+    answers[`GET /api/classes/${classId}/tests`] = () => ({ tests: [{ test: 'hold', unit: 'seconds', days, values }] })
+    const { view, router, words } = await page()
+    await router.replace({ query: { show: 'tests' } })
+    await flushPromises()
+    expect(view.findAll('tbody tr').map((row) => row.text())).toEqual(['Tern 420 · 24'])
+    expect(words()).toContain('Springs (1. time)')
+    expect(words()).toContain('Too few to say what changed')
+    await view.find('thead button').trigger('click')
+    await flushPromises()
+    expect(router.currentRoute.value.query).toEqual({ show: 'results', session: sent })
+  })
+
+  it('says how the class changed once eight children have both days that count, and of nobody by alias', async () => {
+    const days = ['a', 'b', 'c'].map((key, i) => ({
+      key,
+      publicationId: sent,
+      title: 'Springs',
+      at: `2026-1${i}-01T10:00:00.000Z`,
+    }))
+    const many = Array.from({ length: 9 }, (_, i) => ({
+      ...pupils[0]!,
+      id: kelp.replace(/^./, String(i)),
+      alias: `Kelp ${i}`,
+    }))
+    const values = many.flatMap(({ id }, i) =>
+      ['b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + d * (5 + i) })),
+    )
+    answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: many, removed: [] })
+    answers[`GET /api/classes/${classId}/tests`] = () => ({ tests: [{ test: 'hold', unit: 'seconds', days, values }] })
+    const { view, router } = await page()
+    await router.replace({ query: { show: 'tests' } })
+    await flushPromises()
+    const sentence = view.find('section.card p').text()
+    expect(sentence).toMatch(
+      /^Most of the class did more \(median \+\d+ %, between \+\d+ % and \+\d+ %; 9 of 9 children have both days\)/,
+    )
+    expect(sentence).not.toMatch(/Kelp/)
+  })
+
+  it('adds aliases that it proposes, warns of what looks like a name, and takes a pupil away and back', async () => {
+    let added: unknown
+    answers[`POST /api/classes/${classId}/pupils`] = (body) => ((added = body), { pupils })
+    const calls: string[] = []
+    answers[`DELETE /api/pupils/${kelp}`] = () => (calls.push('away'), {})
+    answers[`POST /api/pupils/${kelp}/restore`] = () => (calls.push('back'), pupils[0])
+    const { view, press, words, router } = await page()
+    await router.replace({ query: { show: 'pupils' } })
+    await flushPromises()
+    await view.find('input[type=number]').setValue('3')
+    await press('Propose aliases')
+    await press('Add 3 pupils')
+    expect((added as { aliases: string[] }).aliases).toHaveLength(3)
+    await view.find('textarea').setValue('Ana Prado\nSkua 3')
+    expect(words()).toContain('That looks like a full name: Ana Prado')
+    await press('Take Kelp 7 away')
+    await press('Undo')
+    expect(calls).toEqual(['away', 'back'])
+  })
+})
+
+it('a class that moves up has its next grades, its next year’s end and its next number', () => {
+  const draft = { name: 'Class 3 · Gannets', grades: [2, 3], yearEnds: '2027-07-31', keepMonths: 1 }
+  expect(movedUp(draft)).toEqual({
+    name: 'Class 4 · Gannets',
+    grades: [3, 4],
+    yearEnds: '2028-07-31',
+    keepMonths: 1,
+  })
+  expect(movedUp({ ...draft, name: 'Room 12', grades: [5, 6] })).toMatchObject({ name: 'Room 12', grades: [6] })
+})
