@@ -18,6 +18,14 @@ import stretching from './figures/stretching.json'
 import weights from './figures/weights.json'
 import effort from './effort.json'
 import kit from './kit.json'
+import balanceMeasures from './measures/balance.json'
+import chosenMeasures from './measures/chosen.json'
+import countMeasures from './measures/counts.json'
+import holdMeasures from './measures/holds.json'
+import jumpMeasures from './measures/jumps.json'
+import pulseMeasures from './measures/pulse.json'
+import reachMeasures from './measures/reach.json'
+import throwMeasures from './measures/throws.json'
 import animalMoves from './moves/animals.json'
 import balanceMoves from './moves/balances.json'
 import breathing from './moves/breathing.json'
@@ -41,7 +49,7 @@ import muscles from './muscles.json'
  * `readLibrary`. The version goes up with each change a saved session could notice.
  */
 export const libraryData = {
-  version: 5,
+  version: 6,
   moves: [
     ...pulse,
     ...looseners,
@@ -81,6 +89,16 @@ export const libraryData = {
   muscles,
   kit,
   effort,
+  measures: [
+    ...reachMeasures,
+    ...countMeasures,
+    ...jumpMeasures,
+    ...balanceMeasures,
+    ...holdMeasures,
+    ...throwMeasures,
+    ...pulseMeasures,
+    ...chosenMeasures,
+  ],
 } as unknown as LibraryData
 
 /** A session ready to be changed: one of the trade's common forms, as whiteboard text. */
@@ -92,7 +110,7 @@ export interface Beginning {
   text: string
 }
 
-/** A dozen beginnings; all names and words are ours. A test reads every one. */
+/** Beginnings; all names and words are ours. A test reads every one. */
 export const beginnings: readonly Beginning[] = beginningsData.map(({ text, ...rest }) => ({
   ...rest,
   text: text.join('\n'),

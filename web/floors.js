@@ -15,6 +15,7 @@ export const floors = [
   ['reading', 'what a text came to, and what it leaves open'],
   ['runs', 'what came back'],
   ['moves', 'the pages of the moves'],
+  ['measures', 'the pages of the tests'],
   ['compose', 'a session made'],
   ['desk', 'all sessions'],
   ['handout', 'a session sent home'],

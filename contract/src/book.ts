@@ -68,6 +68,9 @@ export type SentSession = z.infer<typeof sentSessionSchema>
 const testSchema = z.strictObject({
   test: z.string(),
   unit: z.enum(units),
+  /** How it was set up, where that was said, and when in the lesson: another one is another test. */
+  setUp: z.string().optional(),
+  moment: z.string(),
   days: z.array(
     z.strictObject({
       /** Of the session and the block it was measured in. */
@@ -77,7 +80,15 @@ const testSchema = z.strictObject({
       at: momentSchema,
     }),
   ),
-  values: z.array(z.strictObject({ pupil: z.uuid(), day: z.string(), trial: z.int(), value: z.number() })),
+  values: z.array(
+    z.strictObject({
+      pupil: z.uuid(),
+      day: z.string(),
+      trial: z.int(),
+      value: z.number(),
+      otherwise: z.string().optional(),
+    }),
+  ),
 })
 export type TestOverDates = z.infer<typeof testSchema>
 

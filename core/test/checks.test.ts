@@ -203,6 +203,24 @@ const cases: Record<RuleId, { breaks: () => Workout; near: () => Workout; contex
     breaks: () => session(`${head(9, '4-6')}## Warm-up\nmarch on the spot 59 s\n## Test\nmeasure hold before\n`),
     near: () => session(`${head(9, '4-6')}## Warm-up\nmarch on the spot 60 s\n## Test\nmeasure hold before\n`),
   },
+  'other-set-up': {
+    breaks: () =>
+      session(
+        `${head(9, '4-6')}## Test\nmeasure sit and reach before, 2 trials\nmeasure sit and reach after, set-up step, 2 trials\n`,
+      ),
+    near: () =>
+      session(
+        `${head(9, '4-6')}## Test\nmeasure sit and reach before, set-up step, 2 trials\nmeasure sit and reach after, set-up step, 2 trials\n`,
+      ),
+  },
+  'test-beyond-grade': {
+    breaks: () => session(`${head(9, '2-3')}## Test\nmeasure plank hold\n`),
+    near: () => session(`${head(9, '3-4')}## Test\nmeasure plank hold\n`),
+  },
+  'test-thuds': {
+    breaks: () => session(`${head(9, '4-6')}## Test\nmeasure line jumps in 15 s, 2 trials\n`, { quiet: true }),
+    near: () => session(`${head(9, '4-6')}## Test\nmeasure sit-to-stands in 30 s\n`, { quiet: true }),
+  },
   'one-sided': {
     breaks: () => session(`${head(9, '4-6', 'aim strength')}${main('1 lap 61/0\nsquat\n1 lap 39/0\nplank')}`),
     near: () => session(`${head(9, '4-6', 'aim strength')}${main('1 lap 60/0\nsquat\n1 lap 40/0\nplank')}`),

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { setStation, stationsOf, type ProblemError } from '@esfuerzo/core'
+import { partDocument, partOf, setStation, stationsOf, type Block, type ProblemError } from '@esfuerzo/core'
+import { newMeasure } from '../src/forms/measure/schema.ts'
 import { pathText } from '../src/base/problem.ts'
 import {
   allDocumentKinds,
@@ -87,11 +88,22 @@ it('settings of version 2 have no country, those of 3 no checks; what they canno
   expect(writtenDocument(settingsDocument, policies)).toEqual(policies)
 })
 
-it('a session with answers is written in this version, and in the one before without', () => {
+it('a session with one of the new tests, or with answers, is written in the version that knows of them', () => {
   const session: Workout = read(workoutDocument, 'session')
   const answered = { ...session, answered: [{ finding: 'no-water||||', reason: 'the tap is next door' }] }
-  expect(writtenDocument(workoutDocument, answered)).toEqual(answered)
+  expect(writtenDocument(workoutDocument, answered)).toEqual({ ...answered, version: 3 })
   expect(readWorkout(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
+  const block = newMeasure('b99')
+  const measuring = (fields: object): Workout => ({
+    ...answered,
+    sections: [{ ...session.sections[0]!, blocks: [{ ...block, ...fields } as Block] }],
+  })
+  for (const fields of [{ test: 'longJump' }, { test: 'sitAndReach', setUp: 'step' }, { betweenLaps: 'wallSit' }])
+    expect(writtenDocument(workoutDocument, measuring(fields))).toEqual(measuring(fields))
+  expect(writtenDocument(workoutDocument, measuring({ test: 'sitAndReach' }))).toMatchObject({ version: 3 })
+  const piece = partOf(session, measuring({ test: 'longJump' }).sections[0]!.blocks[0]!)
+  expect(writtenDocument(partDocument, piece)).toEqual(piece)
+  expect(writtenDocument(partDocument, partOf(session, block))).toMatchObject({ version: 1 })
   const note = setStation(session, stationsOf(session.sections[1]!.blocks[0]!)[0]!.id, { note: 'softly' })
   expect(writtenDocument(workoutDocument, note)).toEqual({ ...note, version: 2 })
   expect(readWorkout({ ...note, version: 2 })).toEqual(note)
@@ -158,9 +170,9 @@ describe('the rule of two releases', () => {
     }
     const got = readCarried(allDocumentKinds, message) as { document: Workout; parts: { part: { version: number } }[] }
     expect(got.document).toEqual(session)
-    expect(got.parts[0]!.part.version).toBe(2)
+    expect(got.parts[0]!.part.version).toBe(3)
     expect(writtenCarried(allDocumentKinds, got)).toEqual(message)
-    expect(() => readCarried(allDocumentKinds, { document: { ...fixture('session').data, version: 4 } })).toThrow(
+    expect(() => readCarried(allDocumentKinds, { document: { ...fixture('session').data, version: 5 } })).toThrow(
       'newer-version',
     )
     for (const plain of [null, 3, 'text', [], { a: [1] }]) expect(readCarried(allDocumentKinds, plain)).toEqual(plain)

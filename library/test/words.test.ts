@@ -14,6 +14,15 @@ const texts = new Set([
     ...m.cautions,
     ...m.versions.flatMap((v) => [v.name, v.how]),
   ]),
+  ...[...library.measures.values()].flatMap((m) => [
+    m.name,
+    ...(m.practice ? [m.practice] : []),
+    m.in,
+    ...m.setUps.flatMap((s) => [s.name, s.how]),
+    ...m.steps,
+    m.ends,
+    ...m.cautions,
+  ]),
   ...[...library.kit.values()].flatMap((k) => [k.name, ...(k.ask ? [k.ask] : []), ...k.standIns]),
 ])
 

@@ -10,6 +10,7 @@ import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
 import * as pupils from './pupils.ts'
 import * as results from './results.ts'
+import * as testHow from './testHow.ts'
 import * as versionOrder from './versionOrder.ts'
 
 /** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
@@ -26,4 +27,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '010-results', migration: results },
   { name: '011-originals', migration: originals },
   { name: '012-pupils', migration: pupils },
+  { name: '013-test-how', migration: testHow },
 ]

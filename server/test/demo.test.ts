@@ -148,7 +148,7 @@ describe('the demo’s classes', () => {
       const of = { publication, sha256: 'a'.repeat(64), sentAt, until: new Date(Date.UTC(2026, 10, 28)), weeksAgo }
       const pupils = classes.flatMap((c) => c.pupils)
       const odd = session.odd ?? false
-      return { publication, weeksAgo, odd, runs: demoRuns({ ...of, odd }, pupils, library, weeksAgo) }
+      return { publication, weeksAgo, odd, runs: demoRuns({ ...of, odd, tests: session.tests ?? false }, pupils, library, weeksAgo) }
     })
   })
 

@@ -279,13 +279,15 @@ describe('the page of a class', () => {
       { key: 'a b9', publicationId: sent, title: 'Springs', at: '2026-10-12T10:00:00.000Z' },
     ]
     const values = [20, 24].map((value, i) => ({ pupil: tern, day: 'a b8', trial: i + 1, value }))
-    answers[`GET /api/classes/${classId}/tests`] = () => ({ tests: [{ test: 'hold', unit: 'seconds', days, values }] })
+    answers[`GET /api/classes/${classId}/tests`] = () => ({
+      tests: [{ test: 'sitToStands30', unit: 'reps', moment: 'alone', days, values }],
+    })
     const { view, router, words } = await page()
     await router.replace({ query: { show: 'tests' } })
     await flushPromises()
     expect(view.findAll('tbody tr').map((row) => row.text())).toEqual(['Tern 420 · 24'])
     expect(words()).toContain('Springs (1. time)')
-    expect(words()).toContain('Too few to say what changed')
+    expect(words()).toContain('Nothing to compare yet')
     await view.find('thead button').trigger('click')
     await flushPromises()
     expect(router.currentRoute.value.query).toEqual({ show: 'results', session: sent })
@@ -307,15 +309,28 @@ describe('the page of a class', () => {
       ['b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + d * (5 + i) })),
     )
     answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: many, removed: [] })
-    answers[`GET /api/classes/${classId}/tests`] = () => ({ tests: [{ test: 'hold', unit: 'seconds', days, values }] })
+    answers[`GET /api/classes/${classId}/tests`] = () => ({
+      tests: [{ test: 'sitToStands30', unit: 'reps', moment: 'alone', days, values }],
+    })
     const { view, router } = await page()
     await router.replace({ query: { show: 'tests' } })
     await flushPromises()
-    const sentence = view.find('section.card p').text()
-    expect(sentence).toMatch(
-      /^Most of the class did more \(median \+\d+ %, between \+\d+ % and \+\d+ %; 9 of 9 children have both days\)/,
+    const said = view.findAll('section.card p.said').map((p) => p.text())
+    expect(said[0]).toMatch(
+      /^Most of the class did more \(median \+9 stands, between \+6 stands and \+12 stands; 9 of 9/,
     )
-    expect(sentence).not.toMatch(/Kelp/)
+    expect(said).toEqual([
+      said[0],
+      'Part of that is growing and knowing the test: it changed, nobody can say thanks to what.',
+      'Clearly more or less than chance would do: 9 of 9; about 0 would be so by luck alone.',
+      'Measured at home, one child’s value wobbles by about 1.5 stands from day to day.',
+      'Very high and very low first results tend to move back by themselves.',
+    ])
+    expect(said.join(' ')).not.toMatch(/Kelp/)
+    // Each child beside itself, in alias order.
+    expect(view.findAll('tbody tr').map((row) => row.findAll('td').at(-1)!.text())[0]).toMatch(
+      /^\+5 stands · clearly more\s+± 4/,
+    )
   })
 
   it('adds aliases that it proposes, warns of what looks like a name, and takes a pupil away and back', async () => {

@@ -92,13 +92,31 @@ describe('forms that a child plays', () => {
     for (let i = 0; i < 4 && !stage.find('.measure').exists(); i++) await press('Skip')
     const [first, second] = stage.findAll('.measure input')
     await first!.setValue('-2,5')
-    expect(button('Done')!.attributes('disabled')).toBeDefined()
+    const asSaid = 'Done, just as it says'
+    expect(button(asSaid)!.attributes('disabled')).toBeDefined()
+    await second!.setValue('300')
+    expect(stage.find('.measure').text()).toContain('It can be -30 to 60.')
+    expect(button(asSaid)!.attributes('disabled')).toBeDefined()
     await second!.setValue('3')
-    await press('Done')
+    await press(asSaid)
     expect(results()[0]!.found).toMatchObject([
-      { result: { trial: 1, value: -2.5 } },
-      { result: { trial: 2, value: 3 } },
+      { result: { trial: 1, value: -2.5, how: { setUp: 'tape' } } },
+      { result: { trial: 2, value: 3, how: { setUp: 'tape' } } },
     ])
+  })
+
+  it('a test says what was otherwise, by a tap each, and keeps it with its tries', async () => {
+    const { stage, press, results } = await stageOf(published('squat 5\nmeasure sit and reach, 2 trials'))
+    for (let i = 0; i < 4 && !stage.find('.measure').exists(); i++) await press('Skip')
+    for (const input of stage.findAll('.measure input')) await input.setValue('20')
+    await press('Done, but something was different')
+    await press('Another way: soles against a step or a box')
+    await press('I counted it myself')
+    await press('Shoes on')
+    await press('I had not moved before')
+    await press('Done')
+    const how = { setUp: 'step', counted: 'child', shoes: 'on', warm: false }
+    expect(results()[0]!.found).toMatchObject([{ result: { how } }, { result: { how } }])
   })
 
   it('two lanes have a track each, wait for each other and finish together', async () => {

@@ -9,6 +9,7 @@ import {
   forms,
   addStation,
   hasStations,
+  testIds,
   newSettings,
   newWorkout,
   problemCodes,
@@ -52,7 +53,8 @@ const collect = (value: unknown): void => {
   if (typeof value === 'string') data.add(value.trim())
   else if (value && typeof value === 'object') Object.values(value).forEach(collect)
 }
-for (const part of [library.moves, library.muscles, library.kit]) for (const one of part.values()) collect(one)
+for (const part of [library.moves, library.muscles, library.kit, library.measures])
+  for (const one of part.values()) collect(one)
 
 /** Texts and names of a page that are neither words of ours nor data. */
 function untranslated(typed: readonly string[]): string[] {
@@ -167,11 +169,17 @@ describe('nothing is left that is not in the words', () => {
       import('../src/classes/ClassesPage.vue'),
       import('../src/settings/SettingsPage.vue'),
       import('../src/moves/MovesPage.vue'),
+      import('../src/measures/TestsPage.vue'),
       import('../src/signin/SignInPage.vue'),
       import('../src/signin/SignUpPage.vue'),
       import('../src/signin/ForgottenPage.vue'),
     ])
       expect(await shown(view as Promise<{ default: Component }>)).toEqual([])
+  })
+
+  it('on the page of every test', async () => {
+    for (const testId of testIds)
+      expect([testId, await shown(import('../src/measures/TestPage.vue'), { testId })]).toEqual([testId, []])
   })
 
   it('in a problem', () => {

@@ -1,5 +1,4 @@
-/** On what scale values of a test compare: as they are, as ratios of one another, or as hits of so many throws. */
-export type Scale = { kind: 'absolute' } | { kind: 'ratio' } | { kind: 'hits'; of: number }
+import type { Scale } from '../terms/measure.ts'
 
 /**
  * A value where differences mean the same everywhere: a ratio's logarithm.

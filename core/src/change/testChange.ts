@@ -1,54 +1,189 @@
-import { classChange, type ClassChange } from './classChange.ts'
-import { onScale, type Scale } from './scale.ts'
+import { dayValue, type Measure } from '../terms/measure.ts'
+import { classChange, fewestChildren, type ClassChange } from './classChange.ts'
+import { hitsError, onScale } from './scale.ts'
+import { nearDays, sidesOf, type Sides, type TestDay } from './testDays.ts'
+import { typicalError, type TypicalError } from './typicalError.ts'
+import { changeVerdict, clearByChance, type ChangeWord } from './verdict.ts'
 
 /** A child's try of a test on a day. */
 export interface Try {
   pupil: string
   day: string
   value: number
+  /** Done otherwise than the test says: cold, in other shoes, counted by the child. It is kept and compared with nothing. */
+  otherwise?: boolean | undefined
 }
 
-/** Of each test that can be measured in a session: on what scale it compares. */
-export const testScales: Record<string, Scale> = {
-  sitAndReach: { kind: 'absolute' },
-  hold: { kind: 'ratio' },
-  reps30: { kind: 'ratio' },
+/** What may be said of a child: a word, or that it reached the top, where there is nothing to be said. */
+export interface ChildChange {
+  pupil: string
+  word: ChangeWord | 'top'
+  /** Means of the days of each side, as they were measured. */
+  before: number
+  after: number
+  /** After less before, on the test's scale. */
+  change: number
+  /** A change is clear beyond this. */
+  wobble: number
 }
 
 /** What a class's test days come to. */
-export interface TestChange extends Omit<ClassChange, 'children'> {
-  /** Those who have both days, of all who have one. */
-  both: number
+export interface TestChange {
+  sides: Sides
+  /** Of the class; its confidence and ties with it. */
+  class: ClassChange
+  /** Children with a value on any of the days that are compared. */
   any: number
-  kind: Scale['kind']
+  children: readonly ChildChange[]
+  /** How many of them are clear, and how many would be by chance alone. */
+  clear: number
+  byChance: number
+  /** How a measure of one child wobbles from day to day; a throw's follows from its hits. */
+  error?: TypicalError
 }
 
-/** The first day of a class is a try-out: kept, and not compared. */
-const tryOuts = 1
+/**
+ * Why nothing is said: it is for the lesson, or a game at that age; there are not two sides yet; too few children have both.
+ */
+export type Unsaid = { none: 'lesson' | 'game' | 'no-two-sides' } | { none: 'too-few'; both: number; any: number }
+
+/** What a change is worked out from: a measure's own error on its scale, one child's days. */
+type Judged = Pick<Measure, 'use' | 'gameUpTo' | 'scale' | 'error' | 'trials' | 'score' | 'better' | 'caps'>
+
+/** A child's value of a day; undefined where it did not do it as the test says, or not as often. */
+function valueOn(measure: Judged, tries: readonly Try[], pupil: string, day: string): number | undefined {
+  const own = tries.filter((t) => t.pupil === pupil && t.day === day)
+  // The best of three is more than the best of two.
+  if (own.length !== measure.trials || own.some((t) => t.otherwise)) return undefined
+  const value = dayValue(
+    measure,
+    own.map((t) => t.value),
+  )
+  return measure.scale.kind === 'ratio' && value <= 0 ? undefined : value
+}
+
+const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
+
+/** A measure's own error on its scale: of a ratio the logarithm of its factor. */
+const ownError = ({ scale, error }: Judged): number | undefined =>
+  error && (scale.kind === 'ratio' ? Math.log(error.value) : error.value)
+
+/** How the class wobbles between days that lie near, and between tries of a day. */
+function errorOf(
+  measure: Judged,
+  days: readonly TestDay[],
+  tries: readonly Try[],
+  pupils: readonly string[],
+): TypicalError | undefined {
+  const own = ownError(measure)
+  if (own === undefined) return undefined
+  const onDay = (pupil: string, day: string) => {
+    const value = valueOn(measure, tries, pupil, day)
+    return value === undefined ? undefined : onScale(value, measure.scale)
+  }
+  const pairs = nearDays(days).flatMap(([a, b]) =>
+    pupils.flatMap((pupil) => {
+      const [x, y] = [onDay(pupil, a.key), onDay(pupil, b.key)]
+      return x === undefined || y === undefined ? [] : [y - x]
+    }),
+  )
+  const within =
+    measure.score === 'sum'
+      ? []
+      : pupils.flatMap((pupil) => {
+          const [a, b] = tries.filter((t) => t.pupil === pupil && t.day !== days[0]?.key && !t.otherwise)
+          if (!a || !b || a.day !== b.day || (measure.scale.kind === 'ratio' && Math.min(a.value, b.value) <= 0))
+            return []
+          return [onScale(b.value, measure.scale) - onScale(a.value, measure.scale)]
+        })
+  return typicalError(own, pairs, within)
+}
+
+/** A child's own change; undefined where it lacks a side. */
+function childChange(
+  measure: Judged,
+  { before, after }: Sides,
+  tries: readonly Try[],
+  pupil: string,
+  error: TypicalError | undefined,
+  cap: number | undefined,
+): ChildChange | undefined {
+  const values = [before, after].map((days) => days.flatMap((day) => valueOn(measure, tries, pupil, day.key) ?? []))
+  const [from, to] = values as [number[], number[]]
+  if (!from.length || !to.length) return undefined
+  const { scale } = measure
+  const side = (all: readonly number[]) => ({ mean: meanOf(all.map((v) => onScale(v, scale))), days: all.length })
+  const known = error ?? throwsError(scale, [...from, ...to])
+  const { word, change, wobble } = changeVerdict(side(from), side(to), known)
+  const capped = cap !== undefined && [...from, ...to].some((v) => v >= cap)
+  return { pupil, word: capped ? 'top' : word, before: meanOf(from), after: meanOf(to), change, wobble }
+}
+
+/** The error of throws follows from how often they hit; all or none of them are told as one miss or hit. */
+function throwsError(scale: Judged['scale'], values: readonly number[]): TypicalError {
+  const of = scale.kind === 'hits' ? scale.of : 1
+  const share = Math.min(1 - 1 / of, Math.max(1 / of, meanOf(values) / of))
+  return { error: hitsError(of, share), freedom: 1000 }
+}
 
 /**
- * How a class changed between the first day that counts and the last: each child beside itself, the best of its tries on a day, and only
- * where it had as many tries on both, since the best of three is more than the best of two.
+ * How a class changed between the first days that count and the last, and what may be said of each child: each beside itself, as the
+ * test counts it, only where it was done as the test says.
  *
- * @param days in their order, the try-out first
- * @returns undefined before the third day, below eight children with both, and for what is no measure of change
+ * @param days in their order, the try-out first, all of one set-up and one moment of the lesson
+ * @param pupils of the class, in the order they are told
+ * @param grade the lowest of the class
+ * @returns or why nothing is said
  */
-export function testChange(test: string, days: readonly string[], tries: readonly Try[]): TestChange | undefined {
-  const scale = testScales[test]
-  const [before, after] = [days[tryOuts], days.at(-1)]
-  if (!scale || before === undefined || after === undefined || before === after) return undefined
-  const of = (pupil: string, day: string) =>
-    tries
-      .filter((t) => t.pupil === pupil && t.day === day && (scale.kind !== 'ratio' || t.value > 0))
-      .map((t) => t.value)
-  const pupils = [...new Set(tries.filter((t) => t.day === before || t.day === after).map((t) => t.pupil))]
+export function testChange(
+  measure: Judged,
+  days: readonly TestDay[],
+  tries: readonly Try[],
+  pupils: readonly string[],
+  grade: number,
+): TestChange | Unsaid {
+  if (measure.use === 'lesson' || measure.better === 'none') return { none: 'lesson' }
+  if (measure.gameUpTo !== undefined && grade <= measure.gameUpTo) return { none: 'game' }
+  const sides = sidesOf(days)
+  if (!sides) return { none: 'no-two-sides' }
+  const cap = measure.caps.findLast((c) => c.fromGrade <= grade)?.value
+  const error = errorOf(measure, days, tries, pupils)
+  const compared = new Set([...sides.before, ...sides.after].map((day) => day.key))
+  const any = pupils.filter((pupil) => tries.some((t) => t.pupil === pupil && compared.has(t.day))).length
+  const children = pupils.flatMap((pupil) => childChange(measure, sides, tries, pupil, error, cap) ?? [])
+  const found = classChange(children.map((child) => child.change))
+  if (!found) return { none: 'too-few', both: children.length, any }
+  const judged = children.filter((child) => child.word !== 'top')
+  return {
+    sides,
+    class: found,
+    any,
+    children,
+    clear: judged.filter((child) => child.word === 'clear').length,
+    byChance: clearByChance(judged.length),
+    ...(error && { error }),
+  }
+}
+
+/**
+ * How a class's values moved from before the work to after it in one lesson: the middle of the children's own differences, and nothing
+ * of any child: a warm muscle and a second try reach further.
+ *
+ * @returns undefined below eight children with both
+ */
+export function lessonChange(
+  measure: Judged,
+  tries: { before: readonly Try[]; after: readonly Try[] },
+  pupils: readonly string[],
+): { median: number; children: number } | undefined {
+  const value = (own: readonly Try[], pupil: string) => {
+    const values = own.filter((t) => t.pupil === pupil && !t.otherwise).map((t) => t.value)
+    return values.length === measure.trials ? dayValue(measure, values) : undefined
+  }
   const changes = pupils.flatMap((pupil) => {
-    const [a, b] = [of(pupil, before), of(pupil, after)]
-    if (!a.length || a.length !== b.length) return []
-    return [onScale(Math.max(...b), scale) - onScale(Math.max(...a), scale)]
+    const [a, b] = [value(tries.before, pupil), value(tries.after, pupil)]
+    return a === undefined || b === undefined ? [] : [b - a]
   })
-  const found = classChange(changes)
-  if (!found) return undefined
-  const { children, ...rest } = found
-  return { ...rest, both: children, any: pupils.length, kind: scale.kind }
+  if (changes.length < fewestChildren) return undefined
+  return { median: classChange(changes)!.median, children: changes.length }
 }

@@ -84,6 +84,9 @@ import { filmed } from './rules/words/filmed.ts'
 import { tooManyWords } from './rules/words/tooManyWords.ts'
 import { surpriseTold } from './rules/words/surpriseTold.ts'
 import { measuredCold } from './rules/measures/measuredCold.ts'
+import { otherSetUp } from './rules/measures/otherSetUp.ts'
+import { testBeyondGrade } from './rules/measures/testBeyondGrade.ts'
+import { testThuds } from './rules/measures/testThuds.ts'
 import { oneSided } from './rules/balance/oneSided.ts'
 import type { Rule } from './rule.ts'
 
@@ -175,5 +178,8 @@ export const rules = [
   tooManyWords,
   surpriseTold,
   measuredCold,
+  otherSetUp,
+  testBeyondGrade,
+  testThuds,
   oneSided,
 ] as const satisfies readonly Rule[]

@@ -95,6 +95,9 @@ export const ruleIds = [
   'too-many-words',
   'surprise-told',
   'measured-cold',
+  'other-set-up',
+  'test-beyond-grade',
+  'test-thuds',
   'one-sided',
 ] as const
 export type RuleId = (typeof ruleIds)[number]

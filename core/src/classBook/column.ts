@@ -1,5 +1,6 @@
 import type { Lane, Publication } from '../publication/schema.ts'
-import { pulsesAsked } from '../run/asksPulse.ts'
+import { measureOf } from '../publication/measureOf.ts'
+import { countsOf, pulsesAsked } from '../run/asksPulse.ts'
 import { feltScale } from '../run/felt.ts'
 import { pulseKinds, type ResultKind, type ResultRow } from '../run/resultRows.ts'
 import { recordRows, type RecordRow } from '../sheets/recordRows.ts'
@@ -29,8 +30,9 @@ export interface BookColumn extends BookPlace {
   of: number
   /** Seconds of work by the clock, where it is timed. */
   seconds?: number
-  /** What is measured. */
+  /** What is measured, and what one try of it can be. */
   test?: string
+  range?: { from: number; to: number; step: number }
   /** What the lane begins its station with: only like is compared with like. */
   move?: string
   version?: string
@@ -57,7 +59,7 @@ export function placeKey({ what, block, station, lap, rung, trial }: BookPlace):
  */
 export function bookColumns(publication: Publication, lane: Lane, language: Language): BookColumn[] {
   const rows = recordRows(publication, lane, language, true)
-  const columns = rows.flatMap((row): BookColumn[] => (isPulse(lane, row) ? [] : boxesOf(row, lane)))
+  const columns = rows.flatMap((row): BookColumn[] => (isPulse(lane, row) ? [] : boxesOf(row, lane, publication)))
   const scale = feltScale(lane.grades)
   const told: Pick<BookColumn, 'what' | 'kind' | 'unit'>[] = [
     ...pulsesAsked(lane).map((when) => ({ what: pulseKinds[when], kind: 'pulse', unit: 'perMinute' }) as const),
@@ -69,17 +71,18 @@ export function bookColumns(publication: Publication, lane: Lane, language: Lang
 /** A pulse that is measured is told as a pulse. */
 function isPulse(lane: Lane, { kind, block }: RecordRow): boolean {
   const play = lane.plays[block]
-  return kind === 'measure' && play?.form === 'measure' && play.test === 'pulse'
+  return kind === 'measure' && play?.form === 'measure' && countsOf(play).length > 0
 }
 
 /** How the boxes of a row are numbered. */
-function boxesOf(row: RecordRow, lane: Lane): BookColumn[] {
+function boxesOf(row: RecordRow, lane: Lane, publication: Publication): BookColumn[] {
   const { kind, block, station, name = '', part, unit, boxes, kg } = row
   const steps = station === undefined ? [] : lane.steps.filter((s) => s.station === station && s.kind === 'work')
   const work = steps.filter((s) => s.by === 'clock')
   const { move, version } = steps[0] ?? {}
   const play = kind === 'measure' ? lane.plays[block] : undefined
   const test = play?.form === 'measure' ? play.test : undefined
+  const range = measureOf(publication, play)?.range
   const columns = Array.from({ length: boxes }, (_, i): BookColumn => {
     const nth = i + 1
     const place: BookPlace = {
@@ -101,6 +104,7 @@ function boxesOf(row: RecordRow, lane: Lane): BookColumn[] {
       of: boxes,
       ...(seconds > 0 && { seconds }),
       ...(test && { test }),
+      ...(range && { range }),
       ...(move && { move }),
       ...(version && { version }),
     }

@@ -35,11 +35,12 @@ const quickPerSecond = 3
 const usualPulse = { from: 55, to: 215 }
 
 /** The bounds of a column's values. */
-export function boundsOf({ unit, seconds }: Pick<BookColumn, 'unit' | 'seconds'>): {
+export function boundsOf({ unit, seconds, range }: Pick<BookColumn, 'unit' | 'seconds' | 'range'>): {
   from: number
   to: number
   whole: boolean
 } {
+  if (range) return { from: range.from, to: range.to, whole: range.step >= 1 }
   const { from, to, whole } = bounds[unit]
   const counted = unit === 'reps' || unit === 'goes'
   return { from, to: counted && seconds ? Math.min(to, Math.ceil(seconds * mostPerSecond)) : to, whole }
@@ -55,7 +56,7 @@ export function boundsOf({ unit, seconds }: Pick<BookColumn, 'unit' | 'seconds'>
  */
 export function readValue(
   typed: string,
-  column: Pick<BookColumn, 'unit' | 'seconds'>,
+  column: Pick<BookColumn, 'unit' | 'seconds' | 'range'>,
 ): { value: number } | { problem: ValueProblem } | undefined {
   const text = typed.trim().replace(/^[−–]/, '-')
   if (text === '') return undefined
@@ -66,7 +67,10 @@ export function readValue(
 }
 
 /** Why a value cannot be; undefined where it can. @example impossible(7, { unit: 'faces' }) // { code: 'too-large', atMost: 5 } */
-export function impossible(value: number, column: Pick<BookColumn, 'unit' | 'seconds'>): ValueProblem | undefined {
+export function impossible(
+  value: number,
+  column: Pick<BookColumn, 'unit' | 'seconds' | 'range'>,
+): ValueProblem | undefined {
   const { from, to, whole } = boundsOf(column)
   if (!Number.isFinite(value)) return { code: 'not-a-number' }
   if (whole && !Number.isInteger(value)) return { code: 'not-whole' }
@@ -90,7 +94,7 @@ const middle = (values: readonly number[]): number => {
  */
 export function unlikely(
   value: number,
-  { unit, seconds }: Pick<BookColumn, 'unit' | 'seconds'>,
+  { unit, seconds }: Pick<BookColumn, 'unit' | 'seconds' | 'range'>,
   own: readonly number[],
 ): Unlikely | undefined {
   if (unit === 'perMinute') {

@@ -1,8 +1,10 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
-import { stationsOf } from '../session/forms.ts'
+import { traitsOf } from '../session/formTraits.ts'
+import { stationsOf, type Block } from '../session/forms.ts'
 import type { Home, Workout } from '../session/schema.ts'
+import { setUpOf } from '../terms/measure.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'
 
@@ -36,6 +38,13 @@ export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' 
   const things = new Map<string, Fetch>()
   const { home } = workout
   for (const block of workout.sections.flatMap((s) => s.blocks)) {
+    for (const id of measuredKit(block, library)) {
+      const thing = things.get(id) ?? newFetch(id, home, library)
+      if (!thing) continue
+      things.set(id, thing)
+      thing.optional = false
+      thing.groups = workout.groups.map((g) => g.id)
+    }
     for (const station of stationsOf(block)) {
       for (const group of workout.groups) {
         const cell = valueFor(station.cells, group.id)
@@ -57,6 +66,13 @@ export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' 
   return [...things.values()]
     .map((thing) => ({ ...thing, missing: thing.missing && !thing.optional }))
     .sort((a, b) => Number(a.optional) - Number(b.optional))
+}
+
+/** Ids of the things a block's test is set up with. */
+function measuredKit(block: Block, library: Library): readonly string[] {
+  const measured = traitsOf(block).measured?.(block)
+  const measure = measured && library.measures.get(measured.test)
+  return measure ? setUpOf(measure, measured.setUp).kit : []
 }
 
 /** One of the moves takes the real thing only: nothing is offered in its place, and what was chosen for it is not enough. */

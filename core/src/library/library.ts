@@ -4,6 +4,7 @@ import { ProblemError } from '../base/problem.ts'
 import type { Phrases } from '../terms/language.ts'
 import { idSchema } from '../base/id.ts'
 import { zodProblems } from '../base/zodProblems.ts'
+import { measureSchema, type Measure, type TestId } from '../terms/measure.ts'
 import { moveSchema, type Move } from '../terms/move.ts'
 
 export const muscleSchema = z.strictObject({
@@ -49,6 +50,7 @@ export const libraryDataSchema = z.strictObject({
   muscles: z.array(muscleSchema),
   kit: z.array(kitItemSchema),
   effort: z.array(activitySchema),
+  measures: z.array(measureSchema),
   /** Its texts in other languages, where families are spoken to; pages of the teacher's do without. */
   words: z.object({ es: z.record(z.string(), z.string()) }).optional(),
 })
@@ -64,10 +66,12 @@ export interface Library {
   kit: ReadonlyMap<string, KitItem>
   /** By code. */
   effort: ReadonlyMap<string, Activity>
+  /** Every test there is. */
+  measures: ReadonlyMap<TestId, Measure>
   words?: Phrases
 }
 
-const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
+const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<T['id'], T> =>
   new Map(list.map((entry) => [entry.id, entry]))
 
 /** Indexes a library that is known to be right (a test reads every file with {@link readLibrary}). */
@@ -78,6 +82,7 @@ export const indexLibrary = (data: LibraryData): Library => ({
   muscles: byId(data.muscles),
   kit: byId(data.kit),
   effort: new Map(data.effort.map((activity) => [activity.code, activity])),
+  measures: byId(data.measures),
   ...(data.words && { words: data.words }),
 })
 

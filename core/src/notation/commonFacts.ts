@@ -1,12 +1,25 @@
 import type { Block } from '../session/forms.ts'
-import type { TestId, Travel } from '../session/blockParts.ts'
+import type { Travel } from '../session/blockParts.ts'
+import type { TestId } from '../terms/measure.ts'
 import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
 import { fact, secondsOf, secondsPattern, printSeconds, withField, forAll, type Fact } from './facts.ts'
 
 /** Words for what is measured. */
 export const testWords: Record<TestId, [print: string, words: string]> = {
   pulse: ['pulse', 'pulse|heart ?rate'],
+  restingPulse: ['resting pulse', 'resting (?:pulse|heart ?rate)'],
+  pulseAfter: ['pulse a minute after', '(?:pulse a minute after|recovery pulse)'],
   sitAndReach: ['sit and reach', 'sit ?(?:and|&|-)? ?reach'],
+  oneLegStand: ['one-leg stand', '(?:one|single)[- ]leg(?:ged)? (?:stand|balance)|stork(?: stand)?'],
+  plankHold: ['plank hold', 'plank(?: hold| test)'],
+  wallSit: ['wall sit', 'wall[- ]?sit(?: hold| test)?'],
+  pressUps30: ['press-ups in 30 s', '(?:press|push)[- ]?ups? in 30(?: ?s(?:ec)?(?:onds)?)?'],
+  sitToStands30: ['sit-to-stands in 30 s', '(?:sit[- ]to[- ]stands?|chair stands?)(?: in 30(?: ?s(?:ec)?(?:onds)?)?)?'],
+  lineJumps15: ['line jumps in 15 s', 'line jumps?(?: in 15(?: ?s(?:ec)?(?:onds)?)?)?'],
+  longJump: ['standing long jump', '(?:standing )?(?:long|broad) jump'],
+  sideSteps20: ['side steps over three tapes', 'side[- ]steps?(?: over three tapes)?'],
+  twoMinuteMarch: ['two-minute march', '(?:two|2)[- ]min(?:ute)? (?:march|step(?: test)?)'],
+  sockThrows20: ['sock throws of twenty', 'sock throws?(?: of (?:twenty|20))?'],
   hold: ['hold', 'longest hold|hold'],
   reps30: ['reps in 30 s', 'reps? in 30(?: ?s(?:ec)?(?:onds)?)?'],
 }

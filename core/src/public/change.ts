@@ -1,8 +1,9 @@
 // What changed, and how surely. Named exports only; what is in no list is nobody else's business.
 export { classChange, fewestChildren, signInterval, type ClassChange } from '../change/classChange.ts'
 export { classPace, type ClassPace, type PacedRun } from '../change/classPace.ts'
-export { hitsError, onScale, type Scale } from '../change/scale.ts'
-export { testChange, testScales, type TestChange, type Try } from '../change/testChange.ts'
+export { hitsError, onScale } from '../change/scale.ts'
+export { lessonChange, testChange, type ChildChange, type TestChange, type Try, type Unsaid } from '../change/testChange.ts'
+export { sidesOf, type Sides, type TestDay } from '../change/testDays.ts'
 export { tQuantile } from '../change/tQuantile.ts'
 export { differenceVariance, typicalError, type TypicalError } from '../change/typicalError.ts'
 export { changeVerdict, clearByChance, type ChangeWord, type Side, type Verdict } from '../change/verdict.ts'

@@ -1,5 +1,5 @@
 // How a child runs a session, and what comes back. Named exports only; what is in no list is nobody else's business.
-export { asksPulse, pulsesAsked } from '../run/asksPulse.ts'
+export { asksPulse, countsOf, pulsesAsked } from '../run/asksPulse.ts'
 export { feltScale } from '../run/felt.ts'
 export { mostCountedSteps, runFormat, runVersion } from '../run/runFormat.ts'
 export { surveyQuestions } from '../run/survey.ts'

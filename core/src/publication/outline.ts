@@ -15,8 +15,8 @@ export interface Outline {
     /** Seconds of work by the clock at each station, lap by lap from 1; a station that a child counts is not in it. */
     work?: Record<string, Record<number, number>>
   }[]
-  /** With what is measured in it, where something is. */
-  blocks: { id: string; name: string; stations: string[]; test?: string }[]
+  /** With what is measured in it, where something is: when in the lesson, and how it is set up. */
+  blocks: { id: string; name: string; stations: string[]; test?: string; moment?: string; setUp?: string }[]
   /** Ids of the moves in it. */
   moves: string[]
 }
@@ -28,7 +28,7 @@ export function outlineOf(publication: Publication): Outline {
   )
   const tests = new Map(
     publication.lanes.flatMap(({ plays }) =>
-      Object.entries(plays).flatMap(([block, play]) => (play && 'test' in play ? [[block, play.test] as const] : [])),
+      Object.entries(plays).flatMap(([block, play]) => (play?.form === 'measure' ? [[block, play] as const] : [])),
     ),
   )
   return {
@@ -44,8 +44,13 @@ export function outlineOf(publication: Publication): Outline {
     }),
     blocks: publication.sections.flatMap((s) =>
       s.blocks.map((b) => {
-        const test = tests.get(b.id)
-        return { id: b.id, name: b.title ?? s.title, stations: b.stations.map(({ id }) => id), ...(test && { test }) }
+        const { test, moment, setUp } = tests.get(b.id) ?? {}
+        return {
+          id: b.id,
+          name: b.title ?? s.title,
+          stations: b.stations.map(({ id }) => id),
+          ...(test && { test, moment, ...(setUp && { setUp }) }),
+        }
       }),
     ),
     moves: publication.moves.map((m) => m.id),
@@ -66,4 +71,5 @@ function workOf(steps: Publication['lanes'][number]['steps']): Record<string, Re
 
 /** Whether an outline says all that one says today; else it is made again. */
 export const isWholeOutline = (outline: Outline | null | undefined): outline is Outline =>
-  outline?.lanes.every((lane) => lane.does && lane.work && lane.grades) === true
+  outline?.lanes.every((lane) => lane.does && lane.work && lane.grades) === true &&
+  outline.blocks.every((block) => !block.test || block.moment)

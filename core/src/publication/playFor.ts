@@ -1,5 +1,6 @@
 import type { Block } from '../session/forms.ts'
 import type { Cell, Station } from '../session/station.ts'
+import type { Library } from '../library/library.ts'
 import type { Group } from '../terms/group.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
@@ -7,6 +8,7 @@ import type { Play, PlayedTurn } from './playSchema.ts'
 /** What a form's play is made with, for one group. */
 export interface PlayMaker {
   group: Group
+  library: Library
   /** The group's value. */
   own: <T>(value: PerGroup<T>) => T
   /** A station as the group does it. */

@@ -49,5 +49,5 @@ export function playOf(block: Block, group: Group, library: Library): Play | und
   }
   const turn = (station: Station) => ofCell(cellAt(own(station.cells), 1), station)
   const play = formPlays[block.form] as PlayFor<Block> | undefined
-  return play?.(block, { group, own, turn, ofCell: (cell) => ofCell(cell) })
+  return play?.(block, { group, library, own, turn, ofCell: (cell) => ofCell(cell) })
 }

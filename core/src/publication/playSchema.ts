@@ -50,9 +50,12 @@ export const playSchema = z.discriminatedUnion('form', [
   }),
   z.object({
     form: z.literal('measure'),
-    test: z.enum(['pulse', 'sitAndReach', 'hold', 'reps30']),
+    test: z.string(),
     trials: z.number(),
     moment: z.string(),
+    setUp: z.optional(z.string()),
+    /** Where it ends for this group. */
+    cap: z.optional(z.number()),
   }),
   z.object({
     form: z.literal('quiz'),

@@ -19,7 +19,13 @@ import { careCodes } from '../words/care.ts'
 import type { Phrases } from '../terms/language.ts'
 import { playOf } from './playOf.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
-import { publicationFormat, type Publication, type PublishedMove } from './schema.ts'
+import {
+  publicationFormat,
+  publishedMeasureSchema,
+  type Publication,
+  type PublishedMeasure,
+  type PublishedMove,
+} from './schema.ts'
 
 /**
  * What families are sent: the session without the teacher's notes, its moves, figures, pace and computed steps.
@@ -46,8 +52,8 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     ])
   }
 
-  // A measurement is shown too.
-  const figures = new Set(blocks.flatMap((b) => traitsOf(b).figures?.(b) ?? []))
+  const measures = publishedMeasures(blocks, library)
+  const figures = new Set(measures.map((m) => m.figure))
   const moves = [...used].map(([id, shown]) => publishedMove(library.moves.get(id)!, shown))
   for (const { versions } of moves) for (const { figure } of versions) figures.add(figure)
 
@@ -90,8 +96,13 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     })),
     lanes,
     moves,
+    ...(measures.length && { measures }),
     figures: [...figures].flatMap((id) => library.figures.get(id) ?? []),
-    phrases: phrasesOf(library.words, [...moves.flatMap(textsOfMove), ...kit.flatMap(textsOfKit)]),
+    phrases: phrasesOf(library.words, [
+      ...moves.flatMap(textsOfMove),
+      ...measures.flatMap(textsOfMeasure),
+      ...kit.flatMap(textsOfKit),
+    ]),
   })
 }
 
@@ -150,6 +161,12 @@ function publishedMove(move: Move, shown: ReadonlySet<string>): PublishedMove {
   return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
 }
 
+/** The tests of a session as families get them: what only a teacher reads of them is left out. */
+function publishedMeasures(blocks: readonly Block[], library: Library): PublishedMeasure[] {
+  const tests = blocks.flatMap((b) => [traitsOf(b).measured?.(b).test, b.betweenLaps].filter((t) => t !== undefined))
+  return [...new Set(tests)].map((test) => publishedMeasureSchema.parse(library.measures.get(test)))
+}
+
 /** @throws {ProblemError} `too-big` */
 function sendable(publication: Publication): Publication {
   const bytes = utf8Length(JSON.stringify(publication))
@@ -171,6 +188,15 @@ const textsOfMove = (m: PublishedMove) => [
   ...m.cues,
   ...m.cautions,
   ...m.versions.flatMap((v) => [v.name, v.how]),
+]
+const textsOfMeasure = (m: PublishedMeasure) => [
+  m.name,
+  m.practice ?? '',
+  m.in,
+  ...m.setUps.flatMap((s) => [s.name, s.how]),
+  ...m.steps,
+  m.ends,
+  ...m.cautions,
 ]
 const textsOfKit = (k: Publication['kit'][number]) => [k.name, ...k.standIns, k.standIn ?? '', k.ask ?? '']
 

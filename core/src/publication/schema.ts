@@ -51,6 +51,30 @@ const moveSchema = z.object({
   versions: z.array(versionSchema),
 })
 
+/** A test as families get it: how it is done, and nothing of what it says. */
+export const publishedMeasureSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  figure: z.string(),
+  practice: z.optional(z.string()),
+  trials: z.number(),
+  score: z.catch(z.enum(['best', 'mean', 'sum']), 'best'),
+  unit: z.catch(z.enum(units), 'score'),
+  in: z.string(),
+  range: z.object({ from: z.number(), to: z.number(), step: z.number() }),
+  better: z.catch(z.enum(['higher', 'lower', 'none']), 'none'),
+  clock: z.object({
+    kind: z.catch(z.enum(['down', 'up', 'none', 'pulse']), 'none'),
+    seconds: z.optional(z.number()),
+  }),
+  setUps: z.array(z.object({ id: z.string(), name: z.string(), how: z.string() })),
+  steps: z.array(z.string()),
+  ends: z.string(),
+  cautions: z.array(z.string()),
+  shoes: z.catch(z.enum(['on', 'off', 'any']), 'any'),
+})
+export type PublishedMeasure = z.infer<typeof publishedMeasureSchema>
+
 /** A session as families see it: no teacher's notes, everything a run needs, nothing else. */
 export const publicationSchema = z.object({
   format: z.literal(publicationFormat),
@@ -119,6 +143,8 @@ export const publicationSchema = z.object({
     }),
   ),
   moves: z.array(moveSchema),
+  /** The tests in it, with the set-ups they are done with. Sessions sent home before there were any have none. */
+  measures: z.catch(z.optional(z.array(publishedMeasureSchema)), undefined),
   figures: z.array(z.custom<Figure>((figure) => typeof figure === 'object' && figure !== null && 'poses' in figure)),
   /** The library's texts in here in other languages, by the English text. */
   phrases: z.catch(z.object({ es: z.optional(z.record(z.string(), z.string())) }), {}),

@@ -1,15 +1,28 @@
+import type { PlayOf } from '../publication/playSchema.ts'
 import type { Lane } from '../publication/schema.ts'
 import type { Pulse } from './schema.ts'
+
+/** The counts of each test that counts a pulse. */
+const counts: Record<string, (moment: string) => Pulse['when'][]> = {
+  pulse: (moment) => [moment === 'before' || moment === 'after' ? moment : 'during'],
+  restingPulse: () => ['before'],
+  pulseAfter: () => ['after', 'minuteAfter'],
+}
+
+/**
+ * The counts of the pulse that a test asks for, one after the other; none for what is no pulse.
+ *
+ * @example countsOf({ test: 'pulseAfter', moment: 'alone' }) // ['after', 'minuteAfter']
+ */
+export const countsOf = ({ test, moment }: Pick<PlayOf<'measure'>, 'test' | 'moment'>): Pulse['when'][] =>
+  counts[test]?.(moment) ?? []
 
 /**
  * When a session asks a lane to count its pulse: where it does in its course, and then after it too; never where it does not, and no
  * pulse is sent home from there.
  */
 export function pulsesAsked({ plays }: Pick<Lane, 'plays'>): Pulse['when'][] {
-  const moments = Object.values(plays).flatMap((play): Pulse['when'][] => {
-    if (play?.form !== 'measure' || play.test !== 'pulse') return []
-    return [play.moment === 'before' || play.moment === 'after' ? play.moment : 'during']
-  })
+  const moments = Object.values(plays).flatMap((play) => (play?.form === 'measure' ? countsOf(play) : []))
   return moments.length ? [...new Set([...moments, 'after' as const])] : []
 }
 

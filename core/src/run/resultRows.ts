@@ -21,6 +21,8 @@ export interface ResultRow {
   station?: string
   test?: string
   testSetUp?: string
+  /** What was otherwise than the test says: counted by the child, in other shoes, cold. */
+  how?: string
   trial?: number
   lap?: number
   rung?: number
@@ -64,6 +66,17 @@ function stationOf(lane: Outline['lanes'][number] | undefined, { station, lap }:
   return { ...lane.does?.[station], ...(name !== undefined && { name }), ...(seconds && { seconds }) }
 }
 
+/** What a measurement says of how it was done besides its set-up is what was otherwise. */
+function otherwise({ counted, shoes, warm }: NonNullable<Result['how']> = {}): { how?: string } {
+  const said = [
+    counted && `counted ${counted}`,
+    shoes && `shoes ${shoes}`,
+    warm !== undefined && (warm ? 'warm' : 'cold'),
+  ]
+  const how = said.filter(Boolean).join(', ')
+  return how ? { how } : {}
+}
+
 function rowOf(result: Result, lane: Outline['lanes'][number] | undefined, { blocks }: Outline): ResultRow {
   const { block: id, station, trial, lap, rung, unit, value, clean, load, how } = result
   const block = blocks.find((b) => b.id === id)
@@ -73,7 +86,8 @@ function rowOf(result: Result, lane: Outline['lanes'][number] | undefined, { blo
     block: id,
     ...(station !== undefined && { station }),
     ...(test && { test }),
-    ...(how?.setUp && { testSetUp: how.setUp }),
+    ...((how?.setUp ?? block?.setUp) && { testSetUp: how?.setUp ?? block?.setUp }),
+    ...otherwise(how),
     ...(trial !== undefined && { trial }),
     ...(lap !== undefined && { lap }),
     ...(rung !== undefined && { rung }),

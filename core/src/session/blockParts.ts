@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { rule } from '../base/problem.ts'
 import { idSchema } from '../base/id.ts'
 import { limits } from '../base/limits.ts'
+import { testSchema } from '../terms/measure.ts'
 import { perGroupSchema } from '../terms/perGroup.ts'
 import { stationSchema } from './station.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
@@ -17,10 +18,6 @@ export const seedSchema = z
   .int()
   .min(0)
   .max(2 ** 32 - 1)
-
-/** What is measured, alone or between laps. */
-export const testSchema = z.enum(['pulse', 'sitAndReach', 'hold', 'reps30'])
-export type TestId = z.infer<typeof testSchema>
 
 /** What every block has, whatever its form. */
 export const blockFields = {

@@ -7,6 +7,7 @@ import { limits } from '../base/limits.ts'
 import { canonical, looksPerGroup } from '../terms/perGroup.ts'
 import { sectionSchema, type Section, type Workout } from './schema.ts'
 import { stationSchema, type Station } from './station.ts'
+import { saysNewTest } from './versionFour.ts'
 import { blockAsBefore, blockFromFirst, sectionAsBefore, sectionFromFirst, stationsAsBefore } from './versionTwo.ts'
 
 export const partFormat = 'esfuerzo.part'
@@ -18,7 +19,7 @@ const groupsSchema = z
   .max(limits.groups)
 type PartGroups = z.infer<typeof groupsSchema>
 
-const head = { format: z.literal(partFormat), version: z.literal(2), groups: groupsSchema }
+const head = { format: z.literal(partFormat), version: z.literal(3), groups: groupsSchema }
 
 const stationsPartSchema = z.strictObject({
   ...head,
@@ -42,7 +43,7 @@ export type Part = StationsPart | BlockPart | SectionPart
 /** A piece of a session as a document. */
 export const partDocument: DocumentKind<Part> = {
   format: partFormat,
-  version: 2,
+  version: 3,
   schema: partSchema,
   migrations: {
     1: (part) => ({
@@ -50,11 +51,13 @@ export const partDocument: DocumentKind<Part> = {
       ...(part.block !== undefined && { block: blockFromFirst(part.block) }),
       ...(part.section !== undefined && { section: sectionFromFirst(part.section) }),
     }),
+    2: (part) => part,
   },
   asBefore: (part) => {
-    if (part.kind === 'stations') return stationsAsBefore(part.stations) && { ...part, version: 1 }
+    if (part.kind === 'stations') return { ...part, version: stationsAsBefore(part.stations) ? 1 : 2 }
+    if ((part.kind === 'block' ? [part.block] : part.section.blocks).some(saysNewTest)) return undefined
     const before = part.kind === 'block' ? blockAsBefore(part.block) : sectionAsBefore(part.section)
-    return before === undefined ? undefined : { ...part, version: 1, [part.kind]: before }
+    return before === undefined ? { ...part, version: 2 } : { ...part, version: 1, [part.kind]: before }
   },
 }
 
@@ -66,7 +69,7 @@ export const partDocument: DocumentKind<Part> = {
  */
 export function partOf(workout: Workout, piece: Section | Block | readonly Station[]): Part {
   const groups = workout.groups.map(({ id, grades }) => ({ id, grades }))
-  const base = { format: partFormat, version: 2, groups } as const
+  const base = { format: partFormat, version: 3, groups } as const
   if ('blocks' in piece) return { ...base, kind: 'section', section: piece }
   if ('form' in piece) return { ...base, kind: 'block', block: piece }
   return { ...base, kind: 'stations', stations: [...piece] }

@@ -1,4 +1,5 @@
 import type { Lap } from '../forms/intervals/schema.ts'
+import type { TestId } from '../terms/measure.ts'
 import type { Scope } from '../terms/perGroup.ts'
 import type { Block } from './forms.ts'
 
@@ -42,8 +43,8 @@ export interface FormTraits<B extends Block> {
   cap?: (block: B, groupId: string) => number | undefined
   /** Whether its line goes without saying where its rows stand by themselves. */
   goesWithoutSaying?: (block: B) => boolean
-  /** Figures it shows besides those of its moves, by id. */
-  figures?: (block: B) => readonly string[]
+  /** The test it is, how that is set up, and when in the lesson. */
+  measured?: (block: B) => { test: TestId; setUp: string | undefined; moment: 'before' | 'after' | 'alone' }
   /** Whether it explains what comes after it, and so goes before. */
   explains?: boolean
   /** Whether it is nothing but its rows, one after the other. */

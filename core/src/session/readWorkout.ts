@@ -2,6 +2,7 @@ import { readDocument, type DocumentKind } from '../documents/document.ts'
 import { readDocumentText } from '../documents/documentText.ts'
 import { crossProblems } from './crossProblems.ts'
 import { workoutFormat, workoutSchema, workoutVersion, type Workout } from './schema.ts'
+import { saysNewTest } from './versionFour.ts'
 import { sectionsAsBefore, sectionsFromFirst } from './versionTwo.ts'
 
 /** The session a teacher makes, as a document. */
@@ -9,11 +10,12 @@ export const workoutDocument: DocumentKind<Workout> = {
   format: workoutFormat,
   version: workoutVersion,
   schema: workoutSchema,
-  migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }), 2: (w) => w },
+  migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }), 2: (w) => w, 3: (w) => w },
   cross: crossProblems,
   asBefore: (workout) => {
-    // Version 2 knows of no answers; a session that says nothing new is written as the first version wrote it.
-    if (workout.answered) return undefined
+    // Version 3 knows of four tests and no set-ups, version 2 of no answers; a session that says nothing new is written as the first version wrote it.
+    if (workout.sections.some((s) => s.blocks.some(saysNewTest))) return undefined
+    if (workout.answered) return { ...workout, version: 3 }
     const sections = sectionsAsBefore(workout.sections)
     return sections ? { ...workout, version: 1, sections } : { ...workout, version: 2 }
   },

@@ -56,7 +56,7 @@ export const workoutFormat = 'esfuerzo.workout'
 export const answerSchema = z.strictObject({ finding: z.string().min(1).max(600), reason: lineSchema })
 export type Answer = z.infer<typeof answerSchema>
 
-export const workoutVersion = 3
+export const workoutVersion = 4
 
 /** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
 export const workoutSchema = z.strictObject({

@@ -4,6 +4,7 @@ import { phrasesIn, type Language } from '../terms/language.ts'
 import type { Unit } from '../terms/units.ts'
 import { moveNames } from '../words/names.ts'
 import { sayText } from '../words/say.ts'
+import { measureOf } from '../publication/measureOf.ts'
 import { sheetOf } from './formSheets.ts'
 import { sheetRows } from './sheetRows.ts'
 
@@ -24,6 +25,7 @@ export interface RecordRow {
 
 /** What a form that is written down as a whole counts; a measurement by what is measured. */
 const unitOf = { rounds: 'goes', level: 'goes', points: 'score' } as const
+/** Of sessions sent home before they carried their tests. */
 const unitOfTest: Partial<Record<string, Unit>> = { hold: 'seconds', reps30: 'reps' }
 
 /**
@@ -54,7 +56,7 @@ export function recordRows(publication: Publication, lane: Lane, language: Langu
         ...place,
         kind: 'measure',
         name: sayText(s.say as Say, names, language),
-        unit: unitOfTest[play && 'test' in play ? play.test : ''] ?? 'score',
+        unit: measureOf(publication, play)?.unit ?? unitOfTest[play && 'test' in play ? play.test : ''] ?? 'score',
         boxes: (play && trials?.(play)) ?? measures.length,
       }))
       return [...stations, ...own, ...measured]

@@ -1,18 +1,11 @@
-import type { TestId } from '../session/blockParts.ts'
+import type { Measure } from '../terms/measure.ts'
 import { defaultOf } from './defaults.ts'
 
 /**
- * Seconds a measurement takes: setting up, trials, writing each score down. Common practice, no source.
+ * Seconds a measurement takes: setting up, trials, writing each score down.
  *
- * @example measureSeconds('sitAndReach', 2) // 110
- * @example measureSeconds('pulse', 1) // 20
+ * @example measureSeconds({ seconds: { setUp: 60, trial: 20 } }, 2) // 110
+ * @example measureSeconds({ seconds: { setUp: 0, trial: 15 } }, 1) // 20
  */
-export function measureSeconds(test: TestId, trials: number): number {
-  const trial = {
-    pulse: defaultOf('pulseCount'),
-    sitAndReach: defaultOf('reachTrial'),
-    hold: defaultOf('holdTrial'),
-    reps30: defaultOf('repsTrial'),
-  }[test]
-  return (test === 'sitAndReach' ? defaultOf('reachSetUp') : 0) + trials * (trial + defaultOf('writeScore'))
-}
+export const measureSeconds = ({ seconds }: Pick<Measure, 'seconds'>, trials: number): number =>
+  seconds.setUp + trials * (seconds.trial + defaultOf('writeScore'))

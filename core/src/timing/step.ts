@@ -1,4 +1,4 @@
-import type { TestId } from '../session/blockParts.ts'
+import type { TestId } from '../terms/measure.ts'
 import type { Form } from '../session/forms.ts'
 import type { Face, Tempo } from '../session/station.ts'
 import type { Amount, Unit } from '../terms/dose.ts'

@@ -1,7 +1,8 @@
 import type { Library } from '../library/library.ts'
 import { performedBy, type Performed } from '../library/versionFor.ts'
 import { typicalAmount, type Dose } from '../terms/dose.ts'
-import type { TestId, Travel } from '../session/blockParts.ts'
+import type { Travel } from '../session/blockParts.ts'
+import type { TestId } from '../terms/measure.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor, type PerGroup } from '../terms/perGroup.ts'
 import { cellAt, type Cell, type Station } from '../session/station.ts'
@@ -257,7 +258,7 @@ export class StepBuilder {
 
   /** A measurement of so many trials, set up first where it needs that. */
   measure(test: TestId, trials: number, moment?: string): void {
-    const seconds = measureSeconds(test, trials)
+    const seconds = measureSeconds(this.#library.measures.get(test)!, trials)
     this.tell('measure', 'clock', clocked(seconds), { code: 'measure', params: { test, n: trials, title: moment } })
   }
 

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { wholeOutline } from '../publications/outline.ts'
 import type { NewEntry } from './newEntry.ts'
 import type { LooseRun, SentSession, TestOverDates } from '@esfuerzo/contract'
 import { isForClass, laneOfClass, type BookEntry } from '@esfuerzo/core/classBook'
@@ -81,6 +82,9 @@ export async function readEarlier(db: Knex, classId: string, publicationId: stri
 interface TestRow {
   pupil_id: string
   test: string
+  test_set_up: string | null
+  how: string | null
+  sha256: string
   unit: TestOverDates['unit']
   block: string
   trial: number | null
@@ -101,6 +105,9 @@ export async function readTests(db: Knex, classId: string): Promise<TestOverDate
     .select(
       'r.pupil_id',
       'r.test',
+      'r.test_set_up',
+      'r.how',
+      'p.sha256',
       'r.unit',
       'r.block',
       'r.trial',
@@ -110,17 +117,25 @@ export async function readTests(db: Knex, classId: string): Promise<TestOverDate
       'p.created_at',
     )
     .orderBy(['p.created_at', 'r.block', 'r.trial', 'r.at'])
+  const outlines = new Map<string, Outline>()
+  const stored: { sha256: string; outline: Outline | null }[] = await db('snapshots')
+    .whereIn('sha256', [...new Set(rows.map((r) => r.sha256))])
+    .select('sha256', 'outline')
+  for (const { sha256, outline } of stored) outlines.set(sha256, await wholeOutline(db, sha256, outline))
   const tests = new Map<string, TestOverDates>()
   for (const row of rows) {
-    const { test, unit, block, trial, value, pupil_id, publication_id, title, created_at } = row
-    // What is counted another way is another test.
-    const of = tests.get(`${test} ${unit}`) ?? { test, unit, days: [], values: [] }
-    tests.set(`${test} ${unit}`, of)
+    const { test, unit, block, trial, value, pupil_id, publication_id, title, created_at, how } = row
+    const told = outlines.get(row.sha256)?.blocks.find((b) => b.id === block)
+    const [setUp, moment] = [row.test_set_up ?? told?.setUp, told?.moment ?? 'alone']
+    // What is counted another way, set up otherwise or done at another moment is another test.
+    const like = [test, unit, setUp, moment].join(' ')
+    const of = tests.get(like) ?? { test, unit, ...(setUp && { setUp }), moment, days: [], values: [] }
+    tests.set(like, of)
     const key = `${publication_id} ${block}`
     if (!of.days.some((day) => day.key === key)) {
       of.days.push({ key, publicationId: publication_id, title, at: created_at.toISOString() })
     }
-    of.values.push({ pupil: pupil_id, day: key, trial: trial ?? 1, value })
+    of.values.push({ pupil: pupil_id, day: key, trial: trial ?? 1, value, ...(how && { otherwise: how }) })
   }
   return [...tests.values()]
 }

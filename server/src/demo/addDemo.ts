@@ -48,7 +48,15 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
     const weeks = [...(session.before ?? []), session.weeksAgo]
     const sent = weeks.map((weeksAgo) => {
       const sentAt = new Date(now.getTime() - weeksAgo * week - (2 - (session.day ?? 0)) * day)
-      const of = { publication, sha256: snapshot.sha256, sentAt, until: now, weeksAgo, odd: session.odd ?? false }
+      const of = {
+        publication,
+        sha256: snapshot.sha256,
+        sentAt,
+        until: now,
+        weeksAgo,
+        odd: session.odd ?? false,
+        tests: session.tests ?? false,
+      }
       const runs = demoRuns(of, pupils, library, 100 * weeksAgo + seed + 1)
       const paper = classes.map((c, i) => ({ of: c, typed: demoPaper(of, c, runs, 1000 * weeksAgo + 10 * seed + i) }))
       // A link of before is over; the latest is still to be followed.
@@ -59,7 +67,7 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
 }
 
 /**
- * Gives teachers the island school: fourteen sessions of different forms sent out over six weeks with what came back, and five
+ * Gives teachers the island school: fifteen sessions of different forms sent out over eight weeks with what came back, and five
  * in draft. Dates are relative to today.
  */
 export async function addDemoTeachers(

@@ -12,6 +12,8 @@ export interface DemoSession {
   before?: readonly number[]
   /** Whether two of its runs went oddly. */
   odd?: true
+  /** A test day: nearly every home sends it back. */
+  tests?: true
   /** Days from the week's first session. */
   day?: number
   draft?: true
@@ -90,6 +92,14 @@ export const demoSessions: readonly DemoSession[] = [
       'short-warm-up': 'the first lap of low springs is part of the warm-up',
       landings: 'landing softly is what it is for: three short laps with rests, low jumps for the most part',
     },
+  },
+  {
+    file: 'soundings',
+    weeksAgo: 1,
+    day: 1,
+    before: [8, 7],
+    tests: true,
+    words: [['measure', 'find out how much, the same way every time']],
   },
   { file: 'harbour-wall', weeksAgo: 0, draft: true, words: [['push', 'away from you']] },
   { file: 'before-the-tide-turns', weeksAgo: 0, draft: true },

@@ -13,13 +13,13 @@ import { addFacts, readSnapshot } from '../publications/store.ts'
  * @param only what has to be so for them to be written
  */
 export const insertRows = (only: string): string => `
-  insert into results (teacher_id, class_id, pupil_id, source, publication_id, run_id, what, block, station, test, test_set_up, trial, lap,
-                       rung, move, version, name, unit, value, seconds, kg, clean, at, by)
+  insert into results (teacher_id, class_id, pupil_id, source, publication_id, run_id, what, block, station, test, test_set_up, how,
+                       trial, lap, rung, move, version, name, unit, value, seconds, kg, clean, at, by)
   select p.teacher_id, p.class_id, cast(:pupil as uuid), 'run', p.id, cast(:run as uuid), r.what, r.block, r.station, r.test,
-         r."testSetUp", r.trial, r.lap, r.rung, r.move, r.version, r.name, r.unit, r.value, r.seconds, r.kg, r.clean,
+         r."testSetUp", r.how, r.trial, r.lap, r.rung, r.move, r.version, r.name, r.unit, r.value, r.seconds, r.kg, r.clean,
          cast(:at as timestamptz), 'home'
   from publications p, jsonb_to_recordset(cast(:rows as jsonb)) as r (
-    what text, block text, station text, test text, "testSetUp" text, trial smallint, lap smallint, rung smallint, move text, version text,
+    what text, block text, station text, test text, "testSetUp" text, how text, trial smallint, lap smallint, rung smallint, move text, version text,
     name text, unit text, value float8, seconds float8, kg float8, clean text)
   where p.id = :publicationId and ${only}`
 

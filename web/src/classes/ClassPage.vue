@@ -169,6 +169,7 @@ watch(draft, () => (saved.value = false))
           v-else-if="view === 'tests'"
           :tests="tests"
           :pupils="pupils"
+          :grade="Math.min(...of.grades)"
           @open="router.replace({ query: { show: 'results', session: $event } })"
         />
         <PupilsPanel

@@ -26,6 +26,7 @@ const strokes: Readonly<Record<string, string>> = {
   cushion: 'M4 7c5 2 11 2 16 0-2 4-2 6 0 10-5-2-11-2-16 0 2-4 2-6 0-10z',
   bat: 'M12 3a5 6 0 1 0 .01 0zM12 15v6',
   'bean-bag': 'M6 9h12l2 10H4zM9 9l3-4 3 4',
+  'tape-measure': 'M3 14h18v5H3zM6 14v2M9 14v3M12 14v2M15 14v3M18 14v2',
   cups: 'M7 5h10l-2 15H9zM7.5 9h9',
 }
 const anything = 'M4 8l8-4 8 4v9l-8 4-8-4zM4 8l8 4 8-4M12 12v9'

@@ -5,6 +5,7 @@ import FactFields from './FactFields.vue'
 import GameEditor from './game/GameEditor.vue'
 import IntervalsEditor from './intervals/IntervalsEditor.vue'
 import LadderEditor from './ladder/LadderEditor.vue'
+import MeasureEditor from './measure/MeasureEditor.vue'
 import QuizEditor from './quiz/QuizEditor.vue'
 import TalkEditor from './talk/TalkEditor.vue'
 
@@ -24,6 +25,6 @@ export const formEditors: Record<Form, Component> = {
   levels: FactFields,
   target: FactFields,
   game: GameEditor,
-  measure: FactFields,
+  measure: MeasureEditor,
   quiz: QuizEditor,
 }

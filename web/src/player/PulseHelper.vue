@@ -5,12 +5,13 @@ import { decodeHeartRate, pulseRate, type Pulse } from '@esfuerzo/core/run'
 import { audioClock } from './audioClock.ts'
 import { bluetoothBelt, radioOf, simulatedBelt, type Belt } from './belt.ts'
 
-/** Counting a pulse by fingers for 6, 10 or 15 seconds; or a belt counts it. */
-const props = defineProps<{ when: Pulse['when'] }>()
+/** Counting a pulse by fingers for 6, 10, 15 or 30 seconds; or a belt counts it. */
+const props = defineProps<{ when: Pulse['when']; seconds?: number | undefined }>()
 const emit = defineEmits<{ pulse: [pulse: Pulse] }>()
 const { t } = useSentences()
-const lengths = [6, 10, 15] as const
-const seconds = ref<Pulse['seconds']>(15)
+/** A test that is counted half a minute is counted so by all. */
+const lengths = props.seconds === 30 ? ([30] as const) : ([6, 10, 15] as const)
+const seconds = ref<Pulse['seconds']>(props.seconds === 30 ? 30 : 15)
 const startsAt = ref<number>()
 const left = ref(0)
 const beats = ref('')
@@ -35,7 +36,7 @@ const stage = computed(() =>
 )
 const counted = computed(() => {
   const n = Number(beats.value)
-  return n >= 1 && n <= 80 ? pulseRate(n, seconds.value) : undefined
+  return n >= 1 && n <= (seconds.value === 30 ? 130 : 80) ? pulseRate(n, seconds.value) : undefined
 })
 const onSave = () => emit('pulse', { beats: Number(beats.value), seconds: seconds.value, when: props.when })
 
@@ -83,7 +84,7 @@ onBeforeUnmount(() => {
     <template v-else>
       <label
         >{{ t('player.pulse.beats') }}
-        <input v-model="beats" inputmode="numeric" maxlength="2" @keydown.enter="counted && onSave()"
+        <input v-model="beats" inputmode="numeric" maxlength="3" @keydown.enter="counted && onSave()"
       /></label>
       <p v-if="counted" aria-live="polite">{{ t('player.pulse.rate', { n: counted.rate, step: counted.step }) }}</p>
       <div class="row">

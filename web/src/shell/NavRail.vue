@@ -7,6 +7,7 @@ import {
   mdiHomeVariantOutline,
   mdiLogoutVariant,
   mdiRun,
+  mdiTapeMeasure,
 } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -21,6 +22,7 @@ const account = useAccount()
 const route = useRoute()
 const router = useRouter()
 const onClasses = computed(() => route.path.startsWith('/classes'))
+const onTests = computed(() => route.path.startsWith('/tests'))
 const onMoves = computed(() => route.path.startsWith('/moves'))
 
 async function onSignOut() {
@@ -47,6 +49,9 @@ async function onSignOut() {
     </router-link>
     <router-link :to="{ name: 'moves' }" :class="{ on: onMoves }">
       <v-icon :icon="mdiRun" size="20" />{{ t('nav.moves') }}
+    </router-link>
+    <router-link :to="{ name: 'tests' }" :class="{ on: onTests }">
+      <v-icon :icon="mdiTapeMeasure" size="20" />{{ t('nav.tests') }}
     </router-link>
     <router-link :to="{ name: 'classes' }" :class="{ on: onClasses }">
       <v-icon :icon="mdiAccountGroupOutline" size="20" />{{ t('nav.classes') }}

@@ -52,6 +52,13 @@ export const router = createRouter({
       props: true,
       meta: { bare: true },
     },
+    { path: '/tests', name: 'tests', component: () => import('../measures/TestsPage.vue') },
+    {
+      path: '/tests/:test',
+      name: 'test',
+      component: () => import('../measures/TestPage.vue'),
+      props: (to: RouteLocation) => ({ testId: String(to.params.test) }),
+    },
     { path: '/moves', name: 'moves', component: () => import('../moves/MovesPage.vue') },
     { path: '/moves/new', name: 'new-move', component: () => import('../moves/MoveEditPage.vue') },
     { path: '/moves/:move', name: 'move', component: () => import('../moves/MovePage.vue'), props: moveProps },

@@ -50,6 +50,8 @@ const routes = [
   ['/moves/new', 'new-move'],
   ['/moves/:move', 'move'],
   ['/classes', 'classes'],
+  ['/tests', 'tests'],
+  ['/tests/:test', 'test'],
   ['/classes/:classId', 'class'],
   ['/account', 'account'],
   ['/bin', 'bin'],

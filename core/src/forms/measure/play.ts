@@ -1,10 +1,18 @@
+import { lowestGrade } from '../../terms/group.ts'
+import { capFor, setUpOf } from '../../terms/measure.ts'
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { MeasureBlock } from './schema.ts'
 
-/** What is measured is tapped in. */
-export const measurePlay: PlayFor<MeasureBlock> = ({ test, trials, moment }, { own }) => ({
-  form: 'measure',
-  test,
-  trials: own(trials),
-  moment,
-})
+/** What is measured is tapped in, by the test's own steps. */
+export const measurePlay: PlayFor<MeasureBlock> = ({ test, trials, moment, setUp }, { group, library, own }) => {
+  const measure = library.measures.get(test)!
+  const cap = capFor(measure, lowestGrade(group))
+  return {
+    form: 'measure',
+    test,
+    trials: own(trials),
+    moment,
+    setUp: setUpOf(measure, setUp).id,
+    ...(cap !== undefined && { cap }),
+  }
+}

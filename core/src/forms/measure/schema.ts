@@ -1,14 +1,18 @@
 import { z } from 'zod'
+import { idSchema } from '../../base/id.ts'
+import { testSchema } from '../../terms/measure.ts'
 import { perGroupSchema } from '../../terms/perGroup.ts'
-import { blockFields, testSchema } from '../../session/blockParts.ts'
+import { blockFields } from '../../session/blockParts.ts'
 
-/** A measurement: the pulse by fingers, sit and reach, a hold, reps in thirty seconds. */
+/** A measurement: one of the library's tests. */
 export const measureSchema = z.strictObject({
   ...blockFields,
   form: z.literal('measure'),
   test: testSchema,
   trials: perGroupSchema(z.int().min(1).max(5)),
   moment: z.enum(['before', 'after', 'alone']),
+  /** Which of the test's set-ups; its first where nothing is said. */
+  setUp: idSchema.optional(),
 })
 export interface MeasureBlock extends z.infer<typeof measureSchema> {}
 

@@ -4,5 +4,5 @@ import type { MeasureBlock } from './schema.ts'
 /** A measurement takes as long as it takes. */
 export const measureTraits: FormTraits<MeasureBlock> = {
   ...plainTraits,
-  figures: ({ test }) => (test === 'sitAndReach' ? ['seated-reach'] : []),
+  measured: ({ test, setUp, moment }) => ({ test, setUp, moment }),
 }

@@ -456,6 +456,21 @@ export const checksInEnglish: Record<RuleId, RuleWords> = {
     what: (f) => `Measured after ${time(f.moved)} of moving.`,
     why: 'A hold or half a minute of reps is better and safer on a warm body.',
   },
+  'other-set-up': {
+    title: 'Another set-up',
+    what: (f) => `${f.test} is set up in two ways: ${f.first}, and ${f.other}.`,
+    why: 'Another set-up is another test: what is read does not compare.',
+  },
+  'test-beyond-grade': {
+    title: 'Test beyond grade',
+    what: (f) => `${f.test} is from grade ${f.from === 0 ? 'K' : f.from}.`,
+    why: 'Tests to the limit are not for the youngest; at home least of all.',
+  },
+  'test-thuds': {
+    title: 'Test thuds',
+    what: (f) => `${f.test} is heard below.`,
+    why: 'This session is for a quiet home.',
+  },
   'one-sided': {
     title: 'One sided',
     what: (f) => `${f.share} % of the work is ${kinds[String(f.part)] ?? f.part}.`,

@@ -1,4 +1,4 @@
-import type { TestId } from '../../session/blockParts.ts'
+import type { TestId } from '../../terms/measure.ts'
 import type { Say } from '../../timing/step.ts'
 import type { Amount, Unit } from '../../terms/dose.ts'
 import type { Sentences } from '../sentences.ts'
@@ -26,7 +26,19 @@ const dose = ({ amount, unit }: Say['params']) =>
 
 const tests: Record<TestId, string> = {
   pulse: 'Find your pulse and count',
+  restingPulse: 'Count your resting pulse',
+  pulseAfter: 'Count your pulse now, and after a minute',
   sitAndReach: 'Sit and reach',
+  oneLegStand: 'Stand on one leg',
+  plankHold: 'Hold a plank',
+  wallSit: 'Sit against the wall',
+  pressUps30: 'Press-ups in thirty seconds',
+  sitToStands30: 'Stand up and sit down for thirty seconds',
+  lineJumps15: 'Jump over the line for fifteen seconds',
+  longJump: 'Long jump from a stand',
+  sideSteps20: 'Side steps over three tapes',
+  twoMinuteMarch: 'March for two minutes',
+  sockThrows20: 'Twenty throws at the basket',
   hold: 'How long can you hold it',
   reps30: 'How many in thirty seconds',
 }

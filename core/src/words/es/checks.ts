@@ -450,6 +450,21 @@ export const checksInSpanish: Record<RuleId, RuleWords> = {
     what: (f) => `Se mide después de ${time(f.moved)} de movimiento.`,
     why: 'Mantener o repetir medio minuto sale mejor y más seguro en caliente.',
   },
+  'other-set-up': {
+    title: 'Otra preparación',
+    what: (f) => `${f.test} se prepara de dos formas: ${f.first}, y ${f.other}.`,
+    why: 'Otra preparación es otra prueba: lo que se lee no se compara.',
+  },
+  'test-beyond-grade': {
+    title: 'Prueba por encima del curso',
+    what: (f) => `${f.test} es desde ${f.from === 0 ? 'infantil' : `${f.from}.º`}.`,
+    why: 'Las pruebas hasta el límite no son para los más pequeños, y en casa menos.',
+  },
+  'test-thuds': {
+    title: 'Prueba con ruido',
+    what: (f) => `${f.test} se oye abajo.`,
+    why: 'Esta sesión es para una casa en silencio.',
+  },
   'one-sided': {
     title: 'De un solo tipo',
     what: (f) => `El ${f.share} % del trabajo es ${kinds[String(f.part)] ?? f.part}.`,

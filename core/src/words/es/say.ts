@@ -1,4 +1,4 @@
-import type { TestId } from '../../session/blockParts.ts'
+import type { TestId } from '../../terms/measure.ts'
 import type { Say } from '../../timing/step.ts'
 import type { Amount, Unit } from '../../terms/dose.ts'
 import type { Sentences } from '../sentences.ts'
@@ -26,7 +26,19 @@ const dose = ({ amount, unit }: Say['params']) =>
 
 const tests: Record<TestId, string> = {
   pulse: 'Busca tu pulso y cuenta',
+  restingPulse: 'Cuenta tu pulso en reposo',
+  pulseAfter: 'Cuenta tu pulso ahora, y otra vez dentro de un minuto',
   sitAndReach: 'Siéntate y estírate',
+  oneLegStand: 'Quédate sobre un pie',
+  plankHold: 'Aguanta la plancha',
+  wallSit: 'Siéntate contra la pared',
+  pressUps30: 'Flexiones de brazos en treinta segundos',
+  sitToStands30: 'Levántate y siéntate durante treinta segundos',
+  lineJumps15: 'Salta la línea durante quince segundos',
+  longJump: 'Salto de longitud sin carrera',
+  sideSteps20: 'Pasos de lado sobre tres cintas',
+  twoMinuteMarch: 'Marcha durante dos minutos',
+  sockThrows20: 'Veinte lanzamientos a la cesta',
   hold: '¿Cuánto aguantas?',
   reps30: '¿Cuántas en treinta segundos?',
 }

@@ -1,4 +1,5 @@
 import { per30, type BookColumn } from '@esfuerzo/core/classBook'
+import { measureOfTest } from './testText.ts'
 import type { Words } from '../../shared/words.ts'
 
 /** What a column is of: a station's name, else its kind. */
@@ -17,7 +18,8 @@ export const columnNth = ({ kind, nth, of }: BookColumn, t: Words): string =>
 
 /** What is counted, and in how many seconds. */
 export const columnUnit = ({ unit, seconds, test }: BookColumn, t: Words): string => {
-  if (test) return t(`book.testUnit.${test}`)
+  const measure = measureOfTest(test)
+  if (measure) return measure.in
   return seconds
     ? t('book.unitIn', { unit: t(`book.unit.${unit}`), seconds: Math.round(seconds) })
     : t(`book.unit.${unit}`)

@@ -1,67 +1,84 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useSentences } from '../../shared/sentences.ts'
-import { type Figure } from '@esfuerzo/core/figure'
-import { type Play, type PlayOf } from '@esfuerzo/core/publication'
-import { type Pulse } from '@esfuerzo/core/run'
+import { type Play } from '@esfuerzo/core/publication'
+import { countsOf, type Pulse, type Result } from '@esfuerzo/core/run'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
-import { audioClock } from '../../player/audioClock.ts'
-import PulseHelper from '../../player/PulseHelper.vue'
 import type { Finding } from '../../player/usePlayer.ts'
 import type { FormScreen } from '../formScreen.ts'
+import HowDone from '../../player/measure/HowDone.vue'
+import { measureShown } from '../../player/measure/measureShown.ts'
+import PulseCounts from '../../player/measure/PulseCounts.vue'
+import { useTestClock } from '../../player/measure/useTestClock.ts'
 
-/** A measurement: how it is done, in a picture and words; the clock it needs; a box for each trial. */
+/** A test: how it is set up and done, in a picture and words; the clock it needs; a box for each try; how it was done. */
 const props = defineProps<FormScreen<Play | undefined>>()
 const emit = defineEmits<{ note: [finding: Finding]; finish: [] }>()
 const { t } = useSentences()
-type Test = PlayOf<'measure'>['test']
-const test = (props.step.say.params.test as Test | undefined) ?? 'pulse'
+const said = computed(() => (props.play?.form === 'measure' ? props.play : undefined))
+const test = (props.step.say.params.test as string | undefined) ?? 'pulse'
+const counts = countsOf({ test, moment: said.value?.moment ?? 'during' })
+const measure = computed(() => measureShown(props.publication, test, (key) => t(key)))
+const setUp = computed(() => {
+  const setUps = measure.value?.setUps ?? []
+  return setUps.find((s) => s.id === said.value?.setUp) ?? setUps[0]
+})
+const figure = computed(() => props.publication.figures.find((f) => f.id === measure.value?.figure))
 const trials = Array.from({ length: (props.step.say.params.n as number | undefined) ?? 1 }, (_, i) => i + 1)
-const moment = props.play?.form === 'measure' ? props.play.moment : 'during'
-const when: Pulse['when'] = moment === 'before' || moment === 'after' ? moment : 'during'
-const figure = computed(() =>
-  test === 'sitAndReach' ? (props.publication.figures.find((f) => f.id === 'seated-reach') as Figure) : undefined,
-)
 const typed = ref<Record<number, string>>({})
-const unit = test === 'hold' ? 'seconds' : test === 'reps30' ? 'reps' : 'score'
-const valueOf = (trial: number) => {
-  const text = (typed.value[trial] ?? '').trim()
-  return /^-?\d{1,3}([.,]\d)?$/.test(text) ? Number(text.replace(',', '.')) : undefined
+
+/** A try as a number, with a point or a comma, where it is one that can be. */
+function valueOf(trial: number): number | undefined {
+  const text = (typed.value[trial] ?? '').trim().replace(',', '.')
+  const { from, to } = measure.value!.range
+  const value = Number(text)
+  return /^-?\d{1,4}(\.\d)?$/.test(text) && value >= from && value <= to ? value : undefined
 }
 const complete = computed(() => trials.every((trial) => valueOf(trial) !== undefined))
+/** A try that cannot be is said to be so. */
+const off = computed(() => trials.some((trial) => (typed.value[trial] ?? '').trim() && valueOf(trial) === undefined))
+/** The next one to be filled in. */
+const open = computed(() => trials.find((trial) => valueOf(trial) === undefined) ?? trials.at(-1)!)
 
-/** A clock of its own: a stopwatch for holds, thirty seconds for reps. */
-const since = ref<number>()
-const passed = ref(0)
-let timer: ReturnType<typeof setInterval> | undefined
-function onClock() {
-  if (since.value !== undefined) {
-    typed.value[trials.find((trial) => valueOf(trial) === undefined) ?? 1] = String(Math.round(passed.value))
-    stop()
-    return
-  }
-  since.value = audioClock.now()
-  timer = setInterval(() => {
-    passed.value = audioClock.now() - since.value!
-    if (test === 'reps30' && passed.value >= 30) stop()
-  }, 100)
+const clock = computed(() => measure.value?.clock ?? { kind: 'none' as const, seconds: undefined })
+const {
+  passed,
+  running,
+  start,
+  stop: stopClock,
+} = useTestClock({
+  most: () => (clock.value.kind === 'down' ? clock.value.seconds : said.value?.cap),
+  onEnd: (seconds) => {
+    if (clock.value.kind === 'up') typed.value[open.value] = String(Math.round(seconds))
+  },
+})
+const left = computed(() => Math.max(0, Math.ceil((clock.value.seconds ?? 0) - passed.value)))
+const topped = computed(
+  () => said.value?.cap !== undefined && trials.some((trial) => (valueOf(trial) ?? 0) >= said.value!.cap!),
+)
+/** Which try is being counted: the one that was open when the clock began. */
+const counting = ref(1)
+function onStart() {
+  counting.value = open.value
+  if (clock.value.kind === 'down') typed.value[counting.value] = ''
+  start()
 }
-function stop() {
-  clearInterval(timer)
-  since.value = undefined
-}
-onBeforeUnmount(stop)
+const onOne = () => (typed.value[counting.value] = String((valueOf(counting.value) ?? 0) + 1))
 
-function onSave() {
+function onDone(how?: Result['how']) {
+  const { block } = props.step
+  const { unit } = measure.value!
+  const setUpId = how?.setUp ?? setUp.value?.id
   for (const trial of trials) {
     const value = valueOf(trial)
-    const { block } = props.step
-    if (value !== undefined) emit('note', { result: { block, trial, value, unit } })
+    if (value === undefined) continue
+    const told = { ...how, ...(setUpId && { setUp: setUpId }) }
+    emit('note', { result: { block, trial, value, unit, ...(setUpId && { how: told }) } })
   }
   emit('finish')
 }
-function onPulse(pulse: Pulse) {
-  emit('note', { pulse })
+function onPulses(pulses: Pulse[]) {
+  for (const pulse of pulses) emit('note', { pulse })
   emit('finish')
 }
 </script>
@@ -71,23 +88,52 @@ function onPulse(pulse: Pulse) {
     <h2>
       {{ heading }} <span class="num quiet" data-testid="digits">{{ digits }}</span>
     </h2>
-    <PulseHelper v-if="test === 'pulse'" :when="when" @pulse="onPulse" />
-    <template v-else>
-      <MoveFigure v-if="figure" :figure="figure" :size="150" :cycle="6" :paused="paused" />
-      <p>{{ t(`player.measure.${test}`) }}</p>
-      <div v-if="test !== 'sitAndReach'" class="row">
-        <b class="num clock">{{ test === 'reps30' ? Math.max(0, Math.ceil(30 - passed)) : Math.floor(passed) }}</b>
-        <button v-if="test === 'hold' || since === undefined" type="button" @click="onClock">
-          {{ t(since === undefined ? 'player.measure.go' : 'player.measure.stop') }}
+    <PulseCounts v-if="counts.length" :counts="counts" :seconds="measure?.clock.seconds" @done="onPulses">
+      <p v-for="line in measure?.steps ?? []" :key="line">{{ words.phrase(line) }}</p>
+    </PulseCounts>
+    <template v-else-if="measure">
+      <div class="how">
+        <MoveFigure v-if="figure" :figure="figure" :size="120" :cycle="6" :paused="paused" />
+        <ol>
+          <li v-if="setUp && setUp.how !== measure.steps[0]">{{ words.phrase(setUp.how) }}</li>
+          <li v-for="line in measure.steps" :key="line">{{ words.phrase(line) }}</li>
+          <li v-if="measure.practice">{{ t('player.measure.practice', { text: words.phrase(measure.practice) }) }}</li>
+        </ol>
+      </div>
+      <p v-if="measure.ends" class="quiet">{{ t('player.measure.ends', { text: words.phrase(measure.ends) }) }}</p>
+      <p v-for="caution in measure.cautions" :key="caution" class="care">{{ words.phrase(caution) }}</p>
+      <div v-if="clock.kind === 'up' || clock.kind === 'down'" class="row">
+        <b class="num clock" aria-live="off">{{ clock.kind === 'down' ? left : Math.floor(passed) }}</b>
+        <button v-if="!running" type="button" :class="{ main: !complete }" @click="onStart">
+          {{ t('player.measure.go') }}
         </button>
+        <button v-else-if="clock.kind === 'up'" type="button" class="main" @click="stopClock">
+          {{ t('player.measure.stop') }}
+        </button>
+        <button v-else type="button" class="main" @click="onOne">{{ t('player.measure.one') }}</button>
       </div>
       <div class="row">
         <label v-for="trial in trials" :key="trial">
-          <span>{{ t(`player.measure.unit.${test}`) }} {{ trials.length > 1 ? trial : '' }}</span>
-          <input v-model="typed[trial]" inputmode="decimal" maxlength="5" />
+          <span>{{
+            trials.length > 1
+              ? t('player.measure.trial', { unit: words.phrase(measure.in), n: trial })
+              : words.phrase(measure.in)
+          }}</span>
+          <input v-model="typed[trial]" inputmode="decimal" maxlength="6" />
         </label>
       </div>
-      <button type="button" class="main" :disabled="!complete" @click="onSave">{{ t('player.done') }}</button>
+      <p v-if="off && !running" role="alert">
+        {{ t('player.measure.range', { from: measure.range.from, to: measure.range.to }) }}
+      </p>
+      <p v-if="topped" role="status">{{ t('player.measure.top') }}</p>
+      <HowDone
+        :measure="measure"
+        :set-up="setUp?.id"
+        :moment="said?.moment ?? 'alone'"
+        :ready="complete && !running"
+        :phrase="words.phrase"
+        @done="onDone"
+      />
     </template>
     <button type="button" @click="emit('finish')">{{ t('player.measure.without') }}</button>
   </div>
@@ -102,16 +148,28 @@ function onPulse(pulse: Pulse) {
   display: flex;
   flex-direction: column;
   align-items: center;
-  justify-content: space-evenly;
   gap: 10px;
 }
 p,
 h2 {
   margin: 0;
 }
-p {
-  white-space: pre-line;
-  max-width: 36em;
+p,
+.how {
+  max-width: 40em;
+}
+.how {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+ol {
+  margin: 0;
+  padding-left: 1.2em;
+  text-align: left;
+}
+.care {
+  font-weight: 700;
 }
 .row {
   display: flex;
@@ -121,10 +179,17 @@ p {
   align-items: end;
 }
 .clock {
-  font: 700 64px/1 var(--display);
+  font: 700 56px/1 var(--display);
+  min-width: 2ch;
+  text-align: center;
 }
 label {
   display: grid;
   gap: 4px;
+}
+@media (max-width: 480px) {
+  .how {
+    flex-direction: column;
+  }
 }
 </style>

@@ -1,23 +1,23 @@
+import type { TestId } from '../../../terms/measure.ts'
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 import { movedBefore } from '../../warmth.ts'
 
-/** Tests that need a warm body; a resting pulse and a reach before the lesson are cold on purpose. */
-const warm = ['hold', 'reps30']
+/** A reach before the lesson is cold on purpose, and compares with the one after it. */
+const coldFirst: readonly TestId[] = ['sitAndReach']
 
-/** A hold or reps in half a minute are measured on a cold body. */
+/** A test that needs a warm body is done on a cold one. */
 export const measuredCold: Rule = {
   id: 'measured-cold',
   level: 'look',
   family: 'measures',
   find: (view) =>
     perLane(view, (lane) => {
-      const cold = lane.steps.find(
-        (s) =>
-          s.kind === 'measure' &&
-          warm.includes(s.say.params.test ?? '') &&
-          movedBefore(lane, s.at) < limit('warmBeforeTest', lane.band),
-      )
+      const cold = lane.steps.find(({ kind, at, say: { params } }) => {
+        const measure = kind === 'measure' ? view.library.measures.get(params.test!) : undefined
+        if (measure?.warm !== 'needed' || (params.title === 'before' && coldFirst.includes(measure.id))) return false
+        return movedBefore(lane, at) < limit('warmBeforeTest', lane.band)
+      })
       return (
         cold && {
           where: { section: cold.section, block: cold.block },

@@ -1,0 +1,13 @@
+import { perTest } from '../../measured.ts'
+import type { Rule } from '../../rule.ts'
+
+/** A test with landings that are heard where somebody lives below. */
+export const testThuds: Rule = {
+  id: 'test-thuds',
+  level: 'look',
+  family: 'measures',
+  find: (view) =>
+    view.workout.home.quiet
+      ? perTest(view, ({ measure }) => (measure.thud ? { facts: { test: measure.name } } : undefined))
+      : [],
+}

@@ -1,0 +1,130 @@
+import { z } from 'zod'
+import { idSchema } from '../base/id.ts'
+import { lineSchema, paragraphSchema } from '../base/text.ts'
+import { gradeSchema } from './group.ts'
+import { unitSchema } from './dose.ts'
+
+/** What is measured at home, alone or between laps. What is not done at home is not here. */
+export const testIds = [
+  'pulse',
+  'restingPulse',
+  'pulseAfter',
+  'sitAndReach',
+  'oneLegStand',
+  'plankHold',
+  'wallSit',
+  'pressUps30',
+  'sitToStands30',
+  'lineJumps15',
+  'longJump',
+  'sideSteps20',
+  'twoMinuteMarch',
+  'sockThrows20',
+  'hold',
+  'reps30',
+] as const
+export const testSchema = z.enum(testIds)
+export type TestId = z.infer<typeof testSchema>
+
+/** On what scale values of a test compare: as they are, as ratios of one another, or as hits of so many throws. */
+export const scaleSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('absolute') }),
+  z.strictObject({ kind: z.literal('ratio') }),
+  z.strictObject({ kind: z.literal('hits'), of: z.int().min(1) }),
+])
+export type Scale = z.infer<typeof scaleSchema>
+
+/** A way of setting a test up. Another one is another test: they do not compare. */
+const setUpSchema = z.strictObject({
+  id: idSchema,
+  name: lineSchema.min(1),
+  how: paragraphSchema.min(1),
+  kit: z.array(idSchema).max(4),
+})
+export type SetUp = z.infer<typeof setUpSchema>
+
+/** A test as the library has it: how it is done, for whom, what it counts, and how much it wobbles. */
+export const measureSchema = z.strictObject({
+  id: testSchema,
+  name: lineSchema.min(1),
+  /** What it tells, in a line for a teacher. */
+  tells: lineSchema.min(1),
+  figure: idSchema,
+  /** From which grade it is done at all. */
+  fromGrade: gradeSchema,
+  /** Up to which grade it is a game: it is done, and nothing is said of its change. */
+  gameUpTo: gradeSchema.optional(),
+  /** For comparing over a term, or only for the lesson. */
+  use: z.enum(['change', 'lesson']),
+  /** What the body has to be: what is measured warm and cold does not compare. */
+  warm: z.enum(['needed', 'cold', 'any']),
+  /** A go that does not count, in a child's words. */
+  practice: lineSchema.min(1).optional(),
+  /** How many tries count; a test of which the best counts says more with more of them, so it is always as many. */
+  trials: z.int().min(1).max(5),
+  score: z.enum(['best', 'mean', 'sum']),
+  unit: unitSchema,
+  /** What a value is in, in a child's words: centimetres, jumps. */
+  in: lineSchema.min(1),
+  /** What one try can be, and the smallest step it is read in. */
+  range: z.strictObject({ from: z.number(), to: z.number(), step: z.number().positive() }),
+  better: z.enum(['higher', 'lower', 'none']),
+  /** Where it ends for everybody, from which grade on: who reaches it has reached the top. */
+  caps: z.array(z.strictObject({ fromGrade: gradeSchema, value: z.number() })).max(3),
+  /** Who counts or reads it. */
+  by: z.enum(['child', 'other', 'adult']),
+  /** A clock that counts down, one that counts up, the fingers' own, or none. */
+  clock: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('down'), seconds: z.int().min(5).max(300) }),
+    z.strictObject({ kind: z.literal('up') }),
+    z.strictObject({ kind: z.literal('none') }),
+    z.strictObject({
+      kind: z.literal('pulse'),
+      seconds: z.union([z.literal(15), z.literal(30)]),
+    }),
+  ]),
+  /** The first is the one that is meant where nothing is said. */
+  setUps: z.array(setUpSchema).min(1).max(6),
+  scale: scaleSchema,
+  /** How one child’s values differ from day to day at home: a standard deviation, of a ratio a factor above 1. */
+  error: z.strictObject({ value: z.number().positive(), source: lineSchema.min(1) }).optional(),
+  /** What it takes: setting up with the practice go, and each try. */
+  seconds: z.strictObject({ setUp: z.int().min(0), trial: z.int().min(1) }),
+  steps: z.array(paragraphSchema.min(1)).min(1).max(6),
+  /** What ends it. */
+  ends: lineSchema.min(1),
+  cautions: z.array(paragraphSchema.min(1)).max(4),
+  shoes: z.enum(['on', 'off', 'any']),
+  /** Heard in the room below. */
+  thud: z.boolean().optional(),
+  /** Metres of free floor, where it goes somewhere. */
+  metres: z.number().positive().optional(),
+  /** What else a teacher should know. */
+  notes: z.array(paragraphSchema.min(1)).max(4),
+})
+export interface Measure extends z.infer<typeof measureSchema> {}
+
+/**
+ * Where a test ends for a grade; undefined where nothing caps it.
+ *
+ * @example capFor({ caps: [{ fromGrade: 3, value: 45 }, { fromGrade: 5, value: 60 }] }, 4) // 45
+ */
+export const capFor = ({ caps }: Pick<Measure, 'caps'>, grade: number): number | undefined =>
+  caps.findLast((cap) => cap.fromGrade <= grade)?.value
+
+/** A set-up of a test by its id; the first where none is said or known. */
+export const setUpOf = <S extends { id: string }>({ setUps }: { setUps: readonly S[] }, id?: string): S =>
+  setUps.find((s) => s.id === id) ?? setUps[0]!
+
+/**
+ * What a day's tries come to, as the test counts them.
+ *
+ * @param tries at least one
+ * @example dayValue({ score: 'best', better: 'higher' }, [12, 14]) // 14
+ */
+export function dayValue({ score, better }: Pick<Measure, 'score' | 'better'>, tries: readonly number[]): number {
+  const sum = tries.reduce((total, value) => total + value, 0)
+  if (score === 'sum') return sum
+  if (score === 'mean') return sum / tries.length
+  return better === 'lower' ? Math.min(...tries) : Math.max(...tries)
+}

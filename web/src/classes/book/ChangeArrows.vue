@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { LinesChart, ScatterChart } from 'echarts/charts'
+import { GridComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import { computed, ref } from 'vue'
+import VChart from 'vue-echarts'
+
+use([LinesChart, ScatterChart, GridComponent, SVGRenderer])
+
+/** Each child's own arrow from before to after, in alias order and without a name: whose it is, a click says. */
+const props = defineProps<{
+  arrows: readonly { before: number; after: number; text: string }[]
+  unit: string
+  label: string
+  hint: string
+}>()
+const whose = ref('')
+const text = { color: 'var(--quiet)', fontFamily: 'Atkinson Hyperlegible', fontSize: 12 }
+const option = computed(() => ({
+  animation: false,
+  grid: { left: 10, right: 16, top: 8, bottom: 36 },
+  xAxis: {
+    type: 'value',
+    scale: true,
+    name: props.unit,
+    nameLocation: 'middle',
+    nameGap: 22,
+    nameTextStyle: text,
+    axisLabel: text,
+    axisLine: { lineStyle: { color: 'var(--ink)' } },
+    splitLine: { lineStyle: { color: 'var(--hair)' } },
+  },
+  yAxis: { type: 'value', show: false, min: -1, max: props.arrows.length, inverse: true },
+  series: [
+    {
+      type: 'lines',
+      coordinateSystem: 'cartesian2d',
+      symbol: ['none', 'arrow'],
+      symbolSize: 9,
+      lineStyle: { color: 'var(--ink)', width: 2, opacity: 1 },
+      data: props.arrows.map(({ before, after }, i) => ({
+        coords: [
+          [before, i],
+          [after, i],
+        ],
+      })),
+    },
+    {
+      type: 'scatter',
+      symbolSize: 8,
+      itemStyle: { color: 'var(--card)', borderColor: 'var(--ink)', borderWidth: 2 },
+      data: props.arrows.map(({ before }, i) => [before, i]),
+    },
+  ],
+}))
+const onClick = ({ dataIndex }: { dataIndex: number }) => (whose.value = props.arrows[dataIndex]?.text ?? '')
+</script>
+
+<template>
+  <div class="chart" role="img" :aria-label="label" :style="{ height: `${60 + arrows.length * 11}px` }">
+    <VChart :option="option" :init-options="{ renderer: 'svg' }" autoresize aria-hidden="true" @click="onClick" />
+  </div>
+  <p class="quiet no-paper" role="status">{{ whose || hint }}</p>
+</template>
+
+<style scoped>
+.chart {
+  margin-top: 8px;
+  max-width: 640px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+p {
+  margin: 4px 0 0;
+  font-size: 14px;
+}
+</style>
