@@ -40,6 +40,7 @@ const bookColumnSchema = z.strictObject({
   of: z.int(),
   seconds: z.number().optional(),
   test: z.string().optional(),
+  range: z.strictObject({ from: z.number(), to: z.number(), step: z.number() }).optional(),
   move: z.string().optional(),
   version: z.string().optional(),
 })

@@ -230,14 +230,34 @@ describe('tests over dates', () => {
     sent = { ...sent, publication: again }
     await write(cell(tern, holds[0]!, 26)).expect(200)
     const { tests } = (await own.get(`/api/classes/${classId}/tests`).expect(200)).body
-    expect(tests).toMatchObject([{ test: 'hold', unit: 'seconds' }])
-    const [{ days, values }] = tests
-    expect(days.map((d: { key: string }) => d.key.split(' ')[1])).toEqual(['b8', 'b9', 'b8'])
+    // Before the work and after it are two tests, whatever the block; a set-up is known though nobody said it.
+    const setUp = 'as-told'
+    expect(tests).toMatchObject([
+      { test: 'hold', unit: 'seconds', setUp, moment: 'before' },
+      { test: 'hold', unit: 'seconds', setUp, moment: 'after' },
+    ])
+    const [{ days, values }, after] = tests
+    expect(days.map((d: { key: string }) => d.key.split(' ')[1])).toEqual(['b8', 'b8'])
+    expect(after).toMatchObject({ days: [{ publicationId: days[0].publicationId }], values: [{ value: 30 }] })
     const of = (pupil: string, day: number) =>
       values
         .filter((v: { pupil: string; day: string }) => v.pupil === pupil && v.day === days[day].key)
         .map((v: { value: number }) => v.value)
-    expect([of(tern, 0), of(tern, 1), of(tern, 2), of(plover, 0)]).toEqual([[20, 24], [30], [26], [41.5]])
+    expect([of(tern, 0), of(tern, 1), of(plover, 0)]).toEqual([[20, 24], [26], [41.5]])
+  })
+
+  it('tell how each try was done: another set-up is another test, what was otherwise is said', async () => {
+    sent = await sentWorkout(own, measuring())
+    const try1 = { block: 'b8', trial: 1, value: 40, unit: 'seconds' as const }
+    const how = { counted: 'child' as const, warm: false }
+    const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
+    await runs(runOf(sent.publication, { results: [{ ...try1, how }] }), tern)
+    await runs(runOf(sent.publication, { id: randomUUID(), results: [{ ...try1, how: { setUp: 'other' } }] }), plover)
+    const { tests } = (await own.get(`/api/classes/${classId}/tests`).expect(200)).body
+    expect(tests.map((t: { setUp: string; values: object[] }) => [t.setUp, t.values])).toEqual([
+      ['as-told', [expect.objectContaining({ pupil: tern, otherwise: 'counted child, cold' })]],
+      ['other', [expect.not.objectContaining({ otherwise: expect.anything() })]],
+    ])
   })
 })
 

@@ -3,6 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { bookColumns, boundsOf, isForClass, laneOfClass, type BookColumn } from '@esfuerzo/core/classBook'
 import type { DemoClass } from './classes.ts'
 import type { DemoRun, DemoSent } from './runs.ts'
+import { demoTries } from './tests.ts'
 
 /** A value that the teacher typed in from a paper form. */
 export interface DemoTyped {
@@ -13,7 +14,7 @@ export interface DemoTyped {
 
 /** Homes without a device: two of a class whose paper forms came back, filled in as far as a child does. */
 export function demoPaper(
-  { publication }: DemoSent,
+  { publication, weeksAgo }: DemoSent,
   { grades, pupils }: DemoClass,
   runs: readonly DemoRun[],
   seed: number,
@@ -27,13 +28,17 @@ export function demoPaper(
   return pupils
     .filter(({ alias }) => !ran.has(alias))
     .slice(0, 2)
-    .flatMap(({ alias, share }) =>
-      columns.flatMap((column): DemoTyped[] => {
+    .flatMap((pupil) => {
+      const { alias, share } = pupil
+      const tries = demoTries(publication, lane, pupil, weeksAgo, next)
+      return columns.flatMap((column): DemoTyped[] => {
         if (next(0, 9) === 0 || column.kind === 'pulse') return []
+        const tried = tries.find((t) => t.block === column.block && t.trial === column.trial)
+        if (column.test && tried) return [{ alias, column, value: tried.value }]
         const { from, to } = boundsOf(column)
         const usual =
           column.unit === 'faces' || column.unit === 'ten' ? next(2, 5) : (column.seconds ?? 20) * 0.45 * share
         return [{ alias, column, value: Math.min(to, Math.max(from, Math.round(usual + next(-1, 1)))) }]
-      }),
-    )
+      })
+    })
 }

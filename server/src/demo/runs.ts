@@ -5,6 +5,7 @@ import { type Library } from '@esfuerzo/core'
 import type { Lane, Publication } from '@esfuerzo/core/publication'
 import { asksPulse, courseOf, feltScale, pulsesAsked, runVersion, type Result, type Run } from '@esfuerzo/core/run'
 import type { DemoPupil } from './classes.ts'
+import { demoTries } from './tests.ts'
 
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'
@@ -78,50 +79,15 @@ function oneRun(
     steps: { done: works - skipped, skipped, easier: 0 },
     ended: 'whole',
     felt: scale === 'faces' ? { scale, value: Math.max(2, Math.min(5, Math.ceil(felt / 2))) } : { scale, value: felt },
-    results: [...resultsOf(publication, lane, share, library, next), ...triesOf(publication, lane, share, pupil, next)],
+    results: [
+      ...resultsOf(publication, lane, share, library, next),
+      ...demoTries(publication, lane, pupil, weeksAgo, next),
+    ],
     ...(asksPulse(lane) && {
       pulses: pulsesAsked(lane).map((when) => ({ beats: next(19, 28), seconds: 10 as const, when })),
     }),
   }
   return { run, ...(pupil && { alias: pupil.alias }) }
-}
-
-/** What a test usually comes to for a child of a grade, each its own share of it; and how far one try is from another. */
-const usualTries: Partial<Record<string, (grade: number) => { usual: number; wobble: number }>> = {
-  sitToStands30: (grade) => ({ usual: 13 + grade, wobble: 1.2 }),
-  lineJumps15: (grade) => ({ usual: 16 + 2 * grade, wobble: 1.5 }),
-  longJump: (grade) => ({ usual: 95 + 10 * grade, wobble: 5 }),
-  sitAndReach: () => ({ usual: 19, wobble: 1.2 }),
-}
-
-/** What a child measured, by the test's own steps. */
-function triesOf(
-  { measures }: Publication,
-  lane: Lane,
-  share: number,
-  pupil: DemoPupil | undefined,
-  next: (from: number, to: number) => number,
-): Result[] {
-  return Object.entries(lane.plays).flatMap(([block, play]): Result[] => {
-    if (play?.form !== 'measure') return []
-    const of = usualTries[play.test]?.(pupil?.grades[0] ?? lane.grades[0]!)
-    const measure = measures?.find((m) => m.id === play.test)
-    if (!of || !measure) return []
-    // One day is another than the next, and a try than the one before.
-    const day = (next(-10, 10) / 10) * of.wobble
-    return Array.from({ length: play.trials }, (_, i) => {
-      const value = of.usual * (0.6 + 0.4 * share) + day + (next(-10, 10) / 10) * of.wobble
-      const { step, from, to } = measure.range
-      const read = Math.min(to, Math.max(from, Math.round(value / step) * step))
-      return {
-        block,
-        trial: i + 1,
-        value: read,
-        unit: measure.unit,
-        how: { setUp: play.setUp ?? measure.setUps[0]!.id },
-      }
-    })
-  })
 }
 
 /** What a child counted: about its share of what is typical, one day better than another; a lap at times forgotten. */

@@ -1,0 +1,44 @@
+import { setUpOf } from '@esfuerzo/core'
+import type { Lane, Publication } from '@esfuerzo/core/publication'
+import type { Result } from '@esfuerzo/core/run'
+import type { DemoPupil } from './classes.ts'
+
+/** What a test usually comes to for a child of a grade; and how far one try is from another. */
+const usual: Record<string, (grade: number) => { value: number; wobble: number }> = {
+  sitToStands30: (grade) => ({ value: 13 + grade, wobble: 1 }),
+  lineJumps15: (grade) => ({ value: 16 + 2 * grade, wobble: 1.2 }),
+  longJump: (grade) => ({ value: 95 + 10 * grade, wobble: 4 }),
+  sitAndReach: () => ({ value: 19, wobble: 1 }),
+}
+
+/** Weeks before today on which children do what is usual; later they do a little more. */
+const firstWeek = 8
+const aWeek = 0.012
+
+/** What a child measured of a lane's tests, by their own steps: of each as many tries as it counts. */
+export function demoTries(
+  { measures }: Pick<Publication, 'measures'>,
+  lane: Lane,
+  pupil: DemoPupil | undefined,
+  weeksAgo: number,
+  next: (from: number, to: number) => number,
+): Result[] {
+  const grade = pupil?.grades[0] ?? lane.grades[0]!
+  const share = pupil?.share ?? 1
+  return Object.entries(lane.plays).flatMap(([block, play]): Result[] => {
+    const measure = play?.form === 'measure' ? measures?.find((m) => m.id === play.test) : undefined
+    const of = usual[measure?.id ?? '']?.(grade)
+    if (play?.form !== 'measure' || !measure || !of) return []
+    // One day is another than the next, and a try than the one before.
+    const wobble = () => (next(-10, 10) / 10) * of.wobble
+    const day = of.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + wobble()
+    const { step, from, to } = measure.range
+    return Array.from({ length: play.trials }, (_, i) => ({
+      block,
+      trial: i + 1,
+      value: Math.min(to, Math.max(from, Math.round((day + wobble()) / step) * step)),
+      unit: measure.unit,
+      how: { setUp: setUpOf(measure, play.setUp).id },
+    }))
+  })
+}
