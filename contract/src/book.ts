@@ -58,6 +58,7 @@ export type LooseRun = z.infer<typeof looseRunSchema>
 /** A session that was sent home, to this class or to all. */
 const sentSessionSchema = z.strictObject({
   id: z.uuid(),
+  workoutId: z.uuid(),
   title: lineSchema,
   sentAt: momentSchema,
   /** Pupils of the class with a value of it. */

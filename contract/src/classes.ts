@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { languages, lineSchema, paragraphSchema, rule } from '@esfuerzo/core'
+import { languages, lineSchema, paceSchema, paragraphSchema, rule } from '@esfuerzo/core'
 import { aliasSchema, daySchema, keepMonthsSchema, pupilRoom } from '@esfuerzo/core/classBook'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema } from './fields.ts'
@@ -17,6 +17,8 @@ const classFields = z.strictObject({
   yearEnds: daySchema.optional(),
   /** Months past it for which results are kept; none where left out. */
   keepMonths: keepMonthsSchema.optional(),
+  /** Its own pace, where that counts; null where the usual one does. */
+  pace: paceSchema.nullable().optional(),
 })
 export const classSchema = classFields.required().extend({ id: z.uuid(), pupils: z.int() })
 export type SchoolClass = z.infer<typeof classSchema>
@@ -52,6 +54,22 @@ const aliases = z.array(aliasSchema).min(1).max(pupilRoom)
 
 /** The classes a teacher hands sessions out to. */
 export const classEndpoints = {
+  /** How long it takes beside what is usual, from its own runs; null where too few children say it. */
+  readPace: endpoint({
+    method: 'GET',
+    path: '/api/classes/:id/pace',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({
+      pace: z
+        .strictObject({
+          pace: paceSchema,
+          quartiles: z.strictObject({ from: z.number(), to: z.number() }),
+          children: z.int(),
+        })
+        .nullable(),
+    }),
+  }),
   listClasses: endpoint({
     method: 'GET',
     path: '/api/classes',

@@ -1,3 +1,4 @@
+import { cameBackSchema } from '@esfuerzo/core/nextTime'
 import { z } from 'zod'
 import { rule, lineSchema, workoutDocument } from '@esfuerzo/core'
 import { aliasSchema, daySchema } from '@esfuerzo/core/classBook'
@@ -79,6 +80,18 @@ export const publicationEndpoints = {
     access: 'teacher',
     params: idParams,
     answer: z.strictObject({ document: documentField(workoutDocument).nullable() }),
+  }),
+  /** How a session went in its last times, lane by lane, the latest first: what the next one is made from. Nobody is in it. */
+  readCameBack: endpoint({
+    method: 'GET',
+    path: '/api/workouts/:id/came-back',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({
+      times: z.array(
+        z.strictObject({ sentAt: z.iso.datetime(), lanes: z.record(z.string(), z.array(cameBackSchema)) }),
+      ),
+    }),
   }),
   listRuns: endpoint({
     method: 'GET',

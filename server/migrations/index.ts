@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import * as classPace from './classPace.ts'
 import * as classes from './classes.ts'
 import * as first from './first.ts'
 import * as gone from './gone.ts'
@@ -28,4 +29,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '011-originals', migration: originals },
   { name: '012-pupils', migration: pupils },
   { name: '013-test-how', migration: testHow },
+  { name: '014-class-pace', migration: classPace },
 ]

@@ -103,6 +103,7 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   deletePupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   exportPupil: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   listSentSessions: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readPace: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   readTests: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   readBook: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   writeBook: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
@@ -114,6 +115,7 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   familySheet: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   calendar: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   messageFamilies: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readCameBack: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   listRuns: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   removeRun: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   removeRuns: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
@@ -188,6 +190,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
           'slips',
           'listSentSessions',
           'readTests',
+          'readPace',
           'readBook',
           'writeBook',
         ] as const

@@ -11,7 +11,15 @@ import { open, Refusal, serve, type Answers } from './support/pages.ts'
 const classId = '11111111-1111-4111-8111-111111111111'
 const sent = '22222222-2222-4222-8222-222222222222'
 const [kelp, tern] = ['33333333-3333-4333-8333-333333333333', '44444444-4444-4444-8444-444444444444'] as const
-const of = { id: classId, name: 'Class 3', grades: [2, 3], yearEnds: '2099-07-31', keepMonths: 0, pupils: 2 }
+const of = {
+  id: classId,
+  name: 'Class 3',
+  grades: [2, 3],
+  yearEnds: '2099-07-31',
+  keepMonths: 0,
+  pace: null,
+  pupils: 2,
+}
 const pupils = [
   { id: kelp, alias: 'Kelp 7', note: '', results: 1 },
   { id: tern, alias: 'Tern 4', note: 'left-handed', results: 0 },
@@ -355,12 +363,13 @@ describe('the page of a class', () => {
 })
 
 it('a class that moves up has its next grades, its next year’s end and its next number', () => {
-  const draft = { name: 'Class 3 · Gannets', grades: [2, 3], yearEnds: '2027-07-31', keepMonths: 1 }
+  const draft = { name: 'Class 3 · Gannets', grades: [2, 3], yearEnds: '2027-07-31', keepMonths: 1, pace: 1.2 }
   expect(movedUp(draft)).toEqual({
     name: 'Class 4 · Gannets',
     grades: [3, 4],
     yearEnds: '2028-07-31',
     keepMonths: 1,
+    pace: null,
   })
   expect(movedUp({ ...draft, name: 'Room 12', grades: [5, 6] })).toMatchObject({ name: 'Room 12', grades: [6] })
 })

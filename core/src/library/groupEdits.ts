@@ -91,12 +91,13 @@ export function removeGroup(workout: Workout, groupId: string): Workout {
 export function setGroup(
   workout: Workout,
   groupId: string,
-  fields: Partial<Pick<Group, 'name' | 'grades'>>,
+  fields: Partial<Pick<Group, 'name' | 'grades' | 'pace'>>,
   gradeNames?: readonly string[],
 ): Workout {
   const at = groupPlace(workout, groupId)
   const now = workout.groups[at]!
   const next = { ...now, ...fields }
+  if (fields.pace === 1) delete next.pace
   if (fields.grades?.length) {
     next.ages = defaultAges(fields.grades)
     if (fields.name === undefined && now.name === gradesName(now.grades, gradeNames))

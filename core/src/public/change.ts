@@ -1,8 +1,16 @@
 // What changed, and how surely. Named exports only; what is in no list is nobody else's business.
 export { classChange, fewestChildren, signInterval, type ClassChange } from '../change/classChange.ts'
 export { classPace, type ClassPace, type PacedRun } from '../change/classPace.ts'
+export { pacedRun } from '../change/pacedRun.ts'
 export { hitsError, onScale } from '../change/scale.ts'
-export { lessonChange, testChange, type ChildChange, type TestChange, type Try, type Unsaid } from '../change/testChange.ts'
+export {
+  lessonChange,
+  testChange,
+  type ChildChange,
+  type TestChange,
+  type Try,
+  type Unsaid,
+} from '../change/testChange.ts'
 export { sidesOf, type Sides, type TestDay } from '../change/testDays.ts'
 export { tQuantile } from '../change/tQuantile.ts'
 export { differenceVariance, typicalError, type TypicalError } from '../change/typicalError.ts'

@@ -26,6 +26,8 @@ const stepSchema = z.object({
   version: z.optional(z.string()),
   side: z.optional(z.enum(['first', 'second'])),
   reps: z.optional(z.number()),
+  /** Where it is not the figure's: the child's own, or slow. */
+  tempo: z.optional(z.string()),
   say: z.object({
     code: z.string(),
     params: z.looseObject({}),

@@ -5,6 +5,9 @@ import { lineSchema } from '../base/text.ts'
 /** Grade 0 is kindergarten or reception, 6 the top; a school names its grades as it likes. */
 export const gradeSchema = z.int().min(0).max(6)
 
+/** How long a class takes beside what is usual: 1.1 is a tenth longer. */
+export const paceSchema = z.number().min(0.6).max(1.8)
+
 export const laneLetters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 export type LaneLetter = (typeof laneLetters)[number]
 
@@ -16,6 +19,8 @@ export const groupSchema = z.strictObject({
   grades: z.array(gradeSchema).min(1).max(7),
   /** From and to, in years. */
   ages: z.tuple([z.int().min(3).max(14), z.int().min(3).max(15)]),
+  /** How much longer than usual for its grades it takes over counted work, where a class's own pace is used. */
+  pace: paceSchema.optional(),
 })
 export type Group = z.infer<typeof groupSchema>
 

@@ -201,6 +201,7 @@ export async function listSent(
 ): Promise<SentSession[]> {
   const rows: {
     id: string
+    workout_id: string
     title: string
     class_id: string | null
     created_at: Date
@@ -213,7 +214,7 @@ export async function listSent(
     .where((of) => of.where({ 'p.class_id': id }).orWhereNull('p.class_id'))
     .orderBy('p.created_at', 'desc')
     .limit(listed)
-    .select('p.id', 'p.title', 'p.class_id', 'p.created_at', 's.outline')
+    .select('p.id', 'p.workout_id', 'p.title', 'p.class_id', 'p.created_at', 's.outline')
     .select(
       db.raw(
         `(select count(distinct r.pupil_id) from results r join pupils u on u.id = r.pupil_id
@@ -224,7 +225,8 @@ export async function listSent(
     )
   return rows
     .filter(({ class_id, outline }) => class_id || !isWholeOutline(outline) || isForClass(outline.lanes, grades))
-    .map(({ id: publication, title, created_at, pupils }) => ({
+    .map(({ id: publication, workout_id: workoutId, title, created_at, pupils }) => ({
+      workoutId,
       id: publication,
       title,
       sentAt: created_at.toISOString(),

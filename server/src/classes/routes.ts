@@ -4,7 +4,8 @@ import { randomUUID } from 'node:crypto'
 import type { Deletions } from '../deletions/deletions.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
-import { addClass, classRoom, listClasses, removeClass, restoreClass, saveClass } from './store.ts'
+import { paceOfClass } from './pace.ts'
+import { addClass, classRoom, isOwnClass, listClasses, removeClass, restoreClass, saveClass } from './store.ts'
 
 /** The classes a teacher hands sessions out to. */
 export function classRoutes(router: Router, db: Knex, deletions: Deletions): void {
@@ -20,6 +21,11 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
     const saved = await saveClass(db, teacherId, params.id, body)
     if (!saved) throw new ServerError('not-found')
     return saved
+  })
+
+  implement(router, 'readPace', async ({ teacherId, params: { id } }) => {
+    if (!(await isOwnClass(db, teacherId, id))) throw new ServerError('not-found')
+    return { pace: (await paceOfClass(db, id)) ?? null }
   })
 
   implement(router, 'removeClass', async ({ teacherId, params: { id } }) => {

@@ -11,6 +11,7 @@ interface Row {
   /** As text: a day has no hour anywhere. */
   ends: string
   keep_months: number
+  pace: number | null
   removed_at: Date | null
   pupils: string
 }
@@ -19,14 +20,16 @@ interface Row {
 type ClassFields = Pick<SchoolClass, 'name' | 'grades'> & {
   yearEnds?: string | undefined
   keepMonths?: number | undefined
+  pace?: number | null | undefined
 }
 
-const classOf = ({ id, name, grades, ends, keep_months, pupils }: Row): SchoolClass => ({
+const classOf = ({ id, name, grades, ends, keep_months, pace, pupils }: Row): SchoolClass => ({
   id,
   name,
   grades,
   yearEnds: ends,
   keepMonths: keep_months,
+  pace,
   pupils: Number(pupils),
 })
 
@@ -60,11 +63,12 @@ export async function findClass(db: Knex, teacherId: string, id: string): Promis
 }
 
 /** What is stored of them; what is left out is the column's own. */
-const stored = ({ name, grades, yearEnds, keepMonths }: ClassFields) => ({
+const stored = ({ name, grades, yearEnds, keepMonths, pace }: ClassFields) => ({
   name,
   grades,
   ...(yearEnds !== undefined && { year_ends: yearEnds }),
   ...(keepMonths !== undefined && { keep_months: keepMonths }),
+  ...(pace !== undefined && { pace }),
 })
 
 /** @returns undefined where there is no room for another */

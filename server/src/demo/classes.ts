@@ -11,6 +11,8 @@ export interface DemoPupil {
   growth: number
   /** How often it runs a session, of a hundred times. */
   diligence: number
+  /** How long it takes over its own reps beside what is usual. */
+  pace: number
 }
 
 export interface DemoClass {
@@ -20,9 +22,9 @@ export interface DemoClass {
 }
 
 const classes = [
-  { name: 'Class 1 · Terns', grades: [0, 1], count: 18 },
-  { name: 'Class 3 · Gannets', grades: [2, 3], count: 22 },
-  { name: 'Class 5 · Petrels', grades: [4, 5, 6], count: 24 },
+  { name: 'Class 1 · Terns', grades: [0, 1], count: 18, pace: 100 },
+  { name: 'Class 3 · Gannets', grades: [2, 3], count: 22, pace: 97 },
+  { name: 'Class 5 · Petrels', grades: [4, 5, 6], count: 24, pace: 118 },
 ]
 
 /** The school's three classes, the same with the same seed. */
@@ -30,7 +32,7 @@ export function demoClasses(seed: number): DemoClass[] {
   const random = xoroshiro128plus(seed)
   const next = (from: number, to: number) => uniformInt(random, from, to)
   const taken: string[] = []
-  return classes.map(({ name, grades, count }) => ({
+  return classes.map(({ name, grades, count, pace }) => ({
     name,
     grades,
     pupils: newAliases(count, taken, () => next(0, 9999) / 10_000)
@@ -41,6 +43,7 @@ export function demoClasses(seed: number): DemoClass[] {
         share: next(70, 125) / 100,
         growth: next(-1, 5) / 100,
         diligence: next(25, 90),
+        pace: (pace + next(-12, 14)) / 100,
       })),
   }))
 }

@@ -3,7 +3,16 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { v5 as uuid } from 'uuid'
 import { type Library } from '@esfuerzo/core'
 import type { Lane, Publication } from '@esfuerzo/core/publication'
-import { asksPulse, courseOf, feltScale, pulsesAsked, runVersion, type Result, type Run } from '@esfuerzo/core/run'
+import {
+  asksPulse,
+  courseOf,
+  feltScale,
+  pulsesAsked,
+  runVersion,
+  type CountedStep,
+  type Result,
+  type Run,
+} from '@esfuerzo/core/run'
 import type { DemoPupil } from './classes.ts'
 import { demoTries } from './tests.ts'
 
@@ -79,6 +88,7 @@ function oneRun(
     steps: { done: works - skipped, skipped, easier: 0 },
     ended: 'whole',
     felt: scale === 'faces' ? { scale, value: Math.max(2, Math.min(5, Math.ceil(felt / 2))) } : { scale, value: felt },
+    counted: countedOf(lane, pupil, next),
     results: [
       ...resultsOf(publication, lane, share, library, next),
       ...demoTries(publication, lane, pupil, weeksAgo, next),
@@ -88,6 +98,27 @@ function oneRun(
     }),
   }
   return { run, ...(pupil && { alias: pupil.alias }) }
+}
+
+/** How long a child took over work at its own pace; what it was told to do by the figure says nothing of it. */
+function countedOf(
+  lane: Lane,
+  pupil: DemoPupil | undefined,
+  next: (from: number, to: number) => number,
+): CountedStep[] {
+  return lane.steps.flatMap(({ kind, by, tempo, seconds }, step) =>
+    kind === 'work' && by === 'count' && tempo === 'own'
+      ? [
+          {
+            step,
+            seconds: Math.round(seconds.typical * (pupil?.pace ?? 1) * next(94, 108)) / 100 + 1,
+            by: 'tap' as const,
+            seen: true,
+            spoken: false,
+          },
+        ]
+      : [],
+  )
 }
 
 /** What a child counted: about its share of what is typical, one day better than another; a lap at times forgotten. */
@@ -109,7 +140,16 @@ function resultsOf(
       const version = library.moves.get(s.move!)!.versions.find((v) => v.id === s.version)!
       const typical = s.reps ?? s.seconds.typical / (version.secondsPerRep * lane.pace)
       const day = next(90, 110) / 100
-      return [{ block, station, lap, unit, value: Math.max(1, Math.round(typical * share * day)) }]
+      return [
+        {
+          block,
+          station,
+          lap,
+          unit,
+          value: Math.max(1, Math.round(typical * share * day)),
+          clean: next(0, 7) === 0 ? 'no' : 'yes',
+        },
+      ]
     })
   })
 }

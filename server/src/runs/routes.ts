@@ -8,7 +8,7 @@ import { ServerError } from '../http/serverError.ts'
 import { wholeOutline } from '../publications/outline.ts'
 import { resolveForRun } from '../publications/resolveToken.ts'
 import { pupilOfKey } from '../pupils/pupilOfKey.ts'
-import { addRun, listRuns, moveRun, removeRun, removeRuns } from './store.ts'
+import { addRun, listRuns, moveRun, readCameBack, removeRun, removeRuns } from './store.ts'
 
 /** A run on its way in. */
 export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
@@ -32,6 +32,12 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: 
 /** What came back, and taking it away again. */
 export function runListRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
+
+  implement(router, 'readCameBack', async ({ teacherId, params }) => {
+    const times = await readCameBack(db, teacherId, params.id)
+    if (!times) throw new ServerError('not-found')
+    return { times }
+  })
 
   implement(router, 'removeRun', async ({ teacherId, params: { id, run } }) => {
     if (!(await removeRun(db, teacherId, id, run))) throw new ServerError('not-found')

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { cameBackOf, type CameBack } from '@esfuerzo/core/nextTime'
 import { readDocument, writtenText } from '@esfuerzo/core'
 import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
@@ -110,6 +111,41 @@ const own = (db: Knex, teacherId: string, publicationId: string) =>
   db('runs')
     .where({ publication_id: publicationId })
     .whereExists(db('publications').where({ id: publicationId, teacher_id: teacherId }))
+
+/** So many times that a session was sent home are looked at, and so many runs of each. */
+const [lastTimes, mostRuns] = [2, 500]
+
+/** How a session went in its last times with runs, the latest first; undefined where it is not hers. */
+export async function readCameBack(
+  db: Knex,
+  teacherId: string,
+  workoutId: string,
+): Promise<{ sentAt: string; lanes: Record<string, CameBack[]> }[] | undefined> {
+  const hers = await db('workouts').where({ id: workoutId, teacher_id: teacherId, removed_at: null }).first('id')
+  if (!hers) return undefined
+  const sent: { id: string; created_at: Date }[] = await db('publications as p')
+    .where({ 'p.workout_id': workoutId, 'p.teacher_id': teacherId })
+    .whereExists(db('runs as r').whereRaw('r.publication_id = p.id').select('r.id'))
+    .orderBy('p.created_at', 'desc')
+    .limit(lastTimes)
+    .select('p.id', 'p.created_at')
+  return Promise.all(
+    sent.map(async ({ id, created_at }) => {
+      const rows: { document: unknown }[] = await db('runs')
+        .where({ publication_id: id })
+        .orderBy('finished_at', 'desc')
+        .limit(mostRuns)
+        .select('document')
+      const lanes: Record<string, CameBack[]> = {}
+      for (const { document } of rows) {
+        const run = readDocument(runDocument, document)
+        const lane = (lanes[run.group] ??= [])
+        lane.push(cameBackOf(run))
+      }
+      return { sentAt: created_at.toISOString(), lanes }
+    }),
+  )
+}
 
 /** Deletes one run for good; false where it is not hers or not there. */
 export const removeRun = async (db: Knex, teacherId: string, publicationId: string, id: string): Promise<boolean> =>

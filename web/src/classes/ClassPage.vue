@@ -12,6 +12,7 @@ import {
   type SentSession,
   type TestOverDates,
 } from '@esfuerzo/contract'
+import { useNextSession } from '../runs/useNextSession.ts'
 import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
 import BookPanel from './book/BookPanel.vue'
@@ -19,6 +20,7 @@ import BookTools from './book/BookTools.vue'
 import TestsPanel from './book/TestsPanel.vue'
 import ClassFields from './ClassFields.vue'
 import { useTried } from './useTried.ts'
+import PaceCard from './PaceCard.vue'
 import PupilsPanel from './PupilsPanel.vue'
 import { cleanDraft, draftOf, isWhole, movedUp, newClassDraft } from './classDraft.ts'
 
@@ -36,6 +38,7 @@ const classes = shallowRef<readonly SchoolClass[]>([])
 const sessions = shallowRef<readonly SentSession[]>()
 const tests = shallowRef<readonly TestOverDates[]>([])
 const { problem, tried } = useTried()
+const { make, making, problem: notMade } = useNextSession()
 const draft = ref(newClassDraft())
 const saved = ref(false)
 
@@ -103,6 +106,7 @@ watch(draft, () => (saved.value = false))
     <p v-if="problem" class="care" role="alert">
       {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
     </p>
+    <p v-if="notMade" class="care" role="alert">{{ t(`errors.${notMade}`) }}</p>
     <p v-if="!of && !problem" class="quiet">{{ t('loading') }}</p>
     <template v-if="of">
       <header>
@@ -160,7 +164,8 @@ watch(draft, () => (saved.value = false))
                 ><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template
               >
               <template #tools="{ book }"
-                ><BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"
+                ><v-btn :disabled="making" @click="make(shown.workoutId)">{{ t('next.make') }}</v-btn>
+                <BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"
               /></template>
             </BookPanel>
           </template>
@@ -180,7 +185,7 @@ watch(draft, () => (saved.value = false))
           :classes="classes"
           @changed="load"
         />
-        <form v-else class="card about" @submit.prevent="save()">
+        <form v-if="view === 'class'" class="card about" @submit.prevent="save()">
           <ClassFields v-model="draft" />
           <p v-if="drops" class="care" role="alert">{{ t('classes.drops', { date: day(drops) }) }}</p>
           <div class="row">
@@ -196,6 +201,7 @@ watch(draft, () => (saved.value = false))
             <span class="quiet">{{ t('classes.removeLead') }}</span>
           </div>
         </form>
+        <PaceCard v-if="view === 'class'" :of="of" @use="(pace) => of && save({ ...draftOf(of), pace })" />
       </section>
     </template>
   </main>

@@ -4,20 +4,22 @@ import { monthsLater, usualYearEnd } from '@esfuerzo/core/classBook'
 import type { SchoolClass } from '@esfuerzo/contract'
 
 /** What is said of a class. */
-export type ClassDraft = Pick<SchoolClass, 'name' | 'grades' | 'yearEnds' | 'keepMonths'>
+export type ClassDraft = Pick<SchoolClass, 'name' | 'grades' | 'yearEnds' | 'keepMonths' | 'pace'>
 
 export const newClassDraft = (): ClassDraft => ({
   name: '',
   grades: [],
   yearEnds: usualYearEnd(DateTime.now().toISODate()),
   keepMonths: 0,
+  pace: null,
 })
 
-export const draftOf = ({ name, grades, yearEnds, keepMonths }: SchoolClass): ClassDraft => ({
+export const draftOf = ({ name, grades, yearEnds, keepMonths, pace }: SchoolClass): ClassDraft => ({
   name,
   grades: [...grades],
   yearEnds,
   keepMonths,
+  pace,
 })
 
 /** Whether it can be stored as it is. */
@@ -34,5 +36,6 @@ export const cleanDraft = (draft: ClassDraft): ClassDraft => ({ ...draft, name: 
 export function movedUp(draft: ClassDraft): ClassDraft {
   const grades = [...new Set(draft.grades.map((grade) => Math.min(6, grade + 1)))]
   const name = draft.name.replace(/\d+/, (n) => (draft.grades.includes(Number(n)) ? String(Number(n) + 1) : n))
-  return { ...draft, name, grades, yearEnds: monthsLater(draft.yearEnds, 12) }
+  // Its pace was beside its grades of before.
+  return { ...draft, pace: null, name, grades, yearEnds: monthsLater(draft.yearEnds, 12) }
 }

@@ -53,7 +53,12 @@ const panelView = useTemplateRef('panelView')
 
 watch(
   () => props.id,
-  (id) => void session.open(id),
+  async (id) => {
+    await session.open(id)
+    // A session made from one that came back opens with what that says.
+    const { next } = route.query
+    if (typeof next === 'string' && session.id === id) panel.show({ kind: 'next', from: next })
+  },
   { immediate: true },
 )
 

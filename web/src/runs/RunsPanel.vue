@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useNextSession } from './useNextSession.ts'
 import RunItem from './RunItem.vue'
 import { useRuns } from './useRuns.ts'
 
 const props = defineProps<{ workoutId: string }>()
 const { t } = useI18n()
+const { make, making, problem: notMade } = useNextSession()
 const { runs, left, problem, load, more, remove } = useRuns(props.workoutId)
 onMounted(load)
 </script>
@@ -19,6 +21,8 @@ onMounted(load)
     <p v-else-if="!runs" class="quiet">{{ t('loading') }}</p>
     <p v-else-if="!runs.length" class="quiet">{{ t('runs.none') }}</p>
     <template v-else>
+      <v-btn :disabled="making" @click="make(workoutId)">{{ t('next.make') }}</v-btn>
+      <p v-if="notMade" class="care" role="alert">{{ t(`errors.${notMade}`) }}</p>
       <ul>
         <RunItem v-for="run in runs" :key="run.run.id" :run="run" short @remove="remove(run)" />
       </ul>

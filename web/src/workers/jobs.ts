@@ -1,5 +1,6 @@
 import { timeline, isChance, type BlockOf, type Library, type Workout } from '@esfuerzo/core'
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
+import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
 import {
   arrange,
   chanceOutlook,
@@ -38,6 +39,8 @@ export interface Jobs {
   arrange: { asked: { block: string }; answer: ArrangeAnswer }
   finish: { asked: Record<never, never>; answer: GroupFinish[] }
   chance: { asked: { block: string }; answer: GroupChance[] }
+  /** What each lane does next time, from what came back. */
+  next: { asked: { cameBack: Parameters<typeof nextTime>[2]; weeks: number }; answer: LaneNext[] }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
@@ -64,6 +67,7 @@ export const jobs: { [N in JobName]: Work<N> } = {
     // A little silence after the last bell, so that it is heard whole.
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
+  next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),
   finish: (workout, _, library, report) =>

@@ -104,7 +104,9 @@ function nth(i: number): string {
             <td v-for="of in test.days" :key="of.key">
               <template v-for="(v, i) in tries(pupil.id, of.key)" :key="v.trial"
                 >{{ i ? ' · ' : '' }}{{ v.value
-                }}<abbr v-if="v.otherwise" :title="t('book.otherwise', { how: v.otherwise })">{{ t('book.star') }}</abbr></template
+                }}<abbr v-if="v.otherwise" :title="t('book.otherwise', { how: v.otherwise })">{{
+                  t('book.star')
+                }}</abbr></template
               >
             </td>
             <td v-if="change && measure">

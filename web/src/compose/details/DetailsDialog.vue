@@ -16,6 +16,7 @@ import { useSettings } from '../../settings/store.ts'
 import { library } from '../../repertoire/library.ts'
 import { gradeItems } from '../../settings/gradeItems.ts'
 import TextField from '../../shared/TextField.vue'
+import GroupPace from './GroupPace.vue'
 import FetchList from './FetchList.vue'
 import NumberField from '../../shared/NumberField.vue'
 import { useSession } from '../session/useSession.ts'
@@ -165,6 +166,7 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
             >{{ t('details.removeGroup') }}</v-btn
           >
         </div>
+        <GroupPace :groups="w.groups" />
         <v-btn
           v-if="w.groups.length < 6"
           class="fit"

@@ -3,6 +3,7 @@ import ArrangePanel from './ArrangePanel.vue'
 import ChancePanel from './ChancePanel.vue'
 import FinishPanel from './FinishPanel.vue'
 import FitPanel from './FitPanel.vue'
+import NextPanel from './NextPanel.vue'
 import type { Tool } from './tool.ts'
 
 /** What is open in the panel, begun anew for another block. */
@@ -12,6 +13,7 @@ defineProps<{ tool: Tool }>()
 <template>
   <FitPanel v-if="tool.kind === 'fit'" :key="`fit-${tool.fill}`" :fill="tool.fill === true" />
   <FinishPanel v-else-if="tool.kind === 'finish'" />
+  <NextPanel v-else-if="tool.kind === 'next'" :key="tool.from" :from="tool.from" />
   <ArrangePanel v-else-if="tool.kind === 'arrange'" :key="tool.block" :block="tool.block" />
   <ChancePanel v-else :key="tool.block" :block="tool.block" />
 </template>

@@ -4,3 +4,4 @@ export type Tool =
   | { kind: 'finish' }
   | { kind: 'arrange'; block: string }
   | { kind: 'chance'; block: string }
+  | { kind: 'next'; from: string }

@@ -1,0 +1,29 @@
+import type { Lane } from '../publication/schema.ts'
+import type { Run } from '../run/schema.ts'
+import type { PacedRun } from './classPace.ts'
+
+/** Seconds from the last rep to the tap; ours. */
+const tapSeconds = 1
+
+/** The steps of a lane as the class's pace asks of them. */
+type PacedLane = Pick<Lane, 'steps'>
+
+/**
+ * Of a run the work that tells a child's own pace: counted, at its own pace and without a spoken count, ended by a tap while the page
+ * was in sight; the first and the last of a block are left out, where reading and the end are in them.
+ *
+ * @param lane of what was sent home
+ * @returns undefined where there is nothing of it
+ */
+export function pacedRun(run: Run, lane: PacedLane, child: string, session: string): PacedRun | undefined {
+  const ofBlock = (block: string) => lane.steps.flatMap((s, i) => (s.block === block && s.kind === 'work' ? [i] : []))
+  const steps = (run.counted ?? []).flatMap(({ step: at, seconds, by, seen, spoken }) => {
+    const step = lane.steps[at]
+    if (step?.tempo !== 'own' || step.by !== 'count' || by !== 'tap' || !seen || spoken) return []
+    const block = ofBlock(step.block)
+    if (at === block[0] || at === block.at(-1)) return []
+    const usual = step.seconds.typical
+    return usual > 0 ? [{ ratio: Math.max(0.01, seconds - tapSeconds) / usual, seconds }] : []
+  })
+  return steps.length ? { child, session, at: Date.parse(run.finishedAt), steps } : undefined
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import { feltSchema, type Run } from '../run/schema.ts'
+
+/** What one run of a lane says of how the session went. */
+export const cameBackSchema = z.strictObject({
+  felt: feltSchema.optional(),
+  /** Of what was counted: how many results were clean, of how many that say so. */
+  clean: z.int().min(0),
+  told: z.int().min(0),
+  /** Something was done in an easier version. */
+  easier: z.boolean(),
+  /** It was stopped before its end. */
+  early: z.boolean(),
+})
+export type CameBack = z.infer<typeof cameBackSchema>
+
+/** What a run says of how it went. */
+export function cameBackOf({ felt, results, steps, ended }: Run): CameBack {
+  const told = results.flatMap((r) => r.clean ?? [])
+  return {
+    ...(felt && { felt }),
+    clean: told.filter((clean) => clean === 'yes').length,
+    told: told.length,
+    easier: steps.easier > 0,
+    early: ended === 'early',
+  }
+}
+
+/**
+ * What a lane's runs say: it can be a step more, a step less, the same again; or too little is known, which means the same again too.
+ */
+export type Signal = 'up' | 'down' | 'same' | 'unknown'
+
+/** From so many runs of one time on, one time is enough; else the same twice in a row. */
+export const enoughRuns = 5
+/** Shares of runs and the highest middle that still says up; of five faces the three lower ones. Ours. */
+const limits = { clean: 0.7, hard: 0.3, ten: 6, faces: 3 }
+
+const middle = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b)
+  const half = Math.floor(sorted.length / 2)
+  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
+}
+
+/** What the runs of one time say. */
+function ofOneTime(runs: readonly CameBack[]): Signal {
+  if (!runs.length) return 'unknown'
+  const told = runs.filter((run) => run.told > 0)
+  const unclean = told.filter((run) => run.clean < run.told / 2).length
+  const hard = runs.filter((run) => run.easier || run.early).length
+  if (hard / runs.length >= limits.hard || (told.length > 0 && unclean / told.length >= limits.hard)) return 'down'
+  const felt = runs.flatMap((run) => run.felt ?? [])
+  // What nobody said is not taken for good.
+  if (!told.length || !felt.length || told.length < runs.length / 2 || felt.length < runs.length / 2) return 'unknown'
+  const clean = told.reduce((sum, run) => sum + run.clean, 0) / told.reduce((sum, run) => sum + run.told, 0)
+  const scale = felt[0]!.scale
+  const easy = middle(felt.filter((f) => f.scale === scale).map((f) => f.value)) <= limits[scale]
+  return clean >= limits.clean && easy ? 'up' : 'same'
+}
+
+/**
+ * What came back says of a lane: from five runs of the last time, or the same twice in a row.
+ *
+ * @param times its runs of the last times it was sent home, the latest first
+ * @example signalOf([Array(5).fill({ felt: { scale: 'ten', value: 5 }, clean: 3, told: 3, easier: false, early: false })]) // 'up'
+ */
+export function signalOf([last = [], before = []]: readonly (readonly CameBack[])[]): Signal {
+  const now = ofOneTime(last)
+  if (last.length >= enoughRuns || now === 'unknown') return now
+  const then = ofOneTime(before)
+  return now === then ? now : before.length && then !== 'unknown' ? 'same' : 'unknown'
+}

@@ -1,0 +1,132 @@
+import { bandOf } from '../checks/limits.ts'
+import { checkSession } from '../checks/checkSession.ts'
+import type { Finding } from '../checks/rule.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
+import { changeBlock } from '../session/edits/locate.ts'
+import type { Block } from '../session/forms.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Group } from '../terms/group.ts'
+import { sessionView } from '../timing/sessionView.ts'
+import { signalOf, type CameBack, type Signal } from './cameBack.ts'
+import { stepsOf } from './formSteps.ts'
+import type { NextLever, NextStep } from './step.ts'
+
+/** A change for next time: one lever of one block for one lane, by its smallest step. */
+export interface NextChange {
+  group: string
+  block: string
+  direction: 'up' | 'down'
+  lever: NextLever
+  facts: NextStep['facts']
+}
+
+/** What a lane does next time, and why. */
+export interface LaneNext {
+  group: string
+  signal: Signal
+  /** Runs of the last time. */
+  runs: number
+  /** Why nothing is proposed where nothing is: it was weeks ago; no step is small enough, or there is none. */
+  why?: 'long-ago' | 'no-step'
+  /** The one that is proposed first, then what could be done in its place. Never two of them in one session. */
+  changes: NextChange[]
+}
+
+/** After so many weeks without it, it is done again as it was: trade's. */
+const longAgo = 3
+/** So much more work a week at most; ours. */
+const moreAWeek = 0.1
+/** So many ways are shown. */
+const mostWays = 3
+
+/** What is said and where, whatever its numbers: a finding that is there already is not a new one. */
+const saying = ({ rule, level, where }: Finding): string =>
+  [rule, level, where.block ?? where.section, where.station].join(' ')
+
+/** What can be a step more or less in a session for a lane: its main part first, in the order of the form's own steps. */
+function candidates(
+  workout: Workout,
+  library: Library,
+  group: Group,
+  direction: 'up' | 'down',
+): { change: NextChange; step: NextStep }[] {
+  const at = { group, band: bandOf(group.grades), library: libraryFor(workout, library), home: workout.home }
+  const roles = ['main', 'challenge', 'game']
+  const blocks = workout.sections
+    .filter((s) => roles.includes(s.role))
+    .sort((a, b) => roles.indexOf(a.role) - roles.indexOf(b.role))
+    .flatMap((s) => s.blocks)
+  return blocks.flatMap((block) =>
+    stepsOf(block, at)[direction].flatMap((step) =>
+      step
+        ? [{ change: { group: group.id, block: block.id, direction, lever: step.lever, facts: step.facts }, step }]
+        : [],
+    ),
+  )
+}
+
+const withStep = (workout: Workout, { change: { block }, step }: { change: NextChange; step: NextStep }): Workout =>
+  changeBlock(workout, block, () => step.block as Block)
+
+/**
+ * What each lane does next time: one lever, the smallest step, from what came back. No step makes a lane longer than the session's
+ * minutes, its work more than a tenth longer for each week since, or brings something a colleague would stop at or look at.
+ *
+ * @param cameBack the runs of each lane, time by time, the latest first
+ * @param weeks since it was sent home last, at least one
+ */
+export function nextTime(
+  workout: Workout,
+  library: Library,
+  cameBack: Readonly<Record<string, readonly (readonly CameBack[])[]>>,
+  weeks: number,
+): LaneNext[] {
+  const before = sessionView(workout, library)
+  const known = new Set(checkSession(workout, library).map(saying))
+  return workout.groups.map((group, i): LaneNext => {
+    const times = cameBack[group.id] ?? []
+    const signal = signalOf(times)
+    const lane = { group: group.id, signal, runs: times[0]?.length ?? 0 }
+    if (signal !== 'up' && signal !== 'down') return { ...lane, changes: [] }
+    if (signal === 'up' && weeks > longAgo) return { ...lane, why: 'long-ago', changes: [] }
+    const { work, seconds } = before[i]!.totals.session
+    const budget = Math.max(workout.minutes * 60, seconds.typical)
+    const most = work * (1 + moreAWeek * Math.max(1, weeks))
+    const changes = candidates(workout, library, group, signal).filter((candidate) => {
+      const after = withStep(workout, candidate)
+      const now = sessionView(after, library)[i]!.totals.session
+      if (signal === 'up' && (now.work > most || now.seconds.typical > budget)) return false
+      return checkSession(after, library).every((f) => f.level === 'note' || known.has(saying(f)))
+    })
+    if (!changes.length) return { ...lane, why: 'no-step', changes: [] }
+    return { ...lane, changes: changes.slice(0, mostWays).map((c) => c.change) }
+  })
+}
+
+/**
+ * A session with some of the changes, as one edit. A change whose step is not there any more is passed over.
+ *
+ * @throws {ProblemError} `not-found` where a block has gone since
+ */
+export const applyNext = (workout: Workout, library: Library, changes: readonly NextChange[]): Workout =>
+  changes.reduce((now, change) => {
+    const group = now.groups.find((g) => g.id === change.group)
+    const found =
+      group &&
+      candidates(now, library, group, change.direction).find(
+        ({ change: c }) => c.block === change.block && c.lever === change.lever,
+      )
+    return found ? withStep(now, found) : now
+  }, workout)
+
+/**
+ * The title a session has next time: numbered on.
+ *
+ * @example nextTitle('Ten gannets') // 'Ten gannets 2'
+ * @example nextTitle('Ten gannets 2') // 'Ten gannets 3'
+ */
+export function nextTitle(title: string): string {
+  const match = /^(.*\S) (\d{1,3})$/.exec(title)
+  return match ? `${match[1]} ${Number(match[2]) + 1}` : `${title} 2`
+}

@@ -1,0 +1,28 @@
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { callCode } from '@esfuerzo/contract'
+import { nextTitle } from '@esfuerzo/core/nextTime'
+import { client } from '../shared/client.ts'
+
+/** Makes the next session from one that came back: a copy, its title numbered on, with what came back beside it. */
+export function useNextSession() {
+  const router = useRouter()
+  const problem = ref('')
+  const making = ref(false)
+  async function make(workoutId: string): Promise<void> {
+    making.value = true
+    problem.value = ''
+    try {
+      const { document } = await client('readWorkout', { params: { id: workoutId } })
+      const { answered: _, ...copy } = document
+      const { id } = await client('createWorkout', {
+        body: { document: { ...copy, title: nextTitle(document.title) } },
+      })
+      await router.push({ name: 'compose', params: { id }, query: { next: workoutId } })
+    } catch (error) {
+      problem.value = callCode(error)
+    }
+    making.value = false
+  }
+  return { make, making, problem }
+}
