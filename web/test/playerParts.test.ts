@@ -90,6 +90,7 @@ describe('forms that a child plays', () => {
       published('squat 5\nmeasure sit and reach before, 2 trials'),
     )
     for (let i = 0; i < 4 && !stage.find('.measure').exists(); i++) await press('Skip')
+    await press('We are ready')
     const [first, second] = stage.findAll('.measure input')
     await first!.setValue('-2,5')
     const asSaid = 'Done, just as it says'
@@ -108,6 +109,7 @@ describe('forms that a child plays', () => {
   it('a test says what was otherwise, by a tap each, and keeps it with its tries', async () => {
     const { stage, press, results } = await stageOf(published('squat 5\nmeasure sit and reach, 2 trials'))
     for (let i = 0; i < 4 && !stage.find('.measure').exists(); i++) await press('Skip')
+    await press('We are ready')
     for (const input of stage.findAll('.measure input')) await input.setValue('20')
     await press('Done, but something was different')
     await press('Another way: soles against a step or a box')

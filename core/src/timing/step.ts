@@ -60,7 +60,7 @@ export interface Step {
   side?: 'first' | 'second'
   /** Typical reps of counted work. */
   reps?: number
-  /** How fast reps are done in work on the clock, where it is not led. */
+  /** How fast reps are done, where it is not led. */
   tempo?: Tempo
   say: Say
 }

@@ -190,6 +190,7 @@ export class StepBuilder {
       station: turn.station.id,
       move: turn.cell.move,
       version: turn.cell.version,
+      ...(kind === 'work' && turn.cell.tempo && turn.cell.tempo !== 'led' && { tempo: turn.cell.tempo }),
       say,
     }
   }

@@ -16,22 +16,28 @@ const props = defineProps<{
   hint: string
 }>()
 const whose = ref('')
+/** A little room on both sides of all values, on round numbers. */
+const ends = computed(() => {
+  const all = props.arrows.flatMap(({ before, after }) => [before, after])
+  return { min: Math.floor(Math.min(...all)) - 1, max: Math.ceil(Math.max(...all)) + 1 }
+})
 const text = { color: 'var(--quiet)', fontFamily: 'Atkinson Hyperlegible', fontSize: 12 }
 const option = computed(() => ({
   animation: false,
   grid: { left: 10, right: 16, top: 8, bottom: 36 },
   xAxis: {
     type: 'value',
-    scale: true,
+    ...ends.value,
+    position: 'bottom',
     name: props.unit,
     nameLocation: 'middle',
     nameGap: 22,
     nameTextStyle: text,
     axisLabel: text,
-    axisLine: { lineStyle: { color: 'var(--ink)' } },
+    axisLine: { onZero: false, lineStyle: { color: 'var(--ink)' } },
     splitLine: { lineStyle: { color: 'var(--hair)' } },
   },
-  yAxis: { type: 'value', show: false, min: -1, max: props.arrows.length, inverse: true },
+  yAxis: { type: 'value', show: false, min: -props.arrows.length, max: 1 },
   series: [
     {
       type: 'lines',
@@ -39,22 +45,32 @@ const option = computed(() => ({
       symbol: ['none', 'arrow'],
       symbolSize: 9,
       lineStyle: { color: 'var(--ink)', width: 2, opacity: 1 },
-      data: props.arrows.map(({ before, after }, i) => ({
-        coords: [
-          [before, i],
-          [after, i],
-        ],
-      })),
+      // Who stayed is a dot alone.
+      data: props.arrows.flatMap(({ before, after }, i) =>
+        before === after
+          ? []
+          : {
+              i,
+              coords: [
+                [before, -i],
+                [after, -i],
+              ],
+            },
+      ),
     },
     {
       type: 'scatter',
       symbolSize: 8,
       itemStyle: { color: 'var(--card)', borderColor: 'var(--ink)', borderWidth: 2 },
-      data: props.arrows.map(({ before }, i) => [before, i]),
+      data: props.arrows.map(({ before }, i) => [before, -i]),
     },
   ],
 }))
-const onClick = ({ dataIndex }: { dataIndex: number }) => (whose.value = props.arrows[dataIndex]?.text ?? '')
+/** Of an arrow its place, of a dot its height. */
+function onClick({ data }: { data?: unknown }) {
+  const i = Array.isArray(data) ? -Number(data[1]) : (data as { i?: number } | undefined)?.i
+  whose.value = props.arrows[i ?? -1]?.text ?? ''
+}
 </script>
 
 <template>

@@ -39,7 +39,7 @@ export function inLesson(before: TestOverDates, after: TestOverDates, measure: M
   return lessonChange(measure, { before: on(before, first.key), after: on(after, last.key) }, pupils)
 }
 
-const signed = (n: number, unit: string) => `${n > 0 ? '+' : n < 0 ? '−' : '±'}${Math.abs(n)} ${unit}`
+const signed = (n: number, unit: string) => `${n > 0 ? '+' : n < 0 ? '−' : ''}${Math.abs(n)} ${unit}`
 const rounded = (n: number, step: number) => Math.round(n * (step < 1 ? 10 : 1)) / (step < 1 ? 10 : 1)
 
 /**
@@ -68,7 +68,8 @@ export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Wor
   if ('none' in found) return [t(`book.change.${found.none}`, { ...found })]
   const { median, interval, children } = found.class
   const { from, to } = interval!
-  const word = from > 0 ? 'more' : to < 0 ? 'less' : 'open'
+  // A bound at nought is those that stayed the same.
+  const word = from >= 0 && median > 0 ? 'more' : to <= 0 && median < 0 ? 'less' : 'open'
   const said = (n: number) => changeText(n, measure)
   const judged = found.children.filter((child) => child.word !== 'top')
   return [

@@ -56,6 +56,8 @@ const left = computed(() => Math.max(0, Math.ceil((clock.value.seconds ?? 0) - p
 const topped = computed(
   () => said.value?.cap !== undefined && trials.some((trial) => (valueOf(trial) ?? 0) >= said.value!.cap!),
 )
+/** How it goes is read first; then there is the clock. */
+const ready = ref(false)
 /** Which try is being counted: the one that was open when the clock began. */
 const counting = ref(1)
 function onStart() {
@@ -92,48 +94,56 @@ function onPulses(pulses: Pulse[]) {
       <p v-for="line in measure?.steps ?? []" :key="line">{{ words.phrase(line) }}</p>
     </PulseCounts>
     <template v-else-if="measure">
-      <div class="how">
-        <MoveFigure v-if="figure" :figure="figure" :size="120" :cycle="6" :paused="paused" />
-        <ol>
-          <li v-if="setUp && setUp.how !== measure.steps[0]">{{ words.phrase(setUp.how) }}</li>
-          <li v-for="line in measure.steps" :key="line">{{ words.phrase(line) }}</li>
-          <li v-if="measure.practice">{{ t('player.measure.practice', { text: words.phrase(measure.practice) }) }}</li>
-        </ol>
-      </div>
-      <p v-if="measure.ends" class="quiet">{{ t('player.measure.ends', { text: words.phrase(measure.ends) }) }}</p>
-      <p v-for="caution in measure.cautions" :key="caution" class="care">{{ words.phrase(caution) }}</p>
-      <div v-if="clock.kind === 'up' || clock.kind === 'down'" class="row">
-        <b class="num clock" aria-live="off">{{ clock.kind === 'down' ? left : Math.floor(passed) }}</b>
-        <button v-if="!running" type="button" :class="{ main: !complete }" @click="onStart">
-          {{ t('player.measure.go') }}
-        </button>
-        <button v-else-if="clock.kind === 'up'" type="button" class="main" @click="stopClock">
-          {{ t('player.measure.stop') }}
-        </button>
-        <button v-else type="button" class="main" @click="onOne">{{ t('player.measure.one') }}</button>
-      </div>
-      <div class="row">
-        <label v-for="trial in trials" :key="trial">
-          <span>{{
-            trials.length > 1
-              ? t('player.measure.trial', { unit: words.phrase(measure.in), n: trial })
-              : words.phrase(measure.in)
-          }}</span>
-          <input v-model="typed[trial]" inputmode="decimal" maxlength="6" />
-        </label>
-      </div>
-      <p v-if="off && !running" role="alert">
-        {{ t('player.measure.range', { from: measure.range.from, to: measure.range.to }) }}
-      </p>
-      <p v-if="topped" role="status">{{ t('player.measure.top') }}</p>
-      <HowDone
-        :measure="measure"
-        :set-up="setUp?.id"
-        :moment="said?.moment ?? 'alone'"
-        :ready="complete && !running"
-        :phrase="words.phrase"
-        @done="onDone"
-      />
+      <template v-if="!ready">
+        <div class="how">
+          <MoveFigure v-if="figure" :figure="figure" :size="92" :cycle="6" :paused="paused" />
+          <ol>
+            <li v-if="setUp && setUp.how !== measure.steps[0]">{{ words.phrase(setUp.how) }}</li>
+            <li v-for="line in measure.steps" :key="line">{{ words.phrase(line) }}</li>
+            <li v-if="measure.practice">
+              {{ t('player.measure.practice', { text: words.phrase(measure.practice) }) }}
+            </li>
+          </ol>
+        </div>
+        <p v-if="measure.ends" class="quiet">{{ t('player.measure.ends', { text: words.phrase(measure.ends) }) }}</p>
+        <p v-for="caution in measure.cautions" :key="caution" class="care">{{ words.phrase(caution) }}</p>
+        <button type="button" class="main" @click="ready = true">{{ t('player.measure.ready') }}</button>
+      </template>
+      <template v-else>
+        <div v-if="clock.kind === 'up' || clock.kind === 'down'" class="row">
+          <b class="num clock" aria-live="off">{{ clock.kind === 'down' ? left : Math.floor(passed) }}</b>
+          <button v-if="!running" type="button" :class="{ main: !complete }" @click="onStart">
+            {{ t('player.measure.go') }}
+          </button>
+          <button v-else-if="clock.kind === 'up'" type="button" class="main" @click="stopClock">
+            {{ t('player.measure.stop') }}
+          </button>
+          <button v-else type="button" class="main" @click="onOne">{{ t('player.measure.one') }}</button>
+        </div>
+        <div class="row">
+          <label v-for="trial in trials" :key="trial">
+            <span>{{
+              trials.length > 1
+                ? t('player.measure.trial', { unit: words.phrase(measure.in), n: trial })
+                : words.phrase(measure.in)
+            }}</span>
+            <input v-model="typed[trial]" inputmode="decimal" maxlength="6" />
+          </label>
+        </div>
+        <p v-if="off && !running" role="alert">
+          {{ t('player.measure.range', { from: measure.range.from, to: measure.range.to }) }}
+        </p>
+        <p v-if="topped" role="status">{{ t('player.measure.top') }}</p>
+        <HowDone
+          :measure="measure"
+          :set-up="setUp?.id"
+          :moment="said?.moment ?? 'alone'"
+          :ready="complete && !running"
+          :phrase="words.phrase"
+          @done="onDone"
+        />
+        <button type="button" class="plain" @click="ready = false">{{ t('player.measure.how') }}</button>
+      </template>
     </template>
     <button type="button" @click="emit('finish')">{{ t('player.measure.without') }}</button>
   </div>
@@ -148,6 +158,7 @@ function onPulses(pulses: Pulse[]) {
   display: flex;
   flex-direction: column;
   align-items: center;
+  justify-content: space-evenly;
   gap: 10px;
 }
 p,
