@@ -1,4 +1,5 @@
-import { dayValue, type Measure } from '../terms/measure.ts'
+import type { Measure } from '../terms/measure.ts'
+import { dayValue } from '../terms/testValue.ts'
 import { classChange, fewestChildren, type ClassChange } from './classChange.ts'
 import { hitsError, onScale } from './scale.ts'
 import { nearDays, sidesOf, type Sides, type TestDay } from './testDays.ts'

@@ -1,6 +1,6 @@
 import { traitsOf } from '../session/formTraits.ts'
 import type { Measure, SetUp } from '../terms/measure.ts'
-import { setUpOf } from '../terms/measure.ts'
+import { setUpOf } from '../terms/testValue.ts'
 import type { Found } from './rule.ts'
 import type { CheckView } from './view.ts'
 

@@ -4,7 +4,7 @@ import { performedBy } from '../library/versionFor.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
 import type { Home, Workout } from '../session/schema.ts'
-import { setUpOf } from '../terms/measure.ts'
+import { setUpOf } from '../terms/testValue.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
-import { type Lane, type Publication } from '@esfuerzo/core/publication'
+import { measureOf, type Lane, type Publication } from '@esfuerzo/core/publication'
 import { asksPulse, feltScale, pulseRate, type Felt, type Pulse, type Result } from '@esfuerzo/core/run'
 import { formNoted } from '../forms/noted.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
@@ -9,6 +9,7 @@ import type { LaneResult } from '../player/PlayerStage.vue'
 import PulseHelper from '../player/PulseHelper.vue'
 import { useWords } from '../player/useWords.ts'
 import { againstLast, askedOf, type Asked } from './asked.ts'
+import { linesOf, type BookLine } from './book.ts'
 import FeltFace from './FeltFace.vue'
 import type { LastTime } from './kept.ts'
 
@@ -17,6 +18,8 @@ export interface LaneAnswers {
   felt?: Felt
   results: Result[]
   pulses: Pulse[]
+  /** Its results as the child's own book has them. */
+  lines: BookLine[]
 }
 
 const props = defineProps<{
@@ -79,6 +82,7 @@ watch(
       ...(felt.value !== undefined && { felt: { scale, value: felt.value } as Felt }),
       results: results.value,
       pulses: pulses.value,
+      lines: linesOf(props.publication, props.lane, results.value, words),
     }),
   { immediate: true, deep: true },
 )
@@ -88,9 +92,14 @@ const notedLines = computed(() =>
   noted.value.map((r) => {
     const block = props.publication.sections.flatMap((s) => s.blocks).find((b) => b.id === r.block)
     const section = props.publication.sections.find((s) => s.blocks.some((b) => b.id === r.block))
-    const form = props.lane.plays[r.block]?.form
-    const value = (form && formNoted[form]?.(r.value, t)) ?? String(r.value)
-    const name = [block?.title ?? section?.title, r.lap ?? r.trial ?? r.rung].filter(Boolean).join(' ')
+    const play = props.lane.plays[r.block]
+    const measure = measureOf(props.publication, play)
+    const value = measure
+      ? `${r.value} ${words.phrase(measure.in)}`
+      : ((play && formNoted[play.form]?.(r.value, t)) ?? String(r.value))
+    const title = measure ? words.phrase(measure.name) : (block?.title ?? section?.title)
+    const nth = measure?.trials === 1 ? undefined : (r.lap ?? r.trial ?? r.rung)
+    const name = [title, nth].filter(Boolean).join(' ')
     return t('after.notedValue', { name, value })
   }),
 )

@@ -6,6 +6,7 @@ import { type Lane } from '@esfuerzo/core/publication'
 import { asksPulse, runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
+import { changeBook, withRun } from './book.ts'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
 import { pupilId } from './pupils.ts'
@@ -37,6 +38,11 @@ const took = computed(() => {
 const answers = shallowReactive<Record<string, LaneAnswers>>({})
 const survey = reactive<Survey>({})
 const last = shallowReactive<Record<string, LastTime | undefined>>({})
+/** The book of the child that ran, where it gave its code. */
+const bookOf = computed(() => {
+  const who = ran.value.map(({ lane }) => pupilOf(lane.id)).find(Boolean)
+  return who ? { who } : {}
+})
 const state = ref<'asking' | 'sending' | SendOutcome>('asking')
 /** What was told, to be kept as a file. */
 const told = shallowRef<Run[]>([])
@@ -77,6 +83,14 @@ function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
   }
 }
 
+/** What was done goes into the child's own book, which stays on the device. */
+async function keepInBook(run: Run) {
+  const { publication } = session.value!
+  const { lines = [] } = answers[run.group] ?? {}
+  const entry = { title: publication.title, at: run.finishedAt, lines, words: [...publication.words] }
+  await changeBook(pupilOf(run.group) ?? '', (book) => withRun(book, entry, run))
+}
+
 async function onSend() {
   state.value = 'sending'
   const { title } = session.value!.publication
@@ -84,6 +98,7 @@ async function onSend() {
   state.value = await runs.answer(life.value!, told.value)
   for (const { group, finishedAt, results } of told.value)
     await keepTime(title, group, { finishedAt, results }, pupilOf(group))
+  for (const run of told.value) await keepInBook(run)
 }
 const onFile = () => saveRuns(session.value!.publication.title, told.value)
 </script>
@@ -145,6 +160,9 @@ const onFile = () => saveRuns(session.value!.publication.title, told.value)
         <p>{{ t('after.nextText') }}</p>
       </section>
     </template>
+    <router-link v-if="told.length" class="button" :to="{ name: 'book', query: bookOf }">{{
+      t('book.open')
+    }}</router-link>
     <router-link class="button" :to="{ name: 'front', params: { token } }">{{ t('after.toStart') }}</router-link>
   </main>
   <main v-else class="page">

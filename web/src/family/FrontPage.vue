@@ -230,6 +230,9 @@ function onTick(lane: string) {
         >{{ t(`front.print.${kind}`) }}</a
       >
     </p>
+    <router-link class="button" :to="{ name: 'book', query: who ? { who: pupilId(who) } : {} }">{{
+      t('book.open')
+    }}</router-link>
     <div class="row middle">
       <LanguageChoice />
       <button type="button" @click="floor = isNight ? 'day' : 'night'">

@@ -51,6 +51,7 @@ const dateText = (iso: string) => new Date(iso).toLocaleDateString(locale.value,
         </li>
       </ul>
     </section>
+    <router-link class="button" :to="{ name: 'book' }">{{ t('book.open') }}</router-link>
     <LanguageChoice />
   </main>
 </template>

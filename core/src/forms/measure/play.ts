@@ -1,5 +1,5 @@
 import { lowestGrade } from '../../terms/group.ts'
-import { capFor, setUpOf } from '../../terms/measure.ts'
+import { capFor, setUpOf } from '../../terms/testValue.ts'
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { MeasureBlock } from './schema.ts'
 

@@ -1,0 +1,28 @@
+import type { Measure } from './measure.ts'
+
+// Apart from the schema, so that a family's phone fetches none of it.
+
+/**
+ * Where a test ends for a grade; undefined where nothing caps it.
+ *
+ * @example capFor({ caps: [{ fromGrade: 3, value: 45 }, { fromGrade: 5, value: 60 }] }, 4) // 45
+ */
+export const capFor = ({ caps }: Pick<Measure, 'caps'>, grade: number): number | undefined =>
+  caps.findLast((cap) => cap.fromGrade <= grade)?.value
+
+/** A set-up of a test by its id; the first where none is said or known. */
+export const setUpOf = <S extends { id: string }>({ setUps }: { setUps: readonly S[] }, id?: string): S =>
+  setUps.find((s) => s.id === id) ?? setUps[0]!
+
+/**
+ * What a day's tries come to, as the test counts them.
+ *
+ * @param tries at least one
+ * @example dayValue({ score: 'best', better: 'higher' }, [12, 14]) // 14
+ */
+export function dayValue({ score, better }: Pick<Measure, 'score' | 'better'>, tries: readonly number[]): number {
+  const sum = tries.reduce((total, value) => total + value, 0)
+  if (score === 'sum') return sum
+  if (score === 'mean') return sum / tries.length
+  return better === 'lower' ? Math.min(...tries) : Math.max(...tries)
+}

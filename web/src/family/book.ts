@@ -1,0 +1,147 @@
+import { createStore, get, update } from 'idb-keyval'
+import { dayValue, sayName, type Say } from '@esfuerzo/core'
+import { measureOf, type Lane, type Publication } from '@esfuerzo/core/publication'
+import { playedOf, type Result, type Run } from '@esfuerzo/core/run'
+
+import type { PlayerWords } from '../player/useWords.ts'
+
+/** Something a child did, as its own book has it: a station's laps together, a test as it counts. */
+export interface BookLine {
+  /** The same the next time. */
+  key: string
+  name: string
+  value: number
+  /** Of a test, what it is in; else the unit's key. */
+  unit: string
+  test?: true
+}
+
+/** A session a child ran. */
+export interface BookEntry {
+  title: string
+  at: string
+  lines: BookLine[]
+  words: { word: string; meaning: string }[]
+}
+
+/** A child's own book. It lies on this device and nowhere else. */
+export interface ChildBook {
+  entries: BookEntry[]
+  /** What the child wants to do, in its own words or by the code of one of ours. */
+  target?: string
+  /** Minutes moved, by day. */
+  moved: Record<string, number>
+}
+
+/** So many sessions are kept, and so many days. */
+const [mostEntries, mostDays] = [60, 120]
+/** More than so many minutes on a day are a slip of the finger. */
+export const mostMinutes = 600
+
+const database = () => createStore('esfuerzo-book', 'book')
+const empty = (): ChildBook => ({ entries: [], moved: {} })
+
+/** A day as its text, by the device's own clock. @example dayOf(new Date(2026, 10, 28, 23)) // '2026-11-28' */
+export const dayOf = (at: Date): string =>
+  [at.getFullYear(), at.getMonth() + 1, at.getDate()].map((n) => String(n).padStart(2, '0')).join('-')
+
+/** The seven days of a week, Monday first. @example weekOf(new Date(2026, 10, 28))[0] // '2026-11-23' */
+export const weekOf = (at: Date): string[] =>
+  Array.from({ length: 7 }, (_, i) =>
+    dayOf(new Date(at.getFullYear(), at.getMonth(), at.getDate() - ((at.getDay() + 6) % 7) + i)),
+  )
+
+/** Minutes moved in the week of a day. */
+export const movedInWeek = ({ moved }: Pick<ChildBook, 'moved'>, at: Date): number =>
+  weekOf(at).reduce((sum, day) => sum + (moved[day] ?? 0), 0)
+
+/** What a run brought, line by line, in the order of the session. */
+export function linesOf(
+  publication: Publication,
+  lane: Lane,
+  results: readonly Result[],
+  words: Pick<PlayerWords, 'names' | 'phrase'>,
+): BookLine[] {
+  const byPlace = new Map<string, Result[]>()
+  for (const result of results) {
+    const key = [result.block, result.station].filter(Boolean).join(' ')
+    byPlace.set(key, [...(byPlace.get(key) ?? []), result])
+  }
+  return [...byPlace].map(([key, own]) => {
+    const { block: id, station, unit } = own[0]!
+    const values = own.map((r) => r.value)
+    const measure = station === undefined ? measureOf(publication, lane.plays[id]) : undefined
+    if (measure)
+      return {
+        key,
+        name: words.phrase(measure.name),
+        value: dayValue(measure, values),
+        unit: words.phrase(measure.in),
+        test: true,
+      }
+    const section = publication.sections.find((s) => s.blocks.some((b) => b.id === id))
+    const block = section?.blocks.find((b) => b.id === id)
+    const step = station && lane.steps.find((s) => s.station === station && s.kind === 'work')
+    const asOne = playedOf(lane.plays[id]).asOne
+    return {
+      key,
+      name: step ? sayName(step.say as Say, words.names) : (block?.title ?? section?.title ?? ''),
+      value: station || asOne ? values.reduce((sum, v) => sum + v, 0) : values.at(-1)!,
+      unit,
+    }
+  })
+}
+
+/** The book with a run in it: its lines, its words, its minutes on its day. */
+export function withRun(book: ChildBook, entry: BookEntry, run: Pick<Run, 'startedAt' | 'finishedAt'>): ChildBook {
+  const day = dayOf(new Date(run.finishedAt))
+  const minutes = Math.round((Date.parse(run.finishedAt) - Date.parse(run.startedAt)) / 60_000)
+  const moved = { ...book.moved, [day]: Math.min(mostMinutes, (book.moved[day] ?? 0) + Math.max(0, minutes)) }
+  const days = Object.keys(moved).sort().slice(-mostDays)
+  return {
+    ...book,
+    entries: [entry, ...book.entries].slice(0, mostEntries),
+    moved: Object.fromEntries(days.map((d) => [d, moved[d]!])),
+  }
+}
+
+/** A line of the latest session with what it was the time before; nothing is said of which is more. */
+export interface ThenAndNow extends BookLine {
+  last?: number
+}
+
+/** The latest session of each title, with the same session's time before. */
+export function latest(book: ChildBook): { entry: BookEntry; before?: BookEntry; lines: ThenAndNow[] }[] {
+  const titles = [...new Set(book.entries.map((e) => e.title))]
+  return titles.map((title) => {
+    const [entry, before] = book.entries.filter((e) => e.title === title) as [BookEntry, BookEntry | undefined]
+    const lines = entry.lines.map((line): ThenAndNow => {
+      const last = before?.lines.find((l) => l.key === line.key && l.unit === line.unit)?.value
+      return { ...line, ...(last !== undefined && { last }) }
+    })
+    return { entry, ...(before && { before }), lines }
+  })
+}
+
+/** All words learnt, each once, the first first. */
+export const wordsLearnt = ({ entries }: Pick<ChildBook, 'entries'>): { word: string; meaning: string }[] => [
+  ...new Map(entries.toReversed().flatMap((e) => e.words.map((w) => [w.word, w] as const))).values(),
+]
+
+/** The book of a child, by its pupil's id; of the device where no code was given. An empty one where nothing can be kept. */
+export const childBook = async (pupil = ''): Promise<ChildBook> => {
+  try {
+    return (await get<ChildBook>(pupil, database())) ?? empty()
+  } catch {
+    return empty()
+  }
+}
+
+/** Changes a child's book; a device that keeps nothing forgets it. */
+export const changeBook = async (pupil: string, change: (book: ChildBook) => ChildBook): Promise<void> => {
+  try {
+    await update<ChildBook>(pupil, (book) => change(book ?? empty()), database())
+  } catch {
+    // The page has it until it is closed.
+  }
+}
