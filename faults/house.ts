@@ -75,7 +75,7 @@ export async function openHouse() {
     const { token, sha256 } = sent.body as { token: string; sha256: string }
     const run: Run = {
       format: 'esfuerzo.run',
-      version: 2,
+      version: 3,
       id: randomUUID(),
       publication: sha256,
       group: 'g1',

@@ -32,10 +32,10 @@ export const bookEntrySchema = z.strictObject({
 const bookColumnSchema = z.strictObject({
   ...placeFields,
   key: z.string(),
-  kind: z.enum(['station', 'measure', 'rounds', 'level', 'points', 'felt', 'pulse', 'weight']),
+  kind: z.enum(['station', 'measure', 'rounds', 'level', 'points', 'felt', 'pulse', 'weight', 'moved']),
   name: z.string(),
   part: z.string(),
-  unit: z.enum([...units, 'perMinute', 'faces', 'ten', 'kg']),
+  unit: z.enum([...units, 'perMinute', 'faces', 'ten', 'minutes', 'kg']),
   nth: z.int(),
   of: z.int(),
   seconds: z.number().optional(),

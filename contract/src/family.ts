@@ -1,4 +1,4 @@
-import { type Run } from '@esfuerzo/core/run'
+import { writtenRun, type Run } from '@esfuerzo/core/run'
 import { call } from './call.ts'
 import type { CallAnswer } from './client.ts'
 
@@ -25,7 +25,7 @@ export const familyClient = (fetcher: typeof fetch): FamilyClient => ({
       fetcher,
       'POST',
       `/api/go/${token}/runs`,
-      run,
+      writtenRun(run),
       key ? { 'pupil-key': key } : {},
     )) as CallAnswer<'sendRun'>,
   giveCode: async (token, code) =>

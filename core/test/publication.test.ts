@@ -108,7 +108,7 @@ it('speaks the first language of a device that we speak', () => {
 it('takes a run as a device sends it, and nothing that names a child', () => {
   const run: Run = {
     format: 'esfuerzo.run',
-    version: 2,
+    version: 3,
     id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d',
     publication: 'a'.repeat(64),
     group: 'g1',

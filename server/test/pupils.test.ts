@@ -426,7 +426,7 @@ describe('what a teacher takes with her', () => {
       classId: (await server.db('pupils').where({ id: tern.id }).first()).class_id,
     })
     const json = (await own.get(`/api/pupils/${tern.id}/file`).expect(200)).body
-    expect(json).toMatchObject({ alias: 'Tern 4', note: '=SUM(A1)', runs: [{ version: 2 }] })
+    expect(json).toMatchObject({ alias: 'Tern 4', note: '=SUM(A1)', runs: [{ version: 3 }] })
     expect(json.results).toHaveLength(2)
     const csv = (await own.get(`/api/pupils/${tern.id}/file?as=csv`).expect(200)).text
     const { data } = Papa.parse<Record<string, string>>(csv.replace('\ufeff', ''), { header: true })

@@ -77,7 +77,7 @@ it('takes a run of the version before, and lists it as this one', async () => {
   await server.browser().post(`/api/go/${publication.token}/runs`).send(first).expect(200)
   const { body } = await agent.get('/api/runs').expect(200)
   expect(body.runs[0].run).toEqual({ ...first, version: 2 })
-  const newer = { ...runOf(publication), version: 3 }
+  const newer = { ...runOf(publication), version: 4 }
   const refused = await server.browser().post(`/api/go/${publication.token}/runs`).send(newer).expect(409)
   expect(refused.body).toMatchObject({
     code: 'newer-document',

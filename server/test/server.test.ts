@@ -211,7 +211,7 @@ describe('a run', () => {
     expect(await count('runs')).toBe(1)
     const { body } = await own.get(`/api/runs?workout=${workoutId}`).expect(200)
     expect(body.runs).toMatchObject([
-      { title: 'Springs', letter: 'A', groupName: 'K–1', run, stations: { s1: 'Pogo jump' } },
+      { title: 'Springs', letter: 'A', groupName: 'K–1', run: { ...run, version: 2 }, stations: { s1: 'Pogo jump' } },
     ])
     expect((await own.get('/api/workouts')).body.workouts[0].runs).toBe(1)
   })
@@ -366,7 +366,7 @@ it('fills an empty database with the demo, once', async () => {
   const agent = server.browser()
   await agent.post('/api/session').send(demoSignIn).expect(200)
   const { workouts } = (await agent.get('/api/workouts')).body
-  expect(workouts.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(14)
+  expect(workouts.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(15)
   expect(workouts).toHaveLength(19)
   const { runs, total } = (await agent.get('/api/runs')).body
   expect(total).toBeGreaterThan(60)

@@ -104,7 +104,7 @@ vi.stubGlobal('fetch', fakeFetch)
 
 async function opened(load: () => Promise<{ default: Component }>, with_: string = token) {
   const page = { template: '<div />' }
-  const names = ['front', 'run', 'done'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
+  const names = ['front', 'run', 'done', 'book'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
   const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: page }, ...names] })
   const i18n = createSentences('en', { ...en, ...playerEn })
   const wrapper = mount((await load()).default, { props: { token: with_ }, global: { plugins: [i18n, router] } })

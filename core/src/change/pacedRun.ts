@@ -12,10 +12,14 @@ type PacedLane = Pick<Lane, 'steps'>
  * Of a run the work that tells a child's own pace: counted, at its own pace and without a spoken count, ended by a tap while the page
  * was in sight; the first and the last of a block are left out, where reading and the end are in them.
  *
- * @param lane of what was sent home
+ * @param lane of what was sent home @param of whose it is, of which session, and when
  * @returns undefined where there is nothing of it
  */
-export function pacedRun(run: Run, lane: PacedLane, child: string, session: string): PacedRun | undefined {
+export function pacedRun(
+  run: Run,
+  lane: PacedLane,
+  of: Pick<PacedRun, 'child' | 'session' | 'at'>,
+): PacedRun | undefined {
   const ofBlock = (block: string) => lane.steps.flatMap((s, i) => (s.block === block && s.kind === 'work' ? [i] : []))
   const steps = (run.counted ?? []).flatMap(({ step: at, seconds, by, seen, spoken }) => {
     const step = lane.steps[at]
@@ -25,5 +29,5 @@ export function pacedRun(run: Run, lane: PacedLane, child: string, session: stri
     const usual = step.seconds.typical
     return usual > 0 ? [{ ratio: Math.max(0.01, seconds - tapSeconds) / usual, seconds }] : []
   })
-  return steps.length ? { child, session, at: Date.parse(run.finishedAt), steps } : undefined
+  return steps.length ? { ...of, steps } : undefined
 }

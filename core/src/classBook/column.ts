@@ -19,7 +19,7 @@ export interface BookPlace {
 /** A column of the class book: a box of the session's paper form. */
 export interface BookColumn extends BookPlace {
   key: string
-  kind: RecordRow['kind'] | 'felt' | 'pulse' | 'weight'
+  kind: RecordRow['kind'] | 'felt' | 'pulse' | 'weight' | 'moved'
   /** What is done; the empty string where the kind says it all. */
   name: string
   /** The part of the session. */
@@ -64,6 +64,7 @@ export function bookColumns(publication: Publication, lane: Lane, language: Lang
   const told: Pick<BookColumn, 'what' | 'kind' | 'unit'>[] = [
     ...pulsesAsked(lane).map((when) => ({ what: pulseKinds[when], kind: 'pulse', unit: 'perMinute' }) as const),
     { what: 'felt', kind: 'felt', unit: scale },
+    ...(publication.asksMoved ? [{ what: 'moved', kind: 'moved', unit: 'minutes' } as const] : []),
   ]
   return [...columns, ...told.map((t): BookColumn => ({ ...t, key: t.what, name: '', part: '', nth: 1, of: 1 }))]
 }

@@ -25,6 +25,7 @@ const bounds: Record<Unit, { from: number; to: number; whole: boolean }> = {
   perMinute: { from: 30, to: 250, whole: true },
   faces: { from: 1, to: 5, whole: true },
   ten: { from: 0, to: 10, whole: true },
+  minutes: { from: 0, to: 4200, whole: true },
 }
 
 /** No child does a counted move more often in a second (ours: quick feet come to four). */
@@ -100,7 +101,7 @@ export function unlikely(
   if (unit === 'perMinute') {
     return value < usualPulse.from || value > usualPulse.to ? { code: 'count-again' } : undefined
   }
-  if (unit === 'faces' || unit === 'ten') return undefined
+  if (unit === 'faces' || unit === 'ten' || unit === 'minutes') return undefined
   if (seconds && (unit === 'reps' || unit === 'goes') && value / seconds > quickPerSecond) {
     return { code: 'faster', perSecond: Math.round((value / seconds) * 10) / 10 }
   }

@@ -1,7 +1,7 @@
 // How a child runs a session, and what comes back. Named exports only; what is in no list is nobody else's business.
 export { asksPulse, countsOf, pulsesAsked } from '../run/asksPulse.ts'
 export { feltScale } from '../run/felt.ts'
-export { mostCountedSteps, runFormat, runVersion } from '../run/runFormat.ts'
+export { mostCountedSteps, runFormat, runVersion, writtenRun } from '../run/runFormat.ts'
 export { surveyQuestions } from '../run/survey.ts'
 export {
   runDocument,

@@ -75,6 +75,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     home: { space: workout.home.space, quiet: workout.home.quiet, company: workout.home.company },
     kit,
     care: careCodes.filter((code) => code !== 'adultNear' || workout.groups.some((g) => lowestGrade(g) <= 2)),
+    ...(workout.asksMoved && { asksMoved: true }),
     ...(schoolNote && { schoolNote }),
     sections: workout.sections.map(({ id, role, title, surprise, blocks }) => ({
       id,

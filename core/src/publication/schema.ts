@@ -100,6 +100,8 @@ export const publicationSchema = z.object({
   ),
   /** Codes of the words of care, worded by the page. */
   care: z.array(z.string()),
+  /** Whether the minutes a child moved this week are sent. */
+  asksMoved: z.optional(z.boolean()),
   /** A line of the school's own, shown with the care. */
   schoolNote: z.optional(z.string()),
   sections: z.array(

@@ -11,6 +11,7 @@ export const resultKinds = [
   'pulseAfter',
   'pulseMinuteAfter',
   'weight',
+  'moved',
 ] as const
 export type ResultKind = (typeof resultKinds)[number]
 
@@ -31,7 +32,7 @@ export interface ResultRow {
   /** What it is called: the version's name, the block's where it is no station's. */
   name: string
   /** Of a pulse beats a minute, of how it felt the scale. */
-  unit: Result['unit'] | 'perMinute' | 'faces' | 'ten'
+  unit: Result['unit'] | 'perMinute' | 'faces' | 'ten' | 'minutes'
   value: number
   /** Seconds of work by the clock that it was done in. */
   seconds?: number
@@ -47,8 +48,8 @@ export const pulseKinds = {
   minuteAfter: 'pulseMinuteAfter',
 } as const satisfies Record<Pulse['when'], ResultKind>
 
-/** How it felt, and its pulses. */
-const toldOf = ({ felt, pulses = [] }: Run): ResultRow[] => [
+/** How it felt, its pulses, the minutes moved. */
+const toldOf = ({ felt, pulses = [], movedMinutes }: Run): ResultRow[] => [
   ...(felt ? [{ what: 'felt' as const, name: '', unit: felt.scale, value: felt.value }] : []),
   ...pulses.map(({ beats, seconds, when }) => ({
     what: pulseKinds[when],
@@ -56,6 +57,9 @@ const toldOf = ({ felt, pulses = [] }: Run): ResultRow[] => [
     unit: 'perMinute' as const,
     value: pulseRate(beats, seconds).rate,
   })),
+  ...(movedMinutes === undefined
+    ? []
+    : [{ what: 'moved' as const, name: '', unit: 'minutes' as const, value: movedMinutes }]),
 ]
 
 /** What a station is to a lane: what it is called, what is done there, and for how long in that lap. */

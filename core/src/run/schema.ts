@@ -5,7 +5,7 @@ import type { DocumentKind } from '../documents/document.ts'
 import { unitSchema } from '../terms/dose.ts'
 import { idSchema } from '../base/id.ts'
 import { lineSchema } from '../base/text.ts'
-import { mostCountedSteps, runFormat, runVersion } from './runFormat.ts'
+import { mostCountedSteps, runFormat, runVersion, writtenRun } from './runFormat.ts'
 import { surveyQuestions } from './survey.ts'
 
 /** How hard it felt: one of five faces up to grade 2, 0–10 above. */
@@ -95,6 +95,8 @@ export const runSchema = z.strictObject({
   results: z.array(resultSchema).max(500),
   pulses: z.array(pulseSchema).max(20).optional(),
   survey: surveySchema.optional(),
+  /** Minutes moved this week, whatever moved; only where the session asks. */
+  movedMinutes: z.int().min(0).max(4200).optional(),
 })
 export interface Run extends z.infer<typeof runSchema> {}
 
@@ -103,5 +105,6 @@ export const runDocument: DocumentKind<Run> = {
   format: runFormat,
   version: runVersion,
   schema: runSchema,
-  migrations: { 1: (run) => run },
+  migrations: { 1: (run) => run, 2: (run) => run },
+  asBefore: (run) => (run.movedMinutes === undefined ? writtenRun(run) : undefined),
 }

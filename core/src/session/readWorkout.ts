@@ -13,8 +13,8 @@ export const workoutDocument: DocumentKind<Workout> = {
   migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }), 2: (w) => w, 3: (w) => w },
   cross: crossProblems,
   asBefore: (workout) => {
-    // Version 3 knows of four tests, no set-ups and no class's own pace, version 2 of no answers; a session that says nothing new is written as the first version wrote it.
-    if (workout.groups.some((g) => g.pace !== undefined)) return undefined
+    // Version 3 knows of four tests, no set-ups, no class's own pace and no minutes moved, version 2 of no answers; a session that says nothing new is written as the first version wrote it.
+    if (workout.asksMoved || workout.groups.some((g) => g.pace !== undefined)) return undefined
     if (workout.sections.some((s) => s.blocks.some(saysNewTest))) return undefined
     if (workout.answered) return { ...workout, version: 3 }
     const sections = sectionsAsBefore(workout.sections)

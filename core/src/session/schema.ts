@@ -68,6 +68,8 @@ export const workoutSchema = z.strictObject({
   minutes: z.int().min(1).max(120),
   /** Whether all groups are to end within 15 s of each other. */
   finishTogether: z.boolean(),
+  /** Families are asked for the minutes a child moved this week. */
+  asksMoved: z.literal(true).optional(),
   groups: z.array(groupSchema).min(1).max(limits.groups),
   home: homeSchema,
   libraryVersion: z.int().min(1),

@@ -166,7 +166,7 @@ export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
 /** A child's run of {@link smallWorkout}. */
 export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Run => ({
   format: 'esfuerzo.run',
-  version: 2,
+  version: 3,
   id: randomUUID(),
   publication: publication.sha256,
   group: 'g1',

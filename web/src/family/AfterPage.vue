@@ -6,7 +6,7 @@ import { type Lane } from '@esfuerzo/core/publication'
 import { asksPulse, runFormat, runVersion, surveyQuestions, type Run, type Survey } from '@esfuerzo/core/run'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import AfterLane, { type LaneAnswers } from './AfterLane.vue'
-import { changeBook, withRun } from './book.ts'
+import { changeBook, childBook, movedInWeek, withRun } from './book.ts'
 import { keepTime, lastTime, type LastTime } from './kept.ts'
 import LinkProblem from './LinkProblem.vue'
 import { pupilId } from './pupils.ts'
@@ -42,6 +42,17 @@ const last = shallowReactive<Record<string, LastTime | undefined>>({})
 const bookOf = computed(() => {
   const who = ran.value.map(({ lane }) => pupilOf(lane.id)).find(Boolean)
   return who ? { who } : {}
+})
+/** Of each lane the minutes its child moved this week, with this run, where the session asks for them. */
+const moved = shallowReactive<Record<string, number>>({})
+watch([session, life], async ([found, now]) => {
+  if (!found?.publication.asksMoved || !now?.finishedAt) return
+  for (const { lane } of ran.value) {
+    const entry = { title: '', at: now.finishedAt, lines: [], words: [] }
+    const run = { startedAt: now.startedAt, finishedAt: now.finishedAt }
+    const book = withRun(await childBook(pupilOf(lane.id)), entry, run)
+    moved[lane.id] = movedInWeek(book, new Date(now.finishedAt))
+  }
 })
 const state = ref<'asking' | 'sending' | SendOutcome>('asking')
 /** What was told, to be kept as a file. */
@@ -80,6 +91,7 @@ function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
     // Nobody asked for a pulse: it stays here.
     ...(pulses.length && asksPulse(lane) && { pulses: [...pulses] }),
     ...(Object.keys(survey).length && { survey: { ...survey } }),
+    ...(session.value!.publication.asksMoved && { movedMinutes: moved[lane.id] ?? 0 }),
   }
 }
 
@@ -141,10 +153,12 @@ const onFile = () => saveRuns(session.value!.publication.title, told.value)
           </button>
         </div>
       </section>
+      <p v-for="(n, lane) in moved" :key="lane">{{ t('after.moved', { n }) }}</p>
       <button type="button" class="main" :disabled="state === 'sending'" @click="onSend">{{ t('after.send') }}</button>
       <SentLine
         :lanes="ran.map(({ lane }) => ({ lane, alias: whoRan(lane.id)?.alias }))"
         :kept-until="session.keptUntil"
+        :moved="session.publication.asksMoved"
       />
     </template>
     <template v-else>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSentences } from '../shared/sentences.ts'
-import { changeBook, childBook, latest, wordsLearnt, type ChildBook } from './book.ts'
+import { bookTargets, changeBook, childBook, isTarget, latest, wordsLearnt, type ChildBook } from './book.ts'
 import LanguageChoice from './LanguageChoice.vue'
 import MinutesWeek from './MinutesWeek.vue'
 import { keptPupils, pupilId, type KeptPupil } from './pupils.ts'
@@ -26,9 +26,7 @@ async function change(next: (book: ChildBook) => ChildBook) {
   book.value = next(book.value)
   await changeBook(who.value, next)
 }
-const targets = ['again', 'more', 'another', 'quiet'] as const
-const isOurs = (target: string | undefined) => targets.some((code) => code === target)
-const own = computed(() => (isOurs(book.value?.target) ? '' : (book.value?.target ?? '')))
+const own = computed(() => (isTarget(book.value?.target) ? '' : (book.value?.target ?? '')))
 const onTarget = (target: string) =>
   change(({ target: before, ...rest }) => (target && target !== before ? { ...rest, target } : rest))
 const onMinutes = (day: string, minutes: number) => change((b) => ({ ...b, moved: { ...b.moved, [day]: minutes } }))
@@ -42,7 +40,7 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
 <template>
   <main class="page">
     <h1>{{ t('book.title') }}</h1>
-    <p class="quiet">{{ t('book.where') }}</p>
+    <p class="quiet">{{ t('book.whereAsked') }}</p>
     <div v-if="pupils.length > 1" class="row" role="group" :aria-label="t('book.whose')">
       <button
         v-for="pupil in pupils"
@@ -88,7 +86,7 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
         <h2 id="target">{{ t('book.target') }}</h2>
         <div class="row">
           <button
-            v-for="code in targets"
+            v-for="code in bookTargets"
             :key="code"
             type="button"
             :aria-pressed="book.target === code"

@@ -14,6 +14,7 @@ import {
 } from '@esfuerzo/core'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { audioClock } from '../player/audioClock.ts'
+import { childBook, isTarget } from './book.ts'
 import FetchItem from './FetchItem.vue'
 import LanguageChoice from './LanguageChoice.vue'
 import LinkProblem from './LinkProblem.vue'
@@ -58,6 +59,16 @@ void keptPupils().then((found) => {
   // With one child on the device nobody has to say who it is.
   if (found.length === 1) who.value = found[0]
 })
+/** What the child wanted, from its own book. */
+const wanted = ref('')
+watch(
+  who,
+  async (pupil) => {
+    const { target = '' } = await childBook(pupil && pupilId(pupil))
+    wanted.value = isTarget(target) ? t(`book.targets.${target}`) : target
+  },
+  { immediate: true },
+)
 const others = computed(() => pupils.value.filter((p) => !who.value || pupilId(p) !== pupilId(who.value)))
 /** The run that is on, and the one that is over and was not sent. */
 const underway = shallowRef<Life>()
@@ -130,6 +141,7 @@ function onTick(lane: string) {
       :codes="session?.codes === true && !session.kept"
       @pupils="pupils = $event"
     />
+    <p v-if="wanted">{{ t('book.wanted', { target: wanted }) }}</p>
     <section aria-labelledby="lane">
       <h2 id="lane">{{ t('front.pick') }}</h2>
       <p v-if="two" class="hint">{{ t('front.twoHow') }}</p>
@@ -165,7 +177,7 @@ function onTick(lane: string) {
         <button type="button" @click="two = two ? undefined : []">{{ t(two ? 'front.one' : 'front.two') }}</button>
       </div>
     </section>
-    <SentLine :lanes="sentLanes" :kept-until="session?.keptUntil" />
+    <SentLine :lanes="sentLanes" :kept-until="session?.keptUntil" :moved="publication.asksMoved" />
     <section class="card" aria-labelledby="before">
       <h2 id="before">{{ t('front.before') }}</h2>
       <ul>

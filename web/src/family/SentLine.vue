@@ -9,6 +9,8 @@ const props = defineProps<{
   lanes: readonly { lane: Lane; alias?: string | undefined }[]
   /** A day; until the teacher deletes it where left out. */
   keptUntil?: string | undefined
+  /** Whether the session asks for the minutes moved this week. */
+  moved?: boolean | undefined
 }>()
 const { t, locale } = useSentences()
 const aliases = computed(() => [...new Set(props.lanes.flatMap(({ alias }) => alias ?? []))])
@@ -33,5 +35,7 @@ const until = computed(() =>
 </script>
 
 <template>
-  <p class="quiet">{{ what }} {{ who }} {{ until }}</p>
+  <p class="quiet">
+    {{ what }} <template v-if="moved">{{ t('sent.moved') }}</template> {{ who }} {{ until }}
+  </p>
 </template>

@@ -33,6 +33,10 @@ export interface ChildBook {
   moved: Record<string, number>
 }
 
+/** What a child may want, by a code of ours; its own words are another. */
+export const bookTargets = ['again', 'more', 'another', 'quiet'] as const
+export const isTarget = (target: string | undefined): boolean => bookTargets.some((code) => code === target)
+
 /** So many sessions are kept, and so many days. */
 const [mostEntries, mostDays] = [60, 120]
 /** More than so many minutes on a day are a slip of the finger. */

@@ -197,6 +197,11 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
           :label="t('details.finishTogether')"
           @update:model-value="edits.edit((now) => setDetails(now, { finishTogether: !!$event }))"
         />
+        <v-switch
+          :model-value="w.asksMoved === true"
+          :label="t('details.asksMoved')"
+          @update:model-value="edits.edit((now) => setDetails(now, { asksMoved: !!$event }))"
+        />
         <v-select
           :model-value="w.home.kit"
           :items="kit"

@@ -115,10 +115,14 @@ function onPulses(pulses: Pulse[]) {
           <button v-if="!running" type="button" :class="{ main: !complete }" @click="onStart">
             {{ t('player.measure.go') }}
           </button>
-          <button v-else-if="clock.kind === 'up'" type="button" class="main" @click="stopClock">
-            {{ t('player.measure.stop') }}
-          </button>
-          <button v-else type="button" class="main" @click="onOne">{{ t('player.measure.one') }}</button>
+          <template v-else>
+            <button v-if="clock.kind === 'down'" type="button" class="main" @click="onOne">
+              {{ t('player.measure.one') }}
+            </button>
+            <button type="button" :class="{ main: clock.kind === 'up' }" @click="stopClock">
+              {{ t('player.measure.stop') }}
+            </button>
+          </template>
         </div>
         <div class="row">
           <label v-for="trial in trials" :key="trial">
