@@ -9,6 +9,7 @@ import {
   hitsError,
   lessonChange,
   onScale,
+  pacedRun,
   sidesOf,
   signInterval,
   testChange,
@@ -18,7 +19,10 @@ import {
   type TestDay,
   type Try,
 } from '@esfuerzo/core/change'
-import { indexLibrary, type TestId } from '@esfuerzo/core'
+import { indexLibrary, newWorkout, type TestId } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
+import type { CountedStep, Run } from '@esfuerzo/core/run'
 import { impossible, unlikely } from '@esfuerzo/core/classBook'
 import { libraryData } from '@esfuerzo/library'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
@@ -229,6 +233,32 @@ describe('a class’s pace', () => {
       steps: [...run.steps, { ratio: 0.01, seconds: 1 }, { ratio: 50, seconds: 900 }],
     }))
     expect(classPace(noisy)).toEqual(classPace(runs))
+  })
+})
+
+describe('what a run tells of a child’s own pace', () => {
+  const { workout } = parse(
+    '# Fog\n## Main\n2 rounds\nsquat 10; own pace\nlunge 10; own pace\npush-up 6\n',
+    indexLibrary(libraryData),
+    newWorkout('x', [[4]], 20, 1).groups,
+  )
+  const lane = publish(workout, indexLibrary(libraryData)).lanes[0]!
+  const own = lane.steps.flatMap((s, i) => (s.kind === 'work' && s.tempo === 'own' ? [i] : []))
+  const counted = lane.steps.flatMap((s, step): CountedStep[] =>
+    s.kind === 'work' ? [{ step, seconds: s.seconds.typical * 1.2 + 1, by: 'tap', seen: true, spoken: false }] : [],
+  )
+  const of = { child: 'c', session: 's', at: 0 }
+  const told = (change: (step: CountedStep) => CountedStep = (step) => step) =>
+    pacedRun({ counted: counted.map(change) } as Run, lane, of)?.steps.map((s) => Math.round(s.ratio * 100) / 100)
+
+  it('is counted work at its own pace, a second less for the tap, without a block’s first and last', () => {
+    expect(own).toHaveLength(4)
+    // The first squat is the block's first; the last of the block is a push-up, which the figure leads.
+    expect(told()).toEqual([1.2, 1.2, 1.2])
+  })
+  it('is nothing that a clock or a cap ended, that was out of sight or counted aloud', () => {
+    for (const not of [{ by: 'cap' }, { by: 'clock' }, { seen: false }, { spoken: true }] as const)
+      expect(told((step) => ({ ...step, ...not }))).toBeUndefined()
   })
 })
 

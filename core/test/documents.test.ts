@@ -12,6 +12,8 @@ import {
   readCarried,
   readDocument,
   readWorkout,
+  setDetails,
+  setGroup,
   settingsDocument,
   timeline,
   totals,
@@ -107,6 +109,23 @@ it('a session with one of the new tests, or with answers, is written in the vers
   const note = setStation(session, stationsOf(session.sections[1]!.blocks[0]!)[0]!.id, { note: 'softly' })
   expect(writtenDocument(workoutDocument, note)).toEqual({ ...note, version: 2 })
   expect(readWorkout({ ...note, version: 2 })).toEqual(note)
+})
+
+it('a run with minutes moved, a lane with a pace of its own and a session that asks are written in this version', () => {
+  const run = read(documentKinds.run, 'run')
+  expect(writtenDocument(documentKinds.run, run)).toEqual({ ...run, version: 2 })
+  const moved = { ...run, movedMinutes: 120 }
+  expect(writtenDocument(documentKinds.run, moved)).toEqual(moved)
+  expect(readDocument(documentKinds.run, { ...run, version: 2 })).toEqual(run)
+  const session: Workout = read(workoutDocument, 'session')
+  const asks = setDetails(session, { asksMoved: true })
+  expect(writtenDocument(workoutDocument, asks)).toEqual(asks)
+  expect(setDetails(asks, { asksMoved: false })).toEqual(session)
+  const paced = setGroup(session, session.groups[0]!.id, { pace: 1.12 })
+  expect(writtenDocument(workoutDocument, paced)).toEqual(paced)
+  expect(setGroup(paced, session.groups[0]!.id, { pace: 1 })).toEqual(session)
+  const seconds = (w: Workout) => timeline(w, w.groups[0]!.id, libraryFor(w, library)).at(-1)!.at
+  expect(seconds(paced)).toBeGreaterThan(seconds(session))
 })
 
 describe('a session of version 1', () => {

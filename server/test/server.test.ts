@@ -367,7 +367,7 @@ it('fills an empty database with the demo, once', async () => {
   await agent.post('/api/session').send(demoSignIn).expect(200)
   const { workouts } = (await agent.get('/api/workouts')).body
   expect(workouts.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(15)
-  expect(workouts).toHaveLength(19)
+  expect(workouts).toHaveLength(20)
   const { runs, total } = (await agent.get('/api/runs')).body
   expect(total).toBeGreaterThan(60)
   expect(Math.max(...runs.map((r: { receivedAt: string }) => Date.parse(r.receivedAt)))).toBeLessThanOrEqual(Date.now())

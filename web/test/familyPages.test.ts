@@ -4,9 +4,9 @@ import { createSentences } from '../src/shared/sentences.ts'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout, setStation, type Workout } from '@esfuerzo/core'
+import { addStation, newWorkout, readDocument, setStation, type Workout } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
-import { runSchema, type Run } from '@esfuerzo/core/run'
+import { runDocument, type Run } from '@esfuerzo/core/run'
 import en from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
 import type { Life } from '../src/family/runLife.ts'
@@ -74,12 +74,17 @@ const sent: { url: string; run: Run; key: string | undefined }[] = []
 let codes: Record<string, string> = {}
 const keyOf = (alias: string) =>
   `0b0c6d0e-4d5a-4a6f-9d6e-${String(alias.length).padStart(12, '0')}.device-nonce.${'m'.repeat(22)}`
+/** The link of a session that asks for the minutes moved this week. */
+const asking = 'asking-for-minutes-123'
+const asksSha = 'b'.repeat(64)
 let answerRun = () => new Response('{"id":"x"}', { status: 200 })
 async function fakeFetch(
   url: string,
   init: { method: string; body?: string; headers?: Record<string, string> },
 ): Promise<Response> {
   const json = (body: unknown) => new Response(JSON.stringify(body))
+  if (url === `/api/go/${asking}`)
+    return json({ sha256: asksSha, title: 'Springs', endsAt: '2099-01-01T00:00:00Z', codes: false })
   if ([token, coded].some((of) => url === `/api/go/${of}`)) {
     const given = Object.keys(codes).length > 0
     const kept = given && { keptUntil: '2027-07-31' }
@@ -92,6 +97,7 @@ async function fakeFetch(
       : new Response(JSON.stringify({ code: 'not-found', detail: '' }), { status: 404 })
   }
   if (url === `/snapshots/${sha256}`) return json(publish(session(), library))
+  if (url === `/snapshots/${asksSha}`) return json(publish({ ...session(), asksMoved: true }, library))
   if (init.method === 'POST') {
     sent.push({ url, run: JSON.parse(init.body!), key: init.headers?.['pupil-key'] })
     return answerRun()
@@ -104,7 +110,11 @@ vi.stubGlobal('fetch', fakeFetch)
 
 async function opened(load: () => Promise<{ default: Component }>, with_: string = token) {
   const page = { template: '<div />' }
-  const names = ['front', 'run', 'done', 'book'].map((name) => ({ path: `/${name}/:token`, name, component: page }))
+  const names = ['front', 'run', 'done', 'book'].map((name) => ({
+    path: name === 'book' ? '/book' : `/${name}/:token`,
+    name,
+    component: page,
+  }))
   const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: page }, ...names] })
   const i18n = createSentences('en', { ...en, ...playerEn })
   const wrapper = mount((await load()).default, { props: { token: with_ }, global: { plugins: [i18n, router] } })
@@ -264,7 +274,7 @@ describe('the page after', () => {
         { block: 'b2', station: 's1', lap: 3, value: 9, unit: 'reps' },
       ],
     })
-    expect(runSchema.safeParse(sent[0]!.run).success).toBe(true)
+    expect(readDocument(runDocument, sent[0]!.run).version).toBe(3)
     expect(Object.keys(sent[0]!.run).sort()).toEqual([
       'counted',
       'ended',
@@ -300,6 +310,23 @@ describe('the page after', () => {
     expect(sent).toMatchObject([{ key: keyOf('Tern 4'), run: { id: run } }])
     expect(sent[0]!.run).not.toHaveProperty('pulses')
     expect(JSON.stringify(sent[0]!.run)).not.toContain('Tern')
+  })
+
+  it('sends the minutes moved this week where the session asks, and says so before', async () => {
+    onDevice('g1', {
+      token: asking,
+      sha256: asksSha,
+      stage: 'finished',
+      ended: 'whole',
+      finishedAt: '2026-03-01T10:06:30.000Z',
+      results: [{ lane: 'g1', done: 6, skipped: 0, easier: 0, found: [], counted: [] }],
+    })
+    const { wrapper } = await opened(after, asking)
+    expect(wrapper.text()).toContain('Minutes moved this week: 7. They are sent too.')
+    expect(wrapper.text()).toContain('And the minutes you moved this week.')
+    await wrapper.find('button.main').trigger('click')
+    await flushPromises()
+    expect(sent[0]!.run).toMatchObject({ version: 3, movedMinutes: 7 })
   })
 
   it('asks the older ones from 0 to 10, and takes an answer left out', async () => {

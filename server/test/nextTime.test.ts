@@ -1,0 +1,94 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import type { Workout } from '@esfuerzo/core'
+import { pupilKey } from '../src/pupils/pupilCode.ts'
+import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+
+const secret = 's'.repeat(40)
+let server: TestServer
+let own: Agent
+beforeAll(async () => {
+  server = await testServer()
+  own = await server.teacher('own@island.example')
+})
+afterAll(() => server.close())
+
+const send = (token: string, run: object, pupil?: string) =>
+  server
+    .browser()
+    .post(`/api/go/${token}/runs`)
+    .set('pupil-key', pupil ? pupilKey(pupil, 1, secret) : '')
+    .send(run)
+    .expect(200)
+
+it('what came back is told time by time and lane by lane, the latest first, and of nobody', async () => {
+  const { workoutId, publication } = await sentWorkout(own)
+  await send(publication.token, runOf(publication, { felt: { scale: 'faces', value: 2 } }))
+  await server.db('publications').update({ created_at: server.db.raw("created_at - interval '7 days'") })
+  const { body: again } = await own
+    .post(`/api/workouts/${workoutId}/publications`)
+    .send({ revision: 1, days: 7 })
+    .expect(200)
+  await send(
+    again.token,
+    runOf(again, { steps: { done: 3, skipped: 0, easier: 1 }, ended: 'early', felt: { scale: 'faces', value: 5 } }),
+  )
+  const { times } = (await own.get(`/api/workouts/${workoutId}/came-back`).expect(200)).body
+  const calm = { clean: 0, told: 0, easier: false, early: false }
+  expect(times.map((time: { lanes: object }) => time.lanes)).toEqual([
+    { g1: [{ felt: { scale: 'faces', value: 5 }, clean: 0, told: 0, easier: true, early: true }] },
+    { g1: [{ ...calm, felt: { scale: 'faces', value: 2 } }] },
+  ])
+  expect(Date.parse(times[0].sentAt)).toBeGreaterThan(Date.parse(times[1].sentAt))
+  const other = await server.teacher('other@island.example')
+  await other.get(`/api/workouts/${workoutId}/came-back`).expect(404)
+})
+
+/** A session of six counted rows at the child's own pace. */
+function ownPace(): Workout {
+  const workout = smallWorkout()
+  const [section] = workout.sections
+  const block = section!.blocks[0]!
+  const stations = Array.from({ length: 6 }, (_, i) => ({
+    id: `s${i + 1}`,
+    cells: { all: { move: 'squat', version: 'squat', dose: { unit: 'reps', amount: 12 }, tempo: 'own' } },
+  }))
+  const list = { id: block.id, form: 'list', stations, restAfter: { all: 0 } }
+  return { ...workout, sections: [{ ...section!, blocks: [list] }] } as unknown as Workout
+}
+
+it('a class’s own pace is told once eight children and two sessions say it, and is kept where its teacher uses it', async () => {
+  const classId = (
+    await own
+      .post('/api/classes')
+      .send({ name: '1b', grades: [0, 1] })
+      .expect(200)
+  ).body.id as string
+  const aliases = Array.from({ length: 8 }, (_, i) => `Tern ${i + 1}`)
+  const { pupils } = (await own.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body
+  const pace = async () => (await own.get(`/api/classes/${classId}/pace`).expect(200)).body.pace
+  for (const _ of [1, 2]) {
+    expect(await pace()).toBeNull()
+    const { publication } = await sentWorkout(own, ownPace())
+    const snapshot = (await server.browser().get(`/snapshots/${publication.sha256}`).expect(200)).body
+    const steps = snapshot.lanes[0].steps as { kind: string; by: string; seconds: { typical: number } }[]
+    const counted = steps.flatMap(({ kind, by, seconds }, step) =>
+      kind === 'work' && by === 'count'
+        ? [{ step, seconds: seconds.typical * 1.3 + 1, by: 'tap' as const, seen: true, spoken: false }]
+        : [],
+    )
+    expect(counted).toHaveLength(6)
+    for (const { id } of pupils)
+      await send(publication.token, runOf(publication, { id: randomUUID(), results: [], counted }), id)
+  }
+  // Eight children draw the usual pace to 8 of 28 parts of their own: 1.3 to the power of 8 / 28.
+  expect(await pace()).toMatchObject({ children: 8, pace: expect.closeTo(1.3 ** (8 / 28), 3) })
+  const body = { name: '1b', grades: [0, 1], pace: 1.08 }
+  expect((await own.put(`/api/classes/${classId}`).send(body).expect(200)).body.pace).toBe(1.08)
+  const usual = { name: '1b', grades: [0, 1], pace: null }
+  expect((await own.put(`/api/classes/${classId}`).send(usual).expect(200)).body.pace).toBeNull()
+  await own
+    .put(`/api/classes/${classId}`)
+    .send({ ...body, pace: 3 })
+    .expect(400)
+})
