@@ -107,12 +107,19 @@ try {
 
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name: 'Class 3 · Gannets' }).click()
+  const pick = async (session) => {
+    await page.getByRole('combobox', { name: 'Session' }).press('ArrowDown')
+    await page.getByRole('option', { name: session }).first().click()
+    await page.locator('#cell-0-0').waitFor()
+  }
+  await pick(/Storm-day springs/)
   await page.locator('#cell-0-0').click()
   await shot('class-book')
   await page.getByRole('tab', { name: 'Tests over dates' }).click()
   await page.locator('.chart svg').first().waitFor()
   await shot('class-tests')
   await page.getByRole('tab', { name: 'Results' }).click()
+  await pick(/Storm-day springs/)
   await page.getByRole('button', { name: 'Make the next session from this' }).click()
   await page.getByText('From what came back').waitFor()
   await page.getByRole('button', { name: /^Take th/ }).waitFor()

@@ -101,7 +101,7 @@ function take(): void {
         </template>
         <p v-if="lane.changes.length > 1" class="quiet small">{{ t('next.one') }}</p>
       </fieldset>
-      <v-btn class="main" :disabled="!taken.length" @click="take">{{
+      <v-btn v-if="shown.some((lane) => lane.ways.length)" class="main" :disabled="!taken.length" @click="take">{{
         t('fit.take', { n: taken.length }, taken.length)
       }}</v-btn>
       <p class="quiet small">{{ t('next.child') }}</p>

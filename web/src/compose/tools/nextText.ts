@@ -1,5 +1,5 @@
 import { findBlock, type Workout } from '@esfuerzo/core'
-import { enoughRuns, type LaneNext, type NextChange } from '@esfuerzo/core/nextTime'
+import { type LaneNext, type NextChange } from '@esfuerzo/core/nextTime'
 import type { Words } from '../../shared/words.ts'
 import { secondsText } from './fitText.ts'
 
@@ -24,6 +24,6 @@ export function nextText({ block: id, lever, facts }: NextChange, workout: Worko
 /** Why a lane goes a step on, a step back, or stays. */
 export function reasonText({ signal, runs, why }: LaneNext, t: Words): string {
   if (why) return t(`next.why.${why}`)
-  if (signal === 'unknown') return t(runs ? 'next.why.unknown' : 'next.why.none', { n: runs, enough: enoughRuns })
+  if (signal === 'unknown') return t(runs ? 'next.why.unknown' : 'next.why.none', { n: runs })
   return t(`next.why.${signal}`, { n: runs })
 }
