@@ -189,3 +189,25 @@ describe('what chance, a cap and a choice leave open', () => {
     ])
   })
 })
+
+it('a test stands on paper as a child does it: set up, steps, the go that does not count, what ends it, what to watch', () => {
+  const text = '# Fog\n## Main\nsquat 5\nmeasure sit and reach after, set-up step, 2 trials\n'
+  const publication = publish(parse(text, library).workout, library)
+  const [lane] = publication.lanes
+  const linesIn = (language: 'en' | 'es') =>
+    sheetRows(publication, lane!, language)
+      .flatMap((s) => s.blocks)
+      .flatMap((b) => b.lines)
+  expect(linesIn('en')).toEqual([
+    'Sit and reach',
+    'Sit with your soles flat against a step or a box that cannot slide. 15 cm of the ruler lie before your feet.',
+    'Shoes off. Knees straight and flat.',
+    'Reach forward slowly with both hands, one on top of the other. Hold for two breaths.',
+    'Somebody reads where your fingertips are, to the half centimetre.',
+    'One slow reach that does not count.',
+    'It ends: A pull that hurts, or a knee that lifts twice.',
+    'Never push somebody forward. Slow is further than fast.',
+  ])
+  expect(recordRows(publication, lane!, 'en')).toMatchObject([{ kind: 'measure', unit: 'score', boxes: 2 }])
+  expect(publication.kit.map((k) => k.id)).toContain('tape-measure')
+})

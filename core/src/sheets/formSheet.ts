@@ -1,9 +1,18 @@
-import type { Lane } from '../publication/schema.ts'
+import type { Lane, Publication } from '../publication/schema.ts'
+import type { Language } from '../terms/language.ts'
 import type { Play, PlayedTurn } from '../publication/playSchema.ts'
 import type { SheetBlock } from './sheetBlock.ts'
 
 /** A lane's steps of one block. */
 export type SheetSteps = Lane['steps']
+
+/** What else a form's lines are made of. */
+export interface LinesOf {
+  publication: Pick<Publication, 'measures'>
+  /** A text of the library's in the sheet's language. */
+  phrase: (text: string) => string
+  language: Language
+}
 
 /** What a form says of itself on paper, of what is played of it. */
 export interface FormSheet<P extends Play> {
@@ -22,7 +31,7 @@ export interface FormSheet<P extends Play> {
    *
    * @param said what is said at a step
    */
-  lines?: (play: P, steps: SheetSteps, said: (step: SheetSteps[number]) => string) => string[]
+  lines?: (play: P, steps: SheetSteps, said: (step: SheetSteps[number]) => string, of: LinesOf) => string[]
   /** What of the block as a whole is written down, and into how many boxes. */
   record?: { kind: 'rounds' | 'level' | 'points'; boxes: (steps: SheetSteps) => number }
   /** How often something is measured. */

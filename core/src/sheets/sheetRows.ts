@@ -38,6 +38,7 @@ interface Named {
 
 /** Writes the blocks of one lane. */
 class BlockWriter {
+  readonly #publication: Publication
   readonly #lane: Lane
   readonly #language: Language
   readonly #phrase: (text: string) => string
@@ -46,6 +47,7 @@ class BlockWriter {
   readonly #stations: ReadonlyMap<string, PublishedStation>
 
   constructor(publication: Publication, lane: Lane, language: Language) {
+    this.#publication = publication
     this.#lane = lane
     this.#language = language
     this.#phrase = phrasesIn(publication.phrases, language)
@@ -66,7 +68,13 @@ class BlockWriter {
     const rows = this.#withTurns(this.#rows(steps, lapOf, noDose), turns, noDose, id)
     const faced = chance ? inTableOrder(chance, rows) : rows
     const said = (step: LaneStep) => this.#said(step)
-    const lines = play ? (sheet.lines?.(play, steps, said) ?? []) : steps.filter(isLine).map(said)
+    const lines = play
+      ? (sheet.lines?.(play, steps, said, {
+          publication: this.#publication,
+          phrase: this.#phrase,
+          language: this.#language,
+        }) ?? [])
+      : steps.filter(isLine).map(said)
     return {
       id,
       ...(title && { title }),

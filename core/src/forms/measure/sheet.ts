@@ -1,8 +1,18 @@
+import { measureOf } from '../../publication/measureOf.ts'
 import type { PlayOf } from '../../publication/playSchema.ts'
 import type { FormSheet } from '../../sheets/formSheet.ts'
+import { setUpOf } from '../../terms/testValue.ts'
 
-/** What is measured, and how often. */
+const ends = { en: 'It ends:', es: 'Se acaba:' }
+
+/** What is measured, how it is set up and done, and how often. */
 export const measureSheet: FormSheet<PlayOf<'measure'>> = {
-  lines: (_, steps, said) => steps.map(said),
+  lines: (play, steps, said, { publication, phrase, language }) => {
+    const measure = measureOf(publication, play)
+    if (!measure) return steps.map(said)
+    const { how } = setUpOf(measure, play.setUp)
+    const told = [how, ...measure.steps, ...(measure.practice ? [measure.practice] : [])].map(phrase)
+    return [...steps.map(said), ...told, `${ends[language]} ${phrase(measure.ends)}`, ...measure.cautions.map(phrase)]
+  },
   trials: ({ trials }) => trials,
 }
