@@ -15,6 +15,7 @@ export const floors = [
   ['sums', 'sums for a child to work out'],
   ['home', 'what a home allows'],
   ['timing', 'a lane, second by second'],
+  ['pulse', 'a lane’s pulse, predicted'],
   ['quiz', 'questions made of a session'],
   ['notation', 'whiteboard text'],
   ['bounds', 'how much a grade, a block, a clock may ask'],

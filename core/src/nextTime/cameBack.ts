@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { pulseRate } from '../results/pulse.ts'
 import { feltSchema, type Run } from '../run/schema.ts'
 
 /** What one run of a lane says of how the session went. */
@@ -11,11 +12,15 @@ export const cameBackSchema = z.strictObject({
   easier: z.boolean(),
   /** It was stopped before its end. */
   early: z.boolean(),
+  /** Its pulses in beats a minute, where the session asked for them. */
+  pulses: z
+    .array(z.strictObject({ when: z.enum(['before', 'during', 'after', 'minuteAfter']), rate: z.number() }))
+    .optional(),
 })
 export type CameBack = z.infer<typeof cameBackSchema>
 
 /** What a run says of how it went. */
-export function cameBackOf({ felt, results, steps, ended }: Run): CameBack {
+export function cameBackOf({ felt, results, steps, ended, pulses }: Run): CameBack {
   const told = results.flatMap((r) => r.clean ?? [])
   return {
     ...(felt && { felt }),
@@ -23,6 +28,9 @@ export function cameBackOf({ felt, results, steps, ended }: Run): CameBack {
     told: told.length,
     easier: steps.easier > 0,
     early: ended === 'early',
+    ...(pulses?.length && {
+      pulses: pulses.map(({ when, beats, seconds }) => ({ when, rate: pulseRate(beats, seconds).rate })),
+    }),
   }
 }
 

@@ -29,7 +29,8 @@ export async function paceOfClass(db: Knex, classId: string): Promise<ClassPace 
     rows.flatMap((row): PacedRun[] => {
       const run = readDocument(runDocument, row.document)
       const lane = lanes.get(row.sha256)?.find((l) => l.id === run.group)
-      const paced = lane && pacedRun(run, lane, { child: row.pupil_id, session: row.workout_id, at: Date.parse(run.finishedAt) })
+      const paced =
+        lane && pacedRun(run, lane, { child: row.pupil_id, session: row.workout_id, at: Date.parse(run.finishedAt) })
       return paced ? [paced] : []
     }),
   )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { limits, minutesText, moveNames, sayName, type stepAt, type Step } from '@esfuerzo/core'
 import { finishTogether } from '@esfuerzo/core/tools'
@@ -14,6 +14,7 @@ import { useCursor } from '../cursor/useCursor.ts'
 import { usePanel } from '../panel/usePanel.ts'
 import { useLanes } from './useLanes.ts'
 
+const PulseBand = defineAsyncComponent(() => import('./PulseBand.vue'))
 const { t } = useI18n()
 const session = useSession()
 const cursor = useCursor()
@@ -71,6 +72,8 @@ const tooLong = computed(() => {
   const letters = found.map((lane) => lane.group.letter).join(', ')
   return found[0] && { letters, last: found[0].blocks.at(-1)!.timed.steps.at(-1)! }
 })
+/** Predicted pulses are shown on demand. */
+const pulse = ref(false)
 const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 </script>
 
@@ -141,7 +144,9 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
         {{ t('fit.fill') }}
       </button>
       <button type="button" class="link" @click="panel.show({ kind: 'finish' })">{{ t('finish.title') }}</button>
+      <button type="button" class="link" :aria-expanded="pulse" @click="pulse = !pulse">{{ t('pulse.title') }}</button>
     </p>
+    <PulseBand v-if="pulse" :scale="scale" />
   </section>
 </template>
 
