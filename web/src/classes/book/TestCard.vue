@@ -126,6 +126,7 @@ function nth(i: number): string {
         </tbody>
       </table>
     </div>
+    <p class="on-paper">{{ t('book.notOnTheWall') }}</p>
   </section>
 </template>
 
@@ -176,5 +177,14 @@ thead th {
 }
 thead small {
   display: block;
+}
+.on-paper {
+  display: none;
+}
+@media print {
+  .on-paper {
+    display: block;
+    margin-top: 8px;
+  }
 }
 </style>

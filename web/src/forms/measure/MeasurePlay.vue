@@ -71,11 +71,11 @@ function onDone(how?: Result['how']) {
   const { block } = props.step
   const { unit } = measure.value!
   const setUpId = how?.setUp ?? setUp.value?.id
+  const told = { ...how, ...(setUpId && { setUp: setUpId }) }
   for (const trial of trials) {
     const value = valueOf(trial)
     if (value === undefined) continue
-    const told = { ...how, ...(setUpId && { setUp: setUpId }) }
-    emit('note', { result: { block, trial, value, unit, ...(setUpId && { how: told }) } })
+    emit('note', { result: { block, trial, value, unit, ...(Object.keys(told).length && { how: told }) } })
   }
   emit('finish')
 }
