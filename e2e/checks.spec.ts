@@ -46,7 +46,7 @@ function spoilt(workout: Workout): Workout {
     dose: { unit: 'seconds', amount: 10 },
   }))
   const test = addSection(door, { role: 'test', title: 'How long', form: 'measure' }, null)
-  const cold = setBlock(test, test.sections[0]!.blocks[0]!.id, 'measure', (b) => ({ ...b, test: 'hold' }))
+  const cold = setBlock(test, test.sections[0]!.blocks[0]!.id, 'measure', (b) => ({ ...b, test: 'sitToStands30' }))
   return setDetails(cold, { home: { standIns: { wall: 'closed door' } } })
 }
 

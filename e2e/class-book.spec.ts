@@ -43,7 +43,19 @@ async function openBook(page: Page, name: string, session: RegExp): Promise<void
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name }).click()
   await page.getByRole('combobox', { name: 'Session' }).press('ArrowDown')
-  await page.getByRole('option', { name: session }).first().click()
+  // A long list shows what is in sight alone: it is gone through from its top, and again.
+  const list = page.getByRole('listbox')
+  await expect(async () => {
+    try {
+      await page.getByRole('option', { name: session }).first().click({ timeout: 1500 })
+    } catch (error) {
+      await list.evaluate((el) => {
+        const end = el.scrollTop + el.clientHeight >= el.scrollHeight - 2
+        el.scrollTop = end ? 0 : el.scrollTop + 200
+      })
+      throw error
+    }
+  }).toPass()
   await expect(page.getByRole('grid')).toBeVisible()
 }
 const cell = (page: Page, alias: string, column: RegExp) =>

@@ -38,7 +38,7 @@ const topMets = 10
 /** A point every so many seconds. */
 const every = 5
 
-/** Half of a group of children lies within so many beats of the curve; ours. */
+/** Children spread at least so many beats to both sides of the curve; ours. */
 export const pulseBand = 15
 
 /** @example restingPulse(7) // 91 */

@@ -1,8 +1,9 @@
-import { type Run } from '@esfuerzo/core/run'
+import { writtenRun, type Run } from '@esfuerzo/core/run'
 import { saveFile } from '../shared/saveFile.ts'
 import { fileTitle } from '@esfuerzo/core/cues'
 
 /** Runs as files a family can keep and hand on, one a lane: the same documents the server is sent. */
 export function saveRuns(title: string, runs: readonly Run[]): void {
-  for (const run of runs) saveFile(`${fileTitle(title)}-${run.finishedAt.slice(0, 10)}-${run.group}.json`, run)
+  for (const run of runs)
+    saveFile(`${fileTitle(title)}-${run.finishedAt.slice(0, 10)}-${run.group}.json`, writtenRun(run))
 }

@@ -36,7 +36,7 @@ const option = computed(() => {
       splitLine: { lineStyle: { color: 'var(--hair)' } },
     },
     series: curves.flatMap(({ color, dash, strokes, points }, i) => [
-      // The band of half a group, as a thin wash under its line.
+      // How wide children spread, as a thin wash under its line.
       ...[-pulseBand, 2 * pulseBand].map((by, part) => ({
         type: 'line',
         stack: `band ${i}`,
@@ -52,7 +52,11 @@ const option = computed(() => {
         data: points.map((p) => [p.at, p.beats]),
         symbol: 'none',
         silent: true,
-        lineStyle: { color, width: strokes[0]!.width - 1, type: dash ? dash.split(' ').map(Number) : 'solid' },
+        lineStyle: {
+          color,
+          width: strokes.length > 1 ? 4.5 : strokes[0]!.width - 1,
+          type: dash ? dash.split(' ').map(Number) : 'solid',
+        },
         ...(i === 0 && {
           markArea: {
             silent: true,
@@ -65,6 +69,18 @@ const option = computed(() => {
           },
         }),
       },
+      // A double line is a wide one with the card's colour inside.
+      ...(strokes.length > 1
+        ? [
+            {
+              type: 'line',
+              data: points.map((p) => [p.at, p.beats]),
+              symbol: 'none',
+              silent: true,
+              lineStyle: { color: 'var(--card)', width: 1.5 },
+            },
+          ]
+        : []),
       {
         type: 'scatter',
         data: props.lanes[i]!.measured.map((m) => [m.at, m.beats]),
