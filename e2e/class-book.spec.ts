@@ -43,19 +43,20 @@ async function openBook(page: Page, name: string, session: RegExp): Promise<void
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name }).click()
   await page.getByRole('combobox', { name: 'Session' }).press('ArrowDown')
-  // A long list shows what is in sight alone: it is gone through from its top, and again.
+  // A long list shows what is in sight alone: it is gone through from its top until the session is there, and only
+  // then clicked: a click cut short has closed the list all the same.
   const list = page.getByRole('listbox')
+  const option = list.getByRole('option', { name: session }).first()
+  await expect(list).toBeVisible()
   await expect(async () => {
-    try {
-      await page.getByRole('option', { name: session }).first().click({ timeout: 1500 })
-    } catch (error) {
-      await list.evaluate((el) => {
-        const end = el.scrollTop + el.clientHeight >= el.scrollHeight - 2
-        el.scrollTop = end ? 0 : el.scrollTop + 200
-      })
-      throw error
-    }
+    if (await option.isVisible()) return
+    await list.evaluate((el) => {
+      const end = el.scrollTop + el.clientHeight >= el.scrollHeight - 2
+      el.scrollTop = end ? 0 : el.scrollTop + 200
+    })
+    await expect(option).toBeVisible({ timeout: 1000 })
   }).toPass()
+  await option.click()
   await expect(page.getByRole('grid')).toBeVisible()
 }
 const cell = (page: Page, alias: string, column: RegExp) =>
