@@ -42,6 +42,24 @@ describe('what there is to take care of', () => {
     expect(cautions.flatMap((c) => c.moves)).toEqual([])
   })
 
+  it('says what a test asks too, and names no test of a surprise', () => {
+    const test = {
+      id: 'b2',
+      form: 'measure' as const,
+      test: 'longJump' as const,
+      moment: 'alone' as const,
+      trials: { all: 2 },
+    }
+    const workout = sessionOf([list('plank'), test])
+    const asked = library.measures.get('longJump')!
+    for (const caution of asked.cautions)
+      expect(gathered(workout).find((c) => c.text === caution)!.moves).toContain(asked.name)
+    const [section] = workout.sections
+    const secret = gathered({ ...workout, sections: [{ ...section!, surprise: true }] })
+    expect(secret.map((c) => c.text)).toEqual(expect.arrayContaining(asked.cautions))
+    expect(secret.flatMap((c) => c.moves)).toEqual([])
+  })
+
   it('of what only chance may bring names no move either where that is the surprise, and does where it is not', () => {
     const coin = {
       ...list('squat'),

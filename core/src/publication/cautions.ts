@@ -4,7 +4,7 @@ import type { Publication } from './schema.ts'
 /** What there is to take care of, with the moves it is for. */
 export interface Caution {
   text: string
-  /** Names of moves; those of a surprise are not among them. */
+  /** Names of moves and tests; those of a surprise are not among them. */
   moves: string[]
 }
 
@@ -12,19 +12,19 @@ export interface Caution {
 export const cautionsShown = 7
 
 /**
- * What a session's moves ask to take care of, each said once with the moves it is for: what a move puts first comes first, then what
- * is for most moves.
+ * What a session's moves and tests ask to take care of, each said once with what it is for: what a move puts first comes first, then
+ * what is for most of them.
  *
  * @param phrase a text of the publication in the reader's language
  * @example gatheredCautions(publication, (text) => text)[0] // { text: 'Shoes on, …', moves: ['Pogo jump', 'Hop'] }
  */
 export function gatheredCautions(
-  publication: Pick<Publication, 'sections' | 'moves' | 'lanes'>,
+  publication: Pick<Publication, 'sections' | 'moves' | 'lanes' | 'measures'>,
   phrase: (text: string) => string,
 ): Caution[] {
-  const hidden = surpriseMoves(publication)
+  const hidden = surprises(publication)
   const gathered = new Map<string, { place: number; count: number; moves: string[] }>()
-  for (const move of publication.moves)
+  for (const move of [...publication.moves, ...(publication.measures ?? [])])
     move.cautions.forEach((text, place) => {
       const one = gathered.get(text) ?? { place, count: 0, moves: [] }
       one.place = Math.min(one.place, place)
@@ -38,10 +38,15 @@ export function gatheredCautions(
 }
 
 /**
- * Moves that may be a surprise: where a session has one, all but those that are seen to stand elsewhere, in a step or in what a child
- * draws or chooses.
+ * Moves and tests that may be a surprise: where a session has one, all but those that are seen to stand elsewhere, in a step, in what
+ * a child draws or chooses, or measured.
  */
-function surpriseMoves({ sections, moves, lanes }: Pick<Publication, 'sections' | 'moves' | 'lanes'>): Set<string> {
+function surprises({
+  sections,
+  moves,
+  measures = [],
+  lanes,
+}: Pick<Publication, 'sections' | 'moves' | 'lanes' | 'measures'>): Set<string> {
   if (!sections.some((s) => s.surprise)) return new Set()
   const open = sections.filter((s) => !s.surprise)
   const ids = new Set(open.map((s) => s.id))
@@ -49,8 +54,12 @@ function surpriseMoves({ sections, moves, lanes }: Pick<Publication, 'sections' 
     lanes.flatMap((lane) => lane.steps.flatMap((s) => (ids.has(s.section) && s.move ? [s.move] : []))),
   )
   for (const { id } of open.flatMap((s) => s.blocks))
-    for (const { plays } of lanes) for (const { move } of turnsOf(plays[id])) shown.add(move)
-  return new Set(moves.flatMap(({ id }) => (shown.has(id) ? [] : [id])))
+    for (const { plays } of lanes) {
+      const play = plays[id]
+      for (const { move } of turnsOf(play)) shown.add(move)
+      if (play?.form === 'measure') shown.add(play.test)
+    }
+  return new Set([...moves, ...measures].flatMap(({ id }) => (shown.has(id) ? [] : [id])))
 }
 
 /** What a child draws or chooses in a block. */

@@ -288,8 +288,4 @@ ul {
 .clean button {
   padding: 0 14px;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 </style>

@@ -195,10 +195,6 @@ const onFile = () => saveRuns(session.value!.publication.title, told.value)
 .question p {
   flex: 1 1 240px;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 .target {
   font-size: 20px;
 }

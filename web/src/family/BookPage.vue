@@ -97,7 +97,12 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
         </div>
         <label>
           {{ t('book.own') }}
-          <input :value="own" maxlength="60" @change="onTarget(($event.target as HTMLInputElement).value.trim())" />
+          <input
+            class="words-field"
+            :value="own"
+            maxlength="60"
+            @change="onTarget(($event.target as HTMLInputElement).value.trim())"
+          />
         </label>
       </section>
       <section class="card" aria-labelledby="week">
@@ -127,17 +132,10 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
   flex-wrap: wrap;
   gap: 10px;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 label {
   display: grid;
   gap: 4px;
   margin-top: 10px;
-}
-input {
-  min-height: 48px;
 }
 summary {
   cursor: pointer;

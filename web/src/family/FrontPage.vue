@@ -276,10 +276,6 @@ header {
   min-height: 68px;
   text-align: left;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 .yours {
   color: var(--action);
 }
@@ -295,15 +291,6 @@ header {
   align-items: center;
   gap: 10px;
   margin-top: 10px;
-}
-select {
-  min-height: 56px;
-  padding: 0 14px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
 }
 .row {
   display: flex;

@@ -28,8 +28,4 @@ const { locale, choose } = useLanguage()
   gap: 8px;
   justify-content: center;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 </style>

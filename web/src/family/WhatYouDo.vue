@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Publication } from '@esfuerzo/core/publication'
+import { measureOf, type Publication } from '@esfuerzo/core/publication'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { useSentences } from '../shared/sentences.ts'
 
-/** What will be done, in pictures: each move once, as the first lane does it. A surprise is not shown. */
+/** What will be done, in pictures: each move and test once, as the first lane does it. A surprise is not shown. */
 const props = defineProps<{
   publication: Publication
   /** Looks a text of the library up in the page's language. */
@@ -20,11 +20,19 @@ const doing = computed(() => {
   const done = new Map<string, string>()
   for (const { section, move, version } of lanes[0]?.steps ?? [])
     if (move && version && !surprises.has(section) && !done.has(move)) done.set(move, version)
-  return [...done].flatMap(([id, version]) => {
+  const pictured = [...done].flatMap(([id, version]) => {
     const move = moves.find((m) => m.id === id)
     const figure = figures.find((f) => f.id === move?.versions.find((v) => v.id === version)?.figure)
     return move && figure ? [{ id, figure, name: props.phrase(move.name) }] : []
   })
+  const asked = sections.flatMap(({ id, blocks }) =>
+    surprises.has(id) ? [] : blocks.map((b) => measureOf(props.publication, lanes[0]?.plays[b.id])),
+  )
+  const tests = (props.publication.measures ?? []).flatMap((measure) => {
+    const figure = figures.find((f) => f.id === measure.figure)
+    return asked.includes(measure) && figure ? [{ id: measure.id, figure, name: props.phrase(measure.name) }] : []
+  })
+  return [...tests, ...pictured]
 })
 </script>
 

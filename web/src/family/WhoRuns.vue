@@ -109,10 +109,6 @@ const isChosen = (pupil: KeptPupil) => chosen.value !== undefined && pupilId(cho
   gap: 10px;
   margin-bottom: 10px;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 label {
   display: grid;
   font-size: 15px;

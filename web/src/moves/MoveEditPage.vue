@@ -286,12 +286,6 @@ h2 {
   grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
   gap: 12px;
 }
-.care-note {
-  margin: 0 0 12px;
-  padding: 8px 12px;
-  border-left: 4px solid var(--care);
-  background: var(--care-soft);
-}
 .care-note p {
   margin: 0;
 }

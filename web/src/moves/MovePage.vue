@@ -169,11 +169,6 @@ p {
 .grow {
   flex: 1;
 }
-.care-note {
-  padding: 6px 10px;
-  border-left: 4px solid var(--care);
-  background: var(--care-soft);
-}
 .versions {
   list-style: none;
   margin: 0;

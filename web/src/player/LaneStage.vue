@@ -212,10 +212,6 @@ h2 {
 .acts .main {
   min-width: 200px;
 }
-.choices [aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 @container (max-width: 520px) {
   .beside .middle {
     display: flex;

@@ -136,10 +136,6 @@ p {
   justify-content: center;
   align-items: center;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 .big {
   font: 700 clamp(72px, 20vh, 200px) / 1 var(--display);
 }

@@ -73,8 +73,4 @@ const onDone = () =>
   gap: 10px;
   justify-items: center;
 }
-[aria-pressed='true'] {
-  border: 3px solid var(--action);
-  font-weight: 700;
-}
 </style>
