@@ -1,0 +1,46 @@
+import type { PickProblem } from './pickProblem.ts'
+
+/**
+ * A problem as a mixed-integer program in the LP format that solvers read: `x0` is 1 where the first candidate is picked, `y0` where the
+ * first label that is worth something is among the picks.
+ *
+ * @example picksLp({ count: 1, candidates: [{ id: 'a', score: 2, labels: [] }] }) // 'Maximize\n obj: 2 x0\nSubject To\n …'
+ */
+export function picksLp({ count, candidates, forced = [], worth = {}, least = {}, most = {} }: PickProblem): string {
+  const x = candidates.map((_, i) => `x${i}`)
+  const withLabel = (label: string) => x.filter((_, i) => candidates[i]!.labels.includes(label))
+  const worths = Object.entries(worth).filter(([label]) => withLabel(label).length)
+  const sum = (terms: readonly string[]) => terms.join(' + ')
+  const objective = [
+    ...candidates.map(({ score }, i) => `${score} x${i}`),
+    ...worths.map(([, value], j) => `${value} y${j}`),
+  ]
+  // A line without a term is one no pick can keep or break: the first is made impossible, the second left out.
+  const lines = [
+    `${sum(x)} = ${count}`,
+    ...Object.entries(least).flatMap(([label, n]) => {
+      const terms = withLabel(label)
+      return terms.length ? [`${sum(terms)} >= ${n}`] : n > 0 ? [`${sum(x)} >= ${count + 1}`] : []
+    }),
+    ...Object.entries(most).flatMap(([label, n]) => {
+      const terms = withLabel(label)
+      return terms.length ? [`${sum(terms)} <= ${n}`] : []
+    }),
+    ...worths.map(([label], j) => `y${j} - ${withLabel(label).join(' - ')} <= 0`),
+    ...forced.map((id) => `x${candidates.findIndex((c) => c.id === id)} = 1`),
+  ]
+  const binaries = [...x, ...worths.map((_, j) => `y${j}`)]
+  return [
+    'Maximize',
+    ` obj: ${objective.join(' + ').replaceAll('+ -', '- ')}`,
+    'Subject To',
+    ...lines.map((line, i) => ` c${i}: ${line}`),
+    'Binary',
+    ` ${binaries.join(' ')}`,
+    'End',
+  ].join('\n')
+}
+
+/** The picks a solver's columns say. @param primal the value of each variable, by its name */
+export const picksOf = ({ candidates }: PickProblem, primal: (name: string) => number): string[] =>
+  candidates.flatMap(({ id }, i) => (primal(`x${i}`) > 0.5 ? [id] : []))
