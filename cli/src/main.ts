@@ -4,6 +4,7 @@ import { problemText, ProblemError } from '@esfuerzo/core'
 import { readingOf, type Question } from '@esfuerzo/core/notation'
 import { arrangeCommand } from './arrangeCommand.ts'
 import { checkCommand } from './checkCommand.ts'
+import { draftCommand, draftOptions } from './draftCommand.ts'
 import { fitCommand } from './fitCommand.ts'
 import { notationCommand } from './notationCommand.ts'
 import type { Asked } from './readSession.ts'
@@ -16,6 +17,8 @@ const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
        npm run -s core -- arrange FILE --block ID
        npm run -s core -- spread FILE [--children N]
        npm run -s core -- check FILE
+       npm run -s core -- draft [--aim AIM] [--minutes N] [--groups K-1,2-3] [--space SPACE] [--quiet] [--alone] [--outdoors]
+                                [--kit THING,…] [--intent learn|work|play] [--seed N]
 
   timeline   every group's seconds and steps as JSON
   notation   any text into JSON, or JSON into whiteboard text; --to says which
@@ -23,6 +26,7 @@ const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
   arrange    the best order of a block's stations, what it saves, as JSON
   spread     when children finish, and what chance brings, as JSON
   check      what a colleague would say: stops, looks, notes, as JSON
+  draft      three sessions of different intent as whiteboard text; another seed, others
 
 FILE is a session as JSON, or any text a teacher writes (docs/notation.md). What a text leaves open goes to standard error as
 "question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict that is a mistake.`
@@ -74,9 +78,14 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
         children: { type: 'string' },
         to: { type: 'string' },
         strict: { type: 'boolean' },
+        ...draftOptions,
       },
     })
     const [command = '', file] = positionals
+    if (command === 'draft' && !file) {
+      out(draftCommand(values, err))
+      return 0
+    }
     if (!file || !Object.hasOwn(commands, command)) {
       err(usage)
       return 2

@@ -179,3 +179,42 @@ it('says by name what is too long to be worked out, and works nothing out', asyn
   expect((await core('notation', text)).code).toBe(0)
 })
 const calls = (n: number) => Array.from({ length: n }, () => ['calls every 1 s; for 60 min', 'top: squat']).flat()
+
+it('drafts three sessions as whiteboard text, the same again with the same seed, and refuses what it cannot read', async () => {
+  const words = [
+    'draft',
+    '--aim',
+    'strength',
+    '--minutes',
+    '20',
+    '--groups',
+    'K-1,2-3,4-6',
+    '--space',
+    'mat',
+    '--quiet',
+  ]
+  const { code, out } = await core(...words, '--seed', '3')
+  expect(code).toBe(0)
+  expect(out.match(/^# /gm)).toHaveLength(3)
+  expect(out.match(/^minutes 20; groups K-1, 2-3, 4-6; space mat; quiet; with somebody; aim strength$/gm)).toHaveLength(
+    3,
+  )
+  expect((await core(...words, '--seed', '3')).out).toBe(out)
+  expect((await core(...words, '--seed', '4')).out).not.toBe(out)
+  expect((await core('draft', '--intent', 'play')).out.match(/^# /gm)).toHaveLength(1)
+  // What it prints can be read again without a question.
+  const path = await file('draft.txt', (await core('draft', '--intent', 'work')).out)
+  const read = await core('timeline', path, '--strict')
+  expect([read.code, read.err]).toEqual([0, ''])
+  for (const bad of [
+    ['--aim', 'strenght'],
+    ['--minutes', '200'],
+    ['--groups', '7'],
+    ['--kit', 'jetpack'],
+    ['--space', 'sea'],
+  ]) {
+    const refused = await core('draft', ...bad)
+    expect([refused.code, refused.out]).toEqual([2, ''])
+    expect(refused.err).toContain(bad[0])
+  }
+})

@@ -26,7 +26,7 @@ export {
   type Section,
   type Workout,
 } from './session/schema.ts'
-export { buildsSchema } from './terms/builds.ts'
+export { buildsSchema, type Builds } from './terms/builds.ts'
 export { countries, type Country } from './terms/country.ts'
 export { spaceSchema, type Space } from './terms/space.ts'
 export { newWorkout } from './session/newWorkout.ts'

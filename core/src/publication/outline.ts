@@ -47,7 +47,8 @@ export function outlineOf(publication: Publication): Outline {
         const { test, moment, setUp } = tests.get(b.id) ?? {}
         return {
           id: b.id,
-          name: b.title ?? s.title,
+          // What came back of a test is called by the test.
+          name: b.title ?? publication.measures?.find((m) => m.id === test)?.name ?? s.title,
           stations: b.stations.map(({ id }) => id),
           ...(test && { test, moment, ...(setUp && { setUp }) }),
         }

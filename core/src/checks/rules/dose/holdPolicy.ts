@@ -11,7 +11,9 @@ export const holdPolicy: Rule = {
       if (kind !== 'work' || doing?.move.family !== 'stretch' || say.params.unit === 'reps') return undefined
       if (doing.move.measures.includes('reps') || say.params.unit === 'breaths') return undefined
       const [least, most] = [limit('holdFrom', band), limit('holdMost', band)]
-      const held = Math.round(seconds.typical)
+      // Where chance brings it, a lane has a share of it: what is said is what is held.
+      const { unit, amount } = say.params
+      const held = unit === 'seconds' && typeof amount === 'number' ? amount : Math.round(seconds.typical)
       return held < least || held > most
         ? { facts: { move: doing.version.name, seconds: held, least, most } }
         : undefined

@@ -1,0 +1,32 @@
+import type { FormDraft } from '../../draft/formDraft.ts'
+import { deviceFaces, type ChanceBlock } from './schema.ts'
+
+/** Draws, so far apart that one of them fits any minutes. */
+const sizes = [5, 7, 9, 12, 15, 18, 22, 26, 30, 35, 40, 46, 52]
+
+/** A coin over two columns, four suits, or a die: the same few moves, in numbers that chance brings. */
+export const chanceDraft: FormDraft<ChanceBlock> = {
+  intents: ['play'],
+  moves: [3, 6],
+  sizes: ({ id, ask, moves, row, below }) => {
+    const device = (['coin', 'cards', 'dice'] as const)[below(3)]!
+    const faces = deviceFaces[device]
+    const each = device === 'coin' ? Math.ceil(moves.length / 2) : 1
+    const rows = Array.from({ length: faces.length * each }, (_, i) => ({
+      move: moves[i % moves.length]!,
+      // A move that comes again comes in another number.
+      times: i < moves.length ? 1 : 0.6,
+      face: faces[i % faces.length]!,
+    }))
+    const seed = below(1_000_000)
+    return sizes.map((draws): ChanceBlock => ({
+      id,
+      form: 'chance',
+      device,
+      stations: rows.map(({ move, times, face }) => ({ ...row(move, 'chance', { times }), face })),
+      stop: { kind: 'draws', draws },
+      turns: ask.home.company === 'together' && below(2) ? 'oneByOne' : 'together',
+      seed,
+    }))
+  },
+}

@@ -1,0 +1,93 @@
+import highsLoader from 'highs'
+import { describe, expect, it } from 'vitest'
+import { addStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { checkSession } from '@esfuerzo/core/checks'
+import { putCells } from '@esfuerzo/core/choose'
+import { offered, suggested, suggestFor, suggestProblem, type SuggestContext } from '@esfuerzo/core/suggest'
+import { isAllowed, pickScore } from '../src/pick/pickProblem.ts'
+import { obstacles } from '../src/home/obstacles.ts'
+import { library, sessionOf, station } from './sessions.ts'
+import { shelf } from './shelf.ts'
+import { samples } from './support/samples.ts'
+import { solvedBy } from './support/solvedBy.ts'
+
+const context: SuggestContext = { lately: new Set(['squat']), known: new Set(['bag-row', 'plank']) }
+const sessions = shelf(library).map((s) => s.workout)
+const inIt = ({ sections }: Workout) =>
+  new Set(
+    sections
+      .flatMap((s) => s.blocks)
+      .flatMap(stationsOf)
+      .map((s) => s.cells.all.move),
+  )
+const squats = sessionOf([
+  {
+    id: 'b1',
+    form: 'list',
+    restAfter: { all: 0 },
+    stations: [station('squat', 'squat', { dose: { unit: 'reps', amount: 60 } })],
+  },
+])
+
+describe('what a place leaves open', () => {
+  it('is picked as well as looking at every pair finds', async () => {
+    const highs = await highsLoader()
+    for (const workout of sessions.slice(0, samples(6, 40)))
+      for (const place of suggestFor) {
+        const { problem } = suggestProblem(workout, place, 2, context, library)
+        const answer = solvedBy(highs, problem)!
+        const { candidates } = problem
+        let best = -Infinity
+        for (let i = 0; i < candidates.length; i++)
+          for (let j = i + 1; j < candidates.length; j++) {
+            const picks = [candidates[i]!, candidates[j]!]
+            if (isAllowed(picks, problem)) best = Math.max(best, pickScore(picks, problem))
+          }
+        expect(answer.score).toBeCloseTo(best, 6)
+        expect(answer.ids).toHaveLength(2)
+      }
+  })
+
+  it('fits the home and every group, is not there yet, and brings nothing anybody would stop at', () => {
+    for (const workout of sessions.slice(0, samples(8, 40)))
+      for (const place of suggestFor) {
+        const found = suggestProblem(workout, place, 3, context, library)
+        const before = checkSession(workout, library).filter((f) => f.level === 'stop').length
+        const block = workout.sections
+          .filter((s) => (place === 'work' ? s.role === 'main' : s.role === place))
+          .flatMap((s) => s.blocks)
+          .find((b) => 'stations' in b)
+        for (const { move: id, reasons } of offered(found, 6)) {
+          const move = library.moves.get(id)!
+          expect(inIt(workout)).not.toContain(id)
+          expect(reasons.length).toBeLessThanOrEqual(2)
+          expect(move.versions.some((v) => obstacles(move, v, workout.home, library).length === 0)).toBe(true)
+          if (!block) continue
+          const place = { form: block.form, home: workout.home }
+          const after = addStation(workout, block.id, putCells(move, workout.groups, place, library))
+          expect(checkSession(after, library).filter((f) => f.level === 'stop').length).toBe(before)
+        }
+      }
+  })
+
+  it('names what nothing does yet first, and what the class knows', () => {
+    const [first] = offered(suggestProblem(squats, 'work', 1, context, library), 1)
+    expect(first!.reasons.map((r) => r.code)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^first(?:Pull|Push|Core)$/)]),
+    )
+    const all = offered(suggestProblem(squats, 'work', 1, context, library), 25)
+    expect(all.some(({ reasons }) => reasons.some((r) => r.code === 'firstLegs'))).toBe(false)
+    expect(all.find(({ move }) => move === 'bag-row')!.reasons).toContainEqual({ code: 'firstPull' })
+  })
+
+  it('for a cool-down stretches what worked longest, for a warm-up begins with what raises the pulse', async () => {
+    const highs = await highsLoader()
+    const solved = (place: 'warmUp' | 'coolDown') => {
+      const found = suggestProblem(squats, place, 2, context, library)
+      return suggested(found, solvedBy(highs, found.problem)!.ids)
+    }
+    const long = solved('coolDown').flatMap(({ move }) => library.moves.get(move)!.stretches ?? [])
+    expect(long).toEqual(expect.arrayContaining(['quadriceps', 'glutes']))
+    expect(solved('warmUp')[0]!.reasons).toContainEqual({ code: 'pulse' })
+  })
+})

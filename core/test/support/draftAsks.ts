@@ -1,0 +1,134 @@
+import { buildsSchema, newWorkout, spaceSchema, type Builds, type Space, type Workout } from '@esfuerzo/core'
+import type { DraftAsk } from '@esfuerzo/core/draft'
+import { seededRandom } from '../../src/distribution/seededRandom.ts'
+import type { Library } from '../../src/library/library.ts'
+import { stationsOf } from '../../src/session/forms.ts'
+
+/** Classes as schools have them. */
+const classes = [
+  [[0, 1]],
+  [[2, 3]],
+  [[4, 5, 6]],
+  [[0], [1]],
+  [
+    [2, 3],
+    [4, 5, 6],
+  ],
+  [
+    [0, 1],
+    [2, 3],
+  ],
+  [
+    [0, 1],
+    [2, 3],
+    [4, 5, 6],
+  ],
+  [
+    [0, 1],
+    [2, 3],
+    [4, 5, 6],
+  ],
+]
+export const six = [[0], [1], [2], [3], [4], [5, 6]]
+
+/** Something asked for, from its parts; what is left out is as in most homes. */
+export function askOf(
+  library: Library,
+  {
+    aim,
+    minutes,
+    grades,
+    seed = 1,
+    space = 'mat',
+    quiet = false,
+    company = 'together',
+    kit = [],
+    recent = [],
+    known = new Set(),
+  }: {
+    aim: Builds
+    minutes: number
+    grades: number[][]
+    seed?: number
+    space?: Space
+    quiet?: boolean
+    company?: 'alone' | 'together'
+    kit?: string[]
+    recent?: Workout[]
+    known?: ReadonlySet<string>
+  },
+): DraftAsk {
+  const base = newWorkout('Asked', grades, minutes, library.version)
+  const home = { ...base.home, space, quiet, company, kit }
+  return { aim, minutes, groups: base.groups, home, recent, known, seed }
+}
+
+const movesOf = (workout: Workout): string[] =>
+  workout.sections
+    .flatMap((s) => s.blocks)
+    .flatMap(stationsOf)
+    .flatMap(({ cells }) => [cells.all, ...Object.values(cells.by ?? {})].map((c) => c.move))
+
+/**
+ * Conditions as they come: any aim, any class, any home; half of them of teachers with a past, whose classes know most of what there is.
+ *
+ * @param past sessions the last two are taken from
+ */
+export function randomAsks(
+  library: Library,
+  past: readonly Workout[],
+  count: number,
+  [fewest, most]: readonly [number, number],
+): DraftAsk[] {
+  const random = seededRandom(20)
+  const below = (n: number) => Math.floor(random() * n)
+  const any = <T>(list: readonly T[]): T => list[below(list.length)]!
+  return Array.from({ length: count }, (_, seed) => {
+    const grades = any(classes)
+    const recent = random() < 0.5 ? [any(past), any(past)] : []
+    const known = recent.length
+      ? new Set([...recent.flatMap(movesOf), ...[...library.moves.keys()].filter(() => random() < 0.7)])
+      : new Set<string>()
+    return askOf(library, {
+      aim: any(buildsSchema.options),
+      minutes: fewest + below(most - fewest + 1),
+      grades,
+      seed,
+      space: any(spaceSchema.options),
+      quiet: random() < 0.5,
+      company: random() < 0.5 ? 'alone' : 'together',
+      kit: random() < 0.3 ? ['soft-ball', 'band'] : [],
+      recent,
+      known,
+    })
+  })
+}
+
+/** The corners: minutes, floor, quiet, kit, company, one or six groups. */
+export const cornerAsks = (library: Library): DraftAsk[] =>
+  [8, 12, 20, 45].flatMap((minutes) =>
+    (['spot', 'mat'] as const).flatMap((space) =>
+      [false, true].flatMap((quiet) =>
+        [[], ['soft-ball', 'band', 'rope']].flatMap((kit) =>
+          (['alone', 'together'] as const).flatMap((company) =>
+            [[[2, 3]], six].flatMap((grades, i) =>
+              // Kit makes no difference to who is alone with six groups: 96 corners, not 128.
+              i === 1 && kit.length && company === 'alone'
+                ? []
+                : [
+                    askOf(library, {
+                      aim: (['strength', 'endurance', 'balance'] as const)[(minutes + kit.length) % 3]!,
+                      minutes,
+                      grades,
+                      space,
+                      quiet,
+                      company,
+                      kit: kit.filter((k) => library.kit.has(k)),
+                    }),
+                  ],
+            ),
+          ),
+        ),
+      ),
+    ),
+  )
