@@ -1,7 +1,7 @@
 import ICAL from 'ical.js'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { type Workout } from '@esfuerzo/core'
+import { sessionView, type Workout } from '@esfuerzo/core'
 import { checkSession, findingText, type Finding } from '@esfuerzo/core/checks'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { papers, sheetKinds, type PublicationInfo } from '@esfuerzo/contract'
@@ -52,12 +52,20 @@ describe('paper', () => {
   it('is for the teacher what is worth a look, with her answers, and a clean page where there is nothing', async () => {
     const workout = sessions.get('Storm-day springs')!
     const print = (found: Finding[], language: 'en' | 'es') =>
-      pdfOf(lookSheet(workout, found, language), { title: workout.title, language, paper: 'a4' }).then(readPdf)
+      pdfOf(lookSheet(workout, found, language, library), { title: workout.title, language, paper: 'a4' }).then(readPdf)
     const found = checkSession(workout, library)
     const answered = found.map((f, i) => (i === 0 ? { ...f, answered: 'we land on mats' } : f))
     expect((await print(answered, 'en')).text).toContain('Left as it is: we land on mats')
     for (const f of found) expect((await print(found, 'es')).text).toContain(findingText(f, 'es').what.slice(0, 12))
-    expect((await print([], 'en')).text).toContain('Nothing to say')
+    const clean = (await print([], 'en')).text
+    expect(clean).toContain('Nothing to say')
+    // With each lane's predicted pulse, and what it is not.
+    const zones = [...clean.matchAll(/(\d+) min (light|moderate|vigorous)/g)]
+    expect(zones).toHaveLength(3 * workout.groups.length)
+    const minutes = zones.reduce((sum, [, n]) => sum + Number(n), 0)
+    const ends = sessionView(workout, library).reduce((sum, l) => sum + l.totals.session.seconds.typical / 60, 0)
+    expect(Math.abs(minutes - ends)).toBeLessThan(zones.length / 2)
+    expect(clean).toContain('of no child')
   })
 
   it('is A4 or Letter', async () => {

@@ -3,6 +3,9 @@ import type { Express } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import { entryPage } from './entryPage.ts'
 
+/** What the solver's worker may: compile WebAssembly, and fetch it from here. Nothing else of any page may. */
+export const solverPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'"
+
 /**
  * The two built sets of pages. Their files have a hash in the name and never change; their entries are always asked for.
  *
@@ -17,6 +20,11 @@ export function servePages(app: Express, pages: string): void {
     serveStatic: { index: false, immutable: true, maxAge: '1y' },
   }
   app.use('/go/assets', expressStaticGzip(join(pages, 'family', 'assets'), files))
+  // Compiling WebAssembly is the solver's alone: a worker has the policy of its own response.
+  app.use('/assets', (req, res, next) => {
+    if (/^\/solver\.worker-[\w-]+\.js$/.test(req.path)) res.set('Content-Security-Policy', solverPolicy)
+    next()
+  })
   app.use('/assets', expressStaticGzip(join(pages, 'teacher', 'assets'), files))
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
   app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))

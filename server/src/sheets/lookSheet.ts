@@ -1,6 +1,7 @@
 import type { Content } from 'pdfmake/interfaces.js'
-import type { Language, Workout } from '@esfuerzo/core'
+import type { Language, Library, Workout } from '@esfuerzo/core'
 import { findingText, levels, type Finding } from '@esfuerzo/core/checks'
+import { pulsePart } from './pulsePart.ts'
 import { sheetWords } from './words.ts'
 
 /** One thing that was said: what, for whom, why; and what she answered. */
@@ -19,8 +20,13 @@ function line({ groups, answered, ...finding }: Finding, workout: Workout, langu
   }
 }
 
-/** What a colleague would say to a session, on paper, for the teacher alone. */
-export function lookSheet(workout: Workout, findings: readonly Finding[], language: Language): Content[] {
+/** What a colleague would say to a session, and each lane's predicted pulse, on paper, for the teacher alone. */
+export function lookSheet(
+  workout: Workout,
+  findings: readonly Finding[],
+  language: Language,
+  library: Library,
+): Content[] {
   const words = sheetWords[language]
   return [
     { text: workout.title, style: 'title' },
@@ -31,6 +37,7 @@ export function lookSheet(workout: Workout, findings: readonly Finding[], langua
       return [{ text: words.levels[level], style: 'h2' }, ...own.map((f) => line(f, workout, language))]
     }),
     ...(findings.length ? [] : [words.nothingToSay]),
+    ...pulsePart(workout, library, language),
     { text: words.schoolFirst, fontSize: 9, color: '#3A4846', margin: [0, 12, 0, 0] },
   ]
 }

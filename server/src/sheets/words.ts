@@ -1,5 +1,6 @@
 import { type Language } from '@esfuerzo/core'
 import type { Level } from '@esfuerzo/core/checks'
+import type { PulseZone } from '@esfuerzo/core/pulse'
 import type { Pulse } from '@esfuerzo/core/run'
 
 /** What paper says of itself. */
@@ -51,6 +52,10 @@ export interface SheetWords {
   left: (reason: string) => string
   nothingToSay: string
   schoolFirst: string
+  /** The lanes' predicted pulse. */
+  predictedPulse: string
+  zone: (zone: PulseZone, minutes: number) => string
+  pulseCaveat: string
   /** Of codes to cut out. */
   slip: { title: string; cut: string; stays: string; mine: string; how: string }
 }
@@ -120,6 +125,10 @@ const en: SheetWords = {
   left: (reason) => (reason ? `Left as it is: ${reason}` : 'Left as it is.'),
   nothingToSay: 'Nothing to say. It can go out as it is.',
   schoolFirst: 'What a colleague would say over your shoulder. Your school’s rules and doctors come first.',
+  predictedPulse: 'Predicted pulse',
+  zone: (zone, minutes) => `${minutes} min ${zone}`,
+  pulseCaveat:
+    'Predicted beats a minute from published middle values; children spread at least as wide as the grey. The lines are where moderate and vigorous begin. A picture of the session, of no child.',
   slip: {
     title: 'Codes to cut out',
     cut: 'Cut along the lines. The strip with the alias stays with you; the code goes home.',
@@ -194,6 +203,10 @@ const es: SheetWords = {
   levels: { stop: 'No se envía así', look: 'Para mirar', note: 'Notas' },
   left: (reason) => (reason ? `Se deja así: ${reason}` : 'Se deja así.'),
   nothingToSay: 'Nada que decir. Puede salir como está.',
+  predictedPulse: 'Pulso previsto',
+  zone: (zone, minutes) => `${minutes} min ${{ light: 'suave', moderate: 'moderado', vigorous: 'intenso' }[zone]}`,
+  pulseCaveat:
+    'Latidos por minuto previstos a partir de valores medios publicados; los niños varían al menos lo que abarca el gris. Las líneas marcan dónde empieza lo moderado y lo intenso. Es una imagen de la sesión, de ningún niño.',
   schoolFirst: 'Lo que diría una colega por encima del hombro. Las normas de la escuela y los médicos van primero.',
   slip: {
     title: 'Códigos para recortar',

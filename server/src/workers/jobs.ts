@@ -60,7 +60,7 @@ export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library)
   snapshot: async ({ document, schoolNote }, library) => snapshotOf(document, library, schoolNote),
   draftSheet: ({ draft, sheet }, library) => lanesPdf(publish(draft.document, library, draft.schoolNote), sheet),
   lookSheet: async ({ document, policies, language, paper }, library) =>
-    pdfOf(lookSheet(document, checkSession(document, library, { policies }), language), {
+    pdfOf(lookSheet(document, checkSession(document, library, { policies }), language, library), {
       title: document.title,
       language,
       paper,
