@@ -17,6 +17,7 @@ export const floors = [
   ['moves', 'the pages of the moves'],
   ['measures', 'the pages of the tests'],
   ['compose', 'a session made'],
+  ['draft', 'three drafts side by side'],
   ['desk', 'all sessions'],
   ['handout', 'a session sent home'],
   ['classes', 'the class book'],

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiHistory, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
+import { hasStations } from '@esfuerzo/core'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
@@ -92,6 +93,10 @@ useShortcuts({
 useEventListener('beforeunload', () => void session.flush())
 onBeforeRouteLeave(() => session.leave())
 
+/** Nothing is in it yet: somebody may draft it. */
+const isEmpty = computed(() =>
+  session.workout.sections.every((s) => s.blocks.every((b) => hasStations(b) && b.stations.length === 0)),
+)
 const aim = computed(() => {
   const { aim: a, home, minutes } = session.workout
   return [
@@ -170,6 +175,10 @@ async function onPlay() {
       </p>
       <p v-if="elsewhere" class="elsewhere" role="alert">{{ t('compose.otherTab') }}</p>
       <LanesPanel />
+      <p v-if="isEmpty" class="card begin">
+        {{ t('draft.empty') }}
+        <v-btn :to="{ name: 'draft', query: { session: id } }">{{ t('draft.title') }}</v-btn>
+      </p>
       <RunningOrder ref="order" class="order" @edit="show('edit')" @pick="show('edit', false)" />
       <p class="quiet hint">
         {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
@@ -234,6 +243,13 @@ header :deep(.v-btn:not(.v-btn--icon)) {
 }
 .grow {
   flex: 1;
+}
+.begin {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 10px 14px;
+  margin: 0 0 10px;
 }
 .aim,
 .hint {

@@ -105,6 +105,7 @@ async function onRestore() {
         <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
         <ImportSession />
         <v-btn @click="onText()">{{ t('reading.open') }}</v-btn>
+        <v-btn :to="{ name: 'draft' }">{{ t('draft.title') }}</v-btn>
         <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
       </div>
     </header>

@@ -31,6 +31,7 @@ export const router = createRouter({
     },
     { path: '/outbox', name: 'outbox', component: () => import('../outbox/OutboxPage.vue'), meta: { open: true } },
     { path: '/', name: 'desk', component: () => import('../desk/DeskPage.vue') },
+    { path: '/draft', name: 'draft', component: () => import('../draft/DraftPage.vue') },
     { path: '/sessions/:id', name: 'compose', component: () => import('../compose/ComposePage.vue'), props: true },
     {
       path: '/sessions/:id/handout',

@@ -1,6 +1,8 @@
 import { timeline, isChance, type BlockOf, type Library, type Workout } from '@esfuerzo/core'
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
+import { draftFor, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
 import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
+import { suggestProblem, type SuggestContext, type SuggestFor, type SuggestProblem } from '@esfuerzo/core/suggest'
 import {
   arrange,
   chanceOutlook,
@@ -41,6 +43,10 @@ export interface Jobs {
   chance: { asked: { block: string }; answer: GroupChance[] }
   /** What each lane does next time, from what came back. */
   next: { asked: { cameBack: Parameters<typeof nextTime>[2]; weeks: number }; answer: LaneNext[] }
+  /** What is asked of the solver for a place, with why each move would be picked. */
+  suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: SuggestProblem }
+  /** A session of an intent for some conditions; the session that comes along says nothing. */
+  draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: Draft }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
@@ -68,6 +74,9 @@ export const jobs: { [N in JobName]: Work<N> } = {
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
   next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
+  suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
+  draft: (_, { intent, ask, besides, quick }, library, onProgress) =>
+    draftFor(intent, ask, library, { besides, quick, onProgress }),
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),
   finish: (workout, _, library, report) =>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { hasStations, setBlockWords, isChance, type Block, type Scope } from '@esfuerzo/core'
+import { placeOfRole } from '@esfuerzo/core/suggest'
 import { canArrange } from '@esfuerzo/core/tools'
 import { formEditors } from '../../forms/editors.ts'
+import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import { usePanel } from './usePanel.ts'
 import TextField from '../../shared/TextField.vue'
@@ -12,6 +14,11 @@ const props = defineProps<{ block: Block; scope: Scope }>()
 const { t } = useI18n()
 const edits = useEdits()
 const panel = usePanel()
+const session = useSession()
+/** What would fill it depends on the part it is in. */
+const place = computed(() =>
+  placeOfRole(session.workout.sections.find((s) => s.blocks.some((b) => b.id === props.block.id))?.role ?? 'main'),
+)
 const set = (fields: Parameters<typeof setBlockWords>[2], what: string) =>
   edits.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)
 /** A link goes in once it is one; until then what was typed stays in the field. */
@@ -33,6 +40,14 @@ function onLink() {
   <div class="editor">
     <b>{{ t(`forms.${block.form}.name`) }}</b>
     <component :is="formEditors[block.form]" :block="block" :scope="scope" />
+    <button
+      v-if="hasStations(block)"
+      type="button"
+      class="ask link"
+      @click="panel.show({ kind: 'suggest', block: block.id })"
+    >
+      {{ t(`suggest.title.${place}`) }}
+    </button>
     <button
       v-if="canArrange(block)"
       type="button"

@@ -11,6 +11,7 @@ import { library } from '../../repertoire/library.ts'
 import { standardFigure } from '../../repertoire/standardFigure.ts'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import { useOffers } from '../tools/useOffers.ts'
 
 const { t } = useI18n()
 const session = useSession()
@@ -40,9 +41,18 @@ const matching = (filter: MoveFilter) =>
   filterMoves(filter, library).filter((m) => !filters.value.includes('stretch') || isStretch(m))
 const anywhere = computed(() => matching(wanted.value))
 /** What can be done in this session's home; the chip is taken off to see the rest. */
-const found = computed(() =>
+const fitting = computed(() =>
   filters.value.includes('home') ? matching({ ...wanted.value, home: session.workout.home }) : anywhere.value,
 )
+/** What this place leaves open, with why, before anything is typed or asked for. */
+const offers = useOffers()
+const found = computed(() => {
+  if (typed.value || filters.value.some((f) => f !== 'home')) return fitting.value
+  const first = fitting.value.filter((m) => offers.value.has(m.id))
+  const order = [...offers.value.keys()]
+  first.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id))
+  return [...first, ...fitting.value.filter((m) => !offers.value.has(m.id))]
+})
 const hidden = computed(() => anywhere.value.length - found.value.length)
 
 // Only what is in sight is in the page.
@@ -58,7 +68,9 @@ const virtual = useVirtualizer(
 
 const active = computed(() => (found.value[at.value] ? `move-${found.value[at.value]!.id}` : undefined))
 
+const isOffered = (move: Move) => !typed.value && filters.value.every((f) => f === 'home') && offers.value.has(move.id)
 const about = (move: Move) =>
+  (isOffered(move) && offers.value.get(move.id)) ||
   [
     library.muscles.get(move.muscles.main[0] ?? move.stretches?.[0] ?? '')?.name ?? t(`family.${move.family}`),
     ...(move.sides === 'each' ? [t('shelf.eachSide')] : []),

@@ -4,6 +4,7 @@ import ChancePanel from './ChancePanel.vue'
 import FinishPanel from './FinishPanel.vue'
 import FitPanel from './FitPanel.vue'
 import NextPanel from './NextPanel.vue'
+import SuggestPanel from './SuggestPanel.vue'
 import type { Tool } from './tool.ts'
 
 /** What is open in the panel, begun anew for another block. */
@@ -14,6 +15,7 @@ defineProps<{ tool: Tool }>()
   <FitPanel v-if="tool.kind === 'fit'" :key="`fit-${tool.fill}`" :fill="tool.fill === true" />
   <FinishPanel v-else-if="tool.kind === 'finish'" />
   <NextPanel v-else-if="tool.kind === 'next'" :key="tool.from" :from="tool.from" />
+  <SuggestPanel v-else-if="tool.kind === 'suggest'" :key="`suggest-${tool.block}`" :block="tool.block" />
   <ArrangePanel v-else-if="tool.kind === 'arrange'" :key="tool.block" :block="tool.block" />
   <ChancePanel v-else :key="tool.block" :block="tool.block" />
 </template>

@@ -5,3 +5,4 @@ export type Tool =
   | { kind: 'arrange'; block: string }
   | { kind: 'chance'; block: string }
   | { kind: 'next'; from: string }
+  | { kind: 'suggest'; block: string }

@@ -1,11 +1,18 @@
 import { computed, type ComputedRef } from 'vue'
-import { isChance } from '@esfuerzo/core'
+import { hasStations, isChance, type Block } from '@esfuerzo/core'
 import { canArrange } from '@esfuerzo/core/tools'
 import { useSession } from '../session/useSession.ts'
 import { useMessages } from '../useMessages.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { usePanel } from '../panel/usePanel.ts'
 import type { Tool } from './tool.ts'
+
+/** For which blocks a tool is. */
+const fits: Record<Extract<Tool, { block: string }>['kind'], (block: Block) => boolean> = {
+  arrange: canArrange,
+  chance: isChance,
+  suggest: hasStations,
+}
 
 /** What is open in the panel, as long as the block it is about is there. */
 export function useTool(): {
@@ -22,8 +29,7 @@ export function useTool(): {
     const { tool: open } = panel
     if (!open || !('block' in open)) return open
     const block = blocks.value.find((b) => b.id === open.block)
-    const fits = block && (open.kind === 'arrange' ? canArrange(block) : isChance(block))
-    return fits ? open : undefined
+    return block && fits[open.kind](block) ? open : undefined
   })
   function openArrange(): void {
     const row = cursor.selectedRow

@@ -1,0 +1,100 @@
+import {
+  at,
+  expect,
+  expectAccessible,
+  expectNothingCut,
+  newSession,
+  openDesk,
+  playToEnd,
+  test,
+} from './support/journey.ts'
+
+test.describe.configure({ timeout: 180_000 })
+
+test('three drafts are compared, a row is kept and the rest drafted again, one is taken, played and handed out without a finding', async ({
+  page,
+}) => {
+  await openDesk(page)
+  await expect(page.getByRole('link', { name: 'Draft for me' })).toBeVisible()
+  await page.goto(at('/draft?seed=7'))
+  await expect(page.getByRole('heading', { name: 'Draft for me' })).toBeVisible()
+  const cards = page.getByRole('region', { name: /^(Learn|Work|Play)$/ })
+  await expect(page.getByRole('button', { name: /^Take “/ })).toHaveCount(3)
+  await expectAccessible(page)
+  await expectNothingCut(page)
+
+  // Other conditions: strength, twenty minutes, a mat.
+  await page.getByRole('combobox', { name: 'It builds' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'Strength', exact: true }).click()
+  await page.getByRole('textbox', { name: 'Minutes' }).fill('20')
+  await page.getByRole('button', { name: 'Draft three' }).click()
+  const work = page.getByRole('region', { name: 'Work' })
+  await expect(work.getByRole('button', { name: /^Take “/ })).toBeVisible()
+  await expect(cards.nth(2).getByRole('button', { name: /^Take “/ })).toBeVisible()
+  const titleOf = () => work.locator('.title').innerText()
+  const before = await titleOf()
+
+  // The second row of the main part is kept; the rest comes again otherwise.
+  const row = work.locator('.part').nth(1).getByRole('listitem').nth(1)
+  const kept = await row.locator('.name').innerText()
+  await row.getByRole('checkbox').check()
+  await work.getByRole('button', { name: 'Draft the rest again' }).click()
+  await expect.poll(titleOf).not.toBe(before)
+  await expect(work.locator('.kept .name', { hasText: kept })).toHaveCount(1)
+  await expect(work.locator('.kept').getByRole('checkbox')).toBeChecked()
+
+  // Taken, it is a session like any other: nobody has anything to stop at or to look at.
+  await work.getByRole('button', { name: /^Take “/ }).click()
+  await expect(page.getByRole('grid')).toContainText(kept)
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  const link = page.locator('a.address')
+  await expect(link).toBeVisible()
+  await expect(page.getByText('Still worth a look')).toHaveCount(0)
+  await page.goto(`${await link.getAttribute('href')}?speed=60`)
+  await page
+    .getByRole('button', { name: /Grades/ })
+    .first()
+    .click()
+  await playToEnd(page, 120_000)
+})
+
+test('an empty session is drafted into, under its own name', async ({ page }) => {
+  await openDesk(page)
+  await newSession(page, 'Whatever the weather')
+  await page.getByRole('main').getByRole('link', { name: 'Draft for me' }).click()
+  await page
+    .getByRole('region', { name: 'Play' })
+    .getByRole('button', { name: /^Take “/ })
+    .click()
+  await expect(page.getByRole('heading', { name: 'Whatever the weather' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Draft for me' })).toHaveCount(0)
+})
+
+test('moves are suggested for a place with their reasons, and taken as one edit; the solver’s worker alone may compile', async ({
+  page,
+}) => {
+  const policies = new Map<string, string>()
+  page.on('response', (response) => {
+    const kind = /solver\.worker/.test(response.url()) ? 'solver' : /\.js$/.test(response.url()) ? 'script' : ''
+    if (kind) policies.set(kind, response.headers()['content-security-policy'] ?? '')
+  })
+  await openDesk(page)
+  await newSession(page, 'Half an idea')
+  await page.getByRole('gridcell', { name: /^Main part/ }).click()
+  await page.getByRole('button', { name: 'Fill it for me' }).click()
+  const panel = page.getByRole('region', { name: 'Fill it for me' })
+  await expect(panel.getByRole('listitem')).toHaveCount(4)
+  await expect(panel.getByText(/nothing (?:pulls|pushes) yet/).first()).toBeVisible()
+  await expectAccessible(page, undefined, 'aside')
+  const second = await panel.getByRole('listitem').nth(1).locator('b').innerText()
+  await panel.getByRole('listitem').nth(1).getByRole('checkbox').uncheck()
+  await panel.getByRole('button', { name: 'Take all 3' }).click()
+  await expect(page.getByRole('grid')).not.toContainText(second)
+  await page.keyboard.press('Control+z')
+
+  await page.getByRole('tab', { name: 'Moves' }).click()
+  await expect(page.getByRole('option').first()).toContainText(/yet|aim/)
+  expect(policies.get('solver')).toBe("default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'")
+  expect(policies.get('script')).not.toContain('wasm')
+})

@@ -1,0 +1,10 @@
+import type { Reason } from '@esfuerzo/core/suggest'
+import type { Words } from '../../shared/words.ts'
+
+/**
+ * Why a move is suggested, in a line.
+ *
+ * @example reasonsText([{ code: 'firstPull' }, { code: 'known' }], t) // 'nothing pulls yet · the class knows it'
+ */
+export const reasonsText = (reasons: readonly Reason[], t: Words): string =>
+  reasons.map(({ code, ...facts }) => t(`suggest.reason.${code}`, facts)).join(' · ')

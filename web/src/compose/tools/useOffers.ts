@@ -1,0 +1,37 @@
+import { watchDebounced } from '@vueuse/core'
+import { computed, onScopeDispose, shallowRef, type ShallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { placeOfRole } from '@esfuerzo/core/suggest'
+import { useCursor } from '../cursor/useCursor.ts'
+import { useSession } from '../session/useSession.ts'
+import { reasonsText } from './reasonsText.ts'
+import { useSuggestions } from './useSuggestions.ts'
+
+/** So many are offered. */
+const most = 6
+
+/**
+ * What the place of the cursor leaves open: moves by their ids, the best first, each with why. Worked out beside the page once the
+ * session stands still; where it cannot be, nothing is offered.
+ */
+export function useOffers(): ShallowRef<ReadonlyMap<string, string>> {
+  const { t } = useI18n()
+  const session = useSession()
+  const cursor = useCursor()
+  const { offer } = useSuggestions()
+  const offers = shallowRef<ReadonlyMap<string, string>>(new Map())
+  const place = computed(() => placeOfRole(cursor.selectedRow?.section.role ?? 'main'))
+  let abort = new AbortController()
+  onScopeDispose(() => abort.abort())
+  watchDebounced(
+    [() => session.workout, place],
+    async () => {
+      abort.abort()
+      const here = (abort = new AbortController())
+      const found = await offer(place.value, most, here.signal).catch(() => [])
+      if (abort === here) offers.value = new Map(found.map(({ move, reasons }) => [move, reasonsText(reasons, t)]))
+    },
+    { debounce: 300, immediate: true },
+  )
+  return offers
+}

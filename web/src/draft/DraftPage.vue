@@ -1,0 +1,300 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import { buildsSchema, newWorkout, spaceSchema, type Home, type Workout } from '@esfuerzo/core'
+import { intents, withExplaining, type Intent } from '@esfuerzo/core/draft'
+import { callCode } from '@esfuerzo/contract'
+import ChoiceField from '../shared/ChoiceField.vue'
+import NumberField from '../shared/NumberField.vue'
+import { client } from '../shared/client.ts'
+import { library } from '../repertoire/library.ts'
+import { useRepertoire } from '../repertoire/store.ts'
+import { useSettings } from '../settings/store.ts'
+import DraftCard from './DraftCard.vue'
+import { knownBefore, type KnownBefore } from './askFrom.ts'
+import { useDrafts } from './useDrafts.ts'
+
+/** Three sessions for these conditions, side by side: take one, keep what is good and draft the rest again. */
+const { t } = useI18n()
+const route = useRoute()
+const router = useRouter()
+const settings = useSettings()
+const repertoire = useRepertoire()
+const { drafts, keptMoves, making, problem, make, stop, keep, forget } = useDrafts()
+
+/** The empty session it is for. */
+const into = shallowRef<{ id: string; revision: number; document: Workout }>()
+const known = shallowRef<KnownBefore>()
+const failed = ref('')
+// The address keeps it: loaded again, the same drafts come.
+const seed = ref(Number(route.query.seed) || 1 + Math.floor(Math.random() * 1_000_000))
+watch(seed, (now) => void router.replace({ query: { ...route.query, seed: now } }), { immediate: true })
+const explains = ref<ReadonlySet<Intent>>(new Set(intents))
+
+const classes = [
+  [0, 1],
+  [2, 3],
+  [4, 5, 6],
+]
+const kit = computed(() =>
+  [...library.kit.values()].filter((k) => !k.usual).map((k) => ({ value: k.id, title: k.name })),
+)
+const grades = computed(() => new Set(known.value?.groups.map((g) => g.grades.join(' '))))
+const choices = computed(() => newWorkout('Draft', classes, 20, library.version, settings.gradeNames).groups)
+
+async function load() {
+  failed.value = ''
+  try {
+    const session = String(route.query.session ?? '')
+    await Promise.all([settings.load(), repertoire.load()])
+    if (session) {
+      const { document, revision } = await client('readWorkout', { params: { id: session } })
+      into.value = { id: session, revision, document }
+    }
+    known.value = await knownBefore(into.value?.document, settings.gradeNames)
+    await onDraft()
+  } catch (error) {
+    failed.value = callCode(error)
+  }
+}
+onMounted(load)
+
+function set(change: Partial<KnownBefore>) {
+  if (known.value) known.value = { ...known.value, ...change }
+}
+const setHome = (home: Partial<Home>) => known.value && set({ home: { ...known.value.home, ...home } })
+function toggle(gradesOf: readonly number[]) {
+  const now = choices.value.filter(
+    (g) => grades.value.has(g.grades.join(' ')) !== (g.grades.join(' ') === gradesOf.join(' ')),
+  )
+  if (now.length)
+    set({
+      groups: newWorkout(
+        'Draft',
+        now.map((g) => g.grades),
+        20,
+        library.version,
+        settings.gradeNames,
+      ).groups,
+    })
+}
+
+const ask = () => ({
+  ...known.value!,
+  known: new Set(repertoire.lately.keys()),
+  hold: settings.settings?.policy.hold,
+  policies: settings.settings?.checks,
+  seed: seed.value,
+})
+async function onDraft() {
+  forget()
+  if (drafted) seed.value++
+  drafted = true
+  await make(ask())
+}
+/** Asked again under the same conditions, others come. */
+let drafted = false
+async function onAgain(intent: Intent) {
+  seed.value++
+  await make(ask(), [intent])
+}
+const keptOf = (intent: Intent) =>
+  new Set([...keptMoves.value].flatMap((key) => (key.startsWith(`${intent} `) ? [key.slice(intent.length + 1)] : [])))
+
+function onExplain(intent: Intent, on: boolean) {
+  const others = [...explains.value].filter((i) => i !== intent)
+  explains.value = new Set(on ? [...others, intent] : others)
+}
+
+const taking = ref(false)
+/** The draft as it is taken: with the time to explain where that is wanted; into the empty session under its own name. */
+async function onTake(intent: Intent) {
+  const draft = drafts.value[intent]
+  if (!draft) return
+  taking.value = true
+  failed.value = ''
+  const document = explains.value.has(intent) ? withExplaining(draft) : draft.workout
+  try {
+    if (into.value) {
+      const { id, revision, document: before } = into.value
+      await client('saveWorkout', {
+        params: { id },
+        body: { document: { ...document, title: before.title }, revision },
+      })
+      await router.push({ name: 'compose', params: { id } })
+    } else {
+      const { id } = await client('createWorkout', { body: { document } })
+      await router.push({ name: 'compose', params: { id } })
+    }
+  } catch (error) {
+    failed.value = callCode(error)
+  }
+  taking.value = false
+}
+</script>
+
+<template>
+  <main class="drafts">
+    <header>
+      <h1>{{ t('draft.title') }}</h1>
+      <p class="quiet">{{ t('draft.lead') }}</p>
+    </header>
+    <p v-if="failed || problem" class="care" role="alert">
+      {{ t(`errors.${failed || problem}`) }} <v-btn v-if="!known" @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <p v-if="!known && !failed" class="quiet">{{ t('loading') }}</p>
+    <form v-if="known" class="card ask" :aria-label="t('draft.ask')" @submit.prevent="onDraft">
+      <ChoiceField
+        :model-value="known.aim"
+        :options="buildsSchema.options"
+        named="builds"
+        :label="t('draft.aim')"
+        @update:model-value="set({ aim: $event })"
+      />
+      <NumberField
+        :model-value="known.minutes"
+        :label="t('details.minutes')"
+        :min="5"
+        :max="60"
+        suffix="min"
+        @update:model-value="set({ minutes: $event })"
+      />
+      <ChoiceField
+        :model-value="known.home.space"
+        :options="spaceSchema.options"
+        named="space"
+        :label="t('details.space')"
+        @update:model-value="setHome({ space: $event })"
+      />
+      <v-select
+        :model-value="known.home.kit"
+        :items="kit"
+        multiple
+        :label="t('draft.kit')"
+        @update:model-value="setHome({ kit: $event })"
+      />
+      <div class="ticks">
+        <fieldset v-if="!into">
+          <legend class="out-of-sight">{{ t('new.groups') }}</legend>
+          <label v-for="g in choices" :key="g.id"
+            ><input type="checkbox" :checked="grades.has(g.grades.join(' '))" @change="toggle(g.grades)" />
+            {{ t('desk.grades', { grades: g.name }) }}</label
+          >
+        </fieldset>
+        <label
+          ><input
+            type="checkbox"
+            :checked="known.home.quiet"
+            @change="setHome({ quiet: ($event.target as HTMLInputElement).checked })"
+          />
+          {{ t('draft.quiet') }}</label
+        >
+        <label
+          ><input
+            type="checkbox"
+            :checked="known.home.company === 'alone'"
+            @change="setHome({ company: ($event.target as HTMLInputElement).checked ? 'alone' : 'together' })"
+          />
+          {{ t('draft.alone') }}</label
+        >
+      </div>
+      <div class="do">
+        <v-btn v-if="making" @click="stop">{{ t('stop') }}</v-btn>
+        <v-btn class="main" type="submit" :loading="Boolean(making)">{{ t('draft.go') }}</v-btn>
+      </div>
+    </form>
+    <p class="out-of-sight" aria-live="polite">{{ making ? t('draft.making') : '' }}</p>
+    <div v-if="known" class="three">
+      <template v-for="intent in intents" :key="intent">
+        <DraftCard
+          v-if="drafts[intent]"
+          :draft="drafts[intent]"
+          :kept="keptOf(intent)"
+          :explains="explains.has(intent)"
+          :busy="Boolean(making) || taking"
+          @take="onTake(intent)"
+          @again="onAgain(intent)"
+          @keep="keep(intent, $event)"
+          @explain="onExplain(intent, $event)"
+        />
+        <section v-else class="card waiting" :aria-label="t(`draft.intent.${intent}`)">
+          <h2>{{ t(`draft.intent.${intent}`) }}</h2>
+          <p class="quiet">{{ making ? t('draft.making') : t('draft.none') }}</p>
+        </section>
+      </template>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.drafts {
+  padding: 24px 28px 40px;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+header p,
+h1,
+.waiting h2 {
+  margin: 0;
+}
+.ask {
+  display: grid;
+  grid-template-columns: 2fr 1fr 2fr 2fr;
+  gap: 12px;
+  padding: 14px;
+  align-items: start;
+}
+.ticks {
+  grid-column: 1 / 4;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+}
+.ticks label {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 32px;
+  cursor: pointer;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+}
+input[type='checkbox'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--action);
+}
+.do {
+  display: flex;
+  justify-content: end;
+  gap: 8px;
+}
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 16px;
+  align-items: start;
+}
+.waiting {
+  padding: 14px;
+  min-height: 220px;
+}
+@media (max-width: 1000px) {
+  .three,
+  .ask {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .ticks {
+    grid-column: auto;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { newWorkout } from '@esfuerzo/core'
+import { intents, type Draft, type DraftAsk, type HeldRow, type Intent } from '@esfuerzo/core/draft'
+import { callCode } from '@esfuerzo/contract'
+import { library } from '../repertoire/library.ts'
+import { coreDoor } from '../workers/coreDoor.ts'
+
+/** Rows that are kept, by intent and station. */
+export type Kept = Readonly<Partial<Record<Intent, readonly HeldRow[]>>>
+
+/**
+ * Three drafts, one after the other, each shown as it comes; stopped, those that came stay. Drafted again, a row that is kept comes again
+ * and the rest is another.
+ */
+export function useDrafts() {
+  const drafts = shallowRef<Partial<Record<Intent, Draft>>>({})
+  const kept = shallowRef<Kept>({})
+  /** Which is being made. */
+  const making = ref<Intent>()
+  const problem = ref('')
+  let abort: AbortController | undefined
+
+  function stop(): void {
+    abort?.abort()
+    abort = undefined
+    making.value = undefined
+  }
+  onScopeDispose(stop)
+
+  /** @param which intents are drafted; the others stay as they are */
+  async function make(asked: Omit<DraftAsk, 'held'>, which: readonly Intent[] = intents): Promise<void> {
+    stop()
+    const here = (abort = new AbortController())
+    problem.value = ''
+    const ask: DraftAsk = { ...asked, groups: [...asked.groups], held: kept.value }
+    const carrier = newWorkout('Draft', [[0]], 20, library.version)
+    try {
+      for (const intent of which) {
+        making.value = intent
+        const besides = intents.flatMap((other) => {
+          const there = other === intent ? undefined : drafts.value[other]
+          return there ? [there.thread.move] : []
+        })
+        // The first that is found stands at once, so that stopping leaves a session; where it is not all it could be, it is looked on.
+        for (const quick of [true, false]) {
+          const draft = await coreDoor.run('draft', carrier, { intent, ask, besides, quick }, { signal: here.signal })
+          if (abort !== here) return
+          drafts.value = { ...drafts.value, [intent]: draft }
+          if (draft.settled) break
+        }
+      }
+    } catch (error) {
+      if (abort !== here) return
+      problem.value = callCode(error)
+    }
+    making.value = undefined
+  }
+
+  /** Keeps a row, or lets it go again. */
+  function keep(intent: Intent, row: HeldRow): void {
+    const before = kept.value[intent] ?? []
+    const there = before.some(({ station }) => station.id === row.station.id)
+    const now = there ? before.filter(({ station }) => station.id !== row.station.id) : [...before, row]
+    kept.value = { ...kept.value, [intent]: now }
+  }
+
+  /** Kept rows of a draft that came since: their ids are new. */
+  const keptMoves = computed(
+    () =>
+      new Set(intents.flatMap((i) => (kept.value[i] ?? []).map((r) => `${i} ${r.part} ${r.station.cells.all.move}`))),
+  )
+  /** For other conditions nothing is kept. */
+  function forget(): void {
+    kept.value = {}
+    drafts.value = {}
+  }
+  return { drafts, kept, keptMoves, making, problem, make, stop, keep, forget }
+}
