@@ -1,5 +1,5 @@
-// The page stays alive: the longest task of its main thread while sixteen stations are arranged and ten thousand children
-// a lane are simulated, beside the same page idle, in one browser.
+// The page stays alive: the longest task of its main thread while sixteen stations are arranged, ten thousand children a lane
+// simulated, moves suggested and sessions drafted, beside the same page idle, in one browser.
 import { openTeacherPage } from './teacherPage.mjs'
 
 const moves = ['squat', 'plank', 'jumping jack', 'push-up', 'high knees', 'curl-up', 'lunge', 'hip bridge']
@@ -63,7 +63,7 @@ try {
   await page.getByText('saved', { exact: true }).waitFor()
 
   const idle = []
-  const busy = { arrange: [], finish: [] }
+  const busy = { arrange: [], finish: [], suggest: [], draft: [] }
   for (let turn = 0; turn < 5; turn++) {
     await page.waitForTimeout(500)
     await watch(page)
@@ -87,6 +87,29 @@ try {
       busy[name].push(await seen(page))
       await page.getByRole('button', { name: 'Close' }).click()
     }
+    // Moves suggested for the block, then three drafts on a page of their own.
+    await page
+      .getByRole('gridcell', { name: /^Main part/ })
+      .first()
+      .click()
+    await page.getByRole('tab', { name: 'Edit' }).click()
+    await watch(page)
+    await page.getByRole('button', { name: 'Fill it for me' }).click()
+    await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 20_000 })
+    busy.suggest.push(await seen(page))
+    await page.getByRole('button', { name: 'Close' }).click()
+    await page.getByRole('tab', { name: 'Text' }).click()
+  }
+  await page.goto(new URL('/draft', page.url()).href)
+  const third = page.getByRole('button', { name: /^Take “/ }).nth(2)
+  for (let turn = 0; turn < 5; turn++) {
+    await third.waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(1000)
+    await watch(page)
+    await page.getByRole('button', { name: 'Draft three' }).click()
+    await third.waitFor({ state: 'detached' }).catch(() => {})
+    await third.waitFor({ timeout: 60_000 })
+    busy.draft.push(await seen(page))
   }
   const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
   console.log(`longest task of an idle page: ${median(idle).toFixed(1)} ms`)

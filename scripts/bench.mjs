@@ -30,6 +30,7 @@ const files = [
   { file: 'notation.ts' },
   { file: 'arrange.ts', bundle: true },
   { file: 'fit.ts', bundle: true },
+  { file: 'draft.ts', bundle: true },
   { file: 'spread.ts' },
   { file: 'server.ts' },
   { file: 'desk.ts' },
