@@ -102,10 +102,9 @@ function comesBack({ workout }: Draft, { recent, groups }: DraftAsk): boolean {
         const place = (id: string) => moveOf(now.move).versions.findIndex((v) => v.id === id)
         const amount = (cell: Cell) => (typeof cell.dose?.amount === 'number' ? cell.dose.amount : 0)
         const harder = [now.version, ...(now.fromLap ?? []).flatMap((c) => c.version ?? [])]
-        return (
-          harder.some((v) => place(v) > place(then.version)) ||
-          (now.dose?.unit === then.dose?.unit && amount(now) > amount(then))
-        )
+        if (harder.some((v) => place(v) > place(then.version))) return true
+        // What went by the clock is counted now; what was counted is more.
+        return then.dose ? now.dose?.unit === then.dose.unit && amount(now) > amount(then) : now.dose !== undefined
       }),
     ),
   )
@@ -181,17 +180,19 @@ describe('drafts for conditions as they come', () => {
   })
 
   it('have something of the last two sessions come back one step on, or say that it does not', () => {
-    const missing = all().filter(
-      ({ ask, draft }) => ask.recent.length && !draft.relaxed.includes('back') && !comesBack(draft, ask),
-    )
-    // A move may be done in no form and in no home a step on: then nothing asks for it.
-    expect(missing.length).toBeLessThanOrEqual(Math.ceil(0.25 * all().length))
-    if (process.env.VERIFY) say(`comes back: ${all().filter((d) => d.ask.recent.length).length - missing.length}`)
+    const past = all().filter(({ ask }) => ask.recent.length)
+    const silent = past.filter(({ ask, draft }) => !draft.relaxed.includes('back') && !comesBack(draft, ask))
+    expect(silent.map(({ ask, draft }) => `${draft.intent} ${ask.aim}, seed ${ask.seed}`)).toEqual([])
+    if (process.env.VERIFY)
+      say(
+        `nothing comes back in ${past.filter(({ draft }) => draft.relaxed.includes('back')).length} of ${past.length}`,
+      )
   })
 
   it('name a condition in at most one of twenty where there are twelve to twenty-five minutes', () => {
     const usual = all().filter(({ ask }) => ask.minutes >= 12 && ask.minutes <= 25)
-    const named = usual.filter(({ draft }) => draft.relaxed.length)
+    // That nothing comes back is counted above: it depends on what was sent before, which chance has chosen here.
+    const named = usual.filter(({ draft }) => draft.relaxed.some((r) => r !== 'back'))
     const looks = usual.filter(({ draft }) => draft.findings.some((f) => f.level === 'look'))
     if (process.env.VERIFY)
       say(

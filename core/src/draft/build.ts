@@ -14,7 +14,7 @@ import type { Move } from '../terms/move.ts'
 import { sessionSeconds } from '../timing/sessionSeconds.ts'
 import { bandOf, limit } from '../checks/limits.ts'
 import { roomOf, type DraftAsk, type DraftPart, type Intent } from './ask.ts'
-import { comesBack, type Plan } from './plans.ts'
+import { buildsUp, comesBack, type Plan } from './plans.ts'
 import type { DraftPlace } from './formDraft.ts'
 import { luckOf } from './luck.ts'
 import { oneStepOn } from './recent.ts'
@@ -110,7 +110,8 @@ function mainRow(parts: Parts, id: string, move: Move, form: Form, how: RowHow):
   const station: Station = { id, cells: rowCells(move, form, ask, library, how) }
   // In a sheet it may come again, in another number: once it is written down.
   const first = id.startsWith('b2') && (how.times ?? 1) === 1
-  const stepped = move.id !== plan.skill.id && (how.times ?? 1) === 1 && comesBack(move, form, ask, library)
+  const built = buildsUp(move, { form, skill: plan.skill })
+  const stepped = !built && (how.times ?? 1) === 1 && comesBack(move, form, ask, library, built)
   const cells = stepped
     ? ask.groups.reduce((now, group) => {
         const cell = oneStepOn(station, group, form, ask, library)

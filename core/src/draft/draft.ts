@@ -31,7 +31,7 @@ import {
   type Lenience,
   type PickContext,
 } from './picks.ts'
-import { formsFor, plansFor, type Plan } from './plans.ts'
+import { buildsUp, comesBack, formsFor, plansFor, type Plan } from './plans.ts'
 
 /** What a draft had to leave, the smallest first. */
 export type Relaxation = Lenience | 'minutes' | 'game' | 'warm'
@@ -303,11 +303,13 @@ const distinct = (plans: readonly Plan[]): Plan[] => {
   })
 }
 
-/** What a draft could not have in this home: a game, a warm-up of what it works. */
-function leftOut({ ask, game, main, warmUp, plan }: Parts): Relaxation[] {
+/** What a draft could not have in this home: something of the last two sessions, a game, a warm-up of what it works. */
+function leftOut({ ask, game, main, warmUp, plan, library }: Parts): Relaxation[] {
   const moved = new Set([plan.skill, ...warmUp].flatMap(({ muscles }) => [...muscles.main, ...muscles.also]))
   const worked = main.flatMap(({ muscles }) => muscles.main)
+  const back = main.some((move) => comesBack(move, plan.form, ask, library, buildsUp(move, plan)))
   return [
+    ...(ask.recent.length && !back ? (['back'] as const) : []),
     ...(roomOf(ask).two && !game ? (['game'] as const) : []),
     ...(worked.length && !worked.some((id) => moved.has(id)) ? (['warm'] as const) : []),
   ]
@@ -339,7 +341,7 @@ function finished(
     settled,
     proven: picked.proven,
     within: picked.score > 0 ? (picked.bound - picked.score) / picked.score : 0,
-    relaxed: [...relaxed, ...leftOut(parts)],
+    relaxed: [...new Set([...relaxed, ...leftOut(parts)])],
     findings,
     ...(one && { armsNext: arms.has('push') ? ('pull' as const) : ('push' as const) }),
     ...(fresh.length && {

@@ -33,6 +33,8 @@ export interface FormDraft<B extends Block = Block> {
   intents: readonly Intent[]
   /** It may be the game that ends a session. */
   game?: true
+  /** It comes round: its skill is built up lap by lap. */
+  laps?: true
   /** It takes two. */
   together?: true
   /** Half of it is rest or waiting: not for aims that ask for moving. */

@@ -15,7 +15,7 @@ import {
   thingsOf,
 } from '../suggest/candidates.ts'
 import { luckOf } from './luck.ts'
-import { comesBack, mainMoves, type Plan } from './plans.ts'
+import { buildsUp, comesBack, mainMoves, type Plan } from './plans.ts'
 import { workedIn } from './recent.ts'
 
 /** What a part may leave out where nothing keeps to everything, the smallest first. */
@@ -79,7 +79,7 @@ export function mainProblem(context: PickContext): PickProblem {
   const scored = pool
     .filter((m) => forced.includes(m.id) || !forbidden.has(forbiddenKey('main', m.id)))
     .map((move): PickCandidate => {
-      const back = comesBack(move, plan.form, ask, library)
+      const back = comesBack(move, plan.form, ask, library, buildsUp(move, plan))
       const things = thingsOf(move, ask, library)
       const labels = [
         ...coversOf(move, library),

@@ -6,7 +6,7 @@ import { roomOf, type DraftAsk, type Intent } from './ask.ts'
 import { beginsCalm, doesFor, fitsAll, isMain } from '../suggest/candidates.ts'
 import { draftOf } from './formDrafts.ts'
 import { luckOf } from './luck.ts'
-import { oneStepOn, recentForms, workedIn } from './recent.ts'
+import { doneBefore, oneStepOn, recentForms, workedIn } from './recent.ts'
 import { rowCells, stepsAt } from './rows.ts'
 
 /** What is settled first: the form, and the skill that runs through. */
@@ -16,12 +16,22 @@ export interface Plan {
   score: number
 }
 
-/** Whether a move comes back one step on in at least one lane. */
-export function comesBack(move: Move, form: Form, ask: DraftAsk, library: Library): boolean {
+/** Whether a move comes back one step on in at least one lane. @param built whether it is the skill that is built up over laps */
+export function comesBack(move: Move, form: Form, ask: DraftAsk, library: Library, built: boolean): boolean {
   if (!ask.recent.some((workout) => workedIn(workout).has(move.id))) return false
   const station = { id: 's', cells: rowCells(move, form, ask, library) }
-  return ask.groups.some((group) => oneStepOn(station, group, form, ask, library) !== undefined)
+  const place = (id: string | undefined) => move.versions.findIndex((v) => v.id === id)
+  return ask.groups.some((group) => {
+    if (!built) return oneStepOn(station, group, form, ask, library) !== undefined
+    const before = doneBefore(move.id, group, ask)
+    const { usual, harder } = stepsAt(move, group, ask, library)
+    return before !== undefined && place((harder ?? usual).id) > place(before.version)
+  })
 }
+
+/** Whether the skill of a plan is built up over laps. */
+export const buildsUp = (move: Move, { form, skill }: Pick<Plan, 'form' | 'skill'>): boolean =>
+  move.id === skill.id && draftOf(form)?.laps === true
 
 /** Aims that ask for more moving than resting. */
 const movingAims: readonly Builds[] = ['endurance', 'coordination', 'agility', 'speed']
@@ -88,7 +98,11 @@ export function plansFor(intent: Intent, ask: DraftAsk, library: Library, beside
       const score =
         ofForm +
         8 * steps(skill, ask, library) +
-        (comesBack(skill, form, ask, library) ? 8 : lastMoves.has(skill.id) ? -20 : 0) +
+        (comesBack(skill, form, ask, library, buildsUp(skill, { form, skill }))
+          ? 8
+          : lastMoves.has(skill.id)
+            ? -20
+            : 0) +
         (isNew ? (intent === 'learn' ? 5 : -15) : 0) -
         6 * skill.kit.filter((need) => !need.optional).length -
         // The youngest build up what they know from every day.

@@ -41,9 +41,22 @@ export function doneBefore(move: string, group: Group, { recent }: DraftAsk): Ce
   return undefined
 }
 
+/** So many reps are still the same dose; the youngest, who mostly get another version, have fewer. Ours. */
+const mostReps = [8, 15, 15] as const
+
+/** A little more of what is counted, where there is no other step: a rep, or five seconds of a hold of less than half a minute. */
+function alittleMore(cell: Cell, group: Group): Cell | undefined {
+  const { dose } = cell
+  if (typeof dose?.amount !== 'number') return undefined
+  if (dose.unit === 'reps' && dose.amount < mostReps[bandOf(group.grades)])
+    return { ...cell, dose: { ...dose, amount: dose.amount + 1 } }
+  if (dose.unit === 'seconds' && dose.amount <= 25) return { ...cell, dose: { ...dose, amount: dose.amount + 5 } }
+  return undefined
+}
+
 /**
- * A row one step on from what the group did of its move: a rep or a few seconds more, or the next version; by a clock the next version.
- * Undefined where there is no step, or it was not done.
+ * A row one step on from what the group did of its move: a rep or a few seconds more, or the next version; by a clock the next version,
+ * or what was counted and one more as a goal. Undefined where there is no step, or it was not done.
  */
 export function oneStepOn(
   station: Station,
@@ -58,15 +71,12 @@ export function oneStepOn(
   const at = { group, band: bandOf(group.grades), library, home: ask.home }
   const { dose } = traitsOf({ form })
   const counted = dose === 'open' || dose === 'own'
-  const cell: Cell = {
-    move: before.move,
-    version: before.version,
-    ...(counted && (before.dose ?? now.dose) && { dose: before.dose ?? now.dose! }),
-  }
+  const said = before.dose ?? (counted ? now.dose : undefined)
+  const cell: Cell = { move: before.move, version: before.version, ...(said && dose !== 'form' && { dose: said }) }
   const block = { ...newList('step'), stations: [{ id: 'step', cells: { all: cell } }] }
-  const step = (counted ? rowsUp(block, at) : [harderVersion(block, at)]).find((s) => s !== undefined)
-  const stepped = step && stationsOf(step.block)[0]
-  const next = stepped && valueFor(stepped.cells, group.id)
+  const steps = counted ? rowsUp(block, at) : [harderVersion(block, at)]
+  const stepped = steps.flatMap((step) => (step ? stationsOf(step.block) : []))[0]
+  const next = stepped ? valueFor(stepped.cells, group.id) : alittleMore(cell, group)
   // What was done there may not be done in this home.
   const ready = next && versionsFor(library.moves.get(next.move)!, ask.home, library, lowestGrade(group))
   return ready?.some(({ id }) => id === next!.version) ? next : undefined

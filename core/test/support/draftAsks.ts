@@ -1,5 +1,6 @@
 import { buildsSchema, newWorkout, spaceSchema, type Builds, type Space, type Workout } from '@esfuerzo/core'
 import type { DraftAsk } from '@esfuerzo/core/draft'
+import { bandOf } from '../../src/checks/limits.ts'
 import { seededRandom } from '../../src/distribution/seededRandom.ts'
 import type { Library } from '../../src/library/library.ts'
 import { stationsOf } from '../../src/session/forms.ts'
@@ -85,7 +86,9 @@ export function randomAsks(
   const any = <T>(list: readonly T[]): T => list[below(list.length)]!
   return Array.from({ length: count }, (_, seed) => {
     const grades = any(classes)
-    const recent = random() < 0.5 ? [any(past), any(past)] : []
+    // Her last two sessions were for the same children.
+    const hers = past.filter((w) => bandOf(w.groups.flatMap((g) => g.grades)) === bandOf(grades.flat()))
+    const recent = random() < 0.5 ? [any(hers), any(hers)] : []
     const known = recent.length
       ? new Set([...recent.flatMap(movesOf), ...[...library.moves.keys()].filter(() => random() < 0.7)])
       : new Set<string>()

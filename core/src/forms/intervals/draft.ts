@@ -25,6 +25,7 @@ const clocks = [
 /** A circuit by the clock. */
 export const intervalsDraft: FormDraft<IntervalsBlock> = {
   intents: ['work', 'learn'],
+  laps: true,
   moves: [3, 6],
   // Power is few and fresh, never as many as go into half a minute.
   takes: (move) => !move.builds.includes('power'),

@@ -4,6 +4,7 @@ import type { RoundsBlock } from './schema.ts'
 /** Rounds by reps, with time to do them well. */
 export const roundsDraft: FormDraft<RoundsBlock> = {
   intents: ['learn'],
+  laps: true,
   rests: true,
   moves: [3, 6],
   sizes: ({ id, moves, row, young }) =>

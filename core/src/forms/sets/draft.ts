@@ -4,6 +4,7 @@ import type { SetsBlock } from './schema.ts'
 /** Set by set of one move, then the next. */
 export const setsDraft: FormDraft<SetsBlock> = {
   intents: ['learn'],
+  laps: true,
   rests: true,
   upTo: [14, 22],
   moves: [2, 4],
