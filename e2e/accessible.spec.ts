@@ -124,7 +124,7 @@ test('at 200 % zoom nothing is cut, by day and by night', async ({ browser }) =>
     await expectNothingCut(page)
     await openDesk(page)
     await expectNothingCut(page)
-    for (const view of ['bin', 'settings', 'account', 'outbox', 'sign-up', 'forgotten']) {
+    for (const view of ['bin', 'draft', 'settings', 'account', 'outbox', 'sign-up', 'forgotten']) {
       await page.goto(at(`/${view}`))
       await expect(page.getByRole('heading').first()).toBeVisible()
       await expectNothingCut(page)

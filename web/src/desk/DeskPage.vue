@@ -177,6 +177,8 @@ h1 {
 }
 .begin {
   display: flex;
+  flex-wrap: wrap;
+  justify-content: end;
   gap: 10px;
 }
 header p {

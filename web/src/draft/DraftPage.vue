@@ -201,7 +201,7 @@ async function onTake(intent: Intent) {
       </div>
       <div class="do">
         <v-btn v-if="making" @click="stop">{{ t('stop') }}</v-btn>
-        <v-btn class="main" type="submit" :loading="Boolean(making)">{{ t('draft.go') }}</v-btn>
+        <v-btn class="main" type="submit" :disabled="Boolean(making)">{{ t('draft.go') }}</v-btn>
       </div>
     </form>
     <p class="out-of-sight" aria-live="polite">{{ making ? t('draft.making') : '' }}</p>

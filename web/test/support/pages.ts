@@ -54,6 +54,7 @@ const routes = [
   ['/tests/:test', 'test'],
   ['/classes/:classId', 'class'],
   ['/account', 'account'],
+  ['/draft', 'draft'],
   ['/bin', 'bin'],
   ['/settings', 'settings'],
 ] as const
