@@ -94,6 +94,7 @@ test('moves are suggested for a place with their reasons, and taken as one edit;
   await page.keyboard.press('Control+z')
 
   await page.getByRole('tab', { name: 'Moves' }).click()
+  await page.getByRole('combobox', { name: 'Find a move' }).click()
   await expect(page.getByRole('option').first()).toContainText(/yet|aim/)
   expect(policies.get('solver')).toBe("default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'")
   expect(policies.get('script')).not.toContain('wasm')

@@ -98,6 +98,7 @@ try {
     .getByRole('link', { name: /Storm-day springs/ })
     .click()
   await page.getByRole('grid').waitFor()
+  await page.getByRole('combobox', { name: 'Find a move' }).hover()
   await page
     .getByText(/serves the aim|yet/)
     .first()

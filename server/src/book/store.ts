@@ -116,7 +116,15 @@ export async function readTests(db: Knex, classId: string): Promise<TestOverDate
       'p.title',
       'p.created_at',
     )
-    .orderBy(['p.created_at', 'r.block', 'r.trial', 'r.at'])
+    // Those of one moment too come in one order: as told first, then by their ids.
+    .orderBy([
+      'p.created_at',
+      'r.block',
+      'r.trial',
+      'r.at',
+      { column: 'r.test_set_up', order: 'asc', nulls: 'first' },
+      'r.id',
+    ])
   const outlines = new Map<string, Outline>()
   const stored: { sha256: string; outline: Outline | null }[] = await db('snapshots')
     .whereIn('sha256', [...new Set(rows.map((r) => r.sha256))])

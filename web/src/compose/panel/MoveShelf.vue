@@ -45,7 +45,8 @@ const fitting = computed(() =>
   filters.value.includes('home') ? matching({ ...wanted.value, home: session.workout.home }) : anywhere.value,
 )
 /** What this place leaves open, with why, before anything is typed or asked for. */
-const offers = useOffers()
+const looking = ref(false)
+const offers = useOffers(looking)
 const found = computed(() => {
   if (typed.value || filters.value.some((f) => f !== 'home')) return fitting.value
   const first = fitting.value.filter((m) => offers.value.has(m.id))
@@ -104,7 +105,7 @@ defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <div class="shelf">
+  <div class="shelf" @focusin="looking = true" @focusout="looking = false" @pointerenter="looking = true">
     <div class="find">
       <input
         ref="field"

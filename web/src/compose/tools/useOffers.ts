@@ -1,6 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
-import { computed, onScopeDispose, shallowRef, type ShallowRef } from 'vue'
+import { computed, onScopeDispose, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import type { Workout } from '@esfuerzo/core'
 import { placeOfRole } from '@esfuerzo/core/suggest'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useSession } from '../session/useSession.ts'
@@ -13,8 +14,10 @@ const most = 6
 /**
  * What the place of the cursor leaves open: moves by their ids, the best first, each with why. Worked out beside the page once the
  * session stands still; where it cannot be, nothing is offered.
+ *
+ * @param wanted whether somebody looks for a move: nothing is worked out while rows are typed into
  */
-export function useOffers(): ShallowRef<ReadonlyMap<string, string>> {
+export function useOffers(wanted: Ref<boolean>): ShallowRef<ReadonlyMap<string, string>> {
   const { t } = useI18n()
   const session = useSession()
   const cursor = useCursor()
@@ -22,16 +25,21 @@ export function useOffers(): ShallowRef<ReadonlyMap<string, string>> {
   const offers = shallowRef<ReadonlyMap<string, string>>(new Map())
   const place = computed(() => placeOfRole(cursor.selectedRow?.section.role ?? 'main'))
   let abort = new AbortController()
+  /** The session that was looked at last, and where. */
+  let looked: Workout | undefined
+  watch(place, () => (looked = undefined), { flush: 'sync' })
   onScopeDispose(() => abort.abort())
   watchDebounced(
-    [() => session.workout, place],
+    [() => session.workout, place, wanted],
     async () => {
+      if (!wanted.value || looked === session.workout) return
+      looked = session.workout
       abort.abort()
       const here = (abort = new AbortController())
       const found = await offer(place.value, most, here.signal).catch(() => [])
       if (abort === here) offers.value = new Map(found.map(({ move, reasons }) => [move, reasonsText(reasons, t)]))
     },
-    { debounce: 300, immediate: true },
+    { debounce: 150, immediate: true },
   )
   return offers
 }
