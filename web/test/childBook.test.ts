@@ -50,6 +50,15 @@ it('a run puts its minutes on its day, beside those that were tapped in', () => 
   expect(withRun(empty, entry('Fog', '2026-11-24', 1), run('2026-11-24', 4000)).moved).toEqual({ '2026-11-27': 600 })
 })
 
+it('a run told of again takes its own place, and its minutes once', () => {
+  const told = (value: number) => ({ ...entry('Fog', '2026-11-24', value), run: 'r1' })
+  const once = withRun(empty, told(10), run('2026-11-24', 18))
+  const again = withRun(once, told(12), run('2026-11-24', 18))
+  expect(again.entries.map((e) => e.lines[0]!.value)).toEqual([12])
+  expect(again.moved).toEqual(once.moved)
+  expect(withRun(again, entry('Fog', '2026-11-24', 12), run('2026-11-24', 18)).entries).toHaveLength(2)
+})
+
 it('last time stands beside this time of the same session, without a word about which is more', () => {
   const first = withRun(empty, entry('Fog', '2026-11-24', 12), run('2026-11-24', 5))
   const other = withRun(first, entry('Mist', '2026-11-25', 3), run('2026-11-25', 5))

@@ -9,17 +9,20 @@ import { publish } from '@esfuerzo/core/publication'
 import { runDocument, type Run } from '@esfuerzo/core/run'
 import en from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
+import type { ChildBook } from '../src/family/book.ts'
 import type { Life } from '../src/family/runLife.ts'
 import { trackGeometry } from '../src/player/trackGeometry.ts'
 import { library } from '../src/repertoire/library.ts'
 
-/** The device's store of runs; what else a page keeps is forgotten. */
+/** The device's store of runs, and of the child's books; what else a page keeps is forgotten. */
 const disk = new Map<string, Life>()
+const books = new Map<string, ChildBook>()
 vi.mock('idb-keyval', () => ({
   createStore: (name: string) => name,
   get: async () => undefined,
   set: async (id: string, life: Life, store: string) => void (store === 'esfuerzo-runs' && disk.set(id, life)),
   del: async (id: string) => void disk.delete(id),
+  update: async (id: string, change: (book?: ChildBook) => ChildBook) => void books.set(id, change(books.get(id))),
   entries: async (store: string) => (store === 'esfuerzo-runs' ? [...disk] : []),
 }))
 let lives = 0
@@ -77,7 +80,7 @@ const keyOf = (alias: string) =>
 /** The link of a session that asks for the minutes moved this week. */
 const asking = 'asking-for-minutes-123'
 const asksSha = 'b'.repeat(64)
-let answerRun = () => new Response('{"id":"x"}', { status: 200 })
+let answerRun = (): Response | Promise<Response> => new Response('{"id":"x"}', { status: 200 })
 async function fakeFetch(
   url: string,
   init: { method: string; body?: string; headers?: Record<string, string> },
@@ -126,6 +129,7 @@ beforeEach(() => {
   sent.length = 0
   codes = {}
   disk.clear()
+  books.clear()
   answerRun = () => new Response('{"id":"x"}', { status: 200 })
 })
 
@@ -349,6 +353,19 @@ describe('the page after', () => {
     await flushPromises()
     expect(sent[0]!.run).not.toHaveProperty('felt')
     expect(sent[0]!.run.results).toEqual([])
+  })
+
+  it('has the run in the child’s book before the network has taken it', async () => {
+    const run = disk.get(finished('g1'))!.lanes[0]!.run
+    answerRun = () => new Promise(() => {})
+    const { wrapper } = await opened(after)
+    await wrapper.findAll('.asked input')[0]!.setValue('12')
+    await wrapper.find('button.main').trigger('click')
+    await flushPromises()
+    expect(sent).toHaveLength(1)
+    expect(wrapper.find('[role=status]').exists()).toBe(false)
+    expect(wrapper.text()).toContain('My book')
+    expect(books.get('')!.entries).toMatchObject([{ run, title: 'Springs', lines: [{ value: 12 }] }])
   })
 
   it('keeps the run while the network is away, and says what an ended link means', async () => {

@@ -48,7 +48,7 @@ const moved = shallowReactive<Record<string, number>>({})
 watch([session, life], async ([found, now]) => {
   if (!found?.publication.asksMoved || !now?.finishedAt) return
   for (const { lane } of ran.value) {
-    const entry = { title: '', at: now.finishedAt, lines: [], words: [] }
+    const entry = { run: runIdOf(lane.id), title: '', at: now.finishedAt, lines: [], words: [] }
     const run = { startedAt: now.startedAt, finishedAt: now.finishedAt }
     const book = withRun(await childBook(pupilOf(lane.id)), entry, run)
     moved[lane.id] = movedInWeek(book, new Date(now.finishedAt))
@@ -70,14 +70,16 @@ function pupilOf(lane: string): string | undefined {
   return pupil && pupilId(pupil)
 }
 
+const runIdOf = (lane: string) => life.value!.lanes.find((l) => l.lane === lane)!.run
+
 function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
-  const { lanes, startedAt, finishedAt, ended } = life.value!
+  const { startedAt, finishedAt, ended } = life.value!
   const { felt, results = [], pulses = [] } = answers[lane.id] ?? {}
   const { done, skipped, easier, counted = [] } = result
   return {
     format: runFormat,
     version: runVersion,
-    id: lanes.find((l) => l.lane === lane.id)!.run,
+    id: runIdOf(lane.id),
     publication: session.value!.sha256,
     group: lane.id,
     startedAt,
@@ -99,18 +101,20 @@ function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
 async function keepInBook(run: Run) {
   const { publication } = session.value!
   const { lines = [] } = answers[run.group] ?? {}
-  const entry = { title: publication.title, at: run.finishedAt, lines, words: [...publication.words] }
+  const entry = { run: run.id, title: publication.title, at: run.finishedAt, lines, words: [...publication.words] }
   await changeBook(pupilOf(run.group) ?? '', (book) => withRun(book, entry, run))
 }
 
 async function onSend() {
   state.value = 'sending'
   const { title } = session.value!.publication
-  told.value = ran.value.map(runOf)
-  state.value = await runs.answer(life.value!, told.value)
-  for (const { group, finishedAt, results } of told.value)
+  const all = ran.value.map(runOf)
+  // The child's own first: the book is open to it while the rest is still on its way, and has it when the page is closed now.
+  for (const run of all) await keepInBook(run)
+  told.value = all
+  state.value = await runs.answer(life.value!, all)
+  for (const { group, finishedAt, results } of all)
     await keepTime(title, group, { finishedAt, results }, pupilOf(group))
-  for (const run of told.value) await keepInBook(run)
 }
 const onFile = () => saveRuns(session.value!.publication.title, told.value)
 </script>

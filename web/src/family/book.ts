@@ -18,6 +18,8 @@ export interface BookLine {
 
 /** A session a child ran. */
 export interface BookEntry {
+  /** Of its run: told of again, the same entry. Entries of before have none. */
+  run?: string
   title: string
   at: string
   lines: BookLine[]
@@ -96,8 +98,10 @@ export function linesOf(
   })
 }
 
-/** The book with a run in it: its lines, its words, its minutes on its day. */
+/** The book with a run in it: its lines, its words, its minutes on its day. One told of again takes its own place and no more minutes. */
 export function withRun(book: ChildBook, entry: BookEntry, run: Pick<Run, 'startedAt' | 'finishedAt'>): ChildBook {
+  const isThere = (e: BookEntry): boolean => e.run !== undefined && e.run === entry.run
+  if (book.entries.some(isThere)) return { ...book, entries: book.entries.map((e) => (isThere(e) ? entry : e)) }
   const day = dayOf(new Date(run.finishedAt))
   const minutes = Math.round((Date.parse(run.finishedAt) - Date.parse(run.startedAt)) / 60_000)
   const moved = { ...book.moved, [day]: Math.min(mostMinutes, (book.moved[day] ?? 0) + Math.max(0, minutes)) }
