@@ -20,8 +20,8 @@ function drafted(ask: DraftAsk): [first: number, third: number] {
   const after = intents.map((intent) => {
     const quick = draftFor(intent, ask, library, { besides: [...besides], quick: true })
     if (intent === intents[0]) shown = performance.now() - start
-    const draft = quick.settled ? quick : draftFor(intent, ask, library, { besides: [...besides] })
-    besides.push(draft.thread.move)
+    const draft = quick?.settled ? quick : draftFor(intent, ask, library, { besides: [...besides] })
+    if (draft) besides.push(draft.thread.move)
     return performance.now() - start
   })
   return [shown, after.at(-1)!]

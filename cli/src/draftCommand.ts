@@ -107,8 +107,11 @@ export function draftCommand(words: DraftWords, asked: (line: string) => void): 
   }
   const wanted: readonly Intent[] = words.intent ? [oneOf('intent', words.intent, intents)] : intents
   const drafts: Draft[] = []
-  for (const intent of wanted)
-    drafts.push(draftFor(intent, ask, library, { besides: drafts.map((d) => d.thread.move) }))
+  for (const intent of wanted) {
+    const draft = draftFor(intent, ask, library, { besides: drafts.map((d) => d.thread.move) })
+    if (draft) drafts.push(draft)
+    else asked(`${intent}: nothing for ${ask.aim} can be done in this home by every group`)
+  }
   for (const { intent, relaxed, findings } of drafts) {
     if (relaxed.length) asked(`${intent}: without ${relaxed.join(', ')}`)
     for (const { level, rule } of findings) asked(`${intent}: ${level} ${rule}`)

@@ -18,6 +18,13 @@ export function longestWorked({ lanes }: CheckView, counts: (step: CheckedStep) 
   return [...most].filter(([, seconds]) => seconds >= limit('muscleWorked', 0)).sort((a, b) => b[1] - a[1])
 }
 
+/** The muscles a session is work for, the longest worked first. Marching in a warm-up asks for no stretch. */
+export function longestInWork(view: CheckView): [string, number][] {
+  const around = ['warmUp', 'coolDown']
+  const asks = new Set(view.workout.sections.filter(({ role }) => !around.includes(role)).map(({ id }) => id))
+  return longestWorked(view, ({ section }) => asks.has(section))
+}
+
 /** Muscles that are moved before the first hard work of any lane. */
 export function warmed({ lanes }: CheckView): Set<string> {
   const moves = new Set<Move>()

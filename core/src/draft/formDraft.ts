@@ -2,7 +2,6 @@ import type { Band } from '../checks/limits.ts'
 import type { Library } from '../library/library.ts'
 import type { Block, Form } from '../session/forms.ts'
 import type { Station } from '../session/station.ts'
-import type { Group } from '../terms/group.ts'
 import type { Move } from '../terms/move.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 import type { DraftAsk, Intent } from './ask.ts'
@@ -24,7 +23,6 @@ export interface DraftPlace {
   below: (n: number) => number
   /** A number for everybody, another for the youngest where they end earlier. */
   young: <T>(all: T, young: T) => PerGroup<T>
-  groups: readonly Group[]
 }
 
 /** How a form makes the main part of a draft, or its game. */

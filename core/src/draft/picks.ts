@@ -2,7 +2,8 @@ import { musclesOf } from '../choose/filterMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { PickCandidate, PickProblem } from '../pick/pickProblem.ts'
 import { shortlist } from '../pick/shortlist.ts'
-import type { Family, Move } from '../terms/move.ts'
+import { strengthPart } from '../terms/strengthPart.ts'
+import type { Move } from '../terms/move.ts'
 import { roomOf, type DraftAsk, type DraftPart, type Intent } from './ask.ts'
 import {
   beginsCalm,
@@ -16,7 +17,7 @@ import {
 } from '../suggest/candidates.ts'
 import { luckOf } from './luck.ts'
 import { buildsUp, comesBack, mainMoves, type Plan } from './plans.ts'
-import { workedIn } from './recent.ts'
+import { longerWarmUp, workedIn } from './recent.ts'
 
 /** What a part may leave out where nothing keeps to everything, the smallest first. */
 export const leniences = ['bothArms', 'back', 'fresh', 'cover'] as const
@@ -53,20 +54,6 @@ export function armsByTurns({ recent }: DraftAsk, library: Library): 'push' | 'p
 /** Suppleness asks for so many different stretches in a session. */
 const wantedStretches = 3
 
-/** Kinds of strength work. */
-const kindOf: Partial<Record<Family, string>> = {
-  push: 'push',
-  pull: 'pull',
-  squat: 'legs',
-  lunge: 'legs',
-  hinge: 'legs',
-  jump: 'legs',
-  brace: 'core',
-  curl: 'core',
-  twist: 'core',
-  extend: 'core',
-}
-
 /** The moves of the main part: the skill, and what covers the rest of the body. */
 export function mainProblem(context: PickContext): PickProblem {
   const { intent, ask, library, plan, forbidden, lenient } = context
@@ -87,14 +74,12 @@ export function mainProblem(context: PickContext): PickProblem {
         `family ${move.family}`,
         ...(coversOf(move, library).some((c) => c === 'push' || c === 'pull') ? ['arms'] : []),
         ...(doesFor(move, ask.aim) ? ['aim'] : []),
-        ...(kindOf[move.family] ? [`kind ${kindOf[move.family]}`] : []),
+        ...(strengthPart[move.family] ? [`part ${strengthPart[move.family]}`] : []),
         ...(move.stretches ? ['stretch'] : []),
         ...(back ? ['back'] : []),
         ...(isNewTo(move, ask) ? ['new'] : []),
         ...(move.posture === 'handsAndFeet' ? ['hands'] : []),
-        ...(move.posture.startsWith('lying') || move.posture === 'seated' ? ['floor'] : []),
         ...(things.length ? ['thing'] : []),
-        ...(move.loadable ? ['loaded'] : []),
       ]
       const score =
         (doesFor(move, ask.aim) ? 30 : 0) +
@@ -116,7 +101,8 @@ export function mainProblem(context: PickContext): PickProblem {
     // The skill is one of them.
     aim: Math.max(1, room.main - 3),
     ...(ask.aim === 'flexibility' && { stretch: Math.max(1, wantedStretches - room.stretches) }),
-    ...(ask.recent.length && !lenient.has('back') && some('back') ? { back: 1 } : {}),
+    // With three moves for the whole body it may be what wakes them that comes back.
+    ...(ask.recent.length && room.main > 3 && !lenient.has('back') && some('back') ? { back: 1 } : {}),
   }
   const own = new Set(pool.map((m) => m.family))
   const perFamily = Object.fromEntries([...own].map((f) => [`family ${f}`, ask.aim === 'flexibility' ? room.main : 2]))
@@ -129,6 +115,7 @@ export function mainProblem(context: PickContext): PickProblem {
       ...Object.fromEntries([...library.muscles.keys()].map((id) => [`muscle ${id}`, 5])),
       push: 15,
       pull: 15,
+      back: 40,
     },
     least,
     most: {
@@ -136,7 +123,7 @@ export function mainProblem(context: PickContext): PickProblem {
       // Strength is for the whole body.
       ...(ask.aim === 'strength' &&
         Object.fromEntries(
-          Object.values(kindOf).map((kind) => [`kind ${kind}`, Math.max(1, Math.floor(room.main / 2))]),
+          Object.values(strengthPart).map((part) => [`part ${part}`, Math.max(1, Math.floor(room.main / 2))]),
         )),
       ...(ask.aim === 'power' && { 'family jump': Math.max(1, room.main - 3) }),
       hands: 2,
@@ -170,6 +157,7 @@ export function warmUpProblem(context: PickContext, main: readonly Move[]): Pick
   const forced = heldIn(context, 'warmUp').filter((id) => id !== plan.skill.id)
   const used = new Set(main.map((m) => m.id))
   const worked = workedBy(main, plan.skill).slice(0, 3)
+  const back = main.some((move) => comesBack(move, plan.form, ask, library, buildsUp(move, plan)))
   // Any muscle that is going to work, where it cannot be the most.
   const asked = new Set(main.flatMap((m) => m.muscles.main))
   const scored = [...library.moves.values()].flatMap((move): PickCandidate[] => {
@@ -183,15 +171,20 @@ export function warmUpProblem(context: PickContext, main: readonly Move[]): Pick
       ...moved.map((id) => `warms ${id}`),
       pulse ? 'pulse' : 'loose',
       ...(moved.some((id) => asked.has(id)) ? ['warms some'] : []),
+      ...(pulse && ask.groups.some((g) => longerWarmUp(move, g, ask, library)) ? ['back'] : []),
     ]
     return [{ id: move.id, score: luck(`warm ${move.id}`, 30) - 15 * thingsBesides(move, main, context), labels }]
   })
   const least = { pulse: 1 }
   return {
     count: Math.max(room.warmUp, forced.length),
-    candidates: shortlist(scored, forced, ['pulse', ...worked.map(([id]) => `warms ${id}`)]),
+    candidates: shortlist(scored, forced, ['pulse', 'back', ...worked.map(([id]) => `warms ${id}`)]),
     forced,
-    worth: { 'warms some': 60, ...Object.fromEntries(worked.map(([id, n]) => [`warms ${id}`, 10 * n])) },
+    worth: {
+      'warms some': 60,
+      ...(back ? {} : { back: 50 }),
+      ...Object.fromEntries(worked.map(([id, n]) => [`warms ${id}`, 10 * n])),
+    },
     least,
     most: room.warmUp > 1 && forced.length === 0 ? { loose: 1 } : {},
   }

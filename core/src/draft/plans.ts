@@ -6,7 +6,7 @@ import { roomOf, type DraftAsk, type Intent } from './ask.ts'
 import { beginsCalm, doesFor, fitsAll, isMain } from '../suggest/candidates.ts'
 import { draftOf } from './formDrafts.ts'
 import { luckOf } from './luck.ts'
-import { doneBefore, oneStepOn, recentForms, workedIn } from './recent.ts'
+import { clockBefore, doneBefore, oneStepOn, recentForms, workedIn } from './recent.ts'
 import { rowCells, stepsAt } from './rows.ts'
 
 /** What is settled first: the form, and the skill that runs through. */
@@ -16,8 +16,12 @@ export interface Plan {
   score: number
 }
 
-/** Whether a move comes back one step on in at least one lane. @param built whether it is the skill that is built up over laps */
-export function comesBack(move: Move, form: Form, ask: DraftAsk, library: Library, built: boolean): boolean {
+/**
+ * Whether a move's row is one step on from what was done of it, in at least one lane.
+ *
+ * @param built whether it is the skill that is built up over laps: then its last version counts
+ */
+export function stepsOn(move: Move, form: Form, ask: DraftAsk, library: Library, built: boolean): boolean {
   if (!ask.recent.some((workout) => workedIn(workout).has(move.id))) return false
   const station = { id: 's', cells: rowCells(move, form, ask, library) }
   const place = (id: string | undefined) => move.versions.findIndex((v) => v.id === id)
@@ -25,9 +29,15 @@ export function comesBack(move: Move, form: Form, ask: DraftAsk, library: Librar
     if (!built) return oneStepOn(station, group, form, ask, library) !== undefined
     const before = doneBefore(move.id, group, ask)
     const { usual, harder } = stepsAt(move, group, ask, library)
-    return before !== undefined && place((harder ?? usual).id) > place(before.version)
+    return before !== undefined && place((harder ?? usual).id) > place(before.cell.version)
   })
 }
+
+/** Whether a move can come back one step on: by its row, or by a longer clock, which its block's size has to see to. */
+export const comesBack = (move: Move, form: Form, ask: DraftAsk, library: Library, built: boolean): boolean =>
+  ask.recent.length > 0 &&
+  (stepsOn(move, form, ask, library, built) ||
+    ask.groups.some((group) => clockBefore(move.id, group, form, ask) !== undefined))
 
 /** Whether the skill of a plan is built up over laps. */
 export const buildsUp = (move: Move, { form, skill }: Pick<Plan, 'form' | 'skill'>): boolean =>

@@ -3,17 +3,19 @@ import type { Library } from '../library/library.ts'
 import { harderVersion, rowsUp } from '../nextTime/rowSteps.ts'
 import { bandOf } from '../checks/limits.ts'
 import { newList } from '../forms/list/schema.ts'
-import { stationsOf, type Form } from '../session/forms.ts'
+import { stationsOf, type Block, type Form } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
 import { lowestGrade, type Group } from '../terms/group.ts'
+import type { Move } from '../terms/move.ts'
 import { valueFor } from '../terms/perGroup.ts'
+import { calmVersions } from '../suggest/candidates.ts'
 import type { DraftAsk } from './ask.ts'
 
 const workRoles = ['main', 'skill', 'game', 'challenge']
-const workBlocks = ({ sections }: Workout) =>
-  sections.filter((s) => workRoles.includes(s.role)).flatMap((s) => s.blocks)
+const workBlocks = ({ sections }: Workout, roles = workRoles) =>
+  sections.filter((s) => roles.includes(s.role)).flatMap((s) => s.blocks)
 
 /** Forms of the last two sessions' main parts. */
 export const recentForms = ({ recent }: DraftAsk): Set<Form> =>
@@ -27,18 +29,71 @@ export const workedIn = (workout: Workout): Set<string> =>
       .flatMap(({ cells }) => [cells.all, ...Object.values(cells.by ?? {})].map((c) => c.move)),
   )
 
-/** What the group nearest in age did of a move in the last two sessions, the latest first. */
-export function doneBefore(move: string, group: Group, { recent }: DraftAsk): Cell | undefined {
+/** A clock as a lane has it: the seconds of its first work, and its laps. */
+interface Clock {
+  work: number
+  laps: number
+}
+const clockOf = (block: Block, groupId: string): Clock | undefined => {
+  const laps = traitsOf(block).clock?.(block, groupId).laps
+  return laps?.[0] && { work: laps[0].work, laps: laps.length }
+}
+
+/**
+ * What the group nearest in age did of a move in the last two sessions, the latest first, and by which clock.
+ *
+ * @param roles of the sections that count: those of work where nothing is said
+ */
+export function doneBefore(
+  move: string,
+  group: Group,
+  { recent }: DraftAsk,
+  roles = workRoles,
+): { cell: Cell; clock: Clock | undefined } | undefined {
   for (const workout of recent.toReversed()) {
     const near = [...workout.groups].sort(
       (a, b) => Math.abs(lowestGrade(a) - lowestGrade(group)) - Math.abs(lowestGrade(b) - lowestGrade(group)),
     )[0]
-    for (const station of near ? workBlocks(workout).flatMap(stationsOf) : []) {
-      const cell = valueFor(station.cells, near!.id)
-      if (cell.move === move) return cell
-    }
+    if (!near) continue
+    for (const block of workBlocks(workout, roles))
+      for (const station of stationsOf(block)) {
+        const cell = valueFor(station.cells, near.id)
+        if (cell.move === move) return { cell, clock: clockOf(block, near.id) }
+      }
   }
   return undefined
+}
+
+/** The clock a group did a move by, where none of it was counted: by a clock again, only a longer one is a step on. */
+export function clockBefore(move: string, group: Group, form: Form, ask: DraftAsk): Clock | undefined {
+  if (traitsOf({ form }).dose !== 'clock') return undefined
+  const before = doneBefore(move, group, ask)
+  return before && !before.cell.dose ? before.clock : undefined
+}
+
+/** Whether a move is done by a longer clock than before, by some group: longer work, or a lap more of it. */
+export const hasLongerClock = (move: string, block: Block, ask: DraftAsk): boolean =>
+  ask.groups.some((group) => {
+    const before = clockBefore(move, group, block.form, ask)
+    const now = clockOf(block, group.id)
+    if (!before || !now) return false
+    return now.work > before.work || (now.work === before.work && now.laps > before.laps)
+  })
+
+/** One thing that raises the pulse is done for so long at most, in seconds. */
+export const longestPulse = 90
+
+/**
+ * What woke a group last time, ten seconds longer, in the same version; undefined where it was not timed, would be too long, or is not
+ * calm or not to be done in this home.
+ */
+export function longerWarmUp(move: Move, group: Group, ask: DraftAsk, library: Library): Cell | undefined {
+  const before = doneBefore(move.id, group, ask, ['warmUp', ...workRoles])?.cell
+  if (before?.dose?.unit !== 'seconds' || typeof before.dose.amount !== 'number') return undefined
+  const amount = before.dose.amount + 10
+  const calm = calmVersions(move, group, ask.home, library).some(({ id }) => id === before.version)
+  if (amount > longestPulse || !calm) return undefined
+  return { move: move.id, version: before.version, dose: { unit: 'seconds', amount } }
 }
 
 /** So many reps are still the same dose; the youngest, who mostly get another version, have fewer. Ours. */
@@ -66,7 +121,7 @@ export function oneStepOn(
   library: Library,
 ): Cell | undefined {
   const now = valueFor(station.cells, group.id)
-  const before = doneBefore(now.move, group, ask)
+  const before = doneBefore(now.move, group, ask)?.cell
   if (!before) return undefined
   const at = { group, band: bandOf(group.grades), library, home: ask.home }
   const { dose } = traitsOf({ form })

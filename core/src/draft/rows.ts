@@ -1,5 +1,5 @@
 import { bandOf } from '../checks/limits.ts'
-import { calmVersion } from '../suggest/candidates.ts'
+import { calmVersions } from '../suggest/candidates.ts'
 import { versionAtHome } from '../choose/versionAtHome.ts'
 import { versionsFor } from '../home/obstacles.ts'
 import { firstDose, sharedCells } from '../library/cellsFor.ts'
@@ -97,8 +97,7 @@ function firstVersion(
   { laps = 1, easier: asEasier, calm }: RowHow,
 ): Version {
   const { easier, usual } = stepsAt(move, group, ask, library)
-  if (calm === 'easiest') return versionsFor(move, ask.home, library, lowestGrade(group))[0] ?? usual
-  if (calm) return calmVersion(move, group, ask.home, library) ?? easier ?? usual
+  if (calm) return calmVersions(move, group, ask.home, library).at(calm === 'easiest' ? 0 : -1) ?? easier ?? usual
   return (laps > 1 || asEasier) && easier ? easier : usual
 }
 

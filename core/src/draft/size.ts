@@ -7,7 +7,13 @@ import type { Workout } from '../session/schema.ts'
 import type { Move } from '../terms/move.ts'
 import { sessionSeconds } from '../timing/sessionSeconds.ts'
 import { roomOf } from './ask.ts'
-import { blocksAlone, buildDraft, gameBlock, placeOf, warmUpBlock, type Parts, type Sizing } from './build.ts'
+import { blocksAlone, warmUpBlock } from './aroundMain.ts'
+import { buildDraft, gameBlock } from './build.ts'
+import { placeOf } from './mainPart.ts'
+import type { Parts, Sizing } from './parts.ts'
+import { places } from './places.ts'
+import { buildsUp, stepsOn } from './plans.ts'
+import { hasLongerClock, longerWarmUp } from './recent.ts'
 import { draftOf } from './formDrafts.ts'
 
 /** A draft at one size. */
@@ -35,6 +41,10 @@ const lateStep = 10
 export const weigh = (findings: readonly Finding[], fits: boolean): number =>
   findings.reduce((sum, { level }) => sum + { stop: 100, look: 10, note: 1 }[level], fits ? 0 : 50)
 
+/** What a colleague would say to a draft. */
+export const saidOf = (workout: Workout, { ask, library }: Pick<Parts, 'ask' | 'library'>): Finding[] =>
+  checkSession(workout, library, { policies: ask.policies ?? {}, context: { known: ask.known } })
+
 /** How far from where it should end a session is, and whether it is all right. */
 export function ending({ ask }: Pick<Parts, 'ask'>, seconds: Record<string, number>): { off: number; fits: boolean } {
   const budget = ask.minutes * 60
@@ -53,6 +63,17 @@ export function movesIn({ main, warmUp }: Pick<Parts, 'main' | 'warmUp'>, form: 
   return own.length >= moves[0] ? own : [...own, ...warmUp.filter(takes)]
 }
 
+const stepsByRow = ({ main, plan, ask, library }: Parts): boolean =>
+  main.some((move) => stepsOn(move, plan.form, ask, library, buildsUp(move, plan)))
+const stepsInWarmUp = ({ warmUp, ask, library }: Parts): boolean =>
+  warmUp.some((move) => ask.groups.some((g) => longerWarmUp(move, g, ask, library) !== undefined))
+const isLonger = (block: Block, { main, ask }: Parts): boolean =>
+  main.some((move) => hasLongerClock(move.id, block, ask))
+
+/** Whether something of the last two sessions comes back one step on: by its row, by a longer clock, or longer in the warm-up. */
+export const hasStepOn = (parts: Parts, block: Block): boolean =>
+  stepsByRow(parts) || stepsInWarmUp(parts) || isLonger(block, parts)
+
 /** The sizes of each block of a draft. */
 function sizesOf(parts: Parts): { mains: Block[]; games: (Block | undefined)[]; seconds: (Block | undefined)[] } {
   const ofForm = (id: string, form: Form): Block[] => {
@@ -62,11 +83,19 @@ function sizesOf(parts: Parts): { mains: Block[]; games: (Block | undefined)[]; 
   }
   const { game, second, plan } = parts
   const ofGame = (of: { form: Form } | { move: Move }) =>
-    'move' in of ? [60, 80, 100, 120, 150].map((n) => gameBlock(parts, of.move, n)) : ofForm('b6', of.form).slice(0, 7)
+    'move' in of
+      ? [60, 80, 100, 120, 150].map((n) => gameBlock(parts, of.move, n))
+      : ofForm(places.game.block, of.form).slice(0, 7)
+  const mains = ofForm(places.main.block, plan.form)
+  const longer =
+    parts.ask.recent.length && !stepsByRow(parts) && !stepsInWarmUp(parts)
+      ? mains.filter((b) => isLonger(b, parts))
+      : []
   return {
-    mains: ofForm('b2', plan.form),
+    // Where only a longer clock is a step on from last time, it is a longer one.
+    mains: longer.length ? longer : mains,
     games: game ? ofGame(game) : [undefined],
-    seconds: second ? ofForm('b3', second) : [undefined],
+    seconds: second ? ofForm(places.second.block, second) : [undefined],
   }
 }
 
@@ -131,7 +160,7 @@ export function isLate(
  * said.
  */
 export function sizedDraft(parts: Parts): Sized {
-  const { library, ask } = parts
+  const { library } = parts
   const judged: { sized: Sized; said: number }[] = []
   let first: Sized | undefined
   let tooLong = Infinity
@@ -149,7 +178,7 @@ export function sizedDraft(parts: Parts): Sized {
       tooLong = Math.min(tooLong, longest(about) - lateStep)
       continue
     }
-    const said = weigh(checkSession(one.workout, library, { context: { known: ask.known } }), true)
+    const said = weigh(saidOf(workout, parts), true)
     judged.push({ sized: one, said })
     if (said === 0 || judged.length === mostJudged) break
   }

@@ -1,3 +1,6 @@
+import { intents, type DraftAsk, type Intent } from './ask.ts'
+import { luckOf } from './luck.ts'
+
 /** A frame for a session, with a beginning and an end. Invented for it; the trade's names stay beside it. */
 export interface Story {
   id: string
@@ -156,3 +159,18 @@ export const stories: readonly Story[] = [
     calls: ['one', 'two', 'three', 'four', 'five'],
   },
 ]
+
+/** The story of a draft: none whose title the last two sessions had. */
+export function storyOf({ intent, ask }: { intent: Intent; ask: Pick<DraftAsk, 'seed' | 'recent'> }): {
+  story: Story
+  title: string
+} {
+  const luck = luckOf(ask.seed, 'story')
+  // Each intent takes another.
+  const order = [...stories.keys()].sort((a, b) => luck(`${a}`, 1_000_000) - luck(`${b}`, 1_000_000))
+  const before = new Set(ask.recent.map((w) => w.title))
+  const story = stories[order[intents.indexOf(intent)]!]!
+  const titles = story.titles.filter((title) => !before.has(title))
+  const left = titles.length ? titles : story.titles
+  return { story, title: left[luckOf(ask.seed, intent)('title', left.length)]! }
+}

@@ -2,10 +2,10 @@
 export { intents, roomOf, type DraftAsk, type DraftPart, type HeldRow, type Intent } from '../draft/ask.ts'
 export {
   draftFor,
-  pickedPart,
   withExplaining,
   type Draft,
   type DraftOptions,
   type Relaxation,
   type Thread,
 } from '../draft/draft.ts'
+export { pickedPart } from '../draft/places.ts'

@@ -76,10 +76,10 @@ export const isMain = (move: Move, aim: Builds): boolean =>
 /** Work up to here is calm, for the start of a warm-up and the walk at the end. */
 const [calmMet, calmImpact, easyMet] = [6, 0.5, 4.5]
 
-/** The hardest version that is calm and not beyond what the group usually does; undefined where none is. */
-export function calmVersion(move: Move, group: Group, home: Home, library: Pick<Library, 'kit'>): Version | undefined {
+/** Versions that are calm and not beyond what the group usually does, the easiest first. */
+export function calmVersions(move: Move, group: Group, home: Home, library: Pick<Library, 'kit'>): Version[] {
   const usual = move.versions.indexOf(versionAtHome(move, group, home, library))
-  return versionsFor(move, home, library, lowestGrade(group)).findLast(
+  return versionsFor(move, home, library, lowestGrade(group)).filter(
     (v) => move.versions.indexOf(v) <= usual && v.met < calmMet && v.impact < calmImpact,
   )
 }
@@ -89,7 +89,7 @@ export const beginsCalm = (
   move: Move,
   { groups, home }: { groups: readonly Group[]; home: Home },
   library: Pick<Library, 'kit'>,
-): boolean => groups.every((group) => calmVersion(move, group, home, library) !== undefined)
+): boolean => groups.every((group) => calmVersions(move, group, home, library).length > 0)
 
 /** A move that raises the pulse and lands softly, for the first minute. */
 export const raisesPulse = (move: Move): boolean =>

@@ -1,4 +1,4 @@
-import { longestWorked } from '../checks/muscleWork.ts'
+import { longestInWork } from '../checks/muscleWork.ts'
 import { checkView } from '../checks/view.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
@@ -73,8 +73,7 @@ function movesIn({ sections }: Workout, roles: readonly Role[], library: Library
 
 /** Muscles the session's work is for, the longest worked first. */
 function workedMuscles(workout: Workout, ours: Library): string[] {
-  const asks = new Set(workout.sections.filter((s) => workRoles.includes(s.role)).map((s) => s.id))
-  const worked = longestWorked(checkView(workout, ours), ({ section }) => asks.has(section)).map(([id]) => id)
+  const worked = longestInWork(checkView(workout, ours)).map(([id]) => id)
   if (worked.length) return worked
   // So little that no muscle counts as worked yet: then what it would be for.
   return [...new Set(movesIn(workout, workRoles, libraryFor(workout, ours)).flatMap((m) => m.muscles.main))]

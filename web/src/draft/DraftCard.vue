@@ -18,11 +18,12 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 import LaneStrip from '../compose/lanes/LaneStrip.vue'
 import { blockSummary, doseText } from '../compose/order/cellText.ts'
+import { rowKey } from './useDrafts.ts'
 
 /** One draft: its thread, how long each lane takes, what is in it; a row is kept by its tick. */
 const props = defineProps<{
   draft: Draft
-  /** Moves that are kept, as "part move". */
+  /** Keys of the rows that are kept. */
   kept: ReadonlySet<string>
   /** Whether the time to explain what is new is taken in. */
   explains: boolean
@@ -37,10 +38,14 @@ const skill = computed(() => library.moves.get(props.draft.thread.move)?.name ??
 const scale = computed(() => workout.value.minutes * 60)
 const first = computed(() => workout.value.groups[0]!)
 
-/** What each group does of a row, one after the other where they differ. */
-function dosesOf(block: Block, station: Station): string {
-  const texts = workout.value.groups.map((g) => doseText(block, valueFor(station.cells, g.id), g, library, t))
-  return (new Set(texts).size === 1 ? texts.slice(0, 1) : texts).join(' | ')
+/** What each group does of a row; where they differ each dose after the letters of who does it: "A 8 · B C 10". */
+function dosesOf(block: Block, station: Station): { letters: string; dose: string }[] {
+  const byDose = new Map<string, string[]>()
+  for (const group of workout.value.groups) {
+    const dose = doseText(block, valueFor(station.cells, group.id), group, library, t)
+    byDose.set(dose, [...(byDose.get(dose) ?? []), group.letter])
+  }
+  return [...byDose].map(([dose, letters]) => ({ letters: byDose.size > 1 ? letters.join(' ') : '', dose }))
 }
 const sections = computed(() =>
   workout.value.sections.map((section) => {
@@ -53,14 +58,15 @@ const sections = computed(() =>
         rows: stationsOf(block).map((station) => {
           const { move, figure } = performedBy(station.cells.all, library)
           const part = pickedPart(section.id, move)
+          const row: HeldRow | undefined = part && { part, station }
           return {
             station,
             name: station.storyName ? `${station.storyName}: ${move.name}` : move.name,
             figure: library.figures.get(figure),
             doses: dosesOf(block, station),
             skill: move.id === props.draft.thread.move,
-            row: part && { part, station },
-            kept: props.kept.has(`${part} ${move.id}`),
+            row,
+            kept: row !== undefined && props.kept.has(rowKey(row)),
           }
         }),
       })),
@@ -117,7 +123,11 @@ const surely = computed(() =>
               />
               <MoveFigure v-if="figure" :figure="figure" :size="30" />
               <span class="name" :class="{ skill: isSkill }">{{ name }}</span>
-              <span class="quiet num doses">{{ doses }}</span>
+              <span class="quiet num doses"
+                ><span v-for="{ letters, dose } in doses" :key="dose" class="dose"
+                  ><b v-if="letters">{{ letters }}</b> {{ dose }}</span
+                ></span
+              >
             </component>
           </li>
         </ul>
@@ -218,6 +228,12 @@ label.row {
 .doses {
   font-size: 14px;
   text-align: right;
+}
+.dose {
+  white-space: nowrap;
+}
+.dose:not(:last-child)::after {
+  content: ' · ';
 }
 input {
   flex: none;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { buildsSchema, newWorkout, spaceSchema, type Home, type Workout } from '@esfuerzo/core'
+import { buildsSchema, spaceSchema, type Home, type Workout } from '@esfuerzo/core'
 import { intents, withExplaining, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -12,7 +12,7 @@ import { library } from '../repertoire/library.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 import { useSettings } from '../settings/store.ts'
 import DraftCard from './DraftCard.vue'
-import { knownBefore, type KnownBefore } from './askFrom.ts'
+import { addressOf, groupsOf, knownBefore, withAddress, type KnownBefore } from './askFrom.ts'
 import { useDrafts } from './useDrafts.ts'
 
 /** Three sessions for these conditions, side by side: take one, keep what is good and draft the rest again. */
@@ -21,15 +21,16 @@ const route = useRoute()
 const router = useRouter()
 const settings = useSettings()
 const repertoire = useRepertoire()
-const { drafts, keptMoves, making, problem, make, stop, keep, forget } = useDrafts()
+const { drafts, keptOf, making, problem, make, stop, keep, forget } = useDrafts()
 
 /** The empty session it is for. */
 const into = shallowRef<{ id: string; revision: number; document: Workout }>()
 const known = shallowRef<KnownBefore>()
 const failed = ref('')
-// The address keeps it: loaded again, the same drafts come.
-const seed = ref(Number(route.query.seed) || 1 + Math.floor(Math.random() * 1_000_000))
-watch(seed, (now) => void router.replace({ query: { ...route.query, seed: now } }), { immediate: true })
+// The address keeps it, with the conditions: opened again, the same three come.
+let seed = Number(route.query.seed) || 1 + Math.floor(Math.random() * 1_000_000)
+/** How often one of them was asked for otherwise. */
+let others = 0
 const explains = ref<ReadonlySet<Intent>>(new Set(intents))
 
 const classes = [
@@ -41,7 +42,7 @@ const kit = computed(() =>
   [...library.kit.values()].filter((k) => !k.usual).map((k) => ({ value: k.id, title: k.name })),
 )
 const grades = computed(() => new Set(known.value?.groups.map((g) => g.grades.join(' '))))
-const choices = computed(() => newWorkout('Draft', classes, 20, library.version, settings.gradeNames).groups)
+const choices = computed(() => groupsOf(classes, settings.gradeNames))
 
 async function load() {
   failed.value = ''
@@ -52,8 +53,10 @@ async function load() {
       const { document, revision } = await client('readWorkout', { params: { id: session } })
       into.value = { id: session, revision, document }
     }
-    known.value = await knownBefore(into.value?.document, settings.gradeNames)
-    await onDraft()
+    const { gradeNames } = settings
+    const before = await knownBefore(into.value?.document, gradeNames)
+    known.value = withAddress(before, route.query, { gradeNames, fixed: into.value !== undefined })
+    await draftThree()
   } catch (error) {
     failed.value = callCode(error)
   }
@@ -70,37 +73,35 @@ function toggle(gradesOf: readonly number[]) {
   )
   if (now.length)
     set({
-      groups: newWorkout(
-        'Draft',
+      groups: groupsOf(
         now.map((g) => g.grades),
-        20,
-        library.version,
         settings.gradeNames,
-      ).groups,
+      ),
     })
 }
 
-const ask = () => ({
+const ask = (of: number) => ({
   ...known.value!,
   known: new Set(repertoire.lately.keys()),
   hold: settings.settings?.policy.hold,
   policies: settings.settings?.checks,
-  seed: seed.value,
+  seed: of,
 })
-async function onDraft() {
+async function draftThree() {
   forget()
-  if (drafted) seed.value++
-  drafted = true
-  await make(ask())
+  await router.replace({ query: { ...route.query, ...addressOf(known.value!, seed) } })
+  await make(ask(seed))
 }
 /** Asked again under the same conditions, others come. */
-let drafted = false
-async function onAgain(intent: Intent) {
-  seed.value++
-  await make(ask(), [intent])
+async function onDraft() {
+  seed++
+  await draftThree()
 }
-const keptOf = (intent: Intent) =>
-  new Set([...keptMoves.value].flatMap((key) => (key.startsWith(`${intent} `) ? [key.slice(intent.length + 1)] : [])))
+const onAgain = (intent: Intent) => make(ask(seed + 1_000_003 * ++others), [intent])
+
+/** What stands where a draft would. */
+const insteadOf = (intent: Intent): string =>
+  making.value ? t('draft.making') : t(drafts.value[intent] === null ? 'draft.nothing' : 'draft.none')
 
 function onExplain(intent: Intent, on: boolean) {
   const others = [...explains.value].filter((i) => i !== intent)
@@ -200,7 +201,7 @@ async function onTake(intent: Intent) {
         >
       </div>
       <div class="do">
-        <v-btn v-if="making" @click="stop">{{ t('stop') }}</v-btn>
+        <v-btn v-if="making" @click="stop">{{ t('draft.stop') }}</v-btn>
         <v-btn class="main" type="submit" :disabled="Boolean(making)">{{ t('draft.go') }}</v-btn>
       </div>
     </form>
@@ -209,7 +210,7 @@ async function onTake(intent: Intent) {
       <template v-for="intent in intents" :key="intent">
         <DraftCard
           v-if="drafts[intent]"
-          :draft="drafts[intent]"
+          :draft="drafts[intent]!"
           :kept="keptOf(intent)"
           :explains="explains.has(intent)"
           :busy="Boolean(making) || taking"
@@ -220,7 +221,7 @@ async function onTake(intent: Intent) {
         />
         <section v-else class="card waiting" :aria-label="t(`draft.intent.${intent}`)">
           <h2>{{ t(`draft.intent.${intent}`) }}</h2>
-          <p class="quiet">{{ making ? t('draft.making') : t('draft.none') }}</p>
+          <p class="quiet">{{ insteadOf(intent) }}</p>
         </section>
       </template>
     </div>

@@ -1,4 +1,14 @@
-import { newWorkout, type Builds, type Group, type Home, type Workout } from '@esfuerzo/core'
+import type { LocationQuery, LocationQueryRaw } from 'vue-router'
+import {
+  buildsSchema,
+  gradeSchema,
+  newWorkout,
+  spaceSchema,
+  type Builds,
+  type Group,
+  type Home,
+  type Workout,
+} from '@esfuerzo/core'
 import type { WorkoutSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
@@ -51,5 +61,65 @@ export async function knownBefore(
     groups: last?.groups ?? base.groups,
     home: last?.home ?? base.home,
     recent,
+  }
+}
+
+/** Groups of these grades, in lane order. */
+export const groupsOf = (grades: readonly (readonly number[])[], gradeNames: readonly string[] | undefined): Group[] =>
+  newWorkout('Draft', grades, 20, library.version, gradeNames).groups
+
+/** Grades as the address has them: "0-1.4-5-6". Undefined where that is no address of ours. */
+function groupsFrom(text: string, gradeNames: readonly string[] | undefined): Group[] | undefined {
+  try {
+    return groupsOf(
+      text.split('.').map((group) => group.split('-').map((grade) => gradeSchema.parse(Number(grade)))),
+      gradeNames,
+    )
+  } catch {
+    return undefined
+  }
+}
+
+/** The conditions as an address keeps them: opened again, the same drafts come. */
+export const addressOf = ({ aim, minutes, groups, home }: KnownBefore, seed: number): LocationQueryRaw => ({
+  seed,
+  aim,
+  minutes,
+  space: home.space,
+  kit: home.kit.join('.'),
+  quiet: Number(home.quiet),
+  alone: Number(home.company === 'alone'),
+  grades: groups.map((g) => g.grades.join('-')).join('.'),
+})
+
+/**
+ * What is known, and over it what an address says; what it says wrong is as if it were not said.
+ *
+ * @param fixed the groups are those of a session: an address has none
+ */
+export function withAddress(
+  known: KnownBefore,
+  query: LocationQuery,
+  { gradeNames, fixed }: { gradeNames: readonly string[] | undefined; fixed: boolean },
+): KnownBefore {
+  const said = (name: string) => (typeof query[name] === 'string' ? query[name] : undefined)
+  const minutes = Number(said('minutes'))
+  const { aim, home, groups } = known
+  const flag = (name: string, otherwise: boolean) => (said(name) ? said(name) === '1' : otherwise)
+  return {
+    ...known,
+    aim: buildsSchema.catch(aim).parse(said('aim')),
+    minutes: Number.isInteger(minutes) && minutes >= 5 && minutes <= 60 ? minutes : known.minutes,
+    home: {
+      ...home,
+      space: spaceSchema.catch(home.space).parse(said('space')),
+      quiet: flag('quiet', home.quiet),
+      company: flag('alone', home.company === 'alone') ? 'alone' : 'together',
+      kit:
+        said('kit')
+          ?.split('.')
+          .filter((id) => library.kit.has(id)) ?? home.kit,
+    },
+    groups: (!fixed && said('grades') && groupsFrom(said('grades')!, gradeNames)) || groups,
   }
 }

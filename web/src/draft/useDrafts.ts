@@ -1,20 +1,21 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { onScopeDispose, ref, shallowRef } from 'vue'
 import { newWorkout } from '@esfuerzo/core'
 import { intents, type Draft, type DraftAsk, type HeldRow, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
 import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 
-/** Rows that are kept, by intent and station. */
-export type Kept = Readonly<Partial<Record<Intent, readonly HeldRow[]>>>
+/** What a row is known by when it comes again: its ids are new then. @example rowKey({ part: 'main', station }) // 'main squat' */
+export const rowKey = ({ part, station }: HeldRow): string => `${part} ${station.cells.all.move}`
 
 /**
  * Three drafts, one after the other, each shown as it comes; stopped, those that came stay. Drafted again, a row that is kept comes again
  * and the rest is another.
  */
 export function useDrafts() {
-  const drafts = shallowRef<Partial<Record<Intent, Draft>>>({})
-  const kept = shallowRef<Kept>({})
+  /** Null where nothing can be done under these conditions. */
+  const drafts = shallowRef<Partial<Record<Intent, Draft | null>>>({})
+  const kept = shallowRef<Partial<Record<Intent, readonly HeldRow[]>>>({})
   /** Which is being made. */
   const making = ref<Intent>()
   const problem = ref('')
@@ -45,8 +46,8 @@ export function useDrafts() {
         for (const quick of [true, false]) {
           const draft = await coreDoor.run('draft', carrier, { intent, ask, besides, quick }, { signal: here.signal })
           if (abort !== here) return
-          drafts.value = { ...drafts.value, [intent]: draft }
-          if (draft.settled) break
+          drafts.value = { ...drafts.value, [intent]: draft ?? null }
+          if (!draft || draft.settled) break
         }
       }
     } catch (error) {
@@ -59,20 +60,15 @@ export function useDrafts() {
   /** Keeps a row, or lets it go again. */
   function keep(intent: Intent, row: HeldRow): void {
     const before = kept.value[intent] ?? []
-    const there = before.some(({ station }) => station.id === row.station.id)
-    const now = there ? before.filter(({ station }) => station.id !== row.station.id) : [...before, row]
-    kept.value = { ...kept.value, [intent]: now }
+    const others = before.filter((other) => rowKey(other) !== rowKey(row))
+    kept.value = { ...kept.value, [intent]: others.length < before.length ? others : [...before, row] }
   }
+  const keptOf = (intent: Intent): ReadonlySet<string> => new Set((kept.value[intent] ?? []).map(rowKey))
 
-  /** Kept rows of a draft that came since: their ids are new. */
-  const keptMoves = computed(
-    () =>
-      new Set(intents.flatMap((i) => (kept.value[i] ?? []).map((r) => `${i} ${r.part} ${r.station.cells.all.move}`))),
-  )
   /** For other conditions nothing is kept. */
   function forget(): void {
     kept.value = {}
     drafts.value = {}
   }
-  return { drafts, kept, keptMoves, making, problem, make, stop, keep, forget }
+  return { drafts, keptOf, making, problem, make, stop, keep, forget }
 }

@@ -46,7 +46,7 @@ export interface Jobs {
   /** What is asked of the solver for a place, with why each move would be picked. */
   suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: SuggestProblem }
   /** A session of an intent for some conditions; the session that comes along says nothing. */
-  draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: Draft }
+  draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: Draft | undefined }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
@@ -75,8 +75,7 @@ export const jobs: { [N in JobName]: Work<N> } = {
   },
   next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
   suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
-  draft: (_, { intent, ask, besides, quick }, library, onProgress) =>
-    draftFor(intent, ask, library, { besides, quick, onProgress }),
+  draft: (_, { intent, ask, besides, quick }, library) => draftFor(intent, ask, library, { besides, quick }),
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),
   finish: (workout, _, library, report) =>

@@ -1,19 +1,6 @@
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
-import type { Family } from '../../../terms/move.ts'
-
-const parts: Partial<Record<Family, string>> = {
-  push: 'push',
-  pull: 'pull',
-  squat: 'legs',
-  lunge: 'legs',
-  hinge: 'legs',
-  jump: 'legs',
-  brace: 'core',
-  curl: 'core',
-  twist: 'core',
-  extend: 'core',
-}
+import { strengthPart } from '../../../terms/strengthPart.ts'
 
 /** A strength session most of whose work is of one kind. */
 export const oneSided: Rule = {
@@ -25,7 +12,7 @@ export const oneSided: Rule = {
     return perLane(view, ({ steps, band }) => {
       const sums = new Map<string, number>()
       for (const { kind, doing, seconds } of steps) {
-        const part = kind === 'work' && doing && parts[doing.move.family]
+        const part = kind === 'work' && doing && strengthPart[doing.move.family]
         if (part) sums.set(part, (sums.get(part) ?? 0) + seconds.typical)
       }
       const all = [...sums.values()].reduce((a, b) => a + b, 0)

@@ -1,0 +1,148 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { effectScope } from 'vue'
+import { newSettings, type Workout } from '@esfuerzo/core'
+import { intents, type Draft } from '@esfuerzo/core/draft'
+import { addressOf, knownBefore, withAddress, type KnownBefore } from '../src/draft/askFrom.ts'
+import DraftPage from '../src/draft/DraftPage.vue'
+import { useDrafts } from '../src/draft/useDrafts.ts'
+import { library } from '../src/repertoire/library.ts'
+import { jobs, type JobName, type Jobs } from '../src/workers/jobs.ts'
+import { open, serve, type Answers } from './support/pages.ts'
+
+/** What is asked of the worker, and what it is made to answer in place of a draft. */
+const asked: Jobs['draft']['asked'][] = []
+let instead: (ask: Jobs['draft']['asked']) => 'draft' | 'nothing' | Promise<never> = () => 'draft'
+vi.mock('../src/workers/coreDoor.ts', () => ({
+  coreDoor: {
+    run: async (name: JobName, workout: Workout, ask: Jobs['draft']['asked']) => {
+      asked.push(ask)
+      const answer = await instead(ask)
+      return answer === 'nothing' ? undefined : jobs[name](workout, ask as never, library, () => {})
+    },
+  },
+}))
+
+let answers: Answers
+beforeEach(() => {
+  setActivePinia(createPinia())
+  asked.length = 0
+  instead = () => 'draft'
+  answers = {
+    'GET /api/workouts': () => ({ workouts: [] }),
+    'GET /api/settings': () => newSettings('Atlantic/Azores'),
+    'GET /api/moves': () => ({ moves: [] }),
+    'GET /api/moves/used': () => ({ used: [] }),
+  }
+  serve(answers)
+})
+let scope = effectScope()
+afterEach(() => {
+  scope.stop()
+  scope = effectScope()
+})
+const drafting = () => scope.run(useDrafts)!
+const known = (): Promise<KnownBefore> => knownBefore(undefined, undefined)
+const ask = async (more: Partial<KnownBefore> = {}) => ({
+  ...(await known()),
+  ...more,
+  known: new Set<string>(),
+  seed: 7,
+})
+const rowIn = (draft: Draft, at: number) => ({ part: 'main' as const, station: stationsIn(draft)[at]! })
+const stationsIn = ({ workout }: Draft) =>
+  workout.sections
+    .filter((s) => s.role === 'main')
+    .flatMap((s) => s.blocks.flatMap((b) => ('stations' in b ? b.stations : [])))
+
+describe('three drafts', () => {
+  it('come one after the other, each with another skill; a kept row comes again and is let go by its own tick', async () => {
+    const { drafts, make, keep, keptOf } = drafting()
+    await make(await ask())
+    expect(new Set(intents.map((i) => drafts.value[i]!.thread.move)).size).toBe(3)
+    keep('work', rowIn(drafts.value.work!, 1))
+    const kept = [...keptOf('work')]
+    await make({ ...(await ask()), seed: 99 }, ['work'])
+    const again = drafts.value.work!
+    const at = stationsIn(again).findIndex((s) => kept[0] === `main ${s.cells.all.move}`)
+    expect(at).toBeGreaterThanOrEqual(0)
+    // Its ids are others by now: it is known by its move.
+    keep('work', rowIn(again, at))
+    expect([...keptOf('work')]).toEqual([])
+  })
+
+  it('where one of them cannot be had the others come all the same', async () => {
+    instead = ({ intent }) => (intent === 'learn' ? 'nothing' : 'draft')
+    const { drafts, make, making, problem } = drafting()
+    await make(await ask())
+    expect([drafts.value.learn, problem.value, making.value]).toEqual([null, '', undefined])
+    expect(drafts.value.work && drafts.value.play).toBeTruthy()
+  })
+
+  it('stopped, those that came stay, and nothing comes after', async () => {
+    instead = ({ intent }) => (intent === 'work' ? new Promise<never>(() => {}) : 'draft')
+    const { drafts, make, making, stop } = drafting()
+    void make(await ask())
+    await vi.waitFor(() => expect(making.value).toBe('work'))
+    stop()
+    await flushPromises()
+    expect([Boolean(drafts.value.learn), drafts.value.work, making.value]).toEqual([true, undefined, undefined])
+  })
+})
+
+describe('the conditions', () => {
+  it('stand in the address, and are read from it; what it says wrong is as if it were not said', async () => {
+    const before = await known()
+    const other: KnownBefore = {
+      ...before,
+      aim: 'balance',
+      minutes: 12,
+      groups: before.groups.slice(1),
+      home: { ...before.home, space: 'run', quiet: true, company: 'together', kit: ['bottle'] },
+    }
+    const query = Object.fromEntries(Object.entries(addressOf(other, 7)).map(([key, value]) => [key, String(value)]))
+    const read = withAddress(before, query, { gradeNames: undefined, fixed: false })
+    expect({ ...read, groups: read.groups.map((g) => g.grades) }).toEqual({
+      ...other,
+      groups: other.groups.map((g) => g.grades),
+    })
+    const wrong = { aim: 'fame', minutes: '900', space: 'moon', kit: 'sword', grades: '0-99', quiet: '', alone: 'x' }
+    expect(withAddress(before, wrong, { gradeNames: undefined, fixed: false })).toEqual({
+      ...before,
+      home: { ...before.home, company: 'together' },
+    })
+    // Those of a session are its own.
+    expect(withAddress(before, query, { gradeNames: undefined, fixed: true }).groups).toEqual(before.groups)
+  })
+})
+
+describe('the page of drafts', () => {
+  it('says of one that cannot be had what would bring it, and takes another as a session', async () => {
+    instead = ({ intent }) => (intent === 'play' ? 'nothing' : 'draft')
+    let made: unknown
+    answers['POST /api/workouts'] = (body) => {
+      made = body
+      return { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d', revision: 1 }
+    }
+    const { words, press, router } = await open(DraftPage)
+    await vi.waitFor(() => expect(words()).toContain('Nothing for this aim can be done here'))
+    expect(router.currentRoute.value.query).toMatchObject({ aim: 'strength', minutes: '20', grades: '0-1.2-3.4-5-6' })
+    await press(/^Take “/)
+    await flushPromises()
+    expect(made).toMatchObject({ document: { minutes: 20 } })
+  })
+
+  it('asked for another, the address stays: it leads back to the same three', async () => {
+    const { press, router } = await open(DraftPage)
+    await vi.waitFor(() => expect(document.querySelectorAll('.draft')).toHaveLength(3))
+    await vi.waitFor(() =>
+      expect(document.querySelector('.ask button[type=submit]')!.hasAttribute('disabled')).toBe(false),
+    )
+    const { seed } = router.currentRoute.value.query
+    const before = asked.at(-1)!
+    await press('Another')
+    await vi.waitFor(() => expect(asked.at(-1)!.ask.seed).not.toBe(before.ask.seed))
+    expect(router.currentRoute.value.query.seed).toBe(seed)
+  })
+})
