@@ -17,7 +17,10 @@ import {
 } from '@esfuerzo/core'
 import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
 import { useComposer } from './support/composer.ts'
+import familyEn from '../src/family/locales/en.json'
+import playerEn from '../src/player/locales/en.json'
 import { formsEn } from '../src/forms/labels.en.ts'
+import { createSentences } from '../src/shared/sentences.ts'
 import { i18n, problemText } from '../src/words/i18n.ts'
 import { library } from '../src/repertoire/library.ts'
 import { wordsEn } from '../src/words/words.en.ts'
@@ -197,4 +200,15 @@ it('every fact of every form has a word beside its field, every choice one of it
     for (const [id, values] of chosen)
       expect(Object.keys(choices[id]!).sort()).toEqual(values.map((v) => v || 'none').sort())
   }
+})
+
+it('has a word for every key a teacher’s page asks for by name', () => {
+  const sources = import.meta.glob<string>('../src/**/*.{vue,ts}', { query: '?raw', import: 'default', eager: true })
+  const families = ['../src/family/', '../src/player/']
+  const asked = Object.entries(sources)
+    .filter(([file]) => !families.some((folder) => file.startsWith(folder)))
+    .flatMap(([, text]) => [...text.matchAll(/(?<![\w.])t\(\s*'([A-Za-z][\w.]*)'/g)].map((found) => found[1]!))
+  expect(asked.length).toBeGreaterThan(500)
+  const family = createSentences('en', { ...familyEn, ...playerEn })
+  expect([...new Set(asked)].filter((key) => !i18n.global.te(key) && family.t(key) === key)).toEqual([])
 })

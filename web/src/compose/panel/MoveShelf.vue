@@ -46,12 +46,12 @@ const fitting = computed(() =>
 )
 /** What this place leaves open, with why, before anything is typed or asked for. */
 const looking = ref(false)
-const offers = useOffers(looking)
+const worked = useOffers(looking)
+const nothingAsked = computed(() => !typed.value && filters.value.every((f) => f === 'home'))
+const offers = computed(() => (nothingAsked.value ? worked.value : new Map<string, string>()))
 const found = computed(() => {
-  if (typed.value || filters.value.some((f) => f !== 'home')) return fitting.value
-  const first = fitting.value.filter((m) => offers.value.has(m.id))
-  const order = [...offers.value.keys()]
-  first.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id))
+  const fits = new Map(fitting.value.map((m) => [m.id, m]))
+  const first = [...offers.value.keys()].flatMap((id) => fits.get(id) ?? [])
   return [...first, ...fitting.value.filter((m) => !offers.value.has(m.id))]
 })
 const hidden = computed(() => anywhere.value.length - found.value.length)
@@ -69,9 +69,8 @@ const virtual = useVirtualizer(
 
 const active = computed(() => (found.value[at.value] ? `move-${found.value[at.value]!.id}` : undefined))
 
-const isOffered = (move: Move) => !typed.value && filters.value.every((f) => f === 'home') && offers.value.has(move.id)
 const about = (move: Move) =>
-  (isOffered(move) && offers.value.get(move.id)) ||
+  offers.value.get(move.id) ??
   [
     library.muscles.get(move.muscles.main[0] ?? move.stretches?.[0] ?? '')?.name ?? t(`family.${move.family}`),
     ...(move.sides === 'each' ? [t('shelf.eachSide')] : []),

@@ -75,14 +75,7 @@ function take(): void {
 </script>
 
 <template>
-  <ToolPanel
-    :title="t('next.title')"
-    :running="running"
-    :progress="0"
-    :problem="problem"
-    @cancel="panel.close"
-    @again="load"
-  >
+  <ToolPanel :title="t('next.title')" :running="running" :problem="problem" @cancel="panel.close" @again="load">
     <template v-if="lanes">
       <p class="quiet">{{ t('next.lead') }}</p>
       <fieldset v-for="{ lane, group, reason, ways } in shown" :key="group.id">

@@ -86,14 +86,7 @@ function take() {
 </script>
 
 <template>
-  <ToolPanel
-    :title="t(`suggest.title.${place}`)"
-    :running="running"
-    :progress="0.5"
-    :problem="problem"
-    @cancel="cancel"
-    @again="run"
-  >
+  <ToolPanel :title="t(`suggest.title.${place}`)" :running="running" :problem="problem" @cancel="cancel" @again="run">
     <p class="quiet">{{ t(`suggest.lead.${place}`) }}</p>
     <NumberField v-model="count" :label="t('suggest.count')" :min="1" :max="8" />
     <ul aria-live="polite">

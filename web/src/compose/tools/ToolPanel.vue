@@ -4,8 +4,8 @@ import { onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { usePanel } from '../panel/usePanel.ts'
 
-/** The frame of what works something out: its name, how far it is, and a way out at any moment. */
-defineProps<{ title: string; running: boolean; progress: number; problem: string }>()
+/** The frame of what works something out: its name, how far it is, where that is known, and a way out at any moment. */
+defineProps<{ title: string; running: boolean; progress?: number; problem: string }>()
 const emit = defineEmits<{ cancel: []; again: [] }>()
 const { t, te } = useI18n()
 const panel = usePanel()

@@ -1,8 +1,8 @@
 import { watchDebounced } from '@vueuse/core'
-import { computed, onScopeDispose, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { computed, onScopeDispose, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Workout } from '@esfuerzo/core'
-import { placeOfRole } from '@esfuerzo/core/suggest'
+import { placeOfRole, type SuggestFor } from '@esfuerzo/core/suggest'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useSession } from '../session/useSession.ts'
 import { reasonsText } from './reasonsText.ts'
@@ -25,15 +25,15 @@ export function useOffers(wanted: Ref<boolean>): ShallowRef<ReadonlyMap<string, 
   const offers = shallowRef<ReadonlyMap<string, string>>(new Map())
   const place = computed(() => placeOfRole(cursor.selectedRow?.section.role ?? 'main'))
   let abort = new AbortController()
-  /** The session that was looked at last, and where. */
-  let looked: Workout | undefined
-  watch(place, () => (looked = undefined), { flush: 'sync' })
+  /** What was looked at last. */
+  let looked: { workout: Workout; place: SuggestFor } | undefined
   onScopeDispose(() => abort.abort())
   watchDebounced(
     [() => session.workout, place, wanted],
     async () => {
-      if (!wanted.value || looked === session.workout) return
-      looked = session.workout
+      const { workout } = session
+      if (!wanted.value || (looked?.workout === workout && looked.place === place.value)) return
+      looked = { workout, place: place.value }
       abort.abort()
       const here = (abort = new AbortController())
       const found = await offer(place.value, most, here.signal).catch(() => [])

@@ -15,7 +15,7 @@ import { solve } from '../../workers/solver.ts'
 import { useSession } from '../session/useSession.ts'
 
 /** What is known besides the session: what the last two days' sessions had, what her classes were sent. */
-export function suggestContext(used: ReturnType<typeof useRepertoire>['lately']): SuggestContext {
+function suggestContext(used: ReturnType<typeof useRepertoire>['lately']): SuggestContext {
   const days = [...new Set([...used.values()].map((last) => last.slice(0, 10)))].sort().slice(-2)
   const lately = [...used].filter(([, last]) => days.includes(last.slice(0, 10)))
   return {
