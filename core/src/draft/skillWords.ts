@@ -10,7 +10,7 @@ export interface SkillWords {
 const anyAsk = [
   'What made it easier?',
   'What would you do the same way again?',
-  'Which lap went best, and why?',
+  'What went best, and why?',
 ] as const
 
 /** Ours, in the trade's words. */

@@ -19,6 +19,7 @@ import { library } from '../repertoire/library.ts'
 import LaneStrip from '../compose/lanes/LaneStrip.vue'
 import { blockSummary, doseText } from '../compose/order/cellText.ts'
 import { rowKey } from './useDrafts.ts'
+import { useStaged } from './useStaged.ts'
 
 /** One draft: its thread, how long each lane takes, what is in it; a row is kept by its tick. */
 const props = defineProps<{
@@ -66,13 +67,14 @@ const sections = computed(() =>
             doses: dosesOf(block, station),
             skill: move.id === props.draft.thread.move,
             row,
-            kept: row !== undefined && props.kept.has(rowKey(row)),
+            key: row ? rowKey(row) : '',
           }
         }),
       })),
     }
   }),
 )
+const staged = useStaged(sections)
 /** What makes a block, where it is more than one move after the other. */
 function summaryOf(block: Block): string {
   const { text, dose } = blockSummary(block, first.value.id, t)
@@ -105,20 +107,20 @@ const surely = computed(() =>
       />
       <b class="num">{{ minutesText(lane.totals.session.seconds.typical) }}</b>
     </div>
-    <div v-for="{ section, time, blocks } in sections" :key="section.id" class="part">
+    <div v-for="{ section, time, blocks } in staged" :key="section.id" class="part">
       <h3>
         {{ section.title }} <span class="quiet num">{{ time }}</span>
       </h3>
       <template v-for="{ summary, rows } in blocks" :key="summary">
         <p v-if="summary" class="quiet summary">{{ summary }}</p>
         <ul>
-          <li v-for="{ station, name, figure, doses, skill: isSkill, row, kept: isKept } in rows" :key="station.id">
-            <component :is="row ? 'label' : 'span'" class="row" :class="{ kept: isKept }">
+          <li v-for="{ station, name, figure, doses, skill: isSkill, row, key } in rows" :key="station.id">
+            <component :is="row ? 'label' : 'span'" class="row" :class="{ kept: kept.has(key) }">
               <input
                 v-if="row"
                 type="checkbox"
                 :aria-label="t('draft.keep', { name })"
-                :checked="isKept"
+                :checked="kept.has(key)"
                 @change="emit('keep', row)"
               />
               <MoveFigure v-if="figure" :figure="figure" :size="30" />
