@@ -100,7 +100,7 @@ function comesBack({ workout }: Draft, { recent, groups }: DraftAsk): boolean {
       })),
     )
   const before = recent.flatMap((w) =>
-    w.groups.flatMap((g) => rows(w, ['warmUp', 'main', 'skill', 'game', 'challenge'], g)),
+    w.groups.flatMap((g) => rows(w, ['warmUp', 'main', 'skill', 'game', 'challenge', 'coolDown'], g)),
   )
   return groups.some((group) =>
     rows(workout, ['warmUp', 'main', 'skill'], group).some(({ cell: now, laps }) =>

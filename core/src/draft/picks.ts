@@ -106,7 +106,7 @@ export function mainProblem(context: PickContext): PickProblem {
   }
   const own = new Set(pool.map((m) => m.family))
   const perFamily = Object.fromEntries([...own].map((f) => [`family ${f}`, ask.aim === 'flexibility' ? room.main : 2]))
-  const candidates = shortlist(scored, forced, Object.keys(least))
+  const candidates = shortlist(scored, forced, [...new Set([...Object.keys(least), 'back'])])
   return {
     count: Math.max(room.main, forced.length),
     candidates,
@@ -115,7 +115,7 @@ export function mainProblem(context: PickContext): PickProblem {
       ...Object.fromEntries([...library.muscles.keys()].map((id) => [`muscle ${id}`, 5])),
       push: 15,
       pull: 15,
-      back: 40,
+      back: 60,
     },
     least,
     most: {

@@ -22,7 +22,7 @@ export interface Plan {
  * @param built whether it is the skill that is built up over laps: then its last version counts
  */
 export function stepsOn(move: Move, form: Form, ask: DraftAsk, library: Library, built: boolean): boolean {
-  if (!ask.recent.some((workout) => workedIn(workout).has(move.id))) return false
+  if (!ask.groups.some((group) => doneBefore(move.id, group, ask))) return false
   const station = { id: 's', cells: rowCells(move, form, ask, library) }
   const place = (id: string | undefined) => move.versions.findIndex((v) => v.id === id)
   return ask.groups.some((group) => {
@@ -94,7 +94,8 @@ const steps = (move: Move, ask: DraftAsk, library: Library): number =>
  */
 export function plansFor(intent: Intent, ask: DraftAsk, library: Library, besides: readonly string[] = []): Plan[] {
   const luck = luckOf(ask.seed, intent)
-  const { band, fresh } = roomOf(ask)
+  const room = roomOf(ask)
+  const { band, fresh } = room
   const lately = recentForms(ask)
   const last = ask.recent.at(-1)
   const lastMoves = last ? workedIn(last) : new Set<string>()
@@ -109,7 +110,10 @@ export function plansFor(intent: Intent, ask: DraftAsk, library: Library, beside
         ofForm +
         8 * steps(skill, ask, library) +
         (comesBack(skill, form, ask, library, buildsUp(skill, { form, skill }))
-          ? 8
+          ? // Where there is room for few, it is the skill that comes back.
+            room.main > 3
+            ? 8
+            : 24
           : lastMoves.has(skill.id)
             ? -20
             : 0) +

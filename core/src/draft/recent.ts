@@ -14,8 +14,10 @@ import { calmVersions } from '../suggest/candidates.ts'
 import type { DraftAsk } from './ask.ts'
 
 const workRoles = ['main', 'skill', 'game', 'challenge']
+/** Where a move may have been done, its work before what is round it. */
+const everyRole = [...workRoles, 'warmUp', 'coolDown']
 const workBlocks = ({ sections }: Workout, roles = workRoles) =>
-  sections.filter((s) => roles.includes(s.role)).flatMap((s) => s.blocks)
+  roles.flatMap((role) => sections.filter((s) => s.role === role)).flatMap((s) => s.blocks)
 
 /** Forms of the last two sessions' main parts. */
 export const recentForms = ({ recent }: DraftAsk): Set<Form> =>
@@ -39,23 +41,18 @@ const clockOf = (block: Block, groupId: string): Clock | undefined => {
   return laps?.[0] && { work: laps[0].work, laps: laps.length }
 }
 
-/**
- * What the group nearest in age did of a move in the last two sessions, the latest first, and by which clock.
- *
- * @param roles of the sections that count: those of work where nothing is said
- */
+/** What the group nearest in age did of a move in the last two sessions, the latest first, and by which clock. */
 export function doneBefore(
   move: string,
   group: Group,
   { recent }: DraftAsk,
-  roles = workRoles,
 ): { cell: Cell; clock: Clock | undefined } | undefined {
   for (const workout of recent.toReversed()) {
     const near = [...workout.groups].sort(
       (a, b) => Math.abs(lowestGrade(a) - lowestGrade(group)) - Math.abs(lowestGrade(b) - lowestGrade(group)),
     )[0]
     if (!near) continue
-    for (const block of workBlocks(workout, roles))
+    for (const block of workBlocks(workout, everyRole))
       for (const station of stationsOf(block)) {
         const cell = valueFor(station.cells, near.id)
         if (cell.move === move) return { cell, clock: clockOf(block, near.id) }
@@ -88,7 +85,7 @@ export const longestPulse = 90
  * calm or not to be done in this home.
  */
 export function longerWarmUp(move: Move, group: Group, ask: DraftAsk, library: Library): Cell | undefined {
-  const before = doneBefore(move.id, group, ask, ['warmUp', ...workRoles])?.cell
+  const before = doneBefore(move.id, group, ask)?.cell
   if (before?.dose?.unit !== 'seconds' || typeof before.dose.amount !== 'number') return undefined
   const amount = before.dose.amount + 10
   const calm = calmVersions(move, group, ask.home, library).some(({ id }) => id === before.version)

@@ -7,11 +7,7 @@ export interface SkillWords {
   ask: readonly string[]
 }
 
-const anyAsk = [
-  'What made it easier?',
-  'What would you do the same way again?',
-  'What went best, and why?',
-] as const
+const anyAsk = ['What made it easier?', 'What would you do the same way again?', 'What went best, and why?'] as const
 
 /** Ours, in the trade's words. */
 export const skillWords: Record<Family, SkillWords> = {

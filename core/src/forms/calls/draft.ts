@@ -5,18 +5,18 @@ import type { CallsBlock } from './schema.ts'
 export const callsDraft: FormDraft<CallsBlock> = {
   intents: ['play'],
   game: true,
-  upTo: [12, 12],
+  upTo: [8, 11],
   moves: [2, 5],
   takes: (move) => move.stretches === undefined,
   sizes: ({ id, band, moves, row, calls, below, young }) => {
     const seed = below(1_000_000)
     const every = [10, 8, 8][band]!
-    return Array.from({ length: 12 }, (_, i) => 60 + 20 * i).map((seconds): CallsBlock => ({
+    return Array.from({ length: 13 }, (_, i) => 60 + 20 * i).map((seconds): CallsBlock => ({
       id,
       form: 'calls',
       stations: moves.map((move, i) => ({ ...row(move, 'calls'), storyName: calls[i % calls.length]! })),
       every: { all: every },
-      seconds: young(seconds, Math.min(seconds, 180)),
+      seconds: young(seconds, Math.min(seconds, 240)),
       seed,
     }))
   },
