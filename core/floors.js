@@ -31,6 +31,7 @@ export const floors = [
   ['nextTime', 'what comes next: from what came back one lever, the smallest step'],
   ['suggest', 'what a place leaves open, and what would fill it'],
   ['draft', 'three sessions of different intent, each with a thread'],
+  ['term', 'which session comes home on which day of a term'],
   ['sheets', 'what paper says'],
   ['change', 'what changed beside how a measure wobbles, and a class’s own pace'],
   ['classBook', 'pupils by alias, their codes, what they did and until when it is kept'],

@@ -31,6 +31,7 @@ const files = [
   { file: 'arrange.ts', bundle: true },
   { file: 'fit.ts', bundle: true },
   { file: 'draft.ts', bundle: true },
+  { file: 'term.ts', bundle: true },
   { file: 'spread.ts' },
   { file: 'server.ts' },
   { file: 'desk.ts' },

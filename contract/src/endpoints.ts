@@ -8,10 +8,18 @@ import { moveEndpoints } from './moves.ts'
 import { outboxEndpoints } from './outbox.ts'
 import { publicationEndpoints } from './publications.ts'
 import { shelfEndpoints } from './shelf.ts'
+import { termEndpoints } from './terms.ts'
 import { workoutEndpoints } from './workouts.ts'
 
 /** The documents whose JSON Schema is served. */
-export const schemaNames = ['workout.json', 'part.json', 'run.json', 'settings.json', 'moves.json'] as const
+export const schemaNames = [
+  'workout.json',
+  'part.json',
+  'run.json',
+  'settings.json',
+  'moves.json',
+  'term.json',
+] as const
 
 /** Routes of no feature. */
 const ownEndpoints = {
@@ -43,6 +51,7 @@ export type Endpoints = typeof accountEndpoints &
   typeof classEndpoints &
   typeof bookEndpoints &
   typeof handoutEndpoints &
+  typeof termEndpoints &
   typeof outboxEndpoints &
   typeof ownEndpoints
 export type EndpointName = keyof Endpoints
@@ -57,6 +66,7 @@ export const endpoints: Endpoints = {
   ...classEndpoints,
   ...bookEndpoints,
   ...handoutEndpoints,
+  ...termEndpoints,
   ...outboxEndpoints,
   ...ownEndpoints,
 } satisfies Record<string, Endpoint>

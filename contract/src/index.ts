@@ -14,6 +14,7 @@ export {
   type Version,
   type WorkoutSummary,
 } from './workouts.ts'
+export { type Done, type TermSummary } from './terms.ts'
 export { type UsedMove } from './moves.ts'
 export { type KeptPart } from './shelf.ts'
 export { publicationInfoSchema, runSummarySchema, type PublicationInfo, type RunSummary } from './publications.ts'

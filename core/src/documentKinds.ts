@@ -4,6 +4,7 @@ import { publicationDocument } from './publication/schema.ts'
 import { runDocument } from './run/schema.ts'
 import { settingsDocument } from './terms/settings.ts'
 import { partDocument } from './session/part.ts'
+import { termDocument } from './term/schema.ts'
 import { workoutDocument } from './session/readWorkout.ts'
 
 /** Every kind of document, by a short name. A test holds a document of each version that was ever written to be read. */
@@ -14,6 +15,7 @@ export const documentKinds = {
   moves: movesDocument,
   run: runDocument,
   publication: publicationDocument,
+  term: termDocument,
 } as const satisfies Record<string, unknown>
 
 /** The same as a list, for what asks of each. */

@@ -11,6 +11,7 @@ import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
 import * as pupils from './pupils.ts'
 import * as results from './results.ts'
+import * as terms from './terms.ts'
 import * as testHow from './testHow.ts'
 import * as versionOrder from './versionOrder.ts'
 
@@ -30,4 +31,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '012-pupils', migration: pupils },
   { name: '013-test-how', migration: testHow },
   { name: '014-class-pace', migration: classPace },
+  { name: '015-terms', migration: terms },
 ]

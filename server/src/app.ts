@@ -38,6 +38,7 @@ import { settingsRoutes } from './settings/routes.ts'
 import { shelfRoutes } from './shelf/routes.ts'
 import { originalRoutes } from './originals/routes.ts'
 import { openPaperStore } from './sheets/paper.ts'
+import { subscribedTermRoutes, termRoutes } from './terms/routes.ts'
 import type { JobPool } from './workers/jobPool.ts'
 import { workoutRoutes } from './workouts/routes.ts'
 
@@ -144,6 +145,7 @@ export function createApp({
   runSendRoutes(app, db, limits, config.secret)
   codeRoutes(app, db, limits, config.secret)
   familySheetRoutes(app, db, limits, paper)
+  subscribedTermRoutes(app, db)
 
   app.use(
     '/api',
@@ -185,6 +187,7 @@ export function createApp({
   classRoutes(app, db, deletions)
   pupilRoutes(app, { db, deletions, jobPool, secret })
   bookRoutes(app, db, jobPool)
+  termRoutes(app, { db, secret })
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)

@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import { z } from 'zod'
 import { movesFileSchema, partSchema, settingsSchema, workoutSchema } from '@esfuerzo/core'
 import { runSchema } from '@esfuerzo/core/run'
+import { termSchema } from '@esfuerzo/core/term'
 import type { schemaNames } from '@esfuerzo/contract'
 import { implement } from './http/implement.ts'
 
@@ -13,6 +14,7 @@ export function schemaRoutes(router: Router): void {
     'run.json': runSchema,
     'settings.json': settingsSchema,
     'moves.json': movesFileSchema,
+    'term.json': termSchema,
   }
   const schemas = new Map(
     Object.entries(documents).map(([name, schema]) => [name, z.toJSONSchema(schema, { io: 'input' })]),

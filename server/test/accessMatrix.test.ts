@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { newSettings, partOf } from '@esfuerzo/core'
+import { newTerm } from '@esfuerzo/core/term'
 import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
 import { randomUUID } from 'node:crypto'
 import { pupilCode } from '../src/pupils/pupilCode.ts'
@@ -24,6 +25,10 @@ let version: string
 let kept: string
 let copy: string
 let schoolClass: string
+/** A term, the address its calendar asks, and one that is asked no more. */
+let term: string
+let termToken: string
+let endedTermToken: string
 /** A pupil of the class, and its code. */
 let pupil: string
 let code: string
@@ -122,17 +127,37 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   resolveLink: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   sendRun: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   snapshot: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
+  listTerms: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  createTerm: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
+  readTerm: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  saveTerm: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  removeTerm: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  restoreTerm: { anonymous: 401, family: 401, ended: 401, other: 404, own: 404 },
+  keepTermVersion: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readDone: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  termCalendar: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  readTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  makeTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  endTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  subscribedTerm: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   listOutbox: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
   readMessage: { anonymous: 404, family: 404, ended: 404, other: 404, own: 404 },
   schema: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
   health: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
 }
 
+const aTerm = () => ({
+  ...newTerm('Springs all term', '2027-01-04'),
+  places: [{ id: 'd1', date: '2027-01-05', session: sent.workoutId }],
+})
+
 const bodies: Partial<Record<EndpointName, () => unknown>> = {
   signIn: () => ({ email: 'nobody@island.example', password: 'wrong' }),
   signInByLink: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA' }),
   changePassword: () => ({ current: 'not the password', next: 'another good one' }),
   createWorkout: () => ({ document: smallWorkout() }),
+  createTerm: () => ({ document: aTerm() }),
+  saveTerm: () => ({ revision: 1, document: aTerm() }),
   signUp: () => ({ name: 'New', email: `${Math.random()}@island.example`, zone: 'UTC' }),
   forgotPassword: () => ({ email: `${Math.random()}@island.example` }),
   choosePassword: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA', password: 'long enough for anybody' }),
@@ -167,6 +192,20 @@ const felt = { what: 'felt' }
 
 const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
 
+const termRoutes = [
+  'readTerm',
+  'saveTerm',
+  'removeTerm',
+  'restoreTerm',
+  'keepTermVersion',
+  'readDone',
+  'termCalendar',
+  'readTermLink',
+  'makeTermLink',
+  'endTermLink',
+] as const
+const termTokenOf = (actor: Actor) =>
+  ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: endedTermToken })[actor as 'anonymous' | 'ended'] ?? termToken
 const tokenOf = (actor: Actor) =>
   ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: ended.token })[actor as 'anonymous' | 'ended'] ??
   sent.publication.token
@@ -201,6 +240,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
         (route) => [route, pupil],
       ),
     ),
+    ...Object.fromEntries(termRoutes.map((route) => [route, term])),
     renamePart: kept,
     removePart: kept,
     removeOwnMove: 'own-squat',
@@ -211,7 +251,7 @@ function addressOf(name: EndpointName, actor: Actor): string {
     .replace(':run', came)
     .replace(':publication', sent.publication.id)
     .replace(':file', 'no-such-message.eml')
-    .replace(':token', name === 'readCopy' ? copy : tokenOf(actor))
+    .replace(':token', name === 'readCopy' ? copy : name === 'subscribedTerm' ? termTokenOf(actor) : tokenOf(actor))
     .replace(':sha256', sent.publication.sha256)
     .replace(':name', 'workout.json')
     .replace(':kind', 'care')
@@ -250,6 +290,15 @@ async function make(name: EndpointName): Promise<void> {
     .expect(200)
   pupil = added.body.pupils[0].id
   code = pupilCode(pupil, 1, 's'.repeat(40))
+  await server.db('terms').delete()
+  const termOf = async () => (await own.post('/api/terms').send({ document: aTerm() }).expect(200)).body.id as string
+  const addressOfTerm = async (id: string) =>
+    (await own.post(`/api/terms/${id}/link`).expect(200)).body.link.token as string
+  const over = await termOf()
+  endedTermToken = await addressOfTerm(over)
+  await own.delete(`/api/terms/${over}/link`).expect(200)
+  term = await termOf()
+  termToken = await addressOfTerm(term)
   copy = (await own.post(`/api/workouts/${sent.workoutId}/copies`).send({}).expect(200)).body.token
 }
 
@@ -267,7 +316,9 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
     }
     if (
       actor === 'other' &&
-      ['listPublications', 'listRuns', 'listBin', 'listOwnMoves', 'listClasses', 'usedMoves'].includes(name)
+      ['listTerms', 'listPublications', 'listRuns', 'listBin', 'listOwnMoves', 'listClasses', 'usedMoves'].includes(
+        name,
+      )
     ) {
       expect(Object.values(answer.body)[0]).toEqual([])
       expect(JSON.stringify(answer.body)).not.toContain(sent.workoutId)

@@ -18,6 +18,7 @@ export type Counted =
   | 'classes'
   | 'copies'
   | 'pupils'
+  | 'terms'
 
 /** What no bound and no list says; `words/en/problems.ts` has words for each. */
 export const rules = [

@@ -40,7 +40,7 @@ export function cameBackOf({ felt, results, steps, ended, pulses }: Run): CameBa
 export type Signal = 'up' | 'down' | 'same' | 'unknown'
 
 /** From so many runs of one time on, one time is enough; else the same twice in a row. */
-const enoughRuns = 5
+export const enoughRuns = 5
 /** Shares of runs and the highest middle that still says up; of five faces the three lower ones. Ours. */
 const limits = { clean: 0.7, hard: 0.3, ten: 6, faces: 3 }
 

@@ -1,43 +1,53 @@
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { DateTime } from 'luxon'
 
-/** Home days of a session, as a calendar has them. */
-export interface HomeDays {
-  /** Names the events, so that a file opened twice stands once. */
-  publicationId: string
+/** A home day, as a calendar has it. */
+export interface HomeDayEvent {
+  /** Names the event for ever: a file opened twice stands once, and what is moved moves. */
+  id: string
   title: string
-  /** What is said under it: the link among it. */
-  text: string
-  link: string
-  /** ISO dates of the school's calendar. */
-  days: readonly string[]
+  /** What is said under it. */
+  text?: string
+  link?: string
+  /** ISO date of the school's calendar. */
+  day: string
   /** `HH:MM`, in the school's zone. */
   at: string
-  /** IANA name. */
-  zone: string
   minutes: number
+  /** Higher with every change. */
+  sequence?: number
+}
+
+export interface HomeDayCalendar {
+  name: string
+  /** IANA name of the school's zone. */
+  zone: string
+  /** When it was as it is. */
+  stamp: Date
+  events: readonly HomeDayEvent[]
 }
 
 /**
  * Home days as iCalendar (RFC 5545). Times are written in UTC, so that no zone need be described; each day's own
  * summer or winter time is counted.
  */
-export function calendarFile(of: HomeDays, now: Date): string {
+export function calendarFile({ name, zone, stamp, events }: HomeDayCalendar): string {
   const calendar = ical({
-    name: of.title,
+    name,
     method: ICalCalendarMethod.PUBLISH,
     prodId: { company: 'Esfuerzo', product: 'Home days', language: 'EN' },
   })
-  for (const day of of.days) {
-    const start = DateTime.fromISO(`${day}T${of.at}`, { zone: of.zone })
+  for (const { id, title, text, link, day, at, minutes, sequence } of events) {
+    const start = DateTime.fromISO(`${day}T${at}`, { zone })
     calendar.createEvent({
-      id: `${of.publicationId}-${day}@esfuerzo.invalid`,
-      stamp: now,
+      id: `${id}@esfuerzo.invalid`,
+      stamp,
       start: start.toUTC().toJSDate(),
-      end: start.plus({ minutes: of.minutes }).toUTC().toJSDate(),
-      summary: of.title,
-      description: of.text,
-      url: of.link,
+      end: start.plus({ minutes }).toUTC().toJSDate(),
+      summary: title,
+      ...(text && { description: text }),
+      ...(link && { url: link }),
+      ...(sequence !== undefined && { sequence }),
     })
   }
   return calendar.toString()

@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import { type Problem } from '@esfuerzo/core'
 import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
 import type { SheetKind, TeacherSheetKind } from '@esfuerzo/contract'
+import { calendarFile } from '../calendar/calendarFile.ts'
 import { implement, type Call } from '../http/implement.ts'
 import { LocalCounter, type Counter, type Limits } from '../http/limits.ts'
 import { linkToken } from '../http/linkToken.ts'
@@ -16,7 +17,6 @@ import type { PaperStore } from '../sheets/paper.ts'
 import type { Sheet } from '../workers/jobs.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { workouts } from '../workouts/store.ts'
-import { calendarFile } from './calendarFile.ts'
 
 const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query']): Sheet => ({
   kind,
@@ -86,10 +86,16 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
     const minutes = Math.ceil(Math.max(...publication.lanes.map((l) => l.seconds.typical)) / 60)
     const text = [publication.target, link].filter(Boolean).join('\n\n')
     const { title } = publication
-    const file = calendarFile(
-      { publicationId: params.id, title, text, link, days: query.days, at: query.at, zone, minutes },
-      new Date(),
-    )
+    const events = query.days.map((day) => ({
+      id: `${params.id}-${day}`,
+      title,
+      text,
+      link,
+      day,
+      at: query.at,
+      minutes,
+    }))
+    const file = calendarFile({ name: title, zone, stamp: new Date(), events })
     res.attachment('home-days.ics').type('text/calendar').send(file)
     return undefined
   })

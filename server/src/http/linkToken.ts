@@ -1,7 +1,7 @@
 import { createHash, createHmac } from 'node:crypto'
 
 /** What a link leads to: each kind has tokens of its own. */
-export type LinkKind = 'publication' | 'copy'
+export type LinkKind = 'publication' | 'copy' | 'term'
 
 /**
  * The token of a link: the first 128 bits of an HMAC of what it leads to under the server's secret, in base64url.

@@ -40,6 +40,7 @@ export async function tidy(
       mailed_links: await trx('mailed_links').whereRaw('ends_at < now()').delete(),
       copies: await trx('copies').whereRaw('ends_at < now()').delete(),
       workouts: await trx('workouts').whereRaw(`removed_at < now() - interval '${binDays} days'`).delete(),
+      terms: await trx('terms').whereRaw(`removed_at < now() - interval '${binDays} days'`).delete(),
       pupils: await emptyBin(await pupilsToGo(trx), 'pupil', (teacher, id) => deletePupil(trx, teacher, id), deletions),
       classes: await emptyBin(
         await classesToGo(trx),

@@ -31,6 +31,7 @@ const nouns: Record<Counted, readonly [one: string, many: string]> = {
   classes: ['class', 'classes'],
   copies: ['copy at a time', 'copies at a time'],
   pupils: ['pupil', 'pupils'],
+  terms: ['term', 'terms'],
 }
 const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${n} ${nouns[of][n === 1 ? 0 : 1]}`)
 

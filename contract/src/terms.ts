@@ -1,0 +1,137 @@
+import { z } from 'zod'
+import { lineSchema } from '@esfuerzo/core'
+import { termDocument, termLimits } from '@esfuerzo/core/term'
+import { documentField } from './documentField.ts'
+import { endpoint, none } from './endpoint.ts'
+import { idParams, momentSchema, revisionSchema, tokenParams, tokenSchema } from './fields.ts'
+
+export const termSummarySchema = z.strictObject({
+  id: z.uuid(),
+  title: lineSchema,
+  starts: z.iso.date(),
+  weeks: z.int(),
+  revision: z.int(),
+  updatedAt: momentSchema,
+})
+export type TermSummary = z.infer<typeof termSummarySchema>
+
+/** What came back of a place: homes, each counted once, of a class of so many where that is known. */
+export const doneSchema = z.strictObject({
+  place: z.string(),
+  homes: z.int(),
+})
+export type Done = z.infer<typeof doneSchema>
+
+const termField = documentField(termDocument)
+const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
+
+/** A teacher's terms: saved over revisions, what came back of them, and the address a calendar asks. */
+export const termEndpoints = {
+  listTerms: endpoint({
+    method: 'GET',
+    path: '/api/terms',
+    access: 'teacher',
+    answer: z.strictObject({
+      terms: z.array(termSummarySchema),
+      /** In the bin, the latest first. */
+      removed: z.array(z.strictObject({ id: z.uuid(), title: lineSchema, removedAt: momentSchema })),
+    }),
+  }),
+  createTerm: endpoint({
+    method: 'POST',
+    path: '/api/terms',
+    access: 'teacher',
+    body: z.strictObject({ document: termField }),
+    answer: saved,
+  }),
+  readTerm: endpoint({
+    method: 'GET',
+    path: '/api/terms/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: saved.extend({ document: termField }),
+  }),
+  /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
+  saveTerm: endpoint({
+    method: 'PUT',
+    path: '/api/terms/:id',
+    access: 'teacher',
+    params: idParams,
+    body: z.strictObject({ revision: revisionSchema, document: termField }),
+    answer: saved,
+  }),
+  removeTerm: endpoint({
+    method: 'DELETE',
+    path: '/api/terms/:id',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  restoreTerm: endpoint({
+    method: 'POST',
+    path: '/api/terms/:id/restore',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  /** Closes the state the term is in, so that the next save begins another. */
+  keepTermVersion: endpoint({
+    method: 'POST',
+    path: '/api/terms/:id/versions',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  /** Share of homes: what came back of each place from its day on, until the session comes again or a fortnight is over. */
+  readDone: endpoint({
+    method: 'GET',
+    path: '/api/terms/:id/done',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({
+      done: z.array(doneSchema).max(termLimits.places),
+      /** Children of the term's class; null where it has none. */
+      children: z.int().nullable(),
+    }),
+  }),
+  /** The term as an iCalendar file (RFC 5545). */
+  termCalendar: endpoint({
+    method: 'GET',
+    path: '/api/terms/:id/calendar',
+    access: 'teacher',
+    params: idParams,
+    answer: z.unknown(),
+  }),
+  /** The address a calendar asks, where there is one. */
+  readTermLink: endpoint({
+    method: 'GET',
+    path: '/api/terms/:id/link',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ link: z.strictObject({ token: tokenSchema, madeAt: momentSchema }).nullable() }),
+  }),
+  /** Makes that address, or gives the one there is. */
+  makeTermLink: endpoint({
+    method: 'POST',
+    path: '/api/terms/:id/link',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({ link: z.strictObject({ token: tokenSchema, madeAt: momentSchema }) }),
+  }),
+  /** Ends it: nothing is shown behind it any more, and the next one is another. */
+  endTermLink: endpoint({
+    method: 'DELETE',
+    path: '/api/terms/:id/link',
+    access: 'teacher',
+    params: idParams,
+    answer: none,
+  }),
+  /** What is behind it: the days of a term with the names of their sessions, and nobody's. */
+  subscribedTerm: endpoint({
+    method: 'GET',
+    path: '/api/go/:token/calendar',
+    access: 'family',
+    params: tokenParams,
+    answer: z.unknown(),
+  }),
+}

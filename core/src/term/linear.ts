@@ -1,0 +1,62 @@
+/** A sum of variables, each times a number, and a number beside them. */
+export interface Linear {
+  of: ReadonlyMap<string, number>
+  constant: number
+}
+
+/**
+ * A sum of sums, names and numbers, each times a factor.
+ *
+ * @example sum(['x', 2], [3]).constant // 3
+ */
+export function sum(...parts: readonly (readonly [of: string | number | Linear, factor?: number])[]): Linear {
+  const of = new Map<string, number>()
+  let constant = 0
+  const add = (name: string, n: number) => of.set(name, (of.get(name) ?? 0) + n)
+  for (const [part, factor = 1] of parts)
+    if (typeof part === 'number') constant += factor * part
+    else if (typeof part === 'string') add(part, factor)
+    else {
+      constant += factor * part.constant
+      for (const [name, n] of part.of) add(name, factor * n)
+    }
+  return { of, constant }
+}
+
+/** @example total(['x', 'y']).of.size // 2 */
+export const total = (parts: readonly (string | Linear)[]): Linear => sum(...parts.map((part) => [part] as const))
+
+/** Variables as the LP format writes them, one a line, so that no line gets too long for a reader. */
+const written = (of: ReadonlyMap<string, number>): string =>
+  [...of].map(([name, n]) => `${n < 0 ? '-' : '+'} ${Math.abs(n)} ${name}`).join('\n ')
+
+/** A mixed-integer program as it is put together. */
+export class Program {
+  readonly #lines: string[] = []
+  readonly #binaries = new Set<string>()
+
+  /** A variable that is 0 or 1. The others are 0 or more. */
+  binary(name: string): string {
+    this.#binaries.add(name)
+    return name
+  }
+
+  /** A line that holds; one without a variable says nothing to a solver and is left out. */
+  line({ of, constant }: Linear, relation: '<=' | '=' | '>=', value: number): void {
+    if (of.size) this.#lines.push(`c${this.#lines.length}: ${written(of)} ${relation} ${value - constant}`)
+  }
+
+  /** In the LP format that solvers read. */
+  maximize({ of }: Linear): string {
+    const names = [...this.#binaries]
+    return [
+      'Maximize',
+      // A program without a goal has one all the same.
+      ` obj: ${of.size ? written(of) : `0 ${names[0] ?? 'none'}`}`,
+      'Subject To',
+      ...(this.#lines.length ? this.#lines.map((line) => ` ${line}`) : [' c0: none >= 0']),
+      ...(names.length ? ['Binary', ...names.map((name) => ` ${name}`)] : []),
+      'End',
+    ].join('\n')
+  }
+}

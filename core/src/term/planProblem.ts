@@ -1,0 +1,162 @@
+import type { Form } from '../session/forms.ts'
+import type { Family } from '../terms/move.ts'
+import { isEasierWeek, openDays, type HomeDay } from './days.ts'
+import type { TermSession } from './profile.ts'
+import type { Place, Term } from './schema.ts'
+import { testDays, type TestMiss } from './testDays.ts'
+
+/** Days between two times of one session: not sooner, not later. Trade's. */
+export const [soonest, latest] = [4, 14]
+/** So often a session comes. Trade's. */
+export const [fewest, most] = [2, 3]
+/** A family's second time is so many days after its first at most. Trade's. */
+export const familyWithin = 21
+/** Minutes of a week may be so much more or less than they would be on the average; of an easier week so much less. */
+const [uneven, easier] = [0.2, 0.75]
+
+/** A session as a plan weighs it. */
+export interface PlanSession {
+  id: string
+  families: readonly Family[]
+  form: Form | undefined
+  strength: boolean
+  /** Many vigorous minutes: not on the day before a test. */
+  hard: boolean
+  /** Moderate and vigorous minutes, whole. */
+  load: number
+  /** Indices of days it has and keeps. */
+  fixed: readonly number[]
+  /** It comes on those days alone: they are its own, as the test days are, or what she pinned is no series. */
+  only: boolean
+}
+
+/** A week as a plan weighs it: minutes between which it costs nothing. */
+export interface PlanWeek {
+  days: readonly number[]
+  from: number
+  to: number
+}
+
+/** A session that stood on a day; nothing, or one a plan may use no more. */
+export type Before = number | 'empty' | 'gone'
+
+/** Which session comes when, as pure numbers: days and sessions by their indices. */
+export interface PlanProblem {
+  days: readonly HomeDay[]
+  sessions: readonly PlanSession[]
+  /** Days that are kept free. */
+  free: ReadonlySet<number>
+  families: readonly Family[]
+  weeks: readonly PlanWeek[]
+  /** Days before a test on which nothing hard may be. */
+  calm: ReadonlySet<number>
+  /** What stood there before, by day; a plan that is mended changes as little of it as need be. */
+  before?: readonly Before[]
+  missed: readonly TestMiss[]
+}
+
+/** Vigorous minutes from which a session is hard. Ours. */
+const hardFrom = 8
+
+/** Whether days of one session are a series: two or three, each four to fourteen days after the one before. */
+export const isSeries = (numbers: readonly number[]): boolean =>
+  numbers.length >= fewest &&
+  numbers.length <= most &&
+  numbers.every((n, i) => i === 0 || (n - numbers[i - 1]! >= soonest && n - numbers[i - 1]! <= latest))
+
+/** The last open day of every fourth week, where nothing pinned stands and the week has another. */
+function freeDays(days: readonly HomeDay[], taken: ReadonlySet<number>): Set<number> {
+  const free = new Set<number>()
+  for (const week of new Set(days.map((d) => d.week).filter(isEasierWeek))) {
+    const own = [...days.keys()].filter((i) => days[i]!.week === week)
+    const last = own.findLast((i) => !taken.has(i))
+    if (own.length > 1 && last !== undefined) free.add(last)
+  }
+  return free
+}
+
+export interface PlanOptions {
+  /** Change as little as need be of what stands there. */
+  mend?: boolean
+}
+
+/**
+ * What is asked of a plan for a term.
+ *
+ * @param known the sessions a plan may use and those that are pinned; others are left out
+ */
+export function planProblem(term: Term, known: readonly TermSession[], { mend }: PlanOptions = {}): PlanProblem {
+  const days = openDays(term)
+  const at = new Map(days.map((d, i) => [d.date, i]))
+  const indexOf = ({ date }: Pick<Place, 'date'>): number[] => {
+    const i = at.get(date)
+    return i === undefined ? [] : [i]
+  }
+  const pinned = term.places.filter((p) => p.pinned)
+  const keptFree = pinned.filter((p) => !p.session).flatMap(indexOf)
+  const kept = new Set(pinned.filter((p) => p.session !== term.tests).map((p) => p.date))
+  const test = known.find((s) => s.id === term.tests)
+  const { days: tested, missed } = test ? testDays(term, kept) : { missed: [] }
+  const ofTests = tested ? [tested.tryOut, tested.first, tested.second].flatMap(indexOf) : []
+  const pinnedOf = (id: string) =>
+    pinned
+      .filter((p) => p.session === id)
+      .flatMap(indexOf)
+      .sort((a, b) => a - b)
+  const sessions = known
+    .filter((s) => term.sessions.includes(s.id) || s.id === term.tests || pinnedOf(s.id).length)
+    .sort((a, b) => (a.title < b.title ? -1 : a.title > b.title ? 1 : a.id < b.id ? -1 : 1))
+    .map((s): PlanSession => {
+      const isTest = s.id === term.tests && ofTests.length > 0
+      const fixed = isTest ? ofTests : pinnedOf(s.id)
+      return {
+        id: s.id,
+        // A test practises nothing.
+        families: isTest ? [] : s.families.filter((f) => term.families.includes(f)),
+        form: s.form,
+        strength: s.strength,
+        hard: s.vigorous >= hardFrom,
+        load: Math.round(s.moderate + s.vigorous),
+        fixed,
+        only: isTest || !term.sessions.includes(s.id) || (fixed.length > 0 && !canBeSeries(fixed, days)),
+      }
+    })
+  const free = new Set([...freeDays(days, new Set([...sessions.flatMap((s) => s.fixed), ...keptFree])), ...keptFree])
+  const index = new Map(sessions.map((s, i) => [s.id, i]))
+  const there = ({ date }: HomeDay): Before => {
+    const session = term.places.find((p) => p.date === date)?.session
+    return session === undefined ? 'empty' : (index.get(session) ?? 'gone')
+  }
+  return {
+    days,
+    sessions,
+    free,
+    families: term.families,
+    weeks: weeksOf(days, free, sessions),
+    calm: new Set(ofTests.filter((i) => i > 0 && days[i]!.number - days[i - 1]!.number === 1).map((i) => i - 1)),
+    missed,
+    ...(mend && { before: days.map(there) }),
+  }
+}
+
+/** Whether days that are kept may be part of a series. */
+const canBeSeries = (fixed: readonly number[], days: readonly HomeDay[]): boolean => {
+  const numbers = fixed.map((i) => days[i]!.number)
+  if (numbers.length > most) return false
+  if (numbers.length === 1) return days.some((d) => isSeries([numbers[0]!, d.number].sort((a, b) => a - b)))
+  // A third may lie between two.
+  return isSeries(numbers) || (numbers.length === 2 && days.some((d) => isSeries([numbers[0]!, d.number, numbers[1]!])))
+}
+
+/** What each week's minutes should lie between: near the average of the sessions for the days it has. */
+function weeksOf(days: readonly HomeDay[], free: ReadonlySet<number>, sessions: readonly PlanSession[]): PlanWeek[] {
+  const mean = sessions.reduce((sum, s) => sum + s.load, 0) / Math.max(1, sessions.length)
+  return [...new Set(days.map((d) => d.week))].map((week) => {
+    const own = [...days.keys()].filter((i) => days[i]!.week === week)
+    const usable = own.filter((i) => !free.has(i)).length
+    const full = mean * own.length
+    return isEasierWeek(week)
+      ? { days: own, from: 0, to: Math.round(Math.min(easier * full, (1 + uneven) * mean * usable)) }
+      : { days: own, from: Math.round((1 - uneven) * mean * usable), to: Math.round((1 + uneven) * mean * usable) }
+  })
+}

@@ -1,0 +1,113 @@
+import { seededRandom } from '../distribution/seededRandom.ts'
+import type { Family } from '../terms/move.ts'
+import { latest, most, soonest, type PlanProblem } from './planProblem.ts'
+import { planScore, type Plan } from './planScore.ts'
+
+/** One session on the days of a series. */
+interface Series {
+  session: number
+  days: readonly number[]
+}
+
+/** So many steps a search takes, and so often it begins anew in another order; ours. */
+const [mostSteps, tries] = [4000, 12]
+
+/** Every series each session could come in, by its first day. */
+function seriesOf({ days, sessions, free, calm }: PlanProblem): Series[][] {
+  const taken = new Map(sessions.flatMap(({ fixed }, k) => fixed.map((i) => [i, k] as const)))
+  const byFirst: Series[][] = days.map(() => [])
+  const near = days.map((day) =>
+    [...days.keys()].filter((i) => days[i]!.number - day.number >= soonest && days[i]!.number - day.number <= latest),
+  )
+  for (const [session, { only, fixed, hard }] of sessions.entries()) {
+    if (only) continue
+    const may = (i: number) => (taken.has(i) ? taken.get(i) === session : !free.has(i) && !(hard && calm.has(i)))
+    const add = (series: readonly number[]) => {
+      if (fixed.every((i) => series.includes(i))) byFirst[series[0]!]!.push({ session, days: series })
+    }
+    for (const first of days.keys()) {
+      if (!may(first)) continue
+      for (const second of near[first]!.filter(may)) {
+        add([first, second])
+        for (const third of near[second]!.filter(may)) add([first, second, third])
+      }
+    }
+  }
+  return byFirst
+}
+
+/** What a plan without a blemish has. */
+export interface Perfect {
+  filled: number
+  families: readonly Family[]
+}
+
+/**
+ * A plan that is as good as any could ever be: every day filled, every family, no form twice running, strength days apart, weeks even.
+ * The first open day is filled by a series that begins there, then the next; where that leads nowhere the last is taken back.
+ *
+ * @returns undefined where none is found soon: there may be none
+ */
+export function planSearch(problem: PlanProblem, perfect: Perfect): Plan | undefined {
+  const { days, sessions, weeks, free } = problem
+  const byFirst = seriesOf(problem)
+  const fixedPlan = days.map((_, i) => {
+    const own = sessions.findIndex((s) => s.only && s.fixed.includes(i))
+    return own < 0 ? undefined : own
+  })
+  const open = (plan: Plan, from: number) => {
+    for (let i = from; i < days.length; i++) if (plan[i] === undefined && !free.has(i)) return i
+    return days.length
+  }
+  const clashes = (plan: Plan, i: number, k: number): boolean => {
+    const [mine, other] = [sessions[k]!, plan[i] === undefined ? undefined : sessions[plan[i]]]
+    return other !== undefined && other !== mine && mine.form !== undefined && other.form === mine.form
+  }
+  const strongNext = (plan: Plan, i: number, j: number, k: number): boolean =>
+    Math.abs((days[i]?.number ?? Infinity) - (days[j]?.number ?? -Infinity)) === 1 &&
+    sessions[k]!.strength &&
+    plan[j] !== undefined &&
+    sessions[plan[j]]!.strength
+  const fits = (plan: Plan, { session, days: own }: Series): boolean =>
+    own.every(
+      (i) =>
+        plan[i] === undefined &&
+        [i - 1, i + 1].every((j) => !clashes(plan, j, session) && !strongNext(plan, i, j, session)),
+    )
+  const even = (plan: Plan, done: number): boolean =>
+    weeks.every(({ days: own, from, to }) => {
+      const minutes = own.reduce((sum, i) => sum + (plan[i] === undefined ? 0 : sessions[plan[i]]!.load), 0)
+      return minutes <= to && (own.at(-1)! >= done || minutes >= from)
+    })
+
+  for (let n = 0; n < tries; n++) {
+    const random = seededRandom(n + 1)
+    const plan: (number | undefined)[] = [...fixedPlan]
+    const used = new Set<number>()
+    let steps = mostSteps
+    const step = (from: number): boolean => {
+      const first = open(plan, from)
+      if (first === days.length) {
+        const score = planScore(problem, plan)
+        const whole = score.filled >= perfect.filled && score.families.length === perfect.families.length
+        return score.kept && whole && score.formTwice.length + score.strengthNext.length + score.uneven === 0
+      }
+      const met = new Set([...used].flatMap((k) => sessions[k]!.families))
+      const gain = ({ session }: Series) => sessions[session]!.families.filter((f) => !met.has(f)).length
+      const ways = byFirst[first]!.filter((s) => !used.has(s.session) && fits(plan, s))
+        .map((series) => ({ series, worth: gain(series) + (series.days.length === most ? 0.5 : 0) + random() }))
+        .sort((a, b) => b.worth - a.worth)
+      for (const { series } of ways) {
+        if (steps-- <= 0) return false
+        for (const i of series.days) plan[i] = series.session
+        used.add(series.session)
+        if (even(plan, open(plan, first)) && step(first + 1)) return true
+        for (const i of series.days) plan[i] = undefined
+        used.delete(series.session)
+      }
+      return false
+    }
+    if (step(0)) return plan
+  }
+  return undefined
+}

@@ -1,0 +1,49 @@
+import { planFrom, planLp } from './planLp.ts'
+import type { PlanProblem } from './planProblem.ts'
+import { planSearch, type Perfect } from './planSearch.ts'
+import { planScore, type Plan, type PlanScore } from './planScore.ts'
+
+/** What a solver answers: each variable's value by its name, and whether nothing can be better. */
+export interface Solved {
+  columns: Readonly<Record<string, number>>
+  proven: boolean
+}
+
+/** A plan with what it comes to. */
+export interface Planned {
+  plan: Plan
+  score: PlanScore
+  /** Both stages were proven the best there is; else a better one may be found. */
+  proven: boolean
+}
+
+/** What no plan can be better than: every open day filled, every family that one of the sessions has. */
+function bounds({ days, sessions, free, families }: PlanProblem): Perfect {
+  const fixed = new Set(sessions.filter((s) => s.only).flatMap((s) => s.fixed))
+  return {
+    filled: [...days.keys()].filter((i) => fixed.has(i) || !free.has(i)).length,
+    families: families.filter((family) => sessions.some((s) => s.families.includes(family))),
+  }
+}
+
+/**
+ * A plan for a term, exactly. One that is as good as any could ever be is mostly found by searching; else a solver finds the best: days,
+ * changes and families first, then forms and evenness.
+ *
+ * @param solve a mixed-integer program in LP format; undefined where nothing keeps to every line, or nothing was found in time
+ * @returns undefined where what is fixed cannot stand together, or nothing was found in time
+ */
+export async function planTerm(
+  problem: PlanProblem,
+  solve: (lp: string) => Promise<Solved | undefined>,
+): Promise<Planned | undefined> {
+  const planned = (plan: Plan, proven: boolean): Planned => ({ plan, score: planScore(problem, plan), proven })
+  const read = ({ columns }: Solved): Plan => planFrom(problem, (name) => columns[name] ?? 0)
+  const found = problem.before ? undefined : planSearch(problem, bounds(problem))
+  if (found) return planned(found, true)
+  const first = await solve(planLp(problem))
+  if (!first) return undefined
+  const best = planned(read(first), false)
+  const second = await solve(planLp(problem, best.score))
+  return second ? planned(read(second), first.proven && second.proven) : best
+}

@@ -1,0 +1,86 @@
+import { checkView, type CheckView } from '../checks/view.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import type { Library } from '../library/library.ts'
+import { pulseCurve } from '../pulse/pulseCurve.ts'
+import { stationsOf, type Form } from '../session/forms.ts'
+import { traitsOf } from '../session/formTraits.ts'
+import type { Workout } from '../session/schema.ts'
+import type { Builds } from '../terms/builds.ts'
+import type { Family, Move } from '../terms/move.ts'
+import { strengthPart } from '../terms/strengthPart.ts'
+
+/** What a term asks of a session. */
+export interface TermSession {
+  id: string
+  title: string
+  minutes: number
+  /** Of the moves of its work: a warm-up and a cool-down practise no family. */
+  families: Family[]
+  categories: string[]
+  builds: Builds[]
+  /** Muscle regions its work is for. */
+  regions: string[]
+  /** Push, pull, legs, core: what its strength work is for. */
+  parts: string[]
+  /** Of its main part. */
+  form: Form | undefined
+  strength: boolean
+  /** Predicted minutes of the lanes' middle, to one decimal. */
+  moderate: number
+  vigorous: number
+  /** Ids of all its moves, and of the things it fetches. */
+  moves: string[]
+  things: string[]
+  /** Ids of its tests. */
+  tests: string[]
+}
+
+const around = ['warmUp', 'coolDown', 'brief']
+const strengthens: readonly Builds[] = ['strength', 'power', 'muscularEndurance']
+
+function worked({ workout, cells }: CheckView): Move[] {
+  const asks = new Set(workout.sections.filter((s) => !around.includes(s.role)).map((s) => s.id))
+  return [...new Set(cells.filter((c) => asks.has(c.section.id)).map((c) => c.move))]
+}
+
+const middle = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b)
+  return Math.round(10 * (sorted[Math.floor(sorted.length / 2)] ?? 0)) / 10
+}
+const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)]
+
+/**
+ * What a term asks of a session.
+ *
+ * @param id of the session
+ * @throws {ProblemError} `unknown-move` or `unknown-version`
+ */
+export function termSession(id: string, workout: Workout, ours: Library): TermSession {
+  const library = libraryFor(workout, ours)
+  const view = checkView(workout, ours)
+  const moves = worked(view)
+  const minutes = view.lanes.map(({ steps, group }) => pulseCurve(steps, group, library).minutes)
+  const main = workout.sections.find((s) => s.role === 'main' || s.role === 'challenge' || s.role === 'game')
+  const kit = distinct(
+    view.cells.flatMap(({ move, version }) => (version.kit ?? move.kit).flatMap((k) => (k.optional ? [] : [k.id]))),
+  )
+  return {
+    id,
+    title: workout.title,
+    minutes: workout.minutes,
+    families: distinct(moves.map((m) => m.family)),
+    categories: distinct(moves.map((m) => m.category)),
+    builds: [...workout.aim.builds],
+    regions: distinct(
+      moves.flatMap((m) => m.muscles.main.flatMap((muscle) => library.muscles.get(muscle)?.region ?? [])),
+    ),
+    parts: distinct(moves.flatMap((m) => strengthPart[m.family] ?? [])),
+    form: (main?.blocks.find((b) => stationsOf(b).length) ?? main?.blocks[0])?.form,
+    strength: workout.aim.builds.some((b) => strengthens.includes(b)),
+    moderate: middle(minutes.map((m) => m.moderate)),
+    vigorous: middle(minutes.map((m) => m.vigorous)),
+    moves: distinct(view.cells.map((c) => c.move.id)),
+    things: kit.filter((thing) => !library.kit.get(thing)?.usual),
+    tests: distinct(workout.sections.flatMap((s) => s.blocks.flatMap((b) => traitsOf(b).measured?.(b).test ?? []))),
+  }
+}

@@ -1,0 +1,45 @@
+import type { Library } from '../library/library.ts'
+import { enoughRuns, type CameBack } from '../nextTime/cameBack.ts'
+import { applyNext, nextTime, nextTitle } from '../nextTime/nextTime.ts'
+import type { Workout } from '../session/schema.ts'
+import { stepAt } from './edits.ts'
+
+/** Runs that found it clean and easy: what a step by plan goes by. */
+const easyRuns: readonly CameBack[] = Array.from({ length: enoughRuns }, () => ({
+  felt: { scale: 'ten', value: 3 },
+  clean: 1,
+  told: 1,
+  easier: false,
+  early: false,
+}))
+/** Between two times of one session, in weeks; a fortnight at most. */
+const weeks = 2
+
+/**
+ * A session as it comes again: a step on at every second coming, from what came back of a lane where enough did, else by plan. Nothing a
+ * colleague would look at comes with it; where no step is small enough it is the same again.
+ *
+ * @param coming how often it came before: 1 is its second time
+ * @param cameBack the runs of each lane, time by time, the latest first
+ * @example termStep(workout, library, 1, {}).title // 'Ten gannets 2'
+ */
+export function termStep(
+  workout: Workout,
+  library: Library,
+  coming: number,
+  cameBack: Readonly<Record<string, readonly (readonly CameBack[])[]>>,
+): Workout {
+  let now = workout
+  for (let step = 0; step < stepAt(coming); step++) {
+    const said = Object.fromEntries(
+      now.groups.map(({ id }) => {
+        const times = cameBack[id] ?? []
+        return [id, step === 0 && (times[0]?.length ?? 0) >= enoughRuns ? times : [easyRuns]]
+      }),
+    )
+    const first = nextTime(now, library, said, weeks).flatMap(({ changes }) => changes.slice(0, 1))
+    now = applyNext(now, library, first)
+  }
+  const title = Array.from({ length: coming }).reduce<string>((name) => nextTitle(name), workout.title)
+  return { ...now, title }
+}

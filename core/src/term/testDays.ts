@@ -1,0 +1,49 @@
+import { fullWeeks, openDays, weeksAfterHolidays, type HomeDay } from './days.ts'
+import type { Term } from './schema.ts'
+
+/** The days a class is tested on: a try-out that is not compared, the first test day, the second. */
+export interface TestDays {
+  tryOut: HomeDay
+  first: HomeDay
+  second: HomeDay
+}
+/** What the days could not be, by name. */
+export type TestMiss = 'sixWeeks' | 'sameWeekday' | 'lastButOne' | 'secondWeek' | 'none'
+
+/** So many days lie between the two test days at least. Trade's. */
+const apart = 42
+
+/**
+ * The test days of a term: the try-out in the first open week, the first in the next, the second in the last full week but one; on the
+ * same weekday, six weeks apart, none in the first week after holidays. Where all of that cannot be, the fewest are missed.
+ *
+ * @param kept days nobody may move, which are no test days
+ */
+export function testDays(
+  term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>,
+  kept: ReadonlySet<string> = new Set(),
+): { days?: TestDays; missed: TestMiss[] } {
+  const after = new Set(weeksAfterHolidays(term))
+  const open = openDays(term).filter((d) => !kept.has(d.date) && (!after.has(d.week) || d.week === 0))
+  const weeks = [...new Set(open.map((d) => d.week))]
+  const lastButOne = fullWeeks(term).at(-2)
+  let best: { days: TestDays; missed: TestMiss[] } | undefined
+  const triples = open.flatMap((tryOut) =>
+    open
+      .filter((first) => first.week > tryOut.week && tryOut.week === weeks[0])
+      .flatMap((first) =>
+        open.filter((second) => second.week > first.week).map((second) => ({ tryOut, first, second })),
+      ),
+  )
+  for (const days of triples) {
+    const { tryOut, first, second } = days
+    const missed: TestMiss[] = [
+      ...(second.number - first.number < apart ? (['sixWeeks'] as const) : []),
+      ...(tryOut.weekday !== first.weekday || first.weekday !== second.weekday ? (['sameWeekday'] as const) : []),
+      ...(second.week === lastButOne ? [] : (['lastButOne'] as const)),
+      ...(first.week === weeks[1] ? [] : (['secondWeek'] as const)),
+    ]
+    if (!best || missed.length < best.missed.length) best = { days, missed }
+  }
+  return best ?? { missed: ['none'] }
+}

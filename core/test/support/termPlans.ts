@@ -1,0 +1,105 @@
+import fc from 'fast-check'
+import type { Form } from '@esfuerzo/core'
+import { planProblem, type TermSession } from '@esfuerzo/core/term'
+import { newTerm, type Place, type Term } from '@esfuerzo/core/term'
+import type { PlanProblem } from '../../src/term/planProblem.ts'
+import { comparePlans, planScore, type Plan, type PlanScore } from '../../src/term/planScore.ts'
+
+/** A session's id, by its number. */
+export const idOf = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
+
+/** A session as a term weighs it. */
+export const termSessionOf = (n: number, more: Partial<TermSession> = {}): TermSession => ({
+  id: idOf(n),
+  title: `Session ${String(n).padStart(2, '0')}`,
+  minutes: 20,
+  families: [],
+  categories: [],
+  builds: [],
+  regions: [],
+  parts: [],
+  form: 'intervals',
+  strength: false,
+  moderate: 10,
+  vigorous: 4,
+  moves: [],
+  things: [],
+  tests: [],
+  ...more,
+})
+
+const familyNames = ['squat', 'push', 'jump'] as const
+const formNames: readonly Form[] = ['intervals', 'chance']
+
+/** Small terms, each with its sessions: few enough for every plan to be looked at. */
+export const smallTerms = fc
+  .record({
+    weeks: fc.integer({ min: 2, max: 4 }),
+    weekdays: fc.constantFrom([2], [2, 3], [2, 4], [1, 5]),
+    holiday: fc.option(fc.integer({ min: 0, max: 3 }), { nil: undefined }),
+    families: fc.subarray([...familyNames]),
+    sessions: fc.array(
+      fc.record({
+        families: fc.subarray([...familyNames]),
+        form: fc.constantFrom(...formNames),
+        strength: fc.boolean(),
+        moderate: fc.integer({ min: 2, max: 12 }),
+        vigorous: fc.integer({ min: 0, max: 12 }),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+    pins: fc.array(fc.record({ day: fc.nat(7), session: fc.option(fc.nat(2), { nil: undefined }) }), { maxLength: 2 }),
+    tests: fc.boolean(),
+    before: fc.option(fc.array(fc.option(fc.nat(3), { nil: undefined }), { maxLength: 8 }), { nil: undefined }),
+  })
+  .map(({ weeks, weekdays, holiday, families, sessions, pins, tests, before }) => {
+    const known = sessions.map((s, i) => termSessionOf(i, s))
+    const start: Term = {
+      ...newTerm('Small', '2027-01-04'),
+      weeks,
+      days: weekdays.map((weekday) => ({ weekday, at: '15:00' })),
+      off:
+        holiday === undefined
+          ? []
+          : [
+              {
+                from: `2027-01-${String(4 + 7 * holiday).padStart(2, '0')}`,
+                to: `2027-01-${String(10 + 7 * holiday).padStart(2, '0')}`,
+                name: 'Holiday',
+              },
+            ],
+      families,
+      sessions: known.map((s) => s.id),
+      ...(tests && { tests: known.at(-1)!.id, sessions: known.slice(0, -1).map((s) => s.id) }),
+    }
+    const dates = planProblem(start, known).days.map((d) => d.date)
+    const places = new Map<string, Place>()
+    for (const [i, n] of (before ?? []).entries())
+      if (dates[i] && n !== undefined) places.set(dates[i], { id: `p${i}`, date: dates[i], session: idOf(n) })
+    for (const [i, { day, session }] of pins.entries()) {
+      const date = dates[day % Math.max(1, dates.length)]
+      const id = session === undefined ? undefined : idOf(session % known.length)
+      // The test days are their own.
+      if (date && id !== start.tests) places.set(date, { id: `q${i}`, date, pinned: true, ...(id && { session: id }) })
+    }
+    return { term: { ...start, places: [...places.values()] }, known, mend: before !== undefined }
+  })
+
+/** The best of all plans there are, by looking at each. */
+export function bestOfAll(problem: PlanProblem): PlanScore | undefined {
+  let best: PlanScore | undefined
+  const plan: (number | undefined)[] = problem.days.map(() => undefined)
+  const step = (i: number): void => {
+    if (i === plan.length) {
+      const score = planScore(problem, plan as Plan)
+      if (score.kept && (!best || comparePlans(score, best) > 0)) best = score
+      return
+    }
+    for (const k of [undefined, ...problem.sessions.keys()]) {
+      plan[i] = k
+      step(i + 1)
+    }
+  }
+  step(0)
+  return best
+}

@@ -1,0 +1,173 @@
+import { describe, expect, it } from 'vitest'
+import { readDocument } from '@esfuerzo/core'
+import {
+  changedDays,
+  clearDay,
+  copiedTerm,
+  coverage,
+  keepFree,
+  moveDay,
+  newTerm,
+  openDays,
+  pinDay,
+  placeSession,
+  planProblem,
+  planTerm,
+  plannedTerm,
+  strandedPlaces,
+  termDocument,
+  termSession,
+  termStep,
+  testDays,
+  type Term,
+} from '@esfuerzo/core/term'
+import { checkSession } from '@esfuerzo/core/checks'
+import { library } from './sessions.ts'
+import { shelf } from './shelf.ts'
+import { idOf, termSessionOf } from './support/termPlans.ts'
+
+const term = newTerm('Winter', '2027-01-04')
+const springs = { session: idOf(1), title: 'Springs' }
+const tides = { session: idOf(2), title: 'Tides' }
+const whole = (now: Term): Term => readDocument(termDocument, now)
+
+describe('days of a term', () => {
+  it('are put, moved, changed with each other, pinned, kept free and cleared, and stay a whole document', () => {
+    let now = placeSession(placeSession(term, '2027-01-07', springs), '2027-01-05', tides)
+    expect(now.places.map((p) => [p.id, p.date, p.title])).toEqual([
+      ['d2', '2027-01-05', 'Tides'],
+      ['d1', '2027-01-07', 'Springs'],
+    ])
+    now = moveDay(now, '2027-01-05', '2027-01-07')
+    expect(now.places.map((p) => p.title)).toEqual(['Springs', 'Tides'])
+    now = pinDay(moveDay(now, '2027-01-05', '2027-01-12'), '2027-01-12', true)
+    now = keepFree(now, '2027-01-14')
+    expect(whole(now).places).toEqual(now.places)
+    expect(clearDay(now, '2027-01-07').places.map((p) => p.pinned)).toEqual([true, true])
+    // What changes nothing is no step back.
+    expect(clearDay(now, '2027-03-30')).toBe(now)
+    expect(pinDay(now, '2027-01-12', true)).toBe(now)
+  })
+
+  it('say which of two states are otherwise, and which stand on days that are none any more', () => {
+    const now = placeSession(placeSession(term, '2027-01-05', springs), '2027-01-07', tides)
+    const then = moveDay(now, '2027-01-07', '2027-01-12')
+    expect(changedDays(now, then)).toEqual(['2027-01-07', '2027-01-12'])
+    const less: Term = { ...then, off: [{ from: '2027-01-04', to: '2027-01-10', name: 'Snow' }] }
+    expect(strandedPlaces(less).map((p) => p.title)).toEqual(['Springs'])
+  })
+
+  it('come again next year on the same weekdays, without last year’s holidays and what was made for a step', () => {
+    const place = { id: 'd1', date: '2027-01-07', ...springs, made: idOf(9), pinned: true as const }
+    const old: Term = {
+      ...term,
+      class: idOf(5),
+      off: [{ from: '2027-02-15', to: '2027-02-21', name: 'x' }],
+      places: [place],
+    }
+    const now = whole(copiedTerm(old, 'Winter again', '2028-01-03'))
+    expect(now.places).toEqual([{ id: 'd1', date: '2028-01-06', ...springs, pinned: true }])
+    expect([now.off, now.class]).toEqual([[], undefined])
+  })
+})
+
+describe('test days', () => {
+  it('are the first two weeks and the last full one but one, on one weekday, six weeks apart', () => {
+    const { days, missed } = testDays(term)
+    expect(missed).toEqual([])
+    expect([days!.tryOut.week, days!.first.week, days!.second.week]).toEqual([0, 1, 10])
+    expect(new Set([days!.tryOut, days!.first, days!.second].map((d) => d.weekday)).size).toBe(1)
+  })
+
+  it.each([
+    ['six weeks are not there', { weeks: 6 }, 'sixWeeks'],
+    ['there is one week', { weeks: 1 }, 'none'],
+    [
+      'the second week is free, and the week after holidays is none to test in',
+      { off: [{ from: '2027-01-11', to: '2027-01-17', name: 'x' }] },
+      undefined,
+    ],
+  ])('where %s it is said', (_, change, miss) => {
+    const { days, missed } = testDays({ ...term, ...change })
+    if (miss) expect(missed).toContain(miss)
+    else expect(days!.first.week).toBe(3)
+  })
+})
+
+describe('a planned term', () => {
+  const known = Array.from({ length: 9 }, (_, i) =>
+    termSessionOf(i, { form: i % 2 ? 'intervals' : 'chance', families: i % 3 ? ['squat'] : ['push', 'jump'] }),
+  )
+  const titles = new Map(known.map((s) => [s.id, s.title]))
+  const wanted: Term = { ...term, families: ['squat', 'push', 'jump'], sessions: known.map((s) => s.id) }
+  const noSolver = async () => {
+    throw new Error('nothing to solve')
+  }
+
+  it('needs no solver where nothing stands in its way: all days, all families, no form twice, weeks even', async () => {
+    const problem = planProblem(wanted, known)
+    const planned = await planTerm(problem, noSolver)
+    expect(planned).toMatchObject({ proven: true, score: { kept: true, filled: 21, formTwice: [], uneven: 0 } })
+    const now = whole(plannedTerm(wanted, problem, planned!.plan, titles))
+    expect(now.places.filter((p) => p.session)).toHaveLength(21)
+    // The last day of every fourth week is for the storm.
+    expect(now.places.filter((p) => !p.session).map((p) => openDays(now).find((d) => d.date === p.date)!.week)).toEqual(
+      [3, 7, 11],
+    )
+    for (const { id } of known) {
+      const days = now.places.filter((p) => p.session === id).map((p) => openDays(now).find((d) => d.date === p.date)!)
+      expect([0, 2, 3]).toContain(days.length)
+      for (const [i, day] of days.slice(1).entries()) {
+        expect(day.number - days[i]!.number).toBeGreaterThanOrEqual(4)
+        expect(day.number - days[i]!.number).toBeLessThanOrEqual(14)
+      }
+    }
+  })
+
+  it('keeps what is pinned and the ids of what stays, so that a calendar moves what moves', async () => {
+    const pinned = pinDay(
+      placeSession(wanted, '2027-01-14', { session: idOf(3), title: 'Session 03' }),
+      '2027-01-14',
+      true,
+    )
+    const problem = planProblem(pinned, known)
+    const now = plannedTerm(pinned, problem, (await planTerm(problem, noSolver))!.plan, titles)
+    expect(now.places.find((p) => p.date === '2027-01-14')).toEqual(pinned.places[0])
+    const again = plannedTerm(now, problem, (await planTerm(problem, noSolver))!.plan, titles)
+    expect(again).toBe(now)
+  })
+})
+
+describe('what a term holds', () => {
+  const [first, second] = shelf(library).filter(({ workout }) => workout.aim.builds.length)
+  const sessions = new Map([first!, second!].map(({ workout }, i) => [idOf(i), termSession(idOf(i), workout, library)]))
+
+  it('is counted week by week; what a class has met is not new again', () => {
+    const places = [0, 1, 0].map((n, i) => ({ id: `d${i}`, date: openDays(term)[i]!.date, session: idOf(n) }))
+    const ids = { families: ['squat'], categories: [], builds: [], regions: ['lower'], parts: [] }
+    const { weeks, rows } = coverage({ ...term, places }, sessions, ids)
+    expect(weeks[0]).toMatchObject({ days: 2, open: 2 })
+    expect(weeks[0]!.minutes).toBe(first!.workout.minutes + second!.workout.minutes)
+    expect(weeks[0]!.newMoves.length).toBeGreaterThan(0)
+    expect(weeks[1]!.newMoves).toEqual([])
+    for (const row of rows) expect(row.total).toBe(row.weeks.reduce((a, b) => a + b, 0))
+    const has = (n: number) => Number(sessions.get(idOf(n))!.families.includes('squat'))
+    expect(rows[0]).toMatchObject({ id: 'squat', total: 2 * has(0) + has(1) })
+  })
+})
+
+it('a session that comes again is a step on at its second time, and nothing anybody would look at comes with it', () => {
+  const workouts = shelf(library).map((s) => s.workout)
+  let stepped = 0
+  for (const workout of workouts.slice(0, 12)) {
+    const again = termStep(workout, library, 1, {})
+    expect(again.title).toBe(`${workout.title} 2`)
+    const { title: _, ...rest } = again
+    stepped += Number(JSON.stringify(rest) !== JSON.stringify({ ...workout, title: undefined }))
+    const looks = (of: typeof workout) => checkSession(of, library).filter((f) => f.level !== 'note').length
+    expect(looks(again)).toBeLessThanOrEqual(looks(workout))
+    // To beat it, it is the same again.
+    expect({ ...termStep(workout, library, 2, {}), title: '' }).toEqual({ ...again, title: '' })
+  }
+  expect(stepped).toBeGreaterThan(3)
+})

@@ -1,0 +1,159 @@
+import type { Router } from 'express'
+import type { Knex } from 'knex'
+import { randomUUID } from 'node:crypto'
+import { homeDays, type Term } from '@esfuerzo/core/term'
+import { calendarFile } from '../calendar/calendarFile.ts'
+import { findClass } from '../classes/store.ts'
+import { implement } from '../http/implement.ts'
+import { linkToken, tokenHash } from '../http/linkToken.ts'
+import { ServerError, tooMany } from '../http/serverError.ts'
+import { readSettings } from '../settings/store.ts'
+import {
+  addTermLink,
+  doneOf,
+  endTermLink,
+  findByTermToken,
+  findTermLink,
+  listTerms,
+  sessionsOf,
+  termRoom,
+  terms,
+} from './store.ts'
+
+/** A session nobody knows the length of any more. */
+const usualMinutes = 20
+
+/** A term's sessions as a calendar file: its places on home days, each with what its session is called. */
+async function termCalendar(db: Knex, teacherId: string, id: string): Promise<string> {
+  const found = await terms.find(db, teacherId, id)
+  if (!found) throw new ServerError('not-found')
+  const { document, revision, updatedAt } = found
+  const { zone } = await readSettings(db, teacherId)
+  const ids = document.places.flatMap((p) => p.made ?? p.session ?? [])
+  const sessions = await sessionsOf(db, teacherId, ids)
+  const days = new Map(homeDays(document).map((d) => [d.date, d]))
+  const events = document.places.flatMap((place) => {
+    const day = days.get(place.date)
+    const session = sessions.get(place.made ?? place.session ?? '')
+    const title = session?.title ?? place.title
+    if (!day || day.off !== undefined || !place.session || !title) return []
+    return [
+      {
+        id: `${id}-${place.id}`,
+        title,
+        day: place.date,
+        at: day.at,
+        minutes: session?.minutes ?? usualMinutes,
+        sequence: revision,
+      },
+    ]
+  })
+  return calendarFile({ name: document.title, zone, stamp: new Date(updatedAt), events })
+}
+
+export interface TermParts {
+  db: Knex
+  secret: string
+}
+
+/** A teacher's terms. */
+export function termRoutes(router: Router, { db, secret }: TermParts): void {
+  async function own(teacherId: string, id: string): Promise<Term> {
+    const found = await terms.find(db, teacherId, id)
+    if (!found) throw new ServerError('not-found')
+    return found.document
+  }
+
+  implement(router, 'listTerms', ({ teacherId }) => listTerms(db, teacherId))
+
+  implement(router, 'createTerm', async ({ teacherId, body }) => {
+    if ((await terms.count(db, teacherId)) >= termRoom) throw tooMany('document', { atMost: termRoom, of: 'terms' })
+    return terms.add(db, teacherId, randomUUID(), body.document)
+  })
+
+  implement(router, 'readTerm', async ({ teacherId, params }) => {
+    const found = await terms.find(db, teacherId, params.id)
+    if (!found) throw new ServerError('not-found')
+    return found
+  })
+
+  implement(router, 'saveTerm', async ({ teacherId, params, body }) => {
+    const result = await terms.save(db, teacherId, params.id, body.revision, body.document)
+    if (!result) throw new ServerError('not-found')
+    if (result === 'conflict') throw new ServerError('conflict')
+    return result
+  })
+
+  implement(router, 'removeTerm', async ({ teacherId, params }) => {
+    if (!(await terms.remove(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'restoreTerm', async ({ teacherId, params }) => {
+    if (!(await terms.restore(db, teacherId, params.id))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'keepTermVersion', async ({ teacherId, params }) => {
+    if (!(await terms.states.close(db, teacherId, params.id, { reason: 'edit' }))) throw new ServerError('not-found')
+    return {}
+  })
+
+  implement(router, 'readDone', async ({ teacherId, params }) => {
+    const term = await own(teacherId, params.id)
+    const { zone } = await readSettings(db, teacherId)
+    const schoolClass = term.class && (await findClass(db, teacherId, term.class))
+    return { done: await doneOf(db, teacherId, term, zone), children: schoolClass ? schoolClass.pupils : null }
+  })
+
+  implement(router, 'termCalendar', async ({ teacherId, params, res }) => {
+    const file = await termCalendar(db, teacherId, params.id)
+    res.attachment('term.ics').type('text/calendar').send(file)
+    return undefined
+  })
+
+  /** The address there is; none where it was made under another secret, which nobody can say again. */
+  async function linkOf(id: string) {
+    const row = await findTermLink(db, id)
+    const token = row && linkToken('term', row.id, secret)
+    return row && token && tokenHash(token) === row.token_hash
+      ? { token, madeAt: row.created_at.toISOString() }
+      : undefined
+  }
+
+  implement(router, 'readTermLink', async ({ teacherId, params }) => {
+    await own(teacherId, params.id)
+    return { link: (await linkOf(params.id)) ?? null }
+  })
+
+  implement(router, 'makeTermLink', async ({ teacherId, params }) => {
+    await own(teacherId, params.id)
+    const there = await linkOf(params.id)
+    if (there) return { link: there }
+    await db.transaction(async (trx) => {
+      await endTermLink(trx, params.id)
+      const id = randomUUID()
+      await addTermLink(trx, params.id, { id, tokenHash: tokenHash(linkToken('term', id, secret)) })
+    })
+    return { link: (await linkOf(params.id))! }
+  })
+
+  implement(router, 'endTermLink', async ({ teacherId, params }) => {
+    await own(teacherId, params.id)
+    await endTermLink(db, params.id)
+    return {}
+  })
+}
+
+/** What a calendar that asks again and again is given, without a sign-in. */
+export function subscribedTermRoutes(router: Router, db: Knex): void {
+  implement(router, 'subscribedTerm', async ({ params, res }) => {
+    const target = await findByTermToken(db, tokenHash(params.token))
+    if (!target) throw new ServerError('not-found')
+    if (target.ended) throw new ServerError('ended')
+    const file = await termCalendar(db, target.teacherId, target.id)
+    // Asked again, it is told that nothing has changed.
+    res.set('Cache-Control', 'private, no-cache').type('text/calendar').send(file)
+    return undefined
+  })
+}

@@ -1,0 +1,123 @@
+import type { Knex } from 'knex'
+import { DateTime } from 'luxon'
+import { termDocument, type Term } from '@esfuerzo/core/term'
+import type { Done, TermSummary } from '@esfuerzo/contract'
+import { revisioned, saved } from '../documents/revisioned.ts'
+import type { RevisionedRow } from '../documents/revisionedKind.ts'
+
+/** Terms, saved over revisions, with their history and the bin. */
+export const terms = revisioned<Term>({
+  table: 'terms',
+  states: { table: 'term_versions', of: 'term_id' },
+  document: termDocument,
+  columns: ({ title, starts, weeks }) => ({ title, starts, weeks }),
+})
+
+/** A teacher has room for so many terms, those in the bin too: three a year for three classes over ten years (ours). */
+export const termRoom = 90
+
+/** A teacher's terms, the latest first, and those in the bin. */
+export async function listTerms(
+  db: Knex,
+  teacherId: string,
+): Promise<{ terms: TermSummary[]; removed: { id: string; title: string; removedAt: string }[] }> {
+  const rows: (RevisionedRow & { starts: string; weeks: number })[] = await db('terms')
+    .where({ teacher_id: teacherId })
+    .select('id', 'title', 'revision', 'updated_at', 'removed_at', 'weeks', db.raw('starts::text as starts'))
+    .orderBy([{ column: 'starts', order: 'desc' }, { column: 'title' }])
+  return {
+    terms: rows
+      .filter((row) => !row.removed_at)
+      .map((row) => ({ ...saved(row), title: row.title, starts: row.starts, weeks: row.weeks })),
+    removed: rows
+      .flatMap(({ id, title, removed_at }) => (removed_at ? [{ id, title, removedAt: removed_at.toISOString() }] : []))
+      .sort((a, b) => (a.removedAt < b.removedAt ? 1 : -1)),
+  }
+}
+
+/** Days from a place's own on in which what comes back is its: until the session comes again, a fortnight at most. Ours. */
+const doneWithin = 14
+
+/**
+ * Homes that sent something back of each place. A child counts once; a run of nobody is a home of its own.
+ *
+ * @param zone of the school: a day is its day
+ */
+export async function doneOf(db: Knex, teacherId: string, { places }: Term, zone: string): Promise<Done[]> {
+  const ids = [...new Set(places.flatMap((p) => [p.session, p.made].filter((id) => id !== undefined)))]
+  const dates = places.map((p) => p.date).sort()
+  if (!ids.length) return []
+  const rows: { workout_id: string; finished_at: Date; home: string }[] = await db('runs as r')
+    .join('publications as p', 'p.id', 'r.publication_id')
+    .where({ 'p.teacher_id': teacherId })
+    .whereIn('p.workout_id', ids)
+    .where('r.finished_at', '>=', DateTime.fromISO(dates[0]!, { zone }).toJSDate())
+    .where('r.finished_at', '<', DateTime.fromISO(dates.at(-1)!, { zone }).plus({ days: doneWithin }).toJSDate())
+    .select('p.workout_id', 'r.finished_at', db.raw('coalesce(r.pupil_id, r.id) as home'))
+  const dayOf = ({ finished_at }: { finished_at: Date }) => DateTime.fromJSDate(finished_at, { zone }).toISODate()!
+  return places.flatMap(({ id, date, session, made }): Done[] => {
+    if (!session) return []
+    const next = places.filter((p) => p.session === session && p.date > date).map((p) => p.date)
+    const until = [...next, DateTime.fromISO(date, { zone }).plus({ days: doneWithin }).toISODate()!].sort()[0]!
+    const homes = new Set(
+      rows
+        .filter(
+          (row) => (row.workout_id === session || row.workout_id === made) && dayOf(row) >= date && dayOf(row) < until,
+        )
+        .map((row) => row.home),
+    )
+    return homes.size ? [{ place: id, homes: homes.size }] : []
+  })
+}
+
+/** What a calendar says of sessions: what they are called and how long they take. */
+export async function sessionsOf(
+  db: Knex,
+  teacherId: string,
+  ids: readonly string[],
+): Promise<Map<string, { title: string; minutes: number }>> {
+  const rows: { id: string; title: string; minutes: number }[] = await db('workouts')
+    .where({ teacher_id: teacherId, removed_at: null })
+    .whereIn('id', [...ids])
+    .select('id', 'title', 'minutes')
+  return new Map(rows.map(({ id, ...rest }) => [id, rest]))
+}
+
+interface LinkRow {
+  id: string
+  term_id: string
+  token_hash: string
+  created_at: Date
+  ended_at: Date | null
+}
+
+const liveLinks = (db: Knex, termId: string) => db<LinkRow>('term_links').where({ term_id: termId, ended_at: null })
+
+/** The address of a term that is still asked; undefined where there is none. */
+export const findTermLink = (db: Knex, termId: string): Promise<LinkRow | undefined> => liveLinks(db, termId).first()
+
+export async function addTermLink(db: Knex, termId: string, link: { id: string; tokenHash: string }): Promise<void> {
+  await db('term_links').insert({ id: link.id, term_id: termId, token_hash: link.tokenHash })
+}
+
+/** Ends a term's address. */
+export async function endTermLink(db: Knex, termId: string): Promise<void> {
+  await liveLinks(db, termId).update({ ended_at: db.fn.now() as unknown as Date })
+}
+
+/** Whose term an address leads to; ended where it is not asked any more, or the term lies in the bin. */
+export async function findByTermToken(
+  db: Knex,
+  tokenHash: string,
+): Promise<{ id: string; teacherId: string; ended: boolean } | undefined> {
+  const row = await db('term_links as l')
+    .join('terms as t', 't.id', 'l.term_id')
+    .where({ 'l.token_hash': tokenHash })
+    .first<{ id: string; teacher_id: string; ended_at: Date | null; removed_at: Date | null } | undefined>(
+      't.id',
+      't.teacher_id',
+      'l.ended_at',
+      't.removed_at',
+    )
+  return row && { id: row.id, teacherId: row.teacher_id, ended: Boolean(row.ended_at ?? row.removed_at) }
+}
