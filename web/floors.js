@@ -18,6 +18,7 @@ export const floors = [
   ['measures', 'the pages of the tests'],
   ['compose', 'a session made'],
   ['draft', 'three drafts side by side'],
+  ['term', 'a term: weeks by home days, what it covers, a plan for it'],
   ['desk', 'all sessions'],
   ['handout', 'a session sent home'],
   ['classes', 'the class book'],

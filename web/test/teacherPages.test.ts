@@ -55,7 +55,7 @@ beforeEach(async () => {
       { path: '/sessions/:id/handout', name: 'handout', component: page },
       { path: '/sessions/:id/prompt', name: 'prompt', component: page },
       { path: '/classes/:classId', name: 'class', component: page },
-      ...['sign-up', 'forgotten', 'draft', 'bin', 'outbox', 'settings'].map((name) => ({
+      ...['sign-up', 'forgotten', 'draft', 'terms', 'bin', 'outbox', 'settings'].map((name) => ({
         path: `/${name}`,
         name,
         component: page,

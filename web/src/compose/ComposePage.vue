@@ -9,7 +9,7 @@ import LanesPanel from './lanes/LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
 import { playFrom } from './playFrom.ts'
 import RunningOrder from './order/RunningOrder.vue'
-import SaveMark from './session/SaveMark.vue'
+import SaveMark from '../documents/SaveMark.vue'
 import ShortcutSheet from './cursor/ShortcutSheet.vue'
 import { useSession } from './session/useSession.ts'
 import { useMessages } from './useMessages.ts'
@@ -144,7 +144,13 @@ async function onPlay() {
             {{ session.workout.title }}
           </button>
         </h1>
-        <SaveMark @keep-both="onKeepBoth" @compare="conflict = true" />
+        <SaveMark
+          :state="session.saveState"
+          :detail="session.saveDetail"
+          @keep-both="onKeepBoth"
+          @compare="conflict = true"
+          @save="session.flush()"
+        />
         <span class="grow" />
         <v-btn
           :icon="mdiUndo"

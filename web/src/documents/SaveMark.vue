@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
-import { useSession } from './useSession.ts'
+import type { SaveState } from './useAutosave.ts'
 
 /** Whether the work is stored, and what to do where it cannot be. */
-const emit = defineEmits<{ keepBoth: []; compare: [] }>()
+defineProps<{ state: SaveState; detail: string }>()
+const emit = defineEmits<{ keepBoth: []; compare: []; save: [] }>()
 const { t } = useI18n()
 const route = useRoute()
-const session = useSession()
 /** What is on screen is on this device by then. */
 const onReload = () => location.reload()
 </script>
@@ -17,19 +17,19 @@ const onReload = () => location.reload()
     class="mark"
     role="status"
     data-testid="save-mark"
-    :class="{ care: ['away', 'newer', 'signed-out', 'conflict', 'refused'].includes(session.saveState) }"
+    :class="{ care: ['away', 'newer', 'signed-out', 'conflict', 'refused'].includes(state) }"
   >
-    {{ t(`save.${session.saveState}`) }}
-    <template v-if="session.saveState === 'conflict'">
+    {{ t(`save.${state}`) }}
+    <template v-if="state === 'conflict'">
       <v-btn @click="emit('compare')">{{ t('save.compare') }}</v-btn>
       <v-btn @click="emit('keepBoth')">{{ t('save.keepBoth') }}</v-btn>
     </template>
-    <v-btn v-else-if="session.saveState === 'signed-out'" :to="{ name: 'sign-in', query: { next: route.fullPath } }">{{
+    <v-btn v-else-if="state === 'signed-out'" :to="{ name: 'sign-in', query: { next: route.fullPath } }">{{
       t('signIn.go')
     }}</v-btn>
-    <v-btn v-else-if="session.saveState === 'newer'" @click="onReload">{{ t('save.reload') }}</v-btn>
-    <v-btn v-else-if="session.saveState === 'away'" @click="session.flush()">{{ t('save.now') }}</v-btn>
-    <span v-else-if="session.saveState === 'refused'">{{ session.saveDetail }}</span>
+    <v-btn v-else-if="state === 'newer'" @click="onReload">{{ t('save.reload') }}</v-btn>
+    <v-btn v-else-if="state === 'away'" @click="emit('save')">{{ t('save.now') }}</v-btn>
+    <span v-else-if="state === 'refused'">{{ detail }}</span>
   </span>
 </template>
 

@@ -1,11 +1,11 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { v4 as uuid } from 'uuid'
-import { ProblemError, readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
+import { ProblemError, readDocument, writtenDocument, type DocumentKind } from '@esfuerzo/core'
 
 /** Work that is on this device and not yet stored by the server. */
-export interface Draft {
+export interface Draft<T> {
   revision: number
-  document: Workout
+  document: T
   /** When it was last written, in milliseconds. */
   at: number
 }
@@ -21,51 +21,60 @@ function tabId(): string {
   return id
 }
 
-const keyOf = (workoutId: string, tab: string) => `${workoutId}/${tab}`
+const keyOf = (id: string, tab: string) => `${id}/${tab}`
 
 /** A draft of another tab that was not written for this long belongs to a tab that is gone. */
 const orphaned = 60_000
 
-/** Keeps what is on screen, or takes the kept copy away. A device without storage keeps nothing; the page still saves. */
-export async function keepDraft(workoutId: string, draft: Omit<Draft, 'at'> | undefined): Promise<void> {
-  const key = keyOf(workoutId, tabId())
-  try {
-    if (draft) {
-      const document = writtenDocument(workoutDocument, draft.document)
-      await set(key, { ...draft, document, at: Date.now() }, database())
-    } else await del(key, database())
-  } catch {
-    // Private windows may refuse storage; the server's copy is then the only one.
-  }
+/** Drafts of a kind of document on this device, by the document's id. */
+export interface Drafts<T> {
+  /** Keeps what is on screen, or takes the kept copy away. A device without storage keeps nothing; the page still saves. */
+  keep: (id: string, draft: Omit<Draft<T>, 'at'> | undefined) => Promise<void>
+  /** Takes out the draft that this tab, or a tab that is gone, left behind; the latest first. */
+  take: (id: string) => Promise<Draft<T> | undefined>
 }
 
-/** A kept draft as this page has it; undefined where it cannot be read, as one of a newer page: that one is left where it is. */
-function readDraft(draft: Draft): Draft | undefined {
-  try {
-    return { ...draft, document: readWorkout(draft.document) }
-  } catch (error) {
-    if (error instanceof ProblemError) return undefined
-    throw error
+/** @returns where drafts of a kind are kept */
+export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
+  /** A kept draft as this page has it; undefined where it cannot be read, as one of a newer page: that one is left where it is. */
+  function read(draft: Draft<T>): Draft<T> | undefined {
+    try {
+      return { ...draft, document: readDocument(kind, draft.document) }
+    } catch (error) {
+      if (error instanceof ProblemError) return undefined
+      throw error
+    }
   }
-}
-
-/** Takes out the draft that this tab, or a tab that is gone, left behind; the latest first. */
-export async function takeDraft(workoutId: string): Promise<Draft | undefined> {
-  try {
-    const all = await entries<string, Draft>(database())
-    const mine = all
-      .filter(
-        ([key, draft]) =>
-          key.startsWith(`${workoutId}/`) && (key === keyOf(workoutId, tabId()) || Date.now() - draft.at > orphaned),
-      )
-      .flatMap(([key, kept]): [string, Draft][] => {
-        const draft = readDraft(kept)
-        return draft ? [[key, draft]] : []
-      })
-      .sort(([, a], [, b]) => b.at - a.at)
-    await Promise.all(mine.map(([key]) => del(key, database())))
-    return mine[0]?.[1]
-  } catch {
-    return undefined
+  return {
+    async keep(id, draft) {
+      const key = keyOf(id, tabId())
+      try {
+        if (draft) {
+          const document = writtenDocument(kind, draft.document)
+          await set(key, { ...draft, document, at: Date.now() }, database())
+        } else await del(key, database())
+      } catch {
+        // Private windows may refuse storage; the server's copy is then the only one.
+      }
+    },
+    async take(id) {
+      try {
+        const all = await entries<string, Draft<T>>(database())
+        const mine = all
+          .filter(
+            ([key, draft]) =>
+              key.startsWith(`${id}/`) && (key === keyOf(id, tabId()) || Date.now() - draft.at > orphaned),
+          )
+          .flatMap(([key, kept]): [string, Draft<T>][] => {
+            const draft = read(kept)
+            return draft ? [[key, draft]] : []
+          })
+          .sort(([, a], [, b]) => b.at - a.at)
+        await Promise.all(mine.map(([key]) => del(key, database())))
+        return mine[0]?.[1]
+      } catch {
+        return undefined
+      }
+    },
   }
 }

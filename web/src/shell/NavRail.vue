@@ -2,6 +2,7 @@
 import {
   mdiAccountGroupOutline,
   mdiAccountOutline,
+  mdiCalendarMonthOutline,
   mdiCogOutline,
   mdiFormatListText,
   mdiHomeVariantOutline,
@@ -23,6 +24,7 @@ const route = useRoute()
 const router = useRouter()
 const onClasses = computed(() => route.path.startsWith('/classes'))
 const onTests = computed(() => route.path.startsWith('/tests'))
+const onTerms = computed(() => route.path.startsWith('/term'))
 const onMoves = computed(() => route.path.startsWith('/moves'))
 
 async function onSignOut() {
@@ -41,7 +43,7 @@ async function onSignOut() {
       <v-icon :icon="mdiHomeVariantOutline" size="20" />{{ t('nav.desk') }}
     </router-link>
     <router-link
-      v-if="route.params.id"
+      v-if="route.params.id && !onTerms"
       :to="{ name: 'compose', params: { id: route.params.id } }"
       :class="{ on: route.name === 'compose' || route.name === 'handout' }"
     >
@@ -55,6 +57,9 @@ async function onSignOut() {
     </router-link>
     <router-link :to="{ name: 'classes' }" :class="{ on: onClasses }">
       <v-icon :icon="mdiAccountGroupOutline" size="20" />{{ t('nav.classes') }}
+    </router-link>
+    <router-link :to="{ name: 'terms' }" :class="{ on: onTerms }">
+      <v-icon :icon="mdiCalendarMonthOutline" size="20" />{{ t('nav.terms') }}
     </router-link>
     <router-link :to="{ name: 'settings' }" class="last" :class="{ on: route.name === 'settings' }">
       <v-icon :icon="mdiCogOutline" size="20" />{{ t('nav.settings') }}

@@ -71,6 +71,8 @@ export const router = createRouter({
     },
     { path: '/classes', name: 'classes', component: () => import('../classes/ClassesPage.vue') },
     { path: '/classes/:classId', name: 'class', component: () => import('../classes/ClassPage.vue'), props: true },
+    { path: '/terms', name: 'terms', component: () => import('../term/TermsPage.vue') },
+    { path: '/term/:id', name: 'term', component: () => import('../term/TermPage.vue'), props: true },
     { path: '/bin', name: 'bin', component: () => import('../desk/BinPage.vue') },
     { path: '/copy/:token', name: 'copy', component: () => import('../desk/CopyPage.vue'), props: true },
     { path: '/settings', name: 'settings', component: () => import('../settings/SettingsPage.vue') },

@@ -3,6 +3,7 @@ import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
 import { draftFor, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
 import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
 import { suggestProblem, type SuggestContext, type SuggestFor, type SuggestProblem } from '@esfuerzo/core/suggest'
+import { termSession, termStep, type TermSession } from '@esfuerzo/core/term'
 import {
   arrange,
   chanceOutlook,
@@ -47,6 +48,10 @@ export interface Jobs {
   suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: SuggestProblem }
   /** A session of an intent for some conditions; the session that comes along says nothing. */
   draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: Draft | undefined }
+  /** What a term asks of a session. */
+  termSession: { asked: { id: string }; answer: TermSession }
+  /** A session as it comes again in a term. */
+  termStep: { asked: { coming: number; cameBack: Parameters<typeof termStep>[3] }; answer: Workout }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
@@ -73,6 +78,8 @@ export const jobs: { [N in JobName]: Work<N> } = {
     // A little silence after the last bell, so that it is heard whole.
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
+  termStep: (workout, { coming, cameBack }, library) => termStep(workout, library, coming, cameBack),
+  termSession: (workout, { id }, library) => termSession(id, workout, library),
   next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
   suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
   draft: (_, { intent, ask, besides, quick }, library) => draftFor(intent, ask, library, { besides, quick }),

@@ -1,15 +1,43 @@
-import { wrap, type Remote } from 'comlink'
+import { releaseProxy, wrap, type Remote } from 'comlink'
+import type { Planned, PlanProblem } from '@esfuerzo/core/term'
 import type { SolverDoor } from './solver.worker.ts'
 import SolverWorker from './solver.worker.ts?worker'
 
-let remote: Remote<SolverDoor> | undefined
+interface Hand {
+  thread: Worker
+  remote: Remote<SolverDoor>
+}
+let hand: Hand | undefined
+const open = (): Hand => {
+  if (hand) return hand
+  const thread = new SolverWorker({ name: 'esfuerzo-solver' })
+  return (hand = { thread, remote: wrap<SolverDoor>(thread) })
+}
 
 /**
  * Solves a mixed-integer program in LP format, in a worker of its own.
  *
  * @returns each variable's value by its name; undefined where nothing keeps to every line
  */
-export const solve = (lp: string): Promise<Record<string, number> | undefined> => {
-  remote ??= wrap<SolverDoor>(new SolverWorker({ name: 'esfuerzo-solver' }))
-  return remote.solve(lp)
+export const solve = (lp: string): Promise<Readonly<Record<string, number>> | undefined> => open().remote.solve(lp)
+
+/**
+ * A plan for a term, in that worker.
+ *
+ * @param signal aborting ends the worker, whatever it is doing
+ * @returns undefined where nothing keeps to what is fixed, or nothing was found in time
+ * @throws {DOMException} `AbortError` when it was cancelled
+ */
+export async function plan(problem: PlanProblem, signal: AbortSignal): Promise<Planned | undefined> {
+  signal.throwIfAborted()
+  const mine = open()
+  const left = new Promise<never>((_, reject) => {
+    signal.addEventListener('abort', () => {
+      if (hand === mine) hand = undefined
+      mine.remote[releaseProxy]()
+      mine.thread.terminate()
+      reject(signal.reason as Error)
+    })
+  })
+  return Promise.race([mine.remote.plan(problem), left])
 }

@@ -55,6 +55,8 @@ const routes = [
   ['/classes/:classId', 'class'],
   ['/account', 'account'],
   ['/draft', 'draft'],
+  ['/terms', 'terms'],
+  ['/term/:id', 'term'],
   ['/bin', 'bin'],
   ['/settings', 'settings'],
 ] as const

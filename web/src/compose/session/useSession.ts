@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
-import { newWorkout, type Workout } from '@esfuerzo/core'
+import { newWorkout, workoutDocument, type Workout } from '@esfuerzo/core'
 import { watch } from 'vue'
-import { keepDraft, takeDraft } from '../../documents/drafts.ts'
+import { draftsOf } from '../../documents/drafts.ts'
 import { useRevisioned } from '../../documents/useRevisioned.ts'
 import { library, takeOwnMoves } from '../../repertoire/library.ts'
 import { useRepertoire } from '../../repertoire/store.ts'
@@ -27,7 +27,7 @@ export const useSession = defineStore('session', () => {
       return (await client('createWorkout', { body: { document: { ...document, title } } })).id
     },
     close: (id) => client('keepVersion', { params: { id }, body: {} }),
-    drafts: { keep: keepDraft, take: takeDraft },
+    drafts: draftsOf(workoutDocument),
     onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
     onFound: (text) => messages.say({ text }),
   })

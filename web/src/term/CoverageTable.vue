@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Coverage, CoverageKind } from '@esfuerzo/core/term'
+
+/** What a term holds, week by week: once, repeated, missing, by a sign and by its number. */
+const props = defineProps<{ coverage: Coverage; weeks: number }>()
+const emit = defineEmits<{ gap: [kind: CoverageKind, id: string] }>()
+const { t } = useI18n()
+
+const words: Record<CoverageKind, (id: string) => string> = {
+  families: (id) => t(`family.${id}`),
+  categories: (id) => t(`category.${id}`),
+  builds: (id) => t(`builds.${id}`),
+  regions: (id) => t(`region.${id}`),
+  parts: (id) => t(`term.part.${id}`),
+}
+const groups = computed(() =>
+  (Object.keys(words) as CoverageKind[]).map((kind) => ({
+    kind,
+    rows: props.coverage.rows.filter((row) => row.kind === kind).map((row) => ({ ...row, name: words[kind](row.id) })),
+  })),
+)
+const state = (total: number) =>
+  t(total === 0 ? 'term.missing' : total === 1 ? 'term.once' : 'term.timesIn', { n: total })
+</script>
+
+<template>
+  <div class="scroll">
+    <table>
+      <caption class="out-of-sight">
+        {{
+          t('term.coverageHow')
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <td />
+          <th v-for="n in weeks" :key="n" scope="col" class="num">{{ n }}</th>
+          <td />
+        </tr>
+      </thead>
+      <tbody v-for="{ kind, rows } in groups" :key="kind">
+        <tr v-if="rows.length">
+          <th scope="rowgroup" :colspan="weeks + 2">{{ t(`term.kind.${kind}`) }}</th>
+        </tr>
+        <tr v-for="row in rows" :key="row.id">
+          <th scope="row">{{ row.name }}</th>
+          <td v-for="(n, week) in row.weeks" :key="week" :class="{ there: n, twice: n > 1 }">
+            <span class="out-of-sight">{{ n || '' }}</span>
+          </td>
+          <td class="state">
+            <button v-if="row.total < 2" type="button" class="link" @click="emit('gap', row.kind, row.id)">
+              {{ state(row.total) }}
+            </button>
+            <span v-else class="quiet num">{{ state(row.total) }}</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+  <p v-if="coverage.forms.length" class="quiet">
+    {{ coverage.forms.map(({ form, times }) => `${t(`forms.${form}.name`)} ${times}`).join(' · ') }}
+  </p>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-size: 14px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 1px 6px 1px 0;
+  white-space: nowrap;
+}
+th[scope='rowgroup'] {
+  font-weight: 700;
+  padding-top: 8px;
+}
+thead th {
+  text-align: center;
+  padding: 0;
+  font-size: 12px;
+  color: var(--quiet);
+}
+tbody td:not(.state) {
+  width: 19px;
+  min-width: 15px;
+  height: 19px;
+  border: 1px solid var(--hair);
+}
+td.there {
+  background: radial-gradient(circle at center, var(--ink) 0 4px, transparent 4.5px);
+}
+td.twice {
+  background: radial-gradient(circle at center, var(--ink) 0 6px, transparent 6.5px);
+}
+.state {
+  padding-left: 6px;
+  white-space: nowrap;
+}
+p {
+  margin: 8px 0 0;
+}
+</style>

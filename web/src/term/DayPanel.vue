@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { WorkoutSummary } from '@esfuerzo/contract'
+import { comingsBefore, homeDays, type Term } from '@esfuerzo/core/term'
+
+/** What is on a day, what can be done with it, and the sessions that could be put there. */
+const props = defineProps<{
+  term: Term
+  date: string
+  sessions: readonly WorkoutSummary[]
+  titles: ReadonlyMap<string, string>
+}>()
+const emit = defineEmits<{
+  put: [session: string]
+  clear: []
+  pin: []
+  free: []
+  /** Makes the session's step, and opens it. */
+  step: []
+}>()
+const { t, locale } = useI18n()
+const typed = ref<string | null>('')
+const field = useTemplateRef<{ focus: () => void }>('field')
+
+const place = computed(() => props.term.places.find((p) => p.date === props.date))
+const day = computed(() => homeDays(props.term).find((d) => d.date === props.date))
+const heading = computed(() => DateTime.fromISO(props.date).setLocale(locale.value).toFormat('cccc d LLLL'))
+const open = computed(() => place.value?.made ?? place.value?.session)
+const title = computed(() => props.titles.get(open.value ?? '') ?? place.value?.title ?? t('term.deleted'))
+const isThere = computed(() => open.value !== undefined && props.titles.has(open.value))
+/** It comes again, and no session was made for that. */
+const wantsStep = computed(
+  () =>
+    place.value?.session !== undefined &&
+    !place.value.made &&
+    place.value.session !== props.term.tests &&
+    comingsBefore(props.term, place.value) > 0,
+)
+const found = computed(() => {
+  const words = (typed.value ?? '').trim().toLocaleLowerCase(locale.value)
+  return props.sessions.filter((s) => s.title.toLocaleLowerCase(locale.value).includes(words))
+})
+const times = (id: string) => props.term.places.filter((p) => p.session === id).length
+function onDragStart(event: DragEvent, id: string) {
+  event.dataTransfer?.setData('text/x-esfuerzo-session', id)
+}
+defineExpose({ focus: () => field.value?.focus() })
+</script>
+
+<template>
+  <section :aria-label="heading">
+    <h2>{{ heading }}</h2>
+    <p v-if="!day" class="quiet">{{ t('term.noHomeDay') }}</p>
+    <p v-else-if="day.off" class="quiet">{{ t('term.offBecause', { name: day.off }) }}</p>
+    <template v-if="day && !day.off">
+      <p v-if="place?.session">
+        <router-link v-if="isThere" :to="{ name: 'compose', params: { id: open } }">{{ title }}</router-link>
+        <template v-else
+          >{{ title }} <span class="care">{{ t('term.gone') }}</span></template
+        >
+      </p>
+      <p v-else class="quiet">{{ t(place ? 'term.freeHow' : 'term.nothing') }}</p>
+      <div class="do">
+        <v-btn v-if="wantsStep && isThere" @click="emit('step')">{{ t('term.makeStep') }}</v-btn>
+        <v-btn
+          v-if="place?.session"
+          :aria-pressed="Boolean(place.pinned)"
+          :title="`${t('term.pin')} (P)`"
+          @click="emit('pin')"
+          >{{ t(place.pinned ? 'term.unpin' : 'term.pin') }}</v-btn
+        >
+        <v-btn v-if="!place || place.session" :title="`${t('term.keepFree')} (F)`" @click="emit('free')">{{
+          t('term.keepFree')
+        }}</v-btn>
+        <v-btn v-if="place" :title="`${t('term.clear')} (Del)`" @click="emit('clear')">{{ t('term.clear') }}</v-btn>
+      </div>
+      <v-text-field ref="field" v-model="typed" :label="t('term.find')" clearable />
+      <p v-if="!sessions.length" class="quiet">{{ t('term.noSessions') }}</p>
+      <p v-else-if="!found.length" class="quiet">{{ t('term.noneFound') }}</p>
+      <ul>
+        <li v-for="s in found" :key="s.id">
+          <button type="button" draggable="true" @dragstart="onDragStart($event, s.id)" @click="emit('put', s.id)">
+            <span class="name">{{ s.title }}</span>
+            <span class="quiet num">{{ t('desk.minutes', { n: s.minutes }) }}</span>
+            <span v-if="times(s.id)" class="quiet num">{{ t('term.times', { n: times(s.id) }) }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+h2,
+p {
+  margin: 0;
+}
+h2 {
+  font-size: 19px;
+}
+a {
+  color: var(--action);
+  font-weight: 700;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 420px;
+  overflow-y: auto;
+}
+li button {
+  width: 100%;
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  padding: 7px 6px;
+  font: inherit;
+  color: var(--ink);
+  text-align: left;
+  background: none;
+  border: 0;
+  border-top: 1px solid var(--hair);
+  cursor: pointer;
+}
+li button:hover {
+  background: var(--action-soft);
+}
+li button:focus-visible {
+  outline-offset: -3px;
+}
+.name {
+  flex: 1;
+  min-width: 0;
+}
+</style>

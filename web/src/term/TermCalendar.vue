@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { callCode, type CallAnswer } from '@esfuerzo/contract'
+import { client } from '../shared/client.ts'
+
+/** A term in a calendar: as a file, or at an address the calendar asks again and again. */
+const props = defineProps<{ id: string }>()
+const { t } = useI18n()
+const link = ref<CallAnswer<'readTermLink'>['link']>(null)
+const problem = ref('')
+const sure = ref(false)
+const copied = ref(false)
+const address = computed(() => (link.value ? `${location.origin}/api/go/${link.value.token}/calendar` : ''))
+
+async function tried(work: () => Promise<void>) {
+  problem.value = ''
+  try {
+    await work()
+  } catch (error) {
+    problem.value = t(`errors.${callCode(error)}`)
+  }
+}
+const params = computed(() => ({ id: props.id }))
+const load = () => tried(async () => void (link.value = (await client('readTermLink', { params: params.value })).link))
+onMounted(load)
+const make = () => tried(async () => void (link.value = (await client('makeTermLink', { params: params.value })).link))
+const end = () =>
+  tried(async () => {
+    await client('endTermLink', { params: params.value })
+    link.value = null
+    sure.value = false
+  })
+const copy = () =>
+  tried(async () => {
+    await navigator.clipboard.writeText(address.value)
+    copied.value = true
+  })
+</script>
+
+<template>
+  <section :aria-label="t('term.calendar.title')">
+    <p class="quiet">{{ t('term.calendar.lead') }}</p>
+    <p v-if="problem" class="care" role="alert">
+      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <v-btn :href="`/api/terms/${id}/calendar`" download="term.ics">{{ t('term.calendar.file') }}</v-btn>
+    <template v-if="link">
+      <v-text-field
+        class="address"
+        readonly
+        :model-value="address"
+        :label="t('term.calendar.address')"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
+      <div class="do">
+        <v-btn @click="copy">{{ t(copied ? 'handout.copied' : 'handout.copy') }}</v-btn>
+        <v-btn v-if="!sure" @click="sure = true">{{ t('term.calendar.end') }}</v-btn>
+        <template v-else>
+          <v-btn class="main" @click="end">{{ t('term.calendar.endNow') }}</v-btn>
+          <v-btn @click="sure = false">{{ t('cancel') }}</v-btn>
+        </template>
+      </div>
+      <p v-if="sure" class="quiet">{{ t('term.calendar.endHow') }}</p>
+    </template>
+    <v-btn v-else @click="make">{{ t('term.calendar.make') }}</v-btn>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  justify-items: start;
+}
+p {
+  margin: 0;
+}
+.address {
+  width: 100%;
+}
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

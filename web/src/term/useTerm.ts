@@ -1,0 +1,27 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { newTerm, termDocument, type Term } from '@esfuerzo/core/term'
+import { draftsOf } from '../documents/drafts.ts'
+import { useRevisioned } from '../documents/useRevisioned.ts'
+import { client } from '../shared/client.ts'
+
+/** The term on screen: its history, its saving, a way out of a conflict. */
+export const useTerm = defineStore('term', () => {
+  /** What became of work that was found again. */
+  const found = ref<'restored' | 'copied' | 'theirsCopied'>()
+  const { document: term, ...rest } = useRevisioned<Term>({
+    empty: newTerm('…', '2027-01-04'),
+    read: (id) => client('readTerm', { params: { id } }),
+    save: async (id, body) => (await client('saveTerm', { params: { id }, body })).revision,
+    copy: async (document) => {
+      const title = `${document.title.slice(0, 108)} (my copy)`
+      return (await client('createTerm', { body: { document: { ...document, title } } })).id
+    },
+    close: (id) => client('keepTermVersion', { params: { id } }),
+    drafts: draftsOf(termDocument),
+    onFound: (what) => (found.value = what),
+  })
+  /** Changes the term by one edit; what changes nothing is no step back. */
+  const edit = (change: (term: Term) => Term, merge?: string): void => rest.push(change(term.value), merge)
+  return { ...rest, term, found, edit }
+})

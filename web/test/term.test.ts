@@ -1,0 +1,203 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { newSettings, type Workout } from '@esfuerzo/core'
+import { newTerm, planTerm, type PlanProblem, type Term } from '@esfuerzo/core/term'
+import { parse } from '@esfuerzo/core/notation'
+import { library } from '../src/repertoire/library.ts'
+import TermPage from '../src/term/TermPage.vue'
+import TermsPage from '../src/term/TermsPage.vue'
+import { jobs, type JobName } from '../src/workers/jobs.ts'
+import { open, serve, type Answers, type Opened } from './support/pages.ts'
+
+// The workers' work, in this thread; nothing here needs a solver.
+vi.mock('../src/workers/coreDoor.ts', () => ({
+  coreDoor: {
+    run: async (name: JobName, workout: Workout, asked: never) => jobs[name](workout, asked, library, () => {}),
+  },
+}))
+vi.mock('../src/workers/solver.ts', () => ({
+  plan: (problem: PlanProblem) => planTerm(problem, async () => undefined),
+}))
+
+const id = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
+const sessionId = (n: number) => `00000000-0000-4000-8000-00000000000${n}`
+const forms = [
+  '3 laps 30/30',
+  'coin, 6 flips',
+  '3 rounds',
+  'amrap 5 min',
+  'coin, 8 flips',
+  '2 rounds',
+  '2 laps 40/20',
+  'amrap 6 min',
+]
+const workouts = forms.map((form, n) => {
+  const rows = form.startsWith('coin') ? ['heads: squat 10', 'tails: lunge 8'] : ['squat 8', 'push-up 5']
+  const text = [`# Session ${n}`, 'minutes 20; groups 2-3', '## Main part', form, ...rows].join('\n')
+  return { id: sessionId(n), document: parse(text, library).workout }
+})
+const summary = ({ id: of, document }: (typeof workouts)[number]) => ({
+  id: of,
+  title: document.title,
+  minutes: document.minutes,
+  groups: [{ letter: 'A', name: '2–3' }],
+  revision: 1,
+  updatedAt: '2027-01-01T00:00:00.000Z',
+  sentAt: null,
+  runs: 0,
+})
+const start: Term = { ...newTerm('Winter', '2027-01-04'), weeks: 4 }
+let stored: Term
+let answers: Answers
+let calls: { key: string; body: unknown }[]
+beforeEach(() => {
+  setActivePinia(createPinia())
+  stored = start
+  let revision = 1
+  answers = {
+    [`GET /api/terms/${id}`]: () => ({ id, revision, updatedAt: '2027-01-01T00:00:00.000Z', document: stored }),
+    [`PUT /api/terms/${id}`]: (body) => {
+      stored = (body as { document: Term }).document
+      return { id, revision: ++revision, updatedAt: '2027-01-01T00:00:00.000Z' }
+    },
+    [`GET /api/terms/${id}/done`]: () => ({ done: [{ place: 'd1', homes: 11 }], children: 22 }),
+    'GET /api/workouts': () => ({ workouts: workouts.map(summary) }),
+    'GET /api/moves': () => ({ moves: [] }),
+    'GET /api/moves/used': () => ({ used: [] }),
+    'GET /api/classes': () => ({ classes: [], removed: [] }),
+    'GET /api/settings': () => newSettings('Atlantic/Azores'),
+    ...Object.fromEntries(
+      workouts.map((w) => [
+        `GET /api/workouts/${w.id}`,
+        () => ({ id: w.id, revision: 1, updatedAt: '2027-01-01T00:00:00.000Z', document: w.document }),
+      ]),
+    ),
+  }
+  calls = serve(answers)
+})
+
+const opened = async (): Promise<Opened> => {
+  const page = await open(TermPage, { id })
+  await flushPromises()
+  return page
+}
+const cell = (date: string) => document.querySelector<HTMLElement>(`[data-date="${date}"]`)!
+const press = async (key: string, more: KeyboardEventInit = {}) => {
+  document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }))
+  await flushPromises()
+}
+const putFirst = async (page: Opened, date: string) => {
+  cell(date).click()
+  await flushPromises()
+  await page.press(/^Session 0/)
+}
+
+describe('a term on screen', () => {
+  it('takes a session on a day, moves it by keys, pins it, keeps a day free, and takes each back by one step', async () => {
+    const page = await opened()
+    await putFirst(page, '2027-01-05')
+    expect(cell('2027-01-05').textContent).toContain('Session 0')
+    // What came back stands by its place.
+    expect(cell('2027-01-05').textContent).toContain('11 of 22')
+    cell('2027-01-05').focus()
+    await press('x', { ctrlKey: true })
+    await press('ArrowDown')
+    await press('ArrowRight')
+    expect(document.activeElement).toBe(cell('2027-01-14'))
+    await press('v', { ctrlKey: true })
+    expect([cell('2027-01-05').textContent, cell('2027-01-14').textContent].map((s) => s.trim().slice(0, 9))).toEqual([
+      '+',
+      'Session 0',
+    ])
+    await press('p')
+    expect(cell('2027-01-14').getAttribute('aria-label')).toContain('pinned')
+    await press('ArrowLeft')
+    await press('f')
+    expect(cell('2027-01-12').textContent).toContain('kept free')
+    await press('Delete')
+    expect(cell('2027-01-12').textContent.trim()).toBe('+')
+    for (let i = 0; i < 5; i++) await press('z', { ctrlKey: true })
+    expect(cell('2027-01-05').textContent.trim()).toBe('+')
+    await press('z', { ctrlKey: true, shiftKey: true })
+    expect(cell('2027-01-05').textContent).toContain('Session 0')
+  })
+
+  it('says that a session comes again, and which is in the bin', async () => {
+    const places = ['2027-01-05', '2027-01-12', '2027-01-19'].map((date, i) => ({
+      id: `d${i}`,
+      date,
+      session: sessionId(1),
+      title: 'Session 1',
+    }))
+    stored = { ...start, places: [...places, { id: 'd9', date: '2027-01-14', session: id, title: 'Gone to sea' }] }
+    const page = await opened()
+    expect(cell('2027-01-12').textContent).toContain('again, a step on')
+    expect(cell('2027-01-19').textContent).toContain('again, to beat it')
+    expect(cell('2027-01-14').textContent).toContain('Gone to sea')
+    expect(page.words()).toContain('One planned session is in the bin or deleted')
+  })
+
+  it('makes the next step of a session that comes again, as a session of its own', async () => {
+    stored = {
+      ...start,
+      places: ['2027-01-05', '2027-01-12'].map((date, i) => ({ id: `d${i}`, date, session: sessionId(0) })),
+    }
+    answers[`GET /api/workouts/${sessionId(0)}/came-back`] = () => ({ times: [] })
+    answers['POST /api/workouts'] = () => ({ id: sessionId(7), revision: 1, updatedAt: '2027-01-01T00:00:00.000Z' })
+    const page = await opened()
+    cell('2027-01-12').click()
+    await flushPromises()
+    await page.press('Make its next step')
+    await vi.waitFor(() => expect(page.router.currentRoute.value.name).toBe('compose'))
+    expect(calls.find((c) => c.key === 'POST /api/workouts')!.body).toMatchObject({
+      document: { title: 'Session 1' },
+    })
+    expect(stored.places[1]).toMatchObject({ made: sessionId(7) })
+  })
+
+  it('is planned: what it meets is said, what changes is listed, and it is one step back', async () => {
+    const page = await opened()
+    await page.press('Plan it for me')
+    for (const box of document.querySelectorAll<HTMLInputElement>('details input[type=checkbox]')) {
+      box.click()
+      await flushPromises()
+    }
+    await vi.waitFor(() => expect(document.querySelector('.do .main')!.hasAttribute('disabled')).toBe(false))
+    await page.press('Plan it')
+    await vi.waitFor(() => expect(page.words()).toContain('7 of 7 days have a session'))
+    expect(page.words()).toContain('The best there is')
+    await page.press('Take this plan')
+    expect(document.querySelectorAll('[data-date].filled')).toHaveLength(7)
+    expect(document.querySelectorAll('[data-date].kept')).toHaveLength(1)
+    cell('2027-01-05').focus()
+    await press('z', { ctrlKey: true })
+    expect(document.querySelectorAll('[data-date].filled')).toHaveLength(0)
+  })
+})
+
+describe('terms', () => {
+  it('begin empty or with another one’s sessions, go into the bin and come back', async () => {
+    const summaryOf = {
+      id,
+      title: 'Winter',
+      starts: '2027-01-04',
+      weeks: 4,
+      revision: 1,
+      updatedAt: '2027-01-01T00:00:00.000Z',
+    }
+    let removed = false
+    answers['GET /api/terms'] = () => ({
+      terms: removed ? [] : [summaryOf],
+      removed: removed ? [{ id, title: 'Winter', removedAt: '2027-01-02T00:00:00.000Z' }] : [],
+    })
+    answers[`DELETE /api/terms/${id}`] = () => ((removed = true), {})
+    answers[`POST /api/terms/${id}/restore`] = () => ((removed = false), {})
+    const page = await open(TermsPage)
+    await vi.waitFor(() => expect(page.words()).toContain('Winter'))
+    await page.press('Remove Winter')
+    expect(page.words()).toContain('is in the bin')
+    await page.press('Put Winter back')
+    await vi.waitFor(() => expect(document.querySelector('a')!.textContent).toBe('Winter'))
+  })
+})
