@@ -193,7 +193,7 @@ describe('drafts for conditions as they come', () => {
       broken(draft, ask).map((fault) => `${draft.intent} ${ask.aim} ${ask.minutes} min, seed ${ask.seed}: ${fault}`),
     )
     expect(faults).toEqual([])
-  })
+  }, 900_000)
 
   it('have something of the last two sessions come back one step on, or say that it does not', () => {
     const past = all().filter(({ ask }) => ask.recent.length)
