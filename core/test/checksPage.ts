@@ -7,7 +7,9 @@ import type { FixMaker } from '../src/checks/fixes/fix.ts'
 import { makersFor } from '../src/checks/fixes/makersFor.ts'
 import type { RuleId } from '../src/checks/rule.ts'
 import { limits } from '../src/checks/limits.ts'
+import { termRules } from '../src/term/termRules.ts'
 import { checksInEnglish } from '../src/words/en/checks.ts'
+import { termChecksInEnglish } from '../src/words/en/termChecks.ts'
 import { shelf } from './shelf.ts'
 import { alarms } from './support/alarms.ts'
 
@@ -50,6 +52,14 @@ export function checksPage(): string {
     '## Rules',
     '',
     ...families,
+    '### a term',
+    '',
+    'Rules about a term, `core/src/term/rules`; the school says what they weigh as of the others.',
+    '',
+    '| rule | level | why |',
+    '|---|---|---|',
+    ...termRules.map(({ id, level }) => `| \`${id}\` | ${level} | ${termChecksInEnglish[id].why} |`),
+    '',
     '## Limits',
     '',
     'By grade; each includes its end value.',

@@ -3,6 +3,7 @@ import { readDocument } from '@esfuerzo/core'
 import {
   changedDays,
   clearDay,
+  comingsBefore,
   copiedTerm,
   coverage,
   keepFree,
@@ -16,6 +17,8 @@ import {
   plannedTerm,
   strandedPlaces,
   termDocument,
+  termMarkdown,
+  termRows,
   termSession,
   termStep,
   testDays,
@@ -55,6 +58,12 @@ describe('days of a term', () => {
     expect(changedDays(now, then)).toEqual(['2027-01-07', '2027-01-12'])
     const less: Term = { ...then, off: [{ from: '2027-01-04', to: '2027-01-10', name: 'Snow' }] }
     expect(strandedPlaces(less).map((p) => p.title)).toEqual(['Springs'])
+  })
+
+  it('count a session’s times until it rested for three weeks', () => {
+    const dates = ['2027-01-05', '2027-01-12', '2027-01-26', '2027-02-18', '2027-03-11']
+    const now = dates.reduce((t, date) => placeSession(t, date, springs), term)
+    expect(now.places.map((p) => comingsBefore(now, p))).toEqual([0, 1, 2, 0, 1])
   })
 
   it('come again next year on the same weekdays, without last year’s holidays and what was made for a step', () => {
@@ -135,6 +144,34 @@ describe('a planned term', () => {
     expect(now.places.find((p) => p.date === '2027-01-14')).toEqual(pinned.places[0])
     const again = plannedTerm(now, problem, (await planTerm(problem, noSolver))!.plan, titles)
     expect(again).toBe(now)
+  })
+})
+
+it('is told as rows and as a table in Markdown: weeks down, home days across', () => {
+  const off = [{ from: '2027-01-11', to: '2027-01-17', name: 'Snow' }]
+  let now: Term = { ...term, weeks: 3, off }
+  now = keepFree(placeSession(placeSession(now, '2027-01-05', springs), '2027-01-19', springs), '2027-01-07')
+  const titles = new Map([[springs.session, 'Springs | soft']])
+  expect(
+    termMarkdown(now, titles, { free: 'free', again: (n) => `(${n})` })
+      .split('\n')
+      .slice(0, 7),
+  ).toEqual([
+    '# Winter',
+    '',
+    '|  |  |  |',
+    '| --- | --- | --- |',
+    '| 1 | 2027-01-05 Springs \\| soft | 2027-01-07 free |',
+    '| 2 | 2027-01-12 Snow | 2027-01-14 Snow |',
+    '| 3 | 2027-01-19 Springs \\| soft (2) | 2027-01-21 |',
+  ])
+  expect(termRows(now, new Map())[0]).toEqual({
+    week: 1,
+    date: '2027-01-05',
+    at: '15:00',
+    kind: 'session',
+    title: 'Springs',
+    time: 1,
   })
 })
 

@@ -102,6 +102,16 @@ export const ruleIds = [
 ] as const
 export type RuleId = (typeof ruleIds)[number]
 
+/** Rules about a term, by their ids, for ever. */
+export const termRuleIds = [
+  'push-pull-legs-core',
+  'upper-lower-core',
+  'categories',
+  'seen-once',
+  'strength-days',
+] as const
+export type TermRuleId = (typeof termRuleIds)[number]
+
 /** What its words are made of: numbers and names. */
 export type Facts = Readonly<Record<string, number | string>>
 

@@ -1,7 +1,6 @@
 import type { Finding } from '../checks/rule.ts'
 import { newTalk } from '../forms/talk/schema.ts'
 import type { Library } from '../library/library.ts'
-import { findBlock } from '../session/edits/locate.ts'
 import { stationsOf } from '../session/forms.ts'
 import type { Section, Workout } from '../session/schema.ts'
 import { coversOf } from '../suggest/candidates.ts'
@@ -12,7 +11,8 @@ import type { Parts } from './parts.ts'
 import { isNewTo, leniences, type Lenience } from './picks.ts'
 import { places } from './places.ts'
 import { plansFor } from './plans.ts'
-import { hasStepOn, weigh } from './size.ts'
+import { bringsBack } from './recent.ts'
+import { weigh } from './size.ts'
 
 /** What a draft had to leave, the smallest first. */
 export type Relaxation = Lenience | 'minutes' | 'game' | 'warm'
@@ -103,7 +103,7 @@ function leftOut(parts: Parts, workout: Workout): Relaxation[] {
   const moved = new Set([plan.skill, ...warmUp].flatMap(({ muscles }) => [...muscles.main, ...muscles.also]))
   const worked = main.flatMap(({ muscles }) => muscles.main)
   return [
-    ...(ask.recent.length && !hasStepOn(parts, findBlock(workout, places.main.block)) ? (['back'] as const) : []),
+    ...(ask.recent.length && !bringsBack(workout, ask, parts.library) ? (['back'] as const) : []),
     ...(roomOf(ask).two && !game ? (['game'] as const) : []),
     ...(worked.length && !worked.some((id) => moved.has(id)) ? (['warm'] as const) : []),
   ]

@@ -133,3 +133,32 @@ export function oneStepOn(
   const ready = next && versionsFor(library.moves.get(next.move)!, ask.home, library, lowestGrade(group))
   return ready?.some(({ id }) => id === next!.version) ? next : undefined
 }
+
+/** Whether a cell is a step on from what was done: another version up its ladder, more of it, counted where it went by a clock, a longer clock. */
+function isOnFrom(
+  now: Cell,
+  clock: Clock | undefined,
+  before: NonNullable<ReturnType<typeof doneBefore>>,
+  library: Library,
+): boolean {
+  const place = (id: string | undefined) => library.moves.get(now.move)!.versions.findIndex((v) => v.id === id)
+  const versions = [now.version, ...(now.fromLap ?? []).flatMap((c) => c.version ?? [])]
+  if (versions.some((id) => place(id) > place(before.cell.version))) return true
+  const amount = ({ dose }: Cell) => (typeof dose?.amount === 'number' ? dose.amount : 0)
+  const then = before.cell.dose
+  if (then) return now.dose?.unit === then.unit && amount(now) > amount(before.cell)
+  if (!clock || !before.clock) return now.dose !== undefined
+  return clock.work > before.clock.work || (clock.work === before.clock.work && clock.laps > before.clock.laps)
+}
+
+/** Whether something of the last two sessions comes back one step on in a session, for some group. */
+export const bringsBack = (workout: Workout, ask: DraftAsk, library: Library): boolean =>
+  ask.groups.some((group) =>
+    workBlocks(workout, ['warmUp', 'skill', 'main']).some((block) =>
+      stationsOf(block).some((station) => {
+        const now = valueFor(station.cells, group.id)
+        const before = doneBefore(now.move, group, ask)
+        return before !== undefined && isOnFrom(now, clockOf(block, group.id), before, library)
+      }),
+    ),
+  )

@@ -70,10 +70,6 @@ const stepsInWarmUp = ({ warmUp, ask, library }: Parts): boolean =>
 const isLonger = (block: Block, { main, ask }: Parts): boolean =>
   main.some((move) => hasLongerClock(move.id, block, ask))
 
-/** Whether something of the last two sessions comes back one step on: by its row, by a longer clock, or longer in the warm-up. */
-export const hasStepOn = (parts: Parts, block: Block): boolean =>
-  stepsByRow(parts) || stepsInWarmUp(parts) || isLonger(block, parts)
-
 /** The sizes of each block of a draft. */
 function sizesOf(parts: Parts): { mains: Block[]; games: (Block | undefined)[]; seconds: (Block | undefined)[] } {
   const ofForm = (id: string, form: Form): Block[] => {

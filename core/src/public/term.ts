@@ -30,4 +30,7 @@ export {
   type TermDay,
 } from '../term/schema.ts'
 export { testDays, type TestDays, type TestMiss } from '../term/testDays.ts'
+export { termMarkdown, termRows, type TermRow } from '../term/termRows.ts'
 export { termStep } from '../term/step.ts'
+export { checkTerm, termView, type TermFinding } from '../term/termRule.ts'
+export { termRules } from '../term/termRules.ts'

@@ -69,9 +69,19 @@ export function strandedPlaces(term: Term): Place[] {
   return term.places.filter((p) => !open.has(p.date))
 }
 
-/** How many times a session came before a place: 0 is its first. Only of those that stand on open days. */
+/** A session that rested longer than so many days begins anew. Trade's: it rests three weeks after its last time. */
+const rests = 21
+
+/** How many times a session came before a place, each at most three weeks after the one before: 0 is its first. */
 export function comingsBefore(term: Term, place: Pick<Place, 'session' | 'date'>): number {
-  return term.places.filter((p) => p.session === place.session && p.date < place.date).length
+  const before = term.places.filter((p) => p.session === place.session && p.date < place.date).map((p) => p.date)
+  let [coming, last] = [0, place.date]
+  for (const date of before.sort().reverse()) {
+    if (dayNumber(last) - dayNumber(date) > rests) break
+    coming++
+    last = date
+  }
+  return coming
 }
 
 /** The step of the progression at a coming: every second one goes a step on. Trade's: learn it, do it, beat it. */

@@ -1,9 +1,14 @@
-import type { Finding, RuleId } from '../checks/rule.ts'
+import type { Facts, RuleId, TermRuleId } from '../checks/rule.ts'
 import type { Language } from '../terms/language.ts'
 import { checksInEnglish, type RuleWords } from './en/checks.ts'
+import { termChecksInEnglish } from './en/termChecks.ts'
 import { checksInSpanish } from './es/checks.ts'
+import { termChecksInSpanish } from './es/termChecks.ts'
 
-const words: Record<Language, Record<RuleId, RuleWords>> = { en: checksInEnglish, es: checksInSpanish }
+const words: Record<Language, Record<RuleId | TermRuleId, RuleWords>> = {
+  en: { ...checksInEnglish, ...termChecksInEnglish },
+  es: { ...checksInSpanish, ...termChecksInSpanish },
+}
 
 /**
  * What a finding says, and why anybody looks there.
@@ -11,7 +16,7 @@ const words: Record<Language, Record<RuleId, RuleWords>> = { en: checksInEnglish
  * @example findingText({ rule: 'over-minutes', facts: { by: 90, minutes: 20 }, … }, 'en').what // '1:30 over the 20 minutes.'
  */
 export const findingText = (
-  { rule, facts }: Pick<Finding, 'rule' | 'facts'>,
+  { rule, facts }: { rule: RuleId | TermRuleId; facts: Facts },
   language: Language,
 ): { what: string; why: string } => {
   const { what, why } = words[language][rule]
@@ -19,7 +24,7 @@ export const findingText = (
 }
 
 /** What a rule is called, and why anybody looks there. @example ruleText('no-water', 'en').title // 'No water' */
-export const ruleText = (rule: RuleId, language: Language): { title: string; why: string } => {
+export const ruleText = (rule: RuleId | TermRuleId, language: Language): { title: string; why: string } => {
   const { title, why } = words[language][rule]
   return { title, why }
 }

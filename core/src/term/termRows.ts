@@ -1,0 +1,65 @@
+import { comingsBefore } from './edits.ts'
+import { homeDays } from './days.ts'
+import type { Term } from './schema.ts'
+
+/** A day of a term as a list has it. */
+export interface TermRow {
+  /** 1 the first. */
+  week: number
+  date: string
+  at: string
+  /** What the session is called; the holiday's name where there is none. Empty where nothing is. */
+  title: string
+  kind: 'session' | 'free' | 'off' | 'nothing'
+  /** Which time of its series it is, 1 the first; 0 where there is no session. */
+  time: number
+}
+
+/**
+ * The home days of a term in their order, each with what is on it.
+ *
+ * @param titles of sessions by id; one that is gone is called what it was called
+ */
+export function termRows(term: Term, titles: ReadonlyMap<string, string>): TermRow[] {
+  const placed = new Map(term.places.map((p) => [p.date, p]))
+  return homeDays(term).map(({ week, date, at, off }): TermRow => {
+    const row = { week: week + 1, date, at, time: 0 }
+    const place = placed.get(date)
+    if (off !== undefined) return { ...row, kind: 'off', title: off }
+    if (!place) return { ...row, kind: 'nothing', title: '' }
+    if (!place.session) return { ...row, kind: 'free', title: '' }
+    const title = titles.get(place.made ?? place.session) ?? place.title ?? ''
+    return { ...row, kind: 'session', title, time: comingsBefore(term, place) + 1 }
+  })
+}
+
+const cell = (text: string): string => text.replaceAll('\\', '\\\\').replaceAll('|', '\\|')
+
+/**
+ * A term as CommonMark with a table: weeks down, home days across.
+ *
+ * @param words for a day that is kept free, and a time that is not the first
+ * @example termMarkdown(term, titles, { free: 'free', again: (n) => `(${n})` }).split('\n')[0] // '# Winter'
+ */
+export function termMarkdown(
+  term: Term,
+  titles: ReadonlyMap<string, string>,
+  words: { free: string; again: (time: number) => string },
+): string {
+  const rows = termRows(term, titles)
+  const weeks = [...new Set(rows.map((r) => r.week))]
+  const most = term.days.length
+  const said = ({ kind, title, time }: TermRow) =>
+    kind === 'free' ? words.free : time > 1 ? `${cell(title)} ${words.again(time)}` : cell(title)
+  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
+  return [
+    `# ${term.title}`,
+    '',
+    line(['', ...Array.from({ length: most }, () => '')]),
+    line(Array.from({ length: most + 1 }, () => '---')),
+    ...weeks.map((week) =>
+      line([String(week), ...rows.filter((r) => r.week === week).map((r) => `${r.date} ${said(r)}`.trim())]),
+    ),
+    '',
+  ].join('\n')
+}

@@ -1,0 +1,57 @@
+import type { Facts, Level, TermRuleId } from '../checks/rule.ts'
+import type { RulePolicies } from '../terms/checkLevel.ts'
+import { homeDays } from './days.ts'
+import type { TermSession } from './profile.ts'
+import type { Term } from './schema.ts'
+
+/** A day of a term with what is on it. */
+export interface PlacedDay {
+  date: string
+  number: number
+  week: number
+  session: TermSession
+}
+
+/** All that rules ask of a term. */
+export interface TermView {
+  term: Term
+  /** In the order of their days; those in holidays and of sessions nobody knows are none. */
+  days: readonly PlacedDay[]
+}
+
+/** Something a thoughtful colleague would say of a term, as data. */
+export interface TermFinding {
+  rule: TermRuleId
+  level: Level
+  facts: Facts
+}
+
+/** One thing to look at in a term. */
+export interface TermRule {
+  id: TermRuleId
+  level: Level
+  find: (view: TermView) => Facts[]
+}
+
+/** A term as rules look at it. @param sessions by id */
+export function termView(term: Term, sessions: ReadonlyMap<string, TermSession>): TermView {
+  const open = new Map(homeDays(term).flatMap((d) => (d.off === undefined ? [[d.date, d] as const] : [])))
+  const days = term.places
+    .flatMap(({ date, session: id }): PlacedDay[] => {
+      const [day, session] = [open.get(date), id === undefined ? undefined : sessions.get(id)]
+      return day && session ? [{ date, number: day.number, week: day.week, session }] : []
+    })
+    .sort((a, b) => a.number - b.number)
+  return { term, days }
+}
+
+/**
+ * What a thoughtful colleague would say to a term, in the order of the rules.
+ *
+ * @param policies what the school makes of single rules
+ */
+export const checkTerm = (view: TermView, rules: readonly TermRule[], policies: RulePolicies = {}): TermFinding[] =>
+  rules.flatMap(({ id, level, find }) => {
+    const here = policies[id] ?? level
+    return here === 'off' ? [] : find(view).map((facts): TermFinding => ({ rule: id, level: here, facts }))
+  })
