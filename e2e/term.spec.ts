@@ -73,7 +73,7 @@ test('a term is planned, changed by drag and by keys, taken back, put into a cal
   await page.getByRole('dialog').getByRole('button', { name: 'Keep mine as a copy' }).click()
   await expect(page.getByRole('heading', { name: 'Winter at home (my copy)' })).toBeVisible()
 
-  await page.getByRole('tab', { name: 'Calendar' }).click()
+  await page.getByRole('tab', { name: 'Take along' }).click()
   await page.getByRole('button', { name: 'Make an address' }).click()
   const address = await page.getByRole('textbox', { name: /^Address/ }).inputValue()
   const file = await page.request.get(address)

@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
+import { newTerm } from '@esfuerzo/core/term'
 import { tidy } from '../src/tidying/keepTidy.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
 import {
@@ -221,6 +222,10 @@ it('exports everything as open files that other programs read', async () => {
     .post('/api/shelf')
     .send({ name: 'Kept', part: partOf(document, document.sections[0]!) })
     .expect(200)
+  const { body: term } = await own
+    .post('/api/terms')
+    .send({ document: newTerm('Winter', '2027-01-04') })
+    .expect(200)
   await other
     .post('/api/workouts')
     .send({ document: smallWorkout('Not hers') })
@@ -242,6 +247,7 @@ it('exports everything as open files that other programs read', async () => {
       `sessions/${name}.json`,
       'settings.json',
       'shelf/kept',
+      `terms/winter-${term.id.slice(0, 8)}.json`,
     ].sort(),
   )
   expect(readWorkout(JSON.parse(files[`sessions/${name}.json`]!))).toEqual(document)

@@ -91,6 +91,13 @@ describe('a term', () => {
       ],
       children: null,
     })
+    // Of another class nothing came back.
+    const { body } = await own
+      .post('/api/classes')
+      .send({ name: '4b', grades: [4] })
+      .expect(200)
+    const other = await add({ ...newTerm('Theirs', first.toISODate()), places, class: body.id })
+    expect((await own.get(`/api/terms/${other}/done`).expect(200)).body).toEqual({ done: [], children: 0 })
   })
 })
 

@@ -13,11 +13,13 @@ import { newEntry } from '../book/newEntry.ts'
 import { addEntries } from '../book/store.ts'
 import { addRuns } from '../runs/store.ts'
 import { saveSettings } from '../settings/store.ts'
+import { terms } from '../terms/store.ts'
 import { workouts } from '../workouts/store.ts'
 import { demoClasses, type DemoClass } from './classes.ts'
 import { demoPaper } from './paper.ts'
 import { demoRuns } from './runs.ts'
 import { demoSessions, demoWorkout } from './sessions.ts'
+import { demoTerm, type DemoSent } from './term.ts'
 
 /** The demo's teacher. The password is no secret: it is printed at the start. */
 export const demoSignIn = { email: 'marisol@island.example', password: 'ferry-on-monday' }
@@ -40,7 +42,7 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
     // Worked on yesterday.
     if (session.draft) {
       const at = new Date(now.getTime() - (demoSessions.length + 1 - seed) * hour)
-      return { document, at, sent: [] }
+      return { document, at, sent: [], tests: false }
     }
     const snapshot = snapshotOf(document, library)
     const publication = publish(document, library)
@@ -62,13 +64,13 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
       // A link of before is over; the latest is still to be followed.
       return { at: sentAt, days: weeksAgo === session.weeksAgo ? 90 : 14, runs, paper }
     })
-    return { document, at: sent.at(-1)!.at, snapshot, sent }
+    return { document, at: sent.at(-1)!.at, snapshot, sent, tests: session.tests ?? false }
   })
 }
 
 /**
  * Gives teachers the island school: fifteen sessions of different forms sent out over eight weeks with what came back, and five
- * in draft. Dates are relative to today.
+ * in draft; a term of twelve weeks. Dates are relative to today.
  */
 export async function addDemoTeachers(
   db: Knex,
@@ -86,8 +88,10 @@ export async function addDemoTeachers(
       await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
       await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
       const ids = await addDemoClasses(trx, teacherId, classes, secret)
-      for (const { document, at: made, snapshot, sent } of sessions) {
+      const home: DemoSent[] = []
+      for (const { document, at: made, snapshot, sent, tests } of sessions) {
         const workoutId = randomUUID()
+        if (sent.length) home.push({ id: workoutId, title: document.title, sentAt: sent.map((s) => s.at), tests })
         await workouts.add(trx, teacherId, workoutId, document, made)
         for (const { at, days, runs, paper } of sent) {
           const publication = publicationOf({ teacherId, workoutId, document }, snapshot!, secret, at, days)
@@ -110,6 +114,8 @@ export async function addDemoTeachers(
         }
         if (sent.length) await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
       }
+      const term = demoTerm(home, [...ids.classes.values()].at(-1)!, now, 'Atlantic/Azores')
+      await terms.add(trx, teacherId, randomUUID(), term)
     })
   }
 }

@@ -9,7 +9,7 @@ import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
 import { listShelf } from '../shelf/store.ts'
-import { allPublications, allRuns, allVersions, allWorkouts } from './store.ts'
+import { allPublications, allRuns, allTerms, allVersions, allWorkouts } from './store.ts'
 
 const readme = `Everything you have with Esfuerzo, as open files.
 
@@ -18,6 +18,7 @@ settings.json         your school
 sessions/*.json       your sessions, those in the bin too; "Open a file" on the Desk reads them
 texts/*.txt           the texts sessions were begun from, as they came
 history/*/*.json      the states each session was in
+terms/*.json          your terms, those in the bin too
 moves.json            your own moves; "Open a file" on the Moves page reads them
 shelf/*.json          pieces you kept; copy their text and paste it into a running order
 links.json            what was sent home, and when
@@ -73,18 +74,20 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
 export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
   const teacher = await readTeacher(db, teacherId)
   if (!teacher) return undefined
-  const [settings, workouts, versions, shelf, publications, runs, moves, originals, classes, book] = await Promise.all([
-    readSettings(db, teacherId),
-    allWorkouts(db, teacherId),
-    allVersions(db, teacherId),
-    listShelf(db, teacherId),
-    allPublications(db, teacherId),
-    allRuns(db, teacherId),
-    listOwnMoves(db, teacherId),
-    allOriginals(db, teacherId),
-    allClasses(db, teacherId),
-    bookCsv(db, teacherId),
-  ])
+  const [settings, workouts, versions, shelf, publications, runs, terms, moves, originals, classes, book] =
+    await Promise.all([
+      readSettings(db, teacherId),
+      allWorkouts(db, teacherId),
+      allVersions(db, teacherId),
+      listShelf(db, teacherId),
+      allPublications(db, teacherId),
+      allRuns(db, teacherId),
+      allTerms(db, teacherId),
+      listOwnMoves(db, teacherId),
+      allOriginals(db, teacherId),
+      allClasses(db, teacherId),
+      bookCsv(db, teacherId),
+    ])
   const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
   return {
     'README.txt': readme,
@@ -100,6 +103,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
       ]),
     ),
     ...Object.fromEntries(shelf.map((p) => [`shelf/${fileName(p.name, p.id)}.json`, json(p.part)])),
+    ...Object.fromEntries(terms.map((term) => [`terms/${fileName(term.title, term.id)}.json`, json(term.document)])),
     'links.json': json(publications),
     'classes.json': json(classes),
     'results/book.csv': book,

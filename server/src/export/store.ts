@@ -12,6 +12,14 @@ export async function allWorkouts(
   return db('workouts').where({ teacher_id: teacherId }).select('id', 'title', 'document').orderBy('created_at')
 }
 
+/** All of a teacher's terms, those in the bin too. */
+export async function allTerms(
+  db: Knex,
+  teacherId: string,
+): Promise<{ id: string; title: string; document: unknown }[]> {
+  return db('terms').where({ teacher_id: teacherId }).select('id', 'title', 'document').orderBy('starts')
+}
+
 /** Every kept state of a teacher’s sessions, for her own export. */
 export async function allVersions(
   db: Knex,

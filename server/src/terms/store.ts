@@ -39,18 +39,28 @@ export async function listTerms(
 const doneWithin = 14
 
 /**
- * Homes that sent something back of each place. A child counts once; a run of nobody is a home of its own.
+ * Homes that sent something back of each place; of a class's term those of its children and of its links. A child counts once; a run of
+ * nobody is a home of its own.
  *
  * @param zone of the school: a day is its day
  */
-export async function doneOf(db: Knex, teacherId: string, { places }: Term, zone: string): Promise<Done[]> {
+export async function doneOf(
+  db: Knex,
+  teacherId: string,
+  { places, class: classId }: Term,
+  zone: string,
+): Promise<Done[]> {
   const ids = [...new Set(places.flatMap((p) => [p.session, p.made].filter((id) => id !== undefined)))]
   const dates = places.map((p) => p.date).sort()
   if (!ids.length) return []
   const rows: { workout_id: string; finished_at: Date; home: string }[] = await db('runs as r')
     .join('publications as p', 'p.id', 'r.publication_id')
+    .leftJoin('pupils as c', 'c.id', 'r.pupil_id')
     .where({ 'p.teacher_id': teacherId })
     .whereIn('p.workout_id', ids)
+    .modify((query) => {
+      if (classId) void query.whereRaw('coalesce(c.class_id, p.class_id) = ?', [classId])
+    })
     .where('r.finished_at', '>=', DateTime.fromISO(dates[0]!, { zone }).toJSDate())
     .where('r.finished_at', '<', DateTime.fromISO(dates.at(-1)!, { zone }).plus({ days: doneWithin }).toJSDate())
     .select('p.workout_id', 'r.finished_at', db.raw('coalesce(r.pupil_id, r.id) as home'))

@@ -15,6 +15,7 @@ import { removing } from './removing.ts'
 import RunItem from '../runs/RunItem.vue'
 import { useRuns } from '../runs/useRuns.ts'
 import SessionItem from './SessionItem.vue'
+import ThisWeek from './ThisWeek.vue'
 
 const { t, locale } = useI18n()
 const account = useAccount()
@@ -117,6 +118,7 @@ async function onRestore() {
       {{ t('desk.going', { name: of.name, date: DateTime.fromISO(of.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
       <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ t('desk.toClass') }}</router-link>
     </p>
+    <ThisWeek v-if="workouts?.length" :workouts="workouts" />
     <div v-if="workouts" class="columns">
       <div class="stack">
         <section v-if="!workouts.length" class="card empty">

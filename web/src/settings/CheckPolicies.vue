@@ -3,15 +3,17 @@ import { mdiTrashCanOutline } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { rulePolicySchema, type Language, type RulePolicies, type RulePolicy } from '@esfuerzo/core'
-import { rules, ruleText, type RuleId } from '@esfuerzo/core/checks'
+import { rules, ruleText, type RuleId, type TermRuleId } from '@esfuerzo/core/checks'
+import { termRules } from '@esfuerzo/core/term'
 import ChoiceField from '../shared/ChoiceField.vue'
 
 /** What a school makes of single checks: another weight, or none. What is not to be sent so stays. */
 const policies = defineModel<RulePolicies>({ required: true })
 const { t, locale } = useI18n()
 const language = computed(() => locale.value as Language)
-const open = rules.filter((rule) => rule.level !== 'stop')
-const levelOf = (id: RuleId) => open.find((rule) => rule.id === id)!.level
+type AnyRule = RuleId | TermRuleId
+const open = [...rules.filter((rule) => rule.level !== 'stop'), ...termRules]
+const levelOf = (id: AnyRule) => open.find((rule) => rule.id === id)!.level
 
 const items = computed(() =>
   open
@@ -26,11 +28,11 @@ const changed = computed(() =>
     .map(({ id }) => ({ id, policy: policies.value[id]!, ...ruleText(id, language.value) }))
     .sort((a, b) => a.title.localeCompare(b.title, locale.value)),
 )
-const set = (id: RuleId, policy: RulePolicy) => (policies.value = { ...policies.value, [id]: policy })
-function onPick(id: RuleId | null) {
+const set = (id: AnyRule, policy: RulePolicy) => (policies.value = { ...policies.value, [id]: policy })
+function onPick(id: AnyRule | null) {
   if (id) set(id, 'off')
 }
-function onBack(id: RuleId) {
+function onBack(id: AnyRule) {
   const { [id]: _, ...rest } = policies.value
   policies.value = rest
 }

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Coverage, CoverageKind } from '@esfuerzo/core/term'
+import type { Language } from '@esfuerzo/core'
+import { findingText } from '@esfuerzo/core/checks'
+import type { Coverage, CoverageKind, TermFinding } from '@esfuerzo/core/term'
 
 /** What a term holds, week by week: once, repeated, missing, by a sign and by its number. */
-const props = defineProps<{ coverage: Coverage; weeks: number }>()
+const props = defineProps<{ coverage: Coverage; weeks: number; findings: readonly TermFinding[] }>()
 const emit = defineEmits<{ gap: [kind: CoverageKind, id: string] }>()
-const { t } = useI18n()
+const { t, locale } = useI18n()
+const said = computed(() => props.findings.map((f) => findingText(f, locale.value as Language)))
 
 const words: Record<CoverageKind, (id: string) => string> = {
   families: (id) => t(`family.${id}`),
@@ -26,6 +29,14 @@ const state = (total: number) =>
 </script>
 
 <template>
+  <section v-if="said.length" :aria-label="t('term.look')">
+    <h2>{{ t('term.look') }}</h2>
+    <ul>
+      <li v-for="{ what, why } in said" :key="what">
+        {{ what }} <small class="quiet">{{ why }}</small>
+      </li>
+    </ul>
+  </section>
   <div class="scroll">
     <table>
       <caption class="out-of-sight">
@@ -65,6 +76,17 @@ const state = (total: number) =>
 </template>
 
 <style scoped>
+h2 {
+  margin: 0;
+  font-size: 16px;
+}
+ul {
+  margin: 4px 0 12px;
+  padding-left: 18px;
+}
+small {
+  display: block;
+}
 .scroll {
   overflow-x: auto;
 }

@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { callCode } from '@esfuerzo/contract'
 import {
+  checkTerm,
   clearDay,
   comingsBefore,
   coverage,
@@ -16,12 +17,15 @@ import {
   moveDay,
   pinDay,
   placeSession,
+  termRules,
+  termView,
   type CoverageKind,
   type Term,
 } from '@esfuerzo/core/term'
 import SaveMark from '../documents/SaveMark.vue'
 import { library } from '../repertoire/library.ts'
 import { useRepertoire } from '../repertoire/store.ts'
+import { useSettings } from '../settings/store.ts'
 import { client } from '../shared/client.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import CoverageTable from './CoverageTable.vue'
@@ -30,6 +34,7 @@ import PlanPanel from './PlanPanel.vue'
 import TermCalendar from './TermCalendar.vue'
 import TermConflict from './TermConflict.vue'
 import TermFields from './TermFields.vue'
+import TermOut from './TermOut.vue'
 import TermWeeks from './TermWeeks.vue'
 import { useTerm } from './useTerm.ts'
 import { useTermSessions } from './useTermSessions.ts'
@@ -40,6 +45,7 @@ const { t, locale } = useI18n()
 const router = useRouter()
 const store = useTerm()
 const repertoire = useRepertoire()
+const settings = useSettings()
 const term = computed(() => store.term)
 const { summaries, titles, profiles, problem, gone, load, profile } = useTermSessions(term)
 
@@ -70,6 +76,7 @@ watch(
 )
 onMounted(() => {
   void load()
+  void settings.load()
   if (!repertoire.loaded) void repertoire.load()
 })
 /** The day that comes next; the first where all are over. */
@@ -113,6 +120,14 @@ const held = computed(() =>
   coverage(term.value, profiles, ids.value, met.value, (place) => !onlyDone.value || done.value.has(place.id)),
 )
 const facts = computed(() => coverage(term.value, profiles, ids.value, met.value).weeks)
+
+/** What a colleague would say of it, once every session in it is known. */
+const known = computed(() =>
+  term.value.places.every((p) => !p.session || profiles.has(p.session) || gone.value.has(p.session)),
+)
+const findings = computed(() =>
+  known.value ? checkTerm(termView(term.value, profiles), termRules, settings.settings?.checks) : [],
+)
 
 const put = (session: string, date: string) => {
   void profile(session)
@@ -281,7 +296,7 @@ const lead = computed(() => {
         </template>
         <template v-else-if="tab === 'coverage'">
           <label class="only"><input v-model="onlyDone" type="checkbox" /> {{ t('term.onlyDone') }}</label>
-          <CoverageTable :coverage="held" :weeks="term.weeks" @gap="onGap" />
+          <CoverageTable :coverage="held" :weeks="term.weeks" :findings="findings" @gap="onGap" />
         </template>
         <PlanPanel
           v-else-if="tab === 'plan'"
@@ -292,7 +307,10 @@ const lead = computed(() => {
           @change="onChange"
           @take="store.push($event)"
         />
-        <TermCalendar v-else-if="tab === 'calendar'" :id="id" />
+        <template v-else-if="tab === 'calendar'">
+          <TermCalendar :id="id" />
+          <TermOut :term="term" :titles="titles" />
+        </template>
         <TermFields v-else :term="term" :sessions="summaries ?? []" :titles="titles" @change="onChange" />
       </div>
     </aside>
@@ -316,8 +334,11 @@ main {
 header {
   display: flex;
   align-items: center;
-  flex-wrap: wrap;
   gap: 10px;
+}
+h1 {
+  min-width: 0;
+  font-size: 28px;
 }
 h1,
 .lead {
@@ -376,6 +397,16 @@ aside {
   width: 18px;
   height: 18px;
   accent-color: var(--action);
+}
+/* On paper the weeks alone, on one page. */
+@media print {
+  aside,
+  .hint {
+    display: none;
+  }
+  .term {
+    display: block;
+  }
 }
 @media (max-width: 1000px) {
   .term {

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { computed, onMounted, shallowRef } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { checkSession } from '@esfuerzo/core/checks'
+import { dayNumber, homeDays, type HomeDay, type Place } from '@esfuerzo/core/term'
+import type { WorkoutSummary } from '@esfuerzo/contract'
+import { library } from '../repertoire/library.ts'
+import { client } from '../shared/client.ts'
+import { useSettings } from '../settings/store.ts'
+
+/** What a term has for this week: what is due, whether it is out, what came back, what is worth a look before it goes. */
+const props = defineProps<{ workouts: readonly WorkoutSummary[] }>()
+const { t, locale } = useI18n()
+const settings = useSettings()
+
+interface Due {
+  term: string
+  day: HomeDay
+  place: Place
+  title: string
+  /** The session as it is on that day. */
+  session: string
+  isOut: boolean
+  homes: number
+  children: number | null
+}
+const due = shallowRef<Due[]>([])
+/** Findings by session, of what is not out yet. */
+const looks = shallowRef<ReadonlyMap<string, number>>(new Map())
+
+const now = DateTime.now()
+const today = now.toISODate()
+/** A session that was sent so many days before its day is out. Ours. */
+const recently = 10
+
+async function dueIn(term: string): Promise<Due[]> {
+  const [{ document }, { done, children }] = await Promise.all([
+    client('readTerm', { params: { id: term } }),
+    client('readDone', { params: { id: term } }),
+  ])
+  const homes = new Map(done.map((d) => [d.place, d.homes]))
+  const week = homeDays(document).filter(
+    (d) => !d.off && Math.floor((dayNumber(d.date) - dayNumber(document.starts)) / 7) === weekOf(document.starts),
+  )
+  return week.flatMap((day): Due[] => {
+    const place = document.places.find((p) => p.date === day.date)
+    const session = place?.made ?? place?.session
+    const summary = props.workouts.find((w) => w.id === session)
+    if (!place || !session || !summary) return []
+    const since = DateTime.fromISO(day.date).minus({ days: recently }).toISODate()!
+    const isOut = summary.sentAt !== null && summary.sentAt.slice(0, 10) >= since
+    return [{ term, day, place, title: summary.title, session, isOut, homes: homes.get(place.id) ?? 0, children }]
+  })
+}
+const weekOf = (starts: string) => Math.floor((dayNumber(today) - dayNumber(starts)) / 7)
+
+/** Where it cannot be asked the Desk is as it was. */
+onMounted(async () => {
+  try {
+    const { terms } = await client('listTerms', {})
+    const running = terms.filter(({ starts, weeks }) => weekOf(starts) >= 0 && weekOf(starts) < weeks)
+    due.value = (await Promise.all(running.map(({ id }) => dueIn(id)))).flat()
+    await settings.load()
+    const found = new Map<string, number>()
+    for (const { session, isOut } of due.value) {
+      if (isOut || found.has(session)) continue
+      const { document } = await client('readWorkout', { params: { id: session } })
+      const said = checkSession(document, library, { policies: settings.settings?.checks ?? {} })
+      found.set(session, said.filter((f) => f.level !== 'note' && f.answered === undefined).length)
+    }
+    looks.value = found
+  } catch {
+    due.value = []
+  }
+})
+const rows = computed(() =>
+  due.value.map((d) => ({
+    ...d,
+    when: DateTime.fromISO(d.day.date).setLocale(locale.value).toFormat('cccc'),
+    isToday: d.day.date === today,
+    back: d.children === null ? t('term.homes', { n: d.homes }) : t('term.homesOf', { n: d.homes, of: d.children }),
+    look: looks.value.get(d.session) ?? 0,
+  })),
+)
+</script>
+
+<template>
+  <section v-if="rows.length" class="card week" aria-labelledby="this-week">
+    <h2 id="this-week">{{ t('desk.thisWeek') }}</h2>
+    <ul>
+      <li v-for="row in rows" :key="`${row.term} ${row.place.id}`" :class="{ today: row.isToday }">
+        <span class="when">{{ row.when }}</span>
+        <router-link :to="{ name: 'compose', params: { id: row.session } }">{{ row.title }}</router-link>
+        <span v-if="row.homes" class="quiet num">{{ row.back }}</span>
+        <span v-else-if="row.isOut" class="quiet">{{ t('desk.isOut') }}</span>
+        <template v-else>
+          <router-link
+            v-if="row.look"
+            :to="{ name: 'compose', params: { id: row.session }, query: { panel: 'look' } }"
+            >{{ t('desk.look', { n: row.look }) }}</router-link
+          >
+          <v-btn :to="{ name: 'handout', params: { id: row.session } }">{{ t('compose.handOut') }}</v-btn>
+        </template>
+        <span class="grow" />
+        <router-link class="quiet" :to="{ name: 'term', params: { id: row.term } }">{{ t('desk.toTerm') }}</router-link>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.week {
+  margin-bottom: 18px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0 16px 10px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+  min-height: 44px;
+}
+li + li {
+  border-top: 1px solid var(--hair);
+}
+.when {
+  width: 96px;
+}
+.today .when {
+  font-weight: 700;
+}
+a:not(.v-btn) {
+  color: var(--action);
+  font-weight: 700;
+}
+a.quiet:not(.v-btn) {
+  color: var(--quiet);
+  font-weight: 400;
+}
+.grow {
+  flex: 1;
+}
+</style>
