@@ -4,6 +4,7 @@ import { termDocument, termLimits } from '@esfuerzo/core/term'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema, revisionSchema, tokenParams, tokenSchema } from './fields.ts'
+import { handoutEndpoints } from './handout.ts'
 
 export const termSummarySchema = z.strictObject({
   id: z.uuid(),
@@ -124,6 +125,25 @@ export const termEndpoints = {
     path: '/api/terms/:id/link',
     access: 'teacher',
     params: idParams,
+    answer: none,
+  }),
+  /** Links of the term's sessions that can be followed, the latest of each: for the week's message. */
+  listTermLinks: endpoint({
+    method: 'GET',
+    path: '/api/terms/:id/links',
+    access: 'teacher',
+    params: idParams,
+    answer: z.strictObject({
+      links: z.array(z.strictObject({ workout: z.uuid(), token: tokenSchema, endsAt: momentSchema })),
+    }),
+  }),
+  /** A message to families about a week, with links of the term's sessions in it and no others. */
+  messageTermFamilies: endpoint({
+    method: 'POST',
+    path: '/api/terms/:id/message',
+    access: 'teacher',
+    params: idParams,
+    body: handoutEndpoints.messageFamilies.body,
     answer: none,
   }),
   /** What is behind it: the days of a term with the names of their sessions, and nobody's. */

@@ -187,7 +187,7 @@ export function createApp({
   classRoutes(app, db, deletions)
   pupilRoutes(app, { db, deletions, jobPool, secret })
   bookRoutes(app, db, jobPool)
-  termRoutes(app, { db, secret })
+  termRoutes(app, { db, secret, post, written, pagesAt })
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)

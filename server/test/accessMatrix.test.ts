@@ -139,6 +139,8 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   readTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   makeTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   endTermLink: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  listTermLinks: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
+  messageTermFamilies: { anonymous: 401, family: 401, ended: 401, other: 404, own: 200 },
   subscribedTerm: { anonymous: 404, family: 200, ended: 410, other: 200, own: 200 },
   listOutbox: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
   readMessage: { anonymous: 404, family: 404, ended: 404, other: 404, own: 404 },
@@ -180,6 +182,7 @@ const bodies: Partial<Record<EndpointName, () => unknown>> = {
   moveRun: () => ({ pupil }),
   giveCode: () => ({ code }),
   messageFamilies: () => ({ to: 'families@island.example', subject: 'Springs', text: 'At home on Monday' }),
+  messageTermFamilies: () => ({ to: 'families@island.example', subject: 'This week', text: 'Springs on Tuesday' }),
   keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
 }
 
@@ -203,6 +206,8 @@ const termRoutes = [
   'readTermLink',
   'makeTermLink',
   'endTermLink',
+  'listTermLinks',
+  'messageTermFamilies',
 ] as const
 const termTokenOf = (actor: Actor) =>
   ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: endedTermToken })[actor as 'anonymous' | 'ended'] ?? termToken

@@ -4,7 +4,15 @@ import { DateTime } from 'luxon'
 import { newTerm, openDays, type Term } from '@esfuerzo/core/term'
 import { newSettings } from '@esfuerzo/core'
 import { defaultLimits } from '../src/http/limits.ts'
-import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import {
+  origin,
+  runOf,
+  sentWorkout,
+  smallWorkout,
+  testServer,
+  type Agent,
+  type TestServer,
+} from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -99,6 +107,21 @@ describe('a term', () => {
     const other = await add({ ...newTerm('Theirs', first.toISODate()), places, class: body.id })
     expect((await own.get(`/api/terms/${other}/done`).expect(200)).body).toEqual({ done: [], children: 0 })
   })
+})
+
+it('a week’s message has links of the term’s sessions in it and no others', async () => {
+  const { workoutId, publication } = await sentWorkout(own)
+  const { publication: other } = await sentWorkout(own)
+  const places = [{ id: 'd1', date: '2027-01-05', session: workoutId }]
+  const id = await add({ ...newTerm('Short', '2027-01-04'), places })
+  const { links } = (await own.get(`/api/terms/${id}/links`).expect(200)).body
+  expect(links).toMatchObject([{ workout: workoutId, token: publication.token }])
+  const send = (text: string) =>
+    own.post(`/api/terms/${id}/message`).send({ to: 'families@island.example', subject: 'This week', text })
+  await send(`Tuesday: Springs\n${origin}/go/${publication.token}`).expect(200)
+  await server.flush()
+  expect((await server.outbox.list())[0]).toMatchObject({ subject: 'This week' })
+  expect((await send(`Tuesday: ${origin}/go/${other.token}`).expect(400)).body.problems[0].path).toEqual(['text'])
 })
 
 describe('the calendar of a term', () => {

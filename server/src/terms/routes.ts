@@ -2,11 +2,16 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { homeDays, type Term } from '@esfuerzo/core/term'
+import { readTeacher } from '../accounts/store.ts'
 import { calendarFile } from '../calendar/calendarFile.ts'
 import { findClass } from '../classes/store.ts'
+import { foreignAddresses } from '../handout/routes.ts'
 import { implement } from '../http/implement.ts'
+import type { Counter } from '../http/limits.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
+import { letters } from '../mail/letters.ts'
+import type { Post } from '../mail/post.ts'
 import { readSettings } from '../settings/store.ts'
 import {
   addTermLink,
@@ -14,6 +19,7 @@ import {
   endTermLink,
   findByTermToken,
   findTermLink,
+  followedLinks,
   listTerms,
   sessionsOf,
   termRoom,
@@ -29,8 +35,7 @@ async function termCalendar(db: Knex, teacherId: string, id: string): Promise<st
   if (!found) throw new ServerError('not-found')
   const { document, revision, updatedAt } = found
   const { zone } = await readSettings(db, teacherId)
-  const ids = document.places.flatMap((p) => p.made ?? p.session ?? [])
-  const sessions = await sessionsOf(db, teacherId, ids)
+  const sessions = await sessionsOf(db, teacherId, sessionsIn(document))
   const days = new Map(homeDays(document).map((d) => [d.date, d]))
   const events = document.places.flatMap((place) => {
     const day = days.get(place.date)
@@ -54,10 +59,19 @@ async function termCalendar(db: Knex, teacherId: string, id: string): Promise<st
 export interface TermParts {
   db: Knex
   secret: string
+  post: Post
+  /** Of messages that teachers write. */
+  written: Counter
+  /** Where links lead. */
+  pagesAt: string
 }
 
+/** Every session a term puts on a day, as it is on that day. */
+const sessionsIn = ({ places }: Term): string[] => [...new Set(places.flatMap((p) => p.made ?? p.session ?? []))]
+
 /** A teacher's terms. */
-export function termRoutes(router: Router, { db, secret }: TermParts): void {
+// eslint-disable-next-line max-lines-per-function -- a table of routes
+export function termRoutes(router: Router, { db, secret, post, written, pagesAt }: TermParts): void {
   async function own(teacherId: string, id: string): Promise<Term> {
     const found = await terms.find(db, teacherId, id)
     if (!found) throw new ServerError('not-found')
@@ -136,6 +150,33 @@ export function termRoutes(router: Router, { db, secret }: TermParts): void {
       await addTermLink(trx, params.id, { id, tokenHash: tokenHash(linkToken('term', id, secret)) })
     })
     return { link: (await linkOf(params.id))! }
+  })
+
+  const followed = async (teacherId: string, id: string) =>
+    (await followedLinks(db, teacherId, sessionsIn(await own(teacherId, id)))).map(({ id: publication, ...link }) => ({
+      ...link,
+      token: linkToken('publication', publication, secret),
+    }))
+
+  implement(router, 'listTermLinks', async ({ teacherId, params }) => ({
+    links: (await followed(teacherId, params.id)).map(({ workoutId, token, endsAt }) => ({
+      workout: workoutId,
+      token,
+      endsAt: endsAt.toISOString(),
+    })),
+  }))
+
+  implement(router, 'messageTermFamilies', async ({ teacherId, params, body, req }) => {
+    const tokens = (await followed(teacherId, params.id)).map((link) => link.token)
+    const links = [pagesAt, req.get('origin') ?? pagesAt].flatMap((at) => tokens.map((token) => `${at}/go/${token}`))
+    const problems = foreignAddresses(body, links)
+    if (problems.length) throw new ServerError('invalid', problems)
+    await written.count(teacherId)
+    if (!(await post.ready())) throw new ServerError('mail-away')
+    const teacher = await readTeacher(db, teacherId)
+    if (!teacher) throw new ServerError('sign-in-needed')
+    await post.send(letters.families(body.to, teacher, body.subject, body.text))
+    return {}
   })
 
   implement(router, 'endTermLink', async ({ teacherId, params }) => {

@@ -93,6 +93,22 @@ export async function sessionsOf(
   return new Map(rows.map(({ id, ...rest }) => [id, rest]))
 }
 
+/** Links to sessions that can be followed, the latest of each. */
+export async function followedLinks(
+  db: Knex,
+  teacherId: string,
+  workoutIds: readonly string[],
+): Promise<{ id: string; workoutId: string; endsAt: Date }[]> {
+  const rows: { id: string; workout_id: string; ends_at: Date }[] = await db('publications')
+    .where({ teacher_id: teacherId, ended_at: null })
+    .whereIn('workout_id', [...workoutIds])
+    .where('ends_at', '>', db.fn.now())
+    .distinctOn('workout_id')
+    .select('id', 'workout_id', 'ends_at')
+    .orderBy([{ column: 'workout_id' }, { column: 'created_at', order: 'desc' }])
+  return rows.map((r) => ({ id: r.id, workoutId: r.workout_id, endsAt: r.ends_at }))
+}
+
 interface LinkRow {
   id: string
   term_id: string

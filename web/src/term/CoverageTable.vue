@@ -24,6 +24,12 @@ const groups = computed(() =>
     rows: props.coverage.rows.filter((row) => row.kind === kind).map((row) => ({ ...row, name: words[kind](row.id) })),
   })),
 )
+/** Moves a class meets for the first time, and things it fetches, week by week; more than three are many. Trade's. */
+const many = 3
+const byWeek = computed(() => [
+  { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length) },
+  { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length) },
+])
 const state = (total: number) =>
   t(total === 0 ? 'term.missing' : total === 1 ? 'term.once' : 'term.timesIn', { n: total })
 </script>
@@ -68,6 +74,16 @@ const state = (total: number) =>
           </td>
         </tr>
       </tbody>
+      <tbody>
+        <tr>
+          <th scope="rowgroup" :colspan="weeks + 2">{{ t('term.byWeek') }}</th>
+        </tr>
+        <tr v-for="{ id, counts } in byWeek" :key="id">
+          <th scope="row">{{ t(`term.${id}`) }}</th>
+          <td v-for="(n, week) in counts" :key="week" class="count num" :class="{ many: n > many }">{{ n || '' }}</td>
+          <td />
+        </tr>
+      </tbody>
     </table>
   </div>
   <p v-if="coverage.forms.length" class="quiet">
@@ -110,7 +126,7 @@ thead th {
   font-size: 12px;
   color: var(--quiet);
 }
-tbody td:not(.state) {
+tbody td:not(.state):not(:last-child) {
   width: 19px;
   min-width: 15px;
   height: 19px;
@@ -121,6 +137,14 @@ td.there {
 }
 td.twice {
   background: radial-gradient(circle at center, var(--ink) 0 6px, transparent 6.5px);
+}
+.count {
+  text-align: center;
+  font-size: 12px;
+}
+.many {
+  font-weight: 700;
+  color: var(--care);
 }
 .state {
   padding-left: 6px;

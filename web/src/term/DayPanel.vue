@@ -42,6 +42,24 @@ const found = computed(() => {
   const words = (typed.value ?? '').trim().toLocaleLowerCase(locale.value)
   return props.sessions.filter((s) => s.title.toLocaleLowerCase(locale.value).includes(words))
 })
+/** What stands ready for any day comes first. */
+const ordered = computed(() => {
+  const isReady = ({ id }: WorkoutSummary) => props.term.storm.includes(id)
+  return [...found.value.filter(isReady), ...found.value.filter((s) => !isReady(s))]
+})
+/** Every time of the session on this day, with what it is then. */
+const ladder = computed(() => {
+  const session = place.value?.session
+  if (!session || session === props.term.tests) return []
+  return props.term.places
+    .filter((p) => p.session === session)
+    .map((p) => ({
+      date: p.date,
+      day: DateTime.fromISO(p.date).setLocale(locale.value).toFormat('ccc d LLL'),
+      what: t(`term.coming.${Math.min(comingsBefore(props.term, p), 2)}`),
+      open: p.made ?? p.session,
+    }))
+})
 const times = (id: string) => props.term.places.filter((p) => p.session === id).length
 function onDragStart(event: DragEvent, id: string) {
   event.dataTransfer?.setData('text/x-esfuerzo-session', id)
@@ -62,6 +80,14 @@ defineExpose({ focus: () => field.value?.focus() })
         >
       </p>
       <p v-else class="quiet">{{ t(place ? 'term.freeHow' : 'term.nothing') }}</p>
+      <ol v-if="ladder.length > 1" class="ladder" :aria-label="t('term.ladder')">
+        <li v-for="step in ladder" :key="step.date" :class="{ here: step.date === date }">
+          <span class="num">{{ step.day }}</span> <span class="quiet">{{ step.what }}</span>
+          <router-link v-if="titles.has(step.open!)" :to="{ name: 'compose', params: { id: step.open } }">{{
+            titles.get(step.open!)
+          }}</router-link>
+        </li>
+      </ol>
       <div class="do">
         <v-btn v-if="wantsStep && isThere" @click="emit('step')">{{ t('term.makeStep') }}</v-btn>
         <v-btn
@@ -80,9 +106,11 @@ defineExpose({ focus: () => field.value?.focus() })
       <p v-if="!sessions.length" class="quiet">{{ t('term.noSessions') }}</p>
       <p v-else-if="!found.length" class="quiet">{{ t('term.noneFound') }}</p>
       <ul>
-        <li v-for="s in found" :key="s.id">
+        <li v-for="s in ordered" :key="s.id">
           <button type="button" draggable="true" @dragstart="onDragStart($event, s.id)" @click="emit('put', s.id)">
-            <span class="name">{{ s.title }}</span>
+            <span class="name"
+              >{{ s.title }} <small v-if="term.storm.includes(s.id)" class="quiet">{{ t('term.ready') }}</small></span
+            >
             <span class="quiet num">{{ t('desk.minutes', { n: s.minutes }) }}</span>
             <span v-if="times(s.id)" class="quiet num">{{ t('term.times', { n: times(s.id) }) }}</span>
           </button>
@@ -113,6 +141,17 @@ a {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.ladder {
+  margin: 0;
+  padding-left: 22px;
+}
+.ladder .num {
+  display: inline-block;
+  min-width: 92px;
+}
+.ladder .here .num {
+  font-weight: 700;
 }
 ul {
   list-style: none;

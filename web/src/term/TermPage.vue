@@ -34,6 +34,7 @@ import PlanPanel from './PlanPanel.vue'
 import TermCalendar from './TermCalendar.vue'
 import TermConflict from './TermConflict.vue'
 import TermFields from './TermFields.vue'
+import TermMessage from './TermMessage.vue'
 import TermOut from './TermOut.vue'
 import TermWeeks from './TermWeeks.vue'
 import { useTerm } from './useTerm.ts'
@@ -309,6 +310,7 @@ const lead = computed(() => {
         />
         <template v-else-if="tab === 'calendar'">
           <TermCalendar :id="id" />
+          <TermMessage :id="id" :term="term" :titles="titles" :date="chosen" />
           <TermOut :term="term" :titles="titles" />
         </template>
         <TermFields v-else :term="term" :sessions="summaries ?? []" :titles="titles" @change="onChange" />
