@@ -105,6 +105,9 @@ form {
   display: grid;
   gap: 10px;
 }
+.v-btn {
+  justify-self: start;
+}
 p {
   margin: 0;
 }

@@ -403,7 +403,8 @@ aside {
 /* On paper the weeks alone, on one page. */
 @media print {
   aside,
-  .hint {
+  .hint,
+  :deep(.mark) {
     display: none;
   }
   .term {
