@@ -133,6 +133,22 @@ describe('a planned term', () => {
     }
   })
 
+  it('leaves test days where she pinned them, and makes none of its own', async () => {
+    const tests: Term = { ...wanted, tests: known[0]!.id, sessions: wanted.sessions.slice(1) }
+    const mine = ['2027-01-12', '2027-03-02'].reduce(
+      (t, date) => pinDay(placeSession(t, date, { session: known[0]!.id, title: 'Test day' }), date, true),
+      tests,
+    )
+    const dates = (t: Term) => t.places.filter((p) => p.session === known[0]!.id).map((p) => p.date)
+    const plan = async (t: Term) => {
+      const problem = planProblem(t, known)
+      return plannedTerm(t, problem, (await planTerm(problem, noSolver))!.plan, titles)
+    }
+    expect(dates(await plan(mine))).toEqual(['2027-01-12', '2027-03-02'])
+    // Left to the plan they are the first two weeks and the last full one but one.
+    expect(dates(await plan(tests))).toEqual(['2027-01-05', '2027-01-12', '2027-03-16'])
+  })
+
   it('keeps what is pinned and the ids of what stays, so that a calendar moves what moves', async () => {
     const pinned = pinDay(
       placeSession(wanted, '2027-01-14', { session: idOf(3), title: 'Session 03' }),

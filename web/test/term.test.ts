@@ -201,3 +201,59 @@ describe('terms', () => {
     await vi.waitFor(() => expect(document.querySelector('a')!.textContent).toBe('Winter'))
   })
 })
+
+describe('a term taken along', () => {
+  it('has a message for the chosen week with the links there are, sent to one address; what is not out is said', async () => {
+    stored = {
+      ...start,
+      places: [0, 1].map((n) => ({ id: `d${n}`, date: `2027-01-${n ? '07' : '05'}`, session: sessionId(n) })),
+    }
+    const token = 'AbCdEfGhIjKlMnOpQrStUv'
+    answers[`GET /api/terms/${id}/links`] = () => ({
+      links: [{ workout: sessionId(0), token, endsAt: '2027-04-01T00:00:00.000Z' }],
+    })
+    answers[`GET /api/terms/${id}/link`] = () => ({ link: null })
+    answers[`POST /api/terms/${id}/link`] = () => ({ link: { token, madeAt: '2027-01-01T00:00:00.000Z' } })
+    answers[`POST /api/terms/${id}/message`] = () => ({})
+    const page = await opened()
+    cell('2027-01-05').click()
+    await page.press('Take along')
+    await vi.waitFor(() => expect(document.querySelector('textarea')!.value).toContain(`/go/${token}`))
+    expect(document.querySelector('textarea')!.value).toContain('Thursday 7 January: Session 1')
+    expect(page.words()).toContain('not handed out: Session 1')
+    const to = document.querySelector<HTMLInputElement>('input[type=email]')!
+    to.value = 'families@island.example'
+    to.dispatchEvent(new Event('input'))
+    await flushPromises()
+    await page.press('Send')
+    expect(calls.find((c) => c.key === `POST /api/terms/${id}/message`)!.body).toMatchObject({
+      to: 'families@island.example',
+    })
+    await page.press('Make an address')
+    expect(document.querySelector<HTMLInputElement>('.address input')!.value).toContain(`/api/go/${token}/calendar`)
+  })
+
+  it('is set: its days, its holidays; what stands on a day that is none any more is said and taken away', async () => {
+    stored = { ...start, places: [{ id: 'd1', date: '2027-01-05', session: sessionId(0), title: 'Session 0' }] }
+    const page = await opened()
+    await page.press('Term')
+    const type = async (label: string, value: string) => {
+      const all = [...document.querySelectorAll('.v-input')]
+      const found = all.find((f) => f.querySelector('label')?.textContent!.trim() === label)
+      const input = found!.querySelector('input')!
+      input.value = value
+      input.dispatchEvent(new Event('input'))
+      await flushPromises()
+    }
+    await type('What it is', 'Snow')
+    await type('From', '2027-01-04')
+    await type('To', '2027-01-10')
+    await page.press('Add')
+    expect(cell('2027-01-05').textContent).toContain('Snow')
+    expect(page.words()).toContain('On days that are no home days now: Session 0')
+    await page.press('Remove')
+    expect(page.words()).not.toContain('no home days now')
+    await page.press('Remove Snow')
+    expect(cell('2027-01-05').textContent.trim()).toBe('+')
+  })
+})

@@ -94,8 +94,9 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
   }
   const pinned = term.places.filter((p) => p.pinned)
   const keptFree = pinned.filter((p) => !p.session).flatMap(indexOf)
-  const kept = new Set(pinned.filter((p) => p.session !== term.tests).map((p) => p.date))
-  const test = known.find((s) => s.id === term.tests)
+  const kept = new Set(pinned.map((p) => p.date))
+  // Where she has pinned the test days they are hers.
+  const test = known.find((s) => s.id === term.tests && !pinned.some((p) => p.session === s.id))
   const { days: tested, missed } = test ? testDays(term, kept) : { missed: [] }
   const ofTests = tested ? [tested.tryOut, tested.first, tested.second].flatMap(indexOf) : []
   const pinnedOf = (id: string) =>
@@ -107,8 +108,8 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
     .filter((s) => term.sessions.includes(s.id) || s.id === term.tests || pinnedOf(s.id).length)
     .sort((a, b) => (a.title < b.title ? -1 : a.title > b.title ? 1 : a.id < b.id ? -1 : 1))
     .map((s): PlanSession => {
-      const isTest = s.id === term.tests && ofTests.length > 0
-      const fixed = isTest ? ofTests : pinnedOf(s.id)
+      const isTest = s.id === term.tests
+      const fixed = isTest && ofTests.length ? ofTests : pinnedOf(s.id)
       return {
         id: s.id,
         // A test practises nothing.
@@ -121,6 +122,7 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
         only: isTest || !term.sessions.includes(s.id) || (fixed.length > 0 && !canBeSeries(fixed, days)),
       }
     })
+  const testing = sessions.find((s) => s.id === term.tests)?.fixed ?? []
   const free = new Set([...freeDays(days, new Set([...sessions.flatMap((s) => s.fixed), ...keptFree])), ...keptFree])
   const index = new Map(sessions.map((s, i) => [s.id, i]))
   const there = ({ date }: HomeDay): Before => {
@@ -133,7 +135,7 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
     free,
     families: term.families,
     weeks: weeksOf(days, free, sessions),
-    calm: new Set(ofTests.filter((i) => i > 0 && days[i]!.number - days[i - 1]!.number === 1).map((i) => i - 1)),
+    calm: new Set(testing.filter((i) => i > 0 && days[i]!.number - days[i - 1]!.number === 1).map((i) => i - 1)),
     missed,
     ...(mend && { before: days.map(there) }),
   }
