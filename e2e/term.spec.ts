@@ -75,7 +75,7 @@ test('a term is planned, changed by drag and by keys, taken back, put into a cal
 
   await page.getByRole('tab', { name: 'Take along' }).click()
   await page.getByRole('button', { name: 'Make an address' }).click()
-  const address = await page.getByRole('textbox', { name: /^Address/ }).inputValue()
+  const address = await page.getByRole('textbox', { name: /^Address for a calendar/ }).inputValue()
   const file = await page.request.get(address)
   expect([file.status(), (await file.text()).match(/BEGIN:VEVENT/g)!.length]).toEqual([200, 21])
   await page.getByRole('button', { name: 'End it …' }).click()
