@@ -40,9 +40,7 @@ async function dueIn(term: string): Promise<Due[]> {
     client('readDone', { params: { id: term } }),
   ])
   const homes = new Map(done.map((d) => [d.place, d.homes]))
-  const week = homeDays(document).filter(
-    (d) => !d.off && Math.floor((dayNumber(d.date) - dayNumber(document.starts)) / 7) === weekOf(document.starts),
-  )
+  const week = homeDays(document).filter((d) => !d.off && d.week === weekOf(document.starts))
   return week.flatMap((day): Due[] => {
     const place = document.places.find((p) => p.date === day.date)
     const session = place?.made ?? place?.session
@@ -112,6 +110,11 @@ const rows = computed(() =>
 <style scoped>
 .week {
   margin-bottom: 18px;
+}
+h2 {
+  margin: 0;
+  padding: 12px 16px 2px;
+  font-size: 18px;
 }
 ul {
   list-style: none;
