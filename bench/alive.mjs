@@ -1,5 +1,5 @@
 // The page stays alive: the longest task of its main thread while sixteen stations are arranged, ten thousand children a lane
-// simulated, moves suggested and sessions drafted, beside the same page idle, in one browser.
+// simulated, moves suggested, sessions drafted and a term planned, beside the same page idle, in one browser.
 import { openTeacherPage } from './teacherPage.mjs'
 
 const moves = ['squat', 'plank', 'jumping jack', 'push-up', 'high knees', 'curl-up', 'lunge', 'hip bridge']
@@ -63,7 +63,7 @@ try {
   await page.getByText('saved', { exact: true }).waitFor()
 
   const idle = []
-  const busy = { arrange: [], finish: [], suggest: [], draft: [] }
+  const busy = { arrange: [], finish: [], suggest: [], draft: [], plan: [] }
   for (let turn = 0; turn < 5; turn++) {
     await page.waitForTimeout(500)
     await watch(page)
@@ -110,6 +110,23 @@ try {
     await third.waitFor({ state: 'detached' }).catch(() => {})
     await third.waitFor({ timeout: 60_000 })
     busy.draft.push(await seen(page))
+  }
+  // A term of twelve weeks from a dozen sessions.
+  await page.goto(new URL('/terms', page.url()).href)
+  await page.getByRole('button', { name: 'New term' }).first().click()
+  await page.getByRole('textbox', { name: 'Name' }).fill('Measured')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await page.getByRole('button', { name: 'Plan it for me' }).click()
+  const boxes = page.getByRole('tabpanel').locator('details').first().getByRole('checkbox')
+  for (let i = 0; i < 12; i++) await boxes.nth(i).check()
+  const plan = page.getByRole('button', { name: 'Plan it', exact: true })
+  for (let turn = 0; turn < 5; turn++) {
+    await plan.and(page.locator(':enabled')).waitFor()
+    await page.waitForTimeout(1000)
+    await watch(page)
+    await plan.click()
+    await page.getByRole('button', { name: 'Take this plan' }).waitFor({ timeout: 20_000 })
+    busy.plan.push(await seen(page))
   }
   const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
   console.log(`longest task of an idle page: ${median(idle).toFixed(1)} ms`)

@@ -4,9 +4,10 @@ import highsLoader, { type Highs } from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { dateOf, dayNumber, planTerm, weekdayOf, type Solved } from '@esfuerzo/core/term'
 import { planProblem } from '../src/term/planProblem.ts'
-import { goalsOf } from '../src/term/planScore.ts'
+import { planFrom, planLp } from '../src/term/planLp.ts'
+import { goalsOf, planScore } from '../src/term/planScore.ts'
 import { samples } from './support/samples.ts'
-import { bestOfAll, smallTerms } from './support/termPlans.ts'
+import { bestOfAll, largeTerm, mendedTerm, smallTerms } from './support/termPlans.ts'
 
 let highs: Highs
 beforeAll(async () => void (highs = await highsLoader()))
@@ -45,4 +46,29 @@ describe('a plan', () => {
       { numRuns: samples(60, 1500) },
     )
   })
+
+  it('of twelve weeks is the solver’s when a session and a day are taken away: no fewer days change, none is better', async () => {
+    for (const seed of Array.from({ length: samples(2, 20) }, (_, i) => i + 1)) {
+      const { term, known } = largeTerm(seed)
+      const problem = planProblem(term, known)
+      const { plan } = (await planTerm(problem, solve))!
+      const mend = planProblem(mendedTerm(term, problem, plan), known, { mend: true })
+      const planned = (await planTerm(mend, solve))!
+      const first = (await solve(planLp(mend)))!
+      const reached = planScore(
+        mend,
+        planFrom(mend, (name) => first.columns[name] ?? 0),
+      )
+      const second = (await solve(planLp(mend, reached)))!
+      expect(goalsOf(planned.score)).toEqual(
+        goalsOf(
+          planScore(
+            mend,
+            planFrom(mend, (name) => second.columns[name] ?? 0),
+          ),
+        ),
+      )
+      expect([planned.score.kept, planned.proven]).toEqual([true, true])
+    }
+  }, 240_000)
 })

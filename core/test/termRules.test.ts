@@ -20,6 +20,13 @@ function termOf(rows: readonly (Partial<TermSession> | undefined)[], more: Parti
   const places = openDays(term).flatMap(({ date }, i) => (rows[i] ? [{ id: `d${i}`, date, session: idOf(i) }] : []))
   return termView({ ...term, places }, new Map(known.map((s) => [s.id, s])))
 }
+/** One session on some of the open days. */
+function sameOn(on: readonly number[], more: Partial<Term> = {}) {
+  const term = { ...newTerm('Term', '2027-01-04'), ...more }
+  const days = openDays(term)
+  const places = on.map((i) => ({ id: `d${i}`, date: days[i]!.date, session: idOf(0) }))
+  return termView({ ...term, places }, new Map([[idOf(0), termSessionOf(0, whole)]]))
+}
 const times = <T>(n: number, row: T): T[] => Array.from({ length: n }, () => row)
 const daily = [1, 2].map((weekday) => ({ weekday, at: '15:00' }))
 const strong = { strength: true }
@@ -46,6 +53,28 @@ const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: Retur
     breaks: termOf([strong, strong], { days: daily }),
     near: termOf([strong, strong], { days: [1, 3].map((weekday) => ({ weekday, at: '15:00' })) }),
   },
+  // Two home days a week, so that two weeks lie between the first place and the fifth, sixteen days to the sixth.
+  'again-in-time': { breaks: sameOn([0, 5]), near: sameOn([0, 2, 4]) },
+  'new-moves': {
+    breaks: termOf([{}, {}, { moves: ['a', 'b', 'c', 'd'] }]),
+    near: termOf([{ moves: ['d', 'e', 'f', 'g'] }, {}, { moves: ['a', 'b', 'c', 'd'] }]),
+  },
+  'things-to-fetch': {
+    breaks: termOf([{ things: ['a', 'b'] }, { things: ['c', 'd'] }]),
+    near: termOf([{ things: ['a', 'b'] }, { things: ['b', 'c'] }]),
+  },
+  'test-days': {
+    breaks: termOf([{ vigorous: 8 }, {}], { days: daily, tests: idOf(1) }),
+    near: termOf([{ vigorous: 7 }, {}], { days: daily, tests: idOf(1) }),
+  },
+  'easier-week': {
+    breaks: termOf([...times(6, { moderate: 10, vigorous: 0 }), { moderate: 16, vigorous: 0 }]),
+    near: termOf([...times(6, { moderate: 10, vigorous: 0 }), { moderate: 15, vigorous: 0 }]),
+  },
+  'after-weeks-off': {
+    breaks: termOf([{}, {}, ...times(4, undefined), {}]),
+    near: termOf([{}, {}, ...times(2, undefined), {}]),
+  },
 }
 
 describe.each(termRuleIds)('%s', (id) => {
@@ -65,6 +94,26 @@ describe.each(termRuleIds)('%s', (id) => {
     expect(checkTerm(cases[id].breaks, termRules, { [id]: 'off' }).some((f) => f.rule === id)).toBe(false)
     expect(checkTerm(cases[id].breaks, termRules, { [id]: 'look' }).find((f) => f.rule === id)!.level).toBe('look')
   })
+})
+
+it('a session comes again in time, and three times running at most; what has rested begins anew', () => {
+  const said = (view: ReturnType<typeof termOf>) =>
+    checkTerm(view, termRules).flatMap((f) => (f.rule === 'again-in-time' ? [f.facts] : []))
+  expect(said(sameOn([0, 1]))).toEqual([{ title: 'Session 00', week: 1, days: 2 }])
+  expect(said(sameOn([0, 5]))).toEqual([{ title: 'Session 00', week: 3, days: 16 }])
+  expect(said(sameOn([0, 2, 4, 6]))).toEqual([{ title: 'Session 00', times: 4 }])
+  expect(said(sameOn([0, 2, 4, 10, 12]))).toEqual([])
+})
+
+it('test days are compared where they can be', () => {
+  const said = (view: ReturnType<typeof termOf>) =>
+    checkTerm(view, termRules).flatMap((f) => (f.rule === 'test-days' ? [f.facts.what] : []))
+  const tests = idOf(0)
+  expect(said(sameOn([0, 2, 14], { tests }))).toEqual([])
+  expect(said(sameOn([2, 12], { tests }))).toEqual(['tooNear'])
+  expect(said(sameOn([2, 15], { tests }))).toEqual(['weekday'])
+  const off = [{ from: '2027-01-04', to: '2027-01-10', name: 'Snow' }]
+  expect(said(sameOn([0, 2, 14], { tests, off }))).toEqual(['afterHolidays'])
 })
 
 it('every rule has its file, and is in the registry', () => {

@@ -109,6 +109,12 @@ export const termRuleIds = [
   'categories',
   'seen-once',
   'strength-days',
+  'again-in-time',
+  'new-moves',
+  'things-to-fetch',
+  'test-days',
+  'easier-week',
+  'after-weeks-off',
 ] as const
 export type TermRuleId = (typeof termRuleIds)[number]
 

@@ -12,7 +12,6 @@ export {
   pinDay,
   placeSession,
   plannedTerm,
-  stepAt,
   strandedPlaces,
 } from '../term/edits.ts'
 export { planProblem, type PlanProblem } from '../term/planProblem.ts'
@@ -34,3 +33,5 @@ export { termMarkdown, termRows, type TermRow } from '../term/termRows.ts'
 export { termStep } from '../term/step.ts'
 export { checkTerm, termView, type TermFinding } from '../term/termRule.ts'
 export { termRules } from '../term/termRules.ts'
+export { newMovesAWeek } from '../term/rules/newMoves.ts'
+export { thingsAWeek } from '../term/rules/thingsToFetch.ts'

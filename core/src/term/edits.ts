@@ -1,6 +1,6 @@
 import { sameValue } from '../base/sameValue.ts'
 import { daysOn, dayNumber, openDays } from './days.ts'
-import type { PlanProblem } from './planProblem.ts'
+import { rests, type PlanProblem } from './planProblem.ts'
 import type { Plan } from './planScore.ts'
 import { termLimits, type Place, type Term } from './schema.ts'
 
@@ -68,9 +68,6 @@ export function strandedPlaces(term: Term): Place[] {
   const open = new Set(openDays(term).map((d) => d.date))
   return term.places.filter((p) => !open.has(p.date))
 }
-
-/** A session that rested longer than so many days begins anew. Trade's: it rests three weeks after its last time. */
-const rests = 21
 
 /** How many times a session came before a place, each at most three weeks after the one before: 0 is its first. */
 export function comingsBefore(term: Term, place: Pick<Place, 'session' | 'date'>): number {

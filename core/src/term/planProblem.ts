@@ -9,6 +9,8 @@ import { testDays, type TestMiss } from './testDays.ts'
 export const [soonest, latest] = [4, 14]
 /** So often a session comes. Trade's. */
 export const [fewest, most] = [2, 3]
+/** A session that has rested so many days begins anew; it rests three weeks after its last time. Trade's. */
+export const rests = 21
 /** A family's second time is so many days after its first at most. Trade's. */
 export const familyWithin = 21
 /** Minutes of a week may be so much more or less than they would be on the average; of an easier week so much less. */
@@ -56,7 +58,7 @@ export interface PlanProblem {
 }
 
 /** Vigorous minutes from which a session is hard. Ours. */
-const hardFrom = 8
+export const hardFrom = 8
 
 /** Whether days of one session are a series: two or three, each four to fourteen days after the one before. */
 export const isSeries = (numbers: readonly number[]): boolean =>

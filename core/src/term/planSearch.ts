@@ -1,40 +1,11 @@
 import { seededRandom } from '../distribution/seededRandom.ts'
 import type { Family } from '../terms/move.ts'
-import { latest, most, soonest, type PlanProblem } from './planProblem.ts'
+import { most, type PlanProblem } from './planProblem.ts'
 import { planScore, type Plan } from './planScore.ts'
-
-/** One session on the days of a series. */
-interface Series {
-  session: number
-  days: readonly number[]
-}
+import { fixedDays, seriesOf, type Series } from './series.ts'
 
 /** So many steps a search takes, and so often it begins anew in another order; ours. */
 const [mostSteps, tries] = [4000, 12]
-
-/** Every series each session could come in, by its first day. */
-function seriesOf({ days, sessions, free, calm }: PlanProblem): Series[][] {
-  const taken = new Map(sessions.flatMap(({ fixed }, k) => fixed.map((i) => [i, k] as const)))
-  const byFirst: Series[][] = days.map(() => [])
-  const near = days.map((day) =>
-    [...days.keys()].filter((i) => days[i]!.number - day.number >= soonest && days[i]!.number - day.number <= latest),
-  )
-  for (const [session, { only, fixed, hard }] of sessions.entries()) {
-    if (only) continue
-    const may = (i: number) => (taken.has(i) ? taken.get(i) === session : !free.has(i) && !(hard && calm.has(i)))
-    const add = (series: readonly number[]) => {
-      if (fixed.every((i) => series.includes(i))) byFirst[series[0]!]!.push({ session, days: series })
-    }
-    for (const first of days.keys()) {
-      if (!may(first)) continue
-      for (const second of near[first]!.filter(may)) {
-        add([first, second])
-        for (const third of near[second]!.filter(may)) add([first, second, third])
-      }
-    }
-  }
-  return byFirst
-}
 
 /** What a plan without a blemish has. */
 export interface Perfect {
@@ -51,10 +22,7 @@ export interface Perfect {
 export function planSearch(problem: PlanProblem, perfect: Perfect): Plan | undefined {
   const { days, sessions, weeks, free } = problem
   const byFirst = seriesOf(problem)
-  const fixedPlan = days.map((_, i) => {
-    const own = sessions.findIndex((s) => s.only && s.fixed.includes(i))
-    return own < 0 ? undefined : own
-  })
+  const fixedPlan = fixedDays(problem)
   const open = (plan: Plan, from: number) => {
     for (let i = from; i < days.length; i++) if (plan[i] === undefined && !free.has(i)) return i
     return days.length

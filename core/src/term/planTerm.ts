@@ -1,4 +1,5 @@
 import { planFrom, planLp } from './planLp.ts'
+import { planMend } from './planMend.ts'
 import type { PlanProblem } from './planProblem.ts'
 import { planSearch, type Perfect } from './planSearch.ts'
 import { planScore, type Plan, type PlanScore } from './planScore.ts'
@@ -39,8 +40,15 @@ export async function planTerm(
 ): Promise<Planned | undefined> {
   const planned = (plan: Plan, proven: boolean): Planned => ({ plan, score: planScore(problem, plan), proven })
   const read = ({ columns }: Solved): Plan => planFrom(problem, (name) => columns[name] ?? 0)
-  const found = problem.before ? undefined : planSearch(problem, bounds(problem))
+  const perfect = bounds(problem)
+  const found = problem.before ? undefined : planSearch(problem, perfect)
   if (found) return planned(found, true)
+  const mended = planMend(problem)
+  if (mended?.whole) return planned(mended.plan, true)
+  if (mended?.score.families.length === perfect.families.length) {
+    const even = await solve(planLp(problem, mended.score))
+    return even ? planned(read(even), even.proven) : planned(mended.plan, false)
+  }
   const first = await solve(planLp(problem))
   if (!first) return undefined
   const best = planned(read(first), false)

@@ -17,6 +17,8 @@ export interface TermView {
   term: Term
   /** In the order of their days; those in holidays and of sessions nobody knows are none. */
   days: readonly PlacedDay[]
+  /** Ids of moves the class knew before the term. */
+  met: ReadonlySet<string>
 }
 
 /** Something a thoughtful colleague would say of a term, as data. */
@@ -33,8 +35,17 @@ export interface TermRule {
   find: (view: TermView) => Facts[]
 }
 
-/** A term as rules look at it. @param sessions by id */
-export function termView(term: Term, sessions: ReadonlyMap<string, TermSession>): TermView {
+/**
+ * A term as rules look at it.
+ *
+ * @param sessions by id
+ * @param met ids of moves the class knew before
+ */
+export function termView(
+  term: Term,
+  sessions: ReadonlyMap<string, TermSession>,
+  met: ReadonlySet<string> = new Set(),
+): TermView {
   const open = new Map(homeDays(term).flatMap((d) => (d.off === undefined ? [[d.date, d] as const] : [])))
   const days = term.places
     .flatMap(({ date, session: id }): PlacedDay[] => {
@@ -42,7 +53,7 @@ export function termView(term: Term, sessions: ReadonlyMap<string, TermSession>)
       return day && session ? [{ date, number: day.number, week: day.week, session }] : []
     })
     .sort((a, b) => a.number - b.number)
-  return { term, days }
+  return { term, days, met }
 }
 
 /**

@@ -1,7 +1,13 @@
+import { afterWeeksOff } from './rules/afterWeeksOff.ts'
+import { againInTime } from './rules/againInTime.ts'
 import { categories } from './rules/categories.ts'
+import { easierWeek } from './rules/easierWeek.ts'
+import { newMoves } from './rules/newMoves.ts'
 import { pushPullLegsCore } from './rules/pushPullLegsCore.ts'
 import { seenOnce } from './rules/seenOnce.ts'
 import { strengthDays } from './rules/strengthDays.ts'
+import { testDays } from './rules/testDays.ts'
+import { thingsToFetch } from './rules/thingsToFetch.ts'
 import { upperLowerCore } from './rules/upperLowerCore.ts'
 import type { TermRule } from './termRule.ts'
 
@@ -12,4 +18,10 @@ export const termRules = [
   categories,
   seenOnce,
   strengthDays,
+  againInTime,
+  newMoves,
+  thingsToFetch,
+  testDays,
+  easierWeek,
+  afterWeeksOff,
 ] as const satisfies readonly TermRule[]

@@ -11,7 +11,7 @@ export interface TestDays {
 export type TestMiss = 'sixWeeks' | 'sameWeekday' | 'lastButOne' | 'secondWeek' | 'none'
 
 /** So many days lie between the two test days at least. Trade's. */
-const apart = 42
+export const testsApart = 42
 
 /**
  * The test days of a term: the try-out in the first open week, the first in the next, the second in the last full week but one; on the
@@ -38,7 +38,7 @@ export function testDays(
   for (const days of triples) {
     const { tryOut, first, second } = days
     const missed: TestMiss[] = [
-      ...(second.number - first.number < apart ? (['sixWeeks'] as const) : []),
+      ...(second.number - first.number < testsApart ? (['sixWeeks'] as const) : []),
       ...(tryOut.weekday !== first.weekday || first.weekday !== second.weekday ? (['sameWeekday'] as const) : []),
       ...(second.week === lastButOne ? [] : (['lastButOne'] as const)),
       ...(first.week === weeks[1] ? [] : (['secondWeek'] as const)),

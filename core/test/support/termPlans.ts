@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import type { Form } from '@esfuerzo/core'
-import { planProblem, type TermSession } from '@esfuerzo/core/term'
-import { newTerm, type Place, type Term } from '@esfuerzo/core/term'
+import {
+  newTerm,
+  openDays,
+  planProblem,
+  plannedTerm,
+  type Place,
+  type Term,
+  type TermSession,
+} from '@esfuerzo/core/term'
+import { seededRandom } from '../../src/distribution/seededRandom.ts'
 import type { PlanProblem } from '../../src/term/planProblem.ts'
 import { comparePlans, planScore, type Plan, type PlanScore } from '../../src/term/planScore.ts'
 
@@ -102,4 +110,61 @@ export function bestOfAll(problem: PlanProblem): PlanScore | undefined {
   }
   step(0)
   return best
+}
+
+const allFamilies = [
+  'squat',
+  'lunge',
+  'hinge',
+  'push',
+  'pull',
+  'brace',
+  'curl',
+  'twist',
+  'jump',
+  'travel',
+  'balance',
+] as const
+const mainForms = ['intervals', 'rounds', 'chance', 'amrap', 'sets', 'calls', 'ladder'] as const
+
+/** A term of twelve weeks with two home days, thirty sessions, test days and a holiday, of a seed. */
+export function largeTerm(seed: number): { term: Term; known: TermSession[] } {
+  const random = seededRandom(seed)
+  const below = (n: number) => Math.floor(n * random())
+  const known = Array.from({ length: 30 }, (_, i) =>
+    termSessionOf(i, {
+      families: allFamilies.filter(() => below(10) < 4),
+      form: mainForms[below(mainForms.length)]!,
+      strength: below(2) === 0,
+      moderate: 4 + below(8),
+      vigorous: below(9),
+      tests: i === 29 ? ['pulse'] : [],
+    }),
+  )
+  const week = 1 + below(10)
+  const from = new Date(Date.UTC(2027, 0, 4 + 7 * week)).toISOString().slice(0, 10)
+  const to = new Date(Date.UTC(2027, 0, 10 + 7 * week)).toISOString().slice(0, 10)
+  return {
+    known,
+    term: {
+      ...newTerm('Term', '2027-01-04'),
+      days: [2, 3 + below(3)].map((weekday) => ({ weekday, at: '15:00' })),
+      off: [{ from, to, name: 'Holiday' }],
+      families: [...allFamilies],
+      sessions: known.slice(0, 29).map((s) => s.id),
+      tests: idOf(29),
+    },
+  }
+}
+
+/** A term as it was planned, from which a session and a day were taken since. */
+export function mendedTerm(term: Term, problem: PlanProblem, plan: Plan): Term {
+  const there = plannedTerm(term, problem, plan, new Map())
+  const gone = there.places.find((p) => p.session !== term.tests)!.session!
+  const day = openDays(there)[10]!
+  return {
+    ...there,
+    sessions: there.sessions.filter((id) => id !== gone),
+    off: [...there.off, { from: day.date, to: day.date, name: 'Sports day' }],
+  }
 }

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Language } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
-import type { Coverage, CoverageKind, TermFinding } from '@esfuerzo/core/term'
+import { newMovesAWeek, thingsAWeek, type Coverage, type CoverageKind, type TermFinding } from '@esfuerzo/core/term'
 
 /** What a term holds, week by week: once, repeated, missing, by a sign and by its number. */
 const props = defineProps<{ coverage: Coverage; weeks: number; findings: readonly TermFinding[] }>()
@@ -24,11 +24,10 @@ const groups = computed(() =>
     rows: props.coverage.rows.filter((row) => row.kind === kind).map((row) => ({ ...row, name: words[kind](row.id) })),
   })),
 )
-/** Moves a class meets for the first time, and things it fetches, week by week; more than three are many. Trade's. */
-const many = 3
+/** Moves a class meets for the first time, and things it fetches, week by week. */
 const byWeek = computed(() => [
-  { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length) },
-  { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length) },
+  { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length), many: newMovesAWeek },
+  { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length), many: thingsAWeek },
 ])
 const state = (total: number) =>
   t(total === 0 ? 'term.missing' : total === 1 ? 'term.once' : 'term.timesIn', { n: total })
@@ -78,7 +77,7 @@ const state = (total: number) =>
         <tr>
           <th scope="rowgroup" :colspan="weeks + 2">{{ t('term.byWeek') }}</th>
         </tr>
-        <tr v-for="{ id, counts } in byWeek" :key="id">
+        <tr v-for="{ id, counts, many } in byWeek" :key="id">
           <th scope="row">{{ t(`term.${id}`) }}</th>
           <td v-for="(n, week) in counts" :key="week" class="count num" :class="{ many: n > many }">{{ n || '' }}</td>
           <td />

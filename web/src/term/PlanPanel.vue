@@ -188,14 +188,14 @@ function take() {
       </ul>
       <p v-if="!changes.length">{{ t('term.plan.nothing') }}</p>
       <template v-else>
+        <p v-if="stale" class="care">{{ t('term.plan.stale') }}</p>
+        <v-btn class="main" :disabled="stale" @click="take">{{ t('term.plan.take') }}</v-btn>
         <p>{{ t('term.plan.changes', { n: changes.length }) }}</p>
         <ul class="changes">
           <li v-for="c in changes" :key="c.date">
             <b class="num">{{ c.day }}</b> <span class="quiet">{{ c.from }} →</span> {{ c.to }}
           </li>
         </ul>
-        <p v-if="stale" class="care">{{ t('term.plan.stale') }}</p>
-        <v-btn class="main" :disabled="stale" @click="take">{{ t('term.plan.take') }}</v-btn>
       </template>
     </div>
   </section>
@@ -248,6 +248,10 @@ input[type='checkbox'] {
 .found {
   display: grid;
   gap: 10px;
+  justify-items: start;
+}
+.found ul {
+  width: 100%;
 }
 .said li {
   display: grid;
@@ -255,10 +259,6 @@ input[type='checkbox'] {
 }
 .unmet {
   color: var(--care);
-}
-.changes {
-  max-height: 240px;
-  overflow-y: auto;
 }
 .changes li {
   padding: 3px 0;

@@ -127,7 +127,7 @@ const known = computed(() =>
   term.value.places.every((p) => !p.session || profiles.has(p.session) || gone.value.has(p.session)),
 )
 const findings = computed(() =>
-  known.value ? checkTerm(termView(term.value, profiles), termRules, settings.settings?.checks) : [],
+  known.value ? checkTerm(termView(term.value, profiles, met.value), termRules, settings.settings?.checks) : [],
 )
 
 const put = (session: string, date: string) => {

@@ -1,4 +1,4 @@
-import type { TermRuleId } from '../../checks/rule.ts'
+import type { Facts, TermRuleId } from '../../checks/rule.ts'
 import type { RuleWords } from '../en/checks.ts'
 
 const parts: Record<string, string> = {
@@ -36,6 +36,13 @@ const families: Record<string, string> = {
   game: 'juego',
 }
 
+const tests: Record<string, (f: Facts) => string> = {
+  hardBefore: (f) => `Semana ${f.week}: el día antes de la prueba es duro.`,
+  afterHolidays: (f) => `Semana ${f.week}: un día de pruebas en la primera semana tras las vacaciones.`,
+  tooNear: (f) => `Entre los días de pruebas hay ${f.days} días.`,
+  weekday: () => 'Los días de pruebas no son del mismo día de la semana.',
+}
+
 /** What every rule about a term says in Spanish. */
 export const termChecksInSpanish: Record<TermRuleId, RuleWords> = {
   'push-pull-legs-core': {
@@ -66,5 +73,38 @@ export const termChecksInSpanish: Record<TermRuleId, RuleWords> = {
     title: 'Fuerza en días seguidos',
     what: (f) => `Semana ${f.week}: fuerza en dos días seguidos.`,
     why: 'Los músculos crecen el día de en medio (Faigenbaum et al. 2009: dos o tres días por semana, no seguidos).',
+  },
+  'again-in-time': {
+    title: 'Otra vez a tiempo',
+    what: (f) =>
+      f.times === undefined
+        ? `Semana ${f.week}: «${f.title}» vuelve ${f.days} días después de la vez anterior.`
+        : `Demasiadas veces seguidas: «${f.title}», ${f.times}.`,
+    why: 'Dos o tres veces, con cuatro a catorce días entre ellas: aprenderlo, hacerlo, superarlo; luego descansa tres semanas.',
+  },
+  'new-moves': {
+    title: 'Ejercicios nuevos en una semana',
+    what: (f) => `Semana ${f.week}: ${f.moves} ejercicios que la clase no conoce.`,
+    why: 'Tres por semana se aprenden en casa; los demás se adivinan.',
+  },
+  'things-to-fetch': {
+    title: 'Cosas que buscar en una semana',
+    what: (f) => `Semana ${f.week}: ${f.things} cosas que buscar.`,
+    why: 'Tres las tiene cada familia; quien no las tiene se queda fuera.',
+  },
+  'test-days': {
+    title: 'Días de pruebas comparables',
+    what: (f) => tests[String(f.what)]!(f),
+    why: 'Dos días se comparan si en ambos se llega descansado y en práctica, con seis semanas entre ellos y en el mismo día de la semana.',
+  },
+  'easier-week': {
+    title: 'Una semana más suave',
+    what: (f) => `La semana ${f.week} debe ser más suave y tiene ${f.minutes} min de esfuerzo; ${f.most} lo serían.`,
+    why: 'Cada cuarta semana un cuarto menos: el cuerpo se repone, y quien estuvo enfermo se pone al día.',
+  },
+  'after-weeks-off': {
+    title: 'Tras semanas sin clase',
+    what: (f) => `Semana ${f.week}: tras dos semanas sin educación física empieza con «${f.title}», que es nueva.`,
+    why: 'Tras semanas sin clase, una conocida, un paso atrás, vuelve a traer a todos.',
   },
 }

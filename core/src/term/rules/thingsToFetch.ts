@@ -1,0 +1,15 @@
+import type { TermRule } from '../termRule.ts'
+
+/** A family fetches so many things a week. Trade's. */
+export const thingsAWeek = 3
+
+/** More things in a week than a family has at hand. */
+export const thingsToFetch: TermRule = {
+  id: 'things-to-fetch',
+  level: 'note',
+  find: ({ term, days }) =>
+    Array.from({ length: term.weeks }, (_, week) => week).flatMap((week) => {
+      const things = new Set(days.filter((d) => d.week === week).flatMap((d) => d.session.things)).size
+      return things > thingsAWeek ? [{ week: week + 1, things }] : []
+    }),
+}
