@@ -1,9 +1,10 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { newWorkout } from '@esfuerzo/core'
-import { intents, type Draft, type DraftAsk, type HeldRow, type Intent } from '@esfuerzo/core/draft'
+import { intents, type DraftAsk, type HeldRow, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
 import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
+import type { TimedDraft } from '../workers/jobs.ts'
 
 /** What a row is known by when it comes again: its ids are new then. @example rowKey({ part: 'main', station }) // 'main squat' */
 export const rowKey = ({ part, station }: HeldRow): string => `${part} ${station.cells.all.move}`
@@ -14,7 +15,7 @@ export const rowKey = ({ part, station }: HeldRow): string => `${part} ${station
  */
 export function useDrafts() {
   /** Null where nothing can be done under these conditions. */
-  const drafts = shallowRef<Partial<Record<Intent, Draft | null>>>({})
+  const drafts = shallowRef<Partial<Record<Intent, TimedDraft | null>>>({})
   const kept = shallowRef<Partial<Record<Intent, readonly HeldRow[]>>>({})
   /** Which is being made. */
   const making = ref<Intent>()

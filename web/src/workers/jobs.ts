@@ -1,4 +1,12 @@
-import { timeline, isChance, type BlockOf, type Library, type Workout } from '@esfuerzo/core'
+import {
+  isChance,
+  sessionView,
+  timeline,
+  type BlockOf,
+  type LaneView,
+  type Library,
+  type Workout,
+} from '@esfuerzo/core'
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
 import { draftFor, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
 import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
@@ -36,6 +44,9 @@ export interface GroupChance {
   lines: LineOutlook[]
 }
 
+/** A draft with its lanes, so that whoever shows it computes nothing. */
+export type TimedDraft = Draft & { lanes: LaneView[] }
+
 /** What is asked of a worker, and what comes back: each work by its name. */
 export interface Jobs {
   fit: { asked: { fill: boolean }; answer: FitAnswer }
@@ -47,7 +58,7 @@ export interface Jobs {
   /** What is asked of the solver for a place, with why each move would be picked. */
   suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: SuggestProblem }
   /** A session of an intent for some conditions; the session that comes along says nothing. */
-  draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: Draft | undefined }
+  draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: TimedDraft | undefined }
   /** What a term asks of a session. */
   termSession: { asked: { id: string }; answer: TermSession }
   /** A session as it comes again in a term. */
@@ -82,7 +93,10 @@ export const jobs: { [N in JobName]: Work<N> } = {
   termSession: (workout, { id }, library) => termSession(id, workout, library),
   next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
   suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
-  draft: (_, { intent, ask, besides, quick }, library) => draftFor(intent, ask, library, { besides, quick }),
+  draft: (_, { intent, ask, besides, quick }, library) => {
+    const draft = draftFor(intent, ask, library, { besides, quick })
+    return draft && { ...draft, lanes: sessionView(draft.workout, library) }
+  },
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),
   finish: (workout, _, library, report) =>
