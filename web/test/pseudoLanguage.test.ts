@@ -16,6 +16,7 @@ import {
   type Workout,
 } from '@esfuerzo/core'
 import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
+import { newTerm } from '@esfuerzo/core/term'
 import { useComposer } from './support/composer.ts'
 import familyEn from '../src/family/locales/en.json'
 import playerEn from '../src/player/locales/en.json'
@@ -165,6 +166,7 @@ describe('nothing is left that is not in the words', () => {
       'GET /api/runs': () => ({ runs: [], total: 0, next: null }),
       'GET /api/moves': () => ({ moves: [], used: [] }),
       'GET /api/classes': () => ({ classes: [], removed: [] }),
+      'GET /api/terms': () => ({ terms: [], removed: [] }),
     })
     for (const view of [
       import('../src/desk/DeskPage.vue'),
@@ -173,6 +175,7 @@ describe('nothing is left that is not in the words', () => {
       import('../src/settings/SettingsPage.vue'),
       import('../src/moves/MovesPage.vue'),
       import('../src/measures/TestsPage.vue'),
+      import('../src/term/TermsPage.vue'),
       import('../src/signin/SignInPage.vue'),
       import('../src/signin/SignUpPage.vue'),
       import('../src/signin/ForgottenPage.vue'),
@@ -183,6 +186,30 @@ describe('nothing is left that is not in the words', () => {
   it('on the page of every test', async () => {
     for (const testId of testIds)
       expect([testId, await shown(import('../src/measures/TestPage.vue'), { testId })]).toEqual([testId, []])
+  })
+
+  it.each(['day', 'coverage', 'plan', 'calendar', 'details'] as const)('in a term: %s', async (tab) => {
+    const id = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
+    const places = [{ id: 'd1', date: '2027-01-05', session: id, title: 'Σίγμα' }]
+    const document = { ...newTerm('Σίγμα', '2027-01-04'), places }
+    serve({
+      'GET /api/settings': () => newSettings('Atlantic/Azores'),
+      'GET /api/workouts': () => ({ workouts: [] }),
+      'GET /api/moves': () => ({ moves: [], used: [] }),
+      'GET /api/classes': () => ({ classes: [], removed: [] }),
+      [`GET /api/terms/${id}`]: () => ({ id, revision: 1, updatedAt: '2027-01-01T00:00:00.000Z', document }),
+      [`GET /api/terms/${id}/done`]: () => ({ done: [], children: null }),
+      [`GET /api/terms/${id}/link`]: () => ({ link: null }),
+      [`GET /api/terms/${id}/links`]: () => ({ links: [] }),
+    })
+    const { press, view } = await open((await import('../src/term/TermPage.vue')).default, { id })
+    await flushPromises()
+    await press(`⟦${wordsEn.messages.term.tab[tab]}⟧`)
+    await flushPromises()
+    const months = [...Info.months('long', { locale: 'en' }), ...Info.months('short', { locale: 'en' })]
+    const keys = ['Ctrl Z', 'Ctrl Shift Z', 'Del', 'P', 'F']
+    expect(untranslated(['Σίγμα', ...months, ...keys])).toEqual([])
+    view.unmount()
   })
 
   it('in a problem', () => {

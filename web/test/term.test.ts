@@ -8,7 +8,7 @@ import { library } from '../src/repertoire/library.ts'
 import TermPage from '../src/term/TermPage.vue'
 import TermsPage from '../src/term/TermsPage.vue'
 import { jobs, type JobName } from '../src/workers/jobs.ts'
-import { open, serve, type Answers, type Opened } from './support/pages.ts'
+import { open, Refusal, serve, type Answers, type Opened } from './support/pages.ts'
 
 // The workers' work, in this thread; nothing here needs a solver.
 vi.mock('../src/workers/coreDoor.ts', () => ({
@@ -154,6 +154,70 @@ describe('a term on screen', () => {
       document: { title: 'Session 1' },
     })
     expect(stored.places[1]).toMatchObject({ made: sessionId(7) })
+  })
+
+  it('without a network it stays on the device, and is stored when the network is back', async () => {
+    const page = await opened()
+    const save = answers[`PUT /api/terms/${id}`]!
+    delete answers[`PUT /api/terms/${id}`]
+    await putFirst(page, '2027-01-05')
+    await vi.waitFor(() => expect(page.words()).toContain('Your work is kept on this device'), { timeout: 5000 })
+    // What is done meanwhile comes along.
+    cell('2027-01-07').focus()
+    await press('f')
+    answers[`PUT /api/terms/${id}`] = save
+    await page.press('Save now')
+    await vi.waitFor(() => expect(document.querySelector('[data-testid=save-mark]')!.textContent.trim()).toBe('saved'))
+    expect(stored.places.map((p) => [p.date, p.session ?? 'free'])).toEqual([
+      ['2027-01-05', sessionId(0)],
+      ['2027-01-07', 'free'],
+    ])
+  })
+
+  it('changed in two places, each change is said by its days; hers goes on and theirs becomes a copy', async () => {
+    const page = await opened()
+    const theirs: Term = {
+      ...start,
+      places: [{ id: 'd9', date: '2027-01-19', session: sessionId(3), title: 'Theirs' }],
+    }
+    const save = answers[`PUT /api/terms/${id}`]!
+    let copied: unknown
+    answers['POST /api/terms'] = (body) => {
+      copied = body
+      return { id: sessionId(9), revision: 1, updatedAt: '2027-01-01T00:00:00.000Z' }
+    }
+    answers[`PUT /api/terms/${id}`] = (body) =>
+      (body as { revision: number }).revision === 7 ? save(body) : new Refusal(409, { code: 'conflict' })
+    answers[`GET /api/terms/${id}`] = () => ({
+      id,
+      revision: 7,
+      updatedAt: '2027-01-01T00:00:00.000Z',
+      document: theirs,
+    })
+    await putFirst(page, '2027-01-05')
+    await vi.waitFor(() => expect(page.words()).toContain('It was changed elsewhere meanwhile'), { timeout: 5000 })
+    await page.press('What differs?')
+    await vi.waitFor(() => expect(page.words()).toMatch(/Here\s*Tue 5 Jan\s*Elsewhere\s*Tue 19 Jan/))
+    await page.press('Go on with mine here')
+    await vi.waitFor(() => expect(stored.places.map((p) => p.date)).toEqual(['2027-01-05']))
+    expect(copied).toMatchObject({ document: { places: [{ title: 'Theirs' }] } })
+  })
+
+  it('shows what is missing, and a gap leads to the sessions that fill it', async () => {
+    stored = { ...start, families: ['squat', 'lunge', 'jump'], places: [] }
+    const page = await opened()
+    await putFirst(page, '2027-01-05')
+    await page.press('Coverage')
+    const row = (name: string) =>
+      [...document.querySelectorAll('tbody tr')].find((r) => r.querySelector('th')?.textContent === name)!
+    await vi.waitFor(() => expect(row('squat').querySelector('.state')!.textContent.trim()).toBe('once'))
+    expect(row('jump').querySelector('.state')!.textContent.trim()).toBe('missing')
+    row('lunge').querySelector('button')!.click()
+    await vi.waitFor(() => expect(page.words()).toContain('These would fill the gap'))
+    // Two of the eight have a lunge among their draws.
+    await vi.waitFor(() => expect(document.querySelectorAll('li button[draggable]')).toHaveLength(2))
+    await page.press('Show all')
+    expect(document.querySelectorAll('li button[draggable]')).toHaveLength(8)
   })
 
   it('is planned: what it meets is said, what changes is listed, and it is one step back', async () => {
