@@ -149,6 +149,38 @@ describe('a planned term', () => {
     expect(dates(await plan(tests))).toEqual(['2027-01-05', '2027-01-12', '2027-03-16'])
   })
 
+  it('begins in the middle of a term: what has been stays, met families are met, test days that have been are not planned again', async () => {
+    const tests: Term = { ...wanted, tests: known[0]!.id, sessions: wanted.sessions.slice(1) }
+    const from = '2027-01-18'
+    // Two that hold no series: what has been is not judged.
+    const been = [
+      ['2027-01-05', 0],
+      ['2027-01-12', 0],
+      ['2027-01-07', 3],
+      ['2027-01-14', 3],
+    ] as const
+    const now = been.reduce(
+      (t, [date, n]) => placeSession(t, date, { session: idOf(n), title: titles.get(idOf(n))! }),
+      placeSession(tests, '2027-01-26', { session: idOf(5), title: 'Later' }),
+    )
+    const problem = planProblem(now, known, { from })
+    expect([problem.days[0]!.date, problem.families]).toEqual(['2027-01-19', ['squat']])
+    const planned = (await planTerm(problem, noSolver))!
+    const after = whole(plannedTerm(now, problem, planned.plan, titles))
+    expect(after.places.filter((p) => p.date < from)).toEqual(now.places.filter((p) => p.date < from))
+    expect(planned.score.filled).toBe(problem.days.length - problem.free.size)
+    expect(after.places.filter((p) => p.session === idOf(0)).map((p) => p.date)).toEqual([
+      '2027-01-05',
+      '2027-01-12',
+      '2027-03-16',
+    ])
+    // All over, there is nothing to plan.
+    expect(planProblem(now, known, { from: '2028-01-01' }).days).toEqual([])
+    expect(testDays(tests, new Set(), { from, had: ['2027-01-05', '2027-01-12', '2027-03-16'] })).toEqual({
+      missed: [],
+    })
+  })
+
   it('keeps what is pinned and the ids of what stays, so that a calendar moves what moves', async () => {
     const pinned = pinDay(
       placeSession(wanted, '2027-01-14', { session: idOf(3), title: 'Session 03' }),

@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { newSettings, type Workout } from '@esfuerzo/core'
 import { newTerm, planTerm, type PlanProblem, type Term } from '@esfuerzo/core/term'
 import { parse } from '@esfuerzo/core/notation'
@@ -53,6 +53,8 @@ let answers: Answers
 let calls: { key: string; body: unknown }[]
 beforeEach(() => {
   setActivePinia(createPinia())
+  // Days that have been are not planned.
+  vi.useFakeTimers({ toFake: ['Date'], now: new Date('2027-01-02T09:00:00Z') })
   stored = start
   let revision = 1
   answers = {
@@ -76,6 +78,10 @@ beforeEach(() => {
   }
   calls = serve(answers)
 })
+
+afterEach(() => void vi.useRealTimers())
+/** The workers' work is done in this thread, beside other tests. */
+const soon = (holds: () => void) => vi.waitFor(holds, { timeout: 10_000 })
 
 const opened = async (): Promise<Opened> => {
   const page = await open(TermPage, { id })
@@ -149,7 +155,7 @@ describe('a term on screen', () => {
     cell('2027-01-12').click()
     await flushPromises()
     await page.press('Make its next step')
-    await vi.waitFor(() => expect(page.router.currentRoute.value.name).toBe('compose'))
+    await soon(() => expect(page.router.currentRoute.value.name).toBe('compose'))
     expect(calls.find((c) => c.key === 'POST /api/workouts')!.body).toMatchObject({
       document: { title: 'Session 1' },
     })
@@ -161,13 +167,13 @@ describe('a term on screen', () => {
     const save = answers[`PUT /api/terms/${id}`]!
     delete answers[`PUT /api/terms/${id}`]
     await putFirst(page, '2027-01-05')
-    await vi.waitFor(() => expect(page.words()).toContain('Your work is kept on this device'), { timeout: 5000 })
+    await soon(() => expect(page.words()).toContain('Your work is kept on this device'))
     // What is done meanwhile comes along.
     cell('2027-01-07').focus()
     await press('f')
     answers[`PUT /api/terms/${id}`] = save
     await page.press('Save now')
-    await vi.waitFor(() => expect(document.querySelector('[data-testid=save-mark]')!.textContent.trim()).toBe('saved'))
+    await soon(() => expect(document.querySelector('[data-testid=save-mark]')!.textContent.trim()).toBe('saved'))
     expect(stored.places.map((p) => [p.date, p.session ?? 'free'])).toEqual([
       ['2027-01-05', sessionId(0)],
       ['2027-01-07', 'free'],
@@ -195,11 +201,11 @@ describe('a term on screen', () => {
       document: theirs,
     })
     await putFirst(page, '2027-01-05')
-    await vi.waitFor(() => expect(page.words()).toContain('It was changed elsewhere meanwhile'), { timeout: 5000 })
+    await soon(() => expect(page.words()).toContain('It was changed elsewhere meanwhile'))
     await page.press('What differs?')
-    await vi.waitFor(() => expect(page.words()).toMatch(/Here\s*Tue 5 Jan\s*Elsewhere\s*Tue 19 Jan/))
+    await soon(() => expect(page.words()).toMatch(/Here\s*Tue 5 Jan\s*Elsewhere\s*Tue 19 Jan/))
     await page.press('Go on with mine here')
-    await vi.waitFor(() => expect(stored.places.map((p) => p.date)).toEqual(['2027-01-05']))
+    await soon(() => expect(stored.places.map((p) => p.date)).toEqual(['2027-01-05']))
     expect(copied).toMatchObject({ document: { places: [{ title: 'Theirs' }] } })
   })
 
@@ -210,12 +216,12 @@ describe('a term on screen', () => {
     await page.press('Coverage')
     const row = (name: string) =>
       [...document.querySelectorAll('tbody tr')].find((r) => r.querySelector('th')?.textContent === name)!
-    await vi.waitFor(() => expect(row('squat').querySelector('.state')!.textContent.trim()).toBe('once'))
+    await soon(() => expect(row('squat').querySelector('.state')!.textContent.trim()).toBe('once'))
     expect(row('jump').querySelector('.state')!.textContent.trim()).toBe('missing')
     row('lunge').querySelector('button')!.click()
-    await vi.waitFor(() => expect(page.words()).toContain('These would fill the gap'))
+    await soon(() => expect(page.words()).toContain('These would fill the gap'))
     // Two of the eight have a lunge among their draws.
-    await vi.waitFor(() => expect(document.querySelectorAll('li button[draggable]')).toHaveLength(2))
+    await soon(() => expect(document.querySelectorAll('li button[draggable]')).toHaveLength(2))
     await page.press('Show all')
     expect(document.querySelectorAll('li button[draggable]')).toHaveLength(8)
   })
@@ -227,9 +233,9 @@ describe('a term on screen', () => {
       box.click()
       await flushPromises()
     }
-    await vi.waitFor(() => expect(document.querySelector('.do .main')!.hasAttribute('disabled')).toBe(false))
+    await soon(() => expect(document.querySelector('.do .main')!.hasAttribute('disabled')).toBe(false))
     await page.press('Plan it')
-    await vi.waitFor(() => expect(page.words()).toContain('7 of 7 days have a session'))
+    await soon(() => expect(page.words()).toContain('7 of 7 days have a session'))
     expect(page.words()).toContain('The best there is')
     await page.press('Take this plan')
     expect(document.querySelectorAll('[data-date].filled')).toHaveLength(7)
@@ -258,11 +264,11 @@ describe('terms', () => {
     answers[`DELETE /api/terms/${id}`] = () => ((removed = true), {})
     answers[`POST /api/terms/${id}/restore`] = () => ((removed = false), {})
     const page = await open(TermsPage)
-    await vi.waitFor(() => expect(page.words()).toContain('Winter'))
+    await soon(() => expect(page.words()).toContain('Winter'))
     await page.press('Remove Winter')
     expect(page.words()).toContain('is in the bin')
     await page.press('Put Winter back')
-    await vi.waitFor(() => expect(document.querySelector('a')!.textContent).toBe('Winter'))
+    await soon(() => expect(document.querySelector('a')!.textContent).toBe('Winter'))
   })
 })
 
@@ -282,7 +288,7 @@ describe('a term taken along', () => {
     const page = await opened()
     cell('2027-01-05').click()
     await page.press('Take along')
-    await vi.waitFor(() => expect(document.querySelector('textarea')!.value).toContain(`/go/${token}`))
+    await soon(() => expect(document.querySelector('textarea')!.value).toContain(`/go/${token}`))
     expect(document.querySelector('textarea')!.value).toContain('Thursday 7 January: Session 1')
     expect(page.words()).toContain('not handed out: Session 1')
     const to = document.querySelector<HTMLInputElement>('input[type=email]')!

@@ -99,10 +99,12 @@ export function plannedTerm(term: Term, problem: PlanProblem, plan: Plan, titles
     const session = k === undefined ? undefined : problem.sessions[k]!.id
     return kept.has(date) || session === undefined ? [] : [{ date, session }]
   })
-  const loose = term.places.filter((p) => !p.pinned && p.session)
+  // What lies before the first day that was planned has been.
+  const past = term.places.filter((p) => problem.from !== undefined && p.date < problem.from)
+  const loose = term.places.filter((p) => !p.pinned && p.session && !past.includes(p))
   const stays = wanted.flatMap((w) => loose.find((p) => p.date === w.date && p.session === w.session) ?? [])
   const left = loose.filter((p) => !stays.includes(p))
-  const places: Place[] = [...pinned, ...stays]
+  const places: Place[] = [...past, ...pinned, ...stays]
   for (const { date, session } of wanted) {
     if (stays.some((p) => p.date === date)) continue
     const at = left.findIndex((p) => p.session === session)

@@ -1,6 +1,6 @@
 import type { Form } from '../session/forms.ts'
 import type { Family } from '../terms/move.ts'
-import { isEasierWeek, openDays, type HomeDay } from './days.ts'
+import { dayNumber, isEasierWeek, openDays, type HomeDay } from './days.ts'
 import type { TermSession } from './profile.ts'
 import type { Place, Term } from './schema.ts'
 import { testDays, type TestMiss } from './testDays.ts'
@@ -52,6 +52,8 @@ export interface PlanProblem {
   weeks: readonly PlanWeek[]
   /** Days before a test on which nothing hard may be. */
   calm: ReadonlySet<number>
+  /** The first day that is planned. */
+  from?: string
   /** What stood there before, by day; a plan that is mended changes as little of it as need be. */
   before?: readonly Before[]
   missed: readonly TestMiss[]
@@ -78,6 +80,8 @@ function freeDays(days: readonly HomeDay[], taken: ReadonlySet<number>): Set<num
 }
 
 export interface PlanOptions {
+  /** The first day that is planned, an ISO date: what lies before it has been and stays. All days where nothing is said. */
+  from?: string
   /** Change as little as need be of what stands there. */
   mend?: boolean
 }
@@ -87,8 +91,8 @@ export interface PlanOptions {
  *
  * @param known the sessions a plan may use and those that are pinned; others are left out
  */
-export function planProblem(term: Term, known: readonly TermSession[], { mend }: PlanOptions = {}): PlanProblem {
-  const days = openDays(term)
+export function planProblem(term: Term, known: readonly TermSession[], { mend, from }: PlanOptions = {}): PlanProblem {
+  const days = openDays(term).filter((d) => from === undefined || d.date >= from)
   const at = new Map(days.map((d, i) => [d.date, i]))
   const indexOf = ({ date }: Pick<Place, 'date'>): number[] => {
     const i = at.get(date)
@@ -97,9 +101,11 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
   const pinned = term.places.filter((p) => p.pinned)
   const keptFree = pinned.filter((p) => !p.session).flatMap(indexOf)
   const kept = new Set(pinned.map((p) => p.date))
+  const past = from === undefined ? [] : term.places.filter((p) => p.date < from)
   // Where she has pinned the test days they are hers.
   const test = known.find((s) => s.id === term.tests && !pinned.some((p) => p.session === s.id))
-  const { days: tested, missed } = test ? testDays(term, kept) : { missed: [] }
+  const had = past.filter((p) => p.session === test?.id).map((p) => p.date)
+  const { days: tested, missed } = test ? testDays(term, kept, { from, had }) : { missed: [] }
   const ofTests = tested ? [tested.tryOut, tested.first, tested.second].flatMap(indexOf) : []
   const pinnedOf = (id: string) =>
     pinned
@@ -135,12 +141,21 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend }:
     days,
     sessions,
     free,
-    families: term.families,
+    ...(from !== undefined && { from }),
+    families: term.families.filter((family) => !isMet(family, past, known)),
     weeks: weeksOf(days, free, sessions),
     calm: new Set(testing.filter((i) => i > 0 && days[i]!.number - days[i - 1]!.number === 1).map((i) => i - 1)),
     missed,
     ...(mend && { before: days.map(there) }),
   }
+}
+
+/** Whether days that have been already hold a family twice, soon enough. */
+function isMet(family: Family, past: readonly Place[], known: readonly TermSession[]): boolean {
+  const held = new Set(known.filter((s) => s.families.includes(family)).map((s) => s.id))
+  const numbers = past.flatMap((p) => (p.session !== undefined && held.has(p.session) ? [dayNumber(p.date)] : []))
+  const [first, second] = numbers.sort((a, b) => a - b)
+  return first !== undefined && second !== undefined && second - first <= familyWithin
 }
 
 /** Whether days that are kept may be part of a series. */

@@ -13,27 +13,39 @@ export type TestMiss = 'sixWeeks' | 'sameWeekday' | 'lastButOne' | 'secondWeek' 
 /** So many days lie between the two test days at least. Trade's. */
 export const testsApart = 42
 
+/** What of a term lies behind. */
+interface Behind {
+  /** The first day that can still be one, an ISO date. */
+  from?: string | undefined
+  /** Test days that have been, in their order. */
+  had?: readonly string[]
+}
+
 /**
  * The test days of a term: the try-out in the first open week, the first in the next, the second in the last full week but one; on the
  * same weekday, six weeks apart, none in the first week after holidays. Where all of that cannot be, the fewest are missed.
  *
  * @param kept days nobody may move, which are no test days
+ * @returns no days where all have been, or there is no room
  */
 export function testDays(
   term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>,
   kept: ReadonlySet<string> = new Set(),
+  { from = '', had = [] }: Behind = {},
 ): { days?: TestDays; missed: TestMiss[] } {
+  const all = openDays(term)
+  const [hadTryOut, hadFirst, hadSecond] = all.filter((d) => had.includes(d.date))
+  if (hadSecond) return { missed: [] }
   const after = new Set(weeksAfterHolidays(term))
-  const open = openDays(term).filter((d) => !kept.has(d.date) && (!after.has(d.week) || d.week === 0))
+  const open = all.filter((d) => d.date >= from && !kept.has(d.date) && (!after.has(d.week) || d.week === 0))
   const weeks = [...new Set(open.map((d) => d.week))]
   const lastButOne = fullWeeks(term).at(-2)
+  const tryOuts = hadTryOut ? [hadTryOut] : open.filter((d) => d.week === weeks[0])
   let best: { days: TestDays; missed: TestMiss[] } | undefined
-  const triples = open.flatMap((tryOut) =>
-    open
-      .filter((first) => first.week > tryOut.week && tryOut.week === weeks[0])
-      .flatMap((first) =>
-        open.filter((second) => second.week > first.week).map((second) => ({ tryOut, first, second })),
-      ),
+  const triples = tryOuts.flatMap((tryOut) =>
+    (hadFirst ? [hadFirst] : open.filter((d) => d.week > tryOut.week)).flatMap((first) =>
+      open.filter((d) => d.week > first.week).map((second) => ({ tryOut, first, second })),
+    ),
   )
   for (const days of triples) {
     const { tryOut, first, second } = days
@@ -41,7 +53,7 @@ export function testDays(
       ...(second.number - first.number < testsApart ? (['sixWeeks'] as const) : []),
       ...(tryOut.weekday !== first.weekday || first.weekday !== second.weekday ? (['sameWeekday'] as const) : []),
       ...(second.week === lastButOne ? [] : (['lastButOne'] as const)),
-      ...(first.week === weeks[1] ? [] : (['secondWeek'] as const)),
+      ...(hadTryOut || first.week === weeks[1] ? [] : (['secondWeek'] as const)),
     ]
     if (!best || missed.length < best.missed.length) best = { days, missed }
   }

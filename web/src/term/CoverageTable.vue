@@ -9,7 +9,15 @@ import { newMovesAWeek, thingsAWeek, type Coverage, type CoverageKind, type Term
 const props = defineProps<{ coverage: Coverage; weeks: number; findings: readonly TermFinding[] }>()
 const emit = defineEmits<{ gap: [kind: CoverageKind, id: string] }>()
 const { t, locale } = useI18n()
-const said = computed(() => props.findings.map((f) => findingText(f, locale.value as Language)))
+/** What one rule says stands together, with its why once. */
+const said = computed(() => {
+  const byRule = new Map<string, { whats: string[]; why: string }>()
+  for (const finding of props.findings) {
+    const { what, why } = findingText(finding, locale.value as Language)
+    byRule.set(finding.rule, { whats: [...(byRule.get(finding.rule)?.whats ?? []), what], why })
+  }
+  return [...byRule].map(([rule, { whats, why }]) => ({ rule, whats, why }))
+})
 
 const words: Record<CoverageKind, (id: string) => string> = {
   families: (id) => t(`family.${id}`),
@@ -37,8 +45,9 @@ const state = (total: number) =>
   <section v-if="said.length" :aria-label="t('term.look')">
     <h2>{{ t('term.look') }}</h2>
     <ul>
-      <li v-for="{ what, why } in said" :key="what">
-        {{ what }} <small class="quiet">{{ why }}</small>
+      <li v-for="{ rule, whats, why } in said" :key="rule">
+        <template v-for="what in whats" :key="what">{{ what }}<br /></template>
+        <small class="quiet">{{ why }}</small>
       </li>
     </ul>
   </section>

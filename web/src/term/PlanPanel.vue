@@ -20,6 +20,8 @@ const props = defineProps<{
   sessions: readonly WorkoutSummary[]
   titles: ReadonlyMap<string, string>
   profiles: ReadonlyMap<string, TermSession>
+  /** Days before it have been, and stay. */
+  today: string
 }>()
 const emit = defineEmits<{ change: [change: (term: Term) => Term]; take: [planned: Term] }>()
 const { t, locale } = useI18n()
@@ -70,7 +72,7 @@ async function run(mend: boolean) {
   problem.value = ''
   found.value = undefined
   const before = props.term
-  const asked = planProblem(before, [...props.profiles.values()].map(toRaw), { mend })
+  const asked = planProblem(before, [...props.profiles.values()].map(toRaw), { mend, from: props.today })
   try {
     const planned = await plan(asked, here.signal)
     if (abort !== here) return

@@ -305,6 +305,7 @@ const lead = computed(() => {
           :sessions="summaries ?? []"
           :titles="titles"
           :profiles="profiles"
+          :today="today"
           @change="onChange"
           @take="store.push($event)"
         />

@@ -19,7 +19,7 @@ export const easierWeek: TermRule = {
         if (before.some((minutes) => minutes === 0)) return []
         const mean = before.reduce((a, b) => a + b, 0) / before.length
         return effort(week) > share * mean
-          ? [{ week: week + 1, minutes: Math.round(effort(week)), most: Math.floor(share * mean) }]
+          ? [{ week: week + 1, minutes: Math.round(effort(week)), before: Math.round(mean) }]
           : []
       })
   },

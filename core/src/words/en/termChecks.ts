@@ -81,7 +81,8 @@ export const termChecksInEnglish: Record<TermRuleId, RuleWords> = {
   },
   'easier-week': {
     title: 'An easier week',
-    what: (f) => `Week ${f.week} is to be easier, and has ${f.minutes} min of effort; ${f.most} would be.`,
+    what: (f) =>
+      `Week ${f.week} is to be easier, and has ${f.minutes} min of effort; the weeks before had ${f.before}.`,
     why: 'Every fourth week a quarter less: bodies catch up, and so do those who were ill.',
   },
   'after-weeks-off': {

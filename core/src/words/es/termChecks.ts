@@ -99,7 +99,8 @@ export const termChecksInSpanish: Record<TermRuleId, RuleWords> = {
   },
   'easier-week': {
     title: 'Una semana más suave',
-    what: (f) => `La semana ${f.week} debe ser más suave y tiene ${f.minutes} min de esfuerzo; ${f.most} lo serían.`,
+    what: (f) =>
+      `La semana ${f.week} debe ser más suave y tiene ${f.minutes} min de esfuerzo; las anteriores tenían ${f.before}.`,
     why: 'Cada cuarta semana un cuarto menos: el cuerpo se repone, y quien estuvo enfermo se pone al día.',
   },
   'after-weeks-off': {
