@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { findingText, ruleText, type TermRuleId } from '@esfuerzo/core/checks'
 import { checkTerm, newTerm, openDays, termRules, termView, type Term, type TermSession } from '@esfuerzo/core/term'
-import { termRuleIds } from '../src/checks/rule.ts'
+import { ruleIds, termRuleIds } from '../src/checks/rule.ts'
 import { idOf, termSessionOf } from './support/termPlans.ts'
 
 const all = ['bodyAwareness', 'rangeOfMotion', 'objectControl', 'coordination', 'gamePlay']
@@ -55,11 +55,11 @@ const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: Retur
   },
   // Two home days a week, so that two weeks lie between the first place and the fifth, sixteen days to the sixth.
   'again-in-time': { breaks: sameOn([0, 5]), near: sameOn([0, 2, 4]) },
-  'new-moves': {
+  'new-moves-a-week': {
     breaks: termOf([{}, {}, { moves: ['a', 'b', 'c', 'd'] }]),
     near: termOf([{ moves: ['d', 'e', 'f', 'g'] }, {}, { moves: ['a', 'b', 'c', 'd'] }]),
   },
-  'things-to-fetch': {
+  'things-a-week': {
     breaks: termOf([{ things: ['a', 'b'] }, { things: ['c', 'd'] }]),
     near: termOf([{ things: ['a', 'b'] }, { things: ['b', 'c'] }]),
   },
@@ -121,4 +121,6 @@ it('every rule has its file, and is in the registry', () => {
   const files = readdirSync(new URL('../src/term/rules/', import.meta.url)).map((f) => inKebab(f.replace('.ts', '')))
   expect(files.sort()).toEqual([...termRuleIds].sort())
   expect(termRules.map((r) => r.id).sort()).toEqual([...termRuleIds].sort())
+  // What a school says of one is said of no other.
+  expect(ruleIds.filter((id) => (termRuleIds as readonly string[]).includes(id))).toEqual([])
 })

@@ -58,8 +58,8 @@ describe('saving by itself', () => {
       ['two', 1],
       ['three', 2],
     ])
-    // The copy of "three" was not taken away by the answer to "two".
-    expect(kept).toEqual(['two', 'three', undefined])
+    // Kept as it is typed, and with what is sent as it is sent; "three" was not taken away by the answer to "two".
+    expect(kept).toEqual(['two', 'two', 'three', 'three', undefined])
   })
 
   it.each(['offline', 'database-away', 'unexpected'] as const)(

@@ -14,6 +14,8 @@ const server = {
   created: [] as Workout[],
   down: false,
   signedOut: false,
+  /** It stores, and goes away before it answers. */
+  dies: false,
 }
 const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
 async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {
@@ -28,7 +30,8 @@ async function fakeFetch(url: string, init: { method: string; body?: string }): 
       : answer(200, { id: 'w1', revision: server.revision, document: server.document })
   if (init.method === 'POST') return (server.created.push(body.document), answer(200, { id: 'copy', revision: 1 }))
   if (body.revision !== server.revision) return answer(409, { code: 'conflict', detail: '' })
-  Object.assign(server, { document: body.document, revision: server.revision + 1 })
+  Object.assign(server, { document: body.document, revision: server.revision + 1, down: server.dies })
+  if (server.dies) throw new TypeError('network')
   return answer(200, { id: 'w1', revision: server.revision })
 }
 
@@ -54,7 +57,7 @@ beforeEach(() => {
     library.version,
   )
   const document = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
-  Object.assign(server, { document, revision: 1, created: [], down: false, signedOut: false })
+  Object.assign(server, { document, revision: 1, created: [], down: false, signedOut: false, dies: false })
 })
 afterEach(() => void vi.useRealTimers())
 
@@ -117,6 +120,22 @@ describe('the composer', () => {
     expect([again.workout.title, again.canUndo, again.message?.text]).toEqual(['In the dark', true, 'restored'])
     await quiet()
     expect(server.document.title).toBe('In the dark')
+  })
+
+  it('goes on after a reload where the last save was stored and its answer lost', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    server.dies = true
+    composer.edit((w) => setDetails(w, { title: 'Stored' }))
+    await quiet()
+    composer.edit((w) => setDetails(w, { title: 'And on' }))
+    expect([server.document.title, server.down]).toEqual(['Stored', true])
+    Object.assign(server, { down: false, dies: false })
+    const again = await fresh()
+    await again.open('w1')
+    expect([again.workout.title, again.message?.text, server.created]).toEqual(['And on', 'restored', []])
+    await quiet()
+    expect([server.document.title, server.revision, device.size]).toEqual(['And on', 3, 0])
   })
 
   it('keeps both when a session was saved elsewhere meanwhile', async () => {

@@ -2,12 +2,12 @@ import { afterWeeksOff } from './rules/afterWeeksOff.ts'
 import { againInTime } from './rules/againInTime.ts'
 import { categories } from './rules/categories.ts'
 import { easierWeek } from './rules/easierWeek.ts'
-import { newMoves } from './rules/newMoves.ts'
+import { newMovesAWeek } from './rules/newMovesAWeek.ts'
 import { pushPullLegsCore } from './rules/pushPullLegsCore.ts'
 import { seenOnce } from './rules/seenOnce.ts'
 import { strengthDays } from './rules/strengthDays.ts'
 import { testDays } from './rules/testDays.ts'
-import { thingsToFetch } from './rules/thingsToFetch.ts'
+import { thingsAWeek } from './rules/thingsAWeek.ts'
 import { upperLowerCore } from './rules/upperLowerCore.ts'
 import type { TermRule } from './termRule.ts'
 
@@ -19,8 +19,8 @@ export const termRules = [
   seenOnce,
   strengthDays,
   againInTime,
-  newMoves,
-  thingsToFetch,
+  newMovesAWeek,
+  thingsAWeek,
   testDays,
   easierWeek,
   afterWeeksOff,

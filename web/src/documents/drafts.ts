@@ -6,11 +6,15 @@ import { ProblemError, readDocument, writtenDocument, type DocumentKind } from '
 export interface Draft<T> {
   revision: number
   document: T
+  /** What was sent and never answered. */
+  sent?: readonly T[]
   /** When it was last written, in milliseconds. */
   at: number
 }
 
-const database = () => createStore('esfuerzo-drafts', 'drafts')
+// One connection, so that what is written comes one after the other.
+let opened: ReturnType<typeof createStore> | undefined
+const database = () => (opened ??= createStore('esfuerzo-drafts', 'drafts'))
 
 /** This tab's name, kept through a reload and not shared with other tabs. */
 function tabId(): string {
@@ -39,7 +43,8 @@ export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
   /** A kept draft as this page has it; undefined where it cannot be read, as one of a newer page: that one is left where it is. */
   function read(draft: Draft<T>): Draft<T> | undefined {
     try {
-      return { ...draft, document: readDocument(kind, draft.document) }
+      const sent = draft.sent?.map((one) => readDocument(kind, one))
+      return { ...draft, document: readDocument(kind, draft.document), ...(sent && { sent }) }
     } catch (error) {
       if (error instanceof ProblemError) return undefined
       throw error
@@ -51,7 +56,8 @@ export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
       try {
         if (draft) {
           const document = writtenDocument(kind, draft.document)
-          await set(key, { ...draft, document, at: Date.now() }, database())
+          const sent = draft.sent?.map((one) => writtenDocument(kind, one))
+          await set(key, { ...draft, document, ...(sent && { sent }), at: Date.now() }, database())
         } else await del(key, database())
       } catch {
         // Private windows may refuse storage; the server's copy is then the only one.

@@ -18,8 +18,12 @@ export interface AutosaveParts<T> {
   save: (document: T, revision: number) => Promise<number>
   /** What is stored now, to be looked at after a conflict. @throws {CallError} */
   reload: () => Promise<{ document: T; revision: number }>
-  /** Keeps it on the device until it is stored; undefined takes that copy away. */
-  keep: (document: T | undefined) => Promise<void>
+  /**
+   * Keeps it on the device until it is stored; undefined takes that copy away.
+   *
+   * @param sent what is on its way, or was sent and never answered: one of them may be what is stored by now
+   */
+  keep: (document: T | undefined, sent?: readonly T[]) => Promise<void>
   /** Milliseconds of quiet before a save. */
   quiet?: number
   /** Milliseconds before the first new try; doubles up to ten seconds. */
@@ -40,6 +44,9 @@ export interface Autosave<T> {
 }
 
 const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries'])
+
+/** So many unanswered saves are kept with a draft: a page that is opened again knows them for its own. */
+const mostSent = 3
 
 /** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
 // eslint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
@@ -71,6 +78,8 @@ export function useAutosave<T>({
       const sent = document.value
       state.value = 'saving'
       sentUnanswered.push(sent)
+      // The page may be gone before the answer comes.
+      void keep(sent, sentUnanswered.slice(-mostSent))
       try {
         revision.value = await save(sent, revision.value)
         stored.value = sent
@@ -125,7 +134,7 @@ export function useAutosave<T>({
     document,
     (now) => {
       if (now === stored.value) return
-      void keep(now)
+      void keep(now, sentUnanswered.slice(-mostSent))
       if (state.value === 'conflict') return
       const trying = state.value === 'away' || state.value === 'newer'
       if (state.value !== 'saving' && !trying) state.value = 'unsaved'

@@ -11,6 +11,9 @@ export interface Revision<T> {
   revision: number
 }
 
+/** Work on this device that was not stored, with what was sent of it and never answered. */
+export type Kept<T> = Revision<T> & { sent?: readonly T[] }
+
 /** Where documents of a kind are stored, and what is said of them. */
 export interface RevisionedParts<T> {
   /** What is there before any is opened. */
@@ -24,8 +27,8 @@ export interface RevisionedParts<T> {
   /** Closes the state a document is in, so that the next sitting begins another. @throws {CallError} */
   close: (id: string) => Promise<unknown>
   drafts: {
-    keep: (id: string, draft: Revision<T> | undefined) => Promise<void>
-    take: (id: string) => Promise<Revision<T> | undefined>
+    keep: (id: string, draft: Kept<T> | undefined) => Promise<void>
+    take: (id: string) => Promise<Kept<T> | undefined>
   }
   /** Before a document that was loaded is put on screen. */
   onLoad?: (document: T) => void
@@ -77,7 +80,8 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     revision,
     save: (now, from) => parts.save(id.value, { document: now, revision: from }),
     reload: () => parts.read(id.value),
-    keep: (now) => parts.drafts.keep(id.value, now && { revision: revision.value, document: now }),
+    keep: (now, sent) =>
+      parts.drafts.keep(id.value, now && { revision: revision.value, document: now, ...(sent?.length && { sent }) }),
   })
 
   /** Opens a document; unsaved work that this device still has comes back with it. */
@@ -105,11 +109,15 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     }
   }
 
-  /** Work that was not stored goes on from here; where the stored one has moved on, it becomes a copy. */
+  /**
+   * Work that was not stored goes on from here, also where what is stored is a save of its own whose answer was lost; where another
+   * has moved on, it becomes a copy.
+   */
   async function takeUp(stored: Revision<T>): Promise<void> {
     const draft = await parts.drafts.take(id.value)
     if (!draft || sameValue(draft.document, stored.document)) return
-    if (draft.revision === stored.revision) {
+    const isOurs = draft.sent?.some((sent) => sameValue(sent, stored.document))
+    if (draft.revision === stored.revision || isOurs) {
       history.push(draft.document)
       parts.onFound('restored')
     } else {

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Language } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
-import { newMovesAWeek, thingsAWeek, type Coverage, type CoverageKind, type TermFinding } from '@esfuerzo/core/term'
+import { mostNewMoves, mostThings, type Coverage, type CoverageKind, type TermFinding } from '@esfuerzo/core/term'
 
 /** What a term holds, week by week: once, repeated, missing, by a sign and by its number. */
 const props = defineProps<{ coverage: Coverage; weeks: number; findings: readonly TermFinding[] }>()
@@ -34,8 +34,8 @@ const groups = computed(() =>
 )
 /** Moves a class meets for the first time, and things it fetches, week by week. */
 const byWeek = computed(() => [
-  { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length), many: newMovesAWeek },
-  { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length), many: thingsAWeek },
+  { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length), many: mostNewMoves },
+  { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length), many: mostThings },
 ])
 const state = (total: number) =>
   t(total === 0 ? 'term.missing' : total === 1 ? 'term.once' : 'term.timesIn', { n: total })

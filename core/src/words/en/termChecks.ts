@@ -64,12 +64,12 @@ export const termChecksInEnglish: Record<TermRuleId, RuleWords> = {
         : `Too often running: “${f.title}”, ${f.times} times.`,
     why: 'Two or three times, four to fourteen days apart: learn it, do it, beat it; then it rests three weeks.',
   },
-  'new-moves': {
+  'new-moves-a-week': {
     title: 'New moves in a week',
     what: (f) => `Week ${f.week}: ${f.moves} moves the class has not met.`,
     why: 'Three a week can be learnt at home; the rest is guessed.',
   },
-  'things-to-fetch': {
+  'things-a-week': {
     title: 'Things to fetch in a week',
     what: (f) => `Week ${f.week}: ${f.things} things to fetch.`,
     why: 'Every family has three; who has not, stays out.',

@@ -82,12 +82,12 @@ export const termChecksInSpanish: Record<TermRuleId, RuleWords> = {
         : `Demasiadas veces seguidas: «${f.title}», ${f.times}.`,
     why: 'Dos o tres veces, con cuatro a catorce días entre ellas: aprenderlo, hacerlo, superarlo; luego descansa tres semanas.',
   },
-  'new-moves': {
+  'new-moves-a-week': {
     title: 'Ejercicios nuevos en una semana',
     what: (f) => `Semana ${f.week}: ${f.moves} ejercicios que la clase no conoce.`,
     why: 'Tres por semana se aprenden en casa; los demás se adivinan.',
   },
-  'things-to-fetch': {
+  'things-a-week': {
     title: 'Cosas que buscar en una semana',
     what: (f) => `Semana ${f.week}: ${f.things} cosas que buscar.`,
     why: 'Tres las tiene cada familia; quien no las tiene se queda fuera.',

@@ -1,15 +1,15 @@
 import type { TermRule } from '../termRule.ts'
 
 /** A family fetches so many things a week. Trade's. */
-export const thingsAWeek = 3
+export const mostThings = 3
 
 /** More things in a week than a family has at hand. */
-export const thingsToFetch: TermRule = {
-  id: 'things-to-fetch',
+export const thingsAWeek: TermRule = {
+  id: 'things-a-week',
   level: 'note',
   find: ({ term, days }) =>
     Array.from({ length: term.weeks }, (_, week) => week).flatMap((week) => {
       const things = new Set(days.filter((d) => d.week === week).flatMap((d) => d.session.things)).size
-      return things > thingsAWeek ? [{ week: week + 1, things }] : []
+      return things > mostThings ? [{ week: week + 1, things }] : []
     }),
 }

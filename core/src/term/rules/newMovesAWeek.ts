@@ -1,11 +1,11 @@
 import type { TermRule } from '../termRule.ts'
 
 /** A class meets so many new moves a week. Trade's. */
-export const newMovesAWeek = 3
+export const mostNewMoves = 3
 
 /** More new moves in a week than a class learns. The first week with sessions is no question: everything begins there. */
-export const newMoves: TermRule = {
-  id: 'new-moves',
+export const newMovesAWeek: TermRule = {
+  id: 'new-moves-a-week',
   level: 'note',
   find: ({ term, days, met }) => {
     const known = new Set(met)
@@ -14,7 +14,7 @@ export const newMoves: TermRule = {
       const here = new Set(days.filter((d) => d.week === week).flatMap((d) => d.session.moves))
       const fresh = [...here].filter((id) => !known.has(id))
       for (const id of fresh) known.add(id)
-      return week !== began && fresh.length > newMovesAWeek ? [{ week: week + 1, moves: fresh.length }] : []
+      return week !== began && fresh.length > mostNewMoves ? [{ week: week + 1, moves: fresh.length }] : []
     })
   },
 }
