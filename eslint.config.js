@@ -11,7 +11,7 @@ const mayNotImport = (files, pairs) => ({
 })
 
 const inside = [
-  '^@esfuerzo/(?!core/[a-z]+$)[^/]+/(?!(family|words)$)',
+  '^@esfuerzo/(?!(?:core|plans)/[a-z]+$)[^/]+/(?!(family|words)$)',
   'a workspace is imported by its name; its inside is its own',
 ]
 
@@ -137,14 +137,14 @@ export default tseslint.config(
   },
   {
     // What is longer or has more ways through it says why beside it.
-    files: ['{core,contract,server,cli,web}/src/**'],
+    files: ['{core,contract,plans,server,cli,web}/src/**'],
     rules: {
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       complexity: ['error', 20],
     },
   },
   {
-    files: ['core/src/**', 'web/src/**', 'server/src/**', 'cli/src/**'],
+    files: ['core/src/**', 'plans/src/**', 'web/src/**', 'server/src/**', 'cli/src/**'],
     ignores: [
       'core/src/forms/**',
       'web/src/forms/**',
@@ -161,10 +161,17 @@ export default tseslint.config(
       ['^node:', 'the contract runs in pages too'],
     ],
   ),
+  mayNotImport(
+    ['plans/src/**'],
+    [
+      ['^@esfuerzo/(?!core(?:/|$))', 'files of other programs know core only'],
+      ['^node:', 'they are read in pages too'],
+    ],
+  ),
   mayNotImport(['server/src/**'], [['^@esfuerzo/(web|cli)', 'the server does not know the pages'], inside]),
   mayNotImport(
     ['cli/src/**'],
-    [['^@esfuerzo/(web|server|contract)', 'the command line is over core and library'], inside],
+    [['^@esfuerzo/(web|server|contract)', 'the command line is over core, library and plans'], inside],
   ),
   ...webFloors.map(([floor], i) => {
     const later = webFloors.slice(i + 1).map(([name]) => name)

@@ -3,7 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import vuetify from 'vite-plugin-vuetify'
 
 // A test file that puts stand-ins in place of modules needs modules of its own; all others share them, which halves their time.
-const mocking = ['composer', 'drafts', 'familyPages', 'term', 'tools', 'twoReleases'].map(
+const mocking = ['composer', 'drafts', 'familyPages', 'plans', 'term', 'tools', 'twoReleases'].map(
   (name) => `web/test/${name}.test.ts`,
 )
 const web = {
@@ -29,6 +29,7 @@ export default defineConfig({
             'cli/test/**/*.test.ts',
             'library/test/**/*.test.ts',
             'contract/test/**/*.test.ts',
+            'plans/test/**/*.test.ts',
           ],
           setupFiles: ['core/test/support/seed.ts'],
           testTimeout: 60_000,

@@ -19,6 +19,7 @@ export const floors = [
   ['pulse', 'a lane’s pulse, predicted'],
   ['quiz', 'questions made of a session'],
   ['notation', 'whiteboard text'],
+  ['oldPlans', 'documents and tables as lines of text, and back'],
   ['bounds', 'how much a grade, a block, a clock may ask'],
   ['choose', 'which move: search, filter, what is like it, how it is put in'],
   ['chance', 'when children finish, what chance brings'],

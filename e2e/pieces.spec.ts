@@ -44,7 +44,7 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   const choose = async (content: string) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Open a file' }).click(),
+      page.getByRole('button', { name: 'Open files' }).click(),
     ])
     await chooser.setFiles({ name: 'session.json', mimeType: 'application/json', buffer: Buffer.from(content) })
   }

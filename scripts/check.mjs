@@ -19,7 +19,7 @@ function changed() {
 
 /** The unit tests that belong to files by name. */
 function testsOf(files) {
-  const folders = ['core', 'cli', 'library', 'contract', 'web'].map((w) => `${w}/test`)
+  const folders = ['core', 'cli', 'library', 'contract', 'plans', 'web'].map((w) => `${w}/test`)
   const all = folders.flatMap((folder) =>
     readdirSync(join(root, folder)).flatMap((name) => (name.endsWith('.test.ts') ? [`${folder}/${name}`] : [])),
   )

@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
 import { problemText, ProblemError } from '@esfuerzo/core'
 import { readingOf, type Question } from '@esfuerzo/core/notation'
@@ -7,6 +6,7 @@ import { checkCommand } from './checkCommand.ts'
 import { draftCommand, draftOptions } from './draftCommand.ts'
 import { fitCommand } from './fitCommand.ts'
 import { notationCommand } from './notationCommand.ts'
+import { readFileText } from './readFileText.ts'
 import type { Asked } from './readSession.ts'
 import { spreadCommand } from './spreadCommand.ts'
 import { timelineCommand } from './timelineCommand.ts'
@@ -28,7 +28,8 @@ const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
   check      what a colleague would say: stops, looks, notes, as JSON
   draft      three sessions of different intent as whiteboard text; another seed, others
 
-FILE is a session as JSON, or any text a teacher writes (docs/notation.md). What a text leaves open goes to standard error as
+FILE is a session as JSON, any text a teacher writes (docs/notation.md), or an old plan as .docx, .odt, .pdf, .xlsx, .csv, .html, .md;
+where it holds several sessions --session N says which. What a text leaves open goes to standard error as
 "question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict that is a mistake.`
 
 /** The commands: what each prints of a file's text. */
@@ -77,6 +78,7 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
         block: { type: 'string' },
         children: { type: 'string' },
         to: { type: 'string' },
+        session: { type: 'string', default: '1' },
         strict: { type: 'boolean' },
         ...draftOptions,
       },
@@ -91,7 +93,8 @@ export async function main(argv: readonly string[], { out, err }: Streams): Prom
       return 2
     }
     const questions: Question[] = []
-    const answer = commands[command]!(await readFile(file, 'utf8'), values, (question) => questions.push(question))
+    const text = await readFileText(file, Number(values.session), err)
+    const answer = commands[command]!(text, values, (question) => questions.push(question))
     questions.forEach((question) => err(questionText(question)))
     if (values.strict && questions.length) return 2
     out(answer)

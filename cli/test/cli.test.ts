@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { newWorkout } from '@esfuerzo/core'
+import { docxOf } from '@esfuerzo/plans/write'
 import { main } from '../src/main.ts'
 
 let folder: string
@@ -217,4 +218,34 @@ it('drafts three sessions as whiteboard text, the same again with the same seed,
     expect([refused.code, refused.out]).toEqual([2, ''])
     expect(refused.err).toContain(bad[0])
   }
+})
+
+it('takes old plans of other programs: a document, a sheet with two sessions, and says what it cannot open', async () => {
+  const bytes = async (name: string, content: Uint8Array) => {
+    const path = join(folder, name)
+    await writeFile(path, content)
+    return path
+  }
+  const plan = await bytes(
+    'plan.docx',
+    await docxOf([
+      { kind: 'heading', level: 1, text: 'Ferry day' },
+      { kind: 'heading', level: 2, text: 'Main part' },
+      { kind: 'table', rows: [['Exercise', 'Reps'], ['Squats', '10'], ['Lunges', '8']] }, // prettier-ignore
+    ]),
+  )
+  const read = await core('notation', plan, '--to', 'text')
+  expect([read.code, read.err]).toEqual([0, ''])
+  expect(read.out).toMatch(/^# Ferry day\nminutes .*\n\n## Main part\nSquat 10\nLunge 8$/)
+  const two = await file(
+    'two.html',
+    '<h1>Monday</h1><p>Squats x10<p>Plank 20 s<h1>Friday</h1><p>Lunges x8<p>Plank 30 s',
+  )
+  const second = await core('notation', two, '--to', 'text', '--session', '2')
+  expect(second.out).toContain('# Friday')
+  expect(second.err).toBe('session 2 of 2: --session says which\n')
+  expect((await core('notation', two, '--session', '3')).err).toBe('--session: should be at most 2\n')
+  const picture = await core('notation', await bytes('board.png', new Uint8Array([0x89, 0x50, 0x4e, 0x47])))
+  expect(picture.code).toBe(2)
+  expect(picture.err).toContain('board.png: Esfuerzo cannot read pictures')
 })

@@ -1,5 +1,13 @@
 // What a session is, how it is changed and what it takes: documents, edits, library, time, words. Named exports only; what is in no list is nobody else's business.
-export { problemCodes, ProblemError, rule, type Expected, type Problem, type Received } from './base/problem.ts'
+export {
+  problemCodes,
+  ProblemError,
+  rule,
+  type Expected,
+  type Problem,
+  type ProblemCode,
+  type Received,
+} from './base/problem.ts'
 export { zodProblems } from './base/zodProblems.ts'
 export { sameValue } from './base/sameValue.ts'
 export { idSchema } from './base/id.ts'

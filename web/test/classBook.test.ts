@@ -8,7 +8,8 @@ import { blockText, readBlock } from '../src/classes/book/block.ts'
 import { columnLine, columnName, columnNth } from '../src/classes/book/columnText.ts'
 import { readTable, readText, TableError, tableBounds, type TableRows } from '../src/classes/book/readTable.ts'
 import { area, at, lead, placeBlock, places, type Selection } from '../src/classes/book/selection.ts'
-import { csvOf, excelOf } from '../src/classes/book/tableOut.ts'
+import { excelOf } from '@esfuerzo/plans/write'
+import { csvOf } from '../src/classes/book/tableOut.ts'
 import { i18n } from '../src/words/i18n.ts'
 
 const t = (key: string, params?: Record<string, unknown>) => i18n.global.t(key, params ?? {})

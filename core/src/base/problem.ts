@@ -19,6 +19,8 @@ export type Counted =
   | 'copies'
   | 'pupils'
   | 'terms'
+  | 'pages'
+  | 'pictures'
 
 /** What no bound and no list says; `words/en/problems.ts` has words for each. */
 export const rules = [
@@ -114,6 +116,13 @@ export const problemCodes = [
   'not-found',
   'impossible-angle',
   'unread',
+  'file-kind',
+  'file-picture',
+  'file-locked',
+  'file-broken',
+  'file-empty',
+  'file-too-big',
+  'file-slow',
   'invalid',
 ] as const
 

@@ -7,7 +7,7 @@ import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
-import { printCellAs } from './cell.ts'
+import { printCell, printCellAs } from './cell.ts'
 import { printDetails } from './detailsText.ts'
 import { notationOf } from './formNotations.ts'
 import { groupLabel } from './groupsText.ts'
@@ -70,6 +70,35 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
   }
 }
 
+/**
+ * A station as a row of a table: its name, and what each group does under it, each said whole.
+ *
+ * @returns a group that does another version has its name in its cell
+ */
+export function printAcross(
+  station: Station,
+  block: Block,
+  groups: readonly Group[],
+  library: Library,
+): { name: string; cells: string[] } {
+  const index = nameIndex(library)
+  const { all } = station.cells
+  const move = library.moves.get(all.move)
+  const name = quotedWhereRead(move ? printName(move, all.version, index) : `"${all.move}"`)
+  const named = move && index.names.get(plainName(printName(move, all.version, index)))
+  // The move's own name stands for the version each grade is ready for.
+  const ready = move && named && !named.version ? cellsFor(move, groups, 'intervals') : undefined
+  const word = notationOf(block.form).prefix?.print(station)
+  const cells = groups.map(({ id }) => {
+    const cell = valueFor(station.cells, id)
+    const version = ready ? valueFor(ready, id).version : all.version
+    return cell.move === all.move && cell.version === version
+      ? printCellAs(cell, library, '').replace(/^[\s;]+/, '')
+      : printCell(cell, library)
+  })
+  return { name: word ? `${word}: ${name}` : name, cells }
+}
+
 /** A name that a line would be read otherwise by, as a form's opening or a row's own words, stands in quotes. */
 const quotedWhereRead = (name: string): string =>
   !name.startsWith('"') &&
@@ -84,6 +113,16 @@ const isUnsaid = (block: Block, before: Block | undefined): boolean =>
 
 const quoted = (text: string) => text.split('\n').map((line) => `> ${line}`)
 
+/**
+ * What stands over a block's rows: how it is worked, and lines of its form's own.
+ *
+ * @param before the block before it in its section
+ */
+export const linesOver = (block: Block, before: Block | undefined, groups: readonly Group[]) => ({
+  facts: isUnsaid(block, before) ? [] : [printFormLine(block, groups)],
+  own: notationOf(block.form).lines?.print(block) ?? [],
+})
+
 /** The lines of one block. @param before the block before it in its section */
 export function printBlock(
   block: Block,
@@ -91,11 +130,12 @@ export function printBlock(
   groups: readonly Group[],
   library: Library,
 ): string[] {
+  const { facts, own } = linesOver(block, before, groups)
   return [
     ...(block.title ? [`### ${block.title}`] : []),
-    ...(isUnsaid(block, before) ? [] : [printFormLine(block, groups)]),
+    ...facts,
     ...(block.note ? quoted(block.note) : []),
-    ...(notationOf(block.form).lines?.print(block) ?? []),
+    ...own,
     ...stationsOf(block).flatMap((station) => [
       printStation(station, block, groups, library),
       ...(station.note?.split('\n').map((line) => `note: ${line}`.trimEnd()) ?? []),

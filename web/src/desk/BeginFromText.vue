@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { libraryFor, newWorkout, ProblemError, sessionProblems, type Workout } from '@esfuerzo/core'
+import { libraryFor, ProblemError, sessionProblems, type Workout } from '@esfuerzo/core'
 import type { ReadText } from '@esfuerzo/core/notation'
 import { longestOriginal } from '@esfuerzo/contract'
 import { longest } from '../reading/longest.ts'
@@ -11,28 +11,23 @@ import { library } from '../repertoire/library.ts'
 import { client } from '../shared/client.ts'
 import { problemText } from '../words/i18n.ts'
 import { refusalOf } from '../words/refusal.ts'
+import { begunGroups } from './begunGroups.ts'
 
 /** A session begun from a text as it is: pasted, looked at beside what it came to, its open words answered. */
 const open = defineModel<boolean>({ required: true })
-defineProps<{
-  /** A text that is there already, pasted onto the page. */
+const props = defineProps<{
+  /** A text that is there already, pasted onto the page or read out of a file. */
   pasted?: string
+  /** The file's name. */
+  file?: string | undefined
+  /** What of the file is not in the text. */
+  left?: readonly string[]
 }>()
+const emit = defineEmits<{ made: [session: { id: string; title: string }] }>()
 const { t } = useI18n()
 const router = useRouter()
 const busy = ref(false)
 const problem = ref('')
-
-const { groups } = newWorkout(
-  'x',
-  [
-    [0, 1],
-    [2, 3],
-    [4, 5, 6],
-  ],
-  20,
-  library.version,
-)
 
 /** Its minutes are those the text says, else those it takes, in steps of five, so that the finish line stands where it ends. */
 function document({ workout, said }: ReadText): Workout {
@@ -47,8 +42,10 @@ async function onTake(read: ReadText, text: string) {
     const made = document(read)
     const problems = sessionProblems(made, libraryFor(made, library))
     if (problems.length) throw new ProblemError(problems)
-    const { id } = await client('createWorkout', { body: { document: made, original: text.slice(0, longestOriginal) } })
+    const original = (props.file ? `${props.file}\n\n${text}` : text).slice(0, longestOriginal)
+    const { id } = await client('createWorkout', { body: { document: made, original } })
     open.value = false
+    emit('made', { id, title: made.title })
     await router.push({ name: 'compose', params: { id } })
   } catch (error) {
     const { sentence, problems } = refusalOf(error)
@@ -62,10 +59,11 @@ async function onTake(read: ReadText, text: string) {
 <template>
   <TextDialog
     v-model="open"
-    :title="t('reading.title')"
+    :title="file ?? t('reading.title')"
+    :left="left"
     :take="t('reading.make')"
     :pasted="pasted"
-    :groups="groups"
+    :groups="begunGroups"
     :busy="busy"
     :problem="problem"
     @take="onTake"

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { DateTime } from 'luxon'
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
 import { goesSoon } from '@esfuerzo/core/classBook'
+import { planText } from '@esfuerzo/core/oldPlans'
 import { client } from '../shared/client.ts'
 import { useAccount } from '../signin/account.ts'
 import BeginFromText from './BeginFromText.vue'
 import ImportSession from './ImportSession.vue'
 import NewSessionDialog from './NewSessionDialog.vue'
+import PlansDialog from './PlansDialog.vue'
+import { leftWords } from './leftWords.ts'
 import { removing } from './removing.ts'
+import { usePlans, type PlanFile, type PlanSession } from '../reading/usePlans.ts'
 import RunItem from '../runs/RunItem.vue'
 import { useRuns } from '../runs/useRuns.ts'
 import SessionItem from './SessionItem.vue'
@@ -28,15 +32,43 @@ const going = shallowRef<{ id: string; name: string; date: string }[]>([])
 const adding = ref(false)
 const reading = ref(false)
 const pasted = ref('')
+/** The file a text is out of. */
+const from = shallowRef<{ key: string; name: string; left: string[] }>()
 function onText(text = '') {
   pasted.value = text
+  from.value = undefined
   reading.value = true
 }
+
+const plans = usePlans()
+const listing = ref(false)
+const files = useTemplateRef('files')
+/** One plan with one session is looked at at once; several stand in a list. */
+async function onPlans(chosen: readonly File[]) {
+  listing.value = true
+  const read = await plans.add(chosen)
+  const [first] = read
+  if (plans.files.length === 1 && read.length === 1 && first!.sessions.length === 1) onLook(first!.sessions[0]!, first!)
+}
+function onLook(session: PlanSession, { name, left }: PlanFile) {
+  listing.value = false
+  pasted.value = session.text
+  from.value = { key: session.key, name, left: leftWords(left, t) }
+  reading.value = true
+}
+const onMade = (session: { id: string; title: string }) => from.value && plans.made(from.value.key, session)
+/** Sessions of plans that nobody has taken yet. */
+const waiting = computed(() => plans.files.flatMap((f) => f.sessions).filter((s) => !s.made).length)
 // A plan that is pasted onto the page is looked at; a session's file is taken in by its own.
 useEventListener(document, 'paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? ''
+  const html = event.clipboardData?.getData('text/html') ?? ''
   if (event.target instanceof Element && event.target.closest('input, textarea')) return
-  if (!text.trimStart().startsWith('{') && text.trim().includes('\n')) onText(text)
+  if (text.trimStart().startsWith('{') || !text.trim().includes('\n')) return
+  // A table keeps its columns, headings their level.
+  if (/<(?:table|h[1-6]|li)\b/i.test(html))
+    void import('@esfuerzo/plans/html').then(({ blocksOfHtml }) => onText(planText(blocksOfHtml(html)) || text))
+  else onText(text)
 })
 const removed = shallowRef<WorkoutSummary>()
 
@@ -104,7 +136,7 @@ async function onRestore() {
       </div>
       <div class="begin">
         <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
-        <ImportSession />
+        <ImportSession ref="files" @plans="onPlans" />
         <v-btn @click="onText()">{{ t('reading.open') }}</v-btn>
         <v-btn :to="{ name: 'draft' }">{{ t('draft.title') }}</v-btn>
         <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
@@ -117,6 +149,10 @@ async function onRestore() {
     <p v-for="of in going" :key="of.id" class="card care going" role="status">
       {{ t('desk.going', { name: of.name, date: DateTime.fromISO(of.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
       <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ t('desk.toClass') }}</router-link>
+    </p>
+    <p v-if="waiting" class="card going" role="status">
+      {{ t('plans.waiting', { n: waiting }) }}
+      <button type="button" class="link" @click="listing = true">{{ t('plans.show') }}</button>
     </p>
     <ThisWeek v-if="workouts?.length" :workouts="workouts" />
     <div v-if="workouts" class="columns">
@@ -152,7 +188,8 @@ async function onRestore() {
       </section>
     </div>
     <NewSessionDialog v-model="adding" />
-    <BeginFromText v-model="reading" :pasted="pasted" />
+    <BeginFromText v-model="reading" :pasted="pasted" :file="from?.name" :left="from?.left" @made="onMade" />
+    <PlansDialog v-model="listing" @look="onLook" @add="files?.open()" />
     <v-snackbar :model-value="removed !== undefined" @update:model-value="removed = undefined">
       {{ t('desk.removed', { title: removed?.title }) }}
       <template #actions

@@ -3,12 +3,14 @@ import { useEventListener } from '@vueuse/core'
 import { useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
+import { planKinds } from '@esfuerzo/plans/kind'
 import { client } from '../shared/client.ts'
 import FileIn from '../documents/FileIn.vue'
 import { sessionFromText } from '../documents/sessionFile.ts'
 import { refusalOf } from '../words/refusal.ts'
 
-/** Takes a session in from a file: chosen, dropped anywhere on the page, or pasted. */
+/** Takes files in: chosen, dropped anywhere on the page, or pasted. A session's own is one at once; all else are old plans. */
+const emit = defineEmits<{ plans: [files: readonly File[]] }>()
 const { t } = useI18n()
 const router = useRouter()
 const file = useTemplateRef('file')
@@ -23,6 +25,16 @@ async function take(text: string) {
     return { title: t('import.refused'), sentence: sentence || t('import.why', { n: problems.length }), problems }
   }
 }
+/** So many at a time: more is a folder, which is gone through in parts. */
+const most = 20
+const accept = ['.json', ...planKinds.map((kind) => `.${kind}`), '.htm', '.fodt'].join()
+async function takeFiles(files: readonly File[]) {
+  const [first] = files
+  if (files.length === 1 && /\.json$/i.test(first!.name)) return false
+  emit('plans', files.slice(0, most))
+  return true
+}
+defineExpose({ open: () => file.value?.open() })
 useEventListener(document, 'paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (event.target instanceof Element && event.target.closest('input, textarea')) return
@@ -32,5 +44,12 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
 </script>
 
 <template>
-  <FileIn ref="file" :label="t('import.open')" :drop="t('import.drop')" :take="take" />
+  <FileIn
+    ref="file"
+    :label="t('import.open')"
+    :drop="t('import.drop')"
+    :accept="accept"
+    :take="take"
+    :take-files="takeFiles"
+  />
 </template>

@@ -12,6 +12,10 @@ const props = defineProps<{
   drop?: string
   /** Takes the text in; what it returns is told. */
   take: (text: string) => Promise<({ title: string } & Refusal) | undefined>
+  /** Which files can be chosen, as an input has it; a session's where nothing is said. */
+  accept?: string
+  /** Takes several files, or one that is none of ours. @returns whether it did; else the first is taken as a text */
+  takeFiles?: (files: readonly File[]) => Promise<boolean>
 }>()
 const { t } = useI18n()
 const told = shallowRef<{ title: string } & Refusal>()
@@ -25,15 +29,19 @@ const shown = computed({
 async function takeText(text: string) {
   told.value = await props.take(text)
 }
-const takeFile = async (file: File | null | undefined) => file && takeText(await file.text())
+async function onFiles(files: readonly File[]) {
+  const [first] = files
+  if (first && !(await props.takeFiles?.(files))) await takeText(await first.text())
+}
 
-const { open, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
-onChange((files) => void takeFile(files?.[0]))
+const multiple = props.takeFiles !== undefined
+const { open, onChange } = useFileDialog({ accept: props.accept ?? '.json,application/json', multiple, reset: true })
+onChange((files) => void onFiles([...(files ?? [])]))
 const { isOverDropZone } = useDropZone(() => (props.drop ? document.body : undefined), {
-  onDrop: (files) => void takeFile(files?.[0]),
-  multiple: false,
+  onDrop: (files) => void onFiles(files ?? []),
+  multiple,
 })
-defineExpose({ takeText })
+defineExpose({ takeText, open })
 </script>
 
 <template>

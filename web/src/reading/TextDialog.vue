@@ -23,6 +23,8 @@ const props = defineProps<{
   /** The groups are a session's own. */
   keepGroups?: boolean
   busy?: boolean
+  /** What of it is not in the text. */
+  left?: readonly string[] | undefined
   /** Why it was not taken. */
   problem?: string
 }>()
@@ -68,6 +70,7 @@ const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.le
         <div class="came">
           <p v-if="!read" class="quiet">{{ t('reading.empty') }}</p>
           <template v-else>
+            <p v-for="what in left" :key="what" class="quiet left">{{ what }}</p>
             <AskWords :questions="read.questions" :lasting="lasting" @answer="answer" />
             <p v-for="(p, i) in read.problems" :key="i" class="care">{{ problemText(p) }}</p>
             <ReadPreview :workout="read.workout" />
@@ -96,6 +99,9 @@ const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.le
   display: grid;
   gap: 12px;
   align-content: start;
+}
+.left {
+  margin: 0;
 }
 .problem {
   margin: 0 auto 0 0;

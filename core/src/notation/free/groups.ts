@@ -73,6 +73,28 @@ export function groupLabels(text: string, alone = false): readonly GroupLabel[] 
   cache.set(text, found)
   return found
 }
+/** Grades by themselves, as they stand over a column. */
+const bareGrades = /^\s*(\d)(?:\s?[-–]\s?(\d))?\s*$/
+
+/**
+ * The group each column of a table is for, by the columns' heads. Grades by themselves are a group where another column is one too.
+ *
+ * @example groupColumns(['Exercise', 'K-1', '2-3']).map((g) => g?.grades) // [undefined, [0, 1], [2, 3]]
+ */
+export function groupColumns(heads: readonly string[]): (GroupLabel | undefined)[] {
+  const sure = heads.map((head) => groupLabels(head)[0])
+  const found = heads.map((head, i): GroupLabel | undefined => {
+    const [, from, to] = bareGrades.exec(head) ?? []
+    if (sure[i] || !from) return sure[i]
+    const grades = range(Number(from), Number(to ?? from))
+    return Number(to ?? from) > 6 || Number(to ?? from) < Number(from)
+      ? undefined
+      : { label: head.trim(), grades, at: 0, end: head.length }
+  })
+  const ranges = found.filter((g, i) => sure[i] || (g?.grades.length ?? 0) > 1)
+  return ranges.length > 1 || sure.some(Boolean) ? found : sure
+}
+
 /** A label has a number in it, or is a name of the first years. */
 const mayName = new RegExp(`\\d|(?:${first})`, 'i')
 /** A line is looked at beside each of its neighbours. */

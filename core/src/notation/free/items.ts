@@ -1,4 +1,4 @@
-import { groupLabels } from './groups.ts'
+import { groupColumns, groupLabels } from './groups.ts'
 import { readFacts } from './facts.ts'
 import type { Item } from './item.ts'
 import { readLine } from './line.ts'
@@ -8,7 +8,7 @@ import { tokensOf } from './tokens.ts'
 
 /** What the lines of a text are, each by itself: headings, facts, rows, notes. */
 export function itemsOf(lines: readonly string[], reader: RowReader): Item[] {
-  const tables = tablesOf(lines, (head) => groupLabels(head).length > 0)
+  const tables = tablesOf(lines, (heads) => groupColumns(heads).map((group) => group !== undefined))
   const items: Item[] = []
   let first = true
   // `3-4 15 reps` says what a group does only where other lines name groups.
@@ -60,10 +60,18 @@ function titled(items: readonly Item[], lines: readonly string[]): Item[] {
     ]
   })
 }
+/** A number under a head that says time is seconds, or minutes where it says so. */
+const timeIn = ({ text, head }: { text: string; head: string }): string => {
+  const unit = /\bmin/i.test(head) ? 'min' : /\b(?:time|work|duration|secs?|seconds|how long)\b/i.test(head) ? 's' : ''
+  return unit && /^\d+(?:[.,]\d+)?$/.test(text) ? `${text} ${unit}` : text
+}
 function tableItems({ rows }: Table, reader: RowReader): Item[] {
   const items: Item[] = []
+  const columns = rows[0]?.cells ?? []
+  const groups = groupColumns(columns.map((c) => c.head))
   for (const { line, cells } of rows) {
-    const of = (column: string) => cells.filter((c) => c.column === column && c.text).map((c) => c.text)
+    const of = (column: string) =>
+      cells.filter((c) => c.column === column && c.text).map((c) => (column === 'time' ? timeIn(c) : c.text))
     const [name] = of('move')
     if (!name) continue
     const row = readRow([name, ...of('time'), ...of('reps')].join('  '), 0, reader)
@@ -76,32 +84,20 @@ function tableItems({ rows }: Table, reader: RowReader): Item[] {
     if (!row.easier) delete (row as Partial<FreeRow>).easier
     if (!row.harder) delete (row as Partial<FreeRow>).harder
     row.note.push(...of('note'))
-    row.doses = cells.flatMap((cell) => {
+    row.doses = cells.flatMap((cell, k) => {
       if (cell.column !== 'group') return []
       const dose = readRow(`x ${cell.text}`, 0, reader)?.dose ?? readRow(`${name} ${cell.text}`, 0, reader)?.dose
-      const label = groupLabels(cell.head)[0]
+      const label = groups[k]
       return dose && label ? [{ grades: label.grades, dose }] : []
     })
     if (!row.doses.length) delete row.doses
     items.push({ line, kind: 'rows', rows: [row], listed: true })
   }
-  const labels = rows[0]?.cells.flatMap((c) => (c.column === 'group' ? (groupLabels(c.head)[0] ?? []) : [])) ?? []
-  if (labels.length && items.length)
-    items.unshift({
-      line: rows[0]!.line - 1,
-      kind: 'legend',
-      entries: labels.map((label, i) => ({
-        label: {
-          ...label,
-          label:
-            rows[0]!.cells
-              .filter((c) => c.column === 'group')
-              [i]!.head.replace(/\(.*\)/, '')
-              .trim() || label.label,
-        },
-        facts: {},
-      })),
-      facts: {},
-    })
+  const entries = columns.flatMap(({ column, head }, k) => {
+    const label = column === 'group' ? groups[k] : undefined
+    const called = head.replace(/\(.*\)/, '').trim()
+    return label ? [{ label: { ...label, label: called || label.label }, facts: {} }] : []
+  })
+  if (entries.length && items.length) items.unshift({ line: rows[0]!.line - 1, kind: 'legend', entries, facts: {} })
   return items
 }

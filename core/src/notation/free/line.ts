@@ -15,6 +15,8 @@ import { noteWords, targetWords } from './words.en.ts'
 
 const day = /^(?:mon|tues|wednes|thurs|fri|satur|sun)day:?$/i
 
+const date = /^(?:\d{4}-\d\d-\d\d|\d{1,2}[./]\d{1,2}[./](?:\d\d){1,2})$/
+
 const target = new RegExp(`^(?:${targetWords.join('|')})s?\\b\\s*[:–-]?\\s*`, 'i')
 
 /**
@@ -54,6 +56,7 @@ function readBare(
   first: boolean,
   beside: boolean,
 ): Item[] {
+  if (date.test(text)) return [{ line, kind: 'note', text }]
   const words = plainOf(text)
   const aim = target.exec(text)
   if (aim && /[:–-]/.test(aim[0])) return [{ line, kind: 'target', text: text.slice(aim[0].length) }]

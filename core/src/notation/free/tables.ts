@@ -41,7 +41,7 @@ const isRule = (line: string): boolean => /^[\s|:+-]{3,}$/.test(line) && /-/.tes
 const hasWords = (text: string): boolean => /\p{L}{3}/u.test(text)
 
 /** Tables of a text: two lines of as many cells or more, the first of which may name the columns. */
-export function tablesOf(lines: readonly string[], groupsIn: (head: string) => boolean): Table[] {
+export function tablesOf(lines: readonly string[], groupsIn: (heads: readonly string[]) => boolean[]): Table[] {
   const tables: Table[] = []
   for (let i = 0; i < lines.length; i++) {
     const width = cellsOf(lines[i]!)?.length
@@ -61,16 +61,20 @@ export function tablesOf(lines: readonly string[], groupsIn: (head: string) => b
 function tableOf(
   lines: readonly string[],
   body: readonly number[],
-  groupsIn: (head: string) => boolean,
+  groupsIn: (heads: readonly string[]) => boolean[],
 ): TableRow[] | undefined {
   const first = cellsOf(lines[body[0]!]!)!
   const named = first.map((head): Column | undefined => heads.find(([p]) => p.test(head))?.[1])
-  const isHead = named.filter(Boolean).length + first.filter(groupsIn).length >= 2
-  const columns = first.map((head, k): Column => {
-    if (isHead) return groupsIn(head) && named[k] !== 'move' ? 'group' : (named[k] ?? 'note')
+  const isGroup = groupsIn(first)
+  const isHead = named.filter(Boolean).length + isGroup.filter(Boolean).length >= 2
+  const columns = first.map((_, k): Column => {
+    if (isHead) return isGroup[k] && named[k] !== 'move' ? 'group' : (named[k] ?? 'note')
     // Without a header the first column of words is the moves'.
     const words = body.filter((line) => hasWords(cellsOf(lines[line]!)![k]!.replace(/\d+ ?\p{L}{1,4}/gu, ''))).length
-    return words * 2 >= body.length ? 'note' : /^\d{1,2}$/.test(first[k]!) ? 'number' : 'time'
+    if (words * 2 >= body.length) return 'note'
+    // Numbers that count the rows are no amounts.
+    const counts = body.every((line, n) => Number(cellsOf(lines[line]!)![k]) === n + Number(first[k]))
+    return counts ? 'number' : 'time'
   })
   if (!columns.includes('move')) {
     const at = columns.indexOf('note')

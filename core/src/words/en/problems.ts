@@ -32,6 +32,8 @@ const nouns: Record<Counted, readonly [one: string, many: string]> = {
   copies: ['copy at a time', 'copies at a time'],
   pupils: ['pupil', 'pupils'],
   terms: ['term', 'terms'],
+  pages: ['page', 'pages'],
+  pictures: ['picture', 'pictures'],
 }
 const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${n} ${nouns[of][n === 1 ? 0 : 1]}`)
 
@@ -123,6 +125,19 @@ const sentences: Record<ProblemCode, (p: Problem) => string> = {
       ? `needs ${want(p.expected, 'something')}, and there is none`
       : `"${found(p.received)}" is not there any more`,
   unread: (p) => `nothing can be made of "${found(p.received)}"${near(p) ? `; did you mean ${near(p)}?` : ''}`,
+  'file-kind': (p) =>
+    `Esfuerzo cannot open ${found(p.received)} files. Save it as ${near(p) ?? 'a text'} there, and drop that here`,
+  'file-picture': () => 'Esfuerzo cannot read pictures. Let the phone copy the text out of it and paste that',
+  'file-locked': () => 'it has a password. Save it without one, and drop that here',
+  'file-broken': () =>
+    'it cannot be read: something in it is broken. Save it anew there, or copy its text and paste it',
+  'file-empty': (p) =>
+    p.received
+      ? `there is no text in it, only ${found(p.received)}. Let the phone copy the text out of them and paste that`
+      : 'there is no text in it',
+  'file-too-big': (p) =>
+    `it is too large: ${want(p.expected, 'make it smaller')}${got(p)}. Take what is one session out of it`,
+  'file-slow': () => 'it took too long to read. Copy its text and paste that',
   invalid: (p) => (p.expected ? `should be ${want(p.expected, '')}${got(p)}` : 'is not right'),
 }
 

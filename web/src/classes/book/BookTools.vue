@@ -3,9 +3,10 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Pupil } from '@esfuerzo/contract'
 import { fileTitle } from '@esfuerzo/core/cues'
+import { xlsxType } from '@esfuerzo/plans/types'
 import { saveContent } from '../../shared/saveFile.ts'
 import ReadTable from './ReadTable.vue'
-import { csvOf, excelOf, tableOf } from './tableOut.ts'
+import { csvOf, tableOf } from './tableOut.ts'
 import type { Book } from './useBook.ts'
 
 /** The grid taken along as a table, or filled from one. */
@@ -15,12 +16,11 @@ const reading = ref(false)
 const table = computed(() => tableOf(props.book, props.pupils, t))
 const name = computed(() => fileTitle(props.title))
 const onCsv = () => saveContent(`${name.value}.csv`, csvOf(table.value), 'text/csv;charset=utf-8')
-const onExcel = async () =>
-  saveContent(
-    `${name.value}.xlsx`,
-    await excelOf(table.value),
-    'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-  )
+async function onExcel() {
+  // What makes it is large, and seldom wanted.
+  const { excelOf } = await import('@esfuerzo/plans/write')
+  saveContent(`${name.value}.xlsx`, await excelOf(table.value), xlsxType)
+}
 const onPrint = () => window.print()
 </script>
 

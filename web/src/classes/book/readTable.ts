@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { cellText, decoded, separated } from '@esfuerzo/plans/table'
 
 /** A table as it was written: rows of cells as text. */
 export type TableRows = string[][]
@@ -39,40 +39,10 @@ export async function readTable(data: ArrayBuffer): Promise<TableRows> {
   return told
 }
 
-/** Bytes as text: by their mark, else as UTF-8 where they can be, as UTF-16 where every other is empty, else as Windows-1252. */
-export function decoded(bytes: Uint8Array): string {
-  if (starts(bytes, 0xef, 0xbb, 0xbf)) return new TextDecoder('utf-8').decode(bytes)
-  if (starts(bytes, 0xff, 0xfe)) return new TextDecoder('utf-16le').decode(bytes)
-  if (starts(bytes, 0xfe, 0xff)) return new TextDecoder('utf-16be').decode(bytes)
-  const sample = bytes.subarray(0, 400)
-  const empty = [0, 1].map((side) => sample.filter((byte, i) => i % 2 === side && byte === 0).length)
-  if (empty[1]! > sample.length / 4) return new TextDecoder('utf-16le').decode(bytes)
-  if (empty[0]! > sample.length / 4) return new TextDecoder('utf-16be').decode(bytes)
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
-  }
-}
-
-/** Text with a separator: the one that gives most lines the same number of cells. */
+/** Text with a separator: what has bytes of nothing in it is none. */
 export function readText(text: string): TableRows {
   if (text.includes('\u0000')) throw new TableError('not-a-table')
-  const body = text.replace(/^\ufeff/, '')
-  // Spreadsheets say their separator in a first line of its own.
-  const said = /^sep=(.)\r?\n/i.exec(body)
-  const rest = said ? body.slice(said[0].length) : body
-  const tried = said ? [said[1]!] : ['\t', ';', ',', '|']
-  const read = tried.map((delimiter) => Papa.parse<string[]>(rest, { delimiter, skipEmptyLines: 'greedy' }).data)
-  return read.sort((a, b) => evenness(b) - evenness(a))[0] ?? []
-}
-
-/** How many cells stand in lines as long as most are; a separator that is nowhere separates nothing. */
-function evenness(rows: TableRows): number {
-  const lengths = new Map<number, number>()
-  for (const { length } of rows) lengths.set(length, (lengths.get(length) ?? 0) + 1)
-  const [[length = 0, count = 0] = []] = [...lengths].sort(([, a], [, b]) => b - a)
-  return (length - 1) * count
+  return separated(text)
 }
 
 async function readExcel(bytes: Uint8Array): Promise<TableRows> {
@@ -105,11 +75,3 @@ async function readExcel(bytes: Uint8Array): Promise<TableRows> {
 }
 
 const cellsIn = (rows: TableRows) => rows.flat().filter(Boolean).length
-
-function cellText(cell: unknown): string {
-  if (cell === null || cell === undefined) return ''
-  if (cell instanceof Date) return cell.toISOString().slice(0, 10)
-  // As a calculator would show it: what arithmetic left behind is nobody's value.
-  if (typeof cell === 'number') return String(Number(cell.toPrecision(12)))
-  return typeof cell === 'string' || typeof cell === 'boolean' ? String(cell) : ''
-}

@@ -28,15 +28,3 @@ export function tableOf(book: Book, pupils: readonly Pupil[], t: Words): Table {
 /** RFC 4180, in UTF-8 with its mark, nothing taken for a formula. */
 export const csvOf = ({ heads, rows }: Table): string =>
   `\ufeff${Papa.unparse({ fields: heads, data: rows }, { newline: '\r\n', escapeFormulae: true })}\r\n`
-
-/** An Excel file: texts as texts and numbers as numbers, so that nothing is a formula. */
-export async function excelOf({ heads, rows }: Table): Promise<Blob> {
-  const { default: writeExcel } = await import('write-excel-file/browser')
-  const head = heads.map((value) => ({ value, type: String, fontWeight: 'bold' as const }))
-  const body = rows.map((row) =>
-    row.map((value) =>
-      value === null ? null : typeof value === 'number' ? { value, type: Number } : { value, type: String },
-    ),
-  )
-  return writeExcel([head, ...body], { stickyRowsCount: 1, stickyColumnsCount: 1 }).toBlob()
-}

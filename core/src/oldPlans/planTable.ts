@@ -1,0 +1,45 @@
+import { limits } from '../base/limits.ts'
+import type { Library } from '../library/library.ts'
+import type { Workout } from '../session/schema.ts'
+import { planBlocks } from './planBlocks.ts'
+
+/** A table with one line of heads; all rows are as long. */
+export interface PlanTable {
+  heads: string[]
+  rows: string[][]
+}
+
+/**
+ * A session as one table, as a spreadsheet has it: a row a station with its part, how its block is worked and what each group does. A
+ * block without stations is a row of its own.
+ */
+export function planTable(workout: Workout, library: Library): PlanTable {
+  const blocks = planBlocks(workout, library)
+  const tables = blocks.flatMap((b) => (b.kind === 'table' ? [b.rows] : []))
+  const groups = tables[0]?.[0]!.slice(1, 1 + workout.groups.length) ?? []
+  const words = ['Note', 'Easier', 'Harder'].filter((word) => tables.some(([head]) => head!.includes(word)))
+  const rows: string[][] = []
+  let [part, how]: [string, string[]] = ['', []]
+  const end = () => {
+    if (part && how.length)
+      rows.push([part, how.join(', '), ...Array.from({ length: 1 + groups.length + words.length }, () => '')])
+    how = []
+  }
+  for (const block of blocks.slice(1)) {
+    if (block.kind === 'heading') {
+      if (block.level === 2) {
+        end()
+        part = block.text
+      } else how.push(block.text)
+    } else if (block.kind === 'line' && part) how.push(block.text)
+    else if (block.kind === 'table') {
+      const [head = [], ...stations] = block.rows
+      const own = words.map((word) => head.indexOf(word))
+      for (const row of stations)
+        rows.push([part, how.join(', '), ...row.slice(0, 1 + groups.length), ...own.map((at) => row[at] ?? '')])
+      how = []
+    }
+  }
+  end()
+  return { heads: ['Part', 'How', 'Move', ...groups, ...words], rows: rows.slice(0, limits.stations * limits.sections) }
+}

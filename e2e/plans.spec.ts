@@ -1,0 +1,92 @@
+import { Document, HeadingLevel, Packer, Paragraph } from 'docx'
+import ExcelJS from 'exceljs'
+import { strToU8, zipSync } from 'fflate'
+import { PDFDocument } from 'pdf-lib'
+import { expect, expectAccessible, expectNothingCut, openDesk, test } from './support/journey.ts'
+
+test.describe.configure({ timeout: 90_000 })
+
+/** Three old plans as a teacher has them. */
+async function plans(): Promise<{ name: string; bytes: string }[]> {
+  const line = (text: string) => new Paragraph({ text })
+  const heading = (text: string) => new Paragraph({ text, heading: HeadingLevel.HEADING_1 })
+  const word = new Document({
+    sections: [
+      {
+        children: [
+          new Paragraph({ text: 'Fog on the pier', heading: HeadingLevel.TITLE }),
+          heading('Warm-up'),
+          line('March 30 s'),
+          line('Wibble wobbles 20 s'),
+          heading('Main part'),
+          line('Squats x10'),
+          line('Barnacle hops x8'),
+        ],
+      },
+    ],
+  })
+  const book = new ExcelJS.Workbook()
+  const rows = [['Exercise', 'Reps'], ['Squats', 10], ['Lunges', 8]] // prettier-ignore
+  book.addWorksheet('Tuesday at home').addRows(rows)
+  book.addWorksheet('Thursday at home').addRows(rows)
+  const pdf = await PDFDocument.create()
+  const page = pdf.addPage()
+  for (const [i, text] of ['Planks by the sea', 'Main part', 'Plank 20 s', 'Squats x10'].entries())
+    page.drawText(text, { x: 50, y: 700 - 24 * i, size: i ? 11 : 22 })
+  // 40 MB of blanks in as many KB.
+  const bomb = zipSync({ '[Content_Types].xml': strToU8('<x/>'), 'word/document.xml': new Uint8Array(4e7).fill(32) })
+  return [
+    { name: 'fog.docx', bytes: await Packer.toBase64String(word) },
+    { name: 'october.xlsx', bytes: Buffer.from(await book.xlsx.writeBuffer()).toString('base64') },
+    { name: 'planks.pdf', bytes: await pdf.saveAsBase64() },
+    { name: 'bomb.docx', bytes: Buffer.from(bomb).toString('base64') },
+    { name: 'board.png', bytes: Buffer.from('\x89PNG\r\n\x1a\n', 'latin1').toString('base64') },
+  ]
+}
+
+test('old plans of several kinds are dropped, looked at in a list, one is answered and becomes a session, the others wait', async ({
+  page,
+}) => {
+  await openDesk(page)
+  const dropped = await page.evaluateHandle(
+    (files) => {
+      const transfer = new DataTransfer()
+      for (const { name, bytes } of files)
+        transfer.items.add(new File([Uint8Array.from(atob(bytes), (c) => c.charCodeAt(0))], name))
+      return transfer
+    },
+    await plans(),
+  )
+  await page.dispatchEvent('body', 'dragenter', { dataTransfer: dropped })
+  await expect(page.getByText('Drop sessions or old plans here')).toBeVisible()
+  await page.dispatchEvent('body', 'drop', { dataTransfer: dropped })
+  const list = page.getByRole('dialog', { name: 'Old plans' })
+  await expect(list.getByText('2 sessions')).toBeVisible({ timeout: 20_000 })
+  await expect(list.getByText('Esfuerzo cannot read pictures')).toBeVisible({ timeout: 20_000 })
+  await expect(list.getByText('it is too large: at most 6 MiB')).toBeVisible()
+  await expect(list.getByRole('button', { name: 'Look at Planks by the sea of planks.pdf' })).toBeVisible()
+  await expect(list.getByRole('button', { name: /^Look at / })).toHaveCount(4)
+  await expect(list.getByText('4 rows · 2 to answer')).toBeVisible()
+  await expectAccessible(page, undefined, '.v-overlay-container')
+  await expectNothingCut(page)
+
+  await list.getByRole('button', { name: /of fog\.docx$/ }).click()
+  const look = page.getByRole('dialog', { name: 'fog.docx' })
+  await expect(look.getByRole('textbox')).toHaveValue(/# Fog on the pier\n\n?## Warm-up/)
+  // Two words nobody knows: one is a note, one is a move of hers.
+  await expect(look.getByText('“Wibble wobbles” – what is this?')).toBeVisible()
+  await expectAccessible(page, undefined, '.v-overlay-container')
+  await look.getByRole('button', { name: 'Only words' }).click()
+  await look.getByRole('button', { name: 'A move of my own' }).click()
+  await look.getByRole('button', { name: 'Make the session' }).click()
+  await expect(page.getByRole('heading', { name: 'Fog on the pier' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /Barnacle hops/i })).toBeVisible()
+
+  // The others wait on the Desk, and the one that was taken leads to its session.
+  await page.getByRole('link', { name: 'Desk' }).click()
+  await expect(page.getByText('3 sessions of your old plans wait.')).toBeVisible()
+  await page.getByRole('button', { name: 'Show them' }).click()
+  await expect(list.getByRole('link', { name: 'Became “Fog on the pier”' })).toBeVisible()
+  await list.getByRole('button', { name: 'Put october.xlsx away' }).click()
+  await expect(list.getByText('october.xlsx')).toHaveCount(0)
+})

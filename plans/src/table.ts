@@ -1,0 +1,4 @@
+// What tables of other programs hold, for whoever reads tables only. Named exports only.
+export { decoded } from './decoded.ts'
+export { separated } from './separated.ts'
+export { cellText } from './sheets.ts'

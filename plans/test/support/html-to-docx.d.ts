@@ -1,0 +1,3 @@
+declare module 'html-to-docx' {
+  export default function htmlToDocx(html: string): Promise<Uint8Array | ArrayBuffer | Blob>
+}

@@ -1,0 +1,14 @@
+import { newWorkout } from '@esfuerzo/core'
+import { library } from '../repertoire/library.ts'
+
+/** Whom a text is for that names nobody. */
+export const { groups: begunGroups } = newWorkout(
+  'x',
+  [
+    [0, 1],
+    [2, 3],
+    [4, 5, 6],
+  ],
+  20,
+  library.version,
+)

@@ -1,0 +1,120 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { newSettings, ProblemError, type Workout } from '@esfuerzo/core'
+import { readPlan } from '@esfuerzo/plans'
+import DeskPage from '../src/desk/DeskPage.vue'
+import { readPlanFile } from '../src/workers/plans.ts'
+import { usePlans } from '../src/reading/usePlans.ts'
+import { open, serve, type Opened } from './support/pages.ts'
+
+// The worker's work, in this thread.
+vi.mock('../src/workers/plans.ts', () => ({
+  readPlanFile: vi.fn(async (file: File) => readPlan(new Uint8Array(await bytesOf(file)), file.name)),
+}))
+const bytesOf = (file: File): Promise<ArrayBuffer> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(reader.result as ArrayBuffer)
+    reader.onerror = () => reject(new Error('not read'))
+    reader.readAsArrayBuffer(file)
+  })
+
+let made: { document: Workout; original: string }[] = []
+beforeEach(() => {
+  setActivePinia(createPinia())
+  made = []
+  serve({
+    'GET /api/settings': () => newSettings('Atlantic/Azores'),
+    'GET /api/workouts': () => ({ workouts: [] }),
+    'GET /api/runs': () => ({ runs: [], total: 0, next: null }),
+    'GET /api/classes': () => ({ classes: [], removed: [] }),
+    'GET /api/terms': () => ({ terms: [], removed: [] }),
+    'POST /api/workouts': (body) => {
+      made.push(body as (typeof made)[number])
+      return { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d', revision: 1, updatedAt: '2027-01-01T00:00:00.000Z' }
+    },
+  })
+})
+let view: Opened['view'] | undefined
+afterEach(() => view?.unmount())
+
+const desk = async (): Promise<Opened> => {
+  const page = await open(DeskPage)
+  view = page.view
+  await flushPromises()
+  return page
+}
+/** Files let go over the page. */
+async function drop(...files: File[]) {
+  const event = new Event('drop', { bubbles: true, cancelable: true })
+  const transfer = { files, types: ['Files'], items: files.map((file) => ({ kind: 'file', type: file.type })) }
+  document.body.dispatchEvent(Object.assign(event, { dataTransfer: transfer }))
+  await flushPromises()
+}
+const text = (name: string, content: string) => new File([content], name)
+
+describe('old plans on the Desk', () => {
+  it('several stand in a list with what was read and what was not; one becomes a session, the others wait', async () => {
+    const page = await desk()
+    await drop(
+      text(
+        'two.html',
+        '<h1>Monday</h1><p>Squats x10<p>Plank 20 s<h1>Friday</h1><p>Lunges x8<p>Zonkers x3<img alt="pier">',
+      ),
+      text('reps.csv', 'Exercise;Reps\nSquats;10\nLunges;8\n'),
+      text('old.rtf', '{\\rtf1 Squats}'),
+    )
+    await vi.waitFor(() => expect(page.words()).toContain('Esfuerzo cannot open .rtf files'), { timeout: 10_000 })
+    expect(page.words()).toMatch(/two\.html\s*2 sessions/)
+    expect(page.words()).toContain('A picture is not read: pier.')
+    expect(page.words()).toContain('2 rows · 1 to answer')
+    await page.press('Look at Monday of two.html')
+    await vi.waitFor(() => expect(document.querySelector('textarea')!.value).toBe('# Monday\nSquats x10\nPlank 20 s\n'))
+    await page.press('Make the session')
+    await vi.waitFor(() => expect(page.router.currentRoute.value.name).toBe('compose'))
+    expect(made).toHaveLength(1)
+    expect(made[0]!.document.title).toBe('Monday')
+    // How it came: the file's name, and what was read of it.
+    expect(made[0]!.original).toBe('two.html\n\n# Monday\nSquats x10\nPlank 20 s\n')
+    view!.unmount()
+    const again = await desk()
+    expect(again.words()).toContain('2 sessions of your old plans wait')
+    await again.press('Show them')
+    expect(again.words()).toContain('Became “Monday”')
+    await again.press('Put reps.csv away')
+    expect(usePlans().files.map((f) => f.name)).toEqual(['two.html', 'old.rtf'])
+  })
+
+  it('one with one session is looked at at once', async () => {
+    const page = await desk()
+    await drop(text('reps.csv', 'Exercise;Reps\nSquats;10\nLunges;8\n'))
+    await vi.waitFor(() => expect(document.querySelector('textarea')?.value).toContain('| Squats | 10 |'), {
+      timeout: 10_000,
+    })
+    expect(page.words()).toContain('reps.csv')
+  })
+
+  it('what a thread of its own could not read is said, and the next is read', async () => {
+    vi.mocked(readPlanFile).mockRejectedValueOnce(new ProblemError([{ code: 'file-slow', path: ['endless.pdf'] }]))
+    const page = await desk()
+    await drop(text('endless.pdf', '%PDF-1.4'), text('b.txt', 'Squats x10\nLunges x8'))
+    await vi.waitFor(() => expect(page.words()).toContain('2 rows'), { timeout: 10_000 })
+    expect(page.words()).toMatch(/endless\.pdf\s*Put away\s*it took too long to read/)
+  })
+
+  it('a table from the clipboard keeps its columns', async () => {
+    await desk()
+    const event = new Event('paste', { bubbles: true })
+    const data: Record<string, string> = {
+      'text/plain': 'Squats\n10\nLunges\n8',
+      'text/html': '<table><tr><th>Exercise<th>K-1<th>2-3<tr><td>Squats<td>8<td>10<tr><td>Lunges<td>6<td>8</table>',
+    }
+    document.body.dispatchEvent(
+      Object.assign(event, { clipboardData: { getData: (type: string) => data[type] ?? '' } }),
+    )
+    await vi.waitFor(() => expect(document.querySelector('textarea')?.value).toContain('| Squats | 8 | 10 |'), {
+      timeout: 10_000,
+    })
+  })
+})
