@@ -100,7 +100,7 @@ describe('old plans on the Desk', () => {
     const page = await desk()
     await drop(text('endless.pdf', '%PDF-1.4'), text('b.txt', 'Squats x10\nLunges x8'))
     await vi.waitFor(() => expect(page.words()).toContain('2 rows'), { timeout: 10_000 })
-    expect(page.words()).toContain('it took too long to read')
+    expect(page.words()).toContain('It took too long to read. Copy its text and paste that')
   })
 
   it('a table from the clipboard keeps its columns', async () => {
