@@ -67,7 +67,8 @@ export function lint(root) {
  */
 export function typeChecks(root) {
   let built
-  const base = () => (built ??= check(root, 'types of the computation', ['tsc', '-b', 'core', 'library', 'contract', 'plans']))
+  const base = () =>
+    (built ??= check(root, 'types of the computation', ['tsc', '-b', 'core', 'library', 'contract', 'plans']))
   return {
     base,
     pages: () => base().then(() => check(root, 'types of the pages', ['vue-tsc', '-b', 'web'])),

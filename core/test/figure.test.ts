@@ -130,7 +130,7 @@ describe('things', () => {
 
   it('are carried by a hand, and fly in an arc from it to where they are free', () => {
     const ball = (t: number) =>
-      drawFigure(library.figures.get('basket-toss')!, t).front.find((s) => s.tone === 'prop')!.points[0]!
+      drawFigure(library.figures.get('basket-toss')!, t).findLast((s) => s.tone === 'prop')!.points[0]!
     const [held, let_go, landed] = keyMoments(library.figures.get('basket-toss')!)
     expect(distance(ball(held!), pose(library.figures.get('basket-toss')!, held!).handR)).toBeLessThan(1e-9)
     expect(ball(landed!).y).toBeCloseTo(floorY - 0.08, 6)
@@ -144,15 +144,47 @@ describe('things', () => {
   })
 })
 
-it('is a still picture as SVG text, with nothing but lines and a head', () => {
+it('is a still picture as SVG text, with nothing but lines', () => {
   const svg = figureSvg(library.figures.get('squat')!, { size: 40 })
   expect(svg).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg" width="40"/)
-  expect(svg.match(/<circle/g)).toHaveLength(1)
+  expect(svg.replace(/<(?:polyline|line)[^<>]*\/>/g, '')).toMatch(/^<svg[^<>]*><\/svg>$/)
   expect(svg).not.toMatch(/NaN|undefined/)
 })
 
-it('seen from the front has shoulders and hips as wide as a child’s, and both arms the same tone', () => {
-  const front = drawFigure(library.figures.get('jumping-jack')!, 0)
-  expect(front.behind.some((s) => s.tone === 'far')).toBe(false)
-  expect(drawFigure(library.figures.get('squat')!, 0).behind.some((s) => s.tone === 'far')).toBe(true)
+describe('a drawn child', () => {
+  const toneOf = (figure: Figure, t: number, tone: string) => drawFigure(figure, t).filter((s) => s.tone === tone)
+  it('seen from the front has shoulders and hips as wide as a child’s, and both sides of one tone; from the side the farther is lighter', () => {
+    const far = (figure: Figure) => ['farShirt', 'farShorts', 'farInk'].some((tone) => toneOf(figure, 0, tone).length)
+    expect(far(library.figures.get('jumping-jack')!)).toBe(false)
+    expect(far(library.figures.get('squat')!)).toBe(true)
+  })
+
+  it('is a head in five and a half high, and looks where its nose is', () => {
+    const squat = library.figures.get('squat')!
+    const strokes = drawFigure(squat, 0)
+    const { head, toeR } = pose(squat, 0)
+    const top = Math.min(...strokes.flatMap((s) => s.points.map((p) => p.y - s.width / 2)))
+    expect((toeR.y + radius.toeR - top) / (2 * radius.head)).toBeCloseTo(5.7, 0)
+    // Whoever stands looks to the right; whoever lies on the back looks up.
+    const nose = (figure: Figure) =>
+      toneOf(figure, 0, 'skin')
+        .filter((s) => s.width < 0.03)
+        .at(-1)!.points[0]!
+    expect(nose(squat).x).toBeGreaterThan(head.x + radius.head * 0.9)
+    const bridge = library.figures.get('lie-still')!
+    expect(nose(bridge).y).toBeLessThan(pose(bridge, 0).head.y - radius.head * 0.9)
+  })
+
+  it('steps from foot to foot: one is down before the other leaves, and nobody kneels in between', () => {
+    for (const id of ['march', 'heel-flicks', 'jog', 'high-knees', 'fast-feet']) {
+      const figure = library.figures.get(id)!
+      for (const t of moments) {
+        const j = pose(figure, t)
+        const down = (foot: 'R' | 'L') =>
+          Math.max(j[`ankle${foot}`].y + radius[`ankle${foot}`], j[`toe${foot}`].y + radius[`toe${foot}`])
+        expect([id, t, Math.max(down('R'), down('L')) > floorY - 0.045]).toEqual([id, t, true])
+        for (const knee of [j.kneeR, j.kneeL]) expect(knee.y).toBeLessThan(floorY - 0.1)
+      }
+    }
+  })
 })

@@ -1,17 +1,30 @@
-import { headRadius, segmentEnd, type Joints, type Point } from './body.ts'
+import { segmentEnd, type Joints, type Point } from './body.ts'
+import { drawHead } from './drawHead.ts'
 import { pose } from './pose.ts'
-import { drawProps, type Stroke } from './props.ts'
+import { drawProps } from './props.ts'
 import type { Figure } from './schema.ts'
+import { along, dot, stroke, type Stroke, type Tone } from './stroke.ts'
 
-/** A figure as lines and a head, back to front, in the unit box. */
-export interface Drawing {
-  behind: Stroke[]
-  head: { at: Point; radius: number }
-  front: Stroke[]
-}
+/** A figure as strokes, back to front, in the unit box. */
+export type Drawing = readonly Stroke[]
 
 /** Half the width of shoulders and hips where they are seen from the front, in box heights. */
 const half = { shoulders: 0.062, hips: 0.042 }
+
+/** How thick a child is, in box heights: what it wears is wider than what it is. */
+const width = {
+  arm: 0.042,
+  hand: 0.05,
+  sleeve: 0.06,
+  leg: 0.05,
+  shorts: 0.074,
+  shoe: 0.05,
+  trunk: 0.098,
+  neck: 0.042,
+  gap: 0.066,
+}
+/** How far down a limb's upper segment its cloth reaches. */
+const cloth = { sleeve: 0.55, shorts: 0.62 }
 
 /** What a limb is drawn from and through. */
 interface Limbs {
@@ -27,10 +40,10 @@ interface Limbs {
 function spread(joints: Joints, view: Figure['view']): Limbs {
   const { shoulder, hip } = joints
   if (view === 'side') return { joints, shoulders: [shoulder, shoulder], hips: [hip, hip] }
-  const along = (Math.atan2(shoulder.x - hip.x, shoulder.y - hip.y) * 180) / Math.PI
-  const upright = Math.abs(Math.cos((along * Math.PI) / 180)) > 0.7
+  const direction = (Math.atan2(shoulder.x - hip.x, shoulder.y - hip.y) * 180) / Math.PI
+  const upright = Math.abs(Math.cos((direction * Math.PI) / 180)) > 0.7
   // Across the trunk, on the side of the right limbs.
-  const out = segmentEnd({ x: 0, y: 0 }, along - 90, half.shoulders)
+  const out = segmentEnd({ x: 0, y: 0 }, direction - 90, half.shoulders)
   const hips = upright ? half.hips : 0
   const moved = (p: Point, dx: number, dy: number): Point => ({ x: p.x + dx, y: p.y + dy })
   const arm = (p: Point, side: 1 | -1) => moved(p, side * out.x, side * out.y)
@@ -54,38 +67,69 @@ function spread(joints: Joints, view: Figure['view']): Limbs {
   }
 }
 
+/** The same of the farther side, which is lighter. */
+const farther: Partial<Record<Tone, Tone>> = { skin: 'farSkin', shirt: 'farShirt', shorts: 'farShorts', ink: 'farInk' }
+const ofSide = (tone: Tone, far: boolean): Tone => (far ? (farther[tone] ?? tone) : tone)
+
+/** An arm, its hand and its sleeve. */
+const arm = ([shoulder, elbow, hand]: [Point, Point, Point], far: boolean): Stroke[] => [
+  stroke(ofSide('skin', far), width.arm, shoulder, elbow, hand),
+  dot(ofSide('skin', far), width.hand, hand),
+  stroke(ofSide('shirt', far), width.sleeve, shoulder, along(shoulder, elbow, cloth.sleeve)),
+]
+/** A leg, its shoe and its half of the shorts. */
+const leg = ([hip, knee, ankle, toe]: [Point, Point, Point, Point], far: boolean): Stroke[] => [
+  stroke(ofSide('skin', far), width.leg, hip, knee, ankle),
+  stroke(ofSide('ink', far), width.shoe, ankle, toe),
+  stroke(ofSide('shorts', far), width.shorts, hip, along(hip, knee, cloth.shorts)),
+]
+
+/** Shirt and waist. */
+function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figure['view']): Stroke[] {
+  const waist = along(hip, shoulder, 0.2)
+  if (view === 'side')
+    return [
+      stroke('shorts', width.shorts, hip, waist),
+      stroke('shirt', width.trunk, along(hip, shoulder, 0.3), along(hip, shoulder, 0.88)),
+    ]
+  const low = hips.map((h, i) => along(h, shoulders[i]!, 0.25)) as [Point, Point]
+  return [
+    stroke('shorts', width.shorts, hips[0], hips[1]),
+    stroke('shirt', 0.07, shoulders[0], shoulders[1], low[1], low[0], shoulders[0]),
+    stroke('shirt', width.trunk, along(hip, shoulder, 0.35), along(hip, shoulder, 0.85)),
+  ]
+}
+
 /**
- * A figure as it is drawn in one moment of its cycle. Seen from the side what is farther away is lighter, and behind;
- * an arm in front of the trunk has a gap round it, so that it can be told from it.
+ * A figure as it is drawn in one moment of its cycle: a child in a shirt, shorts and shoes, whose nose says which way it looks. Seen from
+ * the side what is farther away is lighter, and behind; an arm in front of the trunk has a gap round it, so that it can be told from it.
  *
  * @param t share of the cycle; its whole part is ignored
  */
 export function drawFigure(figure: Figure, t: number): Drawing {
-  const { joints: j, shoulders, hips } = spread(pose(figure, t), figure.view)
+  const { view } = figure
+  const limbs = spread(pose(figure, t), view)
+  const { joints: j, shoulders, hips } = limbs
   const things = drawProps(figure, j, t)
-  const line = (tone: Stroke['tone'], width: number, ...points: Point[]): Stroke => ({ points, width, tone })
-  const other = figure.view === 'front' ? 'near' : 'far'
-  const arm = (points: Point[], tone: 'near' | 'far'): Stroke[] => [
-    line('gap', 0.07, ...points.slice(1)),
-    line(tone, 0.046, ...points),
+  const side = view === 'side'
+  const [armR, armL] = [
+    [shoulders[0], j.elbowR, j.handR],
+    [shoulders[1], j.elbowL, j.handL],
+  ] as [Point, Point, Point][] as [[Point, Point, Point], [Point, Point, Point]]
+  const before = (points: [Point, Point, Point]): Stroke[] => [
+    stroke('gap', width.gap, along(points[0], points[1], 0.5), points[1], points[2]),
+    ...arm(points, false),
   ]
-  const farArm = [shoulders[1], j.elbowL, j.handL]
-  const nearArm = [shoulders[0], j.elbowR, j.handR]
-  const trunk =
-    figure.view === 'front'
-      ? [line('near', 0.06, ...shoulders, hips[1], hips[0], shoulders[0]), line('near', 0.07, j.hip, j.shoulder)]
-      : [line('near', 0.07, j.hip, j.shoulder)]
-  return {
-    behind: [
-      ...things.behind,
-      ...(figure.view === 'side' ? [line('far', 0.046, ...farArm)] : []),
-      line(other, 0.056, hips[1], j.kneeL, j.ankleL),
-      line(other, 0.046, j.ankleL, j.toeL),
-      ...trunk,
-      line('near', 0.056, hips[0], j.kneeR, j.ankleR),
-      line('near', 0.046, j.ankleR, j.toeR),
-    ],
-    head: { at: j.head, radius: headRadius },
-    front: [...(figure.view === 'front' ? arm(farArm, 'near') : []), ...arm(nearArm, 'near'), ...things.front],
-  }
+  return [
+    ...things.behind,
+    ...(side ? arm(armL, true) : []),
+    ...leg([hips[1], j.kneeL, j.ankleL, j.toeL], side),
+    stroke('skin', width.neck, j.shoulder, j.head),
+    ...trunk(limbs, view),
+    ...leg([hips[0], j.kneeR, j.ankleR, j.toeR], false),
+    ...drawHead(j.shoulder, j.head, view),
+    ...(side ? [] : before(armL)),
+    ...before(armR),
+    ...things.front,
+  ]
 }

@@ -1,24 +1,32 @@
 import { floorY } from './body.ts'
 import { drawFigure } from './drawFigure.ts'
 import { stillAt } from './pose.ts'
-import type { Stroke } from './props.ts'
 import type { Figure } from './schema.ts'
+import type { Stroke, Tone } from './stroke.ts'
 
-const colours = { near: '#1D2B2A', far: '#8FA09D', prop: '#8A7F6A', gap: '#FFFFFF' } as const
+/** On paper: ink, and tones that can be told apart where there is black only. */
+const colours: Record<Tone, string> = {
+  skin: '#A9805F',
+  shirt: '#4F7F78',
+  shorts: '#2B3F4E',
+  ink: '#1D2B2A',
+  farSkin: '#D2BBA8',
+  farShirt: '#A9C2BE',
+  farShorts: '#8A97A0',
+  farInk: '#7D8A88',
+  prop: '#8A7F6A',
+  gap: '#FFFFFF',
+}
 
 const line = ({ points, width, tone }: Stroke) =>
   `<polyline points="${points.map((p) => `${(p.x * 100).toFixed(1)},${(p.y * 100).toFixed(1)}`).join(' ')}" fill="none" stroke="${colours[tone]}" stroke-width="${(width * 100).toFixed(1)}" stroke-linecap="round" stroke-linejoin="round"/>`
 
 /** What is inside the picture: for a sheet that places many. */
-export function figureSvgContent(figure: Figure, t: number): string {
-  const { behind, head, front } = drawFigure(figure, t)
-  const floor = `<line x1="2" y1="${floorY * 100}" x2="98" y2="${floorY * 100}" stroke="#D9D0BF" stroke-width="1.5"/>`
-  const round = `<circle cx="${(head.at.x * 100).toFixed(1)}" cy="${(head.at.y * 100).toFixed(1)}" r="${head.radius * 100}" fill="${colours.near}"/>`
-  return `${floor}${behind.map(line).join('')}${round}${front.map(line).join('')}`
-}
+export const figureSvgContent = (figure: Figure, t: number): string =>
+  `<line x1="2" y1="${floorY * 100}" x2="98" y2="${floorY * 100}" stroke="#D9D0BF" stroke-width="1.5"/>${drawFigure(figure, t).map(line).join('')}`
 
 /**
- * A still picture of a figure as SVG text, for paper and for whoever has no script: black on white first.
+ * A still picture of a figure as SVG text, for paper and for whoever has no script.
  *
  * @param t share of the cycle; by default the moment that stands for the move
  * @param size of its sides, in CSS pixels

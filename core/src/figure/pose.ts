@@ -22,6 +22,8 @@ interface Key {
   pose: FullPose
   joints: Joints
   standing: Record<LimbName, boolean>
+  /** Whether a foot has the weight: it stands, or in a jump it is the one that comes down. */
+  bears: Record<'legR' | 'legL', boolean>
 }
 
 interface Prepared {
@@ -111,9 +113,11 @@ function prepare(figure: Figure): Prepared {
     const raw = fromAngles(pose, { x: 0, y: 0 })
     const joints = shifted(raw, 0, clearance(raw, pose.on) - pose.lift)
     const standing = {} as Key['standing']
+    const bears = { legR: false, legL: false }
     for (const name of limbNames) {
       const gap = above(joints, name, pose.on)
       standing[name] = pose.lift === 0 && gap < standsOn
+      if (name === 'legR' || name === 'legL') bears[name] = gap < pose.lift + standsOn
       if (!standing[name]) continue
       const { x, y } = joints[limbJoints[name].end]
       reach(joints, name, { x, y: y + gap }, bendOf(name, joints))
@@ -122,7 +126,7 @@ function prepare(figure: Figure): Prepared {
     const feet = (joints.ankleR.x + joints.ankleL.x) / 2
     const anchor = anchors[i]
     const still = anchor === undefined ? feet : anchor === 'hip' ? joints.hip.x : joints[limbJoints[anchor].end].x
-    return { pose, joints: shifted(joints, -still, clearance(joints, pose.on) - pose.lift), standing }
+    return { pose, joints: shifted(joints, -still, clearance(joints, pose.on) - pose.lift), standing, bears }
   })
   const first = keys[0]!
   for (const key of keys.slice(1)) {
@@ -158,11 +162,26 @@ const mixPoint = (a: Point, b: Point, share: number): Point => ({ x: mix(a.x, b.
 /** Slow at both ends, as a body moves. */
 const eased = (share: number) => (1 - Math.cos(Math.PI * share)) / 2
 
+/**
+ * How far each foot is on its way. Where the weight goes from one foot to the other, the one comes down before the other leaves the
+ * floor: nobody kneels in between.
+ */
+function footShares(a: Key, b: Key, share: number): { legR: number; legL: number } {
+  const leaves = (name: 'legR' | 'legL') => a.bears[name] && !b.bears[name]
+  const lands = (name: 'legR' | 'legL') => !a.bears[name] && b.bears[name]
+  const swaps = (leaves('legR') && lands('legL')) || (leaves('legL') && lands('legR'))
+  const of = (name: 'legR' | 'legL') =>
+    !swaps ? share : leaves(name) ? Math.max(0, 2 * share - 1) : Math.min(1, 2 * share)
+  return { legR: of('legR'), legL: of('legL') }
+}
+
 function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joints {
   const e = eased(share)
-  const angles = (x: [number, number], y: [number, number]): [number, number] => [
-    mixAngle(x[0], y[0], e),
-    mixAngle(x[1], y[1], e),
+  const feet = footShares(a, b, share)
+  const [r, l] = [eased(feet.legR), eased(feet.legL)]
+  const angles = (x: [number, number], y: [number, number], by = e): [number, number] => [
+    mixAngle(x[0], y[0], by),
+    mixAngle(x[1], y[1], by),
   ]
   const pose: FullPose = {
     ...a.pose,
@@ -170,17 +189,20 @@ function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joi
     neck: mixAngle(a.pose.neck, b.pose.neck, e),
     armR: angles(a.pose.armR, b.pose.armR),
     armL: angles(a.pose.armL, b.pose.armL),
-    legR: angles(a.pose.legR, b.pose.legR),
-    legL: angles(a.pose.legL, b.pose.legL),
-    footR: mixAngle(a.pose.footR, b.pose.footR, e),
-    footL: mixAngle(a.pose.footL, b.pose.footL, e),
+    legR: angles(a.pose.legR, b.pose.legR, r),
+    legL: angles(a.pose.legL, b.pose.legL, l),
+    footR: mixAngle(a.pose.footR, b.pose.footR, r),
+    footL: mixAngle(a.pose.footL, b.pose.footL, l),
   }
   const joints = fromAngles(pose, mixPoint(a.joints.hip, b.joints.hip, e))
   for (const name of limbNames) {
-    if (!fixed.includes(name) && (!a.standing[name] || !b.standing[name])) continue
-    // A hand or foot that stands in both poses stands in between: the limb follows it.
+    // A hand or foot that stands in both poses stands in between, and so does a foot that has not left or has come: the limb follows it.
+    const own = name === 'legR' ? feet.legR : name === 'legL' ? feet.legL : share
+    const still = (name === 'legR' || name === 'legL') && ((own === 0 && a.bears[name]) || (own === 1 && b.bears[name]))
+    if (!fixed.includes(name) && !still && (!a.standing[name] || !b.standing[name])) continue
     const { end } = limbJoints[name]
-    reach(joints, name, mixPoint(a.joints[end], b.joints[end], e), bendOf(name, a.joints, b.joints))
+    const target = still ? (own === 0 ? a : b).joints[end] : mixPoint(a.joints[end], b.joints[end], e)
+    reach(joints, name, target, bendOf(name, a.joints, b.joints))
   }
   withFeet(joints, pose)
   const lift = mix(a.pose.lift, b.pose.lift, e)

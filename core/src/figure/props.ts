@@ -1,13 +1,7 @@
 import { floorY, type Joints, type Point } from './body.ts'
 import { freeAt, originOf } from './pose.ts'
 import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
-
-/** One line of the drawing: of the body's nearer or farther side, of a thing, or of the gap round what is in front. */
-export interface Stroke {
-  points: Point[]
-  width: number
-  tone: 'near' | 'far' | 'prop' | 'gap'
-}
+import type { Stroke } from './stroke.ts'
 
 /** Heights of what can be stood, sat or leaned on, in box heights (a child of 1.3 m is 0.8 high). */
 export const propHeights = { chair: 0.17, desk: 0.4, step: 0.09 } as const

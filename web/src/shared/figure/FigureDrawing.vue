@@ -14,16 +14,8 @@ const path = (points: readonly Point[]) =>
   <g class="drawing">
     <line x1="6" :y1="floorY * 100" x2="94" :y2="floorY * 100" class="floor" />
     <polyline
-      v-for="(s, i) in drawing.behind"
+      v-for="(s, i) in drawing"
       :key="i"
-      :points="path(s.points)"
-      :data-tone="s.tone"
-      :stroke-width="s.width * 100"
-    />
-    <circle :cx="drawing.head.at.x * 100" :cy="drawing.head.at.y * 100" :r="drawing.head.radius * 100" class="head" />
-    <polyline
-      v-for="(s, i) in drawing.front"
-      :key="`f${i}`"
       :points="path(s.points)"
       :data-tone="s.tone"
       :stroke-width="s.width * 100"
@@ -34,21 +26,38 @@ const path = (points: readonly Point[]) =>
 <style scoped>
 polyline {
   fill: none;
-  stroke: var(--ink);
   stroke-linecap: round;
   stroke-linejoin: round;
 }
-[data-tone='far'] {
-  stroke: var(--far);
+[data-tone='skin'] {
+  stroke: var(--child-skin);
+}
+[data-tone='shirt'] {
+  stroke: var(--child-shirt);
+}
+[data-tone='shorts'] {
+  stroke: var(--child-shorts);
+}
+[data-tone='ink'] {
+  stroke: var(--child-hair);
+}
+[data-tone='farSkin'] {
+  stroke: var(--child-far-skin);
+}
+[data-tone='farShirt'] {
+  stroke: var(--child-far-shirt);
+}
+[data-tone='farShorts'] {
+  stroke: var(--child-far-shorts);
+}
+[data-tone='farInk'] {
+  stroke: var(--child-far-hair);
 }
 [data-tone='prop'] {
   stroke: var(--prop);
 }
 [data-tone='gap'] {
   stroke: var(--figure-ground, var(--card));
-}
-.head {
-  fill: var(--ink);
 }
 .floor {
   stroke: var(--line);

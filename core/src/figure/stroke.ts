@@ -1,0 +1,27 @@
+import type { Point } from './body.ts'
+
+/** What a stroke is of: a child's skin, shirt, shorts, hair and shoes, those of its farther side, a thing, or the gap round what is in front. */
+export const tones = [
+  ...(['skin', 'shirt', 'shorts', 'ink', 'farSkin', 'farShirt', 'farShorts', 'farInk'] as const),
+  ...(['prop', 'gap'] as const),
+]
+export type Tone = (typeof tones)[number]
+
+/** One line of a drawing, round at its ends; of one point twice it is a dot. */
+export interface Stroke {
+  points: Point[]
+  width: number
+  tone: Tone
+}
+
+export const stroke = (tone: Tone, width: number, ...points: Point[]): Stroke => ({ points, width, tone })
+/** @param across its diameter */
+export const dot = (tone: Tone, across: number, { x, y }: Point): Stroke =>
+  // A line of no length is not drawn everywhere.
+  stroke(tone, across, { x, y }, { x: x + 0.0005, y })
+
+/** A point so far on the way from one to another. */
+export const along = (a: Point, b: Point, share: number): Point => ({
+  x: a.x + (b.x - a.x) * share,
+  y: a.y + (b.y - a.y) * share,
+})
