@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { clearance, lengths, radius, type Joints } from '../src/figure/body.ts'
 import { clampFigure } from '../src/figure/jointLimits.ts'
+import { sitsStill } from '../src/figure/props.ts'
 import {
+  children,
   drawFigure,
   figureSvg,
   floorY,
@@ -173,6 +175,31 @@ describe('a drawn child', () => {
     expect(nose(squat).x).toBeGreaterThan(head.x + radius.head * 0.9)
     const bridge = library.figures.get('lie-still')!
     expect(nose(bridge).y).toBeLessThan(pose(bridge, 0).head.y - radius.head * 0.9)
+  })
+
+  it('sits in a wheelchair where its legs rest, whoever it is, and on a chair where they work', () => {
+    const seats = [...library.figures.values()].filter((f) => f.props?.some((p) => p.kind === 'chair'))
+    const still = seats.filter(sitsStill).map((f) => f.id)
+    expect(still).toEqual(expect.arrayContaining(['seated-punches', 'arm-cycling', 'seated-overhead-clap']))
+    for (const id of ['seated-march', 'leg-extension', 'sit-to-stand', 'chair-dip', 'figure-four-sit'])
+      expect(still).not.toContain(id)
+    // A wheel is in front of whoever sits.
+    const front = drawFigure(library.figures.get('arm-cycling')!, 0).slice(-3)
+    expect(front.map((s) => [s.tone, s.points.length > 20])).toEqual([
+      ['prop', true],
+      ['prop', true],
+      ['prop', false],
+    ])
+  })
+
+  it('is one of three, who differ in hair and build and stand alike', () => {
+    const squat = library.figures.get('squat')!
+    const drawn = children.map((child) => drawFigure(squat, 0, child))
+    expect(new Set(drawn.map((strokes) => strokes.filter((s) => s.tone === 'ink').length)).size).toBe(3)
+    const widths = drawn.map((strokes) => strokes.findLast((s) => s.tone === 'shirt' && s.width > 0.08)!.width)
+    expect(new Set(widths).size).toBe(3)
+    const legs = drawn.map((strokes) => strokes.filter((s) => s.tone === 'shorts').map((s) => s.points))
+    expect(legs[1]).toEqual(legs[0])
   })
 
   it('steps from foot to foot: one is down before the other leaves, and nobody kneels in between', () => {

@@ -1,5 +1,6 @@
 import { segmentEnd, type Joints, type Point } from './body.ts'
 import { drawHead } from './drawHead.ts'
+import type { Child } from './parts.ts'
 import { pose } from './pose.ts'
 import { drawProps } from './props.ts'
 import type { Figure } from './schema.ts'
@@ -23,6 +24,8 @@ const width = {
   neck: 0.042,
   gap: 0.066,
 }
+/** How broad each child is in the trunk. */
+const build: Record<Child, number> = { crop: 1, tail: 0.92, curls: 1.12 }
 /** How far down a limb's upper segment its cloth reaches. */
 const cloth = { sleeve: 0.55, shorts: 0.62 }
 
@@ -85,18 +88,19 @@ const leg = ([hip, knee, ankle, toe]: [Point, Point, Point, Point], far: boolean
 ]
 
 /** Shirt and waist. */
-function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figure['view']): Stroke[] {
+function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figure['view'], child: Child): Stroke[] {
+  const broad = width.trunk * build[child]
   const waist = along(hip, shoulder, 0.2)
   if (view === 'side')
     return [
       stroke('shorts', width.shorts, hip, waist),
-      stroke('shirt', width.trunk, along(hip, shoulder, 0.3), along(hip, shoulder, 0.88)),
+      stroke('shirt', broad, along(hip, shoulder, 0.3), along(hip, shoulder, 0.88)),
     ]
   const low = hips.map((h, i) => along(h, shoulders[i]!, 0.25)) as [Point, Point]
   return [
     stroke('shorts', width.shorts, hips[0], hips[1]),
     stroke('shirt', 0.07, shoulders[0], shoulders[1], low[1], low[0], shoulders[0]),
-    stroke('shirt', width.trunk, along(hip, shoulder, 0.35), along(hip, shoulder, 0.85)),
+    stroke('shirt', broad, along(hip, shoulder, 0.35), along(hip, shoulder, 0.85)),
   ]
 }
 
@@ -105,8 +109,9 @@ function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figu
  * the side what is farther away is lighter, and behind; an arm in front of the trunk has a gap round it, so that it can be told from it.
  *
  * @param t share of the cycle; its whole part is ignored
+ * @param child who shows it
  */
-export function drawFigure(figure: Figure, t: number): Drawing {
+export function drawFigure(figure: Figure, t: number, child: Child = 'crop'): Drawing {
   const { view } = figure
   const limbs = spread(pose(figure, t), view)
   const { joints: j, shoulders, hips } = limbs
@@ -125,9 +130,9 @@ export function drawFigure(figure: Figure, t: number): Drawing {
     ...(side ? arm(armL, true) : []),
     ...leg([hips[1], j.kneeL, j.ankleL, j.toeL], side),
     stroke('skin', width.neck, j.shoulder, j.head),
-    ...trunk(limbs, view),
+    ...trunk(limbs, view, child),
     ...leg([hips[0], j.kneeR, j.ankleR, j.toeR], false),
-    ...drawHead(j.shoulder, j.head, view),
+    ...drawHead(j.shoulder, j.head, view, child),
     ...(side ? [] : before(armL)),
     ...before(armR),
     ...things.front,

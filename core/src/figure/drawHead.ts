@@ -1,4 +1,5 @@
 import { headRadius, type Point } from './body.ts'
+import type { Child } from './parts.ts'
 import type { Figure } from './schema.ts'
 import { dot, type Stroke } from './stroke.ts'
 
@@ -14,12 +15,45 @@ const side = {
 } as const
 const front = { hair: [0, 0.1, 2.06], face: [0, -0.22, 1.66], nose: [0, -0.3, 0.22], eye: [0.34, -0.04, 0.22] } as const
 
+/** What hair each child has besides: a tail, or curls all round. */
+const more: Record<Child, Record<Figure['view'], readonly Disc[]>> = {
+  crop: { side: [], front: [] },
+  tail: {
+    side: [
+      [-1.02, 0.34, 0.62],
+      [-1.32, -0.02, 0.6],
+      [-1.42, -0.46, 0.5],
+    ],
+    front: [
+      [1.02, -0.1, 0.66],
+      [-1.02, -0.1, 0.66],
+      [1.14, -0.56, 0.52],
+      [-1.14, -0.56, 0.52],
+    ],
+  },
+  curls: {
+    side: [
+      [0.3, 0.98, 0.9],
+      [-0.4, 0.98, 1],
+      [-0.95, 0.5, 1],
+      [-1.05, -0.15, 0.9],
+    ],
+    front: [
+      [0, 1.06, 0.9],
+      [0.66, 0.8, 0.9],
+      [-0.66, 0.8, 0.9],
+      [1, 0.2, 0.8],
+      [-1, 0.2, 0.8],
+    ],
+  },
+}
+
 /**
  * A head: hair, face, and a nose that says which way it looks; seen from the front two eyes.
  *
  * @param shoulder the neck comes from there: it says which way is up
  */
-export function drawHead(shoulder: Point, head: Point, view: Figure['view']): Stroke[] {
+export function drawHead(shoulder: Point, head: Point, view: Figure['view'], child: Child): Stroke[] {
   const length = Math.hypot(head.x - shoulder.x, head.y - shoulder.y)
   const up = { x: (head.x - shoulder.x) / length, y: (head.y - shoulder.y) / length }
   // Whoever stands looks to the right.
@@ -29,10 +63,12 @@ export function drawHead(shoulder: Point, head: Point, view: Figure['view']): St
       x: head.x + headRadius * (forward * face.x + upward * up.x),
       y: head.y + headRadius * (forward * face.y + upward * up.y),
     })
+  const hair = more[child][view].map((of) => disc('ink', of))
   if (view === 'side')
-    return [disc('ink', side.hair), disc('skin', side.nose), disc('skin', side.face), disc('ink', side.eye)]
+    return [...hair, disc('ink', side.hair), disc('skin', side.nose), disc('skin', side.face), disc('ink', side.eye)]
   const [aside, upward, across] = front.eye
   return [
+    ...hair,
     disc('ink', front.hair),
     disc('skin', front.face),
     disc('ink', [aside, upward, across]),

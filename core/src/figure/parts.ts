@@ -1,3 +1,7 @@
+/** Children who can show a move: they differ in hair and build. */
+export const children = ['crop', 'tail', 'curls'] as const
+export type Child = (typeof children)[number]
+
 /** The limbs of a figure, and the things it can stand by or carry. */
 export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
 export type LimbName = (typeof limbNames)[number]

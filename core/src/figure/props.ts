@@ -48,6 +48,36 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1) => Stroke[]> 
   ],
 }
 
+/** A wheelchair under a seat: its big wheel is beside whoever sits, and in front of the picture. */
+const wheel = 0.118
+const wheelchair = (x: number): { behind: Stroke[]; front: Stroke[] } => {
+  const seat = floorY - propHeights.chair
+  const hub: [number, number] = [x - 0.02, floorY - wheel]
+  return {
+    behind: [
+      prop(0.022, [x - 0.09, seat + 0.011], [x + 0.1, seat + 0.011]),
+      prop(0.018, [x - 0.09, seat], [x - 0.1, seat - 0.19], [x - 0.14, seat - 0.19]),
+      prop(0.016, [x + 0.1, seat + 0.011], [x + 0.16, floorY - 0.05], [x + 0.21, floorY - 0.03]),
+      prop(0.014, ...ellipse(x + 0.12, floorY - 0.03, 0.024, 0.024)),
+    ],
+    front: [
+      prop(0.016, ...ellipse(...hub, wheel - 0.008, wheel - 0.008)),
+      prop(0.012, ...ellipse(...hub, wheel - 0.03, wheel - 0.03)),
+      prop(0.03, hub, [hub[0] + 0.001, hub[1]]),
+    ],
+  }
+}
+/**
+ * Whether a figure sits on a chair and its legs stay as they are: then the child who shows it sits in a wheelchair, since whoever does
+ * needs no other version.
+ */
+export const sitsStill = ({ poses, view }: Figure): boolean =>
+  view === 'side' &&
+  poses.every(
+    ({ on, legR, legL }) =>
+      (on?.hip ?? 0) > 0.1 && [...legR, ...legL].every((angle, i) => Math.abs(angle - poses[0]!.legR[i % 2]!) < 15),
+  )
+
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
 const carriedAt =
   (by: CarriedProp['by']) =>
@@ -79,6 +109,12 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
   const behind: Stroke[] = []
   const front: Stroke[] = []
   for (const thing of figure.props ?? []) {
+    if ('x' in thing && thing.kind === 'chair' && sitsStill(figure)) {
+      const { behind: back, front: near } = wheelchair(originOf(figure) + thing.x)
+      behind.push(...back)
+      front.push(...near)
+      continue
+    }
     if ('x' in thing) {
       behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1))
       continue

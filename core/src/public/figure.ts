@@ -1,5 +1,6 @@
 // Figures: drawn and bent. Named exports only; what is in no list is nobody else's business.
 export { floorY, type Point } from '../figure/body.ts'
+export { children, type Child } from '../figure/parts.ts'
 export { type Figure, type Pose } from '../figure/schema.ts'
 export { keyMoments, pose, stillAt } from '../figure/pose.ts'
 export { angleOf, angleTo, handles, mirrorPose, turnJoint, type Handle } from '../figure/turnJoint.ts'

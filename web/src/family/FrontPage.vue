@@ -12,6 +12,7 @@ import {
   phrasesIn,
   type Language,
 } from '@esfuerzo/core'
+import ChildChoice from '../shared/figure/ChildChoice.vue'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { audioClock } from '../player/audioClock.ts'
 import { childBook, isTarget } from './book.ts'
@@ -79,6 +80,11 @@ watch(session, async (found) => {
   unsent.value = (await runs.finished(props.token))[0]
 })
 
+const childNames = computed(() => ({
+  crop: t('front.children.crop'),
+  tail: t('front.children.tail'),
+  curls: t('front.children.curls'),
+}))
 const targets = ['whole', 'quiet', 'more', 'smile'] as const
 const target = ref<(typeof targets)[number]>()
 /** Lanes ticked to run side by side; undefined while one is run. */
@@ -245,6 +251,7 @@ function onTick(lane: string) {
     <router-link class="button" :to="{ name: 'book', query: who ? { who: pupilId(who) } : {} }">{{
       t('book.open')
     }}</router-link>
+    <ChildChoice class="middle" :label="t('front.child')" :names="childNames" />
     <div class="row middle">
       <LanguageChoice />
       <button type="button" @click="floor = isNight ? 'day' : 'night'">

@@ -8,6 +8,7 @@ import { cleanText, countries, holdPolicies, settingsSchema, warmUpStyles, type 
 import { libraryData } from '@esfuerzo/library'
 import { problemText } from '../words/i18n.ts'
 import { ruleOf, useForm } from '../words/useForm.ts'
+import ChildChoice from '../shared/figure/ChildChoice.vue'
 import { floors, useFloor } from '../shared/look/useFloor.ts'
 import { useSettings } from './store.ts'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -18,6 +19,11 @@ const { t, locale } = useI18n()
 const store = useSettings()
 const saved = ref(false)
 const { floor } = useFloor()
+const childNames = computed(() => ({
+  crop: t('settings.children.crop'),
+  tail: t('settings.children.tail'),
+  curls: t('settings.children.curls'),
+}))
 /** As it is stored: without the blanks nobody sees. */
 const cleaned = ({ school, familyNote, gradeNames, ...rest }: Settings): Settings => ({
   ...rest,
@@ -212,6 +218,7 @@ onBeforeRouteLeave(() => form.save())
         <section class="card" aria-labelledby="look">
           <h2 id="look">{{ t('settings.lookTitle') }}</h2>
           <ChoiceField v-model="floor" :options="floors" named="settings.floor" :label="t('settings.floorLabel')" />
+          <ChildChoice :label="t('settings.child')" :names="childNames" />
         </section>
       </div>
       <div class="foot">

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { floorY, type Drawing, type Point } from '@esfuerzo/core/figure'
+import { floorY, type Child, type Drawing, type Point } from '@esfuerzo/core/figure'
 
 /**
  * A drawn figure on its floor, inside a picture of −4 −4 108 108. Tones are attributes, not classes: a class that changes on an
  * element inside a picture cannot be patched.
  */
-defineProps<{ drawing: Drawing }>()
+defineProps<{ drawing: Drawing; child?: Child }>()
 const path = (points: readonly Point[]) =>
   points.map((p) => `${(p.x * 100).toFixed(1)},${(p.y * 100).toFixed(1)}`).join(' ')
 </script>
 
 <template>
-  <g class="drawing">
+  <g class="drawing" :data-child="child">
     <line x1="6" :y1="floorY * 100" x2="94" :y2="floorY * 100" class="floor" />
     <polyline
       v-for="(s, i) in drawing"
@@ -28,6 +28,18 @@ polyline {
   fill: none;
   stroke-linecap: round;
   stroke-linejoin: round;
+}
+[data-child='tail'] {
+  --child-skin: light-dark(#c08a63, #dcb591);
+  --child-far-skin: light-dark(#dfc3ad, #8f7763);
+  --child-shirt: light-dark(#a8502f, #e59a7c);
+  --child-far-shirt: light-dark(#d9ac99, #8a5f4d);
+}
+[data-child='curls'] {
+  --child-skin: light-dark(#75492f, #b07f5e);
+  --child-far-skin: light-dark(#b2947f, #6e5240);
+  --child-shirt: light-dark(#4c5f9e, #98a9e0);
+  --child-far-shirt: light-dark(#aeb7d6, #5a678c);
 }
 [data-tone='skin'] {
   stroke: var(--child-skin);

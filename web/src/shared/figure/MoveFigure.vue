@@ -2,6 +2,7 @@
 import { computed, toRef, useTemplateRef } from 'vue'
 import { drawFigure, type Figure } from '@esfuerzo/core/figure'
 import FigureDrawing from './FigureDrawing.vue'
+import { useChild } from './useChild.ts'
 import { useFigure } from './useFigure.ts'
 
 interface Props {
@@ -16,12 +17,13 @@ const props = withDefaults(defineProps<Props>(), { size: 40, cycle: 0, paused: f
 
 const root = useTemplateRef('root')
 const { moment } = useFigure(toRef(props, 'figure'), toRef(props, 'cycle'), toRef(props, 'paused'), root)
-const drawing = computed(() => drawFigure(props.figure, moment.value))
+const child = useChild()
+const drawing = computed(() => drawFigure(props.figure, moment.value, child.value))
 </script>
 
 <template>
   <svg ref="root" class="figure" :width="size" :height="size" viewBox="-4 -4 108 108" aria-hidden="true">
-    <FigureDrawing :drawing="drawing" />
+    <FigureDrawing :drawing="drawing" :child="child" />
   </svg>
 </template>
 

@@ -1,0 +1,13 @@
+import { useLocalStorage } from '@vueuse/core'
+import type { Ref } from 'vue'
+import { children, type Child } from '@esfuerzo/core/figure'
+
+let chosen: Ref<Child> | undefined
+
+/** The child who shows the moves on this device. */
+export function useChild(): Ref<Child> {
+  chosen ??= useLocalStorage<Child>('esfuerzo-child', 'crop')
+  // What another release knew and this one does not is the first.
+  if (!children.includes(chosen.value)) chosen.value = 'crop'
+  return chosen
+}
