@@ -181,7 +181,7 @@ describe('a drawn child', () => {
     const seats = [...library.figures.values()].filter((f) => f.props?.some((p) => p.kind === 'chair'))
     const still = seats.filter(sitsStill).map((f) => f.id)
     expect(still).toEqual(expect.arrayContaining(['seated-punches', 'arm-cycling', 'seated-overhead-clap']))
-    for (const id of ['seated-march', 'leg-extension', 'sit-to-stand', 'chair-dip', 'figure-four-sit'])
+    for (const id of ['seated-march', 'leg-extension', 'sit-to-stand', 'chair-dip', 'figure-four-sit', 'toe-heel-taps'])
       expect(still).not.toContain(id)
     // A wheel is in front of whoever sits.
     const front = drawFigure(library.figures.get('arm-cycling')!, 0).slice(-3)

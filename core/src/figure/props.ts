@@ -74,8 +74,11 @@ const wheelchair = (x: number): { behind: Stroke[]; front: Stroke[] } => {
 export const sitsStill = ({ poses, view }: Figure): boolean =>
   view === 'side' &&
   poses.every(
-    ({ on, legR, legL }) =>
-      (on?.hip ?? 0) > 0.1 && [...legR, ...legL].every((angle, i) => Math.abs(angle - poses[0]!.legR[i % 2]!) < 15),
+    ({ on, legR, legL, footR = 90, footL = 90 }) =>
+      (on?.hip ?? 0) > 0.1 &&
+      footR === footL &&
+      footR === (poses[0]!.footR ?? 90) &&
+      [...legR, ...legL].every((angle, i) => Math.abs(angle - poses[0]!.legR[i % 2]!) < 15),
   )
 
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
