@@ -65,14 +65,14 @@ export function drawHead(shoulder: Point, head: Point, view: Figure['view'], chi
     })
   const hair = more[child][view].map((of) => disc('ink', of))
   if (view === 'side')
-    return [...hair, disc('ink', side.hair), disc('skin', side.nose), disc('skin', side.face), disc('ink', side.eye)]
+    return [...hair, disc('ink', side.hair), disc('skin', side.nose), disc('skin', side.face), disc('eye', side.eye)]
   const [aside, upward, across] = front.eye
   return [
     ...hair,
     disc('ink', front.hair),
     disc('skin', front.face),
-    disc('ink', [aside, upward, across]),
-    disc('ink', [-aside, upward, across]),
+    disc('eye', [aside, upward, across]),
+    disc('eye', [-aside, upward, across]),
     disc('farSkin', front.nose),
   ]
 }

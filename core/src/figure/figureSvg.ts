@@ -14,6 +14,7 @@ const colours: Record<Tone, string> = {
   farShirt: '#A9C2BE',
   farShorts: '#8A97A0',
   farInk: '#7D8A88',
+  eye: '#1D2B2A',
   prop: '#8A7F6A',
   gap: '#FFFFFF',
 }

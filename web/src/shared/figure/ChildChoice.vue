@@ -9,7 +9,7 @@ const child = useChild()
 const standing: Figure = {
   id: 'standing',
   view: 'front',
-  poses: [{ torso: 180, armR: [-16, -10], armL: [16, 10], legR: [-5, -4], legL: [5, 4] }],
+  poses: [{ torso: 180, armR: [16, 10], armL: [-16, -10], legR: [5, 4], legL: [-5, -4] }],
 }
 </script>
 

@@ -65,6 +65,9 @@ polyline {
 [data-tone='farInk'] {
   stroke: var(--child-far-hair);
 }
+[data-tone='eye'] {
+  stroke: var(--child-eye);
+}
 [data-tone='prop'] {
   stroke: var(--prop);
 }
