@@ -44,7 +44,13 @@ describe('a publication', () => {
       ['squat-jump', ['rise', 'frog', 'squat-jump']],
       ['one-leg-stand', ['finger-stand', 'one-leg-stand']],
     ])
-    expect(sent.figures.map((f) => f.id).sort()).toEqual(['frog-jump', 'one-leg-stand', 'squat', 'squat-jump'])
+    expect(sent.figures.map((f) => f.id).sort()).toEqual([
+      'frog-jump',
+      'one-leg-stand',
+      'one-leg-stand-wall',
+      'squat',
+      'squat-jump',
+    ])
   })
 
   it('has no teacher’s note or link in it', () => {
