@@ -7,9 +7,13 @@ export const planBounds = {
   unpacked: 50 * 1024 * 1024,
   /** Of one part of a packed file that is read: a document's own text. */
   part: 6 * 1024 * 1024,
+  /** Of a word processor's text without how it looks. */
+  docx: 1024 * 1024,
   /** Files packed in one. */
   entries: 2000,
   pages: 50,
+  /** Pieces of text on all pages of a PDF. */
+  pieces: 12_000,
   /** Rows of a sheet. */
   rows: 2000,
   columns: 60,

@@ -1,12 +1,27 @@
 import { zipSync } from 'fflate'
 import type { PlanBlock } from '@esfuerzo/core/oldPlans'
-import { refused } from './bounds.ts'
+import { planBounds, refused } from './bounds.ts'
 import { blocksOfHtml } from './html.ts'
 import { withoutEntities } from './xml.ts'
 
 /** Parts of a document that its text is made of; pictures, fonts, themes, programs are none. */
 export const docxParts =
   /^(?:\[Content_Types\]\.xml|_rels\/\.rels|word\/(?:_rels\/document\.xml\.rels|(?:document|styles|numbering|footnotes|endnotes|comments)\.xml))$/
+
+/**
+ * How its words look, where the writer's cursor was, what its spelling said: most of a document, and none of its text. A package that
+ * makes a tree of all of it takes some hundred times its length.
+ */
+const looks =
+  /<w:rPr>.*?<\/w:rPr>|<w:(?:rPr|proofErr|bookmarkStart|bookmarkEnd|lastRenderedPageBreak|spacing|ind|jc|noProof)\b[^<>]*\/>| w:rsid\w*="[^"]*"/gs
+
+/** @throws {ProblemError} `file-too-big` where more is left than a document of fifty pages has */
+function withoutLooks(bytes: Uint8Array, name: string): Uint8Array {
+  const text = new TextDecoder().decode(bytes).replace(looks, '')
+  if (text.length > planBounds.docx)
+    throw refused('file-too-big', name, { expected: { atMost: planBounds.docx / 1024 / 1024, of: 'MiB' } })
+  return new TextEncoder().encode(text)
+}
 
 /** What styles come to: a title over headings, quotations as ours are written. */
 const styleMap = [
@@ -24,7 +39,9 @@ const styleMap = [
  * @throws {ProblemError} `file-broken`, `file-kind` where it brings programs along
  */
 export async function blocksOfDocx(parts: ReadonlyMap<string, Uint8Array>, name: string): Promise<PlanBlock[]> {
-  const small = zipSync(Object.fromEntries([...parts].map(([part, bytes]) => [part, withoutEntities(bytes, name)])))
+  const read = (part: string, bytes: Uint8Array) =>
+    part === 'word/document.xml' ? withoutLooks(withoutEntities(bytes, name), name) : withoutEntities(bytes, name)
+  const small = zipSync(Object.fromEntries([...parts].map(([part, bytes]) => [part, read(part, bytes)])))
   const { default: mammoth } = await import('mammoth')
   let pictures = 0
   try {

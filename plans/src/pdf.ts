@@ -27,9 +27,13 @@ export async function pagesOfPdf(bytes: Uint8Array, name: string): Promise<{ pag
       throw refused('file-too-big', name, { expected: { atMost: planBounds.pages, of: 'pages' } })
     const pages: PdfPage[] = []
     let pictures = 0
+    let pieces = 0
     for (let n = 1; n <= document.numPages; n++) {
       const page = await document.getPage(n)
       const { items } = await page.getTextContent()
+      pieces += items.length
+      if (pieces > planBounds.pieces)
+        throw refused('file-too-big', name, { expected: { atMost: planBounds.pieces, of: 'entries' } })
       const { height } = page.getViewport({ scale: 1 })
       const texts = items.flatMap((item) => {
         if (!('str' in item)) return []

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { limits, ProblemError } from '@esfuerzo/core'
 import { planBounds } from '../src/bounds.ts'
 import { readPlan } from '../src/readPlan.ts'
-import { bullets, docx, heading, odt, pdf, picture, png, utf8, xlsx } from './support/made.ts'
+import { bullets, docx, down, heading, odt, pdf, picture, png, utf8, xlsx } from './support/made.ts'
 
 /** Why a file was refused. */
 const refusal = async (bytes: Uint8Array, name: string): Promise<string> => {
@@ -46,6 +46,27 @@ describe('a file that is meant badly, or that nobody can read', () => {
     const many = zipSync(Object.fromEntries(Array.from({ length: 2500 }, (_, i) => [`word/part${i}.xml`, utf8('x')])))
     expect(await refusal(many, 'many.docx')).toBe('file-too-big')
     expect(await refusal(new Uint8Array(planBounds.bytes + 1), 'large.txt')).toBe('file-too-big')
+  })
+
+  it('is small and would be a tree of a thousand megabytes: refused before it grows', async () => {
+    const long = word(wordXml(paragraph('Squats x10').repeat(40_000)))
+    expect(long.length).toBeLessThan(20_000)
+    expect(await refusal(long, 'long.docx')).toBe('file-too-big')
+    // How words look is no length: what is long by that alone is read.
+    const dressed = `<w:p w:rsidR="00A1B2C3"><w:r><w:rPr>${'<w:b/><w:sz w:val="24"/>'.repeat(40)}</w:rPr><w:t>Squats x10</w:t></w:r></w:p>`
+    expect(await refusal(word(wordXml(dressed.repeat(2000))), 'dressed.docx')).toMatch(/^read: Squats x10\nSquats x10/)
+  })
+
+  it('has more pieces on its pages, or more pages, than anybody reads', async () => {
+    const crowded = Array.from({ length: 16 }, (_, c) =>
+      down(20 + c * 30, 800, ...Array.from({ length: 44 }, () => 'S')),
+    )
+    expect(await refusal(await pdf(Array.from({ length: 40 }, () => crowded.flat())), 'crowded.pdf')).toBe(
+      'file-too-big',
+    )
+    expect(await refusal(await pdf(Array.from({ length: 51 }, () => [['S', 50, 700]])), 'book.pdf')).toBe(
+      'file-too-big',
+    )
   })
 
   it('has ten thousand rows', async () => {
