@@ -3,6 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { newSettings, ProblemError, type Workout } from '@esfuerzo/core'
 import { readPlan } from '@esfuerzo/plans'
+import { forgetTeacher } from '../src/account/forgetTeacher.ts'
 import DeskPage from '../src/desk/DeskPage.vue'
 import { readPlanFile } from '../src/workers/plans.ts'
 import { usePlans } from '../src/reading/usePlans.ts'
@@ -116,5 +117,15 @@ describe('old plans on the Desk', () => {
     await vi.waitFor(() => expect(document.querySelector('textarea')?.value).toContain('| Squats | 8 | 10 |'), {
       timeout: 10_000,
     })
+  })
+
+  it('twenty-five files are all read, and whoever signs in next sees none of them', async () => {
+    const page = await desk()
+    await drop(...Array.from({ length: 25 }, (_, i) => text(`plan ${i}.txt`, `Squats x${i + 1}\nPlank 20 s`)))
+    await vi.waitFor(() => expect(page.words().match(/2 rows/g)).toHaveLength(25), { timeout: 15_000 })
+    forgetTeacher()
+    await flushPromises()
+    expect(usePlans().files).toEqual([])
+    expect(page.words()).not.toContain('old plans wait')
   })
 })

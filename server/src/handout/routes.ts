@@ -1,6 +1,5 @@
 import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
-import { type Problem } from '@esfuerzo/core'
 import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
 import type { SheetKind, TeacherSheetKind } from '@esfuerzo/contract'
 import { calendarFile } from '../calendar/calendarFile.ts'
@@ -8,15 +7,14 @@ import { implement, type Call } from '../http/implement.ts'
 import { LocalCounter, type Counter, type Limits } from '../http/limits.ts'
 import { linkToken } from '../http/linkToken.ts'
 import { ServerError } from '../http/serverError.ts'
-import { letters } from '../mail/letters.ts'
 import type { Post } from '../mail/post.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import { readOwnSnapshot, readSnapshot } from '../publications/store.ts'
 import { readSettings } from '../settings/store.ts'
 import type { PaperStore } from '../sheets/paper.ts'
 import type { Sheet } from '../workers/jobs.ts'
-import { readTeacher } from '../accounts/store.ts'
 import { workouts } from '../workouts/store.ts'
+import { writeFamilies } from './writeFamilies.ts'
 
 const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query']): Sheet => ({
   kind,
@@ -28,20 +26,6 @@ const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query
 function sendPdf(kind: TeacherSheetKind, pdf: Uint8Array, res: Response): void {
   res.set({ 'Content-Disposition': `inline; filename="${kind}.pdf"`, 'Cache-Control': 'no-store' })
   res.type('application/pdf').send(Buffer.from(pdf.buffer, pdf.byteOffset, pdf.byteLength))
-}
-
-/** Nobody's advertising leaves the house in our name: a message to families leads to their session and nowhere else. */
-export function foreignAddresses(
-  { subject, text }: { subject: string; text: string },
-  links: readonly string[],
-): Problem[] {
-  const expected = { rule: 'noOtherAddress' } as const
-  const foreign = (words: string) =>
-    /(?:https?:\/\/|www\.)\S*/i.exec(links.reduce((rest, link) => rest.replaceAll(link, ''), words))?.[0]
-  return Object.entries({ subject, text }).flatMap(([field, words]): Problem[] => {
-    const received = foreign(words)
-    return received ? [{ code: 'bad-format', path: [field], expected, received: received.slice(0, 60) }] : []
-  })
 }
 
 export interface HandoutParts {
@@ -104,13 +88,7 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
     await ownPublication(teacherId, params.id)
     // As the page shows it: her pages' own address, which is checked with every write, may be another than the configured one.
     const links = [pagesAt, req.get('origin') ?? pagesAt].map((at) => linkOf(params.id, at))
-    const problems = foreignAddresses(body, links)
-    if (problems.length) throw new ServerError('invalid', problems)
-    await written.count(teacherId)
-    if (!(await post.ready())) throw new ServerError('mail-away')
-    const teacher = await readTeacher(db, teacherId)
-    if (!teacher) throw new ServerError('sign-in-needed')
-    await post.send(letters.families(body.to, teacher, body.subject, body.text))
+    await writeFamilies({ db, post, written }, teacherId, body, links)
     return {}
   })
 }

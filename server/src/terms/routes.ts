@@ -2,15 +2,13 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { homeDays, type Term } from '@esfuerzo/core/term'
-import { readTeacher } from '../accounts/store.ts'
 import { calendarFile } from '../calendar/calendarFile.ts'
 import { findClass } from '../classes/store.ts'
-import { foreignAddresses } from '../handout/routes.ts'
+import { writeFamilies } from '../handout/writeFamilies.ts'
 import { implement } from '../http/implement.ts'
 import type { Counter } from '../http/limits.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
-import { letters } from '../mail/letters.ts'
 import type { Post } from '../mail/post.ts'
 import { readSettings } from '../settings/store.ts'
 import {
@@ -169,13 +167,7 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
   implement(router, 'messageTermFamilies', async ({ teacherId, params, body, req }) => {
     const tokens = (await followed(teacherId, params.id)).map((link) => link.token)
     const links = [pagesAt, req.get('origin') ?? pagesAt].flatMap((at) => tokens.map((token) => `${at}/go/${token}`))
-    const problems = foreignAddresses(body, links)
-    if (problems.length) throw new ServerError('invalid', problems)
-    await written.count(teacherId)
-    if (!(await post.ready())) throw new ServerError('mail-away')
-    const teacher = await readTeacher(db, teacherId)
-    if (!teacher) throw new ServerError('sign-in-needed')
-    await post.send(letters.families(body.to, teacher, body.subject, body.text))
+    await writeFamilies({ db, post, written }, teacherId, body, links)
     return {}
   })
 

@@ -6,6 +6,7 @@ import { cleanText } from '@esfuerzo/core'
 import { useAccount } from '../signin/account.ts'
 import { useTrying } from '../signin/useTrying.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
+import { forgetTeacher } from './forgetTeacher.ts'
 
 const { t } = useI18n()
 const account = useAccount()
@@ -35,11 +36,15 @@ async function onChange() {
   changed.value = await changing.attempt(() => account.changePassword(current.value, next.value))
   if (changed.value) current.value = next.value = ''
 }
+async function leave() {
+  forgetTeacher()
+  await router.push({ name: 'sign-in' })
+}
 async function onEverywhere() {
-  if (await leaving.attempt(() => account.signOutEverywhere())) await router.push({ name: 'sign-in' })
+  if (await leaving.attempt(() => account.signOutEverywhere())) await leave()
 }
 async function onDelete() {
-  if (await ending.attempt(() => account.deleteAccount(password.value))) await router.push({ name: 'sign-in' })
+  if (await ending.attempt(() => account.deleteAccount(password.value))) await leave()
 }
 </script>
 

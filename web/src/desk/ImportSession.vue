@@ -25,13 +25,11 @@ async function take(text: string) {
     return { title: t('import.refused'), sentence: sentence || t('import.why', { n: problems.length }), problems }
   }
 }
-/** So many at a time: more is a folder, which is gone through in parts. */
-const most = 20
 const accept = ['.json', ...planKinds.map((kind) => `.${kind}`), '.htm', '.fodt'].join()
 async function takeFiles(files: readonly File[]) {
   const [first] = files
   if (files.length === 1 && /\.json$/i.test(first!.name)) return false
-  emit('plans', files.slice(0, most))
+  emit('plans', files)
   return true
 }
 defineExpose({ open: () => file.value?.open() })

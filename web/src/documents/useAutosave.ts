@@ -151,6 +151,7 @@ export function useAutosave<T>({
     settle(loaded) {
       clearTimeout(timer)
       stored.value = loaded
+      sentUnanswered = []
       state.value = 'saved'
       detail.value = ''
     },

@@ -71,5 +71,7 @@ export const usePlans = defineStore('plans', () => {
   }
   /** Puts a file away. */
   const drop = (key: string) => (files.value = files.value.filter((file) => file.key !== key))
-  return { files, add, made, drop }
+  /** Whoever signs in next has plans of her own. */
+  const forget = () => (files.value = [])
+  return { files, add, made, drop, forget }
 })

@@ -13,8 +13,7 @@ import {
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { useRepertoire } from '../repertoire/store.ts'
-import { useSettings } from '../settings/store.ts'
+import { forgetTeacher } from '../account/forgetTeacher.ts'
 import { useAccount } from '../signin/account.ts'
 import MarkLogo from '../shared/look/MarkLogo.vue'
 
@@ -29,9 +28,7 @@ const onMoves = computed(() => route.path.startsWith('/moves'))
 
 async function onSignOut() {
   await account.signOut()
-  // Whoever signs in next has her own.
-  useSettings().forget()
-  useRepertoire().forget()
+  forgetTeacher()
   await router.push({ name: 'sign-in' })
 }
 </script>

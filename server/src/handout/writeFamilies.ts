@@ -1,0 +1,46 @@
+import type { Knex } from 'knex'
+import type { Problem } from '@esfuerzo/core'
+import { readTeacher } from '../accounts/store.ts'
+import type { Counter } from '../http/limits.ts'
+import { ServerError } from '../http/serverError.ts'
+import { letters } from '../mail/letters.ts'
+import type { Post } from '../mail/post.ts'
+
+/** Nobody's advertising leaves the house in our name: a message to families leads to their session and nowhere else. */
+function foreignAddresses({ subject, text }: { subject: string; text: string }, links: readonly string[]): Problem[] {
+  const expected = { rule: 'noOtherAddress' } as const
+  const foreign = (words: string) =>
+    /(?:https?:\/\/|www\.)\S*/i.exec(links.reduce((rest, link) => rest.replaceAll(link, ''), words))?.[0]
+  return Object.entries({ subject, text }).flatMap(([field, words]): Problem[] => {
+    const received = foreign(words)
+    return received ? [{ code: 'bad-format', path: [field], expected, received: received.slice(0, 60) }] : []
+  })
+}
+
+/** What a teacher writes to families. */
+export interface FamilyMessage {
+  to: string
+  subject: string
+  text: string
+}
+
+/**
+ * Sends a teacher's message to the families of her class.
+ *
+ * @param links the addresses it may have in it
+ * @throws {ServerError} `invalid` with every other address, `too-many-tries`, `mail-away`
+ */
+export async function writeFamilies(
+  { db, post, written }: { db: Knex; post: Post; /** Of messages that teachers write. */ written: Counter },
+  teacherId: string,
+  { to, subject, text }: FamilyMessage,
+  links: readonly string[],
+): Promise<void> {
+  const problems = foreignAddresses({ subject, text }, links)
+  if (problems.length) throw new ServerError('invalid', problems)
+  await written.count(teacherId)
+  if (!(await post.ready())) throw new ServerError('mail-away')
+  const teacher = await readTeacher(db, teacherId)
+  if (!teacher) throw new ServerError('sign-in-needed')
+  await post.send(letters.families(to, teacher, subject, text))
+}
