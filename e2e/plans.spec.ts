@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { Document, HeadingLevel, Packer, Paragraph } from 'docx'
 import ExcelJS from 'exceljs'
 import { strToU8, zipSync } from 'fflate'
@@ -81,6 +82,18 @@ test('old plans of several kinds are dropped, looked at in a list, one is answer
   await look.getByRole('button', { name: 'Make the session' }).click()
   await expect(page.getByRole('heading', { name: 'Fog on the pier' })).toBeVisible()
   await expect(page.getByRole('row', { name: /Barnacle hops/i })).toBeVisible()
+
+  // For a colleague it goes out as a document again.
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page
+      .getByRole('region', { name: /colleague/ })
+      .getByRole('button', { name: 'Word document' })
+      .click(),
+  ])
+  expect(saved.suggestedFilename()).toBe('fog-on-the-pier.docx')
+  expect((await readFile((await saved.path())!)).subarray(0, 2).toString()).toBe('PK')
 
   // The others wait on the Desk, and the one that was taken leads to its session.
   await page.getByRole('link', { name: 'Desk' }).click()

@@ -2,16 +2,14 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { languages, type Language, type Workout } from '@esfuerzo/core'
-import { fileTitle, markdown, subRip, webVtt } from '@esfuerzo/core/cues'
-import { planBlocks, planTable } from '@esfuerzo/core/oldPlans'
-import { docxType, xlsxType } from '@esfuerzo/plans/types'
+import { fileTitle, subRip, webVtt } from '@esfuerzo/core/cues'
 import { saveContent } from '../shared/saveFile.ts'
 import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { laneCaptions } from './laneCaptions.ts'
 import ChoiceField from '../shared/ChoiceField.vue'
 
-/** For whoever films it: captions, bells, the words to read out; and the session as text. */
+/** For whoever films it: captions, bells, the words to read out. */
 const props = defineProps<{ id: string; workout: Workout }>()
 const { t } = useI18n()
 const group = ref(props.workout.groups[0]!.id)
@@ -29,18 +27,6 @@ const nameOf = (end: string) => {
 }
 const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await lines(), props.workout.title), 'text/vtt')
 const onSrt = async () => saveContent(nameOf('srt'), subRip(await lines()), 'application/x-subrip')
-const onMarkdown = () =>
-  saveContent(`${fileTitle(props.workout.title)}.md`, markdown(props.workout, library), 'text/markdown')
-/** What makes them is large, and loaded when it is wanted. */
-async function onWord() {
-  const { docxOf } = await import('@esfuerzo/plans/write')
-  const bytes = await docxOf(planBlocks(props.workout, library))
-  saveContent(`${fileTitle(props.workout.title)}.docx`, bytes, docxType)
-}
-async function onExcel() {
-  const { excelOf } = await import('@esfuerzo/plans/write')
-  saveContent(`${fileTitle(props.workout.title)}.xlsx`, await excelOf(planTable(props.workout, library)), xlsxType)
-}
 async function onWav() {
   share.value = 0
   try {
@@ -83,9 +69,6 @@ async function onWav() {
       <v-btn @click="onVtt">{{ t('handout.vtt') }}</v-btn>
       <v-btn @click="onSrt">{{ t('handout.srt') }}</v-btn>
       <v-btn :disabled="share !== undefined" @click="onWav">{{ t('handout.wav') }}</v-btn>
-      <v-btn @click="onMarkdown">{{ t('handout.markdown') }}</v-btn>
-      <v-btn @click="onWord">{{ t('handout.word') }}</v-btn>
-      <v-btn @click="onExcel">{{ t('handout.excel') }}</v-btn>
     </div>
     <v-progress-linear v-if="share !== undefined" :model-value="share * 100" :aria-label="t('handout.making')" />
   </section>

@@ -3,10 +3,15 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { cleanText, type Workout } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
+import { fileTitle, markdown } from '@esfuerzo/core/cues'
+import { planBlocks, planTable } from '@esfuerzo/core/oldPlans'
+import { docxType, xlsxType } from '@esfuerzo/plans/types'
 import { saveSessionFile } from '../documents/sessionFile.ts'
+import { library } from '../repertoire/library.ts'
 import { client } from '../shared/client.ts'
+import { saveContent } from '../shared/saveFile.ts'
 
-/** A copy for a colleague: by link, by message, or as a file; or on the clipboard, to be pasted on a Desk. */
+/** A copy for a colleague: by link, by message, or as a file, also of other programs; or on the clipboard, to be pasted on a Desk. */
 const props = defineProps<{ id: string; workout: Workout }>()
 const { t } = useI18n()
 const email = ref('')
@@ -30,6 +35,18 @@ async function onLink() {
   } finally {
     busy.value = false
   }
+}
+const onMarkdown = () =>
+  saveContent(`${fileTitle(props.workout.title)}.md`, markdown(props.workout, library), 'text/markdown')
+/** What makes them is large, and loaded when it is wanted. */
+async function onWord() {
+  const { docxOf } = await import('@esfuerzo/plans/write')
+  const bytes = await docxOf(planBlocks(props.workout, library))
+  saveContent(`${fileTitle(props.workout.title)}.docx`, bytes, docxType)
+}
+async function onExcel() {
+  const { excelOf } = await import('@esfuerzo/plans/write')
+  saveContent(`${fileTitle(props.workout.title)}.xlsx`, await excelOf(planTable(props.workout, library)), xlsxType)
 }
 async function onClipboard(text: string, done: string) {
   problem.value = ''
@@ -57,6 +74,9 @@ async function onClipboard(text: string, done: string) {
     <p class="make">
       <v-btn @click="saveSessionFile(workout)">{{ t('handout.save') }}</v-btn>
       <v-btn @click="onClipboard(JSON.stringify(workout), t('copy.onClipboard'))">{{ t('copy.clipboard') }}</v-btn>
+      <v-btn @click="onWord">{{ t('handout.word') }}</v-btn>
+      <v-btn @click="onExcel">{{ t('handout.excel') }}</v-btn>
+      <v-btn @click="onMarkdown">{{ t('handout.markdown') }}</v-btn>
     </p>
     <p v-if="said" role="status" class="quiet">{{ said }}</p>
     <p v-if="problem" role="alert" class="care">{{ problem }}</p>

@@ -131,7 +131,8 @@ th[scope='rowgroup'] {
 thead th {
   text-align: center;
   padding: 0;
-  font-size: 12px;
+  font-size: 11px;
+  letter-spacing: -0.5px;
   color: var(--quiet);
 }
 tbody td:not(.state):not(:last-child) {

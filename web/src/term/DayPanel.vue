@@ -150,6 +150,9 @@ a {
   display: inline-block;
   min-width: 92px;
 }
+.ladder a {
+  margin-left: 8px;
+}
 .ladder .here .num {
   font-weight: 700;
 }
