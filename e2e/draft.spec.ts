@@ -51,7 +51,7 @@ test('three drafts are compared, a row is kept and the rest drafted again, one i
   const link = page.locator('a.address')
   await expect(link).toBeVisible()
   await expect(page.getByText('Still worth a look')).toHaveCount(0)
-  await page.goto(`${await link.getAttribute('href')}?speed=60`)
+  await page.goto(`${await link.getAttribute('href')}?speed=300`)
   await page
     .getByRole('button', { name: /Grades/ })
     .first()

@@ -48,7 +48,7 @@ test('the player pauses, goes back and skips, shows the rep that is counted, and
 
 test('a run finished without a network is kept on the device and sent when it is back', async ({ page, context }) => {
   const href = await linkOf(page, /Heron and limpet/)
-  await page.goto(`${href}?speed=60`)
+  await page.goto(`${href}?speed=300`)
   await page.getByRole('button', { name: /2–3/ }).click()
   await playToEnd(page)
   await context.setOffline(true)

@@ -18,7 +18,7 @@ test('two lanes run without a network from the link to the queued results, which
   await page.goto(at('/go/'))
   await page.getByRole('link', { name: /Rock-pool circuit/ }).click()
   await expect(page.getByText('No network')).toBeVisible()
-  await page.goto(`${page.url()}?speed=60`)
+  await page.goto(`${page.url()}?speed=300`)
   await page.getByRole('button', { name: 'Two at once' }).click()
   await page.getByRole('button', { name: /K–1/ }).click()
   await page.getByRole('button', { name: /4–6/ }).click()

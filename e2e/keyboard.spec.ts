@@ -116,7 +116,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   const context = await browser.newContext()
   const child = await context.newPage()
   const keys = keysOf(child)
-  await child.goto(`${href}?speed=60`)
+  await child.goto(`${href}?speed=300`)
   await expect(child.getByRole('heading', { name: 'By keys alone' })).toBeVisible()
   await keys.until(child.getByRole('button', { name: /Grades 4–6/ }))
   await keys.press('Enter')

@@ -63,10 +63,10 @@ test('a session goes from the running order to a child’s finished run and back
   const href = await page.locator('a.address').getAttribute('href')
   expect(href).toMatch(/\/go\/[A-Za-z0-9_-]{22}$/)
 
-  // A family, on a phone, sixty times as fast as life.
+  // A family, on a phone, three hundred times as fast as life.
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 } })
   const child = await phone.newPage()
-  await child.goto(`${href}?speed=60`)
+  await child.goto(`${href}?speed=300`)
   await expect(child.getByRole('heading', { name: 'Gale warning' })).toBeVisible()
   await child.getByRole('button', { name: /Grades 4–6/ }).click()
   await expect(child.getByTestId('digits')).toBeVisible()

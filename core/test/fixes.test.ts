@@ -70,7 +70,7 @@ it('every fix of any session takes its finding away, adds none as bad, keeps the
           expect(fix.seconds).toBe(Math.round(longest(edited) - longest(workout)))
         }
     }),
-    { numRuns: samples(40, 600) },
+    { numRuns: samples(25, 600) },
   )
   expect(tried).toBeGreaterThan(20)
   expect(kinds.size).toBeGreaterThan(5)

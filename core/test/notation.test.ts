@@ -18,7 +18,7 @@ describe('the laws of the notation, over every form', () => {
         expect(problems).toEqual([])
         expect(plain(workout)).toEqual(plain(strip(w, library)))
       }),
-      { numRuns: samples(60, 400) },
+      { numRuns: samples(30, 400) },
     )
   })
 
@@ -29,7 +29,7 @@ describe('the laws of the notation, over every form', () => {
         expect(applied.problems).toEqual([])
         expect(plain(applied.workout)).toEqual(plain(w))
       }),
-      { numRuns: samples(60, 400) },
+      { numRuns: samples(30, 400) },
     )
   })
 
@@ -39,7 +39,7 @@ describe('the laws of the notation, over every form', () => {
         const once = print(parse(print(w, library), library).workout, library)
         expect(print(parse(once, library).workout, library)).toBe(once)
       }),
-      { numRuns: samples(60, 400) },
+      { numRuns: samples(30, 400) },
     )
   })
 })
@@ -240,7 +240,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
     'squat ',
     '[K-1: ',
   ]
-  const texts10 = samples(100, 1000)
+  const texts10 = samples(50, 1000)
   let texts = 0
   fc.assert(
     fc.property(

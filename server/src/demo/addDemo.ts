@@ -70,7 +70,8 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
 
 /**
  * Gives teachers the island school: fifteen sessions of different forms sent out over eight weeks with what came back, and five
- * in draft; a term of twelve weeks. Dates are relative to today.
+ * in draft; a term of twelve weeks. Dates are relative to today. Three teachers at a time: others
+ * wait for a connection no longer than a request does.
  */
 export async function addDemoTeachers(
   db: Knex,
@@ -80,44 +81,62 @@ export async function addDemoTeachers(
   teachers: readonly DemoTeacher[],
 ): Promise<void> {
   const classes = demoClasses(77)
-  const sessions = prepared(classes, library, now)
-  for (const { email, password } of teachers) {
-    const passwordHash = await hashPassword(password)
-    await db.transaction(async (trx) => {
-      const teacherId = randomUUID()
-      await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
-      await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
-      const ids = await addDemoClasses(trx, teacherId, classes, secret)
-      const home: DemoSent[] = []
-      for (const { document, at: made, snapshot, sent, tests } of sessions) {
-        const workoutId = randomUUID()
-        if (sent.length) home.push({ id: workoutId, title: document.title, sentAt: sent.map((s) => s.at), tests })
-        await workouts.add(trx, teacherId, workoutId, document, made)
-        for (const { at, days, runs, paper } of sent) {
-          const publication = publicationOf({ teacherId, workoutId, document }, snapshot!, secret, at, days)
-          await addPublication(trx, publication)
-          const own = runs.map(({ run, alias }) => ({ run, pupil: alias && ids.pupils.get(alias) }))
-          await addRuns(trx, { id: publication.id, teacherId }, own, snapshot!.outline)
-          for (const { of, typed } of paper) {
-            const book = { teacherId, classId: ids.classes.get(of)!, publicationId: publication.id }
-            const entries = typed.map(({ alias, column, value }) =>
-              newEntry(column, {
-                id: randomUUID(),
-                pupil: ids.pupils.get(alias)!,
-                value,
-                source: 'typed',
-                replaces: null,
-              }),
-            )
-            await addEntries(trx, book, entries, new Date(at.getTime() + 6 * day))
-          }
-        }
-        if (sent.length) await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
-      }
-      const term = demoTerm(home, [...ids.classes.values()].at(-1)!, now, 'Atlantic/Azores')
-      await terms.add(trx, teacherId, randomUUID(), term)
-    })
+  const island = { classes, sessions: prepared(classes, library, now), secret, now }
+  const waiting = [...teachers]
+  const lane = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await addDemoTeacher(db, island, next)
   }
+  await Promise.all([lane(), lane(), lane()])
+}
+
+/** What all teachers of the demo have, ready to be written. */
+interface Island {
+  classes: readonly DemoClass[]
+  sessions: ReturnType<typeof prepared>
+  secret: string
+  now: Date
+}
+
+async function addDemoTeacher(
+  db: Knex,
+  { classes, sessions, secret, now }: Island,
+  { email, password }: DemoTeacher,
+): Promise<void> {
+  const passwordHash = await hashPassword(password)
+  await db.transaction(async (trx) => {
+    const teacherId = randomUUID()
+    await addTeacher(trx, { id: teacherId, email, name: 'Marisol' }, 'Atlantic/Azores', passwordHash)
+    await saveSettings(trx, teacherId, { ...newSettings('Atlantic/Azores'), school: 'The island school' })
+    const ids = await addDemoClasses(trx, teacherId, classes, secret)
+    const home: DemoSent[] = []
+    for (const { document, at: made, snapshot, sent, tests } of sessions) {
+      const workoutId = randomUUID()
+      if (sent.length) home.push({ id: workoutId, title: document.title, sentAt: sent.map((s) => s.at), tests })
+      await workouts.add(trx, teacherId, workoutId, document, made)
+      for (const { at, days, runs, paper } of sent) {
+        const publication = publicationOf({ teacherId, workoutId, document }, snapshot!, secret, at, days)
+        await addPublication(trx, publication)
+        const own = runs.map(({ run, alias }) => ({ run, pupil: alias && ids.pupils.get(alias) }))
+        await addRuns(trx, { id: publication.id, teacherId }, own, snapshot!.outline)
+        for (const { of, typed } of paper) {
+          const book = { teacherId, classId: ids.classes.get(of)!, publicationId: publication.id }
+          const entries = typed.map(({ alias, column, value }) =>
+            newEntry(column, {
+              id: randomUUID(),
+              pupil: ids.pupils.get(alias)!,
+              value,
+              source: 'typed',
+              replaces: null,
+            }),
+          )
+          await addEntries(trx, book, entries, new Date(at.getTime() + 6 * day))
+        }
+      }
+      if (sent.length) await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
+    }
+    const term = demoTerm(home, [...ids.classes.values()].at(-1)!, now, 'Atlantic/Azores')
+    await terms.add(trx, teacherId, randomUUID(), term)
+  })
 }
 
 /** The classes with their pupils, and the ids they have in this database. */

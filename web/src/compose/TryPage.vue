@@ -35,7 +35,7 @@ const result = computed(() => {
   }
 })
 const from = computed(() => Math.max(0, Number(route.query.from) || 0))
-const speed = computed(() => Math.min(60, Math.max(1, Number(route.query.speed) || 1)))
+const speed = computed(() => Math.min(600, Math.max(1, Number(route.query.speed) || 1)))
 const back = () => router.push({ name: 'compose', params: { id: props.id } })
 </script>
 

@@ -14,7 +14,7 @@ const { t } = useSentences()
 const { session, error, load } = useLinkedSession(props.token)
 const query = new URLSearchParams(location.search)
 /** A try-out may go faster than life: `?speed=10`. */
-const speed = Math.min(60, Math.max(1, Number(query.get('speed')) || 1))
+const speed = Math.min(600, Math.max(1, Number(query.get('speed')) || 1))
 const target = query.get('target') ?? undefined
 
 /** The run: the one that is on, where the page was loaded again, else one that begins. */
