@@ -2,7 +2,7 @@
 import { mkdir, writeFile } from 'node:fs/promises'
 import { figureSvgContent } from '../core/src/figure/figureSvg.ts'
 import { indexLibrary } from '@esfuerzo/core'
-import { keyMoments, type Figure } from '@esfuerzo/core/figure'
+import { keyMoments, secondView, type Figure } from '@esfuerzo/core/figure'
 import { libraryData } from '@esfuerzo/library'
 
 const [columns, rows, most, size] = [4, 9, 4, 84]
@@ -22,7 +22,9 @@ const usedBy = (id: string) =>
     .map((m) => m.id)
     .join(', ')
 
-const figures = [...library.figures.values()].filter((f) => process.argv.length < 3 || process.argv.includes(f.id))
+const figures = [...library.figures.values()]
+  .filter((f) => process.argv.length < 3 || process.argv.includes(f.id))
+  .flatMap((f) => [f, ...[secondView(f)].filter((second) => second !== undefined)])
 const cell = { width: most * size + 16, height: size + 26 }
 const perSheet = columns * rows
 await mkdir('.cache', { recursive: true })

@@ -224,3 +224,17 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
   await go!.trigger('click')
   expect(item.findComponent(RunItem).emitted('remove')).toHaveLength(1)
 })
+
+describe('a figure', () => {
+  it('that needs two sides shows both at once where nothing moves; others, and small pictures, have one', async () => {
+    const { default: MoveFigure } = await import('../src/shared/figure/MoveFigure.vue')
+    const figure = library.figures.get('windmill')!
+    const drawn = (props: Record<string, unknown>) => {
+      const svg = mounted(MoveFigure, { figure, both: true, ...props }).find('svg')
+      return [svg.findAll('.drawing').length, svg.attributes('viewBox')]
+    }
+    expect(drawn({})).toEqual([2, '-4 -4 212 108'])
+    expect(drawn({ both: false })).toEqual([1, '-4 -4 108 108'])
+    expect(drawn({ figure: library.figures.get('squat') })).toEqual([1, '-4 -4 108 108'])
+  })
+})

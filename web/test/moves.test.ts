@@ -219,6 +219,9 @@ describe('a move of one’s own', () => {
     const view = setFigure(drawn, { ...drawn.figures[0]!, view: 'front' })
     expect(view.figures[0]!.view).toBe('front')
     expect(removeVersion(view, 'squat').figures).toEqual([])
+    // Drawn anew it is seen from one side: another side of what it was would show something else.
+    const turned = copyOfMove(library.moves.get('windmill')!, 'own-mill-move', 'Slow mill')
+    expect(drawOwnFigure(turned, 'windmill', 'own-mill', library).figures[0]).not.toHaveProperty('second')
     expect(library.figures.get('squat')!.view).toBe('side')
   })
 })

@@ -5,5 +5,16 @@ export type Child = (typeof children)[number]
 /** The limbs of a figure, and the things it can stand by or carry. */
 export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
 export type LimbName = (typeof limbNames)[number]
-export const placedKinds = ['chair', 'wall', 'desk', 'step', 'mat', 'line', 'hoop', 'target'] as const
-export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf'] as const
+export const placedKinds = [
+  'chair',
+  'chairBack',
+  'cushion',
+  'wall',
+  'desk',
+  'step',
+  'mat',
+  'line',
+  'hoop',
+  'target',
+] as const
+export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf', 'sock', 'cup', 'book'] as const

@@ -100,8 +100,33 @@ function reach(joints: Joints, name: LimbName, target: Point, bend: 1 | -1): voi
   joints[end] = solved.end
 }
 
+const direction = (from: Point, to: Point) => (Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI
+
+/** A pose as its joints were placed: on its way to the next it begins where it stood, to the last hair. */
+function asPlaced(pose: FullPose, joints: Joints): FullPose {
+  const limbs = limbNames.map((name) => {
+    const { root, middle, end } = limbJoints[name]
+    return [name, [direction(joints[root], joints[middle]), direction(joints[middle], joints[end])]] as const
+  })
+  return { ...pose, ...(Object.fromEntries(limbs) as Pick<FullPose, LimbName>) }
+}
+
 /** How far a limb's end is above what it is on. */
 const above = (joints: Joints, name: LimbName, on: On) => floorY - (on[name] ?? 0) - endBottom(joints, name)
+
+/** Below this a limb is as good as straight: twice the area between it and the straight line, some two hundredths of the box off it. */
+const asStraight = 0.007
+
+/** A limb that is as good as straight in a pose bends to the side it bends to in others, so that it does not snap over on its way there. */
+function bendAlike(keys: readonly Key[], name: LimbName): void {
+  const bend = bendOf(name, ...keys.map((k) => k.joints))
+  for (const { joints, pose } of keys) {
+    const fold = foldOf(joints, name)
+    if (Math.abs(fold) > asStraight || fold > 0 === bend > 0) continue
+    reach(joints, name, joints[limbJoints[name].end], bend)
+    withFeet(joints, pose)
+  }
+}
 
 function prepare(figure: Figure): Prepared {
   const own = figure.poses.map(filled)
@@ -136,10 +161,14 @@ function prepare(figure: Figure): Prepared {
     }
     withFeet(key.joints, key.pose)
   }
+  for (const name of limbNames) bendAlike(keys, name)
   // Centre the whole cycle in the box, so that nothing jumps from pose to pose.
   const xs = keys.flatMap((k) => Object.values(k.joints).map((p: Point) => p.x))
   const centre = 0.5 - (Math.min(...xs) + Math.max(...xs)) / 2
-  for (const key of keys) key.joints = shifted(key.joints, centre, 0)
+  for (const key of keys) {
+    key.joints = shifted(key.joints, centre, 0)
+    key.pose = asPlaced(key.pose, key.joints)
+  }
   const origin = (first.joints.ankleR.x + first.joints.ankleL.x) / 2
 
   const whole = poses.reduce((sum, p) => sum + p.hold + p.go, 0)

@@ -4,7 +4,7 @@ import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
 import type { Stroke } from './stroke.ts'
 
 /** Heights of what can be stood, sat or leaned on, in box heights (a child of 1.3 m is 0.8 high). */
-export const propHeights = { chair: 0.17, desk: 0.4, step: 0.09 } as const
+export const propHeights = { chair: 0.17, chairBack: 0.42, desk: 0.4, step: 0.09 } as const
 
 const prop = (width: number, ...points: [number, number][]): Stroke => ({
   points: points.map(([x, y]) => ({ x, y })),
@@ -16,7 +16,7 @@ const ellipse = (x: number, y: number, rx: number, ry: number): [number, number]
   Array.from({ length: 25 }, (_, i) => [x + rx * Math.cos((i * Math.PI) / 12), y + ry * Math.sin((i * Math.PI) / 12)])
 
 /** How each placed thing is drawn, its middle at x. Chairs have their back on the far side, away from the figure. */
-const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1) => Stroke[]> = {
+const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure['view']) => Stroke[]> = {
   chair: (x, back) => {
     const seat = floorY - propHeights.chair
     return [
@@ -26,7 +26,22 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1) => Stroke[]> 
       prop(0.016, [x + back * 0.088, seat], [x + back * 0.1, seat - 0.2]),
     ]
   },
-  wall: (x) => [prop(0.02, [x, floorY], [x, -0.02])],
+  // Whoever holds on to a chair stands behind its back.
+  chairBack: (x, away) => {
+    const seat = floorY - propHeights.chair
+    return [
+      prop(0.018, [x, floorY - propHeights.chairBack + 0.02], [x + away * 0.02, seat], [x + away * 0.01, floorY]),
+      prop(0.022, [x + away * 0.02, seat + 0.011], [x + away * 0.19, seat + 0.011]),
+      prop(0.016, [x + away * 0.18, seat], [x + away * 0.18, floorY]),
+    ]
+  },
+  // It lies on the heels of whoever kneels.
+  cushion: (x) => [prop(0.06, [x - 0.08, floorY - 0.085], [x + 0.05, floorY - 0.085])],
+  // Seen from the front a wall is behind whoever stands at it.
+  wall: (x, _, view) =>
+    view === 'side'
+      ? [prop(0.02, [x, floorY], [x, -0.02])]
+      : [prop(0.014, [x - 0.42, floorY], [x - 0.42, 0], [x + 0.42, 0], [x + 0.42, floorY])],
   desk: (x) => {
     const top = floorY - propHeights.desk
     return [
@@ -96,6 +111,13 @@ const carried: Record<CarriedProp['kind'], (at: Point, ends: Point[]) => Stroke[
   band: (_, ends) => [prop(0.016, ...ends.map((p): [number, number] => [p.x, p.y]))],
   ball: ({ x, y }) => [prop(0.1, [x, y], [x + 0.001, y])],
   scarf: ({ x, y }) => [prop(0.026, [x, y], [x - 0.02, y + 0.05], [x + 0.02, y + 0.1], [x, y + 0.15])],
+  sock: ({ x, y }) => [prop(0.046, [x - 0.01, y - 0.02], [x, y + 0.045], [x + 0.05, y + 0.06])],
+  cup: ({ x, y }) => [
+    prop(0.014, [x - 0.026, y - 0.03], [x - 0.018, y + 0.035], [x + 0.018, y + 0.035], [x + 0.026, y - 0.03]),
+    prop(0.03, [x, y], [x, y + 0.02]),
+  ],
+  // It lies on the belly: above the line from seat to shoulders, by the half of a child's depth.
+  book: ({ x, y }) => [prop(0.03, [x - 0.06, y - 0.06], [x + 0.06, y - 0.06])],
   stick: ({ x, y }, [a, b]) => {
     if (!b) return [prop(0.018, [x, y - 0.24], [x, y + 0.24])]
     const [dx, dy] = [b.x - a!.x, b.y - a!.y]
@@ -119,7 +141,7 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
       continue
     }
     if ('x' in thing) {
-      behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1))
+      behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1, figure.view))
       continue
     }
     const where = carriedAt(thing.by)

@@ -44,7 +44,7 @@ export const poseSchema = z.strictObject({
 })
 export type Pose = z.infer<typeof poseSchema>
 
-const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'hip'] as const
+const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'shoulder', 'hip'] as const
 
 /** A thing that stays where it stands: so far forward of the middle of the first pose's feet. */
 export const placedPropSchema = z.strictObject({ kind: z.enum(placedKinds), x: z.number().min(-0.8).max(0.8) })
@@ -58,21 +58,27 @@ export type PlacedProp = z.infer<typeof placedPropSchema>
 export type CarriedProp = z.infer<typeof carriedPropSchema>
 export type Prop = z.infer<typeof propSchema>
 
-/** A jointed figure that does one move: one to six key poses, drawn from the side or the front. */
-export const figureSchema = z.strictObject({
-  id: idSchema,
+const seen = {
   view: z.enum(['side', 'front']),
-  /** Reps in one cycle; 2 where a cycle does both sides of an alternating move. */
-  reps: z.int().min(1).max(4).optional(),
-  /** After its poses the figure does them again with left and right changed over. */
-  mirrored: z.boolean().optional(),
-  /** Which pose stands for the move where nothing moves. */
-  thumb: z.int().min(0).max(11).optional(),
   /** What stays in one place from pose to pose; else the middle of the feet does. */
   anchor: z.enum([...limbNames, 'hip']).optional(),
   /** Hands or feet that stay where the first pose has them, on a wall or a chair. */
   fixed: z.array(z.enum(limbNames)).max(4).optional(),
   props: z.array(propSchema).max(4).optional(),
   poses: z.array(poseSchema).min(1).max(6),
+}
+
+/** A jointed figure that does one move: one to six key poses, drawn from the side or the front. */
+export const figureSchema = z.strictObject({
+  id: idSchema,
+  ...seen,
+  /** Reps in one cycle; 2 where a cycle does both sides of an alternating move. */
+  reps: z.int().min(1).max(4).optional(),
+  /** After its poses the figure does them again with left and right changed over. */
+  mirrored: z.boolean().optional(),
+  /** Which pose stands for the move where nothing moves. */
+  thumb: z.int().min(0).max(11).optional(),
+  /** The same poses seen from another side, where one side does not show the move: as many, and each held as long. */
+  second: z.strictObject(seen).optional(),
 })
 export type Figure = z.infer<typeof figureSchema>

@@ -34,7 +34,7 @@ const cycle = computed(() => (version.value?.secondsPerRep ?? 2) * (figure.value
 <template>
   <div class="turn">
     <div class="picture">
-      <MoveFigure v-if="figure" :figure="figure" :size="1000" :cycle="cycle" :paused="paused" />
+      <MoveFigure v-if="figure" :figure="figure" :size="1000" both :cycle="cycle" :paused="paused" />
     </div>
     <h2>{{ name }}</h2>
     <p v-if="dose" class="dose">{{ dose }}</p>

@@ -58,6 +58,7 @@ const used = computed(() => repertoire.lately.get(props.moveId))
           v-if="figureOf(move, v, library)"
           :figure="figureOf(move, v, library)!"
           :size="150"
+          both
           :cycle="cycleOf(v, figureOf(move, v, library))"
         />
         <b>{{ v.name }}</b>

@@ -74,7 +74,9 @@ export function drawOwnFigure(own: OwnMove, version: string, id: string, library
   const of = move.versions.find((v) => v.id === version)
   const model = of && figureIn(own, of, library)
   if (!model || model.id.startsWith('own-')) return own
-  return setVersion({ move, figures: [...figures, { ...model, id }] }, version, { figure: id })
+  // It is drawn from one side: another side of its old poses would show what it no longer does.
+  const { second: _, ...drawn } = model
+  return setVersion({ move, figures: [...figures, { ...drawn, id }] }, version, { figure: id })
 }
 
 export const setFigure = ({ move, figures }: OwnMove, figure: Figure): OwnMove => ({

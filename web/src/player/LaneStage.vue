@@ -76,7 +76,16 @@ const ended = computed(() => !step.value)
             @pick="player.pick(player.state.value.index, $event)"
           />
           <div v-else class="picture">
-            <MoveFigure v-if="figure" :figure="figure" :size="1000" :cycle="cycle" :paused="still" />
+            <!-- Each step begins at its start: a rest shows how what comes next begins. -->
+            <MoveFigure
+              v-if="figure"
+              :key="player.state.value.index"
+              :figure="figure"
+              :size="1000"
+              both
+              :cycle="cycle"
+              :paused="still"
+            />
             <component
               :is="screen.component"
               v-if="screen && step"

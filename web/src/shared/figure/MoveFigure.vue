@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, toRef, useTemplateRef } from 'vue'
-import { drawFigure, type Figure } from '@esfuerzo/core/figure'
+import { drawFigure, secondView, type Figure } from '@esfuerzo/core/figure'
 import FigureDrawing from './FigureDrawing.vue'
 import { useChild } from './useChild.ts'
 import { useFigure } from './useFigure.ts'
@@ -12,18 +13,38 @@ interface Props {
   /** Seconds of one cycle; 0 stands still in the pose that stands for the move. */
   cycle?: number
   paused?: boolean
+  /** Where a move has to be seen from two sides: side by side where there is room, else one after the other, a cycle each. */
+  both?: boolean
 }
-const props = withDefaults(defineProps<Props>(), { size: 40, cycle: 0, paused: false })
+const props = withDefaults(defineProps<Props>(), { size: 40, cycle: 0, paused: false, both: false })
 
 const root = useTemplateRef('root')
-const { moment } = useFigure(toRef(props, 'figure'), toRef(props, 'cycle'), toRef(props, 'paused'), root)
+const { moment, moving } = useFigure(toRef(props, 'figure'), toRef(props, 'cycle'), toRef(props, 'paused'), root)
 const child = useChild()
-const drawing = computed(() => drawFigure(props.figure, moment.value, child.value))
+const second = computed(() => (props.both ? secondView(props.figure) : undefined))
+// Hundreds of figures stand on some pages: only those with two sides have their size watched.
+const box = useElementSize(computed(() => (second.value ? root.value : null)))
+/** What stands still shows both sides at once, however small. */
+const beside = computed(() => second.value && (!moving.value || box.width.value > 1.5 * box.height.value))
+const shown = computed(() => {
+  const views = [props.figure, second.value].filter((view) => view !== undefined)
+  return beside.value ? views : [views[Math.floor(moment.value) % views.length]!]
+})
+const drawings = computed(() => shown.value.map((view) => drawFigure(view, moment.value, child.value)))
 </script>
 
 <template>
-  <svg ref="root" class="figure" :width="size" :height="size" viewBox="-4 -4 108 108" aria-hidden="true">
-    <FigureDrawing :drawing="drawing" :child="child" />
+  <svg
+    ref="root"
+    class="figure"
+    :width="size"
+    :height="size"
+    :viewBox="`-4 -4 ${beside ? 212 : 108} 108`"
+    aria-hidden="true"
+  >
+    <g v-for="(drawing, i) in drawings" :key="i" :transform="i ? 'translate(104 0)' : undefined">
+      <FigureDrawing :drawing="drawing" :child="child" />
+    </g>
   </svg>
 </template>
 

@@ -17,8 +17,9 @@ export function useFigure(
   const seen = useElementVisibility(element)
   const motion = usePreferredReducedMotion()
   const moving = computed(() => cycle.value > 0 && !paused.value && seen.value && motion.value !== 'reduce')
-  const still = () => stillAt(figure.value)
-  const moment = shallowRef(still())
+  /** What will move stands at its start; what never does shows the pose that stands for the move. */
+  const start = () => (cycle.value > 0 && motion.value !== 'reduce' ? 0 : stillAt(figure.value))
+  const moment = shallowRef(start())
   let elapsed = 0
 
   const { pause, resume } = useRafFn(
@@ -31,10 +32,10 @@ export function useFigure(
   watch(moving, (on) => (on ? resume() : pause()), { immediate: true })
   watch(figure, () => {
     elapsed = 0
-    moment.value = cycle.value > 0 ? 0 : still()
+    moment.value = start()
   })
   watch(cycle, (seconds) => {
-    if (seconds === 0) moment.value = still()
+    if (seconds === 0) moment.value = start()
   })
   return { moment, moving }
 }
