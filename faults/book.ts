@@ -7,6 +7,22 @@ export class Book {
   /** What no server may ever answer: in words. */
   readonly wrong: string[] = []
   readonly counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
+  #told: number[] = []
+
+  /** Something was acknowledged, now. */
+  told(): void {
+    this.#told.push(Date.now())
+  }
+
+  /**
+   * The longest that nobody was told anything, within a time.
+   *
+   * @param from @param until in milliseconds since 1970
+   */
+  longestPause(from: number, until: number): number {
+    const times = [from, ...this.#told.filter((t) => t > from && t < until), until]
+    return Math.max(...times.slice(1).map((t, i) => t - times[i]!))
+  }
 }
 
 /** A row as the database has it. */

@@ -1,29 +1,10 @@
 import { join } from 'node:path'
-import { randomUUID } from 'node:crypto'
-import { cellsFor } from '../core/src/library/cellsFor.ts'
-import {
-  addStation,
-  indexLibrary,
-  newWorkout,
-  readDocument,
-  readWorkout,
-  writtenDocument,
-  workoutDocument,
-} from '@esfuerzo/core'
-import { runDocument, type Run } from '@esfuerzo/core/run'
-import { libraryData } from '@esfuerzo/library'
 import { openCluster } from '../scripts/database.mjs'
 import { needBuild } from '../scripts/build.mjs'
 import { freePort } from '../scripts/ports.mjs'
 import { root, startServer } from '../scripts/stack.mjs'
-import { addTeacher } from '../server/src/accounts/store.ts'
-import { hashPassword } from '../server/src/accounts/password.ts'
-import { openDatabase } from '../server/src/database.ts'
-import type { Found } from './book.ts'
-import type { Saver, Sender } from './load.ts'
-
-const library = indexLibrary(libraryData)
-const password = 'a password for the trial'
+import { clientsOf } from './clients.ts'
+import type { Blow } from './trial.ts'
 
 /** A whole Esfuerzo that may be killed: a durable database of its own, and the shipped server. */
 export async function openHouse() {
@@ -44,56 +25,11 @@ export async function openHouse() {
   }
   let server = await startServer(options)
 
-  async function ask(
-    path: string,
-    method: string,
-    body?: unknown,
-    cookie = '',
-  ): Promise<{ body: never; cookie: string }> {
-    const response = await fetch(url + path, {
-      method,
-      headers: { origin: url, 'content-type': 'application/json', cookie },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
-    })
-    if (!response.ok) throw new Error(`${method} ${path} was answered ${response.status} ${await response.text()}`)
-    const set = response.headers.get('set-cookie')?.split(';')[0]
-    return { body: (await response.json()) as never, cookie: set ?? cookie }
-  }
-
-  /** A teacher with a session of her own that was sent home. */
-  async function settle(n: number): Promise<{ saver: Saver; sender: Sender }> {
-    const email = `teacher-${n}@island.example`
-    const db = openDatabase(cluster.url())
-    await addTeacher(db, { id: randomUUID(), email, name: 'Trial' }, 'UTC', await hashPassword(password))
-    await db.destroy()
-    const { cookie } = await ask('/api/session', 'POST', { email, password })
-    const empty = newWorkout('Save 0', [[0, 1], [4]], 20, library.version)
-    const document = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
-    const made = await ask('/api/workouts', 'POST', { document: writtenDocument(workoutDocument, document) }, cookie)
-    const { id } = made.body as { id: string }
-    const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
-    const { token, sha256 } = sent.body as { token: string; sha256: string }
-    const run: Run = {
-      format: 'esfuerzo.run',
-      version: 3,
-      id: randomUUID(),
-      publication: sha256,
-      group: 'g1',
-      startedAt: new Date(Date.now() - 600_000).toISOString(),
-      finishedAt: new Date().toISOString(),
-      zone: 'UTC',
-      steps: { done: 1, skipped: 0, easier: 0 },
-      results: [],
-    }
-    return { saver: { cookie, id, document, revision: 1 }, sender: { token, run } }
-  }
-
   return {
-    url,
+    ...clientsOf({ url, databaseUrl: cluster.url() }),
     databaseUrl: cluster.url(),
     /** Of the server. */
     pid: () => server.child.pid!,
-    settle,
     /** Kills the server as a power cut would, and starts it again. @returns milliseconds until it listens again */
     async killServer(): Promise<number> {
       const began = Date.now()
@@ -115,37 +51,18 @@ export async function openHouse() {
         await new Promise((r) => setTimeout(r, 20))
       return Date.now() - began
     },
-    /** What there is of sessions and of what came back to them, to be held against the clients' book. */
-    async found(ids: readonly string[]): Promise<Found> {
-      const db = openDatabase(cluster.url())
-      const workouts: { id: string; revision: number; document: unknown }[] = await db('workouts').whereIn('id', ids)
-      const states: { workout_id: string; document: unknown }[] = await db('workout_versions')
-        .whereIn('workout_id', ids)
-        .orderBy('place')
-      const runs: { document: unknown }[] = await db('runs as r')
-        .join('publications as p', 'p.id', 'r.publication_id')
-        .whereIn('p.workout_id', ids)
-        .select('r.document')
-      await db.destroy()
-      const history = (id: string) =>
-        states.filter((s) => s.workout_id === id).map((s) => readWorkout(s.document).title)
-      return {
-        saves: new Map(
-          workouts.map(({ id, revision, document }) => [
-            id,
-            { title: readWorkout(document).title, revision, history: history(id) },
-          ]),
-        ),
-        runs: runs.map(({ document }) => {
-          const { id, steps } = readDocument(runDocument, document)
-          return { id, said: String(steps.done) }
-        }),
-      }
-    },
     async close(): Promise<void> {
       await server.stop()
       await cluster.stop('immediate')
     },
   }
+}
+
+/** So many kills of each, in any order. */
+export function killsOf(house: House, kills: { server: number; database: number }): Blow[] {
+  const server: Blow = { name: 'server', strike: house.killServer }
+  const database: Blow = { name: 'database', strike: house.killDatabase }
+  const all = [...Array<Blow>(kills.server).fill(server), ...Array<Blow>(kills.database).fill(database)]
+  return all.sort(() => Math.random() - 0.5)
 }
 export type House = Awaited<ReturnType<typeof openHouse>>

@@ -35,11 +35,17 @@ export class Load {
   #url: string
   #book: Book
   #origin: string
+  #between: number
   #over = false
   #running: Promise<void>[] = []
 
-  /** @param url where requests go @param origin of the pages they come from */
-  constructor(url: string, origin: string, book: Book) {
+  /**
+   * @param url where requests go
+   * @param origin of the pages they come from
+   * @param between milliseconds from one run of a link to its next
+   */
+  constructor(url: string, origin: string, book: Book, between: number) {
+    this.#between = between
     this.#url = url
     this.#origin = origin
     this.#book = book
@@ -94,7 +100,10 @@ export class Load {
         const old = this.#book.saves.get(saver.id)
         if (now.title !== title && now.title !== old?.title)
           this.#book.wrong.push(`session ${saver.id} holds ${now.title}, which nobody saved last`)
-      } else this.#book.counts.saves++
+      } else {
+        this.#book.counts.saves++
+        this.#book.told()
+      }
       saver.revision = now.revision
       this.#book.saves.set(saver.id, now)
     }
@@ -110,7 +119,8 @@ export class Load {
       await this.#until(`/api/go/${token}/runs`, 'POST', sent)
       this.#book.runs.set(sent.id, String(sent.steps.done))
       this.#book.counts.runs++
-      await pause(60)
+      this.#book.told()
+      await pause(this.#between)
     }
   }
 

@@ -1,50 +1,94 @@
-// npm run faults [-- --minutes N]: kills servers and databases under load, and looks whether anything that was acknowledged is lost.
+// npm run faults [-- --minutes N] [-- --stand]: kills servers and databases under load, and looks whether anything that was acknowledged
+// is lost; with --stand it does so to several machines: a planned switch, a standby lost, a primary lost, an update of the servers.
 import { parseArgs } from 'node:util'
-import { openHouse } from './house.ts'
+import { openStand } from '../scripts/stand.mjs'
+import { clientsOf } from './clients.ts'
 import { startHasty } from './hasty.ts'
-import { trial, type Outcome } from './trial.ts'
+import { killsOf, openHouse } from './house.ts'
+import { standBlows } from './standBlows.ts'
+import { trial, type Blow, type Outcome } from './trial.ts'
 
-const { values } = parseArgs({ options: { minutes: { type: 'string', default: '3' } } })
-const until = Date.now() + Number(values.minutes) * 60_000
+const { values } = parseArgs({
+  options: { minutes: { type: 'string', default: '3' }, stand: { type: 'boolean', default: false } },
+})
 const median = (times: readonly number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN
-const spread = (times: readonly number[]) =>
-  times.length ? `${Math.min(...times)} / ${median(times)} / ${Math.max(...times)} ms (least, median, most)` : 'none'
+const spread = (times: readonly number[]) => `${Math.min(...times)} / ${median(times)} / ${Math.max(...times)} ms`
 
-const house = await openHouse()
-let failed = false
-try {
-  const hasty = await startHasty(house.url)
-  let caught: Outcome | undefined
-  for (let i = 0; i < 5 && !caught?.differences.length; i++) {
-    const plan = { savers: 0, senders: 6, kills: { server: 3, database: 0 }, gap: 600, through: hasty.url }
-    caught = await trial(house, plan)
+/** What several trials came to. */
+class Sum {
+  counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
+  differences: string[] = []
+  #back = new Map<string, number[]>()
+  #pauses = new Map<string, number[]>()
+
+  add(outcome: Outcome): void {
+    for (const key of Object.keys(this.counts) as (keyof typeof this.counts)[]) this.counts[key] += outcome.counts[key]
+    this.differences.push(...outcome.differences)
+    for (const [name, times] of outcome.back) this.#back.set(name, [...(this.#back.get(name) ?? []), ...times])
+    for (const [name, times] of outcome.pauses) this.#pauses.set(name, [...(this.#pauses.get(name) ?? []), ...times])
   }
-  await hasty.close()
-  failed = !caught?.differences.length
-  console.log(
-    `the planted bug, an answer before its commit: ${failed ? 'NOT found' : `found (${caught!.differences[0]})`}`,
-  )
 
-  const sum = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
-  const back: Outcome['back'] = { server: [], database: [] }
-  const differences: string[] = []
-  do {
-    const plan = { savers: 8, senders: 8, kills: { server: 5, database: 2 }, gap: 1500 }
-    const outcome = await trial(house, plan)
-    for (const key of Object.keys(sum) as (keyof typeof sum)[]) sum[key] += outcome.counts[key]
-    back.server.push(...outcome.back.server)
-    back.database.push(...outcome.back.database)
-    differences.push(...outcome.differences)
-  } while (Date.now() < until)
-  console.log(
-    `${sum.saves} saves and ${sum.runs} runs acknowledged; ${sum.unknown} answers lost on the way, ${sum.unavailable} times 503`,
-  )
-  console.log(`${back.server.length} kills of the server, back after ${spread(back.server)}`)
-  console.log(`${back.database.length} kills of the database, back after ${spread(back.database)}`)
-  for (const line of differences) console.log(`  ${line}`)
-  console.log(differences.length ? `${differences.length} differences` : 'nothing lost, nothing twice')
-  failed ||= differences.length > 0
-} finally {
-  await house.close()
+  say(): void {
+    const { saves, runs, unknown, unavailable } = this.counts
+    console.log(
+      `${saves} saves and ${runs} runs acknowledged; ${unknown} answers lost on the way, ${unavailable} times 503`,
+    )
+    console.log('(least / median / most)')
+    for (const [name, times] of this.#back)
+      console.log(
+        `${times.length} × ${name}: back after ${spread(times)}; nothing acknowledged for ${spread(this.#pauses.get(name)!)}`,
+      )
+    for (const line of this.differences) console.log(`  ${line}`)
+    console.log(this.differences.length ? `${this.differences.length} differences` : 'nothing lost, nothing twice')
+  }
 }
-process.exit(failed ? 1 : 0)
+
+/** Whether a trial finds the planted bug, an answer before its commit; one that does not finds nothing. */
+async function findsPlanted(url: string, blows: () => Blow[], clients: Parameters<typeof trial>[0]): Promise<boolean> {
+  const hasty = await startHasty(url)
+  let caught: Outcome | undefined
+  for (let i = 0; i < 5 && !caught?.differences.length; i++)
+    caught = await trial(clients, { savers: 0, senders: 6, blows: blows(), gap: 600, through: hasty.url })
+  await hasty.close()
+  const found = caught?.differences[0]
+  console.log(`the planted bug, an answer before its commit: ${found ? `found (${found})` : 'NOT found'}`)
+  return found !== undefined
+}
+
+const sum = new Sum()
+let planted: boolean
+if (values.stand) {
+  const stand = await openStand()
+  try {
+    const clients = clientsOf(stand)
+    const blows = standBlows(stand)
+    planted = await findsPlanted(stand.url, () => [blows.server, blows.server], clients)
+    const { server, update, etcd, standby, switchOver, primary } = blows
+    // Each part once, then what the goals count: ten planned switches, five primaries lost.
+    const rounds = [[server, etcd, standby], Array<Blow>(10).fill(switchOver), Array<Blow>(5).fill(primary)]
+    for (const round of rounds)
+      sum.add(await trial(clients, { savers: 6, senders: 6, blows: round, gap: 2000, between: 1000 }))
+    // An update is no fault: not one request may fail.
+    const renewed = await trial(clients, { savers: 6, senders: 6, blows: [update], gap: 2000, between: 1000 })
+    const failed = renewed.counts.unknown + renewed.counts.unavailable
+    if (failed) renewed.differences.push(`${failed} requests failed while both servers were renewed`)
+    sum.add(renewed)
+  } finally {
+    await stand.close()
+  }
+} else {
+  const until = Date.now() + Number(values.minutes) * 60_000
+  const house = await openHouse()
+  try {
+    planted = await findsPlanted(house.url, () => killsOf(house, { server: 3, database: 0 }), house)
+    do
+      sum.add(
+        await trial(house, { savers: 8, senders: 8, blows: killsOf(house, { server: 5, database: 2 }), gap: 1500 }),
+      )
+    while (Date.now() < until)
+  } finally {
+    await house.close()
+  }
+}
+sum.say()
+process.exit(planted && !sum.differences.length ? 0 : 1)

@@ -1,59 +1,68 @@
 import { Book, differencesFrom } from './book.ts'
-import type { House } from './house.ts'
+import type { Clients } from './clients.ts'
 import { Load } from './load.ts'
+
+/** Something that happens to an Esfuerzo under load. */
+export interface Blow {
+  name: string
+  /** @returns milliseconds until what was struck is back */
+  strike: () => Promise<number>
+}
 
 /** What a trial came to. */
 export interface Outcome {
   /** What differs between what clients were told and what there is; nothing where all is well. */
   differences: string[]
   counts: Book['counts']
-  /** Milliseconds until it went on, of each kill. */
-  back: { server: number[]; database: number[] }
+  /** Of each kind of blow, in milliseconds: until what was struck was back, and the longest that nothing was acknowledged meanwhile. */
+  back: Map<string, number[]>
+  pauses: Map<string, number[]>
 }
 
 /** How much a trial does. */
 export interface Plan {
   savers: number
   senders: number
-  /** Kills of each, in turn, at random moments of the load. */
-  kills: { server: number; database: number }
-  /** Between two kills at most, in milliseconds. */
+  /** In their order, at random moments of the load. */
+  blows: readonly Blow[]
+  /** Between two blows at most, in milliseconds. */
   gap: number
-  /** In place of the house itself: what stands before it. */
+  /** Between two runs through one link, in milliseconds; 60 where nothing is said. In ten minutes a link takes 600. */
+  between?: number
+  /** In place of what the clients' pages come from: what stands before it. */
   through?: string
 }
 
 let settled = 0
 
-/** Kills servers and databases under load, and holds what its clients were told against what there is in the end. */
+/** Strikes under load, and holds what clients were told against what there is in the end. */
 export async function trial(
-  house: House,
-  { savers, senders, kills, gap, through = house.url }: Plan,
+  clients: Clients,
+  { savers, senders, blows, gap, between = 60, through = clients.url }: Plan,
 ): Promise<Outcome> {
   const book = new Book()
-  const clients: Awaited<ReturnType<House['settle']>>[] = []
-  for (let i = 0; i < Math.max(savers, senders); i++) clients.push(await house.settle(settled++))
-  for (const { saver } of clients) book.saves.set(saver.id, { title: 'Save 0', revision: 1 })
-  const load = new Load(through, house.url, book)
+  const people: Awaited<ReturnType<Clients['settle']>>[] = []
+  for (let i = 0; i < Math.max(savers, senders); i++) people.push(await clients.settle(settled++))
+  for (const { saver } of people) book.saves.set(saver.id, { title: 'Save 0', revision: 1 })
+  const load = new Load(through, clients.url, book, between)
   load.start(
-    clients.slice(0, savers).map((c) => c.saver),
-    clients.slice(0, senders).map((c) => c.sender),
+    people.slice(0, savers).map((c) => c.saver),
+    people.slice(0, senders).map((c) => c.sender),
   )
-  const back: Outcome['back'] = { server: [], database: [] }
-  const order = [
-    ...Array(kills.server).fill('server'),
-    ...Array(kills.database).fill('database'),
-  ] as (keyof typeof back)[]
-  order.sort(() => Math.random() - 0.5)
-  for (const what of order) {
+  const [back, pauses] = [new Map<string, number[]>(), new Map<string, number[]>()]
+  const put = (map: typeof back, name: string, ms: number) => map.set(name, [...(map.get(name) ?? []), ms])
+  for (const { name, strike } of blows) {
     await new Promise((resolve) => setTimeout(resolve, 100 + Math.random() * gap))
-    back[what].push(await (what === 'server' ? house.killServer() : house.killDatabase()))
+    const began = Date.now()
+    put(back, name, await strike())
+    put(pauses, name, book.longestPause(began, Date.now()))
   }
   await new Promise((resolve) => setTimeout(resolve, 300))
   await load.stop()
   return {
-    differences: differencesFrom(book, await house.found(clients.map((c) => c.saver.id))),
+    differences: differencesFrom(book, await clients.found(people.map((c) => c.saver.id))),
     counts: book.counts,
     back,
+    pauses,
   }
 }

@@ -12,7 +12,7 @@ const run = promisify(execFile)
 const isRoot = () => process.getuid?.() === 0
 
 /** PostgreSQL refuses to run as root; then everything goes through Debian's `postgres` user. */
-function command(program, args) {
+export function command(program, args) {
   return isRoot() ? ['runuser', ['-u', 'postgres', '--', program, ...args]] : [program, args]
 }
 
@@ -27,6 +27,23 @@ function reachable(folder) {
   } catch {
     return false
   }
+}
+
+/** A folder that the user who runs PostgreSQL can get into: the one that is wanted, or one in the system's temporary folder. */
+export function reachableFolder(wanted) {
+  mkdirSync(dirname(wanted), { recursive: true })
+  if (reachable(wanted)) return wanted
+  const folder = join(tmpdir(), `esfuerzo-${createHash('sha256').update(wanted).digest('hex').slice(0, 12)}`)
+  say(`the user "postgres" cannot reach ${dirname(wanted)}; the database is kept in ${folder}`)
+  return folder
+}
+
+/** A folder of mode 0700 that belongs to the user who runs PostgreSQL, made when it is not there. */
+export function ownedFolder(folder) {
+  mkdirSync(folder, { recursive: true })
+  chmodSync(folder, 0o700)
+  if (isRoot()) execFileSync('chown', ['-R', 'postgres:', folder])
+  return folder
 }
 
 /** The port of a cluster that is running, else undefined. Line 4 of postmaster.pid is the port. */
@@ -73,12 +90,7 @@ async function patiently(work) {
  */
 export async function openCluster(wanted, { durable, fresh = false, port: wantedPort }) {
   const programs = needPostgres()
-  mkdirSync(dirname(wanted), { recursive: true })
-  let folder = wanted
-  if (!reachable(wanted)) {
-    folder = join(tmpdir(), `esfuerzo-${createHash('sha256').update(wanted).digest('hex').slice(0, 12)}`)
-    say(`the user "postgres" cannot reach ${dirname(wanted)}; the database is kept in ${folder}`)
-  }
+  const folder = reachableFolder(wanted)
   const data = join(folder, 'data')
   const passwordFile = join(folder, 'password')
   const ownerFile = join(folder, 'started-by')
@@ -90,9 +102,8 @@ export async function openCluster(wanted, { durable, fresh = false, port: wanted
   if (!existsSync(join(data, 'PG_VERSION'))) {
     rmSync(folder, { recursive: true, force: true })
     mkdirSync(folder, { recursive: true })
-    chmodSync(folder, 0o700)
     writeFileSync(passwordFile, randomBytes(24).toString('base64url'), { mode: 0o600 })
-    if (isRoot()) execFileSync('chown', ['-R', 'postgres:', folder])
+    ownedFolder(folder)
     await pg(programs, 'initdb', [
       '-D',
       data,

@@ -61,6 +61,21 @@ export function needPostgres() {
   return postgresPrograms() ?? giveUp('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.')
 }
 
+/** What a cluster of several machines is made of, installed when missing. */
+export function needClusterTools() {
+  needPostgres()
+  const missing = [
+    ['patroni', '/usr/bin/patroni'],
+    ['etcd-server', '/usr/bin/etcd'],
+    ['haproxy', '/usr/sbin/haproxy'],
+  ].filter(([, program]) => !existsSync(program))
+  if (missing.length)
+    install(
+      missing.map(([name]) => name),
+      'what several machines need',
+    )
+}
+
 /** age, which encrypts backups, installed when missing. */
 export function needAge() {
   if (spawnSync('age', ['--version']).status !== 0) install(['age'], 'age (to encrypt backups)')

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { Book, differencesFrom, type Found } from '../../faults/book.ts'
 import { startHasty } from '../../faults/hasty.ts'
-import { openHouse, type House } from '../../faults/house.ts'
+import { killsOf, openHouse, type House } from '../../faults/house.ts'
 import { trial } from '../../faults/trial.ts'
 
 let house: House
@@ -12,9 +12,10 @@ const verify = Boolean(process.env.VERIFY)
 
 it('kills under load lose nothing that was acknowledged, and double nothing', async () => {
   const kills = verify ? { server: 50, database: 20 } : { server: 4, database: 1 }
-  const { differences, counts, back } = await trial(house, { savers: 5, senders: 5, kills, gap: 700 })
+  const plan = { savers: 5, senders: 5, blows: killsOf(house, kills), gap: 700 }
+  const { differences, counts, back } = await trial(house, plan)
   expect(differences).toEqual([])
-  expect([back.server.length, back.database.length]).toEqual([kills.server, kills.database])
+  expect([back.get('server')?.length, back.get('database')?.length]).toEqual([kills.server, kills.database])
   expect(Math.min(counts.saves, counts.runs, counts.unknown)).toBeGreaterThan(0)
 })
 
@@ -22,11 +23,21 @@ it('finds an answer that comes before its commit', async () => {
   const hasty = await startHasty(house.url)
   const found: string[] = []
   for (let i = 0; i < 8 && !found.length; i++) {
-    const plan = { savers: 0, senders: 8, kills: { server: 2, database: 0 }, gap: 400, through: hasty.url }
+    const blows = killsOf(house, { server: 2, database: 0 })
+    const plan = { savers: 0, senders: 8, blows, gap: 400, through: hasty.url }
     found.push(...(await trial(house, plan)).differences)
   }
   await hasty.close()
   expect(found[0]).toMatch(/^run \S+ was acknowledged and is there 0 times$/)
+})
+
+it('knows how long nobody was told anything', () => {
+  const book = new Book()
+  const now = Date.now()
+  expect(book.longestPause(now - 500, now)).toBe(500)
+  book.told()
+  expect(book.longestPause(now - 500, now + 200)).toBeLessThan(700)
+  expect(book.longestPause(now - 500, now + 200)).toBeGreaterThanOrEqual(500)
 })
 
 it('sees what is gone, changed, doubled or nobody’s', () => {

@@ -88,7 +88,7 @@ const ask = (of: number) => ({
   seed: of,
 })
 async function draftThree() {
-  forget()
+  await forget()
   await router.replace({ query: { ...route.query, ...addressOf(known.value!, seed) } })
   await make(ask(seed))
 }

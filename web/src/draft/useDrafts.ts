@@ -66,10 +66,14 @@ export function useDrafts() {
   }
   const keptOf = (intent: Intent): ReadonlySet<string> => new Set((kept.value[intent] ?? []).map(rowKey))
 
-  /** For other conditions nothing is kept. */
-  function forget(): void {
+  /** For other conditions nothing is kept. Drafts leave the screen one by one: all at once hold the page up. */
+  async function forget(): Promise<void> {
     kept.value = {}
-    drafts.value = {}
+    for (const intent of intents) {
+      const { [intent]: _, ...others } = drafts.value
+      drafts.value = others
+      await new Promise((resolve) => setTimeout(resolve))
+    }
   }
   return { drafts, keptOf, making, problem, make, stop, keep, forget }
 }

@@ -1,0 +1,104 @@
+import { randomUUID } from 'node:crypto'
+import { cellsFor } from '../core/src/library/cellsFor.ts'
+import {
+  addStation,
+  indexLibrary,
+  newWorkout,
+  readDocument,
+  readWorkout,
+  writtenDocument,
+  workoutDocument,
+} from '@esfuerzo/core'
+import { runDocument, type Run } from '@esfuerzo/core/run'
+import { libraryData } from '@esfuerzo/library'
+import { addTeacher } from '../server/src/accounts/store.ts'
+import { hashPassword } from '../server/src/accounts/password.ts'
+import { openDatabase } from '../server/src/database.ts'
+import type { Found } from './book.ts'
+import type { Saver, Sender } from './load.ts'
+
+const library = indexLibrary(libraryData)
+const password = 'a password for the trial'
+
+/** Who works with an Esfuerzo during a trial, and what it has of theirs in the end. */
+export interface Clients {
+  url: string
+  /** A teacher with a session of her own that was sent home. */
+  settle: (n: number) => Promise<{ saver: Saver; sender: Sender }>
+  /** What there is of sessions and of what came back to them, to be held against the clients' book. */
+  found: (ids: readonly string[]) => Promise<Found>
+}
+
+/** @param where pages and database are reached */
+export function clientsOf({ url, databaseUrl }: { url: string; databaseUrl: string }): Clients {
+  async function ask(
+    path: string,
+    method: string,
+    body?: unknown,
+    cookie = '',
+  ): Promise<{ body: never; cookie: string }> {
+    const response = await fetch(url + path, {
+      method,
+      headers: { origin: url, 'content-type': 'application/json', cookie },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
+    })
+    if (!response.ok) throw new Error(`${method} ${path} was answered ${response.status} ${await response.text()}`)
+    const set = response.headers.get('set-cookie')?.split(';')[0]
+    return { body: (await response.json()) as never, cookie: set ?? cookie }
+  }
+
+  async function settle(n: number): Promise<{ saver: Saver; sender: Sender }> {
+    const email = `teacher-${n}@island.example`
+    const db = openDatabase(databaseUrl)
+    await addTeacher(db, { id: randomUUID(), email, name: 'Trial' }, 'UTC', await hashPassword(password))
+    await db.destroy()
+    const { cookie } = await ask('/api/session', 'POST', { email, password })
+    const empty = newWorkout('Save 0', [[0, 1], [4]], 20, library.version)
+    const document = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
+    const made = await ask('/api/workouts', 'POST', { document: writtenDocument(workoutDocument, document) }, cookie)
+    const { id } = made.body as { id: string }
+    const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
+    const { token, sha256 } = sent.body as { token: string; sha256: string }
+    const run: Run = {
+      format: 'esfuerzo.run',
+      version: 3,
+      id: randomUUID(),
+      publication: sha256,
+      group: 'g1',
+      startedAt: new Date(Date.now() - 600_000).toISOString(),
+      finishedAt: new Date().toISOString(),
+      zone: 'UTC',
+      steps: { done: 1, skipped: 0, easier: 0 },
+      results: [],
+    }
+    return { saver: { cookie, id, document, revision: 1 }, sender: { token, run } }
+  }
+
+  async function found(ids: readonly string[]): Promise<Found> {
+    const db = openDatabase(databaseUrl)
+    const workouts: { id: string; revision: number; document: unknown }[] = await db('workouts').whereIn('id', ids)
+    const states: { workout_id: string; document: unknown }[] = await db('workout_versions')
+      .whereIn('workout_id', ids)
+      .orderBy('place')
+    const runs: { document: unknown }[] = await db('runs as r')
+      .join('publications as p', 'p.id', 'r.publication_id')
+      .whereIn('p.workout_id', ids)
+      .select('r.document')
+    await db.destroy()
+    const history = (id: string) => states.filter((s) => s.workout_id === id).map((s) => readWorkout(s.document).title)
+    return {
+      saves: new Map(
+        workouts.map(({ id, revision, document }) => [
+          id,
+          { title: readWorkout(document).title, revision, history: history(id) },
+        ]),
+      ),
+      runs: runs.map(({ document }) => {
+        const { id, steps } = readDocument(runDocument, document)
+        return { id, said: String(steps.done) }
+      }),
+    }
+  }
+
+  return { url, settle, found }
+}

@@ -1,0 +1,51 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { expect, it } from 'vitest'
+import { filled } from '../../scripts/stand.mjs'
+
+const node = {
+  name: 'db1',
+  host: '10.0.0.1',
+  port: 5432,
+  rest: 8008,
+  etcd: '10.0.0.1:2379',
+  network: '10.0.0.0/24',
+  folder: '/var/lib/postgresql/db1',
+  programs: '/usr/lib/postgresql/15/bin',
+  password: 'not-a-secret',
+}
+
+it('what several machines are set up with is filled in whole, or says what is missing', () => {
+  const text = filled('patroni.yml', node)
+  expect(text.replace(/^#.*$/gm, '')).not.toContain('{{')
+  expect(text).toContain("listen: '10.0.0.1:5432'")
+  const { password: _, ...without } = node
+  expect(() => filled('patroni.yml', without)).toThrow('patroni.yml asks for {{password}}')
+})
+
+it('a commit lies on two machines, and a leader that is gone has lost before another leads', () => {
+  const text = filled('patroni.yml', node)
+  expect(text).toMatch(/^ +synchronous_mode: true$/m)
+  const seconds = (name: string) => Number(new RegExp(`^ +${name}: (\\d+)$`, 'm').exec(text)![1])
+  // Patroni's documentation, "Dynamic configuration settings": loop_wait + 2 × retry_timeout ≤ ttl.
+  expect(seconds('loop_wait') + 2 * seconds('retry_timeout')).toBeLessThanOrEqual(seconds('ttl'))
+})
+
+it('the proxy sends again only what never left: a write is not sent twice', () => {
+  const text = filled('haproxy.cfg', {
+    host: '10.0.0.9',
+    databasePort: 5432,
+    pagesPort: 443,
+    databases: '',
+    servers: '',
+  })
+  expect(/^ +retry-on (.+)$/m.exec(text)![1]).toBe('conn-failure')
+  expect(text).toContain('on-marked-down shutdown-sessions')
+})
+
+it('no file that machines are set up with names a registry, a password or a machine', () => {
+  const folder = new URL('../../deploy/', import.meta.url)
+  for (const name of readdirSync(folder)) {
+    const text = readFileSync(new URL(name, folder), 'utf8')
+    expect(text, name).not.toMatch(/docker\.io|npmjs|ghcr\.io|quay\.io|password: '?[a-z0-9]|\b(?!0\.0\.0\.0)\d+\.\d+\.\d+\.\d+/i)
+  }
+})
