@@ -22,7 +22,7 @@ export function startServer({ databaseUrl, port, folder, env = {} }) {
       ...serverEnvironment({ ...process.env, ...env }, { privateUrl: databaseUrl, secret, port }),
       OUTBOX: join(folder, 'outbox'),
       DELETIONS: join(folder, 'deletions.jsonl'),
-      LOG_LEVEL: 'fatal',
+      LOG_LEVEL: env.LOG_LEVEL ?? 'fatal',
     },
   })
   const gone = new Promise((resolve) => child.once('exit', resolve))

@@ -199,7 +199,14 @@ export async function openStand() {
       databaseUrl,
       port,
       folder: join(root, '.cache', `stand-web-${port}`),
-      env: { SECRET: secret, TRUST_PROXY: 'true', DEMO: 'false', OUTBOX: join(root, '.cache', 'stand-outbox') },
+      env: {
+        SECRET: secret,
+        TRUST_PROXY: 'true',
+        DEMO: 'false',
+        DRAIN: '3',
+        LOG_LEVEL: 'error',
+        OUTBOX: join(root, '.cache', 'stand-outbox'),
+      },
     })
   for (const port of ports.servers) pages.push(await startPages(port))
   const front = `http://${host}:${ports.pages}`

@@ -35,7 +35,7 @@ const ownEndpoints = {
     path: '/healthz',
     access: 'anyone',
     answer: z.strictObject({
-      status: z.enum(['ok', 'degraded']),
+      status: z.enum(['ok', 'degraded', 'stopping']),
       database: z.enum(['ok', 'away']),
       storage: z.enum(['ok', 'full']),
     }),

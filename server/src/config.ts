@@ -47,6 +47,8 @@ const schema = z.object({
   OUTBOX: z.string().min(1).optional(),
   /** File that deletions are written to, for a restored backup to repeat. */
   DELETIONS: z.string().min(1).default('.data/deletions.jsonl'),
+  /** For so many seconds a server that was told to stop says so at /healthz and goes on, until a proxy sends it nothing more. */
+  DRAIN: z.coerce.number().min(0).max(60).default(0),
 })
 
 /** How messages leave: by a mail server, into a folder, or not at all. */
@@ -65,6 +67,8 @@ export interface Config {
   demo: boolean
   mail: Mail
   deletions: string
+  /** Seconds from being told to stop to taking no more. */
+  drain: number
   /** Where links in messages lead. Never taken from a request, whose headers anybody can make up. */
   pagesAt: string
 }
@@ -116,6 +120,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     demo: e.DEMO,
     mail: mailOf(e),
     deletions: e.DELETIONS,
+    drain: e.DRAIN,
     pagesAt: origin ?? `http://${e.HOST}:${e.PORT}`,
   })
 }

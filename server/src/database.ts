@@ -70,7 +70,7 @@ const awayCodes = new Set([
   'ETIMEDOUT',
   'ENOTFOUND',
   // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions, operator intervention (57014 is a
-  // statement that took too long), a lock that was not to be had, too many connections
+  // statement that took too long), a lock that was not to be had, too many connections, and a primary that is none any more
   '08000',
   '08003',
   '08006',
@@ -81,6 +81,7 @@ const awayCodes = new Set([
   '55P03',
   '53300',
   '25P03',
+  '25006',
 ])
 
 /** Whether an error says that the database is away, not that the query was wrong. */

@@ -12,6 +12,9 @@ export interface Health {
   /** Says that there was no room to write. */
   metFullStorage: () => void
   isStorageFull: () => boolean
+  /** Says from now on that it stops: whoever sends it requests sends them elsewhere. */
+  stop: () => void
+  isStopping: () => boolean
   close: () => Promise<void>
 }
 
@@ -26,6 +29,7 @@ export function openHealth(databaseUrl: string): Health {
   pool.on('error', () => {})
   let asking: Promise<boolean> | undefined
   let met = -Infinity
+  let stopping = false
   return {
     // Whoever asks while it is asked gets the same answer.
     database: () =>
@@ -38,18 +42,22 @@ export function openHealth(databaseUrl: string): Health {
         .finally(() => (asking = undefined))),
     metFullStorage: () => void (met = Date.now()),
     isStorageFull: () => Date.now() - met < remembered,
+    stop: () => void (stopping = true),
+    isStopping: () => stopping,
     close: () => pool.end(),
   }
 }
 
-/** `/healthz`: the database's state, and the disk's. */
+/** `/healthz`: the database's state, the disk's, and whether the server is about to end. */
 export function healthRoutes(router: Router, health: Health): void {
   implement(router, 'health', async ({ res }) => {
     const there = await health.database()
     const full = health.isStorageFull()
-    res.status(there && !full ? 200 : 503).set('Cache-Control', 'no-store')
+    const stopping = health.isStopping()
+    const well = there && !full
+    res.status(well && !stopping ? 200 : 503).set('Cache-Control', 'no-store')
     return {
-      status: there && !full ? 'ok' : 'degraded',
+      status: stopping ? 'stopping' : well ? 'ok' : 'degraded',
       database: there ? 'ok' : 'away',
       storage: full ? 'full' : 'ok',
     } as const

@@ -101,10 +101,13 @@ let stopping = false
 function stop(signal: string): void {
   if (stopping) return
   stopping = true
-  log.info({ signal }, 'stopping; running requests finish first')
-  const late = setTimeout(() => process.exit(1), patience)
-  late.unref()
+  log.info({ signal, drain: config.drain }, 'stopping; running requests finish first')
+  health.stop()
   tidying.stop()
+  setTimeout(end, config.drain * 1000)
+}
+function end(): void {
+  setTimeout(() => process.exit(1), patience).unref()
   server.close(async () => {
     await afterwards.flush()
     smtp?.close()

@@ -46,6 +46,8 @@ it('no file that machines are set up with names a registry, a password or a mach
   const folder = new URL('../../deploy/', import.meta.url)
   for (const name of readdirSync(folder)) {
     const text = readFileSync(new URL(name, folder), 'utf8')
-    expect(text, name).not.toMatch(/docker\.io|npmjs|ghcr\.io|quay\.io|password: '?[a-z0-9]|\b(?!0\.0\.0\.0)\d+\.\d+\.\d+\.\d+/i)
+    expect(text, name).not.toMatch(
+      /docker\.io|npmjs|ghcr\.io|quay\.io|password: '?[a-z0-9]|\b(?!0\.0\.0\.0)\d+\.\d+\.\d+\.\d+/i,
+    )
   }
 })

@@ -347,6 +347,8 @@ it('answers every code with its status and a problem document that fits its sche
   expect(toServerError(new Error('boom')).code).toBe('unexpected')
   expect(toServerError(Object.assign(new Error('x'), { code: '57P01' })).code).toBe('database-away')
   expect(isDatabaseAway(new AggregateError([Object.assign(new Error('x'), { code: 'ECONNREFUSED' })]))).toBe(true)
+  // What a primary that has just handed the lead over says to a write.
+  expect(isDatabaseAway(Object.assign(new Error('read-only transaction'), { code: '25006' }))).toBe(true)
   expect(isDatabaseAway(Object.assign(new Error('duplicate'), { code: '23505' }))).toBe(false)
 })
 

@@ -40,3 +40,20 @@ it('lets a running request finish when it is told to stop, and takes no new one'
   expect(await answered).toBe(401)
   await stopped
 })
+
+it('behind a proxy it says that it stops, goes on for a while, and then ends', async () => {
+  const port = await freePort(4420)
+  const folder = join(tmpdir(), 'esfuerzo-drain')
+  const server = await startServer({ folder, databaseUrl: inject('databaseUrl'), port, env: { DRAIN: '2' } })
+  const url = `http://127.0.0.1:${port}`
+  const began = Date.now()
+  const stopped = server.stop('SIGTERM')
+  await expect
+    .poll(async () => (await (await fetch(`${url}/healthz`)).json()) as { status: string })
+    .toMatchObject({ status: 'stopping' })
+  expect((await fetch(`${url}/healthz`)).status).toBe(503)
+  // What comes all the same is answered as ever.
+  expect((await fetch(`${url}/api/me`)).status).toBe(401)
+  await stopped
+  expect(Date.now() - began).toBeGreaterThanOrEqual(2000)
+})
