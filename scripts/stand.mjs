@@ -204,7 +204,7 @@ export async function openStand() {
         TRUST_PROXY: 'true',
         DEMO: 'false',
         DRAIN: '3',
-       
+
         OUTBOX: join(root, '.cache', 'stand-outbox'),
       },
     })
