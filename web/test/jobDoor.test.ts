@@ -66,9 +66,13 @@ describe('the door to the workers', () => {
     threads[0]!.finish({ answer: { order: ['s1'] } })
     expect(await answer).toEqual({ order: ['s1'] })
     expect(seen).toEqual([0.5])
-    expect(threads.map((t) => t.ended)).toEqual([false, true])
     void door.run('arrange', session, { block: 'b2' }).catch(() => {})
     await soon(() => threads[0]!.calls === 2)
+    // The other stands by still: none is started for each work.
+    expect(threads.map((t) => t.ended)).toEqual([false, false])
+    void door.run('fit', session, { fill: false }).catch(() => {})
+    await soon(() => threads[1]!.calls === 1)
+    expect(threads).toHaveLength(3)
   })
 
   it('ends the worker at once when it is cancelled, and the next work begins in the spare', async () => {

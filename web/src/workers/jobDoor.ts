@@ -39,14 +39,15 @@ interface Hand {
 
 /** The one way from the page to heavy work. @param makeThread starts a worker that exposes {@link Door} */
 export function jobDoor(makeThread: () => Thread): JobDoor {
-  let spare: Hand | undefined
+  /** Those that stand by, the one that worked last on top. */
+  const idle: Hand[] = []
   const busy = new Set<Hand>()
   const make = (): Hand => {
     const thread = makeThread()
     return { thread, remote: wrap<Door>(thread) }
   }
   const end = (hand: Hand) => {
-    if (hand === spare) spare = undefined
+    if (idle.includes(hand)) idle.splice(idle.indexOf(hand), 1)
     else if (!busy.delete(hand)) return
     hand.remote[releaseProxy]()
     hand.thread.terminate()
@@ -55,9 +56,9 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
   return {
     async run(name, workout, asked, { signal, onProgress } = {}) {
       signal?.throwIfAborted()
-      const hand = spare ?? make()
-      // Another stands by while this one jobs.
-      spare = make()
+      const hand = idle.pop() ?? make()
+      // Another stands by while this one works, so that what comes after a cancelled work begins at once.
+      if (!idle.length) idle.push(make())
       busy.add(hand)
       let onAbort = () => {}
       const left = new Promise<never>((_, reject) => {
@@ -78,10 +79,10 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
           ReturnType<Door['run']>
         >
         if ('problems' in outcome) throw new ProblemError(outcome.problems)
-        // What it has timed and compiled is warm: it stands by in the place of the other.
+        // What it has timed and compiled is warm: it works next. To start one takes a core for a while: two are kept, no more.
         busy.delete(hand)
-        if (spare) end(spare)
-        spare = hand
+        idle.push(hand)
+        if (idle.length > 2) end(idle[0]!)
         return outcome.answer as Jobs[typeof name]['answer']
       } catch (error) {
         end(hand)
@@ -91,10 +92,10 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
       }
     },
     warm() {
-      spare ??= make()
+      if (!idle.length) idle.push(make())
     },
     close() {
-      for (const hand of [...busy, ...(spare ? [spare] : [])]) end(hand)
+      for (const hand of [...busy, ...idle]) end(hand)
     },
   }
 }
