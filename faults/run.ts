@@ -5,6 +5,7 @@ import { openStand } from '../scripts/stand.mjs'
 import { clientsOf } from './clients.ts'
 import { startHasty } from './hasty.ts'
 import { killsOf, openHouse } from './house.ts'
+import { restoredAlone } from './restoredAlone.ts'
 import { standBlows } from './standBlows.ts'
 import { trial, type Blow, type Outcome } from './trial.ts'
 
@@ -73,6 +74,9 @@ if (values.stand) {
     const failed = renewed.counts.unknown + renewed.counts.unavailable
     if (failed) renewed.differences.push(`${failed} requests failed while both servers were renewed`)
     sum.add(renewed)
+    const { unequal, tables } = await restoredAlone(stand.databaseUrl)
+    console.log(`a backup restored on a single machine: ${tables} tables, ${unequal.length} of them not equal`)
+    sum.differences.push(...unequal.map((name) => `table ${name} is not what it was`))
   } finally {
     await stand.close()
   }

@@ -1,11 +1,11 @@
 import { execFileSync } from 'node:child_process'
-import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, inject, it } from 'vitest'
 import type { Knex } from 'knex'
+import { contents } from '../../faults/contents.ts'
 import { readBackup, writeBackup } from '../../scripts/backupFile.mjs'
 import { needAge } from '../../scripts/machine.mjs'
 import { testCluster } from '../../scripts/testCluster.mjs'
@@ -33,23 +33,6 @@ afterAll(async () => {
   await rm(folder, { recursive: true })
   await server.close()
 })
-
-/** Every table of a database by its number of rows and a hash over all of them, in the order of their text. */
-async function contents(db: Knex): Promise<Record<string, string>> {
-  const { rows } = await db.raw<{ rows: { name: string }[] }>(
-    "select table_name as name from information_schema.tables where table_schema = 'public' order by 1",
-  )
-  const tables: Record<string, string> = {}
-  for (const { name } of rows) {
-    const { rows: lines } = await db.raw<{ rows: { line: string }[] }>(`select t::text as line from ?? t order by 1`, [
-      name,
-    ])
-    const hash = createHash('sha256')
-    for (const { line } of lines) hash.update(line)
-    tables[name] = `${lines.length} ${hash.digest('hex')}`
-  }
-  return tables
-}
 
 async function emptyDatabase(name: string): Promise<{ db: Knex; url: string }> {
   await cluster.create(name)

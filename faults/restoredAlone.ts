@@ -1,0 +1,32 @@
+import { join } from 'node:path'
+import { readBackup, writeBackup } from '../scripts/backupFile.mjs'
+import { openCluster } from '../scripts/database.mjs'
+import { freePort } from '../scripts/ports.mjs'
+import { root } from '../scripts/stack.mjs'
+import { openDatabase } from '../server/src/database.ts'
+import { contents } from './contents.ts'
+
+/**
+ * A backup of several machines, restored on a single one.
+ *
+ * @returns the tables that are not equal by count and by hash, and how many there are
+ */
+export async function restoredAlone(databaseUrl: string): Promise<{ unequal: string[]; tables: number }> {
+  const file = join(root, '.cache', 'stand.backup')
+  await writeBackup(databaseUrl, file)
+  const port = await freePort(54_700)
+  const alone = await openCluster(join(root, '.cache', 'postgres-alone'), { durable: false, fresh: true, port })
+  await alone.create('esfuerzo')
+  const [there, here] = [openDatabase(databaseUrl), openDatabase(alone.url())]
+  try {
+    await readBackup(alone.url(), file)
+    const [before, after] = [await contents(there), await contents(here)]
+    return {
+      unequal: Object.keys({ ...before, ...after }).filter((name) => before[name] !== after[name]),
+      tables: Object.keys(before).length,
+    }
+  } finally {
+    await Promise.all([there.destroy(), here.destroy()])
+    await alone.stop('immediate')
+  }
+}
