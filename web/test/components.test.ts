@@ -1,8 +1,8 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
-import { defineComponent, h, type Component } from 'vue'
+import { defineComponent, h, shallowRef, type Component } from 'vue'
 import { VApp } from 'vuetify/components/VApp'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, findBlock, findStation, newWorkout, valueFor, type BlockOf } from '@esfuerzo/core'
@@ -236,5 +236,44 @@ describe('a figure', () => {
     expect(drawn({})).toEqual([2, '-4 -4 212 108'])
     expect(drawn({ both: false })).toEqual([1, '-4 -4 108 108'])
     expect(drawn({ figure: library.figures.get('squat') })).toEqual([1, '-4 -4 108 108'])
+  })
+})
+
+describe('the address of a term for calendars', () => {
+  it('is what the server said last, whatever comes late; a copy has its own or none', async () => {
+    const { default: TermCalendar } = await import('../src/term/TermCalendar.vue')
+    const waiting: { of: string; answer: (token: string | null) => void }[] = []
+    vi.stubGlobal('fetch', (path: string) => {
+      return new Promise((resolve) =>
+        waiting.push({
+          of: path,
+          answer: (token) => resolve(Response.json({ link: token && { token, madeAt: '2027-01-01T00:00:00.000Z' } })),
+        }),
+      )
+    })
+    const of = (letter: string) => `${letter.repeat(8)}-0000-4000-8000-000000000000`
+    const id = shallowRef(of('a'))
+    const page = mounted(() => h(TermCalendar, { id: id.value }))
+    const shown = () =>
+      page.find<HTMLInputElement>('.address input').exists() &&
+      page.find<HTMLInputElement>('.address input').element.value
+    // Before it is known whether there is one, none is offered.
+    expect(page.text()).not.toContain('Make an address')
+    id.value = of('b')
+    await flushPromises()
+    expect(waiting.map((w) => w.of)).toEqual([`/api/terms/${of('a')}/link`, `/api/terms/${of('b')}/link`])
+    waiting[1]!.answer(null)
+    await flushPromises()
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'Make an address')!
+      .trigger('click')
+    waiting[2]!.answer('AbCdEfGhIjKlMnOpQrStUv')
+    await flushPromises()
+    expect(shown()).toContain('/api/go/AbCdEfGhIjKlMnOpQrStUv/calendar')
+    waiting[0]!.answer(null)
+    await flushPromises()
+    expect(shown()).toContain('/api/go/AbCdEfGhIjKlMnOpQrStUv/calendar')
+    vi.unstubAllGlobals()
   })
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode, type CallAnswer } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
@@ -7,7 +7,9 @@ import { client } from '../shared/client.ts'
 /** A term in a calendar: as a file, or at an address the calendar asks again and again. */
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
-const link = ref<CallAnswer<'readTermLink'>['link']>(null)
+type Link = CallAnswer<'readTermLink'>['link']
+/** Undefined until the server has said whether there is one. */
+const link = ref<Link>()
 const problem = ref('')
 const sure = ref(false)
 const copied = ref(false)
@@ -22,15 +24,32 @@ async function tried(work: () => Promise<void>) {
   }
 }
 const params = computed(() => ({ id: props.id }))
-const load = () => tried(async () => void (link.value = (await client('readTermLink', { params: params.value })).link))
-onMounted(load)
-const make = () => tried(async () => void (link.value = (await client('makeTermLink', { params: params.value })).link))
-const end = () =>
+let asked = 0
+/** Takes what the server says of the link; what it said to an earlier question comes too late. */
+const take = (ask: () => Promise<Link>) =>
   tried(async () => {
-    await client('endTermLink', { params: params.value })
-    link.value = null
-    sure.value = false
+    const mine = ++asked
+    const said = await ask()
+    if (mine === asked) link.value = said
   })
+const load = () => take(async () => (await client('readTermLink', { params: params.value })).link)
+const make = () => take(async () => (await client('makeTermLink', { params: params.value })).link)
+const end = () =>
+  take(async () => {
+    await client('endTermLink', { params: params.value })
+    sure.value = false
+    return null
+  })
+// A term that became a copy is another one, with an address of its own or none.
+watch(
+  () => props.id,
+  () => {
+    link.value = undefined
+    sure.value = false
+    void load()
+  },
+  { immediate: true },
+)
 const copy = () =>
   tried(async () => {
     await navigator.clipboard.writeText(address.value)
@@ -63,7 +82,7 @@ const copy = () =>
       </div>
       <p v-if="sure" class="quiet">{{ t('term.calendar.endHow') }}</p>
     </template>
-    <v-btn v-else @click="make">{{ t('term.calendar.make') }}</v-btn>
+    <v-btn v-else-if="link === null" @click="make">{{ t('term.calendar.make') }}</v-btn>
   </section>
 </template>
 
