@@ -204,7 +204,6 @@ export async function openStand() {
         TRUST_PROXY: 'true',
         DEMO: 'false',
         DRAIN: '3',
-
         OUTBOX: join(root, '.cache', 'stand-outbox'),
       },
     })
@@ -218,7 +217,6 @@ export async function openStand() {
   return {
     url: front,
     databaseUrl,
-    secret,
     settled,
     primary: () => nameOf('leader'),
     /** The standby that is in step, which takes over. */

@@ -173,6 +173,13 @@ describe('a figure with impossible angles', () => {
     expect(clampFigure(figure).problems).toEqual([])
   })
 
+  it('is clamped from its other side too', () => {
+    const second = { view: 'side' as const, poses: [{ ...standing, legR: [0, 60] as [number, number] }] }
+    const { figure, problems } = clampFigure(made({ view: 'front', second }, standing))
+    expect(figure.second!.poses[0]!.legR).toEqual([0, 10])
+    expect(problems.map((p) => p.path)).toEqual([['second', 'poses', 0, 'legR']])
+  })
+
   it('is left alone where every joint is right, and may fold either way where it is seen from the front', () => {
     const figure = made({ view: 'front' }, { ...standing, legR: [0, 60] })
     expect(clampFigure(figure).figure).toBe(figure)

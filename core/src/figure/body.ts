@@ -62,6 +62,14 @@ export function segmentEnd(from: Point, angle: number, length: number): Point {
   return { x: from.x + Math.sin(a) * length, y: from.y + Math.cos(a) * length }
 }
 
+/**
+ * The direction from one point to another, in degrees: 0 down, 90 right, 180 up.
+ *
+ * @example directionOf({ x: 0, y: 0 }, { x: 1, y: 0 }) // 90
+ */
+export const directionOf = (from: Point, to: Point): number =>
+  (Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI
+
 /** Which limb or part a joint rests with: what a foot stands on, its toes stand on too. */
 const restsWith: Partial<Record<keyof Joints, keyof On>> = {
   handR: 'armR',

@@ -1,4 +1,4 @@
-import { segmentEnd, type Joints, type Point } from './body.ts'
+import { directionOf, segmentEnd, type Joints, type Point } from './body.ts'
 import { drawHead } from './drawHead.ts'
 import type { Child } from './parts.ts'
 import { pose } from './pose.ts'
@@ -43,7 +43,7 @@ interface Limbs {
 function spread(joints: Joints, view: Figure['view']): Limbs {
   const { shoulder, hip } = joints
   if (view === 'side') return { joints, shoulders: [shoulder, shoulder], hips: [hip, hip] }
-  const direction = (Math.atan2(shoulder.x - hip.x, shoulder.y - hip.y) * 180) / Math.PI
+  const direction = directionOf(hip, shoulder)
   const upright = Math.abs(Math.cos((direction * Math.PI) / 180)) > 0.7
   // Across the trunk, on the side of the right limbs.
   const out = segmentEnd({ x: 0, y: 0 }, direction - 90, half.shoulders)

@@ -66,23 +66,29 @@ export function clampPose(pose: Pose, view: Figure['view']): ClampedPose {
 }
 
 /**
- * A figure with every pose as a body can take it.
+ * A figure with every pose, seen from either side, as a body can take it.
  *
  * @returns the figure itself where nothing had to be changed; a problem `impossible-angle` for each joint that was
  */
 export function clampFigure(figure: Figure): { figure: Figure; problems: Problem[] } {
   const problems: Problem[] = []
-  const poses = figure.poses.map((pose, i) => {
-    const { pose: right, clamped } = clampPose(pose, figure.view)
-    for (const { joint, at, received, expected } of clamped) {
-      problems.push({
-        code: 'impossible-angle',
-        path: ['poses', i, at],
-        received: `${joint} ${Math.round(received)}°`,
-        expected: { value: `${Math.round(expected)}°` },
-      })
-    }
-    return right
-  })
-  return problems.length ? { figure: { ...figure, poses }, problems } : { figure, problems }
+  const clampSide = ({ view, poses }: Pick<Figure, 'view' | 'poses'>, path: Problem['path']) =>
+    poses.map((pose, i) => {
+      const { pose: right, clamped } = clampPose(pose, view)
+      for (const { joint, at, received, expected } of clamped) {
+        problems.push({
+          code: 'impossible-angle',
+          path: [...path, 'poses', i, at],
+          received: `${joint} ${Math.round(received)}°`,
+          expected: { value: `${Math.round(expected)}°` },
+        })
+      }
+      return right
+    })
+  const { second } = figure
+  const poses = clampSide(figure, [])
+  const other = second && { ...second, poses: clampSide(second, ['second']) }
+  return problems.length
+    ? { figure: { ...figure, poses, ...(other && { second: other }) }, problems }
+    : { figure, problems }
 }

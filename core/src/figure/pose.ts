@@ -1,4 +1,14 @@
-import { clearance, floorY, lengths, radius, segmentEnd, shifted, type Joints, type Point } from './body.ts'
+import {
+  clearance,
+  directionOf,
+  floorY,
+  lengths,
+  radius,
+  segmentEnd,
+  shifted,
+  type Joints,
+  type Point,
+} from './body.ts'
 import { limbNames, type LimbName } from './parts.ts'
 import type { Figure, On, Pose } from './schema.ts'
 import { mirrorPose } from './turnJoint.ts'
@@ -100,13 +110,11 @@ function reach(joints: Joints, name: LimbName, target: Point, bend: 1 | -1): voi
   joints[end] = solved.end
 }
 
-const direction = (from: Point, to: Point) => (Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI
-
 /** A pose as its joints were placed: on its way to the next it begins where it stood, to the last hair. */
 function asPlaced(pose: FullPose, joints: Joints): FullPose {
   const limbs = limbNames.map((name) => {
     const { root, middle, end } = limbJoints[name]
-    return [name, [direction(joints[root], joints[middle]), direction(joints[middle], joints[end])]] as const
+    return [name, [directionOf(joints[root], joints[middle]), directionOf(joints[middle], joints[end])]] as const
   })
   return { ...pose, ...(Object.fromEntries(limbs) as Pick<FullPose, LimbName>) }
 }

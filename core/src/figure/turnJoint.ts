@@ -1,4 +1,4 @@
-import type { Joints, Point } from './body.ts'
+import { directionOf, type Joints, type Point } from './body.ts'
 import { clampPose, turned, type ClampedPose } from './jointLimits.ts'
 import type { Figure, Pose } from './schema.ts'
 
@@ -24,8 +24,7 @@ export type Handle = keyof typeof handles
  *
  * @example angleTo({ x: 0, y: 0 }, { x: 1, y: 0 }) // 90
  */
-export const angleTo = (from: Point, to: Point): number =>
-  Math.round((Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI)
+export const angleTo = (from: Point, to: Point): number => Math.round(directionOf(from, to))
 
 /** The angle of the segment that ends at a joint, in a pose; the head's against the trunk is made one in the picture. */
 export function angleOf(pose: Pose, handle: Handle): number {
