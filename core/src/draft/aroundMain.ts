@@ -1,4 +1,5 @@
 import { limit } from '../checks/limits.ts'
+import { sameValue } from '../base/sameValue.ts'
 import { versionAtHome } from '../choose/versionAtHome.ts'
 import { newList } from '../forms/list/schema.ts'
 import type { Library } from '../library/library.ts'
@@ -77,7 +78,7 @@ export function warmUpBlock({ ask, library, plan, warmUp, intent }: Parts): Bloc
     pulse[0] && wanted > longestPulse
       ? [forSeconds('b1s3', pulse[0], Math.max(20, wanted - longestPulse), 'hardest')]
       : []
-  // What is more than one thing is done for is done a step livelier.
+  // What is done twice running is done a step livelier by everybody.
   const between =
     pulse[0] && hasLivelier(pulse[0], ask, library) && luck('between', 2) === 0
       ? [...again, ...others]
@@ -97,21 +98,27 @@ const longer = (cells: PerGroup<Cell>, move: Move, ask: DraftAsk, library: Libra
     }))
   }, cells)
 
-/** Whether a calm move can be done a step livelier and still be calm, by somebody. */
+/** Whether a calm move can be done a step livelier and still be calm, by everybody. */
 const hasLivelier = (move: Move, ask: DraftAsk, library: Library): boolean =>
-  ask.groups.some((group) => calmVersions(move, group, ask.home, library).length > 1)
+  ask.groups.every((group) => calmVersions(move, group, ask.home, library).length > 1)
 
-/** One cue, two slow tries: easy first, then as each lane will do it. */
+/** One cue, two slow tries: easy first, then as each lane will do it; where nobody has an easier way, slow first, then as it is done. */
 export function taughtBlock(parts: Parts): Block {
   const { ask, library, plan } = parts
   const [first, then = first] = plan.skill.cues
-  const slowly = (id: string, focus: string, easier: boolean): Station => {
-    const station = { id, cells: rowCells(plan.skill, 'list', ask, library, { times: 0.5, slow: true, easier }), focus }
+  const cellsOf = (slow: boolean, easier: boolean) =>
+    rowCells(plan.skill, 'list', ask, library, { times: 0.5, slow, easier })
+  const tried = (id: string, focus: string, cells: Station['cells']): Station => {
+    const station = { id, cells, focus }
     return { ...station, ...easierWords(station, plan.skill, parts) }
   }
+  const [easy, usual] = [cellsOf(true, true), cellsOf(true, false)]
   return {
     ...newList(places.taught.block),
-    stations: [slowly('b5s1', first!, true), slowly('b5s2', then!, false)],
+    stations: [
+      tried('b5s1', first!, easy),
+      tried('b5s2', then!, sameValue(easy, usual) ? cellsOf(false, false) : usual),
+    ],
     restAfter: { all: 10 },
   }
 }

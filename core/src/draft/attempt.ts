@@ -86,7 +86,8 @@ function gameOf({ intent, ask, library, plan }: PickContext, picked: Picked): Pa
       fitsAll(m, ask.groups, ask.home, library),
   )
   const move = used < room.moves && games.length ? { move: games[luck('which game', games.length)]! } : undefined
-  const form = gameForms.find((f) => f !== plan.form && movesIn(picked, f).length >= draftOf(f)!.moves[0])
+  const able = gameForms.filter((f) => f !== plan.form && movesIn(picked, f).length >= draftOf(f)!.moves[0])
+  const form = able[luck('game form', Math.max(1, able.length))]
   const byForm = form && { form }
   return luck('game', 3) > 0 ? (move ?? byForm) : (byForm ?? move)
 }

@@ -1,12 +1,15 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import { deviceFaces, type ChanceBlock } from './schema.ts'
 
-/** Draws, so far apart that one of them fits any minutes. */
-const sizes = [5, 7, 9, 12, 15, 18, 22, 26, 30, 35, 40, 46, 52]
+/** Draws, so far apart that one of them fits any minutes; nobody counts more than these: then it goes by the clock. */
+const draws = [5, 7, 9, 12, 15, 18, 22, 26].map((n) => ({ kind: 'draws' as const, draws: n }))
+const byTheClock = [5, 6, 7, 8, 9, 10, 11, 12, 13].map((n) => ({ kind: 'seconds' as const, seconds: 60 * n }))
+const stops = [...draws, ...byTheClock]
 
 /** A coin over two columns, four suits, or a die: the same few moves, in numbers that chance brings. */
 export const chanceDraft: FormDraft<ChanceBlock> = {
   intents: ['play'],
+  game: true,
   moves: [3, 6],
   sizes: ({ id, ask, moves, row, below }) => {
     const device = (['coin', 'cards', 'dice'] as const)[below(3)]!
@@ -19,12 +22,12 @@ export const chanceDraft: FormDraft<ChanceBlock> = {
       face: faces[i % faces.length]!,
     }))
     const seed = below(1_000_000)
-    return sizes.map((draws): ChanceBlock => ({
+    return stops.map((stop): ChanceBlock => ({
       id,
       form: 'chance',
       device,
       stations: rows.map(({ move, times, face }) => ({ ...row(move, 'chance', { times }), face })),
-      stop: { kind: 'draws', draws },
+      stop,
       turns: ask.home.company === 'together' && below(2) ? 'oneByOne' : 'together',
       seed,
     }))
