@@ -1,5 +1,7 @@
 // Draws every figure's key poses, and a moment between each two, on contact sheets for a person to check: npm run figures.
-import { mkdir, writeFile } from 'node:fs/promises'
+// With --blind: forty moves at random, by number alone, for a reader who says which they are; what they were is in a file beside.
+import { randomInt } from 'node:crypto'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { figureSvgContent } from '../core/src/figure/figureSvg.ts'
 import { indexLibrary } from '@esfuerzo/core'
 import { keyMoments, secondView, type Figure } from '@esfuerzo/core/figure'
@@ -22,28 +24,49 @@ const usedBy = (id: string) =>
     .map((m) => m.id)
     .join(', ')
 
-const figures = [...library.figures.values()]
-  .filter((f) => process.argv.length < 3 || process.argv.includes(f.id))
-  .flatMap((f) => [f, ...[secondView(f)].filter((second) => second !== undefined)])
+/** A figure's row on a sheet, and what is written over it. */
+interface Row {
+  figure: Figure
+  label: string
+}
+
+const bothViews = (figure: Figure): Figure[] => [figure, ...[secondView(figure)].filter((s) => s !== undefined)]
+
+function blindRows(): Row[] {
+  const moves = [...library.moves.values()]
+  const drawn = Array.from({ length: 40 }, () => moves.splice(randomInt(moves.length), 1)[0]!)
+  writeFileSync('.cache/figures-key.txt', drawn.map((m, i) => `${i + 1} ${m.name}`).join('\n'))
+  return drawn.flatMap((move, i) =>
+    bothViews(library.figures.get(move.figure)!).map((figure) => ({ figure, label: String(i + 1) })),
+  )
+}
+
+const asked = process.argv.slice(2)
+const named = (): Row[] =>
+  [...library.figures.values()]
+    .filter((f) => asked.length === 0 || asked.includes(f.id))
+    .flatMap(bothViews)
+    .map((figure) => ({ figure, label: `${figure.id} (${usedBy(figure.id).slice(0, 34)})` }))
+
+mkdirSync('.cache', { recursive: true })
+const figures = asked.includes('--blind') ? blindRows() : named()
 const cell = { width: most * size + 16, height: size + 26 }
 const perSheet = columns * rows
-await mkdir('.cache', { recursive: true })
 for (let sheet = 0; sheet * perSheet < figures.length; sheet++) {
   const part = figures.slice(sheet * perSheet, (sheet + 1) * perSheet)
-  const body = part.map((figure, i) => {
+  const body = part.map(({ figure, label }, i) => {
     const x = (i % columns) * cell.width
     const y = Math.floor(i / columns) * cell.height
     const row = momentsOf(figure).map(
       (t, m) =>
         `<svg x="${m * size}" y="20" width="${size}" height="${size}" viewBox="-4 -4 108 108">${figureSvgContent(figure, t)}</svg>`,
     )
-    const label = `${figure.id} (${usedBy(figure.id).slice(0, 34)})`
     return `<g transform="translate(${x},${y})"><text x="4" y="14" font-family="sans-serif" font-size="12">${label}</text>${row.join('')}</g>`
   })
   const width = columns * cell.width
   const height = Math.ceil(part.length / columns) * cell.height
   const file = `.cache/figures-${sheet + 1}.html`
-  await writeFile(
+  writeFileSync(
     file,
     `<!doctype html><body style="margin:0;background:#fff"><svg width="${width}" height="${height}">${body.join('')}</svg></body>`,
   )

@@ -203,9 +203,43 @@ describe('things', () => {
     expect(middle.y).toBeLessThan((ball(let_go!).y + ball(landed!).y) / 2)
   })
 
+  it('an arrow under the floor is for moves that go somewhere', () => {
+    const goes = [...library.moves.values()].flatMap((move) =>
+      move.versions.flatMap((version) => {
+        const figure = library.figures.get(version.figure ?? move.figure)!
+        const arrow = figure.props?.some((p) => p.kind === 'ahead' || p.kind === 'toAndFro')
+        return arrow ? [[version.id, version.space ?? move.space]] : []
+      }),
+    )
+    expect(goes.length).toBeGreaterThan(40)
+    expect(goes.filter(([, space]) => space === 'spot' || space === 'mat')).toEqual([])
+  })
+
   it('a foot on a step keeps its height', () => {
     const up = library.figures.get('step-up')!
     for (const t of moments) expect(pose(up, t).ankleR.y + radius.ankleR).toBeCloseTo(floorY - 0.09, 2)
+  })
+})
+
+describe('somebody who does the same', () => {
+  it('stands face to face, the line between them where both hands end, or a step behind; lighter, and in the picture', () => {
+    const company = [...library.figures.values()].filter((f) =>
+      f.props?.some((p) => p.kind === 'partner' || p.kind === 'follower'),
+    )
+    expect(company.map((f) => f.id)).toEqual(expect.arrayContaining(['mirror', 'palm-push', 'shadow-walk', 'toe-tag']))
+    for (const figure of company) {
+      const both = moments.flatMap((t) => drawFigure(figure, t).flatMap((s) => s.points.map((p) => p.x)))
+      expect([Math.min(...both) > -0.04, Math.max(...both) < 1.04]).toEqual([true, true])
+    }
+    const push = library.figures.get('palm-push')!
+    const { handR } = pose(push, 0)
+    // Palm to palm: a hand's breadth apart.
+    expect(Math.abs(2 * (0.5 - handR.x))).toBeLessThan(0.09)
+    const children = drawFigure(library.figures.get('shadow-walk')!, 0).filter((s) => s.tone !== 'prop')
+    const [follower, leader] = [children.slice(0, children.length / 2), children.slice(children.length / 2)]
+    for (const [i, { points }] of follower.entries()) expect(points[0]!.x).toBeCloseTo(leader[i]!.points[0]!.x - 0.4, 6)
+    expect(follower.map((s) => s.tone)).not.toContain('shirt')
+    expect(library.moves.get('mirror')!.together).toBe(true)
   })
 })
 
@@ -247,7 +281,7 @@ describe('a drawn child', () => {
     for (const id of ['seated-march', 'leg-extension', 'sit-to-stand', 'chair-dip', 'figure-four-sit', 'toe-heel-taps'])
       expect(still).not.toContain(id)
     // A wheel is in front of whoever sits.
-    const front = drawFigure(library.figures.get('arm-cycling')!, 0).slice(-3)
+    const front = drawFigure(library.figures.get('seated-punches')!, 0).slice(-3)
     expect(front.map((s) => [s.tone, s.points.length > 20])).toEqual([
       ['prop', true],
       ['prop', true],

@@ -56,6 +56,9 @@ export const radius: Record<keyof Joints, number> = {
   toeL: 0.024,
 }
 
+/** The point between the feet: things are placed from that of the first pose. */
+export const originAmong = ({ ankleR, ankleL }: Joints): number => (ankleR.x + ankleL.x) / 2
+
 /** The end of a segment that starts at a point; angle in degrees, 0 down, 90 right, 180 up. */
 export function segmentEnd(from: Point, angle: number, length: number): Point {
   const a = (angle * Math.PI) / 180

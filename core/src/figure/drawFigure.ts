@@ -1,7 +1,7 @@
 import { directionOf, segmentEnd, type Joints, type Point } from './body.ts'
 import { drawHead } from './drawHead.ts'
 import type { Child } from './parts.ts'
-import { pose } from './pose.ts'
+import { companyOf, pose } from './pose.ts'
 import { drawProps } from './props.ts'
 import type { Figure } from './schema.ts'
 import { along, dot, stroke, type Stroke, type Tone } from './stroke.ts'
@@ -104,6 +104,13 @@ function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figu
   ]
 }
 
+/** Whoever is with a figure, in the lighter tones of what is farther away. */
+function withIt(figure: Figure, body: readonly Stroke[]): Stroke[] {
+  const place = companyOf(figure)
+  if (!place) return []
+  return body.map(({ points, width: broad, tone }) => stroke(ofSide(tone, true), broad, ...points.map(place)))
+}
+
 /**
  * A figure as it is drawn in one moment of its cycle: a child in a shirt, shorts and shoes, whose nose says which way it looks. Seen from
  * the side what is farther away is lighter, and behind; an arm in front of the trunk has a gap round it, so that it can be told from it.
@@ -125,8 +132,7 @@ export function drawFigure(figure: Figure, t: number, child: Child = 'crop'): Dr
     stroke('gap', width.gap, along(points[0], points[1], 0.5), points[1], points[2]),
     ...arm(points, false),
   ]
-  return [
-    ...things.behind,
+  const body = [
     ...(side ? arm(armL, true) : []),
     ...leg([hips[1], j.kneeL, j.ankleL, j.toeL], side),
     stroke('skin', width.neck, j.shoulder, j.head),
@@ -135,6 +141,6 @@ export function drawFigure(figure: Figure, t: number, child: Child = 'crop'): Dr
     ...drawHead(j.shoulder, j.head, view, child),
     ...(side ? [] : before(armL)),
     ...before(armR),
-    ...things.front,
   ]
+  return [...things.behind, ...withIt(figure, body), ...body, ...things.front]
 }

@@ -16,5 +16,29 @@ export const placedKinds = [
   'line',
   'hoop',
   'target',
+  'tape',
+  'matAbove',
+  'marker',
+  'square',
+  'vee',
+  'number',
+  'ahead',
+  'toAndFro',
 ] as const
-export const carriedKinds = ['bottle', 'bag', 'band', 'ball', 'stick', 'scarf', 'sock', 'cup', 'book'] as const
+/** Somebody else: face to face, or a step before or behind. */
+export const companyKinds = ['partner', 'follower'] as const
+export const carriedKinds = [
+  'bottle',
+  'bag',
+  'band',
+  'ball',
+  'stick',
+  'scarf',
+  'sock',
+  'cup',
+  'book',
+  'breath',
+  'turns',
+  'spoon',
+  'rope',
+] as const

@@ -3,12 +3,14 @@ import {
   directionOf,
   floorY,
   lengths,
+  originAmong,
   radius,
   segmentEnd,
   shifted,
   type Joints,
   type Point,
 } from './body.ts'
+import { beside } from './company.ts'
 import { limbNames, type LimbName } from './parts.ts'
 import type { Figure, On, Pose } from './schema.ts'
 import { mirrorPose } from './turnJoint.ts'
@@ -156,7 +158,7 @@ function prepare(figure: Figure): Prepared {
       reach(joints, name, { x, y: y + gap }, bendOf(name, joints))
     }
     withFeet(joints, pose)
-    const feet = (joints.ankleR.x + joints.ankleL.x) / 2
+    const feet = originAmong(joints)
     const anchor = anchors[i]
     const still = anchor === undefined ? feet : anchor === 'hip' ? joints.hip.x : joints[limbJoints[anchor].end].x
     return { pose, joints: shifted(joints, -still, clearance(joints, pose.on) - pose.lift), standing, bears }
@@ -170,14 +172,16 @@ function prepare(figure: Figure): Prepared {
     withFeet(key.joints, key.pose)
   }
   for (const name of limbNames) bendAlike(keys, name)
-  // Centre the whole cycle in the box, so that nothing jumps from pose to pose.
-  const xs = keys.flatMap((k) => Object.values(k.joints).map((p: Point) => p.x))
+  // Centre the whole cycle in the box, and who is with it, so that nothing jumps from pose to pose.
+  const points = keys.flatMap((k) => Object.values(k.joints) as Point[])
+  const company = beside(figure, first.joints)
+  const xs = [...points, ...(company ? points.map(company) : [])].map((p) => p.x)
   const centre = 0.5 - (Math.min(...xs) + Math.max(...xs)) / 2
   for (const key of keys) {
     key.joints = shifted(key.joints, centre, 0)
     key.pose = asPlaced(key.pose, key.joints)
   }
-  const origin = (first.joints.ankleR.x + first.joints.ankleL.x) / 2
+  const origin = originAmong(first.joints)
 
   const whole = poses.reduce((sum, p) => sum + p.hold + p.go, 0)
   let at = 0
@@ -310,6 +314,10 @@ export function freeAt(figure: Figure, t: number, carried: (joints: Joints) => P
 
 /** Where the point between the feet of the first pose is. */
 export const originOf = (figure: Figure): number => preparedFor(figure).origin
+
+/** Where whoever is with a figure is; undefined where it is alone. */
+export const companyOf = (figure: Figure): ((point: Point) => Point) | undefined =>
+  beside(figure, preparedFor(figure).keys[0]!.joints)
 
 /**
  * The moment of the cycle that stands for the move where nothing moves.

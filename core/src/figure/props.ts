@@ -1,4 +1,4 @@
-import { floorY, type Joints, type Point } from './body.ts'
+import { floorY, radius, type Joints, type Point } from './body.ts'
 import { freeAt, originOf } from './pose.ts'
 import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
 import type { Stroke } from './stroke.ts'
@@ -15,53 +15,99 @@ const prop = (width: number, ...points: [number, number][]): Stroke => ({
 const ellipse = (x: number, y: number, rx: number, ry: number): [number, number][] =>
   Array.from({ length: 25 }, (_, i) => [x + rx * Math.cos((i * Math.PI) / 12), y + ry * Math.sin((i * Math.PI) / 12)])
 
-/** How each placed thing is drawn, its middle at x. Chairs have their back on the far side, away from the figure. */
-const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure['view']) => Stroke[]> = {
-  chair: (x, back) => {
-    const seat = floorY - propHeights.chair
-    return [
-      prop(0.022, [x - 0.09, seat + 0.011], [x + 0.09, seat + 0.011]),
-      prop(0.016, [x - 0.08, seat], [x - 0.08, floorY]),
-      prop(0.016, [x + 0.08, seat], [x + 0.08, floorY]),
-      prop(0.016, [x + back * 0.088, seat], [x + back * 0.1, seat - 0.2]),
-    ]
-  },
-  // Whoever holds on to a chair stands behind its back.
-  chairBack: (x, away) => {
-    const seat = floorY - propHeights.chair
-    return [
-      prop(0.018, [x, floorY - propHeights.chairBack + 0.02], [x + away * 0.02, seat], [x + away * 0.01, floorY]),
-      prop(0.022, [x + away * 0.02, seat + 0.011], [x + away * 0.19, seat + 0.011]),
-      prop(0.016, [x + away * 0.18, seat], [x + away * 0.18, floorY]),
-    ]
-  },
-  // It lies on the heels of whoever kneels.
-  cushion: (x) => [prop(0.06, [x - 0.08, floorY - 0.085], [x + 0.05, floorY - 0.085])],
-  // Seen from the front a wall is behind whoever stands at it.
-  wall: (x, _, view) =>
-    view === 'side'
-      ? [prop(0.02, [x, floorY], [x, -0.02])]
-      : [prop(0.014, [x - 0.42, floorY], [x - 0.42, 0], [x + 0.42, 0], [x + 0.42, floorY])],
-  desk: (x) => {
-    const top = floorY - propHeights.desk
-    return [
-      prop(0.022, [x - 0.14, top + 0.011], [x + 0.14, top + 0.011]),
-      prop(0.016, [x - 0.12, top], [x - 0.12, floorY]),
-      prop(0.016, [x + 0.12, top], [x + 0.12, floorY]),
-    ]
-  },
-  step: (x) => {
-    const top = floorY - propHeights.step + 0.008
-    return [prop(0.016, [x - 0.12, floorY], [x - 0.12, top], [x + 0.12, top], [x + 0.12, floorY])]
-  },
-  mat: (x) => [prop(0.02, [x - 0.4, floorY + 0.012], [x + 0.4, floorY + 0.012])],
-  line: (x) => [prop(0.024, [x - 0.05, floorY + 0.014], [x + 0.05, floorY + 0.014])],
-  hoop: (x) => [prop(0.014, ...ellipse(x, floorY + 0.01, 0.13, 0.024))],
-  target: (x) => [
-    prop(0.014, ...ellipse(x, floorY - 0.05, 0.05, 0.014)),
-    prop(0.014, [x - 0.05, floorY - 0.05], [x - 0.036, floorY], [x + 0.036, floorY], [x + 0.05, floorY - 0.05]),
-  ],
+/** An arrow under the floor. */
+const arrow = (from: number, to: number): Stroke[] => {
+  const [y, back] = [floorY + 0.045, to > from ? -0.04 : 0.04]
+  return [prop(0.014, [from, y], [to, y]), prop(0.014, [to + back, y - 0.026], [to, y], [to + back, y + 0.026])]
 }
+
+/** How each placed thing is drawn, its middle at x. Chairs have their back on the far side, away from the figure. */
+const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure['view'], joints: Joints) => Stroke[]> =
+  {
+    chair: (x, back) => {
+      const seat = floorY - propHeights.chair
+      return [
+        prop(0.022, [x - 0.09, seat + 0.011], [x + 0.09, seat + 0.011]),
+        prop(0.016, [x - 0.08, seat], [x - 0.08, floorY]),
+        prop(0.016, [x + 0.08, seat], [x + 0.08, floorY]),
+        prop(0.016, [x + back * 0.088, seat], [x + back * 0.1, seat - 0.2]),
+      ]
+    },
+    // Whoever holds on to a chair stands behind its back.
+    chairBack: (x, away) => {
+      const seat = floorY - propHeights.chair
+      return [
+        prop(0.018, [x, floorY - propHeights.chairBack + 0.02], [x + away * 0.02, seat], [x + away * 0.01, floorY]),
+        prop(0.022, [x + away * 0.02, seat + 0.011], [x + away * 0.19, seat + 0.011]),
+        prop(0.016, [x + away * 0.18, seat], [x + away * 0.18, floorY]),
+      ]
+    },
+    // It lies on the heels of whoever kneels.
+    cushion: (x) => [prop(0.06, [x - 0.08, floorY - 0.085], [x + 0.05, floorY - 0.085])],
+    // Seen from the front a wall is behind whoever stands at it.
+    wall: (x, _, view) =>
+      view === 'side'
+        ? [prop(0.02, [x, floorY], [x, -0.02])]
+        : [prop(0.014, [x - 0.42, floorY], [x - 0.42, 0], [x + 0.42, 0], [x + 0.42, floorY])],
+    desk: (x) => {
+      const top = floorY - propHeights.desk
+      return [
+        prop(0.022, [x - 0.14, top + 0.011], [x + 0.14, top + 0.011]),
+        prop(0.016, [x - 0.12, top], [x - 0.12, floorY]),
+        prop(0.016, [x + 0.12, top], [x + 0.12, floorY]),
+      ]
+    },
+    step: (x) => {
+      const top = floorY - propHeights.step + 0.008
+      return [prop(0.016, [x - 0.12, floorY], [x - 0.12, top], [x + 0.12, top], [x + 0.12, floorY])]
+    },
+    mat: (x) => [prop(0.02, [x - 0.4, floorY + 0.012], [x + 0.4, floorY + 0.012])],
+    line: (x) => [prop(0.024, [x - 0.05, floorY + 0.014], [x + 0.05, floorY + 0.014])],
+    hoop: (x) => [prop(0.014, ...ellipse(x, floorY + 0.01, 0.13, 0.024))],
+    // As long as the picture: whoever goes on it goes on.
+    tape: (x) => [prop(0.016, [x - 0.44, floorY + 0.01], [x + 0.44, floorY + 0.01])],
+    // Whoever lies on it is seen from above.
+    matAbove: (x, _, __, { head, handR, handL }) => {
+      const [far, near] = [Math.min(head.y - radius.head, handR.y, handL.y) - 0.05, floorY + 0.03]
+      return [prop(0.012, [x - 0.46, far], [x + 0.46, far], [x + 0.46, near], [x - 0.46, near], [x - 0.46, far])]
+    },
+    marker: (x) => [prop(0.05, [x - 0.02, floorY + 0.02], [x + 0.02, floorY + 0.02])],
+    // What feet draw: a square and a V on the floor, as they are seen from before.
+    square: (x) => [
+      prop(
+        0.012,
+        [x - 0.16, floorY],
+        [x + 0.16, floorY],
+        [x + 0.2, floorY + 0.06],
+        [x - 0.2, floorY + 0.06],
+        [x - 0.16, floorY],
+      ),
+    ],
+    vee: (x) => [prop(0.012, [x - 0.2, floorY + 0.06], [x, floorY], [x + 0.2, floorY + 0.06])],
+    // A sheet on the wall, and a three on it.
+    number: (x) => [
+      prop(0.012, [x - 0.09, 0.3], [x + 0.09, 0.3], [x + 0.09, 0.54], [x - 0.09, 0.54], [x - 0.09, 0.3]),
+      prop(
+        0.022,
+        [x - 0.04, 0.36],
+        [x + 0.02, 0.35],
+        [x + 0.035, 0.38],
+        [x + 0.02, 0.41],
+        [x - 0.01, 0.42],
+        [x + 0.03, 0.435],
+        [x + 0.04, 0.46],
+        [x + 0.02, 0.49],
+        [x - 0.04, 0.48],
+      ),
+    ],
+    // Where it goes, under the floor.
+    ahead: (x) => arrow(x - 0.16, x + 0.16),
+    toAndFro: (x) => [...arrow(x, x + 0.18), ...arrow(x, x - 0.18)],
+    target: (x) => [
+      prop(0.014, ...ellipse(x, floorY - 0.05, 0.05, 0.014)),
+      prop(0.014, [x - 0.05, floorY - 0.05], [x - 0.036, floorY], [x + 0.036, floorY], [x + 0.05, floorY - 0.05]),
+    ],
+  }
 
 /** A wheelchair under a seat: its big wheel is beside whoever sits, and in front of the picture. */
 const wheel = 0.118
@@ -104,8 +150,14 @@ const carriedAt =
     return b ? middle(a!, b) : a!
   }
 
+/** From a joint to the skin a thing lies on; between seat and shoulders that is the belly, half a child's depth away. */
+const underThing = (by: CarriedProp['by']): number => (by.length === 2 ? 0.045 : radius[by[0]!])
+
 /** How each carried thing is drawn: where it is held, and along which line. */
-const carried: Record<CarriedProp['kind'], (at: Point, ends: Point[]) => Stroke[]> = {
+const carried: Record<
+  CarriedProp['kind'],
+  (at: Point, ends: Point[], under: number, view: Figure['view']) => Stroke[]
+> = {
   bottle: ({ x, y }) => [prop(0.05, [x, y - 0.02], [x, y + 0.04]), prop(0.026, [x, y - 0.02], [x, y - 0.055])],
   bag: ({ x, y }) => [prop(0.014, [x, y], [x, y + 0.03]), prop(0.1, [x - 0.012, y + 0.085], [x + 0.012, y + 0.085])],
   band: (_, ends) => [prop(0.016, ...ends.map((p): [number, number] => [p.x, p.y]))],
@@ -116,8 +168,46 @@ const carried: Record<CarriedProp['kind'], (at: Point, ends: Point[]) => Stroke[
     prop(0.014, [x - 0.026, y - 0.03], [x - 0.018, y + 0.035], [x + 0.018, y + 0.035], [x + 0.026, y - 0.03]),
     prop(0.03, [x, y], [x, y + 0.02]),
   ],
-  // It lies on the belly: above the line from seat to shoulders, by the half of a child's depth.
-  book: ({ x, y }) => [prop(0.03, [x - 0.06, y - 0.06], [x + 0.06, y - 0.06])],
+  book: ({ x, y }, _, under) => [prop(0.03, [x - 0.06, y - under - 0.015], [x + 0.06, y - under - 0.015])],
+  // Breath, out of the mouth; from the front it is blown to one side.
+  breath: ({ x, y }, _, __, view) =>
+    [-0.035, 0, 0.035].map((up) => {
+      const mouth = y + (view === 'side' ? 0.03 : 0.05)
+      return prop(0.012, [x + 0.1, mouth + up / 2], [x + 0.15, mouth + up * 1.5])
+    }),
+  // Round and round: an arrow that bites its tail; about the hips a wider one.
+  turns: ({ x, y }, _, under) => {
+    const r = under > radius.ankleR ? 0.13 : 0.075
+    const at = (degrees: number): [number, number] => [
+      x + r * Math.cos((degrees * Math.PI) / 180),
+      y + 0.6 * r * Math.sin((degrees * Math.PI) / 180),
+    ]
+    const [tipX, tipY] = at(240)
+    return [
+      prop(0.012, ...Array.from({ length: 16 }, (_, i) => at(-60 + 20 * i))),
+      prop(0.012, [tipX - 0.03, tipY - 0.012], [tipX, tipY], [tipX - 0.012, tipY + 0.032]),
+    ]
+  },
+  // From hand to hand under the feet.
+  rope: (_, [a, b]) => {
+    const [from, to] = [a!, b!]
+    const low = floorY + 0.05 - (from.y + to.y) / 2
+    return [
+      prop(
+        0.012,
+        ...Array.from({ length: 13 }, (_, i): [number, number] => {
+          const share = i / 12
+          return [from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share + 4 * low * share * (1 - share)]
+        }),
+      ),
+    ]
+  },
+  // Held flat, a rolled sock in its bowl.
+  spoon: ({ x, y }) => [
+    prop(0.016, [x, y], [x + 0.12, y]),
+    prop(0.03, [x + 0.11, y + 0.004], [x + 0.15, y + 0.004]),
+    prop(0.06, [x + 0.13, y - 0.035], [x + 0.131, y - 0.035]),
+  ],
   stick: ({ x, y }, [a, b]) => {
     if (!b) return [prop(0.018, [x, y - 0.24], [x, y + 0.24])]
     const [dx, dy] = [b.x - a!.x, b.y - a!.y]
@@ -134,6 +224,7 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
   const behind: Stroke[] = []
   const front: Stroke[] = []
   for (const thing of figure.props ?? []) {
+    if (thing.kind === 'partner' || thing.kind === 'follower') continue
     if ('x' in thing && thing.kind === 'chair' && sitsStill(figure)) {
       const { behind: back, front: near } = wheelchair(originOf(figure) + thing.x)
       behind.push(...back)
@@ -141,12 +232,13 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
       continue
     }
     if ('x' in thing) {
-      behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1, figure.view))
+      behind.push(...placed[thing.kind](originOf(figure) + thing.x, thing.x < 0 ? -1 : 1, figure.view, joints))
       continue
     }
     const where = carriedAt(thing.by)
     const free = freeAt(figure, t, where)
-    front.push(...carried[thing.kind](free ?? where(joints), free ? [] : thing.by.map((name) => joints[name])))
+    const ends = free ? [] : thing.by.map((name) => joints[name])
+    front.push(...carried[thing.kind](free ?? where(joints), ends, underThing(thing.by), figure.view))
   }
   return { behind, front }
 }

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { idSchema } from '../base/id.ts'
-import { carriedKinds, limbNames, placedKinds } from './parts.ts'
+import { carriedKinds, companyKinds, limbNames, placedKinds } from './parts.ts'
 
-export { carriedKinds, limbNames, placedKinds, type LimbName } from './parts.ts'
+export { carriedKinds, companyKinds, limbNames, placedKinds, type LimbName } from './parts.ts'
 
 /** Degrees in the picture: 0 points down, 90 to the right (forward in side view), 180 up. */
 const angle = z.number().min(-360).max(360)
@@ -48,13 +48,16 @@ const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'shoulder', 'hip
 
 /** A thing that stays where it stands: so far forward of the middle of the first pose's feet. */
 export const placedPropSchema = z.strictObject({ kind: z.enum(placedKinds), x: z.number().min(-0.8).max(0.8) })
+/** Somebody who does the same: a partner on the other side of a line so far forward, a follower so far behind. */
+export const companySchema = z.strictObject({ kind: z.enum(companyKinds), x: z.number().min(-0.6).max(0.6) })
 /** A thing that goes with one joint, or between two. */
 export const carriedPropSchema = z.strictObject({
   kind: z.enum(carriedKinds),
   by: z.array(z.enum(carriers)).min(1).max(2),
 })
-export const propSchema = z.union([placedPropSchema, carriedPropSchema])
+export const propSchema = z.union([placedPropSchema, companySchema, carriedPropSchema])
 export type PlacedProp = z.infer<typeof placedPropSchema>
+export type Company = z.infer<typeof companySchema>
 export type CarriedProp = z.infer<typeof carriedPropSchema>
 export type Prop = z.infer<typeof propSchema>
 
