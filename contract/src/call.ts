@@ -31,5 +31,5 @@ export async function call(
   // A proxy in between answers without a problem document when the server is down.
   if (!problem?.code)
     throw new CallError(response.status >= 502 ? 'offline' : 'unexpected', `The server answered ${response.status}.`)
-  throw new CallError(problem.code, problem.detail, problem.problems)
+  throw new CallError(problem.code, problem.detail, problem.problems, undefined, problem.instance)
 }

@@ -5,11 +5,20 @@ import type { ErrorCode } from './problemDocument.ts'
 export class CallError extends Error {
   readonly code: ErrorCode | 'offline'
   readonly problems: readonly Problem[]
+  /** The request, as the server's log has it; undefined where it never came there. */
+  readonly instance: string | undefined
 
-  constructor(code: ErrorCode | 'offline', detail: string, problems: readonly Problem[] = [], cause?: unknown) {
+  constructor(
+    code: ErrorCode | 'offline',
+    detail: string,
+    problems: readonly Problem[] = [],
+    cause?: unknown,
+    instance?: string,
+  ) {
     super(detail, { cause })
     this.name = 'CallError'
     this.code = code
     this.problems = problems
+    this.instance = instance
   }
 }

@@ -25,6 +25,7 @@ import { loggedError, requestLog } from './http/logging.ts'
 import { oneProxy } from './http/oneProxy.ts'
 import { originCheck } from './http/originCheck.ts'
 import { problemDocument, ServerError, toServerError } from './http/serverError.ts'
+import type { Metrics } from './metrics/metrics.ts'
 import { moveRoutes } from './moves/routes.ts'
 import type { Outbox } from './mail/outbox.ts'
 import type { Post } from './mail/post.ts'
@@ -63,6 +64,8 @@ export interface AppParts {
   /** Where long work is done. */
   jobPool: JobPool
   limits?: Limits
+  /** What is counted and timed. */
+  metrics?: Metrics
   /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
   pages?: string
 }
@@ -89,6 +92,7 @@ export function createApp({
   gone,
   jobPool,
   limits = defaultLimits,
+  metrics,
   pages,
 }: AppParts): Express {
   const app = express()
@@ -97,6 +101,7 @@ export function createApp({
   app.set('trust proxy', oneProxy(config.trustProxy))
   app.set('query parser', 'simple')
   app.use(requestLog(log))
+  if (metrics) app.use(metrics.requests)
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -195,6 +200,7 @@ export function createApp({
   app.use((_req, _res, next) => next(new ServerError('not-found')))
   const onError: ErrorRequestHandler = (thrown, req, res, _next) => {
     const error = toServerError(thrown)
+    metrics?.failed(error.code)
     if (error.code === 'unexpected') req.log.error({ error: loggedError(error.cause) }, 'unexpected')
     if (error.code === 'storage-full') health.metFullStorage()
     if (res.headersSent) {

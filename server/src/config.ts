@@ -49,6 +49,11 @@ const schema = z.object({
   DELETIONS: z.string().min(1).default('.data/deletions.jsonl'),
   /** For so many seconds a server that was told to stop says so at /healthz and goes on, until a proxy sends it nothing more. */
   DRAIN: z.coerce.number().min(0).max(60).default(0),
+  /** A door of its own where what is measured can be asked for; without it nobody can. */
+  METRICS_PORT: z.coerce.number().int().min(0).max(65_535).optional(),
+  METRICS_HOST: z.string().default('127.0.0.1'),
+  /** A statement that takes longer is logged, in milliseconds. */
+  SLOW_STATEMENT: z.coerce.number().int().min(1).max(60_000).default(500),
 })
 
 /** How messages leave: by a mail server, into a folder, or not at all. */
@@ -69,6 +74,10 @@ export interface Config {
   deletions: string
   /** Seconds from being told to stop to taking no more. */
   drain: number
+  /** Where what is measured can be asked for. */
+  metrics?: { host: string; port: number } | undefined
+  /** Milliseconds a statement may take without a word. */
+  slowStatement: number
   /** Where links in messages lead. Never taken from a request, whose headers anybody can make up. */
   pagesAt: string
 }
@@ -121,6 +130,8 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     mail: mailOf(e),
     deletions: e.DELETIONS,
     drain: e.DRAIN,
+    metrics: e.METRICS_PORT === undefined ? undefined : { host: e.METRICS_HOST, port: e.METRICS_PORT },
+    slowStatement: e.SLOW_STATEMENT,
     pagesAt: origin ?? `http://${e.HOST}:${e.PORT}`,
   })
 }

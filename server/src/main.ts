@@ -1,4 +1,5 @@
 import { createServer } from 'node:http'
+import express from 'express'
 import pg from 'pg'
 import { pino } from 'pino'
 import { indexLibrary } from '@esfuerzo/core'
@@ -11,6 +12,7 @@ import { openDeletions } from './deletions/deletions.ts'
 import { listenForGone } from './gone/gone.ts'
 import { openHealth } from './health.ts'
 import { Afterwards } from './http/afterwards.ts'
+import { metricsApp, openMetrics } from './metrics/metrics.ts'
 import { openOutbox } from './mail/outbox.ts'
 import { noPost } from './mail/post.ts'
 import { outboxKey } from './mail/routes.ts'
@@ -54,7 +56,8 @@ await prepareDatabase(config, library).catch((error: unknown) => {
 const { mail } = config
 const outbox = mail && 'folder' in mail ? openOutbox(mail.folder) : undefined
 const smtp = mail && 'smtp' in mail ? smtpPost(mail.smtp, mail.from) : undefined
-const post = smtp ?? outbox ?? noPost
+const metrics = openMetrics()
+const post = metrics.countedPost(smtp ?? outbox ?? noPost)
 if (!mail) {
   log.warn(
     'no mail is configured: nobody can make an account or choose a new password. Set SMTP_URL and MAIL_FROM, or OUTBOX',
@@ -65,6 +68,9 @@ const gone = await listenForGone(config.databaseUrl, log)
 const jobPool = openJobPool()
 const afterwards = new Afterwards(log)
 const deletions = openDeletions(config.deletions)
+metrics.watchDatabase(db, { log, milliseconds: config.slowStatement })
+metrics.watchHealth(health)
+metrics.watchJobs(jobPool)
 const tidying = keepTidy({ db, outbox, library, deletions, log })
 
 const server = createServer(
@@ -81,6 +87,7 @@ const server = createServer(
     deletions,
     gone,
     jobPool,
+    metrics,
     pages: pagesFolder,
   }),
 )
@@ -93,6 +100,13 @@ server.listen(config.port, config.host, () => {
   log.info({ port, origin: config.publicOrigin, demo: config.demo, mail: mail && Object.keys(mail)[0] }, 'listening')
   process.send?.({ listening: port, demo: config.demo, ...(config.demo && { outboxKey: outboxKey(config.secret) }) })
 })
+
+const { metrics: door } = config
+const measured = door && createServer(metricsApp(express(), metrics)).listen(door.port, door.host)
+measured?.on('error', (error) =>
+  giveUp(`The metrics' door ${door!.host}:${door!.port} cannot be listened on: ${error.message}.`),
+)
+measured?.on('listening', () => log.info({ ...door }, 'metrics can be asked for'))
 
 /** How long running requests may take to finish once the server is told to stop, in milliseconds. */
 const patience = 10_000
@@ -111,6 +125,7 @@ function end(): void {
   server.close(async () => {
     await afterwards.flush()
     smtp?.close()
+    measured?.close()
     await Promise.allSettled([db.destroy(), pool.end(), gone.close(), health.close(), jobPool.close()])
     process.exit(0)
   })

@@ -27,6 +27,8 @@ export interface JobPool {
    *   `too-dear` where it takes more time or memory than any session needs
    */
   run: <N extends JobName>(name: N, asked: Jobs[N]['asked'], owner: string) => Promise<Jobs[N]['answer']>
+  /** How many pieces wait, and how many are being done. */
+  load: () => { waiting: number; running: number }
   close: () => Promise<void>
 }
 
@@ -66,6 +68,10 @@ export function openJobPool(): JobPool {
       } finally {
         count(owner, -1)
       }
+    },
+    load: () => {
+      const asked = [...waiting.values()].reduce((sum, n) => sum + n, 0)
+      return { waiting: pool.queueSize, running: asked - pool.queueSize }
     },
     close: () => pool.close({ force: true }),
   }

@@ -110,6 +110,7 @@ export async function testServer(
   return {
     app,
     db,
+    log,
     gone,
     health: parts.health,
     limits,

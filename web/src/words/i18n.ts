@@ -1,5 +1,6 @@
 import { createI18n } from 'vue-i18n'
 import { problemSentence as sentence, problemText as text, type Problem, type ProblemWords } from '@esfuerzo/core'
+import { lastFault } from '../shared/lastFault.ts'
 import { teacherWords, type TeacherWords } from './words.ts'
 
 const messages = Object.fromEntries(
@@ -15,6 +16,13 @@ export const i18n = createI18n({
 })
 
 const problemWords = (): ProblemWords => teacherWords[i18n.global.locale.value].problems
+
+// Whoever looks after the server is told which line of its log it was.
+i18n.global.setPostTranslationHandler((text, key) =>
+  key === 'errors.unexpected' && lastFault.value
+    ? `${String(text)} ${i18n.global.t('faultNumber', { number: lastFault.value })}`
+    : text,
+)
 
 /** A problem in the teacher's language, with where it is. */
 export const problemText = (problem: Problem): string => text(problem, problemWords())
