@@ -3,6 +3,7 @@ import { accountEndpoints } from './accounts.ts'
 import { bookEndpoints } from './book.ts'
 import { classEndpoints } from './classes.ts'
 import { endpoint, type Endpoint } from './endpoint.ts'
+import { eventEndpoints } from './events.ts'
 import { handoutEndpoints } from './handout.ts'
 import { moveEndpoints } from './moves.ts'
 import { outboxEndpoints } from './outbox.ts'
@@ -50,6 +51,7 @@ export type Endpoints = typeof accountEndpoints &
   typeof publicationEndpoints &
   typeof classEndpoints &
   typeof bookEndpoints &
+  typeof eventEndpoints &
   typeof handoutEndpoints &
   typeof termEndpoints &
   typeof outboxEndpoints &
@@ -65,6 +67,7 @@ export const endpoints: Endpoints = {
   ...publicationEndpoints,
   ...classEndpoints,
   ...bookEndpoints,
+  ...eventEndpoints,
   ...handoutEndpoints,
   ...termEndpoints,
   ...outboxEndpoints,

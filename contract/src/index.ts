@@ -3,6 +3,7 @@ export { endpoints, schemaNames, type EndpointName, type Endpoints } from './end
 export { mostCells, type LooseRun, type SentSession, type TestOverDates, type WrittenCell } from './book.ts'
 export { classSchema, type Pupil, type RemovedClass, type RemovedPupil, type SchoolClass } from './classes.ts'
 export { sheetKinds, teacherSheetKinds, type SheetKind, type TeacherSheetKind } from './handout.ts'
+export { eventKinds, mostEvents, type EventKind, type LoggedEvent } from './events.ts'
 export { papers, type Paper } from './papers.ts'
 export { teacherSchema, type Teacher } from './accounts.ts'
 export {

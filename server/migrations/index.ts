@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import * as classPace from './classPace.ts'
 import * as classes from './classes.ts'
+import * as events from './events.ts'
 import * as first from './first.ts'
 import * as gone from './gone.ts'
 import * as historyShelfSettings from './historyShelfSettings.ts'
@@ -32,4 +33,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '013-test-how', migration: testHow },
   { name: '014-class-pace', migration: classPace },
   { name: '015-terms', migration: terms },
+  { name: '016-events', migration: events },
 ]

@@ -16,6 +16,7 @@ import type { Config } from './config.ts'
 import { copyRoutes } from './copies/routes.ts'
 import type { Deletions } from './deletions/deletions.ts'
 import type { Gone } from './gone/gone.ts'
+import { eventRoutes } from './events/routes.ts'
 import { exportRoutes } from './export/routes.ts'
 import { familySheetRoutes, handoutRoutes } from './handout/routes.ts'
 import { healthRoutes, type Health } from './health.ts'
@@ -186,6 +187,7 @@ export function createApp({
   shelfRoutes(app, db, deletions)
   moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)
+  eventRoutes(app, db)
   outboxRoutes(app, outbox, secret)
   publicationRoutes(app, db, jobPool, secret)
   runListRoutes(app, db, deletions)

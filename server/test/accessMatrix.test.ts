@@ -61,6 +61,7 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   signOutEverywhere: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   rename: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   deleteAccount: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
+  listEvents: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   exportAll: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   readSettings: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },
   saveSettings: { anonymous: 401, family: 401, ended: 401, other: 200, own: 200 },

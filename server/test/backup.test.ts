@@ -9,13 +9,15 @@ import { contents } from '../../faults/contents.ts'
 import { readBackup, writeBackup } from '../../scripts/backupFile.mjs'
 import { needAge } from '../../scripts/machine.mjs'
 import { testCluster } from '../../scripts/testCluster.mjs'
+import { newTerm } from '@esfuerzo/core/term'
+import { rekey } from '../src/backup/rekey.ts'
 import { rekeyLinks } from '../src/backup/rekeyLinks.ts'
 import { openDatabase } from '../src/database.ts'
 import { tidy } from '../src/tidying/keepTidy.ts'
 import { addDemo } from '../src/demo/addDemo.ts'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
-import { library, runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { library, runOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let folder: string
@@ -124,9 +126,9 @@ it('what was deleted after the backup is deleted again, and links of another sec
   expect(await repeatDeletions(db, deletions)).toBe(4)
   expect(await repeatDeletions(db, deletions)).toBe(0)
   const after = await contents(server.db)
-  // Who is signed in and what was counted has gone on meanwhile.
-  const { sign_ins: _a, limits: _c, ...restored } = await contents(db)
-  const { sign_ins: _b, limits: _d, ...now } = after
+  // Who is signed in, what was counted and what was written down has gone on meanwhile.
+  const { sign_ins: _a, limits: _c, events: _e, ...restored } = await contents(db)
+  const { sign_ins: _b, limits: _d, events: _f, ...now } = after
   expect(restored).toEqual(now)
 
   // The installation's secret was lost.
@@ -140,6 +142,45 @@ it('what was deleted after the backup is deleted again, and links of another sec
   expect(row.token_hash).toBe(tokenHash(mine[0]!.token))
   expect(await rekeyLinks(db, other, new Date())).toEqual([])
   await db.destroy()
+})
+
+it('another secret makes worthless whatever the one before has made, and names what is to be handed out again', async () => {
+  const hers = await server.teacher('rekeyed@island.example')
+  const { workoutId, publication } = await sentWorkout(hers)
+  const ended = await sentWorkout(hers)
+  await hers.post(`/api/publications/${ended.publication.id}/end`).send({}).expect(200)
+  const copy = (await hers.post(`/api/workouts/${workoutId}/copies`).send({}).expect(200)).body.token as string
+  const term = newTerm('Autumn', '2026-09-07')
+  const termId = (await hers.post('/api/terms').send({ document: term }).expect(200)).body.id as string
+  const calendar = (await hers.post(`/api/terms/${termId}/link`).send({}).expect(200)).body.link.token as string
+  const opens = (agent: Agent, path: string) => agent.get(path).then((answer) => answer.status)
+  const anyone = server.browser()
+  const all = () =>
+    Promise.all([
+      opens(anyone, `/api/go/${publication.token}`),
+      opens(anyone, `/api/copies/${copy}`),
+      opens(anyone, `/api/go/${calendar}/calendar`),
+      opens(hers, '/api/me'),
+    ])
+  expect(await all()).toEqual([200, 401, 200, 200])
+  const signIns = Number((await server.db('sign_ins').count())[0]!.count)
+
+  const other = 'r'.repeat(40)
+  const done = await rekey(server.db, other, new Date())
+  expect(done).toMatchObject({ signIns, calendars: 1 })
+  expect(done.links.filter((l) => l.teacher === 'rekeyed@island.example')).toEqual([
+    {
+      title: 'Springs',
+      teacher: 'rekeyed@island.example',
+      token: linkToken('publication', publication.id, other),
+    },
+  ])
+  expect(await all()).toEqual([404, 401, 410, 401])
+  expect(await opens(anyone, `/api/go/${linkToken('publication', publication.id, other)}`)).toBe(200)
+  expect(await server.db('copies').count()).toEqual([{ count: '0' }])
+  expect(await server.db('mailed_links').count()).toEqual([{ count: '0' }])
+  // Once more changes nothing.
+  expect(await rekey(server.db, other, new Date())).toEqual({ links: [], signIns: 0, copies: 0, calendars: 0 })
 })
 
 it('a list of deletions that a power cut tore is read to its last whole line; a line that is none is named', async () => {

@@ -237,6 +237,7 @@ it('exports everything as open files that other programs read', async () => {
     [
       'README.txt',
       'classes.json',
+      'events.json',
       'account.json',
       'history',
       'links.json',

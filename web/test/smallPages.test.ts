@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { eventKinds } from '@esfuerzo/contract'
 import { addStation, carryMoves, copyOfMove, newSettings, newWorkout, withOwnMoves } from '@esfuerzo/core'
 import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve } from './support/pages.ts'
@@ -45,6 +46,38 @@ describe('the bin', () => {
     serve({ 'GET /api/bin': () => ({ workouts: [] }) })
     await press('Try again')
     expect(words()).toContain('To the Desk')
+  })
+})
+
+describe('what was done with an account', () => {
+  const card = async () => open((await import('../src/account/EventsCard.vue')).default)
+
+  it('is in words and dates, a few at first; of what is gone and of what a later release writes down too', async () => {
+    const events = [
+      { at: moment, kind: 'handed-out', title: 'Gale warning' },
+      { at: moment, kind: 'handed-out' },
+      { at: moment, kind: 'carried-by-gulls' },
+      ...eventKinds.map((kind) => ({ at: moment, kind })),
+    ]
+    serve({ 'GET /api/events': () => ({ events }) })
+    const { press, words, view } = await card()
+    expect(words()).toMatch(/Handed out: Gale warning\s*Nov 20, 2026/)
+    expect(words()).toContain('Handed out: a session that is gone')
+    expect(words()).toContain('Something else')
+    expect(view.findAll('li')).toHaveLength(6)
+    await press(`Show all ${events.length}`)
+    expect(view.findAll('li')).toHaveLength(events.length)
+    // Every kind there is has words of its own.
+    expect(words().match(/Something else/g)).toHaveLength(1)
+  })
+
+  it('is asked for again where it could not be had', async () => {
+    serve({})
+    const { press, words } = await card()
+    expect(words()).toContain('cannot be reached')
+    serve({ 'GET /api/events': () => ({ events: [] }) })
+    await press('Try again')
+    expect(words()).toContain('Nothing yet.')
   })
 })
 

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto'
 import type { Teacher } from '@esfuerzo/contract'
 import { Counter, type Limits } from '../http/limits.ts'
 import type { Deletions } from '../deletions/deletions.ts'
+import { noteEvent, noteOnceAnHour } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { networkOfRequest } from '../http/address.ts'
@@ -72,10 +73,14 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     const fits = await passwordFits(found?.passwordHash, body.password)
     if (!fits || !found) {
       await wrong.hasRoom(account)
+      if (found && guarded) await noteOnceAnHour(db, found.teacher.id, 'many-wrong-passwords')
       throw new ServerError(guarded ? 'guarded' : 'wrong-sign-in')
     }
     await Promise.all([byNetwork.refund(network), byBoth.refund(both)])
-    if (!guarded) return signedIn(req, found.teacher)
+    if (!guarded) {
+      await noteEvent(db, found.teacher.id, 'signed-in')
+      return signedIn(req, found.teacher)
+    }
     const { id, email, name } = found.teacher
     sendLater(mails.signIn, email, async () => {
       const token = await addMailedLink(db, { purpose: 'sign-in', teacherId: id, email, name, zone: null }, Date.now())
@@ -91,6 +96,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     const teacher = link?.teacherId ? await readTeacher(db, link.teacherId) : undefined
     if (!teacher) throw new ServerError('ended')
     await byNetwork.refund(network)
+    await noteEvent(db, teacher.id, 'signed-in-by-link')
     return signedIn(req, teacher)
   })
 
@@ -110,11 +116,13 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     await mustFit(teacherId, body.current)
     await setPasswordHash(db, teacherId, await hashPassword(body.next))
     await endSignIns(db, teacherId, req.sessionID)
+    await noteEvent(db, teacherId, 'password-changed')
     return {}
   })
 
   implement(router, 'signOutEverywhere', async ({ teacherId, req }) => {
     await endSignIns(db, teacherId)
+    await noteEvent(db, teacherId, 'signed-out-everywhere')
     await signedOut(req)
     return {}
   })
@@ -195,6 +203,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
       if (link.teacherId) {
         await setPasswordHash(trx, link.teacherId, passwordHash)
         await endSignIns(trx, link.teacherId)
+        await noteEvent(trx, link.teacherId, 'password-chosen')
         return readTeacher(trx, link.teacherId)
       }
       // Somebody may have made the account by another link meanwhile.

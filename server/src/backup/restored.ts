@@ -5,6 +5,7 @@ import { readDeletions, repeatDeletions } from '../deletions/deletions.ts'
 import { dropKept } from '../results/retention.ts'
 import { separateCodes } from '../pupils/store.ts'
 import { rekeyLinks } from './rekeyLinks.ts'
+import { sayLinks } from './sayLinks.ts'
 
 const config = readConfig(process.env)
 const db = openDatabase(config.databaseUrl)
@@ -18,14 +19,8 @@ try {
   if (runs + results) console.log(`· ${runs} runs and ${results} values whose class keeps them no longer were deleted`)
   const links = await rekeyLinks(db, config.secret, new Date())
   await separateCodes(db, config.secret)
-  if (links.length) {
-    console.log("· pupils' codes are others too: print their slips again")
-    console.log(
-      `· the backup was made under another secret: ${links.length} links that were handed out are dead. Hand out these:`,
-    )
-    for (const { title, teacher, token } of links)
-      console.log(`    ${teacher}  ${title}  ${config.pagesAt}/go/${token}`)
-  } else console.log('· every link that was handed out still works')
+  if (links.length) sayLinks(links, config.pagesAt, 'the backup was made under another secret')
+  else console.log('· every link that was handed out still works')
 } finally {
   await db.destroy()
 }

@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import type { Deletions } from '../deletions/deletions.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { paceOfClass } from './pace.ts'
@@ -31,6 +32,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
   implement(router, 'removeClass', async ({ teacherId, params: { id } }) => {
     if (!(await removeClass(db, teacherId, id))) throw new ServerError('not-found')
     await deletions.note({ what: 'class-removed', teacher: teacherId, id })
+    await noteEvent(db, teacherId, 'class-removed')
     return {}
   })
 

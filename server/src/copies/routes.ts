@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { readTeacher } from '../accounts/store.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import type { Counter } from '../http/limits.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
@@ -40,6 +41,7 @@ export function copyRoutes(router: Router, { db, secret, post, afterwards, writt
     const token = linkToken('copy', id, secret)
     const endsAt = new Date(Date.now() + copyLife)
     await addCopy(db, { id, teacherId, tokenHash: tokenHash(token), document: workout.document, endsAt })
+    await noteEvent(db, teacherId, 'copy-sent', workout.id)
     const from = body.email && (await readTeacher(db, teacherId))
     if (body.email && from) {
       const letter = letters.copy(body.email, from, workout.document.title, `${pagesAt}/copy/${token}`)

@@ -7,6 +7,7 @@ import { allOriginals } from '../originals/store.ts'
 import { allClasses, bookCsv } from '../pupils/pupilFile.ts'
 import { readTeacher } from '../accounts/store.ts'
 import { readSettings } from '../settings/store.ts'
+import { listEvents } from '../events/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
 import { listShelf } from '../shelf/store.ts'
 import { allPublications, allRuns, allTerms, allVersions, allWorkouts } from './store.ts'
@@ -22,6 +23,7 @@ terms/*.json          your terms, those in the bin too
 moves.json            your own moves; "Open a file" on the Moves page reads them
 shelf/*.json          pieces you kept; copy their text and paste it into a running order
 links.json            what was sent home, and when
+events.json           what was done with your account, the last hundred
 classes.json          your classes, their pupils by alias, your notes; codes are in no file
 results/book.csv      what your pupils did, by class and alias, one value a line
 results/runs.json     what came back, as it came
@@ -74,7 +76,7 @@ function runsTable(runs: readonly { title: string; run: Run }[]): string {
 export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
   const teacher = await readTeacher(db, teacherId)
   if (!teacher) return undefined
-  const [settings, workouts, versions, shelf, publications, runs, terms, moves, originals, classes, book] =
+  const [settings, workouts, versions, shelf, publications, runs, terms, moves, originals, classes, book, events] =
     await Promise.all([
       readSettings(db, teacherId),
       allWorkouts(db, teacherId),
@@ -87,6 +89,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
       allOriginals(db, teacherId),
       allClasses(db, teacherId),
       bookCsv(db, teacherId),
+      listEvents(db, teacherId),
     ])
   const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
   return {
@@ -105,6 +108,7 @@ export async function exportFiles(db: Knex, teacherId: string): Promise<Record<s
     ...Object.fromEntries(shelf.map((p) => [`shelf/${fileName(p.name, p.id)}.json`, json(p.part)])),
     ...Object.fromEntries(terms.map((term) => [`terms/${fileName(term.title, term.id)}.json`, json(term.document)])),
     'links.json': json(publications),
+    'events.json': json(events),
     'classes.json': json(classes),
     'results/book.csv': book,
     'results/runs.json': json(runs),

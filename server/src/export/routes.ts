@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { ServerError } from '../http/serverError.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { exportFiles } from './exportFiles.ts'
 import { zipFiles } from './zipFiles.ts'
@@ -10,6 +11,7 @@ export function exportRoutes(router: Router, db: Knex): void {
   implement(router, 'exportAll', async ({ teacherId, res }) => {
     const files = await exportFiles(db, teacherId)
     if (!files) throw new ServerError('sign-in-needed')
+    await noteEvent(db, teacherId, 'exported')
     res.attachment(`esfuerzo-${new Date().toISOString().slice(0, 10)}.zip`)
     res.type('application/zip').send(Buffer.from(await zipFiles(files)))
     return undefined

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Problem } from '@esfuerzo/core'
 import { readTeacher } from '../accounts/store.ts'
+import { noteEvent } from '../events/store.ts'
 import type { Counter } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
 import { letters } from '../mail/letters.ts'
@@ -43,4 +44,5 @@ export async function writeFamilies(
   const teacher = await readTeacher(db, teacherId)
   if (!teacher) throw new ServerError('sign-in-needed')
   await post.send(letters.families(to, teacher, subject, text))
+  await noteEvent(db, teacherId, 'families-written')
 }

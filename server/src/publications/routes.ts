@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import { keptUntil } from '@esfuerzo/core/classBook'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
@@ -49,6 +50,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
       // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
       if (!(await workouts.isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)
+      await noteEvent(trx, teacherId, 'handed-out', workout.id)
       await workouts.states.close(trx, teacherId, workout.id, { reason: 'published' })
     })
     return info((await findPublication(db, teacherId, publication.id))!)
@@ -64,7 +66,10 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
   })
 
   implement(router, 'endPublication', async ({ teacherId, params, body }) => {
-    if (!(await endPublication(db, teacherId, params.id, body.misused ?? false))) throw new ServerError('not-found')
+    const misused = body.misused ?? false
+    const workoutId = await endPublication(db, teacherId, params.id, misused)
+    if (!workoutId) throw new ServerError('not-found')
+    await noteEvent(db, teacherId, misused ? 'link-misused' : 'link-ended', workoutId)
     return info((await findPublication(db, teacherId, params.id))!)
   })
 }

@@ -105,15 +105,22 @@ export async function listPublications(db: Knex, teacherId: string, workoutId: s
 }
 
 /**
- * Ends a link; one that has ended stays as it was, but may still be said to be misused. False where it is not hers.
+ * Ends a link; one that has ended stays as it was, but may still be said to be misused.
  *
  * @param misused nothing more is taken through it
+ * @returns the session it leads to; undefined where it is not hers
  */
-export async function endPublication(db: Knex, teacherId: string, id: string, misused: boolean): Promise<boolean> {
-  const found = await db<Row>('publications')
+export async function endPublication(
+  db: Knex,
+  teacherId: string,
+  id: string,
+  misused: boolean,
+): Promise<string | undefined> {
+  const [ended] = await db<Row>('publications')
     .where({ teacher_id: teacherId, id })
     .update({ ended_at: db.raw('coalesce(ended_at, now())') as unknown as Date, ...(misused && { misused }) })
-  return found > 0
+    .returning<{ workout_id: string }[]>('workout_id')
+  return ended?.workout_id
 }
 
 export interface LinkTarget {

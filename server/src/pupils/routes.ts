@@ -6,6 +6,7 @@ import { pupilRoom, readCode } from '@esfuerzo/core/classBook'
 import { findClass } from '../classes/store.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { networkOfRequest } from '../http/address.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { Counter, LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
@@ -75,6 +76,7 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
 
   implement(router, 'renewCode', async ({ teacherId, params }) => {
     if (!(await renewCode(db, teacherId, params.id, secret))) throw new ServerError('not-found')
+    await noteEvent(db, teacherId, 'code-renewed')
     return {}
   })
 
@@ -95,6 +97,7 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
   implement(router, 'deletePupil', async ({ teacherId, params: { id } }) => {
     if (!(await deletePupil(db, teacherId, id))) throw new ServerError('not-found')
     await deletions.note({ what: 'pupil', teacher: teacherId, id })
+    await noteEvent(db, teacherId, 'pupil-deleted')
     return {}
   })
 

@@ -2,6 +2,7 @@ import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { runProblems } from '@esfuerzo/core/run'
 import type { Deletions } from '../deletions/deletions.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
@@ -42,6 +43,7 @@ export function runListRoutes(router: Router, db: Knex, deletions: Deletions): v
   implement(router, 'removeRun', async ({ teacherId, params: { id, run } }) => {
     if (!(await removeRun(db, teacherId, id, run))) throw new ServerError('not-found')
     await deletions.note({ what: 'run', teacher: teacherId, id: `${id}/${run}` })
+    await noteEvent(db, teacherId, 'runs-deleted')
     return {}
   })
 
@@ -53,6 +55,7 @@ export function runListRoutes(router: Router, db: Knex, deletions: Deletions): v
   implement(router, 'removeRuns', async ({ teacherId, params: { id } }) => {
     if (!(await removeRuns(db, teacherId, id))) throw new ServerError('not-found')
     await deletions.note({ what: 'runs', teacher: teacherId, id })
+    await noteEvent(db, teacherId, 'runs-deleted')
     return {}
   })
 }

@@ -5,6 +5,7 @@ import { homeDays, type Term } from '@esfuerzo/core/term'
 import { calendarFile } from '../calendar/calendarFile.ts'
 import { findClass } from '../classes/store.ts'
 import { writeFamilies } from '../handout/writeFamilies.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import type { Counter } from '../http/limits.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
@@ -147,6 +148,7 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
       const id = randomUUID()
       await addTermLink(trx, params.id, { id, tokenHash: tokenHash(linkToken('term', id, secret)) })
     })
+    await noteEvent(db, teacherId, 'calendar-opened')
     return { link: (await linkOf(params.id))! }
   })
 
@@ -174,6 +176,7 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
   implement(router, 'endTermLink', async ({ teacherId, params }) => {
     await own(teacherId, params.id)
     await endTermLink(db, params.id)
+    await noteEvent(db, teacherId, 'calendar-ended')
     return {}
   })
 }

@@ -7,6 +7,7 @@ import { dropOrphans } from '../publications/orphans.ts'
 import { classesToGo, deleteClass } from '../classes/store.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { deletePupil, pupilsToGo } from '../pupils/store.ts'
+import { eventDays } from '../events/store.ts'
 import { dropKept } from '../results/retention.ts'
 import { binDays } from '../workouts/store.ts'
 
@@ -38,6 +39,7 @@ export async function tidy(
       sign_ins: await trx('sign_ins').whereRaw('expire < now()').delete(),
       limits: await trx('limits').whereRaw('expire < extract(epoch from now()) * 1000').delete(),
       mailed_links: await trx('mailed_links').whereRaw('ends_at < now()').delete(),
+      events: await trx('events').whereRaw(`at < now() - interval '${eventDays} days'`).delete(),
       copies: await trx('copies').whereRaw('ends_at < now()').delete(),
       workouts: await trx('workouts').whereRaw(`removed_at < now() - interval '${binDays} days'`).delete(),
       terms: await trx('terms').whereRaw(`removed_at < now() - interval '${binDays} days'`).delete(),

@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
+import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOriginal } from '../originals/store.ts'
@@ -61,6 +62,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   implement(router, 'deleteWorkout', async ({ teacherId, params }) => {
     if (!(await deleteWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
     await deletions.note({ what: 'session', teacher: teacherId, id: params.id })
+    await noteEvent(db, teacherId, 'session-deleted')
     return {}
   })
 

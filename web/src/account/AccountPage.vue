@@ -6,6 +6,7 @@ import { cleanText } from '@esfuerzo/core'
 import { useAccount } from '../signin/account.ts'
 import { useTrying } from '../signin/useTrying.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
+import EventsCard from './EventsCard.vue'
 import { forgetTeacher } from './forgetTeacher.ts'
 
 const { t } = useI18n()
@@ -88,6 +89,7 @@ async function onDelete() {
           <v-btn class="main" type="submit" :loading="changing.busy.value">{{ t('account.change') }}</v-btn>
         </div>
       </form>
+      <EventsCard />
       <section class="card">
         <h2>{{ t('account.everywhere') }}</h2>
         <p>{{ t('account.everywhereLead') }}</p>

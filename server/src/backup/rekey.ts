@@ -1,0 +1,35 @@
+import type { Knex } from 'knex'
+import { linkToken, tokenHash } from '../http/linkToken.ts'
+import { separateCodes } from '../pupils/store.ts'
+import { rekeyLinks, type NewLink } from './rekeyLinks.ts'
+
+/** What ended with the secret before. */
+export interface Rekeyed {
+  /** Links to families that were alive, with their new tokens. */
+  links: NewLink[]
+  signIns: number
+  copies: number
+  calendars: number
+}
+
+/**
+ * Makes worthless all that was made under another secret than this one: whoever has that could make every link, code and key again.
+ * Links to families get new tokens; calendars' addresses end, copies and mailed links are gone, everybody is signed out; pupils' codes
+ * and the keys of their devices are others, since they are made of the secret. What a family has begun without its new link stays on its
+ * device, and can be sent as a file.
+ */
+export async function rekey(db: Knex, secret: string, now: Date): Promise<Rekeyed> {
+  const links = await rekeyLinks(db, secret, now)
+  await separateCodes(db, secret)
+  return db.transaction(async (trx) => {
+    const stale = <Row extends { id: string; token_hash: string }>(rows: readonly Row[], kind: 'copy' | 'term') =>
+      rows.filter((row) => tokenHash(linkToken(kind, row.id, secret)) !== row.token_hash).map((row) => row.id)
+    const held = (table: string): Promise<{ id: string; token_hash: string }[]> => trx(table).select('id', 'token_hash')
+    const copies = stale(await held('copies'), 'copy')
+    const calendars = stale(await trx('term_links').where({ ended_at: null }).select('id', 'token_hash'), 'term')
+    await trx('copies').whereIn('id', copies).delete()
+    await trx('term_links').whereIn('id', calendars).update({ ended_at: now })
+    await trx('mailed_links').delete()
+    return { links, signIns: await trx('sign_ins').delete(), copies: copies.length, calendars: calendars.length }
+  })
+}

@@ -1,0 +1,37 @@
+import type { Knex } from 'knex'
+import { mostEvents, type EventKind, type LoggedEvent } from '@esfuerzo/contract'
+
+/** So long the log goes back, in days. */
+export const eventDays = 180
+
+/** Writes down that something was done with an account. @param workoutId the session it was done with */
+export async function noteEvent(db: Knex, teacherId: string, kind: EventKind, workoutId?: string): Promise<void> {
+  await db('events').insert({ teacher_id: teacherId, kind, workout_id: workoutId ?? null })
+}
+
+/** The same, of what anybody can bring about: once an hour, so that nobody fills the log. */
+export async function noteOnceAnHour(db: Knex, teacherId: string, kind: EventKind): Promise<void> {
+  await db.raw(
+    `insert into events (teacher_id, kind)
+     select ?, ? where not exists
+       (select 1 from events where teacher_id = ? and kind = ? and at > now() - interval '1 hour')`,
+    [teacherId, kind, teacherId, kind],
+  )
+}
+
+interface EventRow {
+  at: Date
+  kind: EventKind
+  title: string | null
+}
+
+/** What was done with a teacher's account, the latest first; of a session that is gone nothing but that there was one. */
+export async function listEvents(db: Knex, teacherId: string, limit: number = mostEvents): Promise<LoggedEvent[]> {
+  const rows = await db('events as e')
+    .leftJoin('workouts as w', 'w.id', 'e.workout_id')
+    .where({ 'e.teacher_id': teacherId })
+    .select<EventRow[]>('e.at', 'e.kind', 'w.title')
+    .orderBy('e.id', 'desc')
+    .limit(limit)
+  return rows.map(({ at, kind, title }) => ({ at: at.toISOString(), kind, ...(title !== null && { title }) }))
+}
