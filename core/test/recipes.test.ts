@@ -7,6 +7,14 @@ const isThere = (path: string) =>
   beginnings.some((beginning) => existsSync(new URL(beginning + path, root))) ||
   existsSync(new URL(path.replace(/^core\//, 'core/src/'), root))
 
+it('every test that docs/security.md names is there', () => {
+  const text = readFileSync(new URL('docs/security.md', root), 'utf8')
+  const named = [...new Set([...text.matchAll(/[\w/-]+\.(?:test|spec)\.ts/g)].map(([path]) => path))]
+  expect(named.length).toBeGreaterThan(15)
+  const paths = named.map((path) => (path.includes('/') ? path : `server/test/${path}`))
+  expect(paths.filter((path) => !existsSync(new URL(path, root)))).toEqual([])
+})
+
 it.each(['CONTRIBUTING.md', 'docs/architecture.md', 'docs/security.md', 'docs/operations.md'])(
   'every file that %s names is there',
   (page) => {

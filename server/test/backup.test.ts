@@ -54,6 +54,11 @@ it('a backup restored into an empty cluster has every table, equal by count and 
   await expect(readBackup(url, file)).rejects.toThrow('not empty')
   expect(await contents(db)).toEqual(before)
   expect(await rekeyLinks(db, secret, new Date())).toEqual([])
+  // What links and codes are made of is in no table.
+  for (const table of Object.keys(before)) {
+    const rows = await db.raw('select count(*) from ?? as row_ where row_::text like ?', [table, `%${secret}%`])
+    expect([table, (rows as { rows: { count: string }[] }).rows[0]!.count]).toEqual([table, '0'])
+  }
   await db.destroy()
 })
 

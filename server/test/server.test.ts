@@ -295,6 +295,19 @@ describe('signing in', () => {
     await own.get('/api/me').expect(200)
     await signIn(phone, 'correct horse').expect(401)
     await signIn(phone, 'battery staple').expect(200)
+    // As https://cheatsheetseries.owasp.org/cheatsheets/Password_Storage_Cheat_Sheet.html has it (from memory): Argon2id, 19 MiB, two passes.
+    const [{ password_hash }] = (await server.db('teachers').where({ email: 'own@island.example' })) as [
+      { password_hash: string },
+    ]
+    expect(password_hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/)
+    // Two weeks without use end a sign-in.
+    const [{ seconds }] = (
+      await server.db.raw('select extract(epoch from max(expire) - now()) as seconds from sign_ins')
+    ).rows as [{ seconds: string }]
+    expect(Number(seconds) / 86_400).toBeCloseTo(14, 1)
+    await server.db('sign_ins').update({ expire: server.db.raw('now()') as unknown as Date })
+    await phone.get('/api/me').expect(401)
+    await signIn(phone, 'battery staple').expect(200)
     await phone.delete('/api/sessions').expect(200)
     await own.get('/api/me').expect(401)
   })

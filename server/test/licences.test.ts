@@ -1,0 +1,21 @@
+import { expect, it } from 'vitest'
+import { installed, isWelcome, unwelcome } from '../../scripts/licences.mjs'
+
+it('nothing is installed under a licence that is not welcome', () => {
+  const all = installed()
+  expect(all.length).toBeGreaterThan(500)
+  expect(all.map((p) => p.name)).toEqual(expect.arrayContaining(['vue', 'express', 'knex']))
+  expect(unwelcome(all)).toEqual([])
+})
+
+it('an expression is welcome where one of its choices is, whole', () => {
+  expect(isWelcome('(MIT OR GPL-3.0-or-later)')).toBe(true)
+  expect(isWelcome('MIT AND OFL-1.1')).toBe(true)
+  expect(isWelcome('MIT AND AGPL-3.0-only')).toBe(false)
+  expect(isWelcome('GPL-3.0-only')).toBe(false)
+  expect(isWelcome('none said')).toBe(false)
+  const one = (licence: string, runs: boolean) => ({ name: 'x', version: '1.0.0', licence, runs })
+  expect(unwelcome([one('SSPL-1.0', false), one('ISC', true)])).toEqual([one('SSPL-1.0', false)])
+  // What is let be for development is not where it runs.
+  expect(unwelcome([{ ...one('none said', true), name: 'buffers', version: '0.1.1' }])).toHaveLength(1)
+})
