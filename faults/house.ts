@@ -6,13 +6,22 @@ import { root, startServer } from '../scripts/stack.mjs'
 import { clientsOf } from './clients.ts'
 import type { Blow } from './trial.ts'
 
+/** What a house stands on, where that is not the machine's own. */
+interface Ground {
+  /** Folder of the database, on a disk that may be filled. */
+  disk?: string
+  /** Of database and server: a clock that may be set. */
+  env?: Record<string, string>
+}
+
 /** A whole Esfuerzo that may be killed: a durable database of its own, and the shipped server. */
-export async function openHouse() {
+export async function openHouse({ disk, env = {} }: Ground = {}) {
   needBuild(root)
-  const cluster = await openCluster(join(root, '.cache', 'postgres-faults'), {
+  const cluster = await openCluster(disk ?? join(root, '.cache', 'postgres-faults'), {
     durable: true,
     fresh: true,
     port: await freePort(54_600),
+    env,
   })
   await cluster.create('esfuerzo')
   const port = await freePort(4500)
@@ -21,9 +30,19 @@ export async function openHouse() {
     databaseUrl: cluster.url(),
     port,
     folder: join(root, '.cache', 'faults'),
-    env: { DEMO: 'false', TRUST_PROXY: 'true' },
+    // Its own address, whatever line a request came by.
+    env: { DEMO: 'false', TRUST_PROXY: 'true', PUBLIC_ORIGIN: url, LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal', ...env },
   }
   let server = await startServer(options)
+  const well = async () => {
+    while (
+      !(await fetch(`${url}/healthz`).then(
+        (r) => r.ok,
+        () => false,
+      ))
+    )
+      await new Promise((r) => setTimeout(r, 20))
+  }
 
   return {
     ...clientsOf({ url, databaseUrl: cluster.url() }),
@@ -42,14 +61,16 @@ export async function openHouse() {
       const began = Date.now()
       await cluster.kill()
       await cluster.start()
-      while (
-        !(await fetch(`${url}/healthz`).then(
-          (r) => r.ok,
-          () => false,
-        ))
-      )
-        await new Promise((r) => setTimeout(r, 20))
+      await well()
       return Date.now() - began
+    },
+    /** Until `/healthz` says that all is well. */
+    well,
+    /** The database stands still, or goes on. */
+    signalDatabase: cluster.signal,
+    /** Starts a database again that a full disk has ended. */
+    reviveDatabase: async () => {
+      if (!(await cluster.isRunning())) await cluster.start()
     },
     async close(): Promise<void> {
       await server.stop()

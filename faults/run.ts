@@ -1,5 +1,6 @@
-// npm run faults [-- --minutes N] [-- --stand]: kills servers and databases under load, and looks whether anything that was acknowledged
-// is lost; with --stand it does so to several machines: a planned switch, a standby lost, a primary lost, an update of the servers.
+// npm run faults [-- --minutes N] [-- --stand]: kills servers and databases under load, freezes the database, fills its disk, sets the
+// clock, slows the line, and looks whether anything that was acknowledged is lost; with --stand it does so to several machines: a planned
+// switch, a standby lost, a primary lost, an update of the servers.
 import { parseArgs } from 'node:util'
 import { openStand } from '../scripts/stand.mjs'
 import { clientsOf } from './clients.ts'
@@ -7,6 +8,7 @@ import { startHasty } from './hasty.ts'
 import { killsOf, openHouse } from './house.ts'
 import { restoredAlone } from './restoredAlone.ts'
 import { standBlows } from './standBlows.ts'
+import { clockSet, frozen, fullDisk, slowNetwork } from './troubles.ts'
 import { trial, type Blow, type Outcome } from './trial.ts'
 
 const { values } = parseArgs({
@@ -90,9 +92,17 @@ if (values.stand) {
         await trial(house, { savers: 8, senders: 8, blows: killsOf(house, { server: 5, database: 2 }), gap: 1500 }),
       )
     while (Date.now() < until)
+    sum.add(
+      await trial(house, { savers: 6, senders: 6, blows: [frozen(house), frozen(house)], gap: 1500, between: 250 }),
+    )
+    sum.add(await slowNetwork(house))
   } finally {
     await house.close()
   }
+  sum.add(await clockSet())
+  const full = await fullDisk()
+  if (full) sum.add(full)
+  else console.log('a full disk: not tried, since it takes root to make a small one')
 }
 sum.say()
 process.exit(planted && !sum.differences.length ? 0 : 1)

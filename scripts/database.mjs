@@ -84,11 +84,11 @@ async function patiently(work) {
  * Starts the cluster in a folder, made first when it is not there.
  *
  * @param {string} wanted folder of the cluster
- * @param {{ durable: boolean, fresh?: boolean, port?: number }} options `durable` keeps what is written through a power
- *   cut; a test's cluster need not. `fresh` begins with an empty one.
- * @returns {Promise<{ url: (database?: string) => string, create: (database: string) => Promise<void>, stop: (mode?: string) => Promise<void>, start: () => Promise<void>, isRunning: () => Promise<boolean>, kill: () => Promise<void>, log: string, port: number }>}
+ * @param {{ durable: boolean, fresh?: boolean, port?: number, env?: Record<string, string> }} options `durable` keeps what is written through a power
+ *   cut; a test's cluster need not. `fresh` begins with an empty one. `env` is the server's environment besides ours.
+ * @returns {Promise<{ url: (database?: string) => string, create: (database: string) => Promise<void>, stop: (mode?: string) => Promise<void>, start: () => Promise<void>, isRunning: () => Promise<boolean>, kill: () => Promise<void>, signal: (name: NodeJS.Signals) => void, log: string, port: number }>}
  */
-export async function openCluster(wanted, { durable, fresh = false, port: wantedPort }) {
+export async function openCluster(wanted, { durable, fresh = false, port: wantedPort, env: own = {} }) {
   const programs = needPostgres()
   const folder = reachableFolder(wanted)
   const data = join(folder, 'data')
@@ -129,7 +129,8 @@ export async function openCluster(wanted, { durable, fresh = false, port: wanted
       ...(durable ? [] : ['-c fsync=off -c full_page_writes=off']),
     ]
     const log = join(folder, 'log')
-    await pg(programs, 'pg_ctl', ['start', '-D', data, '-w', '-t', '30', '-s', '-l', log, '-o', options.join(' ')])
+    const args = ['start', '-D', data, '-w', '-t', '30', '-s', '-l', log, '-o', options.join(' ')]
+    await pg(programs, 'pg_ctl', args, { env: { ...process.env, ...own } })
   }
   const others = already !== undefined && isAlive(ownerFile)
   // One that is just dying still has its file for a moment: what does not start at once is tried again.
@@ -137,6 +138,7 @@ export async function openCluster(wanted, { durable, fresh = false, port: wanted
 
   if (!others) writeFileSync(ownerFile, String(process.pid))
 
+  const firstProcess = () => Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0])
   const env = { ...process.env, PGPASSWORD: password }
   const where = ['-h', '127.0.0.1', '-p', String(port), '-U', 'esfuerzo']
   const sql = (text, database = 'postgres') =>
@@ -156,8 +158,12 @@ export async function openCluster(wanted, { durable, fresh = false, port: wanted
       if (there !== '1') await sql(`create database ${database}`)
     },
     /** Kills its first process, as no machine should. */
-    kill: async () => {
-      process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL')
+    kill: async () => process.kill(firstProcess(), 'SIGKILL'),
+    /** Signals every process of it: frozen, and thawed. */
+    signal: (name) => {
+      const first = firstProcess()
+      const children = readFileSync(`/proc/${first}/task/${first}/children`, 'utf8').trim().split(' ').filter(Boolean)
+      for (const pid of [first, ...children.map(Number)]) process.kill(pid, name)
     },
     // A cluster that somebody else started is left to them, while they are there.
     stop: async (mode = 'fast') => {

@@ -61,6 +61,16 @@ export function needPostgres() {
   return postgresPrograms() ?? giveUp('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.')
 }
 
+/** The library that sets the clock of one process alone, installed when missing. @returns {string} its path */
+export function needClock() {
+  const there = () =>
+    readdirSync('/usr/lib')
+      .map((folder) => join('/usr/lib', folder, 'faketime', 'libfaketime.so.1'))
+      .find((path) => existsSync(path))
+  if (!there()) install(['libfaketime'], 'what sets a clock for one process alone')
+  return there() ?? giveUp('libfaketime was installed but its library is not in /usr/lib.')
+}
+
 /** What a cluster of several machines is made of, installed when missing. */
 export function needClusterTools() {
   needPostgres()

@@ -70,6 +70,27 @@ describe('while the database makes somebody wait', () => {
   })
 })
 
+it('runs that find no room are told so, and use up nothing of what a class may send', async () => {
+  const small = await testServer({ ...defaultLimits, runs: { points: 3, seconds: 60 } })
+  const teacher = await small.teacher('full@island.example')
+  const { publication } = await sentWorkout(teacher)
+  const send = () => small.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
+  await small.db.raw(
+    "create function no_room() returns trigger as $$ begin raise exception 'no room' using errcode = '53100'; end $$ language plpgsql",
+  )
+  await small.db.raw('create trigger no_room before insert on runs for each row execute function no_room()')
+  try {
+    for (let i = 0; i < 5; i++) expect((await send()).body).toMatchObject({ status: 503, code: 'storage-full' })
+  } finally {
+    await small.db.raw('drop trigger no_room on runs')
+    await small.db.raw('drop function no_room')
+  }
+  const after = [await send(), await send(), await send(), await send()]
+  expect(after.map((answer) => answer.status)).toEqual([200, 200, 200, 429])
+  await small.close()
+  own = await server.teacher('own@island.example')
+})
+
 describe('input that no database keeps', () => {
   it.each<
     [string, () => Promise<{ status: number; body: { problems?: { path: (string | number)[] }[] } }>, string | number]

@@ -1,6 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { runProblems } from '@esfuerzo/core/run'
+import { isDatabaseAway, isStorageFull } from '../database.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
@@ -18,15 +19,23 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: 
   implement(router, 'sendRun', async ({ params, body, req }) => {
     const target = await resolveForRun(db, params.token, body.finishedAt)
     // One home may not use up what a whole class shares.
-    await byHome.count(`${target.id} ${req.ip}`)
+    const home = `${target.id} ${req.ip}`
+    await byHome.count(home)
     await byLink.count(target.id)
-    const outline = await wholeOutline(db, target.sha256, target.outline)
-    const problems = runProblems(body, target.sha256, outline)
-    if (problems.length) throw new ServerError('invalid', problems)
-    // A key that opens nothing any more loses no run: it comes in as one of nobody's.
-    const pupil = await pupilOfKey(db, target, req.get('pupil-key') ?? '', secret)
-    if (!(await addRun(db, target.id, body, outline, { pupil }))) throw new ServerError('too-many-tries')
-    return { id: body.id }
+    try {
+      const outline = await wholeOutline(db, target.sha256, target.outline)
+      const problems = runProblems(body, target.sha256, outline)
+      if (problems.length) throw new ServerError('invalid', problems)
+      // A key that opens nothing any more loses no run: it comes in as one of nobody's.
+      const pupil = await pupilOfKey(db, target, req.get('pupil-key') ?? '', secret)
+      if (!(await addRun(db, target.id, body, outline, { pupil }))) throw new ServerError('too-many-tries')
+      return { id: body.id }
+    } catch (error) {
+      // What could not be kept is sent again, and takes no room from the rest of the class.
+      if (isStorageFull(error) || isDatabaseAway(error))
+        await Promise.all([byHome.refund(home), byLink.refund(target.id)])
+      throw error
+    }
   })
 }
 
