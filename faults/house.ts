@@ -31,7 +31,13 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
     port,
     folder: join(root, '.cache', 'faults'),
     // Its own address, whatever line a request came by.
-    env: { DEMO: 'false', TRUST_PROXY: 'true', PUBLIC_ORIGIN: url, LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal', ...env },
+    env: {
+      DEMO: 'false',
+      TRUST_PROXY: 'true',
+      PUBLIC_ORIGIN: url,
+      LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal',
+      ...env,
+    },
   }
   let server = await startServer(options)
   const well = async () => {
