@@ -65,7 +65,7 @@ try {
   await page.getByText('saved', { exact: true }).waitFor()
 
   const idle = []
-  const busy = { arrange: [], finish: [], suggest: [], draft: [], plan: [] }
+  const busy = { arrange: [], finish: [], suggest: [], 'suggest, the panel open': [], draft: [], plan: [] }
   for (let turn = 0; turn < 5; turn++) {
     await page.waitForTimeout(500)
     idle.push(await longest(() => page.waitForTimeout(2000)))
@@ -99,6 +99,12 @@ try {
       await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 20_000 })
     }
     busy.suggest.push(await longest(suggested))
+    // Another number of them: the same work, without a panel that opens.
+    const again = async () => {
+      await page.getByLabel('How many').fill('6')
+      await page.getByRole('button', { name: 'Take all 6' }).waitFor({ timeout: 20_000 })
+    }
+    busy['suggest, the panel open'].push(await longest(again))
     await page.getByRole('button', { name: 'Close' }).click()
     await page.getByRole('tab', { name: 'Text' }).click()
   }

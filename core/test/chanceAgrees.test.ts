@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import { type Chances } from '../src/distribution/chances.ts'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
 import { timeline, type BlockOf } from '@esfuerzo/core'
@@ -47,6 +47,15 @@ const sessionWith = (device: (typeof devices)[number], stop: (typeof stops)[numb
   return { block, workout: sessionOf([before, block]) }
 }
 
+/** The game as the first group's lane has it. */
+function modelOf({ block, workout }: ReturnType<typeof sessionWith>): ChanceModel {
+  const group = workout.groups[0]!
+  return chanceModel(
+    block,
+    new StepBuilder(group, library, defaultPace(group), carryInto(block, group, workout, library)),
+  )
+}
+
 /** One game by the state machine a child plays with; its tasks take what the timing says they take. */
 function played(play: PlayOf<'chance'>, model: ChanceModel, random: () => number) {
   let game = startChance(play)
@@ -83,10 +92,7 @@ const all = devices.flatMap((device) => stops.map((stop) => [device, stop.kind, 
 it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane, the same', (device, _, stop) => {
   const { block, workout } = sessionWith(device, stop)
   const group = workout.groups[0]!
-  const model = chanceModel(
-    block,
-    new StepBuilder(group, library, defaultPace(group), carryInto(block, group, workout, library)),
-  )
+  const model = modelOf({ block, workout })
   const { seconds, draws } = chanceOutlook(block, group, workout, library)
   const play = publish(workout, library).lanes[0]!.plays[block.id] as PlayOf<'chance'>
   const count = samples(2000, 20_000)
@@ -111,4 +117,18 @@ it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane
     ['high', 0.95],
   ] as const)
     expect(steps.reduce((sum, s) => sum + s.seconds[end], 0)).toBe(quantile(seconds, share))
+})
+
+it('says the same of a game whatever was asked before it', async () => {
+  const fresh = async () => {
+    vi.resetModules()
+    return (await import('../src/timing/games/gameSeconds.ts')).gameSeconds
+  }
+  const model = modelOf(sessionWith('cards', { kind: 'draws', draws: 12 }))
+  const ofDraws = (draws: number): ChanceModel => ({ ...model, stop: { kind: 'draws', draws } })
+  const alone = (await fresh())(ofDraws(20))
+  const gameSeconds = await fresh()
+  for (const draws of [90, 40, 3]) gameSeconds(ofDraws(draws))
+  expect([...gameSeconds(ofDraws(20))]).toEqual([...alone])
+  expect([...gameSeconds(ofDraws(21))]).not.toEqual([...alone])
 })

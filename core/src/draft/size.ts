@@ -116,8 +116,6 @@ function nearest(parts: Parts): { sizing: Sizing; seconds: Record<string, number
   const first: Sizing = { main: mains[0]!, game: games[0], second: seconds[0] }
   const whole = sessionSeconds(buildDraft(parts, first), library)
   const rest = ask.groups.map(({ id }) => [id, whole[id]! - sum([first.main, first.game, first.second], id)] as const)
-  // The longest first: a game of chance of many draws is one of fewer on the way.
-  for (const block of [...mains, ...games, ...seconds].toReversed()) if (block) timed(block)
   const options = mains.flatMap((main) =>
     games.flatMap((game) =>
       seconds.map((second) => {

@@ -43,7 +43,10 @@ function exactSeconds(model: ChanceModel): Chances | undefined {
   return device === 'toss' ? tossedSeconds(model, stop.draws) : drawn(model, stop.draws)
 }
 
-/** Games of so many draws are games of fewer on the way: played once, they answer for all of them. */
+/**
+ * Games of so many draws are games of fewer on the way: played once, they answer for all of them up to the next sixteen. Longer ones do
+ * not: their luck runs otherwise, and an answer would hang on what was asked before it.
+ */
 const ledgers = new Map<string, Chances[]>()
 const mostLedgers = 40
 const drawsAhead = 16
@@ -51,11 +54,11 @@ const drawsAhead = 16
 function playedSeconds(model: ChanceModel): Chances {
   const { stop } = model
   if (stop.kind !== 'draws') return playedChances(model, (game) => game.seconds)
-  const key = keyOf({ ...model, stop: { kind: 'cleared' } })
+  const draws = Math.ceil(stop.draws / drawsAhead) * drawsAhead
+  const key = keyOf({ ...model, stop: { kind: 'draws', draws } })
   const there = ledgers.get(key)?.[stop.draws]
   if (there) return there
   if (ledgers.size >= mostLedgers) ledgers.delete(ledgers.keys().next().value!)
-  const draws = Math.ceil(stop.draws / drawsAhead) * drawsAhead
   const seen = Array.from({ length: draws + 1 }, () => new Map<number, number>())
   const random = seededRandom(model.seed)
   for (let n = 0; n < games; n++)
