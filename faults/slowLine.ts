@@ -1,10 +1,10 @@
 import { connect, createServer, type AddressInfo, type Socket } from 'node:net'
 
-/** Milliseconds each piece waits on the line, at most; and of how many connections one breaks off in the middle. */
-const [slowest, breaks] = [250, 0.05]
+/** Milliseconds each piece waits on the line, at most; and how often it breaks off at one. */
+const [slowest, breaks] = [250, 0.03]
 
 /**
- * A line to a server, slow as a school's at eight in the morning: every piece waits, and some connections break off.
+ * A line to a server, slow as a school's at eight in the morning: every piece waits, and at some the line breaks off.
  *
  * @param url where the server is
  */
@@ -13,8 +13,6 @@ export async function startSlowLine(url: string): Promise<{ url: string; close: 
   const open = new Set<Socket>()
   const line = createServer((near) => {
     const far = connect(Number(port), hostname)
-    const left = Math.random() < breaks ? Math.floor(Math.random() * 4) : Infinity
-    let pieces = 0
     const end = () => {
       near.destroy()
       far.destroy()
@@ -23,7 +21,7 @@ export async function startSlowLine(url: string): Promise<{ url: string; close: 
       // One after the other, however long each waits.
       let before = Promise.resolve()
       from.on('data', (piece) => {
-        if (pieces++ >= left) return end()
+        if (Math.random() < breaks) return end()
         before = before.then(() => new Promise((on) => setTimeout(on, Math.random() * slowest)))
         before = before.then(() => void (to.writable && to.write(piece)))
       })

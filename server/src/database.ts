@@ -26,29 +26,58 @@ const unbound = Object.keys(statementBounds)
   .map((name) => `set ${name} = 0`)
   .join('; ')
 
+/** Of a connection of pg's what is needed here. */
+interface Connection {
+  query: (...args: unknown[]) => unknown
+  connection: { stream: { destroy: (error: Error) => void } }
+}
+
+/**
+ * Lets nobody have a connection again on which a statement was waited for in vain: it may be in the middle of a transaction whose end was
+ * never sent, and what is written on it next would be in that.
+ */
+function droppedWhenLate(connection: Connection): void {
+  const query = connection.query.bind(connection)
+  connection.query = (...args) => {
+    const done = args.at(-1)
+    if (typeof done !== 'function') return query(...args)
+    return query(...args.slice(0, -1), (error: unknown, result: unknown) => {
+      if (error instanceof Error && error.message === 'Query read timeout') connection.connection.stream.destroy(error)
+      ;(done as (error: unknown, result: unknown) => void)(error, result)
+    })
+  }
+}
+
 /**
  * A pool on the database. A connection that dies is replaced; nothing here ends the server.
  *
  * @param bounds `unbound` for work that may take as long as it needs
+ * @param wait for a statement's answer, in milliseconds
  */
-export function openDatabase(url: string, log?: Logger, bounds: 'bound' | 'unbound' = 'bound'): Knex {
+export function openDatabase(
+  url: string,
+  log?: Logger,
+  bounds: 'bound' | 'unbound' = 'bound',
+  wait: number = waitBounds.query_timeout,
+): Knex {
   const free = bounds === 'unbound'
   return knex({
     client: 'pg',
     connection: {
       connectionString: url,
       connectionTimeoutMillis: waitBounds.connectionTimeoutMillis,
-      ...(!free && { query_timeout: waitBounds.query_timeout }),
+      ...(!free && { query_timeout: wait }),
     },
     acquireConnectionTimeout: 4000,
     pool: {
       min: 0,
       max: 10,
       propagateCreateError: true,
-      ...(free && {
-        afterCreate: (connection: { query: (sql: string, done: (e: unknown) => void) => void }, done: () => void) =>
-          connection.query(unbound, done),
-      }),
+      afterCreate: (connection: Connection, done: () => void) => {
+        droppedWhenLate(connection)
+        if (free) connection.query(unbound, done)
+        else done()
+      },
     },
     migrations: { migrationSource },
     log: {

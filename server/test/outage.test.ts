@@ -1,7 +1,9 @@
 import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Knex } from 'knex'
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
+import { isDatabaseAway, openDatabase } from '../src/database.ts'
 import { publicationRoom } from '../src/publications/store.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import { toServerError } from '../src/http/serverError.ts'
@@ -54,6 +56,23 @@ describe('while the database makes somebody wait', () => {
       .put(`/api/workouts/${workoutId}`)
       .send({ revision: 1, document: smallWorkout('After') })
       .expect(200)
+  })
+
+  it('a connection that was waited for in vain is nobody’s again: its transaction may have no end', async () => {
+    const url = inject('databaseUrl')
+    const late = openDatabase(url, undefined, 'bound', 300)
+    const pidOf = async (db: Knex) =>
+      ((await db.raw('select pg_backend_pid() as pid')) as { rows: { pid: number }[] }).rows[0]!.pid
+    let before = 0
+    const work = late.transaction(async (trx) => {
+      before = await pidOf(trx)
+      await trx.raw('select pg_sleep(3)')
+    })
+    await expect(work).rejects.toSatisfy(isDatabaseAway)
+    const after = await Promise.all([pidOf(late), pidOf(late), pidOf(late)])
+    expect(before).toBeGreaterThan(0)
+    expect(after).not.toContain(before)
+    await late.destroy()
   })
 
   it('a full disk is said: by the answer and by the health, until it is over', async () => {

@@ -88,7 +88,7 @@ export function randomAsks(
     const grades = any(classes)
     // Her last two sessions were for the same children.
     const hers = past.filter((w) => bandOf(w.groups.flatMap((g) => g.grades)) === bandOf(grades.flat()))
-    const recent = random() < 0.5 ? [any(hers), any(hers)] : []
+    const recent = hers.length > 0 && random() < 0.5 ? [any(hers), any(hers)] : []
     const known = recent.length
       ? new Set([...recent.flatMap(movesOf), ...[...library.moves.keys()].filter(() => random() < 0.7)])
       : new Set<string>()
