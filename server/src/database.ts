@@ -37,7 +37,8 @@ interface Connection {
  * never sent, and what is written on it next would be in that.
  */
 function droppedWhenLate(connection: Connection): void {
-  const query = connection.query.bind(connection)
+  const prototype = Object.getPrototypeOf(connection) as Connection
+  const query = (...args: unknown[]) => prototype.query.apply(connection, args)
   connection.query = (...args) => {
     const done = args.at(-1)
     if (typeof done !== 'function') return query(...args)
