@@ -60,7 +60,7 @@ async function withHouse(ground: Parameters<typeof openHouse>[0], work: (house: 
 }
 
 /** A disk of its own, so small that it can be filled: it takes root to make one. @returns undefined where that may not be */
-export function smallDisk(): { folder: string; fill: () => void; empty: () => void; close: () => void } | undefined {
+function smallDisk(): { folder: string; fill: () => void; empty: () => void; close: () => void } | undefined {
   const folder = join(root, '.cache', 'faults-disk')
   const filling = join(folder, 'filling')
   mkdirSync(folder, { recursive: true })
@@ -114,6 +114,7 @@ export async function clockSet(): Promise<Outcome> {
     LD_PRELOAD: needClock(),
     FAKETIME_TIMESTAMP_FILE: file,
     FAKETIME_NO_CACHE: '1',
+    // Waits last as long as ever; the name of this depends on the release.
     FAKETIME_DONT_FAKE_MONOTONIC: '1',
     DONT_FAKE_MONOTONIC: '1',
   }

@@ -26,6 +26,7 @@ async function bundled(file) {
 }
 
 const files = [
+  { file: 'figure.ts', bundle: true },
   { file: 'lanes.ts', bundle: true },
   { file: 'notation.ts' },
   { file: 'arrange.ts', bundle: true },

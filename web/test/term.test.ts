@@ -299,8 +299,22 @@ describe('a term taken along', () => {
     expect(calls.find((c) => c.key === `POST /api/terms/${id}/message`)!.body).toMatchObject({
       to: 'families@island.example',
     })
+    const copied: string[] = []
+    const clipboard = { writeText: async (text: string) => void copied.push(text) }
+    Object.defineProperty(navigator, 'clipboard', { configurable: true, value: clipboard })
     await page.press('Make an address')
-    expect(document.querySelector<HTMLInputElement>('.address input')!.value).toContain(`/api/go/${token}/calendar`)
+    await page.press('Copy')
+    expect(copied.at(-1)).toContain(`/api/go/${token}/calendar`)
+    expect(page.words()).toContain('Copied')
+    // Another address was not copied yet.
+    answers[`DELETE /api/terms/${id}/link`] = () => ({})
+    await page.press('End it …')
+    await page.press('End it now')
+    await page.press('Make an address')
+    await page.press('Copy')
+    expect(document.querySelector<HTMLTextAreaElement>('.address textarea')!.value).toContain(
+      `/api/go/${token}/calendar`,
+    )
   })
 
   it('is set: its days, its holidays; what stands on a day that is none any more is said and taken away', async () => {

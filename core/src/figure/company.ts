@@ -1,7 +1,8 @@
 import { originAmong, type Joints, type Point } from './body.ts'
 import type { Company, Figure, Prop } from './schema.ts'
 
-const isCompany = (prop: Prop): prop is Company => prop.kind === 'partner' || prop.kind === 'follower'
+/** Whether it is somebody, and no thing. */
+export const isCompany = (prop: Prop): prop is Company => prop.kind === 'partner' || prop.kind === 'follower'
 
 /**
  * Where somebody else is who does what the figure does: a point of the figure becomes that of the other child.

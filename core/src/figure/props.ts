@@ -1,4 +1,5 @@
 import { floorY, radius, type Joints, type Point } from './body.ts'
+import { isCompany } from './company.ts'
 import { freeAt, originOf } from './pose.ts'
 import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
 import type { Stroke } from './stroke.ts'
@@ -156,7 +157,7 @@ const underThing = (by: CarriedProp['by']): number => (by.length === 2 ? 0.045 :
 /** How each carried thing is drawn: where it is held, and along which line. */
 const carried: Record<
   CarriedProp['kind'],
-  (at: Point, ends: Point[], under: number, view: Figure['view']) => Stroke[]
+  (at: Point, ends: Point[], by: CarriedProp['by'], view: Figure['view']) => Stroke[]
 > = {
   bottle: ({ x, y }) => [prop(0.05, [x, y - 0.02], [x, y + 0.04]), prop(0.026, [x, y - 0.02], [x, y - 0.055])],
   bag: ({ x, y }) => [prop(0.014, [x, y], [x, y + 0.03]), prop(0.1, [x - 0.012, y + 0.085], [x + 0.012, y + 0.085])],
@@ -168,7 +169,10 @@ const carried: Record<
     prop(0.014, [x - 0.026, y - 0.03], [x - 0.018, y + 0.035], [x + 0.018, y + 0.035], [x + 0.026, y - 0.03]),
     prop(0.03, [x, y], [x, y + 0.02]),
   ],
-  book: ({ x, y }, _, under) => [prop(0.03, [x - 0.06, y - under - 0.015], [x + 0.06, y - under - 0.015])],
+  book: ({ x, y }, _, by) => {
+    const middle = y - underThing(by) - 0.015
+    return [prop(0.03, [x - 0.06, middle], [x + 0.06, middle])]
+  },
   // Breath, out of the mouth; from the front it is blown to one side.
   breath: ({ x, y }, _, __, view) =>
     [-0.035, 0, 0.035].map((up) => {
@@ -176,8 +180,8 @@ const carried: Record<
       return prop(0.012, [x + 0.1, mouth + up / 2], [x + 0.15, mouth + up * 1.5])
     }),
   // Round and round: an arrow that bites its tail; about the hips a wider one.
-  turns: ({ x, y }, _, under) => {
-    const r = under > radius.ankleR ? 0.13 : 0.075
+  turns: ({ x, y }, _, by) => {
+    const r = by.includes('hip') ? 0.13 : 0.075
     const at = (degrees: number): [number, number] => [
       x + r * Math.cos((degrees * Math.PI) / 180),
       y + 0.6 * r * Math.sin((degrees * Math.PI) / 180),
@@ -224,7 +228,7 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
   const behind: Stroke[] = []
   const front: Stroke[] = []
   for (const thing of figure.props ?? []) {
-    if (thing.kind === 'partner' || thing.kind === 'follower') continue
+    if (isCompany(thing)) continue
     if ('x' in thing && thing.kind === 'chair' && sitsStill(figure)) {
       const { behind: back, front: near } = wheelchair(originOf(figure) + thing.x)
       behind.push(...back)
@@ -238,7 +242,7 @@ export function drawProps(figure: Figure, joints: Joints, t: number): { behind: 
     const where = carriedAt(thing.by)
     const free = freeAt(figure, t, where)
     const ends = free ? [] : thing.by.map((name) => joints[name])
-    front.push(...carried[thing.kind](free ?? where(joints), ends, underThing(thing.by), figure.view))
+    front.push(...carried[thing.kind](free ?? where(joints), ends, thing.by, figure.view))
   }
   return { behind, front }
 }

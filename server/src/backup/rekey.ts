@@ -19,9 +19,10 @@ export interface Rekeyed {
  * device, and can be sent as a file.
  */
 export async function rekey(db: Knex, secret: string, now: Date): Promise<Rekeyed> {
-  const links = await rekeyLinks(db, secret, now)
-  await separateCodes(db, secret)
+  // All or nothing: links are named once, and one whose new address nobody was told is lost.
   return db.transaction(async (trx) => {
+    const links = await rekeyLinks(trx, secret, now)
+    await separateCodes(trx, secret)
     const stale = <Row extends { id: string; token_hash: string }>(rows: readonly Row[], kind: 'copy' | 'term') =>
       rows.filter((row) => tokenHash(linkToken(kind, row.id, secret)) !== row.token_hash).map((row) => row.id)
     const held = (table: string): Promise<{ id: string; token_hash: string }[]> => trx(table).select('id', 'token_hash')

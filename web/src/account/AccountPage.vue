@@ -89,7 +89,6 @@ async function onDelete() {
           <v-btn class="main" type="submit" :loading="changing.busy.value">{{ t('account.change') }}</v-btn>
         </div>
       </form>
-      <EventsCard />
       <section class="card">
         <h2>{{ t('account.everywhere') }}</h2>
         <p>{{ t('account.everywhereLead') }}</p>
@@ -105,6 +104,7 @@ async function onDelete() {
           <v-btn href="/api/export" download>{{ t('account.exportGo') }}</v-btn>
         </div>
       </section>
+      <EventsCard class="wide" />
       <section class="card">
         <h2>{{ t('account.delete') }}</h2>
         <p>{{ t('account.deleteLead') }}</p>
@@ -161,6 +161,9 @@ p {
 }
 .card {
   padding: 16px;
+}
+.wide {
+  grid-column: 1 / -1;
 }
 .row {
   display: flex;

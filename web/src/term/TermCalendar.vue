@@ -50,6 +50,8 @@ watch(
   },
   { immediate: true },
 )
+// Another address was not copied yet.
+watch(address, () => (copied.value = false))
 const copy = () =>
   tried(async () => {
     await navigator.clipboard.writeText(address.value)
@@ -65,12 +67,14 @@ const copy = () =>
     </p>
     <v-btn :href="`/api/terms/${id}/calendar`" download="term.ics">{{ t('term.calendar.file') }}</v-btn>
     <template v-if="link">
-      <v-text-field
+      <v-textarea
         class="address"
         readonly
         :model-value="address"
         :label="t('term.calendar.address')"
-        @focus="($event.target as HTMLInputElement).select()"
+        rows="1"
+        auto-grow
+        @focus="($event.target as HTMLTextAreaElement).select()"
       />
       <div class="do">
         <v-btn @click="copy">{{ t(copied ? 'handout.copied' : 'handout.copy') }}</v-btn>
