@@ -256,8 +256,8 @@ describe('the address of a term for calendars', () => {
     const id = shallowRef(of('a'))
     const page = mounted(() => h(TermCalendar, { id: id.value }))
     const shown = () =>
-      page.find<HTMLInputElement>('.address input').exists() &&
-      page.find<HTMLInputElement>('.address input').element.value
+      page.find<HTMLTextAreaElement>('.address textarea').exists() &&
+      page.find<HTMLTextAreaElement>('.address textarea').element.value
     // Before it is known whether there is one, none is offered.
     expect(page.text()).not.toContain('Make an address')
     id.value = of('b')
