@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
 import { giveUp, needAge, needChromium, needPostgres, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
-import { abreast, check, lint, playwright, summary, typeChecks, vitest } from './run.mjs'
+import { abreast, lint, playwright, summary, typeChecks, typedLint, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const green = join(root, '.cache', 'green')
@@ -43,7 +43,6 @@ const browser = async () => {
   await build()
   return playwright(root, 'browser', { files })
 }
-const typedLint = () => check(root, 'lint with types', ['eslint', '.', '-c', 'eslint.typed.config.js'])
 
 let outcomes
 if (part === 'unit') {
@@ -58,13 +57,12 @@ if (part === 'unit') {
   const types = typeChecks(root)
   say('format, lint, types, computation, pages, server …')
   outcomes = await abreast([
-    types.base,
+    types.all,
     () => unit(1),
     types.pages,
-    types.rest,
     server,
     () => lint(root),
-    typedLint,
+    () => typedLint(root),
     () => pages(1),
   ])
   say('journeys in the browser …')
