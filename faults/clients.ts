@@ -15,7 +15,7 @@ import { addTeacher } from '../server/src/accounts/store.ts'
 import { hashPassword } from '../server/src/accounts/password.ts'
 import { openDatabase } from '../server/src/database.ts'
 import type { Found } from './book.ts'
-import type { Saver, Sender } from './load.ts'
+import type { Saver, Sender, Titled } from './load.ts'
 
 const library = indexLibrary(libraryData)
 const password = 'a password for the trial'
@@ -29,23 +29,36 @@ export interface Clients {
   found: (ids: readonly string[]) => Promise<Found>
 }
 
-/** @param where pages and database are reached */
-export function clientsOf({ url, databaseUrl }: { url: string; databaseUrl: string }): Clients {
-  async function ask(
-    path: string,
-    method: string,
-    body?: unknown,
-    cookie = '',
-  ): Promise<{ body: never; cookie: string }> {
+/**
+ * Asks a server as a page does. @throws where it is not answered well
+ *
+ * @param origin of the page
+ */
+export const asker =
+  (url: string, origin = url) =>
+  async (path: string, method: string, body?: unknown, cookie = ''): Promise<{ body: never; cookie: string }> => {
     const response = await fetch(url + path, {
       method,
-      headers: { origin: url, 'content-type': 'application/json', cookie },
+      headers: { origin, 'content-type': 'application/json', cookie },
       ...(body !== undefined && { body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(30_000),
     })
     if (!response.ok) throw new Error(`${method} ${path} was answered ${response.status} ${await response.text()}`)
     const set = response.headers.get('set-cookie')?.split(';')[0]
     return { body: (await response.json()) as never, cookie: set ?? cookie }
   }
+
+/** @param where pages and database are reached, and where the pages say they come from, if not from there */
+export function clientsOf({
+  url,
+  databaseUrl,
+  origin,
+}: {
+  url: string
+  databaseUrl: string
+  origin?: string
+}): Clients {
+  const ask = asker(url, origin)
 
   async function settle(n: number): Promise<{ saver: Saver; sender: Sender }> {
     const email = `teacher-${n}@island.example`
@@ -54,8 +67,9 @@ export function clientsOf({ url, databaseUrl }: { url: string; databaseUrl: stri
     await db.destroy()
     const { cookie } = await ask('/api/session', 'POST', { email, password })
     const empty = newWorkout('Save 0', [[0, 1], [4]], 20, library.version)
-    const document = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
-    const made = await ask('/api/workouts', 'POST', { document: writtenDocument(workoutDocument, document) }, cookie)
+    const session = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
+    const document = writtenDocument(workoutDocument, session) as Titled
+    const made = await ask('/api/workouts', 'POST', { document }, cookie)
     const { id } = made.body as { id: string }
     const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
     const { token, sha256 } = sent.body as { token: string; sha256: string }

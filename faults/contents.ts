@@ -1,19 +1,32 @@
 import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 
-/** Every table of a database by its number of rows and a hash over all of them, in the order of their text. */
-export async function contents(db: Knex): Promise<Record<string, string>> {
-  const { rows } = await db.raw<{ rows: { name: string }[] }>(
-    "select table_name as name from information_schema.tables where table_schema = 'public' order by 1",
+/** The columns of every table. */
+export async function columnsOf(db: Knex): Promise<Record<string, string[]>> {
+  const { rows } = await db.raw<{ rows: { name: string; column: string }[] }>(
+    `select table_name as name, column_name as column from information_schema.columns where table_schema = 'public'
+     order by table_name, ordinal_position`,
   )
+  const columns: Record<string, string[]> = {}
+  for (const { name, column } of rows) (columns[name] ??= []).push(column)
+  return columns
+}
+
+/**
+ * Every table of a database by its number of rows and a hash over all of them, in the order of their text.
+ *
+ * @param columns what of each table is looked at; all where left out
+ */
+export async function contents(db: Knex, columns?: Record<string, string[]>): Promise<Record<string, string>> {
   const tables: Record<string, string> = {}
-  for (const { name } of rows) {
-    const { rows: lines } = await db.raw<{ rows: { line: string }[] }>(`select t::text as line from ?? t order by 1`, [
-      name,
-    ])
+  for (const [name, of] of Object.entries(columns ?? (await columnsOf(db)))) {
+    const { rows } = await db.raw<{ rows: { line: string }[] }>(
+      `select row(${of.map(() => '??').join(', ')})::text as line from ?? order by 1`,
+      [...of, name],
+    )
     const hash = createHash('sha256')
-    for (const { line } of lines) hash.update(line)
-    tables[name] = `${lines.length} ${hash.digest('hex')}`
+    for (const { line } of rows) hash.update(line)
+    tables[name] = `${rows.length} ${hash.digest('hex')}`
   }
   return tables
 }

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto'
-import { readWorkout, writtenDocument, workoutDocument, type Workout } from '@esfuerzo/core'
 import { type Run } from '@esfuerzo/core/run'
 import type { Book } from './book.ts'
 
@@ -7,8 +6,13 @@ import type { Book } from './book.ts'
 export interface Saver {
   cookie: string
   id: string
-  document: Workout
+  /** As it goes over the wire, of whichever release. */
+  document: Titled
   revision: number
+}
+
+export interface Titled {
+  title: string
 }
 
 /** A link that runs are sent through. */
@@ -91,15 +95,15 @@ export class Load {
       const title = `Save ${n}`
       const document = { ...saver.document, title }
       const before = saver.revision
-      const body = { revision: before, document: writtenDocument(workoutDocument, document) }
+      const body = { revision: before, document }
       const answer = await this.#ask(path, 'PUT', body, saver.cookie)
       let now = { title, revision: before + 1 }
       const overtaken = answer?.status === 409 && underWay !== undefined
-      if (overtaken || this.#isOpen(answer, 'a save')) {
+      if (overtaken || this.#isOpen(answer, 'a save') || answer?.status !== 200) {
         // Whether it was taken is asked until somebody says.
         const read = await this.#until(path, 'GET', undefined, saver.cookie)
-        const { revision, document: there } = read as { revision: number; document: unknown }
-        now = { title: readWorkout(there).title, revision }
+        const { revision, document: there } = read as { revision: number; document: Titled }
+        now = { title: there.title, revision }
         const old = this.#book.saves.get(saver.id)
         if (![title, old?.title, underWay].includes(now.title))
           this.#book.wrong.push(`session ${saver.id} holds ${now.title}, which nobody saved last`)
@@ -129,12 +133,17 @@ export class Load {
     }
   }
 
-  /** Asks until there is an answer. */
+  /** Asks until it is answered well. @throws where it was answered as it never may be, twenty times */
   async #until(path: string, method: string, body?: unknown, cookie?: string): Promise<unknown> {
-    for (;;) {
+    const what = `${method} ${path.replace(/[A-Za-z0-9_-]{22}/, '…')}`
+    for (let wrong = 0; wrong < 20;) {
       const answer = await this.#ask(path, method, body, cookie)
-      if (!this.#isOpen(answer, `${method} ${path.replace(/[A-Za-z0-9_-]{22}/, '…')}`)) return answer!.body
+      if (!this.#isOpen(answer, what)) {
+        if (answer!.status === 200) return answer!.body
+        wrong++
+      }
       await pause(50)
     }
+    throw new Error(`${what} was not answered well: ${this.#book.wrong.at(-1)}`)
   }
 }

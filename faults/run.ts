@@ -1,19 +1,31 @@
-// npm run faults [-- --minutes N] [-- --stand]: kills servers and databases under load, freezes the database, fills its disk, sets the
+// npm run faults [-- --minutes N] [-- --stand] [-- --upgrade [REF …]]: kills servers and databases under load, freezes the database, fills its disk, sets the
 // clock, slows the line, and looks whether anything that was acknowledged is lost; with --stand it does so to several machines: a planned
-// switch, a standby lost, a primary lost, an update of the servers.
+// switch, a standby lost, a primary lost, an update of the servers; with --upgrade it updates from older releases, by their commits, else
+// from the last of every database there has been.
 import { parseArgs } from 'node:util'
 import { openStand } from '../scripts/stand.mjs'
 import { clientsOf } from './clients.ts'
 import { startHasty } from './hasty.ts'
 import { killsOf, openHouse } from './house.ts'
+import { olderReleases, releaseAt } from './release.ts'
 import { restoredAlone } from './restoredAlone.ts'
 import { standBlows } from './standBlows.ts'
 import { clockSet, frozen, fullDisk, slowNetwork } from './troubles.ts'
 import { trial, type Blow, type Outcome } from './trial.ts'
+import { upgradeFrom } from './upgrade.ts'
 
-const { values } = parseArgs({
-  options: { minutes: { type: 'string', default: '3' }, stand: { type: 'boolean', default: false } },
+const { values, positionals } = parseArgs({
+  options: {
+    minutes: { type: 'string', default: '3' },
+    stand: { type: 'boolean', default: false },
+    upgrade: { type: 'boolean', default: false },
+  },
+  allowPositionals: true,
 })
+if (values.upgrade) {
+  const failed = await saidUpgrades(positionals.length ? positionals : olderReleases)
+  process.exit(failed ? 1 : 0)
+}
 const median = (times: readonly number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN
 const spread = (times: readonly number[]) => `${Math.min(...times)} / ${median(times)} / ${Math.max(...times)} ms`
 
@@ -56,6 +68,22 @@ async function findsPlanted(url: string, blows: () => Blow[], clients: Parameter
   const found = caught?.differences[0]
   console.log(`the planted bug, an answer before its commit: ${found ? `found (${found})` : 'NOT found'}`)
   return found !== undefined
+}
+
+/** Updates from each release, a line for each. @returns how many of them went wrong */
+async function saidUpgrades(commits: readonly string[]): Promise<number> {
+  let failed = 0
+  for (const commit of commits) {
+    const release = releaseAt(commit)
+    const { down, start, opened, pause, acknowledged, faulted, wrong } = await upgradeFrom(release)
+    console.log(
+      `${release.schema} (${release.commit}): down for ${down} ms (start ${start}); ${opened} things opened; side by side ${acknowledged} acknowledged, nothing for ${pause} ms${faulted ? `; ${faulted} answered 500 by the old one` : ''}`,
+    )
+    for (const line of wrong.slice(0, 20)) console.log(`  ${line}`)
+    if (wrong.length) failed++
+    console.log(wrong.length ? `  ${wrong.length} things are wrong` : '  nothing lost, nothing changed')
+  }
+  return failed
 }
 
 const sum = new Sum()

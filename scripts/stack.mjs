@@ -13,10 +13,16 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 /** Of every stack. */
 export const secret = 'for-tests-only-for-tests-only-for-tests-only'
 
-/** Starts the server and waits until it listens. @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child: import('node:child_process').ChildProcess }>} */
-export function startServer({ databaseUrl, port, folder, env = {} }) {
+/**
+ * Starts the server and waits until it listens.
+ *
+ * @param {{ databaseUrl: string, port: number, folder: string, env?: Record<string, string | undefined>, release?: string }} what
+ *   `release` is the folder of another release of it
+ * @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child: import('node:child_process').ChildProcess }>}
+ */
+export function startServer({ databaseUrl, port, folder, env = {}, release = root }) {
   const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
-    cwd: root,
+    cwd: release,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     env: {
       ...serverEnvironment({ ...process.env, ...env }, { privateUrl: databaseUrl, secret, port }),

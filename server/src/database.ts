@@ -90,8 +90,23 @@ export function openDatabase(
   })
 }
 
-/** Brings the tables up to date. */
-export const migrateDatabase = (db: Knex): Promise<void> => db.migrate.latest().then(() => {})
+const deadlock = '40P01'
+
+/**
+ * Brings the tables up to date. Where requests of another server and a migration wait for each other, PostgreSQL ends one of them: a
+ * migration is whole or not there, and is begun again.
+ *
+ * @throws what PostgreSQL says, a deadlock when it was the tenth
+ */
+export async function migrateDatabase(db: Knex): Promise<void> {
+  for (let tries = 1; ; tries++)
+    try {
+      await db.migrate.latest()
+      return
+    } catch (error) {
+      if ((error as { code?: string }).code !== deadlock || tries === 10) throw error
+    }
+}
 
 const awayCodes = new Set([
   'ECONNREFUSED',
@@ -100,7 +115,7 @@ const awayCodes = new Set([
   'ETIMEDOUT',
   'ENOTFOUND',
   // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions, operator intervention (57014 is a
-  // statement that took too long), a lock that was not to be had, too many connections, and a primary that is none any more
+  // statement that took too long), a lock that was not to be had, a deadlock, too many connections, and a primary that is none any more
   '08000',
   '08003',
   '08006',
@@ -109,6 +124,7 @@ const awayCodes = new Set([
   '57P02',
   '57P03',
   '55P03',
+  deadlock,
   '53300',
   '25P03',
   '25006',

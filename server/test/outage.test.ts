@@ -58,6 +58,24 @@ describe('while the database makes somebody wait', () => {
       .expect(200)
   })
 
+  it('a save and a change of the tables that wait for each other are no fault: the save is told to come again', async () => {
+    const { workoutId } = await sentWorkout(own)
+    const holder = await server.db.transaction()
+    // Whoever looks first is ended: the save, after a second.
+    await holder.raw("set local deadlock_timeout = '20s'")
+    await holder.raw('lock table workout_versions in access exclusive mode')
+    const put = () => own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout('Between') })
+    const save = put().then((answer) => answer)
+    const waiting = async () =>
+      (await server.db.raw("select 1 from pg_locks where not granted and relation = 'workout_versions'::regclass")).rows
+    while ((await waiting()).length === 0) await new Promise((resolve) => setTimeout(resolve, 10))
+    await holder.raw('lock table workouts in access exclusive mode')
+    const answer = await save
+    await holder.rollback()
+    expect([answer.status, answer.body.code]).toEqual([503, 'database-away'])
+    await put().expect(200)
+  })
+
   it('a connection that was waited for in vain is nobody’s again: its transaction may have no end', async () => {
     const url = inject('databaseUrl')
     const late = openDatabase(url, undefined, 'bound', 300)

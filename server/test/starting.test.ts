@@ -1,7 +1,7 @@
-import { expect, inject, it } from 'vitest'
+import { expect, inject, it, vi } from 'vitest'
 import type { Knex } from 'knex'
 import { migrations } from '../migrations/index.ts'
-import { openDatabase, statementBounds } from '../src/database.ts'
+import { migrateDatabase, openDatabase, statementBounds } from '../src/database.ts'
 import { demoSignIn } from '../src/demo/addDemo.ts'
 import { prepareDatabase } from '../src/prepareDatabase.ts'
 import { library } from './support/testServer.ts'
@@ -54,6 +54,23 @@ it.each([
     expect(await db('knex_migrations')).toHaveLength(migrations.length)
     await db.destroy()
   }
+})
+
+it('a migration that was ended so that others’ requests could go on is begun again; what else it says is said', async () => {
+  const saying = (...codes: string[]) => {
+    const latest = vi.fn(async () => {
+      const code = codes.shift()
+      if (code) throw Object.assign(new Error(code), { code })
+    })
+    return { latest, db: { migrate: { latest } } as unknown as Knex }
+  }
+  const deadlocked = saying('40P01', '40P01')
+  await migrateDatabase(deadlocked.db)
+  expect(deadlocked.latest).toHaveBeenCalledTimes(3)
+  const wrong = saying('42P07')
+  await expect(migrateDatabase(wrong.db)).rejects.toThrow('42P07')
+  expect(wrong.latest).toHaveBeenCalledTimes(1)
+  await expect(migrateDatabase(saying(...Array<string>(10).fill('40P01')).db)).rejects.toThrow('40P01')
 })
 
 it('what waits is ended: statements, locks and transactions have their bounds with the role', async () => {

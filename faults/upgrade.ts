@@ -1,0 +1,214 @@
+import { randomUUID } from 'node:crypto'
+import { join } from 'node:path'
+import type { Run } from '@esfuerzo/core/run'
+import { openCluster } from '../scripts/database.mjs'
+import { freePort } from '../scripts/ports.mjs'
+import { root, startServer } from '../scripts/stack.mjs'
+import { openDatabase } from '../server/src/database.ts'
+import { demoSignIn } from '../server/src/demo/addDemo.ts'
+import { Book, differencesFrom } from './book.ts'
+import { asker, clientsOf } from './clients.ts'
+import { columnsOf, contents } from './contents.ts'
+import { Load, type Saver, type Sender, type Titled } from './load.ts'
+import { openAll } from './opened.ts'
+import type { Release } from './release.ts'
+
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
+
+/** What an update from a release came to. */
+export interface Upgrade {
+  release: Release
+  /** Milliseconds in which nobody answered while one server was ended and the next started; of those, what the new one took to start. */
+  down: number
+  start: number
+  /** Requests that opened what had been there, and what did not open. */
+  opened: number
+  /** Milliseconds in which nothing was acknowledged while the new release came up beside the old one. */
+  pause: number
+  acknowledged: number
+  /** Saves and runs that the old release answered 500 meanwhile, which none after it can mend; they are tried again. */
+  faulted: number
+  /** What went wrong; nothing where all is well. */
+  wrong: string[]
+}
+
+/** Tables of which servers tidy rows away, or that say how far the database is. */
+const others = ['sign_ins', 'limits', 'knex_migrations', 'knex_migrations_lock']
+
+/** What the rows of the release are held against: all of its columns, but what is made anew of runs' documents since pupils came. */
+function keptColumns(columns: Record<string, string[]>, { schema }: Release): Record<string, string[]> {
+  const kept = { ...columns }
+  if (kept.runs) kept.runs = kept.runs.filter((column) => column !== 'has_rows')
+  if (schema < '012') delete kept.results
+  return kept
+}
+
+/**
+ * Updates from a release of before, twice: one server ended and the next started; and both side by side, each under load. The database is
+ * the old release's own, with its demo in it.
+ */
+export async function upgradeFrom(release: Release): Promise<Upgrade> {
+  const { folder } = release
+  const cluster = await openCluster(join(root, '.cache', 'postgres-upgrade'), {
+    durable: true,
+    fresh: true,
+    port: await freePort(54_760),
+  })
+  const ports = [await freePort(4560), await freePort(4570)] as const
+  const [oldUrl, newUrl] = ports.map((port) => `http://127.0.0.1:${port}`) as [string, string]
+  const wrong: string[] = []
+  /** A server of a release, ours where none is named. */
+  const start = (port: number, database: string, of?: string, env: Record<string, string | undefined> = {}) =>
+    startServer({
+      databaseUrl: cluster.url(database),
+      port,
+      folder: join(root, '.cache', 'upgrade'),
+      env: {
+        DEMO: 'false',
+        TRUST_PROXY: 'true',
+        PUBLIC_ORIGIN: oldUrl,
+        LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal',
+        ...env,
+      },
+      release: of,
+    })
+  try {
+    await cluster.create('alone')
+    // Its demo, by itself: there is none where anybody from outside is let in.
+    const filling = await start(ports[0], 'alone', folder, { DEMO: 'true', PUBLIC_ORIGIN: undefined })
+    await filling.stop()
+    await cluster.create('beside', 'alone')
+
+    const db = openDatabase(cluster.url('alone'))
+    const columns = keptColumns(await columnsOf(db), release)
+    const before = await contents(db, columns)
+    const old = await start(ports[0], 'alone', folder)
+    const began = Date.now()
+    await old.stop()
+    const starting = Date.now()
+    const now = await start(ports[0], 'alone')
+    const [start_, down] = [Date.now() - starting, Date.now() - began]
+    const after = await contents(db, columns)
+    for (const table of Object.keys(before))
+      if (before[table] !== after[table] && !others.includes(table)) wrong.push(`table ${table} is not what it was`)
+    const { cookie } = await asker(oldUrl)('/api/session', 'POST', demoSignIn)
+    const opened = await openAll(oldUrl, cookie)
+    wrong.push(...opened.wrong)
+    await now.stop()
+    await db.destroy()
+
+    const beside = await sideBySide({
+      oldUrl,
+      newUrl,
+      databaseUrl: cluster.url('beside'),
+      start: {
+        old: () => start(ports[0], 'beside', folder),
+        now: () => start(ports[1], 'beside'),
+      },
+    })
+    wrong.push(...beside.wrong)
+    return {
+      release,
+      down,
+      start: start_,
+      opened: opened.well,
+      pause: beside.pause,
+      acknowledged: beside.acknowledged,
+      faulted: beside.faulted,
+      wrong,
+    }
+  } finally {
+    await cluster.stop('immediate')
+  }
+}
+
+interface Client {
+  saver: Saver
+  sender: Sender
+}
+
+interface Beside {
+  oldUrl: string
+  newUrl: string
+  databaseUrl: string
+  start: Record<'old' | 'now', () => ReturnType<typeof startServer>>
+}
+
+/** Both releases on one database: pages of the old one go on with it, pages of the new one begin with the other. */
+async function sideBySide({ oldUrl, newUrl, databaseUrl, start }: Beside) {
+  const wrong: string[] = []
+  const old = await start.old()
+  const [oldBook, newBook] = [new Book(), new Book()]
+  const oldClients = await settledAsBefore(oldUrl, 4)
+  for (const { saver } of oldClients) oldBook.saves.set(saver.id, { title: saver.document.title, revision: 1 })
+  const oldLoad = new Load(oldUrl, oldUrl, oldBook, 200)
+  oldLoad.start(
+    oldClients.map((c) => c.saver),
+    oldClients.map((c) => c.sender),
+  )
+  await pause(2000)
+
+  const began = Date.now()
+  const now = await start.now()
+  await pause(500)
+  const pauseOfOld = oldBook.longestPause(began, Date.now())
+  // Pages of the new release come from where they say they do.
+  const { settle, found } = clientsOf({ url: newUrl, origin: oldUrl, databaseUrl })
+  const newClients: Client[] = []
+  for (let i = 0; i < 4; i++) newClients.push(await settle(i))
+  for (const { saver } of newClients) newBook.saves.set(saver.id, { title: 'Save 0', revision: 1 })
+  const newLoad = new Load(newUrl, oldUrl, newBook, 200)
+  newLoad.start(
+    newClients.map((c) => c.saver),
+    newClients.map((c) => c.sender),
+  )
+  await pause(3000)
+
+  // What the new release writes, the one before reads; what the old one wrote, ours reads.
+  for (const { saver } of newClients) {
+    const answer = await fetch(`${oldUrl}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
+    if (!answer.ok) wrong.push(`what the new release saved was answered ${answer.status} by the old one`)
+  }
+  for (const { saver } of oldClients) {
+    const answer = await fetch(`${newUrl}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
+    if (!answer.ok) wrong.push(`what the old release saved was answered ${answer.status} by the new one`)
+  }
+  await oldLoad.stop()
+  await old.stop()
+  await pause(500)
+  await newLoad.stop()
+  const ids = (clients: readonly Client[]) => clients.map((c) => c.saver.id)
+  const isFault = (line: string) => line.includes('was answered 500')
+  const differences = differencesFrom(oldBook, await found(ids(oldClients)))
+  wrong.push(...differences.filter((line) => !isFault(line)))
+  wrong.push(...differencesFrom(newBook, await found(ids(newClients))))
+  await now.stop()
+  const sum = (book: Book) => book.counts.saves + book.counts.runs
+  return {
+    wrong,
+    pause: pauseOfOld,
+    acknowledged: sum(oldBook) + sum(newBook),
+    faulted: differences.filter(isFault).length,
+  }
+}
+
+/** Teachers' pages of the old release, as it gives and takes documents: sessions of its demo, sent out, with a run that came back to one. */
+async function settledAsBefore(url: string, many: number): Promise<Client[]> {
+  const ask = asker(url)
+  const { cookie } = await ask('/api/session', 'POST', demoSignIn)
+  const get = async <T>(path: string) => (await ask(path, 'GET', undefined, cookie)).body as T
+  const { runs } = await get<{ runs: { workoutId: string; run: Run }[] }>('/api/runs')
+  const came = new Map(runs.map(({ workoutId, run }) => [workoutId, run]))
+  const clients: Client[] = []
+  for (const [workoutId, run] of [...came].slice(0, many)) {
+    const { document } = await get<{ document: Titled }>(`/api/workouts/${workoutId}`)
+    const { id } = (await ask('/api/workouts', 'POST', { document }, cookie)).body as { id: string }
+    const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
+    const { token, sha256 } = sent.body as { token: string; sha256: string }
+    clients.push({
+      saver: { cookie, id, document, revision: 1 },
+      sender: { token, run: { ...run, id: randomUUID(), publication: sha256 } },
+    })
+  }
+  return clients
+}
