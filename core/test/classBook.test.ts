@@ -4,6 +4,7 @@ import { publish, recordRows, type Lane, type Publication } from '@esfuerzo/core
 import {
   aliasKey,
   aliasKinds,
+  aliasSchema,
   bookCells,
   bookColumns,
   boundsOf,
@@ -45,6 +46,14 @@ describe('aliases', () => {
         expect(new Set(kinds).size).toBe(kinds.length)
       }),
     )
+  })
+
+  it('are seen, and told apart by what is seen of them', () => {
+    for (const unseen of ['', ' ', '\u200b', '\u202e\u2060', '\ufeff', '\u00ad'])
+      expect(aliasSchema.safeParse(unseen).success, JSON.stringify(unseen)).toBe(false)
+    for (const seen of ['Tern 4', 'Ñandú 7', '👩‍🚀', '燕 3']) expect(aliasSchema.safeParse(seen).success, seen).toBe(true)
+    expect(aliasKey('Te\u200brn\u2060 4')).toBe(aliasKey('TERN 4'))
+    expect(aliasKey('Tern 4')).not.toBe(aliasKey('Tern 5'))
   })
 
   it('have numbers that tell nothing of an order', () => {

@@ -1,40 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { newSettings, partOf } from '@esfuerzo/core'
-import { newTerm } from '@esfuerzo/core/term'
-import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
-import { randomUUID } from 'node:crypto'
-import { pupilCode } from '../src/pupils/pupilCode.ts'
-import { keepOriginal } from '../src/originals/store.ts'
+import { endpoints, type EndpointName } from '@esfuerzo/contract'
 import { defaultLimits } from '../src/http/limits.ts'
-import {
-  ownSquat,
-  runOf,
-  sentWorkout,
-  smallWorkout,
-  testServer,
-  type Agent,
-  type TestServer,
-} from './support/testServer.ts'
+import { addressOf, bodyOf, makeSubjects, noToken, type Subjects } from './support/subjects.ts'
+import { testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
 let other: Agent
-let sent: { workoutId: string; publication: PublicationInfo }
-/** A state of that session, a piece on the shelf, a copy's link. */
-let version: string
-let kept: string
-let copy: string
-let schoolClass: string
-/** A term, the address its calendar asks, and one that is asked no more. */
-let term: string
-let termToken: string
-let endedTermToken: string
-/** A pupil of the class, and its code. */
-let pupil: string
-let code: string
-let ended: PublicationInfo
-/** A run that came back. */
-let came: string
+let about: Subjects
 
 beforeAll(async () => {
   // Every try signs up and asks for messages from the one address of the tests.
@@ -149,172 +122,25 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   health: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
 }
 
-const aTerm = () => ({
-  ...newTerm('Springs all term', '2027-01-04'),
-  places: [{ id: 'd1', date: '2027-01-05', session: sent.workoutId }],
-})
-
-const bodies: Partial<Record<EndpointName, () => unknown>> = {
-  signIn: () => ({ email: 'nobody@island.example', password: 'wrong' }),
-  signInByLink: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA' }),
-  changePassword: () => ({ current: 'not the password', next: 'another good one' }),
-  createWorkout: () => ({ document: smallWorkout() }),
-  createTerm: () => ({ document: aTerm() }),
-  saveTerm: () => ({ revision: 1, document: aTerm() }),
-  signUp: () => ({ name: 'New', email: `${Math.random()}@island.example`, zone: 'UTC' }),
-  forgotPassword: () => ({ email: `${Math.random()}@island.example` }),
-  choosePassword: () => ({ token: 'AAAAAAAAAAAAAAAAAAAAAA', password: 'long enough for anybody' }),
-  rename: () => ({ name: 'Renamed' }),
-  deleteAccount: () => ({ password: 'not the password' }),
-  saveSettings: () => newSettings('UTC'),
-  keepVersion: () => ({}),
-  nameVersion: () => ({ name: 'Before the storm' }),
-  sendCopy: () => ({}),
-  keepPart: () => ({ name: 'Springs', part: somePart() }),
-  renamePart: () => ({ name: 'Another name' }),
-  saveWorkout: () => ({ revision: 1, document: smallWorkout('Changed') }),
-  publishWorkout: () => ({ revision: 1, days: 7 }),
-  sendRun: () => runOf(sent.publication),
-  addClass: () => ({ name: '2b', grades: [2] }),
-  saveClass: () => ({ name: '3b', grades: [3] }),
-  addPupils: () => ({ aliases: [`Tern ${Math.floor(Math.random() * 1e9)}`] }),
-  savePupil: () => ({ alias: 'Plover 7', note: '', classId: schoolClass }),
-  writeBook: () => ({ cells: [{ ...felt, id: randomUUID(), pupil, value: 3, was: null, source: 'typed' }] }),
-  moveRun: () => ({ pupil }),
-  giveCode: () => ({ code }),
-  messageFamilies: () => ({ to: 'families@island.example', subject: 'Springs', text: 'At home on Monday' }),
-  messageTermFamilies: () => ({ to: 'families@island.example', subject: 'This week', text: 'Springs on Tuesday' }),
-  keepOwnMoves: () => ({ format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] }),
+/** Somebody with an ended link has those of both kinds; nobody guesses one. */
+function tokenOf(name: EndpointName, actor: Actor): Record<string, string> {
+  if (name === 'readCopy') return {}
+  if (actor === 'anonymous') return { token: noToken }
+  if (actor !== 'ended') return {}
+  return { token: name === 'subscribedTerm' ? about.endedTermToken : about.ended.token }
 }
-
-const queries: Partial<Record<EndpointName, () => string>> = {
-  calendar: () => '?days=2026-03-02&at=09:00',
-  listOutbox: () => `?key=${server.outboxKey}`,
-}
-
-const felt = { what: 'felt' }
-
-const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
-
-const termRoutes = [
-  'readTerm',
-  'saveTerm',
-  'removeTerm',
-  'restoreTerm',
-  'keepTermVersion',
-  'readDone',
-  'termCalendar',
-  'readTermLink',
-  'makeTermLink',
-  'endTermLink',
-  'listTermLinks',
-  'messageTermFamilies',
-] as const
-const termTokenOf = (actor: Actor) =>
-  ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: endedTermToken })[actor as 'anonymous' | 'ended'] ?? termToken
-const tokenOf = (actor: Actor) =>
-  ({ anonymous: 'AAAAAAAAAAAAAAAAAAAAAA', ended: ended.token })[actor as 'anonymous' | 'ended'] ??
-  sent.publication.token
-
-function addressOf(name: EndpointName, actor: Actor): string {
-  const ids: Partial<Record<EndpointName, string>> = {
-    endPublication: sent.publication.id,
-    removeRun: sent.publication.id,
-    removeRuns: sent.publication.id,
-    calendar: sent.publication.id,
-    messageFamilies: sent.publication.id,
-    saveClass: schoolClass,
-    removeClass: schoolClass,
-    moveRun: sent.publication.id,
-    ...Object.fromEntries(
-      (
-        [
-          'restoreClass',
-          'readClass',
-          'addPupils',
-          'slips',
-          'listSentSessions',
-          'readTests',
-          'readPace',
-          'readBook',
-          'writeBook',
-        ] as const
-      ).map((route) => [route, schoolClass]),
-    ),
-    ...Object.fromEntries(
-      (['savePupil', 'renewCode', 'removePupil', 'restorePupil', 'deletePupil', 'exportPupil'] as const).map(
-        (route) => [route, pupil],
-      ),
-    ),
-    ...Object.fromEntries(termRoutes.map((route) => [route, term])),
-    renamePart: kept,
-    removePart: kept,
-    removeOwnMove: 'own-squat',
-  }
-  return endpoints[name].path
-    .replace(':id', ids[name] ?? sent.workoutId)
-    .replace(':version', version)
-    .replace(':run', came)
-    .replace(':publication', sent.publication.id)
-    .replace(':file', 'no-such-message.eml')
-    .replace(':token', name === 'readCopy' ? copy : name === 'subscribedTerm' ? termTokenOf(actor) : tokenOf(actor))
-    .replace(':sha256', sent.publication.sha256)
-    .replace(':name', 'workout.json')
-    .replace(':kind', 'care')
-    .concat(queries[name]?.() ?? '')
-}
+const askedBy = (name: EndpointName, actor: Actor) => addressOf(name, about, tokenOf(name, actor))
 
 let made: EndpointName | undefined
-/** Everything the routes are asked about, anew. */
-async function make(name: EndpointName): Promise<void> {
-  made = name
-  sent = await sentWorkout(own)
-  ended = (await sentWorkout(own)).publication
-  await own.post(`/api/publications/${ended.id}/end`).send({ misused: true }).expect(200)
-  const run = runOf(sent.publication)
-  came = run.id
-  await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
-  await keepOriginal(server.db, sent.workoutId, 'Springs, as they came')
-  version = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body.versions[0].id
-  await server.db('shelf').delete()
-  kept = (await own.post('/api/shelf').send({ name: 'Springs', part: somePart() }).expect(200)).body.id
-  await server.db('own_moves').delete()
-  await own
-    .post('/api/moves')
-    .send(bodies.keepOwnMoves!() as object)
-    .expect(200)
-  await server.db('classes').delete()
-  schoolClass = (
-    await own
-      .post('/api/classes')
-      .send(bodies.addClass!() as object)
-      .expect(200)
-  ).body.id
-  const added = await own
-    .post(`/api/classes/${schoolClass}/pupils`)
-    .send({ aliases: ['Tern 4'] })
-    .expect(200)
-  pupil = added.body.pupils[0].id
-  code = pupilCode(pupil, 1, 's'.repeat(40))
-  await server.db('terms').delete()
-  const termOf = async () => (await own.post('/api/terms').send({ document: aTerm() }).expect(200)).body.id as string
-  const addressOfTerm = async (id: string) =>
-    (await own.post(`/api/terms/${id}/link`).expect(200)).body.link.token as string
-  const over = await termOf()
-  endedTermToken = await addressOfTerm(over)
-  await own.delete(`/api/terms/${over}/link`).expect(200)
-  term = await termOf()
-  termToken = await addressOfTerm(term)
-  copy = (await own.post(`/api/workouts/${sent.workoutId}/copies`).send({}).expect(200)).body.token
-}
 
 describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
   it.each(actors)('to %s', async (actor) => {
     // Fresh for every route: only its owner, who comes last, can take away what it is asked for.
-    if (made !== name) await make(name)
+    if (made !== name) about = await makeSubjects(server, own)
+    made = name
     const agent = actor === 'own' ? own : actor === 'other' ? other : server.browser()
     const method = endpoints[name].method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
-    const answer = await agent[method](addressOf(name, actor)).send(bodies[name]?.() as object)
+    const answer = await agent[method](askedBy(name, actor)).send(bodyOf(name, about) as object)
     expect(answer.status).toBe(expected[name][actor])
     if (answer.status >= 400) {
       expect(answer.headers['content-type']).toContain('application/problem+json')
@@ -327,7 +153,7 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
       )
     ) {
       expect(Object.values(answer.body)[0]).toEqual([])
-      expect(JSON.stringify(answer.body)).not.toContain(sent.workoutId)
+      expect(JSON.stringify(answer.body)).not.toContain(about.sent.workoutId)
     }
     if (name === 'signOut' || name === 'signOutEverywhere') {
       own = await signedInAgain('own@island.example')
@@ -335,7 +161,7 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
     }
     // Whatever another did, the owner's session is as it was.
     if (actor === 'other' || actor === 'anonymous') {
-      const kept = await own.get(`/api/workouts/${sent.workoutId}`).expect(200)
+      const kept = await own.get(`/api/workouts/${about.sent.workoutId}`).expect(200)
       expect(kept.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })
     }
   })
@@ -365,10 +191,9 @@ it('has every route that the application answers', () => {
 it.each(Object.entries(endpoints).filter(([, e]) => e.method !== 'GET'))(
   'refuses %s from another site or from nowhere',
   async (name, endpoint) => {
-    sent = await sentWorkout(own)
     const method = endpoint.method.toLowerCase() as 'post' | 'put' | 'delete'
     const from = (site: string) =>
-      own[method](addressOf(name as EndpointName, 'own'))
+      own[method](addressOf(name as EndpointName, about))
         .set('Origin', site)
         .send({})
     expect((await from('https://elsewhere.example')).body.code).toBe('foreign-origin')

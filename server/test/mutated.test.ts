@@ -1,19 +1,12 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { seededRandom } from '../../core/src/distribution/seededRandom.ts'
-import { newSettings, partOf } from '@esfuerzo/core'
+import { readFileSync } from 'node:fs'
+import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import { endpoints, type EndpointName } from '@esfuerzo/contract'
+import { seededRandom } from '../../core/src/distribution/seededRandom.ts'
 import { mutated } from '../../core/test/support/mutate.ts'
 import { samples } from '../../core/test/support/samples.ts'
 import { defaultLimits, type Limits } from '../src/http/limits.ts'
-import {
-  ownSquat,
-  runOf,
-  sentWorkout,
-  smallWorkout,
-  testServer,
-  type Agent,
-  type TestServer,
-} from './support/testServer.ts'
+import { addressOf, bodyOf, makeSubjects, paramsOf, queryOf, type Subjects } from './support/subjects.ts'
+import { testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -25,77 +18,113 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
+let about: Subjects
+beforeEach(async () => void (about = await makeSubjects(server, own)))
+
+// What ends the sign-in or takes everything along would end the trial.
+const left = new Set<EndpointName>(['signOut', 'signOutEverywhere', 'deleteAccount', 'exportAll'])
+const names = (Object.keys(endpoints) as EndpointName[]).filter((name) => !left.has(name))
+
+/** @param body as text: whatever it is, whole or not */
+function ask(name: EndpointName, address: string, body?: string) {
+  const { method } = endpoints[name]
+  const request = own[method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'](address)
+  return method === 'GET' ? request : request.type('json').send(body ?? '')
+}
+
+/** The query of a route, as what it says. */
+const saidBy = (query: string) => Object.fromEntries(new URLSearchParams(query))
 /** Whatever it is, as an address carries it. */
-const queryOf = (query: unknown): string =>
+const written = (query: unknown): string =>
   Object.entries(query ?? {})
     .map(
       ([key, value]) => `${encodeURIComponent(key.toWellFormed())}=${encodeURIComponent(String(value).toWellFormed())}`,
     )
     .join('&')
 
+const secret = 'a secret that is in no log'
+
 it('mutated requests to every route crash nothing, are answered below 500, and leave the log without anybody’s words', async () => {
   const random = seededRandom(28)
   const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!
-  const { workoutId, publication } = await sentWorkout(own)
-  const part = partOf(smallWorkout(), smallWorkout().sections[1]!)
-  const secret = 'a secret that is in no log'
-  const bodies: Partial<Record<EndpointName, unknown>> = {
-    signIn: { email: 'nobody@island.example', password: secret },
-    signUp: { name: 'New', email: 'new@island.example', zone: 'UTC' },
-    forgotPassword: { email: 'nobody@island.example' },
-    choosePassword: { token: 'A'.repeat(22), password: secret },
-    signInByLink: { token: 'A'.repeat(22) },
-    changePassword: { current: secret, next: secret },
-    rename: { name: 'Renamed' },
-    saveSettings: newSettings('UTC'),
-    createWorkout: { document: smallWorkout(secret) },
-    saveWorkout: { revision: 1, document: smallWorkout(secret) },
-    keepVersion: { name: 'Kept' },
-    sendCopy: { email: 'colleague@island.example' },
-    keepPart: { name: 'Springs', part },
-    keepOwnMoves: { format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] },
-    publishWorkout: { revision: 1, days: 7 },
-    endPublication: { misused: false },
-    sendRun: runOf(publication),
-    addClass: { name: '2b', grades: [2] },
-    messageFamilies: { to: 'families@island.example', subject: 'Springs', text: secret },
-  }
-  const queries: Partial<Record<EndpointName, Record<string, string>>> = {
-    calendar: { days: '2026-03-02', at: '09:00' },
-    listRuns: { before: `2026-03-01T10:00:00.000Z~${workoutId}`, workout: workoutId },
-    familySheet: { lanes: 'g1', language: 'es', paper: 'letter' },
-    sheet: { lanes: 'g1,g2', language: 'en', paper: 'a4' },
-  }
-  // What ends the sign-in or the session itself would end the trial.
-  const left = new Set<EndpointName>(['signOut', 'signOutEverywhere', 'deleteAccount', 'removeWorkout', 'exportAll'])
-  const names = (Object.keys(endpoints) as EndpointName[]).filter((name) => !left.has(name))
-  const ids = {
-    ':id': workoutId,
-    ':token': publication.token,
-    ':sha256': publication.sha256,
-    ':kind': 'care',
-    ':version': workoutId,
-  }
+  // Words of somebody's, wherever a route takes words.
+  const withWords = (body: unknown) =>
+    JSON.parse(JSON.stringify(body ?? {}).replaceAll(/"(?:Springs|wrong|Renamed)"/g, `"${secret}"`)) as unknown
   const odd = ['%00', '%ff', '..%2f', 'é', "'", '%F0%9F', '9'.repeat(40), 'null']
-  for (let i = 0; i < samples(700, 10_000); i++) {
+  for (let i = 0; i < samples(800, 10_000); i++) {
     const name = names[i % names.length]!
-    const { method, path } = endpoints[name]
-    const id = ['calendar', 'messageFamilies', 'endPublication'].includes(name) ? publication.id : workoutId
-    const address = path
-      .replaceAll(/:\w+/g, (p) =>
-        random() < 0.1 ? pick(odd) : p === ':id' ? id : ((ids as Record<string, string>)[p] ?? 'x'),
-      )
-      .concat(`?${queryOf(mutated(queries[name] ?? {}, random))}`)
-    const request = own[method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'](address)
-    const body = mutated(bodies[name] ?? {}, random)
-    const answer = await (method === 'GET' ? request : request.type('json').send(JSON.stringify(body) ?? ''))
+    // What was taken away is there again.
+    if (i % names.length === 0) about = await makeSubjects(server, own)
+    const params = paramsOf(name, about)
+    const address = endpoints[name].path
+      .replaceAll(/:(\w+)/g, (_, key: string) => (random() < 0.1 ? pick(odd) : params[key]!))
+      .concat(`?${written(mutated(saidBy(queryOf(name, about)), random))}`)
+    const body = JSON.stringify(mutated(withWords(bodyOf(name, about)), random))
+    const answer = await ask(name, address, body)
     if (answer.status >= 500)
       throw new Error(
-        `${method} ${address} with ${JSON.stringify(body).slice(0, 600)} was answered ${answer.status} ${JSON.stringify(answer.body)}\n${server.logged.at(-1)}`,
+        `${name} at ${address} was answered ${answer.status}; for corpus.json: ${JSON.stringify({ route: name, body })}\n${server.logged.at(-1)}`,
       )
   }
   await server.flush()
   await own.get('/api/me').expect(200)
   expect(server.logged.filter((line) => line.includes(secret))).toEqual([])
   expect(server.logged.filter((line) => line.includes('"level":50'))).toEqual([])
+})
+
+/** All that is only looked at. */
+const views = names.filter((name) => endpoints[name].method === 'GET')
+
+/** A request that is known to have been answered wrong somewhere, or that is made to be. */
+interface Kept {
+  route: EndpointName
+  why: string
+  /** As it is sent, whatever it is; in place of what the route takes. */
+  body?: string
+  /** Put into what the route takes, by the path to its place. */
+  put?: Record<string, unknown>
+  /** A text of so many signs; what is there, so many times. */
+  long?: Record<string, number>
+  many?: Record<string, number>
+  /** So many lists in each other, as all there is. */
+  deep?: number
+  params?: Record<string, string>
+  query?: string
+}
+
+const corpus = JSON.parse(readFileSync(new URL('./corpus.json', import.meta.url), 'utf8')) as Kept[]
+
+/** @example change({ a: [{ b: 0 }] }, 'a.0.b', () => 1) // { a: [{ b: 1 }] } */
+function change(into: unknown, path: string, to: (there: unknown) => unknown): void {
+  const keys = path.split('.')
+  const last = keys.pop()!
+  const holder = keys.reduce((at, key) => (at as Record<string, unknown>)[key], into) as Record<string, unknown>
+  holder[last] = to(holder[last])
+}
+
+/** What is sent of it. */
+function sentOf({ route, body, deep, put, long, many }: Kept): string {
+  if (deep !== undefined) return '['.repeat(deep) + ']'.repeat(deep)
+  if (body !== undefined) return body
+  const whole = JSON.parse(JSON.stringify(bodyOf(route, about) ?? {})) as unknown
+  for (const [path, value] of Object.entries(put ?? {})) change(whole, path, () => value)
+  for (const [path, signs] of Object.entries(long ?? {})) change(whole, path, () => 'x'.repeat(signs))
+  for (const [path, times] of Object.entries(many ?? {}))
+    change(whole, path, (there) => Array<unknown>(times).fill((there as unknown[])[0]))
+  return JSON.stringify(whole)
+}
+
+it.each(corpus)('$route, $why: refused or taken whole, and what there was stays', async (kept) => {
+  const { route, params, query } = kept
+  const before = server.logged.length
+  const address = addressOf(route, about, { ...params, ...(query !== undefined && { query }) })
+  const answer = await ask(route, address, sentOf(kept))
+  expect(answer.status).toBeLessThan(500)
+  if (answer.status >= 400) expect(answer.headers['content-type']).toContain('application/problem+json')
+  const there = await own.get(`/api/workouts/${about.sent.workoutId}`).expect(200)
+  if (answer.status >= 400) expect(there.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })
+  // What was taken is shown, printed and counted.
+  if (answer.status === 200)
+    for (const view of views) expect((await ask(view, addressOf(view, about))).status).toBeLessThan(500)
+  expect(server.logged.slice(before).filter((line) => line.includes('"level":50'))).toEqual([])
 })

@@ -5,7 +5,7 @@ import { lineSchema } from '../base/text.ts'
 export const pupilRoom = 40
 
 /** What a pupil is called in the class book; who that is stays on the teacher's paper. */
-export const aliasSchema = lineSchema.max(24).refine((alias) => alias.trim() !== '', {
+export const aliasSchema = lineSchema.max(24).refine((alias) => aliasKey(alias) !== '', {
   params: { code: 'too-small' },
   error: rule('someSign'),
 })
@@ -71,11 +71,17 @@ export function proposedAliases(count: number, taken: readonly string[], random:
 }
 
 /**
- * What two aliases are told apart by: neither case, nor accents' form, nor blanks.
+ * What two aliases are told apart by: neither case, nor accents' form, nor blanks, nor signs that nobody sees.
  *
  * @example aliasKey(' TERN  4') // 'tern 4'
  */
-export const aliasKey = (alias: string): string => alias.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase()
+export const aliasKey = (alias: string): string =>
+  alias
+    .normalize('NFKC')
+    .replace(/\p{Default_Ignorable_Code_Point}/gu, '')
+    .trim()
+    .replace(/\s+/g, ' ')
+    .toLowerCase()
 
 /** A word that begins with a capital and goes on in small letters, also with a hyphen or an apostrophe in it. */
 const nameWord = /^(?=..)\p{Lu}[\p{Ll}\p{M}]*(?:['’-]\p{Lu}?[\p{Ll}\p{M}]+)*$/u
