@@ -7,11 +7,16 @@ export class Book {
   /** What no server may ever answer: in words. */
   readonly wrong: string[] = []
   readonly counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
-  #told: number[] = []
+  #told = new Map<string, number>()
 
-  /** Something was acknowledged, now. */
-  told(): void {
-    this.#told.push(Date.now())
+  /** Something was acknowledged, now. @param what a run by its id, a save by its session's and its revision */
+  told(what: string): void {
+    this.#told.set(what, Date.now())
+  }
+
+  /** When something was acknowledged, in milliseconds since 1970. */
+  toldAt(what: string): number | undefined {
+    return this.#told.get(what)
   }
 
   /**
@@ -20,7 +25,7 @@ export class Book {
    * @param from @param until in milliseconds since 1970
    */
   longestPause(from: number, until: number): number {
-    const times = [from, ...this.#told.filter((t) => t > from && t < until), until]
+    const times = [from, ...[...this.#told.values()].filter((t) => t > from && t < until), until].sort((a, b) => a - b)
     return Math.max(...times.slice(1).map((t, i) => t - times[i]!))
   }
 }

@@ -78,6 +78,13 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
     reviveDatabase: async () => {
       if (!(await cluster.isRunning())) await cluster.start()
     },
+    /** Everything of it dies at once, as a machine without power. */
+    async loseMachine(): Promise<void> {
+      cluster.signal('SIGKILL')
+      await server.stop('SIGKILL')
+    },
+    /** Starts the server on another database. */
+    startOn: async (databaseUrl: string) => void (server = await startServer({ ...options, databaseUrl })),
     async close(): Promise<void> {
       await server.stop()
       await cluster.stop('immediate')

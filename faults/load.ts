@@ -110,7 +110,7 @@ export class Load {
         underWay = answer === undefined && now.title !== title ? title : undefined
       } else {
         this.#book.counts.saves++
-        this.#book.told()
+        this.#book.told(`${saver.id} ${now.revision}`)
         underWay = undefined
       }
       saver.revision = now.revision
@@ -128,7 +128,7 @@ export class Load {
       await this.#until(`/api/go/${token}/runs`, 'POST', sent)
       this.#book.runs.set(sent.id, String(sent.steps.done))
       this.#book.counts.runs++
-      this.#book.told()
+      this.#book.told(sent.id)
       await pause(this.#between)
     }
   }

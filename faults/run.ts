@@ -1,7 +1,8 @@
-// npm run faults [-- --minutes N] [-- --stand] [-- --upgrade [REF …]]: kills servers and databases under load, freezes the database, fills its disk, sets the
-// clock, slows the line, and looks whether anything that was acknowledged is lost; with --stand it does so to several machines: a planned
-// switch, a standby lost, a primary lost, an update of the servers; with --upgrade it updates from older releases, by their commits, else
-// from the last of every database there has been.
+// npm run faults [-- --minutes N]: kills server and database under load, freezes the database, fills its disk, sets the clock, slows the
+// line, and looks whether anything that was acknowledged is lost.
+//   --stand              does so to several machines: a planned switch, a standby lost, a primary lost, an update of the servers
+//   --standby            loses the only machine, with a standby beside it
+//   --upgrade [REF …]    updates from older releases by their commits, else from the last of every database there has been
 import { parseArgs } from 'node:util'
 import { openStand } from '../scripts/stand.mjs'
 import { clientsOf } from './clients.ts'
@@ -10,6 +11,7 @@ import { killsOf, openHouse } from './house.ts'
 import { olderReleases, releaseAt } from './release.ts'
 import { restoredAlone } from './restoredAlone.ts'
 import { standBlows } from './standBlows.ts'
+import { machineLost } from './standby.ts'
 import { clockSet, frozen, fullDisk, slowNetwork } from './troubles.ts'
 import { trial, type Blow, type Outcome } from './trial.ts'
 import { upgradeFrom } from './upgrade.ts'
@@ -18,10 +20,18 @@ const { values, positionals } = parseArgs({
   options: {
     minutes: { type: 'string', default: '3' },
     stand: { type: 'boolean', default: false },
+    standby: { type: 'boolean', default: false },
     upgrade: { type: 'boolean', default: false },
   },
   allowPositionals: true,
 })
+if (values.standby) {
+  const { acknowledged, lost, age, lag, back } = await machineLost()
+  console.log(
+    `the machine lost, a standby promoted by hand: works again after ${back} ms; of ${acknowledged} acknowledged ${lost} lost, the oldest ${age} ms old; the standby had been ${lag.toFixed(0)} ms behind at most`,
+  )
+  process.exit(0)
+}
 if (values.upgrade) {
   const failed = await saidUpgrades(positionals.length ? positionals : olderReleases)
   process.exit(failed ? 1 : 0)

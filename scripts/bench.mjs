@@ -36,6 +36,7 @@ const files = [
   { file: 'spread.ts' },
   { file: 'server.ts' },
   { file: 'desk.ts' },
+  { file: 'district.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
   { file: 'book.mjs' },
