@@ -3,7 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import vuetify from 'vite-plugin-vuetify'
 
 // A test file that puts stand-ins in place of modules needs modules of its own; all others share them, which halves their time.
-const mocking = ['composer', 'drafts', 'familyPages', 'plans', 'term', 'tools', 'twoReleases'].map(
+const mocking = ['composer', 'drafts', 'familyPages', 'keptByDevice', 'plans', 'term', 'tools', 'twoReleases'].map(
   (name) => `web/test/${name}.test.ts`,
 )
 const web = {

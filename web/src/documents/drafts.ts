@@ -1,6 +1,8 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { v4 as uuid } from 'uuid'
+import * as z from 'zod/mini'
 import { ProblemError, readDocument, writtenDocument, type DocumentKind } from '@esfuerzo/core'
+import { keptAs } from '../shared/keptAs.ts'
 
 /** Work that is on this device and not yet stored by the server. */
 export interface Draft<T> {
@@ -11,6 +13,13 @@ export interface Draft<T> {
   /** When it was last written, in milliseconds. */
   at: number
 }
+
+const shape = z.looseObject({
+  revision: z.number(),
+  document: z.unknown(),
+  sent: z.optional(z.array(z.unknown())),
+  at: z.number(),
+})
 
 // One connection, so that what is written comes one after the other.
 let opened: ReturnType<typeof createStore> | undefined
@@ -65,7 +74,10 @@ export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
     },
     async take(id) {
       try {
-        const all = await entries<string, Draft<T>>(database())
+        const all = (await entries<string, unknown>(database())).flatMap(([key, kept]): [string, Draft<T>][] => {
+          const draft = keptAs<Draft<T>>(shape, kept)
+          return draft ? [[key, draft]] : []
+        })
         const mine = all
           .filter(
             ([key, draft]) =>

@@ -1,9 +1,11 @@
-import { createStore, get, update } from 'idb-keyval'
+import { createStore, get, set, update } from 'idb-keyval'
+import * as z from 'zod/mini'
 import { dayValue, sayName, type Say } from '@esfuerzo/core'
 import { measureOf, type Lane, type Publication } from '@esfuerzo/core/publication'
 import { playedOf, type Result, type Run } from '@esfuerzo/core/run'
 
 import type { PlayerWords } from '../player/useWords.ts'
+import { keptAs } from '../shared/keptAs.ts'
 
 /** Something a child did, as its own book has it: a station's laps together, a test as it counts. */
 export interface BookLine {
@@ -45,6 +47,18 @@ const [mostEntries, mostDays] = [60, 120]
 export const mostMinutes = 600
 
 const database = () => createStore('esfuerzo-book', 'book')
+const shape = z.looseObject({
+  entries: z.array(
+    z.looseObject({
+      title: z.string(),
+      at: z.string(),
+      lines: z.array(z.looseObject({ key: z.string(), name: z.string(), value: z.number(), unit: z.string() })),
+      words: z.array(z.looseObject({ word: z.string(), meaning: z.string() })),
+    }),
+  ),
+  target: z.optional(z.string()),
+  moved: z.record(z.string(), z.number()),
+})
 const empty = (): ChildBook => ({ entries: [], moved: {} })
 
 /** A day as its text, by the device's own clock. @example dayOf(new Date(2026, 10, 28, 23)) // '2026-11-28' */
@@ -139,16 +153,18 @@ export const wordsLearnt = ({ entries }: Pick<ChildBook, 'entries'>): { word: st
 /** The book of a child, by its pupil's id; of the device where no code was given. An empty one where nothing can be kept. */
 export const childBook = async (pupil = ''): Promise<ChildBook> => {
   try {
-    return (await get<ChildBook>(pupil, database())) ?? empty()
+    return keptAs<ChildBook>(shape, await get<unknown>(pupil, database())) ?? empty()
   } catch {
     return empty()
   }
 }
 
-/** Changes a child's book; a device that keeps nothing forgets it. */
+/** Changes a child's book; a device that keeps nothing forgets it. One that cannot be read is laid aside, and another begun. */
 export const changeBook = async (pupil: string, change: (book: ChildBook) => ChildBook): Promise<void> => {
   try {
-    await update<ChildBook>(pupil, (book) => change(book ?? empty()), database())
+    const there = await get<unknown>(pupil, database())
+    if (there !== undefined && !keptAs(shape, there)) await set(`${pupil} aside`, there, database())
+    await update<unknown>(pupil, (book) => change(keptAs<ChildBook>(shape, book) ?? empty()), database())
   } catch {
     // The page has it until it is closed.
   }

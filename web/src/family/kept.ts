@@ -1,6 +1,8 @@
 import { createStore, entries, get, set } from 'idb-keyval'
 import { type Publication } from '@esfuerzo/core/publication'
 import { type Result } from '@esfuerzo/core/run'
+import * as z from 'zod/mini'
+import { keptAmong, keptAs } from '../shared/keptAs.ts'
 
 /** A session kept on this device, so that it runs without a network. */
 export interface KeptSession {
@@ -23,6 +25,16 @@ export interface LastTime {
   results: Result[]
 }
 
+const sessionShape = z.looseObject({
+  token: z.string(),
+  sha256: z.string(),
+  title: z.string(),
+  endsAt: z.string(),
+  publication: z.looseObject({ lanes: z.array(z.looseObject({ id: z.string() })), sections: z.array(z.unknown()) }),
+  openedAt: z.number(),
+})
+const timeShape = z.looseObject({ finishedAt: z.string(), results: z.array(z.looseObject({ value: z.number() })) })
+
 const sessions = () => createStore('esfuerzo-sessions', 'sessions')
 const lastTimes = () => createStore('esfuerzo-last', 'times')
 
@@ -41,12 +53,12 @@ export const keepSession = async (session: KeptSession): Promise<void> =>
 
 /** The session of a link as this device keeps it; undefined where it does not. */
 export const keptSession = (token: string): Promise<KeptSession | undefined> =>
-  tolerant(() => get<KeptSession>(token, sessions())).then((found) => found)
+  tolerant(() => get<unknown>(token, sessions())).then((found) => keptAs(sessionShape, found))
 
 /** Every session kept here, the one opened last first. */
 export async function keptSessions(): Promise<KeptSession[]> {
-  const all = (await tolerant(() => entries<string, KeptSession>(sessions()))) ?? []
-  return all.map(([, session]) => session).sort((a, b) => b.openedAt - a.openedAt)
+  const all = (await tolerant(() => entries(sessions()))) ?? []
+  return keptAmong<KeptSession>(sessionShape, all).sort((a, b) => b.openedAt - a.openedAt)
 }
 
 /** Each child has its own: nobody is shown another's. */
@@ -55,7 +67,7 @@ const timeKey = (title: string, lane: string, pupil: string | undefined) =>
 
 /** What was done last time of a session of that title in that lane, on this device. @param pupil the child's, where it has a code */
 export const lastTime = (title: string, lane: string, pupil?: string): Promise<LastTime | undefined> =>
-  tolerant(() => get<LastTime>(timeKey(title, lane, pupil), lastTimes())).then((found) => found)
+  tolerant(() => get<unknown>(timeKey(title, lane, pupil), lastTimes())).then((found) => keptAs(timeShape, found))
 
 export const keepTime = async (title: string, lane: string, time: LastTime, pupil?: string): Promise<void> =>
   void (await tolerant(() => set(timeKey(title, lane, pupil), time, lastTimes())))

@@ -1,5 +1,7 @@
 import { createStore, del, entries, set } from 'idb-keyval'
 import { type Run } from '@esfuerzo/core/run'
+import * as z from 'zod/mini'
+import { keptAmong } from '../shared/keptAs.ts'
 import type { Life, LifeStore } from './runLife.ts'
 
 const database = () => createStore('esfuerzo-runs', 'queue')
@@ -9,6 +11,22 @@ interface FirstQueued {
   token: string
   run: Run
 }
+const runShape = z.looseObject({ id: z.string(), publication: z.string(), group: z.string(), finishedAt: z.string() })
+const laneShape = z.looseObject({ lane: z.string(), run: z.string() })
+const shape = z.union([
+  z.looseObject({
+    id: z.string(),
+    stage: z.enum(['underway', 'finished', 'answered']),
+    token: z.string(),
+    sha256: z.string(),
+    title: z.string(),
+    lanes: z.array(laneShape),
+    startedAt: z.string(),
+    keptAt: z.number(),
+    runs: z.optional(z.array(runShape)),
+  }),
+  z.looseObject({ stage: z.optional(z.undefined()), token: z.string(), run: runShape }),
+])
 const isFirst = (kept: Life | FirstQueued): kept is FirstQueued => !('stage' in kept)
 
 const fromFirst = ({ token, run }: FirstQueued): Life => ({
@@ -27,7 +45,9 @@ const fromFirst = ({ token, run }: FirstQueued): Life => ({
 /** Runs in the device's own database. Its calls are refused as promises, also where the browser throws at once. */
 export const lifeStore: LifeStore = {
   all: async () =>
-    (await entries<string, Life | FirstQueued>(database())).map(([, kept]) => (isFirst(kept) ? fromFirst(kept) : kept)),
+    keptAmong<Life | FirstQueued>(shape, await entries(database())).map((kept) =>
+      isFirst(kept) ? fromFirst(kept) : kept,
+    ),
   // Structured cloning takes no reactive proxies; what is kept is plain data all through.
   set: async (life) => set(life.id, JSON.parse(JSON.stringify(life)) as Life, database()),
   remove: async (id) => del(id, database()),

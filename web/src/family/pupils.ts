@@ -1,4 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval'
+import * as z from 'zod/mini'
+import { keptAmong } from '../shared/keptAs.ts'
 
 /** A child whose code was given on this device: it has several, in a home with several children. */
 export interface KeptPupil {
@@ -8,6 +10,7 @@ export interface KeptPupil {
 }
 
 const database = () => createStore('esfuerzo-pupils', 'pupils')
+const shape = z.looseObject({ alias: z.string(), key: z.string() })
 
 /** Of all the keys a pupil may have, the part that names it. */
 export const pupilId = ({ key }: KeptPupil): string => key.split('.')[0]!
@@ -23,8 +26,8 @@ async function tolerant<T>(work: () => Promise<T>, instead: T): Promise<T> {
 
 /** Children of this device, by alias; none where it keeps nothing. */
 export async function keptPupils(): Promise<KeptPupil[]> {
-  const all = await tolerant(() => entries<string, KeptPupil>(database()), [])
-  return all.map(([, pupil]) => pupil).sort((a, b) => a.alias.localeCompare(b.alias, undefined, { numeric: true }))
+  const all = await tolerant(() => entries(database()), [])
+  return keptAmong<KeptPupil>(shape, all).sort((a, b) => a.alias.localeCompare(b.alias, undefined, { numeric: true }))
 }
 
 /** Remembers a child; one whose code was renewed is the same. */
