@@ -1,5 +1,6 @@
 // Two hundred schools on a Monday, at once: what each kind of request costs the server and the database, how long people wait, at what
-// one machine is for, at five and at twenty times that; the room a year takes. What a school does in its busiest hour is ours.
+// one machine is for, at five and at twenty times that; the room a year takes; a backup of it all, restored. What a school does in its
+// busiest hour is ours. SCHOOLS=… takes others, SOAK=… lets five times as many come for so many minutes and says the server's memory.
 import { readFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
 import { indexLibrary } from '@esfuerzo/core'
@@ -8,6 +9,7 @@ import { libraryWords } from '@esfuerzo/library/words'
 import type { Run } from '@esfuerzo/core/run'
 import { asker } from '../faults/clients.ts'
 import { openHouse } from '../faults/house.ts'
+import { restoredAlone } from '../faults/restoredAlone.ts'
 import type { Titled } from '../faults/load.ts'
 import { secret } from '../scripts/stack.mjs'
 import { openDatabase } from '../server/src/database.ts'
@@ -15,7 +17,7 @@ import { addDemoTeachers } from '../server/src/demo/addDemo.ts'
 import { at } from './share.mjs'
 
 const schools = Number(process.env.SCHOOLS ?? 200)
-const seconds = 40
+const soak = Number(process.env.SOAK ?? 0)
 /** Of a school with a teacher, twelve classes of 25: a third of the children on Monday, half of them in the busiest hour. */
 const runsAnHour = 50
 const password = 'a password for the bench'
@@ -38,6 +40,10 @@ function cpuOf(pid: number | string): number {
   return fields.slice(11, 15).reduce((sum, ticks) => sum + Number(ticks), 0) * 10
 }
 
+/** Of the server, resident, in MiB. */
+const memoryOf = () =>
+  Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${house.pid()}/status`, 'latin1'))![1]) / 1024)
+
 const house = await openHouse()
 const db = openDatabase(house.databaseUrl)
 try {
@@ -51,8 +57,24 @@ try {
   console.log(`${schools} schools filled in ${((Date.now() - filling) / 1000).toFixed(0)} s`)
   const kinds = await kindsOf()
   await costs(kinds)
-  for (const times of [1, 5, 20]) await waits(kinds, times)
+  for (const times of [1, 5, 20]) await waits(kinds, times, 40)
+  const memory = [memoryOf()]
+  for (let minute = 0; minute < soak; minute++) {
+    await waits(kinds, 5, 60)
+    memory.push(memoryOf())
+  }
+  if (soak) {
+    await pause(30_000)
+    console.log(
+      `the server’s memory, a minute apart, then after half a minute of rest: ${[...memory, memoryOf()].join(', ')} MiB`,
+    )
+  }
   await room()
+  const backedUp = Date.now()
+  const { unequal, tables, seconds } = await restoredAlone(house.databaseUrl)
+  console.log(
+    `backup in ${((Date.now() - backedUp) / 1000 - seconds).toFixed(0)} s with what it is held against, restored in ${seconds.toFixed(0)} s: ${tables} tables, ${unequal.length} of them not equal`,
+  )
 } finally {
   await db.destroy()
   await house.close()
@@ -99,7 +121,7 @@ async function costs(kinds: readonly Kind[]): Promise<void> {
 }
 
 /** How long people wait who come whenever they like, so many times as often as from the schools there are. */
-async function waits(kinds: readonly Kind[], times: number): Promise<void> {
+async function waits(kinds: readonly Kind[], times: number, seconds: number): Promise<void> {
   const took = new Map(kinds.map(({ name }) => [name, [] as number[]]))
   const wrong: string[] = []
   const running = new Set<Promise<void>>()

@@ -9,9 +9,11 @@ import { contents } from './contents.ts'
 /**
  * A backup of several machines, restored on a single one.
  *
- * @returns the tables that are not equal by count and by hash, and how many there are
+ * @returns the tables that are not equal by count and by hash, how many there are, and how long restoring took
  */
-export async function restoredAlone(databaseUrl: string): Promise<{ unequal: string[]; tables: number }> {
+export async function restoredAlone(
+  databaseUrl: string,
+): Promise<{ unequal: string[]; tables: number; seconds: number }> {
   const file = join(root, '.cache', 'stand.backup')
   await writeBackup(databaseUrl, file)
   const port = await freePort(54_700)
@@ -19,11 +21,14 @@ export async function restoredAlone(databaseUrl: string): Promise<{ unequal: str
   await alone.create('esfuerzo')
   const [there, here] = [openDatabase(databaseUrl), openDatabase(alone.url())]
   try {
+    const began = Date.now()
     await readBackup(alone.url(), file)
+    const seconds = (Date.now() - began) / 1000
     const [before, after] = [await contents(there), await contents(here)]
     return {
       unequal: Object.keys({ ...before, ...after }).filter((name) => before[name] !== after[name]),
       tables: Object.keys(before).length,
+      seconds,
     }
   } finally {
     await Promise.all([there.destroy(), here.destroy()])

@@ -20,7 +20,8 @@ vi.mock('../src/workers/solver.ts', () => ({
   plan: (problem: PlanProblem) => planTerm(problem, async () => undefined),
 }))
 
-const id = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
+/** Another term each time: what a page of the test before saves late is not this one's. */
+let id: string
 const sessionId = (n: number) => `00000000-0000-4000-8000-00000000000${n}`
 const forms = [
   '3 laps 30/30',
@@ -52,6 +53,7 @@ let stored: Term
 let answers: Answers
 let calls: { key: string; body: unknown }[]
 beforeEach(() => {
+  id = crypto.randomUUID()
   setActivePinia(createPinia())
   // Days that have been are not planned.
   vi.useFakeTimers({ toFake: ['Date'], now: new Date('2027-01-02T09:00:00Z') })
