@@ -1,6 +1,7 @@
 // Two hundred schools on a Monday, at once: what each kind of request costs the server and the database, how long people wait, at what
 // one machine is for, at five and at twenty times that; the room a year takes; a backup of it all, restored. What a school does in its
-// busiest hour is ours. SCHOOLS=… takes others, SOAK=… lets five times as many come for so many minutes and says the server's memory.
+// busiest hour is ours. SCHOOLS=… takes others, SOAK=… instead lets five times as many come for so many minutes and
+// says the server's memory.
 import { readFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
 import { indexLibrary } from '@esfuerzo/core'
@@ -56,18 +57,10 @@ try {
   await db.raw('vacuum analyze')
   console.log(`${schools} schools filled in ${((Date.now() - filling) / 1000).toFixed(0)} s`)
   const kinds = await kindsOf()
-  await costs(kinds)
-  for (const times of [1, 5, 20]) await waits(kinds, times, 40)
-  const memory = [memoryOf()]
-  for (let minute = 0; minute < soak; minute++) {
-    await waits(kinds, 5, 60)
-    memory.push(memoryOf())
-  }
-  if (soak) {
-    await pause(30_000)
-    console.log(
-      `the server’s memory, a minute apart, then after half a minute of rest: ${[...memory, memoryOf()].join(', ')} MiB`,
-    )
+  if (soak) await soaked(kinds)
+  else {
+    await costs(kinds)
+    for (const times of [1, 5, 20]) await waits(kinds, times, 40)
   }
   await room()
   const backedUp = Date.now()
@@ -151,6 +144,18 @@ async function waits(kinds: readonly Kind[], times: number, seconds: number): Pr
   for (const [name, all] of took)
     if (all.length)
       console.log(`  ${name}: ${all.length}, median ${at(all, 0.5).toFixed(0)} ms, p99 ${at(all, 0.99).toFixed(0)} ms`)
+}
+
+/** Everybody at once for a while: what the server's memory comes to. */
+async function soaked(kinds: readonly Kind[]): Promise<void> {
+  const memory = [memoryOf()]
+  for (let minute = 0; minute < soak; minute++) {
+    await waits(kinds, 5, 60)
+    memory.push(memoryOf())
+  }
+  await pause(30_000)
+  memory.push(memoryOf())
+  console.log(`the server’s memory, a minute apart, then after half a minute of rest: ${memory.join(', ')} MiB`)
 }
 
 /** What lies in the database, by the row, and what a school's year comes to: 36 weeks of two sessions, half of 300 children. */

@@ -21,7 +21,7 @@ export interface Upgrade {
   /** Milliseconds in which nobody answered while one server was ended and the next started; of those, what the new one took to start. */
   down: number
   start: number
-  /** Requests that opened what had been there, and what did not open. */
+  /** Requests that opened what had been there. */
   opened: number
   /** Milliseconds in which nothing was acknowledged while the new release came up beside the old one. */
   pause: number
@@ -48,77 +48,77 @@ function keptColumns(columns: Record<string, string[]>, { schema }: Release): Re
  * the old release's own, with its demo in it.
  */
 export async function upgradeFrom(release: Release): Promise<Upgrade> {
-  const { folder } = release
   const cluster = await openCluster(join(root, '.cache', 'postgres-upgrade'), {
     durable: true,
     fresh: true,
     port: await freePort(54_760),
   })
-  const ports = [await freePort(4560), await freePort(4570)] as const
-  const [oldUrl, newUrl] = ports.map((port) => `http://127.0.0.1:${port}`) as [string, string]
-  const wrong: string[] = []
-  /** A server of a release, ours where none is named. */
-  const start = (port: number, database: string, of?: string, env: Record<string, string | undefined> = {}) =>
-    startServer({
-      databaseUrl: cluster.url(database),
-      port,
-      folder: join(root, '.cache', 'upgrade'),
-      env: {
-        DEMO: 'false',
-        TRUST_PROXY: 'true',
-        PUBLIC_ORIGIN: oldUrl,
-        LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal',
-        ...env,
-      },
-      release: of,
-    })
+  const ports = { old: await freePort(4560), now: await freePort(4570) }
+  const url = { old: `http://127.0.0.1:${ports.old}`, now: `http://127.0.0.1:${ports.now}` }
+  const serving = (database: string): Serving => ({
+    url,
+    databaseUrl: cluster.url(database),
+    start: (at, of, env) =>
+      startServer({
+        databaseUrl: cluster.url(database),
+        port: ports[at],
+        folder: join(root, '.cache', 'upgrade'),
+        env: {
+          DEMO: 'false',
+          TRUST_PROXY: 'true',
+          PUBLIC_ORIGIN: url.old,
+          LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal',
+          ...env,
+        },
+        release: of?.folder,
+      }),
+  })
   try {
     await cluster.create('alone')
     // Its demo, by itself: there is none where anybody from outside is let in.
-    const filling = await start(ports[0], 'alone', folder, { DEMO: 'true', PUBLIC_ORIGIN: undefined })
+    const filling = await serving('alone').start('old', release, { DEMO: 'true', PUBLIC_ORIGIN: undefined })
     await filling.stop()
     await cluster.create('beside', 'alone')
-
-    const db = openDatabase(cluster.url('alone'))
-    const columns = keptColumns(await columnsOf(db), release)
-    const before = await contents(db, columns)
-    const old = await start(ports[0], 'alone', folder)
-    const began = Date.now()
-    await old.stop()
-    const starting = Date.now()
-    const now = await start(ports[0], 'alone')
-    const [start_, down] = [Date.now() - starting, Date.now() - began]
-    const after = await contents(db, columns)
-    for (const table of Object.keys(before))
-      if (before[table] !== after[table] && !others.includes(table)) wrong.push(`table ${table} is not what it was`)
-    const { cookie } = await asker(oldUrl)('/api/session', 'POST', demoSignIn)
-    const opened = await openAll(oldUrl, cookie)
-    wrong.push(...opened.wrong)
-    await now.stop()
-    await db.destroy()
-
-    const beside = await sideBySide({
-      oldUrl,
-      newUrl,
-      databaseUrl: cluster.url('beside'),
-      start: {
-        old: () => start(ports[0], 'beside', folder),
-        now: () => start(ports[1], 'beside'),
-      },
-    })
-    wrong.push(...beside.wrong)
-    return {
-      release,
-      down,
-      start: start_,
-      opened: opened.well,
-      pause: beside.pause,
-      acknowledged: beside.acknowledged,
-      faulted: beside.faulted,
-      wrong,
-    }
+    const alone = await oneAfterTheOther(release, serving('alone'))
+    const beside = await sideBySide(release, serving('beside'))
+    return { release, ...alone, ...beside, wrong: [...alone.wrong, ...beside.wrong] }
   } finally {
     await cluster.stop('immediate')
+  }
+}
+
+/** Where the pages of two releases are, and how a server of them is started; ours where no release is named. */
+interface Serving {
+  url: Record<'old' | 'now', string>
+  databaseUrl: string
+  start: (at: 'old' | 'now', of?: Release, env?: Record<string, string | undefined>) => ReturnType<typeof startServer>
+}
+
+/** The old server ended, the new one started in its place: every row is held against what it was, and everything is opened. */
+async function oneAfterTheOther(
+  release: Release,
+  { url, databaseUrl, start }: Serving,
+): Promise<Pick<Upgrade, 'down' | 'start' | 'opened' | 'wrong'>> {
+  const db = openDatabase(databaseUrl)
+  const columns = keptColumns(await columnsOf(db), release)
+  const before = await contents(db, columns)
+  const old = await start('old', release)
+  const ending = Date.now()
+  await old.stop()
+  const starting = Date.now()
+  const now = await start('old')
+  const up = Date.now()
+  const after = await contents(db, columns)
+  const unequal = Object.keys(before).filter((table) => before[table] !== after[table] && !others.includes(table))
+  const { cookie } = await asker(url.old)('/api/session', 'POST', demoSignIn)
+  const opened = await openAll(url.old, cookie)
+  await now.stop()
+  await db.destroy()
+  return {
+    down: up - ending,
+    start: up - starting,
+    opened: opened.well,
+    wrong: [...unequal.map((table) => `table ${table} is not what it was`), ...opened.wrong],
   }
 }
 
@@ -127,21 +127,17 @@ interface Client {
   sender: Sender
 }
 
-interface Beside {
-  oldUrl: string
-  newUrl: string
-  databaseUrl: string
-  start: Record<'old' | 'now', () => ReturnType<typeof startServer>>
-}
-
 /** Both releases on one database: pages of the old one go on with it, pages of the new one begin with the other. */
-async function sideBySide({ oldUrl, newUrl, databaseUrl, start }: Beside) {
+async function sideBySide(
+  release: Release,
+  { url, databaseUrl, start }: Serving,
+): Promise<Pick<Upgrade, 'pause' | 'acknowledged' | 'faulted' | 'wrong'>> {
   const wrong: string[] = []
-  const old = await start.old()
+  const old = await start('old', release)
   const [oldBook, newBook] = [new Book(), new Book()]
-  const oldClients = await settledAsBefore(oldUrl, 4)
+  const oldClients = await settledAsBefore(url.old, 4)
   for (const { saver } of oldClients) oldBook.saves.set(saver.id, { title: saver.document.title, revision: 1 })
-  const oldLoad = new Load(oldUrl, oldUrl, oldBook, 200)
+  const oldLoad = new Load(url.old, url.old, oldBook, 200)
   oldLoad.start(
     oldClients.map((c) => c.saver),
     oldClients.map((c) => c.sender),
@@ -149,15 +145,15 @@ async function sideBySide({ oldUrl, newUrl, databaseUrl, start }: Beside) {
   await pause(2000)
 
   const began = Date.now()
-  const now = await start.now()
+  const now = await start('now')
   await pause(500)
   const pauseOfOld = oldBook.longestPause(began, Date.now())
   // Pages of the new release come from where they say they do.
-  const { settle, found } = clientsOf({ url: newUrl, origin: oldUrl, databaseUrl })
+  const { settle, found } = clientsOf({ url: url.now, origin: url.old, databaseUrl })
   const newClients: Client[] = []
   for (let i = 0; i < 4; i++) newClients.push(await settle(i))
   for (const { saver } of newClients) newBook.saves.set(saver.id, { title: 'Save 0', revision: 1 })
-  const newLoad = new Load(newUrl, oldUrl, newBook, 200)
+  const newLoad = new Load(url.now, url.old, newBook, 200)
   newLoad.start(
     newClients.map((c) => c.saver),
     newClients.map((c) => c.sender),
@@ -166,11 +162,11 @@ async function sideBySide({ oldUrl, newUrl, databaseUrl, start }: Beside) {
 
   // What the new release writes, the one before reads; what the old one wrote, ours reads.
   for (const { saver } of newClients) {
-    const answer = await fetch(`${oldUrl}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
+    const answer = await fetch(`${url.old}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
     if (!answer.ok) wrong.push(`what the new release saved was answered ${answer.status} by the old one`)
   }
   for (const { saver } of oldClients) {
-    const answer = await fetch(`${newUrl}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
+    const answer = await fetch(`${url.now}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
     if (!answer.ok) wrong.push(`what the old release saved was answered ${answer.status} by the new one`)
   }
   await oldLoad.stop()
