@@ -146,6 +146,33 @@ describe('a term on screen', () => {
     expect(page.words()).toContain('One planned session is in the bin or deleted')
   })
 
+  it('a session that comes after weeks begins anew, and is not said to be there for the first time', async () => {
+    const places = ['2027-01-05', '2027-01-28'].map((date, i) => ({ id: `d${i}`, date, session: sessionId(1) }))
+    stored = { ...start, places }
+    await opened()
+    cell('2027-01-28').click()
+    await flushPromises()
+    const steps = [...document.querySelectorAll('.ladder li')].map((li) => li.textContent)
+    expect(steps.map((step) => /for the first time|after weeks, anew/.exec(step)?.[0])).toEqual([
+      'for the first time',
+      'after weeks, anew',
+    ])
+  })
+
+  it('Ctrl Z in a text takes back what was typed there, not the term', async () => {
+    const page = await opened()
+    await putFirst(page, '2027-01-05')
+    await page.press('Take along')
+    const text = document.querySelector<HTMLTextAreaElement>('aside textarea:not([readonly])')!
+    text.focus()
+    await press('z', { ctrlKey: true })
+    expect(cell('2027-01-05').textContent).toContain('Session 0')
+    text.blur()
+    cell('2027-01-05').focus()
+    await press('z', { ctrlKey: true })
+    expect(cell('2027-01-05').textContent).not.toContain('Session 0')
+  })
+
   it('makes the next step of a session that comes again, as a session of its own', async () => {
     stored = {
       ...start,

@@ -51,14 +51,17 @@ const ordered = computed(() => {
 const ladder = computed(() => {
   const session = place.value?.session
   if (!session || session === props.term.tests) return []
-  return props.term.places
-    .filter((p) => p.session === session)
-    .map((p) => ({
+  const comings = props.term.places.filter((p) => p.session === session).sort((a, b) => (a.date < b.date ? -1 : 1))
+  return comings.map((p, i) => {
+    const coming = comingsBefore(props.term, p)
+    return {
       date: p.date,
       day: DateTime.fromISO(p.date).setLocale(locale.value).toFormat('ccc d LLL'),
-      what: t(`term.coming.${Math.min(comingsBefore(props.term, p), 2)}`),
+      // It was there before, too long ago to go on from.
+      what: t(coming === 0 && i > 0 ? 'term.coming.anew' : `term.coming.${Math.min(coming, 2)}`),
       open: p.made ?? p.session,
-    }))
+    }
+  })
 })
 const times = (id: string) => props.term.places.filter((p) => p.session === id).length
 function onDragStart(event: DragEvent, id: string) {

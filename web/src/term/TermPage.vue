@@ -5,29 +5,11 @@ import { DateTime } from 'luxon'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
-import { callCode } from '@esfuerzo/contract'
-import {
-  checkTerm,
-  clearDay,
-  comingsBefore,
-  coverage,
-  homeDays,
-  keepFree,
-  madeFor,
-  moveDay,
-  pinDay,
-  placeSession,
-  termRules,
-  termView,
-  type CoverageKind,
-  type Term,
-} from '@esfuerzo/core/term'
+import { homeDays, type CoverageKind, type Term } from '@esfuerzo/core/term'
 import SaveMark from '../documents/SaveMark.vue'
-import { library } from '../repertoire/library.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 import { useSettings } from '../settings/store.ts'
-import { client } from '../shared/client.ts'
-import { coreDoor } from '../workers/coreDoor.ts'
+import { isTyping } from '../shared/isTyping.ts'
 import CoverageTable from './CoverageTable.vue'
 import DayPanel from './DayPanel.vue'
 import PlanPanel from './PlanPanel.vue'
@@ -37,7 +19,10 @@ import TermFields from './TermFields.vue'
 import TermMessage from './TermMessage.vue'
 import TermOut from './TermOut.vue'
 import TermWeeks from './TermWeeks.vue'
+import { useDayEdits } from './useDayEdits.ts'
+import { useNextStep } from './useNextStep.ts'
 import { useTerm } from './useTerm.ts'
+import { useTermCoverage } from './useTermCoverage.ts'
 import { useTermSessions } from './useTermSessions.ts'
 
 /** A term: its weeks by home days, what it covers, a plan for it, its calendar. */
@@ -57,21 +42,13 @@ const chosen = ref('')
 const conflict = ref(false)
 const dayView = useTemplateRef('dayView')
 
-const done = shallowRef<ReadonlyMap<string, number>>(new Map())
-const children = ref<number | null>(null)
-/** What came back; where that cannot be asked, the plan alone is shown. */
-async function loadDone() {
-  const answer = await client('readDone', { params: { id: props.id } }).catch(() => undefined)
-  if (!answer) return
-  done.value = new Map(answer.done.map(({ place, homes }) => [place, homes]))
-  children.value = answer.children
-}
+const { done, children, onlyDone, held, facts, findings } = useTermCoverage(() => props.id, term, profiles, gone)
+
 watch(
   () => props.id,
   async (id) => {
     await store.open(id)
     chosen.value = firstDay()
-    void loadDone()
   },
   { immediate: true },
 )
@@ -95,7 +72,7 @@ watch(
 useEventListener('beforeunload', () => void store.flush())
 onBeforeRouteLeave(() => store.leave())
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement) return
+  if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
   const key = event.key.toLowerCase()
   if (key !== 'z' && key !== 'y') return
   event.preventDefault()
@@ -103,42 +80,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   else store.undo()
 })
 
-const onlyDone = ref(false)
-const ids = computed(() => ({
-  families: term.value.families.length
-    ? term.value.families
-    : [...new Set([...profiles.values()].flatMap((s) => s.families))],
-  categories: [...new Set([...library.moves.values()].map((m) => m.category))],
-  builds: [...new Set([...profiles.values()].flatMap((s) => s.builds))],
-  regions: ['upper', 'core', 'lower'],
-  parts: ['push', 'pull', 'legs', 'core'],
-}))
-/** Moves the class knew before the term began. */
-const met = computed(
-  () => new Set([...repertoire.lately].flatMap(([id, last]) => (last < term.value.starts ? [id] : []))),
-)
-const held = computed(() =>
-  coverage(term.value, profiles, ids.value, met.value, (place) => !onlyDone.value || done.value.has(place.id)),
-)
-const facts = computed(() => coverage(term.value, profiles, ids.value, met.value).weeks)
-
-/** What a colleague would say of it, once every session in it is known. */
-const known = computed(() =>
-  term.value.places.every((p) => !p.session || profiles.has(p.session) || gone.value.has(p.session)),
-)
-const findings = computed(() =>
-  known.value ? checkTerm(termView(term.value, profiles, met.value), termRules, settings.settings?.checks) : [],
-)
-
-const put = (session: string, date: string) => {
-  void profile(session)
-  store.edit((now) => placeSession(now, date, { session, title: (titles.value.get(session) ?? '').slice(0, 120) }))
-}
-const isPinned = (date: string) => term.value.places.some((p) => p.date === date && p.pinned)
-const pin = (date: string) => store.edit((now) => pinDay(now, date, !isPinned(date)))
-const free = (date: string) => store.edit((now) => keepFree(now, date))
-const clear = (date: string) => store.edit((now) => clearDay(now, date))
-const move = (from: string, to: string) => store.edit((now) => moveDay(now, from, to))
+const { put, move, pin, free, clear } = useDayEdits((session) => titles.value.get(session))
 const onChange = (change: (term: Term) => Term, merge?: string) => store.edit(change, merge)
 
 /** Sessions that would fill a gap, shown to be put on a day. */
@@ -159,34 +101,7 @@ function onEnter() {
   dayView.value?.focus()
 }
 
-const failed = ref('')
-const making = ref(false)
-/** Makes the session as it comes on the chosen day, a step on where it is due, and opens it. */
-async function onStep() {
-  const place = term.value.places.find((p) => p.date === chosen.value)
-  if (!place?.session) return
-  making.value = true
-  failed.value = ''
-  try {
-    const params = { id: place.session }
-    const [{ document }, { times }] = await Promise.all([
-      client('readWorkout', { params }),
-      client('readCameBack', { params }),
-    ])
-    const cameBack = Object.fromEntries(
-      document.groups.map(({ id }) => [id, times.map((time) => time.lanes[id] ?? [])]),
-    )
-    const coming = comingsBefore(term.value, place)
-    const stepped = await coreDoor.run('termStep', document, { coming, cameBack })
-    const { id } = await client('createWorkout', { body: { document: stepped } })
-    store.edit((now) => madeFor(now, place.id, id))
-    await load()
-    if (await store.flush()) await router.push({ name: 'compose', params: { id } })
-  } catch (error) {
-    failed.value = callCode(error)
-  }
-  making.value = false
-}
+const { making, failed, make: makeStep } = useNextStep(load)
 async function onKeepBoth() {
   conflict.value = false
   const copy = await store.keepBoth()
@@ -291,7 +206,7 @@ const lead = computed(() => {
             @clear="clear(chosen)"
             @pin="pin(chosen)"
             @free="free(chosen)"
-            @step="onStep"
+            @step="makeStep(chosen)"
           />
           <p v-if="making" class="quiet">{{ t('tools.working') }}</p>
         </template>

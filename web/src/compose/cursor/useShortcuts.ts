@@ -1,14 +1,10 @@
 import { useEventListener } from '@vueuse/core'
+import { isTyping } from '../../shared/isTyping.ts'
 import { rowEdits, stepDose, stepVersion } from '../edits/rowEdits.ts'
 import { useSession } from '../session/useSession.ts'
 import { useMessages } from '../useMessages.ts'
 import { useCursor } from './useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
-
-/** Fields and dialogs keep their own keys. */
-const isTyping = (target: EventTarget | null) =>
-  target instanceof Element &&
-  target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="listbox"]') !== null
 
 export interface ShortcutActions {
   find: () => void

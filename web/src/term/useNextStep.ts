@@ -1,0 +1,47 @@
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { callCode } from '@esfuerzo/contract'
+import { comingsBefore, madeFor } from '@esfuerzo/core/term'
+import { client } from '../shared/client.ts'
+import { coreDoor } from '../workers/coreDoor.ts'
+import { useTerm } from './useTerm.ts'
+
+/**
+ * Makes a session as it comes again, a step on where it is due, and opens it.
+ *
+ * @param load reads the teacher's sessions anew, with the one that was made
+ */
+export function useNextStep(load: () => Promise<void>) {
+  const store = useTerm()
+  const router = useRouter()
+  const making = ref(false)
+  /** Why it could not be made, by the error's code. */
+  const failed = ref('')
+
+  async function make(date: string): Promise<void> {
+    const place = store.term.places.find((p) => p.date === date)
+    if (!place?.session) return
+    making.value = true
+    failed.value = ''
+    try {
+      const params = { id: place.session }
+      const [{ document }, { times }] = await Promise.all([
+        client('readWorkout', { params }),
+        client('readCameBack', { params }),
+      ])
+      const cameBack = Object.fromEntries(
+        document.groups.map(({ id }) => [id, times.map((time) => time.lanes[id] ?? [])]),
+      )
+      const coming = comingsBefore(store.term, place)
+      const stepped = await coreDoor.run('termStep', document, { coming, cameBack })
+      const { id } = await client('createWorkout', { body: { document: stepped } })
+      store.edit((now) => madeFor(now, place.id, id))
+      await load()
+      if (await store.flush()) await router.push({ name: 'compose', params: { id } })
+    } catch (error) {
+      failed.value = callCode(error)
+    }
+    making.value = false
+  }
+  return { making, failed, make }
+}
