@@ -4,13 +4,21 @@ import type { AddressInfo } from 'node:net'
 import compression from 'compression'
 import express from 'express'
 import helmet from 'helmet'
+import { pino } from 'pino'
 import { openDatabase } from '../server/src/database.ts'
+import { requestLog } from '../server/src/http/logging.ts'
+import { openMetrics } from '../server/src/metrics/metrics.ts'
 
 const db = openDatabase(process.env.DATABASE_URL!)
+const log = pino({ level: 'fatal' })
+const metrics = openMetrics()
+metrics.watchDatabase(db, { log, milliseconds: 500 })
 await db.raw('create table if not exists bare_runs (id uuid primary key, document jsonb)')
 await db.raw('create table if not exists bare_sessions (id uuid, document jsonb)')
 const app = express()
 app.disable('x-powered-by')
+app.use(requestLog(log))
+app.use(metrics.requests)
 app.use(helmet())
 app.use(compression())
 app.use(express.json({ limit: 600_000 }))

@@ -148,7 +148,7 @@ export function createApp({
   const paper = openPaperStore(jobPool, gone)
   linkRoutes(app, db, gone)
   app.use('/api/go', json)
-  runSendRoutes(app, db, limits, config.secret)
+  runSendRoutes(app, db, limits, config.secret, gone)
   codeRoutes(app, db, limits, config.secret)
   familySheetRoutes(app, db, limits, paper)
   subscribedTermRoutes(app, db)

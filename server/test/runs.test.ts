@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { randomUUID } from 'node:crypto'
 import { type Run } from '@esfuerzo/core/run'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
-import { lateDays } from '../src/publications/resolveToken.ts'
+import { lateDays } from '../src/runs/store.ts'
 import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer

@@ -1,13 +1,18 @@
 import connectPgSimple from 'connect-pg-simple'
 import session, { type SessionData } from 'express-session'
+import { LRUCache } from 'lru-cache'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 
 const PgStore = connectPgSimple(session)
 
-/** Sign-ins in the database. That one could not be kept alive longer is no reason to fail a request that is answered. */
+/** A sign-in that was kept alive is left alone for so long, in milliseconds: it goes on for weeks, and a write is a commit. */
+const keptFor = 60 * 60 * 1000
+
+/** Sign-ins in the database, each kept alive once an hour at most. That one could not be kept alive longer is no reason to fail a request that is answered. */
 class SignInStore extends PgStore {
   readonly #log: Logger
+  readonly #kept = new LRUCache<string, true>({ max: 20_000, ttl: keptFor })
 
   constructor(pool: Pool, log: Logger) {
     super({
@@ -20,8 +25,10 @@ class SignInStore extends PgStore {
   }
 
   override touch(sid: string, data: SessionData, done?: () => void): void {
+    if (this.#kept.has(sid)) return done?.()
     super.touch(sid, data, (error?: unknown) => {
       if (error) this.#log.debug('a sign-in could not be kept alive')
+      else this.#kept.set(sid, true)
       done?.()
     })
   }

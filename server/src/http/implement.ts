@@ -1,4 +1,5 @@
 import type { NextFunction, Request, RequestHandler, Response, Router } from 'express'
+import type {} from 'express-session'
 import type { z } from 'zod'
 import { allDocumentKinds, writtenCarried, zodProblems } from '@esfuerzo/core'
 import { endpoints, type EndpointName, type Endpoints } from '@esfuerzo/contract'

@@ -183,32 +183,15 @@ export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarg
   }
 }
 
-/** Where a run belongs, and what it may be about. */
-export interface RunTarget extends Omit<LinkTarget, 'title' | 'grades' | 'yearEnds' | 'keepMonths' | 'codes'> {
-  /** Null where the snapshot is of the release before. */
-  outline: Outline | null
-}
-
-/** Where a run belongs by its link's token: one indexed query that reads no snapshot. */
-export async function findForRun(db: Knex, tokenHash: string): Promise<RunTarget | undefined> {
-  const row: (Row & { outline: Outline | null }) | undefined = await db('publications as p')
+/** Where a link's runs belong and what they may be about; its outline is null or not whole where a release before made it. */
+export const findForRun = (
+  db: Knex,
+  tokenHash: string,
+): Promise<{ id: string; teacherId: string; sha256: string; outline: Outline | null } | undefined> =>
+  db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .where({ token_hash: tokenHash })
-    .first('p.id', 'p.teacher_id', 'p.class_id', 'p.sha256', 'p.ends_at', 'p.ended_at', 'p.misused', 's.outline')
-    .options({ name: 'find-for-run' })
-  if (!row) return undefined
-  const { id, sha256, misused, outline } = row
-  return {
-    id,
-    teacherId: row.teacher_id,
-    classId: row.class_id,
-    sha256,
-    endsAt: row.ends_at,
-    endedAt: row.ended_at,
-    misused,
-    outline,
-  }
-}
+    .first('p.id', 'p.teacher_id as teacherId', 'p.sha256', 's.outline')
 
 /** What was sent home under a SHA-256; undefined where nothing was. */
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {

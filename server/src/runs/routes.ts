@@ -4,36 +4,36 @@ import { runProblems } from '@esfuerzo/core/run'
 import { isDatabaseAway, isStorageFull } from '../database.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
+import type { Gone } from '../gone/gone.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
-import { wholeOutline } from '../publications/outline.ts'
-import { resolveForRun } from '../publications/resolveToken.ts'
 import { pupilOfKey } from '../pupils/pupilOfKey.ts'
+import { runLinks } from './runLinks.ts'
 import { addRun, listRuns, moveRun, readCameBack, removeRun, removeRuns } from './store.ts'
 
 /** A run on its way in. */
-export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
+export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: string, gone: Gone): void {
+  const linkOf = runLinks(db, gone)
   const byLink = new LocalCounter(limits.runs)
   const byHome = new LocalCounter(limits.runsOfHome)
   implement(router, 'sendRun', async ({ params, body, req }) => {
-    const target = await resolveForRun(db, params.token, body.finishedAt)
+    const link = await linkOf(params.token)
     // One home may not use up what a whole class shares.
-    const home = `${target.id} ${req.ip}`
+    const home = `${link.id} ${req.ip}`
     await byHome.count(home)
-    await byLink.count(target.id)
+    await byLink.count(link.id)
     try {
-      const outline = await wholeOutline(db, target.sha256, target.outline)
-      const problems = runProblems(body, target.sha256, outline)
+      const problems = runProblems(body, link.sha256, link.outline)
       if (problems.length) throw new ServerError('invalid', problems)
       // A key that opens nothing any more loses no run: it comes in as one of nobody's.
-      const pupil = await pupilOfKey(db, target, req.get('pupil-key') ?? '', secret)
-      if (!(await addRun(db, target.id, body, outline, { pupil }))) throw new ServerError('too-many-tries')
+      const pupil = await pupilOfKey(db, link, req.get('pupil-key') ?? '', secret)
+      await addRun(db, link, body, pupil)
       return { id: body.id }
     } catch (error) {
       // What could not be kept is sent again, and takes no room from the rest of the class.
       if (isStorageFull(error) || isDatabaseAway(error))
-        await Promise.all([byHome.refund(home), byLink.refund(target.id)])
+        await Promise.all([byHome.refund(home), byLink.refund(link.id)])
       throw error
     }
   })

@@ -4,52 +4,63 @@ import { readDocument, writtenText } from '@esfuerzo/core'
 import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
 import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
+import { ServerError } from '../http/serverError.ts'
 import { makeOutlines } from '../publications/outline.ts'
 import { findPupil } from '../pupils/store.ts'
 import { insertRows, rowsOf } from '../results/store.ts'
+import type { RunLink } from './runLinks.ts'
 
 /** A link has room for so many runs: several classes over a term (ours). */
 export const runRoom = 3000
 
+/** How long after its link's end a run may come in that was over before it: a device may have been off for a holiday. Ours. */
+export const lateDays = 14
+
+/** Whether a link takes a run: a live one any; one that has ended those that were over by then and come within {@link lateDays},
+ * but none where it was ended for misuse. Bindings `now`, `at` (when the run was over, by the device's clock), `lateDays`. */
+const takesRun = `
+  least(ended_at, ends_at) > :now
+  or not misused and :at <= least(ended_at, ends_at) and :now <= least(ended_at, ends_at) + :lateDays * interval '1 day'`
+
 /**
- * Stores a run with its results one by one; one that is there already stays as it is.
+ * Stores a run with its results one by one, where its link takes it at this moment; one that is there already stays as it is.
  *
- * @param outline of what was sent home, which tells what each result is of
  * @param pupil whose it is, where that is known
- * @returns false where the link has no room for another
+ * @throws {ServerError} `not-found` where the link is there no longer, `ended` where it takes none any more, `too-many-tries` where
+ *   it has no room for another
  */
-export async function addRun(
-  db: Knex,
-  publicationId: string,
-  run: Run,
-  outline: Outline,
-  { pupil, receivedAt }: { pupil?: string | undefined; receivedAt?: Date } = {},
-): Promise<boolean> {
-  const statement = db.raw<{ rows: { room: boolean; there: boolean }[] }>(
-    `with room as (select count(*) < :room as room from runs where publication_id = :publicationId),
+export async function addRun(db: Knex, link: RunLink, run: Run, pupil?: string): Promise<void> {
+  const statement = db.raw<{ rows: { takes: boolean; room: boolean; there: boolean }[] }>(
+    `with link as (select ${takesRun} as takes from publications where id = :publicationId and token_hash = :tokenHash),
+          room as (select count(*) < :room as room from runs where publication_id = :publicationId),
           added as (
             insert into runs (publication_id, id, pupil_id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
-            select :publicationId, :run, cast(:pupil as uuid), :group, :startedAt, :at, :zone, :document, coalesce(:receivedAt, now()), true
-            from room where room on conflict (publication_id, id) do nothing returning 1),
+            select :publicationId, :run, cast(:pupil as uuid), :group, :startedAt, :at, :zone, :document, now(), true
+            from link, room where takes and room on conflict (publication_id, id) do nothing returning 1),
           rowed as (${insertRows('exists (select from added)')})
-     select room, exists (select from runs where publication_id = :publicationId and id = :run) as there from room`,
+     select takes, room, exists (select from runs where publication_id = :publicationId and id = :run) as there from link, room`,
     {
-      publicationId,
+      publicationId: link.id,
+      tokenHash: link.tokenHash,
+      now: new Date(),
+      lateDays,
       room: runRoom,
       run: run.id,
       group: run.group,
       startedAt: run.startedAt,
       at: run.finishedAt,
-      rows: rowsOf(run, outline),
+      rows: rowsOf(run, link.outline),
       zone: run.zone,
       // Whose it is, its row says: that can be put right.
       document: writtenText(runDocument, withoutPupil(run)),
       pupil: (pupil ?? null) as never,
-      receivedAt: (receivedAt ?? null) as never,
     },
   )
   const { rows } = await statement.options({ name: 'add-run' })
-  return rows[0]!.room || rows[0]!.there
+  const [kept] = rows
+  if (!kept) throw new ServerError('not-found')
+  if (!kept.takes) throw new ServerError('ended')
+  if (!kept.room && !kept.there) throw new ServerError('too-many-tries')
 }
 
 /** Stores many runs of one publication at once, none of which is there yet, with their results. */

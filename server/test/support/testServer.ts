@@ -29,7 +29,7 @@ import { createApp, type AppParts } from '../../src/app.ts'
 import { openDatabase } from '../../src/database.ts'
 import { prepareDatabase } from '../../src/prepareDatabase.ts'
 import { openDeletions } from '../../src/deletions/deletions.ts'
-import { listenForGone } from '../../src/gone/gone.ts'
+import { listenForGone, type Gone } from '../../src/gone/gone.ts'
 import { openHealth } from '../../src/health.ts'
 import { Afterwards } from '../../src/http/afterwards.ts'
 import { openOutbox } from '../../src/mail/outbox.ts'
@@ -86,9 +86,9 @@ export async function testServer(
   const server = app.listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
 
-  /** A second server on the same database. */
-  const another = async () => {
-    const heard = await listenForGone(url, log)
+  /** A second server on the same database. @param hears of deletions by other means than the database's */
+  const another = async (hears?: Gone) => {
+    const heard = hears ?? (await listenForGone(url, log))
     const beside = createApp({ ...parts, gone: heard }).listen(0, '127.0.0.1')
     await new Promise((resolve) => beside.once('listening', resolve))
     return {

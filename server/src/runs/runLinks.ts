@@ -1,0 +1,46 @@
+import type { Knex } from 'knex'
+import { LRUCache } from 'lru-cache'
+import type { Outline } from '@esfuerzo/core/publication'
+import type { Gone } from '../gone/gone.ts'
+import { tokenHash } from '../http/linkToken.ts'
+import { ServerError } from '../http/serverError.ts'
+import { wholeOutline } from '../publications/outline.ts'
+import { findForRun } from '../publications/store.ts'
+
+/** Of a link what a run is held against, none of which ever changes. Whether it still takes runs is asked when one is stored. */
+export interface RunLink {
+  /** The publication. */
+  id: string
+  teacherId: string
+  tokenHash: string
+  sha256: string
+  outline: Outline
+}
+
+/**
+ * Links that runs come through, kept in memory: a class sends thirty through one in an evening. What is deleted is forgotten
+ * at once, and while deletions are not heard of nothing is answered from memory.
+ *
+ * @returns where a token leads, be it ended or not; throws {ServerError} `not-found` for a token nobody made
+ */
+export function runLinks(db: Knex, gone: Gone): (token: string) => Promise<RunLink> {
+  const find = async (hash: string): Promise<RunLink | undefined> => {
+    const found = await findForRun(db, hash)
+    return found && { ...found, tokenHash: hash, outline: await wholeOutline(db, found.sha256, found.outline) }
+  }
+  const cache = new LRUCache<string, RunLink>({
+    maxSize: 16 * 1024 * 1024,
+    sizeCalculation: ({ outline }) => JSON.stringify(outline).length,
+    fetchMethod: find,
+    // Whoever waits for a link gets it, also where it was let go meanwhile.
+    ignoreFetchAbort: true,
+  })
+  // All of them, with those that are being read: it costs a statement each, and is seldom.
+  gone.onGone(() => cache.clear())
+  return async (token) => {
+    const hash = tokenHash(token)
+    const link = gone.heard ? await cache.fetch(hash) : await find(hash)
+    if (!link) throw new ServerError('not-found')
+    return link
+  }
+}
