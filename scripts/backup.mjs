@@ -20,7 +20,8 @@ try {
   say(
     `the database is in ${file}${recipient ? ', encrypted' : ', readable by whoever has the file: give a key with --for to change that'}`,
   )
-  say('keep the secret and the list of deletions (.data/secret, .data/deletions.jsonl) with it, in another place')
+  const where = cluster ? '.data/secret, .data/deletions.jsonl' : 'SECRET and DELETIONS of its servers'
+  say(`keep the secret and the list of deletions (${where}) with it, in another place`)
 } catch (error) {
   giveUp(`No backup was made: ${error.message}`)
 } finally {

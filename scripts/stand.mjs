@@ -97,14 +97,13 @@ export async function openStand() {
   const secret = randomBytes(48).toString('base64url')
 
   const etcds = ports.etcd.map((client, i) => ({ name: `etcd${i + 1}`, client, peer: ports.peers[i] }))
-  const startEtcd = ({ name, client, peer }) => {
-    const own = (port) => `http://${host}:${port}`
-    const words = ['--name', name, '--data-dir', join(folder, name), '--log-level', 'warn']
-    words.push('--listen-client-urls', own(client), '--advertise-client-urls', own(client))
-    words.push('--listen-peer-urls', own(peer), '--initial-advertise-peer-urls', own(peer))
-    words.push('--initial-cluster', etcds.map((e) => `${e.name}=${own(e.peer)}`).join(','))
-    return startProgram(join(folder, `${name}.log`), '/usr/bin/etcd', words)
+  const together = etcds.map((e) => `${e.name}=http://${host}:${e.peer}`).join(',')
+  for (const { name, client, peer } of etcds) {
+    const values = { name, host, client, peer, folder: join(folder, name), members: together }
+    writeFileSync(join(folder, `${name}.yml`), filled('etcd.yml', values))
   }
+  const startEtcd = ({ name }) =>
+    startProgram(join(folder, `${name}.log`), '/usr/bin/etcd', ['--config-file', join(folder, `${name}.yml`)])
 
   const nodes = ports.nodes.map((port, i) => {
     const name = `db${i + 1}`
@@ -141,6 +140,8 @@ export async function openStand() {
       host,
       databasePort: ports.database,
       pagesPort: ports.pages,
+      user: '',
+      tls: '',
       databases: databases.join('\n'),
       servers: servers.join('\n'),
     }),
@@ -238,6 +239,7 @@ export async function openStand() {
       const { rest } = nodes.find((n) => n.name === leader)
       const answer = await fetch(`http://${host}:${rest}/switchover`, {
         method: 'POST',
+        headers: { authorization: `Basic ${Buffer.from(`esfuerzo:${password}`).toString('base64')}` },
         body: JSON.stringify({ leader, candidate }),
       })
       if (!answer.ok) throw new Error(`switchOver was answered ${answer.status} ${await answer.text()}`)

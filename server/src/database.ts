@@ -82,7 +82,8 @@ export function openDatabase(
     },
     migrations: { migrationSource },
     log: {
-      warn: (message) => log?.warn(message),
+      // That there is no connection is said by the answers, which are counted in the log: not once more for each.
+      warn: (message) => log?.[String(message).startsWith('Acquire connection error') ? 'debug' : 'warn'](message),
       error: (message) => log?.error(message),
       deprecate: () => {},
       debug: () => {},
@@ -138,7 +139,7 @@ export function isDatabaseAway(error: unknown): boolean {
   if (error instanceof AggregateError) return error.errors.some(isDatabaseAway)
   return (
     error.name === 'KnexTimeoutError' ||
-    /Connection terminated|connection timeout|timeout expired|Query read timeout|Unable to acquire a connection|Client has encountered a connection error/i.test(
+    /Connection terminated|connection timeout|timeout expired|timeout exceeded when trying to connect|Query read timeout|Unable to acquire a connection|Client has encountered a connection error/i.test(
       error.message,
     ) ||
     isDatabaseAway(error.cause)

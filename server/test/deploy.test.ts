@@ -30,11 +30,28 @@ it('a commit lies on two machines, and a leader that is gone has lost before ano
   expect(seconds('loop_wait') + 2 * seconds('retry_timeout')).toBeLessThanOrEqual(seconds('ttl'))
 })
 
+it('nobody hands the lead to another without the password, and etcd lets Patroni speak to it', () => {
+  expect(filled('patroni.yml', node)).toMatch(/^ +authentication: \{ username: esfuerzo, password: 'not-a-secret' \}$/m)
+  const etcd = { name: 'db1', host: '10.0.0.1', client: 2379, peer: 2380, folder: '/var/lib/etcd/esfuerzo' }
+  const members = 'db1=http://10.0.0.1:2380'
+  // Of etcd 3.4, seen: what is said by a file has that door shut where nothing is said of it, and Patroni is answered 404.
+  expect(filled('etcd.yml', { ...etcd, members })).toMatch(/^enable-grpc-gateway: true$/m)
+})
+
+it('of two proxies the one that comes back does not take the address from the other', () => {
+  const text = filled('keepalived.conf', { interface: 'eth0', priority: 101, address: '10.0.0.20/24' })
+  // man keepalived.conf, "nopreempt": the initial state must be BACKUP for it to be heeded.
+  expect(text).toMatch(/^ +state BACKUP$/m)
+  expect(text).toMatch(/^ +nopreempt$/m)
+})
+
 it('the proxy sends again only what never left: a write is not sent twice', () => {
   const text = filled('haproxy.cfg', {
     host: '10.0.0.9',
     databasePort: 5432,
     pagesPort: 443,
+    user: 'user haproxy',
+    tls: 'ssl crt /etc/haproxy/esfuerzo.pem',
     databases: '',
     servers: '',
   })

@@ -1,7 +1,10 @@
 import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises'
+import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Knex } from 'knex'
+import pg from 'pg'
+import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { isDatabaseAway, openDatabase } from '../src/database.ts'
 import { publicationRoom } from '../src/publications/store.ts'
@@ -91,6 +94,33 @@ describe('while the database makes somebody wait', () => {
     expect(before).toBeGreaterThan(0)
     expect(after).not.toContain(before)
     await late.destroy()
+  })
+
+  it('a sign-in that no connection is left to ask for is no fault of the server’s', async () => {
+    const pool = new pg.Pool({ connectionString: inject('databaseUrl'), max: 1, connectionTimeoutMillis: 200 })
+    const narrow = await testServer(defaultLimits, { pool })
+    const agent = await narrow.teacher('narrow@island.example')
+    const held = await pool.connect()
+    const answer = await agent.get('/api/me')
+    held.release()
+    expect([answer.status, answer.body.code]).toEqual([503, 'database-away'])
+    await agent.get('/api/me').expect(200)
+    await narrow.close()
+    await pool.end()
+    own = await server.teacher('own@island.example')
+  })
+
+  it('a door behind which there is no database fills no log', async () => {
+    const door = createServer((socket) => socket.destroy()).listen(0, '127.0.0.1')
+    await new Promise((resolve) => door.once('listening', resolve))
+    const lines: string[] = []
+    const log = pino({ level: 'info' }, { write: (line: string) => void lines.push(line) })
+    const { port } = door.address() as AddressInfo
+    const db = openDatabase(`postgres://nobody@127.0.0.1:${port}/nothing`, log)
+    for (let i = 0; i < 5; i++) await expect(db.raw('select 1')).rejects.toSatisfy(isDatabaseAway)
+    expect(lines).toEqual([])
+    await db.destroy()
+    await new Promise((resolve) => door.close(resolve))
   })
 
   it('a full disk is said: by the answer and by the health, until it is over', async () => {
