@@ -9,6 +9,7 @@ import { randomUUID } from 'node:crypto'
 import { readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
 import { dearSession, hostileSessions, largeSession } from '../core/test/support/hostile.ts'
 import { openHouse } from '../faults/house.ts'
+import { openDatabase } from '../server/src/database.ts'
 import { at } from './share.mjs'
 
 const agent = new Agent({ keepAlive: true, maxSockets: 40 })
@@ -209,6 +210,28 @@ try {
   const served = (m: typeof paper) => (m.answer as { status: number }[]).filter((a) => a.status === 200).length
   console.log(
     `eight PDFs at once: ${served(paper)} and ${served(again)} served, made in ${took(paper).toFixed(0)} ms, again in ${took(again).toFixed(0)} ms; /healthz meanwhile p99 ${paper.p99.toFixed(0)} ms  (goal ≤ ${(idle.p99 + 50).toFixed(0)})`,
+  )
+  // A teacher of some years: 200 sessions of sixty stations, each with sixty states.
+  const db = openDatabase(house.databaseUrl, undefined, 'unbound')
+  const like = own[0]!.id
+  await db.raw(
+    `insert into workouts
+     select (jsonb_populate_record(w, jsonb_build_object('id', gen_random_uuid()))).* from workouts w, generate_series(1, 180) where w.id = ?`,
+    [like],
+  )
+  await db.raw(
+    `insert into workout_versions (id, workout_id, document, started_at, saved_at)
+     select gen_random_uuid(), w.id, w.document, now() - n * interval '1 hour', now() - n * interval '1 hour'
+     from workouts w, generate_series(1, 60) n where w.title = (select title from workouts where id = ?)`,
+    [like],
+  )
+  await db.destroy()
+  // Connections that lay idle meanwhile may be ended by now.
+  agent.destroy()
+  const along = await meanwhile(() => ask({ url: `${house.url}/api/export`, headers: headers(cookie) }))
+  const { status: outcome, took: ms, text } = along.answer as Awaited<ReturnType<typeof ask>>
+  console.log(
+    `200 sessions with 12 000 states taken along: ${outcome}, ${(text.length / 2 ** 20).toFixed(0)} MiB after ${(ms / 1000).toFixed(0)} s; /healthz meanwhile p99 ${along.p99.toFixed(0)}, at most ${along.most.toFixed(0)} ms  (goal ≤ 100)`,
   )
   const status = readFileSync(`/proc/${house.pid()}/status`, 'utf8')
   const mib = (name: string) => (Number(new RegExp(`${name}:\\s+(\\d+)`).exec(status)![1]) / 1024).toFixed(0)

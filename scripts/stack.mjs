@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { openCluster } from './database.mjs'
 import { needBuild } from './build.mjs'
 import { freePort } from './ports.mjs'
-import { serverEnvironment } from './serverEnvironment.mjs'
+import { serverEnvironment, serverWords } from './serverEnvironment.mjs'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
@@ -21,7 +21,7 @@ export const secret = 'for-tests-only-for-tests-only-for-tests-only'
  * @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child: import('node:child_process').ChildProcess }>}
  */
 export function startServer({ databaseUrl, port, folder, env = {}, release = root }) {
-  const child = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
+  const child = spawn(process.execPath, serverWords, {
     cwd: release,
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     env: {

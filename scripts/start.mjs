@@ -7,7 +7,7 @@ import { giveUp, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
 import { needBuild } from './build.mjs'
 import { freePort, isFree } from './ports.mjs'
-import { serverEnvironment } from './serverEnvironment.mjs'
+import { serverEnvironment, serverWords } from './serverEnvironment.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const known = new Set(['--fresh'])
@@ -40,7 +40,7 @@ const environment = serverEnvironment(process.env, {
   secret: installationSecret(join(root, '.data', 'secret')),
   port,
 })
-const server = spawn(process.execPath, ['--enable-source-maps', 'server/dist/bundle/main.js'], {
+const server = spawn(process.execPath, serverWords, {
   cwd: root,
   stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   env: environment,

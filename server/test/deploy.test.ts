@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
+import { serverWords } from '../../scripts/serverEnvironment.mjs'
 import { filled } from '../../scripts/stand.mjs'
 
 const node = {
@@ -20,6 +21,12 @@ it('what several machines are set up with is filled in whole, or says what is mi
   expect(text).toContain("listen: '10.0.0.1:5432'")
   const { password: _, ...without } = node
   expect(() => filled('patroni.yml', without)).toThrow('patroni.yml asks for {{password}}')
+})
+
+it('the server is started by the same words everywhere', () => {
+  const read = (name: string) => readFileSync(new URL(`../../deploy/${name}`, import.meta.url), 'utf8')
+  expect(read('esfuerzo.service')).toContain(`ExecStart=/usr/bin/node ${serverWords.join(' ')}\n`)
+  expect(read('Containerfile')).toContain(`CMD ${JSON.stringify(['node', ...serverWords]).replaceAll(',', ', ')}`)
 })
 
 it('a commit lies on two machines, and a leader that is gone has lost before another leads', () => {

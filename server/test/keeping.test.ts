@@ -214,6 +214,29 @@ describe('how a session came', () => {
   })
 })
 
+it('exports much of everything whole and in order, however many of it are read at a time', async () => {
+  const sent = await sentWorkout(own)
+  for (let i = 0; i < 12; i++) await own.post('/api/workouts').send({ document: smallWorkout(`Session ${i}`) })
+  await server.db.raw(
+    `insert into workout_versions (id, workout_id, document, started_at, saved_at)
+     select gen_random_uuid(), workout_id, document, started_at, saved_at - n * interval '1 hour' from workout_versions, generate_series(1, 25) n
+     where workout_id = ?`,
+    [sent.workoutId],
+  )
+  const runs = Array.from({ length: 105 }, () => runOf(sent.publication))
+  for (const run of runs) await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
+  const files = await exportOf(own)
+  const under = (folder: string) => Object.keys(files).filter((name) => name.startsWith(folder))
+  expect(under('sessions/')).toHaveLength(13)
+  const history = under(`history/springs-${sent.workoutId.slice(0, 8)}/`)
+  expect(history).toHaveLength(26)
+  expect(history).toEqual([...history].sort())
+  const came = JSON.parse(files['results/runs.json']!) as { run: { id: string } }[]
+  expect(came.map(({ run }) => run.id)).toEqual(runs.map(({ id }) => id))
+  const { data } = Papa.parse<{ run: string }>(files['results/runs.csv']!, { header: true })
+  expect(data.map(({ run }) => run)).toEqual(runs.map(({ id }) => id))
+})
+
 it('exports everything as open files that other programs read', async () => {
   const document = smallWorkout('=1+1, "Springs"')
   const { workoutId, publication } = await sentWorkout(own, document)

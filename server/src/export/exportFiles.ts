@@ -1,16 +1,16 @@
 import { fileTitle } from '@esfuerzo/core/cues'
 import type { Knex } from 'knex'
-import Papa from 'papaparse'
 import { movesFile } from '@esfuerzo/core'
-import { type Run } from '@esfuerzo/core/run'
+import type { Teacher } from '@esfuerzo/contract'
 import { allOriginals } from '../originals/store.ts'
-import { allClasses, bookCsv } from '../pupils/pupilFile.ts'
-import { readTeacher } from '../accounts/store.ts'
+import { allClasses, bookColumns, bookLines } from '../pupils/pupilFile.ts'
 import { readSettings } from '../settings/store.ts'
 import { listEvents } from '../events/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
 import { listShelf } from '../shelf/store.ts'
-import { allPublications, allRuns, allTerms, allVersions, allWorkouts } from './store.ts'
+import { csvPieces } from './csv.ts'
+import { allPublications, allRuns, allStates, allTerms, allWorkouts, sessionTitles, type CameIn } from './store.ts'
+import type { ZippedFile } from './zipFiles.ts'
 
 const readme = `Everything you have with Esfuerzo, as open files.
 
@@ -35,83 +35,81 @@ const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`
 /** A name for a file: letters and digits of the title, then the id's beginning, so that none stands twice. */
 const fileName = (title: string, id: string) => `${fileTitle(title)}-${id.slice(0, 8)}`
 
-/** Runs as a table: a line a result, or one line where a run has none. */
-function runsTable(runs: readonly { title: string; run: Run }[]): string {
-  const rows = runs.flatMap(({ title, run }) => {
-    const head = {
-      session: title,
-      run: run.id,
-      group: run.group,
-      started: run.startedAt,
-      finished: run.finishedAt,
-      zone: run.zone,
-      steps_done: run.steps.done,
-      steps_skipped: run.steps.skipped,
-      steps_easier: run.steps.easier,
-      felt: run.felt?.value ?? '',
-      felt_scale: run.felt?.scale ?? '',
-      pulses: (run.pulses ?? []).map((p) => `${p.when} ${p.beats} in ${p.seconds} s`).join('; '),
-      again: run.survey?.again ?? '',
-      space: run.survey?.space ?? '',
-    }
-    const results = run.results.length ? run.results : [undefined]
-    return results.map((r) => ({
-      ...head,
-      block: r?.block ?? '',
-      station: r?.station ?? '',
-      lap: r?.lap ?? '',
-      value: r?.value ?? '',
-      unit: r?.unit ?? '',
-      rung: r?.rung ?? '',
-      trial: r?.trial ?? '',
-      clean: r?.clean ?? '',
-      load_kg: r?.load?.kg ?? '',
-    }))
-  })
-  // RFC 4180 line ends; a title that looks like a formula stays text in a spreadsheet.
-  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })
+/** Of a run as a table. */
+const columns = [
+  ...['session', 'run', 'group', 'started', 'finished', 'zone', 'steps_done', 'steps_skipped', 'steps_easier'],
+  ...['felt', 'felt_scale', 'pulses', 'again', 'space'],
+  ...['block', 'station', 'lap', 'value', 'unit', 'rung', 'trial', 'clean', 'load_kg'],
+]
+
+/** A run's lines in a table: one a result, or one where it has none. */
+function linesOf({ title, run }: CameIn): object[] {
+  const head = {
+    session: title,
+    run: run.id,
+    group: run.group,
+    started: run.startedAt,
+    finished: run.finishedAt,
+    zone: run.zone,
+    steps_done: run.steps.done,
+    steps_skipped: run.steps.skipped,
+    steps_easier: run.steps.easier,
+    felt: run.felt?.value,
+    felt_scale: run.felt?.scale,
+    pulses: (run.pulses ?? []).map((p) => `${p.when} ${p.beats} in ${p.seconds} s`).join('; '),
+    again: run.survey?.again,
+    space: run.survey?.space,
+  }
+  const results = run.results.length ? run.results : [undefined]
+  return results.map((r) => ({ ...head, ...r, load_kg: r?.load?.kg }))
 }
 
-/** All of a teacher's data as files by name; undefined where there is no such teacher. */
-export async function exportFiles(db: Knex, teacherId: string): Promise<Record<string, string> | undefined> {
-  const teacher = await readTeacher(db, teacherId)
-  if (!teacher) return undefined
-  const [settings, workouts, versions, shelf, publications, runs, terms, moves, originals, classes, book, events] =
-    await Promise.all([
-      readSettings(db, teacherId),
-      allWorkouts(db, teacherId),
-      allVersions(db, teacherId),
-      listShelf(db, teacherId),
-      allPublications(db, teacherId),
-      allRuns(db, teacherId),
-      allTerms(db, teacherId),
-      listOwnMoves(db, teacherId),
-      allOriginals(db, teacherId),
-      allClasses(db, teacherId),
-      bookCsv(db, teacherId),
-      listEvents(db, teacherId),
-    ])
-  const names = new Map(workouts.map((w) => [w.id, fileName(w.title, w.id)]))
-  return {
-    'README.txt': readme,
-    'account.json': json(teacher),
-    'settings.json': json(settings),
-    'moves.json': json(movesFile(moves)),
-    ...Object.fromEntries(workouts.map((w) => [`sessions/${names.get(w.id)}.json`, json(w.document)])),
-    ...Object.fromEntries(originals.map((o) => [`texts/${names.get(o.workoutId)}.txt`, o.text])),
-    ...Object.fromEntries(
-      versions.map((v) => [
-        `history/${names.get(v.workoutId)}/${v.savedAt.replaceAll(':', '-')}${v.name ? `-${fileName(v.name, v.id)}` : ''}.json`,
-        json(v.document),
-      ]),
-    ),
-    ...Object.fromEntries(shelf.map((p) => [`shelf/${fileName(p.name, p.id)}.json`, json(p.part)])),
-    ...Object.fromEntries(terms.map((term) => [`terms/${fileName(term.title, term.id)}.json`, json(term.document)])),
-    'links.json': json(publications),
-    'events.json': json(events),
-    'classes.json': json(classes),
-    'results/book.csv': book,
-    'results/runs.json': json(runs),
-    'results/runs.csv': runsTable(runs),
+async function* runLines(db: Knex, teacherId: string): AsyncGenerator<object[]> {
+  for await (const run of allRuns(db, teacherId)) yield linesOf(run)
+}
+
+/** A list as JSON, as {@link json} writes it but for the lines' beginnings, piece by piece. */
+async function* jsonPieces(items: AsyncIterable<object>): AsyncGenerator<string> {
+  let between = '[\n'
+  for await (const item of items) {
+    yield between + JSON.stringify(item, null, 1)
+    between = ',\n'
   }
+  yield between === '[\n' ? '[]\n' : '\n]\n'
+}
+
+/** A file that is one piece. */
+const file = (name: string, text: string): ZippedFile => ({ name, text: [text] })
+
+/**
+ * All of a teacher's data as files, each read when it is asked for. It is no picture of one moment: what is deleted while it is made
+ * may be missing.
+ */
+export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<ZippedFile> {
+  const { id } = teacher
+  yield file('README.txt', readme)
+  yield file('account.json', json(teacher))
+  yield file('settings.json', json(await readSettings(db, id)))
+  yield file('moves.json', json(movesFile(await listOwnMoves(db, id))))
+  const titles = await sessionTitles(db, id)
+  const names = new Map(titles.map((w) => [w.id, fileName(w.title, w.id)]))
+  for await (const w of allWorkouts(db, id)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
+  for await (const o of allOriginals(db, id)) yield file(`texts/${names.get(o.workoutId)}.txt`, o.text)
+  for (const w of titles)
+    for await (const { id: state, name, savedAt, document } of allStates(db, id, w.id)) {
+      const named = name ? `-${fileName(name, state)}` : ''
+      yield file(
+        `history/${names.get(w.id)}/${savedAt.toISOString().replaceAll(':', '-')}${named}.json`,
+        json(document),
+      )
+    }
+  for (const p of await listShelf(db, id)) yield file(`shelf/${fileName(p.name, p.id)}.json`, json(p.part))
+  for await (const term of allTerms(db, id))
+    yield file(`terms/${fileName(term.title, term.id)}.json`, json(term.document))
+  yield file('links.json', json(await allPublications(db, id)))
+  yield file('events.json', json(await listEvents(db, id)))
+  yield file('classes.json', json(await allClasses(db, id)))
+  yield { name: 'results/book.csv', text: csvPieces(bookColumns, bookLines(db, id)) }
+  yield { name: 'results/runs.json', text: jsonPieces(allRuns(db, id)) }
+  yield { name: 'results/runs.csv', text: csvPieces(columns, runLines(db, id)) }
 }

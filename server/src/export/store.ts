@@ -1,44 +1,56 @@
 import type { Knex } from 'knex'
 import { readDocument } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
+import { inBatches } from './inBatches.ts'
 
 const iso = (date: Date) => date.toISOString()
 
+/** So many runs are read at a time (ours). */
+const runBatch = 100
+
+/** A document of a teacher's, under its title. */
+interface Titled {
+  id: string
+  title: string
+  document: unknown
+}
+
+/** The titles of all of a teacher's sessions, those in the bin too. */
+export const sessionTitles = (db: Knex, teacherId: string): Promise<{ id: string; title: string }[]> =>
+  db('workouts').where({ teacher_id: teacherId }).select('id', 'title').orderBy(['created_at', 'id'])
+
 /** All of a teacher's sessions, those in the bin too. */
-export async function allWorkouts(
-  db: Knex,
-  teacherId: string,
-): Promise<{ id: string; title: string; document: unknown }[]> {
-  return db('workouts').where({ teacher_id: teacherId }).select('id', 'title', 'document').orderBy('created_at')
+export async function* allWorkouts(db: Knex, teacherId: string): AsyncGenerator<Titled> {
+  const hers = () => db('workouts').where({ teacher_id: teacherId })
+  yield* inBatches<Titled>(await sessionTitles(db, teacherId), (ids) =>
+    hers().whereIn('id', ids).select('id', 'title', 'document'),
+  )
 }
 
 /** All of a teacher's terms, those in the bin too. */
-export async function allTerms(
-  db: Knex,
-  teacherId: string,
-): Promise<{ id: string; title: string; document: unknown }[]> {
-  return db('terms').where({ teacher_id: teacherId }).select('id', 'title', 'document').orderBy('starts')
+export async function* allTerms(db: Knex, teacherId: string): AsyncGenerator<Titled> {
+  const hers = () => db('terms').where({ teacher_id: teacherId })
+  yield* inBatches<Titled>(await hers().select('id').orderBy(['starts', 'id']), (ids) =>
+    hers().whereIn('id', ids).select('id', 'title', 'document'),
+  )
 }
 
-/** Every kept state of a teacher’s sessions, for her own export. */
-export async function allVersions(
-  db: Knex,
-  teacherId: string,
-): Promise<{ id: string; workoutId: string; name: string | null; savedAt: string; document: unknown }[]> {
-  const rows: { id: string; workout_id: string; name: string | null; saved_at: Date; document: unknown }[] = await db(
-    'workout_versions as v',
+interface State {
+  id: string
+  name: string | null
+  savedAt: Date
+  document: unknown
+}
+
+/** Every kept state of one of a teacher's sessions. */
+export async function* allStates(db: Knex, teacherId: string, workoutId: string): AsyncGenerator<State> {
+  const states = () =>
+    db('workout_versions as v')
+      .join('workouts as w', 'w.id', 'v.workout_id')
+      .where({ 'w.teacher_id': teacherId, 'w.id': workoutId })
+  yield* inBatches<State>(await states().select('v.id').orderBy(['v.saved_at', 'v.id']), (ids) =>
+    states().whereIn('v.id', ids).select('v.id', 'v.name', 'v.saved_at as savedAt', 'v.document'),
   )
-    .join('workouts as w', 'w.id', 'v.workout_id')
-    .where({ 'w.teacher_id': teacherId })
-    .select('v.id', 'v.workout_id', 'v.name', 'v.saved_at', 'v.document')
-    .orderBy('v.saved_at')
-  return rows.map((r) => ({
-    id: r.id,
-    workoutId: r.workout_id,
-    name: r.name,
-    savedAt: iso(r.saved_at),
-    document: r.document,
-  }))
 }
 
 /** Every link a teacher sent home, for her own export. */
@@ -61,16 +73,24 @@ export async function allPublications(
   }))
 }
 
-/** Every run that came back to a teacher, for her own export. */
-export async function allRuns(db: Knex, teacherId: string): Promise<{ title: string; receivedAt: string; run: Run }[]> {
-  const rows: { title: string; received_at: Date; document: unknown }[] = await db('runs as r')
-    .join('publications as p', 'p.id', 'r.publication_id')
-    .where({ 'p.teacher_id': teacherId })
-    .select('p.title', 'r.received_at', 'r.document')
-    .orderBy('r.received_at')
-  return rows.map((r) => ({
-    title: r.title,
-    receivedAt: iso(r.received_at),
-    run: readDocument(runDocument, r.document),
-  }))
+/** A run that came back, with the title of what it is of. */
+export interface CameIn {
+  title: string
+  receivedAt: string
+  run: Run
+}
+
+/** Every run that came back to a teacher, by link and as they came in. */
+export async function* allRuns(db: Knex, teacherId: string): AsyncGenerator<CameIn> {
+  const links: { id: string; title: string }[] = await db('publications')
+    .where({ teacher_id: teacherId })
+    .select('id', 'title')
+    .orderBy(['created_at', 'id'])
+  for (const { id, title } of links) {
+    const runs = () => db('runs').where({ publication_id: id })
+    const all: { id: string }[] = await runs().select('id').orderBy(['received_at', 'id'])
+    const read = (ids: string[]) => runs().whereIn('id', ids).select('id', 'received_at', 'document')
+    for await (const r of inBatches<{ id: string; received_at: Date; document: unknown }>(all, read, runBatch))
+      yield { title, receivedAt: iso(r.received_at), run: readDocument(runDocument, r.document) }
+  }
 }

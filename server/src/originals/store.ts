@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Original } from '@esfuerzo/contract'
+import { inBatches } from '../export/inBatches.ts'
 
 interface Row {
   workout_id: string
@@ -33,10 +34,10 @@ export const removeOriginal = async (db: Knex, teacherId: string, workoutId: str
     .delete()) > 0
 
 /** Every text a teacher's sessions were begun from, for her own export. */
-export async function allOriginals(db: Knex, teacherId: string): Promise<{ workoutId: string; text: string }[]> {
-  const rows: Row[] = await db('originals as o')
-    .join('workouts as w', 'w.id', 'o.workout_id')
-    .where({ 'w.teacher_id': teacherId })
-    .select('o.*')
-  return rows.map((r) => ({ workoutId: r.workout_id, text: r.text }))
+export async function* allOriginals(db: Knex, teacherId: string): AsyncGenerator<{ workoutId: string; text: string }> {
+  const hers = () =>
+    db('originals as o').join('workouts as w', 'w.id', 'o.workout_id').where({ 'w.teacher_id': teacherId })
+  const read = (ids: string[]) => hers().whereIn('w.id', ids).select('w.id', 'o.text')
+  const all = await hers().select('w.id').orderBy(['w.created_at', 'w.id'])
+  for await (const { id, text } of inBatches<{ id: string; text: string }>(all, read)) yield { workoutId: id, text }
 }

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
-import Papa from 'papaparse'
 import { readDocument } from '@esfuerzo/core'
 import { byAlias } from '@esfuerzo/core/classBook'
 import { runDocument, type ResultKind, type Run } from '@esfuerzo/core/run'
+import { csvLines } from '../export/csv.ts'
 import { findPupil } from './store.ts'
 
 /** A value as it is read outside. */
@@ -31,8 +31,6 @@ export interface PupilFile {
 }
 
 interface Row extends Omit<FileResult, 'at' | 'from' | 'session'> {
-  class: string
-  alias: string
   session: string | null
   at: Date
   source: FileResult['from']
@@ -40,15 +38,14 @@ interface Row extends Omit<FileResult, 'at' | 'from' | 'session'> {
 
 const told = ['r.at', 'r.what', 'r.name', 'r.lap', 'r.trial', 'r.value', 'r.unit', 'r.seconds', 'r.kg', 'r.source']
 
-/** Values that stand, of a teacher's pupils or of one of them, in the order they were done. */
-async function standing(db: Knex, teacherId: string, pupilId?: string): Promise<Row[]> {
+/** Values that stand of one of a teacher's pupils, in the order they were done. */
+async function standing(db: Knex, teacherId: string, pupilId: string): Promise<Row[]> {
   const rows: Row[] = await db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
-    .join('classes as c', 'c.id', 'u.class_id')
     .leftJoin('publications as p', 'p.id', 'r.publication_id')
-    .where({ 'u.teacher_id': teacherId, 'r.replaced_by': null, ...(pupilId && { 'u.id': pupilId }) })
+    .where({ 'u.teacher_id': teacherId, 'r.replaced_by': null, 'u.id': pupilId })
     .whereNotNull('r.value')
-    .select('c.name as class', 'u.alias', 'p.title as session', ...told)
+    .select('p.title as session', ...told)
     .orderBy(['r.at', 'r.block', 'r.station', 'r.lap', 'r.trial', 'r.what', 'r.id'])
   return rows
 }
@@ -86,25 +83,24 @@ export async function pupilFile(db: Knex, teacherId: string, id: string): Promis
 
 const fields = ['session', 'at', 'what', 'name', 'lap', 'trial', 'value', 'unit', 'seconds', 'kg', 'from'] as const
 
-/** RFC 4180, nothing taken for a formula. */
-const table = (columns: readonly string[], data: object[]) =>
-  Papa.unparse({ fields: [...columns], data }, { newline: '\r\n', escapeFormulae: true })
-
 /** A pupil's values as a table, a line each, in the order they were done. */
 export const pupilCsv = ({ alias, note, results }: PupilFile): string =>
-  table(
+  csvLines(
     ['alias', ...fields, 'note'],
     (results.length ? results : [{}]).map((r, i) => ({ alias, ...r, note: i === 0 ? note : '' })),
   )
 
-/** The values of all of a teacher's pupils as a table: by class and alias, each pupil's in the order they were done. */
-export async function bookCsv(db: Knex, teacherId: string): Promise<string> {
-  const rows = await standing(db, teacherId)
-  const inOrder = rows.sort((a, b) => byAlias(a.class, b.class) || byAlias(a.alias, b.alias))
-  return table(
-    ['class', 'alias', ...fields],
-    inOrder.map((row) => ({ class: row.class, alias: row.alias, ...resultOf(row) })),
-  )
+export const bookColumns = ['class', 'alias', ...fields]
+
+/** The values of all of a teacher's pupils, by class and alias: the lines of one pupil at a time, in the order they were done. */
+export async function* bookLines(db: Knex, teacherId: string): AsyncGenerator<object[]> {
+  const pupils: { id: string; alias: string; class: string }[] = await db('pupils as u')
+    .join('classes as c', 'c.id', 'u.class_id')
+    .where({ 'u.teacher_id': teacherId })
+    .select('u.id', 'u.alias', 'c.name as class')
+  const inOrder = pupils.sort((a, b) => byAlias(a.class, b.class) || byAlias(a.alias, b.alias))
+  for (const { id, alias, class: of } of inOrder)
+    yield (await standing(db, teacherId, id)).map((row) => ({ class: of, alias, ...resultOf(row) }))
 }
 
 /** A teacher's classes with their pupils, for her own export. */

@@ -1,0 +1,19 @@
+import Papa from 'papaparse'
+
+/**
+ * Lines of a table: RFC 4180, and what looks like a formula stays text in a spreadsheet. No line end after the last.
+ *
+ * @param head whether the names of the columns come first
+ * @example csvLines(['a', 'b'], [{ b: '=1', a: 'x, y' }]) // 'a,b\r\n"x, y",\'=1'
+ */
+export const csvLines = (columns: readonly string[], rows: readonly object[], head = true): string =>
+  Papa.unparse({ fields: [...columns], data: [...rows] }, { header: head, newline: '\r\n', escapeFormulae: true })
+
+/** A table in pieces: its head, then what each of `parts` has to say, which may be nothing. */
+export async function* csvPieces(
+  columns: readonly string[],
+  parts: AsyncIterable<readonly object[]>,
+): AsyncGenerator<string> {
+  yield csvLines(columns, [Object.fromEntries(columns.map((c) => [c, c]))], false)
+  for await (const rows of parts) if (rows.length) yield `\r\n${csvLines(columns, rows, false)}`
+}
