@@ -82,8 +82,8 @@ async function* jsonPieces(items: AsyncIterable<object>): AsyncGenerator<string>
 const file = (name: string, text: string): ZippedFile => ({ name, text: [text] })
 
 /**
- * All of a teacher's data as files, each read when it is asked for. It is no picture of one moment: what is deleted while it is made
- * may be missing.
+ * All of a teacher's data as files, each read when it is asked for. It is no picture of one moment: what is made or deleted
+ * meanwhile may be missing.
  */
 export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<ZippedFile> {
   const { id } = teacher
@@ -93,8 +93,10 @@ export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<Z
   yield file('moves.json', json(movesFile(await listOwnMoves(db, id))))
   const titles = await sessionTitles(db, id)
   const names = new Map(titles.map((w) => [w.id, fileName(w.title, w.id)]))
-  for await (const w of allWorkouts(db, id)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
-  for await (const o of allOriginals(db, id)) yield file(`texts/${names.get(o.workoutId)}.txt`, o.text)
+  for await (const w of allWorkouts(db, id, titles)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
+  // Of a session that was begun meanwhile there is nothing.
+  for await (const o of allOriginals(db, id))
+    if (names.has(o.workoutId)) yield file(`texts/${names.get(o.workoutId)}.txt`, o.text)
   for (const w of titles)
     for await (const { id: state, name, savedAt, document } of allStates(db, id, w.id)) {
       const named = name ? `-${fileName(name, state)}` : ''

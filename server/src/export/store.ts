@@ -19,13 +19,11 @@ interface Titled {
 export const sessionTitles = (db: Knex, teacherId: string): Promise<{ id: string; title: string }[]> =>
   db('workouts').where({ teacher_id: teacherId }).select('id', 'title').orderBy(['created_at', 'id'])
 
-/** All of a teacher's sessions, those in the bin too. */
-export async function* allWorkouts(db: Knex, teacherId: string): AsyncGenerator<Titled> {
-  const hers = () => db('workouts').where({ teacher_id: teacherId })
-  yield* inBatches<Titled>(await sessionTitles(db, teacherId), (ids) =>
-    hers().whereIn('id', ids).select('id', 'title', 'document'),
+/** A teacher's sessions of these ids. */
+export const allWorkouts = (db: Knex, teacherId: string, ids: readonly { id: string }[]): AsyncGenerator<Titled> =>
+  inBatches<Titled>(ids, (some) =>
+    db('workouts').where({ teacher_id: teacherId }).whereIn('id', some).select('id', 'title', 'document'),
   )
-}
 
 /** All of a teacher's terms, those in the bin too. */
 export async function* allTerms(db: Knex, teacherId: string): AsyncGenerator<Titled> {

@@ -7,7 +7,7 @@ import { ServerError } from '../http/serverError.ts'
 import { wholeOutline } from '../publications/outline.ts'
 import { findForRun } from '../publications/store.ts'
 
-/** Of a link what a run is held against, none of which ever changes. Whether it still takes runs is asked when one is stored. */
+/** Of a link what a run is held against, none of which ever changes; whether it still takes runs is asked when one is stored. */
 export interface RunLink {
   /** The publication. */
   id: string
