@@ -128,9 +128,30 @@ describe('the page of drafts', () => {
     const { words, press, router } = await open(DraftPage)
     await vi.waitFor(() => expect(words()).toContain('Nothing for this aim can be done here'))
     expect(router.currentRoute.value.query).toMatchObject({ aim: 'strength', minutes: '20', grades: '0-1.2-3.4-5-6' })
+    await vi.waitFor(() => expect(document.querySelectorAll('.draft .do').length).toBeGreaterThan(0))
     await press(/^Take “/)
     await flushPromises()
     expect(made).toMatchObject({ document: { minutes: 20 } })
+  })
+
+  it('offers nothing to be pressed below what is still growing', async () => {
+    const frames: FrameRequestCallback[] = []
+    const frame = vi.spyOn(window, 'requestAnimationFrame').mockImplementation((draw) => frames.push(draw))
+    await open(DraftPage)
+    const drawn = () => document.querySelectorAll('.draft .lane').length
+    const offered = () => document.querySelectorAll('.draft .do').length
+    await vi.waitFor(() => expect(document.querySelectorAll('.draft')).toHaveLength(3))
+    const draw = async () => {
+      frames.splice(0).forEach((work) => work(0))
+      await flushPromises()
+    }
+    while (drawn() < 9) {
+      expect(offered()).toBe(0)
+      await draw()
+    }
+    while (frames.length) await draw()
+    expect(offered()).toBe(3)
+    frame.mockRestore()
   })
 
   it('asked for another, the address stays: it leads back to the same three', async () => {
@@ -139,6 +160,7 @@ describe('the page of drafts', () => {
     await vi.waitFor(() =>
       expect(document.querySelector('.ask button[type=submit]')!.hasAttribute('disabled')).toBe(false),
     )
+    await vi.waitFor(() => expect(document.querySelectorAll('.draft .do')).toHaveLength(3))
     const { seed } = router.currentRoute.value.query
     const before = asked.at(-1)!
     await press('Another')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { minutesText, type LaneView, type Language, type Section } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
@@ -34,6 +34,9 @@ const pieces = computed((): Piece[] => [
   ...workout.value.sections.map((section) => ({ section })),
 ])
 const staged = useStaged(pieces)
+/** Once all of it has been there. Until then what stands below would be pushed away from under the pointer. */
+const whole = ref(false)
+watchEffect(() => (whole.value ||= staged.value.length >= pieces.value.length))
 const secondsOf = ({ id }: Section) =>
   Math.max(...props.draft.lanes.map((l) => l.totals.sections[id]?.seconds.typical ?? 0))
 const findings = computed(() => props.draft.findings.map((f) => findingText(f, locale.value as Language).what))
@@ -73,7 +76,7 @@ const surely = computed(() =>
         @keep="emit('keep', $event)"
       />
     </template>
-    <div class="said">
+    <div v-if="whole" class="said">
       <p v-for="code in draft.relaxed" :key="code" class="care-note">{{ t(`draft.relaxed.${code}`) }}</p>
       <p v-for="text in findings" :key="text" class="quiet">{{ text }}</p>
       <p v-if="draft.armsNext" class="quiet">{{ t(`draft.next.${draft.armsNext}`) }}</p>
@@ -87,7 +90,7 @@ const surely = computed(() =>
       </label>
       <p class="quiet">{{ surely }}</p>
     </div>
-    <div class="do">
+    <div v-if="whole" class="do">
       <v-btn class="main" :aria-label="t('draft.takeOf', { title: workout.title })" @click="emit('take')">{{
         t('draft.take')
       }}</v-btn>
