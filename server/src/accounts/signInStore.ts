@@ -9,7 +9,10 @@ const PgStore = connectPgSimple(session)
 /** A sign-in that was kept alive is left alone for so long, in milliseconds: it goes on for weeks, and a write is a commit. */
 const keptFor = 60 * 60 * 1000
 
-/** Sign-ins in the database, each kept alive once an hour at most. That one could not be kept alive longer is no reason to fail a request that is answered. */
+/**
+ * Sign-ins in the database, each kept alive once an hour at most. That one could not be kept alive longer is no reason to fail a request
+ * that is answered.
+ */
 class SignInStore extends PgStore {
   readonly #log: Logger
   readonly #kept = new LRUCache<string, true>({ max: 20_000, ttl: keptFor })

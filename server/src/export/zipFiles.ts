@@ -19,6 +19,8 @@ export async function zipFiles(files: AsyncIterable<ZippedFile>, into: Writable)
   const zip = new ZipArchive()
   const gone = new AbortController()
   into.once('close', () => gone.abort())
+  // What goes wrong is heard of where it is waited for. What comes after, nobody waiting any more, must not end the server.
+  zip.on('error', () => {})
   zip.pipe(into)
   try {
     for await (const { name, text } of files) {

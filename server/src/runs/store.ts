@@ -16,8 +16,10 @@ export const runRoom = 3000
 /** How long after its link's end a run may come in that was over before it: a device may have been off for a holiday. Ours. */
 export const lateDays = 14
 
-/** Whether a link takes a run: a live one any; one that has ended those that were over by then and come within {@link lateDays},
- * but none where it was ended for misuse. Bindings `now`, `at` (when the run was over, by the device's clock), `lateDays`. */
+/**
+ * Whether a link takes a run: a live one any; one that has ended those that were over by then and come within {@link lateDays}, but none
+ * where it was ended for misuse. Bindings `now`, `at` (when the run was over, by the device's clock), `lateDays`.
+ */
 const takesRun = `
   least(ended_at, ends_at) > :now
   or not misused and :at <= least(ended_at, ends_at) and :now <= least(ended_at, ends_at) + :lateDays * interval '1 day'`
