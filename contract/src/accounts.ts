@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { rule, lineSchema, settingsDocument, zoneSchema } from '@esfuerzo/core'
+import { rule, lineSchema, settingsChangeSchema, settingsDocument, zoneSchema } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, tokenSchema } from './fields.ts'
@@ -93,11 +93,12 @@ export const accountEndpoints = {
   /** A zip of open files; answered with the file itself. */
   exportAll: endpoint({ method: 'GET', path: '/api/export', access: 'teacher', answer: z.unknown() }),
   readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsField }),
+  /** Changes what is sent; what is left out stays. */
   saveSettings: endpoint({
     method: 'PUT',
     path: '/api/settings',
     access: 'teacher',
-    body: settingsField,
+    body: settingsChangeSchema,
     answer: settingsField,
   }),
 }

@@ -102,12 +102,23 @@ const cellSchema = z.strictObject({
   /** Made on the page, so that what is sent twice is stored once. */
   id: z.uuid(),
   pupil: z.uuid(),
-  value: z.number().min(-100).max(10_000).nullable(),
+  /** One that its column cannot have is answered by itself, so that it holds up no other. */
+  value: z.number().min(-1e9).max(1e9).nullable(),
   /** The entry that stood there when it was typed; null where none did. */
   was: z.uuid().nullable(),
   source: z.enum(['typed', 'imported']),
 })
 export type WrittenCell = z.infer<typeof cellSchema>
+
+/**
+ * A cell that cannot be written as it is: its pupil is in the class no longer, the session has no such column, the value cannot be,
+ * its place came twice in one request, or another value has its id.
+ */
+const refusedCellSchema = z.strictObject({
+  id: z.uuid(),
+  why: z.enum(['no-pupil', 'no-column', 'impossible', 'twice', 'id-taken']),
+})
+export type RefusedCell = z.infer<typeof refusedCellSchema>
 
 /** What a class did. */
 export const bookEndpoints = {
@@ -138,7 +149,7 @@ export const bookEndpoints = {
       loose: z.array(looseRunSchema),
     }),
   }),
-  /** Writes cells: each that stands as it was seen; those that do not come back as they are now. */
+  /** Writes every cell that can be written; the others come back, each with what is in the way. */
   writeBook: endpoint({
     method: 'PUT',
     path: '/api/classes/:id/results/:publication',
@@ -150,6 +161,8 @@ export const bookEndpoints = {
       written: z.array(bookEntrySchema),
       /** Somebody else wrote meanwhile: what was sent, and what stands; null where it was taken away. */
       differing: z.array(z.strictObject({ id: z.uuid(), now: bookEntrySchema.nullable() })),
+      /** Those that can never be written as they are; all others are. */
+      refused: z.array(refusedCellSchema),
     }),
   }),
   /** A run that came with a wrong code, or with none, to whom it belongs. */

@@ -87,12 +87,13 @@ export const classEndpoints = {
     body: classFields,
     answer: classSchema,
   }),
+  /** Changes what is sent and nothing else: another tab may have changed the rest meanwhile. */
   saveClass: endpoint({
     method: 'PUT',
     path: '/api/classes/:id',
     access: 'teacher',
     params: idParams,
-    body: classFields,
+    body: classFields.partial(),
     answer: classSchema,
   }),
   removeClass: endpoint({
@@ -147,13 +148,13 @@ export const classEndpoints = {
     }),
     answer: z.unknown(),
   }),
-  /** Another alias or note; into another class, with its results. */
+  /** Another alias or note; into another class, with its results. What is not sent stays. */
   savePupil: endpoint({
     method: 'PUT',
     path: '/api/pupils/:id',
     access: 'teacher',
     params: idParams,
-    body: z.strictObject({ alias: aliasSchema, note: pupilNoteSchema, classId: z.uuid() }),
+    body: z.strictObject({ alias: aliasSchema, note: pupilNoteSchema, classId: z.uuid() }).partial(),
     answer: pupilSchema,
   }),
   /** Another code; the one before opens nothing from then on, nor does a device that gave it. */

@@ -1,6 +1,13 @@
 export { type Access, type Endpoint } from './endpoint.ts'
 export { endpoints, schemaNames, type EndpointName, type Endpoints } from './endpoints.ts'
-export { mostCells, type LooseRun, type SentSession, type TestOverDates, type WrittenCell } from './book.ts'
+export {
+  mostCells,
+  type LooseRun,
+  type RefusedCell,
+  type SentSession,
+  type TestOverDates,
+  type WrittenCell,
+} from './book.ts'
 export { classSchema, type Pupil, type RemovedClass, type RemovedPupil, type SchoolClass } from './classes.ts'
 export { sheetKinds, teacherSheetKinds, type SheetKind, type TeacherSheetKind } from './handout.ts'
 export { eventKinds, mostEvents, type EventKind, type LoggedEvent } from './events.ts'

@@ -84,20 +84,26 @@ describe('aliases', () => {
 })
 
 describe('codes', () => {
-  it('are four of twenty-four signs without look-alikes or vowels, each number another', () => {
-    expect([codeAlphabet.length, codeCount, new Set(codeAlphabet).size]).toEqual([24, 331_776, 24])
+  it('are six of twenty-four signs without look-alikes or vowels, each number another', () => {
+    expect([codeAlphabet.length, codeCount(6), codeCount(4), new Set(codeAlphabet).size]).toEqual([
+      24, 191_102_976, 331_776, 24,
+    ])
     // What is read for one another in print (common practice, no source), and vowels, of which words are made.
     const pairs = ['O0', 'I1', 'B8', 'S5', 'Z2', 'G6', 'UV']
     expect(pairs.filter((pair) => [...pair].every((sign) => codeAlphabet.includes(sign)))).toEqual([])
     expect([...'AEIOUY'].filter((vowel) => codeAlphabet.includes(vowel))).toEqual([])
-    const codes = new Set(Array.from({ length: 1000 }, (_, i) => codeOf(i * 331)))
+    const codes = new Set(Array.from({ length: 1000 }, (_, i) => codeOf(i * 331, 6)))
     expect(codes.size).toBe(1000)
-    expect(codeOf(codeCount - 1)).toBe('9999')
+    expect(codeOf(codeCount(6) - 1, 6)).toBe('999999')
+    expect(codeOf(codeCount(4) - 1, 4)).toBe('9999')
   })
 
   it('are read as they are typed', () => {
-    expect(readCode(' kt-7 m')).toBe('KT7M')
-    for (const typed of ['', 'KT7', 'KT7MM', 'KT0M', 'кт7м', 'KT7M\n5']) expect(readCode(typed)).toBeUndefined()
+    expect(readCode(' kt-7 m3b')).toBe('KT7M3B')
+    // Slips that were printed before have four.
+    expect(readCode('kt7m')).toBe('KT7M')
+    for (const typed of ['', 'KT7', 'KT7MM', 'KT0M', 'кт7м', 'KT7M3BB', 'KT0M3B'])
+      expect(readCode(typed)).toBeUndefined()
   })
 })
 

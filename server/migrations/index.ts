@@ -12,6 +12,7 @@ import * as outlines from './outlines.ts'
 import * as ownMoves from './ownMoves.ts'
 import * as pupils from './pupils.ts'
 import * as results from './results.ts'
+import * as safeguards from './safeguards.ts'
 import * as terms from './terms.ts'
 import * as testHow from './testHow.ts'
 import * as versionOrder from './versionOrder.ts'
@@ -34,4 +35,5 @@ export const migrations: readonly { name: string; migration: Knex.Migration }[] 
   { name: '014-class-pace', migration: classPace },
   { name: '015-terms', migration: terms },
   { name: '016-events', migration: events },
+  { name: '017-safeguards', migration: safeguards },
 ]

@@ -9,6 +9,7 @@ import type { Logger } from 'pino'
 import { limits as documentLimits, type Library } from '@esfuerzo/core'
 import { endpoints } from '@esfuerzo/contract'
 import { accountRoutes } from './accounts/routes.ts'
+import { knownDevices } from './accounts/knownDevice.ts'
 import { signInStore } from './accounts/signInStore.ts'
 import { bookRoutes } from './book/routes.ts'
 import { classRoutes } from './classes/routes.ts'
@@ -34,6 +35,7 @@ import { outboxRoutes } from './mail/routes.ts'
 import { servePages } from './pages/servePages.ts'
 import { codeRoutes, pupilRoutes } from './pupils/routes.ts'
 import { linkRoutes, publicationRoutes } from './publications/routes.ts'
+import type { ResultWriter } from './results/resultWriter.ts'
 import { runListRoutes, runSendRoutes } from './runs/routes.ts'
 import { schemaRoutes } from './schemas.ts'
 import { settingsRoutes } from './settings/routes.ts'
@@ -64,6 +66,8 @@ export interface AppParts {
   gone: Gone
   /** Where long work is done. */
   jobPool: JobPool
+  /** Writes what runs brought, after them. */
+  resultWriter: ResultWriter
   limits?: Limits
   /** What is counted and timed. */
   metrics?: Metrics
@@ -92,6 +96,7 @@ export function createApp({
   deletions,
   gone,
   jobPool,
+  resultWriter,
   limits = defaultLimits,
   metrics,
   pages,
@@ -148,7 +153,7 @@ export function createApp({
   const paper = openPaperStore(jobPool, gone)
   linkRoutes(app, db, gone)
   app.use('/api/go', json)
-  runSendRoutes(app, db, limits, config.secret, gone)
+  runSendRoutes(app, { db, limits, secret: config.secret, gone, resultWriter })
   codeRoutes(app, db, limits, config.secret)
   familySheetRoutes(app, db, limits, paper)
   subscribedTermRoutes(app, db)
@@ -179,7 +184,8 @@ export function createApp({
   )
   const { secret, pagesAt } = config
   const written = new Counter(db, 'mail-written', limits.written)
-  accountRoutes(app, { db, limits, post, afterwards, deletions, pagesAt, demo: outbox !== undefined })
+  const known = knownDevices(secret, secure)
+  accountRoutes(app, { db, limits, post, afterwards, deletions, known, pagesAt, demo: outbox !== undefined })
   settingsRoutes(app, db)
   workoutRoutes(app, db, library, deletions)
   originalRoutes(app, db, deletions)

@@ -19,7 +19,8 @@ import { outboxKey } from './mail/routes.ts'
 import { smtpPost } from './mail/smtpPost.ts'
 import { pagesFolder } from './pages/pagesFolder.ts'
 import { prepareDatabase } from './prepareDatabase.ts'
-import { keepTidy } from './tidying/keepTidy.ts'
+import { keepCleanedUp } from './cleanup/cleanUp.ts'
+import { ResultWriter } from './results/resultWriter.ts'
 import { openJobPool } from './workers/jobPool.ts'
 
 /** Ends the process with words in place of a stack: what happened, and what to do. */
@@ -71,7 +72,8 @@ const deletions = openDeletions(config.deletions)
 metrics.watchDatabase(db, { log, milliseconds: config.slowStatement })
 metrics.watchHealth(health)
 metrics.watchJobs(jobPool)
-const tidying = keepTidy({ db, outbox, library, deletions, log })
+const resultWriter = new ResultWriter(db, log)
+const cleaning = keepCleanedUp({ db, outbox, library, deletions, log })
 
 const server = createServer(
   createApp({
@@ -87,6 +89,7 @@ const server = createServer(
     deletions,
     gone,
     jobPool,
+    resultWriter,
     metrics,
     pages: pagesFolder,
   }),
@@ -117,13 +120,13 @@ function stop(signal: string): void {
   stopping = true
   log.info({ signal, drain: config.drain }, 'stopping; running requests finish first')
   health.stop()
-  tidying.stop()
+  cleaning.stop()
   setTimeout(end, config.drain * 1000)
 }
 function end(): void {
   setTimeout(() => process.exit(1), patience).unref()
   server.close(async () => {
-    await afterwards.flush()
+    await Promise.all([afterwards.flush(), resultWriter.close()])
     smtp?.close()
     measured?.close()
     await Promise.allSettled([db.destroy(), pool.end(), gone.close(), health.close(), jobPool.close()])

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { endpoints, type EndpointName } from '@esfuerzo/contract'
 import { defaultLimits } from '../src/http/limits.ts'
+import { ownedTables } from '../src/rights/rights.ts'
 import { addressOf, bodyOf, makeSubjects, noToken, type Subjects } from './support/subjects.ts'
 import { testServer, type Agent, type TestServer } from './support/testServer.ts'
 
@@ -8,13 +9,33 @@ let server: TestServer
 let own: Agent
 let other: Agent
 let about: Subjects
+let ids: { own: string; other: string }
+/** Statements of the request under way that change rows which belong to a teacher. */
+let writes: { sql: string; bindings: unknown }[] = []
+// Stored with its publication, in the transaction that has just made that one.
+const writesOwned = new RegExp(
+  `\\b(insert into|update|delete from) "?(${ownedTables.filter((t) => t !== 'published_facts').join('|')})\\b`,
+)
 
 beforeAll(async () => {
   // Every try signs up and asks for messages from the one address of the tests.
   const many = { points: 10_000, seconds: 60 }
-  server = await testServer({ ...defaultLimits, address: many, account: many, guard: many, asked: many, written: many })
+  server = await testServer({
+    ...defaultLimits,
+    network: many,
+    links: many,
+    account: many,
+    guard: many,
+    asked: many,
+    written: many,
+  })
   own = await server.teacher('own@island.example')
   other = await server.teacher('other@island.example')
+  const idOf = async (agent: Agent) => (await agent.get('/api/me').expect(200)).body.id as string
+  ids = { own: await idOf(own), other: await idOf(other) }
+  server.db.on('query', (query: { sql: string; bindings: unknown }) => {
+    if (writesOwned.test(query.sql)) writes.push(query)
+  })
 })
 afterAll(() => server.close())
 
@@ -136,12 +157,20 @@ let made: EndpointName | undefined
 describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
   it.each(actors)('to %s', async (actor) => {
     // Fresh for every route: only its owner, who comes last, can take away what it is asked for.
-    if (made !== name) about = await makeSubjects(server, own)
+    if (made !== name) {
+      // Another may have a move under the same id, which is another move.
+      await server.db('own_moves').delete()
+      about = await makeSubjects(server, own)
+    }
     made = name
     const agent = actor === 'own' ? own : actor === 'other' ? other : server.browser()
     const method = endpoints[name].method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+    writes = []
     const answer = await agent[method](askedBy(name, actor)).send(bodyOf(name, about) as object)
     expect(answer.status).toBe(expected[name][actor])
+    // Every statement that changes something names whose it may change.
+    if (endpoints[name].access === 'teacher' && (actor === 'own' || actor === 'other'))
+      for (const { sql, bindings } of writes) expect(JSON.stringify(bindings), sql.slice(0, 200)).toContain(ids[actor])
     if (answer.status >= 400) {
       expect(answer.headers['content-type']).toContain('application/problem+json')
       expect(JSON.stringify(answer.body)).not.toContain('Springs')

@@ -13,7 +13,7 @@ import { newTerm } from '@esfuerzo/core/term'
 import { rekey } from '../src/backup/rekey.ts'
 import { rekeyLinks } from '../src/backup/rekeyLinks.ts'
 import { openDatabase } from '../src/database.ts'
-import { tidy } from '../src/tidying/keepTidy.ts'
+import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { addDemo } from '../src/demo/addDemo.ts'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
@@ -120,16 +120,17 @@ it('what was deleted after the backup is deleted again, and links of another sec
     .db('classes')
     .where({ id: class_ })
     .update({ removed_at: server.db.raw("now() - interval '8 days'") })
-  await tidy(server.db, server.deletions)
-  const deletions = await readDeletions(server.deletionsFile)
+  await cleanUp(server.db, server.deletions)
+  const { deletions, unread } = await readDeletions(server.deletionsFile)
+  expect(unread).toEqual([])
   expect(deletions.map((d) => d.what)).toEqual(['account', 'session', 'class-removed', 'class'])
   expect(readFileSync(server.deletionsFile, 'utf8')).not.toContain('island.example')
 
   const { db, url } = await emptyDatabase('deletions')
   await readBackup(url, file)
   expect(await db('teachers').where({ email: 'leaves@island.example' })).toHaveLength(1)
-  expect(await repeatDeletions(db, deletions)).toBe(4)
-  expect(await repeatDeletions(db, deletions)).toBe(0)
+  expect(await repeatDeletions(db, deletions)).toEqual({ again: 4, failed: [] })
+  expect(await repeatDeletions(db, deletions)).toEqual({ again: 0, failed: [] })
   const after = await contents(server.db)
   // Who is signed in, what was counted and what was written down has gone on meanwhile.
   const { sign_ins: _a, limits: _c, events: _e, ...restored } = await contents(db)

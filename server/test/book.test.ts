@@ -157,25 +157,70 @@ describe('a cell', () => {
     ).toBe(1)
   })
 
-  it('that cannot be is refused by name, and nothing of what was sent with it is written', async () => {
+  it('that cannot be comes back with the reason, and everything that was sent with it is written', async () => {
     const { columns } = await read()
     const tern = pupils[0]!.id
-    const good = cell(tern, columns[0]!, 12)
-    const bad: [object, object][] = [
-      [cell(tern, columns[3]!, 6), { code: 'too-large', path: ['cells', 1, 'value'] }],
-      [cell(tern, columns[0]!, 1.5), { code: 'wrong-type', path: ['cells', 1, 'value'] }],
-      [cell(tern, columns[1]!, -1), { code: 'too-small', path: ['cells', 1, 'value'] }],
-      [
-        { ...cell(tern, columns[0]!, 3), lap: 9 },
-        { code: 'invalid', expected: { rule: 'columnOfTheSession' } },
-      ],
-      [cell(randomUUID(), columns[0]!, 3), { code: 'not-found', path: ['cells', 1, 'pupil'] }],
+    const impossible = [
+      cell(tern, columns[3]!, 6),
+      cell(tern, columns[0]!, 1.5),
+      cell(tern, columns[1]!, -1),
+      cell(tern, columns[1]!, 1e6),
     ]
-    for (const [wrong, problem] of bad) {
-      const answer = await write(good, wrong)
-      expect([answer.status, answer.body.problems[0]]).toEqual([400, expect.objectContaining(problem)])
-    }
-    expect(await server.db('results')).toEqual([])
+    const elsewhere = { ...cell(tern, columns[0]!, 3), lap: 9 }
+    const gone = cell(pupils[2]!.id, columns[0]!, 3)
+    await own.delete(`/api/pupils/${pupils[2]!.id}`).expect(200)
+    const good = [cell(tern, columns[0]!, 12), cell(pupils[1]!.id, columns[0]!, 9)]
+    const answer = (await write(good[0]!, ...impossible, elsewhere, gone, good[1]!).expect(200)).body
+    expect(answer.refused).toEqual([
+      ...impossible.map(({ id }) => ({ id, why: 'impossible' })),
+      { id: elsewhere.id, why: 'no-column' },
+      { id: gone.id, why: 'no-pupil' },
+    ])
+    expect(answer.written.map((e: BookEntry) => e.value)).toEqual([12, 9])
+    // A page of the release before keeps what it is told differs.
+    expect(answer.differing.map((d: { id: string }) => d.id)).toContain(gone.id)
+    expect(await server.db('results')).toHaveLength(2)
+  })
+
+  it('whose place comes twice in one request is written once, whose id is another value’s is told', async () => {
+    const { columns } = await read()
+    const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
+    const first = cell(tern, columns[0]!, 12)
+    const second = cell(tern, columns[0]!, 13)
+    const sameId = { ...cell(plover, columns[0]!, 9), id: first.id }
+    const answer = (await write(first, second, sameId).expect(200)).body
+    expect(answer.refused).toEqual([
+      { id: second.id, why: 'twice' },
+      { id: first.id, why: 'id-taken' },
+    ])
+    expect(await server.db('results').select('value')).toEqual([{ value: 12 }])
+  })
+
+  it('with the id of another teacher’s value is told so, and changes nothing of hers', async () => {
+    const { columns } = await read()
+    const theirs = cell(pupils[0]!.id, columns[0]!, 12)
+    await write(theirs).expect(200)
+    const before = await server.db('results')
+    own = await server.teacher('other@island.example')
+    classId = (
+      await own
+        .post('/api/classes')
+        .send({ name: '1c', grades: [0, 1] })
+        .expect(200)
+    ).body.id
+    pupils = (
+      await own
+        .post(`/api/classes/${classId}/pupils`)
+        .send({ aliases: ['Skua 3'] })
+        .expect(200)
+    ).body.pupils
+    sent = await sentWorkout(own, recorded())
+    const taken = { ...cell(pupils[0]!.id, columns[0]!, 7), id: theirs.id }
+    // At once, as from two tabs, and after.
+    const answers = await Promise.all([write(taken), write(taken), write(taken)])
+    for (const { status, body } of answers)
+      expect([status, body.refused]).toEqual([200, [{ id: theirs.id, why: 'id-taken' }]])
+    expect(await server.db('results')).toEqual(before)
   })
 })
 

@@ -136,8 +136,8 @@ describe('a run', () => {
     await deaf.close()
   })
 
-  it('from one home leaves room for the other homes of a class', async () => {
-    const strict = await testServer({ ...server.limits, runsOfHome: { points: 2, seconds: 60 } })
+  it('from one network leaves room for the other homes of a class', async () => {
+    const strict = await testServer({ ...server.limits, runsOfNetwork: { points: 2, seconds: 60 } })
     const { publication } = await sentWorkout(await strict.teacher('own@island.example'))
     const send = () => strict.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
     expect([(await send()).status, (await send()).status, (await send()).status]).toEqual([200, 200, 429])

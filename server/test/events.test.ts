@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { eventKinds, mostEvents, type LoggedEvent } from '@esfuerzo/contract'
 import { defaultLimits } from '../src/http/limits.ts'
 import { eventDays, listEvents, noteEvent, noteOnceAnHour } from '../src/events/store.ts'
-import { tidy } from '../src/tidying/keepTidy.ts'
+import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { exportOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
@@ -62,7 +62,7 @@ describe('what was done with an account', () => {
       "insert into events (teacher_id, kind, at) select ?, 'exported', now() - n * interval '1 day' from generate_series(1, 300) n",
       [id],
     )
-    await tidy(server.db, server.deletions)
+    await cleanUp(server.db, server.deletions)
     const left = await server.db('events').where({ teacher_id: id }).count()
     expect(Number(left[0]!.count)).toBe(1 + eventKinds.length + eventDays - 1)
     expect(await listEvents(server.db, id)).toHaveLength(mostEvents)

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
 import { newTerm } from '@esfuerzo/core/term'
-import { tidy } from '../src/tidying/keepTidy.ts'
+import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
 import {
   exportOf,
@@ -125,7 +125,7 @@ describe('the bin', () => {
       .where({ id: old })
       .update({ removed_at: server.db.raw(`now() - interval '31 days'`) })
     expect((await own.get('/api/bin')).body.workouts.map((w: { id: string }) => w.id)).toEqual([young])
-    expect(await tidy(server.db, server.deletions)).toMatchObject({ workouts: 1 })
+    expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { workouts: 1 } })
     expect(await server.db('workouts').where({ id: old })).toEqual([])
   })
 })

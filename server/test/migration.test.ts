@@ -17,6 +17,7 @@ import { linkToken, tokenHash } from '../src/http/linkToken.ts'
 import { openHealth } from '../src/health.ts'
 import { Afterwards } from '../src/http/afterwards.ts'
 import { noPost } from '../src/mail/post.ts'
+import { ResultWriter } from '../src/results/resultWriter.ts'
 import { library, origin, jobPool } from './support/testServer.ts'
 
 const folder = new URL('../../core/test/fixtures/version-1/', import.meta.url)
@@ -121,6 +122,7 @@ it('a filled database of the release before is migrated, and everything in it op
     log,
     gone,
     jobPool,
+    resultWriter: new ResultWriter(db, pino({ level: 'silent' })),
     post: noPost,
     afterwards: new Afterwards(log),
     deletions: { note: async () => {} },

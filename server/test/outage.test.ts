@@ -11,7 +11,7 @@ import { publicationRoom } from '../src/publications/store.ts'
 import { defaultLimits } from '../src/http/limits.ts'
 import { toServerError } from '../src/http/serverError.ts'
 import { runRoom } from '../src/runs/store.ts'
-import { tidy } from '../src/tidying/keepTidy.ts'
+import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { namedRoom } from '../src/documents/keptStates.ts'
 import { workoutRoom, workouts } from '../src/workouts/store.ts'
 import {
@@ -257,7 +257,7 @@ it('what has had its time goes by itself; what a class did stays', async () => {
   await fresh.db('limits').insert({ key: 'old', points: 1, expire: past.getTime() })
   await fresh.db('mailed_links').insert({ token_hash: 'old', email: 'x@island.example', ends_at: past })
   await fresh.db('snapshots').insert({ sha256: 'a'.repeat(64), body: '{}' })
-  const [one, two] = await Promise.all([tidy(fresh.db, fresh.deletions), tidy(fresh.db, fresh.deletions)])
+  const [one, two] = await Promise.all([cleanUp(fresh.db, fresh.deletions), cleanUp(fresh.db, fresh.deletions)])
   expect(one ?? two).toMatchObject({ sign_ins: 1, mailed_links: 1, copies: 1, workouts: 0, snapshots: 1 })
   expect(await fresh.db('runs')).toHaveLength(1)
   expect(await fresh.db('limits').where({ key: 'old' })).toEqual([])

@@ -5,9 +5,10 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { aliasKinds, codeAlphabet } from '@esfuerzo/core/classBook'
 import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
 import { defaultLimits } from '../src/http/limits.ts'
-import { freeSlip, pupilCode } from '../src/pupils/pupilCode.ts'
+import { CodeTries, strangersTries } from '../src/pupils/codeTries.ts'
+import { freeSlip, pupilCode, shortCode } from '../src/pupils/pupilCode.ts'
 import { separateCodes } from '../src/pupils/store.ts'
-import { tidy } from '../src/tidying/keepTidy.ts'
+import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import {
   exportOf,
   runOf,
@@ -154,16 +155,15 @@ describe('codes', () => {
 
   it('come apart again where another secret brings two together', async () => {
     const classId = await newClass()
-    const pupils = await newPupils(
+    await newPupils(
       classId,
       Array.from({ length: 40 }, (_, i) => `Kelp ${i + 1}`),
     )
-    const codes = (of: string) => new Set(pupils.map((p) => pupilCode(p.id, 1, of)))
-    let other = 0
-    while (codes(`secret ${other}`).size === 40) other++
-    expect(await separateCodes(server.db, `secret ${other}`)).toBe(1)
+    // Under this secret everybody's first slip has the same code.
+    const codeFor = (id: string, slip: number) => (slip === 1 ? 'BBBBBB' : pupilCode(id, slip, secret))
+    expect(await separateCodes(server.db, secret, codeFor)).toBe(39)
     const slips: { id: string; slip: number }[] = await server.db('pupils').select('id', 'slip')
-    expect(new Set(slips.map(({ id, slip }) => pupilCode(id, slip, `secret ${other}`))).size).toBe(40)
+    expect(new Set(slips.map(({ id, slip }) => codeFor(id, slip))).size).toBe(40)
   })
 
   it('answer with the alias and a key, never a result; another class’s and a removed one’s open nothing', async () => {
@@ -183,17 +183,68 @@ describe('codes', () => {
     await give(publication.token, code).expect(404)
   })
 
-  it('are guessed ten times an hour by link and home, right ones not counted, and no more', async () => {
+  it('are guessed thirty times a day by a network that gave no right one; then not even a right one is looked at', async () => {
     const { tern, publication } = await scene()
-    const code = await codeOf(tern.id)
-    for (let i = 0; i < 12; i++) await give(publication.token, code).expect(200)
-    const answers = await Promise.all(Array.from({ length: 14 }, () => give(publication.token, 'BBBB')))
-    expect(answers.filter((a) => a.status === 404)).toHaveLength(10)
-    expect(answers.filter((a) => a.status === 429)).toHaveLength(4)
-    await give(publication.token, code).expect(429)
-    // Another link is another count.
+    const wrong = async () => (await give(publication.token, 'BBBBBB')).status
+    const statuses = await Promise.all(Array.from({ length: 34 }, wrong))
+    expect(statuses.filter((status) => status === 404)).toHaveLength(30)
+    expect(statuses.filter((status) => status === 429)).toHaveLength(4)
+    await give(publication.token, await codeOf(tern.id)).expect(429)
+    // Another link of the teacher's is the same count.
     const { publication: second } = await sentWorkout(own)
-    await give(second.token, code).expect(200)
+    await give(second.token, await codeOf(tern.id)).expect(429)
+  })
+
+  it('are not counted where they are right; each child whose code was brings its network ten more tries, once', async () => {
+    const { tern, plover, publication } = await scene()
+    for (let i = 0; i < 40; i++) await give(publication.token, await codeOf(tern.id)).expect(200)
+    const wrong = async () => (await give(publication.token, 'BBBBBB')).status
+    for (let i = 0; i < 20; i++) expect(await wrong()).toBe(404)
+    expect(await wrong()).toBe(429)
+    await give(publication.token, await codeOf(plover.id)).expect(429)
+  })
+
+  it('let a whole class in from one room: twenty-five children, every second of them wrong once', async () => {
+    const classId = await newClass()
+    const children = await newPupils(
+      classId,
+      Array.from({ length: 25 }, (_, i) => `Kelp ${i + 1}`),
+    )
+    const { publication } = await sentWorkout(own)
+    const codes = await Promise.all(children.map((child) => codeOf(child.id)))
+    // All at once, the wrong ones first: the worst order there is.
+    const slips = codes.filter((_, i) => i % 2 === 0).map(() => give(publication.token, 'BBBBBB'))
+    expect((await Promise.all(slips)).map((a) => a.status)).toEqual(Array(13).fill(404))
+    const answers = await Promise.all(codes.map((code) => give(publication.token, code)))
+    expect(answers.filter((a) => a.status === 200)).toHaveLength(25)
+  })
+
+  it('are found by no number of networks within a year: what all of them may try is bounded', () => {
+    for (const pupils of [1, 25, 150, 1000, 2400]) {
+      const strangers = 1 - (1 - pupils / 24 ** 6) ** (strangersTries(pupils) * 13)
+      expect(strangers).toBeLessThanOrEqual(0.0009 + (pupils / 24 ** 6) * 13)
+    }
+    expect(strangersTries(25)).toBeGreaterThan(500)
+  })
+
+  it('are bounded over all networks that gave no right one; one that did goes on', async () => {
+    const tries = new CodeTries(server.db, defaultLimits)
+    const at = { teacherId: randomUUID(), network: '192.0.2.1', length: 6, pupils: 10_000_000 }
+    await tries.right(at, randomUUID())
+    // Ten million pupils leave room for one wrong code of all strangers.
+    await tries.wrong({ ...at, network: '198.51.100.1' })
+    await expect(tries.wrong({ ...at, network: '198.51.100.2' })).rejects.toMatchObject({ code: 'too-many-tries' })
+    await expect(tries.mustBeOpen({ ...at, network: '198.51.100.3' })).rejects.toMatchObject({ code: 'too-many-tries' })
+    await tries.mustBeOpen(at)
+  })
+
+  it('of four signs, printed before, hold until the long one is used', async () => {
+    const { tern, publication } = await scene()
+    await give(publication.token, shortCode(tern.id, 1, secret)).expect(404)
+    await server.db('pupils').update({ short_code: true })
+    await give(publication.token, shortCode(tern.id, 1, secret)).expect(200)
+    await give(publication.token, await codeOf(tern.id)).expect(200)
+    await give(publication.token, shortCode(tern.id, 1, secret)).expect(404)
   })
 
   it('renewed, end the code before and every key it gave; a run with such a key still lands, as nobody’s', async () => {
@@ -315,17 +366,17 @@ describe('deleting', () => {
     const { removed } = (await own.get(`/api/classes/${classId}`).expect(200)).body
     expect(removed).toMatchObject([{ alias: 'Tern 4' }])
     expect((Date.parse(removed[0].goneAt) - Date.now()) / 86_400_000).toBeCloseTo(7, 1)
-    expect(await tidy(server.db, server.deletions)).toMatchObject({ pupils: 0 })
+    expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { pupils: 0 } })
     const before = await server.db('pupils').where({ id: tern.id })
     await server
       .db('pupils')
       .where({ id: tern.id })
       .update({ removed_at: server.db.raw("now() - interval '8 days'") })
-    expect(await tidy(server.db, server.deletions)).toMatchObject({ pupils: 1 })
+    expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { pupils: 1 } })
     expect(await rowsNaming(tern.id)).toEqual([])
     // As a backup of before would bring it back.
     await server.db('pupils').insert({ ...before[0], removed_at: null })
-    const noted = await readDeletions(server.deletionsFile)
+    const { deletions: noted } = await readDeletions(server.deletionsFile)
     await repeatDeletions(server.db, noted)
     expect(await rowsNaming(tern.id)).toEqual([])
     expect(await readFile(server.deletionsFile, 'utf8')).not.toContain('Tern')
@@ -337,7 +388,7 @@ describe('deleting', () => {
     await own.delete(`/api/pupils/${plover.id}`).expect(200)
     await own.post(`/api/pupils/${plover.id}/restore`).expect(200)
     await server.db('pupils').update({ removed_at: null })
-    await repeatDeletions(server.db, await readDeletions(server.deletionsFile))
+    await repeatDeletions(server.db, (await readDeletions(server.deletionsFile)).deletions)
     expect((await pupilsOf(classId)).map((p) => p.alias)).toEqual(['Plover 61'])
   })
 
@@ -359,7 +410,7 @@ describe('deleting', () => {
     expect(await pupilsOf(classId)).toHaveLength(2)
     await own.delete(`/api/classes/${classId}`).expect(200)
     await server.db('classes').update({ removed_at: server.db.raw("now() - interval '8 days'") })
-    expect(await tidy(server.db, server.deletions)).toMatchObject({ classes: 1 })
+    expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { classes: 1 } })
     expect(await rowsNaming(tern.id)).toEqual([])
     expect(await rowsNaming(classId)).toEqual([])
   })
@@ -393,12 +444,12 @@ describe('retention', () => {
       at: '2026-07-31T22:30:00.000Z',
       by: 'teacher',
     })
-    expect(await tidy(server.db, server.deletions, '2026-08-31')).toMatchObject({ runs: 0, results: 0 })
+    expect(await cleanUp(server.db, server.deletions, '2026-08-31')).toMatchObject({ gone: { runs: 0, results: 0 } })
     // Nobody was told of a year that was over before there was a rule.
-    expect(await tidy(server.db, server.deletions, '2026-09-01')).toMatchObject({ runs: 0, results: 0 })
+    expect(await cleanUp(server.db, server.deletions, '2026-09-01')).toMatchObject({ gone: { runs: 0, results: 0 } })
     await server.db('classes').update({ ruled_from: '2026-07-01' })
     // 22:30 in Greenwich is half past ten on the 31st in the Azores.
-    expect(await tidy(server.db, server.deletions, '2026-09-01')).toMatchObject({ runs: 2, results: 1 })
+    expect(await cleanUp(server.db, server.deletions, '2026-09-01')).toMatchObject({ gone: { runs: 2, results: 1 } })
     const left = (await server.db('runs').select('id')).map((r) => r.id).sort()
     expect(left).toEqual([august, kept.id].sort())
     expect(await pupilsOf(classId)).toHaveLength(2)

@@ -8,7 +8,7 @@ export {
   proposedAliases,
   pupilRoom,
 } from '../classBook/alias.ts'
-export { codeAlphabet, codeCount, codeLength, codeOf, readCode } from '../classBook/code.ts'
+export { codeAlphabet, codeCount, codeLengths, codeOf, readCode } from '../classBook/code.ts'
 export { bookColumns, placeKey, type BookColumn, type BookPlace } from '../classBook/column.ts'
 export { bookCells, byPupil, ownLine, type BookCell, type BookCells, type BookEntry } from '../classBook/grid.ts'
 export {

@@ -11,8 +11,11 @@ import { networkOfRequest } from '../http/address.ts'
 import type { Afterwards } from '../http/afterwards.ts'
 import { letters } from '../mail/letters.ts'
 import type { Post } from '../mail/post.ts'
+import { mustBeZone } from '../zones/zones.ts'
+import type { KnownDevices } from './knownDevice.ts'
 import { addMailedLink, takeMailedLink } from './mailedLinks.ts'
 import { hashPassword, passwordFits } from './password.ts'
+import { passwordChecks } from './passwordChecks.ts'
 import {
   addTeacher,
   deleteTeacher,
@@ -30,6 +33,8 @@ export interface AccountParts {
   post: Post
   afterwards: Afterwards
   deletions: Deletions
+  /** Devices on which somebody signed in before. */
+  known: KnownDevices
   /** Where links in messages lead. */
   pagesAt: string
   /** Messages lie in an outbox that can be looked into. */
@@ -46,58 +51,74 @@ const signedOut = (req: Request) =>
   new Promise<void>((resolve, reject) => req.session.destroy((e) => (e ? reject(e) : resolve())))
 
 /**
- * Signing in and out, up and off. No answer tells whether an account exists. Tries are counted by network, by network and account
- * together, so that no stranger keeps a teacher out of her own, and by account: where many wrong ones came in from everywhere, the
- * right password wants a mailed link too (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*).
+ * Signing in and out, up and off. No answer tells whether an account exists. Only wrong passwords are counted: by account and network
+ * together, by account, and by network. Past a limit right and wrong passwords get the same answer, and the right one a mailed link
+ * (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*); nobody is kept out, and a device
+ * that signed in before is asked for none.
  */
 // eslint-disable-next-line max-lines-per-function -- one route after the other; they share counters of tries
 export function accountRoutes(router: Router, parts: AccountParts): void {
-  const { db, limits, post, afterwards, deletions, pagesAt, demo } = parts
-  const byNetwork = new Counter(db, 'sign-in-network', limits.address)
+  const { db, limits, post, afterwards, deletions, pagesAt, demo, known } = parts
   const byBoth = new Counter(db, 'sign-in-both', limits.account)
-  const wrong = new Counter(db, 'sign-in-wrong', limits.guard)
+  const byAccount = new Counter(db, 'sign-in-wrong', limits.guard)
+  const byNetwork = new Counter(db, 'sign-in-network', limits.network)
+  const byLinks = new Counter(db, 'sign-in-links', limits.links)
   const askedBy = new Counter(db, 'mail-asked', limits.asked)
   const own = new Counter(db, 'password', limits.account)
-  const mailed = (kind: string) => new Counter(db, `mail-${kind}`, limits.mail)
-  const mails = { welcome: mailed('welcome'), password: mailed('password'), signIn: mailed('sign-in') }
+  const mailed = (kind: string, limit = limits.mail) => new Counter(db, `mail-${kind}`, limit)
+  const mails = {
+    welcome: mailed('welcome'),
+    password: mailed('password'),
+    signIn: mailed('sign-in', limits.signInMail),
+  }
+  const checks = passwordChecks()
 
-  implement(router, 'signIn', async ({ body, req }) => {
+  implement(router, 'signIn', async ({ body, req, res }) => {
     const account = body.email.trim().toLowerCase()
     const network = networkOfRequest(req)
-    const both = `${network} ${account}`
-    await byNetwork.count(network)
-    await byBoth.count(both)
-    // Where no message can be sent a link would keep its owner out.
-    const guarded = (await wrong.isFull(account)) && (await post.ready())
     const found = await findAccount(db, account)
-    const fits = await passwordFits(found?.passwordHash, body.password)
+    const device = found && known.markOf(req, found)
+    // A device that signed in to the account before has tries of its own: no stranger uses them up.
+    const both = device ? `${device} ${account}` : `${network} ${account}`
+    const canWrite = await post.ready()
+    // Where no message can be sent a link would keep its owner out.
+    const isPast = async () =>
+      (await byBoth.isFull(both)) ||
+      (!device && canWrite && ((await byAccount.isFull(account)) || (await byNetwork.isFull(network))))
+    const refusal = canWrite && !device ? 'guarded' : 'too-many-tries'
+    const fits = await checks.run(network, () => passwordFits(found?.passwordHash, body.password))
+    const past = await isPast()
     if (!fits || !found) {
-      await wrong.hasRoom(account)
-      if (found && guarded) await noteOnceAnHour(db, found.teacher.id, 'many-wrong-passwords')
-      throw new ServerError(guarded ? 'guarded' : 'wrong-sign-in')
+      await Promise.all([byBoth.hasRoom(both), byAccount.hasRoom(account), byNetwork.hasRoom(network)])
+      if (found && past) await noteOnceAnHour(db, found.teacher.id, 'many-wrong-passwords')
+      throw new ServerError(past ? refusal : 'wrong-sign-in')
     }
-    await Promise.all([byNetwork.refund(network), byBoth.refund(both)])
-    if (!guarded) {
+    if (!past) {
       await noteEvent(db, found.teacher.id, 'signed-in')
+      known.remember(req, res, found)
       return signedIn(req, found.teacher)
     }
-    const { id, email, name } = found.teacher
-    sendLater(mails.signIn, email, async () => {
-      const token = await addMailedLink(db, { purpose: 'sign-in', teacherId: id, email, name, zone: null }, Date.now())
-      await post.send(letters.signIn(email, name, `${pagesAt}/sign-in/${token}`))
-    })
-    throw new ServerError('guarded')
+    if (refusal === 'guarded') {
+      const { id, email, name } = found.teacher
+      sendLater(mails.signIn, email, async () => {
+        const link = { purpose: 'sign-in', teacherId: id, email, name, zone: null } as const
+        const token = await addMailedLink(db, link, Date.now())
+        await post.send(letters.signIn(email, name, `${pagesAt}/sign-in/${token}`))
+      })
+    }
+    throw new ServerError(refusal)
   })
 
-  implement(router, 'signInByLink', async ({ body, req }) => {
+  implement(router, 'signInByLink', async ({ body, req, res }) => {
     const network = networkOfRequest(req)
-    await byNetwork.count(network)
+    await byLinks.count(network)
     const link = await takeMailedLink(db, 'sign-in', body.token, Date.now())
-    const teacher = link?.teacherId ? await readTeacher(db, link.teacherId) : undefined
-    if (!teacher) throw new ServerError('ended')
-    await byNetwork.refund(network)
-    await noteEvent(db, teacher.id, 'signed-in-by-link')
-    return signedIn(req, teacher)
+    const found = link?.teacherId ? await findAccount(db, link.email) : undefined
+    if (!found || found.teacher.id !== link?.teacherId) throw new ServerError('ended')
+    await byLinks.refund(network)
+    await noteEvent(db, found.teacher.id, 'signed-in-by-link')
+    known.remember(req, res, found)
+    return signedIn(req, found.teacher)
   })
 
   implement(router, 'signOut', async ({ req }) => {
@@ -108,7 +129,9 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
   /** Whoever sits at an open page may not guess on and on either. @throws {ServerError} `wrong-sign-in`, `too-many-tries` */
   async function mustFit(teacherId: string, password: string): Promise<void> {
     await own.count(teacherId)
-    if (!(await passwordFits(await readPasswordHash(db, teacherId), password))) throw new ServerError('wrong-sign-in')
+    const passwordHash = await readPasswordHash(db, teacherId)
+    if (!(await checks.run(teacherId, () => passwordFits(passwordHash, password))))
+      throw new ServerError('wrong-sign-in')
     await own.refund(teacherId)
   }
 
@@ -170,6 +193,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
   }
 
   implement(router, 'signUp', async ({ body: { name, email, zone }, req }) => {
+    await mustBeZone(db, zone)
     await byMessage(req, mails.welcome, email, async () => {
       if (await findAccount(db, email)) {
         await post.send(letters.alreadyThere(email, `${pagesAt}/sign-in`, `${pagesAt}/forgotten`))
@@ -193,9 +217,9 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     return { demo }
   })
 
-  implement(router, 'choosePassword', async ({ body, req }) => {
+  implement(router, 'choosePassword', async ({ body, req, res }) => {
     const network = networkOfRequest(req)
-    await byNetwork.count(network)
+    await byLinks.count(network)
     const passwordHash = await hashPassword(body.password)
     const teacher = await db.transaction(async (trx) => {
       const link = await takeMailedLink(trx, 'password', body.token, Date.now())
@@ -213,7 +237,8 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
       return added
     })
     if (!teacher) throw new ServerError('ended')
-    await byNetwork.refund(network)
+    await byLinks.refund(network)
+    known.remember(req, res, { teacher, passwordHash })
     return signedIn(req, teacher)
   })
 }

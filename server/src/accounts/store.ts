@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 import type { Teacher } from '@esfuerzo/contract'
+import { dropDone } from '../cleanup/dropRows.ts'
 import { dropOrphans } from '../publications/orphans.ts'
+import { owned } from '../rights/rights.ts'
 
 interface Row {
   id: string
@@ -23,7 +25,7 @@ export async function findAccount(
 
 /** The teacher of an id; undefined where the account is gone. */
 export async function readTeacher(db: Knex, id: string): Promise<Teacher | undefined> {
-  const row = await db<Row>('teachers').where({ id }).first()
+  const row = await owned<Row>(db, id, 'teachers').first()
   return row && teacher(row)
 }
 
@@ -34,18 +36,18 @@ export async function addTeacher(db: Knex, who: Teacher, zone: string, passwordH
 
 /** Gives a teacher another name. @returns undefined where the account is gone */
 export async function renameTeacher(db: Knex, id: string, name: string): Promise<Teacher | undefined> {
-  const [row] = await db<Row>('teachers').where({ id }).update({ name }).returning('*')
+  const [row] = await owned<Row>(db, id, 'teachers').update({ name }).returning('*')
   return row && teacher(row)
 }
 
 /** The hash of a teacher's password. */
 export async function readPasswordHash(db: Knex, id: string): Promise<string | undefined> {
-  return (await db<Row>('teachers').where({ id }).first('password_hash'))?.password_hash
+  return (await owned<Row>(db, id, 'teachers').first('password_hash'))?.password_hash
 }
 
 /** Puts another password in. @param hash from `hashPassword` */
 export async function setPasswordHash(db: Knex, id: string, passwordHash: string): Promise<void> {
-  await db<Row>('teachers').where({ id }).update({ password_hash: passwordHash })
+  await owned<Row>(db, id, 'teachers').update({ password_hash: passwordHash })
 }
 
 /** Ends a teacher's sign-ins on all devices, or on all but one. @param keep the sign-in that stays */
@@ -56,13 +58,16 @@ export async function endSignIns(db: Knex, teacherId: string, keep?: string): Pr
 
 /** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins; false where there is none. */
 export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
+  // What children did may be more than one statement can take.
+  await dropDone(db, { publications: owned(db, id, 'publications') })
+  await dropDone(db, { pupils: owned(db, id, 'pupils') })
   const { found, shas } = await db.transaction(async (trx) => {
     await endSignIns(trx, id)
-    const sent: { sha256: string }[] = await trx('publications').where({ teacher_id: id }).distinct('sha256')
-    const teacher = await trx<Row>('teachers').where({ id }).first('email')
+    const sent: { sha256: string }[] = await owned(trx, id, 'publications').distinct('sha256')
+    const teacher = await owned<Row>(trx, id, 'teachers').first('email')
     // An account that was to be made for the address, too.
     if (teacher) await trx('mailed_links').whereRaw('lower(email) = lower(?)', [teacher.email]).delete()
-    return { found: await trx('teachers').where({ id }).delete(), shas: sent.map((row) => row.sha256) }
+    return { found: await owned(trx, id, 'teachers').delete(), shas: sent.map((row) => row.sha256) }
   })
   // A snapshot may serve several links; one that serves none any more goes too.
   await dropOrphans(db, shas)

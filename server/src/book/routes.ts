@@ -1,14 +1,14 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
-import type { Problem } from '@esfuerzo/core'
-import type { SchoolClass, WrittenCell } from '@esfuerzo/contract'
+import type { RefusedCell, SchoolClass, WrittenCell } from '@esfuerzo/contract'
 import { bookCells, impossible, placeKey, type BookColumn, type BookEntry } from '@esfuerzo/core/classBook'
 import { findClass } from '../classes/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { wholeOutline } from '../publications/outline.ts'
 import { readSnapshot } from '../publications/store.ts'
+import { isOwn } from '../rights/rights.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 import { newEntry, type NewEntry } from './newEntry.ts'
 import {
@@ -21,7 +21,6 @@ import {
   readTests,
   sentTo,
   storedAlready,
-  writeAlone,
 } from './store.ts'
 
 /** The class book: what was sent home to a class, and what it did. */
@@ -53,15 +52,15 @@ export function bookRoutes(router: Router, db: Knex, pool: JobPool): void {
   implement(router, 'readTests', async ({ teacherId, params }) => {
     const of = await findClass(db, teacherId, params.id)
     if (!of) throw new ServerError('not-found')
-    return { tests: await readTests(db, of.id) }
+    return { tests: await readTests(db, teacherId, of.id) }
   })
 
   implement(router, 'readBook', async ({ teacherId, params }) => {
     const { of, sha256, outline, columns } = await asked(teacherId, params)
     const [entries, earlier, loose] = await Promise.all([
-      readEntries(db, of.id, params.publication),
-      readEarlier(db, of.id, params.publication),
-      looseRuns(db, params.publication, await wholeOutline(db, sha256, outline), of.grades),
+      readEntries(db, teacherId, of.id, params.publication),
+      readEarlier(db, teacherId, of.id, params.publication),
+      looseRuns(db, teacherId, params.publication, await wholeOutline(db, sha256, outline), of.grades),
     ])
     return { columns, entries, earlier, loose }
   })
@@ -80,55 +79,60 @@ interface Writing {
   cells: readonly WrittenCell[]
 }
 
-/** Writes cells that stand as they were seen; the others come back as they are. */
+/**
+ * Writes every cell that can be written. One that stands otherwise than it was seen comes back as it is now; one that cannot be at all
+ * comes back with the reason.
+ */
 async function write(trx: Knex.Transaction, { teacherId, of, publicationId, columns, cells }: Writing) {
-  await writeAlone(trx, of.id)
-  const problems = cellProblems(cells, columns, await pupilsIn(trx, of.id))
-  if (problems.length) throw new ServerError('invalid', problems)
+  // One writes in a class at a time, until the transaction's end.
+  if (!(await isOwn(trx, teacherId, 'classes', of.id, 'lock'))) throw new ServerError('not-found')
   const byKey = new Map(columns.map((column) => [column.key, column]))
-  const standing = bookCells(columns, await readEntries(trx, of.id, publicationId))
-  const before = await storedAlready(
-    trx,
-    cells.map((cell) => cell.id),
-  )
+  const pupils = await pupilsIn(trx, teacherId, of.id)
+  const standing = bookCells(columns, await readEntries(trx, teacherId, of.id, publicationId))
+  const ids = cells.map((cell) => cell.id)
+  const before = await storedAlready(trx, teacherId, { classId: of.id, publicationId }, ids)
   const differing: { id: string; now: BookEntry | null }[] = []
+  const refused: RefusedCell[] = []
   const entries: NewEntry[] = []
   const there: BookEntry[] = []
+  const places = new Set<string>()
+  const seen = new Set<string>()
   for (const cell of cells) {
-    const key = placeKey(cell)
-    const now = standing.get(cell.pupil)?.get(key)?.entry
-    const same = now?.value === cell.value || (!now && cell.value === null)
-    if (before.has(cell.id) || same) there.push(...(now ? [now] : []))
-    else if ((now?.id ?? null) !== cell.was) differing.push({ id: cell.id, now: now ?? null })
-    else {
-      const column = byKey.get(key)!
-      const { id, pupil, value, source } = cell
-      entries.push(newEntry(column, { id, pupil, value, source, replaces: replaces(column, now) }))
+    const { id, pupil, value, source } = cell
+    const column = byKey.get(placeKey(cell))
+    const why = cellRefusal(cell, column, pupils)
+    if (why || !column) {
+      refused.push({ id, why: why ?? 'no-column' })
+      continue
     }
+    const now = standing.get(pupil)?.get(column.key)?.entry
+    const place = `${pupil} ${column.key}`
+    const same = now?.value === value || (!now && value === null)
+    if (before.has(id) || same) there.push(...(now ? [now] : []))
+    else if (places.has(place)) refused.push({ id, why: 'twice' })
+    else if (seen.has(id)) refused.push({ id, why: 'id-taken' })
+    else if ((now?.id ?? null) !== cell.was) differing.push({ id, now: now ?? null })
+    else entries.push(newEntry(column, { id, pupil, value, source, replaces: replaces(column, now) }))
+    places.add(place)
+    seen.add(id)
   }
   const added = await addEntries(trx, { teacherId, classId: of.id, publicationId }, entries)
-  return { written: [...added, ...there], differing }
+  const stored = new Set(added.map((entry) => entry.id))
+  for (const { id } of entries) if (!stored.has(id)) refused.push({ id, why: 'id-taken' })
+  // A page of the release before knows of no refusals; a cell that differs it keeps.
+  const forOlder = refused.map(({ id }) => ({ id, now: null }))
+  return { written: [...added, ...there], differing: [...differing, ...forOlder], refused }
 }
 
-/** What is wrong with cells before anything is written. */
-function cellProblems(
-  cells: readonly WrittenCell[],
-  columns: readonly BookColumn[],
+/** Why a cell can never be written as it is. */
+function cellRefusal(
+  cell: WrittenCell,
+  column: BookColumn | undefined,
   pupils: ReadonlySet<string>,
-): Problem[] {
-  const byKey = new Map(columns.map((column) => [column.key, column]))
-  return cells.flatMap((cell, i): Problem[] => {
-    const column = byKey.get(placeKey(cell))
-    if (!pupils.has(cell.pupil)) return [{ code: 'not-found', path: ['cells', i, 'pupil'], received: cell.pupil }]
-    if (!column) return [{ code: 'invalid', path: ['cells', i], expected: { rule: 'columnOfTheSession' } }]
-    const wrong = cell.value === null ? undefined : impossible(cell.value, column)
-    if (!wrong) return []
-    const path = ['cells', i, 'value']
-    const received = String(cell.value)
-    if (wrong.code === 'too-small') return [{ code: wrong.code, path, received, expected: { atLeast: wrong.atLeast } }]
-    if (wrong.code === 'too-large') return [{ code: wrong.code, path, received, expected: { atMost: wrong.atMost } }]
-    return [{ code: 'wrong-type', path, received, expected: { type: wrong.code === 'not-whole' ? 'int' : 'number' } }]
-  })
+): RefusedCell['why'] | undefined {
+  if (!pupils.has(cell.pupil)) return 'no-pupil'
+  if (!column) return 'no-column'
+  return cell.value !== null && impossible(cell.value, column) ? 'impossible' : undefined
 }
 
 /** A weight and a level are told from other rows, which stay. */

@@ -4,6 +4,7 @@ import type { NewEntry } from './newEntry.ts'
 import type { LooseRun, SentSession, TestOverDates } from '@esfuerzo/contract'
 import { isForClass, laneOfClass, type BookEntry } from '@esfuerzo/core/classBook'
 import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
+import { owned, ownedBy, ownerSql } from '../rights/rights.ts'
 
 interface Row extends Omit<NewEntry, 'source'> {
   run_id: string | null
@@ -51,31 +52,43 @@ const entryColumns = [
 ].map((name) => `r.${name}`)
 
 /** Values of a class's pupils that no other has replaced. */
-const ofClass = (db: Knex, classId: string) =>
+const ofClass = (db: Knex, teacherId: string, classId: string) =>
   db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
+    .modify(ownedBy(teacherId, 'pupils', 'u'))
     .where({ 'u.class_id': classId, 'u.removed_at': null, 'r.replaced_by': null })
     .select(entryColumns)
     // Whatever order there is, it is nobody's rank.
     .orderBy(['u.alias_key', 'r.at', 'r.id'])
 
 /** What a class did of a session sent home. */
-export const readEntries = async (db: Knex, classId: string, publicationId: string): Promise<BookEntry[]> =>
-  ((await ofClass(db, classId).where({ 'r.publication_id': publicationId })) as Row[]).map(entryOf)
+export const readEntries = async (
+  db: Knex,
+  teacherId: string,
+  classId: string,
+  publicationId: string,
+): Promise<BookEntry[]> =>
+  ((await ofClass(db, teacherId, classId).where({ 'r.publication_id': publicationId })) as Row[]).map(entryOf)
 
 /** So many times that a session was sent home before are looked at for a child's own line (ours). */
 const timesBefore = 6
 
 /** What the class did of the same session, as it was sent home before. */
-export async function readEarlier(db: Knex, classId: string, publicationId: string): Promise<BookEntry[]> {
+export async function readEarlier(
+  db: Knex,
+  teacherId: string,
+  classId: string,
+  publicationId: string,
+): Promise<BookEntry[]> {
   const before = db('publications as p')
+    .modify(ownedBy(teacherId, 'publications', 'p'))
     .join('publications as now', 'now.workout_id', 'p.workout_id')
     .where({ 'now.id': publicationId })
     .whereRaw('p.created_at < now.created_at')
     .orderBy('p.created_at', 'desc')
     .limit(timesBefore)
     .select('p.id')
-  const rows: Row[] = await ofClass(db, classId).whereIn('r.publication_id', before)
+  const rows: Row[] = await ofClass(db, teacherId, classId).whereIn('r.publication_id', before)
   return rows.map(entryOf)
 }
 
@@ -95,10 +108,11 @@ interface TestRow {
 }
 
 /** What a class measured, test by test: the days in their order, pupils in none. */
-export async function readTests(db: Knex, classId: string): Promise<TestOverDates[]> {
+export async function readTests(db: Knex, teacherId: string, classId: string): Promise<TestOverDates[]> {
   const rows: TestRow[] = await db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
     .join('publications as p', 'p.id', 'r.publication_id')
+    .modify(ownedBy(teacherId, 'pupils', 'u'))
     .where({ 'u.class_id': classId, 'u.removed_at': null, 'r.replaced_by': null, 'r.what': 'result' })
     .whereNotNull('r.test')
     .whereNotNull('r.value')
@@ -148,20 +162,26 @@ export async function readTests(db: Knex, classId: string): Promise<TestOverDate
   return [...tests.values()]
 }
 
-/** Whether an entry is stored already, whatever has replaced it since. */
-export async function storedAlready(db: Knex, ids: readonly string[]): Promise<Set<string>> {
-  const rows: { id: string }[] = await db('results')
+/** Which entries of these ids a class has already for a session, whatever has replaced them since. */
+export async function storedAlready(
+  db: Knex,
+  teacherId: string,
+  of: { classId: string; publicationId: string },
+  ids: readonly string[],
+): Promise<Set<string>> {
+  const rows: { id: string }[] = await owned(db, teacherId, 'results')
+    .where({ class_id: of.classId, publication_id: of.publicationId })
     .whereIn('id', [...ids])
     .select('id')
   return new Set(rows.map((r) => r.id))
 }
 
-/** One writes in a class at a time, until the transaction's end. */
-export async function writeAlone(trx: Knex.Transaction, classId: string): Promise<void> {
-  await trx('classes').where({ id: classId }).forUpdate().first('id')
-}
-
-/** Stores entries, each in the place of what it replaces. @param at when they were typed; now where left out */
+/**
+ * Stores entries, each in the place of what it replaces. One whose id is another row's is left out.
+ *
+ * @param at when they were typed; now where left out
+ * @returns those that were stored
+ */
 export async function addEntries(
   trx: Knex.Transaction,
   of: { teacherId: string; classId: string; publicationId: string },
@@ -180,21 +200,27 @@ export async function addEntries(
         by: 'teacher',
       })),
     )
+    .onConflict('id')
+    .ignore()
     .returning('*')
-  const replaced = entries.flatMap(({ id, replaces }) => (replaces ? [{ id, replaces }] : []))
+  const stored = new Set(rows.map((row) => row.id))
+  const replaced = entries.flatMap(({ id, replaces }) => (replaces && stored.has(id) ? [{ id, replaces }] : []))
   if (replaced.length) {
     await trx.raw(
       `update results set replaced_by = n.id
-       from jsonb_to_recordset(cast(:replaced as jsonb)) as n (id uuid, replaces uuid) where results.id = n.replaces`,
-      { replaced: JSON.stringify(replaced) },
+       from jsonb_to_recordset(cast(:replaced as jsonb)) as n (id uuid, replaces uuid)
+       where results.id = n.replaces and ${ownerSql('results')}`,
+      { replaced: JSON.stringify(replaced), teacherId: of.teacherId },
     )
   }
   return rows.map(entryOf)
 }
 
 /** Who of a class is in it now. */
-export async function pupilsIn(db: Knex, classId: string): Promise<Set<string>> {
-  const rows: { id: string }[] = await db('pupils').where({ class_id: classId, removed_at: null }).select('id')
+export async function pupilsIn(db: Knex, teacherId: string, classId: string): Promise<Set<string>> {
+  const rows: { id: string }[] = await owned(db, teacherId, 'pupils')
+    .where({ class_id: classId, removed_at: null })
+    .select('id')
   return new Set(rows.map((r) => r.id))
 }
 
@@ -218,7 +244,8 @@ export async function listSent(
   }[] = await db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .join('workouts as w', 'w.id', 'p.workout_id')
-    .where({ 'p.teacher_id': teacherId, 'w.removed_at': null })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 'w.removed_at': null })
     .where((of) => of.where({ 'p.class_id': id }).orWhereNull('p.class_id'))
     .orderBy('p.created_at', 'desc')
     .limit(listed)
@@ -245,12 +272,17 @@ export async function listSent(
 /** Runs of a link that no pupil has: those of the class's own lane first, then the latest first. */
 export async function looseRuns(
   db: Knex,
+  teacherId: string,
   publicationId: string,
   outline: Outline,
   grades: readonly number[],
 ): Promise<LooseRun[]> {
   const own = laneOfClass(outline.lanes, grades)?.id
-  const rows: { id: string; group_id: string; finished_at: Date; results: string }[] = await db('runs as r')
+  const rows: { id: string; group_id: string; finished_at: Date; results: string }[] = await owned(
+    db,
+    teacherId,
+    'runs',
+  )
     .where({ publication_id: publicationId, pupil_id: null })
     .orderBy('finished_at', 'desc')
     .limit(listed)
@@ -276,7 +308,8 @@ export async function sentTo(
 ): Promise<{ sha256: string; outline: Outline | null } | undefined> {
   return db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
-    .where({ 'p.teacher_id': teacherId, 'p.id': publicationId })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 'p.id': publicationId })
     .where((of) => of.where({ 'p.class_id': classId }).orWhereNull('p.class_id'))
     .first('p.sha256', 's.outline')
 }

@@ -3,6 +3,7 @@ import { classPace, pacedRun, type ClassPace, type PacedRun } from '@esfuerzo/co
 import { readDocument } from '@esfuerzo/core'
 import type { Publication } from '@esfuerzo/core/publication'
 import { runDocument } from '@esfuerzo/core/run'
+import { ownedBy } from '../rights/rights.ts'
 
 /** So many runs are looked at, the latest. */
 const mostRuns = 600
@@ -15,10 +16,11 @@ interface Row {
 }
 
 /** How long a class takes beside what is usual, from its own runs; undefined where too few children say it. */
-export async function paceOfClass(db: Knex, classId: string): Promise<ClassPace | undefined> {
+export async function paceOfClass(db: Knex, teacherId: string, classId: string): Promise<ClassPace | undefined> {
   const rows: Row[] = await db('runs as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
     .join('publications as p', 'p.id', 'r.publication_id')
+    .modify(ownedBy(teacherId, 'pupils', 'u'))
     .where({ 'u.class_id': classId, 'u.removed_at': null })
     .whereRaw(`jsonb_array_length(coalesce(r.document::jsonb -> 'counted', '[]'::jsonb)) > 0`)
     .orderBy('r.finished_at', 'desc')

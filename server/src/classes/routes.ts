@@ -26,7 +26,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'readPace', async ({ teacherId, params: { id } }) => {
     if (!(await isOwnClass(db, teacherId, id))) throw new ServerError('not-found')
-    return { pace: (await paceOfClass(db, id)) ?? null }
+    return { pace: (await paceOfClass(db, teacherId, id)) ?? null }
   })
 
   implement(router, 'removeClass', async ({ teacherId, params: { id } }) => {

@@ -1,7 +1,10 @@
 import type { Knex } from 'knex'
 import type { RemovedClass, SchoolClass } from '@esfuerzo/contract'
 import { byAlias } from '@esfuerzo/core/classBook'
+import { dropDone } from '../cleanup/dropRows.ts'
 import { goneAt, pupilBinDays } from '../pupils/store.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
+import { owned } from '../rights/rights.ts'
 
 interface Row {
   id: string
@@ -39,7 +42,7 @@ export const classRoom = 60
 const columns = `classes.*, classes.year_ends::text as ends,
   (select count(*) from pupils p where p.class_id = classes.id and p.removed_at is null) as pupils`
 
-const own = (db: Knex, teacherId: string) => db('classes').where({ teacher_id: teacherId }).select(db.raw(columns))
+const own = (db: Knex, teacherId: string) => owned(db, teacherId, 'classes').select(db.raw(columns))
 
 /** A teacher's classes by name, numbers in it by their size; those that were taken away apart. */
 export async function listClasses(
@@ -63,9 +66,15 @@ export async function findClass(db: Knex, teacherId: string, id: string): Promis
 }
 
 /** What is stored of them; what is left out is the column's own. */
-const stored = ({ name, grades, yearEnds, keepMonths, pace }: ClassFields) => ({
+const stored = ({
   name,
   grades,
+  yearEnds,
+  keepMonths,
+  pace,
+}: { [K in keyof ClassFields]?: ClassFields[K] | undefined }) => ({
+  ...(name !== undefined && { name }),
+  ...(grades !== undefined && { grades }),
   ...(yearEnds !== undefined && { year_ends: yearEnds }),
   ...(keepMonths !== undefined && { keep_months: keepMonths }),
   ...(pace !== undefined && { pace }),
@@ -79,41 +88,43 @@ export const addClass = (
   fields: ClassFields,
 ): Promise<SchoolClass | undefined> =>
   db.transaction(async (trx) => {
-    // Two at once would both find room for the last.
-    await trx('teachers').where({ id: teacherId }).forUpdate().first('id')
-    const [count] = await trx('classes').where({ teacher_id: teacherId }).count({ n: '*' })
+    await oneAtATime(trx, teacherId)
+    const [count] = await owned(trx, teacherId, 'classes').count({ n: '*' })
     if (Number(count!.n) >= classRoom) return undefined
     await trx('classes').insert({ id, teacher_id: teacherId, ...stored(fields) })
     return findClass(trx, teacherId, id)
   })
 
-/** @returns undefined where it is not hers */
+/** Changes what is said of a class; what is left out stays. @returns undefined where it is not hers */
 export async function saveClass(
   db: Knex,
   teacherId: string,
   id: string,
-  fields: ClassFields,
+  fields: { [K in keyof ClassFields]?: ClassFields[K] | undefined },
 ): Promise<SchoolClass | undefined> {
-  await db('classes').where({ teacher_id: teacherId, id, removed_at: null }).update(stored(fields))
+  if (Object.keys(stored(fields)).length)
+    await owned(db, teacherId, 'classes').where({ id, removed_at: null }).update(stored(fields))
   return findClass(db, teacherId, id)
 }
 
 /** Takes a class away with its pupils, to be taken back within a week. @returns false where it is not hers */
 export const removeClass = async (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
-  (await db('classes').where({ teacher_id: teacherId, id, removed_at: null }).update({ removed_at: at })) > 0
+  (await owned(db, teacherId, 'classes').where({ id, removed_at: null }).update({ removed_at: at })) > 0
 
 /** @returns undefined where there is nothing to take back */
 export async function restoreClass(db: Knex, teacherId: string, id: string): Promise<SchoolClass | undefined> {
-  const found = await db('classes')
-    .where({ teacher_id: teacherId, id })
+  const found = await owned(db, teacherId, 'classes')
+    .where({ id })
     .whereNotNull('removed_at')
     .update({ removed_at: null })
   return found > 0 ? findClass(db, teacherId, id) : undefined
 }
 
 /** Deletes a class with its pupils and all they did, for good. Links that were for it are for all from then on. */
-export const deleteClass = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  (await db('classes').where({ teacher_id: teacherId, id }).delete()) > 0
+export async function deleteClass(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  await dropDone(db, { pupils: owned(db, teacherId, 'pupils').where({ class_id: id }) })
+  return (await owned(db, teacherId, 'classes').where({ id }).delete()) > 0
+}
 
 /** Those that have lain in the bin their time. */
 export const classesToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
+import { owned } from '../rights/rights.ts'
 
 export interface NewCopy {
   id: string
@@ -14,16 +15,13 @@ export const copyRoom = 200
 
 /** Whether there is room for another. */
 export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
-  const [count] = await db('copies')
-    .where({ teacher_id: teacherId })
-    .where('ends_at', '>', db.fn.now())
-    .count({ n: '*' })
+  const [count] = await owned(db, teacherId, 'copies').where('ends_at', '>', db.fn.now()).count({ n: '*' })
   return Number(count!.n) < copyRoom
 }
 
 /** Stores a copy for a colleague; those whose time is over are cleared away. */
 export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
-  await db('copies').where({ teacher_id: copy.teacherId }).where('ends_at', '<', db.fn.now()).delete()
+  await owned(db, copy.teacherId, 'copies').where('ends_at', '<', db.fn.now()).delete()
   await db('copies').insert({
     id: copy.id,
     teacher_id: copy.teacherId,

@@ -6,7 +6,7 @@ import { deleteTeacher } from '../accounts/store.ts'
 import { deleteClass, removeClass, restoreClass } from '../classes/store.ts'
 import { removeOwnMove } from '../moves/store.ts'
 import { removeOriginal } from '../originals/store.ts'
-import { deletePupil, removePupil, restorePupil } from '../pupils/store.ts'
+import { deletePupil, isRefusal, removePupil, restorePupil } from '../pupils/store.ts'
 import { removeRun, removeRuns } from '../runs/store.ts'
 import { removePart } from '../shelf/store.ts'
 import { deleteForGood } from '../workouts/store.ts'
@@ -52,12 +52,18 @@ export const openDeletions = (file: string): Deletions => ({
   },
 })
 
+/** The deletions of a file, the first first, and the numbers of the lines that are none. */
+export interface ReadDeletions {
+  deletions: Deletion[]
+  /** From 1. */
+  unread: number[]
+}
+
 /**
- * Every deletion of a file, the first first; none where there is no file.
- *
- * @throws {Error} naming the line that is none; one cut short by a power cut at the end is passed over
+ * Every deletion of a file; none where there is no file. A line that is none is passed over and named: the others are repeated all the
+ * same. One cut short by a power cut at the end is nobody's mistake.
  */
-export async function readDeletions(file: string): Promise<Deletion[]> {
+export async function readDeletions(file: string): Promise<ReadDeletions> {
   const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {
     if (error.code === 'ENOENT') return ''
     throw error
@@ -65,11 +71,15 @@ export async function readDeletions(file: string): Promise<Deletion[]> {
   const lines = text.split('\n')
   const rest = lines.pop()
   if (rest) lines.push(...(isWhole(rest) ? [rest] : []))
-  return lines.filter(Boolean).map((line, i) => {
+  const deletions: Deletion[] = []
+  const unread: number[] = []
+  for (const [i, line] of lines.entries()) {
+    if (!line) continue
     const parsed = deletionSchema.safeParse(isWhole(line) ? JSON.parse(line) : undefined)
-    if (!parsed.success) throw new Error(`readDeletions: line ${i + 1} of ${file} is no deletion`)
-    return parsed.data
-  })
+    if (parsed.success) deletions.push(parsed.data)
+    else unread.push(i + 1)
+  }
+  return { deletions, unread }
 }
 
 function isWhole(line: string): boolean {
@@ -91,7 +101,10 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, a
   'class-back': async (db, teacher, id) => (await restoreClass(db, teacher, id)) !== undefined,
   pupil: deletePupil,
   'pupil-removed': removePupil,
-  'pupil-back': async (db, teacher, id) => (await restorePupil(db, teacher, id)) === true,
+  'pupil-back': async (db, teacher, id) => {
+    const back = await restorePupil(db, teacher, id)
+    return back !== undefined && !isRefusal(back)
+  },
   part: removePart,
   move: removeOwnMove,
   run: (db, teacher, id) => removeRun(db, teacher, ...(id.split('/') as [string, string])),
@@ -99,9 +112,23 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, a
   original: removeOriginal,
 }
 
-/** Deletes once more what had been deleted; what is gone stays gone. @returns how many were there again */
-export async function repeatDeletions(db: Knex, deletions: readonly Deletion[]): Promise<number> {
+/**
+ * Deletes once more what had been deleted; what is gone stays gone. One that fails holds up no other.
+ *
+ * @returns how many were there again, and those that could not be repeated
+ */
+export async function repeatDeletions(
+  db: Knex,
+  deletions: readonly Deletion[],
+): Promise<{ again: number; failed: { deletion: Deletion; error: unknown }[] }> {
   let again = 0
-  for (const { what, teacher, id, at } of deletions) if (await repeat[what](db, teacher, id, new Date(at))) again++
-  return again
+  const failed: { deletion: Deletion; error: unknown }[] = []
+  for (const deletion of deletions)
+    try {
+      const { what, teacher, id, at } = deletion
+      if (await repeat[what](db, teacher, id, new Date(at))) again++
+    } catch (error) {
+      failed.push({ deletion, error })
+    }
+  return { again, failed }
 }

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { readDocument, writtenText } from '@esfuerzo/core'
 import type { Version } from '@esfuerzo/contract'
 import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
+import { owned } from '../rights/rights.ts'
 
 interface Row {
   id: string
@@ -34,7 +35,13 @@ export interface KeptStates<D> {
    * @param save the insert or update, which gives back `id`, `revision` and `updated_at`
    * @returns what the save gave back; undefined where it changed nothing
    */
-  recorded: (db: Knex, save: Knex.QueryBuilder, id: string, document: D) => Promise<SavedRow | undefined>
+  recorded: (
+    db: Knex,
+    teacherId: string,
+    save: Knex.QueryBuilder,
+    id: string,
+    document: D,
+  ) => Promise<SavedRow | undefined>
   /** The latest first; none where the document is not hers or not there. */
   list: (db: Knex, teacherId: string, id: string) => Promise<Version[]>
   find: (db: Knex, teacherId: string, id: string, state: string) => Promise<(Version & { document: D }) | undefined>
@@ -66,22 +73,22 @@ const version = (row: Row & { title?: string }): Version => ({
 // eslint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
 export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
   const { table, of } = kind.states
-  const all = (db: Knex, id: string) => db<Row>(table).where({ [of]: id })
+  const all = (db: Knex, teacherId: string, id: string) => owned<Row>(db, teacherId, table).where({ [of]: id })
   /** The states of a document that is the teacher's and not in the bin. */
   const own = (db: Knex, teacherId: string, id: string) =>
-    all(db, id).whereExists(
+    all(db, teacherId, id).whereExists(
       db(kind.table)
-        .where({ teacher_id: teacherId, removed_at: null })
+        .where({ removed_at: null })
         .whereRaw('?? = ??', [`${kind.table}.id`, `${table}.${of}`]),
     )
 
   return {
-    recorded: async (db, save, id, document) => {
+    recorded: async (db, teacherId, save, id, document) => {
       const body = writtenText(kind.document, document)
-      const unnamed = all(db, id).where({ name: null }).orderBy('place', 'desc')
+      const unnamed = all(db, teacherId, id).where({ name: null }).orderBy('place', 'desc')
       const rows: SavedRow[] = await db
         .with('saved', save)
-        .with('last', all(db, id).orderBy('place', 'desc').limit(1).select('id', 'started_at'))
+        .with('last', all(db, teacherId, id).orderBy('place', 'desc').limit(1).select('id', 'started_at'))
         // A clock that was set back is not ten minutes on. What another closes meanwhile is not written over.
         .with(
           'went_on',
@@ -104,7 +111,7 @@ export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
         // The statement does not see what it has just begun: there is one more.
         .with(
           'let_go',
-          db(table)
+          owned(db, teacherId, table)
             .whereExists(db.select(db.raw('1')).from('begun'))
             .whereIn('id', unnamed.offset(mostUnnamed - 1).select('id'))
             .delete(),

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { readDocument, writtenText } from '@esfuerzo/core'
 import { keptStates, type KeptStates } from './keptStates.ts'
 import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
+import { owned } from '../rights/rights.ts'
 
 export interface Saved {
   id: string
@@ -52,7 +53,7 @@ export interface Revisioned<D> {
 /** @returns how documents of a kind are kept */
 export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
   const states = keptStates(kind)
-  const all = (db: Knex, teacherId: string) => db<RevisionedRow>(kind.table).where({ teacher_id: teacherId })
+  const all = (db: Knex, teacherId: string) => owned<RevisionedRow>(db, teacherId, kind.table)
   const own = (db: Knex, teacherId: string) => all(db, teacherId).where({ removed_at: null })
   const binned = (db: Knex, teacherId: string) => all(db, teacherId).whereNotNull('removed_at')
   const written = (document: D) => ({
@@ -66,12 +67,13 @@ export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
     binned,
     states,
     count: async (db, teacherId) => {
-      const [count] = await db(kind.table).where({ teacher_id: teacherId }).count({ n: '*' })
+      const [count] = await owned(db, teacherId, kind.table).count({ n: '*' })
       return Number(count!.n)
     },
     add: async (db, teacherId, id, document, at) => {
       const row = await states.recorded(
         db,
+        teacherId,
         db(kind.table)
           .insert({ id, teacher_id: teacherId, ...written(document), ...(at && { updated_at: at }) })
           .returning([...shown]),
@@ -87,6 +89,7 @@ export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
     save: async (db, teacherId, id, revision, document) => {
       const row = await states.recorded(
         db,
+        teacherId,
         own(db, teacherId)
           .where({ id, revision })
           .update({ ...written(document), revision: revision + 1, updated_at: db.fn.now() as unknown as Date })

@@ -14,9 +14,9 @@ export interface RevisionedRow {
 
 /** A kind of document that a teacher saves over revisions, with its history and a bin. */
 export interface RevisionedKind<D> {
-  table: string
+  table: 'workouts' | 'terms'
   /** The table of its states, and the column there that names the document. */
-  states: { table: string; of: string }
+  states: { table: 'workout_versions' | 'term_versions'; of: string }
   document: DocumentKind<D>
   /** Columns of its own, made from the document at each save. */
   columns: (document: D) => { title: string } & Record<string, Knex.Value>

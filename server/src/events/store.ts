@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { mostEvents, type EventKind, type LoggedEvent } from '@esfuerzo/contract'
+import { ownedBy } from '../rights/rights.ts'
 
 /** So long the log goes back, in days. */
 export const eventDays = 180
@@ -29,7 +30,7 @@ interface EventRow {
 export async function listEvents(db: Knex, teacherId: string, limit: number = mostEvents): Promise<LoggedEvent[]> {
   const rows = await db('events as e')
     .leftJoin('workouts as w', 'w.id', 'e.workout_id')
-    .where({ 'e.teacher_id': teacherId })
+    .modify(ownedBy(teacherId, 'events', 'e'))
     .select<EventRow[]>('e.at', 'e.kind', 'w.title')
     .orderBy('e.id', 'desc')
     .limit(limit)

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { readDocument } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
 import { inBatches } from './inBatches.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 const iso = (date: Date) => date.toISOString()
 
@@ -17,17 +18,17 @@ interface Titled {
 
 /** The titles of all of a teacher's sessions, those in the bin too. */
 export const sessionTitles = (db: Knex, teacherId: string): Promise<{ id: string; title: string }[]> =>
-  db('workouts').where({ teacher_id: teacherId }).select('id', 'title').orderBy(['created_at', 'id'])
+  owned(db, teacherId, 'workouts').select('id', 'title').orderBy(['created_at', 'id'])
 
 /** A teacher's sessions of these ids. */
 export const allWorkouts = (db: Knex, teacherId: string, ids: readonly { id: string }[]): AsyncGenerator<Titled> =>
   inBatches<Titled>(ids, (some) =>
-    db('workouts').where({ teacher_id: teacherId }).whereIn('id', some).select('id', 'title', 'document'),
+    owned(db, teacherId, 'workouts').whereIn('id', some).select('id', 'title', 'document'),
   )
 
 /** All of a teacher's terms, those in the bin too. */
 export async function* allTerms(db: Knex, teacherId: string): AsyncGenerator<Titled> {
-  const hers = () => db('terms').where({ teacher_id: teacherId })
+  const hers = () => owned(db, teacherId, 'terms')
   yield* inBatches<Titled>(await hers().select('id').orderBy(['starts', 'id']), (ids) =>
     hers().whereIn('id', ids).select('id', 'title', 'document'),
   )
@@ -45,7 +46,8 @@ export async function* allStates(db: Knex, teacherId: string, workoutId: string)
   const states = () =>
     db('workout_versions as v')
       .join('workouts as w', 'w.id', 'v.workout_id')
-      .where({ 'w.teacher_id': teacherId, 'w.id': workoutId })
+      .modify(ownedBy(teacherId, 'workouts', 'w'))
+      .where({ 'w.id': workoutId })
   yield* inBatches<State>(await states().select('v.id').orderBy(['v.saved_at', 'v.id']), (ids) =>
     states().whereIn('v.id', ids).select('v.id', 'v.name', 'v.saved_at as savedAt', 'v.document'),
   )
@@ -56,10 +58,11 @@ export async function allPublications(
   db: Knex,
   teacherId: string,
 ): Promise<{ session: string; sha256: string; madeAt: string; endsAt: string; endedAt: string | null }[]> {
-  const rows: { title: string; sha256: string; created_at: Date; ends_at: Date; ended_at: Date | null }[] = await db(
+  const rows: { title: string; sha256: string; created_at: Date; ends_at: Date; ended_at: Date | null }[] = await owned(
+    db,
+    teacherId,
     'publications',
   )
-    .where({ teacher_id: teacherId })
     .select('title', 'sha256', 'created_at', 'ends_at', 'ended_at')
     .orderBy('created_at')
   return rows.map((r) => ({
@@ -80,12 +83,11 @@ export interface CameIn {
 
 /** Every run that came back to a teacher, by link and as they came in. */
 export async function* allRuns(db: Knex, teacherId: string): AsyncGenerator<CameIn> {
-  const links: { id: string; title: string }[] = await db('publications')
-    .where({ teacher_id: teacherId })
+  const links: { id: string; title: string }[] = await owned(db, teacherId, 'publications')
     .select('id', 'title')
     .orderBy(['created_at', 'id'])
   for (const { id, title } of links) {
-    const runs = () => db('runs').where({ publication_id: id })
+    const runs = () => owned(db, teacherId, 'runs').where({ publication_id: id })
     const all: { id: string }[] = await runs().select('id').orderBy(['received_at', 'id'])
     const read = (ids: string[]) => runs().whereIn('id', ids).select('id', 'received_at', 'document')
     for await (const r of inBatches<{ id: string; received_at: Date; document: unknown }>(all, read, runBatch))

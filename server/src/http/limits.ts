@@ -10,42 +10,60 @@ export interface Limit {
 }
 
 export interface Limits {
-  /** Wrong sign-ins by network, into whatever accounts. */
-  address: Limit
-  /** Wrong sign-ins by network into one account: whoever else tries that account is not touched. */
+  /** Wrong passwords for one account by one network, or by one device that signed in to it before. */
   account: Limit
-  /** Wrong sign-ins into one account from anywhere: past it the right password wants a mailed link too. */
+  /** Wrong passwords for one account from anywhere: past it the right one needs a mailed link too, on a device that is new to it. */
   guard: Limit
+  /** Wrong passwords by one network, for whatever accounts: past it the same. Room for a school behind one address. */
+  network: Limit
+  /** Mailed links that are followed, by network. */
+  links: Limit
   /** Messages asked for by one network. */
   asked: Limit
   /** Messages of a kind to one address: the last of them is still good when no more are sent. */
   mail: Limit
+  /** Links to sign in, mailed to one address because of many wrong passwords. */
+  signInMail: Limit
   /** Messages a teacher writes to others. */
   written: Limit
   /** Runs sent by link; a class shares one. */
   runs: Limit
-  /** Runs sent by link from one address: a home, or a school's room. */
-  runsOfHome: Limit
-  /** Wrong codes of pupils by link and network. */
+  /** Runs sent by link from one network: a home, or a whole school; and in a day, so that no network fills a link. */
+  runsOfNetwork: Limit
+  runsOfDay: Limit
+  /** Wrong codes of pupils by teacher and network, from a network that has given no right one lately. */
   codes: Limit
-  /** Wrong codes of pupils by link, from anywhere. */
-  codesOfLink: Limit
+  /** Wrong codes by teacher and network, from one that has: each child whose code was right there brings as many again. */
+  codesOfKnown: Limit
+  /** Networks in which one child's code brings more tries. */
+  networksOfPupil: Limit
+  /** Wrong codes by teacher, from all networks together that have given no right one; how many is worked out by its pupils. */
+  codesOfTeacher: { seconds: number }
   /** Sheets made for a link; one that was made before is not counted. */
   sheets: Limit
 }
 
+const minute = 60
+const hour = 60 * minute
+const day = 24 * hour
+
 export const defaultLimits: Limits = {
-  address: { points: 60, seconds: 15 * 60 },
-  account: { points: 10, seconds: 15 * 60 },
-  guard: { points: 30, seconds: 15 * 60 },
-  asked: { points: 20, seconds: 60 * 60 },
-  mail: { points: 5, seconds: 60 * 60 },
-  written: { points: 20, seconds: 24 * 60 * 60 },
-  runs: { points: 600, seconds: 10 * 60 },
-  runsOfHome: { points: 150, seconds: 10 * 60 },
-  codes: { points: 10, seconds: 60 * 60 },
-  codesOfLink: { points: 200, seconds: 60 * 60 },
-  sheets: { points: 60, seconds: 10 * 60 },
+  account: { points: 10, seconds: 15 * minute },
+  guard: { points: 30, seconds: 15 * minute },
+  network: { points: 600, seconds: 15 * minute },
+  links: { points: 60, seconds: 15 * minute },
+  asked: { points: 20, seconds: hour },
+  mail: { points: 5, seconds: hour },
+  signInMail: { points: 1, seconds: hour },
+  written: { points: 20, seconds: day },
+  runs: { points: 3000, seconds: 10 * minute },
+  runsOfNetwork: { points: 1200, seconds: 10 * minute },
+  runsOfDay: { points: 1500, seconds: day },
+  codes: { points: 30, seconds: day },
+  codesOfKnown: { points: 10, seconds: 28 * day },
+  networksOfPupil: { points: 3, seconds: 28 * day },
+  codesOfTeacher: { seconds: 28 * day },
+  sheets: { points: 60, seconds: 10 * minute },
 }
 
 /** A count kept by this server alone: of what is only to be kept within bounds. */
@@ -102,14 +120,18 @@ export class Counter {
       },
     )
 
-  /** Takes one back that was counted: others' stay. */
-  async refund(key: string): Promise<void> {
-    await this.#limiter.reward(this.#key(key))
+  /** Takes back some that were counted: others' stay. */
+  async refund(key: string, points = 1): Promise<void> {
+    await this.#limiter.reward(this.#key(key), points)
+  }
+
+  /** How many were counted; below nothing where more was given back, undefined where nobody counted yet. */
+  async counted(key: string): Promise<number | undefined> {
+    return (await this.#limiter.get(this.#key(key)))?.consumedPoints
   }
 
   /** Whether the limit is reached. */
   async isFull(key: string): Promise<boolean> {
-    const counted = await this.#limiter.get(this.#key(key))
-    return (counted?.consumedPoints ?? 0) >= this.#limiter.points
+    return ((await this.counted(key)) ?? 0) >= this.#limiter.points
   }
 }

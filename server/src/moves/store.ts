@@ -2,6 +2,8 @@ import type { Knex } from 'knex'
 import { documentKinds, mostOwnMoves, movesFile, readDocument, type OwnMove } from '@esfuerzo/core'
 import type { UsedMove } from '@esfuerzo/contract'
 import { makeOutlines } from '../publications/outline.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 interface Row {
   teacher_id: string
@@ -10,11 +12,11 @@ interface Row {
   changed_at: Date
 }
 
-const own = (db: Knex, teacherId: string) => db<Row>('own_moves').where({ teacher_id: teacherId })
+const own = (db: Knex, teacherId: string) => owned<Row>(db, teacherId, 'own_moves')
 
 /** A teacher’s own moves with their figures. */
 export const listOwnMoves = async (db: Knex, teacherId: string): Promise<OwnMove[]> =>
-  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).flatMap((row) => readRow(row.document))
+  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).flatMap((row: Row) => readRow(row.document))
 
 /** A row is a file of one move, its version beside it; rows of the first release have none. */
 function readRow(document: unknown): OwnMove[] {
@@ -29,8 +31,7 @@ function readRow(document: unknown): OwnMove[] {
  */
 export const keepOwnMoves = (db: Knex, teacherId: string, moves: readonly OwnMove[]): Promise<boolean> =>
   db.transaction(async (trx) => {
-    // One at a time a teacher, so that two saves do not both find room for the last.
-    await trx('teachers').where({ id: teacherId }).forUpdate().select('id')
+    await oneAtATime(trx, teacherId)
     for (const move of moves) {
       const { version } = movesFile([])
       const document = JSON.stringify({ version, ...move })
@@ -53,7 +54,8 @@ export const removeOwnMove = async (db: Knex, teacherId: string, id: string): Pr
 export async function usedMoves(db: Knex, teacherId: string, since: Date): Promise<UsedMove[]> {
   const without: { sha256: string }[] = await db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
-    .where({ 'p.teacher_id': teacherId, 's.outline': null })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 's.outline': null })
     .where('p.created_at', '>=', since)
     .distinct('s.sha256')
   await makeOutlines(

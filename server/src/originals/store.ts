@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Original } from '@esfuerzo/contract'
 import { inBatches } from '../export/inBatches.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 interface Row {
   workout_id: string
@@ -9,8 +10,9 @@ interface Row {
 }
 
 /** Keeps the text a session is begun from, beside the session that is being made. */
-export const keepOriginal = async (db: Knex, workoutId: string, text: string): Promise<void> => {
-  await db<Row>('originals').insert({ workout_id: workoutId, text })
+export const keepOriginal = async (db: Knex, teacherId: string, workoutId: string, text: string): Promise<void> => {
+  const session = owned(db, teacherId, 'workouts').where({ id: workoutId })
+  await db(db.raw('originals (workout_id, text)')).insert(session.select(db.raw('id, ?', [text])))
 }
 
 /** @returns null where the session was begun otherwise, undefined where it is not hers or not there */
@@ -21,22 +23,22 @@ export async function readOriginal(
 ): Promise<Original | null | undefined> {
   const row: Partial<Row> | undefined = await db('workouts as w')
     .leftJoin('originals as o', 'o.workout_id', 'w.id')
-    .where({ 'w.id': workoutId, 'w.teacher_id': teacherId, 'w.removed_at': null })
+    .modify(ownedBy(teacherId, 'workouts', 'w'))
+    .where({ 'w.id': workoutId, 'w.removed_at': null })
     .first('o.text', 'o.created_at')
   return row && (row.text ? { text: row.text, at: row.created_at!.toISOString() } : null)
 }
 
 /** Throws it away; false where there is none of hers. */
 export const removeOriginal = async (db: Knex, teacherId: string, workoutId: string): Promise<boolean> =>
-  (await db<Row>('originals')
-    .where({ workout_id: workoutId })
-    .whereExists(db('workouts').where({ id: workoutId, teacher_id: teacherId }))
-    .delete()) > 0
+  (await owned<Row>(db, teacherId, 'originals').where({ workout_id: workoutId }).delete()) > 0
 
 /** Every text a teacher's sessions were begun from, for her own export. */
 export async function* allOriginals(db: Knex, teacherId: string): AsyncGenerator<{ workoutId: string; text: string }> {
   const hers = () =>
-    db('originals as o').join('workouts as w', 'w.id', 'o.workout_id').where({ 'w.teacher_id': teacherId })
+    db('originals as o')
+      .join('workouts as w', 'w.id', 'o.workout_id')
+      .modify(ownedBy(teacherId, 'workouts', 'w'))
   const read = (ids: string[]) => hers().whereIn('w.id', ids).select('w.id', 'o.text')
   const all = await hers().select('w.id').orderBy(['w.created_at', 'w.id'])
   for await (const { id, text } of inBatches<{ id: string; text: string }>(all, read)) yield { workoutId: id, text }

@@ -23,6 +23,7 @@ import {
 } from './store.ts'
 import { linkToken } from '../http/linkToken.ts'
 import type { JobPool } from '../workers/jobPool.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
 
 /** Sending a session out, ending its link: the teacher's side. */
 export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secret: string): void {
@@ -47,6 +48,8 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
       body.days,
     )
     await db.transaction(async (trx) => {
+      await oneAtATime(trx, teacherId)
+      if (!(await hasRoom(trx, teacherId))) throw tooMany('days', { rule: 'roomForAnotherLink' })
       // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
       if (!(await workouts.isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import type { Outline } from '@esfuerzo/core/publication'
 import type { PublishedFacts } from './facts.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 interface Row {
   id: string
@@ -31,8 +32,7 @@ const stored = (row: Row): StoredPublication => ({
 })
 
 const own = (db: Knex, teacherId: string) =>
-  db<Row>('publications')
-    .where({ teacher_id: teacherId })
+  owned<Row>(db, teacherId, 'publications')
     .select('*')
     .select(db.raw('(select count(*) from runs r where r.publication_id = publications.id) as runs'))
 
@@ -116,8 +116,8 @@ export async function endPublication(
   id: string,
   misused: boolean,
 ): Promise<string | undefined> {
-  const [ended] = await db<Row>('publications')
-    .where({ teacher_id: teacherId, id })
+  const [ended] = await owned<Row>(db, teacherId, 'publications')
+    .where({ id })
     .update({ ended_at: db.raw('coalesce(ended_at, now())') as unknown as Date, ...(misused && { misused }) })
     .returning<{ workout_id: string }[]>('workout_id')
   return ended?.workout_id
@@ -203,7 +203,8 @@ export async function readSnapshot(db: Knex, sha256: string): Promise<string | u
 export async function readOwnSnapshot(db: Knex, teacherId: string, id: string): Promise<string | undefined> {
   const row: { body: string } | undefined = await db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
-    .where({ 'p.teacher_id': teacherId, 'p.id': id })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 'p.id': id })
     .first('s.body')
   return row?.body
 }

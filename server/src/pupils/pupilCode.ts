@@ -1,5 +1,5 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto'
-import { codeCount, codeOf } from '@esfuerzo/core/classBook'
+import { codeCount, codeLengths, codeOf } from '@esfuerzo/core/classBook'
 
 const hmac = (secret: string, text: string) => createHmac('sha256', secret).update(text).digest()
 
@@ -9,17 +9,27 @@ const hmac = (secret: string, text: string) => createHmac('sha256', secret).upda
  * @param slip raised until nobody else of the teacher's has the same code
  */
 export const pupilCode = (id: string, slip: number, secret: string): string =>
-  // Forty-eight bits: every code is as likely as another to one in a hundred million.
-  codeOf(hmac(secret, `pupil-code:${id}:${slip}`).readUIntBE(0, 6) % codeCount)
+  // Forty-eight bits: every code is as likely as another to one in a million.
+  codeOf(hmac(secret, `pupil-code-6:${id}:${slip}`).readUIntBE(0, 6) % codeCount(codeLengths.now), codeLengths.now)
+
+/** The short code that was printed before codes became longer. It holds until the long one is used, or another slip is made. */
+export const shortCode = (id: string, slip: number, secret: string): string =>
+  codeOf(hmac(secret, `pupil-code:${id}:${slip}`).readUIntBE(0, 6) % codeCount(codeLengths.before), codeLengths.before)
 
 /**
  * The first number of a slip, from one on, whose code is free.
  *
  * @param taken codes of the teacher's other pupils
  */
-export function freeSlip(id: string, from: number, secret: string, taken: ReadonlySet<string>): number {
+export function freeSlip(
+  id: string,
+  from: number,
+  secret: string,
+  taken: ReadonlySet<string>,
+  codeFor: typeof pupilCode = pupilCode,
+): number {
   let slip = from
-  while (taken.has(pupilCode(id, slip, secret))) slip++
+  while (taken.has(codeFor(id, slip, secret))) slip++
   return slip
 }
 

@@ -4,6 +4,7 @@ import { byAlias } from '@esfuerzo/core/classBook'
 import { runDocument, type ResultKind, type Run } from '@esfuerzo/core/run'
 import { csvLines } from '../export/csv.ts'
 import { findPupil } from './store.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 /** A value as it is read outside. */
 interface FileResult {
@@ -43,7 +44,8 @@ async function standing(db: Knex, teacherId: string, pupilId: string): Promise<R
   const rows: Row[] = await db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
     .leftJoin('publications as p', 'p.id', 'r.publication_id')
-    .where({ 'u.teacher_id': teacherId, 'r.replaced_by': null, 'u.id': pupilId })
+    .modify(ownedBy(teacherId, 'pupils', 'u'))
+    .where({ 'r.replaced_by': null, 'u.id': pupilId })
     .whereNotNull('r.value')
     .select('p.title as session', ...told)
     .orderBy(['r.at', 'r.block', 'r.station', 'r.lap', 'r.trial', 'r.what', 'r.id'])
@@ -69,7 +71,7 @@ export async function pupilFile(db: Knex, teacherId: string, id: string): Promis
   const pupil = await findPupil(db, teacherId, id)
   if (!pupil) return undefined
   const rows = await standing(db, teacherId, id)
-  const runs: { document: unknown }[] = await db('runs')
+  const runs: { document: unknown }[] = await owned(db, teacherId, 'runs')
     .where({ pupil_id: id })
     .select('document')
     .orderBy('finished_at')
@@ -96,7 +98,7 @@ export const bookColumns = ['class', 'alias', ...fields]
 export async function* bookLines(db: Knex, teacherId: string): AsyncGenerator<object[]> {
   const pupils: { id: string; alias: string; class: string }[] = await db('pupils as u')
     .join('classes as c', 'c.id', 'u.class_id')
-    .where({ 'u.teacher_id': teacherId })
+    .modify(ownedBy(teacherId, 'pupils', 'u'))
     .select('u.id', 'u.alias', 'c.name as class')
   const inOrder = pupils.sort((a, b) => byAlias(a.class, b.class) || byAlias(a.alias, b.alias))
   for (const { id, alias, class: of } of inOrder)
@@ -110,15 +112,18 @@ export async function allClasses(
 ): Promise<
   { name: string; grades: number[]; yearEnds: string; keepMonths: number; pupils: { alias: string; note: string }[] }[]
 > {
-  const classes: { id: string; name: string; grades: number[]; ends: string; keep_months: number }[] = await db(
+  const classes: { id: string; name: string; grades: number[]; ends: string; keep_months: number }[] = await owned(
+    db,
+    teacherId,
     'classes',
   )
-    .where({ teacher_id: teacherId })
     .select('id', 'name', 'grades', 'keep_months', db.raw('year_ends::text as ends'))
     .orderBy(['created_at', 'id'])
-  const pupils: { class_id: string; alias: string; note: string }[] = await db('pupils')
-    .where({ teacher_id: teacherId })
-    .select('class_id', 'alias', 'note')
+  const pupils: { class_id: string; alias: string; note: string }[] = await owned(db, teacherId, 'pupils').select(
+    'class_id',
+    'alias',
+    'note',
+  )
   const inOrder = pupils.sort((a, b) => byAlias(a.alias, b.alias))
   return classes.map(({ id, name, grades, ends, keep_months }) => ({
     name,

@@ -8,17 +8,19 @@ import type { Deletions } from '../deletions/deletions.ts'
 import { networkOfRequest } from '../http/address.ts'
 import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
-import { Counter, LocalCounter, type Limits } from '../http/limits.ts'
+import type { Limits } from '../http/limits.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import type { JobPool } from '../workers/jobPool.ts'
+import { CodeTries } from './codeTries.ts'
 import { pupilCsv, pupilFile } from './pupilFile.ts'
 import { pupilKey } from './pupilCode.ts'
 import {
   addPupils,
+  countReached,
   deletePupil,
   findByCode,
-  findPupil,
+  isRefusal,
   listPupils,
   removePupil,
   renewCode,
@@ -51,11 +53,6 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
     if (!found) throw new ServerError('not-found')
     return { class: found, ...(await listPupils(db, teacherId, classId)) }
   }
-  async function pupilOf(teacherId: string, id: string) {
-    const row = await findPupil(db, teacherId, id)
-    const { pupils } = await listPupils(db, teacherId, row!.class_id)
-    return pupils.find((p) => p.id === id)!
-  }
   const clean = (alias: string) => cleanText(alias, 'line').trim().replace(/\s+/g, ' ')
 
   implement(router, 'readClass', ({ teacherId, params }) => ofClass(teacherId, params.id))
@@ -68,10 +65,11 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
   })
 
   implement(router, 'savePupil', async ({ teacherId, params, body }) => {
-    const saved = await savePupil(db, teacherId, params.id, { ...body, alias: clean(body.alias) })
+    const alias = body.alias === undefined ? {} : { alias: clean(body.alias) }
+    const saved = await savePupil(db, teacherId, params.id, { ...body, ...alias })
     if (!saved) throw new ServerError('not-found')
-    if (saved !== true) refuse(saved, 'alias')
-    return pupilOf(teacherId, params.id)
+    if (isRefusal(saved)) refuse(saved, 'alias')
+    return saved
   })
 
   implement(router, 'renewCode', async ({ teacherId, params }) => {
@@ -89,9 +87,9 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
   implement(router, 'restorePupil', async ({ teacherId, params: { id } }) => {
     const back = await restorePupil(db, teacherId, id)
     if (!back) throw new ServerError('not-found')
-    if (back !== true) refuse(back, 'alias')
+    if (isRefusal(back)) refuse(back, 'alias')
     await deletions.note({ what: 'pupil-back', teacher: teacherId, id })
-    return pupilOf(teacherId, id)
+    return back
   })
 
   implement(router, 'deletePupil', async ({ teacherId, params: { id } }) => {
@@ -131,19 +129,20 @@ function sendFile(as: 'json' | 'csv', alias: string, content: string, res: Respo
 
 /** A family's side: whose a code is. */
 export function codeRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
-  // Kept in the database, so that nobody has as many guesses as there are servers.
-  const byHome = new Counter(db, 'code', limits.codes)
-  const byLink = new LocalCounter(limits.codesOfLink)
+  const tries = new CodeTries(db, limits)
   implement(router, 'giveCode', async ({ params, body, req, res }) => {
-    const { id, teacherId, classId } = await resolveToken(db, params.token)
-    const home = `${id} ${networkOfRequest(req)}`
-    // Counted before it is looked at, and given back where it was right: many at once are not more than one after the other.
-    await byHome.count(home)
-    await byLink.count(id)
+    const { teacherId, classId } = await resolveToken(db, params.token)
     const code = readCode(body.code)
+    const pupils = await countReached(db, { teacherId, classId })
+    const of = { teacherId, network: networkOfRequest(req), length: code?.length ?? 0, pupils }
+    await tries.mustBeOpen(of)
     const found = code && (await findByCode(db, { teacherId, classId }, code, secret))
-    if (!found) throw new ServerError('not-found')
-    await Promise.all([byHome.refund(home), byLink.refund(id)])
+    if (!found) {
+      // What is no code at all tells nobody anything.
+      if (code) await tries.wrong(of)
+      throw new ServerError('not-found')
+    }
+    await tries.right(of, found.id)
     res.set('Cache-Control', 'no-store')
     return { alias: found.alias, key: pupilKey(found.id, found.slip, secret) }
   })

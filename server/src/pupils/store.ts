@@ -1,7 +1,10 @@
 import type { Knex } from 'knex'
 import type { Pupil, RemovedPupil } from '@esfuerzo/contract'
-import { aliasKey, byAlias, pupilRoom } from '@esfuerzo/core/classBook'
-import { freeSlip, pupilCode } from './pupilCode.ts'
+import { aliasKey, byAlias, codeLengths, pupilRoom } from '@esfuerzo/core/classBook'
+import { dropDone } from '../cleanup/dropRows.ts'
+import { freeSlip, pupilCode, shortCode } from './pupilCode.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
+import { owned } from '../rights/rights.ts'
 
 /** A pupil that was taken away can be taken back for so many days. */
 export const pupilBinDays = 7
@@ -12,10 +15,15 @@ interface Row {
   alias: string
   alias_key: string
   slip: number
+  /** Its short code of before still holds. */
+  short_code: boolean
   note: string
   removed_at: Date | null
 }
 type Counted = Row & { results: string }
+
+const countResults =
+  '(select count(*) from results r where r.pupil_id = pupils.id and r.replaced_by is null and r.value is not null) as results'
 
 const pupilOf = ({ id, alias, note, results }: Counted): Pupil => ({ id, alias, note, results: Number(results) })
 
@@ -29,14 +37,10 @@ export async function listPupils(
   teacherId: string,
   classId: string,
 ): Promise<{ pupils: Pupil[]; removed: RemovedPupil[] }> {
-  const rows: Counted[] = await db('pupils')
-    .where({ teacher_id: teacherId, class_id: classId })
+  const rows: Counted[] = await owned(db, teacherId, 'pupils')
+    .where({ class_id: classId })
     .select('*')
-    .select(
-      db.raw(
-        '(select count(*) from results r where r.pupil_id = pupils.id and r.replaced_by is null and r.value is not null) as results',
-      ),
-    )
+    .select(db.raw(countResults))
   const listed = rows.sort((a, b) => byAlias(a.alias, b.alias))
   return {
     pupils: listed.filter((r) => !r.removed_at).map(pupilOf),
@@ -48,20 +52,17 @@ export async function listPupils(
 
 /** One of hers that was not taken away. */
 export const findPupil = (db: Knex, teacherId: string, id: string): Promise<Row | undefined> =>
-  db('pupils').where({ teacher_id: teacherId, id, removed_at: null }).first()
-
-/** Everything about one teacher's pupils is done one after the other, so that codes and numbers of pupils hold. */
-async function alone(trx: Knex.Transaction, teacherId: string): Promise<void> {
-  await trx('teachers').where({ id: teacherId }).forUpdate().first('id')
-}
+  owned(db, teacherId, 'pupils').where({ id, removed_at: null }).first()
 
 const codesOf = async (trx: Knex.Transaction, teacherId: string, secret: string): Promise<Map<string, string>> => {
-  const all: Pick<Row, 'id' | 'slip'>[] = await trx('pupils').where({ teacher_id: teacherId }).select('id', 'slip')
+  const all: Pick<Row, 'id' | 'slip'>[] = await owned(trx, teacherId, 'pupils').select('id', 'slip')
   return new Map(all.map(({ id, slip }) => [pupilCode(id, slip, secret), id]))
 }
 
 /** Why pupils are not as they were asked to be. */
 export type PupilRefusal = 'no-class' | 'no-room' | { taken: string }
+export const isRefusal = (answer: Pupil | PupilRefusal): answer is PupilRefusal =>
+  typeof answer === 'string' || 'taken' in answer
 
 /** Whether an alias is free in a class, and there is room. */
 async function refusal(
@@ -71,7 +72,7 @@ async function refusal(
   aliases: readonly string[],
   but?: string,
 ): Promise<PupilRefusal | undefined> {
-  const hers = await trx('classes').where({ teacher_id: teacherId, id: classId, removed_at: null }).first('id')
+  const hers = await owned(trx, teacherId, 'classes').where({ id: classId, removed_at: null }).first('id')
   if (!hers) return 'no-class'
   const there: Pick<Row, 'id' | 'alias_key'>[] = await trx('pupils')
     .where({ class_id: classId, removed_at: null })
@@ -99,7 +100,7 @@ export const addPupils = (
   secret: string,
 ): Promise<PupilRefusal | undefined> =>
   db.transaction(async (trx) => {
-    await alone(trx, teacherId)
+    await oneAtATime(trx, teacherId)
     const refused = await refusal(
       trx,
       teacherId,
@@ -117,54 +118,75 @@ export const addPupils = (
     return undefined
   })
 
-/** Another alias, note or class; results and code go along. @returns false where it is not hers, or why not */
+/** One of hers with the count of its results. */
+async function readPupil(db: Knex, teacherId: string, id: string): Promise<Pupil> {
+  const row: Counted = await owned(db, teacherId, 'pupils').where({ id }).select('*').first(db.raw(countResults))
+  return pupilOf(row)
+}
+
+/**
+ * Gives a pupil another alias, note or class; what is left out stays. Results and code go along.
+ *
+ * @returns the pupil as it is then; undefined where it is not hers, or why it was not changed
+ */
 export const savePupil = (
   db: Knex,
   teacherId: string,
   id: string,
-  { alias, note, classId }: { alias: string; note: string; classId: string },
-): Promise<true | false | PupilRefusal> =>
+  { alias, note, classId }: { alias?: string | undefined; note?: string | undefined; classId?: string | undefined },
+): Promise<Pupil | undefined | PupilRefusal> =>
   db.transaction(async (trx) => {
-    await alone(trx, teacherId)
-    if (!(await findPupil(trx, teacherId, id))) return false
-    const refused = await refusal(trx, teacherId, classId, [alias], id)
-    if (refused) return refused
-    await trx('pupils')
-      .where({ id })
-      .update({ alias, alias_key: aliasKey(alias), note, class_id: classId })
-    return true
+    await oneAtATime(trx, teacherId)
+    const found = await findPupil(trx, teacherId, id)
+    if (!found) return undefined
+    const moves = classId !== undefined && classId !== found.class_id
+    const named = alias !== undefined && aliasKey(alias) !== found.alias_key
+    if (moves || named) {
+      const refused = await refusal(trx, teacherId, classId ?? found.class_id, [alias ?? found.alias], id)
+      if (refused) return refused
+    }
+    const changed = {
+      ...(alias !== undefined && { alias, alias_key: aliasKey(alias) }),
+      ...(note !== undefined && { note }),
+      ...(classId !== undefined && { class_id: classId }),
+    }
+    if (Object.keys(changed).length) await owned(trx, teacherId, 'pupils').where({ id }).update(changed)
+    return readPupil(trx, teacherId, id)
   })
 
 /** Gives a pupil another code. @returns false where it is not hers */
 export const renewCode = (db: Knex, teacherId: string, id: string, secret: string): Promise<boolean> =>
   db.transaction(async (trx) => {
-    await alone(trx, teacherId)
+    await oneAtATime(trx, teacherId)
     const found = await findPupil(trx, teacherId, id)
     if (!found) return false
     const codes = new Set((await codesOf(trx, teacherId, secret)).keys())
-    await trx('pupils')
+    await owned(trx, teacherId, 'pupils')
       .where({ id })
-      .update({ slip: freeSlip(id, found.slip + 1, secret, codes) })
+      .update({ slip: freeSlip(id, found.slip + 1, secret, codes), short_code: false })
     return true
   })
 
 /** Takes a pupil away, to be taken back within {@link pupilBinDays}. @returns false where it is not hers */
-export const removePupil = async (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
-  (await db('pupils').where({ teacher_id: teacherId, id, removed_at: null }).update({ removed_at: at })) > 0
-
-/** Takes a pupil back. @returns false where there is nothing to take back, or why not */
-export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<true | false | PupilRefusal> =>
+export const removePupil = (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
   db.transaction(async (trx) => {
-    await alone(trx, teacherId)
-    const found: Row | undefined = await trx('pupils')
-      .where({ teacher_id: teacherId, id })
+    await oneAtATime(trx, teacherId)
+    return (await owned(trx, teacherId, 'pupils').where({ id, removed_at: null }).update({ removed_at: at })) > 0
+  })
+
+/** Takes a pupil back. @returns the pupil; undefined where there is nothing to take back, or why it was not */
+export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<Pupil | undefined | PupilRefusal> =>
+  db.transaction(async (trx) => {
+    await oneAtATime(trx, teacherId)
+    const found: Row | undefined = await owned(trx, teacherId, 'pupils')
+      .where({ id })
       .whereNotNull('removed_at')
       .first()
-    if (!found) return false
+    if (!found) return undefined
     const refused = await refusal(trx, teacherId, found.class_id, [found.alias], id)
     if (refused) return refused
-    await trx('pupils').where({ id }).update({ removed_at: null })
-    return true
+    await owned(trx, teacherId, 'pupils').where({ id }).update({ removed_at: null })
+    return readPupil(trx, teacherId, id)
   })
 
 /**
@@ -172,25 +194,27 @@ export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<t
  *
  * @returns how many pupils have another slip
  */
-export const separateCodes = (db: Knex, secret: string): Promise<number> =>
+export const separateCodes = (db: Knex, secret: string, codeFor: typeof pupilCode = pupilCode): Promise<number> =>
   db.transaction(async (trx) => {
     const rows: (Row & { teacher_id: string })[] = await trx('pupils').forUpdate().orderBy(['created_at', 'id'])
     const codes = new Map<string, Set<string>>()
     let changed = 0
     for (const { id, teacher_id, slip } of rows) {
       const taken = codes.get(teacher_id) ?? new Set()
-      const free = freeSlip(id, slip, secret, taken)
-      codes.set(teacher_id, taken.add(pupilCode(id, free, secret)))
+      const free = freeSlip(id, slip, secret, taken, codeFor)
+      codes.set(teacher_id, taken.add(codeFor(id, free, secret)))
       if (free === slip) continue
-      await trx('pupils').where({ id }).update({ slip: free })
+      await trx('pupils').where({ id }).update({ slip: free, short_code: false })
       changed++
     }
     return changed
   })
 
 /** Deletes a pupil with its runs and results, for good. @returns false where it is not hers */
-export const deletePupil = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  (await db('pupils').where({ teacher_id: teacherId, id }).delete()) > 0
+export async function deletePupil(db: Knex, teacherId: string, id: string): Promise<boolean> {
+  await dropDone(db, { pupils: owned(db, teacherId, 'pupils').where({ id }) })
+  return (await owned(db, teacherId, 'pupils').where({ id }).delete()) > 0
+}
 
 /** Those who have lain in the bin their time. */
 export const pupilsToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>
@@ -203,7 +227,7 @@ export async function slipsOf(
   classId: string,
   secret: string,
 ): Promise<{ id: string; code: string }[]> {
-  const rows: Row[] = await db('pupils').where({ teacher_id: teacherId, class_id: classId, removed_at: null })
+  const rows: Row[] = await owned(db, teacherId, 'pupils').where({ class_id: classId, removed_at: null })
   return rows
     .sort((a, b) => byAlias(a.alias, b.alias))
     .map(({ id, slip }) => ({ id, code: pupilCode(id, slip, secret) }))
@@ -225,5 +249,23 @@ export async function findByCode(
     .where({ 'p.teacher_id': link.teacherId, 'p.removed_at': null, 'c.removed_at': null })
     .modify((query) => link.classId && query.where({ 'p.class_id': link.classId }))
     .select('p.*')
-  return rows.find(({ id, slip }) => pupilCode(id, slip, secret) === code)
+  const isShort = code.length === codeLengths.before
+  const found = rows.find(({ id, slip, short_code }) =>
+    isShort ? short_code && shortCode(id, slip, secret) === code : pupilCode(id, slip, secret) === code,
+  )
+  // Whoever uses the long code has the new slip: the short one has had its time.
+  if (found?.short_code && !isShort)
+    await owned(db, link.teacherId, 'pupils').where({ id: found.id }).update({ short_code: false })
+  return found
+}
+
+/** How many pupils a link's codes lead to: those of its class, or all of the teacher's. */
+export async function countReached(
+  db: Knex,
+  { teacherId, classId }: { teacherId: string; classId: string | null },
+): Promise<number> {
+  const [count] = await owned(db, teacherId, 'pupils')
+    .where({ removed_at: null, ...(classId && { class_id: classId }) })
+    .count({ n: '*' })
+  return Number(count!.n)
 }

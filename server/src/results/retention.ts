@@ -1,42 +1,71 @@
 import type { Knex } from 'knex'
 import { lastYearToGo } from '@esfuerzo/core/classBook'
+import { dropRows } from '../cleanup/dropRows.ts'
 
 interface ClassRow {
   id: string
   ends: string
   keep_months: number
+  ruled_from: string
+  zone: string
+}
+
+/** What went of what classes keep no longer, and the classes in which nothing could be done. */
+export interface Dropped {
+  /** Runs, and values besides those of runs. */
+  runs: number
+  results: number
+  failed: { class: string; error: unknown }[]
 }
 
 /**
- * Deletes what classes keep no longer: their pupils' runs and results up to the last school year whose time is over, and runs that
- * came through links for the class alone. Aliases and codes stay. A day is the teacher's, wherever the server stands. A year that was
- * over before the class had a rule goes with the next.
+ * Deletes what classes keep no longer, class by class: their pupils' runs and results up to the last school year whose time is over, and
+ * runs that came through links for the class alone. Aliases and codes stay. A day is the teacher's, wherever the server stands. A year
+ * that was over before the class had a rule goes with the next. A class in which something is wrong holds up no other.
  *
  * @param today '2027-08-01'
- * @returns how many runs, and how many values besides those of runs
  */
-export async function dropKept(trx: Knex.Transaction, today: string): Promise<{ runs: number; results: number }> {
-  const classes: ClassRow[] = await trx('classes').select('id', 'keep_months', trx.raw('year_ends::text as ends'))
-  const over = JSON.stringify(
-    classes.map(({ id, ends, keep_months }) => ({
-      class: id,
-      up: lastYearToGo({ yearEnds: ends, keepMonths: keep_months }, today),
-    })),
+export async function dropKept(db: Knex, today: string): Promise<Dropped> {
+  const classes: ClassRow[] = await db('classes as c')
+    .join('teachers as t', 't.id', 'c.teacher_id')
+    .select('c.id', 'c.keep_months', 't.zone')
+    .select(db.raw('c.year_ends::text as ends'), db.raw('c.ruled_from::text as ruled_from'))
+    .orderBy('c.id')
+  const dropped: Dropped = { runs: 0, results: 0, failed: [] }
+  for (const of of classes) {
+    const upTo = lastYearToGo({ yearEnds: of.ends, keepMonths: of.keep_months }, today)
+    if (upTo < of.ruled_from) continue
+    try {
+      await dropOf(db, of, upTo, dropped)
+    } catch (error) {
+      dropped.failed.push({ class: of.id, error })
+    }
+  }
+  return dropped
+}
+
+/** Deletes what one class did up to a day, that day too, and counts it. */
+async function dropOf(db: Knex, { id, zone }: ClassRow, upTo: string, dropped: Dropped): Promise<void> {
+  const { rows } = await db.raw<{ rows: [{ end: Date }] }>(
+    'select cast(cast(:upTo as date) + 1 as timestamp) at time zone :zone as "end"',
+    { upTo, zone },
   )
-  const cutoffs = `jsonb_to_recordset(cast(:over as jsonb)) as o (class uuid, up date) join classes c on c.id = o.class
-     join teachers t on t.id = c.teacher_id`
-  const runs = await trx.raw<{ rowCount: number }>(
-    `delete from runs r using ${cutoffs}
-     where o.up >= c.ruled_from and (r.finished_at at time zone t.zone)::date <= o.up
-       and (r.pupil_id in (select id from pupils u where u.class_id = o.class)
-            or (r.pupil_id is null and r.publication_id in (select id from publications p where p.class_id = o.class)))`,
-    { over },
+  const [{ end }] = rows
+  const pupils = db('pupils').where({ class_id: id }).select('id')
+  const links = db('publications').where({ class_id: id }).select('id')
+  dropped.runs += await dropRows(
+    db,
+    'runs',
+    (query) => void query.whereIn('pupil_id', pupils.clone()).where('finished_at', '<', end),
   )
-  const results = await trx.raw<{ rowCount: number }>(
-    `delete from results r using ${cutoffs}
-     where o.up >= c.ruled_from and r.source <> 'run' and (r.at at time zone t.zone)::date <= o.up
-       and r.pupil_id in (select id from pupils u where u.class_id = o.class)`,
-    { over },
+  dropped.runs += await dropRows(
+    db,
+    'runs',
+    (query) => void query.whereIn('publication_id', links).where({ pupil_id: null }).where('finished_at', '<', end),
   )
-  return { runs: runs.rowCount, results: results.rowCount }
+  dropped.results += await dropRows(
+    db,
+    'results',
+    (query) => void query.whereIn('pupil_id', pupils.clone()).whereNot({ source: 'run' }).where('at', '<', end),
+  )
 }

@@ -6,25 +6,42 @@ import { laterFacts } from '../publications/facts.ts'
 import { wholeOutline } from '../publications/outline.ts'
 import { addFacts, readSnapshot } from '../publications/store.ts'
 
-/**
- * Part of a statement: the rows of a run, for whoever has the link. Bindings `rows` ({@link rowsOf}), `run`, `publicationId`, `at`,
- * `pupil`.
- *
- * @param only what has to be so for them to be written
- */
-export const insertRows = (only: string): string => `
-  insert into results (teacher_id, class_id, pupil_id, source, publication_id, run_id, what, block, station, test, test_set_up, how,
-                       trial, lap, rung, move, version, name, unit, value, seconds, kg, clean, at, by)
-  select p.teacher_id, p.class_id, cast(:pupil as uuid), 'run', p.id, cast(:run as uuid), r.what, r.block, r.station, r.test,
-         r."testSetUp", r.how, r.trial, r.lap, r.rung, r.move, r.version, r.name, r.unit, r.value, r.seconds, r.kg, r.clean,
-         cast(:at as timestamptz), 'home'
-  from publications p, jsonb_to_recordset(cast(:rows as jsonb)) as r (
-    what text, block text, station text, test text, "testSetUp" text, how text, trial smallint, lap smallint, rung smallint, move text, version text,
-    name text, unit text, value float8, seconds float8, kg float8, clean text)
-  where p.id = :publicationId and ${only}`
+/** A run that is stored, with what it brought. */
+export interface StoredRun {
+  publicationId: string
+  id: string
+  run: Run
+  outline: Outline
+}
 
-/** The rows of a run as a statement takes them. */
-export const rowsOf = (run: Run, outline: Outline): string => JSON.stringify(resultRows(run, outline))
+/**
+ * Writes the results of runs that have none yet, in one statement. Whose they are and when they were done is the run's row to say: a
+ * teacher may have moved the run meanwhile.
+ */
+export async function writeResults(db: Knex, runs: readonly StoredRun[]): Promise<void> {
+  const jobs = runs.map(({ publicationId, id, run, outline }) => ({
+    publication: publicationId,
+    run: id,
+    rows: resultRows(run, outline),
+  }))
+  const statement = db.raw(
+    `with job as (
+       select * from jsonb_to_recordset(cast(:jobs as jsonb)) as j (publication uuid, run uuid, rows jsonb)),
+     mine as (
+       update runs set has_rows = true from job
+       where runs.publication_id = job.publication and runs.id = job.run and not runs.has_rows
+       returning runs.publication_id, runs.id, runs.pupil_id, runs.finished_at, job.rows)
+     insert into results (teacher_id, class_id, pupil_id, source, publication_id, run_id, what, block, station, test, test_set_up, how,
+                          trial, lap, rung, move, version, name, unit, value, seconds, kg, clean, at, by)
+     select p.teacher_id, p.class_id, mine.pupil_id, 'run', p.id, mine.id, r.what, r.block, r.station, r.test, r."testSetUp", r.how,
+            r.trial, r.lap, r.rung, r.move, r.version, r.name, r.unit, r.value, r.seconds, r.kg, r.clean, mine.finished_at, 'home'
+     from mine join publications p on p.id = mine.publication_id, jsonb_to_recordset(mine.rows) as r (
+       what text, block text, station text, test text, "testSetUp" text, how text, trial smallint, lap smallint, rung smallint,
+       move text, version text, name text, unit text, value float8, seconds float8, kg float8, clean text)`,
+    { jobs: JSON.stringify(jobs) },
+  )
+  await statement.options({ name: 'write-results' })
+}
 
 /** So many are caught up with at a time. */
 const batch = 200
@@ -33,63 +50,64 @@ interface Missing {
   publication_id: string
   id: string
   document: unknown
-  pupil_id: string | null
-  finished_at: Date
   sha256: string
   outline: Outline | null
 }
 
+/** What was caught up with, and what could not be. */
+export interface CaughtUp {
+  runs: number
+  publications: number
+  failed: { kind: string; id: string; error: unknown }[]
+}
+
 /**
- * Writes the rows of runs that a release before has stored, and the facts of what it sent home.
- *
- * @returns how many runs and publications it caught up with
+ * Writes the results of runs that have none yet, as those that a release before has stored, and the facts of what it sent home. One that
+ * cannot be read is reported and left.
  */
-export async function catchUp(db: Knex, library: Library): Promise<{ runs: number; publications: number }> {
-  let runs = 0
+export async function catchUp(db: Knex, library: Library): Promise<CaughtUp> {
+  const caughtUp: CaughtUp = { runs: 0, publications: 0, failed: [] }
   const outlines = new Map<string, Outline>()
+  let last: [string, string] | undefined
   for (;;) {
     const missing: Missing[] = await db('runs as r')
       .join('publications as p', 'p.id', 'r.publication_id')
       .join('snapshots as s', 's.sha256', 'p.sha256')
       .where({ 'r.has_rows': false })
-      .select('r.publication_id', 'r.id', 'r.document', 'r.pupil_id', 'r.finished_at', 'p.sha256', 's.outline')
+      .modify((query) => last && void query.whereRaw('(r.publication_id, r.id) > (?, ?)', last))
+      .select('r.publication_id', 'r.id', 'r.document', 'p.sha256', 's.outline')
+      .orderBy(['r.publication_id', 'r.id'])
       .limit(batch)
     for (const row of missing) {
-      const known = outlines.get(row.sha256) ?? (await wholeOutline(db, row.sha256, row.outline))
-      outlines.set(row.sha256, known)
-      await writeRows(db, row, known)
+      last = [row.publication_id, row.id]
+      try {
+        const outline = outlines.get(row.sha256) ?? (await wholeOutline(db, row.sha256, row.outline))
+        outlines.set(row.sha256, outline)
+        const run = readDocument(runDocument, row.document)
+        await writeResults(db, [{ publicationId: row.publication_id, id: row.id, run, outline }])
+        caughtUp.runs++
+      } catch (error) {
+        caughtUp.failed.push({ kind: 'run', id: row.id, error })
+      }
     }
-    runs += missing.length
     if (missing.length < batch) break
   }
-  return { runs, publications: await missingFacts(db, library) }
+  await missingFacts(db, library, caughtUp)
+  return caughtUp
 }
 
-async function writeRows(db: Knex, row: Missing, outline: Outline): Promise<void> {
-  const run = readDocument(runDocument, row.document)
-  await db.raw(
-    `with mine as (
-       update runs set has_rows = true where publication_id = :publicationId and id = :run and not has_rows returning 1)
-     ${insertRows('exists (select from mine)')}`,
-    {
-      publicationId: row.publication_id,
-      run: row.id,
-      rows: rowsOf(run, outline),
-      at: row.finished_at as never,
-      pupil: row.pupil_id as never,
-    },
-  )
-}
-
-async function missingFacts(db: Knex, library: Library): Promise<number> {
+async function missingFacts(db: Knex, library: Library, caughtUp: CaughtUp): Promise<void> {
   const missing: { id: string; sha256: string }[] = await db('publications as p')
     .leftJoin('published_facts as f', 'f.publication_id', 'p.id')
     .where({ 'f.publication_id': null })
     .select('p.id', 'p.sha256')
   // One by one: a snapshot may be as large as four megabytes.
-  for (const { id, sha256 } of missing) {
-    const body = await readSnapshot(db, sha256)
-    if (body) await addFacts(db, id, laterFacts(JSON.parse(body) as Publication, library))
-  }
-  return missing.length
+  for (const { id, sha256 } of missing)
+    try {
+      const body = await readSnapshot(db, sha256)
+      if (body) await addFacts(db, id, laterFacts(JSON.parse(body) as Publication, library))
+      caughtUp.publications++
+    } catch (error) {
+      caughtUp.failed.push({ kind: 'publication', id, error })
+    }
 }

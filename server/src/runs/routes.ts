@@ -5,23 +5,35 @@ import { isDatabaseAway, isStorageFull } from '../database.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
 import type { Gone } from '../gone/gone.ts'
+import { networkOfRequest } from '../http/address.ts'
 import { implement } from '../http/implement.ts'
 import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
 import { pupilOfKey } from '../pupils/pupilOfKey.ts'
+import type { ResultWriter } from '../results/resultWriter.ts'
 import { runLinks } from './runLinks.ts'
 import { addRun, listRuns, moveRun, readCameBack, removeRun, removeRuns } from './store.ts'
 
+export interface RunSendParts {
+  db: Knex
+  limits: Limits
+  secret: string
+  gone: Gone
+  resultWriter: ResultWriter
+}
+
 /** A run on its way in. */
-export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: string, gone: Gone): void {
+export function runSendRoutes(router: Router, { db, limits, secret, gone, resultWriter }: RunSendParts): void {
   const linkOf = runLinks(db, gone)
   const byLink = new LocalCounter(limits.runs)
-  const byHome = new LocalCounter(limits.runsOfHome)
+  const byNetwork = new LocalCounter(limits.runsOfNetwork)
+  const byDay = new LocalCounter(limits.runsOfDay)
   implement(router, 'sendRun', async ({ params, body, req }) => {
     const link = await linkOf(params.token)
-    // One home may not use up what a whole class shares.
-    const home = `${link.id} ${req.ip}`
-    await byHome.count(home)
+    // One network may not use up what a whole class shares.
+    const from = `${link.id} ${networkOfRequest(req)}`
+    await byNetwork.count(from)
+    await byDay.count(from)
     await byLink.count(link.id)
     try {
       const problems = runProblems(body, link.sha256, link.outline)
@@ -29,11 +41,12 @@ export function runSendRoutes(router: Router, db: Knex, limits: Limits, secret: 
       // A key that opens nothing any more loses no run: it comes in as one of nobody's.
       const pupil = await pupilOfKey(db, link, req.get('pupil-key') ?? '', secret)
       await addRun(db, link, body, pupil)
+      await resultWriter.follow({ publicationId: link.id, id: body.id, run: body, outline: link.outline })
       return { id: body.id }
     } catch (error) {
       // What could not be kept is sent again, and takes no room from the rest of the class.
       if (isStorageFull(error) || isDatabaseAway(error))
-        await Promise.all([byHome.refund(home), byLink.refund(link.id)])
+        await Promise.all([byNetwork.refund(from), byDay.refund(from), byLink.refund(link.id)])
       throw error
     }
   })

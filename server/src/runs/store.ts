@@ -7,8 +7,9 @@ import { isWholeOutline, type Outline } from '@esfuerzo/core/publication'
 import { ServerError } from '../http/serverError.ts'
 import { makeOutlines } from '../publications/outline.ts'
 import { findPupil } from '../pupils/store.ts'
-import { insertRows, rowsOf } from '../results/store.ts'
 import type { RunLink } from './runLinks.ts'
+import { runMoment } from './runMoment.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 /** A link has room for so many runs: several classes over a term (ours). */
 export const runRoom = 3000
@@ -25,36 +26,41 @@ const takesRun = `
   or not misused and :at <= least(ended_at, ends_at) and :now <= least(ended_at, ends_at) + :lateDays * interval '1 day'`
 
 /**
- * Stores a run with its results one by one, where its link takes it at this moment; one that is there already stays as it is.
+ * Stores a run, where its link takes it at this moment; one that is there already stays as it is. Its results follow
+ * ({@link ResultWriter}): a run is kept whatever happens to them.
  *
  * @param pupil whose it is, where that is known
  * @throws {ServerError} `not-found` where the link is there no longer, `ended` where it takes none any more, `too-many-tries` where
  *   it has no room for another
  */
 export async function addRun(db: Knex, link: RunLink, run: Run, pupil?: string): Promise<void> {
+  const now = new Date()
+  const at = runMoment(run.finishedAt, now.getTime())
   const statement = db.raw<{ rows: { takes: boolean; room: boolean; there: boolean }[] }>(
     `with link as (select ${takesRun} as takes from publications where id = :publicationId and token_hash = :tokenHash),
           room as (select count(*) < :room as room from runs where publication_id = :publicationId),
           added as (
-            insert into runs (publication_id, id, pupil_id, group_id, started_at, finished_at, zone, document, received_at, has_rows)
-            select :publicationId, :run, cast(:pupil as uuid), :group, :startedAt, :at, :zone, :document, now(), true
-            from link, room where takes and room on conflict (publication_id, id) do nothing returning 1),
-          rowed as (${insertRows('exists (select from added)')})
-     select takes, room, exists (select from runs where publication_id = :publicationId and id = :run) as there from link, room`,
+            insert into runs (publication_id, id, pupil_id, group_id, started_at, finished_at, zone, document, came_back, received_at)
+            select :publicationId, :run, cast(:pupil as uuid), :group, :startedAt, :finishedAt, :zone, :document, :cameBack, now()
+            from link, room where takes and room on conflict (publication_id, id) do nothing returning 1)
+     select takes, room,
+            exists (select from added) or exists (select from runs where publication_id = :publicationId and id = :run) as there
+     from link, room`,
     {
       publicationId: link.id,
       tokenHash: link.tokenHash,
-      now: new Date(),
+      now,
       lateDays,
       room: runRoom,
       run: run.id,
       group: run.group,
-      startedAt: run.startedAt,
       at: run.finishedAt,
-      rows: rowsOf(run, link.outline),
+      startedAt: runMoment(run.startedAt, now.getTime()),
+      finishedAt: at,
       zone: run.zone,
       // Whose it is, its row says: that can be put right.
       document: writtenText(runDocument, withoutPupil(run)),
+      cameBack: JSON.stringify(cameBackOf(run)),
       pupil: (pupil ?? null) as never,
     },
   )
@@ -81,6 +87,7 @@ export async function addRuns(
     finished_at: run.finishedAt,
     zone: run.zone,
     document: writtenText(runDocument, run),
+    came_back: JSON.stringify(cameBackOf(run)),
     received_at: run.finishedAt,
     has_rows: true,
   }))
@@ -116,14 +123,15 @@ export const moveRun = (
   db.transaction(async (trx) => {
     if (pupil && !(await findPupil(trx, teacherId, pupil))) return false
     const moved = await own(trx, teacherId, publicationId).where({ id: run }).update({ pupil_id: pupil })
-    await trx('results').where({ publication_id: publicationId, run_id: run }).update({ pupil_id: pupil })
-    return moved > 0
+    if (moved === 0) return false
+    await owned(trx, teacherId, 'results')
+      .where({ publication_id: publicationId, run_id: run })
+      .update({ pupil_id: pupil })
+    return true
   })
 
 const own = (db: Knex, teacherId: string, publicationId: string) =>
-  db('runs')
-    .where({ publication_id: publicationId })
-    .whereExists(db('publications').where({ id: publicationId, teacher_id: teacherId }))
+  owned(db, teacherId, 'runs').where({ publication_id: publicationId })
 
 /** So many times that a session was sent home are looked at, and so many runs of each. */
 const [lastTimes, mostRuns] = [2, 500]
@@ -134,26 +142,26 @@ export async function readCameBack(
   teacherId: string,
   workoutId: string,
 ): Promise<{ sentAt: string; lanes: Record<string, CameBack[]> }[] | undefined> {
-  const hers = await db('workouts').where({ id: workoutId, teacher_id: teacherId, removed_at: null }).first('id')
+  const hers = await owned(db, teacherId, 'workouts').where({ id: workoutId, removed_at: null }).first('id')
   if (!hers) return undefined
   const sent: { id: string; created_at: Date }[] = await db('publications as p')
-    .where({ 'p.workout_id': workoutId, 'p.teacher_id': teacherId })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 'p.workout_id': workoutId })
     .whereExists(db('runs as r').whereRaw('r.publication_id = p.id').select('r.id'))
     .orderBy('p.created_at', 'desc')
     .limit(lastTimes)
     .select('p.id', 'p.created_at')
   return Promise.all(
     sent.map(async ({ id, created_at }) => {
-      const rows: { document: unknown }[] = await db('runs')
-        .where({ publication_id: id })
+      // Runs that a release before has stored have no column of their own yet.
+      const rows: { group_id: string; came_back: CameBack | null; document: unknown }[] = await own(db, teacherId, id)
         .orderBy('finished_at', 'desc')
         .limit(mostRuns)
-        .select('document')
+        .select('group_id', 'came_back', db.raw('case when came_back is null then document end as document'))
       const lanes: Record<string, CameBack[]> = {}
-      for (const { document } of rows) {
-        const run = readDocument(runDocument, document)
-        const lane = (lanes[run.group] ??= [])
-        lane.push(cameBackOf(run))
+      for (const { group_id, came_back, document } of rows) {
+        const lane = (lanes[group_id] ??= [])
+        lane.push(came_back ?? cameBackOf(readDocument(runDocument, document)))
       }
       return { sentAt: created_at.toISOString(), lanes }
     }),
@@ -203,13 +211,15 @@ export async function listRuns(
       .join('snapshots as s', 's.sha256', 'p.sha256')
       .leftJoin('pupils as u', 'u.id', 'r.pupil_id')
       .whereNull('u.removed_at')
-      .where({ 'p.teacher_id': teacherId, 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
+      .modify(ownedBy(teacherId, 'publications', 'p'))
+      .where({ 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
   const query = theirs()
     .select(
       'r.id',
       'r.publication_id',
       'u.alias',
-      'r.document',
+      // How long single steps took is a run's largest part, and nothing a list shows.
+      db.raw("r.document - 'counted' as document"),
       'r.received_at',
       'p.title',
       'p.workout_id',

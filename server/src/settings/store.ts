@@ -1,21 +1,53 @@
 import type { Knex } from 'knex'
-import { newSettings, readDocument, settingsDocument, writtenText, type Settings } from '@esfuerzo/core'
+import {
+  newSettings,
+  ProblemError,
+  readDocument,
+  settingsDocument,
+  settingsSchema,
+  withSettingsChange,
+  writtenText,
+  zodProblems,
+  type Settings,
+  type SettingsChange,
+} from '@esfuerzo/core'
+import { oneAtATime } from '../rights/oneAtATime.ts'
+import { owned } from '../rights/rights.ts'
 
 interface Row {
   id: string
   zone: string
   settings: unknown
+  unknown_zone: string | null
 }
 
 /** A teacher's settings; those nobody has changed begin with the zone she signed up in. */
 export async function readSettings(db: Knex, teacherId: string): Promise<Settings> {
-  const row = await db<Row>('teachers').where({ id: teacherId }).first('zone', 'settings')
+  const row = await owned<Row>(db, teacherId, 'teachers').first('zone', 'settings')
   return row?.settings ? readDocument(settingsDocument, row.settings) : newSettings(row?.zone ?? 'UTC')
 }
 
-/** Puts a teacher’s settings in place of those before. */
+/** Puts a teacher's settings in place of those before. */
 export async function saveSettings(db: Knex, teacherId: string, settings: Settings): Promise<void> {
-  await db<Row>('teachers')
-    .where({ id: teacherId })
-    .update({ settings: writtenText(settingsDocument, settings), zone: settings.zone })
+  await owned<Row>(db, teacherId, 'teachers').update({
+    settings: writtenText(settingsDocument, settings),
+    zone: settings.zone,
+    unknown_zone: null,
+  })
 }
+
+/**
+ * Changes some of a teacher's settings; the rest stays as whoever saved last left it.
+ *
+ * @returns all of them as they are then
+ * @throws {ProblemError} where they would be more than settings may be; nothing is changed then
+ */
+export const changeSettings = (db: Knex, teacherId: string, change: SettingsChange): Promise<Settings> =>
+  db.transaction(async (trx) => {
+    await oneAtATime(trx, teacherId)
+    const next = withSettingsChange(await readSettings(trx, teacherId), change)
+    const checked = settingsSchema.safeParse(next)
+    if (!checked.success) throw new ProblemError(zodProblems(checked.error, next))
+    await saveSettings(trx, teacherId, checked.data)
+    return checked.data
+  })

@@ -31,10 +31,11 @@ function slipCell({ alias, code }: Slip, language: Language): TableCell {
             stack: [
               { text: words.mine, fontSize: 10, alignment: 'center' },
               {
-                text: code,
+                // In two halves, as it is read aloud and typed.
+                text: `${code.slice(0, 3)} ${code.slice(3)}`,
                 font: 'Display',
-                fontSize: 30,
-                characterSpacing: 5,
+                fontSize: 26,
+                characterSpacing: 4,
                 alignment: 'center',
                 margin: [0, 0, 0, 2],
               },

@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 import { partDocument, readDocument, writtenText, type Part } from '@esfuerzo/core'
 import type { KeptPart } from '@esfuerzo/contract'
+import { owned } from '../rights/rights.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
 
 interface Row {
   id: string
@@ -17,7 +19,7 @@ const kept = (row: Row): KeptPart => ({
   part: readDocument(partDocument, row.part),
 })
 
-const own = (db: Knex, teacherId: string) => db<Row>('shelf').where({ teacher_id: teacherId })
+const own = (db: Knex, teacherId: string) => owned<Row>(db, teacherId, 'shelf')
 
 /** How many pieces a shelf has room for (ours). */
 export const shelfRoom = 200
@@ -28,20 +30,22 @@ export async function listShelf(db: Knex, teacherId: string): Promise<KeptPart[]
 }
 
 /** Puts a piece on the shelf; undefined where it is full. */
-export async function keepPart(
+export const keepPart = (
   db: Knex,
   teacherId: string,
   id: string,
   name: string,
   part: Part,
-): Promise<KeptPart | undefined> {
-  const [count] = await own(db, teacherId).count({ n: '*' })
-  if (Number(count!.n) >= shelfRoom) return undefined
-  const [row] = await db<Row>('shelf')
-    .insert({ id, teacher_id: teacherId, name, part: writtenText(partDocument, part) })
-    .returning('*')
-  return kept(row!)
-}
+): Promise<KeptPart | undefined> =>
+  db.transaction(async (trx) => {
+    await oneAtATime(trx, teacherId)
+    const [count] = await own(trx, teacherId).count({ n: '*' })
+    if (Number(count!.n) >= shelfRoom) return undefined
+    const [row] = await trx<Row>('shelf')
+      .insert({ id, teacher_id: teacherId, name, part: writtenText(partDocument, part) })
+      .returning('*')
+    return kept(row!)
+  })
 
 /** Gives a kept piece another name. @returns undefined where it is not hers or not there */
 export async function renamePart(db: Knex, teacherId: string, id: string, name: string): Promise<KeptPart | undefined> {

@@ -11,6 +11,8 @@ import type { Counter } from '../http/limits.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Post } from '../mail/post.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
+import { isOwn } from '../rights/rights.ts'
 import { readSettings } from '../settings/store.ts'
 import {
   addTermLink,
@@ -79,10 +81,13 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
 
   implement(router, 'listTerms', ({ teacherId }) => listTerms(db, teacherId))
 
-  implement(router, 'createTerm', async ({ teacherId, body }) => {
-    if ((await terms.count(db, teacherId)) >= termRoom) throw tooMany('document', { atMost: termRoom, of: 'terms' })
-    return terms.add(db, teacherId, randomUUID(), body.document)
-  })
+  implement(router, 'createTerm', ({ teacherId, body }) =>
+    db.transaction(async (trx) => {
+      await oneAtATime(trx, teacherId)
+      if ((await terms.count(trx, teacherId)) >= termRoom) throw tooMany('document', { atMost: termRoom, of: 'terms' })
+      return terms.add(trx, teacherId, randomUUID(), body.document)
+    }),
+  )
 
   implement(router, 'readTerm', async ({ teacherId, params }) => {
     const found = await terms.find(db, teacherId, params.id)
@@ -126,8 +131,8 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
   })
 
   /** The address there is; none where it was made under another secret, which nobody can say again. */
-  async function linkOf(id: string) {
-    const row = await findTermLink(db, id)
+  async function linkOf(of: Knex, teacherId: string, id: string) {
+    const row = await findTermLink(of, teacherId, id)
     const token = row && linkToken('term', row.id, secret)
     return row && token && tokenHash(token) === row.token_hash
       ? { token, madeAt: row.created_at.toISOString() }
@@ -136,20 +141,23 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
 
   implement(router, 'readTermLink', async ({ teacherId, params }) => {
     await own(teacherId, params.id)
-    return { link: (await linkOf(params.id)) ?? null }
+    return { link: (await linkOf(db, teacherId, params.id)) ?? null }
   })
 
   implement(router, 'makeTermLink', async ({ teacherId, params }) => {
     await own(teacherId, params.id)
-    const there = await linkOf(params.id)
-    if (there) return { link: there }
-    await db.transaction(async (trx) => {
-      await endTermLink(trx, params.id)
+    const link = await db.transaction(async (trx) => {
+      // Requests that come at once get the same address: a second one would end the first.
+      if (!(await isOwn(trx, teacherId, 'terms', params.id, 'lock'))) throw new ServerError('not-found')
+      const there = await linkOf(trx, teacherId, params.id)
+      if (there) return there
+      await endTermLink(trx, teacherId, params.id)
       const id = randomUUID()
-      await addTermLink(trx, params.id, { id, tokenHash: tokenHash(linkToken('term', id, secret)) })
+      await addTermLink(trx, teacherId, params.id, { id, tokenHash: tokenHash(linkToken('term', id, secret)) })
+      await noteEvent(trx, teacherId, 'calendar-opened')
+      return linkOf(trx, teacherId, params.id)
     })
-    await noteEvent(db, teacherId, 'calendar-opened')
-    return { link: (await linkOf(params.id))! }
+    return { link: link! }
   })
 
   const followed = async (teacherId: string, id: string) =>
@@ -175,7 +183,7 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
 
   implement(router, 'endTermLink', async ({ teacherId, params }) => {
     await own(teacherId, params.id)
-    await endTermLink(db, params.id)
+    await endTermLink(db, teacherId, params.id)
     await noteEvent(db, teacherId, 'calendar-ended')
     return {}
   })

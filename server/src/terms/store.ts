@@ -4,6 +4,7 @@ import { termDocument, type Term } from '@esfuerzo/core/term'
 import type { Done, TermSummary } from '@esfuerzo/contract'
 import { revisioned, saved } from '../documents/revisioned.ts'
 import type { RevisionedRow } from '../documents/revisionedKind.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 /** Terms, saved over revisions, with their history and the bin. */
 export const terms = revisioned<Term>({
@@ -21,8 +22,7 @@ export async function listTerms(
   db: Knex,
   teacherId: string,
 ): Promise<{ terms: TermSummary[]; removed: { id: string; title: string; removedAt: string }[] }> {
-  const rows: (RevisionedRow & { starts: string; weeks: number })[] = await db('terms')
-    .where({ teacher_id: teacherId })
+  const rows: (RevisionedRow & { starts: string; weeks: number })[] = await owned(db, teacherId, 'terms')
     .select('id', 'title', 'revision', 'updated_at', 'removed_at', 'weeks', db.raw('starts::text as starts'))
     .orderBy([{ column: 'starts', order: 'desc' }, { column: 'title' }])
   return {
@@ -56,7 +56,7 @@ export async function doneOf(
   const rows: { workout_id: string; finished_at: Date; home: string }[] = await db('runs as r')
     .join('publications as p', 'p.id', 'r.publication_id')
     .leftJoin('pupils as c', 'c.id', 'r.pupil_id')
-    .where({ 'p.teacher_id': teacherId })
+    .modify(ownedBy(teacherId, 'publications', 'p'))
     .whereIn('p.workout_id', ids)
     .modify((query) => {
       if (classId) void query.whereRaw('coalesce(c.class_id, p.class_id) = ?', [classId])
@@ -86,8 +86,8 @@ export async function sessionsOf(
   teacherId: string,
   ids: readonly string[],
 ): Promise<Map<string, { title: string; minutes: number }>> {
-  const rows: { id: string; title: string; minutes: number }[] = await db('workouts')
-    .where({ teacher_id: teacherId, removed_at: null })
+  const rows: { id: string; title: string; minutes: number }[] = await owned(db, teacherId, 'workouts')
+    .where({ removed_at: null })
     .whereIn('id', [...ids])
     .select('id', 'title', 'minutes')
   return new Map(rows.map(({ id, ...rest }) => [id, rest]))
@@ -99,8 +99,8 @@ export async function followedLinks(
   teacherId: string,
   workoutIds: readonly string[],
 ): Promise<{ id: string; workoutId: string; endsAt: Date }[]> {
-  const rows: { id: string; workout_id: string; ends_at: Date }[] = await db('publications')
-    .where({ teacher_id: teacherId, ended_at: null })
+  const rows: { id: string; workout_id: string; ends_at: Date }[] = await owned(db, teacherId, 'publications')
+    .where({ ended_at: null })
     .whereIn('workout_id', [...workoutIds])
     .where('ends_at', '>', db.fn.now())
     .distinctOn('workout_id')
@@ -117,18 +117,29 @@ interface LinkRow {
   ended_at: Date | null
 }
 
-const liveLinks = (db: Knex, termId: string) => db<LinkRow>('term_links').where({ term_id: termId, ended_at: null })
+const liveLinks = (db: Knex, teacherId: string, termId: string) =>
+  owned<LinkRow>(db, teacherId, 'term_links').where({ term_id: termId, ended_at: null })
 
 /** The address of a term that is still asked; undefined where there is none. */
-export const findTermLink = (db: Knex, termId: string): Promise<LinkRow | undefined> => liveLinks(db, termId).first()
+export const findTermLink = (db: Knex, teacherId: string, termId: string): Promise<LinkRow | undefined> =>
+  liveLinks(db, teacherId, termId).first()
 
-export async function addTermLink(db: Knex, termId: string, link: { id: string; tokenHash: string }): Promise<void> {
-  await db('term_links').insert({ id: link.id, term_id: termId, token_hash: link.tokenHash })
+/** Gives a term of hers an address. */
+export async function addTermLink(
+  db: Knex,
+  teacherId: string,
+  termId: string,
+  link: { id: string; tokenHash: string },
+): Promise<void> {
+  const term = owned(db, teacherId, 'terms').where({ id: termId })
+  await db(db.raw('term_links (id, term_id, token_hash)')).insert(
+    term.select(db.raw('?::uuid, id, ?', [link.id, link.tokenHash])),
+  )
 }
 
 /** Ends a term's address. */
-export async function endTermLink(db: Knex, termId: string): Promise<void> {
-  await liveLinks(db, termId).update({ ended_at: db.fn.now() as unknown as Date })
+export async function endTermLink(db: Knex, teacherId: string, termId: string): Promise<void> {
+  await liveLinks(db, teacherId, termId).update({ ended_at: db.fn.now() as unknown as Date })
 }
 
 /** Whose term an address leads to; ended where it is not asked any more, or the term lies in the bin. */

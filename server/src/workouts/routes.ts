@@ -9,6 +9,7 @@ import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOriginal } from '../originals/store.ts'
 import { namedRoom } from '../documents/keptStates.ts'
 import { deleteWorkout, listBin, listWorkouts, workoutRoom, workouts } from './store.ts'
+import { oneAtATime } from '../rights/oneAtATime.ts'
 
 /** A teacher's sessions. */
 export function workoutRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
@@ -21,15 +22,15 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
 
   implement(router, 'listWorkouts', async ({ teacherId }) => ({ workouts: await listWorkouts(db, teacherId) }))
 
-  implement(router, 'createWorkout', async ({ teacherId, body }) => {
+  implement(router, 'createWorkout', ({ teacherId, body }) => {
     const document = whole(body.document)
-    if ((await workouts.count(db, teacherId)) >= workoutRoom)
-      throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
     const { original } = body
-    if (original === undefined) return workouts.add(db, teacherId, randomUUID(), document)
     return db.transaction(async (trx) => {
+      await oneAtATime(trx, teacherId)
+      if ((await workouts.count(trx, teacherId)) >= workoutRoom)
+        throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
       const added = await workouts.add(trx, teacherId, randomUUID(), document)
-      await keepOriginal(trx, added.id, original)
+      if (original !== undefined) await keepOriginal(trx, teacherId, added.id, original)
       return added
     })
   })
@@ -73,18 +74,21 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   })
 
   /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
-  async function mustHaveRoom(teacherId: string, id: string): Promise<void> {
-    if (!(await workouts.states.hasRoomForName(db, teacherId, id)))
+  async function mustHaveRoom(trx: Knex.Transaction, teacherId: string, id: string): Promise<void> {
+    await oneAtATime(trx, teacherId)
+    if (!(await workouts.states.hasRoomForName(trx, teacherId, id)))
       throw tooMany('name', { atMost: namedRoom, of: 'states' })
   }
 
-  implement(router, 'keepVersion', async ({ teacherId, params, body }) => {
-    const reason = body.name ? 'named' : 'edit'
-    if (body.name) await mustHaveRoom(teacherId, params.id)
-    if (!(await workouts.states.close(db, teacherId, params.id, { reason, name: body.name })))
-      throw new ServerError('not-found')
-    return {}
-  })
+  implement(router, 'keepVersion', ({ teacherId, params, body }) =>
+    db.transaction(async (trx) => {
+      const reason = body.name ? 'named' : 'edit'
+      if (body.name) await mustHaveRoom(trx, teacherId, params.id)
+      if (!(await workouts.states.close(trx, teacherId, params.id, { reason, name: body.name })))
+        throw new ServerError('not-found')
+      return {}
+    }),
+  )
 
   implement(router, 'readVersion', async ({ teacherId, params }) => {
     const version = await workouts.states.find(db, teacherId, params.id, params.version)
@@ -92,10 +96,12 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
     return version
   })
 
-  implement(router, 'nameVersion', async ({ teacherId, params, body }) => {
-    if (body.name) await mustHaveRoom(teacherId, params.id)
-    const version = await workouts.states.name(db, teacherId, params.id, params.version, body.name)
-    if (!version) throw new ServerError('not-found')
-    return version
-  })
+  implement(router, 'nameVersion', ({ teacherId, params, body }) =>
+    db.transaction(async (trx) => {
+      if (body.name) await mustHaveRoom(trx, teacherId, params.id)
+      const version = await workouts.states.name(trx, teacherId, params.id, params.version, body.name)
+      if (!version) throw new ServerError('not-found')
+      return version
+    }),
+  )
 }

@@ -1,9 +1,11 @@
 import type { Knex } from 'knex'
 import { workoutDocument, type Workout } from '@esfuerzo/core'
 import type { RemovedWorkout, WorkoutSummary } from '@esfuerzo/contract'
+import { dropDone } from '../cleanup/dropRows.ts'
 import { dropOrphans } from '../publications/orphans.ts'
 import { revisioned, saved } from '../documents/revisioned.ts'
 import type { RevisionedRow } from '../documents/revisionedKind.ts'
+import { owned, ownedBy } from '../rights/rights.ts'
 
 /** Sessions, saved over revisions, with their history and the bin. */
 export const workouts = revisioned<Workout>({
@@ -24,7 +26,8 @@ export async function listWorkouts(db: Knex, teacherId: string): Promise<Workout
     sent_at: Date | null
     runs: string
   })[] = await db('workouts as w')
-    .where({ 'w.teacher_id': teacherId, 'w.removed_at': null })
+    .modify(ownedBy(teacherId, 'workouts', 'w'))
+    .where({ 'w.removed_at': null })
     .select('w.id', 'w.title', 'w.minutes', 'w.revision', 'w.updated_at')
     .select(db.raw("jsonb_path_query_array(w.document, '$.groups[*]') as groups"))
     .select(db.raw('(select max(p.created_at) from publications p where p.workout_id = w.id) as sent_at'))
@@ -75,7 +78,7 @@ export const deleteWorkout = (db: Knex, teacherId: string, id: string): Promise<
 
 /** Deletes a session for good, wherever it lies; false where it is not hers or not there. */
 export const deleteForGood = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  deleteFrom((trx) => trx<RevisionedRow>('workouts').where({ teacher_id: teacherId }), db, teacherId, id)
+  deleteFrom((trx) => owned<RevisionedRow>(trx, teacherId, 'workouts'), db, teacherId, id)
 
 async function deleteFrom(
   place: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>,
@@ -83,9 +86,12 @@ async function deleteFrom(
   teacherId: string,
   id: string,
 ): Promise<boolean> {
+  const hers = await place(db, teacherId).where({ id }).first('id')
+  if (!hers) return false
+  await dropDone(db, { publications: owned(db, teacherId, 'publications').where({ workout_id: id }) })
   const shas = await db.transaction(async (trx) => {
-    const sent: { sha256: string }[] = await trx('publications')
-      .where({ workout_id: id, teacher_id: teacherId })
+    const sent: { sha256: string }[] = await owned(trx, teacherId, 'publications')
+      .where({ workout_id: id })
       .distinct('sha256')
     const found = await place(trx, teacherId).where({ id }).delete()
     return found ? sent.map((row) => row.sha256) : undefined

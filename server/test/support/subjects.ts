@@ -45,9 +45,11 @@ export async function makeSubjects(server: TestServer, own: Agent): Promise<Subj
   await own.post(`/api/publications/${ended.id}/end`).send({ misused: true }).expect(200)
   const run = runOf(sent.publication)
   await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
-  await keepOriginal(server.db, sent.workoutId, 'Springs, as they came')
+  const { id: teacherId } = (await own.get('/api/me').expect(200)).body
+  await keepOriginal(server.db, teacherId, sent.workoutId, 'Springs, as they came')
   const { versions } = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body
-  for (const table of ['shelf', 'own_moves', 'classes', 'terms']) await server.db(table).delete()
+  for (const table of ['shelf', 'own_moves', 'classes', 'terms'])
+    await server.db(table).where({ teacher_id: teacherId }).delete()
   const made = async (path: string, body: object) => (await own.post(path).send(body).expect(200)).body
   const kept = await made('/api/shelf', { name: 'Springs', part: somePart() })
   await made('/api/moves', { format: 'esfuerzo.moves', version: 1, moves: [ownSquat()] })

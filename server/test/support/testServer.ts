@@ -34,6 +34,7 @@ import { openHealth } from '../../src/health.ts'
 import { Afterwards } from '../../src/http/afterwards.ts'
 import { openOutbox } from '../../src/mail/outbox.ts'
 import { outboxKey } from '../../src/mail/routes.ts'
+import { ResultWriter } from '../../src/results/resultWriter.ts'
 import { openJobPool } from '../../src/workers/jobPool.ts'
 import { defaultLimits, type Limits } from '../../src/http/limits.ts'
 
@@ -65,6 +66,7 @@ export async function testServer(
   const logged: string[] = []
   const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
   const gone = await listenForGone(url, log)
+  const resultWriter = new ResultWriter(db, log)
   const parts = {
     config: { secret, publicOrigin: origin, trustProxy: proxy ? ['loopback'] : [], pagesAt: origin },
     db,
@@ -78,6 +80,7 @@ export async function testServer(
     deletions: openDeletions(deletionsFile),
     gone,
     jobPool,
+    resultWriter,
     limits,
     ...instead,
   }
@@ -128,7 +131,7 @@ export async function testServer(
     teacher,
     close: async () => {
       await new Promise((resolve) => server.close(resolve))
-      await parts.afterwards.flush()
+      await Promise.all([parts.afterwards.flush(), resultWriter.close()])
       await Promise.all([db.destroy(), pool.end(), gone.close(), parts.health.close(), rm(folder, { recursive: true })])
     },
   }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { defaultGradeNames, type Settings } from '@esfuerzo/core'
+import { defaultGradeNames, settingsChange, type Settings } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 
@@ -21,9 +21,14 @@ export const useSettings = defineStore('settings', () => {
     }
   }
 
-  /** @throws {CallError} naming each field that cannot be taken; nothing is changed then */
+  /**
+   * Saves what differs from the settings this page has: what another page has changed since stays.
+   *
+   * @throws {CallError} naming each field that cannot be taken; nothing is changed then
+   */
   async function save(next: Settings): Promise<void> {
-    settings.value = await client('saveSettings', { body: next })
+    const before = settings.value
+    if (before) settings.value = await client('saveSettings', { body: settingsChange(before, next) })
   }
 
   /** Somebody else signs in. */

@@ -1,0 +1,45 @@
+import type { Knex } from 'knex'
+
+/**
+ * A zone that the database does not know ends a teacher's clean-up; a device's clock that was never set moves a run out of its year.
+ * Own moves count their saves. Pupils of before keep their short codes until a longer one is used.
+ */
+export async function up(knex: Knex): Promise<void> {
+  await knex.schema.alterTable('teachers', (t) => {
+    // What her zone was called before it was set to UTC; she is told until she chooses another.
+    t.text('unknown_zone')
+  })
+  await knex.raw(`
+    update teachers set unknown_zone = zone, zone = 'UTC', settings = jsonb_set(settings, '{zone}', '"UTC"')
+    where not exists (select from pg_timezone_names n where lower(n.name) = lower(teachers.zone))`)
+  await knex.schema.alterTable('own_moves', (t) => {
+    t.integer('revision').notNullable().defaultTo(1)
+  })
+  await knex.schema.alterTable('pupils', (t) => {
+    t.boolean('short_code').notNullable().defaultTo(false)
+  })
+  await knex('pupils').update({ short_code: true })
+  await knex.schema.alterTable('runs', (t) => {
+    // What lists ask of a run, so that nobody reads its document for them.
+    t.jsonb('came_back')
+  })
+  // The same bounds as runs/runMoment.ts.
+  const odd = `finished_at not between received_at - interval '400 days' and received_at + interval '1 day'`
+  await knex.raw(`
+    update results set at = r.received_at from runs r
+    where results.publication_id = r.publication_id and results.run_id = r.id and r.${odd}`)
+  await knex.raw(`update runs set finished_at = received_at, started_at = received_at where ${odd}`)
+  // What a class keeps no longer is looked for by these.
+  await knex.raw('create index results_of_pupil_at on results (pupil_id, at)')
+  await knex.raw('create index runs_of_pupil_finished on runs (pupil_id, finished_at)')
+  await knex.raw('create index publications_class on publications (class_id) where class_id is not null')
+}
+
+export async function down(knex: Knex): Promise<void> {
+  for (const index of ['publications_class', 'runs_of_pupil_finished', 'results_of_pupil_at'])
+    await knex.raw('drop index ??', [index])
+  await knex.schema.alterTable('runs', (t) => void t.dropColumn('came_back'))
+  await knex.schema.alterTable('pupils', (t) => void t.dropColumn('short_code'))
+  await knex.schema.alterTable('own_moves', (t) => void t.dropColumn('revision'))
+  await knex.schema.alterTable('teachers', (t) => void t.dropColumn('unknown_zone'))
+}

@@ -1,0 +1,55 @@
+import { createHmac, timingSafeEqual } from 'node:crypto'
+import { parseCookie } from 'cookie'
+import type { Request, Response } from 'express'
+
+/** A device is known for so long after its last sign-in, in milliseconds: a school year and some more (ours). */
+const knownFor = 400 * 24 * 60 * 60 * 1000
+/** So many accounts are known on one device: a staff room's computer has several. */
+const most = 12
+
+/** A teacher's account, with what its password is kept as. */
+interface Account {
+  teacher: { id: string }
+  passwordHash: string
+}
+
+/**
+ * Devices on which somebody signed in to an account before, told by a mark that only this server can make. It opens nothing: whoever
+ * has it needs the password all the same, but is not one of the strangers who made a mailed link necessary. Another password ends it.
+ */
+export interface KnownDevices {
+  isKnown: (req: Request, account: Account) => boolean
+  /** What tells this device from others, for counting; undefined where it is not known for the account. */
+  markOf: (req: Request, account: Account) => string | undefined
+  /** Remembers that somebody signed in here. */
+  remember: (req: Request, res: Response, account: Account) => void
+}
+
+/** @param secure whether pages are reached by https alone */
+export function knownDevices(secret: string, secure: boolean): KnownDevices {
+  const name = secure ? '__Host-esfuerzo-known' : 'esfuerzo-known'
+  const markFor = ({ teacher, passwordHash }: Account): string =>
+    createHmac('sha256', secret)
+      .update(`known-device:${teacher.id}:${passwordHash}`)
+      .digest()
+      .subarray(0, 16)
+      .toString('base64url')
+  const marks = (req: Request): string[] =>
+    (parseCookie(req.get('cookie') ?? '')[name] ?? '').split('.').filter((mark) => mark.length === 22)
+  const isSame = (one: string, other: string) => timingSafeEqual(Buffer.from(one), Buffer.from(other))
+  const markOf = (req: Request, account: Account) => {
+    const right = markFor(account)
+    return marks(req).some((mark) => Buffer.byteLength(mark) === right.length && isSame(mark, right))
+      ? right
+      : undefined
+  }
+  return {
+    markOf,
+    isKnown: (req, account) => markOf(req, account) !== undefined,
+    remember(req, res, account) {
+      const right = markFor(account)
+      const kept = [right, ...marks(req).filter((mark) => mark !== right)].slice(0, most)
+      res.cookie(name, kept.join('.'), { httpOnly: true, sameSite: 'lax', secure, path: '/', maxAge: knownFor })
+    },
+  }
+}

@@ -1,0 +1,184 @@
+import type { Logger } from 'pino'
+import type { Knex } from 'knex'
+import type { Outbox } from '../mail/outbox.ts'
+import type { Library } from '@esfuerzo/core'
+import { catchUp } from '../results/store.ts'
+import { dropOrphans } from '../publications/orphans.ts'
+import { classesToGo, deleteClass } from '../classes/store.ts'
+import type { Deletions } from '../deletions/deletions.ts'
+import { deletePupil, pupilsToGo } from '../pupils/store.ts'
+import { eventDays } from '../events/store.ts'
+import { dropKept } from '../results/retention.ts'
+import { terms } from '../terms/store.ts'
+import { binDays, deleteForGood } from '../workouts/store.ts'
+import { dropRows } from './dropRows.ts'
+
+/** Names the lock under which one of several servers cleans up: a number of our own. */
+const cleanUpLock = 4_180_002
+
+const hour = 60 * 60 * 1000
+
+/** What could not be cleaned up: it is tried again the next time, and holds up nothing else. */
+export interface CleanUpFailure {
+  kind: string
+  /** Of the class, pupil, session or term. */
+  id?: string
+  error: unknown
+}
+
+/** How many rows of each kind went, and what could not be cleaned up. */
+export interface CleanedUp {
+  gone: Record<string, number>
+  failed: CleanUpFailure[]
+}
+
+interface Tally extends CleanedUp {
+  /** Does one kind; where it fails, the next is done all the same. */
+  kind: (name: string, work: () => Promise<number>) => Promise<void>
+  /** Does one row of a kind. @returns 1, or 0 where it failed */
+  row: (kind: string, id: string, work: () => Promise<unknown>) => Promise<number>
+}
+
+function openTally(): Tally {
+  const gone: Record<string, number> = {}
+  const failed: CleanUpFailure[] = []
+  return {
+    gone,
+    failed,
+    async kind(name, work) {
+      try {
+        gone[name] = await work()
+      } catch (error) {
+        failed.push({ kind: name, error })
+      }
+    },
+    async row(kind, id, work) {
+      try {
+        await work()
+        return 1
+      } catch (error) {
+        failed.push({ kind, id, error })
+        return 0
+      }
+    },
+  }
+}
+
+/**
+ * Takes away what has had its time: ended sign-ins, counts, mailed links and copies, sessions and terms that have lain in the trash for
+ * thirty days, pupils and classes that have for seven, results that a class keeps no longer, snapshots that nothing leads to. What came
+ * through links for all stays until its teacher deletes it. Every kind, and every row of a kind, is done by itself in short
+ * transactions: what fails is reported, and all the rest is done.
+ *
+ * @param deletions where pupils and classes that go are noted
+ * @param today the day results are held against: one that has begun wherever people live
+ * @returns undefined where another server is at it
+ */
+export async function cleanUp(
+  db: Knex,
+  deletions: Deletions,
+  today: string = new Date(Date.now() - 12 * hour).toISOString().slice(0, 10),
+): Promise<CleanedUp | undefined> {
+  const release = await lockCleanUp(db)
+  if (!release) return undefined
+  try {
+    const tally = openTally()
+    const { kind, row } = tally
+    const old = (table: string, condition: string) =>
+      kind(table, () => dropRows(db, table, (query) => void query.whereRaw(condition)))
+    await old('sign_ins', 'expire < now()')
+    await old('limits', 'expire < extract(epoch from now()) * 1000')
+    await old('mailed_links', 'ends_at < now()')
+    await old('events', `at < now() - interval '${eventDays} days'`)
+    await old('copies', 'ends_at < now()')
+    const each = (name: string, toGo: () => Promise<Owned[]>, remove: (of: Owned) => Promise<unknown>) =>
+      kind(name, async () => {
+        let count = 0
+        for (const of of await toGo()) count += await row(name, of.id, () => remove(of))
+        return count
+      })
+    const inTrash = (table: 'workouts' | 'terms') => (): Promise<Owned[]> =>
+      db(table).whereRaw(`removed_at < now() - interval '${binDays} days'`).select('id', 'teacher_id')
+    await each('workouts', inTrash('workouts'), ({ id, teacher_id }) => deleteForGood(db, teacher_id, id))
+    await each('terms', inTrash('terms'), ({ id, teacher_id }) => terms.binned(db, teacher_id).where({ id }).delete())
+    // A deletion is noted first: what is noted and not deleted is deleted the next time.
+    await each(
+      'pupils',
+      () => pupilsToGo(db),
+      async ({ id, teacher_id: teacher }) => {
+        await deletions.note({ what: 'pupil', teacher, id })
+        await deletePupil(db, teacher, id)
+      },
+    )
+    await each(
+      'classes',
+      () => classesToGo(db),
+      async ({ id, teacher_id: teacher }) => {
+        await deletions.note({ what: 'class', teacher, id })
+        await deleteClass(db, teacher, id)
+      },
+    )
+    await kind('runs', async () => {
+      const { runs, results, failed } = await dropKept(db, today)
+      tally.gone['results'] = results
+      for (const { class: id, error } of failed) tally.failed.push({ kind: 'results', id, error })
+      return runs
+    })
+    await kind('snapshots', () => dropOrphans(db))
+    return { gone: tally.gone, failed: tally.failed }
+  } finally {
+    await release()
+  }
+}
+
+interface Owned {
+  id: string
+  teacher_id: string
+}
+
+/** Takes the lock of cleaning up for as long as it takes, on a connection of its own. @returns undefined where another server has it */
+async function lockCleanUp(db: Knex): Promise<(() => Promise<void>) | undefined> {
+  const trx = await db.transaction()
+  const { rows } = await trx.raw<{ rows: { mine: boolean }[] }>(
+    `select set_config('idle_in_transaction_session_timeout', '0', true), pg_try_advisory_xact_lock(?) as mine`,
+    [cleanUpLock],
+  )
+  if (rows[0]!.mine) return async () => void (await trx.rollback())
+  await trx.rollback()
+  return undefined
+}
+
+export interface CleanUpParts {
+  db: Knex
+  outbox: Outbox | undefined
+  library: Library
+  deletions: Deletions
+  log: Logger
+}
+
+/** Cleans up once an hour, the first time as soon as the start is over. */
+export function keepCleanedUp({ db, outbox, library, deletions, log }: CleanUpParts): { stop: () => void } {
+  async function run(): Promise<void> {
+    try {
+      const done = await cleanUp(db, deletions)
+      await outbox?.prune(Date.now())
+      // Runs whose results could not be written with them, and what a release before has sent home.
+      const caughtUp = done && (await catchUp(db, library))
+      for (const { kind, id, error: err } of [...(done?.failed ?? []), ...(caughtUp?.failed ?? [])])
+        log.warn({ err, kind, id }, 'something could not be cleaned up; it is tried again in an hour')
+      log.debug({ gone: done?.gone, caughtUp }, 'cleaned up')
+    } catch (err) {
+      log.warn({ err }, 'cleaning up did not work; it is tried again in an hour')
+    }
+  }
+  const first = setTimeout(() => void run(), 2000)
+  const next = setInterval(() => void run(), hour)
+  first.unref()
+  next.unref()
+  return {
+    stop: () => {
+      clearTimeout(first)
+      clearInterval(next)
+    },
+  }
+}

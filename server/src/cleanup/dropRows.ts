@@ -1,0 +1,38 @@
+import type { Knex } from 'knex'
+
+/** So many rows go in one statement (ours): a run takes up to some hundreds of results with it. */
+const atOnce = { runs: 250, results: 4000, others: 5000 }
+
+/**
+ * Deletes rows a few at a time, each few in a transaction of its own: however many there are, nobody waits for them, and what is
+ * deleted stays so where it breaks off.
+ *
+ * @param which restricts `db(table)` to the rows that are to go
+ * @returns how many went
+ */
+export async function dropRows(db: Knex, table: string, which: (query: Knex.QueryBuilder) => void): Promise<number> {
+  const size = table === 'runs' ? atOnce.runs : table === 'results' ? atOnce.results : atOnce.others
+  for (let gone = 0; ;) {
+    const few = db(table)
+      .modify(which)
+      .select(db.raw('??.ctid', [table]))
+      .limit(size)
+    const { rowCount } = await db.raw<{ rowCount: number }>('delete from ?? where ctid = any(array(?))', [table, few])
+    gone += rowCount
+    if (rowCount < size) return gone
+  }
+}
+
+/**
+ * Deletes everything that children did which belongs to some pupils or links: runs with their results, then what was typed.
+ *
+ * @param of rows of `pupils` or `publications`, by their ids
+ */
+export async function dropDone(
+  db: Knex,
+  of: { pupils: Knex.QueryBuilder } | { publications: Knex.QueryBuilder },
+): Promise<void> {
+  const [key, ids] = 'pupils' in of ? ['pupil_id', of.pupils] : ['publication_id', of.publications]
+  for (const table of ['runs', 'results'])
+    await dropRows(db, table, (query) => void query.whereIn(`${table}.${key}`, ids.clone().select('id')))
+}

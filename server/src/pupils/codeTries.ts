@@ -1,0 +1,95 @@
+import type { Knex } from 'knex'
+import { codeCount, codeLengths } from '@esfuerzo/core/classBook'
+import { Counter, type Limits } from '../http/limits.ts'
+import { ServerError } from '../http/serverError.ts'
+
+/** Windows of {@link Limits.codesOfTeacher} in a year. */
+const windows = 13
+/** At most so likely do guesses at full limits from whatever networks find one of a teacher's codes within a year. Ours. */
+export const guessedAYear = 1 / 1000
+/** Of that, what networks may use up that have never given a right code. The rest is for those where a child helps to guess. */
+const ofStrangers = 0.9
+/** So many wrong short codes by teacher in a window: there are too few of those codes to promise anything. Ours. */
+const shortTries = 100
+
+/**
+ * How many wrong codes all networks that have given no right one may try together in one window.
+ *
+ * @param pupils how many codes there are to be found
+ * @example strangersTries(25) // 529
+ */
+export const strangersTries = (pupils: number): number =>
+  Math.max(1, Math.floor((guessedAYear * ofStrangers * codeCount(codeLengths.now)) / windows / Math.max(1, pupils)))
+
+/** Where a code is tried. */
+export interface CodeTry {
+  teacherId: string
+  /** See `networkOf`. */
+  network: string
+  /** Signs of the code, as far as it is one. */
+  length: number
+  /** How many codes there are to be found. */
+  pupils: number
+}
+
+/**
+ * Counts wrong codes, and no right ones. A network in which children of the teacher's have given right codes has tries of its own, more
+ * with each child; all others share what a year of guessing may have. So a school behind one address gets in, and no number of networks
+ * finds a code.
+ */
+export class CodeTries {
+  readonly #strange: Counter
+  readonly #known: Counter
+  readonly #all: Counter
+  readonly #networks: Counter
+  readonly #seen: Counter
+  readonly #earned: number
+
+  constructor(db: Knex, limits: Limits) {
+    const unbounded = (name: string) =>
+      new Counter(db, name, { points: Number.MAX_SAFE_INTEGER, seconds: limits.codesOfTeacher.seconds })
+    this.#strange = new Counter(db, 'code-wrong', limits.codes)
+    this.#known = new Counter(db, 'code-known', limits.codesOfKnown)
+    this.#all = unbounded('code-all')
+    this.#seen = unbounded('code-seen')
+    this.#networks = new Counter(db, 'code-networks', limits.networksOfPupil)
+    this.#earned = limits.codesOfKnown.points
+  }
+
+  #place = ({ teacherId, network }: CodeTry) => `${teacherId} ${network}`
+
+  async #isSpent(of: CodeTry, counted: number): Promise<boolean> {
+    return counted >= (of.length === codeLengths.before ? shortTries : strangersTries(of.pupils))
+  }
+  #shared = ({ teacherId, length }: CodeTry) => `${teacherId} ${length === codeLengths.before ? 'short' : 'long'}`
+
+  /** @throws {ServerError} `too-many-tries` where no code, right or wrong, is looked at any more */
+  async mustBeOpen(of: CodeTry): Promise<void> {
+    const place = this.#place(of)
+    const isKnown = (await this.#known.counted(place)) !== undefined
+    const isShut = isKnown
+      ? await this.#known.isFull(place)
+      : (await this.#strange.isFull(place)) ||
+        (await this.#isSpent(of, (await this.#all.counted(this.#shared(of))) ?? 0))
+    if (isShut) throw new ServerError('too-many-tries')
+  }
+
+  /** Counts a wrong code. @throws {ServerError} `too-many-tries` past the limit */
+  async wrong(of: CodeTry): Promise<void> {
+    const place = this.#place(of)
+    if ((await this.#known.counted(place)) !== undefined) return this.#known.count(place)
+    await this.#strange.count(place)
+    await this.#all.count(this.#shared(of))
+    if (await this.#isSpent(of, ((await this.#all.counted(this.#shared(of))) ?? 0) - 1))
+      throw new ServerError('too-many-tries')
+  }
+
+  /** A right code makes its network known, and brings it more tries: once for each child, in a few networks for each. */
+  async right(of: CodeTry, pupil: string): Promise<void> {
+    const there = `${pupil} ${of.network}`
+    if ((await this.#seen.counted(there)) !== undefined) return
+    await this.#seen.count(there)
+    if (!(await this.#networks.hasRoom(pupil))) return
+    await this.#known.refund(this.#place(of), this.#earned)
+  }
+}
