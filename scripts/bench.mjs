@@ -37,6 +37,7 @@ const files = [
   { file: 'server.ts' },
   { file: 'desk.ts' },
   { file: 'district.ts' },
+  { file: 'yearEnd.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
   { file: 'book.mjs' },

@@ -67,6 +67,10 @@ export const errorsInEnglish: Record<CallError['code'], ErrorWords> = {
     title: 'No message can be sent at the moment',
     detail: 'Nothing was changed. Try again later; if it stays, tell whoever looks after the server.',
   },
+  'recipient-refused': {
+    title: 'The mail server refused this address',
+    detail: 'No message was sent. Check the address for typing mistakes, then send it again.',
+  },
   busy: { title: 'The server has its hands full', detail: 'Nothing was changed. Try again in a moment.' },
   'database-away': {
     title: "The server's database is away",

@@ -31,3 +31,4 @@ export const familyClient = (fetcher: typeof fetch): FamilyClient => ({
   giveCode: async (token, code) =>
     (await call(fetcher, 'POST', `/api/go/${token}/code`, { code })) as CallAnswer<'giveCode'>,
 })
+export { retryable } from './retryable.ts'

@@ -31,3 +31,4 @@ export { errorStatus, problemDocumentSchema, type ErrorCode, type ProblemDocumen
 export { CallError } from './callError.ts'
 export { errorsInEnglish, type ErrorWords } from './errorWords.ts'
 export { callCode, createClient, type CallAnswer, type CallInput, type Client } from './client.ts'
+export { retryable } from './retryable.ts'

@@ -10,13 +10,19 @@ const moveParams = z.strictObject({ id: idSchema })
 export const usedMoveSchema = z.strictObject({ move: idSchema, last: momentSchema })
 export type UsedMove = z.infer<typeof usedMoveSchema>
 
+/** Moves with the count of their saves, by id. */
+const ownMoves = z.strictObject({
+  moves: z.array(ownMoveSchema).max(mostOwnMoves),
+  revisions: z.record(idSchema, z.int()),
+})
+
 /** A teacher's own moves, and which moves she used lately. */
 export const moveEndpoints = {
   listOwnMoves: endpoint({
     method: 'GET',
     path: '/api/moves',
     access: 'teacher',
-    answer: z.strictObject({ moves: z.array(ownMoveSchema).max(mostOwnMoves) }),
+    answer: ownMoves,
   }),
   usedMoves: endpoint({
     method: 'GET',
@@ -24,13 +30,22 @@ export const moveEndpoints = {
     access: 'teacher',
     answer: z.strictObject({ used: z.array(usedMoveSchema) }),
   }),
-  /** All of the file's moves are kept, or none; those with an id that is there already replace it. */
+  /**
+   * All of the file's moves are kept, or none; those with an id that is there already replace it. `over` says which save of each the
+   * change started from: another since is a conflict, and nothing is changed.
+   */
   keepOwnMoves: endpoint({
     method: 'POST',
     path: '/api/moves',
     access: 'teacher',
+    query: z.strictObject({
+      over: z
+        .string()
+        .regex(/^[\w.-]+:\d{1,9}(?:,[\w.-]+:\d{1,9})*$/)
+        .optional(),
+    }),
     body: documentField(movesDocument),
-    answer: z.strictObject({ moves: z.array(ownMoveSchema).max(mostOwnMoves) }),
+    answer: ownMoves,
   }),
   removeOwnMove: endpoint({
     method: 'DELETE',

@@ -13,6 +13,7 @@ export const errorStatus = {
   ended: 410,
   'too-big': 413,
   'too-dear': 413,
+  'recipient-refused': 422,
   'too-many-tries': 429,
   guarded: 429,
   unexpected: 500,

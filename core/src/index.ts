@@ -71,7 +71,12 @@ export {
   type Policy,
   type Settings,
 } from './terms/settings.ts'
-export { settingsChange, settingsChangeSchema, withSettingsChange, type SettingsChange } from './terms/settingsChange.ts'
+export {
+  settingsChange,
+  settingsChangeSchema,
+  withSettingsChange,
+  type SettingsChange,
+} from './terms/settingsChange.ts'
 export { rulePolicySchema, type RulePolicies, type RulePolicy } from './terms/checkLevel.ts'
 export { families, postureSchema, sidesSchema, type Family, type Move, type Version } from './terms/move.ts'
 export { capFor, dayValue, setUpOf } from './terms/testValue.ts'

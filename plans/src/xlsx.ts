@@ -2,6 +2,7 @@ import { zipSync } from 'fflate'
 import type { PlanBlock } from '@esfuerzo/core/oldPlans'
 import { planBounds, refused } from './bounds.ts'
 import { cellText } from './sheets.ts'
+import { withoutStrayCells } from './strayCells.ts'
 import { withoutEntities } from './xml.ts'
 
 /** Parts of a workbook that its cells are made of. */
@@ -38,13 +39,31 @@ export function blocksOfRows(rows: readonly string[][]): PlanBlock[] {
   return blocks
 }
 
+/** A sheet within the bounds of a plan. @throws {ProblemError} `file-too-big` where more rows are used than a plan has */
+function bounded(sheet: Uint8Array, name: string): Uint8Array {
+  const { xml, rows } = withoutStrayCells(sheet, planBounds)
+  if (rows > planBounds.rows)
+    throw refused('file-too-big', name, {
+      expected: { atMost: planBounds.rows, of: 'lines' },
+      received: { count: rows, of: 'lines' },
+    })
+  return xml
+}
+
 /**
  * The sheets of a workbook (ECMA-376), each under its name where somebody gave it one.
  *
  * @throws {ProblemError} `file-broken`, `file-too-big`
  */
 export async function sheetsOfXlsx(parts: ReadonlyMap<string, Uint8Array>, name: string): Promise<PlanBlock[][]> {
-  const small = zipSync(Object.fromEntries([...parts].map(([part, bytes]) => [part, withoutEntities(bytes, name)])))
+  const small = zipSync(
+    Object.fromEntries(
+      [...parts].map(([part, bytes]) => {
+        const plain = withoutEntities(bytes, name)
+        return [part, part.startsWith('xl/worksheets/') ? bounded(plain, name) : plain]
+      }),
+    ),
+  )
   const { default: readSheets } = await import('read-excel-file/universal')
   let sheets
   try {
@@ -53,11 +72,6 @@ export async function sheetsOfXlsx(parts: ReadonlyMap<string, Uint8Array>, name:
     throw refused('file-broken', name, { cause })
   }
   return sheets.flatMap(({ sheet, data }) => {
-    if (data.length > planBounds.rows)
-      throw refused('file-too-big', name, {
-        expected: { atMost: planBounds.rows, of: 'lines' },
-        received: { count: data.length, of: 'lines' },
-      })
     const rows = data.map((row) => row.slice(0, planBounds.columns).map(cellText))
     const blocks = blocksOfRows(rows)
     if (!blocks.length) return []

@@ -189,7 +189,7 @@ export function createApp({
   settingsRoutes(app, db)
   workoutRoutes(app, db, library, deletions)
   originalRoutes(app, db, deletions)
-  copyRoutes(app, { db, secret, post, afterwards, written, pagesAt })
+  copyRoutes(app, { db, secret, post, written, pagesAt })
   shelfRoutes(app, db, deletions)
   moveRoutes(app, db, library, deletions)
   exportRoutes(app, db)

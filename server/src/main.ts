@@ -1,7 +1,6 @@
 import { createServer } from 'node:http'
 import express from 'express'
 import pg from 'pg'
-import { pino } from 'pino'
 import { indexLibrary } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
@@ -12,6 +11,7 @@ import { openDeletions } from './deletions/deletions.ts'
 import { listenForGone } from './gone/gone.ts'
 import { openHealth } from './health.ts'
 import { Afterwards } from './http/afterwards.ts'
+import { openLog } from './http/logging.ts'
 import { metricsApp, openMetrics } from './metrics/metrics.ts'
 import { openOutbox } from './mail/outbox.ts'
 import { noPost } from './mail/post.ts'
@@ -39,7 +39,7 @@ function configured(): Config {
 }
 
 const config = configured()
-const log = pino({ level: config.logLevel })
+const log = openLog(config.logLevel)
 const library = indexLibrary({ ...libraryData, words: libraryWords })
 const db = openDatabase(config.databaseUrl, log)
 const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...waitBounds })

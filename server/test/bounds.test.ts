@@ -106,17 +106,17 @@ describe('paper', () => {
 })
 
 describe('a run', () => {
-  it('takes two statements, the next of its link one, and reads no snapshot', async () => {
+  it('takes three statements, the next of its link two, and reads no snapshot', async () => {
     const { publication } = await sentWorkout(own)
     const statements: string[] = []
     const counted = ({ sql }: { sql: string }) => void statements.push(sql)
     server.db.on('query', counted)
     const send = () => server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
     await send()
-    expect(statements).toHaveLength(2)
+    expect(statements).toHaveLength(3)
     await send()
     server.db.removeListener('query', counted)
-    expect(statements).toHaveLength(3)
+    expect(statements).toHaveLength(5)
     expect(statements.join()).not.toMatch(/body/)
     expect(await server.db('runs').where({ publication_id: publication.id })).toHaveLength(2)
   })

@@ -56,7 +56,6 @@ export const rules = [
   'pupilsWithCommas',
   'aliasOnce',
   'someSign',
-  'columnOfTheSession',
   'children',
 ] as const
 export type Rule = (typeof rules)[number]

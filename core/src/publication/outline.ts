@@ -14,6 +14,8 @@ export interface Outline {
     does?: Record<string, { move: string; version: string }>
     /** Seconds of work by the clock at each station, lap by lap from 1; a station that a child counts is not in it. */
     work?: Record<string, Record<number, number>>
+    /** How many steps it has: no run did more. */
+    steps?: number
   }[]
   /** With what is measured in it, where something is: when in the lesson, and how it is set up. */
   blocks: { id: string; name: string; stations: string[]; test?: string; moment?: string; setUp?: string }[]
@@ -40,7 +42,7 @@ export function outlineOf(publication: Publication): Outline {
         stations[station] ??= names.get(`${move}/${version}`) ?? move
         does[station] ??= { move, version }
       }
-      return { id, letter, name, grades: [...grades], stations, does, work: workOf(steps) }
+      return { id, letter, name, grades: [...grades], stations, does, work: workOf(steps), steps: steps.length }
     }),
     blocks: publication.sections.flatMap((s) =>
       s.blocks.map((b) => {
@@ -72,5 +74,5 @@ function workOf(steps: Publication['lanes'][number]['steps']): Record<string, Re
 
 /** Whether an outline says all that one says today; else it is made again. */
 export const isWholeOutline = (outline: Outline | null | undefined): outline is Outline =>
-  outline?.lanes.every((lane) => lane.does && lane.work && lane.grades) === true &&
+  outline?.lanes.every((lane) => lane.does && lane.work && lane.grades && lane.steps !== undefined) === true &&
   outline.blocks.every((block) => !block.test || block.moment)

@@ -2,6 +2,20 @@ import type { Problem } from '../base/problem.ts'
 import type { Outline } from '../publication/outline.ts'
 import type { Run } from './schema.ts'
 
+/** Values of one block that are not a step's: its rounds, its points, tries of a test. */
+const ofBlock = 20
+
+/** A run that says more than its lane has steps for: nobody did that, and everybody would wait while it is read. */
+function tooMuch({ results, counted = [], pulses = [] }: Run, steps: number, blocks: number): Problem[] {
+  const most = { results: steps + ofBlock * (blocks + 1), counted: steps, pulses: 4 * blocks + 4 }
+  return Object.entries({ results, counted, pulses }).flatMap(([field, list]): Problem[] => {
+    const atMost = most[field as keyof typeof most]
+    return list.length > atMost
+      ? [{ code: 'too-many', path: [field], expected: { atMost }, received: { is: 'more' } }]
+      : []
+  })
+}
+
 /** What a run says that its publication does not have. @param sha256 the publication's address */
 export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
   const problems: Problem[] = []
@@ -26,6 +40,8 @@ export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline
       })
     }
   })
+  const lane = lanes.find((l) => l.id === run.group)
+  if (lane?.steps !== undefined) problems.push(...tooMuch(run, lane.steps, blocks.length))
   if (run.finishedAt < run.startedAt)
     problems.push({ code: 'too-small', path: ['finishedAt'], expected: { rule: 'notBeforeItStarted' } })
   return problems

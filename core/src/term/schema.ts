@@ -47,8 +47,8 @@ export const termSchema = z.strictObject({
   format: z.literal(termFormat),
   version: z.literal(1),
   title: lineSchema.min(1).max(120),
-  /** The first day of its first week. */
-  starts: z.iso.date(),
+  /** The first day of its first week: a day of this thousand years, as the database has to know it too. */
+  starts: z.iso.date().regex(/^2\d{3}-/),
   weeks: z.int().min(1).max(termLimits.weeks),
   days: z.array(termDaySchema).min(1).max(7),
   off: z.array(offSchema).max(termLimits.off),

@@ -200,7 +200,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
         return
       }
       const token = await addMailedLink(db, { purpose: 'password', teacherId: null, email, name, zone }, Date.now())
-      await post.send(letters.welcome(email, name, `${pagesAt}/password/${token}`))
+      await post.send(letters.welcome(email, `${pagesAt}/password/${token}`))
     })
     return { demo }
   })

@@ -3,6 +3,7 @@ import session, { type SessionData } from 'express-session'
 import { LRUCache } from 'lru-cache'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
+import { loggedError } from '../http/logging.ts'
 
 const PgStore = connectPgSimple(session)
 
@@ -22,7 +23,7 @@ class SignInStore extends PgStore {
       pool,
       tableName: 'sign_ins',
       pruneSessionInterval: false,
-      errorLog: (...words) => log.warn({ words }, 'sign-in store'),
+      errorLog: (...words) => log.warn({ words: words.map(loggedError) }, 'sign-in store'),
     })
     this.#log = log
   }

@@ -86,43 +86,64 @@ interface Writing {
 async function write(trx: Knex.Transaction, { teacherId, of, publicationId, columns, cells }: Writing) {
   // One writes in a class at a time, until the transaction's end.
   if (!(await isOwn(trx, teacherId, 'classes', of.id, 'lock'))) throw new ServerError('not-found')
-  const byKey = new Map(columns.map((column) => [column.key, column]))
-  const pupils = await pupilsIn(trx, teacherId, of.id)
-  const standing = bookCells(columns, await readEntries(trx, teacherId, of.id, publicationId))
-  const ids = cells.map((cell) => cell.id)
-  const before = await storedAlready(trx, teacherId, { classId: of.id, publicationId }, ids)
-  const differing: { id: string; now: BookEntry | null }[] = []
-  const refused: RefusedCell[] = []
-  const entries: NewEntry[] = []
-  const there: BookEntry[] = []
-  const places = new Set<string>()
-  const seen = new Set<string>()
-  for (const cell of cells) {
-    const { id, pupil, value, source } = cell
-    const column = byKey.get(placeKey(cell))
-    const why = cellRefusal(cell, column, pupils)
-    if (why || !column) {
-      refused.push({ id, why: why ?? 'no-column' })
-      continue
-    }
-    const now = standing.get(pupil)?.get(column.key)?.entry
-    const place = `${pupil} ${column.key}`
-    const same = now?.value === value || (!now && value === null)
-    if (before.has(id) || same) there.push(...(now ? [now] : []))
-    else if (places.has(place)) refused.push({ id, why: 'twice' })
-    else if (seen.has(id)) refused.push({ id, why: 'id-taken' })
-    else if ((now?.id ?? null) !== cell.was) differing.push({ id, now: now ?? null })
-    else entries.push(newEntry(column, { id, pupil, value, source, replaces: replaces(column, now) }))
-    places.add(place)
-    seen.add(id)
+  const there: Standing = {
+    byKey: new Map(columns.map((column) => [column.key, column])),
+    pupils: await pupilsIn(trx, teacherId, of.id),
+    cells: bookCells(columns, await readEntries(trx, teacherId, of.id, publicationId)),
+    stored: await storedAlready(
+      trx,
+      teacherId,
+      { classId: of.id, publicationId },
+      cells.map((cell) => cell.id),
+    ),
   }
+  const { entries, standing, differing, refused } = sorted(cells, there)
   const added = await addEntries(trx, { teacherId, classId: of.id, publicationId }, entries)
   const stored = new Set(added.map((entry) => entry.id))
   for (const { id } of entries) if (!stored.has(id)) refused.push({ id, why: 'id-taken' })
   // A page of the release before knows of no refusals; a cell that differs it keeps.
   const forOlder = refused.map(({ id }) => ({ id, now: null }))
-  return { written: [...added, ...there], differing: [...differing, ...forOlder], refused }
+  return { written: [...added, ...standing], differing: [...differing, ...forOlder], refused }
 }
+
+/** What a class's book has before cells are written. */
+interface Standing {
+  byKey: ReadonlyMap<string, BookColumn>
+  pupils: ReadonlySet<string>
+  cells: ReturnType<typeof bookCells>
+  /** Ids of values that are there already. */
+  stored: ReadonlySet<string>
+}
+
+/** What becomes of each cell: to be written, there already, written by somebody else meanwhile, or never to be. */
+function sorted(cells: readonly WrittenCell[], there: Standing) {
+  const entries: NewEntry[] = []
+  const standing: BookEntry[] = []
+  const differing: { id: string; now: BookEntry | null }[] = []
+  const refused: RefusedCell[] = []
+  const places = new Set<string>()
+  const ids = new Set<string>()
+  for (const cell of cells) {
+    const { id, pupil, value, source } = cell
+    const key = placeKey(cell)
+    const column = there.byKey.get(key)
+    const now = there.cells.get(pupil)?.get(key)?.entry
+    const why = cellRefusal(cell, column, there.pupils)
+    const place = `${pupil} ${key}`
+    if (why || !column) refused.push({ id, why: why ?? 'no-column' })
+    else if (there.stored.has(id) || isSame(now, value)) standing.push(...(now ? [now] : []))
+    else if (places.has(place)) refused.push({ id, why: 'twice' })
+    else if (ids.has(id)) refused.push({ id, why: 'id-taken' })
+    else if ((now?.id ?? null) !== cell.was) differing.push({ id, now: now ?? null })
+    else entries.push(newEntry(column, { id, pupil, value, source, replaces: replaces(column, now) }))
+    places.add(place)
+    ids.add(id)
+  }
+  return { entries, standing, differing, refused }
+}
+
+const isSame = (now: BookEntry | undefined, value: number | null): boolean =>
+  now ? now.value === value : value === null
 
 /** Why a cell can never be written as it is. */
 function cellRefusal(

@@ -7,11 +7,11 @@ import { implement } from '../http/implement.ts'
 import type { Counter } from '../http/limits.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
-import type { Afterwards } from '../http/afterwards.ts'
 import { letters } from '../mail/letters.ts'
+import { sendNow } from '../mail/sendNow.ts'
 import type { Post } from '../mail/post.ts'
 import { workouts } from '../workouts/store.ts'
-import { addCopy, copyRoom, findCopy, hasRoom } from './store.ts'
+import { addCopy, copyRoom, findCopy, hasRoom, removeCopy } from './store.ts'
 
 /** How long a copy's link works, in milliseconds: thirty days. */
 const copyLife = 30 * 24 * 60 * 60 * 1000
@@ -20,7 +20,6 @@ export interface CopyParts {
   db: Knex
   secret: string
   post: Post
-  afterwards: Afterwards
   /** Of messages that teachers write. */
   written: Counter
   /** Where links in messages lead. */
@@ -28,7 +27,7 @@ export interface CopyParts {
 }
 
 /** Sending a colleague a copy of a session: hers to change from then on. */
-export function copyRoutes(router: Router, { db, secret, post, afterwards, written, pagesAt }: CopyParts): void {
+export function copyRoutes(router: Router, { db, secret, post, written, pagesAt }: CopyParts): void {
   implement(router, 'sendCopy', async ({ teacherId, params, body }) => {
     const workout = await workouts.find(db, teacherId, params.id)
     if (!workout) throw new ServerError('not-found')
@@ -37,16 +36,20 @@ export function copyRoutes(router: Router, { db, secret, post, afterwards, writt
       await written.count(teacherId)
       if (!(await post.ready())) throw new ServerError('mail-away')
     }
+    const from = body.email && (await readTeacher(db, teacherId))
     const id = randomUUID()
     const token = linkToken('copy', id, secret)
     const endsAt = new Date(Date.now() + copyLife)
     await addCopy(db, { id, teacherId, tokenHash: tokenHash(token), document: workout.document, endsAt })
+    if (body.email && from)
+      try {
+        await sendNow(post, letters.copy(body.email, from, workout.document.title, `${pagesAt}/copy/${token}`))
+      } catch (error) {
+        // A link that nobody was told of is none.
+        await removeCopy(db, teacherId, id)
+        throw error
+      }
     await noteEvent(db, teacherId, 'copy-sent', workout.id)
-    const from = body.email && (await readTeacher(db, teacherId))
-    if (body.email && from) {
-      const letter = letters.copy(body.email, from, workout.document.title, `${pagesAt}/copy/${token}`)
-      afterwards.later('a message could not be sent', () => post.send(letter))
-    }
     return { token, endsAt: endsAt.toISOString() }
   })
 

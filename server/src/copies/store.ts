@@ -31,6 +31,11 @@ export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
   })
 }
 
+/** Takes a copy away again; its link leads nowhere. */
+export async function removeCopy(db: Knex, teacherId: string, id: string): Promise<void> {
+  await owned(db, teacherId, 'copies').where({ id }).delete()
+}
+
 /** The copy behind a link, and whose it was; open to any teacher who has the link. */
 export async function findCopy(
   db: Knex,

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { tableCell } from '@esfuerzo/core/table'
 
 /**
  * Lines of a table: RFC 4180, and what looks like a formula stays text in a spreadsheet. No line end after the last.
@@ -7,7 +8,13 @@ import Papa from 'papaparse'
  * @example csvLines(['a', 'b'], [{ b: '=1', a: 'x, y' }]) // 'a,b\r\n"x, y",\'=1'
  */
 export const csvLines = (columns: readonly string[], rows: readonly object[], head = true): string =>
-  Papa.unparse({ fields: [...columns], data: [...rows] }, { header: head, newline: '\r\n', escapeFormulae: true })
+  Papa.unparse(
+    {
+      fields: [...columns],
+      data: rows.map((row) => Object.fromEntries(Object.entries(row).map(([name, cell]) => [name, tableCell(cell)]))),
+    },
+    { header: head, newline: '\r\n' },
+  )
 
 /** A table in pieces: its head, then what each of `parts` has to say, which may be nothing. */
 export async function* csvPieces(

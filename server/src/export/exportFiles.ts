@@ -90,7 +90,7 @@ export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<Z
   yield file('README.txt', readme)
   yield file('account.json', json(teacher))
   yield file('settings.json', json(await readSettings(db, id)))
-  yield file('moves.json', json(movesFile(await listOwnMoves(db, id))))
+  yield file('moves.json', json(movesFile((await listOwnMoves(db, id)).moves)))
   const titles = await sessionTitles(db, id)
   const names = new Map(titles.map((w) => [w.id, fileName(w.title, w.id)]))
   for await (const w of allWorkouts(db, id, titles)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { RequestHandler } from 'express'
-import type { Logger } from 'pino'
+import { pino, type DestinationStream, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 
 /**
@@ -11,6 +11,9 @@ import { pinoHttp } from 'pino-http'
 export const loggedPath = (url: string): string =>
   (url.split('?')[0] ?? '').replace(/\/(go|snapshots|copies|copy|password|sign-in|outbox)\/[^/]+/g, '/$1/…')
 
+/** A text without e-mail addresses. */
+const withoutAddresses = (text: string): string => text.replace(/[^\s<>"']+@[^\s<>"']+/g, '…')
+
 /**
  * An error as it is logged: of the database's own only what names the place. Its words may hold what somebody wrote.
  *
@@ -20,9 +23,14 @@ export function loggedError(error: unknown): Record<string, unknown> {
   if (!(error instanceof Error)) return { type: typeof error }
   const { code, routine, table, column, constraint, stack = '' } = error as Error & Record<string, string | undefined>
   const frames = stack.split('\n').filter((line) => line.startsWith('    at '))
-  const about = routine ? { routine, table, column, constraint } : { message: error.message }
+  // A mail server says to whom it could not write.
+  const about = routine ? { routine, table, column, constraint } : { message: withoutAddresses(error.message) }
   return { type: error.name, code, ...about, at: frames.slice(0, 8).map((line) => line.trim()) }
 }
+
+/** The log of a server, in which no error says more than {@link loggedError}. @param stream where it goes; standard output where left out */
+export const openLog = (level: string, stream?: DestinationStream): Logger =>
+  pino({ level, serializers: { err: loggedError } }, stream as DestinationStream)
 
 /** So often an outage is spoken of, in milliseconds. */
 const said = 10_000

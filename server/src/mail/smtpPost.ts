@@ -1,5 +1,5 @@
 import { createTransport } from 'nodemailer'
-import type { Post } from './post.ts'
+import { RecipientRefused, type Post } from './post.ts'
 
 /** How long a look whether the mail server answers is good for, in milliseconds. */
 const fresh = 30_000
@@ -15,7 +15,15 @@ export function smtpPost(url: string, from: string): Post & { close: () => void 
   transport.set('connectionTimeout', 10_000)
   let looked: { at: number; ready: Promise<boolean> } | undefined
   return {
-    send: async (letter) => void (await transport.sendMail(letter)),
+    async send(letter) {
+      try {
+        await transport.sendMail(letter)
+      } catch (error) {
+        // Replies from 500 on are final (RFC 5321, 4.2.1).
+        const { code, responseCode = 0 } = error as { code?: string; responseCode?: number }
+        throw code === 'EENVELOPE' && responseCode >= 500 ? new RecipientRefused(error) : error
+      }
+    },
     ready: () => {
       if (!looked || Date.now() - looked.at > fresh) {
         const ready = transport.verify().then(

@@ -9,15 +9,25 @@ import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts
 /** How long ago a move still counts as used lately, in milliseconds: half a school year. */
 const lately = 26 * 7 * 24 * 60 * 60 * 1000
 
+/** Saves by the ids of their moves: `own-squat:3,own-hop:1`. */
+const revisionsIn = (over = ''): Map<string, number> =>
+  new Map(
+    over
+      .split(',')
+      .filter(Boolean)
+      .map((one) => one.split(':') as [string, string])
+      .map(([id, revision]) => [id, Number(revision)]),
+  )
+
 /** A teacher's own moves, and which she used lately. */
 export function moveRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
-  implement(router, 'listOwnMoves', async ({ teacherId }) => ({ moves: await listOwnMoves(db, teacherId) }))
+  implement(router, 'listOwnMoves', ({ teacherId }) => listOwnMoves(db, teacherId))
 
   implement(router, 'usedMoves', async ({ teacherId }) => ({
     used: await usedMoves(db, teacherId, new Date(Date.now() - lately)),
   }))
 
-  implement(router, 'keepOwnMoves', async ({ teacherId, body }) => {
+  implement(router, 'keepOwnMoves', async ({ teacherId, query, body }) => {
     let moves
     try {
       // What the schema cannot see: whether muscles, kit and figures are there, and whether a body bends so.
@@ -26,8 +36,10 @@ export function moveRoutes(router: Router, db: Knex, library: Library, deletions
       if (error instanceof ProblemError) throw new ServerError('invalid', error.problems)
       throw error
     }
-    if (!(await keepOwnMoves(db, teacherId, moves))) throw tooMany('moves', { atMost: mostOwnMoves, of: 'moves' })
-    return { moves: await listOwnMoves(db, teacherId) }
+    const kept = await keepOwnMoves(db, teacherId, moves, revisionsIn(query.over))
+    if (kept === 'too-many') throw tooMany('moves', { atMost: mostOwnMoves, of: 'moves' })
+    if (kept === 'conflict') throw new ServerError('conflict')
+    return listOwnMoves(db, teacherId)
   })
 
   implement(router, 'removeOwnMove', async ({ teacherId, params }) => {

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { documentKinds, mostOwnMoves, movesFile, readDocument, type OwnMove } from '@esfuerzo/core'
+import { documentKinds, mostOwnMoves, movesFile, readDocument, sameValue, type OwnMove } from '@esfuerzo/core'
 import type { UsedMove } from '@esfuerzo/contract'
 import { makeOutlines } from '../publications/outline.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
@@ -9,14 +9,23 @@ interface Row {
   teacher_id: string
   id: string
   document: unknown
+  revision: number
   changed_at: Date
 }
 
-const own = (db: Knex, teacherId: string) => owned<Row>(db, teacherId, 'own_moves')
+const own = (db: Knex, teacherId: string) => owned(db, teacherId, 'own_moves')
 
-/** A teacher’s own moves with their figures. */
-export const listOwnMoves = async (db: Knex, teacherId: string): Promise<OwnMove[]> =>
-  (await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')).flatMap((row: Row) => readRow(row.document))
+/** A teacher’s own moves with their figures, and how often each was saved. */
+export async function listOwnMoves(
+  db: Knex,
+  teacherId: string,
+): Promise<{ moves: OwnMove[]; revisions: Record<string, number> }> {
+  const rows: Row[] = await own(db, teacherId).orderBy('changed_at', 'desc').orderBy('id')
+  return {
+    moves: rows.flatMap((row) => readRow(row.document)),
+    revisions: Object.fromEntries(rows.map(({ id, revision }) => [id, revision])),
+  }
+}
 
 /** A row is a file of one move, its version beside it; rows of the first release have none. */
 function readRow(document: unknown): OwnMove[] {
@@ -27,23 +36,41 @@ function readRow(document: unknown): OwnMove[] {
 /**
  * Keeps moves, all or none.
  *
- * @returns false where there would be too many
+ * @param over the save of each that the change started from; one that is there and not named is none of which the change knew
+ * @returns why none was kept: there would be too many, or another page has saved one since
  */
-export const keepOwnMoves = (db: Knex, teacherId: string, moves: readonly OwnMove[]): Promise<boolean> =>
+export const keepOwnMoves = (
+  db: Knex,
+  teacherId: string,
+  moves: readonly OwnMove[],
+  over: ReadonlyMap<string, number>,
+): Promise<'kept' | 'too-many' | 'conflict'> =>
   db.transaction(async (trx) => {
     await oneAtATime(trx, teacherId)
+    const there: Row[] = await own(trx, teacherId).whereIn(
+      'id',
+      moves.map((move) => move.move.id),
+    )
+    const count = Number((await own(trx, teacherId).count({ n: '*' }))[0]!.n)
+    if (count + moves.length - there.length > mostOwnMoves) return 'too-many'
+    const changes: { id: string; document: string; stored: Row | undefined }[] = []
     for (const move of moves) {
+      const { id } = move.move
       const { version } = movesFile([])
       const document = JSON.stringify({ version, ...move })
-      await trx<Row>('own_moves')
-        .insert({ teacher_id: teacherId, id: move.move.id, document })
-        .onConflict(['teacher_id', 'id'])
-        .merge({ document, changed_at: trx.fn.now() as unknown as Date })
+      const stored = there.find((row) => row.id === id)
+      // Sent twice, it is stored once.
+      if (stored && sameValue(stored.document, JSON.parse(document))) continue
+      changes.push({ id, document, stored })
     }
-    const [count] = await own(trx, teacherId).count({ n: '*' })
-    if (Number(count!.n) <= mostOwnMoves) return true
-    await trx.rollback()
-    return false
+    if (changes.some(({ id, stored }) => stored && stored.revision !== over.get(id))) return 'conflict'
+    for (const { id, document, stored } of changes)
+      if (stored)
+        await own(trx, teacherId)
+          .where({ id })
+          .update({ document, revision: stored.revision + 1, changed_at: trx.fn.now() })
+      else await trx('own_moves').insert({ teacher_id: teacherId, id, document })
+    return 'kept'
   })
 
 /** False where it is not hers or not there. */

@@ -213,7 +213,10 @@ export const separateCodes = (db: Knex, secret: string, codeFor: typeof pupilCod
 /** Deletes a pupil with its runs and results, for good. @returns false where it is not hers */
 export async function deletePupil(db: Knex, teacherId: string, id: string): Promise<boolean> {
   await dropDone(db, { pupils: owned(db, teacherId, 'pupils').where({ id }) })
-  return (await owned(db, teacherId, 'pupils').where({ id }).delete()) > 0
+  return db.transaction(async (trx) => {
+    await oneAtATime(trx, teacherId)
+    return (await owned(trx, teacherId, 'pupils').where({ id }).delete()) > 0
+  })
 }
 
 /** Those who have lain in the bin their time. */

@@ -4,7 +4,6 @@ import { join } from 'node:path'
 import { Writable } from 'node:stream'
 import { strFromU8, unzipSync } from 'fflate'
 import pg from 'pg'
-import { pino } from 'pino'
 import supertest from 'supertest'
 import { inject } from 'vitest'
 import { cellsFor } from '../../../core/src/library/cellsFor.ts'
@@ -32,6 +31,7 @@ import { openDeletions } from '../../src/deletions/deletions.ts'
 import { listenForGone, type Gone } from '../../src/gone/gone.ts'
 import { openHealth } from '../../src/health.ts'
 import { Afterwards } from '../../src/http/afterwards.ts'
+import { openLog } from '../../src/http/logging.ts'
 import { openOutbox } from '../../src/mail/outbox.ts'
 import { outboxKey } from '../../src/mail/routes.ts'
 import { ResultWriter } from '../../src/results/resultWriter.ts'
@@ -64,7 +64,7 @@ export async function testServer(
   const outbox = openOutbox(folder)
   const deletionsFile = join(folder, 'deletions.jsonl')
   const logged: string[] = []
-  const log = pino({ level: 'debug' }, new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
+  const log = openLog('debug', new Writable({ write: (line, _, done) => (logged.push(String(line)), done()) }))
   const gone = await listenForGone(url, log)
   const resultWriter = new ResultWriter(db, log)
   const parts = {

@@ -22,7 +22,7 @@ import ClassFields from './ClassFields.vue'
 import { useTried } from './useTried.ts'
 import PaceCard from './PaceCard.vue'
 import PupilsPanel from './PupilsPanel.vue'
-import { cleanDraft, draftOf, isWhole, movedUp, newClassDraft } from './classDraft.ts'
+import { changedFields, cleanDraft, draftOf, isWhole, movedUp, newClassDraft } from './classDraft.ts'
 
 /** A class: what it did, who is in it, what it is called and how long it keeps results. */
 const props = defineProps<{ classId: string }>()
@@ -88,7 +88,8 @@ const drops = computed(() => {
 })
 const save = (next = draft.value) =>
   tried(async () => {
-    of.value = await client('saveClass', { params: params.value, body: cleanDraft(next) })
+    const body = changedFields(draftOf(of.value!), cleanDraft(next))
+    of.value = await client('saveClass', { params: params.value, body })
     draft.value = draftOf(of.value)
     saved.value = true
   })

@@ -25,7 +25,12 @@ const changed = async (work: () => Promise<unknown>) => {
 }
 const params = { id: props.pupil.id }
 async function onSave() {
-  const body = { alias: alias.value, note: note.value, classId: classId.value }
+  // What was not changed here stays as whoever saved last left it.
+  const body = {
+    ...(alias.value !== props.pupil.alias && { alias: alias.value }),
+    ...(note.value !== props.pupil.note && { note: note.value }),
+    ...(classId.value !== props.of.id && { classId: classId.value }),
+  }
   if (await changed(() => client('savePupil', { params, body }))) emit('close')
 }
 async function onRenew() {

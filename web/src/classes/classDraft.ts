@@ -1,5 +1,5 @@
 import { DateTime } from 'luxon'
-import { cleanText } from '@esfuerzo/core'
+import { cleanText, sameValue } from '@esfuerzo/core'
 import { monthsLater, usualYearEnd } from '@esfuerzo/core/classBook'
 import type { SchoolClass } from '@esfuerzo/contract'
 
@@ -27,6 +27,18 @@ export const isWhole = ({ name, grades, yearEnds }: ClassDraft): boolean =>
   name.trim() !== '' && grades.length > 0 && /^2\d{3}-\d\d-\d\d$/.test(yearEnds)
 
 export const cleanDraft = (draft: ClassDraft): ClassDraft => ({ ...draft, name: cleanText(draft.name, 'line').trim() })
+
+/**
+ * What differs between a class as it was read and as it is to be: what is not in it another page may have changed meanwhile, and stays.
+ *
+ * @example changedFields({ ...draft, name: '2b' }, { ...draft, name: '3b' }) // { name: '3b' }
+ */
+export const changedFields = (before: ClassDraft, after: ClassDraft): Partial<ClassDraft> =>
+  Object.fromEntries(
+    (Object.keys(after) as (keyof ClassDraft)[])
+      .filter((key) => !sameValue(before[key], after[key]))
+      .map((key) => [key, after[key]]),
+  )
 
 /**
  * A class a year on: each grade the next, its year's end too, and the number in its name where that was a grade's.

@@ -1,6 +1,6 @@
 import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { sameValue } from '@esfuerzo/core'
-import { callCode, CallError } from '@esfuerzo/contract'
+import { callCode, CallError, retryable } from '@esfuerzo/contract'
 
 /**
  * `saved` all is stored · `unsaved` about to be · `saving` on its way · `away` the server or its database cannot be
@@ -42,8 +42,6 @@ export interface Autosave<T> {
   settle: (loaded: T) => void
   stop: () => void
 }
-
-const away = new Set(['offline', 'database-away', 'unexpected', 'too-many-tries'])
 
 /** So many unanswered saves are kept with a draft: a page that is opened again knows them for its own. */
 const mostSent = 3
@@ -116,7 +114,7 @@ export function useAutosave<T>({
   function failed(error: unknown): false {
     const code = callCode(error)
     detail.value = error instanceof Error ? error.message : String(error)
-    if (away.has(code) || code === 'newer-document') {
+    if (retryable(code)) {
       state.value = code === 'newer-document' ? 'newer' : 'away'
       later(Math.min(10_000, retry * 2 ** tries++))
     } else if (code === 'sign-in-needed') state.value = 'signed-out'

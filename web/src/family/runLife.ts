@@ -1,5 +1,5 @@
 import { type Run } from '@esfuerzo/core/run'
-import { CallError } from '@esfuerzo/contract/family'
+import { CallError, retryable } from '@esfuerzo/contract/family'
 import type { LaneResult } from '../player/PlayerStage.vue'
 import type { KeptPupil } from './pupils.ts'
 import type { KeptRun } from '../player/usePlayer.ts'
@@ -85,9 +85,6 @@ export interface RunLife {
 /** A run left alone for so long is not gone on with. */
 const staleAfter = 6 * 60 * 60 * 1000
 
-/** What trying again at once would not change. */
-const refusals = new Set<CallError['code']>(['invalid', 'not-found', 'ended', 'too-big'])
-
 /** The one owner of runs on a device. What the device cannot keep is held in memory as long as the page is open. */
 // eslint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
@@ -140,7 +137,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
         left = left.filter((other) => other !== run)
       } catch (error) {
         if (!(error instanceof CallError)) throw error
-        if (refusals.has(error.code)) refused = error.code
+        if (!retryable(error.code)) refused = error.code
       }
     }
     if (left.length === 0) {

@@ -8,6 +8,8 @@ import { library, takeOwnMoves } from './library.ts'
 /** The teacher's own moves, and which moves she used lately. */
 export const useRepertoire = defineStore('repertoire', () => {
   const own = shallowRef<readonly OwnMove[]>([])
+  /** The save of each that this page has seen last. */
+  let revisions: Readonly<Record<string, number>> = {}
   const used = shallowRef<readonly UsedMove[]>([])
   const error = shallowRef<CallError['code']>()
   const loaded = shallowRef(false)
@@ -24,8 +26,9 @@ export const useRepertoire = defineStore('repertoire', () => {
   async function load(): Promise<void> {
     error.value = undefined
     try {
-      const [{ moves }, answer] = await Promise.all([client('listOwnMoves', {}), client('usedMoves', {})])
-      take(moves)
+      const [answered, answer] = await Promise.all([client('listOwnMoves', {}), client('usedMoves', {})])
+      take(answered.moves)
+      revisions = answered.revisions
       used.value = answer.used
       loaded.value = true
     } catch (thrown) {
@@ -33,9 +36,13 @@ export const useRepertoire = defineStore('repertoire', () => {
     }
   }
 
-  /** @throws {CallError} naming each mistake; nothing is changed then */
+  /** @throws {CallError} naming each mistake, `conflict` where another page has saved one since; nothing is changed then */
   async function keep(moves: readonly OwnMove[]): Promise<void> {
-    take((await client('keepOwnMoves', { body: movesFile(moves) })).moves)
+    const known = moves.flatMap(({ move: { id } }) => (id in revisions ? [`${id}:${revisions[id]}`] : []))
+    const query = known.length ? { over: known.join() } : {}
+    const answered = await client('keepOwnMoves', { query, body: movesFile(moves) })
+    take(answered.moves)
+    revisions = answered.revisions
   }
 
   /** Takes a move out of the collection; it can be put back. Sessions keep it. @throws {CallError} */
@@ -66,6 +73,7 @@ export const useRepertoire = defineStore('repertoire', () => {
   /** Somebody else signs in. */
   function forget(): void {
     take([])
+    revisions = {}
     used.value = []
     loaded.value = false
   }

@@ -52,7 +52,14 @@ export const useAccount = defineStore('account', () => {
   /** Asks for an account; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} `invalid`, `too-many-tries`, `offline` */
   async function signUp(name: string, email: string): Promise<boolean> {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
-    return (await client('signUp', { body: { name, email, zone } })).demo
+    try {
+      return (await client('signUp', { body: { name, email, zone } })).demo
+    } catch (error) {
+      // A browser may know a newer zone than the server's database: she chooses one in her settings then.
+      const isZone = error instanceof CallError && error.problems.some((p) => p.path.join() === 'zone')
+      if (!isZone) throw error
+      return (await client('signUp', { body: { name, email, zone: 'UTC' } })).demo
+    }
   }
 
   /** Asks for a new password; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} */

@@ -4,6 +4,7 @@ import { newTerm, termDocument, type Term } from '@esfuerzo/core/term'
 import { draftsOf } from '../documents/drafts.ts'
 import { useRevisioned } from '../documents/useRevisioned.ts'
 import { client } from '../shared/client.ts'
+import { i18n } from '../words/i18n.ts'
 
 /** The term on screen: its history, its saving, a way out of a conflict. */
 export const useTerm = defineStore('term', () => {
@@ -14,7 +15,7 @@ export const useTerm = defineStore('term', () => {
     read: (id) => client('readTerm', { params: { id } }),
     save: async (id, body) => (await client('saveTerm', { params: { id }, body })).revision,
     copy: async (document) => {
-      const title = `${document.title.slice(0, 108)} (my copy)`
+      const title = i18n.global.t('copyTitle', { title: document.title.slice(0, 100) })
       return (await client('createTerm', { body: { document: { ...document, title } } })).id
     },
     close: (id) => client('keepTermVersion', { params: { id } }),

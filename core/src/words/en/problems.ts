@@ -70,7 +70,6 @@ const rules: Record<Rule, string> = {
   pupilsWithCommas: 'ids of pupils with commas between',
   someSign: 'at least one sign',
   aliasOnce: 'an alias that nobody else in the class has',
-  columnOfTheSession: 'something the session asks for',
   children: '1 to 100 000',
 }
 

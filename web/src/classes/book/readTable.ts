@@ -1,4 +1,4 @@
-import { cellText, decoded, separated } from '@esfuerzo/plans/table'
+import { cellText, decoded, separated, withoutStrayCells } from '@esfuerzo/plans/table'
 
 /** A table as it was written: rows of cells as text. */
 export type TableRows = string[][]
@@ -46,7 +46,7 @@ export function readText(text: string): TableRows {
 }
 
 async function readExcel(bytes: Uint8Array): Promise<TableRows> {
-  const { unzipSync } = await import('fflate')
+  const { unzipSync, zipSync } = await import('fflate')
   const names: string[] = []
   let unpacked = 0
   try {
@@ -65,12 +65,18 @@ async function readExcel(bytes: Uint8Array): Promise<TableRows> {
   if (!names.includes('xl/workbook.xml')) throw new TableError('other-zip')
   const { default: readSheets } = await import('read-excel-file/universal')
   try {
-    const sheets = await readSheets(bytes.slice().buffer)
+    const parts = Object.entries(unzipSync(bytes)).map(([name, part]): [string, Uint8Array] => {
+      if (!name.startsWith('xl/worksheets/')) return [name, part]
+      const { xml, rows } = withoutStrayCells(part, tableBounds)
+      if (rows > tableBounds.rows) throw new TableError('too-big')
+      return [name, xml]
+    })
+    const sheets = await readSheets(zipSync(Object.fromEntries(parts), { level: 0 }).buffer as ArrayBuffer)
     // The sheet with most in it: a cover sheet is not meant.
     const filled = sheets.map(({ data }) => data.map((row) => row.map(cellText)))
     return filled.sort((a, b) => cellsIn(b) - cellsIn(a))[0] ?? []
   } catch (error) {
-    throw new TableError('broken', error)
+    throw error instanceof TableError ? error : new TableError('broken', error)
   }
 }
 

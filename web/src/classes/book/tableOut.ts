@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { tableCell } from '@esfuerzo/core/table'
 import type { Pupil } from '@esfuerzo/contract'
 import type { Words } from '../../shared/words.ts'
 import { columnLine } from './columnText.ts'
@@ -27,4 +28,4 @@ export function tableOf(book: Book, pupils: readonly Pupil[], t: Words): Table {
 
 /** RFC 4180, in UTF-8 with its mark, nothing taken for a formula. */
 export const csvOf = ({ heads, rows }: Table): string =>
-  `\ufeff${Papa.unparse({ fields: heads, data: rows }, { newline: '\r\n', escapeFormulae: true })}\r\n`
+  `\ufeff${Papa.unparse({ fields: heads.map(tableCell), data: rows.map((row) => row.map(tableCell)) }, { newline: '\r\n' })}\r\n`

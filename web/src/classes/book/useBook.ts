@@ -1,7 +1,7 @@
 import { computed, ref, shallowReactive, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { CallError } from '@esfuerzo/contract'
-import { callCode, mostCells, type LooseRun, type WrittenCell } from '@esfuerzo/contract'
+import { callCode, mostCells, retryable, type LooseRun, type WrittenCell } from '@esfuerzo/contract'
 import {
   bookCells,
   byPupil,
@@ -75,14 +75,6 @@ export interface Book {
 
 const keyOf = (pupil: string, column: string) => `${pupil} ${column}`
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value))
-const away = new Set<CallError['code']>([
-  'offline',
-  'database-away',
-  'unexpected',
-  'too-many-tries',
-  'busy',
-  'storage-full',
-])
 /** Milliseconds of quiet before what was typed goes, and before the first new try. */
 const quiet = 400
 const firstTry = 1000
@@ -266,7 +258,7 @@ export function useBook(classId: string, publication: string): Book {
   }
 
   function failed(code: CallError['code']) {
-    if (away.has(code)) {
+    if (retryable(code)) {
       state.value = 'away'
       later(Math.min(10_000, firstTry * 2 ** tries++))
     } else state.value = code === 'sign-in-needed' ? 'signed-out' : 'refused'

@@ -7,6 +7,7 @@ import { library, takeOwnMoves } from '../../repertoire/library.ts'
 import { useRepertoire } from '../../repertoire/store.ts'
 import { useSettings } from '../../settings/store.ts'
 import { client } from '../../shared/client.ts'
+import { i18n } from '../../words/i18n.ts'
 import { useMessages } from '../useMessages.ts'
 
 /** The session on screen: its history, its saving, a way out of a conflict. It is changed by edits only. */
@@ -23,7 +24,7 @@ export const useSession = defineStore('session', () => {
     read: (id) => client('readWorkout', { params: { id } }),
     save: async (id, body) => (await client('saveWorkout', { params: { id }, body })).revision,
     copy: async (document) => {
-      const title = `${document.title.slice(0, 108)} (my copy)`
+      const title = i18n.global.t('copyTitle', { title: document.title.slice(0, 100) })
       return (await client('createWorkout', { body: { document: { ...document, title } } })).id
     },
     close: (id) => client('keepVersion', { params: { id }, body: {} }),

@@ -1,0 +1,70 @@
+import { expect, it } from 'vitest'
+import { z } from 'zod'
+import { endpoints, type EndpointName } from '@esfuerzo/contract'
+
+/**
+ * No page may overwrite what another has saved since: whatever replaces something takes the revision it started from, or only the
+ * fields that were changed, or is one value that nobody can hold an old half of.
+ */
+type Manner = 'revision' | 'changed fields' | 'one value' | 'each cell by what stood there'
+
+function mannerOf(body: z.ZodType): Manner | undefined {
+  if (!(body instanceof z.ZodObject)) return undefined
+  const fields = Object.entries(body.shape as Record<string, z.ZodType>)
+  if (fields.some(([name]) => name === 'revision')) return 'revision'
+  if (fields.every(([, schema]) => schema.safeParse(undefined).success)) return 'changed fields'
+  const [first] = fields
+  if (fields.length === 1 && first && !(first[1] instanceof z.ZodArray)) return 'one value'
+  return 'cells' in body.shape ? 'each cell by what stood there' : undefined
+}
+
+it('every route that replaces something says over what', () => {
+  const replacing = (Object.keys(endpoints) as EndpointName[]).filter((name) => endpoints[name].method === 'PUT')
+  const manners = Object.fromEntries(replacing.map((name) => [name, mannerOf(endpoints[name].body)]))
+  expect(manners).toEqual({
+    saveWorkout: 'revision',
+    saveTerm: 'revision',
+    saveSettings: 'changed fields',
+    saveClass: 'changed fields',
+    savePupil: 'changed fields',
+    writeBook: 'each cell by what stood there',
+    nameVersion: 'one value',
+    renamePart: 'one value',
+    rename: 'one value',
+    moveRun: 'one value',
+  })
+  // A file of moves replaces those of the same id: by the save that each change started from.
+  expect(Object.keys((endpoints.keepOwnMoves.query as z.ZodObject).shape)).toEqual(['over'])
+})
+
+it('no other route writes over a document that was sent before', () => {
+  const posts = (Object.keys(endpoints) as EndpointName[]).filter(
+    (name) => endpoints[name].method === 'POST' && endpoints[name].access === 'teacher',
+  )
+  // Each of these makes something, or does one thing to it.
+  expect(posts.sort()).toEqual(
+    [
+      'addClass',
+      'addPupils',
+      'changePassword',
+      'createTerm',
+      'createWorkout',
+      'deleteAccount',
+      'endPublication',
+      'keepOwnMoves',
+      'keepPart',
+      'keepTermVersion',
+      'keepVersion',
+      'makeTermLink',
+      'messageFamilies',
+      'messageTermFamilies',
+      'publishWorkout',
+      'renewCode',
+      'restoreClass',
+      'restorePupil',
+      'restoreTerm',
+      'restoreWorkout',
+      'sendCopy',
+    ].sort(),
+  )
+})
