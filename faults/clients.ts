@@ -44,8 +44,11 @@ export const asker =
       signal: AbortSignal.timeout(30_000),
     })
     if (!response.ok) throw new Error(`${method} ${path} was answered ${response.status} ${await response.text()}`)
-    const set = response.headers.get('set-cookie')?.split(';')[0]
-    return { body: (await response.json()) as never, cookie: set ?? cookie }
+    const set = response.headers
+      .getSetCookie()
+      .map((one) => one.split(';')[0]!)
+      .join('; ')
+    return { body: (await response.json()) as never, cookie: set || cookie }
   }
 
 /** @param where pages and database are reached, and where the pages say they come from, if not from there */

@@ -38,6 +38,7 @@ const files = [
   { file: 'desk.ts' },
   { file: 'district.ts' },
   { file: 'yearEnd.ts' },
+  { file: 'largeRuns.ts' },
   { file: 'alive.mjs' },
   { file: 'keypress.mjs' },
   { file: 'book.mjs' },

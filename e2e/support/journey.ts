@@ -37,7 +37,10 @@ async function signedIn(email: string): Promise<string> {
     body: JSON.stringify({ email, password }),
   })
   if (!answer.ok) throw new Error(`signedIn: the sign-in of ${email} was answered with ${answer.status}`)
-  return answer.headers.getSetCookie()[0]!.split(';')[0]!
+  return answer.headers
+    .getSetCookie()
+    .map((one) => one.split(';')[0]!)
+    .find((one) => one.startsWith('esfuerzo='))!
 }
 
 /** Opens the Desk as this file's teacher, who is signed in: journeys are about what comes after. */

@@ -197,7 +197,7 @@ export function createApp({
   outboxRoutes(app, outbox, secret)
   publicationRoutes(app, db, jobPool, secret)
   runListRoutes(app, db, deletions)
-  classRoutes(app, db, deletions)
+  classRoutes(app, db, deletions, jobPool)
   pupilRoutes(app, { db, deletions, jobPool, secret })
   bookRoutes(app, db, jobPool)
   termRoutes(app, { db, secret, post, written, pagesAt })

@@ -20,7 +20,15 @@ export const cameBackSchema = z.strictObject({
 export type CameBack = z.infer<typeof cameBackSchema>
 
 /** What a run says of how it went. */
-export function cameBackOf({ felt, results, steps, ended, pulses }: Run): CameBack {
+export function cameBackOf({
+  felt,
+  results,
+  steps,
+  ended,
+  pulses,
+}: Pick<Run, 'felt' | 'steps' | 'ended' | 'pulses'> & {
+  results: readonly Pick<Run['results'][number], 'clean'>[]
+}): CameBack {
   const told = results.flatMap((r) => r.clean ?? [])
   return {
     ...(felt && { felt }),

@@ -5,11 +5,12 @@ import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
+import type { JobPool } from '../workers/jobPool.ts'
 import { paceOfClass } from './pace.ts'
 import { addClass, classRoom, isOwnClass, listClasses, removeClass, restoreClass, saveClass } from './store.ts'
 
 /** The classes a teacher hands sessions out to. */
-export function classRoutes(router: Router, db: Knex, deletions: Deletions): void {
+export function classRoutes(router: Router, db: Knex, deletions: Deletions, pool: JobPool): void {
   implement(router, 'listClasses', ({ teacherId }) => listClasses(db, teacherId))
 
   implement(router, 'addClass', async ({ teacherId, body }) => {
@@ -26,7 +27,7 @@ export function classRoutes(router: Router, db: Knex, deletions: Deletions): voi
 
   implement(router, 'readPace', async ({ teacherId, params: { id } }) => {
     if (!(await isOwnClass(db, teacherId, id))) throw new ServerError('not-found')
-    return { pace: (await paceOfClass(db, teacherId, id)) ?? null }
+    return { pace: (await paceOfClass(db, pool, teacherId, id)) ?? null }
   })
 
   implement(router, 'removeClass', async ({ teacherId, params: { id } }) => {

@@ -1,16 +1,27 @@
+/** So much may be read at once (ours): ten documents may be five megabytes. */
+const most = { rows: 10, bytes: 16 * 1024 }
+
+/** Bytes as a table has them, packed: rows of unequal size are read in batches of equal weight. */
+export const storedSize = (column: string): string => `pg_column_size(${column}) as size`
+
 /**
  * What `read` has of each id, in their order, a batch at a time; what was deleted meanwhile is left out.
  *
- * @param batch so many at a time (ours): ten documents may be five megabytes
+ * @param ids with their {@link storedSize} where they may be large
+ * @param rows so many at a time
  */
 export async function* inBatches<Row extends { id: string }>(
-  ids: readonly { id: string }[],
+  ids: readonly { id: string; size?: number }[],
   read: (ids: string[]) => PromiseLike<Row[]>,
-  batch = 10,
+  rows: number = most.rows,
 ): AsyncGenerator<Row> {
-  for (let from = 0; from < ids.length; from += batch) {
-    const some = ids.slice(from, from + batch).map(({ id }) => id)
-    const rows = new Map((await read(some)).map((row) => [row.id, row]))
-    for (const id of some) if (rows.has(id)) yield rows.get(id)!
+  for (let from = 0; from < ids.length;) {
+    let to = from
+    for (let bytes = 0; to < ids.length && to - from < rows && (to === from || bytes < most.bytes); to++)
+      bytes += ids[to]!.size ?? 0
+    const some = ids.slice(from, to).map(({ id }) => id)
+    const found = new Map((await read(some)).map((row) => [row.id, row]))
+    for (const id of some) if (found.has(id)) yield found.get(id)!
+    from = to
   }
 }

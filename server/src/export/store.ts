@@ -1,13 +1,13 @@
 import type { Knex } from 'knex'
 import { readDocument } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
-import { inBatches } from './inBatches.ts'
+import { inBatches, storedSize } from './inBatches.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
 const iso = (date: Date) => date.toISOString()
 
-/** So many runs are read at a time (ours). */
-const runBatch = 100
+/** So many runs are read at a time (ours), fewer of large ones. */
+const runBatch = 20
 
 /** A document of a teacher's, under its title. */
 interface Titled {
@@ -88,7 +88,9 @@ export async function* allRuns(db: Knex, teacherId: string): AsyncGenerator<Came
     .orderBy(['created_at', 'id'])
   for (const { id, title } of links) {
     const runs = () => owned(db, teacherId, 'runs').where({ publication_id: id })
-    const all: { id: string }[] = await runs().select('id').orderBy(['received_at', 'id'])
+    const all: { id: string; size: number }[] = await runs()
+      .select('id', db.raw(storedSize('document')))
+      .orderBy(['received_at', 'id'])
     const read = (ids: string[]) => runs().whereIn('id', ids).select('id', 'received_at', 'document')
     for await (const r of inBatches<{ id: string; received_at: Date; document: unknown }>(all, read, runBatch))
       yield { title, receivedAt: iso(r.received_at), run: readDocument(runDocument, r.document) }

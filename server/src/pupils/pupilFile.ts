@@ -3,6 +3,7 @@ import { readDocument } from '@esfuerzo/core'
 import { byAlias } from '@esfuerzo/core/classBook'
 import { runDocument, type ResultKind, type Run } from '@esfuerzo/core/run'
 import { csvLines } from '../export/csv.ts'
+import { inBatches, storedSize } from '../export/inBatches.ts'
 import { findPupil } from './store.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
@@ -21,14 +22,12 @@ interface FileResult {
   from: 'run' | 'typed' | 'imported'
 }
 
-/** All that is kept of one pupil. */
+/** What is kept of one pupil, but for its runs. */
 export interface PupilFile {
   alias: string
   /** The teacher's note. */
   note: string
   results: FileResult[]
-  /** What its devices sent, as it came. */
-  runs: Run[]
 }
 
 interface Row extends Omit<FileResult, 'at' | 'from' | 'session'> {
@@ -71,16 +70,32 @@ export async function pupilFile(db: Knex, teacherId: string, id: string): Promis
   const pupil = await findPupil(db, teacherId, id)
   if (!pupil) return undefined
   const rows = await standing(db, teacherId, id)
-  const runs: { document: unknown }[] = await owned(db, teacherId, 'runs')
-    .where({ pupil_id: id })
-    .select('document')
-    .orderBy('finished_at')
-  return {
-    alias: pupil.alias,
-    note: pupil.note,
-    results: rows.map(resultOf),
-    runs: runs.map(({ document }) => readDocument(runDocument, document)),
+  return { alias: pupil.alias, note: pupil.note, results: rows.map(resultOf) }
+}
+
+/** So many runs are read at a time, fewer of large ones. */
+const runBatch = 20
+
+/** What a pupil's devices sent, as it came, in the order it was done. */
+async function* runsOf(db: Knex, teacherId: string, id: string): AsyncGenerator<Run> {
+  const runs = () => owned(db, teacherId, 'runs').where({ pupil_id: id })
+  const read = (ids: string[]) => runs().whereIn('id', ids).select('id', 'document')
+  const all: { id: string; size: number }[] = await runs()
+    .select('id', db.raw(storedSize('document')))
+    .orderBy(['finished_at', 'id'])
+  for await (const { document } of inBatches<{ id: string; document: unknown }>(all, read, runBatch))
+    yield readDocument(runDocument, document)
+}
+
+/** All that is kept of a pupil as one JSON document, piece by piece: however much it is, nobody else waits. */
+export async function* pupilJson(db: Knex, teacherId: string, id: string, file: PupilFile): AsyncGenerator<string> {
+  yield `${JSON.stringify(file, null, 1).slice(0, -2)},\n "runs": [`
+  let isFirst = true
+  for await (const run of runsOf(db, teacherId, id)) {
+    yield `${isFirst ? '' : ','}\n${JSON.stringify(run)}`
+    isFirst = false
   }
+  yield '\n ]\n}\n'
 }
 
 const fields = ['session', 'at', 'what', 'name', 'lap', 'trial', 'value', 'unit', 'seconds', 'kg', 'from'] as const

@@ -1,4 +1,6 @@
-import type { Response, Router } from 'express'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { cleanText } from '@esfuerzo/core'
@@ -13,7 +15,7 @@ import { ServerError, tooMany } from '../http/serverError.ts'
 import { resolveToken } from '../publications/resolveToken.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 import { CodeTries } from './codeTries.ts'
-import { pupilCsv, pupilFile } from './pupilFile.ts'
+import { pupilCsv, pupilFile, pupilJson } from './pupilFile.ts'
 import { pupilKey } from './pupilCode.ts'
 import {
   addPupils,
@@ -116,15 +118,18 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
   implement(router, 'exportPupil', async ({ teacherId, params, query, res }) => {
     const file = await pupilFile(db, teacherId, params.id)
     if (!file) throw new ServerError('not-found')
-    sendFile(query.as, file.alias, query.as === 'csv' ? pupilCsv(file) : `${JSON.stringify(file, null, 1)}\n`, res)
+    if (query.as === 'csv') {
+      // In UTF-8 with its mark: what opens a table with a double click takes it for something else without.
+      res
+        .attachment(`${file.alias}.csv`)
+        .type('text/csv; charset=utf-8')
+        .send(`\ufeff${pupilCsv(file)}`)
+      return undefined
+    }
+    res.attachment(`${file.alias}.json`).type('application/json')
+    await pipeline(Readable.from(pupilJson(db, teacherId, params.id, file)), res)
     return undefined
   })
-}
-
-function sendFile(as: 'json' | 'csv', alias: string, content: string, res: Response): void {
-  // In UTF-8 with its mark: what opens a table with a double click takes it for something else without.
-  res.attachment(`${alias}.${as}`).type(as === 'csv' ? 'text/csv; charset=utf-8' : 'application/json')
-  res.send(as === 'csv' ? `\ufeff${content}` : content)
 }
 
 /** A family's side: whose a code is. */

@@ -136,6 +136,13 @@ const own = (db: Knex, teacherId: string, publicationId: string) =>
 /** So many times that a session was sent home are looked at, and so many runs of each. */
 const [lastTimes, mostRuns] = [2, 500]
 
+/** What {@link cameBackOf} asks of a run that a release before has stored: no more of it is read. */
+const toldBack = `jsonb_strip_nulls(jsonb_build_object(
+  'felt', document->'felt', 'steps', document->'steps', 'ended', document->'ended', 'pulses', document->'pulses',
+  'results', coalesce((select jsonb_agg(jsonb_build_object('clean', clean))
+                       from jsonb_path_query(document, '$.results[*].clean') clean), '[]'::jsonb)))`
+type ToldBack = Parameters<typeof cameBackOf>[0]
+
 /** How a session went in its last times with runs, the latest first; undefined where it is not hers. */
 export async function readCameBack(
   db: Knex,
@@ -153,15 +160,14 @@ export async function readCameBack(
     .select('p.id', 'p.created_at')
   return Promise.all(
     sent.map(async ({ id, created_at }) => {
-      // Runs that a release before has stored have no column of their own yet.
-      const rows: { group_id: string; came_back: CameBack | null; document: unknown }[] = await own(db, teacherId, id)
+      const rows: { group_id: string; came_back: CameBack | null; parts: ToldBack }[] = await own(db, teacherId, id)
         .orderBy('finished_at', 'desc')
         .limit(mostRuns)
-        .select('group_id', 'came_back', db.raw('case when came_back is null then document end as document'))
+        .select('group_id', 'came_back', db.raw(`case when came_back is null then ${toldBack} end as parts`))
       const lanes: Record<string, CameBack[]> = {}
-      for (const { group_id, came_back, document } of rows) {
+      for (const { group_id, came_back, parts } of rows) {
         const lane = (lanes[group_id] ??= [])
-        lane.push(came_back ?? cameBackOf(readDocument(runDocument, document)))
+        lane.push(came_back ?? cameBackOf(parts))
       }
       return { sentAt: created_at.toISOString(), lanes }
     }),
@@ -180,6 +186,14 @@ export const removeRuns = async (db: Knex, teacherId: string, publicationId: str
 const page = 24
 /** A mark has milliseconds; the database counts finer. */
 const received = "date_trunc('milliseconds', r.received_at)"
+
+/**
+ * A run as a list shows it: without how long single steps took, and with no more values than anybody reads in a line. A whole one may
+ * be 150 KiB, and a page of them would hold up everybody else while it is read.
+ */
+const listedDocument = `jsonb_set(r.document - 'counted', '{results}', coalesce(
+  (select jsonb_agg(value - 'how' order by nth)
+   from jsonb_array_elements(r.document->'results') with ordinality as results (value, nth) where nth <= 60), '[]'::jsonb))`
 
 interface Row {
   id: string
@@ -218,8 +232,7 @@ export async function listRuns(
       'r.id',
       'r.publication_id',
       'u.alias',
-      // How long single steps took is a run's largest part, and nothing a list shows.
-      db.raw("r.document - 'counted' as document"),
+      db.raw(`${listedDocument} as document`),
       'r.received_at',
       'p.title',
       'p.workout_id',

@@ -1,5 +1,7 @@
-import { ProblemError, type Language, type Library, type Workout } from '@esfuerzo/core'
+import { ProblemError, readDocument, type Language, type Library, type Workout } from '@esfuerzo/core'
+import { pacedRun, type PacedRun } from '@esfuerzo/core/change'
 import { publicationSchema, publish, type Publication } from '@esfuerzo/core/publication'
+import { runDocument } from '@esfuerzo/core/run'
 import { checkSession } from '@esfuerzo/core/checks'
 import { bookColumns, laneOfClass, type BookColumn } from '@esfuerzo/core/classBook'
 import type { RulePolicies } from '@esfuerzo/core'
@@ -38,6 +40,11 @@ export interface Jobs {
   }
   /** The class book's columns of what was sent home, for a class of such grades; none where no lane is theirs. */
   columns: { asked: { body: string; grades: number[] }; answer: BookColumn[] }
+  /** What runs of what was sent home tell of their children's own pace; runs as the database has them, as text. */
+  pace: {
+    asked: { body: string; runs: { text: string; child: string; session: string; at: number }[] }
+    answer: PacedRun[]
+  }
   /** Codes of a class to cut out. */
   slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }
   /** A sheet of what was sent home. */
@@ -69,6 +76,15 @@ export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library)
     const publication = publicationSchema.parse(JSON.parse(body))
     const lane = laneOfClass(publication.lanes, grades)
     return lane ? bookColumns(publication, lane, 'en') : []
+  },
+  pace: async ({ body, runs }) => {
+    const { lanes } = JSON.parse(body) as Publication
+    return runs.flatMap(({ text, ...of }): PacedRun[] => {
+      const run = readDocument(runDocument, JSON.parse(text))
+      const lane = lanes.find((l) => l.id === run.group)
+      const paced = lane && pacedRun(run, lane, of)
+      return paced ? [paced] : []
+    })
   },
   slips: ({ slips, language, paper }) =>
     pdfOf(slipSheet(slips, language), { title: sheetWords[language].slip.title, language, paper }),
