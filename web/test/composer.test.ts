@@ -5,8 +5,6 @@ import { addStation, newSettings, newWorkout, setDetails, stationsOf, type Worko
 import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
-vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))
-
 /** A server with one session in it. */
 const server = {
   document: undefined as unknown as Workout,
@@ -40,12 +38,18 @@ const fresh = async () => {
   const { useComposer } = await import('./support/composer.ts')
   return useComposer()
 }
-const quiet = () => vi.advanceTimersByTimeAsync(800)
+const quiet = async () => {
+  await device.settled()
+  await vi.advanceTimersByTimeAsync(800)
+  await device.settled()
+}
+/** How many drafts the device has. */
+const drafts = async () => (await device.entries('drafts')).length
 
-beforeEach(() => {
-  vi.useFakeTimers()
+beforeEach(async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] })
   vi.stubGlobal('fetch', fakeFetch)
-  device.clear()
+  await device.clear()
   sessionStorage.clear()
   const workout = newWorkout(
     'Springs',
@@ -69,7 +73,12 @@ describe('the composer', () => {
     composer.edit((w) => setDetails(w, { title: 'Gusts' }))
     expect(composer.saveState).toBe('unsaved')
     await quiet()
-    expect([composer.saveState, server.document.title, server.revision, device.size]).toEqual(['saved', 'Gusts', 2, 0])
+    expect([composer.saveState, server.document.title, server.revision, await drafts()]).toEqual([
+      'saved',
+      'Gusts',
+      2,
+      0,
+    ])
   })
 
   it('puts a move in below the cursor and moves the cursor onto it', async () => {
@@ -112,7 +121,7 @@ describe('the composer', () => {
     server.down = true
     composer.edit((w) => setDetails(w, { title: 'In the dark' }))
     await quiet()
-    expect([composer.saveState, device.size]).toEqual(['away', 1])
+    expect([composer.saveState, await drafts()]).toEqual(['away', 1])
     server.down = false
     // The page is loaded anew, in the same tab.
     const again = await fresh()
@@ -135,7 +144,7 @@ describe('the composer', () => {
     await again.open('w1')
     expect([again.workout.title, again.message?.text, server.created]).toEqual(['And on', 'restored', []])
     await quiet()
-    expect([server.document.title, server.revision, device.size]).toEqual(['And on', 3, 0])
+    expect([server.document.title, server.revision, await drafts()]).toEqual(['And on', 3, 0])
   })
 
   it('keeps both when a session was saved elsewhere meanwhile', async () => {
@@ -152,7 +161,7 @@ describe('the composer', () => {
   })
 
   it('makes a copy of work left on the device that started from an older revision', async () => {
-    device.set('w1/gone-tab', {
+    await device.set('drafts', 'w1/gone-tab', {
       revision: 1,
       document: setDetails(server.document, { title: 'Left behind' }),
       at: Date.now() - 120_000,
@@ -160,7 +169,7 @@ describe('the composer', () => {
     server.revision = 3
     const composer = await fresh()
     await composer.open('w1')
-    expect([composer.workout.title, server.created[0]?.title, device.size]).toEqual([
+    expect([composer.workout.title, server.created[0]?.title, await drafts()]).toEqual([
       'Springs',
       'Left behind (my copy)',
       0,
@@ -168,14 +177,14 @@ describe('the composer', () => {
   })
 
   it('leaves the work of a tab that is still open alone', async () => {
-    device.set('w1/other-tab', {
+    await device.set('drafts', 'w1/other-tab', {
       revision: 1,
       document: setDetails(server.document, { title: 'Being typed' }),
       at: Date.now() - 5000,
     })
     const composer = await fresh()
     await composer.open('w1')
-    expect([composer.workout.title, device.size]).toEqual(['Springs', 1])
+    expect([composer.workout.title, await drafts()]).toEqual(['Springs', 1])
   })
 
   it('says what is wrong where a session cannot be opened, and where nobody is signed in any more', async () => {
@@ -187,7 +196,7 @@ describe('the composer', () => {
     server.signedOut = true
     composer.edit((w) => setDetails(w, { title: 'Signed out' }))
     await quiet()
-    expect([composer.saveState, device.size]).toEqual(['signed-out', 1])
+    expect([composer.saveState, await drafts()]).toEqual(['signed-out', 1])
   })
 })
 

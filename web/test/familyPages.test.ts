@@ -17,13 +17,14 @@ import { library } from '../src/repertoire/library.ts'
 /** The device's store of runs, and of the child's books; what else a page keeps is forgotten. */
 const disk = new Map<string, Life>()
 const books = new Map<string, ChildBook>()
-vi.mock('idb-keyval', () => ({
-  createStore: (name: string) => name,
-  get: async () => undefined,
-  set: async (id: string, life: Life, store: string) => void (store === 'esfuerzo-runs' && disk.set(id, life)),
-  del: async (id: string) => void disk.delete(id),
-  update: async (id: string, change: (book?: ChildBook) => ChildBook) => void books.set(id, change(books.get(id))),
-  entries: async (store: string) => (store === 'esfuerzo-runs' ? [...disk] : []),
+vi.mock('../src/shared/device/deviceStore.ts', () => ({
+  deviceStore: (of: string) => ({
+    get: async () => undefined,
+    set: async (id: string, life: Life) => void (of === 'runs' && disk.set(id, life)),
+    remove: async (id: string) => void disk.delete(id),
+    update: async (id: string, change: (book?: ChildBook) => ChildBook) => void books.set(id, change(books.get(id))),
+    entries: async () => (of === 'runs' ? [...disk] : []),
+  }),
 }))
 let lives = 0
 /** Puts a run of the link's session on the device. */

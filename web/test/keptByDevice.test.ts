@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { addStation, newWorkout, workoutDocument, writtenDocument } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import type { Run } from '@esfuerzo/core/run'
@@ -6,7 +6,7 @@ import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { seededRandom } from '../../core/src/distribution/seededRandom.ts'
 import { mutated } from '../../core/test/support/mutate.ts'
 import { samples } from '../../core/test/support/samples.ts'
-import { keptCells } from '../src/classes/book/keptCells.ts'
+import { cellKeeper } from '../src/classes/book/keptCells.ts'
 import { draftsOf } from '../src/documents/drafts.ts'
 import { changeBook, childBook, latest, withRun, wordsLearnt, type BookEntry } from '../src/family/book.ts'
 import { keptSession, keptSessions, lastTime } from '../src/family/kept.ts'
@@ -14,9 +14,9 @@ import { lifeStore } from '../src/family/lifeStore.ts'
 import { keptPupils } from '../src/family/pupils.ts'
 import { runLife } from '../src/family/runLife.ts'
 import { library } from '../src/repertoire/library.ts'
+import type { Purpose } from '../src/shared/device/purposes.ts'
 import { device } from './support/deviceStore.ts'
 
-vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))
 beforeEach(() => device.clear())
 
 const empty = newWorkout('Springs', [[0, 1]], 20, library.version)
@@ -59,20 +59,36 @@ function* spoilt(good: unknown): Generator<unknown> {
 }
 
 describe('whatever a device kept, what is right beside it is there', () => {
-  it.each<[string, unknown, () => Promise<unknown>]>([
+  it.each<[string, Purpose, unknown, () => Promise<unknown>]>([
     [
       'a session',
+      'sessions',
       session,
       async () => (await keptSessions()).filter((s) => s.token === session.token && s.openedAt === 1000),
     ],
-    ['a child', { alias: 'Tern 4', key: 'p1.k' }, async () => (await keptPupils()).filter((p) => p.key === 'p1.k')],
-    ['a run', life, async () => (await lifeStore.all()).filter((l) => l.id === 'l1' && l.runs?.[0]?.id === 'r1')],
-    ['a draft', draft, async () => [await draftsOf(workoutDocument).take('w1')].filter((d) => d?.revision === 1)],
-  ])('%s', async (_, good, read) => {
+    [
+      'a child',
+      'pupils',
+      { alias: 'Tern 4', key: 'p1.k' },
+      async () => (await keptPupils()).filter((p) => p.key === 'p1.k'),
+    ],
+    [
+      'a run',
+      'runs',
+      life,
+      async () => (await lifeStore.all()).filter((l) => l.id === 'l1' && l.runs?.[0]?.id === 'r1'),
+    ],
+    [
+      'a draft',
+      'drafts',
+      draft,
+      async () => (await draftsOf(workoutDocument).find('w1')).filter((d) => d.key === 'w1/good' && d.revision === 1),
+    ],
+  ])('%s', async (_, of, good, read) => {
     for (const odd of spoilt(good)) {
-      device.clear()
-      device.set('w1/odd', odd)
-      device.set('w1/good', good)
+      await device.clear()
+      await device.set(of, 'w1/odd', odd)
+      await device.set(of, 'w1/good', good)
       expect(await read(), JSON.stringify(odd)?.slice(0, 300)).not.toHaveLength(0)
     }
   })
@@ -81,37 +97,44 @@ describe('whatever a device kept, what is right beside it is there', () => {
 describe('whatever a device kept in one place, the page goes on', () => {
   it('a session, the time before, cells that are not saved', async () => {
     for (const odd of spoilt(session)) {
-      device.set(session.token, odd)
+      await device.set('sessions', session.token, odd)
       expect((await keptSession(session.token))?.publication ?? {}).toBeTypeOf('object')
     }
     for (const odd of spoilt({ finishedAt: '', results: [{ value: 3 }] })) {
-      device.set('Springs|g1', odd)
+      await device.set('lastTimes', 'Springs|g1', odd)
       for (const { value } of (await lastTime('Springs', 'g1'))?.results ?? []) expect(value).toBeTypeOf('number')
     }
-    for (const odd of spoilt([['felt p1', { id: 'c1', pupil: 'p1', column: 'felt', text: '3', state: 'waiting' }]])) {
-      device.set('b1', odd)
-      for (const [key, cell] of await keptCells('b1')) expect([typeof key, typeof cell]).toEqual(['string', 'object'])
+    const good = { id: 'c1', pupil: 'p1', column: 'felt', text: '3', state: 'waiting' }
+    const keeper = cellKeeper('b1', () => '2b')
+    await device.set('classBook', 'b1/p2 felt', good)
+    for (const odd of spoilt(good)) {
+      await device.set('classBook', 'b1/p1 felt', odd)
+      expect((await keeper.all()).map(([key]) => key)).toContain('p2 felt')
+      for (const [key, cell] of await keeper.all()) expect([typeof key, typeof cell]).toEqual(['string', 'object'])
     }
   })
 
   it('a child’s book: shown and written on, and one that cannot be read is laid aside', async () => {
     for (const odd of spoilt(book)) {
-      device.clear()
-      device.set('p1', odd)
+      await device.clear()
+      await device.set('childBook', 'p1', odd)
       const there = await childBook('p1')
       expect(latest(there).length + wordsLearnt(there).length).toBeGreaterThanOrEqual(0)
       await changeBook('p1', (b) => withRun(b, { ...entry, run: 'r2' }, { startedAt: entry.at, finishedAt: entry.at }))
       expect((await childBook('p1')).entries.map((e) => e.run)).toContain('r2')
       if (odd !== undefined && there.entries.length === 0 && JSON.stringify(there) !== JSON.stringify(odd))
-        expect(device.has('p1 aside') || (odd as { entries?: unknown[] })?.entries?.length === 0).toBe(true)
+        expect(
+          (await device.get('childBook', 'p1 aside')) !== undefined ||
+            (odd as { entries?: unknown[] })?.entries?.length === 0,
+        ).toBe(true)
     }
   })
 
   it('runs are sent as far as they can be read', async () => {
     for (const odd of spoilt({ ...life, id: 'l0', runs: [{ ...life.runs[0], id: 'r0' }] })) {
-      device.clear()
-      device.set('odd', odd)
-      device.set('l1', life)
+      await device.clear()
+      await device.set('runs', 'odd', odd)
+      await device.set('runs', 'l1', life)
       const sent: string[] = []
       const send = async (_: string, run: Run) => void sent.push(run.id)
       await runLife({ store: lifeStore, send, now: () => 2000, newId: () => 'new' }).sendWaiting()

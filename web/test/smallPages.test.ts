@@ -123,7 +123,10 @@ describe('the settings', () => {
   }
 
   it('are saved as they were typed, and say so', async () => {
-    const calls = serve({ 'GET /api/settings': () => school, 'PUT /api/settings': (body) => body })
+    const calls = serve({
+      'GET /api/settings': () => school,
+      'PUT /api/settings': (body) => ({ ...school, ...(body as object) }),
+    })
     const { words, view } = await settings()
     await type('Name of the school', 'The lighthouse school')
     await view.find('form').trigger('submit')

@@ -9,8 +9,6 @@ import { reloadOnce } from '../src/shared/reloadOnce.ts'
 import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
-vi.mock('idb-keyval', () => import('./support/deviceStore.ts'))
-
 const session = newWorkout(
   'Springs',
   [
@@ -34,19 +32,25 @@ async function fakeFetch(url: string, init: { method: string; body?: string }): 
     : answer(409, { code: 'newer-document', detail: '' })
 }
 let composer: ReturnType<typeof useComposer>
-beforeEach(() => {
-  vi.useFakeTimers()
+beforeEach(async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval', 'Date'] })
   vi.stubGlobal('fetch', fakeFetch)
   sessionStorage.clear()
   // Reloaded just now: jsdom has nothing to load.
   sessionStorage.setItem('esfuerzo-reloaded-at', String(Date.now()))
-  device.clear()
+  await device.clear()
   Object.assign(server, { document: session, save: 200, sent: [] })
   setActivePinia(createPinia())
   composer = useComposer()
 })
 afterEach(() => vi.useRealTimers())
-const quiet = () => vi.advanceTimersByTimeAsync(800)
+const quiet = async () => {
+  await device.settled()
+  await vi.advanceTimersByTimeAsync(800)
+  await device.settled()
+}
+/** How many drafts the device has. */
+const drafts = async () => (await device.entries('drafts')).length
 const renamed = (title: string) => (w: Workout) => setDetails(w, { title })
 
 describe('a page and a server a release apart', () => {
@@ -74,25 +78,28 @@ describe('a page and a server a release apart', () => {
     composer.edit(renamed('Gusts'))
     await quiet()
     expect(composer.saveState).toBe('newer')
-    expect([...device.values()]).toMatchObject([{ document: { title: 'Gusts', version: 1 } }])
+    expect((await device.entries('drafts')).map(([, draft]) => draft)).toMatchObject([
+      { document: { title: 'Gusts', version: 1 } },
+    ])
     server.save = 200
     await vi.advanceTimersByTimeAsync(11_000)
+    await device.settled()
     expect(composer.saveState).toBe('saved')
-    expect(device.size).toBe(0)
+    expect(await drafts()).toBe(0)
   })
 
   it('work a newer page left on the device stays there for it', async () => {
     sessionStorage.setItem('esfuerzo-tab', 'mine')
-    device.set('w1/mine', { revision: 1, document: { ...newer, title: 'From tomorrow' }, at: 0 })
+    await device.set('drafts', 'w1/mine', { revision: 1, document: { ...newer, title: 'From tomorrow' }, at: 0 })
     await composer.open('w1')
     expect(composer.workout.title).toBe('Springs')
-    expect(device.size).toBe(1)
+    expect(await drafts()).toBe(1)
   })
 
   it('work this page left comes back, also where the release before wrote it', async () => {
     sessionStorage.setItem('esfuerzo-tab', 'mine')
     const document = writtenDocument(workoutDocument, { ...session, title: 'From yesterday' })
-    device.set('w1/mine', { revision: 1, document, at: 0 })
+    await device.set('drafts', 'w1/mine', { revision: 1, document, at: 0 })
     await composer.open('w1')
     expect(composer.workout.title).toBe('From yesterday')
     expect(composer.message).toMatchObject({ text: 'restored' })

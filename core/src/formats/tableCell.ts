@@ -1,6 +1,7 @@
 /** Signs that begin a formula in a spreadsheet, at their own and at full width (https://owasp.org/www-community/attacks/CSV_Injection). */
 const signs = '=+\\-@\uff1d\uff0b\uff0d\uff20'
-const atStart = new RegExp(`^[\\t\\r\\s]*[${signs}]|^[\\t\\r]`)
+/** What a spreadsheet takes for a formula at the beginning of a cell. */
+export const formulaStart = new RegExp(`^[${signs}\\t\\r]`)
 /** Where a table is read with another separator, a cell may begin in the middle of one of ours. */
 const inside = new RegExp(`([;,\\t|]\\s*)(?=[${signs}])`, 'g')
 
@@ -13,5 +14,5 @@ const inside = new RegExp(`([;,\\t|]\\s*)(?=[${signs}])`, 'g')
 export function tableCell<T>(value: T): T | string {
   if (typeof value !== 'string') return value
   const whole = value.replace(inside, "$1'")
-  return atStart.test(whole) ? `'${whole}` : whole
+  return formulaStart.test(whole) ? `'${whole}` : whole
 }

@@ -193,7 +193,7 @@ const received = "date_trunc('milliseconds', r.received_at)"
  */
 const listedDocument = `jsonb_set(r.document - 'counted', '{results}', coalesce(
   (select jsonb_agg(value - 'how' order by nth)
-   from jsonb_array_elements(r.document->'results') with ordinality as results (value, nth) where nth <= 60), '[]'::jsonb))`
+   from jsonb_array_elements(r.document->'results') with ordinality as results (value, nth) where nth <= 40), '[]'::jsonb))`
 
 interface Row {
   id: string

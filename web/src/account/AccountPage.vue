@@ -8,6 +8,9 @@ import { useTrying } from '../signin/useTrying.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 import EventsCard from './EventsCard.vue'
 import { forgetTeacher } from './forgetTeacher.ts'
+import SignOutDialog from './SignOutDialog.vue'
+import { clearWork } from './unsentWork.ts'
+import { useSignOut } from './useSignOut.ts'
 
 const { t } = useI18n()
 const account = useAccount()
@@ -37,20 +40,20 @@ async function onChange() {
   changed.value = await changing.attempt(() => account.changePassword(current.value, next.value))
   if (changed.value) current.value = next.value = ''
 }
-async function leave() {
+const out = useSignOut(() => account.signOutEverywhere())
+const onEverywhere = () => leaving.attempt(() => out.ask())
+async function onDelete() {
+  if (!(await ending.attempt(() => account.deleteAccount(password.value)))) return
+  // Nothing of an account that is gone is left on this device, whoever's it is.
+  await clearWork()
   forgetTeacher()
   await router.push({ name: 'sign-in' })
-}
-async function onEverywhere() {
-  if (await leaving.attempt(() => account.signOutEverywhere())) await leave()
-}
-async function onDelete() {
-  if (await ending.attempt(() => account.deleteAccount(password.value))) await leave()
 }
 </script>
 
 <template>
   <main class="account">
+    <SignOutDialog :out="out" />
     <h1>{{ t('account.title') }}</h1>
     <p class="quiet">{{ t('account.who', { name: account.teacher?.name, email: account.teacher?.email }) }}</p>
     <div class="columns">

@@ -160,7 +160,13 @@ watch(draft, () => (saved.value = false))
               hide-details
               @update:model-value="router.replace({ query: { ...route.query, session: $event } })"
             />
-            <BookPanel :key="`${of.id} ${shown.id}`" :of="of" :pupils="pupils" :publication="shown.id">
+            <BookPanel
+              :key="`${of.id} ${shown.id}`"
+              :of="of"
+              :pupils="pupils"
+              :publication="shown.id"
+              :title="shown.title"
+            >
               <template #pupils
                 ><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template
               >

@@ -29,6 +29,7 @@ const ConflictDialog = defineAsyncComponent(() => import('./session/ConflictDial
 const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
 const PasteText = defineAsyncComponent(() => import('./edits/PasteText.vue'))
 const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
+const OfferedDrafts = defineAsyncComponent(() => import('../documents/OfferedDrafts.vue'))
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
@@ -196,6 +197,12 @@ async function onPlay() {
     <ShortcutSheet v-model="keys" />
     <PasteText v-if="edits.toLookAt !== undefined" />
     <HistoryDialog v-if="past" v-model="past" />
+    <OfferedDrafts
+      v-if="session.offered.length"
+      :offered="session.offered"
+      :copy="session.copyOffered"
+      :drop="session.dropOffered"
+    />
     <ConflictDialog v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
     <MessageBar />
   </div>

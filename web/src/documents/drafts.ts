@@ -1,7 +1,8 @@
-import { createStore, del, entries, set } from 'idb-keyval'
-import { v4 as uuid } from 'uuid'
 import * as z from 'zod/mini'
 import { ProblemError, readDocument, writtenDocument, type DocumentKind } from '@esfuerzo/core'
+import { deviceStore } from '../shared/device/deviceStore.ts'
+import { isOwners, mayKeep, ownerNow } from '../shared/device/owner.ts'
+import { tabId, tabsThere } from '../shared/device/tab.ts'
 import { keptAs } from '../shared/keptAs.ts'
 
 /** Work that is on this device and not yet stored by the server. */
@@ -12,39 +13,36 @@ export interface Draft<T> {
   sent?: readonly T[]
   /** When it was last written, in milliseconds. */
   at: number
+  /** Id of the teacher whose it is. */
+  owner?: string
 }
 
-const shape = z.looseObject({
+/** A draft that was found on the device, by the key it is kept under. */
+export interface FoundDraft<T> extends Draft<T> {
+  key: string
+  /** Whether it is this tab's. */
+  own: boolean
+}
+
+export const draftShape = z.looseObject({
   revision: z.number(),
   document: z.unknown(),
   sent: z.optional(z.array(z.unknown())),
   at: z.number(),
+  owner: z.optional(z.string()),
 })
 
-// One connection, so that what is written comes one after the other.
-let opened: ReturnType<typeof createStore> | undefined
-const database = () => (opened ??= createStore('esfuerzo-drafts', 'drafts'))
-
-/** This tab's name, kept through a reload and not shared with other tabs. */
-function tabId(): string {
-  const known = sessionStorage.getItem('esfuerzo-tab')
-  if (known) return known
-  const id = uuid()
-  sessionStorage.setItem('esfuerzo-tab', id)
-  return id
-}
-
+const store = deviceStore('drafts')
 const keyOf = (id: string, tab: string) => `${id}/${tab}`
-
-/** A draft of another tab that was not written for this long belongs to a tab that is gone. */
-const orphaned = 60_000
 
 /** Drafts of a kind of document on this device, by the document's id. */
 export interface Drafts<T> {
-  /** Keeps what is on screen, or takes the kept copy away. A device without storage keeps nothing; the page still saves. */
-  keep: (id: string, draft: Omit<Draft<T>, 'at'> | undefined) => Promise<void>
-  /** Takes out the draft that this tab, or a tab that is gone, left behind; the latest first. */
-  take: (id: string) => Promise<Draft<T> | undefined>
+  /** Keeps what is on screen, or takes this tab's kept copy away. A device without storage keeps nothing; the page still saves. */
+  keep: (id: string, draft: Omit<Draft<T>, 'at' | 'owner'> | undefined) => Promise<void>
+  /** Drafts that this tab, or tabs that are gone, left behind; the latest first. They stay where they are. */
+  find: (id: string) => Promise<FoundDraft<T>[]>
+  /** Takes a draft away: it was saved or copied, or its teacher wants it no more. */
+  drop: (key: string) => Promise<void>
 }
 
 /** @returns where drafts of a kind are kept */
@@ -61,38 +59,33 @@ export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
   }
   return {
     async keep(id, draft) {
-      const key = keyOf(id, tabId())
       try {
+        const key = keyOf(id, await tabId())
+        if (draft && !mayKeep()) return
         if (draft) {
           const document = writtenDocument(kind, draft.document)
           const sent = draft.sent?.map((one) => writtenDocument(kind, one))
-          await set(key, { ...draft, document, ...(sent && { sent }), at: Date.now() }, database())
-        } else await del(key, database())
+          await store.set(key, { ...draft, document, ...(sent && { sent }), at: Date.now(), owner: ownerNow() })
+        } else await store.remove(key)
       } catch {
         // Private windows may refuse storage; the server's copy is then the only one.
       }
     },
-    async take(id) {
+    async find(id) {
       try {
-        const all = (await entries<string, unknown>(database())).flatMap(([key, kept]): [string, Draft<T>][] => {
-          const draft = keptAs<Draft<T>>(shape, kept)
-          return draft ? [[key, draft]] : []
+        const [own, isThere] = await Promise.all([tabId(), tabsThere()])
+        const found = (await store.entries(`${id}/`)).flatMap(([key, value]): FoundDraft<T>[] => {
+          const kept = keptAs<Draft<T>>(draftShape, value)
+          const tab = key.slice(id.length + 1)
+          if (!kept || !isOwners(kept) || (tab !== own && isThere(tab, kept.at))) return []
+          const draft = read(kept)
+          return draft ? [{ ...draft, key, own: tab === own }] : []
         })
-        const mine = all
-          .filter(
-            ([key, draft]) =>
-              key.startsWith(`${id}/`) && (key === keyOf(id, tabId()) || Date.now() - draft.at > orphaned),
-          )
-          .flatMap(([key, kept]): [string, Draft<T>][] => {
-            const draft = read(kept)
-            return draft ? [[key, draft]] : []
-          })
-          .sort(([, a], [, b]) => b.at - a.at)
-        await Promise.all(mine.map(([key]) => del(key, database())))
-        return mine[0]?.[1]
+        return found.sort((a, b) => b.at - a.at)
       } catch {
-        return undefined
+        return []
       }
     },
+    drop: (key) => store.remove(key).catch(() => undefined),
   }
 }

@@ -14,6 +14,9 @@ export interface Revision<T> {
 /** Work on this device that was not stored, with what was sent of it and never answered. */
 export type Kept<T> = Revision<T> & { sent?: readonly T[] }
 
+/** Such work as it was found again, of this tab or of one that is gone. */
+export type FoundWork<T> = Kept<T> & { key: string; at: number; own: boolean }
+
 /** Where documents of a kind are stored, and what is said of them. */
 export interface RevisionedParts<T> {
   /** What is there before any is opened. */
@@ -28,12 +31,13 @@ export interface RevisionedParts<T> {
   close: (id: string) => Promise<unknown>
   drafts: {
     keep: (id: string, draft: Kept<T> | undefined) => Promise<void>
-    take: (id: string) => Promise<Kept<T> | undefined>
+    find: (id: string) => Promise<FoundWork<T>[]>
+    drop: (key: string) => Promise<void>
   }
   /** Before a document that was loaded is put on screen. */
   onLoad?: (document: T) => void
   /** What became of work that was found again: put back, or kept as a copy beside another; and of the stored one. */
-  onFound: (what: 'restored' | 'copied' | 'theirsCopied') => void
+  onFound: (what: 'restored' | 'copied' | 'theirsCopied' | 'notCopied') => void
 }
 
 export interface Revisioned<T> {
@@ -59,6 +63,12 @@ export interface Revisioned<T> {
   leave: () => Promise<void>
   keepBoth: () => Promise<string>
   keepMine: (theirs: Revision<T>) => Promise<void>
+  /** Work of other tabs that are gone, beside what was put on screen: each waits on the device until it is copied or given up. */
+  offered: ComputedRef<readonly FoundWork<T>[]>
+  /** Stores offered work as a document of its own; its id comes back. @throws {CallError} it is still there then */
+  copyOffered: (work: FoundWork<T>) => Promise<string>
+  /** Gives offered work up. */
+  dropOffered: (work: FoundWork<T>) => Promise<void>
 }
 
 /** A document on screen with its history, its saving, its drafts on the device, and a way out of a conflict. */
@@ -70,6 +80,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   const revision = ref(1)
   const loads = ref(0)
   const loadedId = shallowRef('')
+  const offered = shallowRef<readonly FoundWork<T>[]>([])
   /** The revision it was opened at: what was changed since is worth a state of its own. */
   let openedAt = 1
 
@@ -111,19 +122,49 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
 
   /**
    * Work that was not stored goes on from here, also where what is stored is a save of its own whose answer was lost; where another
-   * has moved on, it becomes a copy.
+   * has moved on, it becomes a copy. It leaves the device once it is stored somewhere else, and not before. Of several that were left
+   * the latest is taken up, the others are offered.
    */
   async function takeUp(stored: Revision<T>): Promise<void> {
-    const draft = await parts.drafts.take(id.value)
-    if (!draft || sameValue(draft.document, stored.document)) return
-    const isOurs = draft.sent?.some((sent) => sameValue(sent, stored.document))
-    if (draft.revision === stored.revision || isOurs) {
-      history.push(draft.document)
+    offered.value = []
+    const [latest, ...others] = await unstored(stored)
+    if (!latest) return
+    const isOurs = latest.sent?.some((sent) => sameValue(sent, stored.document))
+    if (latest.revision === stored.revision || isOurs) {
+      history.push(latest.document)
+      const { sent } = latest
+      await parts.drafts.keep(id.value, { revision: revision.value, document: latest.document, ...(sent && { sent }) })
+      // This tab's own copy has just been written.
+      if (!latest.own) await parts.drafts.drop(latest.key)
       parts.onFound('restored')
-    } else {
-      await parts.copy(draft.document)
-      parts.onFound('copied')
-    }
+    } else
+      try {
+        await parts.copy(latest.document)
+        await parts.drafts.drop(latest.key)
+        parts.onFound('copied')
+      } catch {
+        others.unshift(latest)
+        parts.onFound('notCopied')
+      }
+    offered.value = others
+  }
+  /** What was left behind and differs from what is stored; what does not is stored already. */
+  async function unstored(stored: Revision<T>): Promise<FoundWork<T>[]> {
+    const found = await parts.drafts.find(id.value)
+    const same = found.filter((work) => sameValue(work.document, stored.document))
+    for (const { key } of same) await parts.drafts.drop(key)
+    return found.filter((work) => !same.includes(work))
+  }
+  const withoutOffered = (work: FoundWork<T>) => (offered.value = offered.value.filter((other) => other !== work))
+  async function copyOffered(work: FoundWork<T>): Promise<string> {
+    const copy = await parts.copy(work.document)
+    await parts.drafts.drop(work.key)
+    withoutOffered(work)
+    return copy
+  }
+  async function dropOffered(work: FoundWork<T>): Promise<void> {
+    await parts.drafts.drop(work.key)
+    withoutOffered(work)
   }
 
   /** Saves what is left, and closes the state it is in. */
@@ -163,6 +204,9 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     saveDetail: shown(autosave.detail),
     stored: shown(autosave.stored),
     flush: autosave.flush,
+    offered: shown(offered),
+    copyOffered,
+    dropOffered,
     ...{ canUndo, canRedo, push, undo, redo, open, leave, keepBoth, keepMine },
   }
 }

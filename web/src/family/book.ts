@@ -1,10 +1,10 @@
-import { createStore, get, set, update } from 'idb-keyval'
 import * as z from 'zod/mini'
 import { dayValue, sayName, type Say } from '@esfuerzo/core'
 import { measureOf, type Lane, type Publication } from '@esfuerzo/core/publication'
 import { playedOf, type Result, type Run } from '@esfuerzo/core/run'
 
 import type { PlayerWords } from '../player/useWords.ts'
+import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAs } from '../shared/keptAs.ts'
 
 /** Something a child did, as its own book has it: a station's laps together, a test as it counts. */
@@ -46,7 +46,7 @@ const [mostEntries, mostDays] = [60, 120]
 /** More than so many minutes on a day are a slip of the finger. */
 export const mostMinutes = 600
 
-const database = () => createStore('esfuerzo-book', 'book')
+const store = deviceStore('childBook')
 const shape = z.looseObject({
   entries: z.array(
     z.looseObject({
@@ -153,7 +153,7 @@ export const wordsLearnt = ({ entries }: Pick<ChildBook, 'entries'>): { word: st
 /** The book of a child, by its pupil's id; of the device where no code was given. An empty one where nothing can be kept. */
 export const childBook = async (pupil = ''): Promise<ChildBook> => {
   try {
-    return keptAs<ChildBook>(shape, await get<unknown>(pupil, database())) ?? empty()
+    return keptAs<ChildBook>(shape, await store.get(pupil)) ?? empty()
   } catch {
     return empty()
   }
@@ -162,9 +162,9 @@ export const childBook = async (pupil = ''): Promise<ChildBook> => {
 /** Changes a child's book; a device that keeps nothing forgets it. One that cannot be read is laid aside, and another begun. */
 export const changeBook = async (pupil: string, change: (book: ChildBook) => ChildBook): Promise<void> => {
   try {
-    const there = await get<unknown>(pupil, database())
-    if (there !== undefined && !keptAs(shape, there)) await set(`${pupil} aside`, there, database())
-    await update<unknown>(pupil, (book) => change(keptAs<ChildBook>(shape, book) ?? empty()), database())
+    const there = await store.get(pupil)
+    if (there !== undefined && !keptAs(shape, there)) await store.set(`${pupil} aside`, there)
+    await store.update(pupil, (book) => change(keptAs<ChildBook>(shape, book) ?? empty()))
   } catch {
     // The page has it until it is closed.
   }

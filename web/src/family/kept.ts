@@ -1,7 +1,7 @@
-import { createStore, entries, get, set } from 'idb-keyval'
 import { type Publication } from '@esfuerzo/core/publication'
 import { type Result } from '@esfuerzo/core/run'
 import * as z from 'zod/mini'
+import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAmong, keptAs } from '../shared/keptAs.ts'
 
 /** A session kept on this device, so that it runs without a network. */
@@ -35,8 +35,8 @@ const sessionShape = z.looseObject({
 })
 const timeShape = z.looseObject({ finishedAt: z.string(), results: z.array(z.looseObject({ value: z.number() })) })
 
-const sessions = () => createStore('esfuerzo-sessions', 'sessions')
-const lastTimes = () => createStore('esfuerzo-last', 'times')
+const sessions = deviceStore('sessions')
+const lastTimes = deviceStore('lastTimes')
 
 /** A device that keeps nothing still runs the session, whether its store refuses now or later. */
 const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
@@ -49,15 +49,15 @@ const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
 
 /** Keeps a session on the device, to run without a network. */
 export const keepSession = async (session: KeptSession): Promise<void> =>
-  void (await tolerant(() => set(session.token, session, sessions())))
+  void (await tolerant(() => sessions.set(session.token, session)))
 
 /** The session of a link as this device keeps it; undefined where it does not. */
 export const keptSession = (token: string): Promise<KeptSession | undefined> =>
-  tolerant(() => get<unknown>(token, sessions())).then((found) => keptAs(sessionShape, found))
+  tolerant(() => sessions.get(token)).then((found) => keptAs(sessionShape, found))
 
 /** Every session kept here, the one opened last first. */
 export async function keptSessions(): Promise<KeptSession[]> {
-  const all = (await tolerant(() => entries(sessions()))) ?? []
+  const all = (await tolerant(() => sessions.entries())) ?? []
   return keptAmong<KeptSession>(sessionShape, all).sort((a, b) => b.openedAt - a.openedAt)
 }
 
@@ -67,7 +67,7 @@ const timeKey = (title: string, lane: string, pupil: string | undefined) =>
 
 /** What was done last time of a session of that title in that lane, on this device. @param pupil the child's, where it has a code */
 export const lastTime = (title: string, lane: string, pupil?: string): Promise<LastTime | undefined> =>
-  tolerant(() => get<unknown>(timeKey(title, lane, pupil), lastTimes())).then((found) => keptAs(timeShape, found))
+  tolerant(() => lastTimes.get(timeKey(title, lane, pupil))).then((found) => keptAs(timeShape, found))
 
 export const keepTime = async (title: string, lane: string, time: LastTime, pupil?: string): Promise<void> =>
-  void (await tolerant(() => set(timeKey(title, lane, pupil), time, lastTimes())))
+  void (await tolerant(() => lastTimes.set(timeKey(title, lane, pupil), time)))

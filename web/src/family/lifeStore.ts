@@ -1,10 +1,10 @@
-import { createStore, del, entries, set } from 'idb-keyval'
 import { type Run } from '@esfuerzo/core/run'
 import * as z from 'zod/mini'
+import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAmong } from '../shared/keptAs.ts'
 import type { Life, LifeStore } from './runLife.ts'
 
-const database = () => createStore('esfuerzo-runs', 'queue')
+const store = deviceStore('runs')
 
 /** What the first release kept there: a run to be sent, by its id. */
 interface FirstQueued {
@@ -45,10 +45,8 @@ const fromFirst = ({ token, run }: FirstQueued): Life => ({
 /** Runs in the device's own database. Its calls are refused as promises, also where the browser throws at once. */
 export const lifeStore: LifeStore = {
   all: async () =>
-    keptAmong<Life | FirstQueued>(shape, await entries(database())).map((kept) =>
-      isFirst(kept) ? fromFirst(kept) : kept,
-    ),
+    keptAmong<Life | FirstQueued>(shape, await store.entries()).map((kept) => (isFirst(kept) ? fromFirst(kept) : kept)),
   // Structured cloning takes no reactive proxies; what is kept is plain data all through.
-  set: async (life) => set(life.id, JSON.parse(JSON.stringify(life)) as Life, database()),
-  remove: async (id) => del(id, database()),
+  set: async (life) => store.set(life.id, JSON.parse(JSON.stringify(life)) as Life),
+  remove: async (id) => store.remove(id),
 }

@@ -1,5 +1,5 @@
-import { createStore, del, entries, set } from 'idb-keyval'
 import * as z from 'zod/mini'
+import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAmong } from '../shared/keptAs.ts'
 
 /** A child whose code was given on this device: it has several, in a home with several children. */
@@ -9,7 +9,7 @@ export interface KeptPupil {
   key: string
 }
 
-const database = () => createStore('esfuerzo-pupils', 'pupils')
+const store = deviceStore('pupils')
 const shape = z.looseObject({ alias: z.string(), key: z.string() })
 
 /** Of all the keys a pupil may have, the part that names it. */
@@ -26,14 +26,13 @@ async function tolerant<T>(work: () => Promise<T>, instead: T): Promise<T> {
 
 /** Children of this device, by alias; none where it keeps nothing. */
 export async function keptPupils(): Promise<KeptPupil[]> {
-  const all = await tolerant(() => entries(database()), [])
+  const all = await tolerant(() => store.entries(), [])
   return keptAmong<KeptPupil>(shape, all).sort((a, b) => a.alias.localeCompare(b.alias, undefined, { numeric: true }))
 }
 
 /** Remembers a child; one whose code was renewed is the same. */
 export const keepPupil = (pupil: KeptPupil): Promise<void> =>
-  tolerant(() => set(pupilId(pupil), { ...pupil }, database()), undefined)
+  tolerant(() => store.set(pupilId(pupil), { ...pupil }), undefined)
 
 /** Forgets a child: nothing it did is taken away. */
-export const forgetPupil = (pupil: KeptPupil): Promise<void> =>
-  tolerant(() => del(pupilId(pupil), database()), undefined)
+export const forgetPupil = (pupil: KeptPupil): Promise<void> => tolerant(() => store.remove(pupilId(pupil)), undefined)

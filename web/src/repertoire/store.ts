@@ -28,7 +28,7 @@ export const useRepertoire = defineStore('repertoire', () => {
     try {
       const [answered, answer] = await Promise.all([client('listOwnMoves', {}), client('usedMoves', {})])
       take(answered.moves)
-      revisions = answered.revisions
+      revisions = answered.revisions ?? {}
       used.value = answer.used
       loaded.value = true
     } catch (thrown) {
@@ -42,7 +42,7 @@ export const useRepertoire = defineStore('repertoire', () => {
     const query = known.length ? { over: known.join() } : {}
     const answered = await client('keepOwnMoves', { query, body: movesFile(moves) })
     take(answered.moves)
-    revisions = answered.revisions
+    revisions = answered.revisions ?? {}
   }
 
   /** Takes a move out of the collection; it can be put back. Sessions keep it. @throws {CallError} */

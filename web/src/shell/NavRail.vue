@@ -12,25 +12,20 @@ import {
 } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute, useRouter } from 'vue-router'
-import { forgetTeacher } from '../account/forgetTeacher.ts'
+import { useRoute } from 'vue-router'
+import SignOutDialog from '../account/SignOutDialog.vue'
+import { useSignOut } from '../account/useSignOut.ts'
 import { useAccount } from '../signin/account.ts'
 import MarkLogo from '../shared/look/MarkLogo.vue'
 
 const { t } = useI18n()
 const account = useAccount()
 const route = useRoute()
-const router = useRouter()
+const out = useSignOut()
 const onClasses = computed(() => route.path.startsWith('/classes'))
 const onTests = computed(() => route.path.startsWith('/tests'))
 const onTerms = computed(() => route.path.startsWith('/term'))
 const onMoves = computed(() => route.path.startsWith('/moves'))
-
-async function onSignOut() {
-  await account.signOut()
-  forgetTeacher()
-  await router.push({ name: 'sign-in' })
-}
 </script>
 
 <template>
@@ -64,9 +59,10 @@ async function onSignOut() {
     <router-link :to="{ name: 'account' }" :class="{ on: route.name === 'account' }">
       <v-icon :icon="mdiAccountOutline" size="20" />{{ t('nav.account') }}
     </router-link>
-    <button type="button" class="out" :title="account.teacher?.email" @click="onSignOut">
+    <button type="button" class="out" :title="account.teacher?.email" @click="out.ask()">
       <v-icon :icon="mdiLogoutVariant" size="20" />{{ t('nav.signOut') }}
     </button>
+    <SignOutDialog :out="out" />
   </nav>
 </template>
 

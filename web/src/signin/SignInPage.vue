@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useAccount } from './account.ts'
 import OpenPage from './OpenPage.vue'
 import { useTrying } from './useTrying.ts'
+import { ownDevice } from '../shared/device/ownDevice.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 
 const { t } = useI18n()
@@ -13,10 +14,12 @@ const route = useRoute()
 const router = useRouter()
 const email = ref('')
 const password = ref('')
+const isOwn = ref(ownDevice.read())
 const { busy, problem, attempt } = useTrying()
 
 async function onSubmit() {
   if (!(await attempt(() => account.signIn(email.value, password.value)))) return
+  ownDevice.write(isOwn.value)
   const next = String(route.query.next ?? '/')
   // Only a path of ours, never another site's address.
   await router.push(/^\/(?!\/)/.test(next) ? next : '/')
@@ -42,6 +45,7 @@ async function onSubmit() {
       autocomplete="current-password"
       required
     />
+    <v-checkbox v-model="isOwn" :label="t('signIn.ownDevice')" :messages="t('signIn.ownDeviceLead')" />
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <v-btn class="main" type="submit" :loading="busy" block>{{ t('signIn.go') }}</v-btn>
     <p class="links">

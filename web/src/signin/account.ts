@@ -1,11 +1,14 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { CallError, type Teacher } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
+import { setOwner } from '../shared/device/owner.ts'
 
 /** Who is signed in on this device. */
 export const useAccount = defineStore('account', () => {
   const teacher = shallowRef<Teacher>()
+  // What the device keeps is marked with whose it is.
+  watch(teacher, (now) => setOwner(now?.id), { flush: 'sync' })
   /** `away` when the server cannot be asked: whoever was signed in is taken to be so still. */
   const state = ref<'unknown' | 'in' | 'out' | 'away'>('unknown')
 

@@ -6,6 +6,7 @@ import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import { homeDays, type CoverageKind, type Term } from '@esfuerzo/core/term'
+import OfferedDrafts from '../documents/OfferedDrafts.vue'
 import SaveMark from '../documents/SaveMark.vue'
 import { useRepertoire } from '../repertoire/store.ts'
 import { useSettings } from '../settings/store.ts'
@@ -153,6 +154,12 @@ const lead = computed(() => {
       </header>
       <p class="quiet lead">{{ lead }}</p>
       <p v-if="store.found" role="status">{{ t(`messages.${store.found}`) }}</p>
+      <OfferedDrafts
+        v-if="store.offered.length"
+        :offered="store.offered"
+        :copy="store.copyOffered"
+        :drop="store.dropOffered"
+      />
       <p v-if="problem || failed" class="care" role="alert">
         {{ t(`errors.${problem || failed}`) }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
       </p>

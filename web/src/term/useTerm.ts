@@ -9,7 +9,7 @@ import { i18n } from '../words/i18n.ts'
 /** The term on screen: its history, its saving, a way out of a conflict. */
 export const useTerm = defineStore('term', () => {
   /** What became of work that was found again. */
-  const found = ref<'restored' | 'copied' | 'theirsCopied'>()
+  const found = ref<'restored' | 'copied' | 'theirsCopied' | 'notCopied'>()
   const { document: term, ...rest } = useRevisioned<Term>({
     empty: newTerm('…', '2027-01-04'),
     read: (id) => client('readTerm', { params: { id } }),

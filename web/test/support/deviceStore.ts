@@ -1,11 +1,20 @@
-/** What the device keeps, in place of its database: key and value as they were put. */
-export const device = new Map<string, unknown>()
+import 'fake-indexeddb/auto'
+import { closeDevice, deviceStore } from '../../src/shared/device/deviceStore.ts'
+import { purposes, type Purpose } from '../../src/shared/device/purposes.ts'
 
-// The functions of idb-keyval that the pages use.
-export const createStore = () => ({})
-export const set = async (key: string, value: unknown) => void device.set(key, structuredClone(value))
-export const del = async (key: string) => void device.delete(key)
-export const entries = async () => [...device]
-export const get = async (key: string) => structuredClone(device.get(key))
-export const update = async (key: string, change: (there: unknown) => unknown) =>
-  void device.set(key, structuredClone(change(await get(key))))
+const all = Object.keys(purposes) as Purpose[]
+
+/** What the device keeps, as its own databases have it (in memory, by a package that keeps to the standard). */
+export const device = {
+  get: (of: Purpose, key: string) => deviceStore(of).get(key),
+  set: (of: Purpose, key: string, value: unknown) => deviceStore(of).set(key, value),
+  entries: (of: Purpose) => deviceStore(of).entries(),
+  clear: async () => {
+    for (const of of all) await deviceStore(of).clear()
+  },
+  close: closeDevice,
+  /** Until all that was asked of it is done: it works by tasks of its own, which no faked clock has. */
+  settled: async () => {
+    for (let i = 0; i < 20; i++) await new Promise((resolve) => setImmediate(resolve))
+  },
+}

@@ -16,9 +16,9 @@ import type { Place } from './selection.ts'
 import { useBook, type TypedCell } from './useBook.ts'
 
 /** What a class did of one session: the grid, what it asks, what came without a code. */
-const props = defineProps<{ of: SchoolClass; pupils: readonly Pupil[]; publication: string }>()
+const props = defineProps<{ of: SchoolClass; pupils: readonly Pupil[]; publication: string; title: string }>()
 const { t, locale } = useI18n()
-const book = useBook(props.of.id, props.publication)
+const book = useBook(props.of.id, props.publication, () => `${props.of.name} · ${props.title}`)
 void book.load()
 onBeforeUnmount(book.stop)
 // What another tab or a home has written meanwhile is there when one comes back.

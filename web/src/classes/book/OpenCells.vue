@@ -15,9 +15,10 @@ const open = computed(() => props.book.open.value)
 const where = (cell: TypedCell) => {
   const alias = props.pupils.find((p) => p.id === cell.pupil)?.alias ?? ''
   const column = props.book.columns.value.find((c) => c.key === cell.column)
-  return column ? `${alias}: ${columnLine(column, t)}` : alias
+  return [alias, column && columnLine(column, t)].filter(Boolean).join(': ') || t('book.open')
 }
-function why({ text, problem, unlikely, now }: TypedCell): string {
+function why({ text, problem, unlikely, now, why: refused }: TypedCell): string {
+  if (refused) return t(`book.refused.${refused}`, { text })
   if (problem) return t(`book.problem.${problem.code}`, { text, ...problem })
   if (unlikely) return t(`book.unlikely.${unlikely.code}`, { text, ...unlikely })
   return now?.value === null || !now ? t('book.tookAway', { text }) : t('book.wroteElse', { text, now: now.value })
@@ -31,8 +32,21 @@ function why({ text, problem, unlikely, now }: TypedCell): string {
       <span>{{ why(cell) }}</span>
       <v-btn v-if="cell.state === 'asked'" size="small" @click="book.confirm(cell)">{{ t('book.right') }}</v-btn>
       <v-btn v-if="cell.state === 'differs'" size="small" @click="book.confirm(cell)">{{ t('book.takeMine') }}</v-btn>
+      <v-menu v-if="cell.why === 'no-pupil'" max-height="420">
+        <template #activator="{ props: menu }"
+          ><v-btn size="small" v-bind="menu">{{ t('book.giveToAnother') }}</v-btn></template
+        >
+        <v-list density="compact">
+          <v-list-item
+            v-for="other in pupils"
+            :key="other.id"
+            :title="t('book.giveTo', { alias: other.alias })"
+            @click="book.give(cell, other.id)"
+          />
+        </v-list>
+      </v-menu>
       <v-btn size="small" class="plain" @click="book.drop(cell)">{{
-        t(cell.state === 'differs' ? 'book.takeTheirs' : 'book.takeBack')
+        t(cell.state === 'differs' ? 'book.takeTheirs' : cell.why ? 'book.discard' : 'book.takeBack')
       }}</v-btn>
     </li>
     <li v-if="open.length > most" class="quiet">{{ t('book.moreOpen', { n: open.length - most }) }}</li>

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { tableCell } from '@esfuerzo/core/table'
+import { formulaStart } from '@esfuerzo/core/table'
 
 /** A block as it is pasted from a spreadsheet: rows of cells, quotes as spreadsheets write them. */
 export function readBlock(text: string): string[][] {
@@ -9,7 +9,4 @@ export function readBlock(text: string): string[][] {
 
 /** A block as a spreadsheet takes it. */
 export const blockText = (block: readonly (readonly string[])[]): string =>
-  Papa.unparse(
-    block.map((row) => row.map(tableCell)),
-    { delimiter: '\t', newline: '\r\n' },
-  )
+  Papa.unparse(block as string[][], { delimiter: '\t', newline: '\r\n', escapeFormulae: formulaStart })

@@ -1,6 +1,6 @@
 import { computed, ref, shallowReactive, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { CallError } from '@esfuerzo/contract'
+import type { CallError, RefusedCell } from '@esfuerzo/contract'
 import { callCode, mostCells, retryable, type LooseRun, type WrittenCell } from '@esfuerzo/contract'
 import {
   bookCells,
@@ -15,7 +15,7 @@ import {
   type ValueProblem,
 } from '@esfuerzo/core/classBook'
 import { client } from '../../shared/client.ts'
-import { keepCells, keptCells } from './keptCells.ts'
+import { cellKeeper } from './keptCells.ts'
 
 /** A text on screen that is not what the server has. */
 export interface TypedCell {
@@ -31,6 +31,8 @@ export interface TypedCell {
    * somebody else wrote there meanwhile
    */
   state: 'waiting' | 'refused' | 'asked' | 'differs'
+  /** Why the server can never store it as it is. */
+  why?: Exclude<RefusedCell['why'], 'twice' | 'id-taken'>
   problem?: ValueProblem
   unlikely?: Unlikely
   now?: BookEntry | null
@@ -66,6 +68,8 @@ export interface Book {
   confirm: (cell: TypedCell) => void
   /** What the server has is right. */
   drop: (cell: TypedCell) => void
+  /** A value whose pupil is gone was another's. */
+  give: (cell: TypedCell, pupil: string) => void
   undo: () => void
   redo: () => void
   canUndo: ComputedRef<boolean>
@@ -79,6 +83,12 @@ const shown = (value: number | null | undefined) => (value === null || value ===
 const quiet = 400
 const firstTry = 1000
 
+/** What came of cells that were sent. */
+interface Taken {
+  written: readonly BookEntry[]
+  differing: readonly { id: string; now: BookEntry | null }[]
+}
+
 interface Step {
   before: CellText[]
   after: CellText[]
@@ -87,9 +97,11 @@ interface Step {
 /**
  * What a class did of one session: what the server has, what was typed over it, and the way there. Every cell is written by itself, so
  * that two tabs lose nothing of each other; what is not with the server yet is kept on the device.
+ *
+ * @param named what the book is called, for somebody who signs out while something of it is not stored
  */
 // eslint-disable-next-line max-lines-per-function -- one state: what is stored, what is typed, and the way from one to the other
-export function useBook(classId: string, publication: string): Book {
+export function useBook(classId: string, publication: string, named: () => string = () => ''): Book {
   const params = { id: classId, publication }
   const columns = shallowRef<readonly BookColumn[]>([])
   const loose = shallowRef<readonly LooseRun[]>([])
@@ -100,6 +112,7 @@ export function useBook(classId: string, publication: string): Book {
   const earlier = new Map<string, readonly BookEntry[]>()
   const cells = shallowReactive(new Map<string, ReadonlyMap<string, BookCell>>())
   const typed = shallowReactive(new Map<string, TypedCell>())
+  const keeper = cellKeeper(`${classId}/${publication}`, named)
   const steps = shallowRef<readonly Step[]>([])
   const undone = shallowRef<readonly Step[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -112,7 +125,12 @@ export function useBook(classId: string, publication: string): Book {
     const made = bookCells(columns.value, entries.get(pupil) ?? [], earlier.get(pupil) ?? []).get(pupil)
     cells.set(pupil, made ?? new Map())
   }
-  const keep = () => keepCells(`${classId}/${publication}`, [...typed])
+  /** Puts a cell on screen and on the device, or takes it away from both. */
+  function setTyped(key: string, cell: TypedCell | undefined) {
+    if (cell) typed.set(key, cell)
+    else typed.delete(key)
+    void keeper.keep(key, cell)
+  }
 
   async function load() {
     problem.value = undefined
@@ -127,8 +145,11 @@ export function useBook(classId: string, publication: string): Book {
         entries.set(pupil, of.get(pupil) ?? [])
         remake(pupil)
       }
-      for (const [key, cell] of await keptCells(`${classId}/${publication}`))
-        if (!typed.has(key) && byKey.value.has(cell.column)) typed.set(key, cell)
+      for (const [key, cell] of await keeper.all()) {
+        // What is on screen is newer; what has no column any more waits for somebody to decide.
+        if (typed.has(key)) continue
+        typed.set(key, byKey.value.has(cell.column) ? cell : { ...cell, state: 'refused', why: 'no-column' })
+      }
       later(0)
     } catch (error) {
       problem.value = callCode(error)
@@ -162,11 +183,8 @@ export function useBook(classId: string, publication: string): Book {
 
   function write(texts: readonly CellText[], source: TypedCell['source'], sure = false) {
     for (const text of texts) {
-      const cell = judged(text, source, sure)
-      if (cell) typed.set(keyOf(text.pupil, text.column), cell)
-      else typed.delete(keyOf(text.pupil, text.column))
+      setTyped(keyOf(text.pupil, text.column), judged(text, source, sure))
     }
-    void keep()
     if (state.value === 'away') return
     if ([...typed.values()].some((cell) => cell.state === 'waiting')) state.value = 'saving'
     later(quiet)
@@ -217,23 +235,24 @@ export function useBook(classId: string, publication: string): Book {
     running = true
     state.value = 'saving'
     try {
-      const { written, differing } = await client('writeBook', { params, body: { cells: going.map(writtenOf) } })
+      const answer = await client('writeBook', { params, body: { cells: going.map(writtenOf) } })
       tries = 0
-      taken(going, written as BookEntry[], differing as { id: string; now: BookEntry | null }[])
+      // A server of the release before answers without refusals.
+      const refused = new Map((answer.refused ?? []).map(({ id, why }) => [id, why]))
+      taken(going, answer as Taken, refused)
       later(0)
     } catch (error) {
       failed(callCode(error))
     } finally {
       running = false
-      void keep()
     }
   }
 
   /** What was sent has arrived; what was typed meanwhile stays. */
   function taken(
     sent: readonly TypedCell[],
-    written: readonly BookEntry[],
-    differing: readonly { id: string; now: BookEntry | null }[],
+    { written, differing }: Taken,
+    refused: ReadonlyMap<string, RefusedCell['why']>,
   ) {
     const others = new Map(differing.map(({ id, now }) => [id, now]))
     const was = new Set(sent.map((cell) => cell.was))
@@ -249,12 +268,23 @@ export function useBook(classId: string, publication: string): Book {
     for (const cell of sent) {
       const key = keyOf(cell.pupil, cell.column)
       const here = typed.get(key)
-      if (others.has(cell.id)) {
-        if (here?.id === cell.id) typed.set(key, { ...cell, state: 'differs', now: others.get(cell.id) ?? null })
-      } else if (here?.id === cell.id) typed.delete(key)
+      const why = refused.get(cell.id)
+      if (here?.id === cell.id) setTyped(key, leftOf(cell, why, others))
       // Typed on while it was on its way: it is written over what has just been written.
-      else if (here) typed.set(key, { ...here, was: cellOf(cell.pupil, cell.column)?.entry.id ?? null })
+      else if (here && !why) setTyped(key, { ...here, was: cellOf(cell.pupil, cell.column)?.entry.id ?? null })
     }
+  }
+
+  /** What is left to be done about a cell that was sent; undefined where it is stored. */
+  function leftOf(
+    cell: TypedCell,
+    why: RefusedCell['why'] | undefined,
+    others: ReadonlyMap<string, BookEntry | null>,
+  ): TypedCell | undefined {
+    // Its id was taken, or its place was sent twice: it goes again by itself.
+    if (why === 'id-taken' || why === 'twice') return { ...cell, id: uuid() }
+    if (why) return { ...cell, state: 'refused', why }
+    return others.has(cell.id) ? { ...cell, state: 'differs', now: others.get(cell.id) ?? null } : undefined
   }
 
   function failed(code: CallError['code']) {
@@ -272,15 +302,17 @@ export function useBook(classId: string, publication: string): Book {
       remake(cell.pupil)
     }
     const { now: _, unlikely: __, ...rest } = cell
-    typed.set(key, { ...rest, id: uuid(), was, state: 'waiting' })
-    void keep()
+    setTyped(key, { ...rest, id: uuid(), was, state: 'waiting' })
     if (state.value !== 'away') state.value = 'saving'
     later(0)
   }
   function drop(cell: TypedCell) {
-    typed.delete(keyOf(cell.pupil, cell.column))
-    void keep()
+    setTyped(keyOf(cell.pupil, cell.column), undefined)
     if (cell.state === 'differs') void load()
+  }
+  function give(cell: TypedCell, pupil: string) {
+    setTyped(keyOf(cell.pupil, cell.column), undefined)
+    put([{ pupil, column: cell.column, text: cell.text }], cell.source)
   }
 
   return {
@@ -297,6 +329,7 @@ export function useBook(classId: string, publication: string): Book {
     put,
     confirm,
     drop,
+    give,
     undo,
     redo,
     canUndo: computed(() => steps.value.length > 0),

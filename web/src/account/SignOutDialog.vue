@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { SigningOut } from './useSignOut.ts'
+
+/** Work that is not sent, named, before somebody signs out on a shared device. */
+const props = defineProps<{ out: SigningOut }>()
+const { t } = useI18n()
+const unsent = computed(() => props.out.unsent.value)
+</script>
+
+<template>
+  <v-dialog
+    :model-value="unsent.length > 0"
+    max-width="620"
+    :aria-label="t('signOut.title')"
+    @update:model-value="out.stay()"
+  >
+    <v-card :title="t('signOut.title')">
+      <v-card-text>
+        <p>{{ t('signOut.lead') }}</p>
+        <ul>
+          <li v-for="(work, i) in unsent" :key="i">
+            <router-link :to="work.to" @click="out.stay()">{{ work.title || t('signOut.untitled') }}</router-link>
+            <span class="quiet">{{ t(`signOut.kind.${work.kind}`, { n: work.count }, work.count) }}</span>
+          </li>
+        </ul>
+        <p v-if="out.waiting.value" role="status">{{ t('signOut.waiting') }}</p>
+      </v-card-text>
+      <v-card-actions>
+        <v-btn @click="out.stay()">{{ t('signOut.stay') }}</v-btn>
+        <v-btn @click="out.discard()">{{ t('signOut.discard', { n: unsent.length }, unsent.length) }}</v-btn>
+        <v-btn @click="out.download()">{{ t('signOut.download') }}</v-btn>
+        <v-btn class="main" :disabled="out.waiting.value" @click="out.wait()">{{ t('signOut.wait') }}</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+ul {
+  margin: 10px 0;
+  padding-left: 18px;
+}
+li {
+  margin: 4px 0;
+}
+li .quiet {
+  margin-left: 8px;
+}
+.v-card-actions {
+  flex-wrap: wrap;
+}
+</style>

@@ -1,0 +1,57 @@
+import { v4 as uuid } from 'uuid'
+
+const name = 'esfuerzo-tab'
+const lockOf = (id: string) => `esfuerzo-tab-${id}`
+
+let id: string | undefined
+
+/** Holds a lock for as long as the tab is there. @returns false where another tab holds it: this one is a copy of that */
+function hold(tab: string): Promise<boolean> {
+  if (!navigator.locks) return Promise.resolve(true)
+  return new Promise((resolve) => {
+    void navigator.locks
+      .request(lockOf(tab), { ifAvailable: true }, (lock) => {
+        resolve(lock !== null)
+        // Never released: the browser does when the tab is closed.
+        return lock ? new Promise(() => {}) : undefined
+      })
+      .catch(() => resolve(true))
+  })
+}
+
+let held: Promise<string> | undefined
+async function holdOwn(): Promise<string> {
+  const known = sessionStorage.getItem(name)
+  // A tab that was duplicated has the other's name.
+  id = known && (await hold(known)) ? known : uuid()
+  if (id !== known) {
+    sessionStorage.setItem(name, id)
+    await hold(id)
+  }
+  return id
+}
+
+/** This tab's name, kept through a reload and shared with no other tab. */
+export async function tabId(): Promise<string> {
+  // Cleared at a sign-out, it is another tab from then on.
+  if (!held || sessionStorage.getItem(name) !== (await held)) held = holdOwn()
+  return held
+}
+
+/** Something of another tab that was not written for this long is taken to be of a tab that is gone, in milliseconds. */
+const silent = 60_000
+
+/**
+ * Which tabs are there, by their names. Where the browser does not tell, a tab that wrote within the last minute is.
+ *
+ * @returns whether a tab is there that wrote something at a moment, in milliseconds
+ */
+export async function tabsThere(): Promise<(tab: string, at: number) => boolean> {
+  try {
+    const { held: locks = [] } = await navigator.locks.query()
+    const names = new Set(locks.map((lock) => lock.name))
+    return (tab) => names.has(lockOf(tab))
+  } catch {
+    return (_, at) => Date.now() - at <= silent
+  }
+}
