@@ -3,14 +3,22 @@ import vue from '@vitejs/plugin-vue'
 import vuetify from 'vite-plugin-vuetify'
 
 // A test file that puts stand-ins in place of modules needs modules of its own; all others share them, which halves their time.
-const mocking = ['composer', 'drafts', 'familyPages', 'keptByDevice', 'plans', 'term', 'tools', 'twoReleases'].map(
-  (name) => `web/test/${name}.test.ts`,
-)
+const mocking = [
+  'composer',
+  'deviceStore',
+  'drafts',
+  'familyPages',
+  'keptByDevice',
+  'plans',
+  'term',
+  'tools',
+  'twoReleases',
+].map((name) => `web/test/${name}.test.ts`)
 const web = {
   pool: 'threads',
   environment: 'jsdom',
   setupFiles: ['web/test/support/browser.ts', 'core/test/support/seed.ts'],
-  testTimeout: 30_000,
+  testTimeout: 300_000,
   server: { deps: { inline: ['vuetify'] } },
 } satisfies TestProjectInlineConfiguration['test']
 const plugins = () => [vue(), vuetify({ autoImport: true })]
@@ -32,7 +40,7 @@ export default defineConfig({
             'plans/test/**/*.test.ts',
           ],
           setupFiles: ['core/test/support/seed.ts'],
-          testTimeout: 60_000,
+          testTimeout: 300_000,
         },
       },
       {
@@ -42,8 +50,8 @@ export default defineConfig({
           globalSetup: ['server/test/support/globalSetup.ts'],
           fileParallelism: false,
           isolate: false,
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
         },
       },
       {

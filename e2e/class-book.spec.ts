@@ -35,7 +35,7 @@ async function slipsOf(page: Page): Promise<{ alias: string; code: string }[]> {
   // Signs are set apart, and slips stand in the order of their aliases.
   const codes = texts
     .map((text) => text.replace(/\s/g, ''))
-    .filter((text) => /^[B-DF-HJ-NP-RTV-XZ34579]{4}$/.test(text))
+    .filter((text) => /^[B-DF-HJ-NP-RTV-XZ34579]{6}$/.test(text))
   return aliases.map((alias, i) => ({ alias, code: codes[i]! }))
 }
 
@@ -82,11 +82,11 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   const family = await phone.newPage()
   await family.goto(`${href}?speed=60`)
   await family.getByRole('button', { name: 'I have a code' }).click()
-  await family.getByLabel('Your code: four signs').fill('BBBB')
+  await family.getByLabel('Your code: six signs').fill('BBBBBB')
   await family.getByRole('button', { name: 'That is me' }).click()
   await expect(family.getByText('No code here is written like that.')).toBeVisible()
   const { alias, code } = slips[1]!
-  await family.getByLabel('Your code: four signs').fill(code.toLowerCase())
+  await family.getByLabel('Your code: six signs').fill(code.toLowerCase())
   await family.getByRole('button', { name: 'That is me' }).click()
   await expect(family.getByText(`What you do now belongs to ${alias}.`)).toBeVisible()
   await expect(family.getByText(`It goes to your teacher as ${alias}, without a name.`)).toBeVisible()

@@ -102,7 +102,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await expect(sheet).toBeVisible()
   await expect(async () => {
     await press('Escape')
-    await expect(sheet).toHaveCount(0, { timeout: 1000 })
+    await expect(sheet).toHaveCount(0)
   }).toPass()
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
 

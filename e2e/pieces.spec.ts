@@ -81,7 +81,7 @@ test('two tabs on one session warn each other; a lane’s stretch says what is t
   await other.goto(page.url())
   await expect(other.getByText('open in another tab')).toBeVisible()
   await other.close()
-  await expect(page.getByText('open in another tab')).toHaveCount(0, { timeout: 15_000 })
+  await expect(page.getByText('open in another tab')).toHaveCount(0)
 
   const lane = page.getByRole('img', { name: /Lane C/ })
   const box = (await lane.boundingBox())!

@@ -1,6 +1,9 @@
 import { defineConfig } from '@playwright/test'
 import { chromium } from '../scripts/machine.mjs'
 
+/** A busy machine waits so many times longer (npm run test:busy): no journey says how fast anything is. */
+const patience = Number(process.env.PATIENCE ?? 1)
+
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
@@ -14,8 +17,8 @@ export default defineConfig({
     ...(process.env.VERIFY ? [{ name: 'live', testMatch: /live-sound/, dependencies: ['journeys'] }] : []),
   ],
   // Two cores share the browser, the server and the database; a slow moment is no failure.
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 120_000 * patience,
+  expect: { timeout: 20_000 * patience },
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },

@@ -87,7 +87,7 @@ test('cancel answers at once, and an edit begins the work anew', async ({ page }
   const working = page.getByRole('progressbar', { name: 'Working it out' })
   await expect(working).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
-  await expect(working).toHaveCount(0, { timeout: 1000 })
+  await expect(working).toHaveCount(0)
   // An edit asks for it anew, of the session as it is now.
   await page.keyboard.press('Control+z')
   await expect(working).toBeVisible()

@@ -29,7 +29,7 @@ export default defineConfig({
             { name: 'core', test: /[\\/](?:core|contract)[\\/]src[\\/]|node_modules[\\/]zod/, priority: 10 },
             {
               name: 'frame',
-              test: /node_modules[\\/](?:vue\b(?!-echarts)|@vue|vue-router|vue-i18n|pinia|@intlify|@vueuse|@atlaskit|@tanstack|bind-event-listener|raf-schd|node-diff3|idb|uuid|comlink)/,
+              test: /node_modules[\\/](?:vue\b(?!-echarts)|@vue|vue-router|vue-i18n|pinia|@intlify|@vueuse|@atlaskit|@tanstack|bind-event-listener|raf-schd|node-diff3|idb-keyval|uuid|comlink)/,
               priority: 40,
             },
             {

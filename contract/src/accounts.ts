@@ -14,7 +14,13 @@ const signInName = z
   .refine((s) => s.isWellFormed() && !s.includes('\0'), rule('noBrokenCharacters'))
 const personName = lineSchema.trim().min(1).max(80)
 
-export const teacherSchema = z.strictObject({ id: z.uuid(), name: lineSchema, email: z.email() })
+export const teacherSchema = z.strictObject({
+  id: z.uuid(),
+  name: lineSchema,
+  email: z.email(),
+  /** What her time zone was called before the server could not use it: it is UTC until she chooses another. */
+  unknownZone: z.string().optional(),
+})
 export type Teacher = z.infer<typeof teacherSchema>
 
 const settingsField = documentField(settingsDocument)

@@ -70,5 +70,5 @@ describe('a plan', () => {
       )
       expect([planned.score.kept, planned.proven]).toEqual([true, true])
     }
-  }, 240_000)
+  }, 900_000)
 })

@@ -2,8 +2,18 @@ import { expect, test as base, type Page } from '@playwright/test'
 import { axeFinds } from './axe.ts'
 import { password, teacherOf } from './teacher.ts'
 
-/** A test whose pages may not log an error or throw. */
-export const test = base.extend<{ watched: void }>({
+/** See playwright.config.ts. */
+const patience = Number(process.env.PATIENCE ?? 1)
+
+/** A test whose pages may not log an error or throw, and which has more time on a busy machine, whatever time it asks for. */
+export const test = base.extend<{ watched: void; patient: void }>({
+  patient: [
+    async ({}, use, info) => {
+      if (patience > 1) info.setTimeout(Math.max(info.timeout, 180_000) * patience)
+      await use()
+    },
+    { auto: true },
+  ],
   watched: [
     async ({ page }, use) => {
       const problems: string[] = []
@@ -77,7 +87,7 @@ export async function addMove(page: Page, typed: string): Promise<void> {
 }
 
 /** Says "done" to whatever waits for the child, in every lane, until the session is over. */
-export async function playToEnd(page: Page, timeout = 60_000): Promise<void> {
+export async function playToEnd(page: Page, timeout = 60_000 * patience): Promise<void> {
   const over = page.getByRole('heading', { name: 'You did it' })
   await expect(async () => {
     await page.keyboard.press('Enter')

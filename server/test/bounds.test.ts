@@ -155,7 +155,7 @@ describe('what is deleted', () => {
     await own.delete(`/api/workouts/${workoutId}`).expect(200)
     await own.delete(`/api/bin/${workoutId}`).expect(200)
     for (const s of [server, other])
-      await expect.poll(async () => (await s.browser().get(address)).status, { timeout: 2000 }).toBe(404)
+      await expect.poll(async () => (await s.browser().get(address)).status, { timeout: 60_000 }).toBe(404)
     await other.close()
   })
 
@@ -167,9 +167,9 @@ describe('what is deleted', () => {
     await server.db.raw("select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen%'")
     await server.db('workouts').where({ id: workoutId }).delete()
     await server.db('snapshots').where({ sha256: publication.sha256 }).delete()
-    await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 5000 }).toBe(404)
+    await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 60_000 }).toBe(404)
     // And it is kept in memory again once deletions are heard of.
-    await expect.poll(() => server.gone.heard, { timeout: 5000 }).toBe(true)
+    await expect.poll(() => server.gone.heard, { timeout: 60_000 }).toBe(true)
   })
 })
 

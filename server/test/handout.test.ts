@@ -47,7 +47,7 @@ describe('paper', () => {
         expect(text, `${kind} of ${title}`).not.toMatch(/undefined|NaN|\[object/)
       }
     }
-  }, 120_000)
+  }, 900_000)
 
   it('is for the teacher what is worth a look, with her answers, and a clean page where there is nothing', async () => {
     const workout = sessions.get('Storm-day springs')!

@@ -10,9 +10,15 @@ interface Row {
   name: string
   zone: string
   password_hash: string
+  unknown_zone: string | null
 }
 
-const teacher = ({ id, email, name }: Row): Teacher => ({ id, email, name })
+const teacher = ({ id, email, name, unknown_zone }: Row): Teacher => ({
+  id,
+  email,
+  name,
+  ...(unknown_zone && { unknownZone: unknown_zone }),
+})
 
 /** A teacher and the hash of her password, by address in any case. */
 export async function findAccount(
@@ -31,7 +37,8 @@ export async function readTeacher(db: Knex, id: string): Promise<Teacher | undef
 
 /** @param zone of her school, until its settings say another */
 export async function addTeacher(db: Knex, who: Teacher, zone: string, passwordHash: string): Promise<void> {
-  await db<Row>('teachers').insert({ ...who, zone, password_hash: passwordHash })
+  const { id, email, name } = who
+  await db<Row>('teachers').insert({ id, email, name, zone, password_hash: passwordHash })
 }
 
 /** Gives a teacher another name. @returns undefined where the account is gone */

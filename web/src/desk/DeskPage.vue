@@ -8,6 +8,7 @@ import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
 import { goesSoon } from '@esfuerzo/core/classBook'
 import { planText } from '@esfuerzo/core/oldPlans'
 import { client } from '../shared/client.ts'
+import { useSettings } from '../settings/store.ts'
 import { useAccount } from '../signin/account.ts'
 import BeginFromText from './BeginFromText.vue'
 import ImportSession from './ImportSession.vue'
@@ -23,6 +24,8 @@ import ThisWeek from './ThisWeek.vue'
 
 const { t, locale } = useI18n()
 const account = useAccount()
+const settings = useSettings()
+void settings.load()
 const router = useRouter()
 const workouts = shallowRef<WorkoutSummary[]>()
 const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
@@ -89,6 +92,8 @@ async function load() {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
+/** A zone the server could not use, until she has chosen another. */
+const lostZone = computed(() => (settings.settings?.zone === 'UTC' ? account.teacher?.unknownZone : undefined))
 /** What goes soon is said here too; where that cannot be asked, the class's own page says it. */
 async function loadGoing() {
   const { classes } = await client('listClasses', {}).catch(() => ({ classes: [] }))
@@ -146,6 +151,10 @@ async function onRestore() {
       {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
     </p>
     <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
+    <p v-if="lostZone" class="card care going" role="status">
+      {{ t('desk.unknownZone', { zone: lostZone }) }}
+      <router-link :to="{ name: 'settings', hash: '#days' }">{{ t('desk.chooseZone') }}</router-link>
+    </p>
     <p v-for="of in going" :key="of.id" class="card care going" role="status">
       {{ t('desk.going', { name: of.name, date: DateTime.fromISO(of.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
       <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ t('desk.toClass') }}</router-link>

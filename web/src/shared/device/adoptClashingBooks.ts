@@ -1,36 +1,34 @@
-import { deleteDB, openDB, type IDBPDatabase } from 'idb'
+import { promisifyRequest } from 'idb-keyval'
 import * as z from 'zod/mini'
-import { purposes } from './purposes.ts'
+import { openDevice } from './openDevice.ts'
+import { purposes, type DevicePurpose } from './purposes.ts'
 
 /** The database that the class book and the child's book both opened, each with a store of its own: whichever came second had none. */
 const clashing = 'esfuerzo-book'
 const cellsShape = z.array(z.tuple([z.string(), z.looseObject({})]))
 
 /** Opens it only where it is there: opening makes a database otherwise. */
-async function openThere(): Promise<IDBPDatabase | undefined> {
-  try {
-    return await openDB(clashing, undefined, {
-      upgrade: (_db, _from, _to, transaction) => {
-        transaction.done.catch(() => undefined)
-        transaction.abort()
-      },
-    })
-  } catch {
-    return undefined
-  }
+async function openThere(): Promise<IDBDatabase | undefined> {
+  const request = indexedDB.open(clashing)
+  request.onupgradeneeded = () => request.transaction!.abort()
+  return promisifyRequest(request).catch(() => undefined)
 }
 
-/** Puts values where they belong, where nothing newer is there. */
-async function add(db: IDBPDatabase, store: string, entries: readonly [string, unknown][]): Promise<void> {
-  const tx = db.transaction(store, 'readwrite')
-  for (const [key, value] of entries) if ((await tx.store.get(key)) === undefined) await tx.store.put(value, key)
-  await tx.done
-}
-
-async function entriesOf(db: IDBPDatabase, store: string): Promise<[string, unknown][]> {
+async function entriesOf(db: IDBDatabase, store: string): Promise<[string, unknown][]> {
   if (!db.objectStoreNames.contains(store)) return []
-  const [keys, values] = await Promise.all([db.getAllKeys(store), db.getAll(store)])
+  const there = db.transaction(store).objectStore(store)
+  const [keys, values] = await Promise.all([promisifyRequest(there.getAllKeys()), promisifyRequest(there.getAll())])
   return keys.map((key, i) => [String(key), values[i] as unknown])
+}
+
+/** Puts values where they belong; where something newer is there it stays. */
+async function add(purpose: DevicePurpose, entries: readonly [string, unknown][]): Promise<void> {
+  const db = await openDevice(purpose)
+  const there = db.transaction(purpose.store, 'readwrite').objectStore(purpose.store)
+  const known = new Set((await promisifyRequest(there.getAllKeys())).map(String))
+  for (const [key, value] of entries) if (!known.has(key)) there.put(value, key)
+  await promisifyRequest(there.transaction)
+  db.close()
 }
 
 /**
@@ -46,18 +44,10 @@ export async function adoptClashingBooks(): Promise<void> {
       return read.success ? read.data.map(([key, cell]) => [`${book}/${key}`, cell]) : []
     })
     const books = await entriesOf(old, 'book')
-    for (const [of, entries] of [
-      ['classBook', cells],
-      ['childBook', books],
-    ] as const) {
-      if (!entries.length) continue
-      const { name, store, version, upgrade } = purposes[of]
-      const db = await openDB(name, version, { upgrade })
-      await add(db, store, entries)
-      db.close()
-    }
+    if (cells.length) await add(purposes.classBook, cells)
+    if (books.length) await add(purposes.childBook, books)
   } finally {
     old.close()
   }
-  await deleteDB(clashing)
+  await promisifyRequest(indexedDB.deleteDatabase(clashing))
 }

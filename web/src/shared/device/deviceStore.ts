@@ -1,5 +1,5 @@
-import { openDB, type IDBPDatabase } from 'idb'
-import { adoptClashingBooks } from './adoptClashingBooks.ts'
+import { clear, del, entries, get, set, update, type UseStore } from 'idb-keyval'
+import { openDevice } from './openDevice.ts'
 import { purposes, type Purpose } from './purposes.ts'
 
 /** What a device keeps for one purpose, by key. Every call may fail: a private window and a full disk keep nothing. */
@@ -17,25 +17,25 @@ export interface DeviceStore {
 /** Once a page: what a release before kept for two purposes in one place. */
 let adopting: Promise<void> | undefined
 
-const opened = new Map<Purpose, Promise<IDBPDatabase>>()
+async function adopt(): Promise<void> {
+  // A browser that does not tell its databases has to try.
+  const names = await indexedDB.databases?.()
+  if (names?.every(({ name }) => name !== 'esfuerzo-book')) return
+  // Seldom needed, and a phone fetches nothing it does not need.
+  const { adoptClashingBooks } = await import('./adoptClashingBooks.ts')
+  await adoptClashingBooks()
+}
+
+const opened = new Map<Purpose, Promise<IDBDatabase>>()
 
 /** One connection for each purpose, so that what is written comes one after the other. */
-function connection(of: Purpose): Promise<IDBPDatabase> {
+function connection(of: Purpose): Promise<IDBDatabase> {
   const known = opened.get(of)
   if (known) return known
-  const { name, version, upgrade } = purposes[of]
   const forget = () => void opened.delete(of)
   const opening = (async () => {
-    if (of === 'classBook' || of === 'childBook') await (adopting ??= adoptClashingBooks().catch(() => undefined))
-    return openDB(name, version, {
-      upgrade,
-      // A page of a later release wants to bring it up to date: this one opens it again when it needs it.
-      blocking: (_, __, event) => {
-        forget()
-        ;(event.target as IDBDatabase).close()
-      },
-      terminated: forget,
-    })
+    if (of === 'classBook' || of === 'childBook') await (adopting ??= adopt().catch(() => undefined))
+    return openDevice(purposes[of], forget)
   })()
   opened.set(of, opening)
   opening.catch(forget)
@@ -45,24 +45,14 @@ function connection(of: Purpose): Promise<IDBPDatabase> {
 /** @returns where this device keeps what is for a purpose */
 export function deviceStore(of: Purpose): DeviceStore {
   const { store } = purposes[of]
-  const range = (prefix: string) => IDBKeyRange.bound(prefix, `${prefix}\uffff`)
+  const use: UseStore = async (mode, work) => work((await connection(of)).transaction(store, mode).objectStore(store))
   return {
-    get: async (key) => (await connection(of)).get(store, key) as Promise<unknown>,
-    set: async (key, value) => void (await (await connection(of)).put(store, value, key)),
-    remove: async (key) => (await connection(of)).delete(store, key),
-    async entries(prefix) {
-      const tx = (await connection(of)).transaction(store)
-      const query = prefix ? range(prefix) : null
-      const [keys, values] = await Promise.all([tx.store.getAllKeys(query), tx.store.getAll(query)])
-      await tx.done
-      return keys.map((key, i) => [String(key), values[i] as unknown])
-    },
-    async update(key, change) {
-      const tx = (await connection(of)).transaction(store, 'readwrite')
-      await tx.store.put(change(await tx.store.get(key)), key)
-      await tx.done
-    },
-    clear: async () => (await connection(of)).clear(store),
+    get: (key) => get<unknown>(key, use),
+    set: (key, value) => set(key, value, use),
+    remove: (key) => del(key, use),
+    entries: async (prefix = '') => (await entries<string, unknown>(use)).filter(([key]) => key.startsWith(prefix)),
+    update: (key, change) => update<unknown>(key, change, use),
+    clear: () => clear(use),
   }
 }
 

@@ -1,0 +1,267 @@
+import type { BrowserContext, Page } from '@playwright/test'
+import { at, expect, openDesk, signIn, test } from './support/journey.ts'
+
+/** What a device keeps, in a real browser: two kinds of pages in one profile, tabs that were closed, a device that others use. */
+test.describe.configure({ mode: 'serial', timeout: 180_000 })
+
+/** A class with pupils and a session sent home, by the interface's own requests. */
+async function aClass(page: Page, name: string, aliases: string[]) {
+  const call = (method: string, path: string, data?: object) =>
+    page.request
+      .fetch(at(path), { method, ...(data && { data }), headers: { Origin: at('') } })
+      .then(async (r) => (await r.json()) as never)
+  const { id: classId } = (await call('POST', '/api/classes', { name, grades: [4, 5, 6] })) as { id: string }
+  const { pupils } = (await call('POST', `/api/classes/${classId}/pupils`, { aliases })) as {
+    pupils: { id: string; alias: string }[]
+  }
+  const { sessions } = (await call('GET', `/api/classes/${classId}/sessions`)) as {
+    sessions: { id: string; title: string; workoutId: string }[]
+  }
+  const session = sessions.find((s) => s.title.startsWith('Ten gannets'))!
+  const { publications } = (await call('GET', `/api/workouts/${session.workoutId}/publications`)) as {
+    publications: { token: string }[]
+  }
+  return { classId, pupils, session, link: at(`/go/${publications[0]!.token}`), call }
+}
+type Class = Awaited<ReturnType<typeof aClass>>
+
+const book = ({ classId, session }: Class) => at(`/classes/${classId}?session=${session.id}`)
+async function openBook(page: Page, of: Class) {
+  await page.goto(book(of))
+  await expect(page.getByRole('grid')).toBeVisible()
+}
+const cell = (page: Page, alias: string, name = /Jumping jack, lap 1/) =>
+  page.getByRole('row').filter({ hasText: alias }).getByRole('gridcell', { name })
+async function type(page: Page, alias: string, text: string) {
+  await cell(page, alias).click()
+  await page.keyboard.type(text)
+  await page.keyboard.press('Enter')
+}
+/** The way to the server is cut, or there again. */
+const cut = (context: BrowserContext) => context.route('**/api/**', (route) => route.abort())
+const mend = (context: BrowserContext) => context.unroute('**/api/**')
+/** Keys of one database of the device; nothing where there is none. */
+const kept = (page: Page, database: string, store: string) =>
+  page.evaluate(
+    ([name, of]) =>
+      new Promise<string[]>((resolve) => {
+        const asked = indexedDB.open(name!)
+        asked.onupgradeneeded = () => asked.transaction!.abort()
+        asked.onerror = () => resolve([])
+        asked.onsuccess = () => {
+          const db = asked.result
+          if (!db.objectStoreNames.contains(of!)) return resolve([])
+          const keys = db.transaction(of!).objectStore(of!).getAllKeys()
+          keys.onsuccess = () => {
+            db.close()
+            resolve(keys.result.map(String))
+          }
+        }
+      }),
+    [database, store] as const,
+  )
+/** What a release before kept, in the one database that both pages opened. */
+const keepAsBefore = (page: Page, store: string, key: string, value: unknown) =>
+  page.evaluate(
+    ([of, at, what]) =>
+      new Promise<void>((resolve) => {
+        const asked = indexedDB.open('esfuerzo-book')
+        asked.onupgradeneeded = () => asked.result.createObjectStore(of as string)
+        asked.onsuccess = () => {
+          const db = asked.result
+          const writing = db.transaction(of as string, 'readwrite')
+          writing.objectStore(of as string).put(what, at as string)
+          writing.oncomplete = () => {
+            db.close()
+            resolve()
+          }
+        }
+      }),
+    [store, key, value] as const,
+  )
+/** A child runs a little and sends, so that it has a book. */
+async function runAsChild(page: Page, link: string) {
+  await page.goto(`${link}?speed=60`)
+  await page.getByRole('button', { name: /Grades 4–6/ }).click()
+  await page.getByTestId('digits').waitFor()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Skip' }).click()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await page.getByRole('textbox', { name: /Jumping jack, lap 1/ }).fill('21')
+  await page.getByRole('button', { name: 'Send to my teacher' }).click()
+  await expect(page.getByRole('heading', { name: 'Sent' })).toBeVisible()
+}
+
+test('class book and child’s book in one profile: each keeps its own, whichever comes first', async ({ page }) => {
+  await openDesk(page)
+  const of = await aClass(page, 'Class 5 · Device', ['Tern 4', 'Plover 61'])
+  // The class book first.
+  await openBook(page, of)
+  await cut(page.context())
+  await type(page, 'Tern 4', '18')
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
+  await mend(page.context())
+  await runAsChild(page, of.link)
+  await expect.poll(() => kept(page, 'esfuerzo-child-book', 'books')).toHaveLength(1)
+  await openBook(page, of)
+  await expect(cell(page, 'Tern 4', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(0)
+  // The child's book is there already: the class book keeps what it is given all the same.
+  await cut(page.context())
+  await type(page, 'Plover 61', '16')
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
+  await mend(page.context())
+})
+
+test('what a release before kept in the one database of both is there again, and the database is gone', async ({
+  page,
+}) => {
+  await openDesk(page)
+  const of = await aClass(page, 'Class 5 · Before', ['Tern 4'])
+  const pupil = of.pupils[0]!.id
+  const { columns } = (await of.call('GET', `/api/classes/${of.classId}/results/${of.session.id}`)) as {
+    columns: { key: string; name: string }[]
+  }
+  const column = columns[0]!.key
+  const typed = { id: crypto.randomUUID(), pupil, column, text: '17', source: 'typed', was: null, state: 'waiting' }
+  await keepAsBefore(page, 'cells', `${of.classId}/${of.session.id}`, [[`${pupil} ${column}`, typed]])
+  await openBook(page, of)
+  await expect(page.getByRole('row').filter({ hasText: 'Tern 4' }).getByRole('gridcell').nth(1)).toHaveAccessibleName(
+    /, 17, typed in/,
+  )
+  const databases = () => page.evaluate(async () => (await indexedDB.databases()).map((d) => d.name))
+  await expect.poll(databases).not.toContain('esfuerzo-book')
+
+  const entry = { title: 'Old session', at: '2026-11-01T10:00:00.000Z', lines: [], words: [] }
+  await keepAsBefore(page, 'book', '', { entries: [entry], moved: {} })
+  await page.goto(`${of.link}`)
+  await page.goto(at('/go/book'))
+  await expect(page.getByText('Old session').first()).toBeVisible()
+  await expect.poll(databases).not.toContain('esfuerzo-book')
+})
+
+test('a pupil removed elsewhere: everything else is saved, and its value goes to another or is discarded', async ({
+  page,
+}) => {
+  await openDesk(page)
+  const of = await aClass(page, 'Class 5 · Removed', ['Tern 4', 'Plover 61', 'Kelp 7'])
+  await openBook(page, of)
+  const tern = of.pupils.find((p) => p.alias === 'Tern 4')!.id
+  await cut(page.context())
+  await type(page, 'Tern 4', '18')
+  await type(page, 'Plover 61', '16')
+  await mend(page.context())
+  // Elsewhere the pupil is removed; this page does not know.
+  await of.call('DELETE', `/api/pupils/${tern}`)
+  await expect(cell(page, 'Plover 61', /Jumping jack, lap 1.*, 16, typed in/)).toBeVisible()
+  await expect(page.getByText(/18.*no longer in this class/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/18.*no longer in this class/)).toBeVisible()
+  await page.getByRole('button', { name: 'Give to another pupil' }).click()
+  await page.getByText('Kelp 7’s').click()
+  await expect(cell(page, 'Kelp 7', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
+  await expect(page.getByText(/no longer in this class/)).toHaveCount(0)
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(0)
+})
+
+test('two tabs typing without a network, both closed, opened again: the later is on screen, the other is offered', async ({
+  page,
+  context,
+}) => {
+  await openDesk(page)
+  await page.getByRole('button', { name: 'New session', exact: true }).first().click()
+  await page.getByLabel('What is it called?').fill('Two tabs')
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Two tabs' })).toBeVisible()
+  await expect(page.getByTestId('save-mark')).toHaveText('saved')
+  const address = page.url()
+  const tabs = [await context.newPage(), await context.newPage()]
+  for (const tab of tabs) {
+    await tab.goto(address)
+    await expect(tab.getByRole('grid')).toBeVisible()
+  }
+  await cut(context)
+  for (const [tab, move] of [
+    [tabs[0]!, 'squat'],
+    [tabs[1]!, 'plank'],
+  ] as const) {
+    await tab.getByRole('tab', { name: 'Moves' }).click()
+    await tab.getByRole('combobox', { name: 'Find a move' }).fill(move)
+    await tab.getByRole('combobox', { name: 'Find a move' }).press('Enter')
+    await expect(tab.getByTestId('save-mark')).toContainText('kept on this device')
+  }
+  await expect.poll(() => kept(page, 'esfuerzo-drafts', 'drafts')).toHaveLength(2)
+  for (const tab of tabs) await tab.close()
+  await mend(context)
+  await page.goto(address)
+  await expect(page.getByRole('row', { name: 'Plank' })).toBeVisible()
+  const offered = page.getByRole('dialog', { name: 'Unsaved work from other tabs' })
+  await expect(offered).toBeVisible()
+  await offered.getByRole('button', { name: 'Keep as a copy' }).click()
+  await expect(offered).toBeHidden()
+  await expect(page.getByTestId('save-mark')).toHaveText('saved')
+  await expect.poll(() => kept(page, 'esfuerzo-drafts', 'drafts')).toHaveLength(0)
+  await page.goto(at('/'))
+  await page
+    .getByRole('link', { name: /Two tabs \(my copy\)/ })
+    .first()
+    .click()
+  await expect(page.getByRole('row', { name: 'Squat' })).toBeVisible()
+})
+
+test('a shared device: nothing is left behind, and nothing goes without being asked about', async ({ page }) => {
+  await openDesk(page)
+  const of = await aClass(page, 'Class 5 · Shared', ['Tern 4'])
+  await openBook(page, of)
+  await cut(page.context())
+  await type(page, 'Tern 4', '18')
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
+  const signOut = page.getByRole('button', { name: 'Sign out' })
+  await signOut.click()
+  const asked = page.getByRole('dialog', { name: 'Not everything is saved yet' })
+  await expect(asked).toBeVisible()
+  await expect(asked.getByText('1 result')).toBeVisible()
+  await expect(asked.getByRole('link', { name: /Class 5 · Shared/ })).toBeVisible()
+  await asked.getByRole('button', { name: 'Stay signed in' }).click()
+  await expect(asked).toBeHidden()
+  await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
+
+  // Waiting signs out by itself once all has arrived.
+  await signOut.click()
+  await asked.getByRole('button', { name: 'Wait, then sign out' }).click()
+  await mend(page.context())
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  const left = async () => [
+    ...(await kept(page, 'esfuerzo-class-book', 'cells')),
+    ...(await kept(page, 'esfuerzo-drafts', 'drafts')),
+  ]
+  await expect.poll(left).toEqual([])
+
+  await signIn(page)
+  await openBook(page, of)
+  await expect(cell(page, 'Tern 4', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
+  await page
+    .context()
+    .route('**/results/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await type(page, 'Tern 4', '19')
+  await signOut.click()
+  const download = page.waitForEvent('download')
+  await asked.getByRole('button', { name: 'Download and sign out' }).click()
+  const text = await (await download).createReadStream().then(async (stream) => {
+    const chunks: Buffer[] = []
+    for await (const chunk of stream) chunks.push(chunk as Buffer)
+    return Buffer.concat(chunks).toString()
+  })
+  expect(JSON.parse(text)).toMatchObject({ unsent: [{ kind: 'results', kept: [{ text: '19' }] }] })
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  await expect.poll(left).toEqual([])
+
+  // Her own device asks nothing, and keeps what is not sent until she is back.
+  await page.getByLabel('This is my own device').check()
+  await signIn(page)
+  await openBook(page, of)
+  await type(page, 'Tern 4', '20')
+  await expect.poll(left).toHaveLength(1)
+  await signOut.click()
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  expect(await left()).toHaveLength(1)
+})

@@ -1,0 +1,124 @@
+import { once } from 'node:events'
+import type { AddressInfo } from 'node:net'
+import { SMTPServer } from 'smtp-server'
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
+import { defaultLimits } from '../src/http/limits.ts'
+import { addressIn } from '../src/mail/addressIn.ts'
+import { smtpPost } from '../src/mail/smtpPost.ts'
+import { sentWorkout, smallWorkout, testServer, type TestServer } from './support/testServer.ts'
+
+let server: TestServer
+afterEach(() => server.close())
+
+describe('an address in somebody’s words', () => {
+  afterAll(async () => void (server = await testServer()))
+  it.each([
+    'https://shop.example.com',
+    'HTTP://SHOP.EXAMPLE',
+    'see shop.example.com now',
+    'www.shop.com',
+    '//shop.com/x',
+    'ftp://shop.com',
+    'shop\u200b.com',
+    'sh\u00adop.c\u2060om',
+    '\uff53\uff48\uff4f\uff50\uff0e\uff43\uff4f\uff4d',
+    'shop\u3002com',
+    'https:\u2044\u2044shop.com',
+    'магазин.рф',
+    'write to me@shop.com',
+    '192.0.2.7/win',
+  ])('%s is found', (words) => expect(addressIn(`Hello. ${words} Bye.`)).toBeDefined())
+
+  it.each([
+    'Springs on Monday: 3.5 rounds. Then rest',
+    'Grade 2b, 20 s each side. No jumps upstairs!',
+    'Kit: chair, sock. 10/10 is fine; 1/2 is too.',
+    'Bring a bottle (0.5 l) … see you at 8.30',
+    'Mr. Tern, a.m. and p.m.',
+  ])('%s has none', (words) => expect(addressIn(words)).toBeUndefined())
+})
+
+describe('what goes out', () => {
+  it('to somebody without an account has nobody’s words in it', async () => {
+    server = await testServer()
+    const name = 'Win at shop.example.com'
+    await server.browser().post('/api/accounts').send({ name, email: 'new@island.example', zone: 'UTC' }).expect(200)
+    await server.flush()
+    const [letter] = await server.outbox.list()
+    expect(letter!.to).toBe('new@island.example')
+    expect(letter!.subject + letter!.text).not.toContain('Win')
+    expect(letter!.text).not.toContain('shop')
+  })
+
+  it('to a colleague has no address in name and title, however it is spelled', async () => {
+    server = await testServer()
+    const own = await server.teacher('own@island.example')
+    await own.put('/api/me').send({ name: 'shop\uff0eexample\uff0ecom' }).expect(200)
+    const { workoutId } = await sentWorkout(own, smallWorkout('Look: //shop.example/win'))
+    await own.post(`/api/workouts/${workoutId}/copies`).send({ email: 'colleague@island.example' }).expect(200)
+    const [letter] = await server.outbox.list()
+    const words = (letter!.subject + letter!.text).normalize('NFKC')
+    expect(words).not.toContain('shop')
+    expect(words).toContain('/copy/')
+  })
+
+  it('to families has their link in it and no other address, in no spelling', async () => {
+    server = await testServer()
+    const own = await server.teacher('own@island.example')
+    const { publication } = await sentWorkout(own)
+    const send = (text: string, subject = 'Springs') =>
+      own.post(`/api/publications/${publication.id}/message`).send({ to: 'families@island.example', subject, text })
+    for (const words of ['shop.example.com', '//shop.example', 'shop\u3002com', 'sh\u200bop.com']) {
+      expect((await send(`At home: ${words}`)).body.problems).toMatchObject([{ code: 'bad-format', path: ['text'] }])
+      expect((await send('At home', words)).body.problems).toMatchObject([{ path: ['subject'] }])
+    }
+    await send(`At home: http://esfuerzo.test/go/${publication.token}`).expect(200)
+  })
+})
+
+describe('by a mail server that refuses', () => {
+  const sink = new SMTPServer({
+    authOptional: true,
+    disabledCommands: ['STARTTLS'],
+    onRcptTo: ({ address }, _session, done) => {
+      const code = address.startsWith('nobody') ? 550 : address.startsWith('later') ? 451 : 0
+      done(code ? Object.assign(new Error(`${code} <${address}> is not here`), { responseCode: code }) : undefined)
+    },
+    onData: (stream, _session, done) => {
+      stream.resume()
+      stream.on('end', () => done())
+    },
+  })
+  let port: number
+  beforeAll(async () => {
+    await once(sink.listen(0, '127.0.0.1'), 'listening')
+    port = (sink.server.address() as AddressInfo).port
+  })
+  afterAll(() => new Promise<void>((resolve) => sink.close(() => resolve())))
+
+  it('an address is told to be refused, nothing is kept of what was for it, and no line of the log names it', async () => {
+    const post = smtpPost(`smtp://127.0.0.1:${port}`, 'Esfuerzo <esfuerzo@school.example>')
+    server = await testServer(defaultLimits, { post, outbox: undefined })
+    const own = await server.teacher('own@island.example')
+    const { publication, workoutId } = await sentWorkout(own)
+    const families = (to: string) =>
+      own.post(`/api/publications/${publication.id}/message`).send({ to, subject: 'Springs', text: 'At home' })
+    expect((await families('nobody@island.example')).body).toMatchObject({ status: 422, code: 'recipient-refused' })
+    expect((await families('later@island.example')).body).toMatchObject({ status: 503, code: 'mail-away' })
+    await families('families@island.example').expect(200)
+    const copy = (email: string) => own.post(`/api/workouts/${workoutId}/copies`).send({ email })
+    expect((await copy('nobody@island.example')).body.code).toBe('recipient-refused')
+    expect(await server.db('copies')).toEqual([])
+    await copy('colleague@island.example').expect(200)
+    // What is sent after the answer fails in the log alone.
+    await server
+      .browser()
+      .post('/api/accounts')
+      .send({ name: 'N', email: 'nobody@island.example', zone: 'UTC' })
+      .expect(200)
+    await server.flush()
+    expect(server.logged.some((line) => line.includes('a message could not be sent'))).toBe(true)
+    expect(server.logged.join('\n')).not.toMatch(/[\w.]+@[\w.]+/)
+    post.close()
+  })
+})
