@@ -11,9 +11,9 @@ export default defineConfig({
   workers: 2,
   // Files run side by side, each with a teacher of its own; those whose tests share nothing say so themselves.
   fullyParallel: false,
-  // What keeps a core busy for its own sake comes when nothing else runs, and only where there is time (npm run verify).
+  // What takes long (@verify), and what keeps a core busy for its own sake, comes when nothing else runs, and only where there is time (npm run verify).
   projects: [
-    { name: 'journeys', testIgnore: /live-sound/ },
+    { name: 'journeys', testIgnore: /live-sound/, ...(!process.env.VERIFY && { grepInvert: /@verify/ }) },
     ...(process.env.VERIFY ? [{ name: 'live', testMatch: /live-sound/, dependencies: ['journeys'] }] : []),
   ],
   // Two cores share the browser, the server and the database; a slow moment is no failure.

@@ -1,11 +1,12 @@
 // npm run verify: what `npm test` samples, at length: laws on many cases, exact solvers beside the MIP solver on hundreds of
-// instances, thirty power cuts, a whole minute of live sound, every view looked at by axe. Before a release, and by night.
+// instances, thirty power cuts, a whole minute of live sound, every view looked at by axe; and all tests beside
+// busy processes. Before a release, and by night.
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
 import { needAge, needChromium, needPostgres } from './machine.mjs'
 import { needPackages } from './packages.mjs'
-import { abreast, playwright, summary, vitest } from './run.mjs'
+import { abreast, check, playwright, summary, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
@@ -24,4 +25,5 @@ const outcomes = await abreast([
   () => vitest(root, 'pages', { projects: ['web', 'web-mocking'], env, words }),
 ])
 outcomes.push(await playwright(root, 'browser', { env }))
+outcomes.push(await check(root, 'all tests beside eight busy processes', [process.execPath, 'scripts/busy.mjs']))
 process.exit(summary(outcomes, began) ? 0 : 1)
