@@ -102,7 +102,7 @@ describe('the results of a run', () => {
     const rows = await rowsOf(run.id)
     expect(rows).toHaveLength(4)
     expect(rows).toEqual(expect.arrayContaining(resultRows(run, outline)))
-    expect(await catchUp(server.db, library)).toEqual({ runs: 0, publications: 0 })
+    expect(await catchUp(server.db, library)).toEqual({ runs: 0, publications: 0, failed: [] })
     const facts = await server.db('published_facts').where({ publication_id: publication.id }).first()
     expect(facts.moves).toEqual(outline.moves)
     expect(facts.forms).toEqual([])

@@ -64,8 +64,9 @@ function askedOf(name: EndpointName): Asked[] {
   const names = [...endpoints[name].path.matchAll(/:(\w+)/g)]
     .map((m) => m[1]!)
     .filter((n) => n !== 'kind' && n !== 'name')
+  // All of another's; at length also one at a time, and none.
   const single = names.length > 1 ? names.map((n) => [n]) : []
-  const paths = names.length ? [names, ...single, []] : [[]]
+  const paths = names.length ? [names, ...samples<string[][]>([], [...single, []])] : [[]]
   const path = (theirOwn: readonly string[], query: string) => {
     const place = (about: Subjects) => addressOf(name, about, { query: '' }).split('/')
     const [mine, other] = [place(hers), place(theirs)]

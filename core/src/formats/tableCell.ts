@@ -14,5 +14,5 @@ const inside = new RegExp(`([;,\\t|]\\s*)(?=[${signs}])`, 'g')
 export function tableCell<T>(value: T): T | string {
   if (typeof value !== 'string') return value
   const whole = value.replace(inside, "$1'")
-  return formulaStart.test(whole) ? `'${whole}` : whole
+  return formulaStart.test(whole.trimStart()) || formulaStart.test(whole) ? `'${whole}` : whole
 }

@@ -20,6 +20,6 @@ const likeness: readonly [RegExp, string][] = [
 export function addressIn(text: string): string | undefined {
   const unseen = text.normalize('NFKC').replace(/\p{Cf}|\p{Mn}/gu, '')
   const plain = likeness.reduce((rest, [sign, meant]) => rest.replace(sign, meant), unseen)
-  const scheme = /(?:[a-z][a-z0-9+.-]*:)?\/\/\S+/i.exec(plain)?.[0]
+  const scheme = /(?:[a-z][a-z0-9+.-]*:)?\/\/\S+|\bwww\.\S+/i.exec(plain)?.[0]
   return scheme ?? links.match(plain)?.[0]?.raw
 }
