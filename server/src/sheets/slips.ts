@@ -34,8 +34,9 @@ function slipCell({ alias, code }: Slip, language: Language): TableCell {
                 // In two halves, as it is read aloud and typed.
                 text: `${code.slice(0, 3)} ${code.slice(3)}`,
                 font: 'Display',
-                fontSize: 26,
-                characterSpacing: 4,
+                fontSize: 21,
+                characterSpacing: 3,
+                noWrap: true,
                 alignment: 'center',
                 margin: [0, 0, 0, 2],
               },

@@ -12,7 +12,7 @@ const unsent = computed(() => props.out.unsent.value)
 <template>
   <v-dialog
     :model-value="unsent.length > 0"
-    max-width="620"
+    max-width="720"
     :aria-label="t('signOut.title')"
     @update:model-value="out.stay()"
   >
@@ -44,6 +44,9 @@ ul {
 }
 li {
   margin: 4px 0;
+}
+li a {
+  color: var(--action);
 }
 li .quiet {
   margin-left: 8px;

@@ -45,7 +45,12 @@ async function onSubmit() {
       autocomplete="current-password"
       required
     />
-    <v-checkbox v-model="isOwn" :label="t('signIn.ownDevice')" :messages="t('signIn.ownDeviceLead')" />
+    <v-checkbox
+      v-model="isOwn"
+      :label="t('signIn.ownDevice')"
+      :messages="t('signIn.ownDeviceLead')"
+      :hide-details="false"
+    />
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <v-btn class="main" type="submit" :loading="busy" block>{{ t('signIn.go') }}</v-btn>
     <p class="links">

@@ -125,18 +125,19 @@ defineExpose({ book })
 }
 .bar {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   min-height: 40px;
 }
 .about {
-  flex: 1;
+  flex: 1 1 280px;
   min-width: 0;
   margin: 0;
   font-variant-numeric: tabular-nums;
 }
 .state {
-  white-space: nowrap;
+  max-width: 280px;
 }
 .legend {
   margin: 0;
