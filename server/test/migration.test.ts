@@ -108,7 +108,34 @@ it('a filled database of the release before is migrated, and everything in it op
   const [own] = documents.moves.moves as { move: { id: string } }[]
   await db('own_moves').insert({ teacher_id: teacher, id: own!.move.id, document: JSON.stringify(own) })
 
+  // A zone that PostgreSQL does not know, and a run by a clock that was never set.
+  const odd = randomUUID()
+  await db('teachers').insert({ id: odd, email: 'odd@island.example', name: 'Odd', password_hash: '', zone: 'Foo/Bar' })
+  const late = {
+    ...run,
+    id: randomUUID(),
+    startedAt: '2999-01-01T00:00:00.000Z',
+    finishedAt: '2999-01-01T00:10:00.000Z',
+  }
+  await db('runs').insert({
+    publication_id: publication,
+    id: late.id,
+    group_id: late.group,
+    started_at: late.startedAt,
+    finished_at: late.finishedAt,
+    zone: 'UTC',
+    document: JSON.stringify(late),
+  })
+
   await migrateDatabase(db)
+  expect(await db('teachers').where({ id: odd }).first('zone', 'unknown_zone')).toEqual({
+    zone: 'UTC',
+    unknown_zone: 'Foo/Bar',
+  })
+  expect(await db('teachers').where({ id: teacher }).first('unknown_zone')).toEqual({ unknown_zone: null })
+  const { finished_at: moved } = await db('runs').where({ id: late.id }).first('finished_at')
+  expect(Math.abs(moved.getTime() - Date.now())).toBeLessThan(600_000)
+  await db('runs').where({ id: late.id }).delete()
   const pool = new pg.Pool({ connectionString: url, max: 2 })
   const log = pino({ level: 'silent' })
   const health = openHealth(url)

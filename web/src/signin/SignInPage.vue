@@ -45,12 +45,10 @@ async function onSubmit() {
       autocomplete="current-password"
       required
     />
-    <v-checkbox
-      v-model="isOwn"
-      :label="t('signIn.ownDevice')"
-      :messages="t('signIn.ownDeviceLead')"
-      :hide-details="false"
-    />
+    <div>
+      <v-checkbox v-model="isOwn" :label="t('signIn.ownDevice')" aria-describedby="own-device" />
+      <p id="own-device" class="quiet">{{ t('signIn.ownDeviceLead') }}</p>
+    </div>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <v-btn class="main" type="submit" :loading="busy" block>{{ t('signIn.go') }}</v-btn>
     <p class="links">
