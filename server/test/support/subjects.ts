@@ -48,7 +48,7 @@ export async function makeSubjects(server: TestServer, own: Agent): Promise<Subj
   const { id: teacherId } = (await own.get('/api/me').expect(200)).body
   await keepOriginal(server.db, teacherId, sent.workoutId, 'Springs, as they came')
   const { versions } = (await own.get(`/api/workouts/${sent.workoutId}/versions`).expect(200)).body
-  for (const table of ['shelf', 'own_moves', 'classes', 'terms'])
+  for (const table of ['shelf', 'own_moves', 'classes', 'terms', 'copies'])
     await server.db(table).where({ teacher_id: teacherId }).delete()
   const made = async (path: string, body: object) => (await own.post(path).send(body).expect(200)).body
   const kept = await made('/api/shelf', { name: 'Springs', part: somePart() })
