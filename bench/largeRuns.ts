@@ -1,4 +1,4 @@
-// What others wait while 150 of the largest runs there can be are read: in lists, for the next session, a class's pace, a pupil's file, all taken along.
+// What others wait while 150 of the largest runs there can be are read: in lists, for the next session, a class's pace, a pupil's file, an export.
 // Goal: at most 100 ms.
 import { randomUUID } from 'node:crypto'
 import { runDocument, mostCountedSteps } from '@esfuerzo/core/run'
@@ -79,7 +79,7 @@ try {
     'what they say for next time': () => ask(`/api/workouts/${saver.id}/came-back`),
     "the class's pace": () => ask(`/api/classes/${classId}/pace`),
     "a pupil's file": () => ask(`/api/pupils/${pupils[0].id}/file?as=json`),
-    'all of it taken along': () => ask('/api/export'),
+    'everything exported': () => ask('/api/export'),
     'the class book': () => ask(`/api/classes/${classId}/results/${publication}`),
   }
   for (const [what, work] of Object.entries(asked)) {

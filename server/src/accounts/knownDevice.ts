@@ -18,7 +18,6 @@ interface Account {
  * has it needs the password all the same, but is not one of the strangers who made a mailed link necessary. Another password ends it.
  */
 export interface KnownDevices {
-  isKnown: (req: Request, account: Account) => boolean
   /** What tells this device from others, for counting; undefined where it is not known for the account. */
   markOf: (req: Request, account: Account) => string | undefined
   /** Remembers that somebody signed in here. */
@@ -45,7 +44,6 @@ export function knownDevices(secret: string, secure: boolean): KnownDevices {
   }
   return {
     markOf,
-    isKnown: (req, account) => markOf(req, account) !== undefined,
     remember(req, res, account) {
       const right = markFor(account)
       const kept = [right, ...marks(req).filter((mark) => mark !== right)].slice(0, most)

@@ -58,7 +58,7 @@ export class CodeTries {
 
   #place = ({ teacherId, network }: CodeTry) => `${teacherId} ${network}`
 
-  async #isSpent(of: CodeTry, counted: number): Promise<boolean> {
+  #isSpent(of: CodeTry, counted: number): boolean {
     return counted >= (of.length === codeLengths.before ? shortTries : strangersTries(of.pupils))
   }
   #shared = ({ teacherId, length }: CodeTry) => `${teacherId} ${length === codeLengths.before ? 'short' : 'long'}`
@@ -69,8 +69,7 @@ export class CodeTries {
     const isKnown = (await this.#known.counted(place)) !== undefined
     const isShut = isKnown
       ? await this.#known.isFull(place)
-      : (await this.#strange.isFull(place)) ||
-        (await this.#isSpent(of, (await this.#all.counted(this.#shared(of))) ?? 0))
+      : (await this.#strange.isFull(place)) || this.#isSpent(of, (await this.#all.counted(this.#shared(of))) ?? 0)
     if (isShut) throw new ServerError('too-many-tries')
   }
 
@@ -80,7 +79,7 @@ export class CodeTries {
     if ((await this.#known.counted(place)) !== undefined) return this.#known.count(place)
     await this.#strange.count(place)
     await this.#all.count(this.#shared(of))
-    if (await this.#isSpent(of, ((await this.#all.counted(this.#shared(of))) ?? 0) - 1))
+    if (this.#isSpent(of, ((await this.#all.counted(this.#shared(of))) ?? 0) - 1))
       throw new ServerError('too-many-tries')
   }
 
