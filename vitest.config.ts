@@ -19,6 +19,7 @@ const web = {
   environment: 'jsdom',
   setupFiles: ['web/test/support/browser.ts', 'core/test/support/seed.ts'],
   testTimeout: 300_000,
+  hookTimeout: 300_000,
   server: { deps: { inline: ['vuetify'] } },
 } satisfies TestProjectInlineConfiguration['test']
 const plugins = () => [vue(), vuetify({ autoImport: true })]
@@ -41,6 +42,7 @@ export default defineConfig({
           ],
           setupFiles: ['core/test/support/seed.ts'],
           testTimeout: 300_000,
+          hookTimeout: 300_000,
         },
       },
       {

@@ -58,6 +58,7 @@ test('a run finished without a network is kept on the device and sent when it is
   const sent = page.waitForResponse((r) => r.url().endsWith('/runs') && r.status() === 200)
   await context.setOffline(false)
   await sent
+  await expect(page.getByRole('heading', { name: 'Sent' })).toBeVisible()
 })
 
 test('an ended link says so kindly, and a made-up one too', async ({ page }) => {

@@ -114,7 +114,7 @@ test('in Spanish everything is in Spanish, and the choice holds on the device', 
     // Nothing of a step is pushed out of its stage.
     const over = await page.locator('.inside').evaluate((inside) => inside.scrollHeight - inside.clientHeight)
     expect(over, (await heading.textContent()) ?? '').toBeLessThanOrEqual(2)
-    await page.getByRole('button', { name: 'Saltar' }).click()
+    await page.getByRole('button', { name: 'Pasar' }).click()
   }
   await expect(heading).toHaveText('Salto encogido')
   await expectAccessible(page)

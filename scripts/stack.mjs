@@ -29,6 +29,8 @@ export function startServer({ databaseUrl, port, folder, env = {}, release = roo
       OUTBOX: join(folder, 'outbox'),
       DELETIONS: join(folder, 'deletions.jsonl'),
       LOG_LEVEL: env.LOG_LEVEL ?? 'fatal',
+      // Nothing may depend on how fast the machine is.
+      JOB_SECONDS: String(30 * Number(process.env.PATIENCE ?? 1)),
     },
   })
   const gone = new Promise((resolve) => child.once('exit', resolve))

@@ -12,8 +12,7 @@ import { readTimedSession, type Asked } from './readSession.ts'
  * @throws {ProblemError} with every mistake in the file, or `not-a-choice`
  */
 export function arrangeCommand(text: string, asked: Asked, block?: string): ArrangeAnswer {
-  const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library, asked)
+  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   const blocks = workout.sections.flatMap((s) => s.blocks)
   if (block === undefined || !blocks.some((b) => b.id === block)) {
     const expected = { oneOf: blocks.filter(canArrange).map((b) => b.id) }

@@ -15,8 +15,7 @@ export interface CheckAnswer {
  * @throws {ProblemError} with every mistake of the file
  */
 export function checkCommand(text: string, asked: Asked): CheckAnswer {
-  const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library, asked)
+  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   return {
     findings: checkSession(workout, library).map((found) => ({
       ...found,

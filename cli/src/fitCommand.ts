@@ -12,6 +12,6 @@ import { readTimedSession, type Asked } from './readSession.ts'
  * @throws {ProblemError} with every mistake in the file
  */
 export function fitCommand(text: string, asked: Asked, fill = false): FitAnswer {
-  const library = indexLibrary(libraryData)
-  return fit(readTimedSession(text, library, asked), library, { fill })
+  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  return fit(workout, library, { fill })
 }

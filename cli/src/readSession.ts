@@ -1,4 +1,5 @@
 import {
+  libraryFor,
   ProblemError,
   readWorkoutText,
   referenceProblems,
@@ -33,13 +34,14 @@ export function readSession(text: string, library: Library, asked: Asked): Worko
 }
 
 /**
- * A session that is to be timed.
+ * A session that is to be timed, and the library that knows its own moves.
  *
  * @throws {ProblemError} also where a lane has more steps than it may have
  */
-export function readTimedSession(text: string, library: Library, asked: Asked): Workout {
-  const workout = readSession(text, library, asked)
+export function readTimedSession(text: string, ours: Library, asked: Asked): { workout: Workout; library: Library } {
+  const workout = readSession(text, ours, asked)
+  const library = libraryFor(workout, ours)
   const problems = sessionProblems(workout, library)
   if (problems.length) throw new ProblemError(problems)
-  return workout
+  return { workout, library }
 }

@@ -36,8 +36,7 @@ export function spreadCommand(text: string, asked: Asked, children = '10000'): S
     throw new ProblemError([
       { code: 'invalid', path: ['--children'], received: children, expected: { rule: 'children' } },
     ])
-  const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library, asked)
+  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   return {
     groups: workout.groups.map((group) => {
       return {

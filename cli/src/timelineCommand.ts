@@ -24,8 +24,7 @@ export interface TimelineAnswer {
  * @throws {ProblemError} with every mistake in the file, or `unknown-group`
  */
 export function timelineCommand(text: string, asked: Asked, groupId?: string): TimelineAnswer {
-  const library = indexLibrary(libraryData)
-  const workout = readTimedSession(text, library, asked)
+  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
   if (groups.length === 0) {
     const expected = { oneOf: workout.groups.map((g) => g.id) }

@@ -24,7 +24,7 @@ describe('what there is to take care of', () => {
     expect(new Set(cautions.map((c) => c.text)).size).toBe(cautions.length)
     const shoes = cautions.find((c) => c.text.startsWith('Shoes on'))!
     expect(shoes.moves).toEqual(['Pogo jump', 'One-leg hop'])
-    expect(cautions.find((c) => c.text.startsWith('When a wrist'))!.moves).toEqual(['Plank'])
+    expect(cautions.find((c) => c.text.startsWith('If a wrist'))!.moves).toEqual(['Plank'])
   })
 
   it('puts first what a move puts first, then what is for most', () => {

@@ -19,12 +19,13 @@ import {
   type TestDay,
   type Try,
 } from '@esfuerzo/core/change'
-import { indexLibrary, newWorkout, type TestId } from '@esfuerzo/core'
+import { indexLibrary, newWorkout, type Measure, type TestId } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import type { CountedStep, Run } from '@esfuerzo/core/run'
 import { impossible, unlikely } from '@esfuerzo/core/classBook'
 import { libraryData } from '@esfuerzo/library'
+import { lognormalFactors } from '../src/distribution/lognormal.ts'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
 import { samples } from './support/samples.ts'
 
@@ -201,16 +202,17 @@ describe('a class’s pace', () => {
     return median(paces)
   }
 
-  it('is shifted by less than 4 %% where 30 %% of the runs are left alone, which only lengthens', () => {
-    expect(Math.abs(middle(30) / middle(0) - 1)).toBeLessThan(0.04)
+  it('is shifted by less than 5 %% where 30 %% of the runs are left alone, which only lengthens', () => {
+    expect(Math.abs(middle(30) / middle(0) - 1)).toBeLessThan(0.05)
   })
 
   it('is drawn towards the usual where children are few, and told only from eight of them and two sessions on', () => {
     const runs = runsOf(8, 1.5, 0, 3)
     const { pace, children } = classPace(runs)!
     expect(children).toBe(8)
-    expect(pace).toBeGreaterThan(1.02)
-    expect(pace).toBeLessThan(1.3)
+    // 1.5 to the power of 8 ÷ 11 is 1.34.
+    expect(pace).toBeGreaterThan(1.24)
+    expect(pace).toBeLessThan(1.45)
     expect(classPace(runs.filter((run) => run.child !== 'c0'))).toBeUndefined()
     expect(classPace(runs.filter((run) => run.session === 's0'))).toBeUndefined()
   })
@@ -256,6 +258,53 @@ describe('what a run tells of a child’s own pace', () => {
     // The first squat is the block's first; the last of the block is a push-up, which the figure leads.
     expect(told()).toEqual([1.2, 1.2, 1.2])
   })
+  /** The lane of a class whose pace is used: counted work is timed at it. */
+  const timedAt = (pace: number) =>
+    publish({ ...workout, groups: workout.groups.map((g) => ({ ...g, pace })) }, indexLibrary(libraryData)).lanes[0]!
+
+  it('is told beside the usual of the grades, at whatever pace the lane was timed', () => {
+    const run = { counted } as Run
+    const ratios = (pace: number) => pacedRun(run, timedAt(pace), of)!.steps.map((step) => step.ratio)
+    // Steps are timed to half seconds.
+    ratios(1.4).forEach((ratio, i) => expect(ratio).toBeCloseTo(ratios(1)[i]!, 1))
+  })
+
+  it('comes to the class’s pace, drawn to the usual, and stays there where it is used', () => {
+    // 1.40 to the power of 24 ÷ 27: 1.35.
+    const target = 1.4 ** (24 / 27)
+    const factor = lognormalFactors(seededRandom(28))
+    const lanes = new Map<string, typeof lane>()
+    const laneOf = (pace: number) => {
+      const key = pace.toFixed(2)
+      if (!lanes.has(key)) lanes.set(key, timedAt(Number(key)))
+      return lanes.get(key)!
+    }
+    const offers = Array.from({ length: samples(250, 1000) }, () => {
+      const children = Array.from({ length: 24 }, () => 1.4 * factor(0.2))
+      let used = 1
+      return Array.from({ length: 4 }, () => {
+        const runs = children.flatMap((own, c) =>
+          [0, 1].map((time): PacedRun => {
+            const done = lane.steps.flatMap((s, step): CountedStep[] =>
+              s.kind === 'work'
+                ? [{ step, seconds: s.seconds.typical * own * factor(0.1) + 1, by: 'tap', seen: true, spoken: false }]
+                : [],
+            )
+            return pacedRun({ counted: done } as Run, laneOf(used), { child: `c${c}`, session: `s${time}`, at: time })!
+          }),
+        )
+        used = classPace(runs)!.pace
+        return used
+      })
+    })
+    for (let time = 0; time < 4; time++) {
+      const mean = offers.reduce((sum, own) => sum + own[time]!, 0) / offers.length
+      expect(Math.abs(mean - target), `offer ${time + 1}: ${mean}`).toBeLessThan(0.02)
+    }
+    // No class drifts back to what was usual.
+    for (const own of offers) expect(own[3]! / own[0]!).toBeGreaterThan(0.9)
+  })
+
   it('is nothing that a clock or a cap ended, that was out of sight or counted aloud', () => {
     for (const not of [{ by: 'cap' }, { by: 'clock' }, { seen: false }, { spoken: true }] as const)
       expect(told((step) => ({ ...step, ...not }))).toBeUndefined()
@@ -275,7 +324,8 @@ describe('test days of a class', () => {
   const stands = measureOf('sitToStands30')
   /** A try-out, a first day, a second ten weeks later. */
   const term = daysOf(0, 7, 77)
-  const more = [...on('d0', () => 0), ...on('d1', (i) => 15 + i), ...on('d2', (i) => 17 + i)]
+  const tried = (trials = 1) => on('d0', () => 1, trials)
+  const more = [...tried(), ...on('d1', (i) => 15 + i), ...on('d2', (i) => 17 + i)]
 
   it('are sides a fortnight wide after the try-out', () => {
     expect(sidesOf(daysOf(0, 7))).toBeUndefined()
@@ -295,11 +345,11 @@ describe('test days of a class', () => {
 
   it('compare holds as ratios, hits by what throws are like, the rest as they are', () => {
     const ratio = { ...measureOf('plankHold'), use: 'change' as const }
-    const hold = [...on('d1', (i) => 10 + i), ...on('d2', (i) => (10 + i) * 1.5)]
+    const hold = [...tried(), ...on('d1', (i) => 10 + i), ...on('d2', (i) => (10 + i) * 1.5)]
     const found = testChange(ratio, term, hold, pupils, 5)
     expect('class' in found && Math.exp(found.class.median)).toBeCloseTo(1.5, 10)
     const throws = { ...measureOf('sockThrows20'), use: 'change' as const }
-    const hits = [...on('d1', () => 5, 2), ...on('d2', (i) => (i === 0 ? 9 : 6), 2)]
+    const hits = [...tried(2), ...on('d1', () => 5, 2), ...on('d2', (i) => (i === 0 ? 9 : 6), 2)]
     const thrown = testChange(throws, term, hits, pupils, 3)
     // Twenty throws: 10 to 18 is clear, 10 to 12 is not (trade: a change under six is chance).
     expect('children' in thrown && thrown.children.map((c) => c.word)).toEqual(['clear', ...Array(9).fill('open')])
@@ -322,15 +372,15 @@ describe('test days of a class', () => {
   it('leave out who did it otherwise, or another number of times: the best of three is more than the best of two', () => {
     const cold = more.map((t) => (t.pupil === 'p3' && t.day === 'd2' ? { ...t, otherwise: true } : t))
     expect(testChange(stands, term, cold, pupils, 3)).toMatchObject({ any: 10, class: { children: 9 } })
-    const twice = [...on('d1', (i) => 10 + i, 2), ...on('d2', (i, n) => 12 + i - n, 2)]
+    const twice = [...tried(2), ...on('d1', (i) => 10 + i, 2), ...on('d2', (i, n) => 12 + i - n, 2)]
     expect(testChange(reach, term, twice, pupils, 3)).toMatchObject({ class: { children: 10 } })
-    const thrice = [...on('d1', (i) => 10 + i, 2), ...on('d2', (i, n) => 12 + i - n, 3)]
+    const thrice = [...tried(2), ...on('d1', (i) => 10 + i, 2), ...on('d2', (i, n) => 12 + i - n, 3)]
     expect(testChange(reach, term, thrice, pupils, 3)).toMatchObject({ none: 'too-few', both: 0 })
   })
 
   it('tell a child at the top that it reached the top, whatever it was before', () => {
     const capped = { ...measureOf('plankHold'), use: 'change' as const }
-    const held = [...on('d1', () => 20), ...on('d2', (i) => (i === 0 ? 45 : 22))]
+    const held = [...tried(), ...on('d1', () => 20), ...on('d2', (i) => (i === 0 ? 45 : 22))]
     const found = testChange(capped, term, held, pupils, 3)
     expect('children' in found && found.children.map((c) => c.word)).toEqual(['top', ...Array(9).fill('open')])
     // It is counted among no clear ones.
@@ -339,9 +389,26 @@ describe('test days of a class', () => {
     expect('children' in older && older.children[0]!.word).toBe('clear')
   })
 
+  it('leave out the first day of a child that joined late: it learns the test by doing it, as the class did', () => {
+    const days = daysOf(0, 7, 14, 77)
+    const late = [...more, ...on('d3', (i) => 19 + i)].filter((t) => t.pupil !== 'p0' || !['d0', 'd1'].includes(t.day))
+    const found = testChange(stands, days, late, pupils, 3)
+    if ('none' in found) throw new Error(found.none)
+    // p0 came on d2, which was its practice: nothing of it lies before. p1 has two days before.
+    expect(found.children.map((child) => child.pupil)).toEqual(pupils.slice(1))
+    expect(found.any).toBe(10)
+    const later = late.filter((t) => t.pupil !== 'p0' || t.day !== 'd2')
+    expect(testChange(stands, days, later, pupils, 3)).toMatchObject({ class: { children: 9 } })
+  })
+
   it('raise the wobble by what the class itself shows', () => {
     const days = daysOf(0, 7, 14, 77)
-    const wild = [...on('d1', (i) => 15 + i), ...on('d2', (i) => 15 + i + (i % 2 ? 6 : -6)), ...on('d3', (i) => 20 + i)]
+    const wild = [
+      ...tried(),
+      ...on('d1', (i) => 15 + i),
+      ...on('d2', (i) => 15 + i + (i % 2 ? 6 : -6)),
+      ...on('d3', (i) => 20 + i),
+    ]
     const found = testChange(stands, days, wild, pupils, 3)
     expect('error' in found && found.error!.error).toBeGreaterThan(3)
     const calm = testChange(stands, term, more, pupils, 3)
@@ -409,5 +476,46 @@ describe('simulated classes, typed by people', () => {
       `clear of ${percent(none.right)} unchanged, of ${percent(none.typed)} mistyped; a true change of 1, 2, 3 errors is clear of ${found.map(percent).join(', ')}\n`,
     )
   })
+  /**
+   * Classes of 24 that change by so many of the test's own errors between two days, and the shares that are called clear: by us, and by
+   * the t-test that takes the same errors and degrees of freedom.
+   */
+  function clearOfTest(measure: Measure, errors: number, classes: number) {
+    const next = normals(97 + errors + measure.id.length)
+    const own = measure.scale.kind === 'ratio' ? Math.log(measure.error!.value) : measure.error!.value
+    const days = daysOf(0, 7, 14, 77)
+    const usual = (measure.range.from + measure.range.to) / 2
+    const count = { ours: 0, reference: 0, all: 0 }
+    for (let c = 0; c < classes; c++) {
+      // Unchanged as they are typed, in the test's own steps; else as they are, or whole steps would decide between the two.
+      const typed = (value: number) => (errors ? value : Math.round(value / measure.range.step) * measure.range.step)
+      const values = many.map(() => days.map((_, day) => typed(usual + own * (next() + (day === 3 ? errors : 0)))))
+      const pairs = values.map(([, a, b]) => b! - a!)
+      const known = typicalError(own, pairs, [])
+      for (const [, before, , after] of values) {
+        const side = (mean: number) => ({ mean, days: 1 })
+        count.all++
+        if (changeVerdict(side(before!), side(after!), known).word === 'clear') count.ours++
+        if (Math.abs(after! - before!) / (own * Math.SQRT2) >= tQuantile(0.95, 19 + pairs.length)) count.reference++
+      }
+    }
+    return { ours: count.ours / count.all, reference: count.reference / count.all }
+  }
+  const told = [...indexLibrary(libraryData).measures.values()].filter((m) => m.use === 'change' && m.error)
+
+  it.each(told.map((m) => m.id))(
+    '%s: false “clear” of at most 5.5 %%, and found nearly as often as a t-test finds it',
+    (id) => {
+      const measure = measureOf(id)
+      const none = clearOfTest(measure, 0, samples(400, 20_000))
+      expect(none.ours).toBeLessThanOrEqual(0.055)
+      const found = [1, 2, 3].map((errors) => clearOfTest(measure, errors, samples(600, 5000)))
+      for (const { ours, reference } of found) expect(ours / reference).toBeGreaterThanOrEqual(0.95)
+      process.stdout.write(
+        `${id}: clear of ${percent(none.ours)} unchanged; of 1, 2, 3 errors ${found.map((f) => `${percent(f.ours)} (${percent(f.reference)})`).join(', ')}\n`,
+      )
+    },
+  )
+
   const percent = (share: number) => `${(100 * share).toFixed(1)} %`
 })

@@ -138,6 +138,18 @@ describe('until when results are kept', () => {
     expect(goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-07-01')).toBe('2027-07-31')
     expect(goesSoon({ yearEnds: '2028-07-31', keepMonths: 2 }, '2027-09-15')).toBe('2027-09-30')
   })
+
+  it('is said before whatever goes next, however long it is kept', () => {
+    for (let keepMonths = 0; keepMonths <= 24; keepMonths++)
+      for (let day = 0; day < 366; day++) {
+        const of = { yearEnds: '2029-07-31', keepMonths }
+        const at = (days: number) =>
+          new Date(Date.UTC(2028, 7, 1) + (day + days) * 86_400_000).toISOString().slice(0, 10)
+        // Of what goes between today and tomorrow the notice was there today, with today as its last day.
+        if (lastYearToGo(of, at(0)) !== lastYearToGo(of, at(1)))
+          expect(goesSoon(of, at(0)), `${keepMonths}`).toBe(at(0))
+      }
+  })
 })
 
 describe('the lane of a class', () => {

@@ -247,6 +247,20 @@ describe('sums', () => {
     }
   })
 
+  it('have no answer twice before every one was asked, in a block and from block to block', () => {
+    const apart = { ...block, same: false }
+    for (let seed = 0; seed < 200; seed++) {
+      // Eight stations, answers from 5 to 12; then four more of 5 to 16.
+      const asked = new Set<string>()
+      const first = sumsFor({ ...apart, seed }, group('g1', [3]), asked).map((s) => s.answer)
+      expect(new Set(first).size).toBe(8)
+      const more = { ...apart, seed: seed + 1, stations: stations(4), range: { all: { from: 5, to: 16 } } }
+      const second = sumsFor(more, group('g1', [3]), asked).map((s) => s.answer)
+      expect(new Set([...first, ...second]).size).toBe(12)
+      expect(new Set(sumsFor({ ...block, seed }, group('g1', [3])).map((s) => s.answer)).size).toBe(8)
+    }
+  })
+
   it('are Spanish in Spanish, those of sessions that were sent out before too', () => {
     const doubles = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
     const doubled = doubles.filter((s) => s.operation === 'double')

@@ -45,7 +45,7 @@ const forms: [form: Form, lines: string[], levers: [kind: string, now: number, s
       [
         ['laps', 3, 2, 4],
         ['rest', 30, 25, 35],
-        ['roundRest', 60, 45, 75],
+        ['roundRest', 0, undefined, 15],
       ],
     ],
     ['amrap', ['amrap 5: squat 10, lunge 8'], [['cap', 300, 240, 360]]],

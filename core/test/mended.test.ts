@@ -129,7 +129,7 @@ hip bridge`)
     const w = typed(`# Shopping bags
 minutes 20; groups 4-6
 ## Main part
-3 rounds: bent-over row 10 3 kg, squat 12, overhead press 10 1 kg, lunge 10, biceps curl 10 2 kg, calf raise 15`)
+3 rounds, rest 60 s: bent-over row 10 3 kg, squat 12, overhead press 10 1 kg, lunge 10, biceps curl 10 2 kg, calf raise 15`)
     const id = circuit(w)
     const { findings, order, seconds } = arrange(w, id, library)
     expect([findings.before.things, findings.after.things]).toEqual([6, 4])

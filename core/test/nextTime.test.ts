@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { indexLibrary, newWorkout, sessionView, stationsOf, type Workout } from '@esfuerzo/core'
+import { indexLibrary, newWorkout, sessionView, stationsOf, timeline, type Block, type Workout } from '@esfuerzo/core'
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
 import { applyNext, nextTime, nextTitle, signalOf, type CameBack, type NextChange } from '@esfuerzo/core/nextTime'
 import { parse } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
+import { bandOf } from '../src/checks/limits.ts'
+import { stepsOf } from '../src/nextTime/formSteps.ts'
+import { changeBlock } from '../src/session/edits/locate.ts'
 import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
 
 const library = indexLibrary(libraryData)
@@ -102,6 +105,67 @@ describe('next time', () => {
   it('finds no step in what chance or words make', () => {
     expect(next(session('talk 60 s\njog on the spot 90 s', [3]))).toMatchObject([{ why: 'no-step', changes: [] }])
   })
+  it('moves what all lanes share once, and only where they agree', () => {
+    const throws = (signals: Partial<CameBack>[]) => {
+      const { groups } = newWorkout(
+        'x',
+        [
+          [0, 1],
+          [2, 3],
+          [4, 5, 6],
+        ],
+        20,
+        library.version,
+      )
+      const { workout } = parse(
+        `# Fog\nminutes 25\n${warm}## Main\ntarget 2 m = 1, 5 throws, 3 rounds\n${cool}`,
+        library,
+        groups,
+      )
+      const back = Object.fromEntries(groups.map((g, i) => [g.id, [runs(6, signals[i])]]))
+      const lanes = nextTime(workout, library, back, 1)
+      const after = applyNext(
+        workout,
+        library,
+        lanes.flatMap((lane) => lane.changes.slice(0, 1)),
+      )
+      const [block] = after.sections[1]!.blocks
+      return [
+        lanes.map((lane) => lane.why ?? lane.changes[0]!.lever),
+        block?.form === 'target' && block.targets[0]!.metres,
+      ]
+    }
+    expect(throws([{}, {}, {}])).toEqual([['distance', 'shared', 'shared'], 2.5])
+    expect(throws([{ early: true }, { early: true }, { early: true }])).toEqual([['distance', 'shared', 'shared'], 1.5])
+    expect(throws([{}, { early: true }, {}])).toEqual([['apart', 'apart', 'apart'], 2])
+  })
+
+  it('marks every step that moves another lane as shared, and no other', () => {
+    for (const demo of demoSessions) {
+      const workout = demoWorkout(demo, library)
+      const steps = (w: Workout, id: string) => JSON.stringify(timeline(w, id, library))
+      for (const group of workout.groups)
+        for (const block of workout.sections.flatMap((s) => s.blocks)) {
+          const { up, down } = stepsOf(block, { group, band: bandOf(group.grades), library, home: workout.home })
+          for (const step of [...up, ...down].filter((s) => s !== undefined)) {
+            const after = changeBlock(workout, block.id, () => step.block as Block)
+            const moved = workout.groups.some((g) => g.id !== group.id && steps(after, g.id) !== steps(workout, g.id))
+            expect(moved, `${demo.file}: ${step.lever}`).toBe(step.shared === true)
+          }
+        }
+    }
+  })
+
+  it('grows a falling ladder at its larger end', () => {
+    expect(first('ladder 6-1, rest 20 s\nsquat\npush-up', [2])).toMatchObject({
+      lever: 'rung',
+      facts: { from: 6, to: 7 },
+    })
+    expect(first('ladder 8-1, rest 20 s\nsquat\npush-up', [3], { easier: true })).toMatchObject({
+      facts: { from: 8, to: 6 },
+    })
+  })
+
   it('numbers the title on', () => {
     expect([nextTitle('Fog'), nextTitle('Fog 2'), nextTitle('Fog 9')]).toEqual(['Fog 2', 'Fog 3', 'Fog 10'])
   })

@@ -1,12 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { strip } from '../src/notation/strip.ts'
-import { findStation, setCell, setStation, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import { findStation, libraryFor, setCell, setStation, stationsOf, timeline, type Workout } from '@esfuerzo/core'
 import { apply, parse, print } from '@esfuerzo/core/notation'
 import { workoutArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
+/** A session whose own moves are known by their names: their ids are given as they are met. */
+const byName = ({ moves, ...w }: Workout, { moves: named = moves }: Pick<Workout, 'moves'> = {}): unknown =>
+  JSON.parse(
+    (named ?? []).reduce(
+      (text, { move }) => text.replaceAll(`"${move.id}"`, JSON.stringify(`own: ${move.name}`)),
+      JSON.stringify(w),
+    ),
+  )
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 describe('the laws of the notation, over every form', () => {
@@ -108,8 +116,8 @@ describe('a whiteboard', () => {
   })
 
   it.each<[string, string]>([
-    ['3x10 squat, rest 60', '3 sets, rest 60 s, rest between moves 60 s\nSquat 10'],
-    ['3 × 10 squats', '3 sets, rest 0 s, rest between moves 60 s\nSquat 10'],
+    ['3x10 squat, rest 60', '3 sets, rest 60 s, rest between moves 0 s\nSquat 10'],
+    ['3 × 10 squats', '3 sets, rest 0 s, rest between moves 0 s\nSquat 10'],
     ['2x squat 10, press-ups 5, rest 1:30', '2 rounds, rest 90 s\nSquat 10\nPush-up 5'],
     ['20/10 ×8 high knees', '8 laps 20/10\nHigh knees'],
     ['20/10 x8 of pogo jump', '8 laps 20/10\nPogo jump'],
@@ -267,7 +275,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
           // What was read is a session like any other: printed and read again it is the same.
           const again = parse(print(workout, library), library)
           expect(again.problems).toEqual([])
-          expect(plain(again.workout)).toEqual(plain(strip(workout, library)))
+          expect(byName(again.workout)).toEqual(byName(strip(workout, libraryFor(workout, library)), workout))
         }
       },
     ),

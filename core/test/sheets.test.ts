@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { careText, partTitle, type Workout } from '@esfuerzo/core'
+import { careText, newWorkout, partTitle, type Workout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, recordRows, sheetRows } from '@esfuerzo/core/publication'
 import { courseOf, doneAs, makeEasier, startRun, choose, type PlayerState } from '@esfuerzo/core/run'
@@ -65,6 +65,20 @@ describe('the rows of a sheet', () => {
     ])
     expect(sets!.rows[0]).toMatchObject({ name: 'Squat', dose: '10 times', boxes: 3, kg: 1 })
     expect([sets!.times, sets!.pace]).toEqual([3, []])
+  })
+
+  it('say the clock of the block’s laps, and none where rows take different times', () => {
+    const paceOf = (text: string) => {
+      const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
+      const publication = publish(parse(`# Fog\n## Main\n${text}`, library, groups).workout, library)
+      return sheetRows(publication, publication.lanes[0]!, 'en')[0]!.blocks[0]!.pace
+    }
+    expect(paceOf('2 laps 30/15, pick 2\nsquat\nlunge\nplank')).toEqual([{ work: 30, rest: 15 }])
+    expect(paceOf('2 laps 30/0, pick 2\nsquat\nlunge\nplank')).toEqual([{ work: 30, rest: 0 }])
+    expect(paceOf('2 laps 31/15\none-leg stand\nsquat')).toEqual([{ work: 31, rest: 15 }])
+    expect(paceOf('2 laps 30/15, a turn each side\none-leg stand\nsquat')).toEqual([{ work: 30, rest: 15 }])
+    expect(paceOf('3 rounds, rest 30 s\nplank 20 s\nwall sit 40 s')).toEqual([])
+    expect(paceOf('3 rounds, rest 30 s\nplank 20 s\nplank 40 s')).toEqual([])
   })
 
   it('of a game are its words and what is done on a miss; no cue stands twice', () => {

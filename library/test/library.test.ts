@@ -416,6 +416,35 @@ describe('what a teacher knows (common practice, no source)', () => {
     expect(saysOf(library.moves.get('neck-tilts')!)).toMatch(/no full circles/)
   })
 
+  it('tells nobody to go on where it hurts: pain stops, and a grown-up is told', () => {
+    for (const move of moves)
+      for (const text of move.cautions.filter((c) => /\b(hurts?|sore|pinch)/.test(c) && !/nothing hurts/.test(c)))
+        expect(text, move.id).toMatch(/tell a grown-up|leave .* out/)
+    expect(saysOf(library.moves.get('square-breath')!)).toMatch(/asthma.*no holding/)
+  })
+
+  it('sends nobody to sit on a stair, along a string or a sock, nor balls to a wall that do not come back', () => {
+    const standIns = (id: string) => library.kit.get(id)!.standIns.join(' ')
+    expect(standIns('chair')).not.toMatch(/stair/)
+    expect(standIns('floor-line')).toBe('tape chalk')
+    expect(standIns('hoop')).not.toMatch(/string/)
+    expect(standIns('cups')).not.toMatch(/sock/)
+    expect(standIns('spoon')).not.toMatch(/pencil/)
+    const real = (move: Move, id: string) => move.kit.some((need) => need.id === id && need.standIn === false)
+    const passes = moves.filter((m) => real(m, 'wall') && m.kit.some((need) => need.id === 'soft-ball'))
+    expect(passes.length).toBeGreaterThan(4)
+    for (const move of passes) expect(real(move, 'soft-ball'), move.id).toBe(true)
+    for (const id of ['chair-dip', 'sit-to-stand', 'one-arm-row'])
+      expect(real(library.moves.get(id)!, 'chair'), id).toBe(true)
+  })
+
+  it('leaves room round a bat, and says brakes to whoever sits in a wheelchair', () => {
+    for (const move of moves.filter((m) => m.kit.some((need) => need.id === 'bat')))
+      expect(saysOf(move), move.id).toMatch(/[Tt]wo big steps free all round/)
+    for (const move of moves.filter((m) => m.id.startsWith('seated-') && m.kit.some((need) => need.id === 'chair')))
+      expect(saysOf(move), move.id).toMatch(/wheelchair: brakes on/)
+  })
+
   it('lets nobody dip before grade 3, nor walk deep in a squat', () => {
     expect(Math.min(...library.moves.get('chair-dip')!.versions.map((v) => v.fromGrade))).toBe(3)
     expect(moves.some((m) => m.synonyms.includes('duck walk'))).toBe(false)

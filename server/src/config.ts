@@ -54,6 +54,8 @@ const schema = z.object({
   METRICS_HOST: z.string().default('127.0.0.1'),
   /** A statement that takes longer is logged, in milliseconds. */
   SLOW_STATEMENT: z.coerce.number().int().min(1).max(60_000).default(500),
+  /** Seconds from asking for long work, a sheet or a publication, to its answer; more on a slow machine. */
+  JOB_SECONDS: z.coerce.number().min(1).max(600).default(30),
 })
 
 /** How messages leave: by a mail server, into a folder, or not at all. */
@@ -78,6 +80,8 @@ export interface Config {
   metrics?: { host: string; port: number } | undefined
   /** Milliseconds a statement may take without a word. */
   slowStatement: number
+  /** Seconds long work may take, waiting included. */
+  jobSeconds: number
   /** Where links in messages lead. Never taken from a request, whose headers anybody can make up. */
   pagesAt: string
 }
@@ -132,6 +136,7 @@ export function readConfig(env: Record<string, string | undefined>): Config {
     drain: e.DRAIN,
     metrics: e.METRICS_PORT === undefined ? undefined : { host: e.METRICS_HOST, port: e.METRICS_PORT },
     slowStatement: e.SLOW_STATEMENT,
+    jobSeconds: e.JOB_SECONDS,
     pagesAt: origin ?? `http://${e.HOST}:${e.PORT}`,
   })
 }

@@ -66,7 +66,7 @@ if (!mail) {
 }
 const health = openHealth(config.databaseUrl)
 const gone = await listenForGone(config.databaseUrl, log)
-const jobPool = openJobPool()
+const jobPool = openJobPool(config.jobSeconds)
 const afterwards = new Afterwards(log)
 const deletions = openDeletions(config.deletions)
 metrics.watchDatabase(db, { log, milliseconds: config.slowStatement })

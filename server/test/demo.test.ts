@@ -61,9 +61,9 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ['heron-and-limpet', 'main', [425, 425, 425]],
     // K–1 10 × 20/25 without the last rest; 10 × 25/20 (30/20) twice with 80 s between, without the last rest
     ['ten-gannets', 'main', [425, 940, 1040]],
-    // 4 × 3 at 30/30, 30/25, 40/25
-    ['storm-day-springs', 'main', [720, 660, 780]],
-    // 4 × 15/15
+    // 4 × 3 at 20/40, 15/45, 20/45
+    ['storm-day-springs', 'main', [720, 720, 780]],
+    // 3 × 12/28
     ['storm-day-springs', 'game', [120, 120, 120]],
     // 3 × 3 at 20/20 and 30/20, 45 s between laps
     ['harbour-wall', 'main', [410, 500, 500]],

@@ -314,7 +314,8 @@ describe('the page of a class', () => {
       alias: `Kelp ${i}`,
     }))
     const values = many.flatMap(({ id }, i) =>
-      ['b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + d * (5 + i) })),
+      // A try-out, then two days that count.
+      ['a', 'b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + (d === 2 ? 5 + i : 0) })),
     )
     answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: many, removed: [] })
     answers[`GET /api/classes/${classId}/tests`] = () => ({
@@ -330,7 +331,7 @@ describe('the page of a class', () => {
     expect(said).toEqual([
       said[0],
       'Part of that is growing and knowing the test: it changed, nobody can say thanks to what.',
-      'Clearly more or less than chance would do: 9 of 9; about 0 would be so by luck alone.',
+      'Clearly more or less than chance would do: 9 of 9; fewer than one would be so by luck alone.',
       'Measured at home, one child’s value wobbles by about 1.5 stands from day to day.',
       'Very high and very low first results tend to move back by themselves.',
     ])

@@ -95,6 +95,33 @@ describe('the composer', () => {
     expect(stationsOf(composer.workout.sections[2]!.blocks[0]!)).toHaveLength(1)
   })
 
+  it('puts the first move of a session without any into its warm-up', async () => {
+    server.document = newWorkout('Fresh', [[2, 3]], 20, library.version)
+    const composer = await fresh()
+    await composer.open('w1')
+    composer.addMove('march')
+    const rows = composer.workout.sections.map((s) => s.blocks.flatMap((b) => stationsOf(b)).length)
+    expect([composer.workout.sections[0]!.role, rows]).toEqual(['warmUp', [1, 0, 0]])
+  })
+
+  it('puts a line of several moves in as rows, the next line below the last, and no goal nobody wrote', async () => {
+    const composer = await fresh()
+    await composer.open('w1')
+    composer.selection = { row: 's1', cell: -1 }
+    composer.insertText('squat, plank')
+    composer.insertText('lunge, push-up')
+    const rows = stationsOf(composer.workout.sections[1]!.blocks[0]!)
+    expect(rows.map((s) => s.cells.all.move)).toEqual(['pogo', 'squat', 'plank', 'lunge', 'push-up'])
+    expect(rows.flatMap((s) => [s.cells.all, ...Object.values(s.cells.by ?? {})]).filter((cell) => cell.dose)).toEqual(
+      [],
+    )
+    composer.insertText('squat 12, plank')
+    expect(stationsOf(composer.workout.sections[1]!.blocks[0]!).at(-2)!.cells.all.dose).toEqual({
+      unit: 'reps',
+      amount: 12,
+    })
+  })
+
   it('says why an edit cannot be, and changes nothing', async () => {
     const composer = await fresh()
     await composer.open('w1')

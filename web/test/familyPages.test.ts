@@ -378,6 +378,10 @@ describe('the page after', () => {
     await away.find('button.main').trigger('click')
     await flushPromises()
     expect(away.find('[role=status]').text()).toContain('Kept on this device')
+    // The network is back: it goes by itself, and the page says so.
+    answerRun = () => new Response('{"id":"r"}', { status: 200 })
+    window.dispatchEvent(new Event('online'))
+    await vi.waitFor(() => expect(away.find('[role=status]').text()).toContain('Your teacher can see it now'))
     finished('g1')
     answerRun = () => new Response('{"code":"ended","detail":""}', { status: 410 })
     const over = (await opened(after)).wrapper

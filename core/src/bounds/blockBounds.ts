@@ -10,7 +10,8 @@ import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { cellAt } from '../session/station.ts'
-import { gradeBounds, loadedSets, shortSprints, vigorousMet } from './gradeBounds.ts'
+import { vigorousMet } from '../terms/effort.ts'
+import { gradeBounds, loadedSets, shortSprints } from './gradeBounds.ts'
 
 export type Bound =
   'work' | 'workPerRest' | 'vigorousSeconds' | 'loadedSets' | 'changeOver' | 'landings' | 'hardLandings'

@@ -31,8 +31,5 @@ export function gradeBounds(group: Pick<Group, 'grades'>): GradeBounds {
 /** Loaded strength: 1–3 sets (Faigenbaum et al. 2009, J Strength Cond Res 23 S60). */
 export const loadedSets = 3
 
-/** From here on work is vigorous: 6 MET, as adults have it (Garber et al. 2011, Med Sci Sports Exerc 43:1334). */
-export const vigorousMet = 6
-
 /** Short sprints with half as much rest are fine for everybody up to four minutes. Common practice, no source. */
 export const shortSprints = { work: 20, workPerRest: 2, seconds: 240 }

@@ -1,16 +1,18 @@
 import type { Lane } from '../publication/schema.ts'
 import type { Run } from '../run/schema.ts'
+import { defaultPace } from '../timing/pace.ts'
 import type { PacedRun } from './classPace.ts'
 
 /** Seconds from the last rep to the tap; ours. */
 const tapSeconds = 1
 
-/** The steps of a lane as the class's pace asks of them. */
-type PacedLane = Pick<Lane, 'steps'>
+/** What of a lane tells the pace it was timed at. */
+type PacedLane = Pick<Lane, 'steps' | 'grades' | 'pace'>
 
 /**
  * Of a run the work that tells a child's own pace: counted, at its own pace and without a spoken count, ended by a tap while the page
- * was in sight; the first and the last of a block are left out, where reading and the end are in them.
+ * was in sight; the first and the last of a block are left out, where reading and the end are in them. It is told beside the usual of
+ * the lane's grades, whatever pace it was timed at: else a pace that is used would be unlearnt by the runs it is right for.
  *
  * @param lane of what was sent home @param of whose it is, of which session, and when
  * @returns undefined where there is nothing of it
@@ -21,12 +23,13 @@ export function pacedRun(
   of: Pick<PacedRun, 'child' | 'session' | 'at'>,
 ): PacedRun | undefined {
   const ofBlock = (block: string) => lane.steps.flatMap((s, i) => (s.block === block && s.kind === 'work' ? [i] : []))
+  const applied = lane.pace / defaultPace({ grades: lane.grades })
   const steps = (run.counted ?? []).flatMap(({ step: at, seconds, by, seen, spoken }) => {
     const step = lane.steps[at]
     if (step?.tempo !== 'own' || step.by !== 'count' || by !== 'tap' || !seen || spoken) return []
     const block = ofBlock(step.block)
     if (at === block[0] || at === block.at(-1)) return []
-    const usual = step.seconds.typical
+    const usual = step.seconds.typical / applied
     return usual > 0 ? [{ ratio: Math.max(0.01, seconds - tapSeconds) / usual, seconds }] : []
   })
   return steps.length ? { ...of, steps } : undefined

@@ -63,6 +63,12 @@ function valueOn(measure: Judged, tries: readonly Try[], pupil: string, day: str
   return measure.scale.kind === 'ratio' && value <= 0 ? undefined : value
 }
 
+/** The days of a child that count: it learns a test by doing it, and who joined late learns it later. */
+function countedDays(days: readonly TestDay[], tries: readonly Try[], pupil: string): TestDay[] {
+  const done = new Set(tries.filter((t) => t.pupil === pupil).map((t) => t.day))
+  return days.filter((day) => done.has(day.key)).slice(1)
+}
+
 const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
 /** A measure's own error on its scale: of a ratio the logarithm of its factor. */
@@ -78,8 +84,9 @@ function errorOf(
 ): TypicalError | undefined {
   const own = ownError(measure)
   if (own === undefined) return undefined
+  const counted = new Map(pupils.map((pupil) => [pupil, countedDays(days, tries, pupil).map((day) => day.key)]))
   const onDay = (pupil: string, day: string) => {
-    const value = valueOn(measure, tries, pupil, day)
+    const value = counted.get(pupil)!.includes(day) ? valueOn(measure, tries, pupil, day) : undefined
     return value === undefined ? undefined : onScale(value, measure.scale)
   }
   const pairs = nearDays(days).flatMap(([a, b]) =>
@@ -104,12 +111,15 @@ function errorOf(
 function childChange(
   measure: Judged,
   { before, after }: Sides,
+  own: readonly TestDay[],
   tries: readonly Try[],
   pupil: string,
   error: TypicalError | undefined,
   cap: number | undefined,
 ): ChildChange | undefined {
-  const values = [before, after].map((days) => days.flatMap((day) => valueOn(measure, tries, pupil, day.key) ?? []))
+  const values = [before, after].map((days) =>
+    days.flatMap((day) => (own.includes(day) ? (valueOn(measure, tries, pupil, day.key) ?? []) : [])),
+  )
   const [from, to] = values as [number[], number[]]
   if (!from.length || !to.length) return undefined
   const { scale } = measure
@@ -129,7 +139,7 @@ function throwsError(scale: Judged['scale'], values: readonly number[]): Typical
 
 /**
  * How a class changed between the first days that count and the last, and what may be said of each child: each beside itself, as the
- * test counts it, only where it was done as the test says.
+ * test counts it, only where it was done as the test says, and never its own first day.
  *
  * @param days in their order, the try-out first, all of one set-up and one moment of the lesson
  * @param pupils of the class, in the order they are told
@@ -151,7 +161,9 @@ export function testChange(
   const error = errorOf(measure, days, tries, pupils)
   const compared = new Set([...sides.before, ...sides.after].map((day) => day.key))
   const any = pupils.filter((pupil) => tries.some((t) => t.pupil === pupil && compared.has(t.day))).length
-  const children = pupils.flatMap((pupil) => childChange(measure, sides, tries, pupil, error, cap) ?? [])
+  const children = pupils.flatMap(
+    (pupil) => childChange(measure, sides, countedDays(days, tries, pupil), tries, pupil, error, cap) ?? [],
+  )
   const found = classChange(children.map((child) => child.change))
   if (!found) return { none: 'too-few', both: children.length, any }
   const judged = children.filter((child) => child.word !== 'top')

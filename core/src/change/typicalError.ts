@@ -10,6 +10,11 @@ export interface TypicalError {
 const ownWeight = 20
 /** A class's own differences count from so many on. */
 const fewest = 8
+/**
+ * Differences that show so many times the variance are no chance: between 20 and 40 degrees of freedom one in twenty shows so much where
+ * nothing is behind it (F distribution; the round number ours).
+ */
+const plainlyMore = 2
 
 const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
@@ -27,8 +32,9 @@ export function differenceVariance(differences: readonly number[]): number {
 
 /**
  * The typical error **between days**: the test's own, pooled as a variance with what the class's pairs of days at most a fortnight
- * apart show. A class that wobbles more than the test's own error is believed whole, since a small error makes chance look like
- * change; one that wobbles less only in part. Differences of trials within a day may raise it, never lower it.
+ * apart show. A class that plainly wobbles more is believed whole, since a small error makes chance look like change; all others in
+ * part, or the larger of two chances would always be taken and real changes missed. Differences of trials within a day may raise it,
+ * never lower it. It is known with the degrees of freedom of what it was taken from.
  *
  * @param own the test's own error
  * @param pairs differences of the same children between two such days, on the test's scale
@@ -41,7 +47,12 @@ export function typicalError(own: number, pairs: readonly number[], trials: read
   const shown = n ? differenceVariance(known) : 0
   const pooled = n ? (ownWeight * own ** 2 + (n - 1) * shown) / (ownWeight - 1 + n) : own ** 2
   const within = trials.length >= fewest ? differenceVariance(trials) : 0
-  const variance = Math.max(pooled, shown, within)
-  const freedom = variance === pooled ? ownWeight - 1 + n : Math.max(n, trials.length) - 1
+  const { variance, freedom } = [
+    { variance: shown, freedom: n - 1, least: own ** 2 },
+    { variance: within, freedom: trials.length - 1, least: pooled },
+  ].reduce((taken, set) => (set.variance > plainlyMore * set.least && set.variance > taken.variance ? set : taken), {
+    variance: pooled,
+    freedom: ownWeight - 1 + n,
+  })
   return { error: Math.sqrt(variance), freedom }
 }

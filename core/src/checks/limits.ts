@@ -1,3 +1,5 @@
+import { moderateMet, vigorousMet } from '../terms/effort.ts'
+
 /** Grades in three bands, as the trade speaks of them: K–1, 2–3, 4–6. */
 export type Band = 0 | 1 | 2
 
@@ -31,9 +33,9 @@ export const limits = {
   warmUpFrom: { value: same(600), unit: 's', source: ours },
   /** From here on work is hard. */
   hardMet: {
-    value: same(6),
+    value: same(vigorousMet),
     unit: 'MET',
-    source: 'WHO 2020 and the Compendium call 6 MET vigorous, for adults; it ranks moves here',
+    source: 'Trost et al. 2011, Med Sci Sports Exerc 43:1360; Butte et al. 2018 (youth, from memory)',
   },
   /** Weight of a landing from which work is hard whatever else it is; the schema’s scale, 1 a full-effort jump. */
   hardImpact: { value: same(0.75), unit: 'of a full-effort landing', source: ours },
@@ -96,7 +98,11 @@ export const limits = {
   aimStretches: { value: same(3), unit: 'stretches', source: ours },
   aimBalance: { value: same(60), unit: 's', source: ours },
   /** From here on work counts as moderate, for the aim. */
-  moderateMet: { value: same(3.5), unit: 'MET', source: 'WHO and the Compendium begin at 3, for adults; ours' },
+  moderateMet: {
+    value: same(moderateMet),
+    unit: 'MET',
+    source: 'Trost et al. 2011, Med Sci Sports Exerc 43:1360; Butte et al. 2018 (youth, from memory)',
+  },
   workByClock: { value: [30, 40, 60], unit: 's', source: 'common practice, no source: attention and form' },
   /** Work to rest, over neighbouring hard stations. */
   workToRest: { value: [1, 1.5, 2], unit: 'to 1', source: 'common practice, no source' },

@@ -66,10 +66,11 @@ export function lastYearToGo({ yearEnds, keepMonths }: Retention, today: string)
  *
  * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-07-10') // '2027-07-31'
  * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-05-10') // undefined
+ * @example goesSoon({ yearEnds: '2029-07-31', keepMonths: 24 }, '2028-07-10') // '2028-07-31'
  */
 export function goesSoon({ yearEnds, keepMonths }: Retention, today: string): string | undefined {
-  // The year before may still be kept when this one has begun.
-  const ends = [monthsLater(yearEnds, -12), yearEnds].map((end) => keptUntil({ yearEnds: end, keepMonths }))
+  // Results kept for two years are those of three school years at once, each with its own end.
+  const ends = [-36, -24, -12, 0].map((back) => keptUntil({ yearEnds: monthsLater(yearEnds, back), keepMonths }))
   const next = ends.find((end) => end >= today)
   return next && next <= monthsLater(today, 1) ? next : undefined
 }

@@ -7,7 +7,7 @@ import { changeBlock } from '../session/edits/locate.ts'
 import type { Block } from '../session/forms.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Group } from '../terms/group.ts'
-import { sessionView } from '../timing/sessionView.ts'
+import { sessionView, type LaneView } from '../timing/sessionView.ts'
 import { signalOf, type CameBack, type Signal } from './cameBack.ts'
 import { stepsOf } from './formSteps.ts'
 import type { NextLever, NextStep } from './step.ts'
@@ -27,8 +27,11 @@ export interface LaneNext {
   signal: Signal
   /** Runs of the last time. */
   runs: number
-  /** Why nothing is proposed where nothing is: it was weeks ago; no step is small enough, or there is none. */
-  why?: 'long-ago' | 'no-step'
+  /**
+   * Why nothing is proposed where nothing is: it was weeks ago; no step is small enough, or there is none; what could be changed is the
+   * same for all lanes, and it stands at the first, or they do not agree.
+   */
+  why?: 'long-ago' | 'no-step' | 'shared' | 'apart'
   /** The one that is proposed first, then what could be done in its place. Never two of them in one session. */
   changes: NextChange[]
 }
@@ -84,22 +87,30 @@ export function nextTime(
 ): LaneNext[] {
   const before = sessionView(workout, library)
   const known = new Set(checkSession(workout, library).map(saying))
+  const signals = workout.groups.map((group) => signalOf(cameBack[group.id] ?? []))
+  const agreed = signals.every((signal) => signal === signals[0])
   return workout.groups.map((group, i): LaneNext => {
     const times = cameBack[group.id] ?? []
-    const signal = signalOf(times)
+    const signal = signals[i]!
     const lane = { group: group.id, signal, runs: times[0]?.length ?? 0 }
     if (signal !== 'up' && signal !== 'down') return { ...lane, changes: [] }
     if (signal === 'up' && weeks > longAgo) return { ...lane, why: 'long-ago', changes: [] }
-    const { work, seconds } = before[i]!.totals.session
-    const budget = Math.max(workout.minutes * 60, seconds.typical)
-    const most = work * (1 + moreAWeek * Math.max(1, weeks))
-    const changes = candidates(workout, library, group, signal).filter((candidate) => {
-      const after = withStep(workout, candidate)
-      const now = sessionView(after, library)[i]!.totals.session
-      if (signal === 'up' && (now.work > most || now.seconds.typical > budget)) return false
+    const within = (lanes: readonly LaneView[], of: number) => {
+      const { work, seconds } = before[of]!.totals.session
+      const now = lanes[of]!.totals.session
+      const most = work * (1 + moreAWeek * Math.max(1, weeks))
+      return now.work <= most && now.seconds.typical <= Math.max(workout.minutes * 60, seconds.typical)
+    }
+    const found = candidates(workout, library, group, signal).filter(({ step }) => {
+      const after = changeBlock(workout, (step.block as Block).id, () => step.block as Block)
+      const lanes = sessionView(after, library)
+      const moved = step.shared ? workout.groups.map((_, of) => of) : [i]
+      if (signal === 'up' && !moved.every((of) => within(lanes, of))) return false
       return checkSession(after, library).every((f) => f.level === 'note' || known.has(saying(f)))
     })
-    if (!changes.length) return { ...lane, why: 'no-step', changes: [] }
+    // What all lanes share is moved once, and only where all of them say so.
+    const changes = found.filter(({ step }) => !step.shared || (agreed && i === 0))
+    if (!changes.length) return { ...lane, why: !found.length ? 'no-step' : agreed ? 'shared' : 'apart', changes: [] }
     return { ...lane, changes: changes.slice(0, mostWays).map((c) => c.change) }
   })
 }

@@ -27,6 +27,8 @@ export interface NextStep {
   /** What it stands at and would stand at, as numbers; of a version their names. */
   facts: { from: number | string; to: number | string; move?: string }
   block: Block
+  /** What it moves stands in one place for all lanes. */
+  shared?: true
 }
 
 /** Whom a step is for, and where. */

@@ -8,7 +8,6 @@ import type { Section, Workout } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import { limits } from '../base/limits.ts'
 import { carryMoves, libraryFor } from '../library/carryMoves.ts'
-import { withOwnMoves } from '../library/ownMoves.ts'
 import { isProvisional } from './free/ownMove.ts'
 import type { Question } from './free/questions.ts'
 import { noReadings } from './free/understandName.ts'
@@ -80,8 +79,19 @@ export interface Applied {
  * @example apply(print(w), w) // w itself, value for value
  */
 export function apply(text: string, previous: Workout, library: Library): Applied {
-  const parsed = parse(text, library, strip(previous, library).groups)
-  return { workout: merged(parsed, previous, library), problems: parsed.problems }
+  const known = libraryFor(previous, library)
+  const parsed = parse(text, known, strip(previous, known).groups)
+  const carrying = withBrought(previous, parsed.workout.moves)
+  const workout = merged(parsed, carrying, known)
+  // What was carried and is used no more stays: a text says nothing of it.
+  return { workout, problems: parsed.problems }
+}
+
+/** A session that also carries the moves a text brings along. */
+function withBrought(previous: Workout, brought: Workout['moves'] = []): Workout {
+  const more = brought.filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
+  if (!more.length) return previous
+  return { ...previous, moves: [...(previous.moves ?? []), ...more].slice(0, limits.ownMoves) }
 }
 
 /** What any text did to a session, and what it leaves open. */
@@ -113,15 +123,10 @@ export function applyText(
     withoutMoves(library, (move) => isProvisional(move) && answered(move.name)),
   )
   const read = readText(text, known, { ...told, groups: strip(previous, known).groups, keepGroups: true })
-  const brought = (read.workout.moves ?? []).filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
-  const carried = [...(previous.moves ?? []), ...brought].slice(0, limits.ownMoves)
-  const workout = merged(
-    read,
-    { ...previous, ...(carried.length && { moves: carried }) },
-    libraryFor(previous, library),
-  )
+  const carrying = withBrought(previous, read.workout.moves)
+  const workout = merged(read, carrying, libraryFor(previous, library))
   return {
-    workout: carryMoves(workout, withOwnMoves(library, carried)),
+    workout: carryMoves(workout, libraryFor(carrying, library)),
     problems: read.problems,
     questions: read.questions,
     lines: linesIn(workout, read),
@@ -300,15 +305,6 @@ function pick<T extends object>(of: T, keys: readonly (keyof T)[]): Partial<T> {
   return Object.fromEntries(keys.flatMap((key) => (of[key] === undefined ? [] : [[key, of[key]]]))) as Partial<T>
 }
 
-/** A station's own words: as the text has them where it changed them. */
-const stationWords = (said: Partial<Station>, before: Partial<Station>, old: Partial<Station>): Partial<Station> =>
-  Object.fromEntries(
-    (['note', 'easier', 'harder'] as const).flatMap((key) => {
-      const words = said[key] === before[key] ? old[key] : said[key]
-      return words === undefined ? [] : [[key, words]]
-    }),
-  )
-
 /** What a text cannot say of a block, taken over from the one it is. */
 const unsaid = ['link', 'seed'] as const
 
@@ -320,26 +316,29 @@ function mergedBlock(
   previous: Workout,
   taken: ReadonlySet<string>,
 ): Block {
-  const known = new Map(previous.groups.map((g, i) => [g.id, `g${i + 1}`]))
-  const said = (b: Block) => {
-    const { id: _, ...rest } = hasStations(b) ? { ...b, stations: [] } : b
-    return rest
-  }
-  const untouched =
-    sameValue(said(before), said(now)) && [...ids.values()].every((id) => known.has(id)) && sameGroups(ids, previous)
-  const head: Block = untouched
-    ? was
-    : ({
-        ...(withGroups(now, ids) as Block),
-        id: was.id,
-        ...Object.fromEntries(unsaid.flatMap((key) => (key in was ? [[key, was[key as never]]] : []))),
-        ...('travel' in was && was.travel && 'travel' in now && now.travel
-          ? { travel: { how: was.travel.how, seconds: renamedGroups(now.travel.seconds, ids) } }
-          : {}),
-        ...('onMiss' in was && was.onMiss && { onMiss: keptGroups(was.onMiss, taken) }),
-      } as Block)
+  const changed = {
+    ...(withGroups(now, ids) as Block),
+    id: was.id,
+    ...Object.fromEntries(unsaid.flatMap((key) => (key in was ? [[key, was[key as never]]] : []))),
+    ...('travel' in was && was.travel && 'travel' in now && now.travel
+      ? { travel: { how: was.travel.how, seconds: renamedGroups(now.travel.seconds, ids) } }
+      : {}),
+    ...('onMiss' in was && was.onMiss && { onMiss: keptGroups(was.onMiss, taken) }),
+  } as Block
+  const head = sameGroups(ids, previous) ? withUntouched(changed, now, before, was) : changed
   if (!hasStations(head) || !hasStations(now) || !hasStations(was)) return head
   return { ...head, stations: mergedStations(now, was, before as StationBlock, ids, previous) } as Block
+}
+
+/** A part of a session as a text changed it: each field the text left as it was is as it was, also what no text can say of it. */
+function withUntouched<T extends object>(changed: T, now: T, before: T, was: T): T {
+  const keys = [...new Set([was, changed].flatMap((part) => Object.keys(part)))] as (keyof T)[]
+  return Object.fromEntries(
+    keys.flatMap((key) => {
+      const value = (sameValue(before[key], now[key]) ? was : changed)[key]
+      return value === undefined ? [] : [[key, value]]
+    }),
+  ) as T
 }
 
 /** Whether the text's groups are the session's, one for one. */
@@ -368,15 +367,10 @@ function mergedStations(
     if (i === undefined) return withGroups(station, ids) as Station
     const old = was.stations[i]!
     const { id: _a, ...said } = station
-    const { id: _b, ...saidBefore } = before.stations[i]!
-    if (sameValue(said, saidBefore) && sameGroups(ids, previous)) return old
-    const { note, easier, harder, ...others } = old
-    return {
-      ...others,
-      ...stationWords(said, saidBefore, { note, easier, harder }),
-      cells: renamedGroups(station.cells, ids),
-      ...(station.face && { face: station.face }),
-      ...(station.storyName && { storyName: station.storyName }),
-    }
+    const saidBefore = before.stations[i]!
+    const unsaid = Object.fromEntries(Object.entries(old).filter(([key]) => !(key in saidBefore)))
+    const changed = { ...unsaid, ...said, id: old.id, cells: renamedGroups(station.cells, ids) }
+    const kept = withUntouched<Station>(changed, station, saidBefore, old)
+    return sameGroups(ids, previous) ? kept : { ...kept, cells: changed.cells }
   })
 }

@@ -1,12 +1,23 @@
 import { kgPerPound } from '../load/units.ts'
 import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
+import { isOwnId } from '../terms/ownMove.ts'
 import type { Dose, Unit } from '../terms/dose.ts'
 import type { Cell, LapChange, Tempo } from '../session/station.ts'
 import { limits } from '../base/limits.ts'
 import { printDose, takeDose } from './dose.ts'
-import { findName, nameIndex, type NameIndex, nearestNames, printName, type Named } from './names.ts'
-import { plainMarks } from './plainMarks.ts'
+import type { BroughtMoves } from './broughtMoves.ts'
+import {
+  findName,
+  nameIndex,
+  nearestNames,
+  printLapName,
+  printName,
+  versionCalled,
+  type NameIndex,
+  type Named,
+} from './names.ts'
+import { hideQuoted, quotedIn, shown, type Hidden } from './quoted.ts'
 
 /** What a text can take away: `no dose`, `no weight`. */
 export type Negatable = 'dose' | 'load' | 'tempo' | 'oneOf' | 'fromLap'
@@ -28,7 +39,7 @@ export interface CellWords {
   tempo?: Tempo
   /** "Each side" was said. */
   eachSide?: boolean
-  fromLap?: LapChange[]
+  fromLap?: SaidLapChange[]
   /** Moves the child may do instead. */
   oneOf?: string[]
   /** What the text says there is none of. */
@@ -36,6 +47,9 @@ export interface CellWords {
   /** Words nothing could be made of. */
   unread?: string
 }
+
+/** A later lap's change, and what stands in quotes in it. */
+type SaidLapChange = LapChange & { called?: string }
 
 const loadPattern = /(?<![\p{L}\p{N}.,])(\d{1,2}(?:[.,]\d{1,2})?) ?(kg|kilos?|g|grams?|lbs?|pounds?)(?![\p{L}\p{N}])/iu
 /** Kilograms of each unit. */
@@ -69,9 +83,14 @@ function takeLoad(text: string): { load?: { kg: number }; rest: string } {
  *
  * @returns undefined where there is nothing to take out
  */
-function takeOutsideName(text: string, pattern: RegExp, index: NameIndex): string | undefined {
+function takeOutsideName(
+  text: string,
+  pattern: RegExp,
+  index: NameIndex,
+  quoted: readonly string[],
+): string | undefined {
   if (!pattern.test(text)) return undefined
-  const found = findName(text, index)
+  const found = findName(text, index, quoted)
   if (!found) return text.replace(pattern, ' ')
   const { before, after } = found
   if (!pattern.test(`${before}\u0000${after}`)) return undefined
@@ -83,15 +102,26 @@ function takeOutsideName(text: string, pattern: RegExp, index: NameIndex): strin
  * Reads what a piece of text says of a cell: name, dose, load, tempo, laps, in any order and with anything between.
  *
  * @param fallback the unit of a number without one
+ * @param brought where a name in quotes that the library does not know is a move the text brings along
  */
-export function readCellWords(text: string, library: Library, fallback: Unit): CellWords {
+export function readCellWords(
+  { text, quoted }: Hidden,
+  library: Library,
+  fallback: Unit,
+  brought?: BroughtMoves,
+): CellWords {
   const none = new Set<Negatable>()
   const said: CellWords = { none }
   const unread: string[] = []
   const index = nameIndex(library)
-  const facts = plainMarks(text)
-    .replace(/\sor\s/gi, '; or ')
-    .split(/[;·]/)
+  const find = (words: string) => {
+    const found = findName(words, index, quoted)
+    if (found || !brought) return found
+    const name = quotedIn(words, quoted)
+    const named = name && brought.named(name.name)
+    return named && { named, before: name.before, after: name.after }
+  }
+  const facts = text.replace(/\sor\s/gi, '; or ').split(/[;·]/)
   // Facts may be put behind while they are read.
   for (const fact of facts) {
     const negated =
@@ -106,25 +136,25 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
       continue
     }
     const or = /^\s*or (.+)$/i.exec(fact)
-    const other = or && findName(or[1]!, index)
+    const other = or && find(or[1]!)
     if (other) {
       said.oneOf = [...new Set([...(said.oneOf ?? []), other.named.move.id])].slice(0, 5)
       // "Squat or lunge 10": the ten is for either.
       facts.push(`${other.before} ${other.after}`)
       continue
     }
-    const change = readLapChange(fact, library, fallback)
+    const change = readLapChange({ text: fact, quoted }, library, fallback)
     if (change) {
       said.fromLap = laterLap(said.fromLap ?? [], change)
       continue
     }
-    // A list's own numbering, "1." or "2)", is no dose.
-    let rest = fact.replace(/^\s*(?:[-•]\s+|\d{1,2}[.)]\s+)/, '')
+    // A list's own numbering, "1." or "2)", is no dose, nor is "2:" where another number follows.
+    let rest = fact.replace(/^\s*(?:[-•]\s+|\d{1,2}(?:[.)]|:(?=\D*\d))\s+)/, '')
     const loaded = takeLoad(rest)
     if (loaded.load) said.load = loaded.load
     rest = loaded.rest
-    rest = takeManner(rest, said, index)
-    const found = findName(rest, index)
+    rest = takeManner(rest, said, index, quoted)
+    const found = find(rest)
     if (found && !said.named) {
       said.named = found.named
       rest = `${found.before} , ${found.after}`
@@ -135,51 +165,74 @@ export function readCellWords(text: string, library: Library, fallback: Unit): C
       if (dosed.bare) said.bare = true
       rest = dosed.rest
     }
-    if (!filler.test(rest.trim())) unread.push(rest.replace(/[\s,]+/g, ' ').trim())
+    if (!filler.test(rest.trim()))
+      unread.push(
+        shown(rest, quoted)
+          .replace(/[\s,]+/g, ' ')
+          .trim(),
+      )
   }
   if (unread.length) said.unread = unread.join(' ')
   return said
 }
 
 /** What a lap from some number on is done with instead: `lap 3: tuck jump`. */
-function readLapChange(fact: string, library: Library, fallback: Unit): LapChange | undefined {
-  const lap = lapPattern.exec(fact.trim())
+function readLapChange({ text, quoted }: Hidden, library: Library, fallback: Unit): SaidLapChange | undefined {
+  const lap = lapPattern.exec(text.trim())
   if (!lap) return undefined
-  const { named, dose, load } = readCellWords(lap[2]!, library, fallback)
+  const { named, dose, load } = readCellWords({ text: lap[2]!, quoted }, library, fallback)
   const version = named && (named.version ?? named.move.standard)
-  return { lap: Number(lap[1]), ...(version && { version }), ...(dose && { dose }), ...(load && { load }) }
+  const called = quotedIn(lap[2]!, quoted)?.name
+  return {
+    lap: Number(lap[1]),
+    ...(version && { version }),
+    ...(called !== undefined && { called }),
+    ...(dose && { dose }),
+    ...(load && { load }),
+  }
 }
 
 /** Takes the words for tempo and sides out of a fact. @returns what is left of it */
-function takeManner(fact: string, said: CellWords, index: NameIndex): string {
+function takeManner(fact: string, said: CellWords, index: NameIndex, quoted: readonly string[]): string {
   let rest = fact
   for (const [pattern, tempo] of tempoWords) {
-    const taken = takeOutsideName(rest, pattern, index)
+    const taken = takeOutsideName(rest, pattern, index, quoted)
     if (taken === undefined) continue
     said.tempo ??= tempo
     rest = taken
   }
-  const oneSide = takeOutsideName(rest, eachSide, index)
+  const oneSide = takeOutsideName(rest, eachSide, index, quoted)
   if (oneSide === undefined) return rest
   said.eachSide = true
   return oneSide
 }
 
 /** Changes in the order of their laps, the last word on each; a lap that cannot be is no change. */
-const laterLap = (changes: LapChange[], change: LapChange): LapChange[] =>
+const laterLap = (changes: SaidLapChange[], change: SaidLapChange): SaidLapChange[] =>
   change.lap < 2 || change.lap > limits.laps
     ? changes
     : [...changes.filter((c) => c.lap !== change.lap), change].sort((a, b) => a.lap - b.lap).slice(0, 6)
 
-/** A cell's later laps with versions of its own move only. */
-export function withOwnLaps(cell: Cell, library: Library): Cell {
-  if (!cell.fromLap) return cell
-  const versions = library.moves.get(cell.move)?.versions ?? []
-  const fromLap = cell.fromLap.map(({ version, ...change }): LapChange => ({
-    ...change,
-    ...(versions.some((v) => v.id === version) && { version }),
-  }))
-  return { ...cell, fromLap }
+/** A cell with the later laps that were said of it, else those it had: versions of its own move only. */
+export function withLaps(
+  cell: Cell,
+  { fromLap = cell.fromLap }: Pick<CellWords, 'fromLap'>,
+  library: Library,
+  brought?: BroughtMoves,
+): Cell {
+  if (!fromLap?.length) return cell
+  const move = library.moves.get(cell.move)
+  const versionOf = ({ version, called }: SaidLapChange) =>
+    (called === undefined ? undefined : move ? versionCalled(move, called) : brought?.version(cell.move, called)) ??
+    move?.versions.find((v) => v.id === version)?.id
+  return {
+    ...cell,
+    fromLap: fromLap.map((said): LapChange => {
+      const { version: _v, called: _c, ...change } = said
+      const version = versionOf(said)
+      return { ...change, ...(version && { version }) }
+    }),
+  }
 }
 
 /** A dose said "each side" of a move that alternates counts both sides. */
@@ -208,14 +261,14 @@ export function readCell(
   library: Library,
   fallback: Unit,
 ): { cell: Cell } | { unread: string; nearest: string[] } {
-  const said = readCellWords(text, library, fallback)
+  const said = readCellWords(hideQuoted(text), library, fallback)
   if (said.unread) return { unread: said.unread, nearest: nearestNames(said.unread, nameIndex(library)) }
   const { named } = said
   const fields = fieldsOf(said, named?.move ?? library.moves.get(now.move))
   const cell = named
     ? { move: named.move.id, version: named.version ?? named.move.standard, ...fields }
     : { ...withoutNegated(now, said.none), ...fields }
-  return { cell: withOwnLaps(cell, library) }
+  return { cell: withLaps(cell, said, library) }
 }
 
 /** A cell without what a text says there is none of. */
@@ -223,7 +276,7 @@ export function withoutNegated(cell: Cell, none: ReadonlySet<Negatable>): Cell {
   return Object.fromEntries(Object.entries(cell).filter(([key]) => !none.has(key as Negatable))) as Cell
 }
 
-/** What was said of a cell beside its name. @param move whose cell it is */
+/** What was said of a cell beside its name and its later laps. @param move whose cell it is */
 export function fieldsOf(said: CellWords, move: Move | undefined): Partial<Cell> {
   const dose = doseOf(said, move)
   return {
@@ -231,7 +284,6 @@ export function fieldsOf(said: CellWords, move: Move | undefined): Partial<Cell>
     ...(said.load && { load: said.load }),
     ...(said.tempo && { tempo: said.tempo }),
     ...(said.oneOf && { oneOf: said.oneOf }),
-    ...(said.fromLap?.length && { fromLap: said.fromLap }),
   }
 }
 
@@ -256,10 +308,13 @@ export function printCellAs(cell: Cell, library: Library, name: string, base?: C
   const index = nameIndex(library)
   const move = library.moves.get(cell.move)
   const laps = (cell.fromLap ?? []).map(({ lap, version, dose, load }) => {
-    const words = [version && move && printName(move, version, index), dose && printDose(dose), load && kg(load)]
+    const words = [version && move && printLapName(move, version, index), dose && printDose(dose), load && kg(load)]
     return `lap ${lap}: ${words.filter(Boolean).join(' ')}`
   })
-  const others = (cell.oneOf ?? []).map((id) => `or ${library.moves.get(id)?.name ?? `"${id}"`}`)
+  const others = (cell.oneOf ?? []).map((id) => {
+    const other = library.moves.get(id)
+    return `or ${other ? (isOwnId(id) ? printName(other, other.standard, index) : other.name) : `"${id}"`}`
+  })
   /** Where a number by itself would be something else, its unit is said. */
   const printCellDose = (dose: Dose) =>
     `${printDose(dose)}${dose.unit === 'reps' && move && !move.measures.includes('reps') ? ' reps' : ''}`
@@ -281,13 +336,12 @@ export function printCellAs(cell: Cell, library: Library, name: string, base?: C
  * @example readNamedCell('12 tuck jumps', library) // { move: squatJump, words: { version: 'tuck-jump', dose: 12 reps } }
  */
 export function readNamedCell(text: string, library: Library): { move: Move; words: Partial<Cell> } | undefined {
-  const found = findName(plainMarks(text), nameIndex(library))
+  const hidden = hideQuoted(text)
+  const found = findName(hidden.text, nameIndex(library), hidden.quoted)
   if (!found) return undefined
   const { move } = found.named
-  const said = readCellWords(text, library, move.measures[0]!)
+  const said = readCellWords(hidden, library, move.measures[0]!)
   if (said.unread || said.named?.move !== move) return undefined
-  return {
-    move,
-    words: { ...(said.named.version && { version: said.named.version }), ...fieldsOf(said, move) },
-  }
+  const { version, fromLap } = withLaps({ move: move.id, version: said.named.version ?? '' }, said, library)
+  return { move, words: { ...(version && { version }), ...fieldsOf(said, move), ...(fromLap && { fromLap }) } }
 }

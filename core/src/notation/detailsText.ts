@@ -47,7 +47,8 @@ export function readDetail(text: string): DetailsWords | undefined {
   }
   const groups = /^(?:groups?|lanes?|for grades?)\s*:?\s+(.+)$/i.exec(plain)
   if (groups) {
-    const read = readGroups(groups[1]!)
+    // Names are as they were typed, marks and all: plain marks are as long.
+    const read = readGroups(text.trim().slice(-groups[1]!.length))
     return read && { groups: read }
   }
   const space = /^(?:space|floor)\s*:?\s+(.+)$/i.exec(plain)

@@ -38,7 +38,7 @@ export function readGrades(text: string): number[] | undefined {
 /** A name without the marks that mean something in a text. */
 export const plainLabel = (name: string): string =>
   name
-    .replace(/["[\];,:()|#>]/g, ' ')
+    .replace(/["“”[\];·,:()|#>]/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()
 
@@ -82,18 +82,19 @@ export function readGroups(text: string): Group[] | undefined {
 
 const label = (text: string) => plainMarks(text).toLowerCase().replace(/\s+/g, ' ').trim()
 
-/** What stands in brackets for a group: its grades or name where only it has that, else its letter. */
+/** What stands in brackets for a group: its grades or name where only it has that, else its letter, `lane B` where one is named B. */
 export function groupLabel(group: Group, groups: readonly Group[]): string {
   const text = group.name === gradesName(group.grades) ? gradesText(group.grades) : group.name
-  const isLetter = /^[a-f]$/i.test(text)
-  const meant = groupsOf(text, groups)
-  return meant.length === 1 && meant[0] === group.id && !isLetter ? text : group.letter
+  const isOnly = (label: string) => String(groupsOf(label, groups)) === group.id
+  return [...(/^[a-f]$/i.test(text) ? [] : [text]), group.letter].find(isOnly) ?? `lane ${group.letter}`
 }
 
 /** The ids of the groups that what stands in brackets means; none where it means nobody. */
 export function groupsOf(text: string, groups: readonly Group[]): string[] {
   const found = text.split(',').map((part) => {
     const wanted = label(part)
+    const lane = /^lane ([a-f])$/.exec(wanted)?.[1]
+    if (lane) return groups.filter((g) => g.letter.toLowerCase() === lane)
     const named = groups.filter((g) => label(g.name) === wanted)
     if (named.length) return named
     const lettered = groups.filter((g) => g.letter.toLowerCase() === wanted)

@@ -1,6 +1,8 @@
 import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
+import { isOwnId } from '../terms/ownMove.ts'
 import { nearest } from '../base/nearest.ts'
+import { inQuotes, quotedIn } from './quoted.ts'
 
 /** What a name on the whiteboard stands for: a move in the version each grade is ready for, or just that version. */
 export interface Named {
@@ -30,6 +32,9 @@ export function plainName(text: string): string {
   return plain
 }
 
+/** What names are known by: as they are compared, one without a letter as it stands. */
+export const nameKey = (name: string): string => plainName(name) || name.replace(/"/g, '').trim()
+
 const plainNames = new Map<string, string>()
 
 /** Both sides are treated alike, so that what matters is only that "lunges" and "lunge" come out the same. */
@@ -52,14 +57,15 @@ const indexes = new WeakMap<Library['moves'], NameIndex>()
 
 /**
  * The names of a library: moves, their synonyms and playful names, then versions; where two would share one, the
- * move goes before the version, and the earlier before the later. `move: version` is always there.
+ * move goes before the version, and the earlier before the later. `move: version` is always there, and a teacher's own moves by
+ * their ids too: two of hers may have one name, or a name without a letter.
  */
 export function nameIndex(library: Library): NameIndex {
   const known = indexes.get(library.moves)
   if (known) return known
   const names = new Map<string, Named>()
   const put = (name: string, named: Named) => {
-    const plain = plainName(name)
+    const plain = isOwnId(named.move.id) ? nameKey(name) : plainName(name)
     if (plain && !names.has(plain)) names.set(plain, named)
   }
   const moves = [...library.moves.values()].filter((m) => !m.retired)
@@ -68,6 +74,8 @@ export function nameIndex(library: Library): NameIndex {
     for (const name of [...move.synonyms, ...(move.understood ?? []), move.playName ?? '']) put(name, { move })
   for (const move of moves) for (const v of move.versions) put(v.name, { move, version: v.id })
   for (const move of moves) for (const v of move.versions) put(`${move.name} ${v.name}`, { move, version: v.id })
+  for (const move of moves.filter((m) => isOwnId(m.id)))
+    for (const v of move.versions) put(`${move.id} ${v.id}`, { move, version: v.id })
   // "Desk press-up" is the desk push-up: a version's name with the move's other names in it.
   for (const move of moves) {
     const own = plainName(move.name)
@@ -101,15 +109,18 @@ const word = /[\p{L}\p{N}]+(?:['’][\p{L}]+)?/gu
 /**
  * The longest name of the library in a text; the first of equally long ones. Quotes settle which.
  *
+ * @param quoted what stands in the quotes of a text that hides it
  * @example findName('10 squat jumps slow', index)?.named.move.id // 'squat-jump'
  */
-export function findName(text: string, { names, lengths }: NameIndex): FoundName | undefined {
-  const quoted = /"([^"]+)"/.exec(text)
-  if (quoted) {
-    const named = names.get(plainName(quoted[1]!))
-    if (!named) return undefined
-    const end = quoted.index + quoted[0].length
-    return { named, before: text.slice(0, quoted.index), after: text.slice(end) }
+export function findName(
+  text: string,
+  { names, lengths }: NameIndex,
+  quoted: readonly string[] = [],
+): FoundName | undefined {
+  const found = quotedIn(text, quoted) ?? rawQuoteIn(text)
+  if (found) {
+    const named = names.get(nameKey(found.name))
+    return named && { named, before: found.before, after: found.after }
   }
   const words = [...text.matchAll(word)]
   const plain = words.map((w) => plainName(w[0]))
@@ -128,6 +139,12 @@ export function findName(text: string, { names, lengths }: NameIndex): FoundName
   return undefined
 }
 
+function rawQuoteIn(text: string): { name: string; before: string; after: string } | undefined {
+  const match = /"([^"]+)"/.exec(text)
+  if (!match) return undefined
+  return { name: match[1]!, before: text.slice(0, match.index), after: text.slice(match.index + match[0].length) }
+}
+
 /** Up to three names most like a typed one, as people write them. */
 export function nearestNames(typed: string, { names }: NameIndex): string[] {
   const near = nearest(plainName(typed), names, 6).map(({ move, version }) =>
@@ -138,15 +155,50 @@ export function nearestNames(typed: string, { names }: NameIndex): string[] {
 
 /**
  * The shortest text that names one version of a move and nothing else, where a move's own name means its ordinary
- * version: in a group's brackets and in a cell.
+ * version: in a group's brackets and in a cell. A teacher's own moves stand in quotes: whoever reads it may not know them.
  *
  * @example printName(squatJump, 'tuck-jump', index) // 'Tuck jump'
  */
 export function printName(move: Move, version: string, { names }: NameIndex): string {
   const v = move.versions.find((x) => x.id === version)
   const exact = (name: string) => {
-    const found = names.get(plainName(name))
+    const found = names.get(nameKey(name))
     return found?.move.id === move.id && (found.version ?? move.standard) === version
   }
-  return [v?.name, move.name].find((name) => name && exact(name)) ?? `"${move.name}: ${v?.name ?? version}"`
+  const own = isOwnId(move.id)
+  const short = [v?.name, move.name].find((name) => name && exact(name))
+  if (short !== undefined) return own ? inQuotes(short) : short
+  const long = `${move.name}: ${v?.name ?? version}`
+  return inQuotes(own && !exact(long) ? `${move.id}: ${version}` : long)
 }
+
+/**
+ * A name as {@link printName} has it, of a teacher's own move under one that never means the version each grade is ready for: whoever
+ * does not know the move could not tell them apart.
+ */
+export function printExactName(move: Move, version: string, index: NameIndex): string {
+  const short = printName(move, version, index)
+  const alike = move.versions.every((v) => v.fromGrade === move.versions[0]!.fromGrade)
+  if (!isOwnId(move.id) || alike || index.names.get(nameKey(short))?.version) return short
+  const long = `${move.name}: ${move.versions.find((v) => v.id === version)?.name ?? version}`
+  const named = index.names.get(plainName(long))
+  return inQuotes(named?.move.id === move.id && named.version === version ? long : `${move.id}: ${version}`)
+}
+
+/** The version of a move that has a name; undefined where none or several have. */
+export function versionCalled(move: Pick<Move, 'versions'>, name: string): string | undefined {
+  const called = move.versions.filter((v) => nameKey(v.name) === nameKey(name))
+  return called.length === 1 ? called[0]!.id : undefined
+}
+
+/** What a later lap's version is called behind its move: of a teacher's own move by the version's name alone. */
+export function printLapName(move: Move, version: string, index: NameIndex): string {
+  const name = move.versions.find((v) => v.id === version)?.name
+  return isOwnId(move.id) && name !== undefined && versionCalled(move, name) === version
+    ? inQuotes(name)
+    : printName(move, version, index)
+}
+
+/** A move's own name, in quotes where it is a teacher's own. */
+export const printMoveName = (move: Pick<Move, 'id' | 'name'>): string =>
+  isOwnId(move.id) ? inQuotes(move.name) : move.name

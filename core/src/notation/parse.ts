@@ -1,4 +1,5 @@
 import type { Counted } from '../base/problem.ts'
+import { carryMoves } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { hasStations, newBlock, stationsOf, type Block } from '../session/forms.ts'
 import { gradesName, type Group } from '../terms/group.ts'
@@ -9,6 +10,8 @@ import type { PerGroup } from '../terms/perGroup.ts'
 import type { Section, Workout } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import { cleanText } from '../base/text.ts'
+import { BroughtMoves } from './broughtMoves.ts'
+import type { Readings } from './free/understandName.ts'
 import { readDetail, targetLine, type DetailsWords } from './detailsText.ts'
 import { notationOf } from './formNotations.ts'
 import { readFormLine } from './readForm.ts'
@@ -58,9 +61,16 @@ const longestLine = 6000
  *
  * @param defaults the groups a text without any is for; left out, K–1, 2–3 and 4–6
  * @param freely asked for what a line that is not read whole may be; without it such a line is a mistake
+ * @param readings what names in quotes stand for, as their teacher said; else those the library does not know are moves of her own
  */
-export function parse(text: string, library: Library, defaults?: readonly Group[], freely?: ReadsFreely): Parsed {
-  const reader = new Reader(library, defaults, freely)
+export function parse(
+  text: string,
+  library: Library,
+  defaults?: readonly Group[],
+  freely?: ReadsFreely,
+  readings?: Readings,
+): Parsed {
+  const reader = new Reader(library, defaults, freely, new BroughtMoves(library, readings))
   const lines = text.slice(0, limits.bytes).split(lineBreak)
   for (const [i, line] of lines.entries()) if (!reader.goesOn(line, i + 1)) break
   return reader.end()
@@ -90,10 +100,12 @@ class Reader {
   #ids = { p: 0, b: 0, s: 0 }
   #lines = new Map<string, number>()
   #at = 0
+  #brought: BroughtMoves | undefined
 
-  constructor(library: Library, defaults: readonly Group[] | undefined, freely?: ReadsFreely) {
+  constructor(library: Library, defaults: readonly Group[] | undefined, freely?: ReadsFreely, brought?: BroughtMoves) {
     this.#library = library
     this.#freely = freely
+    this.#brought = brought
     this.#groups = defaults ?? newWorkout('x', lanes, 20, library.version).groups
   }
 
@@ -238,7 +250,8 @@ class Reader {
     }
     if (this.#ownWords(text)) return
     const opened = readFormLine(text, this.#groups, 'b0', n)
-    const inline = opened?.problems.length === 0 ? undefined : readInline(text, this.#groups, this.#library, n)
+    const names = this.#freely ? 'any' : this.#brought ? 'quoted' : 'known'
+    const inline = opened?.problems.length === 0 ? undefined : readInline(text, this.#groups, this.#library, n, names)
     if (opened && !inline) {
       if (!this.#room()) return
       this.#problems.push(...opened.problems)
@@ -286,7 +299,17 @@ class Reader {
   #station(text: string, n: number, at: number, word?: Pick<Station, 'face'>): void {
     const block = this.#block && hasStations(this.#block) ? this.#block : newBlock.list('b0')
     if (this.#ids.s >= limits.stations) return this.#tooMany('stations', limits.stations)
-    const { station, problems } = readStation(text, block, this.#groups, this.#library, 's0', n, this.#common, at)
+    const { station, problems } = readStation(
+      text,
+      block,
+      this.#groups,
+      this.#library,
+      's0',
+      n,
+      this.#common,
+      at,
+      this.#brought,
+    )
     if (problems.length && this.#freely && !word) {
       const read = this.#freely(text, { line: n, column: at + 1 }, block, this.#groups)
       if (read) read.forEach((free) => this.#add(free))
@@ -315,6 +338,7 @@ class Reader {
     this.#close()
     const { minutes, groups, space, quiet, together, outdoors, finishTogether, builds } = this.#details
     const base = newWorkout(this.#title || untitled, [[0]], minutes ?? 20, this.#library.version)
+    const moves = this.#brought?.moves ?? []
     const target = this.#target.join('\n').trim().slice(0, limits.paragraph)
     const workout: Workout = {
       ...base,
@@ -333,6 +357,7 @@ class Reader {
         const { note: _, ...section } = s
         return { ...section, ...(note && { note }) }
       }),
+      ...(moves.length && { moves }),
     }
     const said = {
       title: this.#title !== undefined,
@@ -342,7 +367,8 @@ class Reader {
       space: space !== undefined,
       headings: this.#headings,
     }
-    return { workout, problems: atMost(this.#problems), said, lines: this.#lines }
+    const carrying = moves.length ? carryMoves(workout, this.#library) : workout
+    return { workout: carrying, problems: atMost(this.#problems), said, lines: this.#lines }
   }
 }
 

@@ -17,11 +17,12 @@ const replaced = (text: string) =>
     .replace(/[⁄∕]/g, '/')
     .replace(/[\u00a0\u2009\u202f\t]/g, ' ')
 
-/** A mark of seconds behind a number; one that closes a name in quotes is none. */
+/** A mark of seconds behind a number; one that opens a hidden name or closes a name in quotes is none. */
 function secondsMark(): (mark: string, at: number, text: string) => string {
   let quoted = false
   return (mark, at, text) => {
-    if (!quoted && /\d ?$/.test(text.slice(Math.max(0, at - 2), at))) return 's'
+    const opens = /[\ue000-\uf8ff]/.test(text[at + 1] ?? '')
+    if (!quoted && !opens && /\d ?$/.test(text.slice(Math.max(0, at - 2), at))) return 's'
     if (mark === '"') quoted = !quoted
     return mark
   }

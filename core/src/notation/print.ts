@@ -11,7 +11,9 @@ import { printCell, printCellAs } from './cell.ts'
 import { printDetails } from './detailsText.ts'
 import { notationOf } from './formNotations.ts'
 import { groupLabel } from './groupsText.ts'
-import { nameIndex, plainName, printName } from './names.ts'
+import { libraryFor } from '../library/carryMoves.ts'
+import { nameIndex, nameKey, printExactName, printMoveName, printName } from './names.ts'
+import { inQuotes } from './quoted.ts'
 import { printHead } from './sectionHead.ts'
 import { strip } from './strip.ts'
 
@@ -40,7 +42,7 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
   const index = nameIndex(library)
   const { all } = station.cells
   const move = library.moves.get(all.move)
-  const plain = move && index.names.get(plainName(move.name))
+  const plain = move && index.names.get(nameKey(move.name))
   const word = notationOf(block.form).prefix?.print(station)
 
   /** The line under a name, and how many groups need brackets beside it. */
@@ -49,22 +51,22 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
       const cell = valueFor(station.cells, group.id)
       if (sameValue(cell, expected(group.id))) return []
       const owner = library.moves.get(cell.move)
-      const called = owner ? printName(owner, cell.version, index) : `"${cell.move}"`
+      const called = owner ? printExactName(owner, cell.version, index) : `"${cell.move}"`
       return [` [${groupLabel(group, groups)}: ${printCellAs(cell, library, called, all)}]`]
     })
     return { text: `${printCellAs(all, library, quotedWhereRead(name))}${own.join('')}`, brackets: own.length }
   }
-  const exact = line(move ? printName(move, all.version, index) : `"${all.move}"`, exactly())
+  const exact = line(move ? printExactName(move, all.version, index) : `"${all.move}"`, exactly())
   // The move's own name, where a reader takes it for the version each grade is ready for.
   const ready = move && plain?.move.id === move.id && !plain.version ? cellsFor(move, groups, 'intervals') : undefined
-  const byGrade = ready && line(move!.name, (id) => ({ ...all, version: valueFor(ready, id).version }))
+  const byGrade = ready && line(printMoveName(move!), (id) => ({ ...all, version: valueFor(ready, id).version }))
   const shortest = byGrade && byGrade.brackets <= exact.brackets ? byGrade : exact
-  return `${word ? `${word}: ` : ''}${shortest.text}`
+  return `${word ? `${quotedWhereRead(word)}: ` : ''}${shortest.text}`
 
   /** What a reader makes of an exact name: that version for all, unless it is the move's own name. */
   function exactly(): (groupId: string) => Cell {
-    const name = move && printName(move, all.version, index)
-    const names = name && index.names.get(plainName(name))
+    const name = move && printExactName(move, all.version, index)
+    const names = name && index.names.get(nameKey(name))
     const auto = move && names && !names.version ? cellsFor(move, groups, 'intervals') : undefined
     return (id) => (auto ? { ...all, version: valueFor(auto, id).version } : all)
   }
@@ -85,7 +87,7 @@ export function printAcross(
   const { all } = station.cells
   const move = library.moves.get(all.move)
   const name = quotedWhereRead(move ? printName(move, all.version, index) : `"${all.move}"`)
-  const named = move && index.names.get(plainName(printName(move, all.version, index)))
+  const named = move && index.names.get(nameKey(printName(move, all.version, index)))
   // The move's own name stands for the version each grade is ready for.
   const ready = move && named && !named.version ? cellsFor(move, groups, 'intervals') : undefined
   const word = notationOf(block.form).prefix?.print(station)
@@ -96,14 +98,14 @@ export function printAcross(
       ? printCellAs(cell, library, '').replace(/^[\s;]+/, '')
       : printCell(cell, library)
   })
-  return { name: word ? `${word}: ${name}` : name, cells }
+  return { name: word ? `${quotedWhereRead(word)}: ${name}` : name, cells }
 }
 
 /** A name that a line would be read otherwise by, as a form's opening or a row's own words, stands in quotes. */
 const quotedWhereRead = (name: string): string =>
   !name.startsWith('"') &&
   (forms.some((form) => notationOf(form).opens.test(name)) || ownWords.test(name) || /[^\p{L}\s'’&/!?.-]/u.test(name))
-    ? `"${name}"`
+    ? inQuotes(name)
     : name
 const ownWords = /^(?:hold|each|note|easier|harder|rest|travel|minutes|groups|target)\b/i
 
@@ -149,7 +151,8 @@ export function printBlock(
  *
  * @example '# Storm-day springs\nminutes 22; groups K-1, 2-3, 4-6; space mat\n\n## Warm-up\n…'
  */
-export function print(workout: Workout, library: Library): string {
+export function print(workout: Workout, ours: Library): string {
+  const library = libraryFor(workout, ours)
   const w = strip(workout, library)
   const lines = [`# ${w.title}`, ...printDetails(w)]
   for (const section of w.sections) {

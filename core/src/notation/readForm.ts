@@ -1,5 +1,6 @@
 import { goesOnPairs } from './pair.ts'
-import { newBlock, forms, type Block, type Form } from '../session/forms.ts'
+import { newBlock, forms, type Block } from '../session/forms.ts'
+import { blockAsRead } from './blockAsRead.ts'
 import type { Group } from '../terms/group.ts'
 import { canonical, type PerGroup } from '../terms/perGroup.ts'
 import type { Dose } from '../terms/dose.ts'
@@ -58,14 +59,14 @@ export function readFormLine(
     const notation = notationOf(form)
     if (!notation.opens.test(first.base.text)) continue
     if (notation.bare)
-      return list.length === 1 && first.base.text.toLowerCase() === notation.bare ? blank(form, id) : undefined
+      return list.length === 1 && first.base.text.toLowerCase() === notation.bare
+        ? { block: blockAsRead(form, id), problems: [] }
+        : undefined
     if (!readFacts(first.base.text, notation.facts)) continue
-    return withFacts(newBlock[form](id) as Block, notation.facts, list, groups, line)
+    return withFacts(blockAsRead(form, id), notation.facts, list, groups, line)
   }
   return undefined
 }
-
-const blank = (form: Form, id: string): OpenedBlock => ({ block: newBlock[form](id) as Block, problems: [] })
 
 function withFacts(
   start: Block,

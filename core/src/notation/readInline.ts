@@ -10,6 +10,7 @@ import { readDose } from './dose.ts'
 import { secondsOf, secondsPattern } from './facts.ts'
 import { findName, nameIndex } from './names.ts'
 import { plainMarks } from './plainMarks.ts'
+import { hideQuoted, quotedIn, type Hidden } from './quoted.ts'
 import { readFormLine } from './readForm.ts'
 import { segments } from './segments.ts'
 import type { TextProblem } from './textProblem.ts'
@@ -24,6 +25,8 @@ export interface InlineBlock {
 
 // Not before a pair of work and rest: `8x20/10` is laps by the clock.
 const times = /^(\d{1,2})\s*x\s*(?!\d+\s*s?\s*\/)(?=\S)/i
+/** Behind its move: `squat 3x10`. */
+const timesBehind = /(?<=\s)(\d{1,2})\s*x\s*(?=\d)/i
 const restWords = new RegExp(
   `^(?:with )?(?:a )?rest\\s*:?\\s*${secondsPattern}(?:\\s*between)?$|^${secondsPattern}\\s*rest$`,
   'i',
@@ -43,80 +46,126 @@ function colonAt(text: string): number {
   return -1
 }
 
-const rowsOf = (text: string, at: number): InlineBlock['rows'] =>
-  segments(text, ',').map(({ base, own }) => {
+/** Whose names make a line a block of rows: those of the library, also any in quotes, or any words. */
+export type NamesTaken = 'known' | 'quoted' | 'any'
+
+/** A line as it is read: what was typed, and the same with its names in quotes hidden. */
+interface Line extends Hidden {
+  raw: string
+  library: Library
+  names: NamesTaken
+}
+
+/** The rows of a stretch of a line, as they were typed. */
+const rowsOf = (line: Line, from: number, to = line.text.length): InlineBlock['rows'] => {
+  const text = line.text.slice(from, to)
+  return segments(text, ',').map(({ base, own }) => {
     const end = own.at(-1)
     const stop = end
       ? text.indexOf(']', end.says.at + end.says.text.length) + 1 || text.length
       : base.at + base.text.length
-    return { text: text.slice(base.at, stop), at: at + base.at }
+    return { text: line.raw.slice(from + base.at, from + stop), at: from + base.at }
   })
+}
+
+const named = ({ text, quoted, library, names }: Line, from = 0, to = text.length): boolean => {
+  const part = text.slice(from, to)
+  if (findName(part, nameIndex(library), quoted)) return true
+  return names === 'any' ? /\p{L}{2}/u.test(part) : names === 'quoted' && quotedIn(part, quoted) !== undefined
+}
 
 /**
- * Reads a line that is a whole block: `3x10 squat, rest 60`, `2x 30 s: jack, plank`, `20/10 x8 high knees`,
+ * Reads a line that is a whole block: `3x10 squat, rest 60`, `squat 3x10`, `2x 30 s: jack, plank`, `20/10 x8 high knees`,
  * `amrap 10: a, b`, `coin: a, b | c, d`.
  *
  * @returns undefined where the line is none
  */
 export function readInline(
-  text: string,
+  raw: string,
   groups: readonly Group[],
   library: Library,
-  line: number,
+  at: number,
+  names: NamesTaken = 'known',
 ): InlineBlock | undefined {
-  const plain = plainMarks(text)
-  return readTimes(plain, library) ?? readHeaded(plain, groups, library, line)
+  const line = { ...hideQuoted(raw), raw, library, names }
+  return readTimes(line) ?? readTimesBehind(line) ?? readHeaded(line, groups, at)
 }
 
 /** `NxD move` is sets; `NxD: a, b` and `Nx D a, D b` are rounds. A trailing rest is between rounds or between sets. */
-function readTimes(text: string, library: Library): InlineBlock | undefined {
-  const match = times.exec(text)
+function readTimes(line: Line): InlineBlock | undefined {
+  const match = times.exec(line.text)
   if (!match) return undefined
   const n = Number(match[1])
   if (n < 1 || n > limits.laps) return undefined
   const start = match[0].length
-  const rest = text.slice(start)
-  const colon = colonAt(rest)
-  const common = colon >= 0 ? readDose(rest.slice(0, colon), 'reps') : undefined
+  const colon = colonAt(line.text.slice(start))
+  const common = colon >= 0 ? readDose(line.text.slice(start, start + colon), 'reps') : undefined
   if (colon >= 0 && !common) return undefined
-  const from = colon >= 0 ? colon + 1 : 0
-  const all = rowsOf(rest.slice(from), start + from)
-  const rests = all.filter((r) => restWords.test(r.text))
-  const rows = all.filter((r) => !restWords.test(r.text))
-  if (rows.length === 0 || !rows.some((r) => findName(r.text, nameIndex(library)))) return undefined
-  const found = rests.length ? restWords.exec(rests[0]!.text)! : undefined
-  const seconds = found ? Math.min(limits.seconds, secondsOf(found[1] ?? found[3]!, found[2] ?? found[4])) : 0
+  const from = colon >= 0 ? start + colon + 1 : start
+  const { rows, rest } = restApart(rowsOf(line, from))
+  if (rows.length === 0 || !rows.some((r) => named(line, r.at, r.at + r.text.length))) return undefined
   const many = rows.length > 1 || colon >= 0
   const block: Block = many
-    ? { ...newBlock.rounds('b0'), rounds: { all: n }, restBetween: { all: seconds } }
-    : { ...newBlock.sets('b0'), sets: { all: n }, restBetween: { all: seconds } }
+    ? { ...newBlock.rounds('b0'), rounds: { all: n }, restBetween: { all: rest } }
+    : setsOf(n, rest)
   return { block, ...(common && { common: { all: common } }), rows, problems: [] }
 }
 
+/** `move NxD` is sets too. */
+function readTimesBehind(line: Line): InlineBlock | undefined {
+  const match = timesBehind.exec(line.text)
+  const n = Number(match?.[1])
+  if (!match || n < 1 || n > limits.laps || !named(line, 0, match.index)) return undefined
+  const blank = (text: string) =>
+    text.slice(0, match.index) + ' '.repeat(match[0].length) + text.slice(match.index + match[0].length)
+  const { rows, rest } = restApart(rowsOf({ ...line, text: blank(line.text), raw: blank(line.raw) }, 0))
+  return rows.length === 1 ? { block: setsOf(n, rest), rows, problems: [] } : undefined
+}
+
+const setsOf = (n: number, rest: number): Block => ({
+  ...newBlock.sets('b0'),
+  sets: { all: n },
+  restBetween: { all: rest },
+  restStations: { all: 0 },
+})
+
+/** Rows without those that are a rest, and its seconds. */
+function restApart(all: InlineBlock['rows']): { rows: InlineBlock['rows']; rest: number } {
+  const restIn = ({ text }: { text: string }) => restWords.exec(plainMarks(text))
+  const found = all.map(restIn).find((match) => match)
+  return {
+    rows: all.filter((row) => !restIn(row)),
+    rest: found ? Math.min(limits.seconds, secondsOf(found[1] ?? found[3]!, found[2] ?? found[4])) : 0,
+  }
+}
+
 /** A form's line, then its rows: behind a colon, or from the first name on. */
-function readHeaded(text: string, groups: readonly Group[], library: Library, line: number): InlineBlock | undefined {
+function readHeaded(line: Line, groups: readonly Group[], at: number): InlineBlock | undefined {
+  const { text, quoted, library } = line
   const colon = colonAt(text)
-  const name = colon < 0 ? findName(text, nameIndex(library)) : undefined
+  const name = colon < 0 ? findName(text, nameIndex(library), quoted) : undefined
   const split = colon >= 0 ? colon : (name?.before.length ?? -1)
   if (split <= 0) return undefined
   const head = text.slice(0, split).replace(/(?:\s+of)?[\s,]*$/i, '')
-  const opened = readFormLine(head, groups, 'b0', line)
+  const opened = readFormLine(head, groups, 'b0', at)
   // Words before a name that no form understands are the row's own.
   if (!opened || opened.problems.length) return undefined
   const from = colon >= 0 ? split + 1 : split
-  const tail = text.slice(from)
   const { block, common } = opened
   if (!('stations' in block)) return undefined
   const faces = notationOf(block.form).columns?.(block)
-  if (!faces) return { block, common, rows: rowsOf(tail, from), problems: [] }
+  if (!faces) return { block, common, rows: rowsOf(line, from), problems: [] }
   // Each column under its face; a line without bars is dealt out.
-  const columns = tail.split('|')
-  let at = from
+  const columns = text.slice(from).split('|')
+  let next = from
   const rows = columns.flatMap((column, i) => {
-    const start = at
-    at += column.length + 1
+    const start = next
+    next += column.length + 1
     const face = faces[Math.min(i, faces.length - 1)]!
-    return rowsOf(column, start).map((row) => ({ ...row, ...(columns.length > 1 && { word: { face } }) }))
+    return rowsOf(line, start, start + column.length).map((row) => ({
+      ...row,
+      ...(columns.length > 1 && { word: { face } }),
+    }))
   })
   return { block, common, rows, problems: [] }
 }

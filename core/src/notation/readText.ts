@@ -2,7 +2,7 @@ import { limits } from '../base/limits.ts'
 import { carryMoves } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { withOwnMoves } from '../library/ownMoves.ts'
-import { hasStations, stationsOf, type Block } from '../session/forms.ts'
+import { hasStations, stationsOf } from '../session/forms.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Country } from '../terms/country.ts'
 import type { Group } from '../terms/group.ts'
@@ -16,7 +16,7 @@ import { freeStation } from './free/station.ts'
 import { nearestMoves, noReadings, type Readings } from './free/understandName.ts'
 import { englishIn, severalMeanings } from './free/words.en.ts'
 import { plainName } from './names.ts'
-import { isOurs, parse, type Parsed } from './parse.ts'
+import { isOurs, parse, type Parsed, type ReadsFreely } from './parse.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
 /** What a text came to: a session, always, with what it leaves open and what there was no room for. */
@@ -82,7 +82,10 @@ function stillOpen(text: string, { workout, questions }: ReadText, library: Libr
 
 function readAny(text: string, library: Library, options: ReadTextOptions): ReadText {
   const ours = ourLine.test(text)
-  const strict = ours || isOurs(text, library, options.groups) ? parse(text, library, options.groups) : undefined
+  const strict =
+    ours || isOurs(text, library, options.groups)
+      ? parse(text, library, options.groups, undefined, options.readings)
+      : undefined
   if (strict && !strict.problems.length && (ours || !isTrap(text, strict)))
     return { ...strict, workout: carryMoves(strict.workout, library), questions: [] }
   if (ours) return readMixed(text, library, options)
@@ -114,7 +117,7 @@ function readMixed(
   const questions: Question[] = []
   const own = new Map<string, OwnMove>()
   const reader = { library, readings, english: englishIn(text, country) }
-  const parsed = parse(text, library, groups, (line, at, block, of) => {
+  const freely: ReadsFreely = (line, at, block, of) => {
     const bare = bareLine(line)
     const rows = rowsOf(bare.text, bare.at, reader)
     if (!rows) return undefined
@@ -134,9 +137,10 @@ function readMixed(
           received: row.name,
           answers: nameAnswers(row.understood.nearest()),
         })
-      return freeStation(row, (block as Block).form, make) ?? []
+      return freeStation(row, block.form, make) ?? []
     })
-  })
+  }
+  const parsed = parse(text, library, groups, freely, readings)
   const moves = [...own.values()].slice(0, limits.ownMoves)
   return { ...parsed, workout: carried(parsed.workout, moves, library), questions }
 }

@@ -48,7 +48,10 @@ export function segments(line: string, cuts: string): Segment[] {
       endBase(i)
       let depth = 1
       start = i + 1
-      while (++i < line.length && depth > 0) depth += line[i] === '[' ? 1 : line[i] === ']' ? -1 : 0
+      for (let quotes = false; ++i < line.length && depth > 0;) {
+        if (line[i] === '"') quotes = !quotes
+        if (!quotes) depth += line[i] === '[' ? 1 : line[i] === ']' ? -1 : 0
+      }
       const end = depth === 0 ? i - 1 : line.length
       const colon = line.indexOf(':', start)
       const split = colon >= 0 && colon < end ? colon : end

@@ -1,4 +1,5 @@
-import { newBlock, stationsOf, type Block } from '../session/forms.ts'
+import { stationsOf, type Block } from '../session/forms.ts'
+import { blockAsRead } from './blockAsRead.ts'
 import type { Library } from '../library/library.ts'
 import { canonical, settled, type PerGroup } from '../terms/perGroup.ts'
 import type { Section, Workout } from '../session/schema.ts'
@@ -76,7 +77,7 @@ export function stripBlock(
   library: Pick<Library, 'moves'>,
 ): Block {
   const notation = notationOf(block.form)
-  let stripped = newBlock[block.form](block.id) as Block
+  let stripped = blockAsRead(block.form, block.id)
   const named = notation.facts.map((f) => {
     const value = f.get(block)
     return value && settled(renamedGroups(value, ids), groupIds)

@@ -1,9 +1,11 @@
 import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
+import { moderateMet, vigorousMet } from '../terms/effort.ts'
 import type { Group } from '../terms/group.ts'
 import type { Step } from '../timing/step.ts'
+import { workMet } from './workMet.ts'
 
-/** How hard a moment is for a heart: shares of what lies between its rest and its top. */
+/** How hard a moment is for a child's heart: light, moderate, vigorous work of its own resting METs. */
 export const pulseZones = ['light', 'moderate', 'vigorous'] as const
 export type PulseZone = (typeof pulseZones)[number]
 
@@ -25,16 +27,21 @@ const restByAge: readonly [below: number, beats: number][] = [
   [8, 91],
   [Infinity, 84],
 ]
-/** From how much of the reserve on it is moderate and vigorous. Source: Garber et al. 2011, Med Sci Sports Exerc 43:1334 (adults). */
-const shares = { moderate: 0.4, vigorous: 0.6 }
+/**
+ * The most a child can do, in its own resting METs, by age: 45 to 48 ml/kg/min against a rest of 6 to 5.5, which falls as it grows.
+ * Sources: Butte et al. 2018, Med Sci Sports Exerc 50:246; Armstrong and Welsman 1994, Exerc Sport Sci Rev 22:435; from memory.
+ */
+const peakByAge: readonly [below: number, mets: number][] = [
+  [8, 7.5],
+  [10, 8],
+  [Infinity, 8.5],
+]
 /** Seconds in which a pulse goes two thirds of the way to where the work takes it, up and down; ours. */
 const [up, down] = [25, 45]
 /** METs of standing still, of getting into place, and of work that is no move of the library; ours. */
 const still = 1.3
 const moving = 2
 const unknown = 3
-/** METs that would take a child to its top, above one; ours. */
-const topMets = 10
 /** A point every so many seconds. */
 const every = 5
 
@@ -52,6 +59,9 @@ export const restingPulse = (age: number): number => restByAge.find(([below]) =>
  */
 export const topPulse = (age: number): number => 208 - 0.7 * age
 
+/** @example peakMets(9) // 8 */
+export const peakMets = (age: number): number => peakByAge.find(([below]) => age < below)![1]
+
 /** The age a group stands for: the middle of its ages. */
 const ageOf = ({ ages: [from, to] }: Pick<Group, 'ages'>): number => (from + to) / 2
 
@@ -59,7 +69,28 @@ function metOf(step: Step, library: Library): number {
   if (step.kind === 'rest' || step.kind === 'talk' || step.kind === 'measure') return still
   if (step.kind !== 'work') return moving
   if (!step.move || !step.version) return unknown
-  return performedBy({ move: step.move, version: step.version }, library).version.met
+  return workMet(performedBy({ move: step.move, version: step.version }, library))
+}
+
+/** A stretch in which a pulse is drawn to a height. */
+interface Drawn {
+  from: number
+  to: number
+  /** Seconds for two thirds of the way. */
+  within: number
+  seconds: number
+}
+
+const beatsAfter = ({ from, to, within }: Drawn, seconds: number): number =>
+  to + (from - to) * Math.exp(-seconds / within)
+
+/** How long a pulse is at a height or above it: it crosses it once at most, since it goes one way. */
+function secondsAbove(drawn: Drawn, beats: number): number {
+  const { from, to, within, seconds } = drawn
+  const [starts, ends] = [from >= beats, beatsAfter(drawn, seconds) >= beats]
+  if (starts === ends) return starts ? seconds : 0
+  const crossing = within * Math.log((from - to) / (beats - to))
+  return starts ? crossing : seconds - crossing
 }
 
 /**
@@ -70,23 +101,31 @@ function metOf(step: Step, library: Library): number {
 export function pulseCurve(steps: readonly Step[], group: Pick<Group, 'ages'>, library: Library): PulseCurve {
   const age = ageOf(group)
   const [rest, top] = [restingPulse(age), topPulse(age)]
-  const beatsAt = (share: number) => rest + (top - rest) * share
-  const from = { moderate: beatsAt(shares.moderate), vigorous: beatsAt(shares.vigorous) }
+  const peak = peakMets(age)
+  /** Where so many METs take the pulse, from its rest at one to its top at the most the child can do. */
+  const beatsAt = (met: number) => rest + (top - rest) * Math.min(1, Math.max(0, (met - 1) / (peak - 1)))
+  const from = { moderate: beatsAt(moderateMet), vigorous: beatsAt(vigorousMet) }
   const minutes: PulseCurve['minutes'] = { light: 0, moderate: 0, vigorous: 0 }
   const points: PulseCurve['points'] = [{ at: 0, beats: rest }]
   let beats = rest
   let at = 0
   for (const step of steps) {
-    const target = beatsAt(Math.min(1, Math.max(0, (metOf(step, library) - 1) / topMets)))
-    for (let left = step.seconds.typical; left > 0;) {
-      const seconds = Math.min(left, 1)
-      beats = target + (beats - target) * Math.exp(-seconds / (target > beats ? up : down))
-      at += seconds
-      left -= seconds
-      const zone: PulseZone = beats >= from.vigorous ? 'vigorous' : beats >= from.moderate ? 'moderate' : 'light'
-      minutes[zone] += seconds / 60
-      if (at - points.at(-1)!.at >= every) points.push({ at, beats })
+    const target = beatsAt(metOf(step, library))
+    const whole = step.seconds.typical
+    const drawn: Drawn = { from: beats, to: target, within: target > beats ? up : down, seconds: whole }
+    const [moderate, vigorous] = [secondsAbove(drawn, from.moderate), secondsAbove(drawn, from.vigorous)]
+    minutes.light += (whole - moderate) / 60
+    minutes.moderate += (moderate - vigorous) / 60
+    minutes.vigorous += vigorous / 60
+    for (
+      let done = Math.min(1, whole);
+      done <= whole && whole > 0;
+      done = done === whole ? Infinity : Math.min(whole, done + 1)
+    ) {
+      beats = beatsAfter(drawn, done)
+      if (at + done - points.at(-1)!.at >= every) points.push({ at: at + done, beats })
     }
+    at += whole
   }
   if (points.at(-1)!.at < at) points.push({ at, beats })
   return { points, rest, top, from, minutes }

@@ -172,16 +172,32 @@ function inTableOrder({ table }: PlayOf<'chance'>, rows: readonly SheetRow[]): S
   return [...rows].sort((a, b) => order.indexOf(a.station) - order.indexOf(b.station))
 }
 
-/** Work and rest by the clock, lap by lap; a split slot is one; nothing where the child keeps the time. */
+/** Work and rest by the clock, lap by lap; a split slot is one; nothing where the child keeps the time, or rows take different ones. */
 function paceOf(lane: Lane, block: string): { work: number; rest: number }[] {
   const steps = lane.steps.filter((s) => s.block === block)
   const work = steps.filter((s) => s.kind === 'work')
   if (work.length === 0 || work.some((s) => s.by !== 'clock' || s.lap === undefined)) return []
   const laps = [...new Set(work.map((s) => s.lap!))].map((lap) => {
-    const own = work.filter((s) => s.lap === lap)
-    const slot = own.filter((s) => s.station === own[0]!.station)
+    const slots = slotSeconds(steps.filter((s) => s.lap === lap))
     const rest = steps.find((s) => s.kind === 'rest' && s.lap === lap)
-    return { work: slot.reduce((sum, s) => sum + s.seconds.typical, 0), rest: rest?.seconds.typical ?? 0 }
+    return { slots, work: slots[0]!, rest: rest?.seconds.typical ?? 0 }
   })
-  return laps.every((lap) => lap.work === laps[0]!.work && lap.rest === laps[0]!.rest) ? laps.slice(0, 1) : laps
+  if (laps.some((lap) => lap.slots.some((seconds) => seconds !== lap.work))) return []
+  const pace = laps.map(({ work, rest }) => ({ work, rest }))
+  return pace.every((lap) => lap.work === pace[0]!.work && lap.rest === pace[0]!.rest) ? pace.slice(0, 1) : pace
+}
+
+/** The seconds of each slot of a lap: one piece of work, or both sides of a move one after the other. */
+function slotSeconds(steps: readonly LaneStep[]): number[] {
+  const slots: number[] = []
+  let before: LaneStep | undefined
+  for (const step of steps) {
+    if (step.kind === 'rest') before = undefined
+    if (step.kind !== 'work') continue
+    const second = before?.side !== undefined && before.station === step.station && before.side !== step.side
+    if (second) slots.push(slots.pop()! + step.seconds.typical)
+    else slots.push(step.seconds.typical)
+    before = second ? undefined : step
+  }
+  return slots
 }

@@ -57,11 +57,11 @@ const operationsOf = (block: SumsBlock, group: Pick<Group, 'grades'>): Operation
   block.operations ?? operationsFor(lowestGrade(group))
 
 /**
- * The sums of a block for one group, one a station: answers inside the group's own range, no sum twice in a session as far
+ * The sums of a block for one group, one a station: answers inside the group's own range, no sum and no answer twice in a session as far
  * as the range allows. With `same` groups of one range have the same answers, though the sums differ. A range above a
  * grade's numbers is kept: both numbers are within them then.
  *
- * @param asked sums the group had before in the session; these are put to it
+ * @param asked sums and answers the group had before in the session; these are put to it
  * @example sumsFor(newSums('b1') with two stations, { grades: [4, 5], … }) // [{ written: { text: '36 ÷ 4' }, answer: 9, … }, …]
  */
 export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, asked = new Set<string>()): Sum[] {
@@ -76,12 +76,19 @@ export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, a
     return { wanted: operationsOf(block, group).flatMap(by), added: by('add') }
   }
   const fresh = (sums: readonly Sum[]) => sums.filter((sum) => !asked.has(sum.written.text))
+  // Groups with the same answers have had different ones before: they leave out only what this block has asked.
+  const fewer = block.same ? [] : range(from, to).filter((answer) => asked.has(answerKey(answer)))
+  const draw = withoutReplacement(range(from, to), fewer, answers)
   return block.stations.map((): Sum => {
-    const first = from + Math.floor(answers() * (to - from + 1))
+    const first = draw()
     const { wanted, added } = sumsOf(first)
     // An answer none of the operations comes to is added up to instead: every number has a sum. With answers of its own a group
     // that had them all takes another answer before it takes a sum again.
-    const others = block.same ? [] : range(from, to).map((answer) => () => fresh(sumsOf(answer).wanted))
+    const others = block.same
+      ? []
+      : range(from, to)
+          .sort((a, b) => Number(asked.has(answerKey(a))) - Number(asked.has(answerKey(b))))
+          .map((answer) => () => fresh(sumsOf(answer).wanted))
     const lists = [() => fresh(wanted), () => fresh(added), ...others, () => wanted, () => added]
     const from2 = firstFilled(lists)
     const sum = from2[Math.floor(choice() * from2.length)] ?? {
@@ -90,8 +97,26 @@ export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, a
       operation: 'add' as const,
     }
     asked.add(sum.written.text)
+    asked.add(answerKey(sum.answer))
     return sum
   })
+}
+
+/** An answer among the sums that were asked. */
+const answerKey = (answer: number) => `= ${answer}`
+
+/** Draws one after the other, each once before any comes again; those that came before come last. */
+function withoutReplacement(all: readonly number[], before: readonly number[], random: () => number): () => number {
+  let left: number[] = []
+  let first = true
+  return () => {
+    if (!left.length) {
+      left = all.filter((n) => !first || !before.includes(n))
+      if (!left.length) left = [...all]
+      first = false
+    }
+    return left.splice(Math.floor(random() * left.length), 1)[0]!
+  }
 }
 
 function firstFilled<T>(lists: readonly (() => T[])[]): T[] {

@@ -88,10 +88,6 @@ export const demoSessions: readonly DemoSession[] = [
     ],
     muscle: 'calves',
     record: ['squat-jump', 'side-hop'],
-    left: {
-      'short-warm-up': 'the first lap of low springs is part of the warm-up',
-      landings: 'landing softly is what it is for: three short laps with rests, low jumps for the most part',
-    },
   },
   {
     file: 'soundings',

@@ -8,8 +8,6 @@ import type { JobName, Jobs } from './jobs.ts'
 
 /** Bounds of one piece of work (ours): whatever a session may be takes a fraction of them. */
 const bounds = {
-  /** Milliseconds from asking to the answer. */
-  patience: 30_000,
   /** Of one worker's heap, in MiB. */
   memory: 256,
   /** Pieces that wait. */
@@ -36,8 +34,12 @@ export interface JobPool {
 const isSource = import.meta.url.endsWith('.ts')
 const filename = fileURLToPath(new URL(isSource ? './worker.ts' : './worker.js', import.meta.url))
 
-/** Threads are started when they are first needed; one core is left to the requests. */
-export function openJobPool(): JobPool {
+/**
+ * Threads are started when they are first needed; one core is left to the requests.
+ *
+ * @param seconds from asking for a piece of work to its answer
+ */
+export function openJobPool(seconds: number): JobPool {
   const pool = new Piscina({
     filename,
     ...(isSource && { execArgv: ['--import', 'tsx'] }),
@@ -60,7 +62,7 @@ export function openJobPool(): JobPool {
       const begun = new Int32Array(new SharedArrayBuffer(4))
       const task: Task<N> = { name, asked, begun }
       try {
-        const outcome = (await pool.run(task, { signal: AbortSignal.timeout(bounds.patience) })) as JobOutcome<N>
+        const outcome = (await pool.run(task, { signal: AbortSignal.timeout(seconds * 1000) })) as JobOutcome<N>
         if ('problems' in outcome) throw new ProblemError(outcome.problems)
         return outcome.answer
       } catch (error) {

@@ -43,7 +43,7 @@ export const origin = 'http://esfuerzo.test'
 const passwordHash = hashPassword('correct horse')
 
 /** All test servers share their workers, which take a second to start. */
-export const jobPool = openJobPool()
+export const jobPool = openJobPool(30 * Number(process.env.PATIENCE ?? 1))
 
 /**
  * A server on the tests' database, emptied first, with everything it logged.

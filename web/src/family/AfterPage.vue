@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowReactive, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, reactive, ref, shallowReactive, shallowRef, watch } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
 import { minutesText } from '@esfuerzo/core'
 import { type Lane } from '@esfuerzo/core/publication'
@@ -116,6 +116,14 @@ async function onSend() {
   for (const { group, finishedAt, results } of all)
     await keepTime(title, group, { finishedAt, results }, pupilOf(group))
 }
+/** What was kept goes by itself when the network is back: then the page says so. */
+async function onOnline() {
+  if (state.value !== 'kept') return
+  await runs.sendWaiting()
+  if (!(await runs.waiting()).some(({ id }) => id === life.value!.id)) state.value = 'sent'
+}
+addEventListener('online', onOnline)
+onScopeDispose(() => removeEventListener('online', onOnline))
 const onFile = () => saveRuns(session.value!.publication.title, told.value)
 </script>
 

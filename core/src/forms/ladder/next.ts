@@ -6,13 +6,17 @@ import type { LadderBlock } from './schema.ts'
 /** The highest rung of a band. Trade's. */
 const highest = [6, 8, 10] as const
 
-/** A rung more, up to the highest of the band; two less. A row of numbers of its own is the teacher's. */
+/**
+ * A rung more at the larger end, up to the highest of the band; two less. A falling ladder begins with its larger end. A row of numbers of
+ * its own is the teacher's.
+ */
 export const ladderNext: StepsFor<LadderBlock> = (block, at) => {
   if (block.rungs || block.unit === 'seconds') return { up: [], down: [] }
   const { by } = block
-  const from = valueFor(block.from, at.group.id)
+  const [from, to] = [valueFor(block.from, at.group.id), valueFor(block.to, at.group.id)]
+  const larger = from > to ? 'from' : 'to'
   return {
-    up: [numberStep('rung', block, 'to', at, by, { most: highest[at.band] * by })],
-    down: [numberStep('rung', block, 'to', at, -2 * by, { least: from + by })],
+    up: [numberStep('rung', block, larger, at, by, { most: highest[at.band] * by })],
+    down: [numberStep('rung', block, larger, at, -2 * by, { least: Math.min(from, to) + by })],
   }
 }

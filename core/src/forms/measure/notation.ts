@@ -4,7 +4,16 @@ import { countFact, fact, forAll, withField } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 import { readTest, testWords } from '../../notation/commonFacts.ts'
 
-const pattern = /^(?:measure|test)\s+(.+?)(?:\s+(before|after|alone))?$/i
+/** What is measured, and when: the name as a whole first, since one ends with "a minute after". */
+function readMeasured(text: string): { test: TestId; moment: MeasureBlock['moment'] } | undefined {
+  const words = /^(?:measure|test)\s+(.+)$/i.exec(text)?.[1]
+  if (words === undefined) return undefined
+  const whole = readTest(words)
+  if (whole) return { test: whole, moment: 'alone' }
+  const timed = /^(.+)\s+(before|after|alone)$/i.exec(words)
+  const test = timed && readTest(timed[1]!)
+  return test ? { test, moment: timed[2]!.toLowerCase() as MeasureBlock['moment'] } : undefined
+}
 
 /** `measure sit and reach before, set-up step, 2 trials` */
 export const measureNotation: FormNotation<MeasureBlock> = {
@@ -14,11 +23,7 @@ export const measureNotation: FormNotation<MeasureBlock> = {
       id: 'what',
       get: (b) => forAll({ test: b.test, moment: b.moment }),
       set: (b, value) => (value ? { ...b, ...value.all } : b),
-      read: (text) => {
-        const match = pattern.exec(text)
-        const test = match && readTest(match[1]!)
-        return test ? { test, moment: (match[2]?.toLowerCase() ?? 'alone') as MeasureBlock['moment'] } : undefined
-      },
+      read: readMeasured,
       print: ({ test, moment }) => `measure ${testWords[test][0]}${moment === 'alone' ? '' : ` ${moment}`}`,
     }),
     fact<MeasureBlock, string>({

@@ -10,12 +10,13 @@ export const quizNotation: FormNotation<QuizBlock> = {
     read(line, block) {
       const match = /^ask\s*:\s?(.*)$/i.exec(line)
       if (!match || block.questions.length >= 8) return undefined
-      const parts = match[1]!.split(' | ')
-      const [ask, ...rest] = parts
+      const [first, ...rest] = betweenBars(match[1]!)
+      const ask = first === undefined ? undefined : opened(first)
       const last = rest.at(-1)
-      const because = last !== undefined && /^because:/i.test(last) ? rest.pop()!.replace(/^because:\s?/i, '') : ''
+      const because =
+        last !== undefined && /^because:/i.test(last) ? opened(rest.pop()!.replace(/^because:\s?/i, '')) : ''
       const right = rest.findIndex((a) => a.startsWith('*'))
-      const answers = rest.map((a, i) => (i === right ? a.slice(1) : a))
+      const answers = rest.map((a, i) => opened(i === right ? a.slice(1) : a))
       const whole = [ask ?? '', ...answers, because]
       if (!ask || right < 0 || answers.length < 2 || answers.length > 4) return undefined
       if (answers.some((a) => a === '') || whole.some((t) => t.length > 120)) return undefined
@@ -24,26 +25,23 @@ export const quizNotation: FormNotation<QuizBlock> = {
     print: (block) =>
       block.questions.map(({ ask, answers, right, why }) =>
         [
-          `ask: ${ask}`,
-          ...answers.map((a, i) => (i === right ? `*${a}` : a)),
-          ...(why ? [`because: ${why}`] : []),
+          `ask: ${closed(ask)}`,
+          ...answers.map((a, i) => `${i === right ? '*' : ''}${closed(a)}`),
+          ...(why ? [`because: ${closed(why)}`] : []),
         ].join(' | '),
       ),
-    /** A bar parts the answers, a star marks the right one, so the words themselves have neither. */
-    strip: (block) => ({
-      ...block,
-      questions: block.questions.map((q) => ({
-        ...q,
-        ask: plain(q.ask),
-        answers: q.answers.map(plain),
-        why: q.why.trim() && plain(q.why),
-      })),
-    }),
+    strip: (block) => block,
   },
 }
 
-const plain = (text: string): string =>
-  text
-    .replaceAll(' | ', ' / ')
-    .replace(/^(?:\*|because:)+/i, '')
-    .trim() || '–'
+/** A text in quotes where its own marks or spaces would be lost: a bar parts the answers, a star marks the right one. */
+const closed = (text: string): string =>
+  /[|"]|^\*|^because:|^\s|\s$|^$/i.test(text) ? `"${text.replace(/["\\]/g, '\\$&')}"` : text
+const opened = (text: string): string =>
+  /^".*"$/.test(text) && text.length > 1 ? text.slice(1, -1).replace(/\\(["\\])/g, '$1') : text
+
+/** A line's parts between its bars; those in quotes part nothing. */
+const betweenBars = (line: string): string[] =>
+  [...line.matchAll(/((?:\*|because:\s?)?"(?:\\.|[^"\\])*"|.*?)(?: \| |$)/gi)]
+    .map((m) => m[1]!)
+    .filter((part, i) => part !== '' || i === 0)

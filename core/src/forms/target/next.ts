@@ -6,7 +6,7 @@ function moved(block: TargetBlock, by: number): NextStep | undefined {
   const targets = block.targets.map((t) => ({ ...t, metres: t.metres + by }))
   if (targets.some((t) => t.metres < 0.5 || t.metres > 6)) return undefined
   const [from, to] = [block.targets, targets].map((all) => Math.min(...all.map((t) => t.metres)))
-  return { lever: 'distance', facts: { from: from!, to: to! }, block: { ...block, targets } }
+  return { lever: 'distance', facts: { from: from!, to: to! }, block: { ...block, targets }, shared: true }
 }
 
 /** Half a metre back; half a metre nearer. */

@@ -10,6 +10,18 @@ const asWritten = 'as-written'
 /** Whether a move is only known by its name: nobody has said yet what it is. */
 export const isProvisional = (move: Pick<Move, 'standard'>): boolean => move.standard === asWritten
 
+/** A version of which only the name is known. */
+export const versionByName = (id: string, name: string): Move['versions'][number] => ({
+  id,
+  name,
+  how: 'As your teacher shows it',
+  fromGrade: 0,
+  secondsPerRep: 2.5,
+  secondsPerMetre: 0.4,
+  met: 3.8,
+  impact: 0,
+})
+
 /** Stands still until somebody draws it. */
 const standing: Figure['poses'] = [{ torso: 180, armR: [0, 0], armL: [0, 0], legR: [0, 0], legL: [0, 0] }]
 
@@ -38,7 +50,16 @@ export function provisionalMove(written: string, eachSide = false): OwnMove | un
     .replace(/\s+/g, ' ')
     .trim()
   if (!id || !clean) return undefined
-  const name = clean[0]!.toUpperCase() + clean.slice(1)
+  return moveByName(id, clean[0]!.toUpperCase() + clean.slice(1), eachSide)
+}
+
+/**
+ * A move of which only the name is known.
+ *
+ * @param id begins with `own-`
+ * @param eachSide it was said to be done on each side
+ */
+export function moveByName(id: string, name: string, eachSide = false): OwnMove {
   const move: Move = {
     id,
     name,
@@ -54,18 +75,7 @@ export function provisionalMove(written: string, eachSide = false): OwnMove | un
     noise: 'quiet',
     kit: [],
     effort: 'ours',
-    versions: [
-      {
-        id: asWritten,
-        name,
-        how: 'As your teacher shows it',
-        fromGrade: 0,
-        secondsPerRep: 2.5,
-        secondsPerMetre: 0.4,
-        met: 3.8,
-        impact: 0,
-      },
-    ],
+    versions: [versionByName(asWritten, name)],
     standard: asWritten,
     cues: ['As your teacher shows it'],
     faults: [],

@@ -66,7 +66,7 @@ export function wordText({ word, change }: ChildChange, { better }: Measure, t: 
 /** The sentences above a test's chart: what changed, of how many, and what that may be. */
 export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Words): string[] {
   if ('none' in found) return [t(`book.change.${found.none}`, { ...found })]
-  const { median, interval, children } = found.class
+  const { median, interval, children, ties } = found.class
   const { from, to } = interval!
   // A bound at nought is those that stayed the same.
   const word = from >= 0 && median > 0 ? 'more' : to <= 0 && median < 0 ? 'less' : 'open'
@@ -75,7 +75,8 @@ export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Wor
   return [
     t(`book.change.${word}`, { median: said(median), from: said(from), to: said(to), both: children, any: found.any }),
     ...(word === 'open' ? [] : [t('book.change.growing')]),
-    t('book.change.clear', { clear: found.clear, n: judged.length, chance: found.byChance }),
+    ...(ties ? [t('book.change.ties', { n: ties }, ties)] : []),
+    t('book.change.clear', { clear: found.clear, n: judged.length, chance: found.byChance }, found.byChance),
     found.error ? t('book.change.error', { wobble: wobbleText(found.error.error, measure) }) : t('book.change.hits'),
     t('book.change.middle'),
   ]

@@ -42,10 +42,11 @@ export const useCursor = defineStore('cursor', () => {
     selection.value = { row: rowId, cell }
   }
 
-  /** Puts the cursor on the first row that was not there before. */
-  function goToNew(before: ReadonlySet<string>): void {
-    const added = rowsOf(session.workout, library, t).find((r) => !before.has(r.id) && r.kind !== 'empty')
-    if (added) goTo(added.id)
+  /** Puts the cursor on the first row that was not there before, or on the last, below which the next one goes. */
+  function goToNew(before: ReadonlySet<string>, which: 'first' | 'last' = 'first'): void {
+    const added = rowsOf(session.workout, library, t).filter((r) => !before.has(r.id) && r.kind !== 'empty')
+    const row = added.at(which === 'first' ? 0 : -1)
+    if (row) goTo(row.id)
   }
 
   return {

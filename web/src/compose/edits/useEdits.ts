@@ -82,13 +82,14 @@ export const useEdits = defineStore('edits', () => {
     sayPlace()
   }
 
-  /** The block a new move goes into: the selected one's, else the last that takes moves. */
+  /** The block a new move goes into: the selected one's, else the last that takes moves; of a session with no move yet the first. */
   function targetBlock(): { block: string; after?: string } | undefined {
     const row = cursor.selectedRow
     if (row?.kind === 'station') return { block: row.block.id, after: row.station.id }
     if (row?.block && hasStations(row.block)) return { block: row.block.id }
     const inSection = row?.section.blocks.find(hasStations)
-    const block = inSection ?? session.workout.sections.flatMap((s) => s.blocks).findLast(hasStations)
+    const all = session.workout.sections.flatMap((s) => s.blocks).filter(hasStations)
+    const block = inSection ?? (all.some((b) => b.stations.length) ? all.at(-1) : all[0])
     return block && { block: block.id }
   }
 

@@ -1,5 +1,19 @@
-import { idsOf, partOf, pasteParts, readPart, traitsOf, stationsOf, type Part, type Workout } from '@esfuerzo/core'
+import {
+  findBlock,
+  idsOf,
+  partOf,
+  pasteParts,
+  readPart,
+  setCell,
+  stationsOf,
+  traitsOf,
+  type Cell,
+  type Form,
+  type Part,
+  type Workout,
+} from '@esfuerzo/core'
 import { shallowRef } from 'vue'
+import { putCells } from '@esfuerzo/core/choose'
 import { readText, type ReadText } from '@esfuerzo/core/notation'
 import { useReadings } from '../../reading/useReadings.ts'
 import { library } from '../../repertoire/library.ts'
@@ -26,17 +40,19 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return part && JSON.stringify(part)
   }
 
-  /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first. */
-  function insert(parts: readonly Part[], moves: Workout['moves'] = []): boolean {
+  /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first row of them, or the last. */
+  function insert(parts: readonly Part[], moves: Workout['moves'] = [], onto: 'first' | 'last' = 'first'): boolean {
     const row = cursor.selectedRow
-    const section = row?.section.id ?? session.workout.sections.at(-1)?.id
+    const { sections } = session.workout
+    const isEmpty = !sections.some((s) => s.blocks.some((b) => stationsOf(b).length))
+    const section = row?.section.id ?? sections.at(isEmpty ? 0 : -1)?.id
     if (!section) return false
     const before = new Set(idsOf(session.workout))
     const station = row?.kind === 'station' ? row.station.id : undefined
     // Moves that come along and are used in the end are the session's.
     const withMoves = (w: Workout): Workout => (moves.length ? { ...w, moves: [...(w.moves ?? []), ...moves] } : w)
     if (!edit((w) => pasteParts(withMoves(w), parts, { section, block: row?.block?.id, station }))) return false
-    cursor.goToNew(before)
+    cursor.goToNew(before, onto)
     return true
   }
 
@@ -53,20 +69,34 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
    *
    * @returns false where nothing of it is a session's
    */
-  function insertRead({ workout, said }: ReadText): boolean {
+  function insertRead({ workout, said }: ReadText, onto: 'first' | 'last' = 'first'): boolean {
     const parts = partsOf(workout, said.headings)
-    return parts.length > 0 && insert(parts, workout.moves)
+    return parts.length > 0 && insert(parts, workout.moves, onto)
   }
 
-  /** Puts in a line as it is written. What is not clear stands as a move of her own, and is said. */
+  /** Puts in a line as it is written, for the next one below it. What is not clear stands as a move of her own, and is said. */
   function insertText(text: string): boolean {
     const read = readHere(text)
-    const taken = insertRead(read)
+    const target = targetBlock()
+    const into = target && findBlock(session.workout, target.block).form
+    const taken = insertRead(into && !/\d/.test(text) ? withoutGoals(read, into) : read, 'last')
     if (taken && read.questions.length) {
       const words = [...new Set(read.questions.map((q) => q.received))].join(', ')
       messages.say({ text: 'openWords', params: { n: read.questions.length, words }, undo: true })
     }
     return taken
+  }
+
+  /** Rows that say no number, as their form has them: by the clock a number is a goal, which nobody asked for. */
+  function withoutGoals(read: ReadText, form: Form): ReadText {
+    const { groups, home } = session.workout
+    const bare = ({ dose, ...cell }: Cell): Cell => {
+      const move = library.moves.get(cell.move)
+      const begins = move && putCells(move, groups, { form, home }, library).all.dose
+      return begins && dose ? { ...cell, dose } : cell
+    }
+    const stations = read.workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+    return { ...read, workout: stations.reduce((w, { id }) => setCell(w, id, 'all', bare), read.workout) }
   }
 
   function partsOf(read: Workout, headings: boolean): Part[] {

@@ -1,3 +1,4 @@
+import { workMet } from '../../../pulse/workMet.ts'
 import { limit } from '../../limits.ts'
 import type { Builds } from '../../../terms/builds.ts'
 import { perLane, type Found, type Rule } from '../../rule.ts'
@@ -10,7 +11,7 @@ const sum = (lane: CheckedLane, counts: (step: CheckedStep) => boolean) =>
 /** What an aim asks for at least, and how much of it there is. */
 const asks: Partial<Record<Builds, (lane: CheckedLane) => { have: number; least: number }>> = {
   endurance: (lane) => ({
-    have: sum(lane, (s) => s.doing!.version.met >= limit('moderateMet', lane.band)),
+    have: sum(lane, (s) => workMet(s.doing!) >= limit('moderateMet', lane.band)),
     least: limit('aimEndurance', lane.band),
   }),
   strength: (lane) => ({

@@ -1,0 +1,12 @@
+import { newBlock, type Block, type Form } from '../session/forms.ts'
+
+/**
+ * The block a text begins: without the rests a fresh one of the composer proposes, since what a text does not say is none.
+ *
+ * @example blockAsRead('rounds', 'b1').restBetween // { all: 0 }, where newBlock.rounds('b1') has 60
+ */
+export function blockAsRead(form: Form, id: string): Block {
+  const block = newBlock[form](id) as Block
+  const rests = ['restBetween', 'restStations'].filter((key) => key in block)
+  return { ...block, ...Object.fromEntries(rests.map((key) => [key, { all: 0 }])) } as Block
+}
