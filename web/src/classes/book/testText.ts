@@ -75,8 +75,8 @@ export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Wor
   return [
     t(`book.change.${word}`, { median: said(median), from: said(from), to: said(to), both: children, any: found.any }),
     ...(word === 'open' ? [] : [t('book.change.growing')]),
-    ...(ties ? [t('book.change.ties', { n: ties }, ties)] : []),
-    t('book.change.clear', { clear: found.clear, n: judged.length, chance: found.byChance }, found.byChance),
+    ...(ties ? [t('book.change.ties', { n: ties })] : []),
+    t('book.change.clear', { clear: found.clear, n: judged.length, count: found.byChance }),
     found.error ? t('book.change.error', { wobble: wobbleText(found.error.error, measure) }) : t('book.change.hits'),
     t('book.change.middle'),
   ]
