@@ -138,7 +138,7 @@ test('@verify what a release before kept in the one database of both is there ag
   await expect.poll(databases).not.toContain('esfuerzo-book')
 })
 
-test('a pupil removed elsewhere: everything else is saved, and its value goes to another or is discarded', async ({
+test('@verify a pupil removed elsewhere: everything else is saved, and its value goes to another or is discarded', async ({
   page,
 }) => {
   await openDesk(page)

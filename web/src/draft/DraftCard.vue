@@ -43,6 +43,9 @@ const findings = computed(() => props.draft.findings.map((f) => findingText(f, l
 const newMoves = computed(() =>
   (props.draft.explain?.moves ?? []).map((id) => library.moves.get(id)?.name ?? id).join(', '),
 )
+/** How long a lane takes as the draft would be taken: with the talk about what is new, where that is taken in. */
+const takenText = (lane: LaneView): string =>
+  minutesText(lane.totals.session.seconds.typical + (props.explains ? (props.draft.explain?.seconds ?? 0) : 0))
 const surely = computed(() =>
   props.draft.proven ? t('draft.best') : t('draft.within', { n: Math.ceil(100 * props.draft.within) }),
 )
@@ -62,9 +65,9 @@ const surely = computed(() =>
           class="strip"
           :lane="lane"
           :scale="scale"
-          :label="t('draft.lane', { name: lane.group.name, total: minutesText(lane.totals.session.seconds.typical) })"
+          :label="t('draft.lane', { name: lane.group.name, total: takenText(lane) })"
         />
-        <b class="num">{{ minutesText(lane.totals.session.seconds.typical) }}</b>
+        <b class="num">{{ takenText(lane) }}</b>
       </div>
       <DraftPart
         v-else
