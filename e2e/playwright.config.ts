@@ -21,6 +21,9 @@ export default defineConfig({
   expect: { timeout: 20_000 * patience },
   use: {
     browserName: 'chromium',
+    // What cannot be pressed is named, and holds no journey up to its end.
+    actionTimeout: 60_000 * patience,
+    navigationTimeout: 60_000 * patience,
     viewport: { width: 1280, height: 800 },
     // Dialogs are there at once; what moves for its own sake stands.
     contextOptions: { reducedMotion: 'reduce' },
