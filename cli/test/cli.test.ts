@@ -249,3 +249,22 @@ it('takes old plans of other programs: a document, a sheet with two sessions, an
   expect(picture.code).toBe(2)
   expect(picture.err).toContain('board.png: Esfuerzo cannot read pictures')
 })
+
+it.each([
+  ['timeline'],
+  ['fit'],
+  ['arrange', '--block', 'b1'],
+  ['spread', '--children', '100'],
+  ['check'],
+  ['notation'],
+])('%s takes a session with moves of its own, as text and as JSON', async (verb, ...more) => {
+  const text = 'minutes 20; groups 4-6\n## Main part\n2 laps 30/30\n"Zorb, 3 × high" 4\nsquat\nlunge\n'
+  const path = await file(`own-${verb}.txt`, text)
+  const asText = await core(verb!, path, ...more)
+  expect([asText.code, asText.err.replace(/^question .*\n/gm, '')]).toEqual([0, ''])
+  const json = (await core('notation', path, '--to', 'json')).out
+  const asJson = await core(verb!, await file(`own-${verb}.json`, json), ...more)
+  expect([asJson.code, asJson.err]).toEqual([0, ''])
+  if (verb === 'notation') expect(asJson.out).toContain('"Zorb, 3 × high" 4')
+  else expect(asJson.out).toBe(asText.out)
+})

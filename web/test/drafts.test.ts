@@ -134,6 +134,25 @@ describe('the page of drafts', () => {
     expect(made).toMatchObject({ document: { minutes: 20 } })
   })
 
+  it('says how long a lane takes as it would be taken: with the talk about what is new', async () => {
+    answers['GET /api/moves/used'] = () => ({ used: [{ move: 'squat', last: '2026-11-20T10:00:00.000Z' }] })
+    await open(DraftPage)
+    await vi.waitFor(() => expect(document.querySelectorAll('.draft .do')).toHaveLength(3))
+    const card = [...document.querySelectorAll('.draft')].find((c) => c.querySelector('.said input'))!
+    const box = card.querySelector<HTMLInputElement>('.said input')!
+    const talk = Number(/Explain it, (\d+) s/.exec(box.closest('label')!.textContent!)![1])
+    const seconds = () =>
+      [...card.querySelectorAll('.lane b')].map((b) => {
+        const [minutes, rest] = b.textContent!.trim().split(':').map(Number)
+        return minutes! * 60 + rest!
+      })
+    const [before, wasOn] = [seconds(), box.checked]
+    box.click()
+    await flushPromises()
+    expect(talk).toBeGreaterThan(0)
+    expect(seconds()).toEqual(before.map((n) => n + (wasOn ? -talk : talk)))
+  })
+
   it('offers nothing to be pressed below what is still growing', async () => {
     const frames: FrameRequestCallback[] = []
     const frame = vi.spyOn(window, 'requestAnimationFrame').mockImplementation((draw) => frames.push(draw))
