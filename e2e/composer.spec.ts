@@ -149,7 +149,7 @@ test('a section goes on the shelf and into another session; two sessions become 
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await page.getByRole('tab', { name: 'Shelf' }).click()
   await page.getByRole('button', { name: 'Put Springs in below the cursor' }).click()
-  await expect(titles(page)).toHaveText(['Pogo jump', 'Squat jump', 'One-leg stand', 'Lunge'])
+  await expect(titles(page)).toHaveText(['Pogo jump', 'One-leg stand', 'Squat jump', 'Lunge'])
   await page.getByRole('button', { name: 'Join another session on' }).click()
   await page.getByRole('button', { name: 'Join Ten gannets on' }).click()
   await expect(page.getByRole('heading', { name: 'Ten stations, twice' })).toBeVisible()

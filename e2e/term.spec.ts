@@ -163,7 +163,7 @@ test('by keyboard alone and by night: gaps are filled, the term is planned aroun
   await until(panel.getByRole('button', { name: 'Make its next step' }), 'Shift+Tab')
   await press('Enter')
   await expect(page.getByRole('grid', { name: 'Running order' })).toBeVisible()
-  await expect(page.getByRole('heading', { name: new RegExp(name) })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: new RegExp(name) })).toBeVisible()
   await until(page.getByRole('link', { name: 'Terms' }))
   await press('Enter')
   await until(page.getByRole('link', { name: 'Spring at home' }))

@@ -87,7 +87,7 @@ describe('paper', () => {
       'Ask in the gym',
     ])
       expect(text).toContain(part)
-    expect(text).toMatch(/work 30 s, rest 30 s/)
+    expect(text).toMatch(/work 20 s, rest 40 s/)
     expect(text).not.toContain('Tuck jump')
   })
 
