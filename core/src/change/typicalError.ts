@@ -32,9 +32,9 @@ export function differenceVariance(differences: readonly number[]): number {
 
 /**
  * The typical error **between days**: the test's own, pooled as a variance with what the class's pairs of days at most a fortnight
- * apart show. A class that plainly wobbles more is believed whole, since a small error makes chance look like change; all others in
- * part, or the larger of two chances would always be taken and real changes missed. Differences of trials within a day may raise it,
- * never lower it. It is known with the degrees of freedom of what it was taken from.
+ * apart show. Where the class shows more than twice the variance, its own is used alone: too small an error makes chance look like
+ * change. Otherwise the two are pooled: always taking the larger would miss real changes. Differences of trials within a day may raise
+ * it, never lower it. Its degrees of freedom are those of the set the variance came from.
  *
  * @param own the test's own error
  * @param pairs differences of the same children between two such days, on the test's scale

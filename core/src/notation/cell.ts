@@ -213,7 +213,7 @@ const laterLap = (changes: SaidLapChange[], change: SaidLapChange): SaidLapChang
     ? changes
     : [...changes.filter((c) => c.lap !== change.lap), change].sort((a, b) => a.lap - b.lap).slice(0, 6)
 
-/** A cell with the later laps that were said of it, else those it had: versions of its own move only. */
+/** A cell with the later laps the text names, or the ones it had. Only versions of the cell's own move are kept. */
 export function withLaps(
   cell: Cell,
   { fromLap = cell.fromLap }: Pick<CellWords, 'fromLap'>,

@@ -155,7 +155,7 @@ export function nearestNames(typed: string, { names }: NameIndex): string[] {
 
 /**
  * The shortest text that names one version of a move and nothing else, where a move's own name means its ordinary
- * version: in a group's brackets and in a cell. A teacher's own moves stand in quotes: whoever reads it may not know them.
+ * version: in a group's brackets and in a cell. A teacher's own moves are quoted, because the reader may not know them.
  *
  * @example printName(squatJump, 'tuck-jump', index) // 'Tuck jump'
  */
@@ -173,8 +173,8 @@ export function printName(move: Move, version: string, { names }: NameIndex): st
 }
 
 /**
- * A name as {@link printName} has it, of a teacher's own move under one that never means the version each grade is ready for: whoever
- * does not know the move could not tell them apart.
+ * Like {@link printName}, but for a teacher's own move the name always means exactly one version, never "the version each grade is ready
+ * for": a reader who does not know the move could not tell which was meant.
  */
 export function printExactName(move: Move, version: string, index: NameIndex): string {
   const short = printName(move, version, index)

@@ -49,7 +49,7 @@ function colonAt(text: string): number {
 /** Whose names make a line a block of rows: those of the library, also any in quotes, or any words. */
 export type NamesTaken = 'known' | 'quoted' | 'any'
 
-/** A line as it is read: what was typed, and the same with its names in quotes hidden. */
+/** A line as typed, and the same line with its quoted names hidden. */
 interface Line extends Hidden {
   raw: string
   library: Library

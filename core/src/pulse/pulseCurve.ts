@@ -5,7 +5,7 @@ import type { Group } from '../terms/group.ts'
 import type { Step } from '../timing/step.ts'
 import { workMet } from './workMet.ts'
 
-/** How hard a moment is for a child's heart: light, moderate, vigorous work of its own resting METs. */
+/** How hard a child's heart works at a moment, measured in the child's own resting METs. */
 export const pulseZones = ['light', 'moderate', 'vigorous'] as const
 export type PulseZone = (typeof pulseZones)[number]
 

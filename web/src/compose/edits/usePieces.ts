@@ -74,7 +74,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return parts.length > 0 && insert(parts, workout.moves, onto)
   }
 
-  /** Puts in a line as it is written, for the next one below it. What is not clear stands as a move of her own, and is said. */
+  /** Inserts a typed line and leaves the cursor on its last row. Unknown names become moves of her own, and a message names them. */
   function insertText(text: string): boolean {
     const read = readHere(text)
     const target = targetBlock()
