@@ -226,7 +226,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
 
   // Waiting signs out by itself once all has arrived.
   await signOut.click()
-  await asked.getByRole('button', { name: 'Wait, then sign out' }).click()
+  await expect(asked.getByText('You will be signed out as soon as it is saved')).toBeVisible()
   await mend(page.context())
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   const left = async () => [

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises'
 import { fileTitle } from '@esfuerzo/core/cues'
 import type { Knex } from 'knex'
 import { movesFile } from '@esfuerzo/core'
@@ -74,6 +75,7 @@ async function* jsonPieces(items: AsyncIterable<object>): AsyncGenerator<string>
   for await (const item of items) {
     yield between + JSON.stringify(item, null, 1)
     between = ',\n'
+    await setImmediate()
   }
   yield between === '[\n' ? '[]\n' : '\n]\n'
 }

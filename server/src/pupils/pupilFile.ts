@@ -79,12 +79,13 @@ const runBatch = 20
 /** What a pupil's devices sent, as it came, in the order it was done. */
 async function* runsOf(db: Knex, teacherId: string, id: string): AsyncGenerator<Run> {
   const runs = () => owned(db, teacherId, 'runs').where({ pupil_id: id })
-  const read = (ids: string[]) => runs().whereIn('id', ids).select('id', 'document')
+  // As text: see the export's.
+  const read = (ids: string[]) => runs().whereIn('id', ids).select('id', db.raw('document::text as text'))
   const all: { id: string; size: number }[] = await runs()
     .select('id', db.raw(storedSize('document')))
     .orderBy(['finished_at', 'id'])
-  for await (const { document } of inBatches<{ id: string; document: unknown }>(all, read, runBatch))
-    yield readDocument(runDocument, document)
+  for await (const { text } of inBatches<{ id: string; text: string }>(all, read, runBatch))
+    yield readDocument(runDocument, JSON.parse(text))
 }
 
 /** All that is kept of a pupil as one JSON document, piece by piece: however much it is, nobody else waits. */

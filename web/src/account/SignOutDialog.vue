@@ -25,13 +25,12 @@ const unsent = computed(() => props.out.unsent.value)
             <span class="quiet">{{ t(`signOut.kind.${work.kind}`, { n: work.count }, work.count) }}</span>
           </li>
         </ul>
-        <p v-if="out.waiting.value" role="status">{{ t('signOut.waiting') }}</p>
+        <p>{{ t('signOut.waiting') }}</p>
       </v-card-text>
       <v-card-actions>
         <v-btn @click="out.stay()">{{ t('signOut.stay') }}</v-btn>
         <v-btn @click="out.discard()">{{ t('signOut.discard', { n: unsent.length }, unsent.length) }}</v-btn>
-        <v-btn @click="out.download()">{{ t('signOut.download') }}</v-btn>
-        <v-btn class="main" :disabled="out.waiting.value" @click="out.wait()">{{ t('signOut.wait') }}</v-btn>
+        <v-btn class="main" @click="out.download()">{{ t('signOut.download') }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

@@ -1,4 +1,4 @@
-import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
+import { onScopeDispose, shallowRef, type ShallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { ownDevice } from '../shared/device/ownDevice.ts'
 import { saveFile } from '../shared/saveFile.ts'
@@ -7,16 +7,16 @@ import { forgetTeacher } from './forgetTeacher.ts'
 import { clearWork, unsentWork, type UnsentWork } from './unsentWork.ts'
 
 /** How often it is looked whether all has been sent, and how long before anybody is asked, in milliseconds. */
-const [look, patience] = [500, 2500]
+const [look, patience] = [250, 1500]
 
 export interface SigningOut {
   /** What is not sent while somebody is asked about it; empty while nobody is. */
   unsent: ShallowRef<readonly UnsentWork[]>
-  /** Signs out by itself as soon as all is sent. */
-  waiting: Ref<boolean>
-  /** Signs out; asks first where a shared device has work that is not sent. */
+  /**
+   * Signs out; asks first where a shared device has work that is not sent. While it asks it goes on looking, and signs out as soon as
+   * all is sent.
+   */
   ask: () => Promise<void>
-  wait: () => Promise<void>
   /** Hands what is not sent over as a file, and signs out. */
   download: () => Promise<void>
   /** Signs out; what is not sent is lost. */
@@ -33,11 +33,12 @@ export interface SigningOut {
 export function useSignOut(end: () => Promise<unknown> = useAccount().signOut): SigningOut {
   const router = useRouter()
   const unsent = shallowRef<readonly UnsentWork[]>([])
-  const waiting = ref(false)
+  /** Counts the times she asked to sign out or to stay: what was begun before is over. */
+  let turn = 0
   const pause = () => new Promise((resolve) => setTimeout(resolve, look))
 
   async function leave(): Promise<void> {
-    waiting.value = false
+    turn++
     unsent.value = []
     const isShared = !ownDevice.read()
     await end()
@@ -49,37 +50,31 @@ export function useSignOut(end: () => Promise<unknown> = useAccount().signOut): 
   }
   async function ask(): Promise<void> {
     if (ownDevice.read()) return leave()
-    let left = await unsentWork()
-    // What was typed a moment ago is on its way.
-    for (let waited = 0; left.length && navigator.onLine && waited < patience; waited += look) {
-      await pause()
-      left = await unsentWork()
-    }
-    if (left.length) unsent.value = left
-    else await leave()
-  }
-  async function wait(): Promise<void> {
-    waiting.value = true
-    while (waiting.value) {
+    const mine = ++turn
+    for (let waited = 0; ; waited += look) {
       const left = await unsentWork()
+      if (mine !== turn) return
       if (!left.length) return leave()
-      unsent.value = left
+      // What was typed a moment ago is on its way.
+      if (waited >= patience || !navigator.onLine) unsent.value = left
       await pause()
+      if (mine !== turn) return
     }
   }
+  function stay(): void {
+    turn++
+    unsent.value = []
+  }
+  // Whoever went on elsewhere is not signed out behind her back.
+  onScopeDispose(stay)
   return {
     unsent,
-    waiting,
     ask,
-    wait,
     async download() {
       saveFile('esfuerzo-unsent.json', { unsent: unsent.value.map(({ kind, title, kept }) => ({ kind, title, kept })) })
       await leave()
     },
     discard: leave,
-    stay() {
-      waiting.value = false
-      unsent.value = []
-    },
+    stay,
   }
 }
