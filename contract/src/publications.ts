@@ -87,10 +87,16 @@ export const publicationEndpoints = {
     path: '/api/workouts/:id/came-back',
     access: 'teacher',
     params: idParams,
+    /** Of one class only; all that came back where left out. */
+    query: z.strictObject({ class: z.uuid().optional() }),
     answer: z.strictObject({
       times: z.array(
         z.strictObject({ sentAt: z.iso.datetime(), lanes: z.record(z.string(), z.array(cameBackSchema)) }),
       ),
+      /** The classes that did it, the one that did it last first. */
+      classes: z.array(z.strictObject({ id: z.uuid(), name: z.string() })),
+      /** Somebody of no class did it too. */
+      others: z.boolean(),
     }),
   }),
   listRuns: endpoint({

@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { indexLibrary, newWorkout, sessionView, stationsOf, timeline, type Block, type Workout } from '@esfuerzo/core'
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
-import { applyNext, nextTime, nextTitle, signalOf, type CameBack, type NextChange } from '@esfuerzo/core/nextTime'
+import {
+  applyNext,
+  nextTime,
+  nextTitle,
+  saidClean,
+  signalOf,
+  type CameBack,
+  type NextChange,
+} from '@esfuerzo/core/nextTime'
 import { parse } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { bandOf } from '../src/checks/limits.ts'
@@ -41,6 +49,14 @@ describe('what came back', () => {
     expect(signalOf([runs(6, { felt: undefined })])).toBe('unknown')
     expect(signalOf([runs(6, { told: 0, clean: 0 })])).toBe('unknown')
     expect(signalOf([])).toBe('unknown')
+  })
+  it('takes paper for clean only where its teacher says so, and lets it hide nobody who stopped', () => {
+    const paper = runs(5, { typed: true, told: 0, clean: 0 })
+    expect(signalOf([paper])).toBe('unknown')
+    expect(signalOf([paper.map(saidClean)])).toBe('up')
+    // What says by itself that it was not clean stays so.
+    expect(signalOf([runs(5, { typed: true, clean: 1 }).map(saidClean)])).toBe('down')
+    expect(signalOf([[...runs(3), ...runs(2, { early: true }), ...paper, ...paper].map(saidClean)])).toBe('down')
   })
 })
 

@@ -44,6 +44,60 @@ it('what came back is told time by time and lane by lane, the latest first, and 
   await other.get(`/api/workouts/${workoutId}/came-back`).expect(404)
 })
 
+it('of one class what was typed in and imported counts beside its runs, and nothing of another class', async () => {
+  const { workoutId, publication } = await sentWorkout(own)
+  const aClass = async (name: string, aliases: string[]) => {
+    const { id } = (
+      await own
+        .post('/api/classes')
+        .send({ name, grades: [1] })
+        .expect(200)
+    ).body
+    const { pupils } = (await own.post(`/api/classes/${id}/pupils`).send({ aliases }).expect(200)).body
+    return { id: id as string, pupils: (pupils as { id: string }[]).map((pupil) => pupil.id) }
+  }
+  const first = await aClass('First', ['Tern 1', 'Tern 2', 'Tern 3'])
+  const second = await aClass('Second', ['Tern 1'])
+  const typedIn = (of: typeof first, pupil: number, source: 'typed' | 'imported', value: number) => {
+    const at = { id: randomUUID(), pupil: of.pupils[pupil], was: null, source }
+    const cells = [
+      { ...at, what: 'felt', value },
+      { ...at, id: randomUUID(), what: 'result', block: 'b2', station: 's1', lap: 1, value: 9 },
+    ]
+    return own.put(`/api/classes/${of.id}/results/${publication.id}`).send({ cells }).expect(200)
+  }
+  const told = async (classId = '') =>
+    (await own.get(`/api/workouts/${workoutId}/came-back${classId && `?class=${classId}`}`).expect(200)).body
+  expect(await told()).toEqual({ times: [], classes: [], others: false })
+  await typedIn(first, 0, 'typed', 2)
+  await typedIn(first, 1, 'imported', 3)
+  await send(publication.token, runOf(publication, { felt: { scale: 'faces', value: 4 } }), first.pupils[2])
+  // Who sent a run is not counted a second time for what was typed in besides.
+  await typedIn(first, 2, 'typed', 5)
+  await typedIn(second, 0, 'typed', 1)
+  const felt = async (classId?: string) =>
+    (await told(classId)).times.flatMap(({ lanes }: { lanes: Record<string, { felt: { value: number } }[]> }) =>
+      (lanes.g1 ?? []).map((one) => one.felt.value).sort(),
+    )
+  expect(await felt(first.id)).toEqual([2, 3, 4])
+  expect(await felt(second.id)).toEqual([1])
+  expect(await felt()).toEqual([1, 2, 3, 4])
+  expect((await told(second.id)).times[0].lanes.g1).toEqual([
+    { felt: { scale: 'faces', value: 1 }, clean: 0, told: 0, easier: false, early: false, typed: true },
+  ])
+  expect(await told()).toMatchObject({
+    classes: [
+      { id: second.id, name: 'Second' },
+      { id: first.id, name: 'First' },
+    ],
+    others: false,
+  })
+  await send(publication.token, runOf(publication, { id: randomUUID() }))
+  expect(await told()).toMatchObject({ others: true })
+  const other = await server.teacher('elsewhere@island.example')
+  await other.get(`/api/workouts/${workoutId}/came-back?class=${first.id}`).expect(404)
+})
+
 /** A session of six counted rows at the child's own pace. */
 function ownPace(): Workout {
   const workout = smallWorkout()

@@ -16,6 +16,8 @@ export const cameBackSchema = z.strictObject({
   pulses: z
     .array(z.strictObject({ when: z.enum(['before', 'during', 'after', 'minuteAfter']), rate: z.number() }))
     .optional(),
+  /** It was typed in or imported: no device saw whether it was stopped or made easier. */
+  typed: z.literal(true).optional(),
 })
 export type CameBack = z.infer<typeof cameBackSchema>
 
@@ -42,6 +44,12 @@ export function cameBackOf({
   }
 }
 
+/** Whether it was typed in and nobody said how clean it was: paper is counted, and its teacher knows. */
+export const isUnsaidClean = ({ typed, told }: CameBack): boolean => typed === true && told === 0
+
+/** What its teacher says of what was typed in: mostly clean. @example saidClean(run).told // 1 */
+export const saidClean = (run: CameBack): CameBack => (isUnsaidClean(run) ? { ...run, clean: 1, told: 1 } : run)
+
 /**
  * What a lane's runs say: it can be a step more, a step less, the same again; or too little is known, which means the same again too.
  */
@@ -63,8 +71,11 @@ function ofOneTime(runs: readonly CameBack[]): Signal {
   if (!runs.length) return 'unknown'
   const told = runs.filter((run) => run.told > 0)
   const unclean = told.filter((run) => run.clean < run.told / 2).length
-  const hard = runs.filter((run) => run.easier || run.early).length
-  if (hard / runs.length >= limits.hard || (told.length > 0 && unclean / told.length >= limits.hard)) return 'down'
+  // What was typed in cannot say that it was stopped: it hides nobody who did.
+  const sent = runs.filter((run) => !run.typed)
+  const seen = sent.length >= enoughRuns ? sent : runs
+  const hard = seen.filter((run) => run.easier || run.early).length
+  if (hard / seen.length >= limits.hard || (told.length > 0 && unclean / told.length >= limits.hard)) return 'down'
   const felt = runs.flatMap((run) => run.felt ?? [])
   // What nobody said is not taken for good.
   if (!told.length || !felt.length || told.length < runs.length / 2 || felt.length < runs.length / 2) return 'unknown'

@@ -53,5 +53,5 @@ export {
   type Where,
 } from '../run/laneShown.ts'
 export { tossed } from '../terms/chanceThings.ts'
-export { resultKinds, resultRows, type ResultKind, type ResultRow } from '../run/resultRows.ts'
+export { resultKinds, pulseKinds, resultRows, type ResultKind, type ResultRow } from '../run/resultRows.ts'
 export { runProblems } from '../run/runProblems.ts'

@@ -11,8 +11,9 @@ import { LocalCounter, type Limits } from '../http/limits.ts'
 import { ServerError } from '../http/serverError.ts'
 import { pupilOfKey } from '../pupils/pupilOfKey.ts'
 import type { ResultWriter } from '../results/resultWriter.ts'
+import { readCameBack } from './cameBack.ts'
 import { runLinks } from './runLinks.ts'
-import { addRun, listRuns, moveRun, readCameBack, removeRun, removeRuns } from './store.ts'
+import { addRun, listRuns, moveRun, removeRun, removeRuns } from './store.ts'
 
 export interface RunSendParts {
   db: Knex
@@ -56,10 +57,10 @@ export function runSendRoutes(router: Router, { db, limits, secret, gone, result
 export function runListRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
 
-  implement(router, 'readCameBack', async ({ teacherId, params }) => {
-    const times = await readCameBack(db, teacherId, params.id)
-    if (!times) throw new ServerError('not-found')
-    return { times }
+  implement(router, 'readCameBack', async ({ teacherId, params, query }) => {
+    const told = await readCameBack(db, { teacherId, workoutId: params.id, classId: query.class })
+    if (!told) throw new ServerError('not-found')
+    return told
   })
 
   implement(router, 'removeRun', async ({ teacherId, params: { id, run } }) => {

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { cameBackOf, type CameBack } from '@esfuerzo/core/nextTime'
+import { cameBackOf } from '@esfuerzo/core/nextTime'
 import { readDocument, writtenText } from '@esfuerzo/core'
 import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
@@ -132,47 +132,6 @@ export const moveRun = (
 
 const own = (db: Knex, teacherId: string, publicationId: string) =>
   owned(db, teacherId, 'runs').where({ publication_id: publicationId })
-
-/** So many times that a session was sent home are looked at, and so many runs of each. */
-const [lastTimes, mostRuns] = [2, 500]
-
-/** What {@link cameBackOf} asks of a run that a release before has stored: no more of it is read. */
-const toldBack = `jsonb_strip_nulls(jsonb_build_object(
-  'felt', document->'felt', 'steps', document->'steps', 'ended', document->'ended', 'pulses', document->'pulses',
-  'results', coalesce((select jsonb_agg(jsonb_build_object('clean', clean))
-                       from jsonb_path_query(document, '$.results[*].clean') clean), '[]'::jsonb)))`
-type ToldBack = Parameters<typeof cameBackOf>[0]
-
-/** How a session went in its last times with runs, the latest first; undefined where it is not hers. */
-export async function readCameBack(
-  db: Knex,
-  teacherId: string,
-  workoutId: string,
-): Promise<{ sentAt: string; lanes: Record<string, CameBack[]> }[] | undefined> {
-  const hers = await owned(db, teacherId, 'workouts').where({ id: workoutId, removed_at: null }).first('id')
-  if (!hers) return undefined
-  const sent: { id: string; created_at: Date }[] = await db('publications as p')
-    .modify(ownedBy(teacherId, 'publications', 'p'))
-    .where({ 'p.workout_id': workoutId })
-    .whereExists(db('runs as r').whereRaw('r.publication_id = p.id').select('r.id'))
-    .orderBy('p.created_at', 'desc')
-    .limit(lastTimes)
-    .select('p.id', 'p.created_at')
-  return Promise.all(
-    sent.map(async ({ id, created_at }) => {
-      const rows: { group_id: string; came_back: CameBack | null; parts: ToldBack }[] = await own(db, teacherId, id)
-        .orderBy('finished_at', 'desc')
-        .limit(mostRuns)
-        .select('group_id', 'came_back', db.raw(`case when came_back is null then ${toldBack} end as parts`))
-      const lanes: Record<string, CameBack[]> = {}
-      for (const { group_id, came_back, parts } of rows) {
-        const lane = (lanes[group_id] ??= [])
-        lane.push(came_back ?? cameBackOf(parts))
-      }
-      return { sentAt: created_at.toISOString(), lanes }
-    }),
-  )
-}
 
 /** Deletes one run for good; false where it is not hers or not there. */
 export const removeRun = async (db: Knex, teacherId: string, publicationId: string, id: string): Promise<boolean> =>

@@ -27,7 +27,7 @@ export function useNextStep(load: () => Promise<void>) {
       const params = { id: place.session }
       const [{ document }, { times }] = await Promise.all([
         client('readWorkout', { params }),
-        client('readCameBack', { params }),
+        client('readCameBack', { params, query: { class: store.term.class } }),
       ])
       const cameBack = Object.fromEntries(
         document.groups.map(({ id }) => [id, times.map((time) => time.lanes[id] ?? [])]),

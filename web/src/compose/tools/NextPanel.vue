@@ -3,7 +3,14 @@ import { DateTime } from 'luxon'
 import { computed, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode } from '@esfuerzo/contract'
-import { applyNext, type LaneNext, type NextChange } from '@esfuerzo/core/nextTime'
+import {
+  applyNext,
+  isUnsaidClean,
+  saidClean,
+  type CameBack,
+  type LaneNext,
+  type NextChange,
+} from '@esfuerzo/core/nextTime'
 import { client } from '../../shared/client.ts'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { library } from '../../repertoire/library.ts'
@@ -27,23 +34,48 @@ const lanes = shallowRef<LaneNext[]>()
 const chosen = ref<Record<string, number>>({})
 const problem = ref('')
 const running = ref(false)
-const abort = new AbortController()
+/** The classes that did it, and whose results count: '' is everybody's. */
+const classes = shallowRef<readonly { id: string; name: string }[]>([])
+const others = ref(false)
+const of = ref<string>()
+/** Something was typed in that says nothing of how clean it was; its teacher says so for all of it. */
+const unsaid = ref(false)
+const clean = ref(false)
+const whose = computed(() => classes.value.find(({ id }) => id === of.value)?.name)
+let abort = new AbortController()
 onScopeDispose(() => abort.abort())
 
+/** What came back of the chosen class; at first of the one that did it last. */
+async function readTimes() {
+  const params = { id: props.from }
+  const all = await client('readCameBack', { params, query: of.value ? { class: of.value } : {} })
+  classes.value = all.classes
+  others.value = all.others
+  const first = all.classes[0]?.id
+  if (of.value !== undefined || !first) return all.times
+  of.value = first
+  return (await client('readCameBack', { params, query: { class: first } })).times
+}
 async function load() {
+  abort.abort()
+  abort = new AbortController()
+  const { signal } = abort
   running.value = true
   problem.value = ''
   try {
-    const { times } = await client('readCameBack', { params: { id: props.from } })
+    const times = await readTimes()
+    if (signal.aborted) return
     const last = times[0]
     const weeks = last ? Math.max(1, Math.round(-DateTime.fromISO(last.sentAt).diffNow('weeks').weeks)) : 1
     const groups = session.workout.groups.map((g) => g.id)
-    const cameBack = Object.fromEntries(groups.map((id) => [id, times.map((time) => time.lanes[id] ?? [])]))
-    const signal = abort.signal
+    unsaid.value = times.some(({ lanes }) => Object.values(lanes).some((lane) => lane.some(isUnsaidClean)))
+    const told = (lane: CameBack[] = []) => (clean.value ? lane.map(saidClean) : lane)
+    const cameBack = Object.fromEntries(groups.map((id) => [id, times.map((time) => told(time.lanes[id]))]))
     lanes.value = await coreDoor.run('next', session.workout, { cameBack, weeks }, { signal })
     chosen.value = Object.fromEntries(lanes.value.map((lane) => [lane.group, lane.changes.length ? 0 : -1]))
   } catch (error) {
-    if (!abort.signal.aborted) problem.value = t(`errors.${callCode(error)}`)
+    if (signal.aborted) return
+    problem.value = t(`errors.${callCode(error)}`)
   }
   running.value = false
 }
@@ -78,6 +110,23 @@ function take(): void {
   <ToolPanel :title="t('next.title')" :running="running" :problem="problem" @cancel="panel.close" @again="load">
     <template v-if="lanes">
       <p class="quiet">{{ t('next.lead') }}</p>
+      <v-select
+        v-if="classes.length > 1 || (classes.length && others)"
+        v-model="of"
+        :items="[
+          ...classes.map(({ id, name }) => ({ value: id, title: name })),
+          { value: '', title: t('next.everybody') },
+        ]"
+        :label="t('next.whose')"
+        density="compact"
+        hide-details
+        @update:model-value="load"
+      />
+      <p v-else-if="whose">{{ t('next.of', { name: whose }) }}</p>
+      <label v-if="unsaid">
+        <input v-model="clean" type="checkbox" @change="load" />
+        <span>{{ t('next.clean') }}</span>
+      </label>
       <fieldset v-for="{ lane, group, reason, ways } in shown" :key="group.id">
         <legend><LaneKey :letter="group.letter" :name="group.name" /></legend>
         <p>{{ reason }}</p>
