@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { at, expect, expectAccessible, expectNothingCut, openDesk, test } from './support/journey.ts'
+import { pdfTexts } from './support/pdf.ts'
 
 test.describe.configure({ mode: 'serial', timeout: 180_000 })
 
@@ -20,13 +21,7 @@ async function newClass(page: Page, name: string, pupils: number): Promise<void>
 async function slipsOf(page: Page): Promise<{ alias: string; code: string }[]> {
   const href = await page.getByRole('link', { name: 'Print the codes' }).getAttribute('href')
   const pdf = await (await page.request.get(at(href!))).body()
-  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
-  const document = await getDocument({ data: new Uint8Array(pdf) }).promise
-  const texts: string[] = []
-  for (let n = 1; n <= document.numPages; n++) {
-    const { items } = await (await document.getPage(n)).getTextContent()
-    texts.push(...items.map((item) => ('str' in item ? item.str.trim() : '')).filter(Boolean))
-  }
+  const texts = await pdfTexts(pdf)
   const aliases = await page
     .getByRole('region', { name: /pupils$/ })
     .getByRole('listitem')

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readDocument } from '@esfuerzo/core'
+import { readDocument, saidMinutes, timeline, type Group, type Workout } from '@esfuerzo/core'
 import {
   changedDays,
   clearDay,
@@ -227,12 +227,29 @@ describe('what a term holds', () => {
   const [first, second] = shelf(library).filter(({ workout }) => workout.aim.builds.length)
   const sessions = new Map([first!, second!].map(({ workout }, i) => [idOf(i), termSession(idOf(i), workout, library)]))
 
+  /** A lane's minutes by its last step's end. */
+  const lasts = (workout: Workout, { id }: Group) => {
+    const last = timeline(workout, id, library).at(-1)!
+    return saidMinutes({ typical: last.at + last.seconds.typical })
+  }
+
+  it('is of the class’s own lane where a class is said, in minutes and in effort', () => {
+    const { workout } = first!
+    for (const group of workout.groups) {
+      const own = termSession(idOf(0), workout, library, group.grades)
+      expect(own.minutes).toBe(lasts(workout, group))
+      const alone = { ...workout, groups: [group] }
+      expect(own.moderate).toBe(termSession(idOf(0), alone, library).moderate)
+    }
+  })
+
   it('is counted week by week; what a class has met is not new again', () => {
     const places = [0, 1, 0].map((n, i) => ({ id: `d${i}`, date: openDays(term)[i]!.date, session: idOf(n) }))
     const ids = { families: ['squat'], categories: [], builds: [], regions: ['lower'], parts: [] }
     const { weeks, rows } = coverage({ ...term, places }, sessions, ids)
     expect(weeks[0]).toMatchObject({ days: 2, open: 2 })
-    expect(weeks[0]!.minutes).toBe(first!.workout.minutes + second!.workout.minutes)
+    const longest = ({ workout }: { workout: Workout }) => Math.max(...workout.groups.map((g) => lasts(workout, g)))
+    expect(weeks[0]!.minutes).toBe(longest(first!) + longest(second!))
     expect(weeks[0]!.newMoves.length).toBeGreaterThan(0)
     expect(weeks[1]!.newMoves).toEqual([])
     for (const row of rows) expect(row.total).toBe(row.weeks.reduce((a, b) => a + b, 0))

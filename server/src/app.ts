@@ -43,6 +43,7 @@ import { shelfRoutes } from './shelf/routes.ts'
 import { originalRoutes } from './originals/routes.ts'
 import { openPaperStore } from './sheets/paper.ts'
 import { subscribedTermRoutes, termRoutes } from './terms/routes.ts'
+import { openSessionMinutes } from './terms/sessionMinutes.ts'
 import type { JobPool } from './workers/jobPool.ts'
 import { workoutRoutes } from './workouts/routes.ts'
 
@@ -156,7 +157,8 @@ export function createApp({
   runSendRoutes(app, { db, limits, secret: config.secret, gone, resultWriter })
   codeRoutes(app, db, limits, config.secret)
   familySheetRoutes(app, db, limits, paper)
-  subscribedTermRoutes(app, db)
+  const minutes = openSessionMinutes(db, jobPool)
+  subscribedTermRoutes(app, db, minutes)
 
   app.use(
     '/api',
@@ -200,7 +202,7 @@ export function createApp({
   classRoutes(app, db, deletions, jobPool)
   pupilRoutes(app, { db, deletions, jobPool, secret })
   bookRoutes(app, db, jobPool)
-  termRoutes(app, { db, secret, post, written, pagesAt })
+  termRoutes(app, { db, minutes, secret, post, written, pagesAt })
   handoutRoutes(app, { db, paper, secret, post, written, pagesAt })
 
   if (pages && existsSync(pages)) servePages(app, pages)

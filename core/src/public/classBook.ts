@@ -20,7 +20,7 @@ export {
   type TableColumn,
   type TableMatch,
 } from '../classBook/matchTable.ts'
-export { isForClass, laneOfClass } from '../classBook/laneOfClass.ts'
+export { isForClass, laneOfClass, lanesOfClass } from '../terms/laneOfClass.ts'
 export {
   daySchema,
   goesSoon,

@@ -7,12 +7,15 @@ import { traitsOf } from '../session/formTraits.ts'
 import type { Workout } from '../session/schema.ts'
 import type { Builds } from '../terms/builds.ts'
 import type { Family, Move } from '../terms/move.ts'
+import { lanesOfClass } from '../terms/laneOfClass.ts'
 import { strengthPart } from '../terms/strengthPart.ts'
+import { longestMinutes } from '../timing/saidMinutes.ts'
 
 /** What a term asks of a session. */
 export interface TermSession {
   id: string
   title: string
+  /** Predicted, of the class's own lane; of the longest where no class is said. */
   minutes: number
   /** Of the moves of its work: a warm-up and a cool-down practise no family. */
   families: Family[]
@@ -25,7 +28,7 @@ export interface TermSession {
   /** Of its main part. */
   form: Form | undefined
   strength: boolean
-  /** Predicted minutes of the lanes' middle, to one decimal. */
+  /** Predicted minutes of the class's own lane, to one decimal; of the lanes' middle where no class is said. */
   moderate: number
   vigorous: number
   /** Ids of all its moves, and of the things it fetches. */
@@ -53,13 +56,16 @@ const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)]
  * What a term asks of a session.
  *
  * @param id of the session
+ * @param grades of the class whose term it is
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function termSession(id: string, workout: Workout, ours: Library): TermSession {
+export function termSession(id: string, workout: Workout, ours: Library, grades?: readonly number[]): TermSession {
   const library = libraryFor(workout, ours)
   const view = checkView(workout, ours)
   const moves = worked(view)
-  const minutes = view.lanes.map(({ steps, group }) => pulseCurve(steps, group, library).minutes)
+  const own = new Set(lanesOfClass(workout.groups, grades).map((group) => group.id))
+  const lanes = view.lanes.filter(({ group }) => own.has(group.id))
+  const minutes = lanes.map(({ steps, group }) => pulseCurve(steps, group, library).minutes)
   const main = workout.sections.find((s) => s.role === 'main' || s.role === 'challenge' || s.role === 'game')
   const kit = distinct(
     view.cells.flatMap(({ move, version }) => (version.kit ?? move.kit).flatMap((k) => (k.optional ? [] : [k.id]))),
@@ -67,7 +73,7 @@ export function termSession(id: string, workout: Workout, ours: Library): TermSe
   return {
     id,
     title: workout.title,
-    minutes: workout.minutes,
+    minutes: longestMinutes(lanes.map((lane) => lane.totals.session.seconds)),
     families: distinct(moves.map((m) => m.family)),
     categories: distinct(moves.map((m) => m.category)),
     builds: [...workout.aim.builds],

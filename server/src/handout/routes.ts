@@ -1,6 +1,8 @@
 import type { Response, Router } from 'express'
 import type { Knex } from 'knex'
-import { publicationSchema, type Publication } from '@esfuerzo/core/publication'
+import { longestMinutes } from '@esfuerzo/core'
+import { lanesOfClass } from '@esfuerzo/core/classBook'
+import { publicationSchema, type Lane, type Publication } from '@esfuerzo/core/publication'
 import type { SheetKind, TeacherSheetKind } from '@esfuerzo/contract'
 import { calendarFile } from '../calendar/calendarFile.ts'
 import { implement, type Call } from '../http/implement.ts'
@@ -43,10 +45,12 @@ export interface HandoutParts {
 export function handoutRoutes(router: Router, { db, paper, secret, post, written, pagesAt }: HandoutParts): void {
   const linkOf = (id: string, at = pagesAt) => `${at}/go/${linkToken('publication', id, secret)}`
 
-  async function ownPublication(teacherId: string, id: string): Promise<Publication> {
-    const body = await readOwnSnapshot(db, teacherId, id)
-    if (!body) throw new ServerError('not-found')
-    return publicationSchema.parse(JSON.parse(body))
+  /** What was sent home, and the lanes it is for: a class's own, or all of them. */
+  async function ownPublication(teacherId: string, id: string): Promise<{ publication: Publication; lanes: Lane[] }> {
+    const found = await readOwnSnapshot(db, teacherId, id)
+    if (!found) throw new ServerError('not-found')
+    const publication = publicationSchema.parse(JSON.parse(found.body))
+    return { publication, lanes: lanesOfClass(publication.lanes, found.grades ?? undefined) }
   }
 
   implement(router, 'sheet', async ({ teacherId, params, query, res }) => {
@@ -64,10 +68,10 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
   })
 
   implement(router, 'calendar', async ({ teacherId, params, query, res }) => {
-    const publication = await ownPublication(teacherId, params.id)
+    const { publication, lanes } = await ownPublication(teacherId, params.id)
     const { zone } = await readSettings(db, teacherId)
     const link = linkOf(params.id)
-    const minutes = Math.ceil(Math.max(...publication.lanes.map((l) => l.seconds.typical)) / 60)
+    const minutes = longestMinutes(lanes.map((lane) => lane.seconds))
     const text = [publication.target, link].filter(Boolean).join('\n\n')
     const { title } = publication
     const events = query.days.map((day) => ({

@@ -200,11 +200,15 @@ export async function readSnapshot(db: Knex, sha256: string): Promise<string | u
 }
 
 /** The snapshot a teacher's publication leads to. */
-export async function readOwnSnapshot(db: Knex, teacherId: string, id: string): Promise<string | undefined> {
-  const row: { body: string } | undefined = await db('publications as p')
+export async function readOwnSnapshot(
+  db: Knex,
+  teacherId: string,
+  id: string,
+): Promise<{ body: string; grades: number[] | null } | undefined> {
+  return db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')
+    .leftJoin('classes as c', (join) => join.on('c.id', 'p.class_id').onNull('c.removed_at'))
     .modify(ownedBy(teacherId, 'publications', 'p'))
     .where({ 'p.id': id })
-    .first('s.body')
-  return row?.body
+    .first('s.body', 'c.grades')
 }

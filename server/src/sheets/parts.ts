@@ -1,5 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import { careText, gatheredCautions, minutesText, phrasesIn, type Language } from '@esfuerzo/core'
+import { careText, gatheredCautions, minutesText, phrasesIn, saidMinutes, type Language } from '@esfuerzo/core'
 import { figureSvg, type Figure } from '@esfuerzo/core/figure'
 import { type Lane, type Publication, type SheetBlock, type SheetRow } from '@esfuerzo/core/publication'
 import { boxMark, faceMark } from './marks.ts'
@@ -41,7 +41,7 @@ export const head = ({ publication, lane, words }: SheetOf, title = publication.
   {
     text: [
       { text: `${lane.letter} · ${words.lane(lane.name)}`, bold: true },
-      `   ${words.minutes(Math.max(1, Math.round(lane.seconds.typical / 60)))}`,
+      `   ${words.minutes(saidMinutes(lane.seconds))}`,
     ],
     style: 'lead',
   },

@@ -14,6 +14,7 @@ import type { Post } from '../mail/post.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 import { isOwn } from '../rights/rights.ts'
 import { readSettings } from '../settings/store.ts'
+import type { SessionMinutes } from './sessionMinutes.ts'
 import {
   addTermLink,
   doneOf,
@@ -31,12 +32,14 @@ import {
 const usualMinutes = 20
 
 /** A term's sessions as a calendar file: its places on home days, each with what its session is called. */
-async function termCalendar(db: Knex, teacherId: string, id: string): Promise<string> {
+async function termCalendar(db: Knex, minutes: SessionMinutes, teacherId: string, id: string): Promise<string> {
   const found = await terms.find(db, teacherId, id)
   if (!found) throw new ServerError('not-found')
   const { document, revision, updatedAt } = found
   const { zone } = await readSettings(db, teacherId)
   const sessions = await sessionsOf(db, teacherId, sessionsIn(document))
+  const ofClass = document.class && (await findClass(db, teacherId, document.class))
+  const takes = await minutes.of(teacherId, [...sessions.values()], ofClass ? ofClass.grades : undefined)
   const days = new Map(homeDays(document).map((d) => [d.date, d]))
   const events = document.places.flatMap((place) => {
     const day = days.get(place.date)
@@ -49,7 +52,7 @@ async function termCalendar(db: Knex, teacherId: string, id: string): Promise<st
         title,
         day: place.date,
         at: day.at,
-        minutes: session?.minutes ?? usualMinutes,
+        minutes: (session && takes.get(session.id)) ?? session?.minutes ?? usualMinutes,
         sequence: revision,
       },
     ]
@@ -59,6 +62,7 @@ async function termCalendar(db: Knex, teacherId: string, id: string): Promise<st
 
 export interface TermParts {
   db: Knex
+  minutes: SessionMinutes
   secret: string
   post: Post
   /** Of messages that teachers write. */
@@ -72,7 +76,7 @@ const sessionsIn = ({ places }: Term): string[] => [...new Set(places.flatMap((p
 
 /** A teacher's terms. */
 // eslint-disable-next-line max-lines-per-function -- a table of routes
-export function termRoutes(router: Router, { db, secret, post, written, pagesAt }: TermParts): void {
+export function termRoutes(router: Router, { db, minutes, secret, post, written, pagesAt }: TermParts): void {
   async function own(teacherId: string, id: string): Promise<Term> {
     const found = await terms.find(db, teacherId, id)
     if (!found) throw new ServerError('not-found')
@@ -125,7 +129,7 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
   })
 
   implement(router, 'termCalendar', async ({ teacherId, params, res }) => {
-    const file = await termCalendar(db, teacherId, params.id)
+    const file = await termCalendar(db, minutes, teacherId, params.id)
     res.attachment('term.ics').type('text/calendar').send(file)
     return undefined
   })
@@ -190,12 +194,12 @@ export function termRoutes(router: Router, { db, secret, post, written, pagesAt 
 }
 
 /** What a calendar that asks again and again is given, without a sign-in. */
-export function subscribedTermRoutes(router: Router, db: Knex): void {
+export function subscribedTermRoutes(router: Router, db: Knex, minutes: SessionMinutes): void {
   implement(router, 'subscribedTerm', async ({ params, res }) => {
     const target = await findByTermToken(db, tokenHash(params.token))
     if (!target) throw new ServerError('not-found')
     if (target.ended) throw new ServerError('ended')
-    const file = await termCalendar(db, target.teacherId, target.id)
+    const file = await termCalendar(db, minutes, target.teacherId, target.id)
     // Asked again, it is told that nothing has changed.
     res.set('Cache-Control', 'private, no-cache').type('text/calendar').send(file)
     return undefined

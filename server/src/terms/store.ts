@@ -80,17 +80,21 @@ export async function doneOf(
   })
 }
 
-/** What a calendar says of sessions: what they are called and how long they take. */
+/** What a calendar says of sessions: what they are called, in which state they are, and how long they were meant to take. */
 export async function sessionsOf(
   db: Knex,
   teacherId: string,
   ids: readonly string[],
-): Promise<Map<string, { title: string; minutes: number }>> {
-  const rows: { id: string; title: string; minutes: number }[] = await owned(db, teacherId, 'workouts')
+): Promise<Map<string, { id: string; title: string; minutes: number; revision: number }>> {
+  const rows: { id: string; title: string; minutes: number; revision: number }[] = await owned(
+    db,
+    teacherId,
+    'workouts',
+  )
     .where({ removed_at: null })
     .whereIn('id', [...ids])
-    .select('id', 'title', 'minutes')
-  return new Map(rows.map(({ id, ...rest }) => [id, rest]))
+    .select('id', 'title', 'minutes', 'revision')
+  return new Map(rows.map((row) => [row.id, row]))
 }
 
 /** Links to sessions that can be followed, the latest of each. */

@@ -13,7 +13,7 @@ const bounds = {
   /** Pieces that wait. */
   queue: 200,
   /** Pieces of one owner that wait or run: a link is a whole class's. */
-  eachOwner: { snapshot: 3, draftSheet: 8, lookSheet: 8, columns: 8, pace: 4, slips: 4, sentSheet: 16 },
+  eachOwner: { snapshot: 3, draftSheet: 8, lookSheet: 8, columns: 8, pace: 4, minutes: 4, slips: 4, sentSheet: 16 },
 }
 
 /** Where long work is done, so that nobody waits for somebody else's. */

@@ -1,9 +1,17 @@
-import { ProblemError, readDocument, type Language, type Library, type Workout } from '@esfuerzo/core'
+import {
+  longestMinutes,
+  ProblemError,
+  readDocument,
+  sessionView,
+  type Language,
+  type Library,
+  type Workout,
+} from '@esfuerzo/core'
 import { pacedRun, type PacedRun } from '@esfuerzo/core/change'
 import { publicationSchema, publish, type Publication } from '@esfuerzo/core/publication'
 import { runDocument } from '@esfuerzo/core/run'
 import { checkSession } from '@esfuerzo/core/checks'
-import { bookColumns, laneOfClass, type BookColumn } from '@esfuerzo/core/classBook'
+import { bookColumns, laneOfClass, lanesOfClass, type BookColumn } from '@esfuerzo/core/classBook'
 import type { RulePolicies } from '@esfuerzo/core'
 import type { Paper, SheetKind } from '@esfuerzo/contract'
 import { snapshotOf, type Snapshot } from '../publications/snapshot.ts'
@@ -45,6 +53,8 @@ export interface Jobs {
     asked: { body: string; runs: { text: string; child: string; session: string; at: number }[] }
     answer: PacedRun[]
   }
+  /** How many minutes sessions take for a class of such grades, for anybody where none are said; undefined of one that cannot be read. */
+  minutes: { asked: { documents: Workout[]; grades?: number[] }; answer: (number | undefined)[] }
   /** Codes of a class to cut out. */
   slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }
   /** A sheet of what was sent home. */
@@ -60,6 +70,17 @@ async function lanesPdf(publication: Publication, { lanes, ...sheet }: Sheet): P
     throw new ProblemError([{ code: 'unknown-group', path: ['query', 'lanes'], received, expected: { oneOf: all } }])
   }
   return sheetPdf(publication, { ...sheet, lanes: known })
+}
+
+function minutesOf(workout: Workout, library: Library, grades?: number[]): number | undefined {
+  const own = new Set(lanesOfClass(workout.groups, grades).map(({ id }) => id))
+  try {
+    const lanes = sessionView(workout, library).filter(({ group }) => own.has(group.id))
+    return longestMinutes(lanes.map((lane) => lane.totals.session.seconds))
+  } catch (error) {
+    if (error instanceof ProblemError) return undefined
+    throw error
+  }
 }
 
 /** How each is done, for a worker to run. */
@@ -86,6 +107,7 @@ export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library)
       return paced ? [paced] : []
     })
   },
+  minutes: async ({ documents, grades }, library) => documents.map((document) => minutesOf(document, library, grades)),
   slips: ({ slips, language, paper }) =>
     pdfOf(slipSheet(slips, language), { title: sheetWords[language].slip.title, language, paper }),
   sentSheet: ({ body, sheet }) => lanesPdf(publicationSchema.parse(JSON.parse(body)), sheet),

@@ -2,13 +2,15 @@
 import { DateTime } from 'luxon'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Workout } from '@esfuerzo/core'
-import type { PublicationInfo } from '@esfuerzo/contract'
+import { CallError, type PublicationInfo } from '@esfuerzo/contract'
+import { lanesOfClass } from '@esfuerzo/core/classBook'
+import { publicationSchema } from '@esfuerzo/core/publication'
 import { client } from '../shared/client.ts'
+import { familiesMessage } from './familiesMessage.ts'
 import { useCalls } from './useCalls.ts'
 
 /** Telling the families: a message with the link, and the home days for their calendars. */
-const props = defineProps<{ workout: Workout; publications: readonly PublicationInfo[] }>()
+const props = defineProps<{ publications: readonly PublicationInfo[] }>()
 const { t, locale } = useI18n()
 const { busy, problem, guarded } = useCalls('handout.messageWrong')
 const live = computed(() => props.publications.find((p) => !p.endedAt && Date.parse(p.endsAt) > Date.now()))
@@ -17,20 +19,25 @@ const to = ref('')
 const subject = ref('')
 const text = ref('')
 const said = ref('')
+/** What the link leads to, and the lanes it is for: what families are told is what they will see. */
+async function read({ sha256, classId }: PublicationInfo) {
+  const publication = publicationSchema.safeParse(await client('snapshot', { params: { sha256 } })).data
+  if (!publication) throw new CallError('unexpected', '')
+  const grades = classId ? (await client('listClasses', {})).classes.find((c) => c.id === classId)?.grades : undefined
+  return { publication, lanes: lanesOfClass(publication.lanes, grades) }
+}
+const fill = (of: PublicationInfo) =>
+  guarded(async () => {
+    const { publication, lanes } = await read(of)
+    if (live.value?.id !== of.id) return
+    const ends = DateTime.fromISO(of.endsAt).setLocale(locale.value).toLocaleString(DateTime.DATE_FULL)
+    const message = familiesMessage(publication, lanes, { link: `${location.origin}/go/${of.token}`, ends }, t)
+    subject.value = message.subject
+    text.value = message.text
+  })
 watch(
-  live,
-  (publication) => {
-    if (!publication) return
-    const { title, minutes, aim } = props.workout
-    subject.value = t('handout.messageSubject', { title })
-    text.value = t('handout.messageText', {
-      title,
-      minutes,
-      target: aim.target || title,
-      link: `${location.origin}/go/${publication.token}`,
-      ends: DateTime.fromISO(publication.endsAt).setLocale(locale.value).toLocaleString(DateTime.DATE_FULL),
-    })
-  },
+  () => live.value?.id,
+  () => live.value && fill(live.value),
   { immediate: true },
 )
 const onSend = () =>

@@ -61,7 +61,7 @@ const onEnded = (ended: PublicationInfo) => {
           @published="onPublished"
           @ended="onEnded"
         />
-        <HandoutMessage :workout="workout" :publications="publications" />
+        <HandoutMessage :publications="publications" />
         <SendCopy :id="id" :workout="workout" />
       </div>
       <div class="stack">

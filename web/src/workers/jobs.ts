@@ -60,7 +60,7 @@ export interface Jobs {
   /** A session of an intent for some conditions; the session that comes along says nothing. */
   draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: TimedDraft | undefined }
   /** What a term asks of a session. */
-  termSession: { asked: { id: string }; answer: TermSession }
+  termSession: { asked: { id: string; grades?: number[] }; answer: TermSession }
   /** A session as it comes again in a term. */
   termStep: { asked: { coming: number; cameBack: Parameters<typeof termStep>[3] }; answer: Workout }
   /** A lane's bells as the bytes of a WAV file. */
@@ -90,7 +90,7 @@ export const jobs: { [N in JobName]: Work<N> } = {
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
   termStep: (workout, { coming, cameBack }, library) => termStep(workout, library, coming, cameBack),
-  termSession: (workout, { id }, library) => termSession(id, workout, library),
+  termSession: (workout, { id, grades }, library) => termSession(id, workout, library, grades),
   next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
   suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
   draft: (_, { intent, ask, besides, quick }, library) => {

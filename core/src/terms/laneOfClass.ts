@@ -18,6 +18,16 @@ const away = ({ grades = [] }: Graded, of: readonly number[]) =>
 export const laneOfClass = <L extends Graded>(lanes: readonly L[], grades: readonly number[]): L | undefined =>
   [...lanes].sort((a, b) => shared(b, grades) - shared(a, grades) || away(a, grades) - away(b, grades))[0]
 
+/**
+ * The lanes that are meant where a class is or is not said: its own, or all of them.
+ *
+ * @example lanesOfClass([{ id: 'g1', grades: [0] }, { id: 'g2', grades: [2] }], [2]) // [{ id: 'g2', grades: [2] }]
+ */
+export function lanesOfClass<L extends Graded>(lanes: readonly L[], grades?: readonly number[]): L[] {
+  const own = grades && laneOfClass(lanes, grades)
+  return own ? [own] : [...lanes]
+}
+
 /** Whether a session is for a class: one of its lanes shares a grade with it. @example isForClass([{ grades: [0, 1] }], [1, 2]) // true */
 export const isForClass = (lanes: readonly Graded[], grades: readonly number[]): boolean =>
   lanes.some((lane) => shared(lane, grades) > 0)

@@ -1,0 +1,33 @@
+import { saidMinutes } from '@esfuerzo/core'
+import type { Publication } from '@esfuerzo/core/publication'
+import type { Words } from '../shared/words.ts'
+
+type Lane = Pick<Publication['lanes'][number], 'name' | 'seconds'>
+
+/**
+ * How long a session takes in a message: once where all lanes take as long, else lane by lane.
+ *
+ * @example lengthText([{ name: 'K–1', seconds }, { name: '2–3', seconds: longer }], t) // 'about 12 minutes (K–1), about 15 minutes (2–3)'
+ */
+export function lengthText(lanes: readonly Lane[], t: Words): string {
+  const said = lanes.map(({ name, seconds }) => ({ name, n: saidMinutes(seconds) }))
+  const [first] = said
+  if (first && said.every(({ n }) => n === first.n)) return t('handout.length', { n: first.n })
+  return said.map((one) => t('handout.lengthOf', one)).join(', ')
+}
+
+/**
+ * The message that brings families a session that was sent home.
+ *
+ * @param lanes those it is for
+ * @param ends the day until which its link is open, in words
+ */
+export const familiesMessage = (
+  { title, target }: Pick<Publication, 'title' | 'target'>,
+  lanes: readonly Lane[],
+  { link, ends }: { link: string; ends: string },
+  t: Words,
+): { subject: string; text: string } => ({
+  subject: t('handout.messageSubject', { title }),
+  text: t('handout.messageText', { title, length: lengthText(lanes, t), target: target || title, link, ends }),
+})
