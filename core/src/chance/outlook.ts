@@ -14,7 +14,7 @@ import { chanceModel, type ChanceModel, type ChanceRow } from '../timing/games/c
 import { cardValues, tossed } from '../terms/chanceThings.ts'
 import { binomial, certain, mixed, spreadOf, type Chances, type Spread } from '../distribution/chances.ts'
 import { callsOf, clearedDraws, firstCleared, sumOfCards, sumOfDraws } from '../distribution/draws.ts'
-import { gameSeconds, playedChances } from '../timing/games/gameSeconds.ts'
+import { gameSeconds, playedAmounts, playedChances } from '../timing/games/gameSeconds.ts'
 
 /** What one line of the sheet comes to: a row; with cards or a toss, all the rows of a suit or side. */
 export interface LineOutlook {
@@ -73,6 +73,7 @@ function drawsOf(model: ChanceModel, columns: readonly number[]): Chances {
 
 function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[] {
   const { device, faces, stop } = model
+  if (stop.kind === 'seconds') return timedLines(model, group)
   /** A distribution that depends on the number of draws, over all of them. */
   const over = (of: (n: number) => Chances): Chances =>
     mixed([...draws].flatMap((p, n) => (p > 1e-9 ? [[p, of(n)] as const] : [])))
@@ -108,6 +109,29 @@ function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[
       return { face, stations: [station.id], unit, amount, never: done[0]! }
     }),
   )
+}
+
+/**
+ * What a time brings, from played games: where much of a long row is drawn fewer draws are left, so that its number of draws and what
+ * they are cannot be put together as if they knew nothing of each other.
+ */
+function timedLines(model: ChanceModel, group: Group): LineOutlook[] {
+  const { device, faces } = model
+  const lines = faces.flatMap(({ face, rows }) =>
+    device === 'cards' ? (rows.length ? [{ face, rows }] : []) : rows.map((row) => ({ face, rows: [row] })),
+  )
+  const amounts = playedAmounts(
+    model,
+    lines.map((line) => line.rows),
+  )
+  return lines.map(({ face, rows }, i): LineOutlook => {
+    const [first] = rows
+    const own = device !== 'cards' && device !== 'toss'
+    const each = own ? typicalAmount((valueFor(first!.station.cells, group.id).dose ?? openDose).amount) : 1
+    const { low, mean, high } = spreadOf(amounts[i]!)
+    const amount = { low: low * each, mean: mean * each, high: high * each }
+    return { face, stations: ids(rows), unit: first!.unit, amount, never: amounts[i]![0]! }
+  })
 }
 
 const ids = (rows: readonly ChanceRow[]) => rows.map((row) => row.station.id)

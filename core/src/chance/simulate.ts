@@ -66,7 +66,7 @@ export function simulate(
     let seconds = 0
     for (const { fixed, counted, limits, cap, chance } of parts) {
       let here = fixed
-      if (chance) here += playGame(chance, random, slower).seconds
+      if (chance) here += playGame(chance, random, { slower }).seconds
       for (let i = 0; i < counted.length; i++) here += Math.min(limits[i]!, counted[i]! * slower())
       seconds += Math.min(cap, here)
     }

@@ -1,4 +1,4 @@
-import { type ChanceModel } from './chanceModel.ts'
+import { type ChanceModel, type ChanceRow } from './chanceModel.ts'
 import { cardValues, tossed } from '../../terms/chanceThings.ts'
 import { binomial, certain, type Chances } from '../../distribution/chances.ts'
 import { sumOfCards } from '../../distribution/draws.ts'
@@ -62,9 +62,11 @@ function playedSeconds(model: ChanceModel): Chances {
   const seen = Array.from({ length: draws + 1 }, () => new Map<number, number>())
   const random = seededRandom(model.seed)
   for (let n = 0; n < games; n++)
-    playGame({ ...model, stop: { kind: 'draws', draws } }, random, undefined, (game) => {
-      const sums = seen[game.draws]!
-      sums.set(game.seconds, (sums.get(game.seconds) ?? 0) + 1 / games)
+    playGame({ ...model, stop: { kind: 'draws', draws } }, random, {
+      onDraw: (game) => {
+        const sums = seen[game.draws]!
+        sums.set(game.seconds, (sums.get(game.seconds) ?? 0) + 1 / games)
+      },
     })
   const ledger = seen.map((sums) => chancesOf(new Map([[0, sums]])))
   ledgers.set(key, ledger)
@@ -74,9 +76,31 @@ function playedSeconds(model: ChanceModel): Chances {
 /** What so many games of the block's own seed come to in some number. */
 export function playedChances(model: ChanceModel, of: (game: PlayedGame) => number): Chances {
   const random = seededRandom(model.seed)
-  const numbers = Array.from({ length: games }, () => of(playGame(model, random)))
+  return chancesOfGames(Array.from({ length: games }, () => of(playGame(model, random))))
+}
+
+/**
+ * How much of each row games of the block's own seed bring: times it is done, with cards and a toss its reps.
+ *
+ * @param groups rows that count together
+ * @returns of each of the groups; they hang together: where there is much of one there is little time for another
+ */
+export function playedAmounts(model: ChanceModel, groups: readonly (readonly ChanceRow[])[]): Chances[] {
+  const random = seededRandom(model.seed)
+  const worth = (number: number) =>
+    model.device === 'toss' ? number : model.device === 'cards' ? cardValues[number]! : 1
+  const amounts = groups.map(() => [] as number[])
+  for (let game = 0; game < games; game++) {
+    const sums = new Map<ChanceRow, number>()
+    playGame(model, random, { onTask: (row, number) => sums.set(row, (sums.get(row) ?? 0) + worth(number)) })
+    groups.forEach((rows, i) => amounts[i]!.push(rows.reduce((sum, row) => sum + (sums.get(row) ?? 0), 0)))
+  }
+  return amounts.map(chancesOfGames)
+}
+
+function chancesOfGames(numbers: readonly number[]): Chances {
   const chances = new Float64Array(numbers.reduce((most, n) => Math.max(most, n), 0) + 1)
-  for (const n of numbers) chances[n] = chances[n]! + 1 / games
+  for (const n of numbers) chances[n] = chances[n]! + 1 / numbers.length
   return chances
 }
 

@@ -7,19 +7,26 @@ export interface PlayedGame {
   draws: number
 }
 
+/** Who listens while a game is played, and how the child is. */
+interface Playing {
+  /** How much longer this child takes for the next thing it ends itself. */
+  slower?: () => number
+  /** Told after each draw and its task how far the game is. */
+  onDraw?: (game: PlayedGame) => void
+  /** Told of each task that is begun, with the number that was drawn: how many things fell so, which of a suit's cards from 0. */
+  onTask?: (row: ChanceRow, number: number) => void
+}
+
 /**
  * One game by the player's own rules: rows of a face are taken in turn; cards are not put back before the pack is through; where every
  * row is to be done once, a draw for a face that is done costs its time and brings nothing; a time cuts what is on.
  *
  * @param random from 0 up to 1
- * @param slower how much longer this child takes for the next thing it ends itself
- * @param onDraw told after each draw and its task how far the game is
  */
 export function playGame(
   model: ChanceModel,
   random: () => number,
-  slower: () => number = () => 1,
-  onDraw?: (game: PlayedGame) => void,
+  { slower = () => 1, onDraw, onTask }: Playing = {},
 ): PlayedGame {
   const { device, faces, stop, draw, changes } = model
   const called = faces.map(() => 0)
@@ -28,6 +35,7 @@ export function playGame(
   let pack: number[] = []
   const task = (row: ChanceRow | undefined, number: number) => {
     if (!row) return
+    onTask?.(row, number)
     seconds += changes[stance]![row.stance]! * slower() + row.tasks[number]! * (row.clocked ? 1 : slower())
     stance = row.stance
     done++
