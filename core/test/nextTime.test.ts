@@ -86,6 +86,7 @@ describe('next time', () => {
     ['ladder 1-6, rest 20 s\nsquat\npush-up', [2], 'rung', 6, 7],
     ['one-leg stand 15 s', [3], 'hold', 15, 20],
     ['3 sets, rest 60 s\nbag row 12; 2 kg', [2], 'weight', 2, 2.1],
+    ['3 sets, rest 60 s\nbag row 12; 0.25 kg', [2], 'weight', 0.25, 0.35],
   ] as const)('%s, grade %j: %s', (main, grades, lever, from, to) => {
     const change = first(main, [...grades])
     expect(change).toMatchObject({ lever, direction: 'up' })

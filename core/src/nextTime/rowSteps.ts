@@ -104,7 +104,7 @@ function heavier(block: Block, at: NextPlace): NextStep | undefined {
   const row = rowsOf(block, at).find(({ cell }) => cell.load && (amountIn(cell, 'reps') ?? 0) >= mostReps[at.band])
   if (!row?.cell.load) return undefined
   const { kg } = row.cell.load
-  const to = Math.round((kg + smallestKg) * 10) / 10
+  const to = Math.round((kg + smallestKg) * 100) / 100
   return {
     lever: 'weight',
     facts: { from: kg, to, move: row.done.version.name },
