@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { readWorkout, stationsOf, valueFor, type Station, type Workout } from '@esfuerzo/core'
+import { readWorkout, stationsOf, traitsOf, valueFor, type Station, type Workout } from '@esfuerzo/core'
 import { checkSession, fixesOf, fixWords, levels, type Finding } from '@esfuerzo/core/checks'
 import { lowestGrade } from '../src/terms/group.ts'
 import { timeline } from '../src/timing/timeline.ts'
@@ -17,13 +17,19 @@ const said = (found: readonly Finding[]) => {
   for (const { rule, level } of found) counts.set(`${rule} ${level}`, (counts.get(`${rule} ${level}`) ?? 0) + 1)
   return counts
 }
-/** The longest lane, by the timeline itself. */
-const longest = (w: Workout) =>
-  Math.max(
-    ...w.groups.map(
-      (g) => totals(timeline(w, g.id, libraryFor(w, library)), g, libraryFor(w, library)).session.seconds.typical,
-    ),
+/** Seconds of each lane, by its steps added up. */
+const secondsOf = (w: Workout) =>
+  Object.fromEntries(
+    w.groups.map((g) => [
+      g.id,
+      totals(timeline(w, g.id, libraryFor(w, library)), g, libraryFor(w, library)).session.seconds.typical,
+    ]),
   )
+/** How often each block is gone through, lane by lane. */
+const lapsOf = (w: Workout) =>
+  w.sections
+    .flatMap((s) => s.blocks)
+    .map((b) => w.groups.map((g) => `${g.letter} ${traitsOf(b).laps(b as never, g.id)}`))
 /** Moves a group of kindergarten or grade 1 does. */
 const youngMoves = (w: Workout) =>
   new Set(
@@ -67,7 +73,21 @@ it('every fix of any session takes its finding away, adds none as bad, keeps the
           // Nothing new for the youngest but walking and marching.
           const known = youngMoves(workout)
           expect([...youngMoves(edited)].filter((id) => !known.has(id) && id !== 'march')).toEqual([])
-          expect(fix.seconds).toBe(Math.round(longest(edited) - longest(workout)))
+          const [takes, took] = [secondsOf(edited), secondsOf(workout)]
+          for (const [group, seconds] of Object.entries(fix.seconds))
+            expect(seconds).toBe(Math.round(takes[group]! - took[group]!))
+          // What is said of laps is what became of them: of those lanes and of no other.
+          if (typeof fix.facts.steps === 'string') {
+            const moved = lapsOf(workout).flatMap((lanes, b) =>
+              lanes.flatMap((lane, l) => (lane === lapsOf(edited)[b]![l] ? [] : [[lane, lapsOf(edited)[b]![l]!]])),
+            )
+            const told = new Set(moved.map(([lane]) => lane!.split(' ')[0]))
+            for (const { letter } of workout.groups)
+              if (/\(|[A-Z]/.test(fix.facts.steps)) expect(fix.facts.steps.includes(letter)).toBe(told.has(letter))
+              else expect(told.has(letter)).toBe(true)
+            for (const [from, to] of moved)
+              expect(fix.facts.steps).toContain(`${from!.split(' ')[1]} → ${to!.split(' ')[1]}`)
+          }
         }
     }),
     { numRuns: samples(25, 600) },

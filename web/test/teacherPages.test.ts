@@ -1,11 +1,14 @@
-import { flushPromises, mount } from '@vue/test-utils'
+import { DOMWrapper, flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { VApp } from 'vuetify/components/VApp'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout } from '@esfuerzo/core'
+import { addStation, newWorkout, saidMinutes } from '@esfuerzo/core'
+import { parse } from '@esfuerzo/core/notation'
+import { publish } from '@esfuerzo/core/publication'
+import { beginnings } from '@esfuerzo/library'
 
 const { i18n } = await import('../src/words/i18n.ts')
 const { library } = await import('../src/repertoire/library.ts')
@@ -206,6 +209,36 @@ describe('the Desk', () => {
   })
 })
 
+describe('a new session from a beginning', () => {
+  it('shows the beginning’s minutes, keeps those that are typed, and makes it for what the field says', async () => {
+    answers['GET /api/workouts'] = () => [200, { workouts: [] }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
+    const made: number[] = []
+    answers['POST /api/workouts'] = (body) => (
+      made.push((body as { document: { minutes: number } }).document.minutes),
+      [200, { id: 'new', revision: 1, updatedAt: '' }]
+    )
+    const dialog = opened((await import('../src/desk/NewSessionDialog.vue')).default, { modelValue: true })
+    await flushPromises()
+    const within = new DOMWrapper(document.body)
+    const minutes = within.find<HTMLInputElement>('input[inputmode=numeric]')
+    const radios = within.findAll<HTMLInputElement>('input[name=beginning]')
+    const of = (id: string) => parse(beginnings.find((b) => b.id === id)!.text, library).workout.minutes
+    for (const radio of radios.slice(1, 4)) {
+      await radio.setValue()
+      expect(minutes.element.value).toBe(`${of(radio.element.value)}`)
+    }
+    await radios[0]!.setValue()
+    expect(minutes.element.value).toBe('20')
+    await minutes.setValue('12')
+    await radios[1]!.setValue()
+    expect(minutes.element.value).toBe('12')
+    await within.find('form').trigger('submit')
+    await vi.waitFor(() => expect(made).toEqual([12]))
+    dialog.unmount()
+  })
+})
+
 describe('handing out', () => {
   const workout = newWorkout('Springs', [[0, 1]], 1, library.version)
   const document_ = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
@@ -332,6 +365,8 @@ describe('handing out', () => {
 
   it('writes a message to the families with the link in it, and keeps it where it is refused', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
+    const publication = publish(document_, library)
+    answers[`GET /snapshots/${link().sha256}`] = () => [200, publication]
     let status = 400
     const sent: unknown[] = []
     answers[`POST /api/publications/${ID}/message`] = (body) => (
@@ -348,7 +383,9 @@ describe('handing out', () => {
     await card.find('form').trigger('submit')
     await flushPromises()
     expect(sent[1]).toMatchObject({ to: 'families@island.example', subject: 'PE at home: Springs' })
-    expect((sent[1] as { text: string }).text).toMatch(/\/go\/T{22}/)
+    const { text } = sent[1] as { text: string }
+    expect(text).toMatch(/\/go\/T{22}/)
+    expect(text).toContain(`about ${saidMinutes(publication.lanes[0]!.seconds)} minute`)
     expect(card.find('[role=status]').text()).toContain('Sent to families@island.example')
     await card.findAll('.days input')[2]!.setValue(true)
     expect(card.find('a[download]').attributes('href')).toMatch(/calendar\?days=\d{4}-\d\d-\d\d&at=09%3A00$/)

@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { sessionSeconds } from '../../core/src/timing/sessionSeconds.ts'
-import { readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import { minutesText, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { fit } from '@esfuerzo/core/tools'
 import { useComposer } from './support/composer.ts'
@@ -110,8 +110,20 @@ describe('ways to fit', () => {
   })
 
   it('says when all is well, and fills up what is short', async () => {
-    composing(setDetails(long, { minutes: 14 }))
+    const even = typed('minutes 12; groups K-1, 4-6', '## Main part', '10 laps 30/30', 'squat')
+    const lasts = sessionSeconds(even, library)
+    composing(setDetails(even, { minutes: Math.ceil(Math.max(...Object.values(lasts)) / 60) }))
     expect((await open(FitPanel, { fill: false })).words()).toContain('It fits')
+    // A tenth of the minutes or more is said as what it is.
+    composing(setDetails(even, { minutes: 20 }))
+    const left = minutesText(1200 - lasts.g1!)
+    expect((await open(FitPanel, { fill: false })).words()).toContain(
+      `Every lane ends within 20 minutes. Unused: ${left}.`,
+    )
+    composing(setDetails(long, { minutes: 14 }))
+    expect((await open(FitPanel, { fill: false })).words()).toMatch(
+      /within 14 minutes\. Unused: A \d+:\d\d, B \d+:\d\d\./,
+    )
     expect((await open(FitPanel, { fill: true })).words()).toContain('This fills the 14 minutes')
   })
 

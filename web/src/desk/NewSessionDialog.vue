@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { cleanText, gradesName, joinWorkouts, newWorkout, type Workout } from '@esfuerzo/core'
@@ -34,6 +34,12 @@ const names = computed(() =>
   lanes.map((grades) => t('desk.grades', { grades: gradesName(grades, settings.gradeNames) })),
 )
 
+/** What a beginning is made for stands in the field, to be seen and changed; what was typed there stays. */
+watch(from, (id) => {
+  const beginning = beginnings.find((b) => b.id === id)
+  if (!minutesTouched.value) minutes.value = beginning ? `${parse(beginning.text, library).workout.minutes}` : '20'
+})
+
 /** A beginning for these groups: its sections, its aim and its floor; each grade takes what the grade most like it does. */
 function begun(empty: Workout, { name, text }: Beginning): Workout {
   const read = parse(text, library).workout
@@ -42,7 +48,7 @@ function begun(empty: Workout, { name, text }: Beginning): Workout {
   return {
     ...joined,
     title: title.value.trim() ? empty.title : name,
-    minutes: minutesTouched.value ? empty.minutes : read.minutes,
+    minutes: empty.minutes,
     aim: { ...joined.aim, builds },
     home: { ...joined.home, space: read.home.space },
   }

@@ -38,11 +38,12 @@ export const fixIds = [
 ] as const
 export type FixId = (typeof fixIds)[number]
 
-/** What a finding offers: the kind of edit, its numbers and names, and how much longer the longest lane gets, in seconds. */
+/** What a finding offers: the kind of edit, its numbers and names, and how much longer each lane gets, in seconds. */
 export interface Fix {
   id: FixId
   facts: Facts
-  seconds: number
+  /** By group. */
+  seconds: Record<string, number>
 }
 
 /** A fix with the session it makes. */

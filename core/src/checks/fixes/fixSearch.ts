@@ -5,7 +5,7 @@ import { levels, type Finding } from '../rule.ts'
 import { checkView } from '../view.ts'
 import type { Candidate, FixMaker, FixWords, MadeFix } from './fix.ts'
 import { makersFor } from './makersFor.ts'
-import { sessionView } from '../../timing/sessionView.ts'
+import { sessionSeconds } from '../../timing/sessionSeconds.ts'
 
 /** Where a finding is and whom it is about, whatever its numbers. */
 const place = ({ rule, where }: Finding): string =>
@@ -32,9 +32,6 @@ function addsNothing(finding: Finding, before: readonly Finding[], after: readon
     return same.length > 0 && other.groups.every((id) => same.some((f) => f.groups.includes(id)))
   })
 }
-
-const longest = (workout: Workout, library: Library): number =>
-  Math.max(...sessionView(workout, library).map(({ totals }) => totals.session.seconds.typical))
 
 /** The first way of a kind that takes the finding away and adds none as bad. Yields after every look, so that nobody waits for it. */
 function* firstThatHolds(
@@ -69,14 +66,17 @@ export function* fixSearch(
   const view = checkView(workout, library, options.context)
   const groups = finding.groups.length ? finding.groups : workout.groups.map(({ id }) => id)
   const before = checkSession(workout, library, options)
-  const was = longest(workout, library)
+  const was = sessionSeconds(workout, library)
   const holds = (edited: Workout) => {
     const after = checkSession(edited, library, options)
     return isGone(finding, after) && addsNothing(finding, before, after)
   }
   for (const { id, candidates } of makers) {
     const found = yield* firstThatHolds(candidates({ view, finding, groups, words }), holds)
-    if (found) yield { id, ...found, seconds: Math.round(longest(found.workout, library) - was) }
+    if (!found) continue
+    const now = sessionSeconds(found.workout, library)
+    const seconds = Object.fromEntries(Object.entries(now).map(([group, s]) => [group, Math.round(s - was[group]!)]))
+    yield { id, ...found, seconds }
   }
 }
 

@@ -1,8 +1,10 @@
 import { sameValue } from '../../base/sameValue.ts'
-import { changeBlock } from '../../session/edits/locate.ts'
+import { changeBlock, findBlock } from '../../session/edits/locate.ts'
 import type { Block } from '../../session/forms.ts'
-import type { Role } from '../../session/schema.ts'
+import { traitsOf } from '../../session/formTraits.ts'
+import type { Role, Workout } from '../../session/schema.ts'
 import type { CheckView } from '../view.ts'
+import type { Facts } from '../rule.ts'
 import type { Candidate } from './fix.ts'
 
 /** The blocks of parts of some roles, the parts in that order. */
@@ -11,6 +13,26 @@ export const blocksOf = ({ workout }: CheckView, roles: readonly Role[]): Block[
     .filter((s) => roles.includes(s.role))
     .sort((a, b) => roles.indexOf(a.role) - roles.indexOf(b.role))
     .flatMap((section) => section.blocks)
+
+/**
+ * How often a block is gone through, before and after, in whose lanes: `4 → 1`, `4 → 1 (B, C)`, `A 4 → 2, B 3 → 1`; nothing where only its
+ * seconds changed.
+ */
+function lapsFacts({ groups }: Workout, before: Block, after: Block): Facts {
+  const { laps, lapWord: word } = traitsOf(before)
+  // A ladder is told by its top, not by how many rungs it has.
+  if (!laps || word === 'top') return {}
+  const moved = groups.flatMap(({ id, letter }) => {
+    const [from, to] = [laps(before, id), laps(after, id)]
+    return from === to ? [] : [{ letter, step: `${from} → ${to}` }]
+  })
+  const [first] = moved
+  if (!first) return {}
+  if (moved.some(({ step }) => step !== first.step))
+    return { word, steps: moved.map(({ letter, step }) => `${letter} ${step}`).join(', ') }
+  const whose = moved.length < groups.length ? ` (${moved.map(({ letter }) => letter).join(', ')})` : ''
+  return { word, steps: first.step + whose }
+}
 
 /** Each of the blocks made longer or shorter by one step of its form; then by two, then by three. */
 export function* resized(
@@ -25,7 +47,8 @@ export function* resized(
         for (let i = 0; i < n; i++) now = change(now)
         return now
       })
-      if (!sameValue(edited, workout))
-        yield { facts: { block: title ?? blocks.get(id)?.section.title ?? '' }, workout: edited }
+      if (sameValue(edited, workout)) continue
+      const block = title ?? blocks.get(id)?.section.title ?? ''
+      yield { facts: { block, ...lapsFacts(workout, findBlock(workout, id), findBlock(edited, id)) }, workout: edited }
     }
 }

@@ -1,6 +1,11 @@
 import type { FixId, FixWords } from '../../checks/fixes/fix.ts'
 import type { Facts } from '../../checks/rule.ts'
 
+const lapWords: Record<string, string> = { laps: 'laps', sets: 'sets', rounds: 'rounds' }
+/** @example laps({ block: 'Springs', word: 'laps', steps: '4 → 3 (B)' }) // 'Springs: laps 4 → 3 (B)' */
+const laps = ({ block, word, steps }: Facts): string | undefined =>
+  steps === undefined ? undefined : `${block ? `${block}: ` : ''}${lapWords[`${word}`]} ${steps}`
+
 /** What a fix says it does, on its button. */
 export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Take “${f.version}”`,
@@ -10,8 +15,8 @@ export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'no-load': () => 'Without the weight',
   lighter: (f) => `Take ${f.kg} kg`,
   'to-the-limit': (f) => (f.unit === 'reps' ? `Make it ${f.n} reps` : `Make it ${f.n} s`),
-  'lap-less': (f) => (f.block ? `Shorten ${f.block}` : 'Shorten it'),
-  'lap-more': (f) => (f.block ? `Lengthen ${f.block}` : 'Lengthen it'),
+  'lap-less': (f) => laps(f) ?? (f.block ? `Shorten ${f.block}` : 'Shorten it'),
+  'lap-more': (f) => laps(f) ?? (f.block ? `Lengthen ${f.block}` : 'Lengthen it'),
   'true-minutes': (f) => `Say ${f.minutes} minutes`,
   'more-moving': (f) => `${f.seconds} s more easy moving before`,
   'warm-it': (f) => `${f.move}, easily, in the warm-up`,

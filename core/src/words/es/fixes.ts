@@ -1,6 +1,10 @@
 import type { FixId, FixWords } from '../../checks/fixes/fix.ts'
 import type { Facts } from '../../checks/rule.ts'
 
+const lapWords: Record<string, string> = { laps: 'vueltas', sets: 'series', rounds: 'rondas' }
+const laps = ({ block, word, steps }: Facts): string | undefined =>
+  steps === undefined ? undefined : `${block ? `${block}: ` : ''}${lapWords[`${word}`]} ${steps}`
+
 /** What a fix says it does, on its button. */
 export const fixesInSpanish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Tomar «${f.version}»`,
@@ -10,8 +14,8 @@ export const fixesInSpanish: Record<FixId, (facts: Facts) => string> = {
   'no-load': () => 'Sin el peso',
   lighter: (f) => `Tomar ${f.kg} kg`,
   'to-the-limit': (f) => (f.unit === 'reps' ? `Dejarlo en ${f.n} repeticiones` : `Dejarlo en ${f.n} s`),
-  'lap-less': (f) => (f.block ? `Acortar ${f.block}` : 'Acortarlo'),
-  'lap-more': (f) => (f.block ? `Alargar ${f.block}` : 'Alargarlo'),
+  'lap-less': (f) => laps(f) ?? (f.block ? `Acortar ${f.block}` : 'Acortarlo'),
+  'lap-more': (f) => laps(f) ?? (f.block ? `Alargar ${f.block}` : 'Alargarlo'),
   'true-minutes': (f) => `Decir ${f.minutes} minutos`,
   'more-moving': (f) => `${f.seconds} s más de movimiento fácil antes`,
   'warm-it': (f) => `${f.move}, fácil, en el calentamiento`,

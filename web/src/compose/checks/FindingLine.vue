@@ -28,10 +28,15 @@ const row = computed(() => {
   const { section, block, station } = props.finding.where
   return station ?? block ?? section
 })
-/** How much longer it gets, or shorter; nothing where it takes as long. */
+const signed = (seconds: number): string => `${seconds > 0 ? '+' : '−'}${minutesText(Math.abs(seconds))}`
+/** How much longer it gets, or shorter, lane by lane where they differ; nothing where it takes as long. */
 const byText = ({ seconds }: MadeFix): string => {
-  if (!seconds) return ''
-  return seconds > 0 ? ` · +${minutesText(seconds)}` : ` · −${minutesText(-seconds)}`
+  const all = session.workout.groups.map(({ id, letter }) => ({ letter, by: seconds[id] ?? 0 }))
+  const changed = all.filter(({ by }) => by !== 0)
+  const [first] = changed
+  if (!first) return ''
+  if (changed.length === all.length && all.every(({ by }) => by === first.by)) return ` · ${signed(first.by)}`
+  return ` · ${changed.map(({ letter, by }) => `${letter} ${signed(by)}`).join(', ')}`
 }
 
 const leaving = ref(false)

@@ -80,10 +80,22 @@ const holds = computed(() =>
     why: t(`fit.hold.${why}`),
   })),
 )
+/** What each lane leaves of the minutes, where one leaves a tenth or more: that is not what anybody calls a fit. */
+const unused = computed(() => {
+  const lanes = timed.lanes.map(({ group, totals }) => ({
+    letter: group.letter,
+    left: budget.value - totals.session.seconds.typical,
+  }))
+  if (!lanes.some(({ left }) => left >= budget.value / 10)) return ''
+  const [first] = lanes
+  if (lanes.every(({ left }) => left === first!.left)) return minutesText(first!.left)
+  return lanes.map(({ letter, left }) => `${letter} ${minutesText(left)}`).join(', ')
+})
 const headline = computed(() => {
   if (!answer.value) return ''
   const { kind, asked, missing } = answer.value
-  if (kind === 'fits') return t('fit.fits', { n: session.workout.minutes })
+  const n = session.workout.minutes
+  if (kind === 'fits') return unused.value ? t('fit.unused', { n, by: unused.value }) : t('fit.fits', { n })
   if (kind === 'ways') return t(`fit.can.${asked}`, { n: session.workout.minutes })
   if (missing <= 0) return t('fit.apart')
   return t(`fit.short.${asked === 'fill' ? 'fill' : 'over'}`, { by: secondsText(missing, t) })
