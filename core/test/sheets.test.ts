@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { careText, newWorkout, partTitle, type Workout } from '@esfuerzo/core'
+import { careText, newWorkout, partTitle, setBlock, type BlockOf, type Workout } from '@esfuerzo/core'
+import { fixWords } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, recordRows, sheetRows } from '@esfuerzo/core/publication'
 import { courseOf, doneAs, makeEasier, startRun, choose, type PlayerState } from '@esfuerzo/core/run'
@@ -100,6 +101,25 @@ it('words of care are in every language, and a code of tomorrow says nothing', (
   expect(careText('moonlight', 'en')).toBe('')
   expect(partTitle({ role: 'warmUp', title: 'Warm-up' }, 'es')).toBe('Calentamiento')
   expect(partTitle({ role: 'warmUp', title: 'Waking the crabs' }, 'es')).toBe('Waking the crabs')
+})
+
+it('what is ours in a plan that was pasted or mended is Spanish on a Spanish page; her own words are hers', () => {
+  const text = [
+    ...['# Fog', 'groups 4-6', '## WARM UP', 'march on the spot 2 min', '## Gannets (main)', 'squat 10', 'lunge 8'],
+    ...['## cool down', 'slow breaths 4 breaths'],
+  ].join('\n')
+  const { workout: read } = parse(text, library)
+  const own = read.sections[1]!.blocks[0] as BlockOf<'list'>
+  const [squat, lunge] = own.stations
+  const stations = [
+    { ...squat!, note: fixWords.en.pickUp },
+    { ...lunge!, note: 'Mind the cat' },
+  ]
+  const published = publish(setBlock(read, own.id, 'list', (b) => ({ ...b, stations })), library)
+  const sections = sheetRows(published, published.lanes[0]!, 'es')
+  expect(sections.map((s) => s.title)).toEqual(['Calentamiento', 'Gannets', 'Vuelta a la calma'])
+  expect(sections[1]!.blocks[0]!.rows.map((r) => r.note)).toEqual([fixWords.es.pickUp, 'Mind the cat'])
+  expect(sheetRows(published, published.lanes[0]!, 'en')[0]!.title).toBe('WARM UP')
 })
 
 describe('what is done at a step', () => {

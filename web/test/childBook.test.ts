@@ -92,7 +92,7 @@ it('a station’s laps are told together, a test as it counts', () => {
     { block: blocks[1]!.id, trial: 1, value: 24, unit: 'reps' as const },
     { block: blocks[1]!.id, trial: 2, value: 25, unit: 'reps' as const },
   ]
-  const words = { names: () => 'Squat', phrase: (text: string) => text }
+  const words = { names: () => 'Squat', phrase: (text: string) => text, section: () => 'Test' }
   expect(linesOf(publication, lane!, results, words)).toMatchObject([
     { name: 'Squat', value: 26, unit: 'reps' },
     { name: 'Line jumps in 15 s', value: 49, unit: 'jumps', test: true },

@@ -16,6 +16,8 @@ import { limits } from '../base/limits.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import type { Workout } from '../session/schema.ts'
 import { careCodes } from '../words/care.ts'
+import { ourPhrases } from '../words/ourPhrases.ts'
+import { partTitle } from '../words/parts.ts'
 import type { Phrases } from '../terms/language.ts'
 import { playOf } from './playOf.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
@@ -99,11 +101,11 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     moves,
     ...(measures.length && { measures }),
     figures: [...figures].flatMap((id) => library.figures.get(id) ?? []),
-    phrases: phrasesOf(library.words, [
-      ...moves.flatMap(textsOfMove),
-      ...measures.flatMap(textsOfMeasure),
-      ...kit.flatMap(textsOfKit),
-    ]),
+    phrases: phrasesOf(
+      library.words,
+      [...moves.flatMap(textsOfMove), ...measures.flatMap(textsOfMeasure), ...kit.flatMap(textsOfKit)],
+      textsOfSession(workout),
+    ),
   })
 }
 
@@ -201,9 +203,22 @@ const textsOfMeasure = (m: PublishedMeasure) => [
 ]
 const textsOfKit = (k: Publication['kit'][number]) => [k.name, ...k.standIns, k.standIn ?? '', k.ask ?? '']
 
-/** Of all the library's texts in other languages, those of a session. */
-function phrasesOf(words: Phrases | undefined, texts: string[]): Publication['phrases'] {
+/** What a session says in words of its own: some of them are ours all the same. */
+const textsOfSession = ({ sections }: Workout) =>
+  sections.flatMap((section) => [
+    // What is exactly its part's name is said in the family's language without a phrase.
+    partTitle(section, 'es') === section.title ? section.title : '',
+    ...section.blocks.flatMap((block) => [
+      block.title ?? '',
+      ...stationsOf(block).flatMap(({ note = '', easier = '', harder = '' }) => [note, easier, harder]),
+    ]),
+  ])
+
+/** Of all the library's texts in other languages, those of a session, and of the session's own those that are ours. */
+function phrasesOf(words: Phrases | undefined, texts: string[], hers: string[]): Publication['phrases'] {
   const es = words?.es
-  if (!es) return {}
-  return { es: Object.fromEntries([...new Set(texts)].flatMap((text) => (es[text] ? [[text, es[text]]] : []))) }
+  const ours = ourPhrases(hers).es
+  if (!es) return Object.keys(ours).length ? { es: ours } : {}
+  const found = [...new Set(texts)].flatMap((text) => (es[text] ? [[text, es[text]] as const] : []))
+  return { es: { ...Object.fromEntries(found), ...ours } }
 }

@@ -16,13 +16,14 @@ const cuesShown = 2
 /** What paper says of a lane's session: its sections, blocks and rows, in one language. */
 export function sheetRows(publication: Publication, lane: Lane, language: Language): SheetSection[] {
   const writer = new BlockWriter(publication, lane, language)
+  const phrase = phrasesIn(publication.phrases, language)
   return publication.sections.map((section) => ({
     id: section.id,
-    title: partTitle(section, language),
+    title: phrase(partTitle(section, language)),
     surprise: section.surprise === true,
     seconds: lane.steps.filter((s) => s.section === section.id).reduce((sum, s) => sum + s.seconds.typical, 0),
     blocks: section.blocks
-      .map(({ id, title }) => writer.block(id, title))
+      .map(({ id, title }) => writer.block(id, title && phrase(title)))
       .filter((block) => block.rows.length + block.lines.length > 0 || block.title !== undefined),
   }))
 }
@@ -137,9 +138,9 @@ class BlockWriter {
       ...(station !== undefined && { station }),
       name: of.story ?? this.#names(of.move, of.version),
       cues: cues.slice(0, cuesShown).map(this.#phrase),
-      ...(note && { note }),
-      ...(easier && { easier }),
-      ...(harder && { harder }),
+      ...(note && { note: this.#phrase(note) }),
+      ...(easier && { easier: this.#phrase(easier) }),
+      ...(harder && { harder: this.#phrase(harder) }),
       ...(version && { figure: version.figure }),
       ...(record && { record }),
       ...(kg !== undefined && { kg }),

@@ -2,7 +2,7 @@ import type { Role } from '../terms/roles.ts'
 import type { Language } from '../terms/language.ts'
 
 /** What the parts of a session are called. */
-const parts: Record<Language, Record<Role, string>> = {
+export const parts: Record<Language, Record<Role, string>> = {
   en: {
     brief: 'Before we start',
     warmUp: 'Warm-up',

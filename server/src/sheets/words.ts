@@ -81,7 +81,7 @@ const en: SheetWords = {
   faces: ['very easy', 'easy', 'just right', 'hard', 'very hard'],
   ten: ['no effort', 'all I had'],
   date: 'Date',
-  alias: 'My alias',
+  alias: 'My code, or my alias',
   station: (n) => `Station ${n}`,
   coinFaces: {
     heads: 'Heads',
@@ -159,7 +159,7 @@ const es: SheetWords = {
   faces: ['muy fácil', 'fácil', 'justo bien', 'duro', 'muy duro'],
   ten: ['sin esfuerzo', 'todo lo que tenía'],
   date: 'Fecha',
-  alias: 'Mi apodo',
+  alias: 'Mi código, o mi apodo',
   station: (n) => `Estación ${n}`,
   coinFaces: {
     heads: 'Cara',

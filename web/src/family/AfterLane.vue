@@ -97,7 +97,7 @@ const notedLines = computed(() =>
     const value = measure
       ? `${r.value} ${words.phrase(measure.in)}`
       : ((play && formNoted[play.form]?.(r.value, t)) ?? String(r.value))
-    const title = measure ? words.phrase(measure.name) : (block?.title ?? section?.title)
+    const title = measure ? words.phrase(measure.name) : (block?.title ?? (section && words.section(section)))
     const nth = measure?.trials === 1 ? undefined : (r.lap ?? r.trial ?? r.rung)
     const name = [title, nth].filter(Boolean).join(' ')
     return t('after.notedValue', { name, value })

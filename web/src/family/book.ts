@@ -80,7 +80,7 @@ export function linesOf(
   publication: Publication,
   lane: Lane,
   results: readonly Result[],
-  words: Pick<PlayerWords, 'names' | 'phrase'>,
+  words: Pick<PlayerWords, 'names' | 'phrase' | 'section'>,
 ): BookLine[] {
   const byPlace = new Map<string, Result[]>()
   for (const result of results) {
@@ -105,7 +105,7 @@ export function linesOf(
     const asOne = playedOf(lane.plays[id]).asOne
     return {
       key,
-      name: step ? sayName(step.say as Say, words.names) : (block?.title ?? section?.title ?? ''),
+      name: step ? sayName(step.say as Say, words.names) : (block?.title ?? (section ? words.section(section) : '')),
       value: station || asOne ? values.reduce((sum, v) => sum + v, 0) : values.at(-1)!,
       unit,
     }

@@ -34,6 +34,6 @@ export function useWords(publication: Publication): PlayerWords {
     phrase,
     names,
     say: (say) => sayText(say as Say, names, language.value),
-    section: (section) => partTitle(section, language.value),
+    section: (section) => phrase(partTitle(section, language.value)),
   }
 }

@@ -1,0 +1,31 @@
+import { fixWordsInEnglish } from './en/fixes.ts'
+import { fixWordsInSpanish } from './es/fixes.ts'
+import { parts } from './parts.ts'
+import type { Phrases } from '../terms/language.ts'
+import { roles } from '../terms/roles.ts'
+
+/** Letters alone: "WARM UP" is "Warm-up". */
+const plain = (text: string) => text.toLowerCase().replace(/[^\p{L}]+/gu, '')
+
+const inSpanish = new Map([
+  ...roles.map((role) => [plain(parts.en[role]), parts.es[role]] as const),
+  ['main', parts.es.main] as const,
+  ...(Object.keys(fixWordsInEnglish) as (keyof typeof fixWordsInEnglish)[]).map(
+    (key) => [plain(fixWordsInEnglish[key]), fixWordsInSpanish[key]] as const,
+  ),
+])
+
+/**
+ * Of a session's texts those that are ours, however they got there: headings that only name a part, as a pasted plan has them, and what
+ * a fix wrote. A teacher's own words stay as she wrote them.
+ *
+ * @example ourPhrases(['WARM UP', 'Gannets']).es // { 'WARM UP': 'Calentamiento' }
+ */
+export const ourPhrases = (texts: readonly string[]): Required<Pick<Phrases, 'es'>> => ({
+  es: Object.fromEntries(
+    texts.flatMap((text) => {
+      const es = inSpanish.get(plain(text))
+      return es ? [[text, es]] : []
+    }),
+  ),
+})
