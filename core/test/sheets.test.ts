@@ -115,7 +115,10 @@ it('what is ours in a plan that was pasted or mended is Spanish on a Spanish pag
     { ...squat!, note: fixWords.en.pickUp },
     { ...lunge!, note: 'Mind the cat' },
   ]
-  const published = publish(setBlock(read, own.id, 'list', (b) => ({ ...b, stations })), library)
+  const published = publish(
+    setBlock(read, own.id, 'list', (b) => ({ ...b, stations })),
+    library,
+  )
   const sections = sheetRows(published, published.lanes[0]!, 'es')
   expect(sections.map((s) => s.title)).toEqual(['Calentamiento', 'Gannets', 'Vuelta a la calma'])
   expect(sections[1]!.blocks[0]!.rows.map((r) => r.note)).toEqual([fixWords.es.pickUp, 'Mind the cat'])
