@@ -99,6 +99,9 @@ describe('the composer', () => {
     server.document = newWorkout('Fresh', [[2, 3]], 20, library.version)
     const composer = await fresh()
     await composer.open('w1')
+    // The cursor shows where that will be.
+    const standsOn = composer.rows.find((row) => row.id === composer.selection?.row)
+    expect(standsOn).toMatchObject({ kind: 'empty', section: { role: 'warmUp' } })
     composer.addMove('march')
     const rows = composer.workout.sections.map((s) => s.blocks.flatMap((b) => stationsOf(b)).length)
     expect([composer.workout.sections[0]!.role, rows]).toEqual(['warmUp', [1, 0, 0]])

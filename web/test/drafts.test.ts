@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
+import { sessionSeconds } from '../../core/src/timing/sessionSeconds.ts'
 import { newSettings, type Workout } from '@esfuerzo/core'
 import { intents, type Draft } from '@esfuerzo/core/draft'
 import { addressOf, knownBefore, withAddress, type KnownBefore } from '../src/draft/askFrom.ts'
@@ -136,13 +137,18 @@ describe('the page of drafts', () => {
 
   it('says how long a lane takes as it would be taken: with the talk about what is new', async () => {
     answers['GET /api/moves/used'] = () => ({ used: [{ move: 'squat', last: '2026-11-20T10:00:00.000Z' }] })
+    let made: Workout | undefined
+    answers['POST /api/workouts'] = (body) => {
+      made = (body as { document: Workout }).document
+      return { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d', revision: 1 }
+    }
     await open(DraftPage)
     await vi.waitFor(() => expect(document.querySelectorAll('.draft .do')).toHaveLength(3))
     const card = [...document.querySelectorAll('.draft')].find((c) => c.querySelector('.said input'))!
     const box = card.querySelector<HTMLInputElement>('.said input')!
     const talk = Number(/Explain it, (\d+) s/.exec(box.closest('label')!.textContent!)![1])
     const seconds = () =>
-      [...card.querySelectorAll('.lane b')].map((b) => {
+      [...card.querySelectorAll('.lane > b')].map((b) => {
         const [minutes, rest] = b.textContent!.trim().split(':').map(Number)
         return minutes! * 60 + rest!
       })
@@ -150,7 +156,12 @@ describe('the page of drafts', () => {
     box.click()
     await flushPromises()
     expect(talk).toBeGreaterThan(0)
-    expect(seconds()).toEqual(before.map((n) => n + (wasOn ? -talk : talk)))
+    await vi.waitFor(() => expect(Math.abs(seconds()[0]! - before[0]!)).toBeGreaterThan(talk / 2))
+    // With the talk, and as it is taken.
+    if (wasOn) box.click()
+    card.querySelector<HTMLButtonElement>('.do .main')!.click()
+    await vi.waitFor(() => expect(made?.sections.map((s) => s.title)).toContain('What is new'))
+    await vi.waitFor(() => expect(seconds()).toEqual(Object.values(sessionSeconds(made!, library))))
   })
 
   it('offers nothing to be pressed below what is still growing', async () => {

@@ -5,6 +5,7 @@ import { stationsOf } from '../session/forms.ts'
 import type { Section, Workout } from '../session/schema.ts'
 import { coversOf } from '../suggest/candidates.ts'
 import { explainingSeconds } from '../timing/explaining.ts'
+import { newsTitle } from '../words/ourPhrases.ts'
 import { roomOf, type DraftAsk, type Intent } from './ask.ts'
 import { attempt, type Attempt } from './attempt.ts'
 import type { Parts } from './parts.ts'
@@ -166,7 +167,7 @@ export function withExplaining({ workout, explain }: Draft): Workout {
   const talk: Section = {
     id: places.news.section,
     role: 'brief',
-    title: 'What is new',
+    title: newsTitle,
     blocks: [{ ...newTalk(places.news.block), seconds: { all: explain.seconds } }],
   }
   return { ...workout, sections: workout.sections.toSpliced(at, 0, talk) }

@@ -7,7 +7,11 @@ import { roles } from '../terms/roles.ts'
 /** Letters alone: "WARM UP" is "Warm-up". */
 const plain = (text: string) => text.toLowerCase().replace(/[^\p{L}]+/gu, '')
 
+/** The title of the talk that a draft brings with it. */
+export const newsTitle = 'What is new'
+
 const inSpanish = new Map([
+  [plain(newsTitle), 'Lo nuevo'] as const,
   ...roles.map((role) => [plain(parts.en[role]), parts.es[role]] as const),
   ['main', parts.es.main] as const,
   ...(Object.keys(fixWordsInEnglish) as (keyof typeof fixWordsInEnglish)[]).map(

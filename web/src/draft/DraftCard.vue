@@ -3,7 +3,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { minutesText, type LaneView, type Language, type Section } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
-import type { HeldRow } from '@esfuerzo/core/draft'
+import { type HeldRow } from '@esfuerzo/core/draft'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../repertoire/library.ts'
 import LaneStrip from '../compose/lanes/LaneStrip.vue'
@@ -27,10 +27,12 @@ const workout = computed(() => props.draft.workout)
 const skill = computed(() => library.moves.get(props.draft.thread.move)?.name ?? '')
 const scale = computed(() => workout.value.minutes * 60)
 
+/** Its lanes as the draft would be taken: with the talk about what is new, where that is taken in. */
+const lanes = computed(() => (props.explains && props.draft.explained) || props.draft.lanes)
 /** Its lanes and its parts, each drawn in a frame of its own. */
 type Piece = { lane: LaneView; section?: undefined } | { lane?: undefined; section: Section }
 const pieces = computed((): Piece[] => [
-  ...props.draft.lanes.map((lane) => ({ lane })),
+  ...lanes.value.map((lane) => ({ lane })),
   ...workout.value.sections.map((section) => ({ section })),
 ])
 const staged = useStaged(pieces)
@@ -43,9 +45,7 @@ const findings = computed(() => props.draft.findings.map((f) => findingText(f, l
 const newMoves = computed(() =>
   (props.draft.explain?.moves ?? []).map((id) => library.moves.get(id)?.name ?? id).join(', '),
 )
-/** How long a lane takes as the draft would be taken: with the talk about what is new, where that is taken in. */
-const takenText = (lane: LaneView): string =>
-  minutesText(lane.totals.session.seconds.typical + (props.explains ? (props.draft.explain?.seconds ?? 0) : 0))
+const takenText = (lane: LaneView): string => minutesText(lane.totals.session.seconds.typical)
 const surely = computed(() =>
   props.draft.proven ? t('draft.best') : t('draft.within', { n: Math.ceil(100 * props.draft.within) }),
 )

@@ -8,7 +8,7 @@ import {
   type Workout,
 } from '@esfuerzo/core'
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
-import { draftFor, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
+import { draftFor, withExplaining, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
 import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
 import { suggestProblem, type SuggestContext, type SuggestFor, type SuggestProblem } from '@esfuerzo/core/suggest'
 import { termSession, termStep, type TermSession } from '@esfuerzo/core/term'
@@ -44,8 +44,8 @@ export interface GroupChance {
   lines: LineOutlook[]
 }
 
-/** A draft with its lanes, so that whoever shows it computes nothing. */
-export type TimedDraft = Draft & { lanes: LaneView[] }
+/** A draft with its lanes, alone and with the talk about what is new where something is, so that whoever shows it computes nothing. */
+export type TimedDraft = Draft & { lanes: LaneView[]; explained?: LaneView[] }
 
 /** What is asked of a worker, and what comes back: each work by its name. */
 export interface Jobs {
@@ -95,7 +95,13 @@ export const jobs: { [N in JobName]: Work<N> } = {
   suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
   draft: (_, { intent, ask, besides, quick }, library) => {
     const draft = draftFor(intent, ask, library, { besides, quick })
-    return draft && { ...draft, lanes: sessionView(draft.workout, library) }
+    return (
+      draft && {
+        ...draft,
+        lanes: sessionView(draft.workout, library),
+        ...(draft.explain && { explained: sessionView(withExplaining(draft), library) }),
+      }
+    )
   },
   fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
   arrange: (workout, { block }, library) => arrange(workout, block, library),

@@ -24,6 +24,10 @@ export const useCursor = defineStore('cursor', () => {
     () => {
       selection.value = editing.value = adding.value = undefined
       folded.value = new Set()
+      // Where nothing is in it yet, the cursor shows where the first move goes.
+      const isEmpty = rows.value.every(({ kind }) => kind === 'section' || kind === 'empty')
+      const first = rows.value.find((row) => row.kind === 'empty')
+      if (isEmpty && first) selection.value = { row: first.id, cell: -1 }
     },
     { flush: 'sync' },
   )
