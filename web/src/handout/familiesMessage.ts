@@ -5,15 +5,15 @@ import type { Words } from '../shared/words.ts'
 type Lane = Pick<Publication['lanes'][number], 'name' | 'seconds'>
 
 /**
- * How long a session takes in a message: once where all lanes take as long, else lane by lane.
+ * How long a session takes in a message: once where all lanes take as long, else for whom how long.
  *
  * @example lengthText([{ name: 'K–1', seconds }, { name: '2–3', seconds: longer }], t) // 'about 12 minutes (K–1), about 15 minutes (2–3)'
  */
 export function lengthText(lanes: readonly Lane[], t: Words): string {
-  const said = lanes.map(({ name, seconds }) => ({ name, n: saidMinutes(seconds) }))
-  const [first] = said
-  if (first && said.every(({ n }) => n === first.n)) return t('handout.length', { n: first.n })
-  return said.map((one) => t('handout.lengthOf', one)).join(', ')
+  const minutes = [...new Set(lanes.map(({ seconds }) => saidMinutes(seconds)))]
+  if (minutes.length === 1) return t('handout.length', { n: minutes[0]! })
+  const names = (n: number) => lanes.filter(({ seconds }) => saidMinutes(seconds) === n).map(({ name }) => name)
+  return minutes.map((n) => t('handout.lengthOf', { n, name: names(n).join(', ') })).join(', ')
 }
 
 /**

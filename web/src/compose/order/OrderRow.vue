@@ -211,7 +211,8 @@ const edge = useDropRow(root, () => props.row)
   background: color-mix(in srgb, var(--band) 50%, var(--card));
 }
 .row.selected .name,
-.row.selected .n {
+.row.selected .n,
+.row.selected .empty-text {
   background: var(--action-soft);
 }
 .drop-top::before,
