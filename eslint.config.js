@@ -1,4 +1,5 @@
 import { aspects, floors } from './core/floors.js'
+import { floors as serverFloors } from './server/floors.js'
 import { floors as webFloors } from './web/floors.js'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
@@ -28,6 +29,8 @@ function above(later, way) {
     ...(files.length ? [[`${way}(?:${files.join('|')})\\.ts$`, why]] : []),
   ]
 }
+
+const serverAlone = [['^@esfuerzo/(web|cli)', 'the server does not know the pages'], inside]
 
 /** Whoever asks a block which form it has is asked to ask its traits instead. */
 const formBranches = [
@@ -170,7 +173,24 @@ export default tseslint.config(
       ['^node:', 'they are read in pages too'],
     ],
   ),
-  mayNotImport(['server/src/**'], [['^@esfuerzo/(web|cli)', 'the server does not know the pages'], inside]),
+  mayNotImport(['server/src/*.ts'], [...serverAlone]),
+  ...serverFloors.map(([floor], i) => {
+    const later = serverFloors.slice(i + 1).map(([name]) => name)
+    const why = 'a floor knows those below it only: server/floors.js'
+    return mayNotImport(
+      [`server/src/${floor}/**`],
+      [
+        ...serverAlone,
+        [
+          `^(\\.\\./)+(?:${later
+            .map((name) => `${name}/`)
+            .concat('[A-Za-z]+\\.ts$')
+            .join('|')})`,
+          why,
+        ],
+      ],
+    )
+  }),
   mayNotImport(
     ['cli/src/**'],
     [['^@esfuerzo/(web|server|contract)', 'the command line is over core, library and plans'], inside],

@@ -5,7 +5,7 @@ import compression from 'compression'
 import express from 'express'
 import helmet from 'helmet'
 import { pino } from 'pino'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import { requestLog } from '../server/src/http/logging.ts'
 import { openMetrics } from '../server/src/metrics/metrics.ts'
 

@@ -13,7 +13,7 @@ import { openHouse } from '../faults/house.ts'
 import { restoredAlone } from '../faults/restoredAlone.ts'
 import type { Titled } from '../faults/load.ts'
 import { secret } from '../scripts/stack.mjs'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import { addDemoTeachers } from '../server/src/demo/addDemo.ts'
 import { at } from './share.mjs'
 

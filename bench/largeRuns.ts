@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 import { runDocument, mostCountedSteps } from '@esfuerzo/core/run'
 import { writtenText } from '@esfuerzo/core'
 import { openHouse } from '../faults/house.ts'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 
 const runs = 150
 const house = await openHouse()

@@ -9,7 +9,7 @@ import { randomUUID } from 'node:crypto'
 import { readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
 import { dearSession, hostileSessions, largeSession } from '../core/test/support/hostile.ts'
 import { openHouse } from '../faults/house.ts'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import { at } from './share.mjs'
 
 const agent = new Agent({ keepAlive: true, maxSockets: 40 })

@@ -1,6 +1,6 @@
 // What a year's end takes: 100 classes whose results have had their time, 200 000 values and 5000 runs; and what others wait meanwhile.
 import { cleanUp } from '../server/src/cleanup/cleanUp.ts'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import { prepareDatabase } from '../server/src/prepareDatabase.ts'
 import { indexLibrary } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'

@@ -13,7 +13,7 @@ import { runDocument, type Run } from '@esfuerzo/core/run'
 import { libraryData } from '@esfuerzo/library'
 import { addTeacher } from '../server/src/accounts/store.ts'
 import { hashPassword } from '../server/src/accounts/password.ts'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import type { Found } from './book.ts'
 import type { Saver, Sender, Titled } from './load.ts'
 

@@ -3,7 +3,7 @@ import { readBackup, writeBackup } from '../scripts/backupFile.mjs'
 import { openCluster } from '../scripts/database.mjs'
 import { freePort } from '../scripts/ports.mjs'
 import { root } from '../scripts/stack.mjs'
-import { openDatabase } from '../server/src/database.ts'
+import { openDatabase } from '../server/src/base/database.ts'
 import { contents } from './contents.ts'
 
 /**

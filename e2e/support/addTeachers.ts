@@ -2,7 +2,7 @@
 import { indexLibrary } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
-import { openDatabase } from '../../server/src/database.ts'
+import { openDatabase } from '../../server/src/base/database.ts'
 import { addDemoTeachers, demoSignIn } from '../../server/src/demo/addDemo.ts'
 
 const library = indexLibrary({ ...libraryData, words: libraryWords })

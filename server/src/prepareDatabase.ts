@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 import pg from 'pg'
 import { type Library } from '@esfuerzo/core'
-import type { Config } from './config.ts'
-import { migrateDatabase, openDatabase, statementBounds } from './database.ts'
+import type { Config } from './base/config.ts'
+import { migrateDatabase, openDatabase, statementBounds } from './base/database.ts'
 import { addDemo } from './demo/addDemo.ts'
 
 /** Names the lock under which one server after the other prepares the database: a number of our own. */

@@ -5,7 +5,7 @@ import { newWorkout } from '@esfuerzo/core'
 import { root } from '../../scripts/stack.mjs'
 import { dearSession, hostileSessions } from '../../core/test/support/hostile.ts'
 import type { Gone, GoneThing } from '../src/gone/gone.ts'
-import { openPaperStore } from '../src/sheets/paper.ts'
+import { openPaperStore } from '../src/handout/paper.ts'
 import type { JobPool } from '../src/workers/jobPool.ts'
 import {
   runOf,

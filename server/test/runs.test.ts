@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { randomUUID } from 'node:crypto'
 import { type Run } from '@esfuerzo/core/run'
-import { readDeletions, repeatDeletions } from '../src/deletions/deletions.ts'
+import { readDeletions } from '../src/deletions/deletions.ts'
+import { repeatDeletions } from '../src/backup/repeatDeletions.ts'
 import { lateDays } from '../src/runs/store.ts'
 import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
 

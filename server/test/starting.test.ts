@@ -1,7 +1,7 @@
 import { expect, inject, it, vi } from 'vitest'
 import type { Knex } from 'knex'
 import { migrations } from '../migrations/index.ts'
-import { migrateDatabase, openDatabase, statementBounds } from '../src/database.ts'
+import { migrateDatabase, openDatabase, statementBounds } from '../src/base/database.ts'
 import { demoSignIn } from '../src/demo/addDemo.ts'
 import { prepareDatabase } from '../src/prepareDatabase.ts'
 import { library } from './support/testServer.ts'

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { Teacher } from '@esfuerzo/contract'
-import { dropDone } from '../cleanup/dropRows.ts'
-import { dropOrphans } from '../publications/orphans.ts'
+import { dropDone } from '../tables/dropRows.ts'
+import { dropOrphans } from '../snapshots/orphans.ts'
 import { owned } from '../rights/rights.ts'
 
 interface Row {

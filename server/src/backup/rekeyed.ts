@@ -1,6 +1,6 @@
 // npm run rekey, on the database: what another secret has made is worth nothing any more.
-import { readConfig } from '../config.ts'
-import { migrateDatabase, openDatabase } from '../database.ts'
+import { readConfig } from '../base/config.ts'
+import { migrateDatabase, openDatabase } from '../base/database.ts'
 import { rekey } from './rekey.ts'
 import { sayLinks } from './sayLinks.ts'
 

@@ -1,7 +1,8 @@
 // What is done to a database that was just restored: brought up to date, deletions since repeated, links made whole.
-import { migrateDatabase, openDatabase } from '../database.ts'
-import { readConfig } from '../config.ts'
-import { readDeletions, repeatDeletions } from '../deletions/deletions.ts'
+import { migrateDatabase, openDatabase } from '../base/database.ts'
+import { readConfig } from '../base/config.ts'
+import { readDeletions } from '../deletions/deletions.ts'
+import { repeatDeletions } from './repeatDeletions.ts'
 import { dropKept } from '../results/retention.ts'
 import { separateCodes } from '../pupils/store.ts'
 import { rekeyLinks } from './rekeyLinks.ts'

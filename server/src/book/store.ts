@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { wholeOutline } from '../publications/outline.ts'
+import { wholeOutline } from '../snapshots/outline.ts'
 import type { NewEntry } from './newEntry.ts'
 import type { LooseRun, SentSession, TestOverDates } from '@esfuerzo/contract'
 import { isForClass, laneOfClass, type BookEntry } from '@esfuerzo/core/classBook'

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { classPace, type ClassPace, type PacedRun } from '@esfuerzo/core/change'
-import { inBatches } from '../export/inBatches.ts'
-import { readSnapshot } from '../publications/store.ts'
+import { inBatches } from '../tables/inBatches.ts'
+import { readSnapshot } from '../snapshots/store.ts'
 import { ownedBy } from '../rights/rights.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 

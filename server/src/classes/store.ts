@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 import type { RemovedClass, SchoolClass } from '@esfuerzo/contract'
 import { byAlias } from '@esfuerzo/core/classBook'
-import { dropDone } from '../cleanup/dropRows.ts'
-import { goneAt, pupilBinDays } from '../pupils/store.ts'
+import { dropDone } from '../tables/dropRows.ts'
+import { goneAt, pupilBinDays } from './bin.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 import { owned } from '../rights/rights.ts'
 

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import type { Outbox } from '../mail/outbox.ts'
 import type { Library } from '@esfuerzo/core'
 import { catchUp } from '../results/store.ts'
-import { dropOrphans } from '../publications/orphans.ts'
+import { dropOrphans } from '../snapshots/orphans.ts'
 import { classesToGo, deleteClass } from '../classes/store.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { deletePupil, pupilsToGo } from '../pupils/store.ts'
@@ -11,7 +11,7 @@ import { eventDays } from '../events/store.ts'
 import { dropKept } from '../results/retention.ts'
 import { terms } from '../terms/store.ts'
 import { binDays, deleteForGood } from '../workouts/store.ts'
-import { dropRows } from './dropRows.ts'
+import { dropRows } from '../tables/dropRows.ts'
 
 /** Names the lock under which one of several servers cleans up: a number of our own. */
 const cleanUpLock = 4_180_002

@@ -1,15 +1,6 @@
 import { appendFile, mkdir, readFile } from 'node:fs/promises'
 import { dirname } from 'node:path'
-import type { Knex } from 'knex'
 import { z } from 'zod'
-import { deleteTeacher } from '../accounts/store.ts'
-import { deleteClass, removeClass, restoreClass } from '../classes/store.ts'
-import { removeOwnMove } from '../moves/store.ts'
-import { removeOriginal } from '../originals/store.ts'
-import { deletePupil, isRefusal, removePupil, restorePupil } from '../pupils/store.ts'
-import { removeRun, removeRuns } from '../runs/store.ts'
-import { removePart } from '../shelf/store.ts'
-import { deleteForGood } from '../workouts/store.ts'
 
 const deletionSchema = z.strictObject({
   what: z.enum([
@@ -89,46 +80,4 @@ function isWhole(line: string): boolean {
   } catch {
     return false
   }
-}
-
-/** How each kind is deleted. */
-const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, at: Date) => Promise<boolean>> = {
-  account: deleteTeacher,
-  session: deleteForGood,
-  class: deleteClass,
-  // What lay in the bin lies there again, as long as it has left.
-  'class-removed': removeClass,
-  'class-back': async (db, teacher, id) => (await restoreClass(db, teacher, id)) !== undefined,
-  pupil: deletePupil,
-  'pupil-removed': removePupil,
-  'pupil-back': async (db, teacher, id) => {
-    const back = await restorePupil(db, teacher, id)
-    return back !== undefined && !isRefusal(back)
-  },
-  part: removePart,
-  move: removeOwnMove,
-  run: (db, teacher, id) => removeRun(db, teacher, ...(id.split('/') as [string, string])),
-  runs: removeRuns,
-  original: removeOriginal,
-}
-
-/**
- * Deletes once more what had been deleted; what is gone stays gone. One that fails holds up no other.
- *
- * @returns how many were there again, and those that could not be repeated
- */
-export async function repeatDeletions(
-  db: Knex,
-  deletions: readonly Deletion[],
-): Promise<{ again: number; failed: { deletion: Deletion; error: unknown }[] }> {
-  let again = 0
-  const failed: { deletion: Deletion; error: unknown }[] = []
-  for (const deletion of deletions)
-    try {
-      const { what, teacher, id, at } = deletion
-      if (await repeat[what](db, teacher, id, new Date(at))) again++
-    } catch (error) {
-      failed.push({ deletion, error })
-    }
-  return { again, failed }
 }

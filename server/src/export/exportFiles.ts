@@ -9,7 +9,7 @@ import { readSettings } from '../settings/store.ts'
 import { listEvents } from '../events/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
 import { listShelf } from '../shelf/store.ts'
-import { csvPieces } from './csv.ts'
+import { csvPieces } from '../tables/csv.ts'
 import { allPublications, allRuns, allStates, allTerms, allWorkouts, sessionTitles, type CameIn } from './store.ts'
 import type { ZippedFile } from './zipFiles.ts'
 

@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import type { Knex } from 'knex'
 import { readDocument } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
-import { inBatches, storedSize } from './inBatches.ts'
+import { inBatches, storedSize } from '../tables/inBatches.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
 const iso = (date: Date) => date.toISOString()

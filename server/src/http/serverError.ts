@@ -1,6 +1,6 @@
 import { ProblemError, problemText, type Expected, type Problem } from '@esfuerzo/core'
 import { errorsInEnglish, errorStatus, type ErrorCode, type ProblemDocument } from '@esfuerzo/contract'
-import { isDatabaseAway, isStorageFull } from '../database.ts'
+import { isDatabaseAway, isStorageFull } from '../base/database.ts'
 
 /** Something the server refuses or cannot do, by code. Handlers throw it; it is put into words here, once. */
 export class ServerError extends Error {

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import type { Logger } from 'pino'
 import { Counter, Gauge, Histogram, Registry, collectDefaultMetrics } from 'prom-client'
 import type { ErrorCode } from '@esfuerzo/contract'
-import type { Health } from '../health.ts'
+import type { Health } from '../http/health.ts'
 import type { Post } from '../mail/post.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 

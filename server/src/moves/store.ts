@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { documentKinds, mostOwnMoves, movesFile, readDocument, sameValue, type OwnMove } from '@esfuerzo/core'
 import type { UsedMove } from '@esfuerzo/contract'
-import { makeOutlines } from '../publications/outline.ts'
+import { makeOutlines } from '../snapshots/outline.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Original } from '@esfuerzo/contract'
-import { inBatches } from '../export/inBatches.ts'
+import { inBatches } from '../tables/inBatches.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
 interface Row {

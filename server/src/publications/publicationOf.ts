@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type Workout } from '@esfuerzo/core'
-import type { Snapshot } from './snapshot.ts'
+import type { Snapshot } from '../snapshots/snapshot.ts'
 import type { NewPublication } from './store.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
 

@@ -11,16 +11,16 @@ import { readSettings } from '../settings/store.ts'
 import { workouts } from '../workouts/store.ts'
 import { resolveToken } from './resolveToken.ts'
 import { publicationOf } from './publicationOf.ts'
-import { snapshotCache } from './snapshotCache.ts'
+import { snapshotCache } from '../snapshots/snapshotCache.ts'
 import {
   addPublication,
   endPublication,
   findPublication,
   hasRoom,
   listPublications,
-  readSnapshot,
   type StoredPublication,
 } from './store.ts'
+import { readSnapshot } from '../snapshots/store.ts'
 import { linkToken } from '../http/linkToken.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'

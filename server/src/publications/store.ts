@@ -1,8 +1,9 @@
 import type { Knex } from 'knex'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import type { Outline } from '@esfuerzo/core/publication'
-import type { PublishedFacts } from './facts.ts'
-import { owned, ownedBy } from '../rights/rights.ts'
+import type { PublishedFacts } from '../snapshots/facts.ts'
+import { addFacts } from '../snapshots/store.ts'
+import { owned } from '../rights/rights.ts'
 
 interface Row {
   id: string
@@ -49,14 +50,6 @@ export interface NewPublication {
   createdAt: Date
   endsAt: Date
   classId?: string | undefined
-}
-
-/** Stores what later work asks of a publication, in its transaction. */
-export async function addFacts(db: Knex, publicationId: string, facts: PublishedFacts): Promise<void> {
-  await db('published_facts')
-    .insert({ publication_id: publicationId, ...facts })
-    .onConflict('publication_id')
-    .ignore()
 }
 
 /** Stores a publication, in a transaction; a snapshot that is there already is not stored again. */
@@ -192,23 +185,3 @@ export const findForRun = (
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .where({ token_hash: tokenHash })
     .first('p.id', 'p.teacher_id as teacherId', 'p.sha256', 's.outline')
-
-/** What was sent home under a SHA-256; undefined where nothing was. */
-export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
-  const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
-  return row?.body
-}
-
-/** The snapshot a teacher's publication leads to. */
-export async function readOwnSnapshot(
-  db: Knex,
-  teacherId: string,
-  id: string,
-): Promise<{ body: string; grades: number[] | null } | undefined> {
-  return db('publications as p')
-    .join('snapshots as s', 's.sha256', 'p.sha256')
-    .leftJoin('classes as c', (join) => join.on('c.id', 'p.class_id').onNull('c.removed_at'))
-    .modify(ownedBy(teacherId, 'publications', 'p'))
-    .where({ 'p.id': id })
-    .first('s.body', 'c.grades')
-}

@@ -1,13 +1,11 @@
 import type { Knex } from 'knex'
 import type { Pupil, RemovedPupil } from '@esfuerzo/contract'
 import { aliasKey, byAlias, codeLengths, pupilRoom } from '@esfuerzo/core/classBook'
-import { dropDone } from '../cleanup/dropRows.ts'
+import { dropDone } from '../tables/dropRows.ts'
+import { goneAt, pupilBinDays } from '../classes/bin.ts'
 import { freeSlip, pupilCode, shortCode } from './pupilCode.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 import { owned } from '../rights/rights.ts'
-
-/** A pupil that was taken away can be taken back for so many days. */
-export const pupilBinDays = 7
 
 interface Row {
   id: string
@@ -26,10 +24,6 @@ const countResults =
   '(select count(*) from results r where r.pupil_id = pupils.id and r.replaced_by is null and r.value is not null) as results'
 
 const pupilOf = ({ id, alias, note, results }: Counted): Pupil => ({ id, alias, note, results: Number(results) })
-
-const day = 24 * 60 * 60 * 1000
-/** When what was taken away is gone for good. */
-export const goneAt = (removed: Date): string => new Date(removed.getTime() + pupilBinDays * day).toISOString()
 
 /** Pupils of a class, by alias; those that were taken away apart. */
 export async function listPupils(

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Logger } from 'pino'
-import { isDatabaseAway, isStorageFull } from '../database.ts'
+import { isDatabaseAway, isStorageFull } from '../base/database.ts'
 import { writeResults, type StoredRun } from './store.ts'
 
 /** A run waits so long for its results before it is answered, in milliseconds: they follow it by themselves. Ours. */

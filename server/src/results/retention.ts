@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { lastYearToGo } from '@esfuerzo/core/classBook'
-import { dropRows } from '../cleanup/dropRows.ts'
+import { dropRows } from '../tables/dropRows.ts'
 
 interface ClassRow {
   id: string

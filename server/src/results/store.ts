@@ -2,9 +2,9 @@ import type { Knex } from 'knex'
 import { readDocument, type Library } from '@esfuerzo/core'
 import { type Outline, type Publication } from '@esfuerzo/core/publication'
 import { resultRows, runDocument, type Run } from '@esfuerzo/core/run'
-import { laterFacts } from '../publications/facts.ts'
-import { wholeOutline } from '../publications/outline.ts'
-import { addFacts, readSnapshot } from '../publications/store.ts'
+import { laterFacts } from '../snapshots/facts.ts'
+import { wholeOutline } from '../snapshots/outline.ts'
+import { addFacts, readSnapshot } from '../snapshots/store.ts'
 
 /** A run that is stored, with what it brought. */
 export interface StoredRun {

@@ -1,7 +1,7 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { runProblems } from '@esfuerzo/core/run'
-import { isDatabaseAway, isStorageFull } from '../database.ts'
+import { isDatabaseAway, isStorageFull } from '../base/database.ts'
 import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
 import type { Gone } from '../gone/gone.ts'

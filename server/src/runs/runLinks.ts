@@ -4,7 +4,7 @@ import type { Outline } from '@esfuerzo/core/publication'
 import type { Gone } from '../gone/gone.ts'
 import { tokenHash } from '../http/linkToken.ts'
 import { ServerError } from '../http/serverError.ts'
-import { wholeOutline } from '../publications/outline.ts'
+import { wholeOutline } from '../snapshots/outline.ts'
 import { findForRun } from '../publications/store.ts'
 
 /** Of a link what a run is held against, none of which ever changes; whether it still takes runs is asked when one is stored. */

@@ -1,6 +1,6 @@
 import knexPackage, { type Knex } from 'knex'
 import type { Logger } from 'pino'
-import { migrations } from '../migrations/index.ts'
+import { migrations } from '../../migrations/index.ts'
 
 // knex is CommonJS: under ESM the function is its default's default, depending on who loads it.
 const knex = ((knexPackage as unknown as { default?: typeof knexPackage }).default ?? knexPackage) as typeof knexPackage

@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import pg from 'pg'
-import { implement } from './http/implement.ts'
+import { implement } from './implement.ts'
 
 /** How long a full disk is spoken of after it was last met, in milliseconds. */
 const remembered = 60_000

@@ -1,0 +1,31 @@
+import type { Knex } from 'knex'
+import { ownedBy } from '../rights/rights.ts'
+import type { PublishedFacts } from './facts.ts'
+
+/** Stores what later work asks of a publication, in its transaction. */
+export async function addFacts(db: Knex, publicationId: string, facts: PublishedFacts): Promise<void> {
+  await db('published_facts')
+    .insert({ publication_id: publicationId, ...facts })
+    .onConflict('publication_id')
+    .ignore()
+}
+
+/** What was sent home under a SHA-256; undefined where nothing was. */
+export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
+  const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
+  return row?.body
+}
+
+/** The snapshot a teacher's publication leads to. */
+export async function readOwnSnapshot(
+  db: Knex,
+  teacherId: string,
+  id: string,
+): Promise<{ body: string; grades: number[] | null } | undefined> {
+  return db('publications as p')
+    .join('snapshots as s', 's.sha256', 'p.sha256')
+    .leftJoin('classes as c', (join) => join.on('c.id', 'p.class_id').onNull('c.removed_at'))
+    .modify(ownedBy(teacherId, 'publications', 'p'))
+    .where({ 'p.id': id })
+    .first('s.body', 'c.grades')
+}
