@@ -80,7 +80,7 @@ export {
 export { rulePolicySchema, type RulePolicies, type RulePolicy } from './terms/checkLevel.ts'
 export { families, postureSchema, sidesSchema, type Family, type Move, type Version } from './terms/move.ts'
 export { capFor, dayValue, setUpOf } from './terms/testValue.ts'
-export { testIds, testSchema, type Measure, type Scale, type SetUp, type TestId } from './terms/measure.ts'
+export { testIds, type Measure, type TestId } from './terms/measure.ts'
 export { indexLibrary, type Library, type LibraryData } from './library/library.ts'
 export { measureSeconds } from './timing/measureSeconds.ts'
 export { performedBy } from './library/versionFor.ts'

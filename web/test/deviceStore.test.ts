@@ -1,7 +1,7 @@
 import { openDB } from 'idb'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { cellKeeper } from '../src/classes/book/keptCells.ts'
-import type { TypedCell } from '../src/classes/book/useBook.ts'
+import type { TypedCell } from '../src/classes/book/typedCell.ts'
 import { clearWork, unsentWork } from '../src/account/unsentWork.ts'
 import { newWorkout, workoutDocument } from '@esfuerzo/core'
 import { draftsOf } from '../src/documents/drafts.ts'

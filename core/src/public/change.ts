@@ -1,5 +1,5 @@
 // What changed, and how surely. Named exports only; what is in no list is nobody else's business.
-export { classChange, fewestChildren, signInterval, type ClassChange } from '../change/classChange.ts'
+export { classChange, signInterval } from '../change/classChange.ts'
 export { classPace, type ClassPace, type PacedRun } from '../change/classPace.ts'
 export { pacedRun } from '../change/pacedRun.ts'
 export { hitsError, onScale } from '../change/scale.ts'
@@ -11,7 +11,7 @@ export {
   type Try,
   type Unsaid,
 } from '../change/testChange.ts'
-export { sidesOf, type Sides, type TestDay } from '../change/testDays.ts'
+export { sidesOf, type TestDay } from '../change/testDays.ts'
 export { tQuantile } from '../change/tQuantile.ts'
-export { differenceVariance, typicalError, type TypicalError } from '../change/typicalError.ts'
-export { changeVerdict, clearByChance, type ChangeWord, type Side, type Verdict } from '../change/verdict.ts'
+export { differenceVariance, typicalError } from '../change/typicalError.ts'
+export { changeVerdict, clearByChance } from '../change/verdict.ts'

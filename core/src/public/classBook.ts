@@ -9,17 +9,9 @@ export {
   pupilRoom,
 } from '../classBook/alias.ts'
 export { codeAlphabet, codeCount, codeLengths, codeOf, readCode } from '../classBook/code.ts'
-export { bookColumns, placeKey, type BookColumn, type BookPlace } from '../classBook/column.ts'
-export { bookCells, byPupil, ownLine, type BookCell, type BookCells, type BookEntry } from '../classBook/grid.ts'
-export {
-  matchTable,
-  readCells,
-  type LineProblem,
-  type NamedColumn,
-  type ReadCells,
-  type TableColumn,
-  type TableMatch,
-} from '../classBook/matchTable.ts'
+export { bookColumns, placeKey, type BookColumn } from '../classBook/column.ts'
+export { bookCells, byPupil, ownLine, type BookCell, type BookEntry } from '../classBook/grid.ts'
+export { matchTable, readCells, type LineProblem, type TableMatch } from '../classBook/matchTable.ts'
 export { isForClass, laneOfClass, lanesOfClass } from '../terms/laneOfClass.ts'
 export {
   daySchema,
@@ -29,7 +21,6 @@ export {
   lastYearToGo,
   monthsLater,
   usualYearEnd,
-  type Retention,
 } from '../classBook/retention.ts'
 export {
   boundsOf,

@@ -6,8 +6,8 @@ export { type Fact } from '../notation/facts.ts'
 export { apply, applyText, type AppliedText } from '../notation/apply.ts'
 export { parse } from '../notation/parse.ts'
 export { print } from '../notation/print.ts'
-export { type TextProblem } from '../notation/textProblem.ts'
-export { readText, type ReadText, type ReadTextOptions } from '../notation/readText.ts'
+
+export { readText, type ReadText } from '../notation/readText.ts'
 export { type Readings } from '../notation/free/understandName.ts'
 export { plainName } from '../notation/names.ts'
 export {

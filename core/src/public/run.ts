@@ -47,11 +47,10 @@ export {
   nextShown,
   type Called,
   type LaneClock,
-  type LaneShown,
   type Nth,
   type Prompt,
   type Where,
 } from '../run/laneShown.ts'
 export { tossed } from '../terms/chanceThings.ts'
-export { resultKinds, pulseKinds, resultRows, type ResultKind, type ResultRow } from '../run/resultRows.ts'
+export { resultKinds, pulseKinds, resultRows, type ResultKind } from '../run/resultRows.ts'
 export { runProblems } from '../run/runProblems.ts'

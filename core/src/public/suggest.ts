@@ -1,6 +1,6 @@
 // What a place leaves open, and what would fill it. Named exports only; what is in no list is nobody else's business.
 export { picksLp, picksOf } from '../pick/picksLp.ts'
-export type { PickProblem } from '../pick/pickProblem.ts'
+
 export {
   offered,
   placeOfRole,

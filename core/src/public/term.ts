@@ -1,6 +1,6 @@
 // A term: which session comes home on which day. Named exports only; what is in no list is nobody else's business.
 export { dateOf, dayNumber, daysOn, homeDays, isEasierWeek, openDays, weekdayOf, type HomeDay } from '../term/days.ts'
-export { coverage, coverageKinds, type Coverage, type CoverageKind, type WeekFacts } from '../term/coverage.ts'
+export { coverage, type Coverage, type CoverageKind, type WeekFacts } from '../term/coverage.ts'
 export {
   changedDays,
   clearDay,
@@ -15,21 +15,12 @@ export {
   strandedPlaces,
 } from '../term/edits.ts'
 export { planProblem, type PlanProblem } from '../term/planProblem.ts'
-export { goalsOf, planScore, type Plan, type PlanScore } from '../term/planScore.ts'
+
 export { planTerm, type Planned, type Solved } from '../term/planTerm.ts'
 export { termSession, type TermSession } from '../term/profile.ts'
-export {
-  newTerm,
-  termDocument,
-  termLimits,
-  termSchema,
-  type Off,
-  type Place,
-  type Term,
-  type TermDay,
-} from '../term/schema.ts'
-export { testDays, type TestDays, type TestMiss } from '../term/testDays.ts'
-export { termMarkdown, termRows, type TermRow } from '../term/termRows.ts'
+export { newTerm, termDocument, termLimits, termSchema, type Place, type Term } from '../term/schema.ts'
+export { testDays } from '../term/testDays.ts'
+export { termMarkdown, termRows } from '../term/termRows.ts'
 export { termStep } from '../term/step.ts'
 export { checkTerm, termView, type TermFinding } from '../term/termRule.ts'
 export { termRules } from '../term/termRules.ts'

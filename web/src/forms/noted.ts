@@ -1,9 +1,7 @@
 import { type Form } from '@esfuerzo/core'
 import { amrapNoted } from './amrap/noted.ts'
 import { targetNoted } from './target/noted.ts'
-
-/** Finds words by key and number, as vue-i18n's `t` does. */
-export type CountWords = (key: string, params: Record<string, unknown>, n: number) => string
+import type { CountWords } from './countWords.ts'
 
 /** What a number that was tapped counts, by form. */
 export const formNoted: { [F in Form]?: (n: number, t: CountWords) => string } = {

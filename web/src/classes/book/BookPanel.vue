@@ -13,7 +13,8 @@ import LooseRuns from './LooseRuns.vue'
 import OpenCells from './OpenCells.vue'
 import { columnLine } from './columnText.ts'
 import type { Place } from './selection.ts'
-import { useBook, type TypedCell } from './useBook.ts'
+import type { TypedCell } from './typedCell.ts'
+import { useBook } from './useBook.ts'
 
 /** What a class did of one session: the grid, what it asks, what came without a code. */
 const props = defineProps<{ of: SchoolClass; pupils: readonly Pupil[]; publication: string; title: string }>()

@@ -5,7 +5,8 @@ import type { Pupil } from '@esfuerzo/contract'
 import { ownLine, per30, type BookColumn } from '@esfuerzo/core/classBook'
 import SmallLine from './SmallLine.vue'
 import { columnLine } from './columnText.ts'
-import type { Book, TypedCell } from './useBook.ts'
+import type { TypedCell } from './typedCell.ts'
+import type { Book } from './useBook.ts'
 
 /** A pupil's row: what it did, as counted and in thirty seconds, with a small line of its own before. */
 const props = defineProps<{

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Pupil } from '@esfuerzo/contract'
 import { columnLine } from './columnText.ts'
-import type { Book, TypedCell } from './useBook.ts'
+import type { TypedCell } from './typedCell.ts'
+import type { Book } from './useBook.ts'
 
 /** Cells that ask for an answer: what cannot be, what is hardly likely, what another wrote meanwhile. Each is still as it was typed. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { deviceStore } from '../../shared/device/deviceStore.ts'
 import { isOwners, mayKeep, ownerNow } from '../../shared/device/owner.ts'
 import { keptAs } from '../../shared/keptAs.ts'
-import type { TypedCell } from './useBook.ts'
+import type { TypedCell } from './typedCell.ts'
 
 /** A typed value on the device, with the name of the book it belongs to. */
 export const keptCellShape = z.looseObject({

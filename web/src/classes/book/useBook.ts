@@ -11,32 +11,10 @@ import {
   type BookCell,
   type BookColumn,
   type BookEntry,
-  type Unlikely,
-  type ValueProblem,
 } from '@esfuerzo/core/classBook'
 import { client } from '../../shared/client.ts'
 import { cellKeeper } from './keptCells.ts'
-
-/** A text on screen that is not what the server has. */
-export interface TypedCell {
-  id: string
-  pupil: string
-  column: string
-  text: string
-  source: 'typed' | 'imported'
-  /** The entry that stood there. */
-  was: string | null
-  /**
-   * `waiting` to be sent · `refused` it cannot be · `asked` it is hardly likely, and not sent before it is said to be right · `differs`
-   * somebody else wrote there meanwhile
-   */
-  state: 'waiting' | 'refused' | 'asked' | 'differs'
-  /** Why the server can never store it as it is. */
-  why?: Exclude<RefusedCell['why'], 'twice' | 'id-taken'>
-  problem?: ValueProblem
-  unlikely?: Unlikely
-  now?: BookEntry | null
-}
+import type { TypedCell } from './typedCell.ts'
 
 /** What a cell is to hold. */
 export interface CellText {

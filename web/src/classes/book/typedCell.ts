@@ -1,0 +1,23 @@
+import type { RefusedCell } from '@esfuerzo/contract'
+import type { BookEntry, Unlikely, ValueProblem } from '@esfuerzo/core/classBook'
+
+/** A text on screen that is not what the server has. */
+export interface TypedCell {
+  id: string
+  pupil: string
+  column: string
+  text: string
+  source: 'typed' | 'imported'
+  /** The entry that stood there. */
+  was: string | null
+  /**
+   * `waiting` to be sent · `refused` it cannot be · `asked` it is hardly likely, and not sent before it is said to be right · `differs`
+   * somebody else wrote there meanwhile
+   */
+  state: 'waiting' | 'refused' | 'asked' | 'differs'
+  /** Why the server can never store it as it is. */
+  why?: Exclude<RefusedCell['why'], 'twice' | 'id-taken'>
+  problem?: ValueProblem
+  unlikely?: Unlikely
+  now?: BookEntry | null
+}
