@@ -36,6 +36,9 @@ const serverAlone = [['^@esfuerzo/(web|cli)', 'the server does not know the page
 const formBranches = [
   "BinaryExpression[operator=/^[!=]==$/][left.property.name='form'][right.type='Literal']",
   "SwitchStatement[discriminant.property.name='form']",
+  "BinaryExpression[operator=/^[!=]==$/][left.type='ChainExpression'][left.expression.property.name='form'][right.type='Literal']",
+  "BinaryExpression[operator=/^[!=]==$/][left.name='form'][right.type='Literal']",
+  "SwitchStatement[discriminant.name='form']",
 ].map((selector) => ({
   selector,
   message: 'a form answers by its traits or its own files: core/src/session/plainTraits.ts',

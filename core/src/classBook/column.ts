@@ -1,4 +1,5 @@
 import type { Lane, Publication } from '../publication/schema.ts'
+import { measuredIn } from '../publication/measuredIn.ts'
 import { measureOf } from '../publication/measureOf.ts'
 import { countsOf, pulsesAsked } from '../run/asksPulse.ts'
 import { feltScale } from '../run/felt.ts'
@@ -71,8 +72,8 @@ export function bookColumns(publication: Publication, lane: Lane, language: Lang
 
 /** A pulse that is measured is told as a pulse. */
 function isPulse(lane: Lane, { kind, block }: RecordRow): boolean {
-  const play = lane.plays[block]
-  return kind === 'measure' && play?.form === 'measure' && countsOf(play).length > 0
+  const measured = measuredIn(lane.plays[block])
+  return kind === 'measure' && measured !== undefined && countsOf(measured).length > 0
 }
 
 /** How the boxes of a row are numbered. */
@@ -82,7 +83,7 @@ function boxesOf(row: RecordRow, lane: Lane, publication: Publication): BookColu
   const work = steps.filter((s) => s.by === 'clock')
   const { move, version } = steps[0] ?? {}
   const play = kind === 'measure' ? lane.plays[block] : undefined
-  const test = play?.form === 'measure' ? play.test : undefined
+  const test = measuredIn(play)?.test
   const range = measureOf(publication, play)?.range
   const columns = Array.from({ length: boxes }, (_, i): BookColumn => {
     const nth = i + 1

@@ -2,6 +2,7 @@
 export { recordRows, type RecordRow } from '../sheets/recordRows.ts'
 export { sheetRows } from '../sheets/sheetRows.ts'
 export { type SheetBlock, type SheetRow, type SheetSection } from '../sheets/sheetBlock.ts'
+export { measuredIn } from '../publication/measuredIn.ts'
 export { publish } from '../publication/publish.ts'
 export { publicationSchema, type Lane, type Publication, type PublishedMeasure } from '../publication/schema.ts'
 export { measureOf } from '../publication/measureOf.ts'

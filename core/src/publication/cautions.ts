@@ -1,3 +1,4 @@
+import { measuredIn } from './measuredIn.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
 import type { Publication } from './schema.ts'
 
@@ -57,7 +58,8 @@ function surprises({
     for (const { plays } of lanes) {
       const play = plays[id]
       for (const { move } of turnsOf(play)) shown.add(move)
-      if (play?.form === 'measure') shown.add(play.test)
+      const measured = measuredIn(play)
+      if (measured) shown.add(measured.test)
     }
   return new Set([...moves, ...measures].flatMap(({ id }) => (shown.has(id) ? [] : [id])))
 }

@@ -1,8 +1,12 @@
+import { measuredIn } from './measuredIn.ts'
 import type { Play } from './playSchema.ts'
 import type { Publication, PublishedMeasure } from './schema.ts'
 
 /** The test that a block measures; undefined for other blocks, and in sessions sent home before they carried their tests. */
-export const measureOf = (
+export function measureOf(
   { measures }: Pick<Publication, 'measures'>,
   play: Play | undefined,
-): PublishedMeasure | undefined => (play?.form === 'measure' ? measures?.find((m) => m.id === play.test) : undefined)
+): PublishedMeasure | undefined {
+  const test = measuredIn(play)?.test
+  return test === undefined ? undefined : measures?.find((m) => m.id === test)
+}

@@ -1,3 +1,4 @@
+import { measuredIn } from './measuredIn.ts'
 import type { Publication } from './schema.ts'
 
 /** What has to be known of a publication so that nobody reads it whole for a run or for a list. */
@@ -30,7 +31,10 @@ export function outlineOf(publication: Publication): Outline {
   )
   const tests = new Map(
     publication.lanes.flatMap(({ plays }) =>
-      Object.entries(plays).flatMap(([block, play]) => (play?.form === 'measure' ? [[block, play] as const] : [])),
+      Object.entries(plays).flatMap(([block, play]) => {
+        const measured = measuredIn(play)
+        return measured ? [[block, measured] as const] : []
+      }),
     ),
   )
   return {

@@ -1,3 +1,4 @@
+import { measuredIn } from '../publication/measuredIn.ts'
 import type { PlayOf } from '../publication/playSchema.ts'
 import type { Lane } from '../publication/schema.ts'
 import type { Pulse } from './schema.ts'
@@ -22,7 +23,10 @@ export const countsOf = ({ test, moment }: Pick<PlayOf<'measure'>, 'test' | 'mom
  * pulse is sent home from there.
  */
 export function pulsesAsked({ plays }: Pick<Lane, 'plays'>): Pulse['when'][] {
-  const moments = Object.values(plays).flatMap((play) => (play?.form === 'measure' ? countsOf(play) : []))
+  const moments = Object.values(plays).flatMap((play) => {
+    const measured = measuredIn(play)
+    return measured ? countsOf(measured) : []
+  })
   return moments.length ? [...new Set([...moments, 'after' as const])] : []
 }
 

@@ -49,6 +49,8 @@ export interface FormTraits<B extends Block> {
   explains?: boolean
   /** Whether it is nothing but its rows, one after the other. */
   plainRows?: boolean
+  /** Whether each of its rows stands under a side, suit or number that calls it. */
+  faced?: boolean
   /** Whether its rows are neighbours in a circle: who does one comes from the one before. */
   circuit?: boolean
   /** Whether only the number counts, against a clock or another child. */

@@ -1,5 +1,5 @@
 import { setUpOf } from '@esfuerzo/core'
-import type { Lane, Publication } from '@esfuerzo/core/publication'
+import { measuredIn, type Lane, type Publication } from '@esfuerzo/core/publication'
 import type { Result } from '@esfuerzo/core/run'
 import type { DemoPupil } from './classes.ts'
 
@@ -26,19 +26,20 @@ export function demoTries(
   const grade = pupil?.grades[0] ?? lane.grades[0]!
   const share = pupil?.share ?? 1
   return Object.entries(lane.plays).flatMap(([block, play]): Result[] => {
-    const measure = play?.form === 'measure' ? measures?.find((m) => m.id === play.test) : undefined
+    const measured = measuredIn(play)
+    const measure = measures?.find((m) => m.id === measured?.test)
     const of = usual[measure?.id ?? '']?.(grade)
-    if (play?.form !== 'measure' || !measure || !of) return []
+    if (!measured || !measure || !of) return []
     // One day is another than the next, and a try than the one before.
     const wobble = () => (next(-10, 10) / 10) * of.wobble
     const day = of.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + wobble()
     const { step, from, to } = measure.range
-    return Array.from({ length: play.trials }, (_, i) => ({
+    return Array.from({ length: measured.trials }, (_, i) => ({
       block,
       trial: i + 1,
       value: Math.min(to, Math.max(from, Math.round((day + wobble()) / step) * step)),
       unit: measure.unit,
-      how: { setUp: setUpOf(measure, play.setUp).id },
+      how: { setUp: setUpOf(measure, measured.setUp).id },
     }))
   })
 }

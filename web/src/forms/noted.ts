@@ -1,7 +1,7 @@
 import { type Form } from '@esfuerzo/core'
 import { amrapNoted } from './amrap/noted.ts'
 import { targetNoted } from './target/noted.ts'
-import type { CountWords } from './countWords.ts'
+import type { CountWords } from '../shared/countWords.ts'
 
 /** What a number that was tapped counts, by form. */
 export const formNoted: { [F in Form]?: (n: number, t: CountWords) => string } = {

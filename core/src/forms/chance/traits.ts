@@ -5,5 +5,6 @@ import type { ChanceBlock } from './schema.ts'
 export const chanceTraits: FormTraits<ChanceBlock> = {
   ...plainTraits,
   dose: 'own',
+  faced: true,
   timed: ({ stop, stations }) => stop.kind === 'seconds' && stations.length > 0,
 }

@@ -2,6 +2,7 @@ import { cleanText } from '../../base/text.ts'
 import { limits } from '../../base/limits.ts'
 import { cellsFor } from '../../library/cellsFor.ts'
 import type { Library } from '../../library/library.ts'
+import { traitsOf } from '../../session/formTraits.ts'
 import type { Form } from '../../session/forms.ts'
 import type { Cell, Face, Station } from '../../session/station.ts'
 import type { Dose } from '../../terms/dose.ts'
@@ -117,7 +118,7 @@ export function freeStation(row: FreeRow, form: Form, make: StationMaker, each?:
   return {
     id,
     cells,
-    ...(form === 'chance' && chosen && { face: chosen }),
+    ...(traitsOf({ form }).faced && chosen && { face: chosen }),
     ...(note && { note }),
     ...(row.easier && line(row.easier) && { easier: line(row.easier) }),
     ...(row.harder && line(row.harder) && { harder: line(row.harder) }),

@@ -1,3 +1,3 @@
-import type { CountWords } from '../countWords.ts'
+import type { CountWords } from '../../shared/countWords.ts'
 
 export const targetNoted = (n: number, t: CountWords): string => t('after.points', { n }, n)
