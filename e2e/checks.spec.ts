@@ -1,6 +1,6 @@
 import { addSection, mapGroups, setBlock, setCell, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
 import type { Page } from '@playwright/test'
-import { at, expect, expectAccessible, openDesk, test } from './support/journey.ts'
+import { at, beginFromText, expect, expectAccessible, openDesk, test } from './support/journey.ts'
 import { withInterface } from './support/links.ts'
 
 /** A session a teacher would stand by, for a flat with a neighbour below, done with somebody. */
@@ -59,15 +59,8 @@ const asks = (page: Page) =>
 
 /** The good session, from its text. */
 async function good(page: Page): Promise<Workout> {
-  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
   await openDesk(page)
-  await page.evaluate((words) => navigator.clipboard.writeText(words), text)
-  await page.locator('h1').click()
-  await page.keyboard.press('Control+v')
-  await page
-    .getByRole('dialog', { name: 'Begin from a text' })
-    .getByRole('button', { name: 'Make the session' })
-    .click()
+  await beginFromText(page, text)
   await expect(page.getByRole('heading', { name: 'Family harbour' })).toBeVisible()
   const id = new URL(page.url()).pathname.split('/').at(-1)
   return withInterface(async (api) => (await (await api.get(`/api/workouts/${id}`)).json()).document)

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { newTerm } from '@esfuerzo/core/term'
-import { at, expect, laneTotal, openDesk, test } from './support/journey.ts'
+import { at, beginFromText, expect, laneTotal, openDesk, test } from './support/journey.ts'
 import { pdfTexts } from './support/pdf.ts'
 
 test.describe.configure({ timeout: 180_000 })
@@ -47,16 +47,9 @@ async function messageText(page: Page, id: string): Promise<string> {
   return message.inputValue()
 }
 
-test('how long a session takes is the same for a group wherever it is said', async ({ page, context }) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+test('how long a session takes is the same for a group wherever it is said', async ({ page }) => {
   await openDesk(page)
-  await page.evaluate((text) => navigator.clipboard.writeText(text), plan)
-  await page.locator('h1').click()
-  await page.keyboard.press('Control+v')
-  await page
-    .getByRole('dialog', { name: 'Begin from a text' })
-    .getByRole('button', { name: 'Make the session' })
-    .click()
+  await beginFromText(page, plan)
   await page.waitForURL(/\/sessions\//)
   const id = /[\da-f-]{36}/.exec(page.url())![0]
 

@@ -81,6 +81,18 @@ export async function newSession(page: Page, title: string, minutes = 20): Promi
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
 }
 
+/** Pastes a plan onto the Desk and makes a session of it. */
+export async function beginFromText(page: Page, text: string): Promise<void> {
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.evaluate((words) => navigator.clipboard.writeText(words), text)
+  await page.locator('h1').click()
+  await page.keyboard.press('Control+v')
+  await page
+    .getByRole('dialog', { name: 'Begin from a text' })
+    .getByRole('button', { name: 'Make the session' })
+    .click()
+}
+
 /** Finds a move and puts it in below the cursor. */
 export async function addMove(page: Page, typed: string): Promise<void> {
   await page.getByRole('tab', { name: 'Moves' }).click()

@@ -171,7 +171,7 @@ watch(draft, () => (saved.value = false))
                 ><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template
               >
               <template #tools="{ book }"
-                ><v-btn :disabled="making" @click="make(shown.workoutId)">{{ t('next.make') }}</v-btn>
+                ><v-btn :disabled="making" @click="make(shown.workoutId, classId)">{{ t('next.make') }}</v-btn>
                 <BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"
               /></template>
             </BookPanel>

@@ -58,8 +58,9 @@ watch(
   async (id) => {
     await session.open(id)
     // A session made from one that came back opens with what that says.
-    const { next } = route.query
-    if (typeof next === 'string' && session.id === id) panel.show({ kind: 'next', from: next })
+    const { next, class: ofClass } = route.query
+    if (typeof next === 'string' && session.id === id)
+      panel.show({ kind: 'next', from: next, ...(typeof ofClass === 'string' && { ofClass }) })
   },
   { immediate: true },
 )

@@ -9,7 +9,8 @@ export function useNextSession() {
   const router = useRouter()
   const problem = ref('')
   const making = ref(false)
-  async function make(workoutId: string): Promise<void> {
+  /** @param ofClass whose results count at first; everybody's where left out */
+  async function make(workoutId: string, ofClass?: string): Promise<void> {
     making.value = true
     problem.value = ''
     try {
@@ -18,7 +19,7 @@ export function useNextSession() {
       const { id } = await client('createWorkout', {
         body: { document: { ...copy, title: nextTitle(document.title) } },
       })
-      await router.push({ name: 'compose', params: { id }, query: { next: workoutId } })
+      await router.push({ name: 'compose', params: { id }, query: { next: workoutId, class: ofClass } })
     } catch (error) {
       problem.value = callCode(error)
     }

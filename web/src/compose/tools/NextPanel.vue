@@ -23,7 +23,7 @@ import { nextText, reasonText } from './nextText.ts'
 import ToolPanel from './ToolPanel.vue'
 
 /** Next time, from what came back: for each lane one lever by its smallest step, why, and what could be in its place. */
-const props = defineProps<{ from: string }>()
+const props = defineProps<{ from: string; ofClass?: string | undefined }>()
 const { t } = useI18n()
 const session = useSession()
 const messages = useMessages()
@@ -37,24 +37,25 @@ const running = ref(false)
 /** The classes that did it, and whose results count: '' is everybody's. */
 const classes = shallowRef<readonly { id: string; name: string }[]>([])
 const others = ref(false)
-const of = ref<string>()
+const of = ref(props.ofClass ?? '')
 /** Something was typed in that says nothing of how clean it was; its teacher says so for all of it. */
 const unsaid = ref(false)
 const clean = ref(false)
-const whose = computed(() => classes.value.find(({ id }) => id === of.value)?.name)
+const whose = computed(() => (classes.value.length === 1 ? classes.value[0]!.name : ''))
 let abort = new AbortController()
 onScopeDispose(() => abort.abort())
 
-/** What came back of the chosen class; at first of the one that did it last. */
+/** What came back of the chosen class; of everybody where that class did not do it. */
 async function readTimes() {
-  const params = { id: props.from }
-  const all = await client('readCameBack', { params, query: of.value ? { class: of.value } : {} })
-  classes.value = all.classes
-  others.value = all.others
-  const first = all.classes[0]?.id
-  if (of.value !== undefined || !first) return all.times
-  of.value = first
-  return (await client('readCameBack', { params, query: { class: first } })).times
+  const answer = await client('readCameBack', {
+    params: { id: props.from },
+    query: of.value ? { class: of.value } : {},
+  })
+  classes.value = answer.classes
+  others.value = answer.others
+  if (!of.value || answer.classes.some(({ id }) => id === of.value)) return answer.times
+  of.value = ''
+  return (await client('readCameBack', { params: { id: props.from } })).times
 }
 async function load() {
   abort.abort()

@@ -14,7 +14,7 @@ defineProps<{ tool: Tool }>()
 <template>
   <FitPanel v-if="tool.kind === 'fit'" :key="`fit-${tool.fill}`" :fill="tool.fill === true" />
   <FinishPanel v-else-if="tool.kind === 'finish'" />
-  <NextPanel v-else-if="tool.kind === 'next'" :key="tool.from" :from="tool.from" />
+  <NextPanel v-else-if="tool.kind === 'next'" :key="tool.from" :from="tool.from" :of-class="tool.ofClass" />
   <SuggestPanel v-else-if="tool.kind === 'suggest'" :key="`suggest-${tool.block}`" :block="tool.block" />
   <ArrangePanel v-else-if="tool.kind === 'arrange'" :key="tool.block" :block="tool.block" />
   <ChancePanel v-else :key="tool.block" :block="tool.block" />

@@ -4,5 +4,5 @@ export type Tool =
   | { kind: 'finish' }
   | { kind: 'arrange'; block: string }
   | { kind: 'chance'; block: string }
-  | { kind: 'next'; from: string }
+  | { kind: 'next'; from: string; ofClass?: string }
   | { kind: 'suggest'; block: string }
