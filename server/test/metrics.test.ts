@@ -57,13 +57,15 @@ it('logs a slow statement with its text and how long it took, and without what i
   const before = await counted('esfuerzo_database_slow_statements_total', {})
   await server.db.raw('select pg_sleep(?), ?::text as secret', [0.1, 'marisol@island.example'])
   await server.db.raw('select 1')
-  expect(await counted('esfuerzo_database_slow_statements_total', {})).toBe(before + 1)
-  const line = server.logged.find((l) => l.includes('a slow statement'))!
-  expect(JSON.parse(line)).toMatchObject({
-    level: 40,
-    statement: expect.stringMatching(/^select pg_sleep\(/) as string,
-  })
-  expect((JSON.parse(line) as { ms: number }).ms).toBeGreaterThanOrEqual(95)
+  // On a busy machine others are slow too, so this one is looked for by its text, and counted as at least one.
+  expect(await counted('esfuerzo_database_slow_statements_total', {})).toBeGreaterThan(before)
+  const slow = server.logged
+    .filter((line) => line.includes('a slow statement'))
+    .map((line) => JSON.parse(line) as { level: number; statement: string; ms: number })
+  const [mine, ...others] = slow.filter(({ statement }) => statement.startsWith('select pg_sleep('))
+  expect(others).toEqual([])
+  expect(mine).toMatchObject({ level: 40 })
+  for (const { ms } of slow) expect(ms).toBeGreaterThanOrEqual(95)
   expect(server.logged.join('')).not.toContain('marisol@island.example')
 })
 
