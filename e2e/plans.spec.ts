@@ -27,7 +27,7 @@ async function plans(): Promise<{ name: string; bytes: string }[]> {
     ],
   })
   const book = new ExcelJS.Workbook()
-  const rows = [['Exercise', 'Reps'], ['Squats', 10], ['Lunges', 8]] // prettier-ignore
+  const rows = [['Exercise', 'Reps'], ['Squats', 10], ['Lunges', 8]] // oxfmt-ignore
   book.addWorksheet('Tuesday at home').addRows(rows)
   book.addWorksheet('Thursday at home').addRows(rows)
   const pdf = await PDFDocument.create()

@@ -1,8 +1,8 @@
 // Builds the pages and the server, each when anything it is made of has changed since.
 import { spawnSync } from 'node:child_process'
-import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { fingerprint } from './fingerprint.mjs'
 import { giveUp, say } from './machine.mjs'
 
 const shared = ['core/src', 'contract/src', 'library', 'package-lock.json']
@@ -11,29 +11,10 @@ const parts = [
   { workspace: 'server', name: 'server', sources: [...shared, 'server'], proof: 'server/dist/bundle/main.js' },
 ]
 
-function* filesOf(path) {
-  const entries = readdirSync(path, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))
-  for (const entry of entries) {
-    if (['dist', 'node_modules', 'test'].includes(entry.name)) continue
-    if (entry.isDirectory()) yield* filesOf(join(path, entry.name))
-    else yield join(path, entry.name)
-  }
-}
-
-function fingerprint(root, sources) {
-  const hash = createHash('sha256')
-  for (const source of sources) {
-    const path = join(root, source)
-    for (const file of source.endsWith('.json') ? [path] : filesOf(path))
-      hash.update(file.slice(root.length)).update(readFileSync(file))
-  }
-  return hash.digest('hex')
-}
-
 export function needBuild(root) {
   for (const { workspace, name, sources, proof } of parts) {
     const mark = join(root, '.cache', `built-${name}`)
-    const now = fingerprint(root, sources)
+    const now = fingerprint(root, sources, { without: ['test'] })
     if (existsSync(mark) && readFileSync(mark, 'utf8') === now && existsSync(join(root, proof))) continue
     say(`building the ${name} …`)
     const command = ['run', '-s', 'build', '-w', workspace]

@@ -1,11 +1,11 @@
-// npm run check: the quick look before each commit. Lint (what needs no types from a cache), types from what was built before, and the unit tests that
+// npm run check: the quick look before each commit. Format, lint, types from what was built before, and the unit tests that
 // belong to what changed by name: a changed test, and tests named after a changed file or its folder. All tests are `npm test`'s.
 import { execFileSync } from 'node:child_process'
 import { readdirSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needPackages } from './packages.mjs'
-import { abreast, lint, summary, typeChecks, typedLint, vitest } from './run.mjs'
+import { abreast, lint, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
@@ -35,7 +35,6 @@ const outcomes = await abreast([
   types.all,
   () => lint(root),
   types.pages,
-  () => typedLint(root),
   ...(tests.length
     ? [() => vitest(root, 'unit tests of what changed', { projects: ['core', 'web', 'web-mocking'], files: tests })]
     : []),

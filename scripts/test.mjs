@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'
 import { giveUp, needAge, needChromium, needPostgres, say } from './machine.mjs'
 import { needPackages } from './packages.mjs'
-import { abreast, lint, playwright, summary, typeChecks, typedLint, vitest } from './run.mjs'
+import { abreast, lint, playwright, summary, typeChecks, vitest } from './run.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const green = join(root, '.cache', 'green')
@@ -52,19 +52,9 @@ if (part === 'unit') {
 } else {
   const commit = cleanCommit()
   rmSync(green, { force: true })
-  // What the compiler finds of a type can hang on what it has compared before: a whole run begins where a fresh machine does.
-  rmSync(join(root, '.cache', 'types'), { recursive: true, force: true })
   const types = typeChecks(root)
   say('format, lint, types, computation, pages, server …')
-  outcomes = await abreast([
-    types.all,
-    () => unit(1),
-    types.pages,
-    server,
-    () => lint(root),
-    () => typedLint(root),
-    () => pages(1),
-  ])
+  outcomes = await abreast([types.all, () => unit(1), types.pages, server, () => lint(root), () => pages(1)])
   say('journeys in the browser …')
   outcomes.push(await browser())
   const fine = outcomes.every((o) => o.failed === 0)

@@ -231,7 +231,7 @@ it('takes old plans of other programs: a document, a sheet with two sessions, an
     await docxOf([
       { kind: 'heading', level: 1, text: 'Ferry day' },
       { kind: 'heading', level: 2, text: 'Main part' },
-      { kind: 'table', rows: [['Exercise', 'Reps'], ['Squats', '10'], ['Lunges', '8']] }, // prettier-ignore
+      { kind: 'table', rows: [['Exercise', 'Reps'], ['Squats', '10'], ['Lunges', '8']] }, // oxfmt-ignore
     ]),
   )
   const read = await core('notation', plan, '--to', 'text')

@@ -37,7 +37,7 @@ export function blocksOfOdt(xml: Uint8Array, name: string): PlanBlock[] {
   const open: string[] = []
   const parser = new Parser(
     {
-      // eslint-disable-next-line complexity -- a line an element that means something
+      // oxlint-disable-next-line complexity -- a line an element that means something
       onopentag(tag, a) {
         open.push(tag)
         if (tag === 'office:body') body = true

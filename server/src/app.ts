@@ -83,7 +83,7 @@ const permissions =
 const week = 7 * 24 * 60 * 60 * 1000
 
 /** The server as an Express application. It keeps nothing of its own that another beside it would need. */
-// eslint-disable-next-line max-lines-per-function -- the parts of the server put together in order, one after the other
+// oxlint-disable-next-line max-lines-per-function -- the parts of the server put together in order, one after the other
 export function createApp({
   config,
   db,

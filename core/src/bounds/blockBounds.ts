@@ -14,7 +14,13 @@ import { vigorousMet } from '../terms/effort.ts'
 import { gradeBounds, loadedSets, shortSprints } from './gradeBounds.ts'
 
 export type Bound =
-  'work' | 'workPerRest' | 'vigorousSeconds' | 'loadedSets' | 'changeOver' | 'landings' | 'hardLandings'
+  | 'work'
+  | 'workPerRest'
+  | 'vigorousSeconds'
+  | 'loadedSets'
+  | 'changeOver'
+  | 'landings'
+  | 'hardLandings'
 
 /** How near a block comes to a grade's line. Landings are a whole session's line: a block's are its share of them. */
 export interface BoundUse {

@@ -9,7 +9,9 @@ export type ValueProblem =
 
 /** Why a value is asked about once more, though it may be right. */
 export type Unlikely =
-  { code: 'faster'; perSecond: number } | { code: 'far-from-own'; usual: number } | { code: 'count-again' }
+  | { code: 'faster'; perSecond: number }
+  | { code: 'far-from-own'; usual: number }
+  | { code: 'count-again' }
 
 type Unit = BookColumn['unit']
 

@@ -2,7 +2,9 @@ import type { Point } from './body.ts'
 
 /** What a stroke is of: a child's skin, shirt, shorts, hair and shoes, its eyes, those of its farther side, a thing, or the gap round what is in front. */
 export type Tone =
-  ('skin' | 'shirt' | 'shorts' | 'ink' | 'eye') | ('farSkin' | 'farShirt' | 'farShorts' | 'farInk') | ('prop' | 'gap')
+  | ('skin' | 'shirt' | 'shorts' | 'ink' | 'eye')
+  | ('farSkin' | 'farShirt' | 'farShorts' | 'farInk')
+  | ('prop' | 'gap')
 
 /** One line of a drawing, round at its ends; of one point twice it is a dot. */
 export interface Stroke {

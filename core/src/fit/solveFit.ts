@@ -145,7 +145,7 @@ export interface SolveOptions {
  * @returns undefined where nothing fits (or nothing below a given cost)
  * @example one block of 100 s that may be 80 s for 4, most 90: cost 4, seconds [80]
  */
-// eslint-disable-next-line max-lines-per-function -- a branch and bound is one search over state that all its steps share
+// oxlint-disable-next-line max-lines-per-function -- a branch and bound is one search over state that all its steps share
 export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSolution | undefined {
   const { blocks, lanes, states, most, least, together } = problem
   const laneIds = Array.from({ length: lanes }, (_, g) => g)

@@ -2,5 +2,5 @@ import type { Play, PlayOf } from './playSchema.ts'
 
 /** What a block measures, of how it is played; undefined where it measures nothing. */
 export const measuredIn = (play: Play | undefined): PlayOf<'measure'> | undefined =>
-  // eslint-disable-next-line no-restricted-syntax -- asked here for everybody who reads what was sent home
+  // oxlint-disable-next-line eslint-js/no-restricted-syntax -- asked here for everybody who reads what was sent home
   play?.form === 'measure' ? play : undefined

@@ -8,7 +8,16 @@ export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure
 
 /** What is said whatever the form; `words/` has one sentence a language for each. */
 export type BaseSayCode =
-  'work' | 'workSide' | 'rest' | 'restNext' | 'changeTo' | 'standUp' | 'switchSide' | 'talk' | 'travel' | 'measure'
+  | 'work'
+  | 'workSide'
+  | 'rest'
+  | 'restNext'
+  | 'changeTo'
+  | 'standUp'
+  | 'switchSide'
+  | 'talk'
+  | 'travel'
+  | 'measure'
 
 /** What only one form says, `form.what`; its words stand in the form's words.en.ts and words.es.ts. */
 export type FormSayCode = `${Form}.${string}`

@@ -56,7 +56,7 @@ const signedOut = (req: Request) =>
  * (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*); nobody is kept out, and a device
  * that signed in before is asked for none.
  */
-// eslint-disable-next-line max-lines-per-function -- one route after the other; they share counters of tries
+// oxlint-disable-next-line max-lines-per-function -- one route after the other; they share counters of tries
 export function accountRoutes(router: Router, parts: AccountParts): void {
   const { db, limits, post, afterwards, deletions, pagesAt, demo, known } = parts
   const byBoth = new Counter(db, 'sign-in-both', limits.account)

@@ -70,7 +70,7 @@ const version = (row: Row & { title?: string }): Version => ({
 })
 
 /** @returns the history of documents of a kind */
-// eslint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
+// oxlint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
 export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
   const { table, of } = kind.states
   const all = (db: Knex, teacherId: string, id: string) => owned<Row>(db, teacherId, table).where({ [of]: id })

@@ -75,7 +75,7 @@ export interface TermParts {
 const sessionsIn = ({ places }: Term): string[] => [...new Set(places.flatMap((p) => p.made ?? p.session ?? []))]
 
 /** A teacher's terms. */
-// eslint-disable-next-line max-lines-per-function -- a table of routes
+// oxlint-disable-next-line max-lines-per-function -- a table of routes
 export function termRoutes(router: Router, { db, minutes, secret, post, written, pagesAt }: TermParts): void {
   async function own(teacherId: string, id: string): Promise<Term> {
     const found = await terms.find(db, teacherId, id)

@@ -104,9 +104,7 @@ watch(draft, () => (saved.value = false))
 
 <template>
   <main class="class">
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-if="notMade" class="care" role="alert">{{ t(`errors.${notMade}`) }}</p>
     <p v-if="!of && !problem" class="quiet">{{ t('loading') }}</p>
     <template v-if="of">
@@ -167,9 +165,7 @@ watch(draft, () => (saved.value = false))
               :publication="shown.id"
               :title="shown.title"
             >
-              <template #pupils
-                ><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template
-              >
+              <template #pupils><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template>
               <template #tools="{ book }"
                 ><v-btn :disabled="making" @click="make(shown.workoutId, classId)">{{ t('next.make') }}</v-btn>
                 <BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"

@@ -56,9 +56,7 @@ const soon = (of: SchoolClass) => goesSoon(of, today)
       </div>
       <v-btn class="main" @click="adding = !adding">{{ t('classes.new') }}</v-btn>
     </header>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-else-if="!classes" class="quiet">{{ t('loading') }}</p>
     <form v-if="adding" class="card new" @submit.prevent="onAdd">
       <h2>{{ t('classes.new') }}</h2>

@@ -29,9 +29,7 @@ const signed = (pace: number) => `${percent(pace) > 0 ? '+' : percent(pace) < 0 
 <template>
   <section class="card">
     <h2>{{ t('pace.title') }}</h2>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <template v-if="found">
       <p>
         {{ t('pace.takes', { much: text(found.pace) }) }}

@@ -137,9 +137,7 @@ const inDays = (iso: string) => DateTime.fromISO(iso).toRelative({ locale: local
     />
     <v-snackbar :model-value="gone !== undefined" @update:model-value="gone = undefined">
       {{ t('pupils.gone', { alias: gone?.alias }) }}
-      <template #actions
-        ><v-btn @click="onUndo">{{ t('undo') }}</v-btn></template
-      >
+      <template #actions><v-btn @click="onUndo">{{ t('undo') }}</v-btn></template>
     </v-snackbar>
   </div>
 </template>

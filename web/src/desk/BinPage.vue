@@ -46,9 +46,7 @@ const ago = (iso: string) => DateTime.fromISO(iso).toRelative({ locale: locale.v
   <main class="bin">
     <h1>{{ t('bin.title') }}</h1>
     <p class="quiet">{{ t('bin.lead') }}</p>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
     <p v-else-if="!workouts.length" class="card empty">
       {{ t('bin.none') }} <router-link :to="{ name: 'desk' }">{{ t('lost.back') }}</router-link>

@@ -37,9 +37,7 @@ const rows = (document: Workout) => rowsOf(document, library, i18n.global.t).fil
 
 <template>
   <main class="copy">
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-else-if="!copy" class="quiet">{{ t('loading') }}</p>
     <template v-if="copy">
       <h1>{{ copy.document.title }}</h1>

@@ -147,9 +147,7 @@ async function onRestore() {
         <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
       </div>
     </header>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
     <p v-if="lostZone" class="card care going" role="status">
       {{ t('desk.unknownZone', { zone: lostZone }) }}
@@ -201,9 +199,7 @@ async function onRestore() {
     <PlansDialog v-model="listing" @look="onLook" @add="files?.open()" />
     <v-snackbar :model-value="removed !== undefined" @update:model-value="removed = undefined">
       {{ t('desk.removed', { title: removed?.title }) }}
-      <template #actions
-        ><v-btn @click="onRestore">{{ t('undo') }}</v-btn></template
-      >
+      <template #actions><v-btn @click="onRestore">{{ t('undo') }}</v-btn></template>
     </v-snackbar>
   </main>
 </template>

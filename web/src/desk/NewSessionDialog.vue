@@ -100,10 +100,7 @@ async function onSubmit() {
             <legend>{{ t('new.from') }}</legend>
             <label v-for="b in choices" :key="b.id" class="beginning" :class="{ on: from === b.id }">
               <input v-model="from" type="radio" name="beginning" :value="b.id" />
-              <span
-                ><b>{{ b.name }}</b
-                ><small class="quiet">{{ b.about }}</small></span
-              >
+              <span><b>{{ b.name }}</b><small class="quiet">{{ b.about }}</small></span>
             </label>
           </fieldset>
           <p v-if="problem" class="care" role="alert">{{ problem }}</p>

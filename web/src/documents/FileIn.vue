@@ -56,9 +56,7 @@ defineExpose({ takeText, open })
           <li v-for="(problem, i) in told.problems" :key="i">{{ problemText(problem) }}</li>
         </ul>
       </v-card-text>
-      <v-card-actions
-        ><v-btn @click="shown = false">{{ t('close') }}</v-btn></v-card-actions
-      >
+      <v-card-actions><v-btn @click="shown = false">{{ t('close') }}</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

@@ -47,7 +47,7 @@ export interface Autosave<T> {
 const mostSent = 3
 
 /** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
-// eslint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
+// oxlint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function useAutosave<T>({
   document,
   revision,

@@ -72,7 +72,7 @@ export interface Revisioned<T> {
 }
 
 /** A document on screen with its history, its saving, its drafts on the device, and a way out of a conflict. */
-// eslint-disable-next-line max-lines-per-function -- one state: what is on screen, and what becomes of it
+// oxlint-disable-next-line max-lines-per-function -- one state: what is on screen, and what becomes of it
 export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   const id = ref('')
   const loading = ref(false)

@@ -69,9 +69,7 @@ function summaryOf(block: Block): string {
 
 <template>
   <div class="part">
-    <h3>
-      {{ section.title }} <span class="quiet num">{{ minutesText(seconds) }}</span>
-    </h3>
+    <h3>{{ section.title }} <span class="quiet num">{{ minutesText(seconds) }}</span></h3>
     <template v-for="{ summary, rows } in blocks" :key="summary">
       <p v-if="summary" class="quiet summary">{{ summary }}</p>
       <ul>

@@ -58,9 +58,7 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
         <h2 id="last">{{ t('book.last') }}</h2>
         <p v-if="!done.length">{{ t('book.nothing') }}</p>
         <details v-for="({ entry, lines, before }, i) in done" :key="entry.title" :open="i === 0">
-          <summary>
-            <b>{{ entry.title }}</b> <span class="quiet">{{ day(entry.at) }}</span>
-          </summary>
+          <summary><b>{{ entry.title }}</b> <span class="quiet">{{ day(entry.at) }}</span></summary>
           <p v-if="!lines.length" class="quiet">{{ t('book.ran') }}</p>
           <table v-else>
             <thead>
@@ -72,9 +70,7 @@ const number = (n: number) => n.toLocaleString(locale.value, { maximumFractionDi
             </thead>
             <tbody>
               <tr v-for="line in lines" :key="line.key">
-                <th scope="row">
-                  {{ line.name }} <small class="quiet">{{ unitText(line.unit, line.test) }}</small>
-                </th>
+                <th scope="row">{{ line.name }} <small class="quiet">{{ unitText(line.unit, line.test) }}</small></th>
                 <td class="num">{{ number(line.value) }}</td>
                 <td class="num quiet">{{ line.last === undefined ? '' : number(line.last) }}</td>
               </tr>

@@ -35,7 +35,5 @@ const until = computed(() =>
 </script>
 
 <template>
-  <p class="quiet">
-    {{ what }} <template v-if="moved">{{ t('sent.moved') }}</template> {{ who }} {{ until }}
-  </p>
+  <p class="quiet">{{ what }} <template v-if="moved">{{ t('sent.moved') }}</template> {{ who }} {{ until }}</p>
 </template>

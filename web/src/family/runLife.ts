@@ -86,7 +86,7 @@ export interface RunLife {
 const staleAfter = 6 * 60 * 60 * 1000
 
 /** The one owner of runs on a device. What the device cannot keep is held in memory as long as the page is open. */
-// eslint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
+// oxlint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
   const here = new Map<string, Life>()
   /** Those that are in the store, so that one that has left it, sent by another tab, leaves here too. */

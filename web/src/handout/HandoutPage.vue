@@ -47,9 +47,7 @@ const onEnded = (ended: PublicationInfo) => {
   <main class="handout">
     <router-link class="back" :to="{ name: 'compose', params: { id } }">‹ {{ t('handout.back') }}</router-link>
     <h1>{{ t('handout.title', { title: workout?.title ?? '…' }) }}</h1>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <div v-if="workout" class="columns">
       <div class="stack">
         <HandoutLink

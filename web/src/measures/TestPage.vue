@@ -61,12 +61,8 @@ const facts = computed((): [string, string][] => {
         <ol>
           <li v-for="step in measure.steps" :key="step">{{ step }}</li>
         </ol>
-        <p v-if="measure.practice">
-          <b>{{ t('tests.practice') }}:</b> {{ measure.practice }}
-        </p>
-        <p>
-          <b>{{ t('tests.ends') }}:</b> {{ measure.ends }}
-        </p>
+        <p v-if="measure.practice"><b>{{ t('tests.practice') }}:</b> {{ measure.practice }}</p>
+        <p><b>{{ t('tests.ends') }}:</b> {{ measure.ends }}</p>
       </section>
       <section>
         <h2>{{ t('tests.facts') }}</h2>

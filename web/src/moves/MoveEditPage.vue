@@ -245,9 +245,7 @@ onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
         <v-card-text>
           <FigureEditor v-if="drawn" :model-value="drawn" @update:model-value="draft = setFigure(draft, $event)" />
         </v-card-text>
-        <v-card-actions
-          ><v-btn class="main" @click="drawing = undefined">{{ t('done') }}</v-btn></v-card-actions
-        >
+        <v-card-actions><v-btn class="main" @click="drawing = undefined">{{ t('done') }}</v-btn></v-card-actions>
       </v-card>
     </v-dialog>
   </main>

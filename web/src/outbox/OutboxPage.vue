@@ -66,8 +66,7 @@ const pieces = (text: string) =>
       </p>
       <p class="text">
         <template v-for="(p, i) in pieces(m.text)" :key="i"
-          ><a v-if="p.href" :href="p.href">{{ p.piece }}</a
-          ><template v-else>{{ p.piece }}</template></template
+          ><a v-if="p.href" :href="p.href">{{ p.piece }}</a><template v-else>{{ p.piece }}</template></template
         >
       </p>
     </article>

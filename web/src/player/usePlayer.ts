@@ -120,7 +120,7 @@ const samePlace = (a: Finding, b: Finding) =>
  * Runs one lane or two by a clock. All that is shown follows from the clock's reading, so a late frame shows the right
  * second and nothing drifts; all that is heard is on the audio clock long before.
  */
-// eslint-disable-next-line max-lines-per-function -- one clock, and what is read from it
+// oxlint-disable-next-line max-lines-per-function -- one clock, and what is read from it
 export function usePlayer(course: Course, options: PlayerOptions): Player {
   const { clock, speed = 1, from = 0, kept, onStart, spoken = () => false } = options
   const origin = clock.now()

@@ -54,9 +54,7 @@ const state = (total: number) =>
   <div class="scroll">
     <table>
       <caption class="out-of-sight">
-        {{
-          t('term.coverageHow')
-        }}
+        {{ t('term.coverageHow') }}
       </caption>
       <thead>
         <tr>

@@ -78,9 +78,7 @@ defineExpose({ focus: () => field.value?.focus() })
     <template v-if="day && !day.off">
       <p v-if="place?.session">
         <router-link v-if="isThere" :to="{ name: 'compose', params: { id: open } }">{{ title }}</router-link>
-        <template v-else
-          >{{ title }} <span class="care">{{ t('term.gone') }}</span></template
-        >
+        <template v-else>{{ title }} <span class="care">{{ t('term.gone') }}</span></template>
       </p>
       <p v-else class="quiet">{{ t(place ? 'term.freeHow' : 'term.nothing') }}</p>
       <ol v-if="ladder.length > 1" class="ladder" :aria-label="t('term.ladder')">

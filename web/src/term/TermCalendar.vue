@@ -62,9 +62,7 @@ const copy = () =>
 <template>
   <section :aria-label="t('term.calendar.title')">
     <p class="quiet">{{ t('term.calendar.lead') }}</p>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <v-btn :href="`/api/terms/${id}/calendar`" download="term.ics">{{ t('term.calendar.file') }}</v-btn>
     <template v-if="link">
       <v-textarea

@@ -42,9 +42,7 @@ async function onKeepMine() {
     <v-card>
       <v-card-title>{{ t('conflict.title') }}</v-card-title>
       <v-card-text>
-        <p v-if="problem" class="care" role="alert">
-          {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-        </p>
+        <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
         <section v-for="side in sides" :key="side.name">
           <h3>{{ side.name }}</h3>
           <p>{{ side.days || t('term.otherChanges') }}</p>

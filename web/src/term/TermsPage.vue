@@ -78,9 +78,7 @@ const onRestore = (id: string) =>
       </div>
       <v-btn class="main" @click="adding = !adding">{{ t('terms.new') }}</v-btn>
     </header>
-    <p v-if="problem" class="care" role="alert">
-      {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-    </p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-else-if="!listed" class="quiet">{{ t('loading') }}</p>
     <form v-if="adding" class="card new" @submit.prevent="ready && onAdd()">
       <h2>{{ t('terms.new') }}</h2>

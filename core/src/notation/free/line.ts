@@ -48,7 +48,7 @@ function readMarked(level: number, words: string, line: number): Item {
   return { line, kind: 'heading', ...head, facts: timed ? inside.facts : {}, rows: [] }
 }
 
-// eslint-disable-next-line complexity -- all a line may be, in the order in which it is tried
+// oxlint-disable-next-line complexity -- all a line may be, in the order in which it is tried
 function readBare(
   { text, listed, pair }: Bare,
   line: number,

@@ -27,9 +27,7 @@ const onPrint = () => window.print()
 <template>
   <v-btn @click="reading = true">{{ t('book.readTable') }}</v-btn>
   <v-menu>
-    <template #activator="{ props: menu }"
-      ><v-btn v-bind="menu">{{ t('book.takeAlong') }}</v-btn></template
-    >
+    <template #activator="{ props: menu }"><v-btn v-bind="menu">{{ t('book.takeAlong') }}</v-btn></template>
     <v-list>
       <v-list-item :title="t('book.csv')" @click="onCsv" />
       <v-list-item :title="t('book.excel')" @click="onExcel" />

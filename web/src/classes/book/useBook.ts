@@ -78,7 +78,7 @@ interface Step {
  *
  * @param named what the book is called, for somebody who signs out while something of it is not stored
  */
-// eslint-disable-next-line max-lines-per-function -- one state: what is stored, what is typed, and the way from one to the other
+// oxlint-disable-next-line max-lines-per-function -- one state: what is stored, what is typed, and the way from one to the other
 export function useBook(classId: string, publication: string, named: () => string = () => ''): Book {
   const params = { id: classId, publication }
   const columns = shallowRef<readonly BookColumn[]>([])

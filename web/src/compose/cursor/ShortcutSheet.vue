@@ -43,9 +43,7 @@ const keys = [
           </template>
         </dl>
       </v-card-text>
-      <v-card-actions
-        ><v-btn @click="open = false">{{ t('close') }}</v-btn></v-card-actions
-      >
+      <v-card-actions><v-btn @click="open = false">{{ t('close') }}</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

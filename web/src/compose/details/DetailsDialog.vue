@@ -227,9 +227,7 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
           @update:model-value="setHome({ company: $event ? 'together' : 'alone' })"
         />
       </v-card-text>
-      <v-card-actions
-        ><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></v-card-actions
-      >
+      <v-card-actions><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

@@ -146,9 +146,7 @@ function onTake() {
           }}</v-btn>
         </div>
         <div class="sum" aria-live="polite">
-          <p>
-            <b>{{ text(kg) }}</b> {{ t(held === 'hand' ? 'weights.inHand' : 'weights.inBag') }}
-          </p>
+          <p><b>{{ text(kg) }}</b> {{ t(held === 'hand' ? 'weights.inHand' : 'weights.inBag') }}</p>
           <p>
             {{
               grades.length

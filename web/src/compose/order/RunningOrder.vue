@@ -193,9 +193,7 @@ defineExpose({ focus })
       @keydown="onKeydown"
     >
       <div class="head" role="row" aria-rowindex="1">
-        <span class="gutter" role="columnheader"
-          ><span class="out-of-sight">{{ t('order.number') }}</span></span
-        >
+        <span class="gutter" role="columnheader"><span class="out-of-sight">{{ t('order.number') }}</span></span>
         <b role="columnheader">{{ t('order.label') }}</b>
         <span v-for="group in session.workout.groups" :key="group.id" role="columnheader"
           ><LaneKey :letter="group.letter" :name="group.name"

@@ -56,18 +56,14 @@ const onJoin = (id: string, title: string) =>
           <p v-else-if="!others.length" class="quiet">{{ t('join.none') }}</p>
           <ul v-else>
             <li v-for="w in others" :key="w.id">
-              <span
-                ><b>{{ w.title }}</b> <span class="quiet">{{ t('desk.minutes', { n: w.minutes }) }}</span></span
-              >
+              <span><b>{{ w.title }}</b> <span class="quiet">{{ t('desk.minutes', { n: w.minutes }) }}</span></span>
               <v-btn :aria-label="t('join.take', { title: w.title })" @click="onJoin(w.id, w.title)">{{
                 t('join.takeShort')
               }}</v-btn>
             </li>
           </ul>
         </v-card-text>
-        <v-card-actions
-          ><v-btn @click="open = false">{{ t('cancel') }}</v-btn></v-card-actions
-        >
+        <v-card-actions><v-btn @click="open = false">{{ t('cancel') }}</v-btn></v-card-actions>
       </v-card>
     </v-dialog>
   </div>

@@ -80,9 +80,7 @@ async function onUndo() {
         />
       </li>
     </ul>
-    <p v-if="undo">
-      {{ t('kept.removed') }} <v-btn @click="onUndo">{{ t('undo') }}</v-btn>
-    </p>
+    <p v-if="undo">{{ t('kept.removed') }} <v-btn @click="onUndo">{{ t('undo') }}</v-btn></p>
     <JoinSession />
   </div>
 </template>

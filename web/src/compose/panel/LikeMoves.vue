@@ -46,9 +46,7 @@ const reason = (like: LikeMove) =>
             :figure="figureOf(like.move, like.version, library)!"
             :size="40"
           />
-          <span
-            >{{ like.move.name }}<small class="quiet">{{ reason(like) }}</small></span
-          >
+          <span>{{ like.move.name }}<small class="quiet">{{ reason(like) }}</small></span>
         </button>
       </li>
     </ul>

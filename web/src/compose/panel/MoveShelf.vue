@@ -159,9 +159,7 @@ defineExpose({ focus: () => field.value?.focus() })
       >
         <MoveDrag :move="move.id">
           <MoveFigure v-if="standardFigure(move, library)" :figure="standardFigure(move, library)!" :size="44" />
-          <span class="about"
-            >{{ move.name }}<small class="quiet">{{ about(move) }}</small></span
-          >
+          <span class="about">{{ move.name }}<small class="quiet">{{ about(move) }}</small></span>
           <v-icon :icon="mdiPlus" size="18" />
         </MoveDrag>
       </li>

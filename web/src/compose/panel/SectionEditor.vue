@@ -87,9 +87,7 @@ function onAddSection(role: Role) {
     <div class="add">
       <b>{{ t('section.addBlock') }}</b>
       <v-menu max-height="420">
-        <template #activator="{ props: menu }"
-          ><v-btn v-bind="menu">{{ t('section.addForm') }}</v-btn></template
-        >
+        <template #activator="{ props: menu }"><v-btn v-bind="menu">{{ t('section.addForm') }}</v-btn></template>
         <v-list>
           <v-list-item
             v-for="form in forms"
@@ -104,9 +102,7 @@ function onAddSection(role: Role) {
     <div class="add">
       <b>{{ t('section.addAfter') }}</b>
       <v-menu>
-        <template #activator="{ props: menu }"
-          ><v-btn v-bind="menu">{{ t('section.add') }}</v-btn></template
-        >
+        <template #activator="{ props: menu }"><v-btn v-bind="menu">{{ t('section.add') }}</v-btn></template>
         <v-list>
           <v-list-item v-for="role in roles" :key="role" :title="t(`role.${role}`)" @click="onAddSection(role)" />
         </v-list>

@@ -102,9 +102,7 @@ const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value:
           @change="change((now) => ({ ...now, version: v.id }), `pick-${v.id}`)"
         />
         <StairLevel :at="i + 1" :of="move.versions.length" />
-        <span
-          >{{ v.name }}<small class="quiet">{{ v.how }}</small></span
-        >
+        <span>{{ v.name }}<small class="quiet">{{ v.how }}</small></span>
       </label>
     </fieldset>
     <LikeMoves :row="row" :scope="scope" />

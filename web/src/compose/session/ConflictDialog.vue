@@ -52,9 +52,7 @@ async function onKeepMine() {
       <v-card-title>{{ t('conflict.title') }}</v-card-title>
       <v-card-text>
         <p>{{ t('conflict.lead') }}</p>
-        <p v-if="problem" class="care" role="alert">
-          {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-        </p>
+        <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
         <div class="sides">
           <section v-for="side in sides" :key="side.name">
             <h3>{{ side.name }}</h3>

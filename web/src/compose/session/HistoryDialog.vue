@@ -93,9 +93,7 @@ function onRestore() {
     <v-card>
       <v-card-title>{{ t('history.title') }}</v-card-title>
       <v-card-text>
-        <p v-if="problem" class="care" role="alert">
-          {{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-        </p>
+        <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
         <p v-else-if="!versions" class="quiet">{{ t('loading') }}</p>
         <div v-else class="history">
           <ul :aria-label="t('history.states')">

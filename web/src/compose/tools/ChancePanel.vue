@@ -100,9 +100,7 @@ const draws = computed(() => {
       </RadioBar>
       <table>
         <caption class="out-of-sight">
-          {{
-            t('chance.table')
-          }}
+          {{ t('chance.table') }}
         </caption>
         <thead>
           <tr>

@@ -54,9 +54,7 @@ const late = computed(() => lanes.value.some((lane) => lane.inTime < 90))
       />
       <section v-for="lane in lanes" :key="lane.group.id">
         <LaneKey :letter="lane.group.letter" :name="lane.group.name" />
-        <p>
-          <b :class="{ care: lane.inTime < 90 }">{{ lane.words }}</b> {{ t('finish.within', lane.params) }}
-        </p>
+        <p><b :class="{ care: lane.inTime < 90 }">{{ lane.words }}</b> {{ t('finish.within', lane.params) }}</p>
         <p class="quiet">{{ t(lane.same ? 'finish.same' : 'finish.usually', lane.params) }}</p>
       </section>
       <button v-if="late" type="button" class="link" @click="panel.show({ kind: 'fit' })">

@@ -143,9 +143,7 @@ function take(): void {
         </ul>
         <table>
           <caption class="out-of-sight">
-            {{
-              t('fit.table')
-            }}
+            {{ t('fit.table') }}
           </caption>
           <tbody>
             <tr v-for="lane in lanes" :key="lane.group.id">
@@ -168,8 +166,7 @@ function take(): void {
         <h3>{{ t('fit.holds') }}</h3>
         <ul class="holds">
           <li v-for="hold in holds" :key="hold.name">
-            <span
-              >{{ hold.name }} <small class="quiet">{{ hold.why }}</small></span
+            <span>{{ hold.name }} <small class="quiet">{{ hold.why }}</small></span
             ><b class="num">{{ hold.time }}</b>
           </li>
         </ul>

@@ -94,10 +94,7 @@ function take() {
         <label>
           <input type="checkbox" :checked="!left.has(move.id)" @change="toggle(move)" />
           <MoveFigure v-if="figure" :figure="figure" :size="44" />
-          <span
-            ><b>{{ move.name }}</b
-            ><small class="quiet">{{ why }}</small></span
-          >
+          <span><b>{{ move.name }}</b><small class="quiet">{{ why }}</small></span>
         </label>
       </li>
     </ul>

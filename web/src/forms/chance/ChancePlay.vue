@@ -40,9 +40,7 @@ const cardNumbers = Array.from({ length: 13 }, (_, n) => n + 1)
 
 <template>
   <div class="chance">
-    <h2 class="head">
-      {{ heading }} <span class="num quiet" data-testid="digits">{{ digits }}</span>
-    </h2>
+    <h2 class="head">{{ heading }} <span class="num quiet" data-testid="digits">{{ digits }}</span></h2>
     <template v-if="task">
       <p class="outcome" aria-live="polite">
         {{ outcomeText }} <template v-if="player">· {{ t('player.chance.turn', { n: player }) }}</template>

@@ -15,8 +15,7 @@ const top = computed(() => Math.max(1, ...steps.value))
 <template>
   <div class="ladder" role="img" :aria-label="steps.join(', ')">
     <span v-for="(n, i) in steps.slice(0, 40)" :key="i" class="rung"
-      ><b v-if="steps.length <= 20">{{ n }}</b
-      ><i :style="{ height: `${8 + (n / top) * 44}px` }"
+      ><b v-if="steps.length <= 20">{{ n }}</b><i :style="{ height: `${8 + (n / top) * 44}px` }"
     /></span>
   </div>
   <FactFields :block="block" :scope="scope" />

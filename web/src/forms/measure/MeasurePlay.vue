@@ -87,9 +87,7 @@ function onPulses(pulses: Pulse[]) {
 
 <template>
   <div class="measure">
-    <h2>
-      {{ heading }} <span class="num quiet" data-testid="digits">{{ digits }}</span>
-    </h2>
+    <h2>{{ heading }} <span class="num quiet" data-testid="digits">{{ digits }}</span></h2>
     <PulseCounts v-if="counts.length" :counts="counts" :seconds="measure?.clock.seconds" @done="onPulses">
       <p v-for="line in measure?.steps ?? []" :key="line">{{ words.phrase(line) }}</p>
     </PulseCounts>
