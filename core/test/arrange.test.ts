@@ -11,7 +11,7 @@ import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 import { bruteOrder, orderLp, randomOrder } from './support/orderInstances.ts'
 
-const instances = samples(12, 300)
+const instances = samples(6, 300)
 
 describe('the order of stations', () => {
   it('is that of brute force on 300 small random instances, the nearest to now among equals', () => {

@@ -175,7 +175,7 @@ describe('the rule of two releases', () => {
         expect(written.version).toBe(says2 ? 2 : 1)
         if (!says2) before++
       }),
-      { numRuns: samples(60, 400) },
+      { numRuns: samples(25, 400) },
     )
     expect(before).toBeGreaterThan(5)
   })

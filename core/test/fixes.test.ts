@@ -90,7 +90,7 @@ it('every fix of any session takes its finding away, adds none as bad, keeps the
           }
         }
     }),
-    { numRuns: samples(25, 600) },
+    { numRuns: samples(10, 600) },
   )
   expect(tried).toBeGreaterThan(20)
   expect(kinds.size).toBeGreaterThan(5)

@@ -300,7 +300,7 @@ describe('the laws of reading', () => {
         readWorkout(JSON.parse(JSON.stringify(workout)))
         for (const question of questions) expect(question.answers.length).toBeGreaterThan(1)
       }),
-      { numRuns: samples(300, 10_000) },
+      { numRuns: samples(120, 10_000) },
     )
   })
 
@@ -320,7 +320,7 @@ describe('the laws of reading', () => {
         expect(again.questions.filter((q) => !workout.moves?.some(({ move }) => move.name === q.received))).toEqual([])
         expect(printed(again.workout)).toBe(once)
       }),
-      { numRuns: samples(30, 1000) },
+      { numRuns: samples(15, 1000) },
     )
   })
 
@@ -337,7 +337,7 @@ describe('the laws of reading', () => {
         expect(cells(more)).toEqual(cells(read(text).workout))
         expect(printed(more)).toContain('smile at each other')
       }),
-      { numRuns: samples(60, 1500) },
+      { numRuns: samples(25, 1500) },
     )
   })
 
@@ -350,7 +350,7 @@ describe('the laws of reading', () => {
         expect(freely.said).toEqual(parse(text, library).said)
         expect(JSON.stringify(freely.workout)).toBe(JSON.stringify(parse(text, library).workout))
       }),
-      { numRuns: samples(30, 400) },
+      { numRuns: samples(12, 400) },
     )
   })
 
@@ -365,7 +365,7 @@ describe('the laws of reading', () => {
         // What is understood is said another way: words of the closed lists, names of moves, with a letter mistyped or without.
         expect(lost.filter((w) => ![...understood].some((known) => lettersApart(w, known, 2) <= 2))).toEqual([])
       }),
-      { numRuns: samples(50, 1000) },
+      { numRuns: samples(20, 1000) },
     )
   })
 })
@@ -383,7 +383,7 @@ describe('a text put to a session', () => {
         expect(questions).toEqual([])
         expect(JSON.parse(JSON.stringify(workout))).toEqual(JSON.parse(JSON.stringify(w)))
       }),
-      { numRuns: samples(30, 400) },
+      { numRuns: samples(12, 400) },
     )
   })
 
@@ -452,7 +452,7 @@ describe('a text put to a session', () => {
         for (const [id, reps] of changed)
           expect(rows(now).find((r) => r.id === id)?.cells.all.dose).toEqual({ unit: 'reps', amount: reps })
       }),
-      { numRuns: samples(20, 600) },
+      { numRuns: samples(10, 600) },
     )
   })
 })

@@ -40,7 +40,7 @@ it('mutated documents are refused with problems or read whole, and what is read 
   const random = seededRandom(20_261_128)
   const all = [...fixtures, example, ...fixtures]
   let read = 0
-  for (let i = 0; i < samples(200, 20_000); i++) {
+  for (let i = 0; i < samples(80, 20_000); i++) {
     const input = mutated(all[i % all.length], random)
     for (const kind of allDocumentKinds as readonly DocumentKind<object>[]) {
       if ((input as { format?: unknown } | null)?.format !== kind.format) continue
@@ -57,6 +57,6 @@ it('mutated documents are refused with problems or read whole, and what is read 
       })
     }
   }
-  expect(read).toBeGreaterThan(20)
+  expect(read).toBeGreaterThan(samples(8, 2000))
   expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
 })

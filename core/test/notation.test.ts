@@ -26,7 +26,7 @@ describe('the laws of the notation, over every form', () => {
         expect(problems).toEqual([])
         expect(plain(workout)).toEqual(plain(strip(w, library)))
       }),
-      { numRuns: samples(30, 400) },
+      { numRuns: samples(12, 400) },
     )
   })
 
@@ -37,7 +37,7 @@ describe('the laws of the notation, over every form', () => {
         expect(applied.problems).toEqual([])
         expect(plain(applied.workout)).toEqual(plain(w))
       }),
-      { numRuns: samples(30, 400) },
+      { numRuns: samples(12, 400) },
     )
   })
 
@@ -47,7 +47,7 @@ describe('the laws of the notation, over every form', () => {
         const once = print(parse(print(w, library), library).workout, library)
         expect(print(parse(once, library).workout, library)).toBe(once)
       }),
-      { numRuns: samples(30, 400) },
+      { numRuns: samples(12, 400) },
     )
   })
 })
@@ -248,7 +248,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
     'squat ',
     '[K-1: ',
   ]
-  const texts10 = samples(50, 1000)
+  const texts10 = samples(20, 1000)
   let texts = 0
   fc.assert(
     fc.property(

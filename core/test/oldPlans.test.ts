@@ -28,7 +28,7 @@ describe('a session as a document', () => {
         expect(read.problems).toEqual([])
         expect(seen(print(read.workout, library))).toBe(seen(print(workout, library)))
       }),
-      { numRuns: samples(60, 2000) },
+      { numRuns: samples(25, 2000) },
     )
   })
 })

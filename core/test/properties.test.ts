@@ -30,7 +30,7 @@ describe('any valid session', () => {
           expect(Object.values(sum.sections).reduce((n, s) => n + s.seconds.typical, 0)).toBe(typicalSeconds(steps))
         }
       }),
-      { numRuns: samples(80, 300) },
+      { numRuns: samples(30, 300) },
     )
   })
 
@@ -42,7 +42,7 @@ describe('any valid session', () => {
         expect(loaded).toEqual(JSON.parse(text))
         expect(readWorkout(loaded)).toEqual(loaded)
       }),
-      { numRuns: samples(80, 300) },
+      { numRuns: samples(30, 300) },
     )
   })
 })

@@ -53,7 +53,7 @@ describe('the timing and a second computation, written from the text alone', () 
           expect(reps).toEqual(plain.reps)
         }
       }),
-      { numRuns: samples(300, 2000) },
+      { numRuns: samples(100, 2000) },
     )
   })
 })

@@ -46,7 +46,7 @@ it('is, after every edit, what timing the whole session anew gives', () => {
         }
       },
     ),
-    { numRuns: samples(60, 300) },
+    { numRuns: samples(25, 300) },
   )
 })
 

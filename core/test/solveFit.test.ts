@@ -5,7 +5,7 @@ import { samples } from './support/samples.ts'
 import { bruteFit, fitHolds, fitLp, randomFit } from './support/fitInstances.ts'
 
 /** How many instances the solver package is asked: a dozen here, hundreds in `npm run verify`. */
-const instances = samples(12, 300)
+const instances = samples(6, 300)
 
 describe('the exact fit', () => {
   it('finds the optimum of brute force on 400 small random instances', () => {

@@ -32,7 +32,7 @@ const squats = sessionOf([
 describe('what a place leaves open', () => {
   it('is picked as well as looking at every pair finds', async () => {
     const highs = await highsLoader()
-    for (const workout of sessions.slice(0, samples(6, 40)))
+    for (const workout of sessions.slice(0, samples(3, 40)))
       for (const place of suggestFor) {
         const { problem } = suggestProblem(workout, place, 2, context, library)
         const answer = solvedBy(highs, problem)!
@@ -49,7 +49,7 @@ describe('what a place leaves open', () => {
   })
 
   it('fits the home and every group, is not there yet, and brings nothing anybody would stop at', () => {
-    for (const workout of sessions.slice(0, samples(8, 40)))
+    for (const workout of sessions.slice(0, samples(4, 40)))
       for (const place of suggestFor) {
         const found = suggestProblem(workout, place, 3, context, library)
         const before = checkSession(workout, library).filter((f) => f.level === 'stop').length

@@ -28,7 +28,7 @@ it('days are counted as a calendar package counts them, over leap years and cent
         there.weekday,
       ])
     }),
-    { numRuns: samples(300, 20_000) },
+    { numRuns: samples(150, 20_000) },
   )
 })
 
@@ -43,7 +43,7 @@ describe('a plan', () => {
         expect(planned && goalsOf(planned.score)).toEqual(best && goalsOf(best))
         if (planned) expect([planned.score.kept, planned.proven]).toEqual([true, true])
       }),
-      { numRuns: samples(40, 1500) },
+      { numRuns: samples(20, 1500) },
     )
   })
 

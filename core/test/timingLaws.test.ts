@@ -20,7 +20,7 @@ describe('whatever the session', () => {
             timeline(workout, group.id, library),
           )
       }),
-      { numRuns: samples(60, 300) },
+      { numRuns: samples(25, 300) },
     )
   })
 
@@ -37,7 +37,7 @@ describe('whatever the session', () => {
           }
         }
       }),
-      { numRuns: samples(60, 300) },
+      { numRuns: samples(25, 300) },
     )
   })
 })
@@ -89,7 +89,7 @@ describe('more is never less', () => {
               expect(n + ('rest' in more || 'between' in more ? of.length * rounds : 0)).toBeGreaterThanOrEqual(now[i]!)
         },
       ),
-      { numRuns: samples(150, 1000) },
+      { numRuns: samples(60, 1000) },
     )
   })
 })

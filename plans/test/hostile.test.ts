@@ -60,10 +60,8 @@ describe('a file that is meant badly, or that nobody can read', () => {
   it('has more pieces on its pages, or more pages, than anybody reads', async () => {
     const crowded = Array.from({ length: 16 }, (_, c) =>
       down(20 + c * 30, 800, ...Array.from({ length: 44 }, () => 'S')),
-    )
-    expect(await refusal(await pdf(Array.from({ length: 40 }, () => crowded.flat())), 'crowded.pdf')).toBe(
-      'file-too-big',
-    )
+    ).flat()
+    expect(await refusal(await pdf(Array.from({ length: 40 }, () => crowded)), 'crowded.pdf')).toBe('file-too-big')
     expect(await refusal(await pdf(Array.from({ length: 51 }, () => [['S', 50, 700]])), 'book.pdf')).toBe(
       'file-too-big',
     )
@@ -166,7 +164,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
           expect(await refusal(bytes, names[n]!)).toMatch(/^(?:read: |file-)/)
         },
       ),
-      { numRuns: process.env.VERIFY ? 1500 : 60 },
+      { numRuns: process.env.VERIFY ? 1500 : 25 },
     )
   })
 })

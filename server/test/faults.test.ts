@@ -11,7 +11,7 @@ afterAll(() => house.close())
 const verify = Boolean(process.env.VERIFY)
 
 it('kills under load lose nothing that was acknowledged, and double nothing', async () => {
-  const kills = verify ? { server: 50, database: 20 } : { server: 4, database: 1 }
+  const kills = verify ? { server: 50, database: 20 } : { server: 2, database: 1 }
   const plan = { savers: 5, senders: 5, blows: killsOf(house, kills), gap: 700 }
   const { differences, counts, back } = await trial(house, plan)
   expect(differences).toEqual([])
@@ -19,17 +19,19 @@ it('kills under load lose nothing that was acknowledged, and double nothing', as
   expect(Math.min(counts.saves, counts.runs, counts.unknown)).toBeGreaterThan(0)
 })
 
-it('finds an answer that comes before its commit', async () => {
-  const hasty = await startHasty(house.url)
-  const found: string[] = []
-  for (let i = 0; i < 8 && !found.length; i++) {
-    const blows = killsOf(house, { server: 2, database: 0 })
-    const plan = { savers: 0, senders: 8, blows, gap: 400, through: hasty.url }
-    found.push(...(await trial(house, plan)).differences)
-  }
-  await hasty.close()
-  expect(found[0]).toMatch(/^run \S+ was acknowledged and is there 0 times$/)
-})
+// `npm run faults` plants it too, and stops where it is not found.
+if (verify)
+  it('finds an answer that comes before its commit', async () => {
+    const hasty = await startHasty(house.url)
+    const found: string[] = []
+    for (let i = 0; i < 8 && !found.length; i++) {
+      const blows = killsOf(house, { server: 2, database: 0 })
+      const plan = { savers: 0, senders: 8, blows, gap: 400, through: hasty.url }
+      found.push(...(await trial(house, plan)).differences)
+    }
+    await hasty.close()
+    expect(found[0]).toMatch(/^run \S+ was acknowledged and is there 0 times$/)
+  })
 
 it('knows how long nobody was told anything', () => {
   const book = new Book()

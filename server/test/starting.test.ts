@@ -7,7 +7,7 @@ import { prepareDatabase } from '../src/prepareDatabase.ts'
 import { library } from './support/testServer.ts'
 
 const secret = 's'.repeat(40)
-const rounds = process.env.VERIFY ? 20 : 2
+const rounds = process.env.VERIFY ? 20 : 1
 
 async function emptyDatabase(name: string): Promise<string> {
   const admin = openDatabase(inject('databaseUrl'))

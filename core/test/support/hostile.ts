@@ -38,10 +38,10 @@ export const hostileSessions: Record<string, () => Workout> = {
 export const largeSession = (): Workout =>
   sessionOf([{ ...newBlock.rounds('b1'), stations: rows(48), rounds: { all: 30 }, restStations: { all: 5 } }], six)
 
-/** Allowed, and dear to reckon: forty games of cards with many draws. */
-export const dearSession = (): Workout =>
+/** Allowed, and slow to compute: games of cards with many draws, forty at most. */
+export const dearSession = (games = 40): Workout =>
   sessionOf(
-    blocks(40, (id) => ({
+    blocks(games, (id) => ({
       ...newBlock.chance(id),
       device: 'cards',
       stations: rows(5, { move: 'plank', version: 'plank' }),

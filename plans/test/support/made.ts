@@ -88,7 +88,14 @@ export type Placed = [text: string, x: number, y: number, size?: number]
 export async function pdf(pages: readonly Placed[][]): Promise<Uint8Array> {
   const document = await PDFDocument.create()
   const font = await document.embedFont(StandardFonts.Helvetica)
-  for (const texts of pages) {
+  for (const [i, texts] of pages.entries()) {
+    // A page that comes again is copied: drawing is slow.
+    const first = pages.indexOf(texts)
+    if (first < i) {
+      const [copy] = await document.copyPages(document, [first])
+      document.addPage(copy!)
+      continue
+    }
     const page = document.addPage([595, 842])
     for (const [text, x, y, size = 11] of texts) page.drawText(text, { x, y, size, font })
   }
