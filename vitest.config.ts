@@ -3,21 +3,13 @@ import vue from '@vitejs/plugin-vue'
 import vuetify from 'vite-plugin-vuetify'
 
 // A test file that puts stand-ins in place of modules needs modules of its own; all others share them, which halves their time.
-const mocking = [
-  'composer',
-  'deviceStore',
-  'drafts',
-  'familyPages',
-  'keptByDevice',
-  'plans',
-  'term',
-  'tools',
-  'twoReleases',
-].map((name) => `web/test/${name}.test.ts`)
+const mocking = ['composer', 'deviceStore', 'familyPages', 'keptByDevice', 'plans', 'twoReleases'].map(
+  (name) => `web/test/${name}.test.ts`,
+)
 const web = {
   pool: 'threads',
   environment: 'jsdom',
-  setupFiles: ['web/test/support/browser.ts', 'core/test/support/seed.ts'],
+  setupFiles: ['web/test/support/browser.ts', 'web/test/support/workers.ts', 'core/test/support/seed.ts'],
   testTimeout: 300_000,
   hookTimeout: 300_000,
   server: { deps: { inline: ['vuetify'] } },
@@ -26,6 +18,8 @@ const plugins = () => [vue(), vuetify({ autoImport: true })]
 
 export default defineConfig({
   test: {
+    // What is made of a source for Node is kept from run to run.
+    experimental: { fsModuleCache: true, fsModuleCachePath: '.cache/vitest' },
     projects: [
       {
         test: {
@@ -58,7 +52,13 @@ export default defineConfig({
       },
       {
         plugins: plugins(),
-        test: { ...web, name: 'web', isolate: false, include: ['web/test/**/*.test.ts'], exclude: mocking },
+        test: {
+          ...web,
+          name: 'web',
+          isolate: false,
+          include: ['web/test/**/*.test.ts'],
+          exclude: mocking,
+        },
       },
       { plugins: plugins(), test: { ...web, name: 'web-mocking', include: mocking } },
     ],

@@ -80,7 +80,7 @@ test('a newcomer signs up by message, settles in, forgets her password, takes ev
   await expect(page.getByRole('alert')).toContainText('No account goes with this address')
 })
 
-test('a teacher changes her password, and signs out everywhere', async ({ page, browser }) => {
+test('@verify a teacher changes her password, and signs out everywhere', async ({ page, browser }) => {
   // Her own account: signed out everywhere, the demo's teacher would be so in the other journeys too.
   const [email, secret] = ['rui@island.example', 'over the breakwater']
   await page.goto(at('/sign-up'))

@@ -132,7 +132,7 @@ async function settled(page: Page): Promise<number> {
   return all.count()
 }
 
-test('what she leaves is answered with her reason, stays left, and can be looked at again; all by keyboard', async ({
+test('@verify what she leaves is answered with her reason, stays left, and can be looked at again; all by keyboard', async ({
   page,
 }) => {
   await open(page, setDetails(await good(page), { minutes: 9 }))

@@ -57,6 +57,16 @@ async function openBook(page: Page, name: string, session: RegExp): Promise<void
 const cell = (page: Page, alias: string, column: RegExp) =>
   page.getByRole('row').filter({ hasText: alias }).getByRole('gridcell', { name: column })
 
+/** A block of cells, as a spreadsheet copies it. */
+const paste = (page: Page, block: string) =>
+  page.evaluate((text) => {
+    const clipboardData = new DataTransfer()
+    clipboardData.setData('text/plain', text)
+    document.activeElement!.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+    )
+  }, block)
+
 test('class, slips, a run with a code on a phone, the grid fills, the rest is typed and pasted', async ({
   page,
   browser,
@@ -118,13 +128,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await cell(page, slips[2]!.alias, /Jumping jack/)
     .first()
     .click()
-  await page.evaluate(() => {
-    const clipboardData = new DataTransfer()
-    clipboardData.setData('text/plain', '11\t12\n13\t14\n')
-    document.activeElement!.dispatchEvent(
-      new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
-    )
-  })
+  await paste(page, '11\t12\n13\t14\n')
   await expect(cell(page, slips[3]!.alias, /Jumping jack, lap 1.*, 13, typed in/)).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(cell(page, slips[3]!.alias, /Jumping jack, lap 1.*, nothing yet/)).toBeVisible()
@@ -135,7 +139,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await phone.close()
 })
 
-test('a class of twenty-four by six from paper, at a person’s pace: a key a value besides its own', async ({
+test('@verify a class of twenty-four by six from paper, at a person’s pace: a key a value besides its own', async ({
   page,
 }) => {
   await openDesk(page)
@@ -177,7 +181,8 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   context,
 }) => {
   await openDesk(page)
-  await openBook(page, 'Class 6 · Plovers', /Lighthouse stairs/)
+  await newClass(page, 'Class 8 · Turnstones', 4)
+  await openBook(page, 'Class 8 · Turnstones', /Lighthouse stairs/)
   const other = await context.newPage()
   await other.goto(page.url())
   await expect(other.getByRole('grid')).toBeVisible()
@@ -212,7 +217,7 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
 })
 
-test('what cannot be is refused, what is hardly likely is asked about, and both stay as they were typed', async ({
+test('@verify what cannot be is refused, what is hardly likely is asked about, and both stay as they were typed', async ({
   page,
 }) => {
   await openDesk(page)
@@ -232,7 +237,10 @@ test('what cannot be is refused, what is hardly likely is asked about, and both 
 
 test('results go out as CSV and Excel and come in again as they were', async ({ page }) => {
   await openDesk(page)
-  await openBook(page, 'Class 6 · Plovers', /Storm-day springs/)
+  await openBook(page, 'Class 8 · Turnstones', /Storm-day springs/)
+  await page.locator('#cell-0-0').click()
+  await paste(page, '10\t11\t12\t13\t14\t15\n'.repeat(4))
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   const files: string[] = []
   for (const name of ['As CSV', 'As an Excel file']) {
     await page.getByRole('button', { name: 'Take along' }).click()
@@ -240,12 +248,12 @@ test('results go out as CSV and Excel and come in again as they were', async ({ 
     await page.getByText(name).click()
     files.push(await (await download).path())
   }
-  await openBook(page, 'Class 6 · Plovers', /Storm-day springs/)
+  await openBook(page, 'Class 8 · Turnstones', /Storm-day springs/)
   for (const [i, file] of files.entries()) {
     await page.locator('#cell-0-0').click()
     await page.keyboard.press('Control+a')
     await page.keyboard.press('Delete')
-    await expect(page.locator('#cell-5-2')).toHaveText('')
+    await expect(page.locator('#cell-3-2')).toHaveText('')
     await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
     await page.getByRole('button', { name: 'Read a table' }).click()
     const chooser = page.waitForEvent('filechooser')
@@ -257,10 +265,10 @@ test('results go out as CSV and Excel and come in again as they were', async ({ 
       mimeType: 'application/octet-stream',
       buffer: (await import('node:fs')).readFileSync(file),
     })
-    await expect(page.getByText('144 values')).toBeVisible()
+    await expect(page.getByText('24 values')).toBeVisible()
     if (i === 0) await expectAccessible(page, undefined, '.v-overlay-container')
     await page.getByRole('button', { name: 'Take them in' }).click()
-    await expect(page.locator('#cell-5-2')).toHaveAttribute('aria-label', /, 1\d, from a table/)
+    await expect(page.locator('#cell-3-2')).toHaveAttribute('aria-label', /, 1\d, from a table/)
     await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   }
 })

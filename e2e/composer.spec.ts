@@ -75,7 +75,7 @@ test('a cell says what is typed into it, for its group alone; what cannot be rea
   await expect(titles(page)).toHaveCount(3)
 })
 
-test('what a lap changes, a weight and a focus are set for one group', async ({ page }) => {
+test('@verify what a lap changes, a weight and a focus are set for one group', async ({ page }) => {
   await newSession(page, 'From lap two')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'squat jump')
@@ -133,7 +133,7 @@ test('an earlier state is looked at, named and brought back', async ({ page }) =
   await expect(titles(page)).toHaveText(['Plank'])
 })
 
-test('a section goes on the shelf and into another session; two sessions become one', async ({ page }) => {
+test('@verify a section goes on the shelf and into another session; two sessions become one', async ({ page }) => {
   await page
     .getByRole('region', { name: 'Sent home' })
     .getByRole('link', { name: /Storm-day springs/ })
@@ -157,7 +157,7 @@ test('a section goes on the shelf and into another session; two sessions become 
   await expect(page.getByRole('heading', { name: 'Ten stations, twice' })).toHaveCount(0)
 })
 
-test('only rows in sight are in the page, and every row is reached', async ({ page }) => {
+test('@verify only rows in sight are in the page, and every row is reached', async ({ page }) => {
   await newSession(page, 'A long one', 90)
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'squat')

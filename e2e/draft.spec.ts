@@ -59,7 +59,7 @@ test('three drafts are compared, a row is kept and the rest drafted again, one i
   await playToEnd(page, 120_000)
 })
 
-test('an empty session is drafted into, under its own name', async ({ page }) => {
+test('@verify an empty session is drafted into, under its own name', async ({ page }) => {
   await openDesk(page)
   await newSession(page, 'Whatever the weather')
   await page.getByRole('main').getByRole('link', { name: 'Draft for me' }).click()

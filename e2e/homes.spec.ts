@@ -81,7 +81,7 @@ test('a work is made easier with one tap and lasts longer with another', async (
   await expect(page.getByRole('heading', { name: 'Done for today' })).toBeVisible()
 })
 
-test('a coin sheet is played to its end, with the coin on the screen and with a real one', async ({ page }) => {
+test('@verify a coin sheet is played to its end, with the coin on the screen and with a real one', async ({ page }) => {
   await startLane(page, 'Heads for the harbour', /4–6/)
   const flip = page.getByRole('button', { name: 'Flip the coin' })
   const skip = page.getByRole('button', { name: 'Skip' })

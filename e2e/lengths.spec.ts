@@ -47,7 +47,7 @@ async function messageText(page: Page, id: string): Promise<string> {
   return message.inputValue()
 }
 
-test('how long a session takes is the same for a group wherever it is said', async ({ page }) => {
+test('@verify how long a session takes is the same for a group wherever it is said', async ({ page }) => {
   await openDesk(page)
   await beginFromText(page, plan)
   await page.waitForURL(/\/sessions\//)

@@ -79,7 +79,7 @@ test('a move of the teacher’s own is drawn, put into a session, sent home, and
   await expect(page.getByText('Limpet squat').first()).toBeVisible()
 })
 
-test('a file of moves with mistakes is refused naming each; a right one comes in', async ({ page }) => {
+test('@verify a file of moves with mistakes is refused naming each; a right one comes in', async ({ page }) => {
   await openDesk(page)
   await page.goto(at('/moves'))
   const put = async (moves: unknown) => {
@@ -122,7 +122,9 @@ test('a file of moves with mistakes is refused naming each; a right one comes in
   await expect(page.getByRole('link', { name: /Whelk curl/ })).toBeVisible()
 })
 
-test('the repertoire’s views are accessible, cut nothing, and move only what is looked at', async ({ page }) => {
+test('@verify the repertoire’s views are accessible, cut nothing, and move only what is looked at', async ({
+  page,
+}) => {
   await openDesk(page)
   await page.goto(at('/moves'))
   await expect(page.getByText(/^\d+ moves/)).toBeVisible()

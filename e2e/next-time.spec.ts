@@ -169,7 +169,7 @@ test('a test is done by touch on a phone: read, counted by taps, said how', asyn
   await phone.close()
 })
 
-test('two lanes measure side by side, by keyboard alone', async ({ page }) => {
+test('@verify two lanes measure side by side, by keyboard alone', async ({ page }) => {
   await openDesk(page)
   const sent = page.getByRole('region', { name: 'Sent home' }).getByRole('listitem').filter({ hasText: 'Soundings' })
   await sent.getByRole('link', { name: /came back/ }).click()

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { addMove, at, expect, newSession, openDesk, test } from './support/journey.ts'
 
-test('a row is copied from one session into another by the clipboard', async ({ page, context }) => {
+test('@verify a row is copied from one session into another by the clipboard', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await openDesk(page)
   await page
@@ -66,7 +66,7 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   await expect(page.getByRole('heading', { name: 'On a stick (again)' })).toBeVisible()
 })
 
-test('two tabs on one session warn each other; a lane’s stretch says what is there and leads to its row', async ({
+test('@verify two tabs on one session warn each other; a lane’s stretch says what is there and leads to its row', async ({
   page,
   context,
 }) => {

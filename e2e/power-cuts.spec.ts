@@ -11,7 +11,7 @@ test.beforeAll(async () => {
 test.afterAll(() => stack.stop())
 
 /** How many times the power goes, and from which seed the moments come. */
-const cuts = process.env.VERIFY ? 30 : 5
+const cuts = process.env.VERIFY ? 30 : 2
 const seed = 20_261_124
 
 test('power cuts at random moments while typing lose nothing that was on the screen', async ({ page }) => {

@@ -85,7 +85,7 @@ test('a term is planned, changed by drag and by keys, taken back, put into a cal
   expect((await page.request.get(address)).status()).toBe(410)
 })
 
-test('by keyboard alone and by night: gaps are filled, the term is planned around a pin, steps on, goes to paper and to the families', async ({
+test('@verify by keyboard alone and by night: gaps are filled, the term is planned around a pin, steps on, goes to paper and to the families', async ({
   page,
 }) => {
   const { type, press, until } = keysOf(page)

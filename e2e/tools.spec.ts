@@ -95,7 +95,9 @@ test('cancel answers at once, and an edit begins the work anew', async ({ page }
   await page.goto(at('/'))
 })
 
-test('a good session is spoilt, the tab says by what, and leads there; the hand-out lists it', async ({ page }) => {
+test('@verify a good session is spoilt, the tab says by what, and leads there; the hand-out lists it', async ({
+  page,
+}) => {
   await openDesk(page)
   await newSession(page, 'Looked over')
   await page.keyboard.press('w')

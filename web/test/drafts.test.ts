@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { sessionSeconds } from '../../core/src/timing/sessionSeconds.ts'
 import { newSettings, type Workout } from '@esfuerzo/core'
@@ -9,27 +9,23 @@ import { addressOf, knownBefore, withAddress, type KnownBefore } from '../src/dr
 import DraftPage from '../src/draft/DraftPage.vue'
 import { useDrafts } from '../src/draft/useDrafts.ts'
 import { library } from '../src/repertoire/library.ts'
-import { jobs, type JobName, type Jobs } from '../src/workers/jobs.ts'
+import type { Jobs } from '../src/workers/jobs.ts'
 import { open, serve, type Answers } from './support/pages.ts'
+import { coreJobs } from './support/workers.ts'
 
 /** What is asked of the worker, and what it is made to answer in place of a draft. */
 const asked: Jobs['draft']['asked'][] = []
 let instead: (ask: Jobs['draft']['asked']) => 'draft' | 'nothing' | Promise<never> = () => 'draft'
-vi.mock('../src/workers/coreDoor.ts', () => ({
-  coreDoor: {
-    run: async (name: JobName, workout: Workout, ask: Jobs['draft']['asked']) => {
-      asked.push(ask)
-      const answer = await instead(ask)
-      return answer === 'nothing' ? undefined : jobs[name](workout, ask as never, library, () => {})
-    },
-  },
-}))
-
+afterAll(() => void (coreJobs.asked = () => 'run'))
 let answers: Answers
 beforeEach(() => {
   setActivePinia(createPinia())
   asked.length = 0
   instead = () => 'draft'
+  coreJobs.asked = (_, ask) => {
+    asked.push(ask as Jobs['draft']['asked'])
+    return instead(ask as Jobs['draft']['asked'])
+  }
   answers = {
     'GET /api/workouts': () => ({ workouts: [] }),
     'GET /api/settings': () => newSettings('Atlantic/Azores'),

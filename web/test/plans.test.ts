@@ -2,24 +2,11 @@ import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { newSettings, ProblemError, type Workout } from '@esfuerzo/core'
-import { readPlan } from '@esfuerzo/plans'
 import { forgetTeacher } from '../src/account/forgetTeacher.ts'
 import DeskPage from '../src/desk/DeskPage.vue'
 import { readPlanFile } from '../src/workers/plans.ts'
 import { usePlans } from '../src/reading/usePlans.ts'
 import { open, serve, type Opened } from './support/pages.ts'
-
-// The worker's work, in this thread.
-vi.mock('../src/workers/plans.ts', () => ({
-  readPlanFile: vi.fn(async (file: File) => readPlan(new Uint8Array(await bytesOf(file)), file.name)),
-}))
-const bytesOf = (file: File): Promise<ArrayBuffer> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(reader.result as ArrayBuffer)
-    reader.onerror = () => reject(new Error('not read'))
-    reader.readAsArrayBuffer(file)
-  })
 
 let made: { document: Workout; original: string }[] = []
 beforeEach(() => {

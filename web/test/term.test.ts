@@ -1,24 +1,13 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { newSettings, type Workout } from '@esfuerzo/core'
-import { newTerm, planTerm, type PlanProblem, type Term } from '@esfuerzo/core/term'
+import { newSettings } from '@esfuerzo/core'
+import { newTerm, type Term } from '@esfuerzo/core/term'
 import { parse } from '@esfuerzo/core/notation'
 import { library } from '../src/repertoire/library.ts'
 import TermPage from '../src/term/TermPage.vue'
 import TermsPage from '../src/term/TermsPage.vue'
-import { jobs, type JobName } from '../src/workers/jobs.ts'
 import { open, Refusal, serve, type Answers, type Opened } from './support/pages.ts'
-
-// The workers' work, in this thread; nothing here needs a solver.
-vi.mock('../src/workers/coreDoor.ts', () => ({
-  coreDoor: {
-    run: async (name: JobName, workout: Workout, asked: never) => jobs[name](workout, asked, library, () => {}),
-  },
-}))
-vi.mock('../src/workers/solver.ts', () => ({
-  plan: (problem: PlanProblem) => planTerm(problem, async () => undefined),
-}))
 
 /** Another term each time: what a page of the test before saves late is not this one's. */
 let id: string

@@ -17,19 +17,7 @@ import { spreadCurve } from '../src/compose/tools/spreadCurve.ts'
 import RowAsk from '../src/compose/tools/RowAsk.vue'
 import { i18n } from '../src/words/i18n.ts'
 import { library } from '../src/repertoire/library.ts'
-import { jobs, type JobName } from '../src/workers/jobs.ts'
 import { open, serve } from './support/pages.ts'
-
-// The worker's work, in this thread; the chart needs a browser that lays things out.
-vi.mock('../src/workers/coreDoor.ts', () => ({
-  coreDoor: {
-    run: async (name: JobName, workout: Workout, asked: never) => jobs[name](workout, asked, library, () => {}),
-  },
-}))
-vi.mock('../src/compose/tools/SpreadChart.vue', () => ({
-  __esModule: true,
-  default: { template: '<i class="chart" />' },
-}))
 
 const { t } = i18n.global
 const typed = (...lines: string[]): Workout => {
