@@ -138,7 +138,7 @@ try {
     }
     busy.plan.push(await longest(planned))
   }
-  const median = (list, of) => list.map((l) => l[of]).sort((a, b) => a - b)[Math.floor(list.length / 2)]
+  const median = (list, key) => list.map((l) => l[key]).sort((a, b) => a - b)[Math.floor(list.length / 2)]
   const frame = 1000 / 60
   console.log(
     `longest task of an idle page: ${median(idle, 'own').toFixed(1)} ms (by the clock ${median(idle, 'clock').toFixed(1)})`,

@@ -2,7 +2,7 @@
 import { orderStations } from '../core/src/arrange/orderStations.ts'
 import { seededRandom } from '../core/src/distribution/seededRandom.ts'
 import { cellsFor } from '../core/src/library/cellsFor.ts'
-import { indexLibrary, newWorkout, type Workout } from '@esfuerzo/core'
+import { indexLibrary, newSession, type Session } from '@esfuerzo/core'
 import { arrange } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
 import highsLoader from 'highs'
@@ -13,11 +13,11 @@ const library = indexLibrary(libraryData)
 const moves = [...library.moves.values()].filter((m) => m.measures.includes('seconds'))
 
 /** Three laps over so many moves drawn from the library, for three groups. */
-function circuit(seed: number, stations: number): Workout {
+function circuit(seed: number, stations: number): Session {
   const random = seededRandom(seed)
   const left = [...moves]
   const drawn = () => left.splice(Math.floor(random() * left.length), 1)[0]!
-  const base = newWorkout(
+  const base = newSession(
     'Order',
     [
       [0, 1],

@@ -31,7 +31,7 @@ interface Kind {
   ask: () => Promise<void>
 }
 
-const pick = <T>(of: readonly T[]): T => of[Math.floor(Math.random() * of.length)]!
+const pick = <T>(list: readonly T[]): T => list[Math.floor(Math.random() * list.length)]!
 const byte = () => Math.floor(Math.random() * 256)
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
@@ -98,7 +98,7 @@ async function costs(kinds: readonly Kind[]): Promise<void> {
     }
     await Promise.all([lane(), lane(), lane(), lane()])
     const after = await cpu()
-    const [server, database] = (['server', 'database'] as const).map((of) => (after[of] - before[of]) / done) as [
+    const [server, database] = (['server', 'database'] as const).map((who) => (after[who] - before[who]) / done) as [
       number,
       number,
     ]
@@ -137,7 +137,7 @@ async function waits(kinds: readonly Kind[], times: number, seconds: number): Pr
   await Promise.all(arrivals)
   await Promise.all(running)
   const after = await cpu()
-  const share = (of: 'server' | 'database') => ((after[of] - before[of]) / (seconds * 10)).toFixed(0)
+  const share = (who: 'server' | 'database') => ((after[who] - before[who]) / (seconds * 10)).toFixed(0)
   console.log(
     `${schools} schools × ${times}, ${seconds} s: server ${share('server')} % of a core, database ${share('database')} %; ${wrong.length} not answered well ${wrong[0] ?? ''}`,
   )
@@ -193,16 +193,16 @@ async function kindsOf(): Promise<Kind[]> {
   for (let i = 0; i < Math.min(schools, 20); i++) {
     const { cookie } = await ask('/api/session', 'POST', { email: `school-${i}@island.example`, password })
     const get = async <T>(path: string) => (await ask(path, 'GET', undefined, cookie)).body as T
-    const { workouts } = await get<{ workouts: { id: string }[] }>('/api/workouts')
+    const { workouts: sessions } = await get<{ workouts: { id: string }[] }>('/api/workouts')
     const { classes } = await get<{ classes: { id: string }[] }>('/api/classes')
     const { runs } = await get<{ runs: { workoutId: string; run: Run }[] }>('/api/runs')
     const own = []
-    for (const { id } of workouts)
+    for (const { id } of sessions)
       own.push(await get<{ id: string; revision: number; document: Titled }>(`/api/workouts/${id}`))
     signedIn.push({ cookie, workouts: own, classes: classes.map((c) => c.id) })
-    const { workoutId, run } = runs[0]!
+    const { workoutId: sessionId, run } = runs[0]!
     const { publications } = await get<{ publications: { token: string; sha256: string }[] }>(
-      `/api/workouts/${workoutId}/publications`,
+      `/api/workouts/${sessionId}/publications`,
     )
     const { token, sha256 } = publications.find((p) => p.sha256 === run.publication)!
     links.push({ token, run, sha256 })
@@ -261,9 +261,9 @@ async function kindsOf(): Promise<Kind[]> {
       name: 'a sheet made',
       anHour: 2,
       ask: async () => {
-        const { cookie, workouts } = pick(signedIn)
+        const { cookie, workouts: sessions } = pick(signedIn)
         await well(
-          `/api/workouts/${pick(workouts).id}/sheets/${pick(['session', 'stations', 'poster'])}?language=en&paper=a4`,
+          `/api/workouts/${pick(sessions).id}/sheets/${pick(['session', 'stations', 'poster'])}?language=en&paper=a4`,
           {},
           cookie,
         )

@@ -44,10 +44,10 @@ for (const [i, name, goal] of [
 
 const highs = await highsLoader()
 const context = { lately: new Set<never>(), known: new Set(library.moves.keys()) }
-const places = past.flatMap((workout) => suggestFor.map((place) => ({ workout, place })))
+const places = past.flatMap((session) => suggestFor.map((place) => ({ workout: session, place })))
 const { median, slow } = times(places.length, (i) => {
-  const { workout, place } = places[i]!
-  const found = suggestProblem(workout, place, 4, context, library)
+  const { workout: session, place } = places[i]!
+  const found = suggestProblem(session, place, 4, context, library)
   return suggested(found, solvedBy(highs, found.problem)!.ids)
 })
 console.log(

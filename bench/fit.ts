@@ -1,7 +1,7 @@
 // Fit of real circuits: 3 groups × 3 shared blocks and 6 × 4, whole and beside a MIP solver package on the same problem.
 import { fitBuilder } from '../core/src/fit/buildFit.ts'
 import { solveFit } from '../core/src/fit/solveFit.ts'
-import { indexLibrary, type Workout } from '@esfuerzo/core'
+import { indexLibrary, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { fit } from '@esfuerzo/core/tools'
 import { libraryData } from '@esfuerzo/library'
@@ -18,15 +18,15 @@ const circuits = [
 ]
 
 /** Over-full by a different amount each. */
-function overFull(groups: string, blocks: number, n: number): Workout {
+function overFull(groups: string, blocks: number, n: number): Session {
   // The first groups have values of their own.
   const names = groups.split(', ')
   const own = (line: string) => names.reduce((now, name) => now.replace(/\{(.*?)\}/, `[${name}: $1]`), line)
   const text = ['# Long', `groups ${groups}; minutes 60`, '## Warm-up', 'march on the spot 180 s', '## Main part']
-  const { workout, problems } = parse([...text, ...circuits.slice(0, blocks).map(own)].join('\n'), library)
+  const { workout: session, problems } = parse([...text, ...circuits.slice(0, blocks).map(own)].join('\n'), library)
   if (problems.length) throw new Error(JSON.stringify(problems[0]))
-  const longest = Math.max(...Object.values(fit({ ...workout, minutes: 1 }, library).before))
-  return { ...workout, minutes: Math.floor(longest / 60) - 1 - (n % 6), finishTogether: n % 2 === 1 }
+  const longest = Math.max(...Object.values(fit({ ...session, minutes: 1 }, library).before))
+  return { ...session, minutes: Math.floor(longest / 60) - 1 - (n % 6), finishTogether: n % 2 === 1 }
 }
 
 const highs = await highsLoader()
@@ -38,16 +38,16 @@ for (const [groups, blocks, goal] of [
   const size = `${sessions[0]!.groups.length} groups × ${blocks} shared blocks`
   const { median, slow } = times(sessions.length, (n) => fit(sessions[n]!, library))
   console.log(`fit, ${size}: median ${median.toFixed(0)} ms, 95 %: ${slow.toFixed(0)} ms  (goal ≤ ${goal})`)
-  const ratios = sessions.slice(0, 6).map((workout) => {
+  const ratios = sessions.slice(0, 6).map((session) => {
     const { problem } = fitBuilder(
-      workout,
+      session,
       library,
     )({
       least: 0,
-      most: workout.minutes * 60,
+      most: session.minutes * 60,
       mostCost: 12,
       direction: 'shorter',
-      even: workout.finishTogether,
+      even: session.finishTogether,
       barred: new Set(),
     })
     const ours = times(3, () => solveFit(problem), 1).median

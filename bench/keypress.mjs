@@ -56,12 +56,12 @@ try {
   await session.send('Performance.enable')
   const spent = async () => {
     const { metrics } = await session.send('Performance.getMetrics')
-    const of = (name) => 1000 * (metrics.find((m) => m.name === name)?.value ?? 0)
+    const milliseconds = (name) => 1000 * (metrics.find((m) => m.name === name)?.value ?? 0)
     return {
-      script: of('ScriptDuration'),
-      style: of('RecalcStyleDuration'),
-      layout: of('LayoutDuration'),
-      all: of('TaskDuration'),
+      script: milliseconds('ScriptDuration'),
+      style: milliseconds('RecalcStyleDuration'),
+      layout: milliseconds('LayoutDuration'),
+      all: milliseconds('TaskDuration'),
     }
   }
   const parts = { script: 0, style: 0, layout: 0, all: 0 }

@@ -1,30 +1,30 @@
 // All lanes of a session and what they come to ÷ structuredClone of it, in one run: from nothing, and after an edit of one block.
 // Goals: at most 4, and at most 1.
 import { readFileSync } from 'node:fs'
-import { indexLibrary, readWorkoutText, sessionView, type Workout } from '@esfuerzo/core'
+import { indexLibrary, readSessionText, sessionView, type Session } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { rules } from '../core/src/checks/registry.ts'
 import { checkView } from '../core/src/checks/view.ts'
 import { ratio } from './ratio.ts'
 
 const library = indexLibrary(libraryData)
-const workout = readWorkoutText(readFileSync('bench/sessions/sixty-stations.json', 'utf8'))
-const steps = sessionView(workout, library).flatMap(({ blocks }) => blocks.flatMap(({ timed }) => timed.steps)).length
+const session = readSessionText(readFileSync('bench/sessions/sixty-stations.json', 'utf8'))
+const steps = sessionView(session, library).flatMap(({ blocks }) => blocks.flatMap(({ timed }) => timed.steps)).length
 
 /** The same session with one block typed anew each time: all else is what it was. */
-const sections = workout.sections
-const edited = Array.from({ length: 1400 }, (_, i): Workout => {
+const sections = session.sections
+const edited = Array.from({ length: 1400 }, (_, i): Session => {
   const s = i % sections.length
   const section = sections[s]!
   const block = structuredClone(section.blocks[0]!)
   const changed = { ...section, blocks: [block, ...section.blocks.slice(1)] }
-  return { ...workout, sections: sections.with(s, changed) }
+  return { ...session, sections: sections.with(s, changed) }
 })
 
-const view = checkView(workout, library)
+const view = checkView(session, library)
 const looked = ratio(
   () => rules.map((rule) => rule.find(view)),
-  () => structuredClone(workout),
+  () => structuredClone(session),
 )
 console.log(
   `all ${rules.length} rules ${looked.a.toFixed(3)} ms ÷ structuredClone: ${looked.ratios.median.toFixed(2)}  (the view apart; goal ≤ 10)`,
@@ -32,12 +32,12 @@ console.log(
 
 let next = 0
 const cases: [string, () => unknown, number][] = [
-  ['from nothing', () => sessionView(workout, library, new WeakMap()), 4],
+  ['from nothing', () => sessionView(session, library, new WeakMap()), 4],
   ['after an edit of one block', () => sessionView(edited[next++ % edited.length]!, library), 1],
 ]
 console.log(`all lanes of 60 stations × 6 groups (${steps} steps)`)
 for (const [name, view, goal] of cases) {
-  const { a, b, ratios } = ratio(view, () => structuredClone(workout))
+  const { a, b, ratios } = ratio(view, () => structuredClone(session))
   const { low, median, high } = ratios
   console.log(
     `${name} ${a.toFixed(3)} ms ÷ structuredClone ${b.toFixed(3)} ms: ${median.toFixed(2)}` +

@@ -1,5 +1,5 @@
 // Parsing a session of a hundred lines of whiteboard text ÷ JSON.parse of its document, in one run.
-import { indexLibrary, readWorkoutText } from '@esfuerzo/core'
+import { indexLibrary, readSessionText } from '@esfuerzo/core'
 import { parse, print, readText } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 import { readdirSync, readFileSync } from 'node:fs'
@@ -7,7 +7,7 @@ import { misread, namesRead, textsOf } from '../core/test/support/textsRead.ts'
 import { ratio } from './ratio.ts'
 
 const library = indexLibrary(libraryData)
-const sixty = readWorkoutText(readFileSync(new URL('sessions/sixty-stations.json', import.meta.url), 'utf8'))
+const sixty = readSessionText(readFileSync(new URL('sessions/sixty-stations.json', import.meta.url), 'utf8'))
 const lines = print(sixty, library).split('\n')
 const text = [...lines, ...Array.from({ length: Math.max(0, 100 - lines.length) }, () => 'squat 10')]
   .slice(0, 100)

@@ -6,7 +6,7 @@ import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
-import { readWorkout, workoutDocument, writtenDocument, type Workout } from '@esfuerzo/core'
+import { readSession, sessionDocument, writtenDocument, type Session } from '@esfuerzo/core'
 import { dearSession, hostileSessions, largeSession } from '../core/test/support/hostile.ts'
 import { openHouse } from '../faults/house.ts'
 import { openDatabase } from '../server/src/base/database.ts'
@@ -122,15 +122,15 @@ try {
     () => ({ url: `${plain}/runs`, method: 'POST', body: run() }),
     '≥ 0.5',
   )
-  const sixty = readWorkout(JSON.parse(readFileSync('bench/sessions/sixty-stations.json', 'utf8')))
-  const document = writtenDocument(workoutDocument, sixty)
+  const sixty = readSession(JSON.parse(readFileSync('bench/sessions/sixty-stations.json', 'utf8')))
+  const document = writtenDocument(sessionDocument, sixty)
   const own: { id: string; revision: number }[] = []
-  const add = async (what: Workout) => {
+  const add = async (what: Session) => {
     const made = await ask({
       url: `${house.url}/api/workouts`,
       method: 'POST',
       headers: headers(cookie),
-      body: { document: writtenDocument(workoutDocument, what) },
+      body: { document: writtenDocument(sessionDocument, what) },
     })
     return (JSON.parse(made.text) as { id: string }).id
   }

@@ -8,13 +8,16 @@ import { times } from './times.ts'
 
 const library = indexLibrary(libraryData)
 for (const name of ['storm-day-springs', 'smugglers-cards']) {
-  const { workout } = parse(readFileSync(new URL(`../server/demo/${name}.txt`, import.meta.url), 'utf8'), library)
-  const group = workout.groups[0]!
-  const children = times(5, () => simulate(workout, group, library, { children: 10_000 }), 1).median
+  const { workout: session } = parse(
+    readFileSync(new URL(`../server/demo/${name}.txt`, import.meta.url), 'utf8'),
+    library,
+  )
+  const group = session.groups[0]!
+  const children = times(5, () => simulate(session, group, library, { children: 10_000 }), 1).median
   // A tenth of them, ten times counted: that many timelines take a while.
   const timelines =
-    10 * times(3, () => Array.from({ length: 1000 }, () => timeline(workout, group.id, library).length), 1).median
+    10 * times(3, () => Array.from({ length: 1000 }, () => timeline(session, group.id, library).length), 1).median
   console.log(
-    `10 000 children ÷ 10 000 timelines, ${workout.title}: ${(children / timelines).toFixed(3)}  (${children.toFixed(0)} ms ÷ ${timelines.toFixed(0)} ms)`,
+    `10 000 children ÷ 10 000 timelines, ${session.title}: ${(children / timelines).toFixed(3)}  (${children.toFixed(0)} ms ÷ ${timelines.toFixed(0)} ms)`,
   )
 }

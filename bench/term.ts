@@ -2,7 +2,7 @@
 // the same mended: a session and a week were taken away. Beside checking one session in the same run.
 import { readFileSync } from 'node:fs'
 import highsLoader from 'highs'
-import { readWorkoutText } from '@esfuerzo/core'
+import { readSessionText } from '@esfuerzo/core'
 import { checkSession } from '@esfuerzo/core/checks'
 import { planProblem, planTerm, type Solved } from '@esfuerzo/core/term'
 import { library } from '../core/test/sessions.ts'
@@ -45,8 +45,8 @@ for (let seed = 1; seed <= 20; seed++) {
   mendedSolved += Number(asked > 0)
   proven += Number(again?.proven ?? false)
 }
-const workout = readWorkoutText(readFileSync('bench/sessions/sixty-stations.json', 'utf8'))
-const one = times(20, () => checkSession(workout, library)).median
+const session = readSessionText(readFileSync('bench/sessions/sixty-stations.json', 'utf8'))
+const one = times(20, () => checkSession(session, library)).median
 console.log(
   `a plan: ${said(made)}, ÷ checking sixty stations ${(at(made, 0.5) / one).toFixed(1)}; ${solved} of 20 asked the solver`,
 )

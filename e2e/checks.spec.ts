@@ -1,4 +1,4 @@
-import { addSection, mapGroups, setBlock, setCell, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
+import { addSection, mapGroups, setBlock, setCell, setDetails, stationsOf, type Session } from '@esfuerzo/core'
 import type { Page } from '@playwright/test'
 import { at, beginFromText, expect, expectAccessible, openDesk, test } from './support/journey.ts'
 import { withInterface } from './support/links.ts'
@@ -29,13 +29,13 @@ slow breaths 4 breaths
 `
 
 /** The same with a lap more, a jump for kindergarten upstairs, a cold test and a door to climb. */
-function spoilt(workout: Workout): Workout {
-  const [warmUp, main] = workout.sections
+function spoilt(session: Session): Session {
+  const [warmUp, main] = session.sections
   const block = main!.blocks[0]!
   const [squat] = stationsOf(block)
   const [, circles] = stationsOf(warmUp!.blocks[0]!)
-  const [young, , old] = workout.groups.map((g) => g.id)
-  const lapMore = setBlock(workout, block.id, 'intervals', (b) => ({
+  const [young, , old] = session.groups.map((g) => g.id)
+  const lapMore = setBlock(session, block.id, 'intervals', (b) => ({
     ...b,
     laps: mapGroups(b.laps, 'all', (laps) => [...laps, laps[0]!]),
   }))
@@ -58,7 +58,7 @@ const asks = (page: Page) =>
     .filter({ has: page.getByRole('img', { name: /^(not to be sent so|worth a look)$/ }) })
 
 /** The good session, from its text. */
-async function good(page: Page): Promise<Workout> {
+async function good(page: Page): Promise<Session> {
   await openDesk(page)
   await beginFromText(page, text)
   await expect(page.getByRole('heading', { name: 'Family harbour' })).toBeVisible()
@@ -67,7 +67,7 @@ async function good(page: Page): Promise<Workout> {
 }
 
 /** Stores a session and opens it with what is worth a look. */
-async function open(page: Page, document: Workout): Promise<string> {
+async function open(page: Page, document: Session): Promise<string> {
   const { id } = await withInterface(async (api) => (await api.post('/api/workouts', { data: { document } })).json())
   await page.goto(at(`/sessions/${id}?panel=look`))
   await expect(page.getByRole('heading', { name: 'Family harbour' })).toBeVisible()

@@ -27,8 +27,8 @@ async function aClass(page: Page, name: string, aliases: string[]) {
 type Class = Awaited<ReturnType<typeof aClass>>
 
 const book = ({ classId, session }: Class) => at(`/classes/${classId}?session=${session.id}`)
-async function openBook(page: Page, of: Class) {
-  await page.goto(book(of))
+async function openBook(page: Page, schoolClass: Class) {
+  await page.goto(book(schoolClass))
   await expect(page.getByRole('grid')).toBeVisible()
 }
 const cell = (page: Page, alias: string, name = /Jumping jack, lap 1/) =>
@@ -44,15 +44,15 @@ const mend = (context: BrowserContext) => context.unroute('**/api/**')
 /** Keys of one database of the device; nothing where there is none. */
 const kept = (page: Page, database: string, store: string) =>
   page.evaluate(
-    ([name, of]) =>
+    ([name, schoolClass]) =>
       new Promise<string[]>((resolve) => {
         const asked = indexedDB.open(name!)
         asked.onupgradeneeded = () => asked.transaction!.abort()
         asked.onerror = () => resolve([])
         asked.onsuccess = () => {
           const db = asked.result
-          if (!db.objectStoreNames.contains(of!)) return resolve([])
-          const keys = db.transaction(of!).objectStore(of!).getAllKeys()
+          if (!db.objectStoreNames.contains(schoolClass!)) return resolve([])
+          const keys = db.transaction(schoolClass!).objectStore(schoolClass!).getAllKeys()
           keys.onsuccess = () => {
             db.close()
             resolve(keys.result.map(String))
@@ -64,14 +64,14 @@ const kept = (page: Page, database: string, store: string) =>
 /** What a release before kept, in the one database that both pages opened. */
 const keepAsBefore = (page: Page, store: string, key: string, value: unknown) =>
   page.evaluate(
-    ([of, at, what]) =>
+    ([schoolClass, at, what]) =>
       new Promise<void>((resolve) => {
         const asked = indexedDB.open('esfuerzo-book')
-        asked.onupgradeneeded = () => asked.result.createObjectStore(of as string)
+        asked.onupgradeneeded = () => asked.result.createObjectStore(schoolClass as string)
         asked.onsuccess = () => {
           const db = asked.result
-          const writing = db.transaction(of as string, 'readwrite')
-          writing.objectStore(of as string).put(what, at as string)
+          const writing = db.transaction(schoolClass as string, 'readwrite')
+          writing.objectStore(schoolClass as string).put(what, at as string)
           writing.oncomplete = () => {
             db.close()
             resolve()
@@ -94,16 +94,16 @@ async function runAsChild(page: Page, link: string) {
 
 test('class book and child’s book in one profile: each keeps its own, whichever comes first', async ({ page }) => {
   await openDesk(page)
-  const of = await aClass(page, 'Class 5 · Device', ['Tern 4', 'Plover 61'])
+  const schoolClass = await aClass(page, 'Class 5 · Device', ['Tern 4', 'Plover 61'])
   // The class book first.
-  await openBook(page, of)
+  await openBook(page, schoolClass)
   await cut(page.context())
   await type(page, 'Tern 4', '18')
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
   await mend(page.context())
-  await runAsChild(page, of.link)
+  await runAsChild(page, schoolClass.link)
   await expect.poll(() => kept(page, 'esfuerzo-child-book', 'books')).toHaveLength(1)
-  await openBook(page, of)
+  await openBook(page, schoolClass)
   await expect(cell(page, 'Tern 4', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(0)
   // The child's book is there already: the class book keeps what it is given all the same.
@@ -117,22 +117,25 @@ test('@verify what a release before kept in the one database of both is there ag
   page,
 }) => {
   await openDesk(page)
-  const of = await aClass(page, 'Class 5 · Before', ['Tern 4'])
-  const pupil = of.pupils[0]!.id
-  const { columns } = (await of.call('GET', `/api/classes/${of.classId}/results/${of.session.id}`)) as {
+  const schoolClass = await aClass(page, 'Class 5 · Before', ['Tern 4'])
+  const pupil = schoolClass.pupils[0]!.id
+  const { columns } = (await schoolClass.call(
+    'GET',
+    `/api/classes/${schoolClass.classId}/results/${schoolClass.session.id}`,
+  )) as {
     columns: { key: string; name: string }[]
   }
   const column = columns[0]!.key
   const typed = { id: crypto.randomUUID(), pupil, column, text: '17', source: 'typed', was: null, state: 'waiting' }
-  await keepAsBefore(page, 'cells', `${of.classId}/${of.session.id}`, [[`${pupil} ${column}`, typed]])
-  await openBook(page, of)
+  await keepAsBefore(page, 'cells', `${schoolClass.classId}/${schoolClass.session.id}`, [[`${pupil} ${column}`, typed]])
+  await openBook(page, schoolClass)
   await expect(cell(page, 'Tern 4', /, 17, typed in/)).toBeVisible()
   const databases = () => page.evaluate(async () => (await indexedDB.databases()).map((d) => d.name))
   await expect.poll(databases).not.toContain('esfuerzo-book')
 
   const entry = { title: 'Old session', at: '2026-11-01T10:00:00.000Z', lines: [], words: [] }
   await keepAsBefore(page, 'book', '', { entries: [entry], moved: {} })
-  await page.goto(`${of.link}`)
+  await page.goto(`${schoolClass.link}`)
   await page.goto(at('/go/book'))
   await expect(page.getByText('Old session').first()).toBeVisible()
   await expect.poll(databases).not.toContain('esfuerzo-book')
@@ -142,15 +145,15 @@ test('@verify a pupil removed elsewhere: everything else is saved, and its value
   page,
 }) => {
   await openDesk(page)
-  const of = await aClass(page, 'Class 5 · Removed', ['Tern 4', 'Plover 61', 'Kelp 7'])
-  await openBook(page, of)
-  const tern = of.pupils.find((p) => p.alias === 'Tern 4')!.id
+  const schoolClass = await aClass(page, 'Class 5 · Removed', ['Tern 4', 'Plover 61', 'Kelp 7'])
+  await openBook(page, schoolClass)
+  const tern = schoolClass.pupils.find((p) => p.alias === 'Tern 4')!.id
   await cut(page.context())
   await type(page, 'Tern 4', '18')
   await type(page, 'Plover 61', '16')
   await mend(page.context())
   // Elsewhere the pupil is removed; this page does not know.
-  await of.call('DELETE', `/api/pupils/${tern}`)
+  await schoolClass.call('DELETE', `/api/pupils/${tern}`)
   await expect(cell(page, 'Plover 61', /Jumping jack, lap 1.*, 16, typed in/)).toBeVisible()
   await expect(page.getByText(/18.*no longer in this class/)).toBeVisible()
   await page.reload()
@@ -209,8 +212,8 @@ test('@verify two tabs typing without a network, both closed, opened again: the 
 
 test('a shared device: nothing is left behind, and nothing goes without being asked about', async ({ page }) => {
   await openDesk(page)
-  const of = await aClass(page, 'Class 5 · Shared', ['Tern 4'])
-  await openBook(page, of)
+  const schoolClass = await aClass(page, 'Class 5 · Shared', ['Tern 4'])
+  await openBook(page, schoolClass)
   await cut(page.context())
   await type(page, 'Tern 4', '18')
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
@@ -236,7 +239,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await expect.poll(left).toEqual([])
 
   await signIn(page)
-  await openBook(page, of)
+  await openBook(page, schoolClass)
   await expect(cell(page, 'Tern 4', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
   await page
     .context()
@@ -260,7 +263,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await page.getByLabel('This is my own device').check()
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
-  await openBook(page, of)
+  await openBook(page, schoolClass)
   await type(page, 'Tern 4', '20')
   await expect.poll(left).toHaveLength(1)
   await signOut.click()

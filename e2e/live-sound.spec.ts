@@ -15,8 +15,8 @@ declare global {
 /** The link of a session whose slots are three seconds long, so that many bells ring in little time. */
 const shortSlots = () =>
   withInterface(async (api) => {
-    const { workouts } = await (await api.get('/api/workouts')).json()
-    const { id } = workouts.find((w: { title: string }) => w.title === 'Storm-day springs')
+    const { workouts: sessions } = await (await api.get('/api/workouts')).json()
+    const { id } = sessions.find((w: { title: string }) => w.title === 'Storm-day springs')
     const { document } = await (await api.get(`/api/workouts/${id}`)).json()
     const clocked = document.sections
       .flatMap((s: { blocks: { form: string; laps: unknown; lapRest?: unknown }[] }) => s.blocks)

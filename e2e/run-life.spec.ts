@@ -14,8 +14,8 @@ const send = (page: Page) => page.getByRole('button', { name: 'Send to my teache
 /** How many runs of the session have come back. */
 const cameBack = (title: string) =>
   withInterface(async (api) => {
-    const { workouts } = await (await api.get('/api/workouts')).json()
-    return workouts.find((w: { title: string }) => w.title === title).runs as number
+    const { workouts: sessions } = await (await api.get('/api/workouts')).json()
+    return sessions.find((w: { title: string }) => w.title === title).runs as number
   })
 
 test('no storage and no network: the page says so, offers the run as a file, and sends it while it is open', async ({

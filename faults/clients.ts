@@ -3,11 +3,11 @@ import { cellsFor } from '../core/src/library/cellsFor.ts'
 import {
   addStation,
   indexLibrary,
-  newWorkout,
+  newSession,
   readDocument,
-  readWorkout,
+  readSession,
   writtenDocument,
-  workoutDocument,
+  sessionDocument,
 } from '@esfuerzo/core'
 import { runDocument, type Run } from '@esfuerzo/core/run'
 import { libraryData } from '@esfuerzo/library'
@@ -69,9 +69,9 @@ export function clientsOf({
     await addTeacher(db, { id: randomUUID(), email, name: 'Trial' }, 'UTC', await hashPassword(password))
     await db.destroy()
     const { cookie } = await ask('/api/session', 'POST', { email, password })
-    const empty = newWorkout('Save 0', [[0, 1], [4]], 20, library.version)
+    const empty = newSession('Save 0', [[0, 1], [4]], 20, library.version)
     const session = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
-    const document = writtenDocument(workoutDocument, session) as Titled
+    const document = writtenDocument(sessionDocument, session) as Titled
     const made = await ask('/api/workouts', 'POST', { document }, cookie)
     const { id } = made.body as { id: string }
     const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
@@ -93,7 +93,7 @@ export function clientsOf({
 
   async function found(ids: readonly string[]): Promise<Found> {
     const db = openDatabase(databaseUrl)
-    const workouts: { id: string; revision: number; document: unknown }[] = await db('workouts').whereIn('id', ids)
+    const sessions: { id: string; revision: number; document: unknown }[] = await db('workouts').whereIn('id', ids)
     const states: { workout_id: string; document: unknown }[] = await db('workout_versions')
       .whereIn('workout_id', ids)
       .orderBy('place')
@@ -102,12 +102,12 @@ export function clientsOf({
       .whereIn('p.workout_id', ids)
       .select('r.document')
     await db.destroy()
-    const history = (id: string) => states.filter((s) => s.workout_id === id).map((s) => readWorkout(s.document).title)
+    const history = (id: string) => states.filter((s) => s.workout_id === id).map((s) => readSession(s.document).title)
     return {
       saves: new Map(
-        workouts.map(({ id, revision, document }) => [
+        sessions.map(({ id, revision, document }) => [
           id,
-          { title: readWorkout(document).title, revision, history: history(id) },
+          { title: readSession(document).title, revision, history: history(id) },
         ]),
       ),
       runs: runs.map(({ document }) => {

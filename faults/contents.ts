@@ -19,10 +19,10 @@ export async function columnsOf(db: Knex): Promise<Record<string, string[]>> {
  */
 export async function contents(db: Knex, columns?: Record<string, string[]>): Promise<Record<string, string>> {
   const tables: Record<string, string> = {}
-  for (const [name, of] of Object.entries(columns ?? (await columnsOf(db)))) {
+  for (const [name, columnsOfTable] of Object.entries(columns ?? (await columnsOf(db)))) {
     const { rows } = await db.raw<{ rows: { line: string }[] }>(
-      `select row(${of.map(() => '??').join(', ')})::text as line from ?? order by 1`,
-      [...of, name],
+      `select row(${columnsOfTable.map(() => '??').join(', ')})::text as line from ?? order by 1`,
+      [...columnsOfTable, name],
     )
     const hash = createHash('sha256')
     for (const { line } of rows) hash.update(line)

@@ -52,8 +52,8 @@ export async function openAll(url: string, cookie: string): Promise<Opened> {
     'exportAll',
   ] as const)
     await get(name)
-  for (const { id } of (await get('listWorkouts'))?.workouts ?? []) {
-    await get('readWorkout', { id })
+  for (const { id } of (await get('listSessions'))?.workouts ?? []) {
+    await get('readSession', { id })
     await get('lastSent', { id })
     await get('readCameBack', { id })
     await get('sheet', { id, kind: 'session' }, '?language=en&paper=a4')

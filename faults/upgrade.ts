@@ -58,7 +58,7 @@ export async function upgradeFrom(release: Release): Promise<Upgrade> {
   const serving = (database: string): Serving => ({
     url,
     databaseUrl: cluster.url(database),
-    start: (at, of, env) =>
+    start: (at, release, env) =>
       startServer({
         databaseUrl: cluster.url(database),
         port: ports[at],
@@ -70,7 +70,7 @@ export async function upgradeFrom(release: Release): Promise<Upgrade> {
           LOG_LEVEL: process.env.LOG_LEVEL ?? 'fatal',
           ...env,
         },
-        release: of?.folder,
+        release: release?.folder,
       }),
   })
   try {
@@ -91,7 +91,11 @@ export async function upgradeFrom(release: Release): Promise<Upgrade> {
 interface Serving {
   url: Record<'old' | 'now', string>
   databaseUrl: string
-  start: (at: 'old' | 'now', of?: Release, env?: Record<string, string | undefined>) => ReturnType<typeof startServer>
+  start: (
+    at: 'old' | 'now',
+    release?: Release,
+    env?: Record<string, string | undefined>,
+  ) => ReturnType<typeof startServer>
 }
 
 /** The old server ended, the new one started in its place: every row is held against what it was, and everything is opened. */
@@ -194,10 +198,10 @@ async function settledAsBefore(url: string, many: number): Promise<Client[]> {
   const { cookie } = await ask('/api/session', 'POST', demoSignIn)
   const get = async <T>(path: string) => (await ask(path, 'GET', undefined, cookie)).body as T
   const { runs } = await get<{ runs: { workoutId: string; run: Run }[] }>('/api/runs')
-  const came = new Map(runs.map(({ workoutId, run }) => [workoutId, run]))
+  const came = new Map(runs.map(({ workoutId: sessionId, run }) => [sessionId, run]))
   const clients: Client[] = []
-  for (const [workoutId, run] of [...came].slice(0, many)) {
-    const { document } = await get<{ document: Titled }>(`/api/workouts/${workoutId}`)
+  for (const [sessionId, run] of [...came].slice(0, many)) {
+    const { document } = await get<{ document: Titled }>(`/api/workouts/${sessionId}`)
     const { id } = (await ask('/api/workouts', 'POST', { document }, cookie)).body as { id: string }
     const sent = await ask(`/api/workouts/${id}/publications`, 'POST', { revision: 1, days: 7 }, cookie)
     const { token, sha256 } = sent.body as { token: string; sha256: string }

@@ -25,7 +25,7 @@ export const floors = [
   ['moves', 'moves of a teacher’s own'],
   ['shelf', 'pieces that are kept'],
   ['accounts', 'who a teacher is, and how she signs in'],
-  ['workouts', 'sessions'],
+  ['sessions', 'sessions of a teacher'],
   ['copies', 'sessions given to colleagues'],
   ['classes', 'classes and their pace'],
   ['publications', 'links that lead to what was sent home'],

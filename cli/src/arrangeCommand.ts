@@ -12,12 +12,12 @@ import { readTimedSession, type Asked } from './readSession.ts'
  * @throws {ProblemError} with every mistake in the file, or `not-a-choice`
  */
 export function arrangeCommand(text: string, asked: Asked, block?: string): ArrangeAnswer {
-  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const { session, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  const blocks = session.sections.flatMap((s) => s.blocks)
   if (block === undefined || !blocks.some((b) => b.id === block)) {
     const expected = { oneOf: blocks.filter(canArrange).map((b) => b.id) }
     const received = block ?? ({ is: 'nothing' } as const)
     throw new ProblemError([{ code: 'not-a-choice', path: ['--block'], received, expected }])
   }
-  return arrange(workout, block, library)
+  return arrange(session, block, library)
 }

@@ -15,12 +15,12 @@ export interface CheckAnswer {
  * @throws {ProblemError} with every mistake of the file
  */
 export function checkCommand(text: string, asked: Asked): CheckAnswer {
-  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  const { session, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   return {
-    findings: checkSession(workout, library).map((found) => ({
+    findings: checkSession(session, library).map((found) => ({
       ...found,
       ...findingText(found, 'en'),
-      fixes: fixesOf(workout, found, library, fixWords.en).map(({ workout: _, ...fix }) => ({
+      fixes: fixesOf(session, found, library, fixWords.en).map(({ session: _, ...fix }) => ({
         ...fix,
         text: fixText(fix, 'en'),
       })),

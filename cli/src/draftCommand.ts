@@ -2,7 +2,7 @@ import {
   buildsSchema,
   gradesName,
   indexLibrary,
-  newWorkout,
+  newSession,
   ProblemError,
   spaceSchema,
   type Home,
@@ -81,7 +81,7 @@ export function draftCommand(words: DraftWords, asked: (line: string) => void): 
   const minutes = whole('minutes', words.minutes ?? '20', 5, 60)
   const grades = gradesOf(words.groups ?? 'K-1,2-3,4-6')
   if (grades.length > 6) throw refused('groups', { atMost: 6 }, words.groups)
-  const base = newWorkout('Draft', grades, minutes, library.version)
+  const base = newSession('Draft', grades, minutes, library.version)
   const kit = (words.kit ?? '')
     .split(',')
     .map((k) => k.trim())
@@ -116,5 +116,5 @@ export function draftCommand(words: DraftWords, asked: (line: string) => void): 
     if (relaxed.length) asked(`${intent}: without ${relaxed.join(', ')}`)
     for (const { level, rule } of findings) asked(`${intent}: ${level} ${rule}`)
   }
-  return drafts.map(({ workout }) => print(workout, library)).join('\n')
+  return drafts.map(({ session }) => print(session, library)).join('\n')
 }

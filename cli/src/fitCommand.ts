@@ -12,6 +12,6 @@ import { readTimedSession, type Asked } from './readSession.ts'
  * @throws {ProblemError} with every mistake in the file
  */
 export function fitCommand(text: string, asked: Asked, fill = false): FitAnswer {
-  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
-  return fit(workout, library, { fill })
+  const { session, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  return fit(session, library, { fill })
 }

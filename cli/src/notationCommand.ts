@@ -15,6 +15,6 @@ export function notationCommand(text: string, asked: Asked, to = isJson(text) ? 
       { code: 'not-a-choice', path: ['--to'], received: to, expected: { oneOf: ['json', 'text'] } },
     ])
   const library = indexLibrary(libraryData)
-  const workout = readSession(text, library, asked)
-  return to === 'text' ? print(workout, libraryFor(workout, library)).trimEnd() : JSON.stringify(workout, null, 2)
+  const session = readSession(text, library, asked)
+  return to === 'text' ? print(session, libraryFor(session, library)).trimEnd() : JSON.stringify(session, null, 2)
 }

@@ -1,11 +1,11 @@
 import {
   libraryFor,
   ProblemError,
-  readWorkoutText,
+  readSessionText,
   referenceProblems,
   sessionProblems,
   type Library,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { readText, type Question } from '@esfuerzo/core/notation'
 
@@ -20,17 +20,17 @@ export type Asked = (question: Question) => void
  *
  * @throws {ProblemError} with every mistake of JSON, by path; of a text only where it has more than a session can
  */
-export function readSession(text: string, library: Library, asked: Asked): Workout {
+export function readSession(text: string, library: Library, asked: Asked): Session {
   if (!isJson(text)) {
-    const { workout, problems, questions } = readText(text, library)
+    const { workout: session, problems, questions } = readText(text, library)
     if (problems.length) throw new ProblemError(problems)
     questions.forEach(asked)
-    return workout
+    return session
   }
-  const workout = readWorkoutText(text)
-  const problems = referenceProblems(workout, library)
+  const session = readSessionText(text)
+  const problems = referenceProblems(session, library)
   if (problems.length) throw new ProblemError(problems)
-  return workout
+  return session
 }
 
 /**
@@ -38,10 +38,10 @@ export function readSession(text: string, library: Library, asked: Asked): Worko
  *
  * @throws {ProblemError} also where a lane has more steps than it may have
  */
-export function readTimedSession(text: string, ours: Library, asked: Asked): { workout: Workout; library: Library } {
-  const workout = readSession(text, ours, asked)
-  const library = libraryFor(workout, ours)
-  const problems = sessionProblems(workout, library)
+export function readTimedSession(text: string, ours: Library, asked: Asked): { session: Session; library: Library } {
+  const session = readSession(text, ours, asked)
+  const library = libraryFor(session, ours)
+  const problems = sessionProblems(session, library)
   if (problems.length) throw new ProblemError(problems)
-  return { workout, library }
+  return { session, library }
 }

@@ -36,18 +36,18 @@ export function spreadCommand(text: string, asked: Asked, children = '10000'): S
     throw new ProblemError([
       { code: 'invalid', path: ['--children'], received: children, expected: { rule: 'children' } },
     ])
-  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  const { session, library } = readTimedSession(text, indexLibrary(libraryData), asked)
   return {
-    groups: workout.groups.map((group) => {
+    groups: session.groups.map((group) => {
       return {
         id: group.id,
         name: group.name,
-        finish: finishOf(simulate(workout, group, library, { children: count }), workout.minutes * 60),
-        chance: workout.sections
+        finish: finishOf(simulate(session, group, library, { children: count }), session.minutes * 60),
+        chance: session.sections
           .flatMap((s) => s.blocks)
           .flatMap((block) => {
             if (!isChance(block)) return []
-            const { seconds, draws, lines } = chanceOutlook(block, group, workout, library)
+            const { seconds, draws, lines } = chanceOutlook(block, group, session, library)
             const median = quantile(seconds, 0.5)
             return [{ block: block.id, seconds: spreadOf(seconds), median, draws: spreadOf(draws), lines }]
           }),

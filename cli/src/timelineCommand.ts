@@ -24,15 +24,15 @@ export interface TimelineAnswer {
  * @throws {ProblemError} with every mistake in the file, or `unknown-group`
  */
 export function timelineCommand(text: string, asked: Asked, groupId?: string): TimelineAnswer {
-  const { workout, library } = readTimedSession(text, indexLibrary(libraryData), asked)
-  const groups = workout.groups.filter((g) => groupId === undefined || g.id === groupId)
+  const { session, library } = readTimedSession(text, indexLibrary(libraryData), asked)
+  const groups = session.groups.filter((g) => groupId === undefined || g.id === groupId)
   if (groups.length === 0) {
-    const expected = { oneOf: workout.groups.map((g) => g.id) }
+    const expected = { oneOf: session.groups.map((g) => g.id) }
     throw new ProblemError([{ code: 'unknown-group', path: ['--group'], received: groupId, expected }])
   }
   return {
     groups: groups.map((group) => {
-      const steps = timeline(workout, group.id, library)
+      const steps = timeline(session, group.id, library)
       const { seconds, work, rest, change, talk } = totals(steps, group, library).session
       return { id: group.id, name: group.name, seconds, work, rest, change, talk, steps }
     }),

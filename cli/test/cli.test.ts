@@ -3,7 +3,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { docxOf } from '@esfuerzo/plans/write'
 import { main } from '../src/main.ts'
 
@@ -30,7 +30,7 @@ it('is a program: results on standard output, mistakes on standard error, 0 or 2
         resolve({ code: error ? Number(error.code) : 0, out, err }),
       )
     })
-  const [good, bad] = await Promise.all([program('timeline', await file('program.json', workout)), program('dance')])
+  const [good, bad] = await Promise.all([program('timeline', await file('program.json', session)), program('dance')])
   expect([good.code, good.err, JSON.parse(good.out).groups.length]).toEqual([0, '', 2])
   expect([bad.code, bad.out]).toEqual([2, ''])
   expect(bad.err).toContain('Usage')
@@ -42,7 +42,7 @@ const file = async (name: string, content: unknown) => {
   return path
 }
 
-const workout = newWorkout(
+const session = newSession(
   'Springs',
   [
     [0, 1],
@@ -51,7 +51,7 @@ const workout = newWorkout(
   20,
   1,
 )
-workout.sections[1]!.blocks = [
+session.sections[1]!.blocks = [
   {
     id: 'b2',
     form: 'intervals',
@@ -69,7 +69,7 @@ workout.sections[1]!.blocks = [
 ]
 
 it('prints every group’s seconds and steps, or one group’s', async () => {
-  const path = await file('good.json', workout)
+  const path = await file('good.json', session)
   const all = JSON.parse((await core('timeline', path)).out)
   expect(all.groups.map((g: { id: string; seconds: { typical: number } }) => [g.id, g.seconds.typical])).toEqual([
     ['g1', 60],
@@ -82,7 +82,7 @@ it('prints every group’s seconds and steps, or one group’s', async () => {
 })
 
 it('names every mistake on standard error and ends with 2', async () => {
-  const bad = JSON.parse(JSON.stringify(workout))
+  const bad = JSON.parse(JSON.stringify(session))
   bad.title = 7
   bad.groups[0].grades = [9]
   bad.sections[1].blocks[0].stations[0].cells.all.colour = 'red'
@@ -98,11 +98,11 @@ it('names every mistake on standard error and ends with 2', async () => {
 })
 
 it('refuses unknown moves, unknown groups, missing files and missing words', async () => {
-  const moon = JSON.parse(JSON.stringify(workout))
+  const moon = JSON.parse(JSON.stringify(session))
   moon.sections[1].blocks[0].stations[0].cells.all.move = 'moonwalk'
   const answers = await Promise.all([
     core('timeline', await file('moon.json', moon)),
-    core('timeline', await file('good2.json', workout), '--group', 'g7'),
+    core('timeline', await file('good2.json', session), '--group', 'g7'),
     core('timeline', join(folder, 'none.json')),
     core(),
   ])

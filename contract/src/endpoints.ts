@@ -10,7 +10,7 @@ import { outboxEndpoints } from './outbox.ts'
 import { publicationEndpoints } from './publications.ts'
 import { shelfEndpoints } from './shelf.ts'
 import { termEndpoints } from './terms.ts'
-import { workoutEndpoints } from './workouts.ts'
+import { sessionEndpoints } from './sessions.ts'
 
 /** The documents whose JSON Schema is served. */
 export const schemaNames = [
@@ -45,7 +45,7 @@ const ownEndpoints = {
 
 // Written out: what the compiler would infer is longer than it writes into a declaration.
 export type Endpoints = typeof accountEndpoints &
-  typeof workoutEndpoints &
+  typeof sessionEndpoints &
   typeof shelfEndpoints &
   typeof moveEndpoints &
   typeof publicationEndpoints &
@@ -61,7 +61,7 @@ export type EndpointName = keyof Endpoints
 /** Every route of the server that is not a page. The access matrix test walks this list. */
 export const endpoints: Endpoints = {
   ...accountEndpoints,
-  ...workoutEndpoints,
+  ...sessionEndpoints,
   ...shelfEndpoints,
   ...moveEndpoints,
   ...publicationEndpoints,

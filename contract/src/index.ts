@@ -15,13 +15,13 @@ export { papers, type Paper } from './papers.ts'
 export { teacherSchema, type Teacher } from './accounts.ts'
 export {
   versionSchema,
-  workoutSummarySchema,
+  sessionSummarySchema,
   longestOriginal,
   type Original,
-  type RemovedWorkout,
+  type RemovedSession,
   type Version,
-  type WorkoutSummary,
-} from './workouts.ts'
+  type SessionSummary,
+} from './sessions.ts'
 export { type Done, type TermSummary } from './terms.ts'
 export { type UsedMove } from './moves.ts'
 export { type KeptPart } from './shelf.ts'

@@ -1,6 +1,6 @@
 import { cameBackSchema } from '@esfuerzo/core/nextTime'
 import { z } from 'zod'
-import { rule, lineSchema, workoutDocument } from '@esfuerzo/core'
+import { rule, lineSchema, sessionDocument } from '@esfuerzo/core'
 import { aliasSchema, daySchema } from '@esfuerzo/core/classBook'
 import { runDocument } from '@esfuerzo/core/run'
 import { documentField } from './documentField.ts'
@@ -44,7 +44,7 @@ const pageMarkSchema = z
 
 /** What is sent out, and what comes back. */
 export const publicationEndpoints = {
-  publishWorkout: endpoint({
+  publishSession: endpoint({
     method: 'POST',
     path: '/api/workouts/:id/publications',
     access: 'teacher',
@@ -79,7 +79,7 @@ export const publicationEndpoints = {
     path: '/api/workouts/:id/last-sent',
     access: 'teacher',
     params: idParams,
-    answer: z.strictObject({ document: documentField(workoutDocument).nullable() }),
+    answer: z.strictObject({ document: documentField(sessionDocument).nullable() }),
   }),
   /** How a session went in its last times, lane by lane, the latest first: what the next one is made from. Nobody is in it. */
   readCameBack: endpoint({

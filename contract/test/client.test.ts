@@ -44,7 +44,7 @@ describe('the client', () => {
   it('throws the server’s code and problems', async () => {
     const problems = [{ code: 'unknown-key', path: ['document', 'colour'] }]
     const { client } = clientThat(json(400, { code: 'invalid', detail: 'document.colour: …', problems }))
-    const error = await errorOf(client('readWorkout', { params: { id } }))
+    const error = await errorOf(client('readSession', { params: { id } }))
     expect(error).toBeInstanceOf(CallError)
     expect(error).toMatchObject({ code: 'invalid', message: 'document.colour: …', problems })
   })

@@ -5,11 +5,11 @@ import { runDocument } from './run/schema.ts'
 import { settingsDocument } from './terms/settings.ts'
 import { partDocument } from './session/part.ts'
 import { termDocument } from './term/schema.ts'
-import { workoutDocument } from './session/readWorkout.ts'
+import { sessionDocument } from './session/readSession.ts'
 
 /** Every kind of document, by a short name. A test holds a document of each version that was ever written to be read. */
 export const documentKinds = {
-  session: workoutDocument,
+  session: sessionDocument,
   part: partDocument,
   settings: settingsDocument,
   moves: movesDocument,

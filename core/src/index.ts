@@ -27,22 +27,22 @@ export { traitsOf } from './session/formTraits.ts'
 export {
   isKept,
   roles,
-  workoutSchema,
+  sessionSchema,
   type Aim,
   type Home,
   type Role,
   type Section,
-  type Workout,
+  type Session,
 } from './session/schema.ts'
 export { buildsSchema, type Builds } from './terms/builds.ts'
 export { countries, type Country } from './terms/country.ts'
 export { spaceSchema, type Space } from './terms/space.ts'
-export { newWorkout } from './session/newWorkout.ts'
+export { newSession } from './session/newSession.ts'
 export { readDocument, writtenDocument, type DocumentKind } from './documents/document.ts'
 export { writtenText } from './documents/documentText.ts'
 export { readCarried, writtenCarried } from './documents/carried.ts'
 export { allDocumentKinds, documentKinds } from './documentKinds.ts'
-export { readWorkout, readWorkoutText, workoutDocument } from './session/readWorkout.ts'
+export { readSession, readSessionText, sessionDocument } from './session/readSession.ts'
 export { findBlock, findStation, idsOf } from './session/edits/locate.ts'
 export { addSection, duplicateSection, moveSection, removeSection, setSection } from './session/edits/sections.ts'
 export { addBlock, duplicateBlock, moveBlock, removeBlock, setBlock, setBlockWords } from './session/edits/blocks.ts'
@@ -59,7 +59,7 @@ export { addGroup, removeGroup, setGroup } from './library/groupEdits.ts'
 export { setDetails } from './session/edits/details.ts'
 export { pasteParts } from './session/edits/pastePart.ts'
 export { moveBlockTo, moveSectionTo, moveStationsTo } from './session/edits/moveTo.ts'
-export { joinWorkouts } from './session/edits/joinWorkouts.ts'
+export { joinSessions } from './session/edits/joinSessions.ts'
 export { partDocument, partOf, partSchema, readPart, type Part } from './session/part.ts'
 export { differences, type Difference } from './session/differences.ts'
 export {

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { laneLetters } from '../src/terms/group.ts'
 import {
   deviceFaces,
-  newWorkout,
-  readWorkout,
+  newSession,
+  readSession,
   type Amount,
   type Block,
   type Cell,
@@ -12,7 +12,7 @@ import {
   type Group,
   type PerGroup,
   type Station,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { library } from './sessions.ts'
 
@@ -280,10 +280,10 @@ const blockArbitrary = (groups: readonly Group[]): fc.Arbitrary<Unnumbered> =>
     .map(([block, words]) => ({ ...words, ...block }))
 
 /** Any valid session, small enough to check quickly, with every form and every field of these forms. */
-export const workoutArbitrary: fc.Arbitrary<Workout> = fc
+export const sessionArbitrary: fc.Arbitrary<Session> = fc
   .array(fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 6 })
   .chain((grades) => {
-    const base = newWorkout('x', grades, 20, library.version)
+    const base = newSession('x', grades, 20, library.version)
     const sections = fc.array(
       fc.record(
         {
@@ -310,7 +310,7 @@ export const workoutArbitrary: fc.Arbitrary<Workout> = fc
       .map((made) => {
         let n = 0
         const id = (prefix: string) => `${prefix}${++n}`
-        return readWorkout({
+        return readSession({
           ...base,
           title: made.title,
           groups: base.groups.map((g, i) => ({ ...g, letter: laneLetters[i] })),

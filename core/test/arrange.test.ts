@@ -4,7 +4,7 @@ import { orderBound } from '../src/arrange/orderBound.ts'
 import { orderCost, orderDistance } from '../src/arrange/orderProblem.ts'
 import { orderStations } from '../src/arrange/orderStations.ts'
 import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
-import { findBlock, findStation, reorderStations, setStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { findBlock, findStation, reorderStations, setStation, stationsOf, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { arrange, canArrange, orderFindings } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
@@ -57,12 +57,12 @@ describe('the order of stations', () => {
 
 describe('arranging a block', () => {
   const typed = (...lines: string[]) => {
-    const { workout, problems } = parse(['# Order', 'minutes 20; groups 2-3', ...lines].join('\n'), library)
+    const { workout: session, problems } = parse(['# Order', 'minutes 20; groups 2-3', ...lines].join('\n'), library)
     expect(problems).toEqual([])
-    return workout
+    return session
   }
-  const blockOf = (workout: Workout) => workout.sections.flatMap((s) => s.blocks).find(canArrange)!.id
-  const movesOf = (workout: Workout, ids: readonly string[]) => ids.map((id) => findStation(workout, id).cells.all.move)
+  const blockOf = (session: Session) => session.sections.flatMap((s) => s.blocks).find(canArrange)!.id
+  const movesOf = (session: Session, ids: readonly string[]) => ids.map((id) => findStation(session, id).cells.all.move)
 
   it('gets down to the floor twice a lap instead of three times, and never works a muscle twice in a row', () => {
     const w = typed(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { isTooLong, laneProblems } from '../src/timing/timeline.ts'
-import { limits, ProblemError, problemText, readWorkout, timeline } from '@esfuerzo/core'
+import { limits, ProblemError, problemText, readSession, timeline } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import { newBlock } from '../src/session/forms.ts'
@@ -20,7 +20,7 @@ function problemsOf(run: () => unknown) {
 
 describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
   it('is a session of allowed values, and is refused by name before it is worked out', () => {
-    const workout = readWorkout(JSON.parse(JSON.stringify(session())))
+    const workout = readSession(JSON.parse(JSON.stringify(session())))
     const steps = timeline(workout, 'g1', library)
     expect(steps).toHaveLength(limits.steps + 1)
     const problems = problemsOf(() => publish(workout, library))
@@ -54,17 +54,17 @@ it('what is as large as may be is sent, and stays under what may be sent', () =>
 
 describe('a text', () => {
   it('with more lines than a session ever has is read so far', () => {
-    const { workout, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
-    expect(workout.sections).toHaveLength(0)
+    const { workout: session, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
+    expect(session.sections).toHaveLength(0)
     expect(problems).toMatchObject([{ code: 'too-many', line: limits.lines + 1 }])
     expect(problemText(problems[0]!)).toContain('what comes after was not read')
   })
 
   it('names a hundred mistakes and that there are more, whatever comes after them', () => {
-    const { workout, problems } = parse(`10 squats\n${'no such thing\n'.repeat(1000)}10 lunges`, library)
+    const { workout: session, problems } = parse(`10 squats\n${'no such thing\n'.repeat(1000)}10 lunges`, library)
     expect(problems).toHaveLength(limits.mistakes + 1)
     expect(problems.at(-1)).toMatchObject({ code: 'too-many', line: limits.mistakes + 2 })
-    expect(workout.sections[0]!.blocks[0]).toMatchObject({ stations: [{ cells: { all: { move: 'squat' } } }] })
+    expect(session.sections[0]!.blocks[0]).toMatchObject({ stations: [{ cells: { all: { move: 'squat' } } }] })
     const inOneLine = parse(`ladder 1-10: ${'no such thing, '.repeat(150)}`, library)
     expect(inOneLine.problems).toHaveLength(limits.mistakes + 1)
   })

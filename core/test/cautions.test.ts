@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { cautionsShown, gatheredCautions, indexLibrary, type Block, type Workout } from '@esfuerzo/core'
+import { cautionsShown, gatheredCautions, indexLibrary, type Block, type Session } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import { libraryData } from '@esfuerzo/library'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
 import { library, sessionOf, station } from './sessions.ts'
 
 const same = (text: string) => text
@@ -16,7 +16,7 @@ const list = (...moves: string[]) => ({
     }),
   ),
 })
-const gathered = (workout: Workout) => gatheredCautions(publish(workout, library), same)
+const gathered = (session: Session) => gatheredCautions(publish(session, library), same)
 
 describe('what there is to take care of', () => {
   it('is said once, with the moves it is for', () => {
@@ -34,9 +34,9 @@ describe('what there is to take care of', () => {
   })
 
   it('names no move of a surprise, but says what is asked for it', () => {
-    const workout = sessionOf([list('hop')])
-    const [section] = workout.sections
-    const secret = { ...workout, sections: [{ ...section!, surprise: true }] }
+    const session = sessionOf([list('hop')])
+    const [section] = session.sections
+    const secret = { ...session, sections: [{ ...section!, surprise: true }] }
     const cautions = gathered(secret)
     expect(cautions.length).toBeGreaterThan(1)
     expect(cautions.flatMap((c) => c.moves)).toEqual([])
@@ -50,12 +50,12 @@ describe('what there is to take care of', () => {
       moment: 'alone' as const,
       trials: { all: 2 },
     }
-    const workout = sessionOf([list('plank'), test])
+    const session = sessionOf([list('plank'), test])
     const asked = library.measures.get('longJump')!
     for (const caution of asked.cautions)
-      expect(gathered(workout).find((c) => c.text === caution)!.moves).toContain(asked.name)
-    const [section] = workout.sections
-    const secret = gathered({ ...workout, sections: [{ ...section!, surprise: true }] })
+      expect(gathered(session).find((c) => c.text === caution)!.moves).toContain(asked.name)
+    const [section] = session.sections
+    const secret = gathered({ ...session, sections: [{ ...section!, surprise: true }] })
     expect(secret.map((c) => c.text)).toEqual(expect.arrayContaining(asked.cautions))
     expect(secret.flatMap((c) => c.moves)).toEqual([])
   })
@@ -76,8 +76,8 @@ describe('what there is to take care of', () => {
         face,
       })),
     }
-    const workout = sessionOf([list('squat')])
-    const [section] = workout.sections
+    const session = sessionOf([list('squat')])
+    const [section] = session.sections
     const named = (surprise: boolean) => {
       const game = {
         id: 'p2',
@@ -93,7 +93,7 @@ describe('what there is to take care of', () => {
         blocks: [{ ...list('march'), id: 'b3' }],
         surprise: true,
       }
-      return gathered({ ...workout, sections: [section!, game, ...(surprise ? [] : [open])] }).flatMap((c) => c.moves)
+      return gathered({ ...session, sections: [section!, game, ...(surprise ? [] : [open])] }).flatMap((c) => c.moves)
     }
     expect(named(true)).not.toContain('One-leg hop')
     expect(named(true)).not.toContain('Plank')
@@ -109,7 +109,7 @@ describe('what there is to take care of', () => {
   it('of every demo session fits on the front page, with at most as many again behind it', () => {
     const whole = indexLibrary(libraryData)
     for (const session of demoSessions) {
-      const workout = demoWorkout(session, whole)
+      const workout = demoSession(session, whole)
       const cautions = gatheredCautions(publish(workout, whole), same)
       expect(cautions.length, workout.title).toBeLessThanOrEqual(cautionsShown * 3)
     }

@@ -5,20 +5,20 @@ import { binomial, mean, type Chances } from '../src/distribution/chances.ts'
 import { clearedDraws, firstCleared, sumOfCards } from '../src/distribution/draws.ts'
 import { lognormalFactors } from '../src/distribution/lognormal.ts'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
-import { type BlockOf, type Workout } from '@esfuerzo/core'
+import { type BlockOf, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { chanceOutlook, finishOf, quantile, simulate } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
 
-const typed = (...lines: string[]): Workout => {
-  const { workout, problems } = parse(['groups 4-6', '## Main part', ...lines].join('\n'), library)
+const typed = (...lines: string[]): Session => {
+  const { workout: session, problems } = parse(['groups 4-6', '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
-const chanceOf = (workout: Workout) =>
-  workout.sections.flatMap((s) => s.blocks).filter((b): b is BlockOf<'chance'> => b.form === 'chance')
-const outlook = (workout: Workout, block = chanceOf(workout)[0]!) =>
-  chanceOutlook(block, workout.groups[0]!, workout, library)
+const chanceOf = (session: Session) =>
+  session.sections.flatMap((s) => s.blocks).filter((b): b is BlockOf<'chance'> => b.form === 'chance')
+const outlook = (session: Session, block = chanceOf(session)[0]!) =>
+  chanceOutlook(block, session.groups[0]!, session, library)
 const sum = (chances: Chances) => chances.reduce((a, b) => a + b, 0)
 /** n over k as a number; the reference package lists combinations, so small ones check it. */
 const choose = (n: number, k: number) => {
@@ -175,16 +175,16 @@ const demo = new URL('../../server/demo/', import.meta.url)
 const chanceSessions = readdirSync(demo)
   .filter((name) => name.endsWith('.txt'))
   .map((name) => parse(readFileSync(new URL(name, demo), 'utf8'), library).workout)
-  .filter((workout) => chanceOf(workout).length > 0)
+  .filter((session) => chanceOf(session).length > 0)
 
 describe('the simulation', () => {
   it('agrees with the exact distribution within Monte-Carlo error, for every block of chance in the demo', () => {
     expect(chanceSessions.length).toBeGreaterThan(2)
     const children = 20_000
-    for (const workout of chanceSessions) {
-      for (const block of chanceOf(workout)) {
-        const alone = { ...workout, sections: [{ ...workout.sections[0]!, blocks: [block] }] }
-        for (const group of workout.groups) {
+    for (const session of chanceSessions) {
+      for (const block of chanceOf(session)) {
+        const alone = { ...session, sections: [{ ...session.sections[0]!, blocks: [block] }] }
+        for (const group of session.groups) {
           const exact = chanceOutlook(block, group, alone, library).seconds
           const ends = simulate(alone, group, library, { children, spread: { child: 0, step: 0 }, seed: 7 })
           // Kolmogorov–Smirnov at one in ten thousand (asymptotic, 2.23 ÷ √n; from memory).
@@ -198,7 +198,7 @@ describe('the simulation', () => {
           })
           // Cards on different levels have too many orders to go through: their outlook is of five thousand games itself.
           const error = Math.sqrt(1 / children + (block.device === 'cards' ? 1 / 5000 : 0))
-          expect(far, `${workout.title}, ${group.name}`).toBeLessThan(2.23 * error)
+          expect(far, `${session.title}, ${group.name}`).toBeLessThan(2.23 * error)
         }
       }
     }
@@ -219,8 +219,8 @@ describe('the simulation', () => {
   })
 
   it('spreads one counted step as both factors together', () => {
-    const workout = typed('squat 60')
-    const ends = simulate(workout, workout.groups[0]!, library, { children: 20_000 })
+    const session = typed('squat 60')
+    const ends = simulate(session, session.groups[0]!, library, { children: 20_000 })
     const typical = 60 * library.moves.get('squat')!.versions.find((v) => v.id === 'squat')!.secondsPerRep
     const sigma = Math.hypot(0.2, 0.15)
     for (const share of [0.1, 0.5, 0.9]) {
@@ -253,8 +253,8 @@ describe('the simulation', () => {
   })
 
   it('gives the same children for the same seed', () => {
-    const workout = chanceSessions[0]!
-    const run = (seed: number) => simulate(workout, workout.groups[0]!, library, { children: 200, seed })
+    const session = chanceSessions[0]!
+    const run = (seed: number) => simulate(session, session.groups[0]!, library, { children: 200, seed })
     expect(run(5)).toEqual(run(5))
     expect(run(5)).not.toEqual(run(6))
   })

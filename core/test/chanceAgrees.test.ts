@@ -48,11 +48,11 @@ const sessionWith = (device: (typeof devices)[number], stop: (typeof stops)[numb
 }
 
 /** The game as the first group's lane has it. */
-function modelOf({ block, workout }: ReturnType<typeof sessionWith>): ChanceModel {
-  const group = workout.groups[0]!
+function modelOf({ block, workout: session }: ReturnType<typeof sessionWith>): ChanceModel {
+  const group = session.groups[0]!
   return chanceModel(
     block,
-    new StepBuilder(group, library, defaultPace(group), carryInto(block, group, workout, library)),
+    new StepBuilder(group, library, defaultPace(group), carryInto(block, group, session, library)),
   )
 }
 
@@ -90,11 +90,11 @@ function expectAgreement(games: readonly number[], chances: Chances) {
 
 const all = devices.flatMap((device) => stops.map((stop) => [device, stop.kind, stop] as const))
 it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane, the same', (device, _, stop) => {
-  const { block, workout } = sessionWith(device, stop)
-  const group = workout.groups[0]!
-  const model = modelOf({ block, workout })
-  const { seconds, draws } = chanceOutlook(block, group, workout, library)
-  const play = publish(workout, library).lanes[0]!.plays[block.id] as PlayOf<'chance'>
+  const { block, workout: session } = sessionWith(device, stop)
+  const group = session.groups[0]!
+  const model = modelOf({ block, workout: session })
+  const { seconds, draws } = chanceOutlook(block, group, session, library)
+  const play = publish(session, library).lanes[0]!.plays[block.id] as PlayOf<'chance'>
   const count = samples(2000, 20_000)
   const [forSimulation, forPlayer] = [seededRandom(11), seededRandom(12)]
   const simulated = Array.from({ length: count }, () => playGame(model, forSimulation))
@@ -110,7 +110,7 @@ it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane
         seconds,
       )
   }
-  const steps = timeline(workout, group.id, library).filter((s) => s.block === block.id)
+  const steps = timeline(session, group.id, library).filter((s) => s.block === block.id)
   for (const [end, share] of [
     ['low', 0.05],
     ['typical', 0.5],

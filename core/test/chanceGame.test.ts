@@ -20,13 +20,13 @@ const play = (more: Partial<PlayOf<'chance'>> = {}): PlayOf<'chance'> => ({
   ...more,
 })
 /** Draws and does everything until it is over, or so many draws. */
-function playOut(of: PlayOf<'chance'>, random: () => number, most = 10_000): { game: ChanceGame; flips: number } {
-  let game = startChance(of)
+function playOut(play: PlayOf<'chance'>, random: () => number, most = 10_000): { game: ChanceGame; flips: number } {
+  let game = startChance(play)
   let flips = 0
   while (!game.over && flips < most) {
-    game = drawn(game, of, drawOutcome(game, of, random))
+    game = drawn(game, play, drawOutcome(game, play, random))
     flips++
-    while (game.drawn?.tasks.length) game = taskDone(game, of)
+    while (game.drawn?.tasks.length) game = taskDone(game, play)
   }
   return { game, flips }
 }

@@ -19,7 +19,7 @@ import {
   type TestDay,
   type Try,
 } from '@esfuerzo/core/change'
-import { indexLibrary, newWorkout, type Measure, type TestId } from '@esfuerzo/core'
+import { indexLibrary, newSession, type Measure, type TestId } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import type { CountedStep, Run } from '@esfuerzo/core/run'
@@ -239,19 +239,19 @@ describe('a class’s pace', () => {
 })
 
 describe('what a run tells of a child’s own pace', () => {
-  const { workout } = parse(
+  const { workout: session } = parse(
     '# Fog\n## Main\n2 rounds\nsquat 10; own pace\nlunge 10; own pace\npush-up 6\n',
     indexLibrary(libraryData),
-    newWorkout('x', [[4]], 20, 1).groups,
+    newSession('x', [[4]], 20, 1).groups,
   )
-  const lane = publish(workout, indexLibrary(libraryData)).lanes[0]!
+  const lane = publish(session, indexLibrary(libraryData)).lanes[0]!
   const own = lane.steps.flatMap((s, i) => (s.kind === 'work' && s.tempo === 'own' ? [i] : []))
   const counted = lane.steps.flatMap((s, step): CountedStep[] =>
     s.kind === 'work' ? [{ step, seconds: s.seconds.typical * 1.2 + 1, by: 'tap', seen: true, spoken: false }] : [],
   )
-  const of = { child: 'c', session: 's', at: 0 }
+  const one = { child: 'c', session: 's', at: 0 }
   const told = (change: (step: CountedStep) => CountedStep = (step) => step) =>
-    pacedRun({ counted: counted.map(change) } as Run, lane, of)?.steps.map((s) => Math.round(s.ratio * 100) / 100)
+    pacedRun({ counted: counted.map(change) } as Run, lane, one)?.steps.map((s) => Math.round(s.ratio * 100) / 100)
 
   it('is counted work at its own pace, a second less for the tap, without a block’s first and last', () => {
     expect(own).toHaveLength(4)
@@ -260,11 +260,11 @@ describe('what a run tells of a child’s own pace', () => {
   })
   /** The lane of a class whose pace is used: counted work is timed at it. */
   const timedAt = (pace: number) =>
-    publish({ ...workout, groups: workout.groups.map((g) => ({ ...g, pace })) }, indexLibrary(libraryData)).lanes[0]!
+    publish({ ...session, groups: session.groups.map((g) => ({ ...g, pace })) }, indexLibrary(libraryData)).lanes[0]!
 
   it('is told beside the usual of the grades, at whatever pace the lane was timed', () => {
     const run = { counted } as Run
-    const ratios = (pace: number) => pacedRun(run, timedAt(pace), of)!.steps.map((step) => step.ratio)
+    const ratios = (pace: number) => pacedRun(run, timedAt(pace), one)!.steps.map((step) => step.ratio)
     // Steps are timed to half seconds.
     ratios(1.4).forEach((ratio, i) => expect(ratio).toBeCloseTo(ratios(1)[i]!, 1))
   })

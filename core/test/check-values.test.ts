@@ -15,8 +15,8 @@ const intervals = (n: number, all: Lap[], more: Partial<Intervals> = {}): Interv
   ...more,
 })
 const secondsOf = (...blocks: Block[]) => {
-  const workout = sessionOf(blocks)
-  return typicalSeconds(timeline(workout, 'g1', library))
+  const session = sessionOf(blocks)
+  return typicalSeconds(timeline(session, 'g1', library))
 }
 
 describe('clocked forms: arithmetic', () => {
@@ -73,7 +73,7 @@ describe('clocked forms: arithmetic', () => {
       ...intervals(4, laps(3, 30, 30)),
       laps: { all: laps(3, 30, 30), by: { g2: laps(3, 30, 25), g3: laps(3, 40, 25) } },
     }
-    const workout = sessionOf(
+    const session = sessionOf(
       [block],
       [
         [0, 1],
@@ -81,7 +81,7 @@ describe('clocked forms: arithmetic', () => {
         [4, 5, 6],
       ],
     )
-    expect(workout.groups.map((g) => typicalSeconds(timeline(workout, g.id, library)))).toEqual([720, 660, 780])
+    expect(session.groups.map((g) => typicalSeconds(timeline(session, g.id, library)))).toEqual([720, 660, 780])
   })
 })
 
@@ -167,8 +167,8 @@ describe('counted work', () => {
       restAfter: { all: 0 },
       stations: [station('breathe', 'breathe', { dose: { unit: 'breaths', amount: 3 } })],
     }
-    const workout = sessionOf([block], [[0], [4]])
-    expect(workout.groups.map((g) => typicalSeconds(timeline(workout, g.id, library)))).toEqual([15, 18])
+    const session = sessionOf([block], [[0], [4]])
+    expect(session.groups.map((g) => typicalSeconds(timeline(session, g.id, library)))).toEqual([15, 18])
   })
 })
 
@@ -199,13 +199,13 @@ describe('changing over (common practice, no source)', () => {
 
   it('is × pace, and after a rest only what the rest did not cover is added', () => {
     // grades 4–6: 17.5 → 18, to the floor 4, 24; K–1: 21.875 → 22, 5, 30
-    const workout = sessionOf([list(0)], [[4], [0]])
-    expect(timeline(workout, 'g1', library).map((s) => [s.kind, s.seconds.typical])).toEqual([
+    const session = sessionOf([list(0)], [[4], [0]])
+    expect(timeline(session, 'g1', library).map((s) => [s.kind, s.seconds.typical])).toEqual([
       ['work', 18],
       ['change', 4],
       ['work', 24],
     ])
-    expect(timeline(workout, 'g2', library).map((s) => s.seconds.typical)).toEqual([22, 5, 30])
+    expect(timeline(session, 'g2', library).map((s) => s.seconds.typical)).toEqual([22, 5, 30])
     expect(timeline(sessionOf([list(3)]), 'g1', library).map((s) => [s.kind, s.seconds.typical])).toEqual([
       ['work', 18],
       ['rest', 3],

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { indexLibrary, readWorkout, setStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { indexLibrary, readSession, setStation, stationsOf, type Session } from '@esfuerzo/core'
 import {
   checkSession,
   findingText,
@@ -13,23 +13,23 @@ import {
 } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 import { beginnings, libraryData } from '@esfuerzo/library'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
 import { makersFor } from '../src/checks/fixes/makersFor.ts'
 import { limits } from '../src/checks/limits.ts'
 import { ruleIds } from '../src/checks/rule.ts'
 import { rules } from '../src/checks/registry.ts'
 import { library } from './sessions.ts'
 
-type Home = Partial<Workout['home']>
+type Home = Partial<Session['home']>
 /** A session as text, with what a text does not say of its home. */
-function session(text: string, home: Home = {}, more: Partial<Workout> = {}): Workout {
-  const { workout, problems } = parse(text, library)
+function session(text: string, home: Home = {}, more: Partial<Session> = {}): Session {
+  const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
-  return { ...workout, ...more, home: { ...workout.home, ...home } }
+  return { ...session, ...more, home: { ...session.home, ...home } }
 }
-const found = (workout: Workout, context: CheckContext = {}) => checkSession(workout, library, { context })
-const of = (rule: RuleId, workout: Workout, context?: CheckContext) =>
-  found(workout, context).filter((f) => f.rule === rule)
+const found = (session: Session, context: CheckContext = {}) => checkSession(session, library, { context })
+const findingsOf = (rule: RuleId, session: Session, context?: CheckContext) =>
+  found(session, context).filter((f) => f.rule === rule)
 
 const head = (minutes: number, groups = 'K-1, 4-6', rest = 'space run') =>
   `# x\nminutes ${minutes}; groups ${groups}; ${rest}\n`
@@ -57,7 +57,7 @@ const alone: Home = { company: 'alone' }
 const together: Home = { company: 'together' }
 
 /** For each rule a session that breaks it and one that comes as near as it may. */
-const cases: Record<RuleId, { breaks: () => Workout; near: () => Workout; context?: CheckContext }> = {
+const cases: Record<RuleId, { breaks: () => Session; near: () => Session; context?: CheckContext }> = {
   'no-warm-up': {
     breaks: () => session(`${head(14)}${main('20 laps 20/10\nhigh knees')}${cool}`),
     near: () => session(`${head(14)}${warm}${main('20 laps 20/10\nhigh knees')}${cool}`),
@@ -380,13 +380,13 @@ describe('rules', () => {
   it.each(Object.entries(cases) as [RuleId, (typeof cases)[RuleId]][])(
     '%s finds what breaks it, and not what is near',
     (rule, { breaks, near, context }) => {
-      const [one] = of(rule, breaks(), context)
+      const [one] = findingsOf(rule, breaks(), context)
       expect(one).toBeDefined()
       for (const language of ['en', 'es'] as const) {
         const { what, why } = findingText(one!, language)
         expect(`${what} ${why}`).not.toMatch(/undefined|NaN|\[object/)
       }
-      expect(of(rule, near(), context)).toEqual([])
+      expect(findingsOf(rule, near(), context)).toEqual([])
     },
   )
 
@@ -402,13 +402,13 @@ const withoutFix: readonly RuleId[] = ['small-things']
 describe('fixes', () => {
   it.each(Object.keys(makersFor) as RuleId[])('%s is taken away by one click, and nothing as bad comes', (rule) => {
     const { breaks, context = {} } = cases[rule]
-    const workout = breaks()
-    const [one] = of(rule, workout, context)
-    const fixes = fixesOf(workout, one!, library, fixWords.en, { context })
+    const session = breaks()
+    const [one] = findingsOf(rule, session, context)
+    const fixes = fixesOf(session, one!, library, fixWords.en, { context })
     if (!withoutFix.includes(rule)) expect(fixes.length).toBeGreaterThan(0)
     for (const fix of fixes) {
-      expect(fix.workout).toEqual(readWorkout(fix.workout))
-      expect(of(rule, fix.workout, context).length).toBeLessThan(of(rule, workout, context).length)
+      expect(fix.session).toEqual(readSession(fix.session))
+      expect(findingsOf(rule, fix.session, context).length).toBeLessThan(findingsOf(rule, session, context).length)
       for (const language of ['en', 'es'] as const)
         expect(fixText(fix, language)).not.toMatch(/undefined|NaN|\[object|“”|«»/)
     }
@@ -418,7 +418,9 @@ describe('fixes', () => {
 describe('levels', () => {
   it('a light weight for the youngest is looked at alone, nothing with an adult, a stop over a kilogram', () => {
     const load = (kg: number, company: 'alone' | 'together') =>
-      of('young-load', session(`${head(10, 'K-1')}${main(`bag row 8; ${kg} kg`)}`, { company })).map((f) => f.level)
+      findingsOf('young-load', session(`${head(10, 'K-1')}${main(`bag row 8; ${kg} kg`)}`, { company })).map(
+        (f) => f.level,
+      )
     expect([load(0.2, 'alone'), load(0.5, 'alone'), load(0.5, 'together'), load(1.5, 'together')]).toEqual([
       [],
       ['look'],
@@ -428,18 +430,18 @@ describe('levels', () => {
   })
 
   it('a short session needs no warm-up unless it lands at full effort at once', () => {
-    const at = (row: string) => of('no-warm-up', session(`${head(3, '4-6')}${main(row)}`)).length
+    const at = (row: string) => findingsOf('no-warm-up', session(`${head(3, '4-6')}${main(row)}`)).length
     expect([at('high knees 60 s'), at('"Squat jump: Tuck jump" 10')]).toEqual([0, 1])
   })
 
   it('each landing of a rep is counted, also in goes: a court of hopscotch in 9 s has four and a half reps of two', () => {
-    const at = (goes: number) => of('landings', session(`${head(10, '4-6')}${main(`hopscotch ${goes} goes`)}`))
+    const at = (goes: number) => findingsOf('landings', session(`${head(10, '4-6')}${main(`hopscotch ${goes} goes`)}`))
     expect([at(11), at(12).map((f) => f.facts.landings)]).toEqual([[], [108]])
   })
 
   it('far under the minutes is a look, a little under a note', () => {
     const under = (seconds: number) =>
-      of('well-under-minutes', session(`${head(10)}${main(`1 lap ${seconds}/0\nmarch on the spot`)}`)).map(
+      findingsOf('well-under-minutes', session(`${head(10)}${main(`1 lap ${seconds}/0\nmarch on the spot`)}`)).map(
         (f) => f.level,
       )
     expect([under(389), under(390), under(480)]).toEqual([['look'], ['note'], []])
@@ -449,7 +451,7 @@ describe('levels', () => {
 it('demo sessions are free of stops, and of looks but for those left with a reason', () => {
   const whole = indexLibrary(libraryData)
   const looks = demoSessions.flatMap((session) =>
-    checkSession(demoWorkout(session, whole), whole)
+    checkSession(demoSession(session, whole), whole)
       .filter((f) => f.level !== 'note' && !f.answered)
       .map((f) => `${session.file}: ${f.rule} ${f.level} ${JSON.stringify(f.facts)}`),
   )

@@ -17,7 +17,7 @@ const library = indexLibrary(libraryData)
 
 /** docs/checks.md, made from the registry and the table of limits. */
 export function checksPage(): string {
-  const heard = alarms(shelf(library).map(({ workout }) => checkSession(workout, library)))
+  const heard = alarms(shelf(library).map(({ session }) => checkSession(session, library)))
   const families = ruleFamilies.flatMap((family) => [
     `### ${family}`,
     '',

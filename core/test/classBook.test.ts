@@ -32,7 +32,7 @@ import {
   type BookEntry,
 } from '@esfuerzo/core/classBook'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
 import { library } from './sessions.ts'
 
 describe('aliases', () => {
@@ -122,12 +122,12 @@ describe('until when results are kept', () => {
         fc.integer({ min: 0, max: 24 }),
         fc.integer({ min: 0, max: 4000 }),
         (year, keepMonths, days) => {
-          const of = { yearEnds: `${year}-07-31`, keepMonths }
+          const asked = { yearEnds: `${year}-07-31`, keepMonths }
           const today = new Date(Date.UTC(2026, 0, 1) + days * 86_400_000).toISOString().slice(0, 10)
-          const gone = lastYearToGo(of, today)
+          const gone = lastYearToGo(asked, today)
           expect(monthsLater(gone, keepMonths) < today).toBe(true)
           const next = monthsLater(gone, 12)
-          expect(next > of.yearEnds || monthsLater(next, keepMonths) >= today).toBe(true)
+          expect(next > asked.yearEnds || monthsLater(next, keepMonths) >= today).toBe(true)
         },
       ),
     )
@@ -142,12 +142,12 @@ describe('until when results are kept', () => {
   it('is said before whatever goes next, however long it is kept', () => {
     for (let keepMonths = 0; keepMonths <= 24; keepMonths++)
       for (let day = 0; day < 366; day++) {
-        const of = { yearEnds: '2029-07-31', keepMonths }
+        const asked = { yearEnds: '2029-07-31', keepMonths }
         const at = (days: number) =>
           new Date(Date.UTC(2028, 7, 1) + (day + days) * 86_400_000).toISOString().slice(0, 10)
         // Of what goes between today and tomorrow the notice was there today, with today as its last day.
-        if (lastYearToGo(of, at(0)) !== lastYearToGo(of, at(1)))
-          expect(goesSoon(of, at(0)), `${keepMonths}`).toBe(at(0))
+        if (lastYearToGo(asked, at(0)) !== lastYearToGo(asked, at(1)))
+          expect(goesSoon(asked, at(0)), `${keepMonths}`).toBe(at(0))
       }
   })
 })
@@ -168,7 +168,7 @@ describe('the lane of a class', () => {
 
 /** What is sent home of every demo session, lane by lane. */
 const published: [string, Publication, Lane][] = demoSessions.flatMap((session) => {
-  const workout = demoWorkout(session, library)
+  const workout = demoSession(session, library)
   const publication = publish(workout, library)
   return publication.lanes.map((lane): [string, Publication, Lane] => [
     `${workout.title} ${lane.letter}`,

@@ -7,13 +7,13 @@ import { type Cue } from '../src/cues/stepCues.ts'
 import { sampleRate } from '../src/formats/clickTrack.ts'
 import { moveNames, sayText, timeline, type Say, type Step } from '@esfuerzo/core'
 import { captions, clickTrack, endOf, markdown, subRip, trackCues, webVtt } from '@esfuerzo/core/cues'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
 
 const names = moveNames(library.moves)
 const words = (step: Step) => sayText(step.say as Say, names, 'en')
 const half = { half: 'half-way', halfSeconds: 2 }
-const workout = sessionOf([
+const session = sessionOf([
   {
     id: 'b1',
     form: 'intervals',
@@ -30,7 +30,7 @@ const workout = sessionOf([
     stations: [station('squat', 'squat', { dose: { unit: 'reps', amount: 10 } })],
   },
 ])
-const steps = timeline(workout, 'g1', library)
+const steps = timeline(session, 'g1', library)
 const track = captions(steps, words, half)
 
 describe('captions', () => {
@@ -49,7 +49,7 @@ describe('captions', () => {
 
   it('follow each other without a gap or an overlap to the end, whatever the session', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const all = timeline(w, w.groups[0]!.id, library)
         const list = captions(all, () => 'x', half)
         list.forEach((c, i) => {
@@ -120,7 +120,7 @@ describe('the click track', () => {
 
 describe('Markdown', () => {
   it('has the title, the lengths, the kit and every section, with nothing taken for a mark', () => {
-    const text = markdown({ ...workout, title: 'Springs *and* <b>' }, library)
+    const text = markdown({ ...session, title: 'Springs *and* <b>' }, library)
     expect(text).toMatch(/^# Springs \\\*and\\\* \\<b\\>\n/)
     expect(text).toContain('| A |')
     expect(text).toMatch(/## .*\n\n```\n/)

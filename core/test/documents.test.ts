@@ -11,23 +11,23 @@ import {
   newSettings,
   readCarried,
   readDocument,
-  readWorkout,
+  readSession,
   setDetails,
   setGroup,
   settingsDocument,
   timeline,
   totals,
   valueFor,
-  workoutDocument,
+  sessionDocument,
   writtenCarried,
   writtenDocument,
   type DocumentKind,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { print } from '@esfuerzo/core/notation'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { courseOf } from '@esfuerzo/core/run'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
@@ -91,24 +91,24 @@ it('settings of version 2 have no country, those of 3 no checks; what they canno
 })
 
 it('a session with one of the new tests, or with answers, is written in the version that knows of them', () => {
-  const session: Workout = read(workoutDocument, 'session')
+  const session: Session = read(sessionDocument, 'session')
   const answered = { ...session, answered: [{ finding: 'no-water||||', reason: 'the tap is next door' }] }
-  expect(writtenDocument(workoutDocument, answered)).toEqual({ ...answered, version: 3 })
-  expect(readWorkout(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
+  expect(writtenDocument(sessionDocument, answered)).toEqual({ ...answered, version: 3 })
+  expect(readSession(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
   const block = newMeasure('b99')
-  const measuring = (fields: object): Workout => ({
+  const measuring = (fields: object): Session => ({
     ...answered,
     sections: [{ ...session.sections[0]!, blocks: [{ ...block, ...fields } as Block] }],
   })
   for (const fields of [{ test: 'longJump' }, { test: 'sitAndReach', setUp: 'step' }, { betweenLaps: 'wallSit' }])
-    expect(writtenDocument(workoutDocument, measuring(fields))).toEqual(measuring(fields))
-  expect(writtenDocument(workoutDocument, measuring({ test: 'sitAndReach' }))).toMatchObject({ version: 3 })
+    expect(writtenDocument(sessionDocument, measuring(fields))).toEqual(measuring(fields))
+  expect(writtenDocument(sessionDocument, measuring({ test: 'sitAndReach' }))).toMatchObject({ version: 3 })
   const piece = partOf(session, measuring({ test: 'longJump' }).sections[0]!.blocks[0]!)
   expect(writtenDocument(partDocument, piece)).toEqual(piece)
   expect(writtenDocument(partDocument, partOf(session, block))).toMatchObject({ version: 1 })
   const note = setStation(session, stationsOf(session.sections[1]!.blocks[0]!)[0]!.id, { note: 'softly' })
-  expect(writtenDocument(workoutDocument, note)).toEqual({ ...note, version: 2 })
-  expect(readWorkout({ ...note, version: 2 })).toEqual(note)
+  expect(writtenDocument(sessionDocument, note)).toEqual({ ...note, version: 2 })
+  expect(readSession({ ...note, version: 2 })).toEqual(note)
 })
 
 it('a run with minutes moved, a lane with a pace of its own and a session that asks are written in this version', () => {
@@ -117,19 +117,19 @@ it('a run with minutes moved, a lane with a pace of its own and a session that a
   const moved = { ...run, movedMinutes: 120 }
   expect(writtenDocument(documentKinds.run, moved)).toEqual(moved)
   expect(readDocument(documentKinds.run, { ...run, version: 2 })).toEqual(run)
-  const session: Workout = read(workoutDocument, 'session')
+  const session: Session = read(sessionDocument, 'session')
   const asks = setDetails(session, { asksMoved: true })
-  expect(writtenDocument(workoutDocument, asks)).toEqual(asks)
+  expect(writtenDocument(sessionDocument, asks)).toEqual(asks)
   expect(setDetails(asks, { asksMoved: false })).toEqual(session)
   const paced = setGroup(session, session.groups[0]!.id, { pace: 1.12 })
-  expect(writtenDocument(workoutDocument, paced)).toEqual(paced)
+  expect(writtenDocument(sessionDocument, paced)).toEqual(paced)
   expect(setGroup(paced, session.groups[0]!.id, { pace: 1 })).toEqual(session)
-  const seconds = (w: Workout) => timeline(w, w.groups[0]!.id, libraryFor(w, library)).at(-1)!.at
+  const seconds = (w: Session) => timeline(w, w.groups[0]!.id, libraryFor(w, library)).at(-1)!.at
   expect(seconds(paced)).toBeGreaterThan(seconds(session))
 })
 
 describe('a session of version 1', () => {
-  const session: Workout = read(workoutDocument, 'session')
+  const session: Session = read(sessionDocument, 'session')
 
   const withHers = libraryFor(session, library)
 
@@ -162,14 +162,14 @@ describe('the rule of two releases', () => {
   it('holds for any session: what the version before can say is written in it, the rest in this one', () => {
     let before = 0
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        const written = writtenDocument(workoutDocument, workout) as { version: number }
-        expect(readWorkout(written)).toEqual(workout)
-        const stations = workout.sections.flatMap((s) => s.blocks).flatMap((b) => ('stations' in b ? b.stations : []))
+      fc.property(sessionArbitrary, (session) => {
+        const written = writtenDocument(sessionDocument, session) as { version: number }
+        expect(readSession(written)).toEqual(session)
+        const stations = session.sections.flatMap((s) => s.blocks).flatMap((b) => ('stations' in b ? b.stations : []))
         const says2 =
-          workout.sections.some((s) => s.minutes !== undefined) ||
+          session.sections.some((s) => s.minutes !== undefined) ||
           stations.some((s) => s.note !== undefined || s.easier !== undefined || s.harder !== undefined) ||
-          workout.sections
+          session.sections
             .flatMap((s) => s.blocks)
             .some((b) => (b.form === 'ladder' && b.rungs) || (b.form === 'intervals' && b.pick?.by))
         expect(written.version).toBe(says2 ? 2 : 1)
@@ -181,13 +181,13 @@ describe('the rule of two releases', () => {
   })
 
   it('holds on the wire: every document in a message is read on the way in and written on the way out', () => {
-    const session = read(workoutDocument, 'session')
+    const session = read(sessionDocument, 'session')
     const message = {
       id: 'x',
       parts: [{ name: 'y', part: fixture('part-section').data }],
       document: fixture('session').data,
     }
-    const got = readCarried(allDocumentKinds, message) as { document: Workout; parts: { part: { version: number } }[] }
+    const got = readCarried(allDocumentKinds, message) as { document: Session; parts: { part: { version: number } }[] }
     expect(got.document).toEqual(session)
     expect(got.parts[0]!.part.version).toBe(3)
     expect(writtenCarried(allDocumentKinds, got)).toEqual(message)

@@ -1,6 +1,6 @@
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { valueFor, type Cell, type Group, type Station, type Workout } from '@esfuerzo/core'
+import { valueFor, type Cell, type Group, type Station, type Session } from '@esfuerzo/core'
 import { checkSession } from '@esfuerzo/core/checks'
 import { draftFor, intents, type Draft, type DraftAsk, type DraftOptions, type Intent } from '@esfuerzo/core/draft'
 import { finishOf, simulate } from '@esfuerzo/core/tools'
@@ -16,16 +16,16 @@ import { askOf, cornerAsks, randomAsks, six } from './support/draftAsks.ts'
 import { samples } from './support/samples.ts'
 import { solvedBy } from './support/solvedBy.ts'
 
-const past = shelf(library).map((s) => s.workout)
+const past = shelf(library).map((s) => s.session)
 
 /** Figures for whoever verifies. */
 const say = (...words: readonly unknown[]) =>
   void process.stdout.write(`${words.map((w) => (typeof w === 'string' ? w : JSON.stringify(w))).join(' ')}\n`)
 
-const blocksOf = (workout: Workout, roles: readonly string[]) =>
-  workout.sections.filter((s) => roles.includes(s.role)).flatMap((s) => s.blocks)
+const blocksOf = (session: Session, roles: readonly string[]) =>
+  session.sections.filter((s) => roles.includes(s.role)).flatMap((s) => s.blocks)
 const cellsOf = (stations: readonly Station[], { id }: Group): Cell[] => stations.map((s) => valueFor(s.cells, id))
-const rowsOf = (workout: Workout, roles: readonly string[]) => blocksOf(workout, roles).flatMap(stationsOf)
+const rowsOf = (session: Session, roles: readonly string[]) => blocksOf(session, roles).flatMap(stationsOf)
 const moveOf = (id: string) => library.moves.get(id)!
 const every = ['warmUp', 'skill', 'main', 'game', 'coolDown']
 const band = ({ groups }: DraftAsk) => {
@@ -34,12 +34,12 @@ const band = ({ groups }: DraftAsk) => {
 }
 
 /** The minutes: four children of five in time; older lanes end between three quarters and 92 % of them. Trade's. */
-function minutesKept({ workout }: Draft, { groups, minutes }: DraftAsk): string[] {
-  const seconds = sessionSeconds(workout, library)
+function minutesKept({ session }: Draft, { groups, minutes }: DraftAsk): string[] {
+  const seconds = sessionSeconds(session, library)
   return groups.flatMap((group) => {
     const share = seconds[group.id]! / (minutes * 60)
     const youngMayBeEarly = minutes >= 15 && Math.min(...group.grades) < 2
-    const { inTime } = finishOf(simulate(workout, group, library, { children: 2000, seed: 9 }), minutes * 60)
+    const { inTime } = finishOf(simulate(session, group, library, { children: 2000, seed: 9 }), minutes * 60)
     return [
       ...(share > 0.92 ? [`lane ${group.name} takes ${share.toFixed(2)} of the minutes`] : []),
       ...(share < 0.75 && !youngMayBeEarly ? [`lane ${group.name} takes only ${share.toFixed(2)}`] : []),
@@ -49,9 +49,9 @@ function minutesKept({ workout }: Draft, { groups, minutes }: DraftAsk): string[
 }
 
 /** Every version a child is ready for, with what the home has. */
-function versionsFit({ workout }: Draft, { groups, home }: DraftAsk): string[] {
+function versionsFit({ session }: Draft, { groups, home }: DraftAsk): string[] {
   return groups.flatMap((group) =>
-    rowsOf(workout, every).flatMap((station) => {
+    rowsOf(session, every).flatMap((station) => {
       const cell = valueFor(station.cells, group.id)
       const versions = [cell.version, ...(cell.fromLap ?? []).flatMap((c) => c.version ?? [])]
       return versions.flatMap((id) => {
@@ -66,19 +66,19 @@ function versionsFit({ workout }: Draft, { groups, home }: DraftAsk): string[] {
 }
 
 /** Work covers legs, middle and arms: by the muscles of the library, counted here on its own. */
-function bodyCovered({ workout }: Draft, { groups }: DraftAsk): string[] {
+function bodyCovered({ session }: Draft, { groups }: DraftAsk): string[] {
   const muscles = (id: string) => [...moveOf(id).muscles.main, ...(moveOf(id).stretches ?? [])]
   return groups.flatMap((group) => {
-    const worked = cellsOf(rowsOf(workout, ['skill', 'main', 'game']), group).flatMap((c) => muscles(c.move))
+    const worked = cellsOf(rowsOf(session, ['skill', 'main', 'game']), group).flatMap((c) => muscles(c.move))
     const regions = new Set(worked.map((id) => library.muscles.get(id)!.region))
     return (['lower', 'core', 'upper'] as const).filter((r) => !regions.has(r)).map((r) => `no ${r} in ${group.name}`)
   })
 }
 
 /** So many moves and no more, so many new, half of them known. */
-function fewMoves({ workout }: Draft, { minutes, known }: DraftAsk, ask: DraftAsk): string[] {
+function fewMoves({ session }: Draft, { minutes, known }: DraftAsk, ask: DraftAsk): string[] {
   const ids = new Set(
-    rowsOf(workout, every).flatMap((s) => [s.cells.all, ...Object.values(s.cells.by ?? {})].map((c) => c.move)),
+    rowsOf(session, every).flatMap((s) => [s.cells.all, ...Object.values(s.cells.by ?? {})].map((c) => c.move)),
   )
   const counted = [...ids].filter((id) => moveOf(id).family !== 'breathe')
   const most = minutes <= 10 ? 5 : [6, 8, 10][band(ask)]!
@@ -91,9 +91,9 @@ function fewMoves({ workout }: Draft, { minutes, known }: DraftAsk, ask: DraftAs
 }
 
 /** One of the last two sessions' moves comes back a step on: another version on its ladder, or more of it. */
-function comesBack({ workout }: Draft, { recent, groups }: DraftAsk): boolean {
-  const rows = (of: Workout, roles: readonly string[], group: Group) =>
-    blocksOf(of, roles).flatMap((block) =>
+function comesBack({ session }: Draft, { recent, groups }: DraftAsk): boolean {
+  const rows = (session: Session, roles: readonly string[], group: Group) =>
+    blocksOf(session, roles).flatMap((block) =>
       stationsOf(block).map((s) => ({
         cell: valueFor(s.cells, group.id),
         laps: 'laps' in block ? valueFor(block.laps, group.id) : undefined,
@@ -103,7 +103,7 @@ function comesBack({ workout }: Draft, { recent, groups }: DraftAsk): boolean {
     w.groups.flatMap((g) => rows(w, ['warmUp', 'main', 'skill', 'game', 'challenge', 'coolDown'], g)),
   )
   return groups.some((group) =>
-    rows(workout, ['warmUp', 'main', 'skill'], group).some(({ cell: now, laps }) =>
+    rows(session, ['warmUp', 'main', 'skill'], group).some(({ cell: now, laps }) =>
       before.some(({ cell: then, laps: lapsThen }) => {
         if (then.move !== now.move) return false
         const place = (id: string) => moveOf(now.move).versions.findIndex((v) => v.id === id)
@@ -121,20 +121,20 @@ function comesBack({ workout }: Draft, { recent, groups }: DraftAsk): boolean {
 
 /** What of the trade's conditions a draft does not keep; none of what it says itself that it had to leave. */
 function broken(draft: Draft, ask: DraftAsk): string[] {
-  const { workout, relaxed, thread } = draft
+  const { session, relaxed, thread } = draft
   const { minutes } = ask
-  const roles = workout.sections.map((s) => s.role)
-  const main = rowsOf(workout, ['main']).map((s) => s.cells.all.move)
-  const warmUp = rowsOf(workout, ['warmUp']).map((s) => s.cells.all.move)
-  const stretches = rowsOf(workout, ['coolDown']).filter((s) => moveOf(s.cells.all.move).stretches)
+  const roles = session.sections.map((s) => s.role)
+  const main = rowsOf(session, ['main']).map((s) => s.cells.all.move)
+  const warmUp = rowsOf(session, ['warmUp']).map((s) => s.cells.all.move)
+  const stretches = rowsOf(session, ['coolDown']).filter((s) => moveOf(s.cells.all.move).stretches)
   const fewest = minutes <= 10 ? 1 : minutes <= 15 || band(ask) === 0 ? 2 : 3
   const warm = new Set(warmUp.flatMap((id) => [...moveOf(id).muscles.main, ...moveOf(id).muscles.also]))
-  const clocks = blocksOf(workout, ['main']).flatMap((block) =>
+  const clocks = blocksOf(session, ['main']).flatMap((block) =>
     'laps' in block ? [new Set(ask.groups.map((g) => JSON.stringify(valueFor(block.laps, g.id)[0]))).size] : [],
   )
   const lacks = (relaxation: Draft['relaxed'][number], found: readonly string[]) =>
     relaxed.includes(relaxation) ? [] : found
-  const findings = checkSession(workout, library, { context: { known: ask.known } })
+  const findings = checkSession(session, library, { context: { known: ask.known } })
   return [
     ...lacks('minutes', minutesKept(draft, ask)),
     ...findings.filter((f) => f.level === 'stop').map((f) => `stop: ${f.rule}`),
@@ -158,12 +158,12 @@ function broken(draft: Draft, ask: DraftAsk): string[] {
     (roles.filter((r) => r === 'main').length !== 2 || !roles.includes('game'))
       ? [`parts of a long one: ${roles.join()}`]
       : []),
-    ...(minutes > 25 && new Set(blocksOf(workout, ['main']).map((b) => b.form)).size !== 2
+    ...(minutes > 25 && new Set(blocksOf(session, ['main']).map((b) => b.form)).size !== 2
       ? ['two main parts of one kind']
       : []),
     // The thread: met, built up, asked about.
     ...(warmUp.includes(thread.move) && main.includes(thread.move) ? [] : ['the skill is not met and built up']),
-    ...(workout.sections.at(-1)?.note ? [] : ['nothing is asked at the end']),
+    ...(session.sections.at(-1)?.note ? [] : ['nothing is asked at the end']),
   ]
 }
 
@@ -221,7 +221,7 @@ describe('drafts for conditions as they come', () => {
 
   it('differ in intent, skill and title', () => {
     for (const { drafts } of made) {
-      expect(new Set(drafts.map((d) => d.workout.title)).size).toBe(3)
+      expect(new Set(drafts.map((d) => d.session.title)).size).toBe(3)
       expect(new Set(drafts.map((d) => d.intent)).size).toBe(3)
     }
     const differ = made.filter(({ drafts }) => new Set(drafts.map((d) => d.thread.move)).size === 3)
@@ -229,15 +229,16 @@ describe('drafts for conditions as they come', () => {
   })
 
   it('have no habit: no move in more than a third of them, no form in many more than half, no title in a third', () => {
-    const share = (of: (draft: Draft) => readonly string[]) => {
+    const share = (listOf: (draft: Draft) => readonly string[]) => {
       const counts = new Map<string, number>()
-      for (const { draft } of all()) for (const key of new Set(of(draft))) counts.set(key, (counts.get(key) ?? 0) + 1)
+      for (const { draft } of all())
+        for (const key of new Set(listOf(draft))) counts.set(key, (counts.get(key) ?? 0) + 1)
       return [...counts].sort((a, b) => b[1] - a[1]).map(([key, n]) => [key, n / all().length] as const)
     }
-    const moves = share(({ workout }) => rowsOf(workout, ['main']).map((s) => s.cells.all.move))
-    const forms = share(({ workout }) => blocksOf(workout, ['main']).map((b) => b.form))
-    const families = share(({ workout }) => rowsOf(workout, ['main']).map((s) => moveOf(s.cells.all.move).family))
-    const titles = share(({ workout }) => [workout.title])
+    const moves = share(({ session }) => rowsOf(session, ['main']).map((s) => s.cells.all.move))
+    const forms = share(({ session }) => blocksOf(session, ['main']).map((b) => b.form))
+    const families = share(({ session }) => rowsOf(session, ['main']).map((s) => moveOf(s.cells.all.move).family))
+    const titles = share(({ session }) => [session.title])
     if (process.env.VERIFY)
       say(
         `${moves.length} moves, ${forms.length} forms, ${families.length} families, ${titles.length} titles;`,
@@ -290,23 +291,23 @@ describe('a draft', () => {
     const drafts = draftsOf(ask)
     expect(draftsOf(ask)).toEqual(drafts)
     const other = draftsOf({ ...ask, seed: 6 })
-    expect(other.map((d) => d.workout.title)).not.toEqual(drafts.map((d) => d.workout.title))
+    expect(other.map((d) => d.session.title)).not.toEqual(drafts.map((d) => d.session.title))
   })
 
   it('keeps the rows that are held, and drafts the rest again', () => {
     const [, work] = draftsOf(ask)
-    const [held] = stationsOf(work!.workout.sections.find((s) => s.role === 'main')!.blocks[0]!)
+    const [held] = stationsOf(work!.session.sections.find((s) => s.role === 'main')!.blocks[0]!)
     const again = drafted('work', { ...ask, seed: 99, held: { work: [{ part: 'main', station: held! }] } })
-    const rows = rowsOf(again.workout, ['main'])
+    const rows = rowsOf(again.session, ['main'])
     const { id: _, ...kept } = held!
     expect(rows).toContainEqual(expect.objectContaining(kept))
-    expect(again.workout.title).not.toBe(work!.workout.title)
+    expect(again.session.title).not.toBe(work!.session.title)
   })
 
   it('stopped early is a session all the same', () => {
     const cut = drafted('learn', ask, { branches: 3, quick: true })
-    expect(cut.workout.sections.length).toBeGreaterThanOrEqual(4)
-    expect(rowsOf(cut.workout, ['main']).length).toBeGreaterThan(0)
+    expect(cut.session.sections.length).toBeGreaterThanOrEqual(4)
+    expect(rowsOf(cut.session, ['main']).length).toBeGreaterThan(0)
   })
 })
 

@@ -15,7 +15,7 @@ import {
   moveBlock,
   moveSection,
   moveStation,
-  newWorkout,
+  newSession,
   ProblemError,
   removeBlock,
   removeGroup,
@@ -30,15 +30,15 @@ import {
   setStation,
   stationsOf,
   valueFor,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { library } from './sessions.ts'
 
-let w: Workout
-const put = (workout: Workout, block: string, move: string, after?: string) =>
-  addStation(workout, block, cellsFor(library.moves.get(move)!, workout.groups, findBlock(workout, block).form), after)
+let w: Session
+const put = (session: Session, block: string, move: string, after?: string) =>
+  addStation(session, block, cellsFor(library.moves.get(move)!, session.groups, findBlock(session, block).form), after)
 /** The moves of a block, top to bottom. */
-const movesOf = (workout: Workout, block: string) => stationsOf(findBlock(workout, block)).map((s) => s.cells.all.move)
+const movesOf = (session: Session, block: string) => stationsOf(findBlock(session, block)).map((s) => s.cells.all.move)
 const codeOf = (edit: () => unknown) => {
   try {
     edit()
@@ -50,7 +50,7 @@ const codeOf = (edit: () => unknown) => {
 }
 
 beforeEach(() => {
-  w = newWorkout(
+  w = newSession(
     'Springs',
     [
       [0, 1],

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest'
 import { forms, languages, timeline } from '@esfuerzo/core'
 import { formSentences } from '../src/words/formWords.ts'
 import { sentences } from '../src/words/say.ts'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
@@ -11,10 +11,10 @@ it('whatever a step of any session says, there is a sentence for it in every lan
   const seen = new Set<string>()
   const mute = new Set<string>()
   fc.assert(
-    fc.property(workoutArbitrary, (workout) => {
-      for (const block of workout.sections.flatMap((s) => s.blocks)) seen.add(block.form)
-      for (const { id } of workout.groups)
-        for (const { say } of timeline(workout, id, library))
+    fc.property(sessionArbitrary, (session) => {
+      for (const block of session.sections.flatMap((s) => s.blocks)) seen.add(block.form)
+      for (const { id } of session.groups)
+        for (const { say } of timeline(session, id, library))
           for (const language of languages)
             if (!Object.hasOwn({ ...sentences[language], ...formSentences[language] }, say.code))
               mute.add(`${language} ${say.code}`)

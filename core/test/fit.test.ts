@@ -3,25 +3,25 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { blockBounds } from '../src/bounds/blockBounds.ts'
 import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
-import { isKept, timeline, type Workout } from '@esfuerzo/core'
+import { isKept, timeline, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { applyFit, fit, type FitAnswer } from '@esfuerzo/core/tools'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
-const typed = (text: string): Workout => {
-  const { workout, problems } = parse(text, library)
+const typed = (text: string): Session => {
+  const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
 /** Lines of the grades that a session passes, by block and group: how far. Landings are the whole session's. */
-function passed(workout: Workout): Map<string, number> {
+function passed(session: Session): Map<string, number> {
   const over = new Map<string, number>()
-  for (const group of workout.groups) {
-    const steps = timeline(workout, group.id, library)
+  for (const group of session.groups) {
+    const steps = timeline(session, group.id, library)
     const landings = { landings: 0, hardLandings: 0 }
-    for (const block of workout.sections.flatMap((s) => s.blocks)) {
+    for (const block of session.sections.flatMap((s) => s.blocks)) {
       const own = steps.filter((s) => s.block === block.id)
       for (const { line, value, most } of blockBounds(block, group, own, library)) {
         if (line === 'landings' || line === 'hardLandings') {
@@ -35,26 +35,26 @@ function passed(workout: Workout): Map<string, number> {
 }
 
 /** Everything that must hold of an answer, whatever the session. */
-function check(workout: Workout, answer: FitAnswer): void {
-  const budget = workout.minutes * 60
-  const before = passed(workout)
-  expect(answer.before).toEqual(sessionSeconds(workout, library))
+function check(session: Session, answer: FitAnswer): void {
+  const budget = session.minutes * 60
+  const before = passed(session)
+  expect(answer.before).toEqual(sessionSeconds(session, library))
   for (const way of answer.ways) {
-    const after = applyFit(workout, way.changes)
+    const after = applyFit(session, way.changes)
     expect(sessionSeconds(after, library)).toEqual(way.after)
     const ends = Object.values(way.after)
     if (answer.kind === 'ways') {
       expect(Math.max(...ends)).toBeLessThanOrEqual(budget)
       if (answer.asked === 'fill') expect(Math.min(...ends)).toBeGreaterThanOrEqual(budget - 60)
-      if (workout.finishTogether) expect(Math.max(...ends) - Math.min(...ends)).toBeLessThanOrEqual(15)
+      if (session.finishTogether) expect(Math.max(...ends) - Math.min(...ends)).toBeLessThanOrEqual(15)
     }
     for (const [line, far] of passed(after)) expect(far, line).toBeLessThanOrEqual((before.get(line) ?? 0) + 1e-9)
-    workout.sections.forEach((section, i) => {
+    session.sections.forEach((section, i) => {
       if (isKept(section) || section.role === 'coolDown') expect(after.sections[i]).toEqual(section)
     })
-    for (const group of workout.groups) {
+    for (const group of session.groups) {
       // The first three minutes of the warm-up stay what they are, step by step.
-      const warm = (w: Workout) => {
+      const warm = (w: Session) => {
         let at = 0
         return timeline(w, group.id, library)
           .filter((s) => w.sections.find((x) => x.id === s.section)!.role === 'warmUp')
@@ -64,7 +64,7 @@ function check(workout: Workout, answer: FitAnswer): void {
             return begins < 180 ? [{ kind, station, typical }] : []
           })
       }
-      expect(warm(after).slice(0, warm(workout).length)).toEqual(warm(workout))
+      expect(warm(after).slice(0, warm(session).length)).toEqual(warm(session))
     }
   }
   const costs = answer.ways.map((way) => way.cost)
@@ -116,7 +116,7 @@ describe('fit to the minutes', () => {
   it('does so for any session', () => {
     fc.assert(
       fc.property(
-        workoutArbitrary,
+        sessionArbitrary,
         fc.integer({ min: 1, max: 40 }),
         fc.boolean(),
         fc.boolean(),

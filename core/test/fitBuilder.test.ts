@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { fitBuilder, type BuiltFit } from '../src/fit/buildFit.ts'
 import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
-import { setStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { setStation, stationsOf, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { library } from './sessions.ts'
 
-const typed = (...lines: string[]): Workout => {
-  const { workout, problems } = parse(['minutes 20; groups K-1, 4-6', ...lines].join('\n'), library)
+const typed = (...lines: string[]): Session => {
+  const { workout: session, problems } = parse(['minutes 20; groups K-1, 4-6', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
-const build = (workout: Workout, mostCost = 12, direction: 'shorter' | 'longer' = 'shorter'): BuiltFit =>
+const build = (session: Session, mostCost = 12, direction: 'shorter' | 'longer' = 'shorter'): BuiltFit =>
   fitBuilder(
-    workout,
+    session,
     library,
   )({
     least: 0,

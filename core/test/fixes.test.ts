@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { readWorkout, stationsOf, traitsOf, valueFor, type Station, type Workout } from '@esfuerzo/core'
+import { readSession, stationsOf, traitsOf, valueFor, type Station, type Session } from '@esfuerzo/core'
 import { checkSession, fixesOf, fixWords, levels, type Finding } from '@esfuerzo/core/checks'
 import { lowestGrade } from '../src/terms/group.ts'
 import { timeline } from '../src/timing/timeline.ts'
 import { totals } from '../src/timing/totals.ts'
 import { libraryFor } from '../src/library/carryMoves.ts'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
-const stations = (w: Workout) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+const stations = (w: Session) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
 /** How often each rule speaks, by level. */
 const said = (found: readonly Finding[]) => {
   const counts = new Map<string, number>()
@@ -18,7 +18,7 @@ const said = (found: readonly Finding[]) => {
   return counts
 }
 /** Seconds of each lane, by its steps added up. */
-const secondsOf = (w: Workout) =>
+const secondsOf = (w: Session) =>
   Object.fromEntries(
     w.groups.map((g) => [
       g.id,
@@ -26,34 +26,34 @@ const secondsOf = (w: Workout) =>
     ]),
   )
 /** How often each block is gone through, lane by lane. */
-const lapsOf = (w: Workout) =>
+const lapsOf = (w: Session) =>
   w.sections
     .flatMap((s) => s.blocks)
     .map((b) => w.groups.map((g) => `${g.letter} ${traitsOf(b).laps(b as never, g.id)}`))
 /** Moves a group of kindergarten or grade 1 does. */
-const youngMoves = (w: Workout) =>
+const youngMoves = (w: Session) =>
   new Set(
     w.groups
       .filter((g) => lowestGrade(g) < 2)
       .flatMap((g) => stations(w).map((s) => (s.cells.by?.[g.id] ?? s.cells.all).move)),
   )
 /** What every group does at a row, and what is said of it. */
-const done = ({ cells, ...row }: Station, { groups }: Workout) =>
+const done = ({ cells, ...row }: Station, { groups }: Session) =>
   JSON.stringify([row, groups.map((g) => valueFor(cells, g.id))])
-const named = (w: Workout) => stations(w).flatMap((s) => (s.storyName ? [s.id] : []))
+const named = (w: Session) => stations(w).flatMap((s) => (s.storyName ? [s.id] : []))
 
 it('every fix of any session takes its finding away, adds none as bad, keeps the story, and says its seconds', () => {
   let tried = 0
   const kinds = new Set<string>()
   fc.assert(
-    fc.property(workoutArbitrary, (workout) => {
-      const before = checkSession(workout, library)
+    fc.property(sessionArbitrary, (session) => {
+      const before = checkSession(session, library)
       for (const finding of before.slice(0, 6))
-        for (const fix of fixesOf(workout, finding, library, fixWords.en)) {
+        for (const fix of fixesOf(session, finding, library, fixWords.en)) {
           tried++
           kinds.add(fix.id)
-          const { workout: edited } = fix
-          expect(readWorkout(edited)).toEqual(edited)
+          const { session: edited } = fix
+          expect(readSession(edited)).toEqual(edited)
           const after = checkSession(edited, library)
           // Gone, and what is as bad is no more often said than before.
           const key = `${finding.rule} ${finding.level}`
@@ -63,26 +63,26 @@ it('every fix of any session takes its finding away, adds none as bad, keeps the
             if (levels.indexOf(one.split(' ')[1] as Finding['level']) <= levels.indexOf(finding.level))
               expect(n, `${fix.id} for ${key} brings ${one}`).toBeLessThanOrEqual(old.get(one) ?? 0)
           // Rows with a name in the story stand in their order, in one part and the same.
-          expect(named(edited).filter((id) => named(workout).includes(id))).toEqual(
-            named(workout).filter((id) => named(edited).includes(id)),
+          expect(named(edited).filter((id) => named(session).includes(id))).toEqual(
+            named(session).filter((id) => named(edited).includes(id)),
           )
           // A finding about one row touches that row, or two that change places.
-          const rows = new Map(stations(workout).map((row) => [row.id, done(row, workout)]))
-          const changed = stations(edited).filter((row) => rows.get(row.id) !== done(row, workout))
+          const rows = new Map(stations(session).map((row) => [row.id, done(row, session)]))
+          const changed = stations(edited).filter((row) => rows.get(row.id) !== done(row, session))
           if (finding.where.station) expect(changed.length, fix.id).toBeLessThanOrEqual(1)
           // Nothing new for the youngest but walking and marching.
-          const known = youngMoves(workout)
+          const known = youngMoves(session)
           expect([...youngMoves(edited)].filter((id) => !known.has(id) && id !== 'march')).toEqual([])
-          const [takes, took] = [secondsOf(edited), secondsOf(workout)]
+          const [takes, took] = [secondsOf(edited), secondsOf(session)]
           for (const [group, seconds] of Object.entries(fix.seconds))
             expect(seconds).toBe(Math.round(takes[group]! - took[group]!))
           // What is said of laps is what became of them: of those lanes and of no other.
           if (typeof fix.facts.steps === 'string') {
-            const moved = lapsOf(workout).flatMap((lanes, b) =>
+            const moved = lapsOf(session).flatMap((lanes, b) =>
               lanes.flatMap((lane, l) => (lane === lapsOf(edited)[b]![l] ? [] : [[lane, lapsOf(edited)[b]![l]!]])),
             )
             const told = new Set(moved.map(([lane]) => lane!.split(' ')[0]))
-            for (const { letter } of workout.groups)
+            for (const { letter } of session.groups)
               if (/\(|[A-Z]/.test(fix.facts.steps)) expect(fix.facts.steps.includes(letter)).toBe(told.has(letter))
               else expect(told.has(letter)).toBe(true)
             for (const [from, to] of moved)

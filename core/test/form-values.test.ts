@@ -19,9 +19,9 @@ const reps = (amount: number) => ({ dose: { unit: 'reps' as const, amount } })
 const secs = (amount: number) => ({ dose: { unit: 'seconds' as const, amount } })
 /** A session typed on a whiteboard, timed for its first group. */
 const typed = (...lines: string[]) => {
-  const { workout, problems } = parse(['groups 4-6', '## Main part', ...lines].join('\n'), library)
+  const { workout: session, problems } = parse(['groups 4-6', '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return timeline(workout, 'g1', library)
+  return timeline(session, 'g1', library)
 }
 
 describe('check values that only further forms can express', () => {

@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   libraryFor,
-  newWorkout,
-  readWorkout,
+  newSession,
+  readSession,
   setCell,
   stationsOf,
   timeline,
   valueFor,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import {
   applyText,
@@ -25,7 +25,7 @@ import { nameIndex, plainName } from '../src/notation/names.ts'
 import { limits } from '../src/base/limits.ts'
 import { lettersApart } from '../src/base/nearest.ts'
 import type { Country } from '../src/terms/country.ts'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 import { groups, misread, namesRead, printed, read, rows, textsOf } from './support/textsRead.ts'
@@ -66,16 +66,16 @@ describe('what a line must not become', () => {
     expect(cell('1 = 10 star jumps\n2 = 5 squats').dose).toEqual({ unit: 'reps', amount: 10 })
   })
   it('"Min 1" is no floor of a dose', () => {
-    const { workout } = read('EMOM 4 min\nMin 1: 10 burpees\nMin 2: 8 squats')
-    expect(workout.sections[0]!.blocks[0]).toMatchObject({ form: 'intervals' })
-    expect(rows(workout)[0]!.cells.all.dose).toEqual({ unit: 'reps', amount: 10 })
+    const { workout: session } = read('EMOM 4 min\nMin 1: 10 burpees\nMin 2: 8 squats')
+    expect(session.sections[0]!.blocks[0]).toMatchObject({ form: 'intervals' })
+    expect(rows(session)[0]!.cells.all.dose).toEqual({ unit: 'reps', amount: 10 })
   })
   it('a table’s number is no dose, its columns say what they are', () => {
-    const { workout } = read(
+    const { workout: session } = read(
       '| # | Move | Work | Rest |\n|---|---|---|---|\n| 5 | Skaters | 20 sec | 40 sec |\n| 6 | Squats | 20 sec | 40 sec |',
     )
-    expect(workout.sections[0]!.blocks[0]).toMatchObject({ laps: { all: [{ work: 20, rest: 40 }] } })
-    expect(rows(workout).map((s) => s.cells.all.move)).toEqual(['skater-step', 'squat'])
+    expect(session.sections[0]!.blocks[0]).toMatchObject({ laps: { all: [{ work: 20, rest: 40 }] } })
+    expect(rows(session).map((s) => s.cells.all.move)).toEqual(['skater-step', 'squat'])
   })
   it('two moves in a line are two rows', () => {
     expect(only('5 min jog, 10 star jumps').map((s) => s.cells.all.dose)).toEqual([
@@ -106,23 +106,23 @@ describe('what a line must not become', () => {
     expect(questions.map((q) => q.received)).toContain('toe taps')
   })
   it('a warm-up of five minutes is no plank', () => {
-    const { workout } = read('Warm up (5 mins)\nJog\nStar jumps')
-    expect(workout.sections[0]).toMatchObject({ role: 'warmUp', minutes: 5 })
-    expect(rows(workout).every((s) => s.cells.all.move !== 'plank')).toBe(true)
+    const { workout: session } = read('Warm up (5 mins)\nJog\nStar jumps')
+    expect(session.sections[0]).toMatchObject({ role: 'warmUp', minutes: 5 })
+    expect(rows(session).every((s) => s.cells.all.move !== 'plank')).toBe(true)
   })
   it('facts behind a heading with its rows are of what comes then', () => {
-    const { workout } = read(
+    const { workout: session } = read(
       'Wed – home PE\n\nWarm up (3 mins): jog, march\n30 on 15 off x 2 rounds\n1. Squats\n2. Plank',
     )
-    expect(workout.title).toBe('Wed – home PE')
-    expect(workout.sections.map((s) => [s.role, s.blocks.map((b) => b.form)])).toEqual([
+    expect(session.title).toBe('Wed – home PE')
+    expect(session.sections.map((s) => [s.role, s.blocks.map((b) => b.form)])).toEqual([
       ['warmUp', ['list']],
       ['main', ['intervals']],
     ])
   })
   it('a mistyped name deletes nothing: it is asked about and stays a row', () => {
-    const { workout, questions } = read('Squats 10\nPlonkity 20 s\nLunges 8')
-    expect(rows(workout)).toHaveLength(3)
+    const { workout: session, questions } = read('Squats 10\nPlonkity 20 s\nLunges 8')
+    expect(rows(session)).toHaveLength(3)
     expect(questions.map((q) => q.received)).toEqual(['Plonkity'])
   })
   it('an answer given once is known the next time', () => {
@@ -181,11 +181,11 @@ describe('what a text leaves open of its parts', () => {
   const chosen = (question: Question, as: Answer['as']): Choices =>
     new Map([[choiceKey(question), question.answers.find((a) => a.as === as)!]])
   const plan = 'Squats 10\nLunges 10\nPress ups 5\n\nHops 10\nStar jumps 20\n3 rounds, rest 30 s'
-  const forms = (w: Workout) => w.sections[0]!.blocks.map((b) => [b.form, stationsOf(b).length])
+  const forms = (w: Session) => w.sections[0]!.blocks.map((b) => [b.form, stationsOf(b).length])
 
   it('rounds behind rows in two lists are of all or of the last: asked, with how many rows each means', () => {
-    const { workout, questions } = read(plan)
-    expect(forms(workout)).toEqual([['rounds', 5]])
+    const { workout: session, questions } = read(plan)
+    expect(forms(session)).toEqual([['rounds', 5]])
     const [question] = questions.filter((q) => q.kind === 'rounds')
     expect(question).toMatchObject({ line: 7, column: 1, received: '3 rounds, rest 30 s' })
     expect(question!.answers).toEqual([
@@ -193,7 +193,7 @@ describe('what a text leaves open of its parts', () => {
       { as: 'last', rows: 2 },
     ])
     const put = (as: 'all' | 'last') => readText(plan, library, { groups, choices: chosen(question!, as) })
-    expect(forms(put('all').workout)).toEqual(forms(workout))
+    expect(forms(put('all').workout)).toEqual(forms(session))
     expect(forms(put('last').workout)).toEqual([
       ['list', 3],
       ['rounds', 2],
@@ -212,9 +212,9 @@ describe('what a text leaves open of its parts', () => {
   })
 
   it('a label that is none of the session’s groups is asked about: one of them, or one more', () => {
-    const session = newWorkout('Steps', [[0], [1]], 20, library.version)
+    const session = newSession('Steps', [[0], [1]], 20, library.version)
     const text = 'K: 20 s, Y5: 40 s\nrest 10 s\nSquats\nHops'
-    const work = (w: Workout) =>
+    const work = (w: Session) =>
       w.groups.map(({ id }) => {
         const steps = timeline(w, id, libraryFor(w, library))
         return steps.find((s) => s.kind === 'work')!.seconds.typical
@@ -234,7 +234,7 @@ describe('what a text leaves open of its parts', () => {
   })
 
   it('and what a table gives a group goes to whom it means', () => {
-    const session = newWorkout('Steps', [[0], [1]], 20, library.version)
+    const session = newSession('Steps', [[0], [1]], 20, library.version)
     const text = '| Move | K | Y5 |\n|---|---|---|\n| Squats | 5 | 20 |\n| Star jumps | 6 | 30 |'.replace(
       'K |',
       'Kinder |',
@@ -264,8 +264,8 @@ describe('what a text leaves open of its parts', () => {
 
   it('tells the line of each part, in strangers’ words and in ours', () => {
     const where = (text: string) => {
-      const { workout, lines } = read(text)
-      return workout.sections
+      const { workout: session, lines } = read(text)
+      return session.sections
         .flatMap((s) => [s.id, ...s.blocks.flatMap((b) => [b.id, ...stationsOf(b).map((x) => x.id)])])
         .map((id) => lines.get(id))
     }
@@ -273,14 +273,14 @@ describe('what a text leaves open of its parts', () => {
       [2, 2, 2, 2, undefined, 4, 5, 6],
     )
     expect(where('# Steps\n\n## Main\n3 laps 30/10\nSquat\nHop')).toEqual([3, 4, 5, 6])
-    const { lines, workout } = applyText('Squats 10\nHops 10', read('Hops 10').workout, library)
-    expect(rows(workout).map((s) => lines.get(s.id))).toEqual([1, 2])
+    const { lines, workout: session } = applyText('Squats 10\nHops 10', read('Hops 10').workout, library)
+    expect(rows(session).map((s) => lines.get(s.id))).toEqual([1, 2])
   })
 
   it('a name that is two moves in two countries is the one of the school’s; without a country it is asked', () => {
     const move = (text: string, country?: Country) => {
-      const { workout, questions } = readText(text, library, { groups, ...(country && { country }) })
-      return questions.length ? 'asked' : Object.values(rows(workout)[0]!.cells.all).slice(0, 2).join(':')
+      const { workout: session, questions } = readText(text, library, { groups, ...(country && { country }) })
+      return questions.length ? 'asked' : Object.values(rows(session)[0]!.cells.all).slice(0, 2).join(':')
     }
     expect(move('Star jumps 10')).toBe('asked')
     expect(move('Star jumps 10', 'GB')).toBe('jumping-jack:jumping-jack')
@@ -296,8 +296,8 @@ describe('the laws of reading', () => {
   it('is total: whatever is written becomes a session that is valid, every question with answers', () => {
     fc.assert(
       fc.property(mutated, (text) => {
-        const { workout, questions } = read(text)
-        readWorkout(JSON.parse(JSON.stringify(workout)))
+        const { workout: session, questions } = read(text)
+        readSession(JSON.parse(JSON.stringify(session)))
         for (const question of questions) expect(question.answers.length).toBeGreaterThan(1)
       }),
       { numRuns: samples(120, 10_000) },
@@ -306,18 +306,18 @@ describe('the laws of reading', () => {
 
   it('is a session however many parts a text has: what is beyond them goes into the last', () => {
     const row = 'Wk4\tY2\tWarm up 3m\tStar jumps 20s\tHops 20s\tRest 30s\tx3\tCool down 2m'
-    const { workout } = read(Array.from({ length: 9 }, () => row).join('\n\n'))
-    expect(readWorkout(JSON.parse(JSON.stringify(workout))).sections).toHaveLength(limits.sections)
-    expect(rows(workout).filter((s) => s.cells.all.move === 'hop')).toHaveLength(9)
+    const { workout: session } = read(Array.from({ length: 9 }, () => row).join('\n\n'))
+    expect(readSession(JSON.parse(JSON.stringify(session))).sections).toHaveLength(limits.sections)
+    expect(rows(session).filter((s) => s.cells.all.move === 'hop')).toHaveLength(9)
   })
 
   it('what it came to is printed as ours, asks nothing more, and stays what it is', () => {
     fc.assert(
       fc.property(mutated, (text) => {
-        const { workout } = read(text)
-        const once = printed(workout)
-        const again = readText(once, libraryFor(workout, library))
-        expect(again.questions.filter((q) => !workout.moves?.some(({ move }) => move.name === q.received))).toEqual([])
+        const { workout: session } = read(text)
+        const once = printed(session)
+        const again = readText(once, libraryFor(session, library))
+        expect(again.questions.filter((q) => !session.moves?.some(({ move }) => move.name === q.received))).toEqual([])
         expect(printed(again.workout)).toBe(once)
       }),
       { numRuns: samples(15, 1000) },
@@ -333,7 +333,7 @@ describe('the laws of reading', () => {
         fc.pre(!/\||\t/.test(text))
         const put = 1 + (at % lines.length)
         const more = read([...lines.slice(0, put), words, ...lines.slice(put)].join('\n')).workout
-        const cells = (w: Workout) => rows(w).map((s) => s.cells)
+        const cells = (w: Session) => rows(w).map((s) => s.cells)
         expect(cells(more)).toEqual(cells(read(text).workout))
         expect(printed(more)).toContain('smile at each other')
       }),
@@ -343,7 +343,7 @@ describe('the laws of reading', () => {
 
   it('what we print meets no trap and is read as it stands', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const text = print(w, library)
         const freely = readText(text, library)
         expect(freely.questions).toEqual([])
@@ -357,8 +357,8 @@ describe('the laws of reading', () => {
   it('loses no word: each is in a name, an amount, a note, a title, or says how', () => {
     fc.assert(
       fc.property(freeText, (text) => {
-        const { workout } = read(text)
-        const kept = plainName(`${printed(workout)} ${JSON.stringify(workout)}`)
+        const { workout: session } = read(text)
+        const kept = plainName(`${printed(session)} ${JSON.stringify(session)}`)
         const lost = plainName(text)
           .split(' ')
           .filter((w) => /^\p{L}{5,}$/u.test(w) && !kept.includes(w))
@@ -378,10 +378,10 @@ describe('a text put to a session', () => {
 
   it('that is its own changes nothing, over every form', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
-        const { workout, questions } = applyText(print(w, library), w, library)
+      fc.property(sessionArbitrary, (w) => {
+        const { workout: session, questions } = applyText(print(w, library), w, library)
         expect(questions).toEqual([])
-        expect(JSON.parse(JSON.stringify(workout))).toEqual(JSON.parse(JSON.stringify(w)))
+        expect(JSON.parse(JSON.stringify(session))).toEqual(JSON.parse(JSON.stringify(w)))
       }),
       { numRuns: samples(12, 400) },
     )

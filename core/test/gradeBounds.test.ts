@@ -1,21 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import { blockBounds, type Bound } from '../src/bounds/blockBounds.ts'
 import { gradeBounds } from '../src/bounds/gradeBounds.ts'
-import { timeline, type Workout } from '@esfuerzo/core'
+import { timeline, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { fillBounds } from '../src/fit/fillBounds.ts'
 import { library } from './sessions.ts'
 
 /** A block of the main part for one group, and how near it comes to each line. */
 function uses(groups: string, ...lines: string[]) {
-  const { workout, problems } = parse([`groups ${groups}`, '## Main part', ...lines].join('\n'), library)
+  const { workout: session, problems } = parse([`groups ${groups}`, '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return usesOf(workout)
+  return usesOf(session)
 }
-function usesOf(workout: Workout) {
-  const [block] = workout.sections[0]!.blocks
-  const [group] = workout.groups
-  const list = blockBounds(block!, group!, timeline(workout, group!.id, library), library)
+function usesOf(session: Session) {
+  const [block] = session.sections[0]!.blocks
+  const [group] = session.groups
+  const list = blockBounds(block!, group!, timeline(session, group!.id, library), library)
   return (line: Bound) => {
     const use = list.find((u) => u.line === line)
     return use && [use.value, use.most]
@@ -77,8 +77,8 @@ describe('the lines of the grades', () => {
 
 describe('how far a session may be filled', () => {
   const blockFor = (groups: string, line: string) => {
-    const { workout } = parse([`groups ${groups}`, '## Main part', line, 'plank', 'squat'].join('\n'), library)
-    return fillBounds(workout.sections[0]!.blocks[0]!, workout.groups[0]!)
+    const { workout: session } = parse([`groups ${groups}`, '## Main part', line, 'plank', 'squat'].join('\n'), library)
+    return fillBounds(session.sections[0]!.blocks[0]!, session.groups[0]!)
   }
 
   it('a slot up to the grade’s line whatever is done in it, a rest up to the work', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { versionsFor } from '../src/home/obstacles.ts'
 import { versionFor } from '../src/library/versionFor.ts'
-import { addStation, fetchList, newWorkout, obstacles, type Home } from '@esfuerzo/core'
+import { addStation, fetchList, newSession, obstacles, type Home } from '@esfuerzo/core'
 import { filterMoves, likeMoves } from '@esfuerzo/core/choose'
 import { library } from './sessions.ts'
 
@@ -83,7 +83,7 @@ describe('moves that fit', () => {
 
 describe('the fetch list', () => {
   const made = (at: Partial<Home>) => {
-    let w = newWorkout('x', [[0, 1], [4]], 20, library.version)
+    let w = newSession('x', [[0, 1], [4]], 20, library.version)
     w = { ...w, home: { ...home, ...at } }
     w = addStation(w, 'b2', {
       all: { move: 'biceps-curl', version: 'biceps-curl' },
@@ -106,7 +106,7 @@ describe('the fetch list', () => {
   })
 
   it('calls a thing needed where one of its moves needs it, whichever comes first', () => {
-    const w = newWorkout('x', [[4]], 20, library.version)
+    const w = newSession('x', [[4]], 20, library.version)
     const all = [...library.moves.values()].flatMap((m) => m.versions.map((v) => ({ m, v, kit: v.kit ?? m.kit })))
     const must = all.find(
       ({ kit }) =>

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { newWorkout, type Workout } from '@esfuerzo/core'
+import { newSession, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import { choose, courseOf, laneReader, makeEasier, nextShown, startRun, stepView } from '@esfuerzo/core/run'
 import { library } from './sessions.ts'
 
-function laneOf(text: string, change: (workout: Workout) => Workout = (w) => w) {
-  const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
-  const { workout, problems } = parse(`# Fog\n${text}\n`, library, groups)
+function laneOf(text: string, change: (session: Session) => Session = (w) => w) {
+  const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
+  const { workout: session, problems } = parse(`# Fog\n${text}\n`, library, groups)
   expect(problems).toEqual([])
-  const publication = publish(change(workout), library)
+  const publication = publish(change(session), library)
   const course = courseOf(publication, [publication.lanes[0]!.id])
   const track = course.lanes[0]!
   const reader = laneReader(publication, track)
@@ -25,7 +25,7 @@ const circuit = '## Main\n2 rounds, rest 40\nsquat 10\nplank 20 s\n'
 /** The first station with something on it that a text cannot say. */
 const withStation =
   (more: { storyName?: string; focus?: string; note?: string; easier?: string; harder?: string }) =>
-  (w: Workout): Workout => {
+  (w: Session): Session => {
     const changed = structuredClone(w)
     const block = changed.sections[0]!.blocks[0]!
     if ('stations' in block) Object.assign(block.stations[0]!, more)
@@ -57,7 +57,7 @@ describe('what a lane shows', () => {
   })
 
   it('tells no surprise before it starts, neither on the screen nor aloud', () => {
-    const surprise = (w: Workout): Workout => ({
+    const surprise = (w: Session): Session => ({
       ...w,
       sections: w.sections.map((s, i) => (i === 1 ? { ...s, surprise: true } : s)),
     })

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { findBlock, type Block, type Form, type Workout } from '@esfuerzo/core'
+import { findBlock, type Block, type Form, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { applyFit, type FitChange } from '@esfuerzo/core/tools'
 import { leversOf } from '../src/fit/levers.ts'
 import { settingsOf, turnedFor, variantsOf, withoutStations } from '../src/fit/settings.ts'
 import { library } from './sessions.ts'
 
-const typed = (...lines: string[]): Workout => {
-  const { workout, problems } = parse(['groups K-1, 4-6', '## Main part', ...lines].join('\n'), library)
+const typed = (...lines: string[]): Session => {
+  const { workout: session, problems } = parse(['groups K-1, 4-6', '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
 const blockOf = (...lines: string[]): Block => typed(...lines).sections[0]!.blocks[0]!
 const all = ['g1', 'g2']
@@ -142,11 +142,11 @@ describe('the levers of each form', () => {
 
 describe('whole settings', () => {
   const block = blockOf('4 laps 40/30, lap rest 60', 'squat', 'lunge', 'plank')
-  const of = (most: number, direction: 'shorter' | 'longer' | 'either', barred: string[] = []) =>
+  const foundBy = (most: number, direction: 'shorter' | 'longer' | 'either', barred: string[] = []) =>
     settingsOf(block, most, direction, new Set(barred), all, false, 2)
 
   it('cost at most what they may, cheapest first, and never pull both ways', () => {
-    const list = of(9, 'either')
+    const list = foundBy(9, 'either')
     expect(list[0]).toEqual({ steps: [0, 0, 0, 0], cost: 0 })
     const costs = list.map((s) => s.cost)
     expect(costs).toEqual([...costs].sort((a, b) => a - b))
@@ -161,9 +161,9 @@ describe('whole settings', () => {
   })
 
   it('turn no barred lever, and none the wrong way', () => {
-    expect(of(9, 'shorter', [`${block.id}:laps`]).every((s) => s.steps[0] === 0)).toBe(true)
-    expect(of(9, 'longer').every((s) => s.steps.every((n) => n >= 0))).toBe(true)
-    expect(of(0, 'either')).toHaveLength(1)
+    expect(foundBy(9, 'shorter', [`${block.id}:laps`]).every((s) => s.steps[0] === 0)).toBe(true)
+    expect(foundBy(9, 'longer').every((s) => s.steps.every((n) => n >= 0))).toBe(true)
+    expect(foundBy(0, 'either')).toHaveLength(1)
   })
 
   it('of one group leave levers of the whole block alone', () => {
@@ -216,8 +216,8 @@ describe('taking some of the changes', () => {
     to: {},
     ...more,
   })
-  const restsOf = (workout: Workout) => {
-    const block = findBlock(workout, id)
+  const restsOf = (session: Session) => {
+    const block = findBlock(session, id)
     return all.map((g) => leversOf(block)[2]!.read(block, g))
   }
 

@@ -1,19 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { sessionSeconds } from '../src/timing/sessionSeconds.ts'
-import { findBlock, findStation, reorderStations, stationsOf, type Workout } from '@esfuerzo/core'
+import { findBlock, findStation, reorderStations, stationsOf, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { applyFit, arrange, canArrange, fit, type FitChange } from '@esfuerzo/core/tools'
 import { library } from './sessions.ts'
 
-const typed = (text: string): Workout => {
-  const { workout, problems } = parse(text, library)
+const typed = (text: string): Session => {
+  const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
 const changesOf = (changes: readonly FitChange[]) =>
   changes.map(({ lever, scope, from, to }) => [lever, scope, Object.values(from), Object.values(to)])
-const circuit = (workout: Workout) => workout.sections.flatMap((s) => s.blocks).findLast(canArrange)!.id
-const movesIn = (workout: Workout, ids: readonly string[]) => ids.map((id) => findStation(workout, id).cells.all.move)
+const circuit = (session: Session) => session.sections.flatMap((s) => s.blocks).findLast(canArrange)!.id
+const movesIn = (session: Session, ids: readonly string[]) => ids.map((id) => findStation(session, id).cells.all.move)
 
 // Five sessions as teachers really have them, and what a good one would do with each (common practice, no source).
 describe('sessions mended as a good teacher would', () => {
@@ -137,7 +137,7 @@ minutes 20; groups 4-6
     const after = reorderStations(w, id, order)
     expect(sessionSeconds(after, library)).toEqual(seconds.after)
     // The same stations, each with its load and dose.
-    const byId = (x: Workout) => [...stationsOf(findBlock(x, id))].sort((a, b) => a.id.localeCompare(b.id))
+    const byId = (x: Session) => [...stationsOf(findBlock(x, id))].sort((a, b) => a.id.localeCompare(b.id))
     expect(byId(after)).toEqual(byId(w))
   })
 })

@@ -8,10 +8,10 @@ import {
   readDocument,
   referenceProblems,
   timeline,
-  workoutDocument,
+  sessionDocument,
   writtenText,
   type DocumentKind,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { print } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
@@ -48,12 +48,12 @@ it('mutated documents are refused with problems or read whole, and what is read 
         const document = readDocument(kind, input)
         read++
         expect(readDocument(kind, JSON.parse(writtenText(kind, document)))).toEqual(document)
-        if (kind.format !== workoutDocument.format) return
-        const workout = document as Workout
-        if (referenceProblems(workout, library).length) return
-        print(workout, library)
-        for (const group of workout.groups) isTooLong(timeline(workout, group.id, library))
-        refused(() => publish(workout, library))
+        if (kind.format !== sessionDocument.format) return
+        const session = document as Session
+        if (referenceProblems(session, library).length) return
+        print(session, library)
+        for (const group of session.groups) isTooLong(timeline(session, group.id, library))
+        refused(() => publish(session, library))
       })
     }
   }

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { cellsFor } from '../src/library/cellsFor.ts'
-import { newWorkout, valueFor } from '@esfuerzo/core'
+import { newSession, valueFor } from '@esfuerzo/core'
 import { improveOrder } from '../src/arrange/improveOrder.ts'
 import { clashCost, clashOf, neighbourOf } from '../src/arrange/neighbours.ts'
 import { library } from './sessions.ts'
 import { randomOrder } from './support/orderInstances.ts'
 import { orderCost } from '../src/arrange/orderProblem.ts'
 
-const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
+const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
 /** A move as grades 4–6 do it. */
 const doing = (id: string, load?: number) => {
   const cell = valueFor(cellsFor(library.moves.get(id)!, groups, 'rounds'), 'g1')

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { indexLibrary, newWorkout, sessionView, stationsOf, timeline, type Block, type Workout } from '@esfuerzo/core'
+import { indexLibrary, newSession, sessionView, stationsOf, timeline, type Block, type Session } from '@esfuerzo/core'
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
 import {
   applyNext,
@@ -15,7 +15,7 @@ import { libraryData } from '@esfuerzo/library'
 import { bandOf } from '../src/checks/limits.ts'
 import { stepsOf } from '../src/nextTime/formSteps.ts'
 import { changeBlock } from '../src/session/edits/locate.ts'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
 import { samples } from './support/samples.ts'
 
 const library = indexLibrary(libraryData)
@@ -63,14 +63,14 @@ describe('what came back', () => {
 
 const warm = '## Warm-up\njog on the spot 100 s\narm circles 10\nknee hugs 10\nmarch on the spot 100 s\n'
 const cool = '## Cool-down\nquad stretch 20 s\ncalf stretch 20 s\nslow breaths 4 breaths\n'
-function session(main: string, grades: number[]): Workout {
-  const { groups } = newWorkout('x', [grades], 20, library.version)
-  const { workout, problems } = parse(`# Fog\nminutes 25\n${warm}## Main\n${main}\n${cool}`, library, groups)
+function session(main: string, grades: number[]): Session {
+  const { groups } = newSession('x', [grades], 20, library.version)
+  const { workout: session, problems } = parse(`# Fog\nminutes 25\n${warm}## Main\n${main}\n${cool}`, library, groups)
   if (problems.length) throw new Error(JSON.stringify(problems))
-  return workout
+  return session
 }
-const next = (workout: Workout, fields: Partial<CameBack> = {}, weeks = 4 - 1) =>
-  nextTime(workout, library, Object.fromEntries(workout.groups.map((g) => [g.id, [runs(6, fields)]])), weeks)
+const next = (session: Session, fields: Partial<CameBack> = {}, weeks = 4 - 1) =>
+  nextTime(session, library, Object.fromEntries(session.groups.map((g) => [g.id, [runs(6, fields)]])), weeks)
 const first = (main: string, grades: number[], fields: Partial<CameBack> = {}): NextChange | undefined =>
   next(session(main, grades), fields)[0]!.changes[0]
 
@@ -125,7 +125,7 @@ describe('next time', () => {
   })
   it('moves what all lanes share once, and only where they agree', () => {
     const throws = (signals: Partial<CameBack>[]) => {
-      const { groups } = newWorkout(
+      const { groups } = newSession(
         'x',
         [
           [0, 1],
@@ -135,15 +135,15 @@ describe('next time', () => {
         20,
         library.version,
       )
-      const { workout } = parse(
+      const { workout: session } = parse(
         `# Fog\nminutes 25\n${warm}## Main\ntarget 2 m = 1, 5 throws, 3 rounds\n${cool}`,
         library,
         groups,
       )
       const back = Object.fromEntries(groups.map((g, i) => [g.id, [runs(6, signals[i])]]))
-      const lanes = nextTime(workout, library, back, 1)
+      const lanes = nextTime(session, library, back, 1)
       const after = applyNext(
-        workout,
+        session,
         library,
         lanes.flatMap((lane) => lane.changes.slice(0, 1)),
       )
@@ -160,14 +160,14 @@ describe('next time', () => {
 
   it('marks every step that moves another lane as shared, and no other', () => {
     for (const demo of demoSessions.filter((_, i) => i % samples(4, 1) === 0)) {
-      const workout = demoWorkout(demo, library)
-      const steps = (w: Workout, id: string) => JSON.stringify(timeline(w, id, library))
-      for (const group of workout.groups)
-        for (const block of workout.sections.flatMap((s) => s.blocks)) {
-          const { up, down } = stepsOf(block, { group, band: bandOf(group.grades), library, home: workout.home })
+      const session = demoSession(demo, library)
+      const steps = (w: Session, id: string) => JSON.stringify(timeline(w, id, library))
+      for (const group of session.groups)
+        for (const block of session.sections.flatMap((s) => s.blocks)) {
+          const { up, down } = stepsOf(block, { group, band: bandOf(group.grades), library, home: session.home })
           for (const step of [...up, ...down].filter((s) => s !== undefined)) {
-            const after = changeBlock(workout, block.id, () => step.block as Block)
-            const moved = workout.groups.some((g) => g.id !== group.id && steps(after, g.id) !== steps(workout, g.id))
+            const after = changeBlock(session, block.id, () => step.block as Block)
+            const moved = session.groups.some((g) => g.id !== group.id && steps(after, g.id) !== steps(session, g.id))
             expect(moved, `${demo.file}: ${step.lever}`).toBe(step.shared === true)
           }
         }
@@ -193,20 +193,20 @@ describe('every demo session', () => {
   it.each(demoSessions.map((s) => [s.file, s] as const))(
     '%s: each step is one lever, small, and no worse',
     (_, demo) => {
-      const workout = demoWorkout(demo, library)
-      const known = new Set(checkSession(workout, library).map(saying))
-      const before = sessionView(workout, library)
+      const session = demoSession(demo, library)
+      const known = new Set(checkSession(session, library).map(saying))
+      const before = sessionView(session, library)
       for (const fields of [{}, { early: true }])
         for (const weeks of [1, 3])
-          for (const lane of next(workout, fields, weeks))
+          for (const lane of next(session, fields, weeks))
             for (const change of lane.changes) {
-              const after = applyNext(workout, library, [change])
-              expect(after).not.toEqual(workout)
-              const i = workout.groups.findIndex((g) => g.id === lane.group)
+              const after = applyNext(session, library, [change])
+              expect(after).not.toEqual(session)
+              const i = session.groups.findIndex((g) => g.id === lane.group)
               const view = sessionView(after, library)
               // One block, and of other lanes nothing but where targets stand.
-              const blocks = (w: Workout) => w.sections.flatMap((s) => s.blocks)
-              const changed = blocks(after).filter((b, n) => b !== blocks(workout)[n])
+              const blocks = (w: Session) => w.sections.flatMap((s) => s.blocks)
+              const changed = blocks(after).filter((b, n) => b !== blocks(session)[n])
               expect(changed.map((b) => b.id)).toEqual([change.block])
               view.forEach((v, n) => {
                 if (n !== i && change.lever !== 'distance')
@@ -218,7 +218,7 @@ describe('every demo session', () => {
                 [],
               )
               expect(stationsOf(changed[0]!).length).toBe(
-                stationsOf(blocks(workout).find((b) => b.id === change.block)!).length,
+                stationsOf(blocks(session).find((b) => b.id === change.block)!).length,
               )
             }
     },

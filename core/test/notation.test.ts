@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { strip } from '../src/notation/strip.ts'
-import { findStation, libraryFor, setCell, setStation, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import { findStation, libraryFor, setCell, setStation, stationsOf, timeline, type Session } from '@esfuerzo/core'
 import { apply, parse, print } from '@esfuerzo/core/notation'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
 /** A session whose own moves are known by their names: their ids are given as they are met. */
-const byName = ({ moves, ...w }: Workout, { moves: named = moves }: Pick<Workout, 'moves'> = {}): unknown =>
+const byName = ({ moves, ...w }: Session, { moves: named = moves }: Pick<Session, 'moves'> = {}): unknown =>
   JSON.parse(
     (named ?? []).reduce(
       (text, { move }) => text.replaceAll(`"${move.id}"`, JSON.stringify(`own: ${move.name}`)),
@@ -20,11 +20,11 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 describe('the laws of the notation, over every form', () => {
   it('parse(print(w)) is strip(w)', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const text = print(w, library)
-        const { workout, problems } = parse(text, library)
+        const { workout: session, problems } = parse(text, library)
         expect(problems).toEqual([])
-        expect(plain(workout)).toEqual(plain(strip(w, library)))
+        expect(plain(session)).toEqual(plain(strip(w, library)))
       }),
       { numRuns: samples(12, 400) },
     )
@@ -32,7 +32,7 @@ describe('the laws of the notation, over every form', () => {
 
   it('apply(print(w), w) is w', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const applied = apply(print(w, library), w, library)
         expect(applied.problems).toEqual([])
         expect(plain(applied.workout)).toEqual(plain(w))
@@ -43,7 +43,7 @@ describe('the laws of the notation, over every form', () => {
 
   it('print(parse(t)) is stable', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const once = print(parse(print(w, library), library).workout, library)
         expect(print(parse(once, library).workout, library)).toBe(once)
       }),
@@ -76,12 +76,12 @@ quad stretch each side
 butterfly
 `
 const read = (text: string) => {
-  const { workout, problems } = parse(text, library)
+  const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
-const rows = (w: Workout) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
-const whole = (w: Workout, group: string) => typicalSeconds(timeline(w, group, library))
+const rows = (w: Session) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+const whole = (w: Session, group: string) => typicalSeconds(timeline(w, group, library))
 
 describe('a whiteboard', () => {
   it('is read as a teacher means it', () => {
@@ -143,7 +143,7 @@ describe('a whiteboard', () => {
   })
 
   it('names what it cannot read with line and column, offers the nearest, and keeps the rest', () => {
-    const { workout, problems } = parse(
+    const { workout: session, problems } = parse(
       '# T\n## Main part\nsquat 10\nplnak 30 s\n3 laps 30/30 [9-9: 20/20], lap wrest 60\nlunge',
       library,
     )
@@ -152,7 +152,7 @@ describe('a whiteboard', () => {
       [5, 15, '9-9', undefined],
       [5, 28, 'lap wrest 60', undefined],
     ])
-    expect(rows(workout).map((s) => s.cells.all.move)).toEqual(['squat', 'lunge'])
+    expect(rows(session).map((s) => s.cells.all.move)).toEqual(['squat', 'lunge'])
   })
 
   it('needs no headings: a list of moves from elsewhere is a main part', () => {
@@ -173,7 +173,7 @@ describe('while typing', () => {
         ...s,
         blocks: s.blocks.map((b) => ({ ...b, link: 'https://film.example/x' })),
       })),
-    } as Workout
+    } as Session
   }
   it('pins, notes, kit, words and links of what is not touched stay, wherever a line is put in', () => {
     const w = start()
@@ -212,10 +212,10 @@ describe('while typing', () => {
 
 it('a section’s title that fills its line keeps its marks', () => {
   const title = `${'a'.repeat(113)} (b) c)`
-  const { workout, problems } = parse(`# x\n## ${title} (main)\nsquat`, library)
+  const { workout: session, problems } = parse(`# x\n## ${title} (main)\nsquat`, library)
   expect(problems).toEqual([])
-  expect(workout.sections[0]).toMatchObject({ title, role: 'main' })
-  expect(plain(parse(print(workout, library), library).workout)).toEqual(plain(workout))
+  expect(session.sections[0]).toMatchObject({ title, role: 'main' })
+  expect(plain(parse(print(session, library), library).workout)).toEqual(plain(session))
 })
 
 it('mutated texts by the thousand never crash, never hang, and never make what is no session', () => {
@@ -252,7 +252,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
   let texts = 0
   fc.assert(
     fc.property(
-      workoutArbitrary,
+      sessionArbitrary,
       fc.array(fc.tuple(fc.nat({ max: 3 }), fc.nat(), fc.constantFrom(...bits)), { minLength: 10, maxLength: 10 }),
       (w, changes) => {
         // Some lines of a session in a row: what goes wrong goes wrong in a line or between two.
@@ -269,13 +269,13 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
                 ? text.slice(0, at) + bit + text.slice(to)
                 : text.slice(0, at) + bit + text.slice(at)
           texts++
-          const { workout, problems } = parse(text, library)
+          const { workout: session, problems } = parse(text, library)
           for (const p of problems) expect(p.column).toBeGreaterThan(0)
           if (texts % 5) continue
           // What was read is a session like any other: printed and read again it is the same.
-          const again = parse(print(workout, library), library)
+          const again = parse(print(session, library), library)
           expect(again.problems).toEqual([])
-          expect(byName(again.workout)).toEqual(byName(strip(workout, libraryFor(workout, library)), workout))
+          expect(byName(again.workout)).toEqual(byName(strip(session, libraryFor(session, library)), session))
         }
       },
     ),

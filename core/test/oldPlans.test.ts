@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { print, readText } from '@esfuerzo/core/notation'
 import { planBlocks, planText } from '@esfuerzo/core/oldPlans'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { shelf } from './shelf.ts'
 import { samples } from './support/samples.ts'
@@ -11,22 +11,22 @@ import { samples } from './support/samples.ts'
 const seen = (text: string) => text.replace(/[\p{Cf}]/gu, '').replace(/\s+/g, ' ')
 
 describe('a session as a document', () => {
-  it.each(shelf(library).map(({ file, workout }) => [file, workout] as const))(
+  it.each(shelf(library).map(({ file, session }) => [file, session] as const))(
     '%s is read again the same',
-    (_, workout) => {
-      const text = planText(planBlocks(workout, library))
+    (_, session) => {
+      const text = planText(planBlocks(session, library))
       const read = readText(text, library)
       expect(read.problems).toEqual([])
-      expect(print(read.workout, library)).toBe(print(workout, library))
+      expect(print(read.workout, library)).toBe(print(session, library))
     },
   )
 
   it('of any kind is read again the same', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        const read = readText(planText(planBlocks(workout, library)), library)
+      fc.property(sessionArbitrary, (session) => {
+        const read = readText(planText(planBlocks(session, library)), library)
         expect(read.problems).toEqual([])
-        expect(seen(print(read.workout, library))).toBe(seen(print(workout, library)))
+        expect(seen(print(read.workout, library))).toBe(seen(print(session, library)))
       }),
       { numRuns: samples(25, 2000) },
     )

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { stepCues } from '../src/cues/stepCues.ts'
 import { stepLimit } from '../src/run/player.ts'
-import { addGroup, addStation, newWorkout, timeline, type Cell, type Home } from '@esfuerzo/core'
+import { addGroup, addStation, newSession, timeline, type Cell, type Home } from '@esfuerzo/core'
 import { proposeQuiz, putMove } from '@esfuerzo/core/choose'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
@@ -12,9 +12,9 @@ import { library } from './sessions.ts'
 const home: Home = { space: 'run', quiet: false, company: 'together', kit: [], standIns: {}, outdoors: false }
 const move = (id: string) => library.moves.get(id)!
 const typed = (...lines: string[]) => {
-  const { workout, problems } = parse(['# x', 'groups 4-6', '## Main part', ...lines].join('\n'), library)
+  const { workout: session, problems } = parse(['# x', 'groups 4-6', '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return workout
+  return session
 }
 
 const quizWords = {
@@ -36,8 +36,8 @@ it('half of a slot is called from twenty seconds on, and no side of a split one'
 })
 
 it('what a child answers in its own time waits as long as it takes', () => {
-  const workout = typed('squat 10', '### Reach', 'measure sit and reach before')
-  const step = courseOf(publish(workout, library), ['g1']).lanes[0]!.steps.find((s) => s.kind === 'measure')
+  const session = typed('squat 10', '### Reach', 'measure sit and reach before')
+  const step = courseOf(publish(session, library), ['g1']).lanes[0]!.steps.find((s) => s.kind === 'measure')
   expect(stepLimit(step!)).toBe(Infinity)
 })
 
@@ -60,8 +60,8 @@ it('a new, younger lane takes over no later lap that is too hard for it', () => 
       { lap: 3, version: hard.id },
     ],
   }
-  const workout = addStation(newWorkout('x', [[6]], 20, 1), 'b2', { all: cell })
-  const next = addGroup(workout, [0], library)
+  const session = addStation(newSession('x', [[6]], 20, 1), 'b2', { all: cell })
+  const next = addGroup(session, [0], library)
   const block = next.sections.flatMap((s) => s.blocks).find((b) => b.id === 'b2')!
   const cells = 'stations' in block ? block.stations[0]!.cells : undefined
   expect(cells?.by?.[next.groups[1]!.id]?.fromLap).toEqual([cell.fromLap![0]])

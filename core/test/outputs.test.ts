@@ -2,11 +2,11 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { indexLibrary, readWorkout, type Workout } from '@esfuerzo/core'
+import { indexLibrary, readSession, type Session } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { libraryWords } from '@esfuerzo/library/words'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
-import { workoutArbitrary } from './arbitraries.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { digest, outputs } from './support/outputs.ts'
 import { samples } from './support/samples.ts'
 
@@ -15,23 +15,23 @@ const at = (file: string) => new URL(`./fixtures/outputs/${file}`, import.meta.u
 const renew = process.env.RENEW === 'outputs'
 
 /** A hundred random sessions, drawn once and kept, so that they are the same when forms come in. */
-function drawn(): Workout[] {
+function drawn(): Session[] {
   if (renew && !existsSync(at('sessions.json.gz'))) {
-    const sessions = fc.sample(workoutArbitrary, { numRuns: 100, seed: 13 })
+    const sessions = fc.sample(sessionArbitrary, { numRuns: 100, seed: 13 })
     writeFileSync(at('sessions.json.gz'), gzipSync(JSON.stringify(sessions)))
   }
-  return (JSON.parse(gunzipSync(readFileSync(at('sessions.json.gz'))).toString()) as unknown[]).map(readWorkout)
+  return (JSON.parse(gunzipSync(readFileSync(at('sessions.json.gz'))).toString()) as unknown[]).map(readSession)
 }
 
 it('what is made of every demo session and of random ones is what was made of them before, byte by byte', () => {
-  const sessions: [string, Workout][] = [
-    ...demoSessions.map((s): [string, Workout] => {
-      const workout = demoWorkout(s, library)
-      return [s.file, s.weeksAgo === 4 ? { ...workout, title: `fit: ${workout.title}` } : workout]
+  const sessions: [string, Session][] = [
+    ...demoSessions.map((s): [string, Session] => {
+      const session = demoSession(s, library)
+      return [s.file, s.weeksAgo === 4 ? { ...session, title: `fit: ${session.title}` } : session]
     }),
     ...drawn()
       .slice(0, renew ? undefined : samples(20, 100))
-      .map((w, i): [string, Workout] => [`random ${i + 1}`, w]),
+      .map((w, i): [string, Session] => [`random ${i + 1}`, w]),
   ]
   const made = Object.fromEntries(
     sessions.map(([name, w]) => [

@@ -5,9 +5,9 @@ import {
   carryMoves,
   copyOfMove,
   libraryFor,
-  newWorkout,
+  newSession,
   readMoves,
-  readWorkout,
+  readSession,
   referenceProblems,
   removeStation,
   stationsOf,
@@ -26,7 +26,7 @@ const squat = (): OwnMove => {
 }
 const hers = withOwnMoves(library, [squat()])
 const cells = { all: { move: 'own-limpet', version: 'squat', dose: { unit: 'reps' as const, amount: 8 } } }
-const session = () => addStation(newWorkout('x', [[4]], 20, library.version), 'b1', cells)
+const session = () => addStation(newSession('x', [[4]], 20, library.version), 'b1', cells)
 
 describe('a session with a move of the teacher’s own', () => {
   it('carries it with its figure, once, and lets go of it with the last row', () => {
@@ -35,11 +35,11 @@ describe('a session with a move of the teacher’s own', () => {
     expect(carryMoves(carried, hers)).toBe(carried)
     const row = stationsOf(carried.sections[0]!.blocks[0]!)[0]!
     expect(carryMoves(removeStation(carried, row.id), hers)).not.toHaveProperty('moves')
-    expect(carryMoves(newWorkout('x', [[4]], 20, 1), hers)).not.toHaveProperty('moves')
+    expect(carryMoves(newSession('x', [[4]], 20, 1), hers)).not.toHaveProperty('moves')
   })
 
   it('is whole by itself: read, timed and sent without her collection', () => {
-    const carried = readWorkout(JSON.parse(JSON.stringify(carryMoves(session(), hers))))
+    const carried = readSession(JSON.parse(JSON.stringify(carryMoves(session(), hers))))
     expect(referenceProblems(carried, library)).toEqual([])
     const steps = timeline(carried, 'g1', library)
     expect(steps.some((s) => s.move === 'own-limpet')).toBe(true)

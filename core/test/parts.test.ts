@@ -7,27 +7,27 @@ import {
   addStation,
   findBlock,
   idsOf,
-  newWorkout,
+  newSession,
   partOf,
   ProblemError,
   readPart,
-  readWorkout,
+  readSession,
   setCell,
   stationsOf,
   sessionView,
   stepAt,
   timeline,
   type Part,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 
-const put = (w: Workout, move: string) => addStation(w, 'b2', cellsFor(library.moves.get(move)!, w.groups, 'intervals'))
+const put = (w: Session, move: string) => addStation(w, 'b2', cellsFor(library.moves.get(move)!, w.groups, 'intervals'))
 const three = () =>
   ['pogo', 'squat-jump', 'plank'].reduce(
     put,
-    newWorkout(
+    newSession(
       'Three',
       [
         [0, 1],
@@ -38,9 +38,9 @@ const three = () =>
       1,
     ),
   )
-const one = () => put(newWorkout('One', [[4, 5]], 20, 1), 'jog')
-const movesOf = (w: Workout, block = 'b2') => stationsOf(findBlock(w, block)).map((s) => s.cells.all.move)
-const copied = (from: Workout, piece: Parameters<typeof partOf>[1]) => readPart(JSON.stringify(partOf(from, piece)))!
+const one = () => put(newSession('One', [[4, 5]], 20, 1), 'jog')
+const movesOf = (w: Session, block = 'b2') => stationsOf(findBlock(w, block)).map((s) => s.cells.all.move)
+const copied = (from: Session, piece: Parameters<typeof partOf>[1]) => readPart(JSON.stringify(partOf(from, piece)))!
 
 describe('a copied piece', () => {
   it('goes in after a station, a block or a section, with ids of its own', () => {
@@ -97,7 +97,7 @@ describe('a copied piece', () => {
 
   it('of any session, put into any other, leaves a valid session with every id once', () => {
     fc.assert(
-      fc.property(workoutArbitrary, workoutArbitrary, fc.nat(), fc.nat(), (from, to, which, where) => {
+      fc.property(sessionArbitrary, sessionArbitrary, fc.nat(), fc.nat(), (from, to, which, where) => {
         const pieces = from.sections.flatMap((s) => [s, ...s.blocks, ...s.blocks.flatMap((b) => stationsOf(b))])
         fc.pre(pieces.length > 0 && to.sections.length > 0)
         const piece = pieces[which % pieces.length]!
@@ -106,7 +106,7 @@ describe('a copied piece', () => {
         try {
           const result = pastePart(to, part, { section: section.id, block: section.blocks[0]?.id })
           const plain = JSON.parse(JSON.stringify(result))
-          expect(readWorkout(plain)).toEqual(plain)
+          expect(readSession(plain)).toEqual(plain)
           expect(new Set(idsOf(result)).size).toBe([...idsOf(result)].length)
         } catch (error) {
           expect(error).toBeInstanceOf(ProblemError)
@@ -118,7 +118,7 @@ describe('a copied piece', () => {
 
 it('the step at any moment is the one whose seconds hold it', () => {
   fc.assert(
-    fc.property(workoutArbitrary, fc.double({ min: -5, max: 2000, noNaN: true }), (w, seconds) => {
+    fc.property(sessionArbitrary, fc.double({ min: -5, max: 2000, noNaN: true }), (w, seconds) => {
       const steps = timeline(w, w.groups[0]!.id, library)
       const slow = steps.find((s) => s.at <= seconds && seconds < s.at + s.seconds.typical)
       const found = stepAt(sessionView(w, library)[0]!, seconds)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stepCues } from '../src/cues/stepCues.ts'
-import { type Workout } from '@esfuerzo/core'
+import { type Session } from '@esfuerzo/core'
 import { cuesAhead } from '@esfuerzo/core/cues'
 import { publish } from '@esfuerzo/core/publication'
 import {
@@ -26,14 +26,14 @@ import {
   type PlayerState,
   type Start,
 } from '@esfuerzo/core/run'
-import { workoutArbitrary } from './arbitraries.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
 
-const courseFor = (w: Workout, ids = w.groups.map((g) => g.id)): Course => courseOf(publish(w, library), ids)
+const courseFor = (w: Session, ids = w.groups.map((g) => g.id)): Course => courseOf(publish(w, library), ids)
 /** The lane's state with some of it changed. */
 const at = (state: PlayerState, more: object): PlayerState => ({ lanes: state.lanes.map((l) => ({ ...l, ...more })) })
 
-const workout = sessionOf([
+const session = sessionOf([
   {
     id: 'b1',
     form: 'list',
@@ -45,7 +45,7 @@ const workout = sessionOf([
   },
 ])
 // work 13/18/24 s by count, rest 5 s, work 20 s
-const course = courseFor(workout, ['g1'])
+const course = courseFor(session, ['g1'])
 const { steps } = course.lanes[0]!
 const begin = startRun(course, 0)
 
@@ -59,7 +59,7 @@ describe('the player', () => {
 
   it('comes to the same place whether it is looked at often or once, one lane or two', () => {
     fc.assert(
-      fc.property(workoutArbitrary, fc.array(fc.double({ min: 0, max: 40, noNaN: true })), (w, gaps) => {
+      fc.property(sessionArbitrary, fc.array(fc.double({ min: 0, max: 40, noNaN: true })), (w, gaps) => {
         const sent = publishable(w)
         if (!sent) return
         const both = courseOf(
@@ -168,14 +168,14 @@ describe('the player', () => {
   })
 })
 
-const laps = (move: string, version: string): Workout['sections'][number]['blocks'][number] => ({
+const laps = (move: string, version: string): Session['sections'][number]['blocks'][number] => ({
   id: 'b',
   form: 'intervals',
   laps: { all: [1, 2].map(() => ({ work: 20, rest: 10 })) },
   stations: [station(move, version)],
 })
 /** What families are sent of a session; undefined where nobody has anything to do. */
-function publishable(w: Workout) {
+function publishable(w: Session) {
   try {
     return publish(w, library)
   } catch {
@@ -227,7 +227,7 @@ describe('two lanes side by side', () => {
 
   it('never wait for ever: whatever the session, both come to its end by saying "done" again and again', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (w) => {
+      fc.property(sessionArbitrary, (w) => {
         const sent = publishable(w)
         if (!sent) return
         const ids = w.groups.slice(0, 2).map((g) => g.id)

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import * as core from '@esfuerzo/core'
 import { cellsFor } from '../src/library/cellsFor.ts'
-import { idsOf, ProblemError, readWorkout, readWorkoutText, timeline, totals, valueFor } from '@esfuerzo/core'
-import { cellArbitrary, workoutArbitrary } from './arbitraries.ts'
+import { idsOf, ProblemError, readSession, readSessionText, timeline, totals, valueFor } from '@esfuerzo/core'
+import { cellArbitrary, sessionArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
 import { editsOf } from './support/anyEdit.ts'
 import { samples } from './support/samples.ts'
@@ -11,9 +11,9 @@ import { samples } from './support/samples.ts'
 describe('any valid session', () => {
   it('has steps that leave no gap, do not overlap and add up to the total, for every group', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        for (const group of workout.groups) {
-          const steps = timeline(workout, group.id, library)
+      fc.property(sessionArbitrary, (session) => {
+        for (const group of session.groups) {
+          const steps = timeline(session, group.id, library)
           let at = 0
           for (const step of steps) {
             expect(step.at).toBe(at)
@@ -36,11 +36,11 @@ describe('any valid session', () => {
 
   it('survives save and load, odd Unicode included', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        const text = JSON.stringify(workout)
-        const loaded = readWorkoutText(text)
+      fc.property(sessionArbitrary, (session) => {
+        const text = JSON.stringify(session)
+        const loaded = readSessionText(text)
         expect(loaded).toEqual(JSON.parse(text))
-        expect(readWorkout(loaded)).toEqual(loaded)
+        expect(readSession(loaded)).toEqual(loaded)
       }),
       { numRuns: samples(30, 300) },
     )
@@ -54,26 +54,26 @@ describe('every edit', () => {
     const seen = new Set<string>()
     fc.assert(
       fc.property(
-        workoutArbitrary,
+        sessionArbitrary,
         chance,
         fc.array(cellArbitrary, { minLength: 6, maxLength: 12 }),
         (start, stream, cells) => {
-          let workout = start
+          let session = start
           const pick = (n: number) => stream.next().value! % n
           for (const cell of cells) {
-            const edits = Object.entries(editsOf(workout, pick, cell))
+            const edits = Object.entries(editsOf(session, pick, cell))
             const [name, edit] = edits[pick(edits.length)]!
-            const before = JSON.stringify(workout)
+            const before = JSON.stringify(session)
             try {
-              workout = edit()
+              session = edit()
               seen.add(name)
             } catch (error) {
               expect(error).toBeInstanceOf(ProblemError)
             }
-            if (workout === start) expect(JSON.stringify(workout)).toBe(before)
-            const plain = JSON.parse(JSON.stringify(workout))
-            expect(readWorkout(plain)).toEqual(plain)
-            expect(new Set(idsOf(workout)).size).toBe([...idsOf(workout)].length)
+            if (session === start) expect(JSON.stringify(session)).toBe(before)
+            const plain = JSON.parse(JSON.stringify(session))
+            expect(readSession(plain)).toEqual(plain)
+            expect(new Set(idsOf(session)).size).toBe([...idsOf(session)].length)
           }
         },
       ),
@@ -81,23 +81,23 @@ describe('every edit', () => {
     )
     // Every one of them was really applied at least once.
     expect([...seen].sort()).toEqual(
-      Object.keys(editsOf(core.newWorkout('x', [[1]], 9, 1), () => 0, {} as core.Cell)).sort(),
+      Object.keys(editsOf(core.newSession('x', [[1]], 9, 1), () => 0, {} as core.Cell)).sort(),
     )
   })
 
   it('of a cell touches no group it was not told to', () => {
     fc.assert(
-      fc.property(workoutArbitrary, chance, cellArbitrary, (workout, stream, cell) => {
-        const all = workout.sections.flatMap((s) => s.blocks).flatMap((b) => core.stationsOf(b))
+      fc.property(sessionArbitrary, chance, cellArbitrary, (session, stream, cell) => {
+        const all = session.sections.flatMap((s) => s.blocks).flatMap((b) => core.stationsOf(b))
         fc.pre(all.length > 0)
         const station = all[stream.next().value! % all.length]!
-        const group = workout.groups[stream.next().value! % workout.groups.length]!.id
+        const group = session.groups[stream.next().value! % session.groups.length]!.id
         const edited = core.findStation(
-          core.setCell(workout, station.id, [group], () => cell),
+          core.setCell(session, station.id, [group], () => cell),
           station.id,
         )
         expect(valueFor(edited.cells, group)).toEqual(cell)
-        for (const { id } of workout.groups) {
+        for (const { id } of session.groups) {
           if (id !== group) expect(valueFor(edited.cells, id)).toEqual(valueFor(station.cells, id))
         }
       }),
@@ -106,11 +106,11 @@ describe('every edit', () => {
 })
 
 it('limits: no edit grows a session past them', () => {
-  let workout = core.newWorkout('x', [[1]], 20, 1)
-  for (let i = 3; i < core.limits.sections; i++) workout = core.addSection(workout, { role: 'main', title: 'Part' })
-  expect(() => core.addSection(workout, { role: 'main', title: 'Part' })).toThrow(ProblemError)
-  const cells = cellsFor(library.moves.get('squat')!, workout.groups, 'list')
-  for (let i = 0; i < core.limits.stations; i++) workout = core.addStation(workout, 'b1', cells)
-  expect(() => core.addStation(workout, 'b1', cells)).toThrow('too-many')
-  expect(() => core.duplicateSection(workout, 'p1')).toThrow('too-many')
+  let session = core.newSession('x', [[1]], 20, 1)
+  for (let i = 3; i < core.limits.sections; i++) session = core.addSection(session, { role: 'main', title: 'Part' })
+  expect(() => core.addSection(session, { role: 'main', title: 'Part' })).toThrow(ProblemError)
+  const cells = cellsFor(library.moves.get('squat')!, session.groups, 'list')
+  for (let i = 0; i < core.limits.stations; i++) session = core.addStation(session, 'b1', cells)
+  expect(() => core.addStation(session, 'b1', cells)).toThrow('too-many')
+  expect(() => core.duplicateSection(session, 'p1')).toThrow('too-many')
 })

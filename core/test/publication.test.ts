@@ -6,7 +6,7 @@ import { publicationSchema, publish } from '@esfuerzo/core/publication'
 import { feltScale, runSchema, type Run } from '@esfuerzo/core/run'
 import { library, sessionOf, station } from './sessions.ts'
 
-const workout = sessionOf(
+const session = sessionOf(
   [
     {
       id: 'b1',
@@ -30,8 +30,8 @@ const workout = sessionOf(
     [4, 5],
   ],
 )
-workout.sections[0]!.note = 'Watch Limpet 11'
-const sent = publish(workout, library)
+session.sections[0]!.note = 'Watch Limpet 11'
+const sent = publish(session, library)
 
 describe('a publication', () => {
   it('has the lanes with their steps, the moves with their easier versions and figures, and no others', () => {
@@ -39,7 +39,7 @@ describe('a publication', () => {
       ['A', 1.25, 140],
       ['B', 1, 140],
     ])
-    expect(sent.lanes[0]!.steps).toEqual(timeline(workout, 'g1', library))
+    expect(sent.lanes[0]!.steps).toEqual(timeline(session, 'g1', library))
     expect(sent.moves.map((m) => [m.id, m.versions.map((v) => v.id)])).toEqual([
       ['squat-jump', ['rise', 'frog', 'squat-jump']],
       ['one-leg-stand', ['finger-stand', 'one-leg-stand']],
@@ -61,7 +61,7 @@ describe('a publication', () => {
 
   it('asks for an adult near for K–2 only', () => {
     expect(sent.care).toContain('adultNear')
-    expect(publish({ ...workout, groups: [workout.groups[1]!] }, library).care).not.toContain('adultNear')
+    expect(publish({ ...session, groups: [session.groups[1]!] }, library).care).not.toContain('adultNear')
   })
 
   it('refuses a session without a move', () => {

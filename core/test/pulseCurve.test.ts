@@ -1,17 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { newWorkout, sessionView, type Step } from '@esfuerzo/core'
+import { newSession, sessionView, type Step } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { pulseCurve, restingPulse, topPulse } from '@esfuerzo/core/pulse'
-import { demoSessions, demoWorkout } from '../../server/src/demo/sessions.ts'
-import { workoutArbitrary } from './arbitraries.ts'
+import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
 const laneOf = (main: string, grades: number[] = [4]) => {
-  const { groups } = newWorkout('x', [grades], 20, library.version)
-  const { workout } = parse(`# Fog\n## Main\n${main}\n`, library, groups)
-  const [lane] = sessionView(workout, library)
+  const { groups } = newSession('x', [grades], 20, library.version)
+  const { workout: session } = parse(`# Fog\n## Main\n${main}\n`, library, groups)
+  const [lane] = sessionView(session, library)
   return { group: lane!.group, steps: lane!.blocks.flatMap((b) => b.timed.steps) }
 }
 const curveOf = (main: string, grades?: number[]) => {
@@ -44,17 +44,17 @@ describe('a predicted pulse', () => {
 
   it('calls marching moderate for every age, jumping jacks and strength never vigorous throughout where they should not be', () => {
     const grades = [[0], [0, 1], [2], [2, 3], [4], [4, 5, 6], [6]]
-    for (const of of grades) {
-      const march = curveOf('march on the spot 30 min', of)
-      expect(march.minutes.moderate, `march, ${of}`).toBeGreaterThan(29)
+    for (const grade of grades) {
+      const march = curveOf('march on the spot 30 min', grade)
+      expect(march.minutes.moderate, `march, ${grade}`).toBeGreaterThan(29)
       expect(march.minutes.vigorous).toBe(0)
-      const circuit = curveOf('3 laps 30/15\nsquat\npush-up\nlunge\nplank\nbag row\nhip bridge', of)
+      const circuit = curveOf('3 laps 30/15\nsquat\npush-up\nlunge\nplank\nbag row\nhip bridge', grade)
       const minutes = Object.values(circuit.minutes).reduce((a, b) => a + b)
-      expect(circuit.minutes.vigorous / minutes, `strength, ${of}`).toBeLessThan(0.5)
+      expect(circuit.minutes.vigorous / minutes, `strength, ${grade}`).toBeLessThan(0.5)
     }
-    for (const of of [[0], [1], [2], [0, 1, 2]]) {
-      const { minutes } = curveOf('10 laps 30/30\njumping jack', of)
-      expect(minutes.vigorous / 10, `jacks, ${of}`).toBeLessThan(0.6)
+    for (const band of [[0], [1], [2], [0, 1, 2]]) {
+      const { minutes } = curveOf('10 laps 30/30\njumping jack', band)
+      expect(minutes.vigorous / 10, `jacks, ${band}`).toBeLessThan(0.6)
     }
   })
 
@@ -71,8 +71,8 @@ describe('a predicted pulse', () => {
       return move.measures[0] === 'seconds' ? met + 1 : 1 + (met - 1) * 1.35
     }
     const lanesTried = samples(60, 200)
-    const workouts = [...demoSessions.map((s) => demoWorkout(s, library)), ...fc.sample(workoutArbitrary, lanesTried)]
-    const lanes = workouts
+    const sessions = [...demoSessions.map((s) => demoSession(s, library)), ...fc.sample(sessionArbitrary, lanesTried)]
+    const lanes = sessions
       .flatMap((w) => sessionView(w, library))
       .filter((lane) => lane.totals.session.seconds.typical < 3600)
       .slice(0, lanesTried)

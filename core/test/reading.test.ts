@@ -6,13 +6,13 @@ import {
   cleanText,
   limits,
   mapGroups,
-  newWorkout,
+  newSession,
   parseSeconds,
   problemCodes,
   problemText,
   ProblemError,
-  readWorkout,
-  readWorkoutText,
+  readSession,
+  readSessionText,
   referenceProblems,
   type Problem,
 } from '@esfuerzo/core'
@@ -30,7 +30,7 @@ const problemsOf = (read: () => unknown): Problem[] => {
 const good = () =>
   JSON.parse(
     JSON.stringify(
-      newWorkout(
+      newSession(
         'Storm-day springs',
         [
           [0, 1],
@@ -48,7 +48,7 @@ describe('a session file', () => {
     bad.colour = 'red'
     bad.minutes = 'twenty'
     bad.sections[1].blocks[0].laps.by = { g9: [{ work: 30, rest: 30 }] }
-    const problems = problemsOf(() => readWorkout(bad))
+    const problems = problemsOf(() => readSession(bad))
     expect(problems.map((p) => [p.code, pathText(p.path)])).toEqual(
       expect.arrayContaining([
         ['unknown-key', 'colour'],
@@ -97,26 +97,26 @@ describe('a session file', () => {
   ])('with %s says so', (_, spoil, code, path) => {
     const bad = good()
     spoil(bad)
-    expect(problemsOf(() => readWorkout(bad)).map((p) => [p.code, pathText(p.path)])).toContainEqual([code, path])
+    expect(problemsOf(() => readSession(bad)).map((p) => [p.code, pathText(p.path)])).toContainEqual([code, path])
   })
 
   it('that is no JSON, too large, or not a session at all is refused with one clear problem', () => {
-    expect(problemsOf(() => readWorkoutText('{"a":')).map((p) => p.code)).toEqual(['not-json'])
-    expect(problemsOf(() => readWorkoutText(`"${'ä'.repeat(limits.bytes / 2 + 1)}"`)).map((p) => p.code)).toEqual([
+    expect(problemsOf(() => readSessionText('{"a":')).map((p) => p.code)).toEqual(['not-json'])
+    expect(problemsOf(() => readSessionText(`"${'ä'.repeat(limits.bytes / 2 + 1)}"`)).map((p) => p.code)).toEqual([
       'too-big',
     ])
-    for (const odd of [null, 3, 'x', []]) expect(problemsOf(() => readWorkout(odd))[0]?.code).toBe('wrong-type')
+    for (const odd of [null, 3, 'x', []]) expect(problemsOf(() => readSession(odd))[0]?.code).toBe('wrong-type')
   })
 
   it('may not be nested so deep that looking at it takes the program down', () => {
     let deep: unknown = 1
     for (let i = 0; i < 100_000; i++) deep = { all: deep, by: {} }
-    expect(problemsOf(() => readWorkout({ ...good(), sections: deep })).length).toBeGreaterThan(0)
+    expect(problemsOf(() => readSession({ ...good(), sections: deep })).length).toBeGreaterThan(0)
   })
 
   it('names moves and versions the library does not have', () => {
-    const workout = newWorkout('x', [[1]], 20, 1)
-    workout.sections[0]!.blocks = [
+    const session = newSession('x', [[1]], 20, 1)
+    session.sections[0]!.blocks = [
       {
         id: 'b1',
         form: 'list',
@@ -130,7 +130,7 @@ describe('a session file', () => {
         ],
       },
     ]
-    expect(referenceProblems(workout, library).map((p) => [p.code, pathText(p.path)])).toEqual([
+    expect(referenceProblems(session, library).map((p) => [p.code, pathText(p.path)])).toEqual([
       ['unknown-move', 'sections[0].blocks[0].stations[0].cells.all.move'],
       ['unknown-version', 'sections[0].blocks[0].stations[1].cells.by.g1.version'],
     ])
@@ -146,7 +146,7 @@ it('keeps values per group in one canonical form', () => {
   expect(mapGroups({ all: 1, by: { g2: 5 } }, ['g2'], () => 1)).toEqual({ all: 1 })
   const raw = good()
   raw.sections[0].blocks[0].restAfter = { all: 5, by: { g1: 5 } }
-  expect(readWorkout(raw).sections[0]!.blocks[0]).toMatchObject({ restAfter: { all: 5 } })
+  expect(readSession(raw).sections[0]!.blocks[0]).toMatchObject({ restAfter: { all: 5 } })
 })
 
 it('migrates step by step, and leaves what it does not know to the schema', () => {
@@ -188,8 +188,13 @@ it('has a sentence for every problem code, with the path in front', () => {
 })
 
 it('counts in words that fit the number', () => {
-  const said = (atLeast: number, of: 'entries' | 'classes' | 'characters') =>
-    problemText({ code: 'too-small', path: ['x'], expected: { atLeast, of }, received: { count: 0, of: 'entries' } })
+  const said = (atLeast: number, kind: 'entries' | 'classes' | 'characters') =>
+    problemText({
+      code: 'too-small',
+      path: ['x'],
+      expected: { atLeast, of: kind },
+      received: { count: 0, of: 'entries' },
+    })
   expect(said(1, 'entries')).toBe('x: should be at least 1 entry, found a list of 0')
   expect(said(2, 'classes')).toBe('x: should be at least 2 classes, found a list of 0')
   expect(said(1, 'characters')).toContain('at least 1 character,')
@@ -197,7 +202,7 @@ it('counts in words that fit the number', () => {
 
 it('calls types by words a teacher knows', () => {
   const bad = { ...good(), title: 7, minutes: 'x', finishTogether: 1, sections: {}, aim: [] }
-  const sentences = problemsOf(() => readWorkout(bad)).map((p) => problemText(p))
+  const sentences = problemsOf(() => readSession(bad)).map((p) => problemText(p))
   expect(sentences.sort()).toEqual([
     'aim: should be an object with fields, found a list of 0',
     'finishTogether: should be yes or no (true or false), found 1',

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { sumsFor } from '../src/sums/sums.ts'
-import { timeline, totals, type Block, type BlockOf, type Workout } from '@esfuerzo/core'
-import { workoutArbitrary } from './arbitraries.ts'
+import { timeline, totals, type Block, type BlockOf, type Session } from '@esfuerzo/core'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { plainTimes, type Three } from './support/plainTimes.ts'
 import { samples } from './support/samples.ts'
@@ -18,9 +18,9 @@ function small(block: BlockOf<'chance'>): BlockOf<'chance'> {
   return { ...block, stop, stations: block.stations.slice(0, cleared ? 2 : 4) }
 }
 
-const smaller = (workout: Workout): Workout => ({
-  ...workout,
-  sections: workout.sections.map((section) => ({
+const smaller = (session: Session): Session => ({
+  ...session,
+  sections: session.sections.map((section) => ({
     ...section,
     blocks: section.blocks.map((block): Block => (block.form === 'chance' ? small(block) : block)),
   })),
@@ -29,17 +29,17 @@ const smaller = (workout: Workout): Workout => ({
 describe('the timing and a second computation, written from the text alone', () => {
   it('agree on every block of any session, for a quick, a usual and a slow child, and on its reps', () => {
     fc.assert(
-      fc.property(workoutArbitrary.map(smaller), (workout) => {
-        for (const group of workout.groups) {
-          const steps = timeline(workout, group.id, library)
+      fc.property(sessionArbitrary.map(smaller), (session) => {
+        for (const group of session.groups) {
+          const steps = timeline(session, group.id, library)
           const used = new Set<string>()
-          const plain = plainTimes(workout, group, library, {
+          const plain = plainTimes(session, group, library, {
             sums: (block) => sumsFor(block, group, used).map(({ answer }) => answer),
             last: (block) => steps.findLast((s) => s.block === block.id && s.kind === 'work' && s.station)?.station,
           })
           const sums = totals(steps, group, library)
           // Where a game stopped by the clock leaves a child is for no text to say.
-          const blocks = workout.sections.flatMap((s) => s.blocks)
+          const blocks = session.sections.flatMap((s) => s.blocks)
           const stopped = blocks.findIndex((b) => b.form === 'chance' && b.stop.kind === 'seconds')
           for (const { id, form } of blocks.slice(0, stopped < 0 ? undefined : stopped + 1)) {
             const { low, typical, high } = sums.blocks[id]?.seconds ?? { low: 0, typical: 0, high: 0 }

@@ -1,11 +1,11 @@
-import { indexLibrary, newWorkout, type Block, type Cell, type PerGroup, type Step, type Workout } from '@esfuerzo/core'
+import { indexLibrary, newSession, type Block, type Cell, type PerGroup, type Step, type Session } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 
 export const library = indexLibrary(libraryData)
 
 /** One group of the given grades and one section with the given blocks. */
-export function sessionOf(blocks: Block[], grades: number[][] = [[4, 5, 6]]): Workout {
-  const base = newWorkout('Test', grades, 20, library.version)
+export function sessionOf(blocks: Block[], grades: number[][] = [[4, 5, 6]]): Session {
+  const base = newSession('Test', grades, 20, library.version)
   return { ...base, sections: [{ id: 'p1', role: 'main', title: 'Main part', blocks }] }
 }
 

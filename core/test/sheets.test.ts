@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { careText, newWorkout, partTitle, setBlock, type BlockOf, type Workout } from '@esfuerzo/core'
+import { careText, newSession, partTitle, setBlock, type BlockOf, type Session } from '@esfuerzo/core'
 import { fixWords } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, recordRows, sheetRows } from '@esfuerzo/core/publication'
 import { courseOf, doneAs, makeEasier, startRun, choose, type PlayerState } from '@esfuerzo/core/run'
 import { library, sessionOf, station } from './sessions.ts'
 
-const workout: Workout = sessionOf([
+const session: Session = sessionOf([
   {
     id: 'b1',
     form: 'intervals',
@@ -43,7 +43,7 @@ const workout: Workout = sessionOf([
     seconds: { all: 60 },
   },
 ])
-const sent = publish(workout, { ...library, words: { es: { Squat: 'Sentadilla', 'Squat jump': 'Salto' } } })
+const sent = publish(session, { ...library, words: { es: { Squat: 'Sentadilla', 'Squat jump': 'Salto' } } })
 const lane = sent.lanes[0]!
 
 describe('the rows of a sheet', () => {
@@ -70,7 +70,7 @@ describe('the rows of a sheet', () => {
 
   it('say the clock of the block’s laps, and none where rows take different times', () => {
     const paceOf = (text: string) => {
-      const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
+      const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
       const publication = publish(parse(`# Fog\n## Main\n${text}`, library, groups).workout, library)
       return sheetRows(publication, publication.lanes[0]!, 'en')[0]!.blocks[0]!.pace
     }
@@ -160,9 +160,9 @@ describe('what is done at a step', () => {
 
 describe('what chance, a cap and a choice leave open', () => {
   const one = (text: string) => {
-    const { workout, problems } = parse(`# On paper\nminutes 20; groups 4-6\n## Main part\n${text}`, library)
+    const { workout: session, problems } = parse(`# On paper\nminutes 20; groups 4-6\n## Main part\n${text}`, library)
     expect(problems).toEqual([])
-    const publication = publish(workout, library)
+    const publication = publish(session, library)
     return {
       publication,
       lane: publication.lanes[0]!,

@@ -13,21 +13,21 @@ const library = indexLibrary(libraryData)
 const sessions = shelf(library)
 
 it('the shelf is forty sessions of eight to twenty-five minutes, ten for each kind of class, each with why it is good', () => {
-  const kinds = sessions.map(({ workout }) =>
-    workout.groups.length > 1 ? 'mixed' : String(bandOf(workout.groups[0]!.grades)),
+  const kinds = sessions.map(({ session }) =>
+    session.groups.length > 1 ? 'mixed' : String(bandOf(session.groups[0]!.grades)),
   )
   for (const kind of ['0', '1', '2', 'mixed']) expect(kinds.filter((k) => k === kind)).toHaveLength(10)
-  for (const { file, why, workout } of sessions) {
+  for (const { file, why, session } of sessions) {
     expect(why.length, file).toBeGreaterThan(40)
-    expect(workout.minutes, file).toBeGreaterThanOrEqual(8)
-    expect(workout.minutes, file).toBeLessThanOrEqual(25)
-    for (const lane of sessionView(workout, library))
-      expect(lane.totals.session.seconds.typical, file).toBeLessThanOrEqual(workout.minutes * 60)
+    expect(session.minutes, file).toBeGreaterThanOrEqual(8)
+    expect(session.minutes, file).toBeLessThanOrEqual(25)
+    for (const lane of sessionView(session, library))
+      expect(lane.totals.session.seconds.typical, file).toBeLessThanOrEqual(session.minutes * 60)
   }
 })
 
 it('the shelf is left in peace: no stop, a look in at most one session of ten, two notes at the median', () => {
-  const found = alarms(sessions.map(({ workout }) => checkSession(workout, library)))
+  const found = alarms(sessions.map(({ session }) => checkSession(session, library)))
   expect(found.stops).toBe(0)
   expect(found.looks / found.sessions).toBeLessThanOrEqual(0.1)
   expect(found.medianNotes).toBeLessThanOrEqual(2)

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import type { Library } from '../src/library/library.ts'
 
@@ -7,7 +7,7 @@ import type { Library } from '../src/library/library.ts'
 export interface ShelfSession {
   file: string
   why: string
-  workout: Workout
+  session: Session
 }
 
 const folder = new URL('./shelf/', import.meta.url)
@@ -18,12 +18,12 @@ export const shelf = (library: Library): ShelfSession[] =>
     .sort()
     .map((file) => {
       const [first = '', ...rest] = readFileSync(new URL(file, folder), 'utf8').split('\n')
-      const { workout, problems } = parse(rest.join('\n'), library)
+      const { workout: session, problems } = parse(rest.join('\n'), library)
       if (problems.length) throw new Error(`${file}: ${JSON.stringify(problems)}`)
       // What a text does not say: there is a soft ball in these homes.
       return {
         file,
         why: first.replace(/^Why: /, ''),
-        workout: { ...workout, home: { ...workout.home, kit: ['soft-ball'] } },
+        session: { ...session, home: { ...session.home, kit: ['soft-ball'] } },
       }
     })

@@ -3,21 +3,21 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { sumsFor } from '../src/sums/sums.ts'
-import { readWorkoutText, timeline, totals, type Step, type Workout } from '@esfuerzo/core'
+import { readSessionText, timeline, totals, type Step, type Session } from '@esfuerzo/core'
 import { library, typicalSeconds } from './sessions.ts'
 import { plainTimes } from './support/plainTimes.ts'
 
 // The smallest sessions on which a stopwatch and the timing once disagreed.
 
 const folder = join(dirname(fileURLToPath(import.meta.url)), 'fixtures', 'times')
-const read = (name: string): Workout => readWorkoutText(readFileSync(join(folder, `${name}.json`), 'utf8'))
+const read = (name: string): Session => readSessionText(readFileSync(join(folder, `${name}.json`), 'utf8'))
 const stepsOf = (name: string, group = 'g1'): Step[] => timeline(read(name), group, library)
-const of = (steps: readonly Step[], block: string) => steps.filter((s) => s.block === block)
+const stepsIn = (steps: readonly Step[], block: string) => steps.filter((s) => s.block === block)
 const total = (steps: readonly Step[]) =>
   (['low', 'typical', 'high'] as const).map((end) => steps.reduce((sum, s) => sum + s.seconds[end], 0))
 const totalsOf = (name: string) => {
-  const workout = read(name)
-  return totals(timeline(workout, 'g1', library), workout.groups[0]!, library)
+  const session = read(name)
+  return totals(timeline(session, 'g1', library), session.groups[0]!, library)
 }
 const perRep = (move: string, version: string) =>
   library.moves.get(move)!.versions.find((v) => v.id === version)!.secondsPerRep
@@ -25,35 +25,35 @@ const perRep = (move: string, version: string) =>
 // The orders of a whole pack are too many for the plain computation; what they come to is below.
 const names = readdirSync(folder).flatMap((file) => (file === 'cards-52.json' ? [] : file.replace(/\.json$/, '')))
 it.each(names)('%s: both computations say the same', (name) => {
-  const workout = read(name)
-  for (const group of workout.groups) {
-    const steps = timeline(workout, group.id, library)
+  const session = read(name)
+  for (const group of session.groups) {
+    const steps = timeline(session, group.id, library)
     const asked = new Set<string>()
-    const plain = plainTimes(workout, group, library, {
+    const plain = plainTimes(session, group, library, {
       sums: (block) => sumsFor(block, group, asked).map((sum) => sum.answer),
-      last: (block) => of(steps, block.id).findLast((s) => s.kind === 'work')?.station,
+      last: (block) => stepsIn(steps, block.id).findLast((s) => s.kind === 'work')?.station,
     })
     for (const [id, seconds] of Object.entries(plain.blocks))
-      expect([id, ...total(of(steps, id))]).toEqual([id, ...seconds])
+      expect([id, ...total(stepsIn(steps, id))]).toEqual([id, ...seconds])
   }
 })
 
 describe('a cap', () => {
   it('is reached by a quick child too where it goes on until then', () => {
     expect(total(stepsOf('amrap-low'))).toEqual([300, 300, 300])
-    expect(total(of(stepsOf('rounds-cap-low'), 'b1'))).toEqual([100, 100, 100])
+    expect(total(stepsIn(stepsOf('rounds-cap-low'), 'b1'))).toEqual([100, 100, 100])
   })
 
   it('leaves out what it cut: how the child stands, what it holds, its reps', () => {
     // Standing up from the desk takes a second; the bottle of the chops was never taken up.
-    const next = of(stepsOf('cap-stance'), 'b2')
+    const next = stepsIn(stepsOf('cap-stance'), 'b2')
     expect(next[0]).toMatchObject({ kind: 'change', seconds: { typical: 1 } })
     // As many squats as there was time for, not the hundred that were asked.
     expect(totalsOf('cut-reps').session.reps.squat).toBeCloseTo(10 / perRep('squat', 'squat'), 9)
   })
 
   it('in a rest leaves the rest that was taken', () => {
-    expect(of(stepsOf('cap-rest'), 'b2').map((s) => s.kind)).toEqual(['work'])
+    expect(stepsIn(stepsOf('cap-rest'), 'b2').map((s) => s.kind)).toEqual(['work'])
   })
 
   it('has no other limit beside it: as many rounds as fit, however short', () => {

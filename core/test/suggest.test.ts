@@ -1,6 +1,6 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
-import { addStation, stationsOf, type Workout } from '@esfuerzo/core'
+import { addStation, stationsOf, type Session } from '@esfuerzo/core'
 import { checkSession } from '@esfuerzo/core/checks'
 import { putCells } from '@esfuerzo/core/choose'
 import { offered, suggested, suggestFor, suggestProblem, type SuggestContext } from '@esfuerzo/core/suggest'
@@ -12,8 +12,8 @@ import { samples } from './support/samples.ts'
 import { solvedBy } from './support/solvedBy.ts'
 
 const context: SuggestContext = { lately: new Set(['squat']), known: new Set(['bag-row', 'plank']) }
-const sessions = shelf(library).map((s) => s.workout)
-const inIt = ({ sections }: Workout) =>
+const sessions = shelf(library).map((s) => s.session)
+const inIt = ({ sections }: Session) =>
   new Set(
     sections
       .flatMap((s) => s.blocks)
@@ -32,9 +32,9 @@ const squats = sessionOf([
 describe('what a place leaves open', () => {
   it('is picked as well as looking at every pair finds', async () => {
     const highs = await highsLoader()
-    for (const workout of sessions.slice(0, samples(3, 40)))
+    for (const session of sessions.slice(0, samples(3, 40)))
       for (const place of suggestFor) {
-        const { problem } = suggestProblem(workout, place, 2, context, library)
+        const { problem } = suggestProblem(session, place, 2, context, library)
         const answer = solvedBy(highs, problem)!
         const { candidates } = problem
         let best = -Infinity
@@ -49,22 +49,22 @@ describe('what a place leaves open', () => {
   })
 
   it('fits the home and every group, is not there yet, and brings nothing anybody would stop at', () => {
-    for (const workout of sessions.slice(0, samples(4, 40)))
+    for (const session of sessions.slice(0, samples(4, 40)))
       for (const place of suggestFor) {
-        const found = suggestProblem(workout, place, 3, context, library)
-        const before = checkSession(workout, library).filter((f) => f.level === 'stop').length
-        const block = workout.sections
+        const found = suggestProblem(session, place, 3, context, library)
+        const before = checkSession(session, library).filter((f) => f.level === 'stop').length
+        const block = session.sections
           .filter((s) => (place === 'work' ? s.role === 'main' : s.role === place))
           .flatMap((s) => s.blocks)
           .find((b) => 'stations' in b)
         for (const { move: id, reasons } of offered(found, 6)) {
           const move = library.moves.get(id)!
-          expect(inIt(workout)).not.toContain(id)
+          expect(inIt(session)).not.toContain(id)
           expect(reasons.length).toBeLessThanOrEqual(2)
-          expect(move.versions.some((v) => obstacles(move, v, workout.home, library).length === 0)).toBe(true)
+          expect(move.versions.some((v) => obstacles(move, v, session.home, library).length === 0)).toBe(true)
           if (!block) continue
-          const place = { form: block.form, home: workout.home }
-          const after = addStation(workout, block.id, putCells(move, workout.groups, place, library))
+          const place = { form: block.form, home: session.home }
+          const after = addStation(session, block.id, putCells(move, session.groups, place, library))
           expect(checkSession(after, library).filter((f) => f.level === 'stop').length).toBe(before)
         }
       }

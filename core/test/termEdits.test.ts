@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readDocument, saidMinutes, timeline, type Group, type Workout } from '@esfuerzo/core'
+import { readDocument, saidMinutes, timeline, type Group, type Session } from '@esfuerzo/core'
 import {
   changedDays,
   clearDay,
@@ -224,21 +224,21 @@ it('is told as rows and as a table in Markdown: weeks down, home days across', (
 })
 
 describe('what a term holds', () => {
-  const [first, second] = shelf(library).filter(({ workout }) => workout.aim.builds.length)
-  const sessions = new Map([first!, second!].map(({ workout }, i) => [idOf(i), termSession(idOf(i), workout, library)]))
+  const [first, second] = shelf(library).filter(({ session }) => session.aim.builds.length)
+  const sessions = new Map([first!, second!].map(({ session }, i) => [idOf(i), termSession(idOf(i), session, library)]))
 
   /** A lane's minutes by its last step's end. */
-  const lasts = (workout: Workout, { id }: Group) => {
-    const last = timeline(workout, id, library).at(-1)!
+  const lasts = (session: Session, { id }: Group) => {
+    const last = timeline(session, id, library).at(-1)!
     return saidMinutes({ typical: last.at + last.seconds.typical })
   }
 
   it('is of the class’s own lane where a class is said, in minutes and in effort', () => {
-    const { workout } = first!
-    for (const group of workout.groups) {
-      const own = termSession(idOf(0), workout, library, group.grades)
-      expect(own.minutes).toBe(lasts(workout, group))
-      const alone = { ...workout, groups: [group] }
+    const { session } = first!
+    for (const group of session.groups) {
+      const own = termSession(idOf(0), session, library, group.grades)
+      expect(own.minutes).toBe(lasts(session, group))
+      const alone = { ...session, groups: [group] }
       expect(own.moderate).toBe(termSession(idOf(0), alone, library).moderate)
     }
   })
@@ -248,7 +248,7 @@ describe('what a term holds', () => {
     const ids = { families: ['squat'], categories: [], builds: [], regions: ['lower'], parts: [] }
     const { weeks, rows } = coverage({ ...term, places }, sessions, ids)
     expect(weeks[0]).toMatchObject({ days: 2, open: 2 })
-    const longest = ({ workout }: { workout: Workout }) => Math.max(...workout.groups.map((g) => lasts(workout, g)))
+    const longest = ({ session }: { session: Session }) => Math.max(...session.groups.map((g) => lasts(session, g)))
     expect(weeks[0]!.minutes).toBe(longest(first!) + longest(second!))
     expect(weeks[0]!.newMoves.length).toBeGreaterThan(0)
     expect(weeks[1]!.newMoves).toEqual([])
@@ -259,17 +259,17 @@ describe('what a term holds', () => {
 })
 
 it('a session that comes again is a step on at its second time, and nothing anybody would look at comes with it', () => {
-  const workouts = shelf(library).map((s) => s.workout)
+  const sessions = shelf(library).map((s) => s.session)
   let stepped = 0
-  for (const workout of workouts.slice(0, 12)) {
-    const again = termStep(workout, library, 1, {})
-    expect(again.title).toBe(`${workout.title} 2`)
+  for (const session of sessions.slice(0, 12)) {
+    const again = termStep(session, library, 1, {})
+    expect(again.title).toBe(`${session.title} 2`)
     const { title: _, ...rest } = again
-    stepped += Number(JSON.stringify(rest) !== JSON.stringify({ ...workout, title: undefined }))
-    const looks = (of: typeof workout) => checkSession(of, library).filter((f) => f.level !== 'note').length
-    expect(looks(again)).toBeLessThanOrEqual(looks(workout))
+    stepped += Number(JSON.stringify(rest) !== JSON.stringify({ ...session, title: undefined }))
+    const looks = (one: typeof session) => checkSession(one, library).filter((f) => f.level !== 'note').length
+    expect(looks(again)).toBeLessThanOrEqual(looks(session))
     // To beat it, it is the same again.
-    expect({ ...termStep(workout, library, 2, {}), title: '' }).toEqual({ ...again, title: '' })
+    expect({ ...termStep(session, library, 2, {}), title: '' }).toEqual({ ...again, title: '' })
   }
   expect(stepped).toBeGreaterThan(3)
 })

@@ -78,16 +78,16 @@ const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: Retur
 }
 
 describe.each(termRuleIds)('%s', (id) => {
-  const of = (view: ReturnType<typeof termOf>) => checkTerm(view, termRules).filter((f) => f.rule === id)
+  const foundIn = (view: ReturnType<typeof termOf>) => checkTerm(view, termRules).filter((f) => f.rule === id)
   it('is said where it is so, in both languages, and not where it is nearly so', () => {
-    const [finding] = of(cases[id].breaks)
+    const [finding] = foundIn(cases[id].breaks)
     expect(finding).toMatchObject({ rule: id, level: 'note' })
     for (const language of ['en', 'es'] as const) {
       const { what, why } = findingText(finding!, language)
       expect(what).toMatch(/^\p{L}.*\.$/u)
       expect(`${what} ${why} ${ruleText(id, language).title}`).not.toMatch(/undefined|NaN|\{/)
     }
-    expect(of(cases[id].near)).toEqual([])
+    expect(foundIn(cases[id].near)).toEqual([])
   })
 
   it('weighs what the school says', () => {

@@ -1,23 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { timeline, type Block, type BlockOf, type Dose, type Workout } from '@esfuerzo/core'
-import { workoutArbitrary } from './arbitraries.ts'
+import { timeline, type Block, type BlockOf, type Dose, type Session } from '@esfuerzo/core'
+import { sessionArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station, typicalSeconds } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
 const ends = ['low', 'typical', 'high'] as const
-const total = (workout: Workout, group = workout.groups[0]!.id) => {
-  const steps = timeline(workout, group, library)
+const total = (session: Session, group = session.groups[0]!.id) => {
+  const steps = timeline(session, group, library)
   return ends.map((end) => steps.reduce((sum, s) => sum + s.seconds[end], 0))
 }
 
 describe('whatever the session', () => {
   it('a group’s time does not depend on the other groups', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        for (const group of workout.groups)
-          expect(timeline({ ...workout, groups: [group] }, group.id, library)).toEqual(
-            timeline(workout, group.id, library),
+      fc.property(sessionArbitrary, (session) => {
+        for (const group of session.groups)
+          expect(timeline({ ...session, groups: [group] }, group.id, library)).toEqual(
+            timeline(session, group.id, library),
           )
       }),
       { numRuns: samples(25, 300) },
@@ -26,10 +26,10 @@ describe('whatever the session', () => {
 
   it('steps lie end to end, and a quick child is never slower, a slow one never quicker than the usual', () => {
     fc.assert(
-      fc.property(workoutArbitrary, (workout) => {
-        for (const group of workout.groups) {
+      fc.property(sessionArbitrary, (session) => {
+        for (const group of session.groups) {
           let at = 0
-          for (const step of timeline(workout, group.id, library)) {
+          for (const step of timeline(session, group.id, library)) {
             expect(step.at).toBe(at)
             expect(step.seconds.low <= step.seconds.typical && step.seconds.typical <= step.seconds.high).toBe(true)
             expect(Object.values(step.seconds).every((n) => Number.isInteger(n) && n >= 0)).toBe(true)
@@ -53,8 +53,8 @@ describe('more is never less', () => {
     { minLength: 1, maxLength: 4 },
   )
   const grades = fc.constantFrom<number[]>([0], [1, 2], [2, 4, 6], [5])
-  const made = (of: readonly (readonly [{ id: string; standard: string }, Dose['unit'], number])[], more = 0) =>
-    of.map(([move, unit, amount], i) => ({
+  const made = (doses: readonly (readonly [{ id: string; standard: string }, Dose['unit'], number])[], more = 0) =>
+    doses.map(([move, unit, amount], i) => ({
       ...station(move.id, move.standard, { dose: { unit, amount: amount + more } }),
       id: `s${i}`,
     }))
@@ -69,12 +69,12 @@ describe('more is never less', () => {
         small,
         fc.integer({ min: 1, max: 4 }),
         fc.option(fc.integer({ min: 5, max: 400 })),
-        (of, g, rest, between, rounds, cap) => {
+        (doses, g, rest, between, rounds, cap) => {
           const seconds = (more: { dose?: number; rest?: number; between?: number; rounds?: number; cap?: number }) => {
             const block: BlockOf<'rounds'> = {
               id: 'b1',
               form: 'rounds',
-              stations: made(of, more.dose),
+              stations: made(doses, more.dose),
               rounds: { all: rounds + (more.rounds ?? 0) },
               restStations: { all: rest + (more.rest ?? 0) },
               restBetween: { all: between + (more.between ?? 0) },
@@ -86,7 +86,9 @@ describe('more is never less', () => {
           for (const more of [{ dose: 1 }, { rest: 1 }, { between: 5 }, { rounds: 1 }, { cap: 7 }])
             // Each step is rounded for itself: what a rest covers more of may round the other way by a second.
             for (const [i, n] of seconds(more).entries())
-              expect(n + ('rest' in more || 'between' in more ? of.length * rounds : 0)).toBeGreaterThanOrEqual(now[i]!)
+              expect(n + ('rest' in more || 'between' in more ? doses.length * rounds : 0)).toBeGreaterThanOrEqual(
+                now[i]!,
+              )
         },
       ),
       { numRuns: samples(60, 1000) },

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { libraryFor, stationsOf, type PerGroup, type Workout } from '@esfuerzo/core'
+import { libraryFor, stationsOf, type PerGroup, type Session } from '@esfuerzo/core'
 import { apply, parse, print, readText } from '@esfuerzo/core/notation'
 import { strip } from '../src/notation/strip.ts'
 import { looksPerGroup, valueFor } from '../src/terms/perGroup.ts'
@@ -9,7 +9,7 @@ import { samples } from './support/samples.ts'
 import { writtenArbitrary } from './support/writtenSessions.ts'
 
 /** Through JSON, and without the moves it carries: a text says none of them. */
-const said = (w: Workout): unknown => {
+const said = (w: Session): unknown => {
   const { moves: _, ...rest } = w
   return JSON.parse(JSON.stringify(rest))
 }
@@ -20,9 +20,9 @@ describe('what teachers name as they like survives the text', () => {
     fc.assert(
       fc.property(writtenArbitrary, (w) => {
         const known = libraryFor(w, library)
-        const { workout, problems } = parse(print(w, known), known)
+        const { workout: session, problems } = parse(print(w, known), known)
         expect(problems).toEqual([])
-        expect(said(workout)).toEqual(said(strip(w, known)))
+        expect(said(session)).toEqual(said(strip(w, known)))
       }),
       runs,
     )

@@ -30,8 +30,8 @@ async function answered(api: APIRequestContext, path: string) {
 /** The token of the latest live link of one of the demo's sessions. */
 export const tokenOf = (title: string): Promise<string> =>
   withInterface(async (api) => {
-    const { workouts } = await answered(api, '/api/workouts')
-    const { id } = workouts.find((w: { title: string }) => w.title === title)
+    const { workouts: sessions } = await answered(api, '/api/workouts')
+    const { id } = sessions.find((w: { title: string }) => w.title === title)
     const { publications } = await answered(api, `/api/workouts/${id}/publications`)
     return publications.find((p: { endedAt: string | null }) => !p.endedAt).token
   })

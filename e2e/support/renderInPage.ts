@@ -1,4 +1,4 @@
-import { indexLibrary, newWorkout, timeline } from '@esfuerzo/core'
+import { indexLibrary, newSession, timeline } from '@esfuerzo/core'
 import { trackCues } from '@esfuerzo/core/cues'
 import { parse } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
@@ -11,10 +11,10 @@ const [quietSeconds, threshold] = [0.2, 0.003]
 /** What rings in a session of so many laps of five minutes: when, and which sound. */
 function schedule(laps: number): { at: number; sound: Sound }[] {
   const library = indexLibrary(libraryData)
-  const groups = newWorkout('x', [[4, 5, 6]], 20, library.version).groups
+  const groups = newSession('x', [[4, 5, 6]], 20, library.version).groups
   const text = `# Laps\n## Main\n${laps} laps 40/20\nsquat\njog\nhigh knees\nmarch\njumping jack\n`
-  const { workout } = parse(text, library, groups)
-  return trackCues(timeline(workout, workout.groups[0]!.id, library)).flatMap((cue) => {
+  const { workout: session } = parse(text, library, groups)
+  return trackCues(timeline(session, session.groups[0]!.id, library)).flatMap((cue) => {
     const sound: Sound | undefined = cue.kind === 'bell' ? cue.tone : cue.kind === 'count' ? undefined : cue.kind
     return sound ? [{ at: cue.at, sound }] : []
   })

@@ -3,7 +3,7 @@ import { type Joints } from '../../core/src/figure/body.ts'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { readLibrary } from '../../core/src/library/library.ts'
 import { versionFor } from '../../core/src/library/versionFor.ts'
-import { addStation, families, gradesName, newWorkout, obstacles, timeline, type Move } from '@esfuerzo/core'
+import { addStation, families, gradesName, newSession, obstacles, timeline, type Move } from '@esfuerzo/core'
 import { searchMoves } from '@esfuerzo/core/choose'
 import { keyMoments, pose, type Figure, type Point } from '@esfuerzo/core/figure'
 import { libraryData } from '../index.ts'
@@ -162,7 +162,7 @@ describe.each(each)('%s', (_, move) => {
   it('says its first side where it does one side, then the other', () => {
     if (move.sides !== 'each') return
     const unit = move.measures[0]!
-    const w = newWorkout('x', [[4]], 20, 1)
+    const w = newSession('x', [[4]], 20, 1)
     const block = w.sections.flatMap((s) => s.blocks).find((b) => b.form === 'list')!
     const cell = { move: move.id, version: move.standard, dose: { unit, amount: 4 } }
     const steps = timeline(addStation(w, block.id, { all: cell }), w.groups[0]!.id, library)
@@ -460,11 +460,11 @@ describe('what a teacher knows (common practice, no source)', () => {
 
 it.each([0, 1, 2, 3, 4, 5, 6])('grade %i has a warm-up, a circuit and a cool-down', (grade) => {
   const fits = moves.filter((m) => versionFor(m, { grades: [grade] }).fromGrade <= grade)
-  const of = (test: (m: (typeof moves)[number]) => boolean) => fits.filter(test).length
-  expect(of((m) => m.builds.includes('endurance') && m.posture === 'standing')).toBeGreaterThanOrEqual(4)
+  const count = (test: (m: (typeof moves)[number]) => boolean) => fits.filter(test).length
+  expect(count((m) => m.builds.includes('endurance') && m.posture === 'standing')).toBeGreaterThanOrEqual(4)
   const strength = ['squat', 'lunge', 'hinge', 'push', 'brace', 'curl', 'jump']
-  expect(of((m) => strength.includes(m.family))).toBeGreaterThanOrEqual(10)
-  expect(of((m) => m.family === 'stretch' && m.stretches !== undefined)).toBeGreaterThanOrEqual(5)
+  expect(count((m) => strength.includes(m.family))).toBeGreaterThanOrEqual(10)
+  expect(count((m) => m.family === 'stretch' && m.stretches !== undefined)).toBeGreaterThanOrEqual(5)
 })
 
 it('gives a group the hardest version its lowest grade is ready for, not beyond the ordinary one', () => {
@@ -481,7 +481,7 @@ it('gives a group the hardest version its lowest grade is ready for, not beyond 
 })
 
 it('puts a move in with what most groups share as the shared value', () => {
-  const { groups } = newWorkout(
+  const { groups } = newSession(
     'x',
     [
       [0, 1],

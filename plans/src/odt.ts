@@ -45,9 +45,9 @@ export function blocksOfOdt(xml: Uint8Array, name: string): PlanBlock[] {
         if (tag === 'style:style' && /quotation/i.test(a['style:parent-style-name'] ?? '')) quotes.add(style)
         if (!body) return
         if (tag === 'text:h') return reader.open(`h${Math.min(6, Number(a['text:outline-level']) || 1)}`, {})
-        const of = a['text:style-name'] ?? ''
-        if (tag === 'text:p' && /^title$/i.test(of)) return reader.open('h1', {})
-        if (tag === 'text:p' && (/quot/i.test(of) || quotes.has(of))) reader.open('blockquote', {})
+        const styleName = a['text:style-name'] ?? ''
+        if (tag === 'text:p' && /^title$/i.test(styleName)) return reader.open('h1', {})
+        if (tag === 'text:p' && (/quot/i.test(styleName) || quotes.has(styleName))) reader.open('blockquote', {})
         if (tag === 'text:s') return reader.write(' '.repeat(Math.min(20, Number(a['text:c']) || 1)))
         if (tag === 'text:tab') return reader.write('\t')
         if (tag === 'text:line-break') return reader.open('br', {})

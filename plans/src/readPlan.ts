@@ -27,15 +27,16 @@ async function packed(bytes: Uint8Array, name: string): Promise<Found> {
   const wanted = (part: string) =>
     docxParts.test(part) || xlsxParts.test(part) || /^(?:mimetype|content\.xml|META-INF\/manifest\.xml)$/.test(part)
   const { parts, names } = unpack(bytes, name, wanted)
-  const of = (pattern: RegExp) => new Map([...parts].filter(([part]) => pattern.test(part)))
+  const partsLike = (pattern: RegExp) => new Map([...parts].filter(([part]) => pattern.test(part)))
   const pictures = names
     .filter((n) => /(?:^|\/)(?:media|Pictures)\/[^/]+\.\w+$/i.test(n))
     .map((n) => n.split('/').at(-1)!)
   if (names.some((n) => /vbaProject\.bin$/i.test(n)))
     throw refused('file-kind', name, kindFacts(parts.has('xl/workbook.xml') ? 'xlsm' : 'docm'))
   if (parts.has('word/document.xml'))
-    return { kind: 'docx', parts: [await blocksOfDocx(of(docxParts), name)], pictures }
-  if (parts.has('xl/workbook.xml')) return { kind: 'xlsx', parts: await sheetsOfXlsx(of(xlsxParts), name), pictures }
+    return { kind: 'docx', parts: [await blocksOfDocx(partsLike(docxParts), name)], pictures }
+  if (parts.has('xl/workbook.xml'))
+    return { kind: 'xlsx', parts: await sheetsOfXlsx(partsLike(xlsxParts), name), pictures }
   const content = parts.get('content.xml')
   const text = (part: string) => new TextDecoder().decode(parts.get(part) ?? new Uint8Array())
   if (content && /opendocument\.text/.test(text('mimetype') || text('META-INF/manifest.xml'))) {

@@ -27,8 +27,8 @@ const {
 async function whiteboards(bytes: Uint8Array, name: string): Promise<string[]> {
   const { texts } = await readPlan(bytes, name)
   return texts.map((text) => {
-    const { workout, questions } = readText(text, library)
-    const lines = print(workout, library)
+    const { workout: session, questions } = readText(text, library)
+    const lines = print(session, library)
       .split('\n')
       .filter((l) => l && !/^minutes /.test(l))
     return [...lines, ...questions.map((q) => `? ${q.received}`)].join('\n')

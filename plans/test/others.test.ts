@@ -134,6 +134,6 @@ function odfOf(): string {
 it.each(files)('a file of %s is read as the plan it is', async (_, name, bytes) => {
   const { texts } = await readPlan(await bytes(), name)
   expect(texts).toHaveLength(1)
-  const { workout, questions } = readText(texts[0]!, library)
-  expect([print(workout, library), questions]).toEqual([whiteboard, []])
+  const { workout: session, questions } = readText(texts[0]!, library)
+  expect([print(session, library), questions]).toEqual([whiteboard, []])
 })

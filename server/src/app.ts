@@ -45,7 +45,7 @@ import { openPaperStore } from './handout/paper.ts'
 import { subscribedTermRoutes, termRoutes } from './terms/routes.ts'
 import { openSessionMinutes } from './terms/sessionMinutes.ts'
 import type { JobPool } from './workers/jobPool.ts'
-import { workoutRoutes } from './workouts/routes.ts'
+import { sessionRoutes } from './sessions/routes.ts'
 
 /** Everything the application needs from outside. */
 export interface AppParts {
@@ -189,7 +189,7 @@ export function createApp({
   const known = knownDevices(secret, secure)
   accountRoutes(app, { db, limits, post, afterwards, deletions, known, pagesAt, demo: outbox !== undefined })
   settingsRoutes(app, db)
-  workoutRoutes(app, db, library, deletions)
+  sessionRoutes(app, db, library, deletions)
   originalRoutes(app, db, deletions)
   copyRoutes(app, { db, secret, post, written, pagesAt })
   shelfRoutes(app, db, deletions)

@@ -1,6 +1,6 @@
 import type { Router } from 'express'
 import { z } from 'zod'
-import { movesFileSchema, partSchema, settingsSchema, workoutSchema } from '@esfuerzo/core'
+import { movesFileSchema, partSchema, settingsSchema, sessionSchema } from '@esfuerzo/core'
 import { runSchema } from '@esfuerzo/core/run'
 import { termSchema } from '@esfuerzo/core/term'
 import type { schemaNames } from '@esfuerzo/contract'
@@ -9,7 +9,7 @@ import { implement } from './http/implement.ts'
 /** The documents' JSON Schemas, made from the very schemas that check them. */
 export function schemaRoutes(router: Router): void {
   const documents: Record<(typeof schemaNames)[number], z.ZodType> = {
-    'workout.json': workoutSchema,
+    'workout.json': sessionSchema,
     'part.json': partSchema,
     'run.json': runSchema,
     'settings.json': settingsSchema,

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { newSettings, settingsDocument, writtenDocument, type Settings } from '@esfuerzo/core'
 import { defaultLimits } from '../src/http/limits.ts'
 import { linkLife } from '../src/accounts/mailedLinks.ts'
-import { runOf, sentWorkout, smallWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { runOf, sentSession, smallSession, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 beforeAll(async () => void (server = await testServer()))
@@ -205,10 +205,10 @@ it('deleting everything wants the password, leaves nothing, and touches nobody e
   await server.browser().post('/api/password/forgotten').send({ email: ana.email }).expect(200)
   await server.browser().post('/api/accounts').send(ana).expect(200)
   await server.flush()
-  const { publication, workoutId } = await sentWorkout(own)
-  await own.post(`/api/workouts/${workoutId}/copies`).send({ email: 'colleague@island.example' }).expect(200)
+  const { publication, workoutId: sessionId } = await sentSession(own)
+  await own.post(`/api/workouts/${sessionId}/copies`).send({ email: 'colleague@island.example' }).expect(200)
   await server.flush()
-  const theirs = await sentWorkout(other, smallWorkout('Theirs'))
+  const theirs = await sentSession(other, smallSession('Theirs'))
   const run = runOf(publication)
   await server.browser().post(`/api/go/${publication.token}/runs`).send(run).expect(200)
   await own.post('/api/me/delete').send({ password: 'wrong' }).expect(401)

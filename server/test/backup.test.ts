@@ -18,7 +18,7 @@ import { addDemo } from '../src/demo/addDemo.ts'
 import { readDeletions } from '../src/deletions/deletions.ts'
 import { repeatDeletions } from '../src/backup/repeatDeletions.ts'
 import { linkToken, tokenHash } from '../src/http/linkToken.ts'
-import { library, runOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { library, runOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let folder: string
@@ -100,9 +100,9 @@ it('leaves no half a file where the database cannot be read', async () => {
 it('what was deleted after the backup is deleted again, and links of another secret get new tokens', async () => {
   const leaves = await server.teacher('leaves@island.example')
   const stays = await server.teacher('stays@island.example')
-  await sentWorkout(leaves)
-  const gone = await sentWorkout(stays)
-  const kept = await sentWorkout(stays)
+  await sentSession(leaves)
+  const gone = await sentSession(stays)
+  const kept = await sentSession(stays)
   await server.browser().post(`/api/go/${gone.publication.token}/runs`).send(runOf(gone.publication)).expect(200)
   const class_ = (
     await stays
@@ -153,10 +153,10 @@ it('what was deleted after the backup is deleted again, and links of another sec
 
 it('another secret makes worthless whatever the one before has made, and names what is to be handed out again', async () => {
   const hers = await server.teacher('rekeyed@island.example')
-  const { workoutId, publication } = await sentWorkout(hers)
-  const ended = await sentWorkout(hers)
+  const { workoutId: sessionId, publication } = await sentSession(hers)
+  const ended = await sentSession(hers)
   await hers.post(`/api/publications/${ended.publication.id}/end`).send({}).expect(200)
-  const copy = (await hers.post(`/api/workouts/${workoutId}/copies`).send({}).expect(200)).body.token as string
+  const copy = (await hers.post(`/api/workouts/${sessionId}/copies`).send({}).expect(200)).body.token as string
   const term = newTerm('Autumn', '2026-09-07')
   const termId = (await hers.post('/api/terms').send({ document: term }).expect(200)).body.id as string
   const calendar = (await hers.post(`/api/terms/${termId}/link`).send({}).expect(200)).body.link.token as string

@@ -3,26 +3,26 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { WrittenCell } from '@esfuerzo/contract'
 import { bookCells, placeKey, type BookColumn, type BookEntry } from '@esfuerzo/core/classBook'
 import { pupilKey } from '../src/pupils/pupilCode.ts'
-import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { runOf, sentSession, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 const secret = 's'.repeat(40)
 let server: TestServer
 let own: Agent
 let classId: string
 let pupils: { id: string; alias: string }[]
-let sent: Awaited<ReturnType<typeof sentWorkout>>
+let sent: Awaited<ReturnType<typeof sentSession>>
 /** A session whose one station asks for reps. */
 function recorded() {
-  const workout = smallWorkout()
+  const session = smallSession()
   return {
-    ...workout,
-    sections: workout.sections.map((s) => ({
+    ...session,
+    sections: session.sections.map((s) => ({
       ...s,
       blocks: s.blocks.map((b) =>
         'stations' in b ? { ...b, stations: b.stations.map((station) => ({ ...station, record: 'reps' })) } : b,
       ),
     })),
-  } as ReturnType<typeof smallWorkout>
+  } as ReturnType<typeof smallSession>
 }
 beforeAll(async () => void (server = await testServer()))
 beforeEach(async () => {
@@ -36,7 +36,7 @@ beforeEach(async () => {
   ).body.id
   const aliases = ['Tern 4', 'Plover 61', 'Kelp 7']
   pupils = (await own.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body.pupils
-  sent = await sentWorkout(own, recorded())
+  sent = await sentSession(own, recorded())
 })
 afterAll(() => server.close())
 
@@ -214,7 +214,7 @@ describe('a cell', () => {
         .send({ aliases: ['Skua 3'] })
         .expect(200)
     ).body.pupils
-    sent = await sentWorkout(own, recorded())
+    sent = await sentSession(own, recorded())
     const taken = { ...cell(pupils[0]!.id, columns[0]!, 7), id: theirs.id }
     // At once, as from two tabs, and after.
     const answers = await Promise.all([write(taken), write(taken), write(taken)])
@@ -237,7 +237,7 @@ it('a child’s own line reaches back to the same session sent home before, and 
   const second = await read()
   expect(second.entries).toEqual([])
   expect(second.earlier.map((e) => [e.pupil, placeKey(e), e.value])).toEqual([[tern, columns[0]!.key, 10]])
-  const strange = await sentWorkout(own, recorded())
+  const strange = await sentSession(own, recorded())
   sent = strange
   expect((await read()).earlier).toEqual([])
 })
@@ -245,17 +245,17 @@ it('a child’s own line reaches back to the same session sent home before, and 
 describe('tests over dates', () => {
   /** Two holds, before and after. */
   function measuring() {
-    const workout = ['before', 'after'].reduce((w, moment, i) => {
+    const session = ['before', 'after'].reduce((w, moment, i) => {
       const id = i ? 'b9' : 'b8'
       const block = { id, form: 'measure', test: 'hold', trials: { all: 2 }, moment }
       const sections = w.sections.map((s, n) => (n === (i ? 2 : 0) ? { ...s, blocks: [...s.blocks, block] } : s))
       return { ...w, sections } as typeof w
     }, recorded())
-    return workout
+    return session
   }
 
   it('stand side by side where they are alike, the earliest first, runs and paper alike', async () => {
-    sent = await sentWorkout(own, measuring())
+    sent = await sentSession(own, measuring())
     const { columns } = await read()
     const holds = columns.filter((c) => c.kind === 'measure')
     expect(holds.map((c) => [c.key, c.test, c.unit])).toEqual([
@@ -284,15 +284,15 @@ describe('tests over dates', () => {
     const [{ days, values }, after] = tests
     expect(days.map((d: { key: string }) => d.key.split(' ')[1])).toEqual(['b8', 'b8'])
     expect(after).toMatchObject({ days: [{ publicationId: days[0].publicationId }], values: [{ value: 30 }] })
-    const of = (pupil: string, day: number) =>
+    const valuesOf = (pupil: string, day: number) =>
       values
         .filter((v: { pupil: string; day: string }) => v.pupil === pupil && v.day === days[day].key)
         .map((v: { value: number }) => v.value)
-    expect([of(tern, 0), of(tern, 1), of(plover, 0)]).toEqual([[20, 24], [26], [41.5]])
+    expect([valuesOf(tern, 0), valuesOf(tern, 1), valuesOf(plover, 0)]).toEqual([[20, 24], [26], [41.5]])
   })
 
   it('tell how each try was done: another set-up is another test, what was otherwise is said', async () => {
-    sent = await sentWorkout(own, measuring())
+    sent = await sentSession(own, measuring())
     const try1 = { block: 'b8', trial: 1, value: 40, unit: 'seconds' as const }
     const how = { counted: 'child' as const, warm: false }
     const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]

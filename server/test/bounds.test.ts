@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { root } from '../../scripts/stack.mjs'
 import { dearSession, hostileSessions } from '../../core/test/support/hostile.ts'
 import type { Gone, GoneThing } from '../src/gone/gone.ts'
@@ -9,8 +9,8 @@ import { openPaperStore } from '../src/handout/paper.ts'
 import type { JobPool } from '../src/workers/jobPool.ts'
 import {
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   jobPool,
   type Agent,
@@ -58,7 +58,7 @@ describe('long work', () => {
     const asked = await Promise.allSettled(Array.from({ length: 6 }, () => jobPool.run('snapshot', draft, 'one')))
     const refused = asked.flatMap((a) => (a.status === 'rejected' ? [(a.reason as { code: string }).code] : []))
     expect(refused).toEqual(['too-many-tries', 'too-many-tries', 'too-many-tries'])
-    await expect(jobPool.run('snapshot', { document: newWorkout('Empty', [[0]], 20, 1) }, 'one')).rejects.toMatchObject(
+    await expect(jobPool.run('snapshot', { document: newSession('Empty', [[0]], 20, 1) }, 'one')).rejects.toMatchObject(
       {
         problems: [{ code: 'too-small' }],
       },
@@ -67,7 +67,7 @@ describe('long work', () => {
 })
 
 describe('paper', () => {
-  const of = (sha256: string) => ({ sha256, owner: 'link', read: async () => 'body' })
+  const snapshotOf = (sha256: string) => ({ sha256, owner: 'link', read: async () => 'body' })
   const sheet = { kind: 'session', language: 'en', paper: 'a4' } as const
   function opened() {
     let made = 0
@@ -79,35 +79,35 @@ describe('paper', () => {
 
   it('asked for by eight at once is made once, and once for each language', async () => {
     const { paper, made } = opened()
-    await Promise.all(Array.from({ length: 8 }, () => paper.sent(of('a'), sheet)))
+    await Promise.all(Array.from({ length: 8 }, () => paper.sent(snapshotOf('a'), sheet)))
     expect(made()).toBe(1)
-    await paper.sent(of('a'), { ...sheet, language: 'es' })
-    await paper.draft('t', { document: smallWorkout() }, sheet)
-    await paper.draft('t', { document: smallWorkout() }, sheet)
-    await paper.draft('t', { document: smallWorkout('Changed') }, sheet)
+    await paper.sent(snapshotOf('a'), { ...sheet, language: 'es' })
+    await paper.draft('t', { document: smallSession() }, sheet)
+    await paper.draft('t', { document: smallSession() }, sheet)
+    await paper.draft('t', { document: smallSession('Changed') }, sheet)
     expect(made()).toBe(4)
   })
 
   it('of what is gone is made anew, and while nothing is heard of deletions nothing is kept', async () => {
     const { paper, gone, forget, made } = opened()
-    await paper.sent(of('a'), sheet)
-    await paper.sent(of('b'), sheet)
+    await paper.sent(snapshotOf('a'), sheet)
+    await paper.sent(snapshotOf('b'), sheet)
     forget({ snapshot: 'a' })
-    await paper.sent(of('b'), sheet)
+    await paper.sent(snapshotOf('b'), sheet)
     expect(made()).toBe(2)
-    await paper.sent(of('a'), sheet)
+    await paper.sent(snapshotOf('a'), sheet)
     expect(made()).toBe(3)
     forget()
     gone.heard = false
-    await paper.sent(of('a'), sheet)
-    await paper.sent(of('a'), sheet)
+    await paper.sent(snapshotOf('a'), sheet)
+    await paper.sent(snapshotOf('a'), sheet)
     expect(made()).toBe(5)
   })
 })
 
 describe('a run', () => {
   it('takes three statements, the next of its link two, and reads no snapshot', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const statements: string[] = []
     const counted = ({ sql }: { sql: string }) => void statements.push(sql)
     server.db.on('query', counted)
@@ -123,14 +123,14 @@ describe('a run', () => {
 
   it('comes through no link that has ended or is gone, on a server that has it in memory and heard nothing', async () => {
     const deaf = await server.another({ heard: true, onGone: () => {}, close: async () => {} })
-    const { publication, workoutId } = await sentWorkout(own, smallWorkout('Known to another'))
+    const { publication, workoutId: sessionId } = await sentSession(own, smallSession('Known to another'))
     const send = (s: Pick<TestServer, 'browser'>) =>
       s.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
     for (const s of [server, deaf]) await send(s).expect(200)
     await own.post(`/api/publications/${publication.id}/end`).send({ misused: true }).expect(200)
     for (const s of [server, deaf]) await send(s).expect(410)
-    await own.delete(`/api/workouts/${workoutId}`).expect(200)
-    await own.delete(`/api/bin/${workoutId}`).expect(200)
+    await own.delete(`/api/workouts/${sessionId}`).expect(200)
+    await own.delete(`/api/bin/${sessionId}`).expect(200)
     for (const s of [server, deaf]) await send(s).expect(404)
     expect(await server.db('runs').where({ publication_id: publication.id })).toEqual([])
     await deaf.close()
@@ -138,7 +138,7 @@ describe('a run', () => {
 
   it('from one network leaves room for the other homes of a class', async () => {
     const strict = await testServer({ ...server.limits, runsOfNetwork: { points: 2, seconds: 60 } })
-    const { publication } = await sentWorkout(await strict.teacher('own@island.example'))
+    const { publication } = await sentSession(await strict.teacher('own@island.example'))
     const send = () => strict.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
     expect([(await send()).status, (await send()).status, (await send()).status]).toEqual([200, 200, 429])
     await strict.close()
@@ -149,23 +149,23 @@ describe('a run', () => {
 describe('what is deleted', () => {
   it('is served from no server’s memory', async () => {
     const other = await server.another()
-    const { workoutId, publication } = await sentWorkout(own, smallWorkout('Deleted'))
+    const { workoutId: sessionId, publication } = await sentSession(own, smallSession('Deleted'))
     const address = `/snapshots/${publication.sha256}`
     for (const s of [server, other]) await s.browser().get(address).expect(200)
-    await own.delete(`/api/workouts/${workoutId}`).expect(200)
-    await own.delete(`/api/bin/${workoutId}`).expect(200)
+    await own.delete(`/api/workouts/${sessionId}`).expect(200)
+    await own.delete(`/api/bin/${sessionId}`).expect(200)
     for (const s of [server, other])
       await expect.poll(async () => (await s.browser().get(address)).status, { timeout: 60_000 }).toBe(404)
     await other.close()
   })
 
   it('nor where the server could not hear of it', async () => {
-    const { workoutId, publication } = await sentWorkout(own, smallWorkout('Deleted unheard'))
+    const { workoutId: sessionId, publication } = await sentSession(own, smallSession('Deleted unheard'))
     const address = `/snapshots/${publication.sha256}`
     await server.browser().get(address).expect(200)
     // Every connection that listens is cut, and the deletion comes before anybody listens again.
     await server.db.raw("select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen%'")
-    await server.db('workouts').where({ id: workoutId }).delete()
+    await server.db('workouts').where({ id: sessionId }).delete()
     await server.db('snapshots').where({ sha256: publication.sha256 }).delete()
     await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 60_000 }).toBe(404)
     // And it is kept in memory again once deletions are heard of.
@@ -187,19 +187,19 @@ async function asked(act: () => Promise<unknown>): Promise<string[]> {
 
 describe('statements a request', () => {
   it('a save takes two: who it is, the save with its history', async () => {
-    const { workoutId } = await sentWorkout(own)
+    const { workoutId: sessionId } = await sentSession(own)
     const save = (revision: number) =>
-      own.put(`/api/workouts/${workoutId}`).send({ revision, document: smallWorkout() }).expect(200)
+      own.put(`/api/workouts/${sessionId}`).send({ revision, document: smallSession() }).expect(200)
     // The first after sending begins a state, the second goes on in it.
     const counts: number[] = []
     for (const revision of [1, 2, 3, 4]) counts.push((await asked(() => save(revision))).length)
     // Work of the server's own may fall into one of them: whoever asks is counted.
     expect(counts.sort().slice(0, 3)).toEqual([2, 2, 2])
     expect(counts[3]).toBeLessThanOrEqual(3)
-    const { body } = await own.get(`/api/workouts/${workoutId}/versions`)
+    const { body } = await own.get(`/api/workouts/${sessionId}/versions`)
     expect(body.versions.map((v: { reason: string }) => v.reason)).toEqual(['edit', 'published'])
     // One that comes too late asks once more, to say whether it is there at all.
-    const late = () => own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout() }).expect(409)
+    const late = () => own.put(`/api/workouts/${sessionId}`).send({ revision: 1, document: smallSession() }).expect(409)
     expect((await asked(late)).length).toBeLessThanOrEqual(4)
   })
 
@@ -227,7 +227,7 @@ describe('statements a request', () => {
   })
 
   it('a family’s page takes none', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const withPages = await testServer(server.limits, { pages: join(root, 'web/dist') })
     const open = () => withPages.browser().get(`/go/${publication.token}`).expect(200).expect('content-type', /html/)
     expect(await asked(open)).toEqual([])

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { catchUp } from '../src/results/store.ts'
-import { library, runOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { library, runOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -98,7 +98,7 @@ it('a kind that cannot be cleaned up holds up no other', async () => {
 })
 
 it('a run that cannot be read is reported; the results of all others are caught up with', async () => {
-  const { publication } = await sentWorkout(own)
+  const { publication } = await sentSession(own)
   for (let i = 0; i < 3; i++)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
   const [bad] = await server.db('runs').select('id')

@@ -6,16 +6,16 @@ import { beginnings } from '@esfuerzo/library'
 import type { Run } from '@esfuerzo/core/run'
 import { demoClasses } from '../src/demo/classes.ts'
 import { demoRuns } from '../src/demo/runs.ts'
-import { demoSessions, demoText, demoWorkout } from '../src/demo/sessions.ts'
+import { demoSessions, demoText, demoSession } from '../src/demo/sessions.ts'
 import { library } from './support/testServer.ts'
 
 /** What a section of a session comes to for its groups, in seconds or in what it counts. */
 const main = (file: string, role: Role = 'main') => {
-  const { workout, problems } = parse(demoText(file), library)
+  const { workout: session, problems } = parse(demoText(file), library)
   expect(problems).toEqual([])
-  return workout.groups.map((group) => {
-    const steps = timeline(workout, group.id, library)
-    const { id } = workout.sections.find((s) => s.role === role)!
+  return session.groups.map((group) => {
+    const steps = timeline(session, group.id, library)
+    const { id } = session.sections.find((s) => s.role === role)!
     return totals(
       steps.filter((s) => s.section === id),
       group,
@@ -30,7 +30,7 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
   it('there are more than fifteen, of a dozen and more forms', () => {
     expect(demoSessions.length).toBeGreaterThanOrEqual(15)
     const forms = new Set(
-      demoSessions.flatMap((s) => demoWorkout(s, library).sections.flatMap((p) => p.blocks.map((b) => b.form))),
+      demoSessions.flatMap((s) => demoSession(s, library).sections.flatMap((p) => p.blocks.map((b) => b.form))),
     )
     expect([...forms].sort()).toEqual([
       'amrap',
@@ -112,7 +112,7 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
   it.each(demoSessions.map((s) => [s.file, s] as const))(
     '%s: its text is stable, fits its minutes and can be sent',
     (_, session) => {
-      const workout = demoWorkout(session, library)
+      const workout = demoSession(session, library)
       const text = print(workout, library)
       expect(print(parse(text, library).workout, library)).toBe(text)
       for (const group of workout.groups) {
@@ -127,13 +127,13 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
 it.each(beginnings.map((b) => [b.id, b] as const))(
   'the beginning “%s” is read whole, and fits its minutes',
   (_, { text }) => {
-    const { workout, problems } = parse(text, library)
+    const { workout: session, problems } = parse(text, library)
     expect(problems).toEqual([])
-    expect(workout.sections.map((s) => s.role)).toEqual(['warmUp', 'main', 'coolDown'])
-    for (const group of workout.groups) {
-      const { typical } = totals(timeline(workout, group.id, library), group, library).session.seconds
-      expect(typical).toBeLessThanOrEqual(workout.minutes * 60)
-      expect(typical).toBeGreaterThan(workout.minutes * 60 * 0.4)
+    expect(session.sections.map((s) => s.role)).toEqual(['warmUp', 'main', 'coolDown'])
+    for (const group of session.groups) {
+      const { typical } = totals(timeline(session, group.id, library), group, library).session.seconds
+      expect(typical).toBeLessThanOrEqual(session.minutes * 60)
+      expect(typical).toBeGreaterThan(session.minutes * 60 * 0.4)
     }
   },
 )
@@ -142,17 +142,17 @@ describe('the demo’s classes', () => {
   const classes = demoClasses(77)
   const sent = demoSessions.flatMap((session) => {
     if (session.draft) return []
-    const publication = publish(demoWorkout(session, library), library)
+    const publication = publish(demoSession(session, library), library)
     return [...(session.before ?? []), session.weeksAgo].map((weeksAgo) => {
       const sentAt = new Date(Date.UTC(2026, 10, 28) - weeksAgo * 7 * 86_400_000)
-      const of = { publication, sha256: 'a'.repeat(64), sentAt, until: new Date(Date.UTC(2026, 10, 28)), weeksAgo }
+      const sent = { publication, sha256: 'a'.repeat(64), sentAt, until: new Date(Date.UTC(2026, 10, 28)), weeksAgo }
       const pupils = classes.flatMap((c) => c.pupils)
       const odd = session.odd ?? false
       return {
         publication,
         weeksAgo,
         odd,
-        runs: demoRuns({ ...of, odd, tests: session.tests ?? false }, pupils, library, weeksAgo),
+        runs: demoRuns({ ...sent, odd, tests: session.tests ?? false }, pupils, library, weeksAgo),
       }
     })
   })

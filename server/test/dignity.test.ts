@@ -4,7 +4,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
 import { byAlias } from '@esfuerzo/core/classBook'
 import { pupilKey } from '../src/pupils/pupilCode.ts'
-import { exportOf, runOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { exportOf, runOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 // Children are listed by alias and never by what they did, and nobody is told of another: over every route there is.
 const secret = 's'.repeat(40)
@@ -12,7 +12,7 @@ let server: TestServer
 let own: Agent
 let classId: string
 let sent: PublicationInfo
-let workoutId: string
+let sessionId: string
 const pupils: { id: string; alias: string }[] = []
 const runs = new Map<string, string>()
 
@@ -30,7 +30,7 @@ beforeAll(async () => {
   ).body.id
   const aliases = ['Tern 11', 'Anchor 2', 'Kelp 70', 'Tern 4', 'Mast 9', 'Dulse 33']
   pupils.push(...(await own.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body.pupils)
-  ;({ publication: sent, workoutId } = await sentWorkout(own))
+  ;({ publication: sent, workoutId: sessionId } = await sentSession(own))
   for (const [i, { id }] of pupils.entries()) {
     const run = runOf(sent, { results: [{ block: 'b2', station: 's1', lap: 1, value: values[i]!, unit: 'reps' }] })
     runs.set(id, run.id)
@@ -62,7 +62,7 @@ const addressOf = (name: EndpointName): string =>
     .replace('/api/classes/:id', `/api/classes/${classId}`)
     .replace('/api/pupils/:id', `/api/pupils/${pupils[0]!.id}`)
     .replace('/api/publications/:id', `/api/publications/${sent.id}`)
-    .replace(':id', workoutId)
+    .replace(':id', sessionId)
     .replace(':publication', sent.id)
     .replace(':token', sent.token)
     .replace(':sha256', sent.sha256)

@@ -3,7 +3,7 @@ import { eventKinds, mostEvents, type LoggedEvent } from '@esfuerzo/contract'
 import { defaultLimits } from '../src/http/limits.ts'
 import { eventDays, listEvents, noteEvent, noteOnceAnHour } from '../src/events/store.ts'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
-import { exportOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { exportOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -18,9 +18,9 @@ const kinds = async (agent: Agent) => (await seen(agent)).map((e) => e.kind)
 
 describe('what was done with an account', () => {
   it('is there for its teacher to see, the latest first, and for nobody else', async () => {
-    const { workoutId, publication } = await sentWorkout(own)
+    const { workoutId: sessionId, publication } = await sentSession(own)
     await own.post(`/api/publications/${publication.id}/end`).send({ misused: true }).expect(200)
-    await own.post(`/api/workouts/${workoutId}/copies`).send({}).expect(200)
+    await own.post(`/api/workouts/${sessionId}/copies`).send({}).expect(200)
     const log = await seen(own)
     expect(log.map((e) => [e.kind, e.title])).toEqual([
       ['copy-sent', 'Springs'],
@@ -36,9 +36,9 @@ describe('what was done with an account', () => {
   })
 
   it('names no session that is gone', async () => {
-    const { workoutId } = await sentWorkout(own)
-    await own.delete(`/api/workouts/${workoutId}`).expect(200)
-    await own.delete(`/api/bin/${workoutId}`).expect(200)
+    const { workoutId: sessionId } = await sentSession(own)
+    await own.delete(`/api/workouts/${sessionId}`).expect(200)
+    await own.delete(`/api/bin/${sessionId}`).expect(200)
     const [deleted, out] = await seen(own)
     expect([deleted, out]).toMatchObject([{ kind: 'session-deleted' }, { kind: 'handed-out' }])
     expect(out).not.toHaveProperty('title')

@@ -1,15 +1,15 @@
 import ICAL from 'ical.js'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { sessionView, type Workout } from '@esfuerzo/core'
+import { sessionView, type Session } from '@esfuerzo/core'
 import { checkSession, findingText, type Finding } from '@esfuerzo/core/checks'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { papers, sheetKinds, type PublicationInfo } from '@esfuerzo/contract'
-import { demoSessions, demoWorkout } from '../src/demo/sessions.ts'
+import { demoSessions, demoSession } from '../src/demo/sessions.ts'
 import { lookSheet } from '../src/sheets/lookSheet.ts'
 import { pdfOf, sheetPdf } from '../src/sheets/sheetPdf.ts'
 import { samples } from '../../core/test/support/samples.ts'
-import { library, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { library, sentSession, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 /** A PDF's pages as another program reads them. */
 async function readPdf(bytes: Uint8Array): Promise<{ text: string; pages: { width: number; height: number }[] }> {
@@ -29,7 +29,7 @@ async function readPdf(bytes: Uint8Array): Promise<{ text: string; pages: { widt
 
 const sessions = new Map(
   demoSessions.map((session) => {
-    const workout = demoWorkout(session, library)
+    const workout = demoSession(session, library)
     return [workout.title, workout] as const
   }),
 )
@@ -43,8 +43,8 @@ describe('paper', () => {
       // The sheet that most is on is made of all of them, others of some.
       const every = kind === 'session' ? samples(3, 1) : samples(9, 3)
       const some = [...sessions].filter((_, i) => i % every === 0)
-      for (const [title, workout] of some) {
-        const { text, pages } = await sheet(publish(workout, library), { kind, lanes: ['g3'], language: 'es' })
+      for (const [title, session] of some) {
+        const { text, pages } = await sheet(publish(session, library), { kind, lanes: ['g3'], language: 'es' })
         expect(pages.length).toBeGreaterThan(0)
         expect(text, `${kind} of ${title}`).not.toMatch(/undefined|NaN|\[object/)
       }
@@ -52,10 +52,10 @@ describe('paper', () => {
   }, 900_000)
 
   it('is for the teacher what is worth a look, with her answers, and a clean page where there is nothing', async () => {
-    const workout = sessions.get('Storm-day springs')!
+    const session = sessions.get('Storm-day springs')!
     const print = (found: Finding[], language: 'en' | 'es') =>
-      pdfOf(lookSheet(workout, found, language, library), { title: workout.title, language, paper: 'a4' }).then(readPdf)
-    const found = checkSession(workout, library)
+      pdfOf(lookSheet(session, found, language, library), { title: session.title, language, paper: 'a4' }).then(readPdf)
+    const found = checkSession(session, library)
     const answered = found.map((f, i) => (i === 0 ? { ...f, answered: 'we land on mats' } : f))
     expect((await print(answered, 'en')).text).toContain('Left as it is: we land on mats')
     for (const f of found) expect((await print(found, 'es')).text).toContain(findingText(f, 'es').what.slice(0, 12))
@@ -63,9 +63,9 @@ describe('paper', () => {
     expect(clean).toContain('Nothing to say')
     // With each lane's predicted pulse, and what it is not.
     const zones = [...clean.matchAll(/(\d+) min (light|moderate|vigorous)/g)]
-    expect(zones).toHaveLength(3 * workout.groups.length)
+    expect(zones).toHaveLength(3 * session.groups.length)
     const minutes = zones.reduce((sum, [, n]) => sum + Number(n), 0)
-    const ends = sessionView(workout, library).reduce((sum, l) => sum + l.totals.session.seconds.typical / 60, 0)
+    const ends = sessionView(session, library).reduce((sum, l) => sum + l.totals.session.seconds.typical / 60, 0)
     expect(Math.abs(minutes - ends)).toBeLessThan(zones.length / 2)
     expect(clean).toContain('of no child')
   })
@@ -131,7 +131,7 @@ describe('handing out', () => {
   beforeAll(async () => {
     server = await testServer()
     own = await server.teacher('own@island.example')
-    link = await sentWorkout(own)
+    link = await sentSession(own)
   })
   afterAll(() => server.close())
 
@@ -235,11 +235,11 @@ describe('handing out', () => {
   })
 
   it('knows the session as it was sent out last, whatever was changed since', async () => {
-    const changed: Workout = smallWorkout('Springs and more')
+    const changed: Session = smallSession('Springs and more')
     await own.put(`/api/workouts/${link.workoutId}`).send({ revision: 1, document: changed }).expect(200)
     const last = (await own.get(`/api/workouts/${link.workoutId}/last-sent`).expect(200)).body
     expect(last.document.title).toBe('Springs')
-    const fresh = (await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)).body
+    const fresh = (await own.post('/api/workouts').send({ document: smallSession() }).expect(200)).body
     expect((await own.get(`/api/workouts/${fresh.id}/last-sent`).expect(200)).body).toEqual({ document: null })
   })
 })

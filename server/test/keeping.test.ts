@@ -1,14 +1,14 @@
 import Papa from 'papaparse'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { documentKinds, partOf, readDocument, readWorkout } from '@esfuerzo/core'
+import { documentKinds, partOf, readDocument, readSession } from '@esfuerzo/core'
 import { newTerm } from '@esfuerzo/core/term'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
 import {
   exportOf,
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   type Agent,
   type TestServer,
@@ -26,11 +26,11 @@ beforeEach(async () => {
 afterAll(() => server.close())
 
 const made = async () =>
-  (await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)).body.id as string
+  (await own.post('/api/workouts').send({ document: smallSession() }).expect(200)).body.id as string
 const save = (id: string, revision: number, title: string) =>
   own
     .put(`/api/workouts/${id}`)
-    .send({ revision, document: smallWorkout(title) })
+    .send({ revision, document: smallSession(title) })
     .expect(200)
 const versions = async (id: string) => (await own.get(`/api/workouts/${id}/versions`).expect(200)).body.versions
 
@@ -78,7 +78,7 @@ describe('history', () => {
     await save(id, 1, 'Second')
     const [, first] = await versions(id)
     const path = `/api/workouts/${id}/versions/${first.id}`
-    expect(readWorkout((await own.get(path).expect(200)).body.document)).toEqual(smallWorkout())
+    expect(readSession((await own.get(path).expect(200)).body.document)).toEqual(smallSession())
     expect((await own.put(path).send({ name: 'The first' }).expect(200)).body.name).toBe('The first')
     expect((await own.put(path).send({ name: '' }).expect(200)).body.name).toBeNull()
   })
@@ -101,17 +101,17 @@ describe('history', () => {
 
 describe('the bin', () => {
   it('shows what was removed, and lets it be taken out for good with its links and runs', async () => {
-    const { workoutId, publication } = await sentWorkout(own)
+    const { workoutId: sessionId, publication } = await sentSession(own)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
-    await own.delete(`/api/bin/${workoutId}`).expect(404)
-    await own.delete(`/api/workouts/${workoutId}`).expect(200)
-    const { workouts } = (await own.get('/api/bin').expect(200)).body
-    expect(workouts).toMatchObject([{ id: workoutId, title: 'Springs', runs: 1 }])
-    const days = (Date.parse(workouts[0].goneAt) - Date.parse(workouts[0].removedAt)) / 86_400_000
+    await own.delete(`/api/bin/${sessionId}`).expect(404)
+    await own.delete(`/api/workouts/${sessionId}`).expect(200)
+    const { workouts: sessions } = (await own.get('/api/bin').expect(200)).body
+    expect(sessions).toMatchObject([{ id: sessionId, title: 'Springs', runs: 1 }])
+    const days = (Date.parse(sessions[0].goneAt) - Date.parse(sessions[0].removedAt)) / 86_400_000
     expect(days).toBe(30)
-    await other.delete(`/api/bin/${workoutId}`).expect(404)
-    await own.delete(`/api/bin/${workoutId}`).expect(200)
-    await own.post(`/api/workouts/${workoutId}/restore`).expect(404)
+    await other.delete(`/api/bin/${sessionId}`).expect(404)
+    await own.delete(`/api/bin/${sessionId}`).expect(200)
+    await own.post(`/api/workouts/${sessionId}/restore`).expect(404)
     await server.browser().get(`/api/go/${publication.token}`).expect(404)
     expect(await server.db('snapshots')).toEqual([])
   })
@@ -131,12 +131,12 @@ describe('the bin', () => {
 })
 
 describe('the shelf', () => {
-  const part = partOf(smallWorkout(), smallWorkout().sections[1]!)
+  const part = partOf(smallSession(), smallSession().sections[1]!)
   it('keeps pieces by name, the latest first, until they are taken off', async () => {
     const first = (await own.post('/api/shelf').send({ name: 'Springs', part }).expect(200)).body
     await own
       .post('/api/shelf')
-      .send({ name: 'Gusts', part: partOf(smallWorkout(), smallWorkout().sections[1]!.blocks[0]!) })
+      .send({ name: 'Gusts', part: partOf(smallSession(), smallSession().sections[1]!.blocks[0]!) })
       .expect(200)
     await own.put(`/api/shelf/${first.id}`).send({ name: 'Soft landings' }).expect(200)
     const { parts } = (await own.get('/api/shelf')).body
@@ -185,7 +185,7 @@ describe('a copy for a colleague', () => {
 describe('how a session came', () => {
   const plan = 'Wed – home PE\nSquats x10\n'
   const begun = async () =>
-    (await own.post('/api/workouts').send({ document: smallWorkout(), original: plan }).expect(200)).body.id as string
+    (await own.post('/api/workouts').send({ document: smallSession(), original: plan }).expect(200)).body.id as string
   const original = async (id: string) => (await own.get(`/api/workouts/${id}/original`).expect(200)).body.original
 
   it('is kept as it was until it is thrown away, for its teacher alone', async () => {
@@ -202,7 +202,7 @@ describe('how a session came', () => {
   it('is bounded, makes no session where it is too long, and is gone with its session', async () => {
     const answer = await own
       .post('/api/workouts')
-      .send({ document: smallWorkout(), original: 'x'.repeat(100_001) })
+      .send({ document: smallSession(), original: 'x'.repeat(100_001) })
       .expect(400)
     expect(answer.body.problems[0].path).toEqual(['original'])
     expect((await own.get('/api/workouts')).body.workouts).toEqual([])
@@ -215,8 +215,8 @@ describe('how a session came', () => {
 })
 
 it('exports much of everything whole and in order, however many of it are read at a time', async () => {
-  const sent = await sentWorkout(own)
-  for (let i = 0; i < 12; i++) await own.post('/api/workouts').send({ document: smallWorkout(`Session ${i}`) })
+  const sent = await sentSession(own)
+  for (let i = 0; i < 12; i++) await own.post('/api/workouts').send({ document: smallSession(`Session ${i}`) })
   await server.db.raw(
     `insert into workout_versions (id, workout_id, document, started_at, saved_at)
      select gen_random_uuid(), workout_id, document, started_at, saved_at - n * interval '1 hour' from workout_versions, generate_series(1, 25) n
@@ -238,8 +238,8 @@ it('exports much of everything whole and in order, however many of it are read a
 })
 
 it('exports everything as open files that other programs read', async () => {
-  const document = smallWorkout('=1+1, "Springs"')
-  const { workoutId, publication } = await sentWorkout(own, document)
+  const document = smallSession('=1+1, "Springs"')
+  const { workoutId: sessionId, publication } = await sentSession(own, document)
   await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
   await own
     .post('/api/shelf')
@@ -251,10 +251,10 @@ it('exports everything as open files that other programs read', async () => {
     .expect(200)
   await other
     .post('/api/workouts')
-    .send({ document: smallWorkout('Not hers') })
+    .send({ document: smallSession('Not hers') })
     .expect(200)
   const files = await exportOf(own)
-  const name = `1-1-springs-${workoutId.slice(0, 8)}`
+  const name = `1-1-springs-${sessionId.slice(0, 8)}`
   const kinds = Object.keys(files).map((f) => f.replace(/history\/.*/, 'history').replace(/kept-.*/, 'kept'))
   expect(kinds.sort()).toEqual(
     [
@@ -274,7 +274,7 @@ it('exports everything as open files that other programs read', async () => {
       `terms/winter-${term.id.slice(0, 8)}.json`,
     ].sort(),
   )
-  expect(readWorkout(JSON.parse(files[`sessions/${name}.json`]!))).toEqual(document)
+  expect(readSession(JSON.parse(files[`sessions/${name}.json`]!))).toEqual(document)
   expect(JSON.stringify(files)).not.toContain('Not hers')
   const { data } = Papa.parse<Record<string, string>>(files['results/runs.csv']!, { header: true })
   expect(data).toMatchObject([{ session: `'=1+1, "Springs"`, value: '14', unit: 'reps', felt: '4' }])

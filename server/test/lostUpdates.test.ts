@@ -22,7 +22,7 @@ it('every route that replaces something says over what', () => {
   const replacing = (Object.keys(endpoints) as EndpointName[]).filter((name) => endpoints[name].method === 'PUT')
   const manners = Object.fromEntries(replacing.map((name) => [name, mannerOf(endpoints[name].body)]))
   expect(manners).toEqual({
-    saveWorkout: 'revision',
+    saveSession: 'revision',
     saveTerm: 'revision',
     saveSettings: 'changed fields',
     saveClass: 'changed fields',
@@ -48,7 +48,7 @@ it('no other route writes over a document that was sent before', () => {
       'addPupils',
       'changePassword',
       'createTerm',
-      'createWorkout',
+      'createSession',
       'deleteAccount',
       'endPublication',
       'keepOwnMoves',
@@ -58,12 +58,12 @@ it('no other route writes over a document that was sent before', () => {
       'makeTermLink',
       'messageFamilies',
       'messageTermFamilies',
-      'publishWorkout',
+      'publishSession',
       'renewCode',
       'restoreClass',
       'restorePupil',
       'restoreTerm',
-      'restoreWorkout',
+      'restoreSession',
       'sendCopy',
     ].sort(),
   )

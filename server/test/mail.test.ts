@@ -4,7 +4,7 @@ import { SMTPServer } from 'smtp-server'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { defaultLimits } from '../src/http/limits.ts'
 import { smtpPost } from '../src/mail/smtpPost.ts'
-import { sentWorkout, smallWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { sentSession, smallSession, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 afterEach(() => server.close())
@@ -25,8 +25,8 @@ describe('what goes out', () => {
     server = await testServer()
     const own = await server.teacher('own@island.example')
     await own.put('/api/me').send({ name: 'shop\uff0eexample\uff0ecom' }).expect(200)
-    const { workoutId } = await sentWorkout(own, smallWorkout('Look: //shop.example/win'))
-    await own.post(`/api/workouts/${workoutId}/copies`).send({ email: 'colleague@island.example' }).expect(200)
+    const { workoutId: sessionId } = await sentSession(own, smallSession('Look: //shop.example/win'))
+    await own.post(`/api/workouts/${sessionId}/copies`).send({ email: 'colleague@island.example' }).expect(200)
     const [letter] = await server.outbox.list()
     const words = (letter!.subject + letter!.text).normalize('NFKC')
     expect(words).not.toContain('shop')
@@ -36,7 +36,7 @@ describe('what goes out', () => {
   it('to families has their link in it and no other address, in no spelling', async () => {
     server = await testServer()
     const own = await server.teacher('own@island.example')
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const send = (text: string, subject = 'Springs') =>
       own.post(`/api/publications/${publication.id}/message`).send({ to: 'families@island.example', subject, text })
     for (const words of ['shop.example.com', '//shop.example', 'shop\u3002com', 'sh\u200bop.com']) {
@@ -71,13 +71,13 @@ describe('by a mail server that refuses', () => {
     const post = smtpPost(`smtp://127.0.0.1:${port}`, 'Esfuerzo <esfuerzo@school.example>')
     server = await testServer(defaultLimits, { post, outbox: undefined })
     const own = await server.teacher('own@island.example')
-    const { publication, workoutId } = await sentWorkout(own)
+    const { publication, workoutId: sessionId } = await sentSession(own)
     const families = (to: string) =>
       own.post(`/api/publications/${publication.id}/message`).send({ to, subject: 'Springs', text: 'At home' })
     expect((await families('nobody@island.example')).body).toMatchObject({ status: 422, code: 'recipient-refused' })
     expect((await families('later@island.example')).body).toMatchObject({ status: 503, code: 'mail-away' })
     await families('families@island.example').expect(200)
-    const copy = (email: string) => own.post(`/api/workouts/${workoutId}/copies`).send({ email })
+    const copy = (email: string) => own.post(`/api/workouts/${sessionId}/copies`).send({ email })
     expect((await copy('nobody@island.example')).body.code).toBe('recipient-refused')
     expect(await server.db('copies')).toEqual([])
     await copy('colleague@island.example').expect(200)

@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { freePort } from '../../scripts/ports.mjs'
 import { startServer } from '../../scripts/stack.mjs'
 import { metricsApp, openMetrics } from '../src/metrics/metrics.ts'
-import { sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { sentSession, testServer, type TestServer } from './support/testServer.ts'
 
 const metrics = openMetrics()
 let server: TestServer
@@ -29,7 +29,7 @@ const counted = async (name: string, labels: Record<string, string>): Promise<nu
 
 it('counts requests by the contract’s route and what was refused by its code, and knows nobody', async () => {
   const teacher = await server.teacher('marisol@island.example')
-  const { publication } = await sentWorkout(teacher)
+  const { publication } = await sentSession(teacher)
   const { token } = publication
   await server.browser().get(`/api/go/${token}`).expect(200)
   await server.browser().get('/api/me').expect(401)

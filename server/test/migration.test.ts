@@ -4,7 +4,7 @@ import pg from 'pg'
 import { pino } from 'pino'
 import supertest from 'supertest'
 import { randomUUID } from 'node:crypto'
-import { readWorkout, type Workout } from '@esfuerzo/core'
+import { readSession, type Session } from '@esfuerzo/core'
 import { type Publication } from '@esfuerzo/core/publication'
 import { type Run } from '@esfuerzo/core/run'
 import { migrations } from '../migrations/index.ts'
@@ -27,7 +27,7 @@ const documents = Object.fromEntries(
     JSON.parse(readFileSync(new URL(file, folder), 'utf8')) as never,
   ]),
 ) as unknown as {
-  session: Workout
+  session: Session
   publication: Publication
   run: Run
   settings: object
@@ -160,7 +160,7 @@ it('a filled database of the release before is migrated, and everything in it op
   await hers.post('/api/session').send({ email, password: 'correct horse' }).expect(200)
 
   const opened = (await hers.get(`/api/workouts/${workout}`).expect(200)).body
-  expect(readWorkout(opened.document)).toEqual(readWorkout(session))
+  expect(readSession(opened.document)).toEqual(readSession(session))
   const saved = await hers.put(`/api/workouts/${workout}`).send({ revision: 1, document: opened.document })
   expect(saved.status).toBe(200)
   expect((await hers.get('/api/settings').expect(200)).body).toEqual({

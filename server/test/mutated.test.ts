@@ -46,7 +46,7 @@ const secret = 'a secret that is in no log'
 
 it('mutated requests to every route crash nothing, are answered below 500, and leave the log without anybody’s words', async () => {
   const random = seededRandom(28)
-  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
   // Words of somebody's, wherever a route takes words.
   const withWords = (body: unknown) =>
     JSON.parse(JSON.stringify(body ?? {}).replaceAll(/"(?:Springs|wrong|Renamed)"/g, `"${secret}"`)) as unknown

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { pupilKey } from '../src/pupils/pupilCode.ts'
-import { runOf, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { runOf, sentSession, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 const secret = 's'.repeat(40)
 let server: TestServer
@@ -22,18 +22,18 @@ const send = (token: string, run: object, pupil?: string) =>
     .expect(200)
 
 it('what came back is told time by time and lane by lane, the latest first, and of nobody', async () => {
-  const { workoutId, publication } = await sentWorkout(own)
+  const { workoutId: sessionId, publication } = await sentSession(own)
   await send(publication.token, runOf(publication, { felt: { scale: 'faces', value: 2 } }))
   await server.db('publications').update({ created_at: server.db.raw("created_at - interval '7 days'") })
   const { body: again } = await own
-    .post(`/api/workouts/${workoutId}/publications`)
+    .post(`/api/workouts/${sessionId}/publications`)
     .send({ revision: 1, days: 7 })
     .expect(200)
   await send(
     again.token,
     runOf(again, { steps: { done: 3, skipped: 0, easier: 1 }, ended: 'early', felt: { scale: 'faces', value: 5 } }),
   )
-  const { times } = (await own.get(`/api/workouts/${workoutId}/came-back`).expect(200)).body
+  const { times } = (await own.get(`/api/workouts/${sessionId}/came-back`).expect(200)).body
   const calm = { clean: 0, told: 0, easier: false, early: false }
   expect(times.map((time: { lanes: object }) => time.lanes)).toEqual([
     { g1: [{ felt: { scale: 'faces', value: 5 }, clean: 0, told: 0, easier: true, early: true }] },
@@ -41,11 +41,11 @@ it('what came back is told time by time and lane by lane, the latest first, and 
   ])
   expect(Date.parse(times[0].sentAt)).toBeGreaterThan(Date.parse(times[1].sentAt))
   const other = await server.teacher('other@island.example')
-  await other.get(`/api/workouts/${workoutId}/came-back`).expect(404)
+  await other.get(`/api/workouts/${sessionId}/came-back`).expect(404)
 })
 
 it('of one class what was typed in and imported counts beside its runs, and nothing of another class', async () => {
-  const { workoutId, publication } = await sentWorkout(own)
+  const { workoutId: sessionId, publication } = await sentSession(own)
   const aClass = async (name: string, aliases: string[]) => {
     const { id } = (
       await own
@@ -58,16 +58,16 @@ it('of one class what was typed in and imported counts beside its runs, and noth
   }
   const first = await aClass('First', ['Tern 1', 'Tern 2', 'Tern 3'])
   const second = await aClass('Second', ['Tern 1'])
-  const typedIn = (of: typeof first, pupil: number, source: 'typed' | 'imported', value: number) => {
-    const at = { id: randomUUID(), pupil: of.pupils[pupil], was: null, source }
+  const typedIn = (sent: typeof first, pupil: number, source: 'typed' | 'imported', value: number) => {
+    const at = { id: randomUUID(), pupil: sent.pupils[pupil], was: null, source }
     const cells = [
       { ...at, what: 'felt', value },
       { ...at, id: randomUUID(), what: 'result', block: 'b2', station: 's1', lap: 1, value: 9 },
     ]
-    return own.put(`/api/classes/${of.id}/results/${publication.id}`).send({ cells }).expect(200)
+    return own.put(`/api/classes/${sent.id}/results/${publication.id}`).send({ cells }).expect(200)
   }
   const told = async (classId = '') =>
-    (await own.get(`/api/workouts/${workoutId}/came-back${classId && `?class=${classId}`}`).expect(200)).body
+    (await own.get(`/api/workouts/${sessionId}/came-back${classId && `?class=${classId}`}`).expect(200)).body
   expect(await told()).toEqual({ times: [], classes: [], others: false })
   await typedIn(first, 0, 'typed', 2)
   await typedIn(first, 1, 'imported', 3)
@@ -95,20 +95,20 @@ it('of one class what was typed in and imported counts beside its runs, and noth
   await send(publication.token, runOf(publication, { id: randomUUID() }))
   expect(await told()).toMatchObject({ others: true })
   const other = await server.teacher('elsewhere@island.example')
-  await other.get(`/api/workouts/${workoutId}/came-back?class=${first.id}`).expect(404)
+  await other.get(`/api/workouts/${sessionId}/came-back?class=${first.id}`).expect(404)
 })
 
 /** A session of six counted rows at the child's own pace. */
-function ownPace(): Workout {
-  const workout = smallWorkout()
-  const [section] = workout.sections
+function ownPace(): Session {
+  const session = smallSession()
+  const [section] = session.sections
   const block = section!.blocks[0]!
   const stations = Array.from({ length: 6 }, (_, i) => ({
     id: `s${i + 1}`,
     cells: { all: { move: 'squat', version: 'squat', dose: { unit: 'reps', amount: 12 }, tempo: 'own' } },
   }))
   const list = { id: block.id, form: 'list', stations, restAfter: { all: 0 } }
-  return { ...workout, sections: [{ ...section!, blocks: [list] }] } as unknown as Workout
+  return { ...session, sections: [{ ...section!, blocks: [list] }] } as unknown as Session
 }
 
 it('a class’s own pace is told once eight children and two sessions say it, and is kept where its teacher uses it', async () => {
@@ -123,7 +123,7 @@ it('a class’s own pace is told once eight children and two sessions say it, an
   const pace = async () => (await own.get(`/api/classes/${classId}/pace`).expect(200)).body.pace
   for (const _ of [1, 2]) {
     expect(await pace()).toBeNull()
-    const { publication } = await sentWorkout(own, ownPace())
+    const { publication } = await sentSession(own, ownPace())
     const snapshot = (await server.browser().get(`/snapshots/${publication.sha256}`).expect(200)).body
     const steps = snapshot.lanes[0].steps as { kind: string; by: string; seconds: { typical: number } }[]
     const counted = steps.flatMap(({ kind, by, seconds }, step) =>

@@ -13,12 +13,12 @@ import { toServerError } from '../src/http/serverError.ts'
 import { runRoom } from '../src/runs/store.ts'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { namedRoom } from '../src/documents/keptStates.ts'
-import { workoutRoom, workouts } from '../src/workouts/store.ts'
+import { sessionRoom, sessions } from '../src/sessions/store.ts'
 import {
   ownSquat,
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   type Agent,
   type TestServer,
@@ -37,12 +37,12 @@ const teacherId = async () =>
 
 describe('while the database makes somebody wait', () => {
   it('a locked table ends in honest words, and touches neither another’s link nor the health', async () => {
-    const { publication, workoutId } = await sentWorkout(own)
+    const { publication, workoutId: sessionId } = await sentSession(own)
     const before = server.logged.length
     const holder = await server.db.transaction()
     await holder.raw('lock table workouts in access exclusive mode')
     const saves = Array.from({ length: 12 }, () =>
-      own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout() }),
+      own.put(`/api/workouts/${sessionId}`).send({ revision: 1, document: smallSession() }),
     )
     const link = server.browser().get(`/api/go/${publication.token}`)
     const health = server.browser().get('/healthz')
@@ -56,18 +56,18 @@ describe('while the database makes somebody wait', () => {
     expect(lines.length).toBeLessThanOrEqual(2)
     expect(lines.join().length).toBeLessThan(1000)
     await own
-      .put(`/api/workouts/${workoutId}`)
-      .send({ revision: 1, document: smallWorkout('After') })
+      .put(`/api/workouts/${sessionId}`)
+      .send({ revision: 1, document: smallSession('After') })
       .expect(200)
   })
 
   it('a save and a change of the tables that wait for each other are no fault: the save is told to come again', async () => {
-    const { workoutId } = await sentWorkout(own)
+    const { workoutId: sessionId } = await sentSession(own)
     const holder = await server.db.transaction()
     // Whoever looks first is ended: the save, after a second.
     await holder.raw("set local deadlock_timeout = '20s'")
     await holder.raw('lock table workout_versions in access exclusive mode')
-    const put = () => own.put(`/api/workouts/${workoutId}`).send({ revision: 1, document: smallWorkout('Between') })
+    const put = () => own.put(`/api/workouts/${sessionId}`).send({ revision: 1, document: smallSession('Between') })
     const save = put().then((answer) => answer)
     const waiting = async () =>
       (await server.db.raw("select 1 from pg_locks where not granted and relation = 'workout_versions'::regclass")).rows
@@ -140,7 +140,7 @@ describe('while the database makes somebody wait', () => {
 it('runs that find no room are told so, and use up nothing of what a class may send', async () => {
   const small = await testServer({ ...defaultLimits, runs: { points: 3, seconds: 60 } })
   const teacher = await small.teacher('full@island.example')
-  const { publication } = await sentWorkout(teacher)
+  const { publication } = await sentSession(teacher)
   const send = () => small.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))
   await small.db.raw(
     "create function no_room() returns trigger as $$ begin raise exception 'no room' using errcode = '53100'; end $$ language plpgsql",
@@ -166,15 +166,15 @@ describe('input that no database keeps', () => {
       'a revision beyond the database’s numbers',
       async () =>
         own
-          .put(`/api/workouts/${(await sentWorkout(own)).workoutId}`)
-          .send({ revision: 2 ** 31, document: smallWorkout() }),
+          .put(`/api/workouts/${(await sentSession(own)).workoutId}`)
+          .send({ revision: 2 ** 31, document: smallSession() }),
       'revision',
     ],
     ['NUL in a sign-in', () => server.browser().post('/api/session').send({ email: 'a\0b', password: 'x' }), 'email'],
     [
       'a run of the year 0',
       async () => {
-        const { publication } = await sentWorkout(own)
+        const { publication } = await sentSession(own)
         return server
           .browser()
           .post(`/api/go/${publication.token}/runs`)
@@ -201,36 +201,36 @@ describe('input that no database keeps', () => {
 
 describe('room', () => {
   it('for sessions, their named states and links is bounded, and says so', async () => {
-    const { workoutId } = await sentWorkout(own)
+    const { workoutId: sessionId } = await sentSession(own)
     const id = await teacherId()
-    const name = (n: number) => own.post(`/api/workouts/${workoutId}/versions`).send({ name: `Name ${n}` })
+    const name = (n: number) => own.post(`/api/workouts/${sessionId}/versions`).send({ name: `Name ${n}` })
     await server.db.raw(
       `insert into workout_versions (id, workout_id, document, name)
        select gen_random_uuid(), ?, '{}', 'n' from generate_series(1, ?)`,
-      [workoutId, namedRoom],
+      [sessionId, namedRoom],
     )
     expect((await name(1)).body.detail).toContain(`at most ${namedRoom} named states`)
     await server.db.raw(
       `insert into workouts (id, teacher_id, title, minutes, document)
        select gen_random_uuid(), ?, 'x', 20, '{}' from generate_series(1, ?)`,
-      [id, workoutRoom],
+      [id, sessionRoom],
     )
-    const refused = await own.post('/api/workouts').send({ document: smallWorkout() })
+    const refused = await own.post('/api/workouts').send({ document: smallSession() })
     expect([refused.status, refused.body.problems[0].code]).toEqual([400, 'too-many'])
     await server.db('workouts').where({ title: 'x' }).delete()
     await server.db.raw(
       `insert into publications (id, teacher_id, workout_id, sha256, token_hash, title, ends_at)
        select gen_random_uuid(), teacher_id, workout_id, sha256, 'h' || n, 'x', now()
        from publications, generate_series(1, ?) n where workout_id = ? limit ?`,
-      [publicationRoom.links, workoutId, publicationRoom.links],
+      [publicationRoom.links, sessionId, publicationRoom.links],
     )
-    const full = await own.post(`/api/workouts/${workoutId}/publications`).send({ revision: 1, days: 7 })
+    const full = await own.post(`/api/workouts/${sessionId}/publications`).send({ revision: 1, days: 7 })
     expect(full.body.problems[0].code).toBe('too-many')
     await server.db('publications').where({ title: 'x' }).delete()
   })
 
   it('for runs of a link: a stranger fills no table, and a run that is there is still said to be', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const first = runOf(publication)
     const send = (run = runOf(publication)) => server.browser().post(`/api/go/${publication.token}/runs`).send(run)
     await send(first).expect(200)
@@ -247,9 +247,9 @@ describe('room', () => {
 it('what has had its time goes by itself; what a class did stays', async () => {
   const fresh = await testServer()
   const her = await fresh.teacher('tidy@island.example')
-  const { publication, workoutId } = await sentWorkout(her)
+  const { publication, workoutId: sessionId } = await sentSession(her)
   await fresh.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
-  await her.post(`/api/workouts/${workoutId}/copies`).send({}).expect(200)
+  await her.post(`/api/workouts/${sessionId}/copies`).send({}).expect(200)
   const past = new Date(Date.now() - 1000)
   await fresh.db('copies').update({ ends_at: past })
   await fresh.db('publications').update({ ends_at: past })
@@ -271,12 +271,12 @@ it('what has had its time goes by itself; what a class did stays', async () => {
 
 it('a clock that is set back: the order of states is that of saving, and what was sent is the one that was', async () => {
   const id = '00000000-0000-4000-8000-000000000001'
-  await workouts.add(server.db, await teacherId(), id, smallWorkout('Before'), new Date(Date.now() + 3 * 86_400_000))
+  await sessions.add(server.db, await teacherId(), id, smallSession('Before'), new Date(Date.now() + 3 * 86_400_000))
   let revision = 1
   const save = async (title: string) => {
     await own
       .put(`/api/workouts/${id}`)
-      .send({ revision, document: smallWorkout(title) })
+      .send({ revision, document: smallSession(title) })
       .expect(200)
     revision++
   }

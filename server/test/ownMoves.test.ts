@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import { addStation, carryMoves, mostOwnMoves, withOwnMoves, type OwnMove } from '@esfuerzo/core'
-import { library, ownSquat, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { library, ownSquat, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -62,7 +62,7 @@ it('has room for so many and no more, and then keeps none of them', async () => 
 it('publishes a session that carries one, and says which moves were used lately', async () => {
   const hers = withOwnMoves(library, [ownSquat()])
   const cells = { all: { move: 'own-squat', version: 'squat' } }
-  const bare = addStation(smallWorkout(), 'b2', cells)
+  const bare = addStation(smallSession(), 'b2', cells)
   // Without the move in it, nobody could know what it is.
   const { body } = await own.post('/api/workouts').send({ document: bare }).expect(400)
   expect(body.problems[0]).toMatchObject({ code: 'unknown-move', received: 'own-squat' })

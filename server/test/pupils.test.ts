@@ -13,8 +13,8 @@ import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import {
   exportOf,
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   type Agent,
   type TestServer,
@@ -39,15 +39,15 @@ interface Listed {
   results: number
 }
 
-const newClass = async (of = own, fields: object = {}) =>
+const newClass = async (agent = own, fields: object = {}) =>
   (
-    await of
+    await agent
       .post('/api/classes')
       .send({ name: '2b', grades: [0, 1], ...fields })
       .expect(200)
   ).body.id as string
-async function newPupils(classId: string, aliases: string[], of = own): Promise<Listed[]> {
-  return (await of.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body.pupils
+async function newPupils(classId: string, aliases: string[], agent = own): Promise<Listed[]> {
+  return (await agent.post(`/api/classes/${classId}/pupils`).send({ aliases }).expect(200)).body.pupils
 }
 const pupilsOf = async (classId: string): Promise<Listed[]> =>
   (await own.get(`/api/classes/${classId}`).expect(200)).body.pupils
@@ -59,7 +59,7 @@ async function codeOf(id: string): Promise<string> {
 async function scene() {
   const classId = await newClass()
   const [plover, tern] = (await newPupils(classId, ['Tern 4', 'Plover 61'])) as [Listed, Listed]
-  const { body: saved } = await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)
+  const { body: saved } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
   const { body: publication } = await own
     .post(`/api/workouts/${saved.id}/publications`)
     .send({ revision: 1, days: 7, classId })
@@ -192,7 +192,7 @@ describe('codes', () => {
     expect(statuses.filter((status) => status === 429)).toHaveLength(4)
     await give(publication.token, await codeOf(tern.id)).expect(429)
     // Another link of the teacher's is the same count.
-    const { publication: second } = await sentWorkout(own)
+    const { publication: second } = await sentSession(own)
     await give(second.token, await codeOf(tern.id)).expect(429)
   })
 
@@ -211,7 +211,7 @@ describe('codes', () => {
       classId,
       Array.from({ length: 25 }, (_, i) => `Kelp ${i + 1}`),
     )
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const codes = await Promise.all(children.map((child) => codeOf(child.id)))
     // All at once, the wrong ones first: the worst order there is.
     const slips = codes.filter((_, i) => i % 2 === 0).map(() => give(publication.token, 'BBBBBB'))
@@ -429,7 +429,7 @@ describe('retention', () => {
     await send(publication.token, at(june, '2026-06-10'), key).expect(200)
     await send(publication.token, at(august, '2026-08-20'), key).expect(200)
     await send(publication.token, at(loose, '2026-06-11')).expect(200)
-    const { publication: forAll } = await sentWorkout(own)
+    const { publication: forAll } = await sentSession(own)
     const kept = { ...runOf(forAll), startedAt: '2026-06-10T10:00:00.000Z', finishedAt: '2026-06-10T10:20:00.000Z' }
     await send(forAll.token, kept).expect(200)
     await server.db('results').insert({
@@ -462,7 +462,7 @@ describe('retention', () => {
     await own.put(`/api/classes/${classId}`).send({ name: '2b', grades: [1], yearEnds: '2027-06-30', keepMonths: 2 })
     const answer = (await server.browser().get(`/api/go/${publication.token}`).expect(200)).body
     expect(answer).toMatchObject({ codes: true, keptUntil: '2027-08-30' })
-    const { publication: forAll } = await sentWorkout(other)
+    const { publication: forAll } = await sentSession(other)
     expect((await server.browser().get(`/api/go/${forAll.token}`).expect(200)).body).not.toHaveProperty('keptUntil')
   })
 })

@@ -5,8 +5,8 @@ import { newTerm } from '@esfuerzo/core/term'
 import { publicationRoom } from '../src/publications/store.ts'
 import { shelfRoom } from '../src/shelf/store.ts'
 import { termRoom } from '../src/terms/store.ts'
-import { workoutRoom } from '../src/workouts/store.ts'
-import { ownSquat, sentWorkout, smallWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { sessionRoom } from '../src/sessions/store.ts'
+import { ownSquat, sentSession, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 /** Requests that come at once: none is answered 500, no room is overfilled, nothing of one is lost by the other. */
 let server: TestServer
@@ -48,16 +48,16 @@ it.each([
   },
   {
     what: 'workouts',
-    room: workoutRoom,
+    room: sessionRoom,
     row: `insert into workouts (id, teacher_id, title, minutes, document) select gen_random_uuid(), :teacher, 'W', 20, '{}'`,
-    ask: (agent: Agent) => agent.post('/api/workouts').send({ document: smallWorkout() }),
+    ask: (agent: Agent) => agent.post('/api/workouts').send({ document: smallSession() }),
   },
   {
     what: 'shelf',
     room: shelfRoom,
     row: `insert into shelf (id, teacher_id, name, part) select gen_random_uuid(), :teacher, 'P', '{}'`,
     ask: (agent: Agent) =>
-      agent.post('/api/shelf').send({ name: 'Part', part: partOf(smallWorkout(), smallWorkout().sections[1]!) }),
+      agent.post('/api/shelf').send({ name: 'Part', part: partOf(smallSession(), smallSession().sections[1]!) }),
   },
 ])('room for the last of $what is found by one of twelve', async ({ what, room, row, ask }) => {
   await server.db.raw(`${row} from generate_series(1, :count)`, { teacher: await teacherId(), count: room - 1 })
@@ -67,14 +67,14 @@ it.each([
 })
 
 it('room for the last link is found by one of several', async () => {
-  const { workoutId } = await sentWorkout(own)
+  const { workoutId: sessionId } = await sentSession(own)
   await server.db.raw(
     `insert into publications (id, teacher_id, workout_id, sha256, token_hash, title, ends_at)
      select gen_random_uuid(), teacher_id, workout_id, sha256, gen_random_uuid()::text, title, ends_at
      from publications, generate_series(1, ?)`,
     [publicationRoom.links - 2],
   )
-  const publish = () => own.post(`/api/workouts/${workoutId}/publications`).send({ revision: 1, days: 7 })
+  const publish = () => own.post(`/api/workouts/${sessionId}/publications`).send({ revision: 1, days: 7 })
   const answers = await statuses([publish(), publish(), publish()])
   expect(answers).toEqual([200, 400, 400])
 })
@@ -164,7 +164,7 @@ it('the same copy of a value typed in two classes at once is told, and is no fau
   const write = async (name: string) => {
     const classId = await newClass(name)
     const pupil = await newPupil(classId)
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const cells = [{ what: 'felt', id, pupil, value: 3, was: null, source: 'typed' }]
     return () => own.put(`/api/classes/${classId}/results/${publication.id}`).send({ cells })
   }

@@ -4,7 +4,7 @@ import { outlineOf, publicationSchema } from '@esfuerzo/core/publication'
 import { resultRows, type Run } from '@esfuerzo/core/run'
 import { catchUp } from '../src/results/store.ts'
 import type { JobPool } from '../src/workers/jobPool.ts'
-import { jobPool, library, runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { jobPool, library, runOf, sentSession, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 beforeAll(async () => void (server = await testServer()))
@@ -38,7 +38,7 @@ async function rowsOf(run: string) {
 }
 async function sent(email: string) {
   const agent = await server.teacher(email)
-  const { publication, workoutId } = await sentWorkout(agent)
+  const { publication, workoutId: sessionId } = await sentSession(agent)
   const { body } = await server.browser().get(`/snapshots/${publication.sha256}`)
   const outline = outlineOf(publicationSchema.parse(body))
   const [block] = outline.blocks.filter((b) => b.stations.length)
@@ -49,7 +49,7 @@ async function sent(email: string) {
     { block: block!.id, rung: 3, unit: 'seconds', value: 7.5 },
   ]
   const send = (run: Run) => server.browser().post(`/api/go/${publication.token}/runs`).send(run)
-  return { agent, publication, workoutId, outline, results, send }
+  return { agent, publication, workoutId: sessionId, outline, results, send }
 }
 
 describe('the results of a run', () => {
@@ -134,15 +134,15 @@ describe('sending a session home', () => {
     }
     const slow = await testServer(undefined, { jobPool: pool })
     const agent = await slow.teacher('between@island.example')
-    const { workoutId } = await sentWorkout(agent)
-    const { document, revision } = (await agent.get(`/api/workouts/${workoutId}`).expect(200)).body
+    const { workoutId: sessionId } = await sentSession(agent)
+    const { document, revision } = (await agent.get(`/api/workouts/${sessionId}`).expect(200)).body
     meanwhile = async () => {
-      await agent.put(`/api/workouts/${workoutId}`).send({ revision, document: { ...document, title: 'Later' } })
+      await agent.put(`/api/workouts/${sessionId}`).send({ revision, document: { ...document, title: 'Later' } })
     }
     const before = await slow.db('publications').count({ n: '*' })
-    await agent.post(`/api/workouts/${workoutId}/publications`).send({ revision, days: 7 }).expect(409)
+    await agent.post(`/api/workouts/${sessionId}/publications`).send({ revision, days: 7 }).expect(409)
     expect(await slow.db('publications').count({ n: '*' })).toEqual(before)
-    const open = await slow.db('workout_versions').where({ workout_id: workoutId }).orderBy('place', 'desc').first()
+    const open = await slow.db('workout_versions').where({ workout_id: sessionId }).orderBy('place', 'desc').first()
     expect(open.reason).toBe('edit')
     await slow.close()
     server = await testServer()

@@ -83,10 +83,10 @@ function askedOf(name: EndpointName): Asked[] {
   // A path of another's is asked for with a body that would be taken; a route without one with what is another's in its body.
   const bodies = samples([names.length ? hers : theirs], [theirs, hers])
   return paths.flatMap((theirOwn) =>
-    bodies.map((of) => ({
-      about: `${theirOwn.join(' and ') || 'nothing'} of another, body of ${of === hers ? 'her own' : 'another'}`,
+    bodies.map((whose) => ({
+      about: `${theirOwn.join(' and ') || 'nothing'} of another, body of ${whose === hers ? 'her own' : 'another'}`,
       address: path(theirOwn, query),
-      body: bodyOf(name, of),
+      body: bodyOf(name, whose),
     })),
   )
 }

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { samples } from '../../core/test/support/samples.ts'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
 import { runMoment } from '../src/runs/runMoment.ts'
-import { exportOf, runOf, sentWorkout, testServer, type Agent, type TestServer } from './support/testServer.ts'
+import { exportOf, runOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 let own: Agent
@@ -19,7 +19,7 @@ const count = async (table: string) => Number((await server.db(table).count({ n:
 
 describe('results that cannot be written at the moment', () => {
   it('hold up no run: forty that arrive while they are locked are stored, and their results follow', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const holder = await server.db.transaction()
     await holder.raw('lock table results in access exclusive mode')
     const released = new Promise((resolve) => setTimeout(resolve, samples(2500, 6000))).then(() => holder.rollback())
@@ -32,7 +32,7 @@ describe('results that cannot be written at the moment', () => {
   })
 
   it('are whose the run is by then', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const classId = (
       await own
         .post('/api/classes')
@@ -58,7 +58,7 @@ describe('results that cannot be written at the moment', () => {
 
 describe('a run', () => {
   it('that says more than its session has room for is refused; the largest that fits is taken', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const { lanes } = (await server.db('snapshots').first('outline')).outline
     const steps = lanes[0].steps as number
     const result = { block: 'b2', station: 's1', lap: 1, value: 14, unit: 'reps' } as const
@@ -79,7 +79,7 @@ describe('a run', () => {
     expect(runMoment('2999-01-01T00:00:00.000Z', now).getTime()).toBe(now)
     expect(runMoment('1970-01-01T00:00:00.000Z', now).getTime()).toBe(now)
     expect(runMoment('2026-11-20T10:00:00.000Z', now).toISOString()).toBe('2026-11-20T10:00:00.000Z')
-    const { workoutId } = await sentWorkout(own)
+    const { workoutId: sessionId } = await sentSession(own)
     const classId = (
       await own
         .post('/api/classes')
@@ -87,7 +87,7 @@ describe('a run', () => {
         .expect(200)
     ).body.id
     const { body: publication } = await own
-      .post(`/api/workouts/${workoutId}/publications`)
+      .post(`/api/workouts/${sessionId}/publications`)
       .send({ revision: 1, days: 7, classId })
       .expect(200)
     const days = ['1970-01-01', '2999-01-01']
@@ -106,7 +106,7 @@ describe('a run', () => {
   })
 
   it('is listed without what only a class’s pace asks of it', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const step = { step: 1, seconds: 3, by: 'tap', seen: true, spoken: false } as const
     await send(publication.token, runOf(publication, { counted: [step] })).expect(200)
     const { runs } = (await own.get('/api/runs').expect(200)).body
@@ -116,7 +116,7 @@ describe('a run', () => {
 })
 
 it('two hundred children behind one address open a session and send within a minute: nobody is refused', async () => {
-  const { publication } = await sentWorkout(own)
+  const { publication } = await sentSession(own)
   const one = async () => {
     const open = await server.browser().get(`/api/go/${publication.token}`)
     const snapshot = await server.browser().get(`/snapshots/${publication.sha256}`)

@@ -4,7 +4,7 @@ import { type Run } from '@esfuerzo/core/run'
 import { readDeletions } from '../src/deletions/deletions.ts'
 import { repeatDeletions } from '../src/backup/repeatDeletions.ts'
 import { lateDays } from '../src/runs/store.ts'
-import { runOf, sentWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { runOf, sentSession, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 beforeAll(async () => void (server = await testServer()))
@@ -19,7 +19,7 @@ const times = (days: number) => {
 
 it('takes a late run that was over before its link was, for fourteen days, and none after misuse', async () => {
   const agent = await server.teacher('late@island.example')
-  const { publication } = await sentWorkout(agent)
+  const { publication } = await sentSession(agent)
   const send = (daysAgo: number) =>
     server
       .browser()
@@ -45,7 +45,7 @@ it('takes a late run that was over before its link was, for fourteen days, and n
 
 it('lists runs page by page, each once, with how many there are', async () => {
   const agent = await server.teacher('pages@island.example')
-  const { publication, workoutId } = await sentWorkout(agent)
+  const { publication, workoutId: sessionId } = await sentSession(agent)
   const ids = Array.from({ length: 55 }, () => randomUUID())
   for (const id of ids)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication, { id })).expect(200)
@@ -59,7 +59,7 @@ it('lists runs page by page, each once, with how many there are', async () => {
   let pages = 0
   while (before !== null) {
     const { body } = await agent.get(
-      `/api/runs?workout=${workoutId}${before && `&before=${encodeURIComponent(before)}`}`,
+      `/api/runs?workout=${sessionId}${before && `&before=${encodeURIComponent(before)}`}`,
     )
     expect(body.total).toBe(55)
     seen.push(...body.runs.map((r: { run: { id: string } }) => r.run.id))
@@ -73,7 +73,7 @@ it('lists runs page by page, each once, with how many there are', async () => {
 
 it('takes a run of the version before, and lists it as this one', async () => {
   const agent = await server.teacher('before@island.example')
-  const { publication } = await sentWorkout(agent)
+  const { publication } = await sentSession(agent)
   const first = { ...runOf(publication), version: 1 }
   await server.browser().post(`/api/go/${publication.token}/runs`).send(first).expect(200)
   const { body } = await agent.get('/api/runs').expect(200)
@@ -88,12 +88,12 @@ it('takes a run of the version before, and lists it as this one', async () => {
 
 it('takes away one run or all of a link for good, and again after a restore', async () => {
   const agent = await server.teacher('takes@island.example')
-  const { publication, workoutId } = await sentWorkout(agent)
+  const { publication, workoutId: sessionId } = await sentSession(agent)
   const runs = Array.from({ length: 4 }, () => runOf(publication))
   const send = (run: Run) => server.browser().post(`/api/go/${publication.token}/runs`).send(run).expect(200)
   for (const run of runs) await send(run)
   const path = `/api/publications/${publication.id}/runs`
-  const left = async () => (await agent.get(`/api/runs?workout=${workoutId}`)).body.total as number
+  const left = async () => (await agent.get(`/api/runs?workout=${sessionId}`)).body.total as number
   await agent.delete(`${path}/${runs[0]!.id}`).expect(200)
   await agent.delete(`${path}/${runs[0]!.id}`).expect(404)
   expect(await left()).toBe(3)

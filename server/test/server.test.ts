@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { problemCodes, readWorkout } from '@esfuerzo/core'
+import { problemCodes, readSession } from '@esfuerzo/core'
 import { publicationSchema } from '@esfuerzo/core/publication'
 import { errorStatus, problemDocumentSchema } from '@esfuerzo/contract'
 import { addDemo, demoSignIn } from '../src/demo/addDemo.ts'
@@ -16,8 +16,8 @@ import {
   library,
   published,
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   type Agent,
   type TestServer,
@@ -36,32 +36,32 @@ const count = async (table: string) => Number((await server.db(table).count({ n:
 
 describe('sessions', () => {
   it('are saved over the revision they started from; another is a conflict and changes nothing', async () => {
-    const { body } = await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)
+    const { body } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
     const save = (revision: number, title: string) =>
-      own.put(`/api/workouts/${body.id}`).send({ revision, document: smallWorkout(title) })
+      own.put(`/api/workouts/${body.id}`).send({ revision, document: smallSession(title) })
     expect((await save(1, 'Second')).body.revision).toBe(2)
     expect((await save(1, 'Late')).body).toMatchObject({ status: 409, code: 'conflict' })
     expect((await own.get(`/api/workouts/${body.id}`)).body.document.title).toBe('Second')
   })
 
   it('saved at the same moment from the same revision: one wins, the other hears of it', async () => {
-    const { body } = await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)
+    const { body } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
     const tries = await Promise.all(
       Array.from({ length: 8 }, (_, i) =>
-        own.put(`/api/workouts/${body.id}`).send({ revision: 1, document: smallWorkout(`Try ${i}`) }),
+        own.put(`/api/workouts/${body.id}`).send({ revision: 1, document: smallSession(`Try ${i}`) }),
       ),
     )
     expect(tries.map((t) => t.status).sort()).toEqual([200, ...Array(7).fill(409)])
   })
 
   it('come back as they went in, odd Unicode and markup included', async () => {
-    const document = smallWorkout('<img src=x onerror=alert(1)> 👩🏽‍🦽 ‏שלום é')
+    const document = smallSession('<img src=x onerror=alert(1)> 👩🏽‍🦽 ‏שלום é')
     const { body } = await own.post('/api/workouts').send({ document }).expect(200)
-    expect(readWorkout((await own.get(`/api/workouts/${body.id}`)).body.document)).toEqual(document)
+    expect(readSession((await own.get(`/api/workouts/${body.id}`)).body.document)).toEqual(document)
   })
 
   it('go into the bin and come out again', async () => {
-    const { body } = await own.post('/api/workouts').send({ document: smallWorkout() }).expect(200)
+    const { body } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
     await own.delete(`/api/workouts/${body.id}`).expect(200)
     await own.get(`/api/workouts/${body.id}`).expect(404)
     await own.post(`/api/workouts/${body.id}/restore`).expect(200)
@@ -73,7 +73,7 @@ describe('bad input', () => {
   const nothingStored = async () => expect(await count('workouts')).toBe(0)
 
   it('with three mistakes is refused whole, naming all three by path', async () => {
-    const document = JSON.parse(JSON.stringify(smallWorkout()))
+    const document = JSON.parse(JSON.stringify(smallSession()))
     document.colour = 'red'
     document.minutes = 'twenty'
     document.sections[1].blocks[0].stations[0].cells.all.version = 7
@@ -88,7 +88,7 @@ describe('bad input', () => {
     await nothingStored()
   })
 
-  it.each<[string, (d: ReturnType<typeof smallWorkout>) => unknown, string]>([
+  it.each<[string, (d: ReturnType<typeof smallSession>) => unknown, string]>([
     [
       'a group that is not there',
       (d) => ({
@@ -114,7 +114,7 @@ describe('bad input', () => {
     ],
     ['nothing at all', () => null, 'wrong-type'],
   ])('with %s is refused by name', async (_, spoil, code) => {
-    const { body, status } = await own.post('/api/workouts').send({ document: spoil(smallWorkout()) })
+    const { body, status } = await own.post('/api/workouts').send({ document: spoil(smallSession()) })
     expect([status, body.problems[0].code]).toEqual([400, code])
     await nothingStored()
   })
@@ -142,7 +142,7 @@ describe('bad input', () => {
 
 describe('a publication', () => {
   it('is the projection as canonical JSON, addressed by its SHA-256, compressed and cached for ever', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const answer = await server.browser().get(`/snapshots/${publication.sha256}`).expect(200)
     expect(createHash('sha256').update(answer.text).digest('hex')).toBe(publication.sha256)
     expect(publicationSchema.parse(answer.body)).toEqual(JSON.parse(JSON.stringify(published())))
@@ -168,7 +168,7 @@ describe('a publication', () => {
   })
 
   it('needs no SQL once warm, and its link one statement', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const browser = server.browser()
     await browser.get(`/snapshots/${publication.sha256}`)
     let statements = 0
@@ -182,27 +182,27 @@ describe('a publication', () => {
   })
 
   it('leads by a token of 128 bits that is not stored, ends when told, and is refused when nothing is in it', async () => {
-    const { publication, workoutId } = await sentWorkout(own)
+    const { publication, workoutId: sessionId } = await sentSession(own)
     expect(Buffer.from(publication.token, 'base64url')).toHaveLength(16)
     const row = await server.db('publications').first()
     expect(JSON.stringify(row)).not.toContain(publication.token)
-    expect((await own.get(`/api/workouts/${workoutId}/publications`)).body.publications[0]).toEqual(publication)
+    expect((await own.get(`/api/workouts/${sessionId}/publications`)).body.publications[0]).toEqual(publication)
     await server.db('publications').update({ ends_at: new Date(Date.now() - 1000) })
     expect((await server.browser().get(`/api/go/${publication.token}`)).body.code).toBe('ended')
     const empty = await own
       .post('/api/workouts')
-      .send({ document: { ...smallWorkout(), sections: [] } })
+      .send({ document: { ...smallSession(), sections: [] } })
       .expect(200)
     expect((await own.post(`/api/workouts/${empty.body.id}/publications`).send({ revision: 1, days: 7 })).status).toBe(
       400,
     )
-    expect((await own.post(`/api/workouts/${workoutId}/publications`).send({ revision: 9, days: 7 })).status).toBe(409)
+    expect((await own.post(`/api/workouts/${sessionId}/publications`).send({ revision: 9, days: 7 })).status).toBe(409)
   })
 })
 
 describe('a run', () => {
   it('sent ten times at once is stored once, and comes back to the teacher', async () => {
-    const { publication, workoutId } = await sentWorkout(own)
+    const { publication, workoutId: sessionId } = await sentSession(own)
     const run = runOf(publication)
     const browser = server.browser()
     const answers = await Promise.all(
@@ -210,7 +210,7 @@ describe('a run', () => {
     )
     expect(answers.map((a) => a.status)).toEqual(Array(10).fill(200))
     expect(await count('runs')).toBe(1)
-    const { body } = await own.get(`/api/runs?workout=${workoutId}`).expect(200)
+    const { body } = await own.get(`/api/runs?workout=${sessionId}`).expect(200)
     expect(body.runs).toMatchObject([
       { title: 'Springs', letter: 'A', groupName: 'K–1', run: { ...run, version: 2 }, stations: { s1: 'Pogo jump' } },
     ])
@@ -218,7 +218,7 @@ describe('a run', () => {
   })
 
   it('of another session, an unknown group or station, or with a name in it is refused by path', async () => {
-    const { publication } = await sentWorkout(own)
+    const { publication } = await sentSession(own)
     const send = (more: object) =>
       server
         .browser()
@@ -274,7 +274,7 @@ describe('signing in', () => {
     expect(many).toEqual([401, 401, 401, 429])
     expect(await tryOut('own@island.example', 'correct horse')).toBe(429)
     expect(await tryOut('a@island.example')).toBe(401)
-    const { publication } = await sentWorkout(teacher)
+    const { publication } = await sentSession(teacher)
     const sends: number[] = []
     for (let i = 0; i < 3; i++)
       sends.push((await strict.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication))).status)
@@ -321,7 +321,7 @@ describe('signing in', () => {
 })
 
 it('logs no token, hash, password, cookie or body', async () => {
-  const { publication } = await sentWorkout(own)
+  const { publication } = await sentSession(own)
   await server.browser().get(`/api/go/${publication.token}`)
   await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
   await server.browser().get(`/snapshots/${publication.sha256}`)
@@ -381,9 +381,9 @@ it('fills an empty database with the demo, once', async () => {
   await addDemo(server.db, library, 's'.repeat(40), new Date())
   const agent = server.browser()
   await agent.post('/api/session').send(demoSignIn).expect(200)
-  const { workouts } = (await agent.get('/api/workouts')).body
-  expect(workouts.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(15)
-  expect(workouts).toHaveLength(20)
+  const { workouts: sessions } = (await agent.get('/api/workouts')).body
+  expect(sessions.filter((w: { sentAt: string | null }) => w.sentAt)).toHaveLength(15)
+  expect(sessions).toHaveLength(20)
   const { runs, total } = (await agent.get('/api/runs')).body
   expect(total).toBeGreaterThan(60)
   expect(Math.max(...runs.map((r: { receivedAt: string }) => Date.parse(r.receivedAt)))).toBeLessThanOrEqual(Date.now())

@@ -10,7 +10,7 @@ import { defaultLimits, type Limits } from '../src/http/limits.ts'
 import { noPost } from '../src/mail/post.ts'
 import { smtpPost } from '../src/mail/smtpPost.ts'
 import { demoSignIn } from '../src/demo/addDemo.ts'
-import { smallWorkout, testServer, type TestServer } from './support/testServer.ts'
+import { smallSession, testServer, type TestServer } from './support/testServer.ts'
 
 let server: TestServer
 const open = async (limits: Limits = defaultLimits) => (server = await testServer(limits, { proxy: true }))
@@ -190,7 +190,7 @@ it('a message to families may hold their link as her page shows it, under whiche
   const there = { Host: 'localhost:4180', Origin: 'http://localhost:4180' }
   const own = server.browser()
   await own.post('/api/session').set(there).send({ email: 'known@island.example', password: right }).expect(200)
-  const saved = await own.post('/api/workouts').set(there).send({ document: smallWorkout() }).expect(200)
+  const saved = await own.post('/api/workouts').set(there).send({ document: smallSession() }).expect(200)
   const path = `/api/workouts/${saved.body.id}/publications`
   const { body: link } = await own.post(path).set(there).send({ revision: 1, days: 7 }).expect(200)
   const send = (text: string) =>

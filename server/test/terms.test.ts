@@ -7,8 +7,8 @@ import { defaultLimits } from '../src/http/limits.ts'
 import {
   origin,
   runOf,
-  sentWorkout,
-  smallWorkout,
+  sentSession,
+  smallSession,
   testServer,
   type Agent,
   type TestServer,
@@ -74,7 +74,7 @@ describe('a term', () => {
   })
 
   it('counts each home once for the place it came back of, by the school’s own days', async () => {
-    const { workoutId, publication } = await sentWorkout(own)
+    const { workoutId: sessionId, publication } = await sentSession(own)
     const send = async (finished: string) => {
       const run = {
         ...runOf(publication),
@@ -90,7 +90,7 @@ describe('a term', () => {
     await send(second.plus({ hours: 12 }).toISO())
     // Before its day it is nobody's.
     await send(first.minus({ days: 1 }).plus({ hours: 12 }).toISO())
-    const places = [first, second].map((day, i) => ({ id: `d${i}`, date: day.toISODate(), session: workoutId }))
+    const places = [first, second].map((day, i) => ({ id: `d${i}`, date: day.toISODate(), session: sessionId }))
     const id = await add({ ...newTerm('Now', first.toISODate()), places })
     expect((await own.get(`/api/terms/${id}/done`).expect(200)).body).toEqual({
       done: [
@@ -110,12 +110,12 @@ describe('a term', () => {
 })
 
 it('a week’s message has links of the term’s sessions in it and no others', async () => {
-  const { workoutId, publication } = await sentWorkout(own)
-  const { publication: other } = await sentWorkout(own)
-  const places = [{ id: 'd1', date: '2027-01-05', session: workoutId }]
+  const { workoutId: sessionId, publication } = await sentSession(own)
+  const { publication: other } = await sentSession(own)
+  const places = [{ id: 'd1', date: '2027-01-05', session: sessionId }]
   const id = await add({ ...newTerm('Short', '2027-01-04'), places })
   const { links } = (await own.get(`/api/terms/${id}/links`).expect(200)).body
-  expect(links).toMatchObject([{ workout: workoutId, token: publication.token }])
+  expect(links).toMatchObject([{ workout: sessionId, token: publication.token }])
   const send = (text: string) =>
     own.post(`/api/terms/${id}/message`).send({ to: 'families@island.example', subject: 'This week', text })
   await send(`Tuesday: Springs\n${origin}/go/${publication.token}`).expect(200)
@@ -129,7 +129,7 @@ describe('the calendar of a term', () => {
     const { id } = (
       await own
         .post('/api/workouts')
-        .send({ document: smallWorkout('Springs') })
+        .send({ document: smallSession('Springs') })
         .expect(200)
     ).body
     return { ...term, places: openDays(term).map((d, i) => ({ id: `d${i}`, date: d.date, session: id })) }

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { newSettings, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import { newSettings, readSession, setDetails, type Session } from '@esfuerzo/core'
 import { checkSession, findingKey, leaveFinding } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 import WorthALook from '../src/compose/checks/WorthALook.vue'
@@ -13,10 +13,10 @@ import { useComposer } from './support/composer.ts'
 import { open, serve } from './support/pages.ts'
 
 const id = '7a4c2f0e-5f0e-4a57-9f6b-6d1f3a1c9b11'
-const read = (text: string): Workout => {
-  const { workout, problems } = parse(text, library)
+const read = (text: string): Session => {
+  const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
-  return readWorkout(workout)
+  return readSession(session)
 }
 /** Two things are worth a look: a plank too long, and a jump upstairs. */
 const session = read(`# Rainy morning
@@ -34,7 +34,7 @@ beforeEach(() => {
   serve({ 'GET /api/settings': () => newSettings('Atlantic/Azores') })
 })
 /** What is worth a look in a session, once it has settled and what mends it was looked for. */
-async function looking(document: Workout) {
+async function looking(document: Session) {
   const composer = useComposer()
   composer.edit(() => document)
   const view = await open(WorthALook)
@@ -61,7 +61,7 @@ it('an edit that was made before she went on typing cannot be taken: nothing of 
   for (const fix of fixes) expect(fix.attributes('disabled')).toBeDefined()
   await vi.waitFor(() => expect(view.find('.fixes button').attributes('disabled')).toBeUndefined(), 4000)
   await view.find('.fixes button').trigger('click')
-  expect(composer.workout.title).toBe('Rainy noon')
+  expect(composer.document.title).toBe('Rainy noon')
 })
 
 it('before there is a row there is nothing to look at, and nothing is praised', async () => {

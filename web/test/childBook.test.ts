@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import {
@@ -80,7 +80,7 @@ it('keeps sixty sessions, the latest', () => {
 })
 
 it('a station’s laps are told together, a test as it counts', () => {
-  const { groups } = newWorkout('x', [[4, 5, 6]], 20, library.version)
+  const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
   const text = '# Fog\n## Main\n2 laps 30/30\nsquat\n## Test\nmeasure line jumps in 15 s, 2 trials\n'
   const publication = publish(parse(text, library, groups).workout, library)
   const [lane] = publication.lanes

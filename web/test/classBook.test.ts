@@ -221,47 +221,47 @@ function headsOf({ heads, upper }: Shape): string[][] {
 }
 
 /** A table of what is meant, in its shape. */
-function tableIn(of: Shape, values: ReturnType<typeof meant>, next: () => number): string[][] {
-  const order = of.shuffled ? [...pupils].sort(() => next() - 0.5) : pupils
+function tableIn(shape: Shape, values: ReturnType<typeof meant>, next: () => number): string[][] {
+  const order = shape.shuffled ? [...pupils].sort(() => next() - 0.5) : pupils
   const number = (n: number | undefined) =>
-    n === undefined ? of.absent : of.comma && of.separator !== ',' ? String(n).replace('.', ',') : String(n)
+    n === undefined ? shape.absent : shape.comma && shape.separator !== ',' ? String(n).replace('.', ',') : String(n)
   const rows = order.map(({ id, alias }) => [
-    of.upper ? ` ${alias.toUpperCase()}` : alias,
+    shape.upper ? ` ${alias.toUpperCase()}` : alias,
     ...columns.map(({ key }) => number(values.get(id)!.get(key))),
   ])
   const wide = (row: string[], i: number, head: boolean) =>
-    of.extra === 'none'
+    shape.extra === 'none'
       ? row
       : [
           row[0]!,
           head
             ? i === 0
-              ? of.extra === 'date'
+              ? shape.extra === 'date'
                 ? 'Date'
                 : 'Remark'
               : ''
-            : of.extra === 'date'
+            : shape.extra === 'date'
               ? '2026-11-12'
               : 'café',
           ...row.slice(1),
         ]
   return [
-    ...(of.title ? [['Results of class 4 – autumn']] : []),
-    ...headsOf(of).map((row, i) => wide(row, i, true)),
+    ...(shape.title ? [['Results of class 4 – autumn']] : []),
+    ...headsOf(shape).map((row, i) => wide(row, i, true)),
     ...rows.map((row, i) => wide(row, i, false)),
-    ...(of.blank ? [['']] : []),
-    ...(of.sums
+    ...(shape.blank ? [['']] : []),
+    ...(shape.sums
       ? [
           wide(['', '240', '231', '300', '12', '90'], 1, false).map((cell, i) =>
-            of.extra !== 'none' && i === 1 ? '' : cell,
+            shape.extra !== 'none' && i === 1 ? '' : cell,
           ),
         ]
       : []),
   ]
 }
 
-async function bytesOf(of: Shape, table: string[][]): Promise<Uint8Array> {
-  if (of.excel) {
+async function bytesOf(shape: Shape, table: string[][]): Promise<Uint8Array> {
+  if (shape.excel) {
     const width = Math.max(...table.map((row) => row.length))
     const cells = table.map((row) =>
       Array.from({ length: width }, (_, i) => {
@@ -273,8 +273,8 @@ async function bytesOf(of: Shape, table: string[][]): Promise<Uint8Array> {
     const blob = await writeExcel(cells as never).toBlob()
     return new Uint8Array(await blob.arrayBuffer())
   }
-  const body = Papa.unparse(table, { delimiter: of.separator, newline: of.ends })
-  const text = `${of.sep ? `sep=${of.separator}${of.ends}` : ''}${body}`
+  const body = Papa.unparse(table, { delimiter: shape.separator, newline: shape.ends })
+  const text = `${shape.sep ? `sep=${shape.separator}${shape.ends}` : ''}${body}`
   const encoded = {
     utf8: () => strToU8(text),
     'utf8-mark': () => strToU8(`\ufeff${text}`),
@@ -283,7 +283,7 @@ async function bytesOf(of: Shape, table: string[][]): Promise<Uint8Array> {
     'utf16le-bare': () => utf16(text, true, false),
     windows: () => windows1252(text),
   }
-  return encoded[of.encoding]()
+  return encoded[shape.encoding]()
 }
 const bufferOf = (bytes: Uint8Array) => bytes.slice().buffer
 
@@ -295,10 +295,12 @@ function cellsOf(rows: TableRows) {
 describe('spreadsheets', () => {
   it('in two hundred odd shapes are read as they are meant', async () => {
     await fc.assert(
-      fc.asyncProperty(shape, fc.integer({ min: 1, max: 1e6 }), async (of, seed) => {
+      fc.asyncProperty(shape, fc.integer({ min: 1, max: 1e6 }), async (shape, seed) => {
         const next = random(seed)
         const values = meant(next)
-        const { cells, problems } = cellsOf(await readTable(bufferOf(await bytesOf(of, tableIn(of, values, next)))))
+        const { cells, problems } = cellsOf(
+          await readTable(bufferOf(await bytesOf(shape, tableIn(shape, values, next)))),
+        )
         expect(problems).toEqual([])
         const read = cells.map(({ pupil, column: key, text }) => [pupil, key, Number(text.replace(',', '.'))].join())
         const all = [...values].flatMap(([id, own]) => [...own].map(([key, value]) => [id, key, value].join()))

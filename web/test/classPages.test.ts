@@ -11,7 +11,7 @@ import { open, Refusal, serve, type Answers } from './support/pages.ts'
 const classId = '11111111-1111-4111-8111-111111111111'
 const sent = '22222222-2222-4222-8222-222222222222'
 const [kelp, tern] = ['33333333-3333-4333-8333-333333333333', '44444444-4444-4444-8444-444444444444'] as const
-const of = {
+const schoolClass = {
   id: classId,
   name: 'Class 3',
   grades: [2, 3],
@@ -69,8 +69,8 @@ beforeEach(() => {
   earlier = [entry({ id: '66666666-6666-4666-8666-666666666666', value: 10, at: '2026-10-12T10:00:00.000Z' })]
   answers = {
     'GET /api/settings': () => newSettings('Atlantic/Azores'),
-    'GET /api/classes': () => ({ classes: [of], removed: [] }),
-    [`GET /api/classes/${classId}`]: () => ({ class: of, pupils, removed: [] }),
+    'GET /api/classes': () => ({ classes: [schoolClass], removed: [] }),
+    [`GET /api/classes/${classId}`]: () => ({ class: schoolClass, pupils, removed: [] }),
     [`GET /api/classes/${classId}/sessions`]: () => ({
       sessions: [{ id: sent, title: 'Springs', sentAt: '2026-11-11T10:00:00.000Z', pupils: 1 }],
     }),
@@ -263,7 +263,7 @@ describe('the page of a class', () => {
   })
 
   it('says what to do where nobody is in it, and where nothing was sent to it', async () => {
-    answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: [], removed: [] })
+    answers[`GET /api/classes/${classId}`] = () => ({ class: schoolClass, pupils: [], removed: [] })
     expect((await page()).words()).toContain('There is nobody in this class yet.')
     answers[`GET /api/classes/${classId}/sessions`] = () => ({ sessions: [] })
     expect((await page()).words()).toContain('Nothing has come home to this class yet')
@@ -272,8 +272,8 @@ describe('the page of a class', () => {
   it('says a month before that its results go, and keeps them longer when told to', async () => {
     const soon = new Date(Date.now() + 10 * 86_400_000).toISOString().slice(0, 10)
     let saved: unknown
-    answers[`GET /api/classes/${classId}`] = () => ({ class: { ...of, yearEnds: soon }, pupils, removed: [] })
-    answers[`PUT /api/classes/${classId}`] = (body) => ((saved = body), { ...of, ...(body as object) })
+    answers[`GET /api/classes/${classId}`] = () => ({ class: { ...schoolClass, yearEnds: soon }, pupils, removed: [] })
+    answers[`PUT /api/classes/${classId}`] = (body) => ((saved = body), { ...schoolClass, ...(body as object) })
     const { words, press } = await page()
     expect(words()).toContain('The results of this school year are deleted after')
     await press('Keep them three months longer')
@@ -317,7 +317,7 @@ describe('the page of a class', () => {
       // A try-out, then two days that count.
       ['a', 'b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + (d === 2 ? 5 + i : 0) })),
     )
-    answers[`GET /api/classes/${classId}`] = () => ({ class: of, pupils: many, removed: [] })
+    answers[`GET /api/classes/${classId}`] = () => ({ class: schoolClass, pupils: many, removed: [] })
     answers[`GET /api/classes/${classId}/tests`] = () => ({
       tests: [{ test: 'sitToStands30', unit: 'reps', moment: 'alone', days, values }],
     })

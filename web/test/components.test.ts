@@ -5,7 +5,7 @@ import { createMemoryHistory, createRouter } from 'vue-router'
 import { defineComponent, h, shallowRef, type Component } from 'vue'
 import { VApp } from 'vuetify/components/VApp'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, findBlock, findStation, newWorkout, valueFor, type BlockOf } from '@esfuerzo/core'
+import { addStation, findBlock, findStation, newSession, valueFor, type BlockOf } from '@esfuerzo/core'
 import type { RunSummary } from '@esfuerzo/contract'
 
 const { i18n } = await import('../src/words/i18n.ts')
@@ -34,7 +34,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   composer = useComposer()
   composer.edit(() => {
-    const w = newWorkout(
+    const w = newSession(
       'Springs',
       [
         [0, 1],
@@ -73,7 +73,7 @@ describe('the running order', () => {
     expect(focusedText()).toContain('Hands down, then hop up')
     await press('Alt', { altKey: true })
     await press('ArrowRight', { altKey: true })
-    expect(valueFor(findStation(composer.workout, 's1').cells, 'g1').version).toBe('squat-jump')
+    expect(valueFor(findStation(composer.document, 's1').cells, 'g1').version).toBe('squat-jump')
     await press('End')
     expect(composer.selection?.row).toBe('b3-empty')
   })
@@ -97,13 +97,13 @@ describe('the editor of a row', () => {
     const editor = await open('s1', 0)
     expect(editor.findAll('[aria-pressed=true]').map((b) => b.attributes('aria-label'))).toEqual(['Only A, K–1'])
     await editor.findAll('input[type=radio]')[0]!.trigger('change')
-    const { cells } = findStation(composer.workout, 's1')
+    const { cells } = findStation(composer.document, 's1')
     expect(['g1', 'g2', 'g3'].map((g) => valueFor(cells, g).version)).toEqual(['rise', 'squat-jump', 'squat-jump'])
   })
 
   it('changes laps for all or for some, and keeps a number that is none off the document', async () => {
     const editor = await open('p2', -1)
-    const laps = () => findBlock(composer.workout, 'b2') as BlockOf<'intervals'>
+    const laps = () => findBlock(composer.document, 'b2') as BlockOf<'intervals'>
     const field = (label: string) =>
       editor
         .findAll('.v-text-field')
@@ -114,9 +114,9 @@ describe('the editor of a row', () => {
     await editor.find('[aria-label="Only C, 4–6"]').trigger('click')
     await field('Laps').setValue('2')
     expect(laps().laps).toMatchObject({ all: [{}, {}, {}], by: { g3: [{ work: 45 }, { work: 45 }] } })
-    const before = composer.workout
+    const before = composer.document
     await field('Rest').setValue('a lot')
-    expect(composer.workout).toBe(before)
+    expect(composer.document).toBe(before)
     expect(editor.text()).toContain('0 to 3600')
     await field('Rest').setValue('1:30')
     expect(valueFor(laps().laps, 'g3')[0]!.rest).toBe(90)
@@ -125,7 +125,7 @@ describe('the editor of a row', () => {
   it('moves, doubles and removes the row, and says what to do where none is chosen', async () => {
     const editor = await open('s2', -1)
     await editor.find('[aria-label="Move up"]').trigger('click')
-    const order = () => (findBlock(composer.workout, 'b2') as BlockOf<'intervals'>).stations.map((s) => s.id)
+    const order = () => (findBlock(composer.document, 'b2') as BlockOf<'intervals'>).stations.map((s) => s.id)
     expect(order()).toEqual(['s2', 's1'])
     await editor.find('[aria-label="Duplicate"]').trigger('click')
     expect(order()).toEqual(['s2', 's3', 's1'])
@@ -252,17 +252,17 @@ describe('the address of a term for calendars', () => {
         }),
       )
     })
-    const of = (letter: string) => `${letter.repeat(8)}-0000-4000-8000-000000000000`
-    const id = shallowRef(of('a'))
+    const idOf = (letter: string) => `${letter.repeat(8)}-0000-4000-8000-000000000000`
+    const id = shallowRef(idOf('a'))
     const page = mounted(() => h(TermCalendar, { id: id.value }))
     const shown = () =>
       page.find<HTMLTextAreaElement>('.address textarea').exists() &&
       page.find<HTMLTextAreaElement>('.address textarea').element.value
     // Before it is known whether there is one, none is offered.
     expect(page.text()).not.toContain('Make an address')
-    id.value = of('b')
+    id.value = idOf('b')
     await flushPromises()
-    expect(waiting.map((w) => w.of)).toEqual([`/api/terms/${of('a')}/link`, `/api/terms/${of('b')}/link`])
+    expect(waiting.map((w) => w.of)).toEqual([`/api/terms/${idOf('a')}/link`, `/api/terms/${idOf('b')}/link`])
     waiting[1]!.answer(null)
     await flushPromises()
     await page

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout, setBlock, setCell, sessionView, type Workout } from '@esfuerzo/core'
+import { addStation, newSession, setBlock, setCell, sessionView, type Session } from '@esfuerzo/core'
 import en from '../src/words/locales/en.json'
 import family from '../src/family/locales/en.json'
 import { i18n } from '../src/words/i18n.ts'
@@ -14,8 +14,8 @@ import { stepDose, stepVersion } from '../src/compose/edits/rowEdits.ts'
 
 const { t } = i18n.global
 
-function session(...moves: string[]): Workout {
-  let workout = newWorkout(
+function session(...moves: string[]): Session {
+  let session = newSession(
     'Springs',
     [
       [0, 1],
@@ -26,8 +26,8 @@ function session(...moves: string[]): Workout {
     library.version,
   )
   for (const id of moves)
-    workout = addStation(workout, 'b2', cellsFor(library.moves.get(id)!, workout.groups, 'intervals'))
-  return workout
+    session = addStation(session, 'b2', cellsFor(library.moves.get(id)!, session.groups, 'intervals'))
+  return session
 }
 
 describe('the running order', () => {

@@ -1,15 +1,15 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newSettings, newWorkout, setDetails, stationsOf, type Workout } from '@esfuerzo/core'
+import { addStation, newSettings, newSession, setDetails, stationsOf, type Session } from '@esfuerzo/core'
 import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
 /** A server with one session in it. */
 const server = {
-  document: undefined as unknown as Workout,
+  document: undefined as unknown as Session,
   revision: 1,
-  created: [] as Workout[],
+  created: [] as Session[],
   down: false,
   signedOut: false,
   /** It stores, and goes away before it answers. */
@@ -51,7 +51,7 @@ beforeEach(async () => {
   vi.stubGlobal('fetch', fakeFetch)
   await device.clear()
   sessionStorage.clear()
-  const workout = newWorkout(
+  const session = newSession(
     'Springs',
     [
       [0, 1],
@@ -60,7 +60,7 @@ beforeEach(async () => {
     20,
     library.version,
   )
-  const document = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
+  const document = addStation(session, 'b2', cellsFor(library.moves.get('pogo')!, session.groups, 'intervals'))
   Object.assign(server, { document, revision: 1, created: [], down: false, signedOut: false, dies: false })
 })
 afterEach(() => void vi.useRealTimers())
@@ -87,24 +87,24 @@ describe('the composer', () => {
     composer.selection = { row: 's1', cell: -1 }
     composer.addMove('plank')
     composer.addMove('lunge')
-    const block = composer.workout.sections[1]!.blocks[0]!
+    const block = composer.document.sections[1]!.blocks[0]!
     expect(stationsOf(block).map((s) => s.cells.all.move)).toEqual(['pogo', 'plank', 'lunge'])
     expect(composer.selection).toEqual({ row: 's3', cell: -1 })
     composer.selection = { row: 'p3', cell: -1 }
     composer.addMove('butterfly')
-    expect(stationsOf(composer.workout.sections[2]!.blocks[0]!)).toHaveLength(1)
+    expect(stationsOf(composer.document.sections[2]!.blocks[0]!)).toHaveLength(1)
   })
 
   it('puts the first move of a session without any into its warm-up', async () => {
-    server.document = newWorkout('Fresh', [[2, 3]], 20, library.version)
+    server.document = newSession('Fresh', [[2, 3]], 20, library.version)
     const composer = await fresh()
     await composer.open('w1')
     // The cursor shows where that will be.
     const standsOn = composer.rows.find((row) => row.id === composer.selection?.row)
     expect(standsOn).toMatchObject({ kind: 'empty', section: { role: 'warmUp' } })
     composer.addMove('march')
-    const rows = composer.workout.sections.map((s) => s.blocks.flatMap((b) => stationsOf(b)).length)
-    expect([composer.workout.sections[0]!.role, rows]).toEqual(['warmUp', [1, 0, 0]])
+    const rows = composer.document.sections.map((s) => s.blocks.flatMap((b) => stationsOf(b)).length)
+    expect([composer.document.sections[0]!.role, rows]).toEqual(['warmUp', [1, 0, 0]])
   })
 
   it('puts a line of several moves in as rows, the next line below the last, and no goal nobody wrote', async () => {
@@ -113,13 +113,13 @@ describe('the composer', () => {
     composer.selection = { row: 's1', cell: -1 }
     composer.insertText('squat, plank')
     composer.insertText('lunge, push-up')
-    const rows = stationsOf(composer.workout.sections[1]!.blocks[0]!)
+    const rows = stationsOf(composer.document.sections[1]!.blocks[0]!)
     expect(rows.map((s) => s.cells.all.move)).toEqual(['pogo', 'squat', 'plank', 'lunge', 'push-up'])
     expect(rows.flatMap((s) => [s.cells.all, ...Object.values(s.cells.by ?? {})]).filter((cell) => cell.dose)).toEqual(
       [],
     )
     composer.insertText('squat 12, plank')
-    expect(stationsOf(composer.workout.sections[1]!.blocks[0]!).at(-2)!.cells.all.dose).toEqual({
+    expect(stationsOf(composer.document.sections[1]!.blocks[0]!).at(-2)!.cells.all.dose).toEqual({
       unit: 'reps',
       amount: 12,
     })
@@ -128,21 +128,21 @@ describe('the composer', () => {
   it('says why an edit cannot be, and changes nothing', async () => {
     const composer = await fresh()
     await composer.open('w1')
-    const before = composer.workout
+    const before = composer.document
     expect(composer.edit((w) => setDetails(w, { minutes: 500 }))).toBe(false)
-    expect(composer.workout).toBe(before)
+    expect(composer.document).toBe(before)
     expect(composer.message?.text).toContain('minutes: should be at most 120')
   })
 
   it('offers to undo what was taken out, and undoes to the very document', async () => {
     const composer = await fresh()
     await composer.open('w1')
-    const before = composer.workout
+    const before = composer.document
     composer.selection = { row: 's1', cell: -1 }
     composer.removeRows()
     expect(composer.message).toEqual({ text: 'removed', undo: true })
     composer.undo()
-    expect(composer.workout).toBe(before)
+    expect(composer.document).toBe(before)
   })
 
   it('keeps work on the device while the server is away, and brings it back after a reload', async () => {
@@ -156,7 +156,7 @@ describe('the composer', () => {
     // The page is loaded anew, in the same tab.
     const again = await fresh()
     await again.open('w1')
-    expect([again.workout.title, again.canUndo, again.message?.text]).toEqual(['In the dark', true, 'restored'])
+    expect([again.document.title, again.canUndo, again.message?.text]).toEqual(['In the dark', true, 'restored'])
     await quiet()
     expect(server.document.title).toBe('In the dark')
   })
@@ -172,7 +172,7 @@ describe('the composer', () => {
     Object.assign(server, { down: false, dies: false })
     const again = await fresh()
     await again.open('w1')
-    expect([again.workout.title, again.message?.text, server.created]).toEqual(['And on', 'restored', []])
+    expect([again.document.title, again.message?.text, server.created]).toEqual(['And on', 'restored', []])
     await quiet()
     expect([server.document.title, server.revision, await drafts()]).toEqual(['And on', 3, 0])
   })
@@ -187,7 +187,7 @@ describe('the composer', () => {
     expect(await composer.keepBoth()).toBe('copy')
     expect(server.created.map((d) => d.title)).toEqual(['Mine (my copy)'])
     await composer.open('w1')
-    expect([composer.workout.title, composer.saveState]).toEqual(['Springs', 'saved'])
+    expect([composer.document.title, composer.saveState]).toEqual(['Springs', 'saved'])
   })
 
   it('makes a copy of work left on the device that started from an older revision', async () => {
@@ -199,7 +199,7 @@ describe('the composer', () => {
     server.revision = 3
     const composer = await fresh()
     await composer.open('w1')
-    expect([composer.workout.title, server.created[0]?.title, await drafts()]).toEqual([
+    expect([composer.document.title, server.created[0]?.title, await drafts()]).toEqual([
       'Springs',
       'Left behind (my copy)',
       0,
@@ -214,7 +214,7 @@ describe('the composer', () => {
     })
     const composer = await fresh()
     await composer.open('w1')
-    expect([composer.workout.title, await drafts()]).toEqual(['Springs', 1])
+    expect([composer.document.title, await drafts()]).toEqual(['Springs', 1])
   })
 
   it('says what is wrong where a session cannot be opened, and where nobody is signed in any more', async () => {
@@ -243,11 +243,11 @@ describe('pieces and folding', () => {
     expect(composer.paste(station)).toBe(true)
     expect(composer.selection).toEqual({ row: 's2', cell: -1 })
     expect(composer.paste(section)).toBe(true)
-    expect(composer.workout.sections.map((s) => s.id)).toEqual(['p1', 'p2', 'p4', 'p3'])
+    expect(composer.document.sections.map((s) => s.id)).toEqual(['p1', 'p2', 'p4', 'p3'])
     expect(composer.paste('something else')).toBe(false)
     composer.undo()
     composer.undo()
-    expect(composer.workout).toEqual(server.document)
+    expect(composer.document).toEqual(server.document)
   })
 
   it('folds a section away, numbers on past it, and opens it for whatever goes in', async () => {

@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
-import { readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import { readSession, setDetails, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import LanesPanel from '../src/compose/lanes/LanesPanel.vue'
 import MessageBar from '../src/compose/MessageBar.vue'
@@ -14,10 +14,10 @@ import { useShortcuts, type ShortcutActions } from '../src/compose/cursor/useSho
 import { library } from '../src/repertoire/library.ts'
 import { open, serve } from './support/pages.ts'
 
-const typed = (...lines: string[]): Workout => {
-  const { workout, problems } = parse(['# Session', ...lines].join('\n'), library)
+const typed = (...lines: string[]): Session => {
+  const { workout: session, problems } = parse(['# Session', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return readWorkout(workout)
+  return readSession(session)
 }
 const session = typed(
   'minutes 6; groups K-1, 4-6',
@@ -36,7 +36,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   serve({})
 })
-function composing(document: Workout) {
+function composing(document: Session) {
   const composer = useComposer()
   composer.edit(() => document)
   return composer
@@ -81,7 +81,7 @@ describe('the lanes ask where the question arises', () => {
     expect(composer.selectedRow).toMatchObject({ id: 's2' })
     // What is typed goes on being taken.
     composer.edit((w) => setDetails(w, { minutes: 60 }))
-    expect(composer.workout.minutes).toBe(60)
+    expect(composer.document.minutes).toBe(60)
   })
 
   it('whether everybody finishes can always be asked', async () => {
@@ -176,7 +176,7 @@ describe('what the composer says', () => {
     await nextTick()
     expect(words()).toContain('The change is taken.')
     await press('Undo')
-    expect([composer.workout.minutes, composer.message]).toEqual([6, undefined])
+    expect([composer.document.minutes, composer.message]).toEqual([6, undefined])
   })
 
   it('is said as it is where it is no word of ours', async () => {

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { cellKeeper } from '../src/classes/book/keptCells.ts'
 import type { TypedCell } from '../src/classes/book/typedCell.ts'
 import { clearWork, unsentWork } from '../src/account/unsentWork.ts'
-import { newWorkout, workoutDocument } from '@esfuerzo/core'
+import { newSession, sessionDocument } from '@esfuerzo/core'
 import { draftsOf } from '../src/documents/drafts.ts'
 import { childBook, changeBook } from '../src/family/book.ts'
 import { setOwner } from '../src/shared/device/owner.ts'
@@ -45,8 +45,8 @@ describe('databases of a device', () => {
     ]
     for (const order of orders) {
       await device.close()
-      for (const of of order) await deviceStore(of).set('k', of)
-      for (const of of order) expect(await deviceStore(of).get('k')).toBe(of)
+      for (const purpose of order) await deviceStore(purpose).set('k', purpose)
+      for (const purpose of order) expect(await deviceStore(purpose).get('k')).toBe(purpose)
     }
   })
 
@@ -122,8 +122,8 @@ describe('cells of two tabs', () => {
 })
 
 describe('drafts that tabs left behind', () => {
-  const drafts = draftsOf(workoutDocument)
-  const session = (title: string) => newWorkout(title, [[0, 1]], 20, library.version)
+  const drafts = draftsOf(sessionDocument)
+  const session = (title: string) => newSession(title, [[0, 1]], 20, library.version)
   const left = (tab: string, title: string, at: number, owner = ana) =>
     device.set('drafts', `w1/${tab}`, { revision: 1, document: session(title), at, owner })
 

@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 import { sessionSeconds } from '../../core/src/timing/sessionSeconds.ts'
-import { newSettings, type Workout } from '@esfuerzo/core'
+import { newSettings, type Session } from '@esfuerzo/core'
 import { intents, type Draft } from '@esfuerzo/core/draft'
 import { addressOf, knownBefore, withAddress, type KnownBefore } from '../src/draft/askFrom.ts'
 import DraftPage from '../src/draft/DraftPage.vue'
@@ -48,8 +48,8 @@ const ask = async (more: Partial<KnownBefore> = {}) => ({
   seed: 7,
 })
 const rowIn = (draft: Draft, at: number) => ({ part: 'main' as const, station: stationsIn(draft)[at]! })
-const stationsIn = ({ workout }: Draft) =>
-  workout.sections
+const stationsIn = ({ session }: Draft) =>
+  session.sections
     .filter((s) => s.role === 'main')
     .flatMap((s) => s.blocks.flatMap((b) => ('stations' in b ? b.stations : [])))
 
@@ -133,9 +133,9 @@ describe('the page of drafts', () => {
 
   it('says how long a lane takes as it would be taken: with the talk about what is new', async () => {
     answers['GET /api/moves/used'] = () => ({ used: [{ move: 'squat', last: '2026-11-20T10:00:00.000Z' }] })
-    let made: Workout | undefined
+    let made: Session | undefined
     answers['POST /api/workouts'] = (body) => {
-      made = (body as { document: Workout }).document
+      made = (body as { document: Session }).document
       return { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d', revision: 1 }
     }
     await open(DraftPage)

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { indexLibrary, newWorkout, type Block } from '@esfuerzo/core'
+import { indexLibrary, newSession, type Block } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import { courseOf, type Start } from '@esfuerzo/core/run'
 import { libraryData } from '@esfuerzo/library'
@@ -25,7 +25,7 @@ const blocks: Block[] = [
     stations: [{ id: 's3', cells: { all: { move: 'squat', version: 'squat', dose: { unit: 'reps', amount: 10 } } } }],
   },
 ]
-const base = newWorkout('x', [[4]], 10, 1)
+const base = newSession('x', [[4]], 10, 1)
 const sent = publish({ ...base, sections: [{ id: 'p1', role: 'main', title: 'Main', blocks }] }, library)
 const course = courseOf(sent, ['g1'])
 const { lane } = course.lanes[0]!

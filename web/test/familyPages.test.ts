@@ -4,7 +4,7 @@ import { createSentences } from '../src/shared/sentences.ts'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import type { Component } from 'vue'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout, readDocument, setStation, type Workout } from '@esfuerzo/core'
+import { addStation, newSession, readDocument, setStation, type Session } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import { runDocument, type Run } from '@esfuerzo/core/run'
 import en from '../src/family/locales/en.json'
@@ -18,12 +18,12 @@ import { library } from '../src/repertoire/library.ts'
 const disk = new Map<string, Life>()
 const books = new Map<string, ChildBook>()
 vi.mock('../src/shared/device/deviceStore.ts', () => ({
-  deviceStore: (of: string) => ({
+  deviceStore: (purpose: string) => ({
     get: async () => undefined,
-    set: async (id: string, life: Life) => void (of === 'runs' && disk.set(id, life)),
+    set: async (id: string, life: Life) => void (purpose === 'runs' && disk.set(id, life)),
     remove: async (id: string) => void disk.delete(id),
     update: async (id: string, change: (book?: ChildBook) => ChildBook) => void books.set(id, change(books.get(id))),
-    entries: async () => (of === 'runs' ? [...disk] : []),
+    entries: async () => (purpose === 'runs' ? [...disk] : []),
   }),
 }))
 let lives = 0
@@ -49,8 +49,8 @@ const coded = 'CodesCodesCodesCodes22'
 const sha256 = 'a'.repeat(64)
 
 /** K–1 and 4–6: jumps with reps to write down, then a surprise. */
-function session(): Workout {
-  let w = newWorkout(
+function session(): Session {
+  let w = newSession(
     'Springs',
     [
       [0, 1],
@@ -89,7 +89,7 @@ async function fakeFetch(
   const json = (body: unknown) => new Response(JSON.stringify(body))
   if (url === `/api/go/${asking}`)
     return json({ sha256: asksSha, title: 'Springs', endsAt: '2099-01-01T00:00:00Z', codes: false })
-  if ([token, coded].some((of) => url === `/api/go/${of}`)) {
+  if ([token, coded].some((one) => url === `/api/go/${one}`)) {
     const given = Object.keys(codes).length > 0
     const kept = given && { keptUntil: '2027-07-31' }
     return json({ sha256, title: 'Springs', endsAt: '2099-01-01T00:00:00Z', codes: given, ...kept })

@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, findStation, newWorkout, setDetails, valueFor, type Home } from '@esfuerzo/core'
+import { addStation, findStation, newSession, setDetails, valueFor, type Home } from '@esfuerzo/core'
 import { useComposer } from './support/composer.ts'
 import { rowMarks } from '../src/compose/order/rowMarks.ts'
 import { i18n } from '../src/words/i18n.ts'
@@ -18,7 +18,7 @@ beforeEach(() => {
   composer.edit(() =>
     moves.reduce(
       (w, id) => addStation(w, 'b2', cellsFor(library.moves.get(id)!, w.groups, 'intervals')),
-      newWorkout(
+      newSession(
         'Home',
         [
           [0, 1],
@@ -32,7 +32,7 @@ beforeEach(() => {
 })
 const setHome = (home: Partial<Home>) => composer.edit((w) => setDetails(w, { home }))
 const stationRow = (id = 's1') => composer.rows.find((r) => r.kind === 'station' && r.id === id)!
-const cell = (group: string, id = 's1') => valueFor(findStation(composer.workout, id).cells, group)
+const cell = (group: string, id = 's1') => valueFor(findStation(composer.document, id).cells, group)
 
 describe('what a home does not allow', () => {
   const obstacles = async (id = 'biceps-curl', version = 'biceps-curl') => {
@@ -45,16 +45,16 @@ describe('what a home does not allow', () => {
     const { press, words } = await obstacles()
     expect(words()).toContain('There is no small plastic bottle with water in this home.')
     await press('take a packet of rice')
-    expect(composer.workout.home.standIns).toEqual({ bottle: 'a packet of rice' })
+    expect(composer.document.home.standIns).toEqual({ bottle: 'a packet of rice' })
     expect(words()).not.toContain('There is no')
     composer.undo()
-    expect(composer.workout.home.standIns).toEqual({})
+    expect(composer.document.home.standIns).toEqual({})
   })
 
   it('is settled by saying that there is one', async () => {
     const { press } = await obstacles()
     await press('There is one')
-    expect(composer.workout.home.kit).toEqual(['bottle'])
+    expect(composer.document.home.kit).toEqual(['bottle'])
   })
 
   it('names the floor, the neighbours, and who must be by', async () => {
@@ -64,12 +64,12 @@ describe('what a home does not allow', () => {
 
   it('is marked on the row, by the letters of the groups it is for', () => {
     // Kindergarten curls empty hands; only the older ones need the bottle.
-    expect(rowMarks(stationRow(), composer.workout, library, i18n.global.t).map((m) => m.text)).toEqual([
+    expect(rowMarks(stationRow(), composer.document, library, i18n.global.t).map((m) => m.text)).toEqual([
       'B cannot do this at home as it is',
     ])
     setHome({ kit: ['bottle'] })
-    expect(rowMarks(stationRow(), composer.workout, library, i18n.global.t)).toEqual([])
-    expect(rowMarks(composer.rows.at(-2)!, composer.workout, library, i18n.global.t).map((m) => m.text)).toEqual([
+    expect(rowMarks(stationRow(), composer.document, library, i18n.global.t)).toEqual([])
+    expect(rowMarks(composer.rows.at(-2)!, composer.document, library, i18n.global.t).map((m) => m.text)).toEqual([
       'kept',
     ])
   })
@@ -85,7 +85,7 @@ describe('what the session needs', () => {
   })
 
   it('says so where it needs nothing', async () => {
-    composer.edit(() => newWorkout('Bare', [[4]], 20, library.version))
+    composer.edit(() => newSession('Bare', [[4]], 20, library.version))
     expect((await open((await import('../src/compose/details/FetchList.vue')).default)).words()).toContain(
       'Nothing: no move',
     )
@@ -110,19 +110,19 @@ describe('another move like it', () => {
   it('is the likest that is not there yet, row by row, as one step to undo', () => {
     composer.selection = { row: 's1', cell: -1 }
     composer.extendTo('s2')
-    const before = composer.workout
+    const before = composer.document
     composer.swap()
     const swapped = [cell('g2', 's1').move, cell('g2', 's2').move]
     expect(new Set([...swapped, ...moves]).size).toBe(4)
     composer.undo()
-    expect(composer.workout).toEqual(before)
+    expect(composer.document).toEqual(before)
   })
 
   it('does nothing on a row that is no move, and says why', () => {
     composer.selection = { row: 'p2', cell: -1 }
-    const before = composer.workout
+    const before = composer.document
     composer.swap()
-    expect(composer.workout).toBe(before)
+    expect(composer.document).toBe(before)
     expect(composer.message?.text).toBe('nothingLike')
   })
 })

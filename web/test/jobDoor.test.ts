@@ -1,12 +1,12 @@
 import { expose } from 'comlink'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
-import { newWorkout, ProblemError, setDetails, type Workout } from '@esfuerzo/core'
+import { newSession, ProblemError, setDetails, type Session } from '@esfuerzo/core'
 import { library } from '../src/repertoire/library.ts'
 import { useJob } from '../src/workers/useJob.ts'
 import { jobDoor, type Thread } from '../src/workers/jobDoor.ts'
 
-const session = newWorkout('Springs', [[0, 1]], 20, library.version)
+const session = newSession('Springs', [[0, 1]], 20, library.version)
 
 /** A worker in the same thread, over a real message channel; it answers when it is told to. */
 function stage() {
@@ -22,7 +22,7 @@ function stage() {
     threads.push(thread)
     expose(
       {
-        run: (_name: string, _workout: Workout, _asked: unknown, report: (share: number) => void) => {
+        run: (_name: string, _workout: Session, _asked: unknown, report: (share: number) => void) => {
           thread.calls++
           thread.report = report
           return new Promise((resolve) => (thread.finish = resolve))

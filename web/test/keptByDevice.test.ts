@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { addStation, newWorkout, workoutDocument, writtenDocument } from '@esfuerzo/core'
+import { addStation, newSession, sessionDocument, writtenDocument } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import type { Run } from '@esfuerzo/core/run'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
@@ -19,7 +19,7 @@ import { device } from './support/deviceStore.ts'
 
 beforeEach(() => device.clear())
 
-const empty = newWorkout('Springs', [[0, 1]], 20, library.version)
+const empty = newSession('Springs', [[0, 1]], 20, library.version)
 const workout = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
 const session = {
   token: 'A'.repeat(22),
@@ -49,7 +49,7 @@ const entry: BookEntry = {
   words: [{ word: 'salto', meaning: 'jump' }],
 }
 const book = { entries: [entry], target: 'more', moved: { '2026-11-01': 20 } }
-const draft = { revision: 1, document: writtenDocument(workoutDocument, workout), sent: [], at: 0 }
+const draft = { revision: 1, document: writtenDocument(sessionDocument, workout), sent: [], at: 0 }
 
 /** What lies there beside what is right: what this release keeps with something else in places, and what is of nobody's making. */
 function* spoilt(good: unknown): Generator<unknown> {
@@ -82,13 +82,13 @@ describe('whatever a device kept, what is right beside it is there', () => {
       'a draft',
       'drafts',
       draft,
-      async () => (await draftsOf(workoutDocument).find('w1')).filter((d) => d.key === 'w1/good' && d.revision === 1),
+      async () => (await draftsOf(sessionDocument).find('w1')).filter((d) => d.key === 'w1/good' && d.revision === 1),
     ],
-  ])('%s', async (_, of, good, read) => {
+  ])('%s', async (_, purpose, good, read) => {
     for (const odd of spoilt(good)) {
       await device.clear()
-      await device.set(of, 'w1/odd', odd)
-      await device.set(of, 'w1/good', good)
+      await device.set(purpose, 'w1/odd', odd)
+      await device.set(purpose, 'w1/good', good)
       expect(await read(), JSON.stringify(odd)?.slice(0, 300)).not.toHaveLength(0)
     }
   })

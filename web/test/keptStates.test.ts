@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout, partOf, setDetails, type Workout } from '@esfuerzo/core'
+import { addStation, newSession, partOf, setDetails, type Session } from '@esfuerzo/core'
 import { useComposer } from './support/composer.ts'
 import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve, type Answers } from './support/pages.ts'
@@ -9,10 +9,10 @@ import { open, Refusal, serve, type Answers } from './support/pages.ts'
 const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
 const OTHER = '1b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
 const moment = '2026-11-20T08:00:00.000Z'
-const session = (title: string, ...moves: string[]): Workout =>
+const session = (title: string, ...moves: string[]): Session =>
   moves.reduce(
     (w, id) => addStation(w, 'b2', cellsFor(library.moves.get(id)!, w.groups, 'intervals')),
-    newWorkout(title, [[4, 5, 6]], 20, library.version),
+    newSession(title, [[4, 5, 6]], 20, library.version),
   )
 const now = session('Springs', 'squat-jump', 'lunge')
 
@@ -49,7 +49,7 @@ describe('earlier states', () => {
     expect(composer.rows.filter((r) => r.kind === 'station')).toHaveLength(1)
     expect(composer.message).toMatchObject({ text: 'broughtBack', undo: true })
     composer.undo()
-    expect(composer.workout).toEqual(now)
+    expect(composer.document).toEqual(now)
   })
 
   it('say why they cannot be shown, and are shown on another try', async () => {
@@ -79,7 +79,7 @@ describe('a session changed here and elsewhere', () => {
     expect(words()).toMatch(/title/i)
     expect(words()).toMatch(/minutes/i)
     await press('Go on with mine here')
-    const kept = calls.find((c) => c.key === 'POST /api/workouts')!.body as { document: Workout }
+    const kept = calls.find((c) => c.key === 'POST /api/workouts')!.body as { document: Session }
     expect(kept.document).toMatchObject({ minutes: 35, title: 'Springs (my copy)' })
     const saved = calls.find((c) => c.key === `PUT /api/workouts/${ID}`)!.body
     expect(saved).toMatchObject({ revision: 4, document: { title: 'Springs and rings', minutes: 20 } })

@@ -1,13 +1,13 @@
 import { expect, it } from 'vitest'
-import { newWorkout, sessionView } from '@esfuerzo/core'
+import { newSession, sessionView } from '@esfuerzo/core'
 import type { CameBack } from '@esfuerzo/core/nextTime'
 import { parse } from '@esfuerzo/core/notation'
 import { measuredAt } from '../src/compose/lanes/measuredAt.ts'
 import { library } from '../src/repertoire/library.ts'
 
-const { groups } = newWorkout('x', [[4]], 20, library.version)
-const { workout } = parse('# Fog\n## Main\nsquat 60 s\nmeasure pulse\nsquat 60 s\n', library, groups)
-const [lane] = sessionView(workout, library)
+const { groups } = newSession('x', [[4]], 20, library.version)
+const { workout: session } = parse('# Fog\n## Main\nsquat 60 s\nmeasure pulse\nsquat 60 s\n', library, groups)
+const [lane] = sessionView(session, library)
 const steps = lane!.blocks.flatMap(({ start, timed }) => timed.steps.map((s) => ({ ...s, at: start + s.at })))
 const run = (when: 'before' | 'during' | 'after' | 'minuteAfter', rate: number): CameBack => ({
   clean: 0,

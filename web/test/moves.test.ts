@@ -277,16 +277,16 @@ describe('in a session', () => {
     const composer = useComposer()
     composer.selection = { row: composer.rows[0]!.id, cell: -1 }
     composer.addMove('own-limpet')
-    expect(composer.workout.moves?.map((m) => m.move.name)).toEqual(['Limpet squat'])
+    expect(composer.document.moves?.map((m) => m.move.name)).toEqual(['Limpet squat'])
     const row = composer.rows.find((r) => r.kind === 'station')!
     expect(row).toMatchObject({ name: 'Limpet squat' })
 
     composer.swap()
-    const now = stationsOf(composer.workout.sections.flatMap((s) => s.blocks).find((b) => stationsOf(b).length)!)[0]!
+    const now = stationsOf(composer.document.sections.flatMap((s) => s.blocks).find((b) => stationsOf(b).length)!)[0]!
     expect(library.moves.get(now.cells.all.move)!.family).toBe('squat')
     expect(composer.message).toMatchObject({ text: 'swapped', undo: true })
-    expect(composer.workout).not.toHaveProperty('moves')
+    expect(composer.document).not.toHaveProperty('moves')
     composer.undo()
-    expect(composer.workout.moves).toHaveLength(1)
+    expect(composer.document.moves).toHaveLength(1)
   })
 })

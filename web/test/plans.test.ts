@@ -1,14 +1,14 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { newSettings, ProblemError, type Workout } from '@esfuerzo/core'
+import { newSettings, ProblemError, type Session } from '@esfuerzo/core'
 import { forgetTeacher } from '../src/account/forgetTeacher.ts'
 import DeskPage from '../src/desk/DeskPage.vue'
 import { readPlanFile } from '../src/workers/plans.ts'
 import { usePlans } from '../src/reading/usePlans.ts'
 import { open, serve, type Opened } from './support/pages.ts'
 
-let made: { document: Workout; original: string }[] = []
+let made: { document: Session; original: string }[] = []
 beforeEach(() => {
   setActivePinia(createPinia())
   made = []

@@ -1,16 +1,16 @@
 import { expect, it } from 'vitest'
-import { newWorkout, sessionView } from '@esfuerzo/core'
+import { newSession, sessionView } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { playFrom } from '../src/compose/playFrom.ts'
 import type { Row } from '../src/compose/order/rows.ts'
 import { library } from '../src/repertoire/library.ts'
 
 it('plays from the first step of a station, a block or a section, and from the start where there is none', () => {
-  const { groups } = newWorkout('x', [[4]], 20, library.version)
+  const { groups } = newSession('x', [[4]], 20, library.version)
   const text = '# Fog\n## Warm-up\nmarch on the spot 30 s\n## Main\n2 laps 20/10\nsquat\njog\n'
-  const { workout } = parse(text, library, groups)
-  const { blocks } = sessionView(workout, library)[0]!
-  const [warmUp, main] = workout.sections
+  const { workout: session } = parse(text, library, groups)
+  const { blocks } = sessionView(session, library)[0]!
+  const [warmUp, main] = session.sections
   const block = main!.blocks[0]!
   const [, jog] = 'stations' in block ? block.stations : []
   const row = (more: object) => ({ spans: [], section: main, block, ...more }) as unknown as Row

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { createSentences } from '../src/shared/sentences.ts'
-import { forms, newWorkout, type Form } from '@esfuerzo/core'
+import { forms, newSession, type Form } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { courseOf } from '@esfuerzo/core/run'
@@ -32,14 +32,14 @@ const texts: Record<Form, [text: string, reads: RegExp]> = {
 }
 
 function published(text: string): Publication | undefined {
-  const groups = newWorkout('x', [[4, 5, 6]], 20, library.version).groups
-  const { workout, problems } = parse(
+  const groups = newSession('x', [[4, 5, 6]], 20, library.version).groups
+  const { workout: session, problems } = parse(
     `# Fog\n## Main\nmarch on the spot 10 s\n### The block\n${text}\n`,
     library,
     groups,
   )
   if (problems.length) throw new Error(`${text}: ${JSON.stringify(problems)}`)
-  return publish(workout, library)
+  return publish(session, library)
 }
 
 /** What every step of a run shows, from the first to the last, by skipping on. */

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { createSentences } from '../src/shared/sentences.ts'
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish, type Publication } from '@esfuerzo/core/publication'
 import { courseOf, decodeHeartRate } from '@esfuerzo/core/run'
@@ -18,10 +18,10 @@ afterEach(() => vi.useRealTimers())
 const plugins = [createSentences('en', en)]
 
 function published(text: string, grades: number[][] = [[4, 5, 6]]): Publication {
-  const { groups } = newWorkout('x', grades, 20, library.version)
-  const { workout, problems } = parse(`# Fog\n## Main\n${text}\n`, library, groups)
+  const { groups } = newSession('x', grades, 20, library.version)
+  const { workout: session, problems } = parse(`# Fog\n## Main\n${text}\n`, library, groups)
   if (problems.length) throw new Error(JSON.stringify(problems))
-  return publish(workout, library)
+  return publish(session, library)
 }
 async function stageOf(publication: Publication, lanes = publication.lanes.map((l) => l.id)) {
   const stage = mount(PlayerStage, { props: { publication, lanes, speed: 1 }, global: { plugins } })

@@ -11,9 +11,9 @@ import {
   hasStations,
   testIds,
   newSettings,
-  newWorkout,
+  newSession,
   problemCodes,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { notationOf, printBlockFor } from '@esfuerzo/core/notation'
 import { newTerm } from '@esfuerzo/core/term'
@@ -93,9 +93,9 @@ function untranslated(typed: readonly string[]): string[] {
 }
 
 /** A session whose own words are no English, with a block of every form. */
-function everyForm(): Workout {
-  const empty = newWorkout('Σίγμα', [[0, 1], [4]], 20, library.version)
-  const bare: Workout = {
+function everyForm(): Session {
+  const empty = newSession('Σίγμα', [[0, 1], [4]], 20, library.version)
+  const bare: Session = {
     ...empty,
     groups: empty.groups.map((g) => ({ ...g, name: `Ομάδα ${g.letter}` })),
     sections: empty.sections.map((s) => ({ ...s, title: 'Μέρος', blocks: [] })),
@@ -109,9 +109,9 @@ function everyForm(): Workout {
   }, bare)
 }
 /** With it what its blocks say on the whiteboard, which is a language of its own. */
-const typedIn = (workout: Workout) => [
+const typedIn = (session: Session) => [
   ...['Σίγμα', 'Μέρος', 'Ομάδα A', 'Ομάδα B'],
-  ...workout.sections.flatMap((s) => s.blocks).flatMap((b) => workout.groups.map((g) => printBlockFor(b, g.id))),
+  ...session.sections.flatMap((s) => s.blocks).flatMap((b) => session.groups.map((g) => printBlockFor(b, g.id))),
 ]
 
 let composer: ReturnType<typeof useComposer>
@@ -124,7 +124,7 @@ beforeEach(() => {
 const shown = async (component: Promise<{ default: Component }>, props: Record<string, unknown> = {}) => {
   const { view } = await open((await component).default, props)
   await flushPromises()
-  const left = untranslated(typedIn(composer.workout))
+  const left = untranslated(typedIn(composer.document))
   expect(document.body.textContent).toMatch(/⟦/)
   view.unmount()
   return left
@@ -143,12 +143,12 @@ describe('nothing is left that is not in the words', () => {
   })
 
   it.each(forms.map((form) => [form] as const))('in the editor of a block: %s', async (form) => {
-    const block = composer.workout.sections[1]!.blocks.find((b) => b.form === form)!
+    const block = composer.document.sections[1]!.blocks.find((b) => b.form === form)!
     expect(await shown(import('../src/compose/panel/BlockEditor.vue'), { block, scope: 'all' })).toEqual([])
   })
 
   it('in the editors of a section and a station, and in the details', async () => {
-    const section = composer.workout.sections[1]!
+    const section = composer.document.sections[1]!
     expect(await shown(import('../src/compose/panel/SectionEditor.vue'), { section })).toEqual([])
     for (const row of composer.rows.filter((r) => r.kind === 'station')) {
       composer.goTo(row.id)

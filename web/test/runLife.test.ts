@@ -29,7 +29,7 @@ function world() {
   return { disk, server, state, store, open }
 }
 
-const of = { token: 'T', sha256: 'a'.repeat(64), title: 'Springs' }
+const sent = { token: 'T', sha256: 'a'.repeat(64), title: 'Springs' }
 const result = (lane: string) => ({ lane, done: 3, skipped: 0, easier: 0, found: [] })
 const runsOf = (life: Life): Run[] => life.lanes.map(({ lane, run }) => ({ id: run, group: lane }) as unknown as Run)
 
@@ -37,7 +37,7 @@ describe('the life of a run', () => {
   it('is one row however often it is sent, also when the page is closed while it sends', async () => {
     const { state, server, disk, open } = world()
     const first = open()
-    const life = await first.begin({ ...of, lanes: [{ lane: 'g1' }, { lane: 'g2' }] })
+    const life = await first.begin({ ...sent, lanes: [{ lane: 'g1' }, { lane: 'g2' }] })
     await first.finish(life, 'whole', [result('g1'), result('g2')])
     state.answers = false
     const [finished] = await first.finished('T')
@@ -54,7 +54,7 @@ describe('the life of a run', () => {
     const { state, server, open } = world()
     state.storage = state.network = false
     const page = open()
-    await page.finish(await page.begin({ ...of, lanes: [{ lane: 'g1' }] }), 'whole', [result('g1')])
+    await page.finish(await page.begin({ ...sent, lanes: [{ lane: 'g1' }] }), 'whole', [result('g1')])
     const [life] = await page.finished('T')
     expect(await page.answer(life!, runsOf(life!))).toBe('unkept')
     state.network = true
@@ -66,7 +66,7 @@ describe('the life of a run', () => {
     const { state, server, disk, open } = world()
     state.ended = true
     const page = open()
-    await page.finish(await page.begin({ ...of, lanes: [{ lane: 'g1' }] }), 'early', [result('g1')])
+    await page.finish(await page.begin({ ...sent, lanes: [{ lane: 'g1' }] }), 'early', [result('g1')])
     const [life] = await page.finished('T')
     expect(await page.answer(life!, runsOf(life!))).toBe('refused')
     expect([...disk.values()]).toMatchObject([{ stage: 'answered', refused: 'ended' }])
@@ -77,24 +77,24 @@ describe('the life of a run', () => {
 
   it('goes on after a reload for six hours, of that session only, and ends for another that begins', async () => {
     const { state, disk, open } = world()
-    const life = await open().begin({ ...of, lanes: [{ lane: 'g1' }] })
+    const life = await open().begin({ ...sent, lanes: [{ lane: 'g1' }] })
     const page = open()
-    expect(await page.underway('T', of.sha256)).toBeUndefined()
+    expect(await page.underway('T', sent.sha256)).toBeUndefined()
     const first = open()
-    await first.underway('T', of.sha256)
+    await first.underway('T', sent.sha256)
     await first.progress(life, { now: 3 } as never)
-    expect((await open().underway('T', of.sha256))?.player).toEqual({ now: 3 })
+    expect((await open().underway('T', sent.sha256))?.player).toEqual({ now: 3 })
     expect(await open().underway('T', 'b'.repeat(64))).toBeUndefined()
     state.now += 6 * 60 * 60 * 1000
-    expect(await open().underway('T', of.sha256)).toBeUndefined()
-    await open().begin({ ...of, lanes: [{ lane: 'g1' }] })
+    expect(await open().underway('T', sent.sha256)).toBeUndefined()
+    await open().begin({ ...sent, lanes: [{ lane: 'g1' }] })
     expect(disk.size).toBe(1)
   })
 
   it('is not brought back by a late write of where it was', async () => {
     const { disk, open } = world()
     const page = open()
-    const life = await page.begin({ ...of, lanes: [{ lane: 'g1' }] })
+    const life = await page.begin({ ...sent, lanes: [{ lane: 'g1' }] })
     await page.finish(life, 'whole', [result('g1')])
     await page.progress(life, { now: 9 } as never)
     expect([...disk.values()].map((l) => l.stage)).toEqual(['finished'])
@@ -128,7 +128,7 @@ describe('the life of a run', () => {
         const made = new Map<string, string>()
         for (const command of order) {
           if (command === 'begin') {
-            on = await page.begin({ ...of, lanes: [{ lane: 'g1' }] })
+            on = await page.begin({ ...sent, lanes: [{ lane: 'g1' }] })
             made.set(on.lanes[0]!.run, on.id)
           } else if (command === 'finish') {
             if (on) await page.finish(on, 'whole', [result('g1')])

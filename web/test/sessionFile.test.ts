@@ -1,15 +1,15 @@
 import { expect, it } from 'vitest'
-import { newWorkout, ProblemError } from '@esfuerzo/core'
+import { newSession, ProblemError } from '@esfuerzo/core'
 import { sessionFileName, sessionFromText } from '../src/documents/sessionFile.ts'
 
 const text = (spoil: (w: Record<string, unknown>) => void = () => {}) => {
-  const workout = JSON.parse(JSON.stringify(newWorkout('Springs', [[1]], 20, 1)))
-  spoil(workout)
-  return JSON.stringify(workout)
+  const session = JSON.parse(JSON.stringify(newSession('Springs', [[1]], 20, 1)))
+  spoil(session)
+  return JSON.stringify(session)
 }
 
 it('reads a session back as it was saved', () => {
-  expect(sessionFromText(text())).toEqual(newWorkout('Springs', [[1]], 20, 1))
+  expect(sessionFromText(text())).toEqual(newSession('Springs', [[1]], 20, 1))
 })
 
 it('refuses what is wrong in shape, and what names moves nobody has', () => {

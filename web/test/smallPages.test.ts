@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { eventKinds } from '@esfuerzo/contract'
-import { addStation, carryMoves, copyOfMove, newSettings, newWorkout, withOwnMoves } from '@esfuerzo/core'
+import { addStation, carryMoves, copyOfMove, newSettings, newSession, withOwnMoves } from '@esfuerzo/core'
 import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve } from './support/pages.ts'
 
@@ -84,7 +84,7 @@ describe('what was done with an account', () => {
 describe('a session a colleague sent', () => {
   const copy = async () => open((await import('../src/desk/CopyPage.vue')).default, { token: 'abc' })
   const own = copyOfMove(library.moves.get('squat')!, 'own-hers', 'Her own squat')
-  const bare = newWorkout('From afar', [[4]], 20, library.version)
+  const bare = newSession('From afar', [[4]], 20, library.version)
   const document = carryMoves(
     addStation(bare, 'b1', { all: { move: 'own-hers', version: 'squat' } }),
     withOwnMoves(library, [own]),

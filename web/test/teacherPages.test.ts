@@ -5,7 +5,7 @@ import { defineComponent, h, type Component } from 'vue'
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
 import { VApp } from 'vuetify/components/VApp'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { addStation, newWorkout, saidMinutes } from '@esfuerzo/core'
+import { addStation, newSession, saidMinutes } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { publish } from '@esfuerzo/core/publication'
 import { beginnings } from '@esfuerzo/library'
@@ -191,7 +191,7 @@ describe('the Desk', () => {
     answers[`DELETE /api/workouts/${ID}`] = () => [200, {}]
     answers[`GET /api/workouts/${ID}`] = () => [
       200,
-      { id: ID, revision: 4, updatedAt: '', document: newWorkout('Springs', [[1]], 20, 1) },
+      { id: ID, revision: 4, updatedAt: '', document: newSession('Springs', [[1]], 20, 1) },
     ]
     let created = ''
     answers['POST /api/workouts'] = (body) => (
@@ -223,10 +223,10 @@ describe('a new session from a beginning', () => {
     const within = new DOMWrapper(document.body)
     const minutes = within.find<HTMLInputElement>('input[inputmode=numeric]')
     const radios = within.findAll<HTMLInputElement>('input[name=beginning]')
-    const of = (id: string) => parse(beginnings.find((b) => b.id === id)!.text, library).workout.minutes
+    const minutesOf = (id: string) => parse(beginnings.find((b) => b.id === id)!.text, library).workout.minutes
     for (const radio of radios.slice(1, 4)) {
       await radio.setValue()
-      expect(minutes.element.value).toBe(`${of(radio.element.value)}`)
+      expect(minutes.element.value).toBe(`${minutesOf(radio.element.value)}`)
     }
     await radios[0]!.setValue()
     expect(minutes.element.value).toBe('20')
@@ -240,8 +240,8 @@ describe('a new session from a beginning', () => {
 })
 
 describe('handing out', () => {
-  const workout = newWorkout('Springs', [[0, 1]], 1, library.version)
-  const document_ = addStation(workout, 'b2', cellsFor(library.moves.get('pogo')!, workout.groups, 'intervals'))
+  const session = newSession('Springs', [[0, 1]], 1, library.version)
+  const document_ = addStation(session, 'b2', cellsFor(library.moves.get('pogo')!, session.groups, 'intervals'))
   const link = (more = {}) => ({
     id: ID,
     token: 'T'.repeat(22),
@@ -357,7 +357,7 @@ describe('handing out', () => {
       'Worth a look, for you',
     ])
     expect(sheets[0]!.attributes('href')).toBe(
-      `/api/workouts/${ID}/sheets/session?lanes=${workout.groups[0]!.id}&language=en&paper=a4`,
+      `/api/workouts/${ID}/sheets/session?lanes=${session.groups[0]!.id}&language=en&paper=a4`,
     )
     await paper.find('input[type=checkbox]').setValue(false)
     expect(paper.findAll('a')).toEqual([])

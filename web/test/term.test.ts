@@ -22,13 +22,13 @@ const forms = [
   '2 laps 40/20',
   'amrap 6 min',
 ]
-const workouts = forms.map((form, n) => {
+const sessions = forms.map((form, n) => {
   const rows = form.startsWith('coin') ? ['heads: squat 10', 'tails: lunge 8'] : ['squat 8', 'push-up 5']
   const text = [`# Session ${n}`, 'minutes 20; groups 2-3', '## Main part', form, ...rows].join('\n')
   return { id: sessionId(n), document: parse(text, library).workout }
 })
-const summary = ({ id: of, document }: (typeof workouts)[number]) => ({
-  id: of,
+const summary = ({ id: session, document }: (typeof sessions)[number]) => ({
+  id: session,
   title: document.title,
   minutes: document.minutes,
   groups: [{ letter: 'A', name: '2–3' }],
@@ -55,13 +55,13 @@ beforeEach(() => {
       return { id, revision: ++revision, updatedAt: '2027-01-01T00:00:00.000Z' }
     },
     [`GET /api/terms/${id}/done`]: () => ({ done: [{ place: 'd1', homes: 11 }], children: 22 }),
-    'GET /api/workouts': () => ({ workouts: workouts.map(summary) }),
+    'GET /api/workouts': () => ({ workouts: sessions.map(summary) }),
     'GET /api/moves': () => ({ moves: [] }),
     'GET /api/moves/used': () => ({ used: [] }),
     'GET /api/classes': () => ({ classes: [], removed: [] }),
     'GET /api/settings': () => newSettings('Atlantic/Azores'),
     ...Object.fromEntries(
-      workouts.map((w) => [
+      sessions.map((w) => [
         `GET /api/workouts/${w.id}`,
         () => ({ id: w.id, revision: 1, updatedAt: '2027-01-01T00:00:00.000Z', document: w.document }),
       ]),

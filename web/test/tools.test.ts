@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { sessionSeconds } from '../../core/src/timing/sessionSeconds.ts'
-import { minutesText, readWorkout, setDetails, type Workout } from '@esfuerzo/core'
+import { minutesText, readSession, setDetails, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { fit } from '@esfuerzo/core/tools'
 import { useComposer } from './support/composer.ts'
@@ -20,10 +20,10 @@ import { library } from '../src/repertoire/library.ts'
 import { open, serve } from './support/pages.ts'
 
 const { t } = i18n.global
-const typed = (...lines: string[]): Workout => {
-  const { workout, problems } = parse(['# Long', ...lines].join('\n'), library)
+const typed = (...lines: string[]): Session => {
+  const { workout: session, problems } = parse(['# Long', ...lines].join('\n'), library)
   expect(problems).toEqual([])
-  return readWorkout(workout)
+  return readSession(session)
 }
 const long = typed(
   'minutes 6; groups K-1, 4-6',
@@ -49,12 +49,12 @@ beforeEach(() => {
   serve({})
 })
 /** The composer with a session on screen. */
-function composing(document: Workout) {
+function composing(document: Session) {
   const composer = useComposer()
   composer.edit(() => document)
   return composer
 }
-const blockOf = (w: Workout, form: string) => w.sections.flatMap((s) => s.blocks).find((b) => b.form === form)!.id
+const blockOf = (w: Session, form: string) => w.sections.flatMap((s) => s.blocks).find((b) => b.form === form)!.id
 
 describe('ways to fit', () => {
   it('names the changes, shows every lane with what is ticked, and takes it as one step back', async () => {
@@ -73,10 +73,10 @@ describe('ways to fit', () => {
     first!.click()
     await nextTick()
     await press(/^Take th/)
-    expect(sessionSeconds(composer.workout, library)).toEqual(way.after)
+    expect(sessionSeconds(composer.document, library)).toEqual(way.after)
     expect(composer.message).toMatchObject({ text: 'fitTaken', undo: true })
     composer.undo()
-    expect(composer.workout).toEqual(long)
+    expect(composer.document).toEqual(long)
   })
 
   it('offers other ways, and takes the one that is chosen', async () => {
@@ -87,7 +87,7 @@ describe('ways to fit', () => {
     document.querySelectorAll<HTMLInputElement>('input[type=radio]')[1]!.click()
     await nextTick()
     await press(/^Take th/)
-    expect(sessionSeconds(composer.workout, library)).toEqual(other.after)
+    expect(sessionSeconds(composer.document, library)).toEqual(other.after)
   })
 
   it('says what holds a session that cannot be brought in time', async () => {
@@ -172,12 +172,12 @@ describe('arranging', () => {
     expect(composer.message).toMatchObject({ text: 'arranged', undo: true })
     await vi.waitFor(() => expect(words()).toContain('The stations stand well'))
     composer.undo()
-    expect(composer.workout).toEqual(order)
+    expect(composer.document).toEqual(order)
   })
 
   it('is asked for from the row, where its order strikes the eye', async () => {
     const composer = composing(order)
-    const block = composer.workout.sections[0]!.blocks[0]!
+    const block = composer.document.sections[0]!.blocks[0]!
     const { words, press } = await open(RowAsk, { block, role: 'main' })
     expect(words()).toContain('3 trips down')
     await press(/Arrange the stations/)
@@ -206,7 +206,7 @@ describe('chance and spread', () => {
     expect(words()).toMatch(/usually \d:\d\d to \d:\d\d, one in twenty over/)
     // The second under heads is never reached where heads comes up once at most in six flips: 7 in 64.
     expect(words()).toContain('never comes up for 1 child in 9')
-    const { press } = await open(RowAsk, { block: composer.workout.sections[0]!.blocks[0]!, role: 'main' })
+    const { press } = await open(RowAsk, { block: composer.document.sections[0]!.blocks[0]!, role: 'main' })
     await press('How long will it take?')
     expect(composer.tool).toEqual({ kind: 'chance', block })
   })

@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { newWorkout, setDetails, stationsOf, writtenDocument, workoutDocument, type Workout } from '@esfuerzo/core'
+import { newSession, setDetails, stationsOf, writtenDocument, sessionDocument, type Session } from '@esfuerzo/core'
 import { createClient } from '@esfuerzo/contract'
 import { useComposer } from './support/composer.ts'
 import { removalsOver, removing } from '../src/desk/removing.ts'
@@ -9,7 +9,7 @@ import { reloadOnce } from '../src/shared/reloadOnce.ts'
 import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
-const session = newWorkout(
+const session = newSession(
   'Springs',
   [
     [0, 1],
@@ -51,7 +51,7 @@ const quiet = async () => {
 }
 /** How many drafts the device has. */
 const drafts = async () => (await device.entries('drafts')).length
-const renamed = (title: string) => (w: Workout) => setDetails(w, { title })
+const renamed = (title: string) => (w: Session) => setDetails(w, { title })
 
 describe('a page and a server a release apart', () => {
   it('what the release before can say is sent as it wrote it', async () => {
@@ -92,16 +92,16 @@ describe('a page and a server a release apart', () => {
     sessionStorage.setItem('esfuerzo-tab', 'mine')
     await device.set('drafts', 'w1/mine', { revision: 1, document: { ...newer, title: 'From tomorrow' }, at: 0 })
     await composer.open('w1')
-    expect(composer.workout.title).toBe('Springs')
+    expect(composer.document.title).toBe('Springs')
     expect(await drafts()).toBe(1)
   })
 
   it('work this page left comes back, also where the release before wrote it', async () => {
     sessionStorage.setItem('esfuerzo-tab', 'mine')
-    const document = writtenDocument(workoutDocument, { ...session, title: 'From yesterday' })
+    const document = writtenDocument(sessionDocument, { ...session, title: 'From yesterday' })
     await device.set('drafts', 'w1/mine', { revision: 1, document, at: 0 })
     await composer.open('w1')
-    expect(composer.workout.title).toBe('From yesterday')
+    expect(composer.document.title).toBe('From yesterday')
     expect(composer.message).toMatchObject({ text: 'restored' })
   })
 
@@ -117,7 +117,7 @@ describe('a page and a server a release apart', () => {
   it('the client names a newer document in any answer by its code, and a broken one too', async () => {
     const client = (document: unknown) => createClient(async () => answer(200, { document }))
     const asked = (document: unknown) =>
-      client(document)('readWorkout', { params: { id: 'x' } }).catch((e: unknown) => e)
+      client(document)('readSession', { params: { id: 'x' } }).catch((e: unknown) => e)
     expect(await asked(newer)).toMatchObject({ code: 'newer-document' })
     expect(await asked({ ...session, title: 3 })).toMatchObject({ code: 'unexpected', problems: [{ path: ['title'] }] })
     expect(await asked(session)).toMatchObject({ document: { title: 'Springs' } })
@@ -129,20 +129,20 @@ it('what is pasted at once is taken back at once, however many parts it has', as
   composer.goTo(composer.rows[0]!.id)
   const text = '## One\nsquat 10\n## Two\nlunge 8\n## Three\n3x10 squat\n### Rounds\n2 rounds: squat 5, lunge 5\n'
   expect(composer.paste(text)).toBe(true)
-  expect(composer.workout.sections.map((s) => s.title).filter(Boolean)).toEqual(
+  expect(composer.document.sections.map((s) => s.title).filter(Boolean)).toEqual(
     expect.arrayContaining(['One', 'Two', 'Three']),
   )
-  const titles = composer.workout.sections.map((s) => s.title)
+  const titles = composer.document.sections.map((s) => s.title)
   expect(titles.indexOf('Two')).toBe(titles.indexOf('One') + 1)
   expect(titles.indexOf('Three')).toBe(titles.indexOf('One') + 2)
   composer.undo()
-  expect(composer.workout).toEqual(session)
+  expect(composer.document).toEqual(session)
 })
 
 it('a move comes in each group’s own version by every way in', async () => {
   await composer.open('w1')
   const versions = () => {
-    const station = composer.workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))[0]!
+    const station = composer.document.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))[0]!
     return ['g1', 'g2'].map((g) => (station.cells.by?.[g] ?? station.cells.all).version)
   }
   composer.goTo(composer.rows.find((r) => r.kind === 'empty')?.id ?? composer.rows[0]!.id)

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import * as core from '@esfuerzo/core'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
-import { newWorkout, ProblemError, type Cell, type Workout } from '@esfuerzo/core'
+import { newSession, ProblemError, type Cell, type Session } from '@esfuerzo/core'
 import { library } from '../src/repertoire/library.ts'
 import { useAutosave } from '../src/documents/useAutosave.ts'
 import { useHistory } from '../src/documents/useHistory.ts'
@@ -12,7 +12,7 @@ const moves = [...library.moves.values()]
 const one = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)]
 
 /** An edit as a teacher would make one, chosen by numbers. */
-function editOf(w: Workout, kind: number, a: number, b: number): () => Workout {
+function editOf(w: Session, kind: number, a: number, b: number): () => Session {
   const blocks = w.sections.flatMap((s) => s.blocks)
   const stations = blocks.flatMap((x) => core.stationsOf(x))
   const station = one(stations, a)?.id ?? 's0'
@@ -33,7 +33,7 @@ function editOf(w: Workout, kind: number, a: number, b: number): () => Workout {
     () => core.setDetails(w, { title: `Title ${b}`, minutes: (b % 120) + 1 }),
     () => core.addGroup(w, [b % 7], library),
     () => core.removeGroup(w, one(w.groups, a)!.id),
-    () => core.joinWorkouts(w, newWorkout('Other', [[b % 7]], 10, library.version)),
+    () => core.joinSessions(w, newSession('Other', [[b % 7]], 10, library.version)),
   ]
   return one(edits, kind)!
 }
@@ -48,7 +48,7 @@ describe('undo and redo', () => {
     })
     await fc.assert(
       fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 40 }), async (chain) => {
-        const start = newWorkout(
+        const start = newSession(
           'Start',
           [
             [0, 1],
@@ -58,10 +58,10 @@ describe('undo and redo', () => {
           20,
           library.version,
         )
-        const history = useHistory<Workout>(start)
+        const history = useHistory<Session>(start)
         const server = { document: start, revision: 1, away: false }
         const revision = ref(1)
-        const autosave = useAutosave<Workout>({
+        const autosave = useAutosave<Session>({
           document: history.current,
           revision,
           save: async (document) => {

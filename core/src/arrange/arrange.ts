@@ -8,7 +8,7 @@ import { findBlock } from '../session/edits/locate.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import { valueFor } from '../terms/perGroup.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import { clashCost, clashOf, neighbourOf, type Clash, type Neighbour } from './neighbours.ts'
 import { orderCost, type OrderProblem } from './orderProblem.ts'
@@ -56,23 +56,23 @@ interface BlockOrder {
   muscle: string | undefined
 }
 
-function blockOrder(workout: Workout, blockId: string, ours: Library): BlockOrder {
-  const library = libraryFor(workout, ours)
-  const block = findBlock(workout, blockId)
+function blockOrder(session: Session, blockId: string, ours: Library): BlockOrder {
+  const library = libraryFor(session, ours)
+  const block = findBlock(session, blockId)
   const stations = stationsOf(block)
-  const flat = workout.sections.flatMap((s) => s.blocks)
+  const flat = session.sections.flatMap((s) => s.blocks)
   const previous = stationsOf(flat[flat.indexOf(block) - 1] ?? flat[0]!).at(-1)
   return {
     stations,
-    lanes: workout.groups.map(({ id }) => ({
+    lanes: session.groups.map(({ id }) => ({
       here: stations.map((s) => neighbourOf(valueFor(s.cells, id), library)),
       before: previous && flat[0] !== block ? neighbourOf(valueFor(previous.cells, id), library) : undefined,
     })),
     cycle: comesRound(
       block,
-      workout.groups.map((g) => g.id),
+      session.groups.map((g) => g.id),
     ),
-    muscle: workout.aim.muscle,
+    muscle: session.aim.muscle,
   }
 }
 
@@ -81,8 +81,8 @@ function blockOrder(workout: Workout, blockId: string, ours: Library): BlockOrde
  *
  * @throws {ProblemError} `not-found`, `unknown-move` or `unknown-version`
  */
-export function orderFindings(workout: Workout, blockId: string, library: Library): OrderFindings {
-  const block = blockOrder(workout, blockId, library)
+export function orderFindings(session: Session, blockId: string, library: Library): OrderFindings {
+  const block = blockOrder(session, blockId, library)
   return findingsOf(block, [...block.stations.keys()])
 }
 
@@ -93,13 +93,13 @@ export function orderFindings(workout: Workout, blockId: string, library: Librar
  * @throws {ProblemError} `not-found`, or `invalid` where the order is not the teacher's to choose
  * @example arrange(session, 'b3', library).findings // before: 5 trips to the floor, after: 2
  */
-export function arrange(workout: Workout, blockId: string, library: Library): ArrangeAnswer {
-  const { form } = findBlock(workout, blockId)
-  if (!canArrange(findBlock(workout, blockId))) {
+export function arrange(session: Session, blockId: string, library: Library): ArrangeAnswer {
+  const { form } = findBlock(session, blockId)
+  if (!canArrange(findBlock(session, blockId))) {
     const expected = { rule: 'orderIsTheTeachers' } as const
     throw new ProblemError([{ code: 'invalid', path: [blockId], expected, received: form }])
   }
-  const block = blockOrder(workout, blockId, library)
+  const block = blockOrder(session, blockId, library)
   const { stations, lanes, cycle, muscle } = block
   const sum = (pair: (lane: BlockOrder['lanes'][number]) => [Neighbour | undefined, Neighbour]) =>
     lanes.reduce((total, lane) => {
@@ -122,8 +122,8 @@ export function arrange(workout: Workout, blockId: string, library: Library): Ar
     cost: { before: orderCost(problem, now), after: cost, bound },
     findings: { before: findingsOf(block, now), after: findingsOf(block, order) },
     seconds: {
-      before: sessionSeconds(workout, library),
-      after: sessionSeconds(reorderStations(workout, blockId, ids), library),
+      before: sessionSeconds(session, library),
+      after: sessionSeconds(reorderStations(session, blockId, ids), library),
     },
   }
 }
@@ -137,7 +137,7 @@ function findingsOf({ lanes, cycle, muscle }: BlockOrder, order: readonly number
     if (cycle && order.length > 1) way.push(here[order[0]!]!)
     const clashes = way.slice(1).map((b, i) => clashOf(way[i]!, b, muscle))
     const count = (holds: (clash: Clash) => boolean) => clashes.filter(holds).length
-    const total = (of: (clash: Clash) => number) => clashes.reduce((all, clash) => all + of(clash), 0)
+    const total = (costOf: (clash: Clash) => number) => clashes.reduce((all, clash) => all + costOf(clash), 0)
     // Once round where it goes round; else come to from what is before, or standing.
     const lap = cycle ? way.slice(before ? 1 : 0) : way
     const down = lap.map((n) => isDown(n.stance.posture))

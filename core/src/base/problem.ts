@@ -61,7 +61,7 @@ export const rules = [
 export type Rule = (typeof rules)[number]
 
 /** A rule as Zod carries it with a schema of ours: in the place of its message. */
-export const rule = (of: Rule): Rule => of
+export const rule = (made: Rule): Rule => made
 
 /** What would have been right, as data. */
 export type Expected =

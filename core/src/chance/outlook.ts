@@ -8,7 +8,7 @@ import { typicalAmount, type Unit } from '../terms/dose.ts'
 import type { ChanceBlock } from '../forms/chance/schema.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Face } from '../session/station.ts'
 import { chanceModel, type ChanceModel, type ChanceRow } from '../timing/games/chanceModel.ts'
 import { cardValues, tossed } from '../terms/chanceThings.ts'
@@ -46,12 +46,12 @@ export interface ChanceOutlook {
 export function chanceOutlook(
   block: ChanceBlock,
   group: Group,
-  workout: Workout,
+  session: Session,
   library: Library,
   pace = defaultPace(group),
 ): ChanceOutlook {
-  const carry = carryInto(block, group, workout, library, pace)
-  const model = chanceModel(block, new StepBuilder(group, libraryFor(workout, library), pace, carry))
+  const carry = carryInto(block, group, session, library, pace)
+  const model = chanceModel(block, new StepBuilder(group, libraryFor(session, library), pace, carry))
   const columns = model.faces.map((f) => f.rows.length)
   if (columns.every((n) => n === 0)) return { seconds: certain(0), draws: certain(0), lines: [] }
   const draws = drawsOf(model, columns)
@@ -75,8 +75,8 @@ function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[
   const { device, faces, stop } = model
   if (stop.kind === 'seconds') return timedLines(model, group)
   /** A distribution that depends on the number of draws, over all of them. */
-  const over = (of: (n: number) => Chances): Chances =>
-    mixed([...draws].flatMap((p, n) => (p > 1e-9 ? [[p, of(n)] as const] : [])))
+  const over = (chancesAt: (n: number) => Chances): Chances =>
+    mixed([...draws].flatMap((p, n) => (p > 1e-9 ? [[p, chancesAt(n)] as const] : [])))
   if (device === 'cards' && stop.kind !== 'cleared') {
     const others = { value: 0, count: cardValues.length * (faces.length - 1) }
     const suit = (value: (card: number) => number) => (n: number) =>

@@ -9,7 +9,7 @@ import type { Step } from '../timing/step.ts'
 import { timeBlock } from '../timing/formTimes.ts'
 import { capOf } from '../terms/dose.ts'
 import type { Group } from '../terms/group.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { chanceModel, type ChanceModel } from '../timing/games/chanceModel.ts'
 import { lognormalFactors } from '../distribution/lognormal.ts'
 import { playGame } from '../timing/games/playGame.ts'
@@ -50,12 +50,12 @@ interface Part {
  * @example simulate(session by the clock only, …) // the same seconds for all
  */
 export function simulate(
-  workout: Workout,
+  session: Session,
   group: Group,
   library: Library,
   { children = 10_000, seed = 1, pace = defaultPace(group), spread = childSpread, onProgress }: SimulateOptions = {},
 ): Float64Array {
-  const parts = partsOf(workout, group, library, pace)
+  const parts = partsOf(session, group, library, pace)
   const random = seededRandom(seed)
   const factor = lognormalFactors(random)
   const ends = new Float64Array(children)
@@ -76,10 +76,10 @@ export function simulate(
   return ends.sort()
 }
 
-function partsOf(workout: Workout, group: Group, ours: Library, pace: number): Part[] {
-  const library = libraryFor(workout, ours)
+function partsOf(session: Session, group: Group, ours: Library, pace: number): Part[] {
+  const library = libraryFor(session, ours)
   const along = new StepBuilder(group, library, pace)
-  return workout.sections.flatMap((section) =>
+  return session.sections.flatMap((section) =>
     section.blocks.map((block): Part => {
       const before = along.now
       const chance = isChance(block) ? chanceModel(block, along) : undefined

@@ -14,13 +14,13 @@ type PacedLane = Pick<Lane, 'steps' | 'grades' | 'pace'>
  * was in sight; the first and the last of a block are left out, where reading and the end are in them. It is told beside the usual of
  * the lane's grades, whatever pace it was timed at: else a pace that is used would be unlearnt by the runs it is right for.
  *
- * @param lane of what was sent home @param of whose it is, of which session, and when
+ * @param lane of what was sent home @param asked whose it is, of which session, and when
  * @returns undefined where there is nothing of it
  */
 export function pacedRun(
   run: Run,
   lane: PacedLane,
-  of: Pick<PacedRun, 'child' | 'session' | 'at'>,
+  asked: Pick<PacedRun, 'child' | 'session' | 'at'>,
 ): PacedRun | undefined {
   const ofBlock = (block: string) => lane.steps.flatMap((s, i) => (s.block === block && s.kind === 'work' ? [i] : []))
   const applied = lane.pace / defaultPace({ grades: lane.grades })
@@ -32,5 +32,5 @@ export function pacedRun(
     const usual = step.seconds.typical / applied
     return usual > 0 ? [{ ratio: Math.max(0.01, seconds - tapSeconds) / usual, seconds }] : []
   })
-  return steps.length ? { ...of, steps } : undefined
+  return steps.length ? { ...asked, steps } : undefined
 }

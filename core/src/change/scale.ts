@@ -18,4 +18,4 @@ export function onScale(value: number, { kind }: Scale): number {
  * @param share of hits, 0 to 1
  * @example hitsError(20, 0.5).toFixed(2) // '2.24'
  */
-export const hitsError = (of: number, share: number): number => Math.sqrt(of * share * (1 - share))
+export const hitsError = (tries: number, share: number): number => Math.sqrt(tries * share * (1 - share))

@@ -132,9 +132,9 @@ function childChange(
 
 /** The error of throws follows from how often they hit; all or none of them are told as one miss or hit. */
 function throwsError(scale: Judged['scale'], values: readonly number[]): TypicalError {
-  const of = scale.kind === 'hits' ? scale.of : 1
-  const share = Math.min(1 - 1 / of, Math.max(1 / of, meanOf(values) / of))
-  return { error: hitsError(of, share), freedom: 1000 }
+  const tries = scale.kind === 'hits' ? scale.of : 1
+  const share = Math.min(1 - 1 / tries, Math.max(1 / tries, meanOf(values) / tries))
+  return { error: hitsError(tries, share), freedom: 1000 }
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Library } from '../library/library.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { RulePolicies } from '../terms/checkLevel.ts'
 import { findingKey } from './findingKey.ts'
 import { rules } from './registry.ts'
@@ -27,12 +27,12 @@ function levelHere(found: Level, rule: Rule, policies: RulePolicies): Level | un
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function checkSession(
-  workout: Workout,
+  session: Session,
   library: Library,
   { policies = {}, context = {} }: CheckOptions = {},
 ): Finding[] {
-  const view = checkView(workout, library, context)
-  const answers = new Map(workout.answered?.map(({ finding, reason }) => [finding, reason]))
+  const view = checkView(session, library, context)
+  const answers = new Map(session.answered?.map(({ finding, reason }) => [finding, reason]))
   return (rules as readonly Rule[])
     .flatMap((rule) =>
       rule.find(view).flatMap((found): Finding[] => {

@@ -23,10 +23,10 @@ export const measuredIn = ({ blocks, library }: CheckView): Measured[] =>
 /** One finding for each test about which there is something to say, for all groups or some. */
 export const perTest = (
   view: CheckView,
-  find: (of: Measured) => (Pick<Found, 'facts'> & { groups?: string[] }) | undefined,
+  find: (measured: Measured) => (Pick<Found, 'facts'> & { groups?: string[] }) | undefined,
 ): Found[] =>
-  measuredIn(view).flatMap((of) => {
-    const found = find(of)
+  measuredIn(view).flatMap((measured) => {
+    const found = find(measured)
     const groups = found?.groups ?? view.lanes.map((lane) => lane.group.id)
-    return found ? [{ ...found, where: { section: of.section, block: of.block }, groups }] : []
+    return found ? [{ ...found, where: { section: measured.section, block: measured.block }, groups }] : []
   })

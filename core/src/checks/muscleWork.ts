@@ -21,7 +21,7 @@ export function longestWorked({ lanes }: CheckView, counts: (step: CheckedStep) 
 /** The muscles a session is work for, the longest worked first. Marching in a warm-up asks for no stretch. */
 export function longestInWork(view: CheckView): [string, number][] {
   const around = ['warmUp', 'coolDown']
-  const asks = new Set(view.workout.sections.filter(({ role }) => !around.includes(role)).map(({ id }) => id))
+  const asks = new Set(view.session.sections.filter(({ role }) => !around.includes(role)).map(({ id }) => id))
   return longestWorked(view, ({ section }) => asks.has(section))
 }
 

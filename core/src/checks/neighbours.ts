@@ -3,7 +3,7 @@ import { traitsOf } from '../session/formTraits.ts'
 import type { CheckedCell, CheckView } from './view.ts'
 
 /** The rows of the circuits of main parts, as each group does them: neighbours stand side by side. */
-export function circuits({ workout, cells }: CheckView): { block: Block; rows: CheckedCell[] }[] {
+export function circuits({ session, cells }: CheckView): { block: Block; rows: CheckedCell[] }[] {
   const mine = new Map<string, CheckedCell[]>()
   for (const cell of cells) {
     const key = `${cell.block.id} ${cell.group.id}`
@@ -11,12 +11,12 @@ export function circuits({ workout, cells }: CheckView): { block: Block; rows: C
     if (rows) rows.push(cell)
     else mine.set(key, [cell])
   }
-  return workout.sections
+  return session.sections
     .filter((s) => s.role === 'main' || s.role === 'challenge')
     .flatMap((s) => s.blocks)
     .filter((block) => traitsOf(block).circuit && stationsOf(block).length > 2)
     .flatMap((block) =>
-      workout.groups.flatMap((group) => {
+      session.groups.flatMap((group) => {
         const rows = mine.get(`${block.id} ${group.id}`)
         return rows ? [{ block, rows }] : []
       }),

@@ -1,4 +1,4 @@
-import type { Section, Workout } from '../session/schema.ts'
+import type { Section, Session } from '../session/schema.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import type { Where } from './where.ts'
@@ -31,10 +31,10 @@ function saidInBlock(section: Section, block: Block): Said[] {
 }
 
 /** All a teacher says in her own words: titles, the target, notes, rules of games, what is easier and harder. */
-export const saidIn = (workout: Workout): Said[] => [
-  ...texts({}, { title: workout.title, target: workout.aim.target }),
-  ...texts({}, { ownMoves: (workout.moves ?? []).map(({ move }) => move.name) }),
-  ...workout.sections.flatMap((section) => [
+export const saidIn = (session: Session): Said[] => [
+  ...texts({}, { title: session.title, target: session.aim.target }),
+  ...texts({}, { ownMoves: (session.moves ?? []).map(({ move }) => move.name) }),
+  ...session.sections.flatMap((section) => [
     ...texts({ section: section.id }, { title: section.title, note: section.note }),
     ...section.blocks.flatMap((block) => saidInBlock(section, block)),
   ]),

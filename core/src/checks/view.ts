@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Block } from '../session/forms.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import type { Section, Session } from '../session/schema.ts'
 import { stationsOf } from '../session/forms.ts'
 import type { Cell, Station } from '../session/station.ts'
 import type { Group } from '../terms/group.ts'
@@ -62,7 +62,7 @@ export interface CheckContext {
 
 /** All that rules ask of a session, worked out once. */
 export interface CheckView {
-  workout: Workout
+  session: Session
   context: CheckContext
   /** What the teacher says in her own words. */
   said: readonly Said[]
@@ -78,14 +78,14 @@ export interface CheckView {
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function checkView(workout: Workout, ours: Library, context: CheckContext = {}): CheckView {
-  const library = libraryFor(workout, ours)
+export function checkView(session: Session, ours: Library, context: CheckContext = {}): CheckView {
+  const library = libraryFor(session, ours)
   const doing = (id: string | undefined, version: string | undefined) => {
     const move = id === undefined ? undefined : library.moves.get(id)
     const done = move?.versions.find((v) => v.id === version)
     return move && done && { move, version: done }
   }
-  const lanes = sessionView(workout, ours).map(({ group, blocks, totals }): CheckedLane => {
+  const lanes = sessionView(session, ours).map(({ group, blocks, totals }): CheckedLane => {
     const steps = blocks.flatMap(({ start, timed }) =>
       timed.steps.map((step): CheckedStep => {
         const done = doing(step.move, step.version)
@@ -100,14 +100,14 @@ export function checkView(workout: Workout, ours: Library, context: CheckContext
   })
   const known = new Map<Version, readonly Obstacle[]>()
   const inTheWay = ({ move, version }: { move: Move; version: Version }) => {
-    const found = known.get(version) ?? obstacles(move, version, workout.home, library)
+    const found = known.get(version) ?? obstacles(move, version, session.home, library)
     known.set(version, found)
     return found
   }
-  const cells = workout.sections.flatMap((section) =>
+  const cells = session.sections.flatMap((section) =>
     section.blocks.flatMap((block) =>
       stationsOf(block).flatMap((station) =>
-        workout.groups.flatMap((group): CheckedCell[] => {
+        session.groups.flatMap((group): CheckedCell[] => {
           const cell = valueFor(station.cells, group.id)
           const done = doing(cell.move, cell.version)
           return done ? [{ section, block, station, group, cell, ...done, obstacles: inTheWay(done) }] : []
@@ -116,7 +116,7 @@ export function checkView(workout: Workout, ours: Library, context: CheckContext
     ),
   )
   const blocks = new Map(
-    workout.sections.flatMap((section) => section.blocks.map((block) => [block.id, { section, block }] as const)),
+    session.sections.flatMap((section) => section.blocks.map((block) => [block.id, { section, block }] as const)),
   )
-  return { workout, context, said: saidIn(workout), blocks, library, lanes, cells }
+  return { session, context, said: saidIn(session), blocks, library, lanes, cells }
 }

@@ -21,8 +21,8 @@ export const movedBefore = ({ steps }: CheckedLane, at: number): number =>
  * The lanes that move less before their first hard work than an eighth of the session, held between a minute and a half and
  * three. Jogging and jacks warm where they are meant to; a short session needs no warm-up unless it lands at full effort.
  */
-export function coldStarts({ lanes, workout }: CheckView): ColdStart[] {
-  const warmUps = new Set(workout.sections.filter((s) => s.role === 'warmUp').map((s) => s.id))
+export function coldStarts({ lanes, session }: CheckView): ColdStart[] {
+  const warmUps = new Set(session.sections.filter((s) => s.role === 'warmUp').map((s) => s.id))
   return lanes.flatMap((lane) => {
     const first = hardSteps(lane).find((s) => !warmUps.has(s.section))
     if (!first || (lane.seconds < limit('warmUpFrom', lane.band) && !lands(first))) return []

@@ -49,6 +49,6 @@ export function readDocument<T>(kind: DocumentKind<T>, data: unknown): T {
 /**
  * A document as it is written: in the version before where that says all of it, else in this one (the rule of two releases).
  *
- * @example writtenDocument(workoutDocument, readWorkout({ …, version: 1 })).version // 1
+ * @example writtenDocument(sessionDocument, readSession({ …, version: 1 })).version // 1
  */
 export const writtenDocument = <T>(kind: DocumentKind<T>, document: T): unknown => kind.asBefore?.(document) ?? document

@@ -4,8 +4,8 @@ import { versionAtHome } from '../choose/versionAtHome.ts'
 import { newList } from '../forms/list/schema.ts'
 import type { Library } from '../library/library.ts'
 import type { Block } from '../session/forms.ts'
-import { newWorkout } from '../session/newWorkout.ts'
-import type { Workout } from '../session/schema.ts'
+import { newSession } from '../session/newSession.ts'
+import type { Session } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
 import { calmVersions } from '../suggest/candidates.ts'
 import type { Move } from '../terms/move.ts'
@@ -24,8 +24,8 @@ export const blocksAlone = (
   blocks: Block[],
   { groups, home }: Pick<DraftAsk, 'groups' | 'home'>,
   library: Library,
-): Workout => ({
-  ...newWorkout('alone', [[0]], 5, library.version),
+): Session => ({
+  ...newSession('alone', [[0]], 5, library.version),
   groups: [...groups],
   home,
   sections: [{ id: 'p1', role: 'main', title: '', blocks }],

@@ -1,5 +1,5 @@
 import { bandOf, type Band } from '../checks/limits.ts'
-import type { Home, Workout } from '../session/schema.ts'
+import type { Home, Session } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import type { RulePolicies } from '../terms/checkLevel.ts'
 import type { Builds } from '../terms/builds.ts'
@@ -27,7 +27,7 @@ export interface DraftAsk {
   groups: readonly Group[]
   home: Home
   /** The last two sessions that were sent home, the latest last. */
-  recent: readonly Workout[]
+  recent: readonly Session[]
   /** Ids of moves her classes were sent before; where there are none yet, nothing counts as new. */
   known: ReadonlySet<string>
   hold?: Policy['hold'] | undefined

@@ -7,7 +7,7 @@ import { solvePicks } from '../pick/solvePicks.ts'
 import { findBlock } from '../session/edits/locate.ts'
 import { reorderStations } from '../session/edits/stations.ts'
 import { forms, stationsOf, type Form } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { fitsAll } from '../suggest/candidates.ts'
 import type { Move } from '../terms/move.ts'
 import { sessionSeconds } from '../timing/sessionSeconds.ts'
@@ -133,17 +133,17 @@ function partsOf(context: PickContext, picked: Picked): Parts {
 }
 
 /** The stations of the main part in the order in which neighbours go best together. */
-function arranged(workout: Workout, parts: Parts): Workout {
+function arranged(session: Session, parts: Parts): Session {
   const { block } = places.main
-  if (!canArrange(findBlock(workout, block)) || heldRows(parts, 'main').size) return workout
-  return reorderStations(workout, block, arrange(workout, block, parts.library).order)
+  if (!canArrange(findBlock(session, block)) || heldRows(parts, 'main').size) return session
+  return reorderStations(session, block, arrange(session, block, parts.library).order)
 }
 
 /** The moves findings are about, by part: they are not picked again. */
-function blamed(findings: readonly Finding[], workout: Workout, skill: Move): string[] {
+function blamed(findings: readonly Finding[], session: Session, skill: Move): string[] {
   return findings.flatMap(({ where }) => {
     const part = where.section && partOfSection(where.section)
-    const block = where.block && workout.sections.flatMap((s) => s.blocks).find((b) => b.id === where.block)
+    const block = where.block && session.sections.flatMap((s) => s.blocks).find((b) => b.id === where.block)
     const move = block ? stationsOf(block).find((s) => s.id === where.station)?.cells.all.move : undefined
     return part && move && move !== skill.id ? [forbiddenKey(part, move)] : []
   })
@@ -166,7 +166,7 @@ export function attempt(context: PickContext, branches?: number): Attempt | unde
     const now = attemptOnce({ ...context, forbidden }, branches)
     if (!now) break
     if (!best || weigh(now.findings, now.sized.fits) < weigh(best.findings, best.sized.fits)) best = now
-    const bad = blamed(now.findings, now.sized.workout, plan.skill)
+    const bad = blamed(now.findings, now.sized.session, plan.skill)
     if (!bad.length) break
     forbidden = new Set([...forbidden, ...bad])
   }
@@ -180,14 +180,14 @@ function attemptOnce(context: PickContext, branches: number | undefined): Attemp
   const size = sizedDraft(partsOf(context, first))
   const made = (picked: Picked): Attempt => {
     const parts = partsOf(context, picked)
-    const workout = arranged(buildDraft(parts, size.sizing), parts)
-    const seconds = sessionSeconds(workout, library)
-    const fits = size.fits && ending(parts, seconds).fits && !isLate(parts, { workout, seconds })
-    return { parts, picked, sized: { ...size, workout, seconds, fits }, findings: saidOf(workout, parts) }
+    const session = arranged(buildDraft(parts, size.sizing), parts)
+    const seconds = sessionSeconds(session, library)
+    const fits = size.fits && ending(parts, seconds).fits && !isLate(parts, { session, seconds })
+    return { parts, picked, sized: { ...size, session, seconds, fits }, findings: saidOf(session, parts) }
   }
   // Now that it is known how long each muscle works, the stretches are those of the longest; where the end comes too late for that,
   // since one of them is held on each side, the first stay.
-  const worked = longestInWork(checkView(size.workout, library)).map(([id]) => id)
+  const worked = longestInWork(checkView(size.session, library)).map(([id]) => id)
   const again = made(pickParts(context, branches, { ...first, worked }) ?? first)
   return again.sized.fits || !size.fits ? again : made(first)
 }

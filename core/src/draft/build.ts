@@ -1,8 +1,8 @@
 import { newList } from '../forms/list/schema.ts'
 import { newTalk } from '../forms/talk/schema.ts'
 import type { Block } from '../session/forms.ts'
-import { newWorkout } from '../session/newWorkout.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import { newSession } from '../session/newSession.ts'
+import type { Section, Session } from '../session/schema.ts'
 import type { Move } from '../terms/move.ts'
 import { mapGroups } from '../terms/perGroup.ts'
 import { coolDownBlock, taughtBlock, warmUpBlock } from './aroundMain.ts'
@@ -26,14 +26,14 @@ const withSomebody = [
 ]
 
 /** A draft as a session. */
-export function buildDraft(parts: Parts, { main, second, game }: Sizing): Workout {
+export function buildDraft(parts: Parts, { main, second, game }: Sizing): Session {
   const { ask, plan, intent, library } = parts
   const luck = luckOf(ask.seed, intent)
   const { story, title } = storyOf(parts)
   const words = skillWords[plan.skill.family]
   const titleOf = (titles: readonly string[], key: string) => pick(titles, luck(key, 60))
   const room = roomOf(ask)
-  const base = newWorkout(
+  const base = newSession(
     title,
     ask.groups.map((g) => g.grades),
     ask.minutes,

@@ -2,7 +2,7 @@ import type { Finding } from '../checks/rule.ts'
 import { newTalk } from '../forms/talk/schema.ts'
 import type { Library } from '../library/library.ts'
 import { stationsOf } from '../session/forms.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import type { Section, Session } from '../session/schema.ts'
 import { coversOf } from '../suggest/candidates.ts'
 import { explainingSeconds } from '../timing/explaining.ts'
 import { newsTitle } from '../words/ourPhrases.ts'
@@ -30,7 +30,7 @@ export interface Thread {
 
 export interface Draft {
   intent: Intent
-  workout: Workout
+  session: Session
   thread: Thread
   /** Nothing is left out and nobody has anything to look at: looking on would not make it better. */
   settled: boolean
@@ -99,19 +99,19 @@ export function draftFor(
 }
 
 /** What a draft could not have in this home: something of the last two sessions, a game, a warm-up of what it works. */
-function leftOut(parts: Parts, workout: Workout): Relaxation[] {
+function leftOut(parts: Parts, session: Session): Relaxation[] {
   const { ask, game, main, warmUp, plan } = parts
   const moved = new Set([plan.skill, ...warmUp].flatMap(({ muscles }) => [...muscles.main, ...muscles.also]))
   const worked = main.flatMap(({ muscles }) => muscles.main)
   return [
-    ...(ask.recent.length && !bringsBack(workout, ask, parts.library) ? (['back'] as const) : []),
+    ...(ask.recent.length && !bringsBack(session, ask, parts.library) ? (['back'] as const) : []),
     ...(roomOf(ask).two && !game ? (['game'] as const) : []),
     ...(worked.length && !worked.some((id) => moved.has(id)) ? (['warm'] as const) : []),
   ]
 }
 
 function finished(
-  { parts, picked, sized: { workout, seconds }, findings }: Attempt,
+  { parts, picked, sized: { session, seconds }, findings }: Attempt,
   relaxed: Relaxation[],
   settled = false,
 ): Draft {
@@ -119,12 +119,12 @@ function finished(
   const arms = new Set(main.flatMap((m) => coversOf(m, library)))
   const one = arms.has('push') !== arms.has('pull')
   const fresh = [...main, ...parts.warmUp, ...parts.coolDown].filter((m) => isNewTo(m, ask))
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const blocks = session.sections.flatMap((s) => s.blocks)
   const skillIn = (id: string) =>
     stationsOf(blocks.find((b) => b.id === id) ?? blocks[0]!).find((s) => s.cells.all.move === plan.skill.id)?.id ?? ''
   return {
     intent,
-    workout,
+    session,
     thread: {
       move: plan.skill.id,
       met: skillIn(places.warmUp.block),
@@ -138,7 +138,7 @@ function finished(
     settled,
     proven: picked.proven,
     within: picked.score > 0 ? (picked.bound - picked.score) / picked.score : 0,
-    relaxed: [...new Set([...relaxed, ...leftOut(parts, workout)])],
+    relaxed: [...new Set([...relaxed, ...leftOut(parts, session)])],
     findings,
     ...(one && { armsNext: arms.has('push') ? ('pull' as const) : ('push' as const) }),
     ...(fresh.length && {
@@ -161,14 +161,14 @@ function finished(
  *
  * @example withExplaining(draft).sections[1].title // 'What is new'
  */
-export function withExplaining({ workout, explain }: Draft): Workout {
-  if (!explain) return workout
-  const at = workout.sections.findIndex((s) => s.role === 'main' || s.role === 'skill')
+export function withExplaining({ session, explain }: Draft): Session {
+  if (!explain) return session
+  const at = session.sections.findIndex((s) => s.role === 'main' || s.role === 'skill')
   const talk: Section = {
     id: places.news.section,
     role: 'brief',
     title: newsTitle,
     blocks: [{ ...newTalk(places.news.block), seconds: { all: explain.seconds } }],
   }
-  return { ...workout, sections: workout.sections.toSpliced(at, 0, talk) }
+  return { ...session, sections: session.sections.toSpliced(at, 0, talk) }
 }

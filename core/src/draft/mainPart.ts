@@ -30,12 +30,12 @@ export function placeOf(parts: Parts, id: string, form: Form, moves: readonly Mo
     band: room.band,
     library,
     moves,
-    row: (move, of, how = {}) => {
+    row: (move, groups, how = {}) => {
       // Blocks of other sizes are made of the same place: their rows begin anew.
       const stationId = `${id}s${(made = (made % mostRows) + 1)}`
       const kept = id === places.main.block ? held.get(move.id) : undefined
       if (kept) return { ...skillMarks(move, plan), ...kept, id: stationId }
-      return mainRow(parts, stationId, move, of, move.id === plan.skill.id ? how : { ...how, laps: 1 })
+      return mainRow(parts, stationId, move, groups, move.id === plan.skill.id ? how : { ...how, laps: 1 })
     },
     calls: storyOf(parts).story.calls,
     below: (n) => luck(`below ${id} ${form}`, n),

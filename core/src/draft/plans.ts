@@ -100,7 +100,7 @@ export function plansFor(intent: Intent, ask: DraftAsk, library: Library, beside
   const last = ask.recent.at(-1)
   const lastMoves = last ? workedIn(last) : new Set<string>()
   const held = new Set((ask.held?.[intent] ?? []).map(({ station }) => station.cells.all.move))
-  const of = (form: Form): Plan[] => {
+  const plansOf = (form: Form): Plan[] => {
     const ofForm = (lately.has(form) ? 0 : 20) + luck(`form ${form}`, 40)
     return mainMoves(form, ask, library).flatMap((skill): Plan[] => {
       if (!doesFor(skill, ask.aim) || (skill.family === 'stretch' && steps(skill, ask, library) === 0)) return []
@@ -129,8 +129,8 @@ export function plansFor(intent: Intent, ask: DraftAsk, library: Library, beside
       return [{ form, skill, score }]
     })
   }
-  const right = formsFor(intent, ask).flatMap(of)
+  const right = formsFor(intent, ask).flatMap(plansOf)
   // Where no form is right for such minutes, one that is a little short will do.
-  const plans = right.length ? right : formsFor(intent, ask, true).flatMap(of)
+  const plans = right.length ? right : formsFor(intent, ask, true).flatMap(plansOf)
   return plans.sort((a, b) => b.score - a.score)
 }

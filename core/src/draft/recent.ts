@@ -5,7 +5,7 @@ import { bandOf } from '../checks/limits.ts'
 import { newList } from '../forms/list/schema.ts'
 import { stationsOf, type Block, type Form } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
 import { lowestGrade, type Group } from '../terms/group.ts'
 import type { Move } from '../terms/move.ts'
@@ -16,17 +16,17 @@ import type { DraftAsk } from './ask.ts'
 const workRoles = ['main', 'skill', 'game', 'challenge']
 /** Where a move may have been done, its work before what is round it. */
 const everyRole = [...workRoles, 'warmUp', 'coolDown']
-const workBlocks = ({ sections }: Workout, roles = workRoles) =>
+const workBlocks = ({ sections }: Session, roles = workRoles) =>
   roles.flatMap((role) => sections.filter((s) => s.role === role)).flatMap((s) => s.blocks)
 
 /** Forms of the last two sessions' main parts. */
 export const recentForms = ({ recent }: DraftAsk): Set<Form> =>
-  new Set(recent.flatMap((workout) => workBlocks(workout).map((b) => b.form)))
+  new Set(recent.flatMap((session) => workBlocks(session).map((b) => b.form)))
 
 /** Ids of moves that were done in a session's main parts, by anybody. */
-export const workedIn = (workout: Workout): Set<string> =>
+export const workedIn = (session: Session): Set<string> =>
   new Set(
-    workBlocks(workout)
+    workBlocks(session)
       .flatMap(stationsOf)
       .flatMap(({ cells }) => [cells.all, ...Object.values(cells.by ?? {})].map((c) => c.move)),
   )
@@ -47,12 +47,12 @@ export function doneBefore(
   group: Group,
   { recent }: DraftAsk,
 ): { cell: Cell; clock: Clock | undefined } | undefined {
-  for (const workout of recent.toReversed()) {
-    const near = [...workout.groups].sort(
+  for (const session of recent.toReversed()) {
+    const near = [...session.groups].sort(
       (a, b) => Math.abs(lowestGrade(a) - lowestGrade(group)) - Math.abs(lowestGrade(b) - lowestGrade(group)),
     )[0]
     if (!near) continue
-    for (const block of workBlocks(workout, everyRole))
+    for (const block of workBlocks(session, everyRole))
       for (const station of stationsOf(block)) {
         const cell = valueFor(station.cells, near.id)
         if (cell.move === move) return { cell, clock: clockOf(block, near.id) }
@@ -152,9 +152,9 @@ function isOnFrom(
 }
 
 /** Whether something of the last two sessions comes back one step on in a session, for some group. */
-export const bringsBack = (workout: Workout, ask: DraftAsk, library: Library): boolean =>
+export const bringsBack = (session: Session, ask: DraftAsk, library: Library): boolean =>
   ask.groups.some((group) =>
-    workBlocks(workout, ['warmUp', 'skill', 'main']).some((block) =>
+    workBlocks(session, ['warmUp', 'skill', 'main']).some((block) =>
       stationsOf(block).some((station) => {
         const now = valueFor(station.cells, group.id)
         const before = doneBefore(now.move, group, ask)

@@ -3,7 +3,7 @@ import { bandOf } from '../checks/limits.ts'
 import type { Finding } from '../checks/rule.ts'
 import { simulate } from '../chance/simulate.ts'
 import type { Block, Form } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Move } from '../terms/move.ts'
 import { sessionSeconds } from '../timing/sessionSeconds.ts'
 import { roomOf } from './ask.ts'
@@ -18,7 +18,7 @@ import { draftOf } from './formDrafts.ts'
 
 /** A draft at one size. */
 export interface Sized {
-  workout: Workout
+  session: Session
   sizing: Sizing
   /** Typical seconds by group. */
   seconds: Record<string, number>
@@ -42,8 +42,8 @@ export const weigh = (findings: readonly Finding[], fits: boolean): number =>
   findings.reduce((sum, { level }) => sum + { stop: 100, look: 10, note: 1 }[level], fits ? 0 : 50)
 
 /** What a colleague would say to a draft. */
-export const saidOf = (workout: Workout, { ask, library }: Pick<Parts, 'ask' | 'library'>): Finding[] =>
-  checkSession(workout, library, { policies: ask.policies ?? {}, context: { known: ask.known } })
+export const saidOf = (session: Session, { ask, library }: Pick<Parts, 'ask' | 'library'>): Finding[] =>
+  checkSession(session, library, { policies: ask.policies ?? {}, context: { known: ask.known } })
 
 /** How far from where it should end a session is, and whether it is all right. */
 export function ending({ ask }: Pick<Parts, 'ask'>, seconds: Record<string, number>): { off: number; fits: boolean } {
@@ -78,10 +78,10 @@ function sizesOf(parts: Parts): { mains: Block[]; games: (Block | undefined)[]; 
     return draft.sizes(placeOf(parts, id, form, fitting.slice(0, draft.moves[1])))
   }
   const { game, second, plan } = parts
-  const ofGame = (of: { form: Form } | { move: Move }) =>
-    'move' in of
-      ? [60, 80, 100, 120, 150].map((n) => gameBlock(parts, of.move, n))
-      : ofForm(places.game.block, of.form).slice(0, 7)
+  const ofGame = (asked: { form: Form } | { move: Move }) =>
+    'move' in asked
+      ? [60, 80, 100, 120, 150].map((n) => gameBlock(parts, asked.move, n))
+      : ofForm(places.game.block, asked.form).slice(0, 7)
   const mains = ofForm(places.main.block, plan.form)
   const longer =
     parts.ask.recent.length && !stepsByRow(parts) && !stepsInWarmUp(parts)
@@ -138,13 +138,13 @@ function nearest(parts: Parts): { sizing: Sizing; seconds: Record<string, number
 /** Whether some lane ends too late for too many. */
 export function isLate(
   { ask, library }: Pick<Parts, 'ask' | 'library'>,
-  { workout, seconds }: Pick<Sized, 'workout' | 'seconds'>,
+  { session, seconds }: Pick<Sized, 'session' | 'seconds'>,
 ): boolean {
   const budget = ask.minutes * 60
   return ask.groups
     .filter(({ id }) => seconds[id]! > surely * budget)
     .some((group) => {
-      const ends = simulate(workout, group, library, { children, seed: 1 })
+      const ends = simulate(session, group, library, { children, seed: 1 })
       return ends.filter((s) => s <= budget).length < inTime * ends.length
     })
 }
@@ -163,16 +163,16 @@ export function sizedDraft(parts: Parts): Sized {
   for (const { sizing, seconds: about } of nearest(parts)) {
     // What is as long as one that ends too late for too many does too.
     if (longest(about) >= tooLong || looked++ === mostMeasured) continue
-    const workout = buildDraft(parts, sizing)
-    const seconds = sessionSeconds(workout, library)
-    const one: Sized = { workout, sizing, seconds, fits: ending(parts, seconds).fits }
+    const session = buildDraft(parts, sizing)
+    const seconds = sessionSeconds(session, library)
+    const one: Sized = { session, sizing, seconds, fits: ending(parts, seconds).fits }
     first ??= one
     if (!one.fits) continue
     if (isLate(parts, one)) {
       tooLong = Math.min(tooLong, longest(about) - lateStep)
       continue
     }
-    const said = weigh(saidOf(workout, parts), true)
+    const said = weigh(saidOf(session, parts), true)
     judged.push({ sized: one, said })
     if (said === 0 || judged.length === mostJudged) break
   }

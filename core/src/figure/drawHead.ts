@@ -63,7 +63,7 @@ export function drawHead(shoulder: Point, head: Point, view: Figure['view'], chi
       x: head.x + headRadius * (forward * face.x + upward * up.x),
       y: head.y + headRadius * (forward * face.y + upward * up.y),
     })
-  const hair = more[child][view].map((of) => disc('ink', of))
+  const hair = more[child][view].map((shape) => disc('ink', shape))
   if (view === 'side')
     return [...hair, disc('ink', side.hair), disc('skin', side.nose), disc('skin', side.face), disc('eye', side.eye)]
   const [aside, upward, across] = front.eye

@@ -211,9 +211,9 @@ function footShares(a: Key, b: Key, share: number): { legR: number; legL: number
   const leaves = (name: 'legR' | 'legL') => a.bears[name] && !b.bears[name]
   const lands = (name: 'legR' | 'legL') => !a.bears[name] && b.bears[name]
   const swaps = (leaves('legR') && lands('legL')) || (leaves('legL') && lands('legR'))
-  const of = (name: 'legR' | 'legL') =>
+  const shareOf = (name: 'legR' | 'legL') =>
     !swaps ? share : leaves(name) ? Math.max(0, 2 * share - 1) : Math.min(1, 2 * share)
-  return { legR: of('legR'), legL: of('legL') }
+  return { legR: shareOf('legR'), legL: shareOf('legL') }
 }
 
 function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joints {

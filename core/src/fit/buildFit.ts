@@ -1,7 +1,7 @@
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { Block } from '../session/forms.ts'
-import { isKept, type Role, type Section, type Workout } from '../session/schema.ts'
+import { isKept, type Role, type Section, type Session } from '../session/schema.ts'
 import type { FitBlock, FitProblem, Passage } from './fitProblem.ts'
 import { LaneTimes } from './laneTimes.ts'
 import { ownCost } from './levers.ts'
@@ -75,11 +75,11 @@ const asItIs: readonly Variant[] = [{ out: [], cost: 0 }]
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function fitBuilder(workout: Workout, ours: Library): (options: BuildOptions) => BuiltFit {
-  const library = libraryFor(workout, ours)
-  const lanes = workout.groups.map((group) => new LaneTimes(workout, group, library, mayChange))
-  const groupIds = workout.groups.map((g) => g.id)
-  const flat = workout.sections.flatMap((section) => section.blocks.map((block) => ({ section, block })))
+export function fitBuilder(session: Session, ours: Library): (options: BuildOptions) => BuiltFit {
+  const library = libraryFor(session, ours)
+  const lanes = session.groups.map((group) => new LaneTimes(session, group, library, mayChange))
+  const groupIds = session.groups.map((g) => g.id)
+  const flat = session.sections.flatMap((section) => section.blocks.map((block) => ({ section, block })))
   const lapMinutes = flat.map((_, k) => Math.ceil(Math.max(...lanes.map((lane) => lane.lapSeconds(k))) / 60))
 
   return ({ least, most, mostCost, direction, even, barred }) => {
@@ -145,7 +145,7 @@ export function fitBuilder(workout: Workout, ours: Library): (options: BuildOpti
       states: Math.max(...lanes.map((lane) => lane.states)),
       least,
       most,
-      ...(workout.finishTogether && { together: finishTogether }),
+      ...(session.finishTogether && { together: finishTogether }),
     }
     return { problem, groupIds, choices }
   }

@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { sessionSeconds } from '../timing/sessionSeconds.ts'
 import { timeline } from '../timing/timeline.ts'
-import { isKept, type Section, type Workout } from '../session/schema.ts'
+import { isKept, type Section, type Session } from '../session/schema.ts'
 import { costScale, finishTogether, fitBuilder, type BuildOptions, type BuiltFit } from './buildFit.ts'
 import { applyFit, type FitChange } from './fitChanges.ts'
 import type { FitSolution } from './fitProblem.ts'
@@ -62,30 +62,30 @@ const costLimits = [8, 16, 32, 64]
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  * @example fit(session of 18:20 in 18 minutes, library).ways[0].changes // rest 30 → 25 s in the circuit
  */
-export function fit(workout: Workout, library: Library, { fill = false, onProgress }: FitOptions = {}): FitAnswer {
-  const budget = workout.minutes * 60
-  const before = sessionSeconds(workout, library)
+export function fit(session: Session, library: Library, { fill = false, onProgress }: FitOptions = {}): FitAnswer {
+  const budget = session.minutes * 60
+  const before = sessionSeconds(session, library)
   const ends = Object.values(before)
   const late = ends.some((s) => s > budget)
-  const apart = workout.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
+  const apart = session.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
   const low = ends.some((s) => s < budget - fullWithin)
   const asked = late ? 'shorten' : fill && low ? 'fill' : 'even'
   const answer: FitAnswer = { kind: 'fits', asked, budget, before, ways: [], missing: 0, holds: [] }
   if (!late && !apart && asked !== 'fill') return answer
 
-  const builder = fitBuilder(workout, library)
+  const builder = fitBuilder(session, library)
   const build = (change: Partial<BuildOptions>) =>
     builder({
       least: asked === 'fill' ? budget - fullWithin : 0,
       most: budget,
       mostCost: costLimits.at(-1)!,
       direction: asked === 'fill' ? 'longer' : asked === 'even' ? 'either' : 'shorter',
-      even: workout.finishTogether,
+      even: session.finishTogether,
       barred: new Set<string>(),
       ...change,
     })
   const first = cheapest(build, new Set(), onProgress)
-  if (!first) return { ...answer, kind: 'short', ...nearest(workout, library, build, answer) }
+  if (!first) return { ...answer, kind: 'short', ...nearest(session, library, build, answer) }
 
   const ways = [first]
   const barred = new Set<string>()
@@ -115,7 +115,7 @@ function cheapest(build: Build, barred: Set<string>, onProgress?: (share: number
 }
 
 /** As near as it comes: the smallest overrun (or shortfall), then the least cost. */
-function nearest(workout: Workout, library: Library, build: Build, { budget, before, asked }: FitAnswer) {
+function nearest(session: Session, library: Library, build: Build, { budget, before, asked }: FitAnswer) {
   const fill = asked === 'fill'
   const built = build({})
   const ranges = reach(built.problem)
@@ -145,7 +145,7 @@ function nearest(workout: Workout, library: Library, build: Build, { budget, bef
   const after = Object.values(best?.after ?? before)
   const missing = fill ? budget - fullWithin - Math.min(...after) : Math.max(...after) - budget
   const changes = best?.changes ?? []
-  return { missing: Math.max(0, missing), ways: best ? [best] : [], holds: holdsOf(workout, library, changes) }
+  return { missing: Math.max(0, missing), ways: best ? [best] : [], holds: holdsOf(session, library, changes) }
 }
 
 /** Two hours, the longest session there is. */
@@ -188,13 +188,13 @@ function wayOf({ choices, groupIds }: BuiltFit, solution: FitSolution): FitWay {
 }
 
 /** Every section that gives nothing more, why, and how long it is once the changes are made. */
-function holdsOf(workout: Workout, library: Library, changes: readonly FitChange[]): FitHold[] {
+function holdsOf(session: Session, library: Library, changes: readonly FitChange[]): FitHold[] {
   const changed = new Set(changes.map((c) => c.block))
-  const after = applyFit(workout, changes)
+  const after = applyFit(session, changes)
   const steps = after.groups.map((g) => ({ id: g.id, steps: timeline(after, g.id, library) }))
   const why = (section: Section): FitHold['why'] =>
     section.role === 'coolDown' ? 'coolDown' : isKept(section) ? 'kept' : section.role === 'warmUp' ? 'warmUp' : 'least'
-  return workout.sections
+  return session.sections
     .filter((s) => s.blocks.length > 0 && (why(s) !== 'least' || !s.blocks.every((b) => changed.has(b.id))))
     .map((section) => ({
       section: section.id,

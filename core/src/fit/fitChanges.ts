@@ -1,5 +1,5 @@
 import { changeBlock, findBlock } from '../session/edits/locate.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { LeverKind } from './lever.ts'
 import { leversOf } from './levers.ts'
 import { turnedFor, withoutStations } from './settings.ts'
@@ -27,8 +27,8 @@ export interface FitChange {
  * @param changes those that are taken, of one proposal
  * @throws {ProblemError} `not-found` where the session has changed since
  */
-export function applyFit(workout: Workout, changes: readonly FitChange[]): Workout {
-  const groups = workout.groups.map((g) => g.id)
+export function applyFit(session: Session, changes: readonly FitChange[]): Session {
+  const groups = session.groups.map((g) => g.id)
   return [...new Set(changes.map((c) => c.block))].reduce((now, id) => {
     const here = changes.filter((c) => c.block === id)
     const block = findBlock(now, id)
@@ -52,5 +52,5 @@ export function applyFit(workout: Workout, changes: readonly FitChange[]): Worko
         here.flatMap((c) => c.station ?? []),
       )
     })
-  }, workout)
+  }, session)
 }

@@ -10,7 +10,7 @@ import type { Step } from '../timing/step.ts'
 import { timeBlock } from '../timing/formTimes.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { fillBounds } from './fillBounds.ts'
 import type { Passage } from './fitProblem.ts'
 import { leversOf } from './levers.ts'
@@ -63,20 +63,20 @@ export class LaneTimes {
    * @param mayChange which sections have anything that may change
    */
   constructor(
-    workout: Workout,
+    session: Session,
     group: Group,
     library: Library,
-    mayChange: (section: Workout['sections'][number]) => boolean,
+    mayChange: (section: Session['sections'][number]) => boolean,
   ) {
     this.#group = group
     this.#library = library
     this.#pace = defaultPace(group)
-    this.#mostRested = Math.ceil(longestChange(workout, library) * this.#pace)
+    this.#mostRested = Math.ceil(longestChange(session, library) * this.#pace)
     // Which sums were asked before is left out: it hardly makes a difference, and would make a state of every choice.
     let carry = startCarry
     let warm = 0
     const changing: Base[] = []
-    for (const section of workout.sections) {
+    for (const section of session.sections) {
       for (const block of section.blocks) {
         const steps = this.#steps(block, carry)
         const seconds = steps.now
@@ -224,8 +224,8 @@ const isSame = (a: Step, b: Step | undefined) =>
   b?.kind === a.kind && b.station === a.station && b.seconds.typical === a.seconds.typical
 
 /** Seconds before pace that no change-over of a session passes: down to the floor, everything put down and taken up. */
-function longestChange(workout: Workout, library: Library): number {
-  const cells = workout.sections
+function longestChange(session: Session, library: Library): number {
+  const cells = session.sections
     .flatMap((s) => s.blocks)
     .flatMap((b) => stationsOf(b))
     .flatMap((st) => [st.cells.all, ...Object.values(st.cells.by ?? {})])

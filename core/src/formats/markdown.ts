@@ -5,7 +5,7 @@ import { timeline } from '../timing/timeline.ts'
 import { endOf } from '../cues/captions.ts'
 import { print } from '../notation/print.ts'
 import { fetchList } from '../home/fetchList.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 
 /** Text that Markdown would take for marks, or for HTML. */
 const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#|])/g, '\\$1')
@@ -17,14 +17,14 @@ const fence = (text: string) => '`'.repeat(Math.max(3, ...[...text.matchAll(/`+/
  * A session as Markdown: what it is for, how long it is for each group, what to fetch, and the running order as the
  * whiteboard would have it, section by section.
  */
-export function markdown(workout: Workout, ours: Library): string {
-  const library = libraryFor(workout, ours)
-  const { aim } = workout
-  const lengths = workout.groups.map(
+export function markdown(session: Session, ours: Library): string {
+  const library = libraryFor(session, ours)
+  const { aim } = session
+  const lengths = session.groups.map(
     (group) =>
-      `| ${group.letter} | ${plain(group.name)} | ${minutesText(endOf(timeline(workout, group.id, library)))} |`,
+      `| ${group.letter} | ${plain(group.name)} | ${minutesText(endOf(timeline(session, group.id, library)))} |`,
   )
-  const kit = fetchList(workout, library).map(({ name, standIns, standIn }) =>
+  const kit = fetchList(session, library).map(({ name, standIns, standIn }) =>
     plain(
       standIn
         ? `- ${standIn} (in place of: ${name})`
@@ -32,9 +32,9 @@ export function markdown(workout: Workout, ours: Library): string {
     ),
   )
   // The notation's own section marks are headings of the second level already.
-  const [, ...sections] = print(workout, library).split(/^## /m)
+  const [, ...sections] = print(session, library).split(/^## /m)
   return [
-    `# ${plain(workout.title)}`,
+    `# ${plain(session.title)}`,
     aim.target && `*${plain(aim.target)}*`,
     aim.words.map(({ word, meaning }) => `- **${plain(word)}**: ${plain(meaning)}`).join('\n'),
     ['| | Group | Length |', '|---|---|---|', ...lengths].join('\n'),

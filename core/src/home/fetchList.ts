@@ -3,7 +3,7 @@ import type { Library } from '../library/library.ts'
 import { performedBy } from '../library/versionFor.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import { stationsOf, type Block } from '../session/forms.ts'
-import type { Home, Workout } from '../session/schema.ts'
+import type { Home, Session } from '../session/schema.ts'
 import { setUpOf } from '../terms/testValue.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'
@@ -33,20 +33,20 @@ export interface Fetch {
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function fetchList(workout: Pick<Workout, 'groups' | 'sections' | 'home' | 'moves'>, ours: Library): Fetch[] {
-  const library = libraryFor(workout, ours)
+export function fetchList(session: Pick<Session, 'groups' | 'sections' | 'home' | 'moves'>, ours: Library): Fetch[] {
+  const library = libraryFor(session, ours)
   const things = new Map<string, Fetch>()
-  const { home } = workout
-  for (const block of workout.sections.flatMap((s) => s.blocks)) {
+  const { home } = session
+  for (const block of session.sections.flatMap((s) => s.blocks)) {
     for (const id of measuredKit(block, library)) {
       const thing = things.get(id) ?? newFetch(id, home, library)
       if (!thing) continue
       things.set(id, thing)
       thing.optional = false
-      thing.groups = workout.groups.map((g) => g.id)
+      thing.groups = session.groups.map((g) => g.id)
     }
     for (const station of stationsOf(block)) {
-      for (const group of workout.groups) {
+      for (const group of session.groups) {
         const cell = valueFor(station.cells, group.id)
         const versions = [cell.version, ...(cell.fromLap ?? []).flatMap((lap) => lap.version ?? [])]
         for (const version of versions) {

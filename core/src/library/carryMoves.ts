@@ -1,26 +1,26 @@
 import { stationsOf } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Cell } from '../session/station.ts'
 import type { Library } from './library.ts'
 import { isOwnId, type OwnMove } from '../terms/ownMove.ts'
 import { withOwnMoves } from './ownMoves.ts'
 
 /** The library a session is read with: ours, and the teacher's own moves it carries. */
-export function libraryFor(workout: Pick<Workout, 'moves'>, library: Library): Library {
-  if (!workout.moves?.length) return library
+export function libraryFor(session: Pick<Session, 'moves'>, library: Library): Library {
+  if (!session.moves?.length) return library
   // Asked for with every lane and every edit.
-  const known = merged.get(workout.moves)
+  const known = merged.get(session.moves)
   if (known?.of === library) return known.whole
-  const whole = withOwnMoves(library, workout.moves)
-  merged.set(workout.moves, { of: library, whole })
+  const whole = withOwnMoves(library, session.moves)
+  merged.set(session.moves, { of: library, whole })
   return whole
 }
 
 const merged = new WeakMap<readonly OwnMove[], { of: Library; whole: Library }>()
 
 /** Ids of the teacher's own moves that a session uses. */
-function ownMovesOf(workout: Workout): Set<string> {
-  const cells: Cell[] = workout.sections
+function ownMovesOf(session: Session): Set<string> {
+  const cells: Cell[] = session.sections
     .flatMap((s) => s.blocks)
     .flatMap((b) => stationsOf(b))
     .flatMap(({ cells: { all, by } }) => [all, ...Object.values(by ?? {})])
@@ -34,10 +34,10 @@ function ownMovesOf(workout: Workout): Set<string> {
  * @param library with the teacher's own moves in it
  * @returns the session itself where nothing changes
  */
-export function carryMoves(workout: Workout, library: Library): Workout {
-  const used = ownMovesOf(workout)
-  const carried = workout.moves ?? []
-  if (carried.length === used.size && carried.every(({ move }) => used.has(move.id))) return workout
+export function carryMoves(session: Session, library: Library): Session {
+  const used = ownMovesOf(session)
+  const carried = session.moves ?? []
+  if (carried.length === used.size && carried.every(({ move }) => used.has(move.id))) return session
   const moves = [...used].flatMap((id): OwnMove[] => {
     const known = carried.find(({ move }) => move.id === id)
     if (known) return [known]
@@ -46,6 +46,6 @@ export function carryMoves(workout: Workout, library: Library): Workout {
     const ids = new Set([move.figure, ...move.versions.flatMap((v) => v.figure ?? [])].filter(isOwnId))
     return [{ move, figures: [...ids].flatMap((figure) => library.figures.get(figure) ?? []) }]
   })
-  const { moves: _, ...rest } = workout
+  const { moves: _, ...rest } = session
   return moves.length ? { ...rest, moves } : rest
 }

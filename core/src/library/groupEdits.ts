@@ -6,12 +6,12 @@ import { hasStations } from '../session/forms.ts'
 import { defaultAges, gradesName, groupSchema, laneLetters, lowestGrade, type Group } from '../terms/group.ts'
 import { nextId } from '../base/id.ts'
 import { looksPerGroup, mapGroups, withoutGroup, type PerGroup } from '../terms/perGroup.ts'
-import { newGroup } from '../session/newWorkout.ts'
-import type { Workout } from '../session/schema.ts'
+import { newGroup } from '../session/newSession.ts'
+import type { Session } from '../session/schema.ts'
 import { checked, idsOf, replaced, withinLimits, without } from '../session/edits/locate.ts'
 
-const groupPlace = (workout: Workout, groupId: string): number => {
-  const at = workout.groups.findIndex((g) => g.id === groupId)
+const groupPlace = (session: Session, groupId: string): number => {
+  const at = session.groups.findIndex((g) => g.id === groupId)
   if (at < 0) throw new ProblemError([{ code: 'not-found', path: [groupId], received: groupId }])
   return at
 }
@@ -23,17 +23,17 @@ const groupPlace = (workout: Workout, groupId: string): number => {
  * @throws {ProblemError} `too-many` with six groups already
  */
 export function addGroup(
-  workout: Workout,
+  session: Session,
   grades: readonly number[],
   library: Library,
   gradeNames?: readonly string[],
-): Workout {
-  const used = new Set(workout.groups.map((g) => g.letter))
+): Session {
+  const used = new Set(session.groups.map((g) => g.letter))
   const letter = laneLetters.find((l) => !used.has(l))
   if (!letter)
     throw new ProblemError([{ code: 'too-many', path: ['groups'], expected: { atMost: limits.groups, of: 'groups' }, received: { count: limits.groups + 1, of: 'groups' } }])
-  const group = checked(groupSchema, newGroup(nextId(idsOf(workout), 'g'), letter, grades, gradeNames))
-  const sections = workout.sections.map((section) => ({
+  const group = checked(groupSchema, newGroup(nextId(idsOf(session), 'g'), letter, grades, gradeNames))
+  const sections = session.sections.map((section) => ({
     ...section,
     blocks: section.blocks.map((block) => {
       if (!hasStations(block)) return block
@@ -57,7 +57,7 @@ export function addGroup(
       return { ...block, stations }
     }),
   }))
-  return withinLimits({ ...workout, groups: [...workout.groups, group], sections })
+  return withinLimits({ ...session, groups: [...session.groups, group], sections })
 }
 
 /**
@@ -65,9 +65,9 @@ export function addGroup(
  *
  * @throws {ProblemError} `too-small` when it is the last
  */
-export function removeGroup(workout: Workout, groupId: string): Workout {
-  const at = groupPlace(workout, groupId)
-  if (workout.groups.length === 1) {
+export function removeGroup(session: Session, groupId: string): Session {
+  const at = groupPlace(session, groupId)
+  if (session.groups.length === 1) {
     throw new ProblemError([{ code: 'too-small', path: ['groups'], expected: { atLeast: 1, of: 'groups' }, received: { count: 0, of: 'groups' } }])
   }
   const strip = (value: unknown): unknown => {
@@ -77,9 +77,9 @@ export function removeGroup(workout: Workout, groupId: string): Workout {
     return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, strip(inner)]))
   }
   return {
-    ...workout,
-    groups: without(workout.groups, at),
-    sections: strip(workout.sections) as Workout['sections'],
+    ...session,
+    groups: without(session.groups, at),
+    sections: strip(session.sections) as Session['sections'],
   }
 }
 
@@ -89,13 +89,13 @@ export function removeGroup(workout: Workout, groupId: string): Workout {
  * @param gradeNames what the school calls its grades
  */
 export function setGroup(
-  workout: Workout,
+  session: Session,
   groupId: string,
   fields: Partial<Pick<Group, 'name' | 'grades' | 'pace'>>,
   gradeNames?: readonly string[],
-): Workout {
-  const at = groupPlace(workout, groupId)
-  const now = workout.groups[at]!
+): Session {
+  const at = groupPlace(session, groupId)
+  const now = session.groups[at]!
   const next = { ...now, ...fields }
   if (fields.pace === 1) delete next.pace
   if (fields.grades?.length) {
@@ -103,5 +103,5 @@ export function setGroup(
     if (fields.name === undefined && now.name === gradesName(now.grades, gradeNames))
       next.name = gradesName(fields.grades, gradeNames)
   }
-  return { ...workout, groups: replaced(workout.groups, at, checked(groupSchema, next)) }
+  return { ...session, groups: replaced(session.groups, at, checked(groupSchema, next)) }
 }

@@ -1,15 +1,15 @@
 import type { Problem } from '../base/problem.ts'
 import { stationsOf } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Cell } from '../session/station.ts'
 import { libraryFor } from './carryMoves.ts'
 import type { Library } from './library.ts'
 import { ownMoveProblems } from './ownMoves.ts'
 
 /** Moves and versions a session names that neither the library nor the session has, and what its own moves lack, each with its path. */
-export function referenceProblems(workout: Workout, ours: Library): Problem[] {
-  const library = libraryFor(workout, ours)
-  const problems: Problem[] = (workout.moves ?? []).flatMap((own, i) => ownMoveProblems(own, ours, ['moves', i]))
+export function referenceProblems(session: Session, ours: Library): Problem[] {
+  const library = libraryFor(session, ours)
+  const problems: Problem[] = (session.moves ?? []).flatMap((own, i) => ownMoveProblems(own, ours, ['moves', i]))
   const look = (cell: Cell, path: Problem['path']) => {
     const move = library.moves.get(cell.move)
     if (!move) {
@@ -26,7 +26,7 @@ export function referenceProblems(workout: Workout, ours: Library): Problem[] {
       if (change.version) lookVersion(change.version, [...path, 'fromLap', i])
     })
   }
-  workout.sections.forEach((section, i) =>
+  session.sections.forEach((section, i) =>
     section.blocks.forEach((block, j) =>
       stationsOf(block).forEach((station, k) => {
         const path = ['sections', i, 'blocks', j, 'stations', k, 'cells']

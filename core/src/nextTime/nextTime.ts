@@ -5,7 +5,7 @@ import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { changeBlock } from '../session/edits/locate.ts'
 import type { Block } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Group } from '../terms/group.ts'
 import { sessionView, type LaneView } from '../timing/sessionView.ts'
 import { signalOf, type CameBack, type Signal } from './cameBack.ts'
@@ -49,14 +49,14 @@ const saying = ({ rule, level, where }: Finding): string =>
 
 /** What can be a step more or less in a session for a lane: its main part first, in the order of the form's own steps. */
 function candidates(
-  workout: Workout,
+  session: Session,
   library: Library,
   group: Group,
   direction: 'up' | 'down',
 ): { change: NextChange; step: NextStep }[] {
-  const at = { group, band: bandOf(group.grades), library: libraryFor(workout, library), home: workout.home }
+  const at = { group, band: bandOf(group.grades), library: libraryFor(session, library), home: session.home }
   const roles = ['main', 'challenge', 'game']
-  const blocks = workout.sections
+  const blocks = session.sections
     .filter((s) => roles.includes(s.role))
     .sort((a, b) => roles.indexOf(a.role) - roles.indexOf(b.role))
     .flatMap((s) => s.blocks)
@@ -69,8 +69,8 @@ function candidates(
   )
 }
 
-const withStep = (workout: Workout, { change: { block }, step }: { change: NextChange; step: NextStep }): Workout =>
-  changeBlock(workout, block, () => step.block as Block)
+const withStep = (session: Session, { change: { block }, step }: { change: NextChange; step: NextStep }): Session =>
+  changeBlock(session, block, () => step.block as Block)
 
 /**
  * What each lane does next time: one lever, the smallest step, from what came back. No step makes a lane longer than the session's
@@ -80,32 +80,32 @@ const withStep = (workout: Workout, { change: { block }, step }: { change: NextC
  * @param weeks since it was sent home last, at least one
  */
 export function nextTime(
-  workout: Workout,
+  session: Session,
   library: Library,
   cameBack: Readonly<Record<string, readonly (readonly CameBack[])[]>>,
   weeks: number,
 ): LaneNext[] {
-  const before = sessionView(workout, library)
-  const known = new Set(checkSession(workout, library).map(saying))
-  const signals = workout.groups.map((group) => signalOf(cameBack[group.id] ?? []))
+  const before = sessionView(session, library)
+  const known = new Set(checkSession(session, library).map(saying))
+  const signals = session.groups.map((group) => signalOf(cameBack[group.id] ?? []))
   const agreed = signals.every((signal) => signal === signals[0])
-  return workout.groups.map((group, i): LaneNext => {
+  return session.groups.map((group, i): LaneNext => {
     const times = cameBack[group.id] ?? []
     const signal = signals[i]!
     const lane = { group: group.id, signal, runs: times[0]?.length ?? 0 }
     if (signal !== 'up' && signal !== 'down') return { ...lane, changes: [] }
     if (signal === 'up' && weeks > longAgo) return { ...lane, why: 'long-ago', changes: [] }
-    const within = (lanes: readonly LaneView[], of: number) => {
-      const { work, seconds } = before[of]!.totals.session
-      const now = lanes[of]!.totals.session
+    const within = (lanes: readonly LaneView[], lane: number) => {
+      const { work, seconds } = before[lane]!.totals.session
+      const now = lanes[lane]!.totals.session
       const most = work * (1 + moreAWeek * Math.max(1, weeks))
-      return now.work <= most && now.seconds.typical <= Math.max(workout.minutes * 60, seconds.typical)
+      return now.work <= most && now.seconds.typical <= Math.max(session.minutes * 60, seconds.typical)
     }
-    const found = candidates(workout, library, group, signal).filter(({ step }) => {
-      const after = changeBlock(workout, (step.block as Block).id, () => step.block as Block)
+    const found = candidates(session, library, group, signal).filter(({ step }) => {
+      const after = changeBlock(session, (step.block as Block).id, () => step.block as Block)
       const lanes = sessionView(after, library)
-      const moved = step.shared ? workout.groups.map((_, of) => of) : [i]
-      if (signal === 'up' && !moved.every((of) => within(lanes, of))) return false
+      const moved = step.shared ? session.groups.map((_, lane) => lane) : [i]
+      if (signal === 'up' && !moved.every((lane) => within(lanes, lane))) return false
       return checkSession(after, library).every((f) => f.level === 'note' || known.has(saying(f)))
     })
     // What all lanes share is moved once, and only where all of them say so.
@@ -120,7 +120,7 @@ export function nextTime(
  *
  * @throws {ProblemError} `not-found` where a block has gone since
  */
-export const applyNext = (workout: Workout, library: Library, changes: readonly NextChange[]): Workout =>
+export const applyNext = (session: Session, library: Library, changes: readonly NextChange[]): Session =>
   changes.reduce((now, change) => {
     const group = now.groups.find((g) => g.id === change.group)
     const found =
@@ -129,7 +129,7 @@ export const applyNext = (workout: Workout, library: Library, changes: readonly 
         ({ change: c }) => c.block === change.block && c.lever === change.lever,
       )
     return found ? withStep(now, found) : now
-  }, workout)
+  }, session)
 
 /**
  * The title a session has next time: numbered on.

@@ -3,8 +3,8 @@ import { sameValue } from '../base/sameValue.ts'
 import { hasStations, stationsOf, type Block, type StationBlock } from '../session/forms.ts'
 import { laneLetters, type Group } from '../terms/group.ts'
 import { looksPerGroup } from '../terms/perGroup.ts'
-import { readWorkout } from '../session/readWorkout.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import { readSession } from '../session/readSession.ts'
+import type { Section, Session } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import { limits } from '../base/limits.ts'
 import { carryMoves, libraryFor } from '../library/carryMoves.ts'
@@ -67,7 +67,7 @@ function matched<A, B>(
 
 /** What a text did to a session. */
 export interface Applied {
-  workout: Workout
+  workout: Session
   problems: TextProblem[]
 }
 
@@ -78,17 +78,17 @@ export interface Applied {
  * @throws {ProblemError} where what the text says is no session: too many of something
  * @example apply(print(w), w) // w itself, value for value
  */
-export function apply(text: string, previous: Workout, library: Library): Applied {
+export function apply(text: string, previous: Session, library: Library): Applied {
   const known = libraryFor(previous, library)
   const parsed = parse(text, known, strip(previous, known).groups)
   const carrying = withBrought(previous, parsed.workout.moves)
-  const workout = merged(parsed, carrying, known)
+  const session = merged(parsed, carrying, known)
   // What was carried and is used no more stays: a text says nothing of it.
-  return { workout, problems: parsed.problems }
+  return { workout: session, problems: parsed.problems }
 }
 
 /** A session that also carries the moves a text brings along. */
-function withBrought(previous: Workout, brought: Workout['moves'] = []): Workout {
+function withBrought(previous: Session, brought: Session['moves'] = []): Session {
   const more = brought.filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
   if (!more.length) return previous
   return { ...previous, moves: [...(previous.moves ?? []), ...more].slice(0, limits.ownMoves) }
@@ -110,7 +110,7 @@ export interface AppliedText extends Applied {
  */
 export function applyText(
   text: string,
-  previous: Workout,
+  previous: Session,
   library: Library,
   told: Pick<ReadTextOptions, 'readings' | 'country' | 'choices'> = {},
 ): AppliedText {
@@ -124,19 +124,19 @@ export function applyText(
   )
   const read = readText(text, known, { ...told, groups: strip(previous, known).groups, keepGroups: true })
   const carrying = withBrought(previous, read.workout.moves)
-  const workout = merged(read, carrying, libraryFor(previous, library))
+  const session = merged(read, carrying, libraryFor(previous, library))
   return {
-    workout: carryMoves(workout, libraryFor(carrying, library)),
+    workout: carryMoves(session, libraryFor(carrying, library)),
     problems: read.problems,
     questions: read.questions,
-    lines: linesIn(workout, read),
+    lines: linesIn(session, read),
   }
 }
 
 /** The lines of a text's parts by the ids they have in the session: its parts are those of the text, in the same order. */
-function linesIn(workout: Workout, { workout: said, lines }: Pick<Parsed, 'workout' | 'lines'>): Map<string, number> {
+function linesIn(session: Session, { workout: said, lines }: Pick<Parsed, 'workout' | 'lines'>): Map<string, number> {
   const ids = partIds(said.sections)
-  return new Map(partIds(workout.sections).flatMap((id, i) => (lines.has(ids[i]!) ? [[id, lines.get(ids[i]!)!]] : [])))
+  return new Map(partIds(session.sections).flatMap((id, i) => (lines.has(ids[i]!) ? [[id, lines.get(ids[i]!)!]] : [])))
 }
 
 /** A library without some of its moves; itself where there are none such. */
@@ -145,7 +145,7 @@ function withoutMoves(library: Library, gone: (move: Move) => boolean): Library 
   return moves.length === library.moves.size ? library : { ...library, moves: new Map(moves) }
 }
 
-function merged(parsed: Parsed, previous: Workout, library: Library): Workout {
+function merged(parsed: Parsed, previous: Session, library: Library): Session {
   const now = parsed.workout
   const before = strip(previous, library)
   const groups = mergedGroups(now.groups, previous, before)
@@ -153,7 +153,7 @@ function merged(parsed: Parsed, previous: Workout, library: Library): Workout {
   const ids = new Map(now.groups.map((g, i) => [g.id, groups[i]!.id]))
   const taken = new Set(groups.map((g) => g.id))
 
-  let result: Workout = {
+  let result: Session = {
     ...previous,
     ...(parsed.said.title && before.title !== now.title && { title: now.title }),
     ...(parsed.said.minutes && { minutes: now.minutes }),
@@ -187,7 +187,7 @@ function merged(parsed: Parsed, previous: Workout, library: Library): Workout {
   const known = new Set(partIds(previous.sections))
   const claimed = new Set<string>()
   result = { ...result, sections: sections.map((section) => numbered(section, known, claimed)) }
-  return readWorkout(result)
+  return readSession(result)
 }
 
 const partIds = (sections: readonly Section[]): string[] =>
@@ -234,7 +234,7 @@ function withGroups(part: unknown, ids: ReadonlyMap<string, string>): unknown {
   return walk(part)
 }
 
-function mergedGroups(now: readonly Group[], previous: Workout, before: Workout): Group[] {
+function mergedGroups(now: readonly Group[], previous: Session, before: Session): Group[] {
   const same = matched(
     before.groups,
     now,
@@ -261,7 +261,7 @@ function mergedGroups(now: readonly Group[], previous: Workout, before: Workout)
   })
 }
 
-function mergedAim({ workout: now, said }: Parsed, previous: Workout, before: Workout): Workout['aim'] {
+function mergedAim({ workout: now, said }: Parsed, previous: Session, before: Session): Session['aim'] {
   return {
     ...previous.aim,
     ...(said.details && !sameValue(now.aim.builds, before.aim.builds) && { builds: now.aim.builds }),
@@ -274,7 +274,7 @@ function mergedSection(
   was: Section,
   before: Section,
   ids: ReadonlyMap<string, string>,
-  previous: Workout,
+  previous: Session,
   taken: ReadonlySet<string>,
 ): Section {
   const same = matched(
@@ -301,8 +301,8 @@ function mergedSection(
   } as Section
 }
 
-function pick<T extends object>(of: T, keys: readonly (keyof T)[]): Partial<T> {
-  return Object.fromEntries(keys.flatMap((key) => (of[key] === undefined ? [] : [[key, of[key]]]))) as Partial<T>
+function pick<T extends object>(whole: T, keys: readonly (keyof T)[]): Partial<T> {
+  return Object.fromEntries(keys.flatMap((key) => (whole[key] === undefined ? [] : [[key, whole[key]]]))) as Partial<T>
 }
 
 /** What a text cannot say of a block, taken over from the one it is. */
@@ -313,7 +313,7 @@ function mergedBlock(
   was: Block,
   before: Block,
   ids: ReadonlyMap<string, string>,
-  previous: Workout,
+  previous: Session,
   taken: ReadonlySet<string>,
 ): Block {
   const changed = {
@@ -342,7 +342,7 @@ function withUntouched<T extends object>(changed: T, now: T, before: T, was: T):
 }
 
 /** Whether the text's groups are the session's, one for one. */
-const sameGroups = (ids: ReadonlyMap<string, string>, previous: Workout): boolean =>
+const sameGroups = (ids: ReadonlyMap<string, string>, previous: Session): boolean =>
   ids.size === previous.groups.length && [...ids.values()].every((id, i) => id === previous.groups[i]!.id)
 
 function keptGroups<T>(value: { all: T; by?: Record<string, T> }, taken: ReadonlySet<string>) {
@@ -354,7 +354,7 @@ function mergedStations(
   was: StationBlock,
   before: StationBlock,
   ids: ReadonlyMap<string, string>,
-  previous: Workout,
+  previous: Session,
 ): Station[] {
   const same = matched(
     before.stations,

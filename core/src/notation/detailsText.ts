@@ -1,4 +1,4 @@
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { buildsSchema, type Builds } from '../terms/builds.ts'
 import type { Space } from '../terms/space.ts'
 import type { Group } from '../terms/group.ts'
@@ -67,7 +67,7 @@ export function readDetail(text: string): DetailsWords | undefined {
 }
 
 /** The lines between the title and the first section. @param w without what a text cannot say */
-export function printDetails(w: Workout): string[] {
+export function printDetails(w: Session): string[] {
   const facts = [
     `minutes ${w.minutes}`,
     `groups ${w.groups.map(printGroup).join(', ')}`,

@@ -37,7 +37,7 @@ export interface Fact<B extends Block, V = unknown> {
 }
 
 /** Declares a fact, so that its value's type is kept. */
-export const fact = <B extends Block, V>(of: Fact<B, V>): Fact<B> => of as unknown as Fact<B>
+export const fact = <B extends Block, V>(made: Fact<B, V>): Fact<B> => made as unknown as Fact<B>
 
 /** A whole number of seconds as people write it: `60`, `60 s`, `1:30`, `2 min`. */
 export const secondsPattern = '(\\d{1,2}:[0-5]\\d|\\d{1,4}(?:\\.5)?)\\s*(s|secs?|seconds?|mins?|minutes?)?'
@@ -70,7 +70,7 @@ const bare = new RegExp(`^${secondsPattern}$`, 'i')
  */
 export function secondsFact<B extends Block>(
   key: keyof B & string,
-  of: {
+  asked: {
     print: string
     words: string
     min?: number
@@ -80,22 +80,22 @@ export function secondsFact<B extends Block>(
     silent?: (seconds: number) => boolean
   },
 ): Fact<B> {
-  const { min = 0, max = limits.seconds, fallback = 's' } = of
-  const before = new RegExp(`^(?:${of.words})\\s*:?\\s*${secondsPattern}$`, 'i')
-  const after = new RegExp(`^${secondsPattern}\\s*(?:of\\s*)?(?:${of.words})$`, 'i')
+  const { min = 0, max = limits.seconds, fallback = 's' } = asked
+  const before = new RegExp(`^(?:${asked.words})\\s*:?\\s*${secondsPattern}$`, 'i')
+  const after = new RegExp(`^${secondsPattern}\\s*(?:of\\s*)?(?:${asked.words})$`, 'i')
   const inBounds = (n: number) => (n >= min && n <= max ? n : undefined)
   return fact<B, number>({
     id: key,
     field: { kind: 'seconds', min, max, step: 5 },
-    ...(of.optional !== undefined && { optional: of.optional }),
-    ...(of.silent && { silent: of.silent }),
+    ...(asked.optional !== undefined && { optional: asked.optional }),
+    ...(asked.silent && { silent: asked.silent }),
     get: (b) => b[key] as PerGroup<number> | undefined,
     set: (b, value) => withField(b, key, value),
     read: (text, base) => {
       const match = before.exec(text) ?? after.exec(text) ?? (base === undefined ? null : bare.exec(text))
       return match ? inBounds(secondsOf(match[1]!, match[2], fallback)) : undefined
     },
-    print: (n, base) => (base === undefined ? `${of.print} ${printSeconds(n)}` : printSeconds(n)),
+    print: (n, base) => (base === undefined ? `${asked.print} ${printSeconds(n)}` : printSeconds(n)),
   })
 }
 
@@ -106,10 +106,13 @@ export function secondsFact<B extends Block>(
  */
 export function countFact<B extends Block>(
   key: keyof B & string,
-  of: { word: string; words: string; min?: number; max?: number },
+  asked: { word: string; words: string; min?: number; max?: number },
 ): Fact<B> {
-  const { min = 1, max = limits.laps } = of
-  const pattern = new RegExp(`^(\\d{1,3})\\s*(?:x\\s*)?(?:${of.words})$|^(?:${of.words})\\s*:?\\s*(\\d{1,3})$`, 'i')
+  const { min = 1, max = limits.laps } = asked
+  const pattern = new RegExp(
+    `^(\\d{1,3})\\s*(?:x\\s*)?(?:${asked.words})$|^(?:${asked.words})\\s*:?\\s*(\\d{1,3})$`,
+    'i',
+  )
   return fact<B, number>({
     id: key,
     field: { kind: 'count', min, max },
@@ -120,7 +123,7 @@ export function countFact<B extends Block>(
       const n = match && Number(match[1] ?? match[2])
       return n !== null && n >= min && n <= max ? n : undefined
     },
-    print: (n, base) => (base === undefined ? `${n} ${of.word}${n === 1 ? '' : 's'}` : String(n)),
+    print: (n, base) => (base === undefined ? `${n} ${asked.word}${n === 1 ? '' : 's'}` : String(n)),
   })
 }
 

@@ -4,10 +4,10 @@ import type { Library } from '../library/library.ts'
 import { hasStations, newBlock, stationsOf, type Block } from '../session/forms.ts'
 import { gradesName, type Group } from '../terms/group.ts'
 import { limits } from '../base/limits.ts'
-import { newWorkout } from '../session/newWorkout.ts'
+import { newSession } from '../session/newSession.ts'
 import type { Dose } from '../terms/dose.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import type { Section, Session } from '../session/schema.ts'
 import type { Station } from '../session/station.ts'
 import { cleanText } from '../base/text.ts'
 import { BroughtMoves } from './broughtMoves.ts'
@@ -36,7 +36,7 @@ const lineBreak = /\r\n|[\n\r\u2028\u2029]/
 
 /** What a text came to: a session, what could not be read, and which things it said at all. */
 export interface Parsed {
-  workout: Workout
+  workout: Session
   problems: TextProblem[]
   /** Whether it says a title, minutes, groups or floor; what it does not say is as `defaults` has it. */
   said: { title: boolean; details: boolean; minutes: boolean; groups: boolean; space: boolean; headings: boolean }
@@ -106,7 +106,7 @@ class Reader {
     this.#library = library
     this.#freely = freely
     this.#brought = brought
-    this.#groups = defaults ?? newWorkout('x', lanes, 20, library.version).groups
+    this.#groups = defaults ?? newSession('x', lanes, 20, library.version).groups
   }
 
   /** Whether everything so far could be read. */
@@ -337,10 +337,10 @@ class Reader {
   end(): Parsed {
     this.#close()
     const { minutes, groups, space, quiet, together, outdoors, finishTogether, builds } = this.#details
-    const base = newWorkout(this.#title || untitled, [[0]], minutes ?? 20, this.#library.version)
+    const base = newSession(this.#title || untitled, [[0]], minutes ?? 20, this.#library.version)
     const moves = this.#brought?.moves ?? []
     const target = this.#target.join('\n').trim().slice(0, limits.paragraph)
-    const workout: Workout = {
+    const session: Session = {
       ...base,
       groups: this.#groups.map((g) => ({ ...g, name: g.name || gradesName(g.grades) })),
       finishTogether: finishTogether ?? false,
@@ -367,7 +367,7 @@ class Reader {
       space: space !== undefined,
       headings: this.#headings,
     }
-    const carrying = moves.length ? carryMoves(workout, this.#library) : workout
+    const carrying = moves.length ? carryMoves(session, this.#library) : session
     return { workout: carrying, problems: atMost(this.#problems), said, lines: this.#lines }
   }
 }

@@ -5,7 +5,7 @@ import { sameValue } from '../base/sameValue.ts'
 import { forms, stationsOf, type Block } from '../session/forms.ts'
 import type { Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
 import { printCell, printCellAs } from './cell.ts'
 import { printDetails } from './detailsText.ts'
@@ -151,9 +151,9 @@ export function printBlock(
  *
  * @example '# Storm-day springs\nminutes 22; groups K-1, 2-3, 4-6; space mat\n\n## Warm-up\n…'
  */
-export function print(workout: Workout, ours: Library): string {
-  const library = libraryFor(workout, ours)
-  const w = strip(workout, library)
+export function print(session: Session, ours: Library): string {
+  const library = libraryFor(session, ours)
+  const w = strip(session, library)
   const lines = [`# ${w.title}`, ...printDetails(w)]
   for (const section of w.sections) {
     lines.push('', printHead(section), ...(section.note ? quoted(section.note) : []))

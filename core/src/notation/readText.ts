@@ -3,7 +3,7 @@ import { carryMoves } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { withOwnMoves } from '../library/ownMoves.ts'
 import { hasStations, stationsOf } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Country } from '../terms/country.ts'
 import type { Group } from '../terms/group.ts'
 import type { OwnMove } from '../terms/ownMove.ts'
@@ -47,8 +47,8 @@ const trap =
 const severalIn = new RegExp(`\\b(?:${Object.keys(severalMeanings).join('|')})(?:e?s)?\\b`, 'i')
 
 /** Whether a text that is read whole as ours would still be misread: its facts stand behind its rows, or it has such a line. */
-function isTrap(text: string, { workout }: Parsed): boolean {
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+function isTrap(text: string, { workout: session }: Parsed): boolean {
+  const blocks = session.sections.flatMap((s) => s.blocks)
   return trap.test(text) || severalIn.test(text) || blocks.some((b) => hasStations(b) && stationsOf(b).length === 0)
 }
 
@@ -65,11 +65,16 @@ export function readText(text: string, library: Library, options: ReadTextOption
 }
 
 /** Moves that are only known by their names are asked about until their teacher says that they are her own. */
-function stillOpen(text: string, { workout, questions }: ReadText, library: Library, readings: Readings): Question[] {
+function stillOpen(
+  text: string,
+  { workout: session, questions }: ReadText,
+  library: Library,
+  readings: Readings,
+): Question[] {
   if (questions.some((q) => q.kind === 'language')) return []
   const asked = new Set(questions.map((q) => plainName(q.received)))
   const lines = text.split('\n')
-  return (workout.moves ?? []).flatMap(({ move }): Question[] => {
+  return (session.moves ?? []).flatMap(({ move }): Question[] => {
     const word = plainName(move.name)
     if (!isProvisional(move) || asked.has(word) || readings.get(word) === 'own') return []
     const line = lines.findIndex((l) => l.toLowerCase().includes(move.name.toLowerCase()))
@@ -90,9 +95,9 @@ function readAny(text: string, library: Library, options: ReadTextOptions): Read
     return { ...strict, workout: carryMoves(strict.workout, library), questions: [] }
   if (ours) return readMixed(text, library, options)
   const groups = options.groups ?? parse('', library).workout.groups
-  const { workout, questions, lines, said } = readFree(text, library, { ...options, groups })
+  const { workout: session, questions, lines, said } = readFree(text, library, { ...options, groups })
   return {
-    workout,
+    workout: session,
     problems: tooMuch(text),
     said: { ...said, details: false, minutes: false, space: false },
     questions,
@@ -117,14 +122,14 @@ function readMixed(
   const questions: Question[] = []
   const own = new Map<string, OwnMove>()
   const reader = { library, readings, english: englishIn(text, country) }
-  const freely: ReadsFreely = (line, at, block, of) => {
+  const freely: ReadsFreely = (line, at, block, role) => {
     const bare = bareLine(line)
     const rows = rowsOf(bare.text, bare.at, reader)
     if (!rows) return undefined
     const words = plainName(line).split(' ').length
     if (rows.length === 1 && !rows[0]!.understood.named && words > 6 && !rows[0]!.dose) return undefined
     if (rows.every((row) => !row.understood.named && readings.get(plainName(row.name)) === 'note')) return undefined
-    const make = { library, groups: of, own, id: () => 's0', lines: new Map<string, number>() }
+    const make = { library, groups: role, own, id: () => 's0', lines: new Map<string, number>() }
     return rows.flatMap((row) => {
       const told = readings.get(plainName(row.name))
       if (told === 'note') return []
@@ -146,5 +151,5 @@ function readMixed(
 }
 
 /** A session with the moves its text brought along. */
-const carried = (workout: Workout, moves: readonly OwnMove[], library: Library): Workout =>
-  carryMoves(workout, withOwnMoves(library, moves))
+const carried = (session: Session, moves: readonly OwnMove[], library: Library): Session =>
+  carryMoves(session, withOwnMoves(library, moves))

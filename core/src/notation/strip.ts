@@ -2,7 +2,7 @@ import { stationsOf, type Block } from '../session/forms.ts'
 import { blockAsRead } from './blockAsRead.ts'
 import type { Library } from '../library/library.ts'
 import { canonical, settled, type PerGroup } from '../terms/perGroup.ts'
-import type { Section, Workout } from '../session/schema.ts'
+import type { Section, Session } from '../session/schema.ts'
 import type { Cell, Station } from '../session/station.ts'
 import { notationOf } from './formNotations.ts'
 import { stripGroup } from './groupsText.ts'
@@ -117,14 +117,14 @@ export function stripBlock(
  *
  * @param library whose version it gets
  */
-export function strip(workout: Workout, library: Pick<Library, 'version' | 'moves'>): Workout {
-  const groups = workout.groups.map(stripGroup)
-  const ids = new Map(workout.groups.map((g, i) => [g.id, `g${i + 1}`]))
+export function strip(session: Session, library: Pick<Library, 'version' | 'moves'>): Session {
+  const groups = session.groups.map(stripGroup)
+  const ids = new Map(session.groups.map((g, i) => [g.id, `g${i + 1}`]))
   const groupIds = groups.map((g) => g.id)
   let p = 0
   let b = 0
   let s = 0
-  const sections = workout.sections.map((section): Section => {
+  const sections = session.sections.map((section): Section => {
     const note = stripText(section.note)
     return {
       id: `p${++p}`,
@@ -139,20 +139,20 @@ export function strip(workout: Workout, library: Pick<Library, 'version' | 'move
     }
   })
   return {
-    format: workout.format,
-    version: workout.version,
-    title: workout.title.trim() || untitled,
-    aim: { builds: [...new Set(workout.aim.builds)], target: stripText(workout.aim.target) ?? '', words: [] },
-    minutes: workout.minutes,
-    finishTogether: workout.finishTogether,
+    format: session.format,
+    version: session.version,
+    title: session.title.trim() || untitled,
+    aim: { builds: [...new Set(session.aim.builds)], target: stripText(session.aim.target) ?? '', words: [] },
+    minutes: session.minutes,
+    finishTogether: session.finishTogether,
     groups,
     home: {
-      space: workout.home.space,
-      quiet: workout.home.quiet,
-      company: workout.home.company,
+      space: session.home.space,
+      quiet: session.home.quiet,
+      company: session.home.company,
       kit: [],
       standIns: {},
-      outdoors: workout.home.outdoors,
+      outdoors: session.home.outdoors,
     },
     libraryVersion: library.version,
     sections,

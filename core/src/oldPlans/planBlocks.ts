@@ -6,7 +6,7 @@ import { linesOver, printAcross } from '../notation/print.ts'
 import { printHead } from '../notation/sectionHead.ts'
 import { strip } from '../notation/strip.ts'
 import { stationsOf } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { PlanBlock } from './planBlock.ts'
 
 /** A station's own words, each in a column where one of a block's rows has some. */
@@ -17,9 +17,9 @@ const inHead = (word: string): string => `${word[0]!.toUpperCase()}${word.slice(
  * A session as a document has it: headings, how each block is worked, its rows in a table with the groups across. Read again by
  * {@link planText} and `readText` it is the same session, but for what a whiteboard cannot say.
  */
-export function planBlocks(workout: Workout, ours: Library): PlanBlock[] {
-  const library = libraryFor(workout, ours)
-  const w = strip(workout, library)
+export function planBlocks(session: Session, ours: Library): PlanBlock[] {
+  const library = libraryFor(session, ours)
+  const w = strip(session, library)
   const line = (text: string): PlanBlock => ({ kind: 'line', text })
   const quote = (text: string): PlanBlock => ({ kind: 'quote', text })
   const blocks: PlanBlock[] = [{ kind: 'heading', level: 1, text: w.title }, ...printDetails(w).map(line)]

@@ -1,6 +1,6 @@
 import { limits } from '../base/limits.ts'
 import type { Library } from '../library/library.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { planBlocks } from './planBlocks.ts'
 
 /** A table with one line of heads; all rows are as long. */
@@ -13,10 +13,10 @@ export interface PlanTable {
  * A session as one table, as a spreadsheet has it: a row a station with its part, how its block is worked and what each group does. A
  * block without stations is a row of its own.
  */
-export function planTable(workout: Workout, library: Library): PlanTable {
-  const blocks = planBlocks(workout, library)
+export function planTable(session: Session, library: Library): PlanTable {
+  const blocks = planBlocks(session, library)
   const tables = blocks.flatMap((b) => (b.kind === 'table' ? [b.rows] : []))
-  const groups = tables[0]?.[0]!.slice(1, 1 + workout.groups.length) ?? []
+  const groups = tables[0]?.[0]!.slice(1, 1 + session.groups.length) ?? []
   const words = ['Note', 'Easier', 'Harder'].filter((word) => tables.some(([head]) => head!.includes(word)))
   const rows: string[][] = []
   let [part, how]: [string, string[]] = ['', []]

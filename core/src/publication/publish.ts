@@ -14,7 +14,7 @@ import type { Move } from '../terms/move.ts'
 import type { Step } from '../timing/step.ts'
 import { limits } from '../base/limits.ts'
 import { valueFor } from '../terms/perGroup.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { careCodes } from '../words/care.ts'
 import { ourPhrases } from '../words/ourPhrases.ts'
 import { partTitle } from '../words/parts.ts'
@@ -37,15 +37,15 @@ import {
  * @throws {ProblemError} `too-small` where no lane has anything to do; `too-many` where one has more steps than a lane may
  *   have; `too-big` where it all comes to more than may be sent; `unknown-move` and `unknown-version`
  */
-export function publish(workout: Workout, ours: Library, schoolNote = ''): Publication {
-  const library = libraryFor(workout, ours)
+export function publish(session: Session, ours: Library, schoolNote = ''): Publication {
+  const library = libraryFor(session, ours)
   const used: UsedVersions = new Map()
-  const blocks = workout.sections.flatMap((s) => s.blocks)
-  const timed = workout.groups.map((group) => {
+  const blocks = session.sections.flatMap((s) => s.blocks)
+  const timed = session.groups.map((group) => {
     const pace = defaultPace(group)
-    return { group, pace, steps: timeline(workout, group.id, library, pace) }
+    return { group, pace, steps: timeline(session, group.id, library, pace) }
   })
-  const problems = timed.flatMap(({ group, steps }) => laneProblems(workout, group, steps))
+  const problems = timed.flatMap(({ group, steps }) => laneProblems(session, group, steps))
   if (problems.length) throw new ProblemError(problems)
   const lanes = timed.map((lane) => publishedLane(lane, blocks, library, used))
   if (used.size === 0) {
@@ -59,7 +59,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
   const moves = [...used].map(([id, shown]) => publishedMove(library.moves.get(id)!, shown))
   for (const { versions } of moves) for (const { figure } of versions) figures.add(figure)
 
-  const kit = fetchList(workout, library).map(({ kit, name, standIns, standIn, ask, optional }) => ({
+  const kit = fetchList(session, library).map(({ kit, name, standIns, standIn, ask, optional }) => ({
     id: kit,
     name,
     standIns,
@@ -71,15 +71,15 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
   return sendable({
     format: publicationFormat,
     version: 1,
-    title: workout.title,
-    target: workout.aim.target,
-    words: workout.aim.words,
-    home: { space: workout.home.space, quiet: workout.home.quiet, company: workout.home.company },
+    title: session.title,
+    target: session.aim.target,
+    words: session.aim.words,
+    home: { space: session.home.space, quiet: session.home.quiet, company: session.home.company },
     kit,
-    care: careCodes.filter((code) => code !== 'adultNear' || workout.groups.some((g) => lowestGrade(g) <= 2)),
-    ...(workout.asksMoved && { asksMoved: true }),
+    care: careCodes.filter((code) => code !== 'adultNear' || session.groups.some((g) => lowestGrade(g) <= 2)),
+    ...(session.asksMoved && { asksMoved: true }),
     ...(schoolNote && { schoolNote }),
-    sections: workout.sections.map(({ id, role, title, surprise, blocks }) => ({
+    sections: session.sections.map(({ id, role, title, surprise, blocks }) => ({
       id,
       role,
       title,
@@ -104,7 +104,7 @@ export function publish(workout: Workout, ours: Library, schoolNote = ''): Publi
     phrases: phrasesOf(
       library.words,
       [...moves.flatMap(textsOfMove), ...measures.flatMap(textsOfMeasure), ...kit.flatMap(textsOfKit)],
-      textsOfSession(workout),
+      textsOfSession(session),
     ),
   })
 }
@@ -204,7 +204,7 @@ const textsOfMeasure = (m: PublishedMeasure) => [
 const textsOfKit = (k: Publication['kit'][number]) => [k.name, ...k.standIns, k.standIn ?? '', k.ask ?? '']
 
 /** What a session says in words of its own: some of them are ours all the same. */
-const textsOfSession = ({ sections }: Workout) =>
+const textsOfSession = ({ sections }: Session) =>
   sections.flatMap((section) => [
     // What is exactly its part's name is said in the family's language without a phrase.
     partTitle(section, 'es') === section.title ? section.title : '',

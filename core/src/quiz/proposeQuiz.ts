@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { stationsOf } from '../session/forms.ts'
 import type { Question } from '../forms/quiz/schema.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 
 /** Three questions are what a quiz at the end has time for (ours). */
 const wanted = 3
@@ -32,8 +32,8 @@ export interface QuizWords {
  *
  * @example a session with the word "land" asks what it means
  */
-export function proposeQuiz(workout: Workout, library: Library, ask: QuizWords): Question[] {
-  const { words, muscle: muscleId } = workout.aim
+export function proposeQuiz(session: Session, library: Library, ask: QuizWords): Question[] {
+  const { words, muscle: muscleId } = session.aim
   const said = words.filter((w) => w.meaning)
   const fromWords = said.map(({ word, meaning }) =>
     question(ask.meaning(word), meaning, [...said.map((w) => w.meaning), ...ask.otherMeanings], ''),
@@ -50,7 +50,7 @@ export function proposeQuiz(workout: Workout, library: Library, ask: QuizWords):
     )
   const moves = [
     ...new Set(
-      workout.sections
+      session.sections
         .flatMap((s) => s.blocks)
         .flatMap((b) => stationsOf(b))
         .map((s) => s.cells.all.move),

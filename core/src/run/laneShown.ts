@@ -208,8 +208,8 @@ function headingOf(known: Known, state: LaneState, s: PlayedStep, following: Cal
 }
 
 function whereOf({ track, sections, blocks }: Known, s: PlayedStep, next: PlayedStep | undefined): Where {
-  const most = (of: 'lap' | 'set', where: (s: PlayedStep) => boolean) =>
-    track.steps.reduce((most, x) => (x.block === s.block && where(x) ? Math.max(most, x[of] ?? 0) : most), 0)
+  const most = (kind: 'lap' | 'set', where: (s: PlayedStep) => boolean) =>
+    track.steps.reduce((most, x) => (x.block === s.block && where(x) ? Math.max(most, x[kind] ?? 0) : most), 0)
   const block = blocks.get(s.block)
   const laps = most('lap', () => true)
   const at = block?.stations.findIndex((x) => x.id === (s.station ?? next?.station)) ?? -1

@@ -11,7 +11,7 @@ const listOf = (v: unknown): unknown[] => (Array.isArray(v) ? v : [])
  * anything. It reads unknown data and never throws, so that a file with a misspelt key and an unknown group
  * hears of both at once.
  *
- * @param input what claims to be a workout, of any shape
+ * @param input what claims to be a session, of any shape
  */
 export function crossProblems(input: unknown): Problem[] {
   if (!isBag(input)) return []

@@ -1,7 +1,7 @@
 import { sameValue } from '../base/sameValue.ts'
 import { stationsOf, type Block } from './forms.ts'
 import { valueFor } from '../terms/perGroup.ts'
-import type { Section, Workout } from './schema.ts'
+import type { Section, Session } from './schema.ts'
 import type { Station } from './station.ts'
 
 /** One thing in which a session differs from an earlier state of itself. */
@@ -79,10 +79,10 @@ function compare<T extends { id: string }>(
   ]
 }
 
-const sectionsOf = (w: Workout): Placed<Section>[] => w.sections.map((part) => ({ part, parent: '' }))
-const blocksOf = (w: Workout): Placed<Block>[] =>
+const sectionsOf = (w: Session): Placed<Section>[] => w.sections.map((part) => ({ part, parent: '' }))
+const blocksOf = (w: Session): Placed<Block>[] =>
   w.sections.flatMap((s) => s.blocks.map((part) => ({ part, parent: s.id })))
-const placedStations = (w: Workout): Placed<Station>[] =>
+const placedStations = (w: Session): Placed<Station>[] =>
   w.sections.flatMap((s) => s.blocks.flatMap((b) => stationsOf(b).map((part) => ({ part, parent: b.id }))))
 
 /**
@@ -91,12 +91,12 @@ const placedStations = (w: Workout): Placed<Station>[] =>
  *
  * @example differences(w, removeStation(w, 's4')) // [{ kind: 'removed', what: 'station', id: 's4', fields: [] }]
  */
-export function differences(before: Workout, after: Workout): Difference[] {
+export function differences(before: Session, after: Session): Difference[] {
   const details = fieldsThatDiffer(before, after, ['sections', 'groups'])
   const groupIds = after.groups.map((g) => g.id).filter((id) => before.groups.some((g) => g.id === id))
   const cellsThatDiffer = (a: Station, b: Station) =>
     groupIds.filter((id) => !sameValue(valueFor(a.cells, id), valueFor(b.cells, id)))
-  const groups = (w: Workout) => w.groups.map((part) => ({ part, parent: '' }))
+  const groups = (w: Session) => w.groups.map((part) => ({ part, parent: '' }))
   return [
     ...(details.length ? [{ kind: 'changed' as const, what: 'details' as const, id: '', fields: details }] : []),
     ...compare('group', groups(before), groups(after), (a, b) => fieldsThatDiffer(a, b, [])),

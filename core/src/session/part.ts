@@ -5,7 +5,7 @@ import { gradeSchema, type Group } from '../terms/group.ts'
 import { idSchema } from '../base/id.ts'
 import { limits } from '../base/limits.ts'
 import { canonical, looksPerGroup } from '../terms/perGroup.ts'
-import { sectionSchema, type Section, type Workout } from './schema.ts'
+import { sectionSchema, type Section, type Session } from './schema.ts'
 import { stationSchema, type Station } from './station.ts'
 import { saysNewTest } from './versionFour.ts'
 import { blockAsBefore, blockFromFirst, sectionAsBefore, sectionFromFirst, stationsAsBefore } from './versionTwo.ts'
@@ -64,11 +64,11 @@ export const partDocument: DocumentKind<Part> = {
 /**
  * A piece as it is copied or kept.
  *
- * @param workout the session it comes from
+ * @param session the session it comes from
  * @param piece a section, a block, or one or more stations
  */
-export function partOf(workout: Workout, piece: Section | Block | readonly Station[]): Part {
-  const groups = workout.groups.map(({ id, grades }) => ({ id, grades }))
+export function partOf(session: Session, piece: Section | Block | readonly Station[]): Part {
+  const groups = session.groups.map(({ id, grades }) => ({ id, grades }))
   const base = { format: partFormat, version: 3, groups } as const
   if ('blocks' in piece) return { ...base, kind: 'section', section: piece }
   if ('form' in piece) return { ...base, kind: 'block', block: piece }
@@ -120,13 +120,13 @@ export function likeGroups(
  *
  * @param from the groups of the session it comes from
  */
-export function fittedTo<T>(piece: T, from: PartGroups, workout: Workout): T {
-  const like = likeGroups(workout.groups, from)
+export function fittedTo<T>(piece: T, from: PartGroups, session: Session): T {
+  const like = likeGroups(session.groups, from)
   const walk = (value: unknown): unknown => {
     if (value === null || typeof value !== 'object') return value
     if (Array.isArray(value)) return value.map(walk)
     if (looksPerGroup(value)) {
-      const own = workout.groups.flatMap(({ id }): [string, unknown][] => {
+      const own = session.groups.flatMap(({ id }): [string, unknown][] => {
         const theirs = like.get(id)!
         return value.by && Object.hasOwn(value.by, theirs) ? [[id, value.by[theirs]]] : []
       })

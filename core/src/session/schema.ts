@@ -51,17 +51,17 @@ export const sectionSchema = z.strictObject({
 })
 export interface Section extends z.infer<typeof sectionSchema> {}
 
-export const workoutFormat = 'esfuerzo.workout'
+export const sessionFormat = 'esfuerzo.workout'
 /** A finding she left as it is, by its key, with why if she says it. Never sent to families. */
 export const answerSchema = z.strictObject({ finding: z.string().min(1).max(600), reason: lineSchema })
 export type Answer = z.infer<typeof answerSchema>
 
-export const workoutVersion = 4
+export const sessionVersion = 4
 
 /** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
-export const workoutSchema = z.strictObject({
-  format: z.literal(workoutFormat),
-  version: z.literal(workoutVersion),
+export const sessionSchema = z.strictObject({
+  format: z.literal(sessionFormat),
+  version: z.literal(sessionVersion),
   title: lineSchema.min(1),
   aim: aimSchema,
   /** The budget: where the finish line is. */
@@ -80,7 +80,7 @@ export const workoutSchema = z.strictObject({
   sections: z.array(sectionSchema).max(limits.sections),
 })
 // Interfaces, so that a declaration names them instead of writing them out.
-export interface Workout extends z.infer<typeof workoutSchema> {}
+export interface Session extends z.infer<typeof sessionSchema> {}
 
 /** Whether a section is never cut: what the teacher said, else games and cool-downs. */
 export const isKept = (section: Pick<Section, 'role' | 'keep'>): boolean =>

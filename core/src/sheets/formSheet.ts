@@ -31,7 +31,7 @@ export interface FormSheet<P extends Play> {
    *
    * @param said what is said at a step
    */
-  lines?: (play: P, steps: SheetSteps, said: (step: SheetSteps[number]) => string, of: LinesOf) => string[]
+  lines?: (play: P, steps: SheetSteps, said: (step: SheetSteps[number]) => string, linesOf: LinesOf) => string[]
   /** What of the block as a whole is written down, and into how many boxes. */
   record?: { kind: 'rounds' | 'level' | 'points'; boxes: (steps: SheetSteps) => number }
   /** How often something is measured. */

@@ -126,17 +126,17 @@ class BlockWriter {
     ]
   }
 
-  #row(of: Named, block: string): Omit<SheetRow, 'dose' | 'eachSide' | 'boxes'> {
-    const { station } = of
-    const move = this.#moves.get(of.move)
-    const version = move?.versions.find((v) => v.id === of.version)
+  #row(named: Named, block: string): Omit<SheetRow, 'dose' | 'eachSide' | 'boxes'> {
+    const { station } = named
+    const move = this.#moves.get(named.move)
+    const version = move?.versions.find((v) => v.id === named.version)
     const kg = station === undefined ? undefined : this.#lane.loads[station]
     const { record, note, easier, harder } = this.#stations.get(station ?? '') ?? {}
     const face = this.#face(station, block)
     const cues = [...new Set([version?.how ?? '', ...(move?.cues ?? [])].filter(Boolean))]
     return {
       ...(station !== undefined && { station }),
-      name: of.story ?? this.#names(of.move, of.version),
+      name: named.story ?? this.#names(named.move, named.version),
       cues: cues.slice(0, cuesShown).map(this.#phrase),
       ...(note && { note: this.#phrase(note) }),
       ...(easier && { easier: this.#phrase(easier) }),

@@ -5,7 +5,7 @@ import type { Library } from '../library/library.ts'
 import type { PickCandidate, PickProblem } from '../pick/pickProblem.ts'
 import { shortlist } from '../pick/shortlist.ts'
 import { stationsOf } from '../session/forms.ts'
-import type { Role, Workout } from '../session/schema.ts'
+import type { Role, Session } from '../session/schema.ts'
 import type { Family, Move } from '../terms/move.ts'
 import {
   beginsCalm,
@@ -60,7 +60,7 @@ const workRoles: readonly Role[] = ['main', 'skill', 'game', 'challenge']
 export const placeOfRole = (role: Role): SuggestFor => (role === 'warmUp' || role === 'coolDown' ? role : 'work')
 
 /** Moves of the sections of some roles, each once. */
-function movesIn({ sections }: Workout, roles: readonly Role[], library: Library): Move[] {
+function movesIn({ sections }: Session, roles: readonly Role[], library: Library): Move[] {
   const ids = new Set(
     sections
       .filter((s) => roles.includes(s.role))
@@ -72,11 +72,11 @@ function movesIn({ sections }: Workout, roles: readonly Role[], library: Library
 }
 
 /** Muscles the session's work is for, the longest worked first. */
-function workedMuscles(workout: Workout, ours: Library): string[] {
-  const worked = longestInWork(checkView(workout, ours)).map(([id]) => id)
+function workedMuscles(session: Session, ours: Library): string[] {
+  const worked = longestInWork(checkView(session, ours)).map(([id]) => id)
   if (worked.length) return worked
   // So little that no muscle counts as worked yet: then what it would be for.
-  return [...new Set(movesIn(workout, workRoles, libraryFor(workout, ours)).flatMap((m) => m.muscles.main))]
+  return [...new Set(movesIn(session, workRoles, libraryFor(session, ours)).flatMap((m) => m.muscles.main))]
 }
 
 /** How much a muscle that is to be warmed or stretched is worth: the longest worked first. */
@@ -91,21 +91,21 @@ const muscleWorth = [60, 45, 30, 15]
  * @example suggestProblem(session, 'coolDown', 3, context, library).problem.count // 3
  */
 export function suggestProblem(
-  workout: Workout,
+  session: Session,
   place: SuggestFor,
   count: number,
   context: SuggestContext,
   ours: Library,
 ): SuggestProblem {
-  const library = libraryFor(workout, ours)
-  const here = new Set(movesIn(workout, ['warmUp', ...workRoles, 'coolDown', 'test'], library).map((m) => m.id))
+  const library = libraryFor(session, ours)
+  const here = new Set(movesIn(session, ['warmUp', ...workRoles, 'coolDown', 'test'], library).map((m) => m.id))
   const able = [...library.moves.values()].filter(
-    (move) => !here.has(move.id) && fitsAll(move, workout.groups, workout.home, library),
+    (move) => !here.has(move.id) && fitsAll(move, session.groups, session.home, library),
   )
   const found =
     place === 'work'
-      ? forWork(able, workout, context, library)
-      : aroundWork(able, place, workout, context, library, ours)
+      ? forWork(able, session, context, library)
+      : aroundWork(able, place, session, context, library, ours)
   const reasons = Object.fromEntries(found.scored.map(({ id, reasons: why }) => [id, why]))
   const candidates = shortlist(
     found.scored.map(({ id, score, labels }) => ({ id, score, labels })),
@@ -124,9 +124,9 @@ interface Found {
 
 const isKnownTo = (move: Move, { known }: SuggestContext): boolean => known.has(move.id)
 
-function forWork(able: readonly Move[], workout: Workout, context: SuggestContext, library: Library): Found {
-  const { builds, muscle } = workout.aim
-  const there = movesIn(workout, workRoles, library)
+function forWork(able: readonly Move[], session: Session, context: SuggestContext, library: Library): Found {
+  const { builds, muscle } = session.aim
+  const there = movesIn(session, workRoles, library)
   const covered = new Set(there.flatMap((m) => coversOf(m, library)))
   const open = covers.filter((c) => !covered.has(c))
   const families = new Set([...context.lately, ...there.map((m) => m.family)])
@@ -146,7 +146,7 @@ function forWork(able: readonly Move[], workout: Workout, context: SuggestContex
         (isAim(move) ? 30 : 0) +
         (families.has(move.family) ? 0 : 10) +
         (isKnownTo(move, context) ? 8 : 0) -
-        6 * thingsOf(move, workout, library).length
+        6 * thingsOf(move, session, library).length
       return { id: move.id, score, labels: [...coversOf(move, library), `family ${move.family}`], reasons }
     })
   return { scored, worth: { ...Object.fromEntries(open.map((c) => [c, 25])), ...familyWorth(scored) } }
@@ -159,21 +159,21 @@ const familyWorth = (scored: readonly PickCandidate[]): Record<string, number> =
 function aroundWork(
   able: readonly Move[],
   place: 'warmUp' | 'coolDown',
-  workout: Workout,
+  session: Session,
   context: SuggestContext,
   library: Library,
   ours: Library,
 ): Found {
-  const worked = workedMuscles(workout, ours).slice(0, muscleWorth.length)
-  const there = movesIn(workout, [place], library)
+  const worked = workedMuscles(session, ours).slice(0, muscleWorth.length)
+  const there = movesIn(session, [place], library)
   const done = new Set(
     there.flatMap((m) => (place === 'warmUp' ? [...m.muscles.main, ...m.muscles.also] : (m.stretches ?? []))),
   )
   const open = worked.filter((id) => !done.has(id))
-  const shapes = movesIn(workout, workRoles, library)
+  const shapes = movesIn(session, workRoles, library)
   const cool = place === 'coolDown'
   const scored = able
-    .filter((m) => (cool ? endsWith(m) : (raisesPulse(m) || loosens(m)) && beginsCalm(m, workout, library)))
+    .filter((m) => (cool ? endsWith(m) : (raisesPulse(m) || loosens(m)) && beginsCalm(m, session, library)))
     .map((move) => {
       const muscles = cool
         ? (move.stretches ?? [])
@@ -189,7 +189,7 @@ function aroundWork(
         ...(cool ? [] : [{ code: pulse ? ('pulse' as const) : ('loosens' as const) }]),
         ...(isKnownTo(move, context) ? [{ code: 'known' } as const] : []),
       ]
-      const score = (undone ? 40 : 0) + (isKnownTo(move, context) ? 8 : 0) - 8 * thingsOf(move, workout, library).length
+      const score = (undone ? 40 : 0) + (isKnownTo(move, context) ? 8 : 0) - 8 * thingsOf(move, session, library).length
       const labels = [...muscles.map((id) => `muscle ${id}`), ...(cool ? [] : [pulse ? 'pulse' : 'loose'])]
       return { id: move.id, score, labels, reasons }
     })

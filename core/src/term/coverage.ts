@@ -71,7 +71,7 @@ export function coverage(
   const known = new Set(met)
   const weeks = Array.from({ length: term.weeks }, (_, week): WeekFacts => {
     const own = placed.filter((p) => p.week === week).map((p) => p.session)
-    const sum = (of: (session: TermSession) => number) => rounded(own.reduce((n, s) => n + of(s), 0))
+    const sum = (secondsIn: (session: TermSession) => number) => rounded(own.reduce((n, s) => n + secondsIn(s), 0))
     const newMoves = distinct(own.flatMap((s) => s.moves)).filter((id) => !known.has(id))
     for (const id of newMoves) known.add(id)
     return {

@@ -10,9 +10,9 @@ export interface Linear {
  * @example sum(['x', 2], [3]).constant // 3
  */
 export function sum(...parts: readonly (readonly [of: string | number | Linear, factor?: number])[]): Linear {
-  const of = new Map<string, number>()
+  const factors = new Map<string, number>()
   let constant = 0
-  const add = (name: string, n: number) => of.set(name, (of.get(name) ?? 0) + n)
+  const add = (name: string, n: number) => factors.set(name, (factors.get(name) ?? 0) + n)
   for (const [part, factor = 1] of parts)
     if (typeof part === 'number') constant += factor * part
     else if (typeof part === 'string') add(part, factor)
@@ -20,15 +20,15 @@ export function sum(...parts: readonly (readonly [of: string | number | Linear, 
       constant += factor * part.constant
       for (const [name, n] of part.of) add(name, factor * n)
     }
-  return { of, constant }
+  return { of: factors, constant }
 }
 
 /** @example total(['x', 'y']).of.size // 2 */
 export const total = (parts: readonly (string | Linear)[]): Linear => sum(...parts.map((part) => [part] as const))
 
 /** Variables as the LP format writes them, one a line, so that no line gets too long for a reader. */
-const written = (of: ReadonlyMap<string, number>): string =>
-  [...of].map(([name, n]) => `${n < 0 ? '-' : '+'} ${Math.abs(n)} ${name}`).join('\n ')
+const written = (factors: ReadonlyMap<string, number>): string =>
+  [...factors].map(([name, n]) => `${n < 0 ? '-' : '+'} ${Math.abs(n)} ${name}`).join('\n ')
 
 /** A mixed-integer program as it is put together. */
 export class Program {
@@ -42,17 +42,17 @@ export class Program {
   }
 
   /** A line that holds; one without a variable says nothing to a solver and is left out. */
-  line({ of, constant }: Linear, relation: '<=' | '=' | '>=', value: number): void {
-    if (of.size) this.#lines.push(`c${this.#lines.length}: ${written(of)} ${relation} ${value - constant}`)
+  line({ of: factors, constant }: Linear, relation: '<=' | '=' | '>=', value: number): void {
+    if (factors.size) this.#lines.push(`c${this.#lines.length}: ${written(factors)} ${relation} ${value - constant}`)
   }
 
   /** In the LP format that solvers read. */
-  maximize({ of }: Linear): string {
+  maximize({ of: factors }: Linear): string {
     const names = [...this.#binaries]
     return [
       'Maximize',
       // A program without a goal has one all the same.
-      ` obj: ${of.size ? written(of) : `0 ${names[0] ?? 'none'}`}`,
+      ` obj: ${factors.size ? written(factors) : `0 ${names[0] ?? 'none'}`}`,
       'Subject To',
       ...(this.#lines.length ? this.#lines.map((line) => ` ${line}`) : [' c0: none >= 0']),
       ...(names.length ? ['Binary', ...names.map((name) => ` ${name}`)] : []),

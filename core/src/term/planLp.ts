@@ -52,7 +52,7 @@ const grouped = (list: readonly Coming[], key: (one: Coming) => string): ((key: 
     if (there) there.push(one.name)
     else map.set(key(one), [one.name])
   }
-  return (of) => map.get(of) ?? []
+  return (key) => map.get(key) ?? []
 }
 
 /** What is on a day of the sessions something holds for, those that come on days of their own among it. */

@@ -4,7 +4,7 @@ import type { Library } from '../library/library.ts'
 import { pulseCurve } from '../pulse/pulseCurve.ts'
 import { stationsOf, type Form } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Builds } from '../terms/builds.ts'
 import type { Family, Move } from '../terms/move.ts'
 import { lanesOfClass } from '../terms/laneOfClass.ts'
@@ -41,8 +41,8 @@ export interface TermSession {
 const around = ['warmUp', 'coolDown', 'brief']
 const strengthens: readonly Builds[] = ['strength', 'power', 'muscularEndurance']
 
-function worked({ workout, cells }: CheckView): Move[] {
-  const asks = new Set(workout.sections.filter((s) => !around.includes(s.role)).map((s) => s.id))
+function worked({ session, cells }: CheckView): Move[] {
+  const asks = new Set(session.sections.filter((s) => !around.includes(s.role)).map((s) => s.id))
   return [...new Set(cells.filter((c) => asks.has(c.section.id)).map((c) => c.move))]
 }
 
@@ -59,34 +59,34 @@ const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)]
  * @param grades of the class whose term it is
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function termSession(id: string, workout: Workout, ours: Library, grades?: readonly number[]): TermSession {
-  const library = libraryFor(workout, ours)
-  const view = checkView(workout, ours)
+export function termSession(id: string, session: Session, ours: Library, grades?: readonly number[]): TermSession {
+  const library = libraryFor(session, ours)
+  const view = checkView(session, ours)
   const moves = worked(view)
-  const own = new Set(lanesOfClass(workout.groups, grades).map((group) => group.id))
+  const own = new Set(lanesOfClass(session.groups, grades).map((group) => group.id))
   const lanes = view.lanes.filter(({ group }) => own.has(group.id))
   const minutes = lanes.map(({ steps, group }) => pulseCurve(steps, group, library).minutes)
-  const main = workout.sections.find((s) => s.role === 'main' || s.role === 'challenge' || s.role === 'game')
+  const main = session.sections.find((s) => s.role === 'main' || s.role === 'challenge' || s.role === 'game')
   const kit = distinct(
     view.cells.flatMap(({ move, version }) => (version.kit ?? move.kit).flatMap((k) => (k.optional ? [] : [k.id]))),
   )
   return {
     id,
-    title: workout.title,
+    title: session.title,
     minutes: longestMinutes(lanes.map((lane) => lane.totals.session.seconds)),
     families: distinct(moves.map((m) => m.family)),
     categories: distinct(moves.map((m) => m.category)),
-    builds: [...workout.aim.builds],
+    builds: [...session.aim.builds],
     regions: distinct(
       moves.flatMap((m) => m.muscles.main.flatMap((muscle) => library.muscles.get(muscle)?.region ?? [])),
     ),
     parts: distinct(moves.flatMap((m) => strengthPart[m.family] ?? [])),
     form: (main?.blocks.find((b) => stationsOf(b).length) ?? main?.blocks[0])?.form,
-    strength: workout.aim.builds.some((b) => strengthens.includes(b)),
+    strength: session.aim.builds.some((b) => strengthens.includes(b)),
     moderate: middle(minutes.map((m) => m.moderate)),
     vigorous: middle(minutes.map((m) => m.vigorous)),
     moves: distinct(view.cells.map((c) => c.move.id)),
     things: kit.filter((thing) => !library.kit.get(thing)?.usual),
-    tests: distinct(workout.sections.flatMap((s) => s.blocks.flatMap((b) => traitsOf(b).measured?.(b).test ?? []))),
+    tests: distinct(session.sections.flatMap((s) => s.blocks.flatMap((b) => traitsOf(b).measured?.(b).test ?? []))),
   }
 }

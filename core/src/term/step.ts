@@ -1,7 +1,7 @@
 import type { Library } from '../library/library.ts'
 import { enoughRuns, type CameBack } from '../nextTime/cameBack.ts'
 import { applyNext, nextTime, nextTitle } from '../nextTime/nextTime.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { stepAt } from './edits.ts'
 
 /** Runs that found it clean and easy: what a step by plan goes by. */
@@ -21,15 +21,15 @@ const weeks = 2
  *
  * @param coming how often it came before: 1 is its second time
  * @param cameBack the runs of each lane, time by time, the latest first
- * @example termStep(workout, library, 1, {}).title // 'Ten gannets 2'
+ * @example termStep(session, library, 1, {}).title // 'Ten gannets 2'
  */
 export function termStep(
-  workout: Workout,
+  session: Session,
   library: Library,
   coming: number,
   cameBack: Readonly<Record<string, readonly (readonly CameBack[])[]>>,
-): Workout {
-  let now = workout
+): Session {
+  let now = session
   for (let step = 0; step < stepAt(coming); step++) {
     const said = Object.fromEntries(
       now.groups.map(({ id }) => {
@@ -40,6 +40,6 @@ export function termStep(
     const first = nextTime(now, library, said, weeks).flatMap(({ changes }) => changes.slice(0, 1))
     now = applyNext(now, library, first)
   }
-  const title = Array.from({ length: coming }).reduce<string>((name) => nextTitle(name), workout.title)
+  const title = Array.from({ length: coming }).reduce<string>((name) => nextTitle(name), session.title)
   return { ...now, title }
 }

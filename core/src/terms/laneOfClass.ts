@@ -2,11 +2,12 @@ interface Graded {
   grades?: readonly number[]
 }
 
-const shared = ({ grades = [] }: Graded, of: readonly number[]) => grades.filter((grade) => of.includes(grade)).length
+const shared = ({ grades = [] }: Graded, classGrades: readonly number[]) =>
+  grades.filter((grade) => classGrades.includes(grade)).length
 
 /** How far a lane's nearest grade lies from a class's; nothing lies further than a lane that names none. */
-const away = ({ grades = [] }: Graded, of: readonly number[]) =>
-  Math.min(Infinity, ...grades.flatMap((a) => of.map((b) => Math.abs(a - b))))
+const away = ({ grades = [] }: Graded, classGrades: readonly number[]) =>
+  Math.min(Infinity, ...grades.flatMap((a) => classGrades.map((b) => Math.abs(a - b))))
 
 /**
  * The lane a class runs: the one that shares most of its grades, the nearest where none does; the first of several.

@@ -6,10 +6,10 @@ import type { Step } from './step.ts'
  *
  * @example shares([10, 20, 10], 44) // [11, 22, 11]
  */
-export function shares(of: readonly number[], sum: number): number[] {
-  const all = of.reduce((a, b) => a + b, 0)
+export function shares(weights: readonly number[], sum: number): number[] {
+  const all = weights.reduce((a, b) => a + b, 0)
   let [so, given] = [0, 0]
-  return of.map((n) => {
+  return weights.map((n) => {
     so += n
     const now = Math.floor((so * sum) / all)
     const share = now - given

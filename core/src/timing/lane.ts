@@ -2,7 +2,7 @@ import { limits } from '../base/limits.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { Block } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Group } from '../terms/group.ts'
 import { startCarry, type Carry } from './carry.ts'
 import { timeBlock } from './formTimes.ts'
@@ -63,7 +63,7 @@ export function timedBlock(
  * @param cut a block of which only so many first steps belong to the lane
  */
 export function placedBlocks<T extends TimedBlock>(
-  workout: Pick<Workout, 'sections'>,
+  session: Pick<Session, 'sections'>,
   time: (section: string, block: Block, carry: Carry) => T,
   cut: (timed: T, steps: number) => T,
 ): Placed<T>[] {
@@ -71,7 +71,7 @@ export function placedBlocks<T extends TimedBlock>(
   let carry = startCarry
   let start = 0
   let left = most
-  for (const section of workout.sections)
+  for (const section of session.sections)
     for (const block of section.blocks) {
       const whole = time(section.id, block, carry)
       const timed = whole.steps.length > left ? cut(whole, left) : whole
@@ -98,13 +98,13 @@ export function firstSteps<T extends TimedBlock>(timed: T, n: number): T {
 export function carryInto(
   block: Pick<Block, 'id'>,
   group: Group,
-  workout: Workout,
+  session: Session,
   ours: Library,
   pace = defaultPace(group),
 ): Carry {
-  const library = libraryFor(workout, ours)
+  const library = libraryFor(session, ours)
   let carry = startCarry
-  for (const section of workout.sections)
+  for (const section of session.sections)
     for (const before of section.blocks) {
       if (before.id === block.id) return carry
       carry = timedBlock(section.id, before, group, library, pace, carry).leaves

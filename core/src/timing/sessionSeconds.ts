@@ -1,5 +1,5 @@
 import type { Library } from '../library/library.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { timeline } from './timeline.ts'
 
 /**
@@ -8,10 +8,10 @@ import { timeline } from './timeline.ts'
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  * @example sessionSeconds(session, library) // { g1: 1096, g2: 1027 }
  */
-export const sessionSeconds = (workout: Workout, library: Library): Record<string, number> =>
+export const sessionSeconds = (session: Session, library: Library): Record<string, number> =>
   Object.fromEntries(
-    workout.groups.map((group) => {
-      const last = timeline(workout, group.id, library).at(-1)
+    session.groups.map((group) => {
+      const last = timeline(session, group.id, library).at(-1)
       return [group.id, last ? last.at + last.seconds.typical : 0]
     }),
   )

@@ -2,7 +2,7 @@ import { limits } from '../base/limits.ts'
 import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { Block } from '../session/forms.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import type { Group } from '../terms/group.ts'
 import { isSameCarry, type Carry } from './carry.ts'
 import { firstSteps, placedBlocks, timedBlock, type Placed, type TimedBlock } from './lane.ts'
@@ -32,13 +32,13 @@ export interface LaneView {
  * @param before what was timed before, and is put to it; left out, all that any session needed
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function sessionView(workout: Workout, ours: Library, before: TimedBefore = timedBefore): LaneView[] {
-  const library = libraryFor(workout, ours)
-  return workout.groups.map((group) => {
+export function sessionView(session: Session, ours: Library, before: TimedBefore = timedBefore): LaneView[] {
+  const library = libraryFor(session, ours)
+  return session.groups.map((group) => {
     const pace = defaultPace(group)
     const view = (timed: TimedBlock): BlockView => ({ ...timed, totals: blockTotals(timed.steps, library, pace) })
     const blocks = placedBlocks(
-      workout,
+      session,
       (section, block, carry) =>
         known(before, block, { library, group, section, carry }, () =>
           view(timedBlock(section, block, group, library, pace, carry)),
@@ -84,19 +84,19 @@ const timedBefore: TimedBefore = new WeakMap<Block, Known[]>()
 /** Ways into a block come and go while others are edited: only the latest are asked for again. */
 const mostKnown = 48
 
-function known(before: TimedBefore, block: Block, of: Omit<Known, 'view'>, make: () => BlockView): BlockView {
+function known(before: TimedBefore, block: Block, made: Omit<Known, 'view'>, make: () => BlockView): BlockView {
   let all = before.get(block)
   if (!all) before.set(block, (all = []))
   for (const one of all)
     if (
-      one.group === of.group &&
-      one.library === of.library &&
-      one.section === of.section &&
-      isSameCarry(one.carry, of.carry)
+      one.group === made.group &&
+      one.library === made.library &&
+      one.section === made.section &&
+      isSameCarry(one.carry, made.carry)
     )
       return one.view
   const view = make()
   if (all.length >= mostKnown) all.shift()
-  all.push({ ...of, view })
+  all.push({ ...made, view })
   return view
 }

@@ -2,7 +2,7 @@ import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import { ProblemError, type Problem } from '../base/problem.ts'
 import type { Group } from '../terms/group.ts'
-import type { Workout } from '../session/schema.ts'
+import type { Session } from '../session/schema.ts'
 import { defaultPace } from './pace.ts'
 import { limits } from '../base/limits.ts'
 import { firstSteps, placedBlocks, timedBlock } from './lane.ts'
@@ -16,22 +16,22 @@ import type { Step } from './step.ts'
  * @param pace seconds against grades 4–6; left out, the group's grades decide
  * @throws {ProblemError} `unknown-group`, `unknown-move` or `unknown-version`
  */
-export function timeline(workout: Workout, groupId: string, library: Library, pace?: number): Step[] {
-  const group = workout.groups.find((g) => g.id === groupId)
+export function timeline(session: Session, groupId: string, library: Library, pace?: number): Step[] {
+  const group = session.groups.find((g) => g.id === groupId)
   if (!group) {
     throw new ProblemError([
       {
         code: 'unknown-group',
         path: ['groups'],
         received: groupId,
-        expected: { oneOf: workout.groups.map((g) => g.id) },
+        expected: { oneOf: session.groups.map((g) => g.id) },
       },
     ])
   }
-  const whole = libraryFor(workout, library)
+  const whole = libraryFor(session, library)
   const own = pace ?? defaultPace(group)
   const placed = placedBlocks(
-    workout,
+    session,
     (section, block, carry) => timedBlock(section, block, group, whole, own, carry),
     firstSteps,
   )
@@ -51,11 +51,11 @@ export const isTooLong = (steps: readonly Step[]): boolean => steps.length > lim
  * @param steps of the group, from {@link timeline}
  * @example laneProblems(session, group, steps) // [{ code: 'too-many', path: ['sections', 1, 'blocks', 0], … }]
  */
-export function laneProblems(workout: Workout, group: Group, steps: readonly Step[]): Problem[] {
+export function laneProblems(session: Session, group: Group, steps: readonly Step[]): Problem[] {
   if (!isTooLong(steps)) return []
   const { section: sectionId, block: blockId } = steps.at(-1)!
-  const section = workout.sections.findIndex((s) => s.id === sectionId)
-  const block = workout.sections[section]!.blocks.findIndex((b) => b.id === blockId)
+  const section = session.sections.findIndex((s) => s.id === sectionId)
+  const block = session.sections[section]!.blocks.findIndex((b) => b.id === blockId)
   return [
     {
       code: 'too-many',
@@ -67,5 +67,5 @@ export function laneProblems(workout: Workout, group: Group, steps: readonly Ste
 }
 
 /** {@link laneProblems} of every lane. @throws {ProblemError} `unknown-move` or `unknown-version` */
-export const sessionProblems = (workout: Workout, library: Library): Problem[] =>
-  workout.groups.flatMap((group) => laneProblems(workout, group, timeline(workout, group.id, library)))
+export const sessionProblems = (session: Session, library: Library): Problem[] =>
+  session.groups.flatMap((group) => laneProblems(session, group, timeline(session, group.id, library)))

@@ -1,10 +1,10 @@
 import * as core from '@esfuerzo/core'
 import { cellsFor } from '../../src/library/cellsFor.ts'
-import { hasStations, mapGroups, type Workout } from '@esfuerzo/core'
+import { hasStations, mapGroups, type Session } from '@esfuerzo/core'
 import { library } from '../sessions.ts'
 
 /** Every edit of the public list, on something the session has; each takes its choices from the random numbers. */
-export function editsOf(w: Workout, pick: (n: number) => number, cell: core.Cell): Record<string, () => Workout> {
+export function editsOf(w: Session, pick: (n: number) => number, cell: core.Cell): Record<string, () => Session> {
   const one = <T>(list: readonly T[]): T | undefined => (list.length ? list[pick(list.length)] : undefined)
   const section = one(w.sections)?.id ?? 'p0'
   const blocks = w.sections.flatMap((s) => s.blocks)

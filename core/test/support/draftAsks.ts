@@ -1,4 +1,4 @@
-import { buildsSchema, newWorkout, spaceSchema, type Builds, type Space, type Workout } from '@esfuerzo/core'
+import { buildsSchema, newSession, spaceSchema, type Builds, type Space, type Session } from '@esfuerzo/core'
 import type { DraftAsk } from '@esfuerzo/core/draft'
 import { bandOf } from '../../src/checks/limits.ts'
 import { seededRandom } from '../../src/distribution/seededRandom.ts'
@@ -55,17 +55,17 @@ export function askOf(
     quiet?: boolean
     company?: 'alone' | 'together'
     kit?: string[]
-    recent?: Workout[]
+    recent?: Session[]
     known?: ReadonlySet<string>
   },
 ): DraftAsk {
-  const base = newWorkout('Asked', grades, minutes, library.version)
+  const base = newSession('Asked', grades, minutes, library.version)
   const home = { ...base.home, space, quiet, company, kit }
   return { aim, minutes, groups: base.groups, home, recent, known, seed }
 }
 
-const movesOf = (workout: Workout): string[] =>
-  workout.sections
+const movesOf = (session: Session): string[] =>
+  session.sections
     .flatMap((s) => s.blocks)
     .flatMap(stationsOf)
     .flatMap(({ cells }) => [cells.all, ...Object.values(cells.by ?? {})].map((c) => c.move))
@@ -77,7 +77,7 @@ const movesOf = (workout: Workout): string[] =>
  */
 export function randomAsks(
   library: Library,
-  past: readonly Workout[],
+  past: readonly Session[],
   count: number,
   [fewest, most]: readonly [number, number],
 ): DraftAsk[] {

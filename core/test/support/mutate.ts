@@ -29,7 +29,7 @@ const odd: readonly unknown[] = [
 ]
 
 type Random = () => number
-const pick = <T>(random: Random, of: readonly T[]): T => of[Math.floor(random() * of.length)]!
+const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
 
 /** Every place of some data, as the thing that holds it and its key. */
 function places(data: unknown): { holder: Record<string, unknown>; key: string }[] {

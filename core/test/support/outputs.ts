@@ -8,7 +8,7 @@ import {
   timeline,
   totals,
   type Library,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { captions, markdown } from '@esfuerzo/core/cues'
 import { print } from '@esfuerzo/core/notation'
@@ -21,7 +21,7 @@ import { timelineCommand } from '../../../cli/src/timelineCommand.ts'
 const call = { rest: 'rest', ready: 'ready', go: 'go' } as never
 
 /** What is made of a session, each as text: the same session must come to the same bytes, however the code is laid out. */
-export const outputs: Record<string, (workout: Workout, library: Library) => unknown> = {
+export const outputs: Record<string, (session: Session, library: Library) => unknown> = {
   timeline: (w, library) => w.groups.map((g) => timeline(w, g.id, library)),
   totals: (w, library) => w.groups.map((g) => totals(timeline(w, g.id, library), g, library)),
   problems: (w, library) => w.groups.map((g) => laneProblems(w, g, timeline(w, g.id, library))),

@@ -8,7 +8,7 @@ import {
   type Library,
   type PerGroup,
   type Station,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 
 // How long a session takes, written a second time from docs/computation.md by reading alone, slowly and plainly: it shares nothing with the
@@ -22,9 +22,9 @@ const round = ({ n, d }: Q): number => (n <= 0n ? 0 : Number((2n * n + d) / (2n 
 
 export type Three = [low: number, typical: number, high: number]
 const sure = (n: number): Three => [n, n, n]
-const spread = (of: Q): Three => [round(mul(of, q(0.75))), round(of), round(mul(of, q(1.35)))]
+const spread = (seconds: Q): Three => [round(mul(seconds, q(0.75))), round(seconds), round(mul(seconds, q(1.35)))]
 /** Getting into place that takes a usual child no whole second is nothing for anybody. */
-const change = (of: Q): Three => (round(of) === 0 ? sure(0) : spread(of))
+const change = (seconds: Q): Three => (round(seconds) === 0 ? sure(0) : spread(seconds))
 
 /** One stretch of one block. `end`: what is so when it is over: how the child is placed, what is in its hands. */
 interface Bit {
@@ -50,7 +50,7 @@ const height = (posture: string) =>
  * ends with
  */
 export function plainTimes(
-  workout: Workout,
+  session: Session,
   group: Group,
   library: Library,
   lots: { sums: (block: BlockOf<'sums'>) => number[]; last: (block: Block) => string | undefined },
@@ -403,7 +403,7 @@ export function plainTimes(
 
   const blocks: Record<string, Three> = {}
   const reps: Record<string, number> = {}
-  for (const block of workout.sections.flatMap((s) => s.blocks)) {
+  for (const block of session.sections.flatMap((s) => s.blocks)) {
     bits = []
     const told = times(block)
     blocks[block.id] = told ?? (([0, 1, 2] as const).map((i) => sum(bits.map((b) => b.time[i]))) as Three)

@@ -1,13 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { libraryFor, newWorkout, readWorkout, stationsOf, timeline, type Workout } from '@esfuerzo/core'
+import { libraryFor, newSession, readSession, stationsOf, timeline, type Session } from '@esfuerzo/core'
 import { print, readText, type ReadText } from '@esfuerzo/core/notation'
 import { namedAs, understandName } from '../../src/notation/free/understandName.ts'
 import { library } from '../sessions.ts'
 
 // Texts as teachers write them and everyday names of moves, with what they mean: how many of them are read right.
 
-export const { groups } = newWorkout(
+export const { groups } = newSession(
   'x',
   [
     [0, 1],
@@ -18,8 +18,8 @@ export const { groups } = newWorkout(
   library.version,
 )
 export const read = (text: string): ReadText => readText(text, library, { groups })
-export const rows = (w: Workout) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
-export const printed = (w: Workout) => print(w, libraryFor(w, library))
+export const rows = (w: Session) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+export const printed = (w: Session) => print(w, libraryFor(w, library))
 
 /** What texts mean. */
 export interface Expected {
@@ -37,14 +37,14 @@ export interface Expected {
 /** All that is wrong with how a text was read; empty where it was read whole. */
 export function misread(text: string, expected: Expected['texts'][string]): string[] {
   const { workout: made } = read(text)
-  const workout = readWorkout(JSON.parse(JSON.stringify(made)))
-  const whole = libraryFor(workout, library)
+  const session = readSession(JSON.parse(JSON.stringify(made)))
+  const whole = libraryFor(session, library)
   const wrong: string[] = []
   for (const [label, { seconds, grades }] of Object.entries(expected.groups)) {
-    const meant = workout.groups.filter((g) => label === '*' || grades!.every((grade) => g.grades.includes(grade)))
+    const meant = session.groups.filter((g) => label === '*' || grades!.every((grade) => g.grades.includes(grade)))
     if (!meant.length) wrong.push(`no group ${label}`)
     for (const { id } of label === '*' ? meant : meant.slice(0, 1)) {
-      const steps = timeline(workout, id, whole)
+      const steps = timeline(session, id, whole)
       const last = steps.at(-1)
       const typical = last ? last.at + last.seconds.typical : 0
       const change = steps.reduce(
@@ -55,9 +55,9 @@ export function misread(text: string, expected: Expected['texts'][string]): stri
         wrong.push(`${label}: ${typical - change}–${typical} s is not within ${seconds.join('–')}`)
     }
   }
-  const done = rows(workout).reduce((n, s) => n + 1 + (s.cells.all.oneOf?.length ?? 0), 0)
+  const done = rows(session).reduce((n, s) => n + 1 + (s.cells.all.oneOf?.length ?? 0), 0)
   if (done < expected.rows[0] || done > expected.rows[1]) wrong.push(`${done} rows, not ${expected.rows.join('–')}`)
-  const words = `${printed(workout)}${JSON.stringify(workout.sections)}`.toLowerCase()
+  const words = `${printed(session)}${JSON.stringify(session.sections)}`.toLowerCase()
   for (const kept of expected.keepAsText)
     if (!words.includes(kept.toLowerCase().replace(/[!?]+$/, ''))) wrong.push(`lost: ${kept}`)
   return wrong

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import {
   carryMoves,
   hasStations,
-  readWorkout,
+  readSession,
   testIds,
   withOwnMoves,
   type Block,
@@ -10,10 +10,10 @@ import {
   type Move,
   type OwnMove,
   type Station,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { copyOfMove } from '../../src/terms/ownMove.ts'
-import { workoutArbitrary } from '../arbitraries.ts'
+import { sessionArbitrary } from '../arbitraries.ts'
 import { library } from '../sessions.ts'
 
 /** A teacher's own move under a name, with versions beside the ordinary one. */
@@ -66,7 +66,7 @@ const called = [
 const asked = ['a | b', '*', '* both', 'because: so', '"yes"', 'a \\" | b', ' spaced ', 'plain', '“x”']
 
 /** Choices made by numbers, one after the other. */
-type Pick = <T>(of: readonly T[]) => T
+type Pick = <T>(list: readonly T[]) => T
 
 function oddCell(cell: Cell, pick: Pick): Cell {
   if (pick([true, false])) return cell
@@ -105,10 +105,10 @@ function oddBlock(block: Block, pick: Pick): Block {
 }
 
 /** Sessions of every form with own moves, odd names of groups, all tests, calls of reserved words, questions with our marks in them. */
-export const writtenArbitrary: fc.Arbitrary<Workout> = fc
-  .tuple(workoutArbitrary, fc.infiniteStream(fc.nat({ max: 9999 })))
+export const writtenArbitrary: fc.Arbitrary<Session> = fc
+  .tuple(sessionArbitrary, fc.infiniteStream(fc.nat({ max: 9999 })))
   .map(([w, numbers]) => {
-    const pick: Pick = (of) => of[(numbers.next().value as number) % of.length]!
+    const pick: Pick = (list) => list[(numbers.next().value as number) % list.length]!
     const odd = {
       ...w,
       groups: w.groups.map((g, i) => ({
@@ -117,5 +117,5 @@ export const writtenArbitrary: fc.Arbitrary<Workout> = fc
       })),
       sections: w.sections.map((s) => ({ ...s, blocks: s.blocks.map((b) => oddBlock(b, pick)) })),
     }
-    return readWorkout(carryMoves(odd, knowing))
+    return readSession(carryMoves(odd, knowing))
   })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { deleteClass, removeClass, restoreClass } from '../classes/store.ts'
-import { deleteForGood } from '../workouts/store.ts'
+import { deleteForGood } from '../sessions/store.ts'
 import { deletePupil, isRefusal, removePupil, restorePupil } from '../pupils/store.ts'
 import { deleteTeacher } from '../accounts/store.ts'
 import { removeOriginal } from '../originals/store.ts'

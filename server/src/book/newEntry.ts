@@ -26,11 +26,11 @@ export interface NewEntry {
 /** A value of a column, as it is stored: told by the session it belongs to, so that nobody has to read that again. */
 export function newEntry(
   column: BookColumn,
-  of: { id: string; pupil: string; value: number | null; source: NewEntry['source']; replaces: string | null },
+  value: { id: string; pupil: string; value: number | null; source: NewEntry['source']; replaces: string | null },
 ): NewEntry {
   const { what, name, unit } = column
   const { block = null, station = null, lap = null, rung = null, trial = null } = column
   const { test = null, move = null, version = null, seconds = null } = column
-  const { pupil: pupil_id, ...rest } = of
+  const { pupil: pupil_id, ...rest } = value
   return { ...rest, pupil_id, what, block, station, lap, rung, trial, test, move, version, name, unit, seconds }
 }

@@ -37,37 +37,39 @@ export function bookRoutes(router: Router, db: Knex, pool: JobPool): void {
     return columns
   }
   async function asked(teacherId: string, { id, publication }: { id: string; publication: string }) {
-    const of = await findClass(db, teacherId, id)
-    const sent = of && (await sentTo(db, teacherId, id, publication))
+    const found = await findClass(db, teacherId, id)
+    const sent = found && (await sentTo(db, teacherId, id, publication))
     if (!sent) throw new ServerError('not-found')
-    return { of, ...sent, columns: await columnsOf(teacherId, sent.sha256, of.grades) }
+    return { of: found, ...sent, columns: await columnsOf(teacherId, sent.sha256, found.grades) }
   }
 
   implement(router, 'listSentSessions', async ({ teacherId, params }) => {
-    const of = await findClass(db, teacherId, params.id)
-    if (!of) throw new ServerError('not-found')
-    return { sessions: await listSent(db, teacherId, of) }
+    const found = await findClass(db, teacherId, params.id)
+    if (!found) throw new ServerError('not-found')
+    return { sessions: await listSent(db, teacherId, found) }
   })
 
   implement(router, 'readTests', async ({ teacherId, params }) => {
-    const of = await findClass(db, teacherId, params.id)
-    if (!of) throw new ServerError('not-found')
-    return { tests: await readTests(db, teacherId, of.id) }
+    const found = await findClass(db, teacherId, params.id)
+    if (!found) throw new ServerError('not-found')
+    return { tests: await readTests(db, teacherId, found.id) }
   })
 
   implement(router, 'readBook', async ({ teacherId, params }) => {
-    const { of, sha256, outline, columns } = await asked(teacherId, params)
+    const { of: schoolClass, sha256, outline, columns } = await asked(teacherId, params)
     const [entries, earlier, loose] = await Promise.all([
-      readEntries(db, teacherId, of.id, params.publication),
-      readEarlier(db, teacherId, of.id, params.publication),
-      looseRuns(db, teacherId, params.publication, await wholeOutline(db, sha256, outline), of.grades),
+      readEntries(db, teacherId, schoolClass.id, params.publication),
+      readEarlier(db, teacherId, schoolClass.id, params.publication),
+      looseRuns(db, teacherId, params.publication, await wholeOutline(db, sha256, outline), schoolClass.grades),
     ])
     return { columns, entries, earlier, loose }
   })
 
   implement(router, 'writeBook', async ({ teacherId, params, body: { cells } }) => {
-    const { of, columns } = await asked(teacherId, params)
-    return db.transaction((trx) => write(trx, { teacherId, of, publicationId: params.publication, columns, cells }))
+    const { of: schoolClass, columns } = await asked(teacherId, params)
+    return db.transaction((trx) =>
+      write(trx, { teacherId, of: schoolClass, publicationId: params.publication, columns, cells }),
+    )
   })
 }
 
@@ -83,22 +85,22 @@ interface Writing {
  * Writes every cell that can be written. One that stands otherwise than it was seen comes back as it is now; one that cannot be at all
  * comes back with the reason.
  */
-async function write(trx: Knex.Transaction, { teacherId, of, publicationId, columns, cells }: Writing) {
+async function write(trx: Knex.Transaction, { teacherId, of: schoolClass, publicationId, columns, cells }: Writing) {
   // One writes in a class at a time, until the transaction's end.
-  if (!(await isOwn(trx, teacherId, 'classes', of.id, 'lock'))) throw new ServerError('not-found')
+  if (!(await isOwn(trx, teacherId, 'classes', schoolClass.id, 'lock'))) throw new ServerError('not-found')
   const there: Standing = {
     byKey: new Map(columns.map((column) => [column.key, column])),
-    pupils: await pupilsIn(trx, teacherId, of.id),
-    cells: bookCells(columns, await readEntries(trx, teacherId, of.id, publicationId)),
+    pupils: await pupilsIn(trx, teacherId, schoolClass.id),
+    cells: bookCells(columns, await readEntries(trx, teacherId, schoolClass.id, publicationId)),
     stored: await storedAlready(
       trx,
       teacherId,
-      { classId: of.id, publicationId },
+      { classId: schoolClass.id, publicationId },
       cells.map((cell) => cell.id),
     ),
   }
   const { entries, standing, differing, refused } = sorted(cells, there)
-  const added = await addEntries(trx, { teacherId, classId: of.id, publicationId }, entries)
+  const added = await addEntries(trx, { teacherId, classId: schoolClass.id, publicationId }, entries)
   const stored = new Set(added.map((entry) => entry.id))
   for (const { id } of entries) if (!stored.has(id)) refused.push({ id, why: 'id-taken' })
   // A page of the release before knows of no refusals; a cell that differs it keeps.

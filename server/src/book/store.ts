@@ -151,13 +151,13 @@ export async function readTests(db: Knex, teacherId: string, classId: string): P
     const [setUp, moment] = [row.test_set_up ?? told?.setUp, told?.moment ?? 'alone']
     // What is counted another way, set up otherwise or done at another moment is another test.
     const like = [test, unit, setUp, moment].join(' ')
-    const of = tests.get(like) ?? { test, unit, ...(setUp && { setUp }), moment, days: [], values: [] }
-    tests.set(like, of)
+    const series = tests.get(like) ?? { test, unit, ...(setUp && { setUp }), moment, days: [], values: [] }
+    tests.set(like, series)
     const key = `${publication_id} ${block}`
-    if (!of.days.some((day) => day.key === key)) {
-      of.days.push({ key, publicationId: publication_id, title, at: created_at.toISOString() })
+    if (!series.days.some((day) => day.key === key)) {
+      series.days.push({ key, publicationId: publication_id, title, at: created_at.toISOString() })
     }
-    of.values.push({ pupil: pupil_id, day: key, trial: trial ?? 1, value, ...(how && { otherwise: how }) })
+    series.values.push({ pupil: pupil_id, day: key, trial: trial ?? 1, value, ...(how && { otherwise: how }) })
   }
   return [...tests.values()]
 }
@@ -166,11 +166,11 @@ export async function readTests(db: Knex, teacherId: string, classId: string): P
 export async function storedAlready(
   db: Knex,
   teacherId: string,
-  of: { classId: string; publicationId: string },
+  place: { classId: string; publicationId: string },
   ids: readonly string[],
 ): Promise<Set<string>> {
   const rows: { id: string }[] = await owned(db, teacherId, 'results')
-    .where({ class_id: of.classId, publication_id: of.publicationId })
+    .where({ class_id: place.classId, publication_id: place.publicationId })
     .whereIn('id', [...ids])
     .select('id')
   return new Set(rows.map((r) => r.id))
@@ -184,7 +184,7 @@ export async function storedAlready(
  */
 export async function addEntries(
   trx: Knex.Transaction,
-  of: { teacherId: string; classId: string; publicationId: string },
+  place: { teacherId: string; classId: string; publicationId: string },
   entries: readonly NewEntry[],
   at?: Date,
 ): Promise<BookEntry[]> {
@@ -193,9 +193,9 @@ export async function addEntries(
     .insert(
       entries.map(({ replaces: _, ...entry }) => ({
         ...entry,
-        teacher_id: of.teacherId,
-        class_id: of.classId,
-        publication_id: of.publicationId,
+        teacher_id: place.teacherId,
+        class_id: place.classId,
+        publication_id: place.publicationId,
         at: at ?? trx.fn.now(),
         by: 'teacher',
       })),
@@ -210,7 +210,7 @@ export async function addEntries(
       `update results set replaced_by = n.id
        from jsonb_to_recordset(cast(:replaced as jsonb)) as n (id uuid, replaces uuid)
        where results.id = n.replaces and ${ownerSql('results')}`,
-      { replaced: JSON.stringify(replaced), teacherId: of.teacherId },
+      { replaced: JSON.stringify(replaced), teacherId: place.teacherId },
     )
   }
   return rows.map(entryOf)
@@ -246,7 +246,7 @@ export async function listSent(
     .join('workouts as w', 'w.id', 'p.workout_id')
     .modify(ownedBy(teacherId, 'publications', 'p'))
     .where({ 'w.removed_at': null })
-    .where((of) => of.where({ 'p.class_id': id }).orWhereNull('p.class_id'))
+    .where((either) => either.where({ 'p.class_id': id }).orWhereNull('p.class_id'))
     .orderBy('p.created_at', 'desc')
     .limit(listed)
     .select('p.id', 'p.workout_id', 'p.title', 'p.class_id', 'p.created_at', 's.outline')
@@ -260,8 +260,8 @@ export async function listSent(
     )
   return rows
     .filter(({ class_id, outline }) => class_id || !isWholeOutline(outline) || isForClass(outline.lanes, grades))
-    .map(({ id: publication, workout_id: workoutId, title, created_at, pupils }) => ({
-      workoutId,
+    .map(({ id: publication, workout_id: sessionId, title, created_at, pupils }) => ({
+      workoutId: sessionId,
       id: publication,
       title,
       sentAt: created_at.toISOString(),
@@ -310,6 +310,6 @@ export async function sentTo(
     .join('snapshots as s', 's.sha256', 'p.sha256')
     .modify(ownedBy(teacherId, 'publications', 'p'))
     .where({ 'p.id': publicationId })
-    .where((of) => of.where({ 'p.class_id': classId }).orWhereNull('p.class_id'))
+    .where((either) => either.where({ 'p.class_id': classId }).orWhereNull('p.class_id'))
     .first('p.sha256', 's.outline')
 }

@@ -10,7 +10,7 @@ import { deletePupil, pupilsToGo } from '../pupils/store.ts'
 import { eventDays } from '../events/store.ts'
 import { dropKept } from '../results/retention.ts'
 import { terms } from '../terms/store.ts'
-import { binDays, deleteForGood } from '../workouts/store.ts'
+import { binDays, deleteForGood } from '../sessions/store.ts'
 import { dropRows } from '../tables/dropRows.ts'
 
 /** Names the lock under which one of several servers cleans up: a number of our own. */
@@ -91,10 +91,10 @@ export async function cleanUp(
     await old('mailed_links', 'ends_at < now()')
     await old('events', `at < now() - interval '${eventDays} days'`)
     await old('copies', 'ends_at < now()')
-    const each = (name: string, toGo: () => Promise<Owned[]>, remove: (of: Owned) => Promise<unknown>) =>
+    const each = (name: string, toGo: () => Promise<Owned[]>, remove: (row: Owned) => Promise<unknown>) =>
       kind(name, async () => {
         let count = 0
-        for (const of of await toGo()) count += await row(name, of.id, () => remove(of))
+        for (const owned of await toGo()) count += await row(name, owned.id, () => remove(owned))
         return count
       })
     const inTrash = (table: 'workouts' | 'terms') => (): Promise<Owned[]> =>

@@ -10,7 +10,7 @@ import { linkToken, tokenHash } from '../http/linkToken.ts'
 import { letters } from '../mail/letters.ts'
 import { sendNow } from '../mail/sendNow.ts'
 import type { Post } from '../mail/post.ts'
-import { workouts } from '../workouts/store.ts'
+import { sessions } from '../sessions/store.ts'
 import { addCopy, copyRoom, findCopy, hasRoom, removeCopy } from './store.ts'
 
 /** How long a copy's link works, in milliseconds: thirty days. */
@@ -29,8 +29,8 @@ export interface CopyParts {
 /** Sending a colleague a copy of a session: hers to change from then on. */
 export function copyRoutes(router: Router, { db, secret, post, written, pagesAt }: CopyParts): void {
   implement(router, 'sendCopy', async ({ teacherId, params, body }) => {
-    const workout = await workouts.find(db, teacherId, params.id)
-    if (!workout) throw new ServerError('not-found')
+    const session = await sessions.find(db, teacherId, params.id)
+    if (!session) throw new ServerError('not-found')
     if (!(await hasRoom(db, teacherId))) throw tooMany('email', { atMost: copyRoom, of: 'copies' })
     if (body.email) {
       await written.count(teacherId)
@@ -40,16 +40,16 @@ export function copyRoutes(router: Router, { db, secret, post, written, pagesAt 
     const id = randomUUID()
     const token = linkToken('copy', id, secret)
     const endsAt = new Date(Date.now() + copyLife)
-    await addCopy(db, { id, teacherId, tokenHash: tokenHash(token), document: workout.document, endsAt })
+    await addCopy(db, { id, teacherId, tokenHash: tokenHash(token), document: session.document, endsAt })
     if (body.email && from)
       try {
-        await sendNow(post, letters.copy(body.email, from, workout.document.title, `${pagesAt}/copy/${token}`))
+        await sendNow(post, letters.copy(body.email, from, session.document.title, `${pagesAt}/copy/${token}`))
       } catch (error) {
         // A link that nobody was told of is none.
         await removeCopy(db, teacherId, id)
         throw error
       }
-    await noteEvent(db, teacherId, 'copy-sent', workout.id)
+    await noteEvent(db, teacherId, 'copy-sent', session.id)
     return { token, endsAt: endsAt.toISOString() }
   })
 

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
-import { readWorkout, workoutDocument, writtenText, type Workout } from '@esfuerzo/core'
+import { readSession, sessionDocument, writtenText, type Session } from '@esfuerzo/core'
 import { owned } from '../rights/rights.ts'
 
 export interface NewCopy {
   id: string
   teacherId: string
   tokenHash: string
-  document: Workout
+  document: Session
   endsAt: Date
 }
 
@@ -26,7 +26,7 @@ export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
     id: copy.id,
     teacher_id: copy.teacherId,
     token_hash: copy.tokenHash,
-    document: writtenText(workoutDocument, copy.document),
+    document: writtenText(sessionDocument, copy.document),
     ends_at: copy.endsAt,
   })
 }
@@ -40,10 +40,10 @@ export async function removeCopy(db: Knex, teacherId: string, id: string): Promi
 export async function findCopy(
   db: Knex,
   tokenHash: string,
-): Promise<{ from: string; endsAt: Date; document: Workout } | undefined> {
+): Promise<{ from: string; endsAt: Date; document: Session } | undefined> {
   const row = await db('copies as c')
     .join('teachers as t', 't.id', 'c.teacher_id')
     .where({ 'c.token_hash': tokenHash })
     .first<{ name: string; ends_at: Date; document: unknown } | undefined>('t.name', 'c.ends_at', 'c.document')
-  return row && { from: row.name, endsAt: row.ends_at, document: readWorkout(row.document) }
+  return row && { from: row.name, endsAt: row.ends_at, document: readSession(row.document) }
 }

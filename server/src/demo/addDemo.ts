@@ -14,11 +14,11 @@ import { addEntries } from '../book/store.ts'
 import { addRuns } from '../runs/store.ts'
 import { saveSettings } from '../settings/store.ts'
 import { terms } from '../terms/store.ts'
-import { workouts } from '../workouts/store.ts'
+import { sessions as store } from '../sessions/store.ts'
 import { demoClasses, type DemoClass } from './classes.ts'
 import { demoPaper } from './paper.ts'
 import { demoRuns } from './runs.ts'
-import { demoSessions, demoWorkout } from './sessions.ts'
+import { demoSessions, demoSession } from './sessions.ts'
 import { demoTerm, type DemoSent } from './term.ts'
 
 /** The demo's teacher. The password is no secret: it is printed at the start. */
@@ -38,7 +38,7 @@ export interface DemoTeacher {
 function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
   const pupils = classes.flatMap((c) => c.pupils)
   return demoSessions.map((session, seed) => {
-    const document = demoWorkout(session, library)
+    const document = demoSession(session, library)
     // Worked on yesterday.
     if (session.draft) {
       const at = new Date(now.getTime() - (demoSessions.length + 1 - seed) * hour)
@@ -50,7 +50,7 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
     const weeks = [...(session.before ?? []), session.weeksAgo]
     const sent = weeks.map((weeksAgo) => {
       const sentAt = new Date(now.getTime() - weeksAgo * week - (2 - (session.day ?? 0)) * day)
-      const of = {
+      const sent = {
         publication,
         sha256: snapshot.sha256,
         sentAt,
@@ -59,8 +59,8 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
         odd: session.odd ?? false,
         tests: session.tests ?? false,
       }
-      const runs = demoRuns(of, pupils, library, 100 * weeksAgo + seed + 1)
-      const paper = classes.map((c, i) => ({ of: c, typed: demoPaper(of, c, runs, 1000 * weeksAgo + 10 * seed + i) }))
+      const runs = demoRuns(sent, pupils, library, 100 * weeksAgo + seed + 1)
+      const paper = classes.map((c, i) => ({ of: c, typed: demoPaper(sent, c, runs, 1000 * weeksAgo + 10 * seed + i) }))
       // A link of before is over; the latest is still to be followed.
       return { at: sentAt, days: weeksAgo === session.weeksAgo ? 90 : 14, runs, paper }
     })
@@ -110,16 +110,16 @@ async function addDemoTeacher(
     const ids = await addDemoClasses(trx, teacherId, classes, secret)
     const home: DemoSent[] = []
     for (const { document, at: made, snapshot, sent, tests } of sessions) {
-      const workoutId = randomUUID()
-      if (sent.length) home.push({ id: workoutId, title: document.title, sentAt: sent.map((s) => s.at), tests })
-      await workouts.add(trx, teacherId, workoutId, document, made)
+      const sessionId = randomUUID()
+      if (sent.length) home.push({ id: sessionId, title: document.title, sentAt: sent.map((s) => s.at), tests })
+      await store.add(trx, teacherId, sessionId, document, made)
       for (const { at, days, runs, paper } of sent) {
-        const publication = publicationOf({ teacherId, workoutId, document }, snapshot!, secret, at, days)
+        const publication = publicationOf({ teacherId, sessionId, document }, snapshot!, secret, at, days)
         await addPublication(trx, publication)
         const own = runs.map(({ run, alias }) => ({ run, pupil: alias && ids.pupils.get(alias) }))
         await addRuns(trx, { id: publication.id, teacherId }, own, snapshot!.outline)
-        for (const { of, typed } of paper) {
-          const book = { teacherId, classId: ids.classes.get(of)!, publicationId: publication.id }
+        for (const { of: cell, typed } of paper) {
+          const book = { teacherId, classId: ids.classes.get(cell)!, publicationId: publication.id }
           const entries = typed.map(({ alias, column, value }) =>
             newEntry(column, {
               id: randomUUID(),
@@ -132,7 +132,7 @@ async function addDemoTeacher(
           await addEntries(trx, book, entries, new Date(at.getTime() + 6 * day))
         }
       }
-      if (sent.length) await workouts.states.close(trx, teacherId, workoutId, { reason: 'published' })
+      if (sent.length) await store.states.close(trx, teacherId, sessionId, { reason: 'published' })
     }
     const term = demoTerm(home, [...ids.classes.values()].at(-1)!, now, 'Atlantic/Azores')
     await terms.add(trx, teacherId, randomUUID(), term)
@@ -147,12 +147,12 @@ async function addDemoClasses(
   secret: string,
 ): Promise<{ classes: Map<DemoClass, string>; pupils: Map<string, string> }> {
   const ids = { classes: new Map<DemoClass, string>(), pupils: new Map<string, string>() }
-  for (const of of classes) {
+  for (const made of classes) {
     const id = randomUUID()
-    await addClass(trx, teacherId, id, { name: of.name, grades: of.grades })
-    const pupils = of.pupils.map(({ alias }) => ({ id: randomUUID(), alias }))
+    await addClass(trx, teacherId, id, { name: made.name, grades: made.grades })
+    const pupils = made.pupils.map(({ alias }) => ({ id: randomUUID(), alias }))
     await addPupils(trx, teacherId, id, pupils, secret)
-    ids.classes.set(of, id)
+    ids.classes.set(made, id)
     for (const { id: pupil, alias } of pupils) ids.pupils.set(alias, pupil)
   }
   return ids

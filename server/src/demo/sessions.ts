@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { ProblemError, setStation, stationsOf, type Library, type Workout } from '@esfuerzo/core'
+import { ProblemError, setStation, stationsOf, type Library, type Session } from '@esfuerzo/core'
 import { checkSession, findingKey, leaveFinding, type RuleId } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 
@@ -113,15 +113,15 @@ export const demoText = (file: string): string =>
  *
  * @throws {ProblemError} naming every line of its file that cannot be read
  */
-export function demoWorkout(session: DemoSession, library: Library): Workout {
-  const { workout, problems } = parse(demoText(session.file), library)
+export function demoSession(session: DemoSession, library: Library): Session {
+  const { workout: read, problems } = parse(demoText(session.file), library)
   if (problems.length) throw new ProblemError(problems)
-  const rows = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+  const rows = read.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
   const recorded = rows.filter((s) => session.record?.includes(s.cells.all.move))
   const made = recorded.reduce((w, s) => setStation(w, s.id, { record: 'reps' }), {
-    ...workout,
+    ...read,
     aim: {
-      ...workout.aim,
+      ...read.aim,
       words: (session.words ?? []).map(([word, meaning]) => ({ word, meaning })),
       ...(session.muscle && { muscle: session.muscle }),
     },

@@ -28,11 +28,11 @@ export function demoTries(
   return Object.entries(lane.plays).flatMap(([block, play]): Result[] => {
     const measured = measuredIn(play)
     const measure = measures?.find((m) => m.id === measured?.test)
-    const of = usual[measure?.id ?? '']?.(grade)
-    if (!measured || !measure || !of) return []
+    const spread = usual[measure?.id ?? '']?.(grade)
+    if (!measured || !measure || !spread) return []
     // One day is another than the next, and a try than the one before.
-    const wobble = () => (next(-10, 10) / 10) * of.wobble
-    const day = of.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + wobble()
+    const wobble = () => (next(-10, 10) / 10) * spread.wobble
+    const day = spread.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + wobble()
     const { step, from, to } = measure.range
     return Array.from({ length: measured.trials }, (_, i) => ({
       block,

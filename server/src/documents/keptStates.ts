@@ -72,14 +72,14 @@ const version = (row: Row & { title?: string }): Version => ({
 /** @returns the history of documents of a kind */
 // oxlint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
 export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
-  const { table, of } = kind.states
-  const all = (db: Knex, teacherId: string, id: string) => owned<Row>(db, teacherId, table).where({ [of]: id })
+  const { table, of: owner } = kind.states
+  const all = (db: Knex, teacherId: string, id: string) => owned<Row>(db, teacherId, table).where({ [owner]: id })
   /** The states of a document that is the teacher's and not in the bin. */
   const own = (db: Knex, teacherId: string, id: string) =>
     all(db, teacherId, id).whereExists(
       db(kind.table)
         .where({ removed_at: null })
-        .whereRaw('?? = ??', [`${kind.table}.id`, `${table}.${of}`]),
+        .whereRaw('?? = ??', [`${kind.table}.id`, `${table}.${owner}`]),
     )
 
   return {
@@ -105,7 +105,7 @@ export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
             `insert into ?? (id, ??, document, started_at, saved_at)
              select ?::uuid, saved.id, ?::jsonb, saved.updated_at, saved.updated_at from saved
              where not exists (select 1 from went_on) returning id`,
-            [table, of, randomUUID(), body],
+            [table, owner, randomUUID(), body],
           ),
         )
         // The statement does not see what it has just begun: there is one more.

@@ -5,9 +5,9 @@ import { ownedBy } from '../rights/rights.ts'
 /** So long the log goes back, in days. */
 export const eventDays = 180
 
-/** Writes down that something was done with an account. @param workoutId the session it was done with */
-export async function noteEvent(db: Knex, teacherId: string, kind: EventKind, workoutId?: string): Promise<void> {
-  await db('events').insert({ teacher_id: teacherId, kind, workout_id: workoutId ?? null })
+/** Writes down that something was done with an account. @param sessionId the session it was done with */
+export async function noteEvent(db: Knex, teacherId: string, kind: EventKind, sessionId?: string): Promise<void> {
+  await db('events').insert({ teacher_id: teacherId, kind, workout_id: sessionId ?? null })
 }
 
 /** The same, of what anybody can bring about: once an hour, so that nobody fills the log. */

@@ -10,7 +10,7 @@ import { listEvents } from '../events/store.ts'
 import { listOwnMoves } from '../moves/store.ts'
 import { listShelf } from '../shelf/store.ts'
 import { csvPieces } from '../tables/csv.ts'
-import { allPublications, allRuns, allStates, allTerms, allWorkouts, sessionTitles, type CameIn } from './store.ts'
+import { allPublications, allRuns, allStates, allTerms, allSessions, sessionTitles, type CameIn } from './store.ts'
 import type { ZippedFile } from './zipFiles.ts'
 
 const readme = `Everything you have with Esfuerzo, as open files.
@@ -95,10 +95,10 @@ export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<Z
   yield file('moves.json', json(movesFile((await listOwnMoves(db, id)).moves)))
   const titles = await sessionTitles(db, id)
   const names = new Map(titles.map((w) => [w.id, fileName(w.title, w.id)]))
-  for await (const w of allWorkouts(db, id, titles)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
+  for await (const w of allSessions(db, id, titles)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
   // Of a session that was begun meanwhile there is nothing.
   for await (const o of allOriginals(db, id))
-    if (names.has(o.workoutId)) yield file(`texts/${names.get(o.workoutId)}.txt`, o.text)
+    if (names.has(o.sessionId)) yield file(`texts/${names.get(o.sessionId)}.txt`, o.text)
   for (const w of titles)
     for await (const { id: state, name, savedAt, document } of allStates(db, id, w.id)) {
       const named = name ? `-${fileName(name, state)}` : ''

@@ -22,7 +22,7 @@ export const sessionTitles = (db: Knex, teacherId: string): Promise<{ id: string
   owned(db, teacherId, 'workouts').select('id', 'title').orderBy(['created_at', 'id'])
 
 /** A teacher's sessions of these ids. */
-export const allWorkouts = (db: Knex, teacherId: string, ids: readonly { id: string }[]): AsyncGenerator<Titled> =>
+export const allSessions = (db: Knex, teacherId: string, ids: readonly { id: string }[]): AsyncGenerator<Titled> =>
   inBatches<Titled>(ids, (some) =>
     owned(db, teacherId, 'workouts').whereIn('id', some).select('id', 'title', 'document'),
   )
@@ -43,12 +43,12 @@ interface State {
 }
 
 /** Every kept state of one of a teacher's sessions. */
-export async function* allStates(db: Knex, teacherId: string, workoutId: string): AsyncGenerator<State> {
+export async function* allStates(db: Knex, teacherId: string, sessionId: string): AsyncGenerator<State> {
   const states = () =>
     db('workout_versions as v')
       .join('workouts as w', 'w.id', 'v.workout_id')
       .modify(ownedBy(teacherId, 'workouts', 'w'))
-      .where({ 'w.id': workoutId })
+      .where({ 'w.id': sessionId })
   yield* inBatches<State>(await states().select('v.id').orderBy(['v.saved_at', 'v.id']), (ids) =>
     states().whereIn('v.id', ids).select('v.id', 'v.name', 'v.saved_at as savedAt', 'v.document'),
   )

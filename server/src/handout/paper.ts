@@ -15,7 +15,7 @@ export interface PaperStore {
    *
    * @param read its body, where it has to be made
    */
-  sent: (of: { sha256: string; owner: string; read: () => Promise<string> }, sheet: Sheet) => Promise<Uint8Array>
+  sent: (snapshot: { sha256: string; owner: string; read: () => Promise<string> }, sheet: Sheet) => Promise<Uint8Array>
 }
 
 const keyOf = (owner: string, content: string, sheet: Sheet) =>

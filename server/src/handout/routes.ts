@@ -15,7 +15,7 @@ import { readOwnSnapshot, readSnapshot } from '../snapshots/store.ts'
 import { readSettings } from '../settings/store.ts'
 import type { PaperStore } from './paper.ts'
 import type { Sheet } from '../workers/jobs.ts'
-import { workouts } from '../workouts/store.ts'
+import { sessions } from '../sessions/store.ts'
 import { writeFamilies } from './writeFamilies.ts'
 
 const asked = (kind: SheetKind, { lanes, language, paper }: Call<'sheet'>['query']): Sheet => ({
@@ -54,10 +54,10 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
   }
 
   implement(router, 'sheet', async ({ teacherId, params, query, res }) => {
-    const workout = await workouts.find(db, teacherId, params.id)
-    if (!workout) throw new ServerError('not-found')
+    const session = await sessions.find(db, teacherId, params.id)
+    if (!session) throw new ServerError('not-found')
     const { familyNote, checks } = await readSettings(db, teacherId)
-    const { document } = workout
+    const { document } = session
     const { kind } = params
     const pdf =
       kind === 'look'

@@ -10,8 +10,8 @@ interface Row {
 }
 
 /** Keeps the text a session is begun from, beside the session that is being made. */
-export const keepOriginal = async (db: Knex, teacherId: string, workoutId: string, text: string): Promise<void> => {
-  const session = owned(db, teacherId, 'workouts').where({ id: workoutId })
+export const keepOriginal = async (db: Knex, teacherId: string, sessionId: string, text: string): Promise<void> => {
+  const session = owned(db, teacherId, 'workouts').where({ id: sessionId })
   await db(db.raw('originals (workout_id, text)')).insert(session.select(db.raw('id, ?', [text])))
 }
 
@@ -19,27 +19,27 @@ export const keepOriginal = async (db: Knex, teacherId: string, workoutId: strin
 export async function readOriginal(
   db: Knex,
   teacherId: string,
-  workoutId: string,
+  sessionId: string,
 ): Promise<Original | null | undefined> {
   const row: Partial<Row> | undefined = await db('workouts as w')
     .leftJoin('originals as o', 'o.workout_id', 'w.id')
     .modify(ownedBy(teacherId, 'workouts', 'w'))
-    .where({ 'w.id': workoutId, 'w.removed_at': null })
+    .where({ 'w.id': sessionId, 'w.removed_at': null })
     .first('o.text', 'o.created_at')
   return row && (row.text ? { text: row.text, at: row.created_at!.toISOString() } : null)
 }
 
 /** Throws it away; false where there is none of hers. */
-export const removeOriginal = async (db: Knex, teacherId: string, workoutId: string): Promise<boolean> =>
-  (await owned<Row>(db, teacherId, 'originals').where({ workout_id: workoutId }).delete()) > 0
+export const removeOriginal = async (db: Knex, teacherId: string, sessionId: string): Promise<boolean> =>
+  (await owned<Row>(db, teacherId, 'originals').where({ workout_id: sessionId }).delete()) > 0
 
 /** Every text a teacher's sessions were begun from, for her own export. */
-export async function* allOriginals(db: Knex, teacherId: string): AsyncGenerator<{ workoutId: string; text: string }> {
+export async function* allOriginals(db: Knex, teacherId: string): AsyncGenerator<{ sessionId: string; text: string }> {
   const hers = () =>
     db('originals as o')
       .join('workouts as w', 'w.id', 'o.workout_id')
       .modify(ownedBy(teacherId, 'workouts', 'w'))
   const read = (ids: string[]) => hers().whereIn('w.id', ids).select('w.id', 'o.text')
   const all = await hers().select('w.id').orderBy(['w.created_at', 'w.id'])
-  for await (const { id, text } of inBatches<{ id: string; text: string }>(all, read)) yield { workoutId: id, text }
+  for await (const { id, text } of inBatches<{ id: string; text: string }>(all, read)) yield { sessionId: id, text }
 }

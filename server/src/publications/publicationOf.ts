@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { type Workout } from '@esfuerzo/core'
+import { type Session } from '@esfuerzo/core'
 import type { Snapshot } from '../snapshots/snapshot.ts'
 import type { NewPublication } from './store.ts'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
@@ -8,14 +8,14 @@ const day = 24 * 60 * 60 * 1000
 
 interface PublicationOf {
   teacherId: string
-  workoutId: string
-  document: Workout
+  sessionId: string
+  document: Session
   classId?: string | undefined
 }
 
 /** A publication of a snapshot, ready to be stored. @param days until its link ends */
 export function publicationOf(
-  { teacherId, workoutId, document, classId }: PublicationOf,
+  { teacherId, sessionId, document, classId }: PublicationOf,
   snapshot: Snapshot,
   secret: string,
   createdAt: Date,
@@ -25,7 +25,7 @@ export function publicationOf(
   return {
     id,
     teacherId,
-    workoutId,
+    sessionId,
     ...snapshot,
     tokenHash: tokenHash(linkToken('publication', id, secret)),
     title: document.title,

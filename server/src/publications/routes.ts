@@ -8,7 +8,7 @@ import { ServerError, tooMany } from '../http/serverError.ts'
 import type { Gone } from '../gone/gone.ts'
 import { isOwnClass } from '../classes/store.ts'
 import { readSettings } from '../settings/store.ts'
-import { workouts } from '../workouts/store.ts'
+import { sessions } from '../sessions/store.ts'
 import { resolveToken } from './resolveToken.ts'
 import { publicationOf } from './publicationOf.ts'
 import { snapshotCache } from '../snapshots/snapshotCache.ts'
@@ -29,19 +29,19 @@ import { oneAtATime } from '../rights/oneAtATime.ts'
 export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secret: string): void {
   const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
 
-  implement(router, 'publishWorkout', async ({ teacherId, params, body }) => {
-    const workout = await workouts.find(db, teacherId, params.id)
-    if (!workout) throw new ServerError('not-found')
+  implement(router, 'publishSession', async ({ teacherId, params, body }) => {
+    const session = await sessions.find(db, teacherId, params.id)
+    if (!session) throw new ServerError('not-found')
     // What is sent is what the teacher sees, not what another tab saved meanwhile.
-    if (workout.revision !== body.revision) throw new ServerError('conflict')
+    if (session.revision !== body.revision) throw new ServerError('conflict')
     if (body.classId && !(await isOwnClass(db, teacherId, body.classId))) {
       throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
     }
     if (!(await hasRoom(db, teacherId))) throw tooMany('days', { rule: 'roomForAnotherLink' })
     const { familyNote: schoolNote } = await readSettings(db, teacherId)
-    const { document } = workout
+    const { document } = session
     const publication = publicationOf(
-      { teacherId, workoutId: workout.id, document, classId: body.classId },
+      { teacherId, sessionId: session.id, document, classId: body.classId },
       await pool.run('snapshot', { document, schoolNote }, teacherId),
       secret,
       new Date(),
@@ -51,10 +51,10 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
       await oneAtATime(trx, teacherId)
       if (!(await hasRoom(trx, teacherId))) throw tooMany('days', { rule: 'roomForAnotherLink' })
       // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
-      if (!(await workouts.isAtRevision(trx, teacherId, workout.id, body.revision))) throw new ServerError('conflict')
+      if (!(await sessions.isAtRevision(trx, teacherId, session.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)
-      await noteEvent(trx, teacherId, 'handed-out', workout.id)
-      await workouts.states.close(trx, teacherId, workout.id, { reason: 'published' })
+      await noteEvent(trx, teacherId, 'handed-out', session.id)
+      await sessions.states.close(trx, teacherId, session.id, { reason: 'published' })
     })
     return info((await findPublication(db, teacherId, publication.id))!)
   })
@@ -64,15 +64,15 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
   }))
 
   implement(router, 'lastSent', async ({ teacherId, params }) => {
-    if (!(await workouts.find(db, teacherId, params.id))) throw new ServerError('not-found')
-    return { document: (await workouts.states.lastPublished(db, teacherId, params.id)) ?? null }
+    if (!(await sessions.find(db, teacherId, params.id))) throw new ServerError('not-found')
+    return { document: (await sessions.states.lastPublished(db, teacherId, params.id)) ?? null }
   })
 
   implement(router, 'endPublication', async ({ teacherId, params, body }) => {
     const misused = body.misused ?? false
-    const workoutId = await endPublication(db, teacherId, params.id, misused)
-    if (!workoutId) throw new ServerError('not-found')
-    await noteEvent(db, teacherId, misused ? 'link-misused' : 'link-ended', workoutId)
+    const sessionId = await endPublication(db, teacherId, params.id, misused)
+    if (!sessionId) throw new ServerError('not-found')
+    await noteEvent(db, teacherId, misused ? 'link-misused' : 'link-ended', sessionId)
     return info((await findPublication(db, teacherId, params.id))!)
   })
 }

@@ -40,7 +40,7 @@ const own = (db: Knex, teacherId: string) =>
 export interface NewPublication {
   id: string
   teacherId: string
-  workoutId: string
+  sessionId: string
   sha256: string
   body: string
   outline: Outline
@@ -61,7 +61,7 @@ export async function addPublication(trx: Knex.Transaction, p: NewPublication): 
   await trx('publications').insert({
     id: p.id,
     teacher_id: p.teacherId,
-    workout_id: p.workoutId,
+    workout_id: p.sessionId,
     sha256: p.sha256,
     token_hash: p.tokenHash,
     title: p.title,
@@ -92,8 +92,8 @@ export async function findPublication(db: Knex, teacherId: string, id: string): 
 }
 
 /** The links of one session, the latest first. */
-export async function listPublications(db: Knex, teacherId: string, workoutId: string): Promise<StoredPublication[]> {
-  const rows = await own(db, teacherId).where({ workout_id: workoutId }).orderBy('created_at', 'desc')
+export async function listPublications(db: Knex, teacherId: string, sessionId: string): Promise<StoredPublication[]> {
+  const rows = await own(db, teacherId).where({ workout_id: sessionId }).orderBy('created_at', 'desc')
   return (rows as Row[]).map(stored)
 }
 

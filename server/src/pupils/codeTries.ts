@@ -58,37 +58,38 @@ export class CodeTries {
 
   #place = ({ teacherId, network }: CodeTry) => `${teacherId} ${network}`
 
-  #isSpent(of: CodeTry, counted: number): boolean {
-    return counted >= (of.length === codeLengths.before ? shortTries : strangersTries(of.pupils))
+  #isSpent(attempt: CodeTry, counted: number): boolean {
+    return counted >= (attempt.length === codeLengths.before ? shortTries : strangersTries(attempt.pupils))
   }
   #shared = ({ teacherId, length }: CodeTry) => `${teacherId} ${length === codeLengths.before ? 'short' : 'long'}`
 
   /** @throws {ServerError} `too-many-tries` where no code, right or wrong, is looked at any more */
-  async mustBeOpen(of: CodeTry): Promise<void> {
-    const place = this.#place(of)
+  async mustBeOpen(attempt: CodeTry): Promise<void> {
+    const place = this.#place(attempt)
     const isKnown = (await this.#known.counted(place)) !== undefined
     const isShut = isKnown
       ? await this.#known.isFull(place)
-      : (await this.#strange.isFull(place)) || this.#isSpent(of, (await this.#all.counted(this.#shared(of))) ?? 0)
+      : (await this.#strange.isFull(place)) ||
+        this.#isSpent(attempt, (await this.#all.counted(this.#shared(attempt))) ?? 0)
     if (isShut) throw new ServerError('too-many-tries')
   }
 
   /** Counts a wrong code. @throws {ServerError} `too-many-tries` past the limit */
-  async wrong(of: CodeTry): Promise<void> {
-    const place = this.#place(of)
+  async wrong(attempt: CodeTry): Promise<void> {
+    const place = this.#place(attempt)
     if ((await this.#known.counted(place)) !== undefined) return this.#known.count(place)
     await this.#strange.count(place)
-    await this.#all.count(this.#shared(of))
-    if (this.#isSpent(of, ((await this.#all.counted(this.#shared(of))) ?? 0) - 1))
+    await this.#all.count(this.#shared(attempt))
+    if (this.#isSpent(attempt, ((await this.#all.counted(this.#shared(attempt))) ?? 0) - 1))
       throw new ServerError('too-many-tries')
   }
 
   /** A right code makes its network known, and brings it more tries: once for each child, in a few networks for each. */
-  async right(of: CodeTry, pupil: string): Promise<void> {
-    const there = `${pupil} ${of.network}`
+  async right(attempt: CodeTry, pupil: string): Promise<void> {
+    const there = `${pupil} ${attempt.network}`
     if ((await this.#seen.counted(there)) !== undefined) return
     await this.#seen.count(there)
     if (!(await this.#networks.hasRoom(pupil))) return
-    await this.#known.refund(this.#place(of), this.#earned)
+    await this.#known.refund(this.#place(attempt), this.#earned)
   }
 }

@@ -117,8 +117,8 @@ export async function* bookLines(db: Knex, teacherId: string): AsyncGenerator<ob
     .modify(ownedBy(teacherId, 'pupils', 'u'))
     .select('u.id', 'u.alias', 'c.name as class')
   const inOrder = pupils.sort((a, b) => byAlias(a.class, b.class) || byAlias(a.alias, b.alias))
-  for (const { id, alias, class: of } of inOrder)
-    yield (await standing(db, teacherId, id)).map((row) => ({ class: of, alias, ...resultOf(row) }))
+  for (const { id, alias, class: className } of inOrder)
+    yield (await standing(db, teacherId, id)).map((row) => ({ class: className, alias, ...resultOf(row) }))
 }
 
 /** A teacher's classes with their pupils, for her own export. */

@@ -139,15 +139,15 @@ export function codeRoutes(router: Router, db: Knex, limits: Limits, secret: str
     const { teacherId, classId } = await resolveToken(db, params.token)
     const code = readCode(body.code)
     const pupils = await countReached(db, { teacherId, classId })
-    const of = { teacherId, network: networkOfRequest(req), length: code?.length ?? 0, pupils }
-    await tries.mustBeOpen(of)
+    const attempt = { teacherId, network: networkOfRequest(req), length: code?.length ?? 0, pupils }
+    await tries.mustBeOpen(attempt)
     const found = code && (await findByCode(db, { teacherId, classId }, code, secret))
     if (!found) {
       // What is no code at all tells nobody anything.
-      if (code) await tries.wrong(of)
+      if (code) await tries.wrong(attempt)
       throw new ServerError('not-found')
     }
-    await tries.right(of, found.id)
+    await tries.right(attempt, found.id)
     res.set('Cache-Control', 'no-store')
     return { alias: found.alias, key: pupilKey(found.id, found.slip, secret) }
   })

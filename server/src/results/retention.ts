@@ -32,13 +32,13 @@ export async function dropKept(db: Knex, today: string): Promise<Dropped> {
     .select(db.raw('c.year_ends::text as ends'), db.raw('c.ruled_from::text as ruled_from'))
     .orderBy('c.id')
   const dropped: Dropped = { runs: 0, results: 0, failed: [] }
-  for (const of of classes) {
-    const upTo = lastYearToGo({ yearEnds: of.ends, keepMonths: of.keep_months }, today)
-    if (upTo < of.ruled_from) continue
+  for (const schoolClass of classes) {
+    const upTo = lastYearToGo({ yearEnds: schoolClass.ends, keepMonths: schoolClass.keep_months }, today)
+    if (upTo < schoolClass.ruled_from) continue
     try {
-      await dropOf(db, of, upTo, dropped)
+      await dropOf(db, schoolClass, upTo, dropped)
     } catch (error) {
-      dropped.failed.push({ class: of.id, error })
+      dropped.failed.push({ class: schoolClass.id, error })
     }
   }
   return dropped

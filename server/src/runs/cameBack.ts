@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { laneOfClass } from '@esfuerzo/core/classBook'
 import { cameBackOf, type CameBack } from '@esfuerzo/core/nextTime'
 import { pulseKinds } from '@esfuerzo/core/run'
@@ -35,26 +35,26 @@ const typedIs = `r.source in ('typed', 'imported') and r.replaced_by is null and
 /** What is asked about: whose session, and of one class only where `classId` says so. */
 interface Asked {
   teacherId: string
-  workoutId: string
+  sessionId: string
   classId?: string | undefined
 }
 
 /** How a session went; undefined where it is not hers. */
 export async function readCameBack(db: Knex, asked: Asked): Promise<CameBackTimes | undefined> {
-  const { teacherId, workoutId, classId } = asked
-  const hers: { document: Workout } | undefined = await owned(db, teacherId, 'workouts')
-    .where({ id: workoutId, removed_at: null })
+  const { teacherId, sessionId, classId } = asked
+  const hers: { document: Session } | undefined = await owned(db, teacherId, 'workouts')
+    .where({ id: sessionId, removed_at: null })
     .first('document')
   if (!hers) return undefined
-  const ofClass = (of: string) => (classId ? ` and ${of} = :classId` : '')
+  const ofClass = (column: string) => (classId ? ` and ${column} = :classId` : '')
   const sent: { rows: { id: string; created_at: Date }[] } = await db.raw(
-    `select p.id, p.created_at from publications p where p.workout_id = :workoutId and ${ownerSql('publications', 'p')} and (
+    `select p.id, p.created_at from publications p where p.workout_id = :sessionId and ${ownerSql('publications', 'p')} and (
        exists (select from runs r left join pupils u on u.id = r.pupil_id
          where r.publication_id = p.id and ${runIs.standing}${ofClass(runIs.class)})
        or exists (select from results r join pupils u on u.id = r.pupil_id
          where r.publication_id = p.id and ${typedIs}${ofClass('u.class_id')}))
      order by p.created_at desc limit ${lastTimes}`,
-    { teacherId, workoutId, ...(classId && { classId }) },
+    { teacherId, sessionId, ...(classId && { classId }) },
   )
   const times = await Promise.all(
     sent.rows.map(async ({ id, created_at }) => ({
@@ -110,7 +110,7 @@ const whenOf = Object.fromEntries(Object.entries(pulseKinds).map(([when, what]) 
 async function typedOf(
   db: Knex,
   { teacherId, classId, publicationId }: Asked & { publicationId: string },
-  groups: Workout['groups'],
+  groups: Session['groups'],
 ): Promise<OfLane[]> {
   const rows: TypedRow[] = await db(db.raw(typed))
     .join('classes as c', 'c.id', 'u.class_id')
@@ -147,18 +147,18 @@ async function typedOf(
 /** The classes that did a session, the one that did it last first. */
 async function classesOf(
   db: Knex,
-  { teacherId, workoutId }: Asked,
+  { teacherId, sessionId }: Asked,
 ): Promise<Pick<CameBackTimes, 'classes' | 'others'>> {
   const { rows }: { rows: { id: string | null; name: string }[] } = await db.raw(
     `select c.id, c.name from (
        select ${runIs.class} as class_id, r.finished_at as at from ${runs}
-         where p.workout_id = :workoutId and ${ownerSql('publications', 'p')} and ${runIs.standing}
+         where p.workout_id = :sessionId and ${ownerSql('publications', 'p')} and ${runIs.standing}
        union all
        select u.class_id, r.at from ${typed}
-         where p.workout_id = :workoutId and ${ownerSql('publications', 'p')} and ${typedIs}) did
+         where p.workout_id = :sessionId and ${ownerSql('publications', 'p')} and ${typedIs}) did
      left join classes c on c.id = did.class_id and c.removed_at is null and ${ownerSql('classes', 'c')}
      group by c.id, c.name order by max(did.at) desc, c.id`,
-    { teacherId, workoutId },
+    { teacherId, sessionId },
   )
   return {
     classes: rows.flatMap(({ id, name }) => (id ? [{ id, name }] : [])),

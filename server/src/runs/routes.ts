@@ -58,7 +58,7 @@ export function runListRoutes(router: Router, db: Knex, deletions: Deletions): v
   implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
 
   implement(router, 'readCameBack', async ({ teacherId, params, query }) => {
-    const told = await readCameBack(db, { teacherId, workoutId: params.id, classId: query.class })
+    const told = await readCameBack(db, { teacherId, sessionId: params.id, classId: query.class })
     if (!told) throw new ServerError('not-found')
     return told
   })

@@ -174,7 +174,7 @@ interface Row {
 export async function listRuns(
   db: Knex,
   teacherId: string,
-  workoutId: string | undefined,
+  sessionId: string | undefined,
   before: string | undefined,
 ): Promise<{ runs: RunSummary[]; total: number; next: string | null }> {
   const theirs = () =>
@@ -185,7 +185,7 @@ export async function listRuns(
       .leftJoin('pupils as u', 'u.id', 'r.pupil_id')
       .whereNull('u.removed_at')
       .modify(ownedBy(teacherId, 'publications', 'p'))
-      .where({ 'w.removed_at': null, ...(workoutId && { 'p.workout_id': workoutId }) })
+      .where({ 'w.removed_at': null, ...(sessionId && { 'p.workout_id': sessionId }) })
   const query = theirs()
     .select(
       'r.id',

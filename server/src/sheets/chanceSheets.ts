@@ -4,24 +4,24 @@ import { boxMark, signMark } from './marks.ts'
 import { chanceLine, doseLine, framed, head, picture, type SheetOf } from './parts.ts'
 import { stationRowsOf } from './stationRows.ts'
 
-const chances = (of: SheetOf): PlayOf<'chance'>[] =>
-  Object.values(of.lane.plays).filter((play): play is PlayOf<'chance'> => play !== undefined && 'table' in play)
+const chances = (sheet: SheetOf): PlayOf<'chance'>[] =>
+  Object.values(sheet.lane.plays).filter((play): play is PlayOf<'chance'> => play !== undefined && 'table' in play)
 
 /** A sheet for a coin, a die or a toss: a column a face, a box a row. */
-export function coinSheet(of: SheetOf): Content[] {
-  const rows = new Map(stationRowsOf(of).map(({ row }) => [row.station, row]))
+export function coinSheet(sheet: SheetOf): Content[] {
+  const rows = new Map(stationRowsOf(sheet).map(({ row }) => [row.station, row]))
   return [
-    head(of),
-    ...chances(of).flatMap((play): Content[] => {
+    head(sheet),
+    ...chances(sheet).flatMap((play): Content[] => {
       const cell = (turn: PlayOf<'chance'>['table'][number]['turns'][number] | undefined): TableCell => {
         const row = rows.get(turn?.station)
         if (!row) return { text: '' }
         return {
           columns: [
             { svg: boxMark(20), width: 20 },
-            { ...(picture(of, row.figure, 54) as object), width: 54 } as Content,
+            { ...(picture(sheet, row.figure, 54) as object), width: 54 } as Content,
             {
-              stack: [{ text: row.name, bold: true, fontSize: 13 }, { text: doseLine(of, row) }],
+              stack: [{ text: row.name, bold: true, fontSize: 13 }, { text: doseLine(sheet, row) }],
               margin: [0, 8, 0, 0],
             },
           ],
@@ -35,7 +35,7 @@ export function coinSheet(of: SheetOf): Content[] {
         play.table.slice(b * across, (b + 1) * across),
       )
       return [
-        { text: chanceLine(of, play), margin: [0, 6, 0, 10], fontSize: 13 },
+        { text: chanceLine(sheet, play), margin: [0, 6, 0, 10], fontSize: 13 },
         ...bands.map((faces): Content => ({
           table: {
             widths: faces.map(() => '*'),
@@ -44,7 +44,7 @@ export function coinSheet(of: SheetOf): Content[] {
             keepWithHeaderRows: 1,
             body: [
               faces.map(({ face }): TableCell => ({
-                text: of.words.coinFaces[face] ?? face,
+                text: sheet.words.coinFaces[face] ?? face,
                 bold: true,
                 fontSize: 18,
                 alignment: 'center',
@@ -59,15 +59,15 @@ export function coinSheet(of: SheetOf): Content[] {
         })),
       ]
     }),
-    ...(chances(of).length ? [] : [{ text: of.words.nothing } as Content]),
+    ...(chances(sheet).length ? [] : [{ text: sheet.words.nothing } as Content]),
   ]
 }
 
 /** A pack to cut out: our own signs, the number, and the move its sign stands for in this session. */
-export function playingCards(of: SheetOf): Content[] {
-  const play = chances(of).find((p) => p.device === 'cards')
+export function playingCards(sheet: SheetOf): Content[] {
+  const play = chances(sheet).find((p) => p.device === 'cards')
   const faces = play?.table ?? ['clubs', 'diamonds', 'hearts', 'spades'].map((face) => ({ face, turns: [] }))
-  const rows = new Map(stationRowsOf(of).map(({ row }) => [row.station, row]))
+  const rows = new Map(stationRowsOf(sheet).map(({ row }) => [row.station, row]))
   const cards = faces.flatMap(({ face, turns }) =>
     Array.from({ length: 13 }, (_, i): TableCell => ({
       stack: [
@@ -77,7 +77,7 @@ export function playingCards(of: SheetOf): Content[] {
             { svg: signMark(face, 28), width: 28 },
           ],
         },
-        { ...(picture(of, rows.get(turns[0]?.station)?.figure, 76) as object), alignment: 'center' } as Content,
+        { ...(picture(sheet, rows.get(turns[0]?.station)?.figure, 76) as object), alignment: 'center' } as Content,
         {
           text: turns.map((t) => rows.get(t.station)?.name ?? '').join(' / ') || ' ',
           alignment: 'center',
@@ -91,7 +91,7 @@ export function playingCards(of: SheetOf): Content[] {
     [0, 1, 2, 3].map((c) => cards[r * 4 + c] ?? { text: '' }),
   )
   return [
-    { text: of.words.cardsHow, margin: [0, 0, 0, 8] },
+    { text: sheet.words.cardsHow, margin: [0, 0, 0, 8] },
     { table: { widths: ['*', '*', '*', '*'], heights: 150, dontBreakRows: true, body }, layout: framed },
   ]
 }

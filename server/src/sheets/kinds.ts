@@ -21,20 +21,20 @@ import { resultsForm } from './resultsForm.ts'
 import { sectionsOf, stationRowsOf } from './stationRows.ts'
 
 /** A row of the session sheet: figure, what and how, boxes. */
-const sessionRow = (of: SheetOf, row: SheetRow, n: number): TableCell[] => [
-  picture(of, row.figure, 62) as TableCell,
+const sessionRow = (sheet: SheetOf, row: SheetRow, n: number): TableCell[] => [
+  picture(sheet, row.figure, 62) as TableCell,
   {
     stack: [
       {
         text: [
           { text: `${n}  `, color: '#5B6866' },
           { text: row.name, bold: true, fontSize: 13 },
-          ...(row.face ? [{ text: `  ${of.words.coinFaces[row.face] ?? row.face}`, color: '#5B6866' }] : []),
+          ...(row.face ? [{ text: `  ${sheet.words.coinFaces[row.face] ?? row.face}`, color: '#5B6866' }] : []),
         ],
       },
-      ...(doseLine(of, row) ? [{ text: doseLine(of, row), bold: true }] : []),
+      ...(doseLine(sheet, row) ? [{ text: doseLine(sheet, row), bold: true }] : []),
       { text: row.cues.join('. '), color: '#3A4846' },
-      ...ownWords(of, row).map((text): Content => ({ text })),
+      ...ownWords(sheet, row).map((text): Content => ({ text })),
     ],
     margin: [0, 6, 0, 0],
   },
@@ -48,11 +48,11 @@ const ownWords = ({ words }: SheetOf, { note, easier, harder }: SheetRow): strin
   ...(harder ? [words.harder(harder)] : []),
 ]
 
-const blockHead = (of: SheetOf, block: SheetBlock): Content[] => {
-  const line = [block.title, blockLine(of, block)].filter(Boolean).join(' · ')
+const blockHead = (sheet: SheetOf, block: SheetBlock): Content[] => {
+  const line = [block.title, blockLine(sheet, block)].filter(Boolean).join(' · ')
   return [
     ...(line ? [{ text: line, bold: true, margin: [0, 2, 0, 2] } as Content] : []),
-    ...(block.chance ? [{ text: chanceLine(of, block.chance), margin: [0, 2, 0, 2] } as Content] : []),
+    ...(block.chance ? [{ text: chanceLine(sheet, block.chance), margin: [0, 2, 0, 2] } as Content] : []),
     ...block.lines.map((text): Content => ({
       text,
       margin: [0, 2, 0, 2],
@@ -61,21 +61,21 @@ const blockHead = (of: SheetOf, block: SheetBlock): Content[] => {
 }
 
 /** The session for one lane, to be read aloud or followed alone; surprises on a page of their own. */
-function sessionSheet(of: SheetOf): Content[] {
+function sessionSheet(sheet: SheetOf): Content[] {
   let n = 0
   const part = (surprise: boolean) =>
-    sectionsOf(of)
+    sectionsOf(sheet)
       .filter((s) => s.surprise === surprise && s.blocks.length > 0)
       .flatMap((section) =>
         section.blocks.flatMap((block, b): Content[] => {
           const title: Content = { text: `${section.title} · ${minutesText(section.seconds)}`, style: 'h2' }
           const widths = [66, '*', Math.min(8, Math.max(...block.rows.map((r) => r.boxes))) * 26]
-          const [first, ...others] = block.rows.map((row) => sessionRow(of, row, ++n))
+          const [first, ...others] = block.rows.map((row) => sessionRow(sheet, row, ++n))
           // What heads a table stays with its first row: nothing stands alone at the foot of a page.
           const heading: Content = {
             stack: [
               ...(b === 0 ? [title] : []),
-              ...blockHead(of, block),
+              ...blockHead(sheet, block),
               ...(first ? [{ table: { widths, body: [first] }, layout: ruled }] : []),
             ],
             unbreakable: true,
@@ -87,39 +87,39 @@ function sessionSheet(of: SheetOf): Content[] {
   const open = part(false)
   const hidden = part(true)
   return [
-    head(of),
-    ...(of.publication.target ? [{ text: of.publication.target, style: 'lead' } as Content] : []),
-    ...fetchPart(of),
+    head(sheet),
+    ...(sheet.publication.target ? [{ text: sheet.publication.target, style: 'lead' } as Content] : []),
+    ...fetchPart(sheet),
     ...open,
     ...(hidden.length
-      ? [{ text: of.words.surprise, italics: false, bold: true, margin: [0, 8, 0, 0] } as Content]
+      ? [{ text: sheet.words.surprise, italics: false, bold: true, margin: [0, 8, 0, 0] } as Content]
       : []),
-    ...carePart(of),
+    ...carePart(sheet),
     ...(hidden.length ? [{ stack: hidden, pageBreak: 'before' } as Content] : []),
   ]
 }
 
 /** A picture for the wall: the main part's stations, large, two or three in a row. */
-function poster(of: SheetOf): Content[] {
-  const stations = stationRowsOf(of, false)
+function poster(sheet: SheetOf): Content[] {
+  const stations = stationRowsOf(sheet, false)
   const across = stations.length > 4 ? 3 : 2
-  const size = Math.floor(of.width / across - 40)
+  const size = Math.floor(sheet.width / across - 40)
   const cells = stations.map(({ row }, i): TableCell => ({
     stack: [
-      { ...(picture(of, row.figure, size) as object), alignment: 'center' } as Content,
+      { ...(picture(sheet, row.figure, size) as object), alignment: 'center' } as Content,
       { text: `${i + 1}  ${row.name}`, bold: true, fontSize: 15, alignment: 'center' },
-      { text: doseLine(of, row) || ' ', fontSize: 13, alignment: 'center' },
+      { text: doseLine(sheet, row) || ' ', fontSize: 13, alignment: 'center' },
     ],
     margin: [0, 4, 0, 6],
   }))
   const rows = Array.from({ length: Math.ceil(cells.length / across) }, (_, r) =>
     Array.from({ length: across }, (_c, c) => cells[r * across + c] ?? { text: '' }),
   )
-  const lines = [...new Set(stations.map(({ block }) => blockLine(of, block)).filter(Boolean))]
+  const lines = [...new Set(stations.map(({ block }) => blockLine(sheet, block)).filter(Boolean))]
   return [
-    { text: of.publication.title, style: 'poster' },
+    { text: sheet.publication.title, style: 'poster' },
     {
-      text: [of.words.lane(of.lane.name), ...lines].join(' · '),
+      text: [sheet.words.lane(sheet.lane.name), ...lines].join(' · '),
       fontSize: 16,
       alignment: 'center',
       margin: [0, 0, 0, 8],
@@ -131,13 +131,13 @@ function poster(of: SheetOf): Content[] {
             layout: framed,
           } as Content,
         ]
-      : [{ text: of.words.nothing }]),
+      : [{ text: sheet.words.nothing }]),
   ]
 }
 
 /** A card for each station, two on a page, to lie on the floor. */
-function stationCards(of: SheetOf): Content[] {
-  return stationRowsOf(of).map(({ row }, i): Content => ({
+function stationCards(sheet: SheetOf): Content[] {
+  return stationRowsOf(sheet).map(({ row }, i): Content => ({
     table: {
       widths: ['*'],
       heights: [310],
@@ -146,10 +146,10 @@ function stationCards(of: SheetOf): Content[] {
           {
             stack: [
               { text: `${i + 1}  ${row.name}`, style: 'title', alignment: 'center' },
-              { ...(picture(of, row.figure, 190) as object), alignment: 'center' } as Content,
-              { text: doseLine(of, row) || ' ', bold: true, fontSize: 20, alignment: 'center' },
+              { ...(picture(sheet, row.figure, 190) as object), alignment: 'center' } as Content,
+              { text: doseLine(sheet, row) || ' ', bold: true, fontSize: 20, alignment: 'center' },
               { text: row.cues.join('. '), fontSize: 14, alignment: 'center' },
-              ...ownWords(of, row).map((text): Content => ({ text, fontSize: 13, alignment: 'center' })),
+              ...ownWords(sheet, row).map((text): Content => ({ text, fontSize: 13, alignment: 'center' })),
             ],
             margin: [8, 10, 8, 10],
           },
@@ -163,13 +163,16 @@ function stationCards(of: SheetOf): Content[] {
 }
 
 /** How each kind of sheet is laid out for one lane. */
-export const sheetKinds: Record<SheetKind, (of: SheetOf) => Content[]> = {
+export const sheetKinds: Record<SheetKind, (sheet: SheetOf) => Content[]> = {
   session: sessionSheet,
   poster,
   stations: stationCards,
   coin: coinSheet,
   cards: playingCards,
   results: resultsForm,
-  fetch: (of) => [head(of), { stack: of.publication.kit.length ? fetchPart(of) : [of.words.nothing], fontSize: 15 }],
-  care: (of) => [head(of), { stack: carePart(of), fontSize: 15 }],
+  fetch: (sheet) => [
+    head(sheet),
+    { stack: sheet.publication.kit.length ? fetchPart(sheet) : [sheet.words.nothing], fontSize: 15 },
+  ],
+  care: (sheet) => [head(sheet), { stack: carePart(sheet), fontSize: 15 }],
 }

@@ -1,14 +1,14 @@
 import type { Content } from 'pdfmake/interfaces.js'
-import type { Language, Library, Workout } from '@esfuerzo/core'
+import type { Language, Library, Session } from '@esfuerzo/core'
 import { findingText, levels, type Finding } from '@esfuerzo/core/checks'
 import { pulsePart } from './pulsePart.ts'
 import { sheetWords } from './words.ts'
 
 /** One thing that was said: what, for whom, why; and what she answered. */
-function line({ groups, answered, ...finding }: Finding, workout: Workout, language: Language): Content {
+function line({ groups, answered, ...finding }: Finding, session: Session, language: Language): Content {
   const { what, why } = findingText(finding, language)
-  const some = groups.length > 0 && groups.length < workout.groups.length
-  const letters = workout.groups.filter((g) => groups.includes(g.id)).map((g) => g.letter)
+  const some = groups.length > 0 && groups.length < session.groups.length
+  const letters = session.groups.filter((g) => groups.includes(g.id)).map((g) => g.letter)
   const words = sheetWords[language]
   return {
     stack: [
@@ -22,22 +22,22 @@ function line({ groups, answered, ...finding }: Finding, workout: Workout, langu
 
 /** What a colleague would say to a session, and each lane's predicted pulse, on paper, for the teacher alone. */
 export function lookSheet(
-  workout: Workout,
+  session: Session,
   findings: readonly Finding[],
   language: Language,
   library: Library,
 ): Content[] {
   const words = sheetWords[language]
   return [
-    { text: workout.title, style: 'title' },
+    { text: session.title, style: 'title' },
     { text: words.look, style: 'lead' },
     ...levels.flatMap((level): Content[] => {
       const own = findings.filter((f) => f.level === level)
       if (!own.length) return []
-      return [{ text: words.levels[level], style: 'h2' }, ...own.map((f) => line(f, workout, language))]
+      return [{ text: words.levels[level], style: 'h2' }, ...own.map((f) => line(f, session, language))]
     }),
     ...(findings.length ? [] : [words.nothingToSay]),
-    ...pulsePart(workout, library, language),
+    ...pulsePart(session, library, language),
     { text: words.schoolFirst, fontSize: 9, color: '#3A4846', margin: [0, 12, 0, 0] },
   ]
 }

@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js'
-import { sessionView, type Language, type Library, type Workout } from '@esfuerzo/core'
+import { sessionView, type Language, type Library, type Session } from '@esfuerzo/core'
 import { pulseBand, pulseCurve, pulseZones, type PulseCurve } from '@esfuerzo/core/pulse'
 import { sheetWords } from './words.ts'
 
@@ -13,8 +13,8 @@ function picture({ points, rest, top, from }: PulseCurve): string {
   const seconds = points.at(-1)?.at || 1
   const x = (at: number) => ((width * at) / seconds).toFixed(1)
   const y = (beats: number) => (height - (height * (beats - rest + margin)) / (top - rest + 2 * margin)).toFixed(1)
-  const line = (of: readonly PulseCurve['points'][number][], by: number) =>
-    of.map(({ at, beats }) => `${x(at)},${y(beats + by)}`).join(' ')
+  const line = (points: readonly PulseCurve['points'][number][], by: number) =>
+    points.map(({ at, beats }) => `${x(at)},${y(beats + by)}`).join(' ')
   const zone = (beats: number) =>
     `<line x1="0" x2="${width}" y1="${y(beats)}" y2="${y(beats)}" stroke="#5B6866" stroke-width="0.5" stroke-dasharray="3 2"/>`
   return [
@@ -32,9 +32,9 @@ function picture({ points, rest, top, from }: PulseCurve): string {
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
-export function pulsePart(workout: Workout, library: Library, language: Language): Content[] {
+export function pulsePart(session: Session, library: Library, language: Language): Content[] {
   const words = sheetWords[language]
-  const lanes = sessionView(workout, library).flatMap(({ group, blocks }) => {
+  const lanes = sessionView(session, library).flatMap(({ group, blocks }) => {
     const steps = blocks.flatMap(({ start, timed }) => timed.steps.map((step) => ({ ...step, at: start + step.at })))
     return steps.length ? [{ group, curve: pulseCurve(steps, group, library) }] : []
   })

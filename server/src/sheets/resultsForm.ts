@@ -35,17 +35,17 @@ const pulsePart = ({ words, lane }: SheetOf): Content[] => [
 ]
 
 /** A form for results: a box for everything the session asks to be written down; pulse where it does; how it felt. */
-export function resultsForm(of: SheetOf): Content[] {
-  const asked = recordRows(of.publication, of.lane, of.language)
-  const named = { rounds: of.words.roundsDone, level: of.words.level, points: of.words.points }
+export function resultsForm(sheet: SheetOf): Content[] {
+  const asked = recordRows(sheet.publication, sheet.lane, sheet.language)
+  const named = { rounds: sheet.words.roundsDone, level: sheet.words.level, points: sheet.words.points }
   const nameOf = ({ kind, name }: RecordRow) => name ?? (kind in named ? named[kind as keyof typeof named] : '')
   const box = (on: boolean): TableCell =>
     on ? { svg: boxMark(24), width: 24, alignment: 'center', margin: [0, 9, 0, 0] } : { text: '' }
   const clean = asked.some(({ kind }) => kind === 'station')
   const weighed = asked.some(({ kg }) => kg !== undefined)
   return [
-    head(of, `${of.words.results}: ${of.publication.title}`),
-    { text: `${of.words.alias} ____________________     ${of.words.date} ______________`, margin: [0, 6, 0, 12] },
+    head(sheet, `${sheet.words.results}: ${sheet.publication.title}`),
+    { text: `${sheet.words.alias} ____________________     ${sheet.words.date} ______________`, margin: [0, 6, 0, 12] },
     ...(asked.length
       ? [
           {
@@ -57,8 +57,8 @@ export function resultsForm(of: SheetOf): Content[] {
                 [
                   '',
                   '',
-                  ...(clean ? [{ text: of.words.clean, fontSize: 9 }] : []),
-                  ...(weighed ? [{ text: of.words.weight, fontSize: 9 }] : []),
+                  ...(clean ? [{ text: sheet.words.clean, fontSize: 9 }] : []),
+                  ...(weighed ? [{ text: sheet.words.weight, fontSize: 9 }] : []),
                 ],
                 ...asked.map((row): TableCell[] => [
                   {
@@ -78,7 +78,7 @@ export function resultsForm(of: SheetOf): Content[] {
           } as Content,
         ]
       : []),
-    ...(asksPulse(of.lane) ? pulsePart(of) : []),
-    ...feltPart(of, feltScale(of.lane.grades)),
+    ...(asksPulse(sheet.lane) ? pulsePart(sheet) : []),
+    ...feltPart(sheet, feltScale(sheet.lane.grades)),
   ]
 }

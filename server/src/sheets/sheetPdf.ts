@@ -50,8 +50,11 @@ export const pdfOf = (
         lead: { fontSize: 13, margin: [0, 0, 0, 4] },
         h2: { font: 'Display', fontSize: 15, margin: [0, 12, 0, 4] },
       },
-      footer: (page: number, of: number) => ({
-        columns: [{ text: `Esfuerzo · ${title}` }, { text: sheetWords[language].page(page, of), alignment: 'right' }],
+      footer: (page: number, pages: number) => ({
+        columns: [
+          { text: `Esfuerzo · ${title}` },
+          { text: sheetWords[language].page(page, pages), alignment: 'right' },
+        ],
         fontSize: 8,
         color: '#5B6866',
         margin: [margin, 12, margin, 0],

@@ -2,13 +2,13 @@ import { sheetRows, type SheetBlock, type SheetRow, type SheetSection } from '@e
 import type { SheetOf } from './parts.ts'
 
 /** The session's parts as paper shows them to the lane. */
-export const sectionsOf = (of: SheetOf): SheetSection[] => sheetRows(of.publication, of.lane, of.language)
+export const sectionsOf = (sheet: SheetOf): SheetSection[] => sheetRows(sheet.publication, sheet.lane, sheet.language)
 
 /** Every station once, without those of a surprise. */
-export const stationRowsOf = (of: SheetOf, role = true): { row: SheetRow; block: SheetBlock }[] =>
-  sectionsOf(of)
-    .filter((section) => !section.surprise && (role || mainRoles.has(roleOf(of, section.id))))
+export const stationRowsOf = (sheet: SheetOf, role = true): { row: SheetRow; block: SheetBlock }[] =>
+  sectionsOf(sheet)
+    .filter((section) => !section.surprise && (role || mainRoles.has(roleOf(sheet, section.id))))
     .flatMap((s) => s.blocks)
     .flatMap((block) => block.rows.map((row) => ({ row, block })))
 const mainRoles = new Set(['main', 'skill', 'challenge'])
-const roleOf = (of: SheetOf, id: string) => of.publication.sections.find((s) => s.id === id)?.role ?? 'main'
+const roleOf = (sheet: SheetOf, id: string) => sheet.publication.sections.find((s) => s.id === id)?.role ?? 'main'

@@ -43,7 +43,7 @@ export interface SheetWords {
   level: string
   points: string
   nothing: string
-  page: (n: number, of: number) => string
+  page: (n: number, pages: number) => string
   clean: string
   weight: string
   /** For the teacher: what is worth a look. */
@@ -117,7 +117,7 @@ const en: SheetWords = {
   level: 'Level reached',
   points: 'Points, round by round',
   nothing: 'Nothing of this kind is in the session.',
-  page: (n, of) => `${n} / ${of}`,
+  page: (n, pages) => `${n} / ${pages}`,
   clean: 'clean?',
   weight: 'weight',
   look: 'Worth a look, for you',
@@ -196,7 +196,7 @@ const es: SheetWords = {
   level: 'Nivel alcanzado',
   points: 'Puntos, ronda a ronda',
   nothing: 'En esta sesión no hay nada de esto.',
-  page: (n, of) => `${n} / ${of}`,
+  page: (n, pages) => `${n} / ${pages}`,
   clean: '¿bien?',
   weight: 'peso',
   look: 'Para mirar otra vez, para ti',

@@ -1,4 +1,4 @@
-import { libraryFor, stationsOf, valueFor, type Library, type Workout } from '@esfuerzo/core'
+import { libraryFor, stationsOf, valueFor, type Library, type Session } from '@esfuerzo/core'
 import type { Publication } from '@esfuerzo/core/publication'
 
 /** What later work asks of what was sent home: which moves and families, which forms of work, how long. */
@@ -17,15 +17,15 @@ const familiesOf = (moves: readonly string[], library: Library): string[] => [
 ]
 
 /** The facts of a session as it is sent home: of what some group does. */
-export function factsOf(workout: Workout, publication: Publication, ours: Library): PublishedFacts {
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+export function factsOf(session: Session, publication: Publication, ours: Library): PublishedFacts {
+  const blocks = session.sections.flatMap((s) => s.blocks)
   const done = blocks
     .flatMap((b) => stationsOf(b))
-    .flatMap(({ cells }) => workout.groups.map(({ id }) => valueFor(cells, id).move))
+    .flatMap(({ cells }) => session.groups.map(({ id }) => valueFor(cells, id).move))
   const moves = [...new Set(done)].sort()
   return {
     moves,
-    families: familiesOf(moves, libraryFor(workout, ours)),
+    families: familiesOf(moves, libraryFor(session, ours)),
     forms: [...new Set(blocks.map((b) => b.form))],
     minutes: minutesOf(publication),
   }

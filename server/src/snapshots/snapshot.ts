@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import canonicalizePackage from 'canonicalize'
-import { type Library, type Workout } from '@esfuerzo/core'
+import { type Library, type Session } from '@esfuerzo/core'
 import { outlineOf, publish, type Outline } from '@esfuerzo/core/publication'
 import { factsOf, type PublishedFacts } from './facts.ts'
 
@@ -21,13 +21,13 @@ export interface Snapshot {
  *
  * @throws {ProblemError} where there is nothing to send, or more than may be sent
  */
-export function snapshotOf(workout: Workout, library: Library, schoolNote?: string): Snapshot {
-  const publication = publish(workout, library, schoolNote)
+export function snapshotOf(session: Session, library: Library, schoolNote?: string): Snapshot {
+  const publication = publish(session, library, schoolNote)
   const body = canonicalize(publication)!
   return {
     body,
     sha256: createHash('sha256').update(body).digest('hex'),
     outline: outlineOf(publication),
-    facts: factsOf(workout, publication, library),
+    facts: factsOf(session, publication, library),
   }
 }

@@ -26,13 +26,13 @@ export async function dropRows(db: Knex, table: string, which: (query: Knex.Quer
 /**
  * Deletes everything that children did which belongs to some pupils or links: runs with their results, then what was typed.
  *
- * @param of rows of `pupils` or `publications`, by their ids
+ * @param whose rows of `pupils` or `publications`, by their ids
  */
 export async function dropDone(
   db: Knex,
-  of: { pupils: Knex.QueryBuilder } | { publications: Knex.QueryBuilder },
+  whose: { pupils: Knex.QueryBuilder } | { publications: Knex.QueryBuilder },
 ): Promise<void> {
-  const [key, ids] = 'pupils' in of ? ['pupil_id', of.pupils] : ['publication_id', of.publications]
+  const [key, ids] = 'pupils' in whose ? ['pupil_id', whose.pupils] : ['publication_id', whose.publications]
   for (const table of ['runs', 'results'])
     await dropRows(db, table, (query) => void query.whereIn(`${table}.${key}`, ids.clone().select('id')))
 }

@@ -135,8 +135,8 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
   })
 
   /** The address there is; none where it was made under another secret, which nobody can say again. */
-  async function linkOf(of: Knex, teacherId: string, id: string) {
-    const row = await findTermLink(of, teacherId, id)
+  async function linkOf(from: Knex, teacherId: string, id: string) {
+    const row = await findTermLink(from, teacherId, id)
     const token = row && linkToken('term', row.id, secret)
     return row && token && tokenHash(token) === row.token_hash
       ? { token, madeAt: row.created_at.toISOString() }
@@ -171,8 +171,8 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
     }))
 
   implement(router, 'listTermLinks', async ({ teacherId, params }) => ({
-    links: (await followed(teacherId, params.id)).map(({ workoutId, token, endsAt }) => ({
-      workout: workoutId,
+    links: (await followed(teacherId, params.id)).map(({ sessionId, token, endsAt }) => ({
+      workout: sessionId,
       token,
       endsAt: endsAt.toISOString(),
     })),

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { LRUCache } from 'lru-cache'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { ServerError } from '../http/serverError.ts'
 import { owned } from '../rights/rights.ts'
 import type { JobPool } from '../workers/jobPool.ts'
@@ -31,7 +31,7 @@ export function openSessionMinutes(db: Knex, pool: JobPool): SessionMinutes {
       const missing = sessions.filter((session) => !known.has(keyOf(session)))
       for (let from = 0; from < missing.length; from += atOnce) {
         const ids = missing.slice(from, from + atOnce).map(({ id }) => id)
-        const rows: (AtRevision & { document: Workout })[] = await owned(db, teacherId, 'workouts')
+        const rows: (AtRevision & { document: Session })[] = await owned(db, teacherId, 'workouts')
           .whereIn('id', ids)
           .select('id', 'revision', 'document')
         try {

@@ -101,16 +101,16 @@ export async function sessionsOf(
 export async function followedLinks(
   db: Knex,
   teacherId: string,
-  workoutIds: readonly string[],
-): Promise<{ id: string; workoutId: string; endsAt: Date }[]> {
+  sessionIds: readonly string[],
+): Promise<{ id: string; sessionId: string; endsAt: Date }[]> {
   const rows: { id: string; workout_id: string; ends_at: Date }[] = await owned(db, teacherId, 'publications')
     .where({ ended_at: null })
-    .whereIn('workout_id', [...workoutIds])
+    .whereIn('workout_id', [...sessionIds])
     .where('ends_at', '>', db.fn.now())
     .distinctOn('workout_id')
     .select('id', 'workout_id', 'ends_at')
     .orderBy([{ column: 'workout_id' }, { column: 'created_at', order: 'desc' }])
-  return rows.map((r) => ({ id: r.id, workoutId: r.workout_id, endsAt: r.ends_at }))
+  return rows.map((r) => ({ id: r.id, sessionId: r.workout_id, endsAt: r.ends_at }))
 }
 
 interface LinkRow {

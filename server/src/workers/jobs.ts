@@ -5,7 +5,7 @@ import {
   sessionView,
   type Language,
   type Library,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { pacedRun, type PacedRun } from '@esfuerzo/core/change'
 import { publicationSchema, publish, type Publication } from '@esfuerzo/core/publication'
@@ -22,7 +22,7 @@ import { sheetWords } from '../sheets/words.ts'
 
 /** A session as it lies in the database, and the line of the school's own. */
 export interface Draft {
-  document: Workout
+  document: Session
   schoolNote?: string
 }
 
@@ -43,7 +43,7 @@ export interface Jobs {
   draftSheet: { asked: { draft: Draft; sheet: Sheet }; answer: Uint8Array }
   /** What is worth a look in a session as it is now, for the teacher. */
   lookSheet: {
-    asked: { document: Workout; policies: RulePolicies; language: Language; paper: Paper }
+    asked: { document: Session; policies: RulePolicies; language: Language; paper: Paper }
     answer: Uint8Array
   }
   /** The class book's columns of what was sent home, for a class of such grades; none where no lane is theirs. */
@@ -54,7 +54,7 @@ export interface Jobs {
     answer: PacedRun[]
   }
   /** How many minutes sessions take for a class of such grades, for anybody where none are said; undefined of one that cannot be read. */
-  minutes: { asked: { documents: Workout[]; grades?: number[] }; answer: (number | undefined)[] }
+  minutes: { asked: { documents: Session[]; grades?: number[] }; answer: (number | undefined)[] }
   /** Codes of a class to cut out. */
   slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }
   /** A sheet of what was sent home. */
@@ -72,10 +72,10 @@ async function lanesPdf(publication: Publication, { lanes, ...sheet }: Sheet): P
   return sheetPdf(publication, { ...sheet, lanes: known })
 }
 
-function minutesOf(workout: Workout, library: Library, grades?: number[]): number | undefined {
-  const own = new Set(lanesOfClass(workout.groups, grades).map(({ id }) => id))
+function minutesOf(session: Session, library: Library, grades?: number[]): number | undefined {
+  const own = new Set(lanesOfClass(session.groups, grades).map(({ id }) => id))
   try {
-    const lanes = sessionView(workout, library).filter(({ group }) => own.has(group.id))
+    const lanes = sessionView(session, library).filter(({ group }) => own.has(group.id))
     return longestMinutes(lanes.map((lane) => lane.totals.session.seconds))
   } catch (error) {
     if (error instanceof ProblemError) return undefined
@@ -100,10 +100,10 @@ export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library)
   },
   pace: async ({ body, runs }) => {
     const { lanes } = JSON.parse(body) as Publication
-    return runs.flatMap(({ text, ...of }): PacedRun[] => {
+    return runs.flatMap(({ text, ...facts }): PacedRun[] => {
       const run = readDocument(runDocument, JSON.parse(text))
       const lane = lanes.find((l) => l.id === run.group)
-      const paced = lane && pacedRun(run, lane, of)
+      const paced = lane && pacedRun(run, lane, facts)
       return paced ? [paced] : []
     })
   },

@@ -4,7 +4,7 @@ import { newTerm } from '@esfuerzo/core/term'
 import { endpoints, type EndpointName, type PublicationInfo } from '@esfuerzo/contract'
 import { keepOriginal } from '../../src/originals/store.ts'
 import { pupilCode } from '../../src/pupils/pupilCode.ts'
-import { ownSquat, runOf, sentWorkout, smallWorkout, type Agent, type TestServer } from './testServer.ts'
+import { ownSquat, runOf, sentSession, smallSession, type Agent, type TestServer } from './testServer.ts'
 
 /** What the routes are asked about: one of everything a teacher has. */
 export interface Subjects {
@@ -32,7 +32,7 @@ export interface Subjects {
 export const noToken = 'A'.repeat(22)
 
 const felt = { what: 'felt' }
-const somePart = () => partOf(smallWorkout(), smallWorkout().sections[1]!)
+const somePart = () => partOf(smallSession(), smallSession().sections[1]!)
 const aTerm = (session: string) => ({
   ...newTerm('Springs all term', '2027-01-04'),
   places: [{ id: 'd1', date: '2027-01-05', session }],
@@ -40,8 +40,8 @@ const aTerm = (session: string) => ({
 
 /** One of everything, anew; what there was of it is gone. */
 export async function makeSubjects(server: TestServer, own: Agent): Promise<Subjects> {
-  const sent = await sentWorkout(own)
-  const { publication: ended } = await sentWorkout(own)
+  const sent = await sentSession(own)
+  const { publication: ended } = await sentSession(own)
   await own.post(`/api/publications/${ended.id}/end`).send({ misused: true }).expect(200)
   const run = runOf(sent.publication)
   await server.browser().post(`/api/go/${sent.publication.token}/runs`).send(run).expect(200)
@@ -83,7 +83,7 @@ const bodies: Partial<Record<EndpointName, (about: Subjects) => unknown>> = {
   signIn: () => ({ email: 'nobody@island.example', password: 'wrong' }),
   signInByLink: () => ({ token: noToken }),
   changePassword: () => ({ current: 'not the password', next: 'another good one' }),
-  createWorkout: () => ({ document: smallWorkout() }),
+  createSession: () => ({ document: smallSession() }),
   createTerm: ({ sent }) => ({ document: aTerm(sent.workoutId) }),
   saveTerm: ({ sent }) => ({ revision: 1, document: aTerm(sent.workoutId) }),
   signUp: () => ({ name: 'New', email: `${Math.random()}@island.example`, zone: 'UTC' }),
@@ -97,8 +97,8 @@ const bodies: Partial<Record<EndpointName, (about: Subjects) => unknown>> = {
   sendCopy: () => ({}),
   keepPart: () => ({ name: 'Springs', part: somePart() }),
   renamePart: () => ({ name: 'Another name' }),
-  saveWorkout: () => ({ revision: 1, document: smallWorkout('Changed') }),
-  publishWorkout: () => ({ revision: 1, days: 7 }),
+  saveSession: () => ({ revision: 1, document: smallSession('Changed') }),
+  publishSession: () => ({ revision: 1, days: 7 }),
   sendRun: ({ sent }) => runOf(sent.publication),
   addClass: () => ({ name: '2b', grades: [2] }),
   saveClass: () => ({ name: '3b', grades: [3] }),

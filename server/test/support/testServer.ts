@@ -11,10 +11,10 @@ import {
   addStation,
   copyOfMove,
   indexLibrary,
-  newWorkout,
+  newSession,
   type Library,
   type OwnMove,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { publish } from '@esfuerzo/core/publication'
 import { type Run } from '@esfuerzo/core/run'
@@ -143,8 +143,8 @@ export type TestServer = Awaited<ReturnType<typeof testServer>>
 export type Agent = ReturnType<TestServer['browser']>
 
 /** A session of two groups with one station that asks for reps. */
-export function smallWorkout(title = 'Springs'): Workout {
-  const empty = newWorkout(
+export function smallSession(title = 'Springs'): Session {
+  const empty = newSession(
     title,
     [
       [0, 1],
@@ -153,13 +153,13 @@ export function smallWorkout(title = 'Springs'): Workout {
     20,
     library.version,
   )
-  const workout = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
-  return { ...workout, sections: workout.sections.map((s) => ({ ...s, note: 'only for me' })) }
+  const session = addStation(empty, 'b2', cellsFor(library.moves.get('pogo')!, empty.groups, 'intervals'))
+  return { ...session, sections: session.sections.map((s) => ({ ...s, note: 'only for me' })) }
 }
 
 /** Makes a session and sends it out. */
-export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
-  const { body: saved } = await agent.post('/api/workouts').send({ document: workout }).expect(200)
+export async function sentSession(agent: Agent, session = smallSession()) {
+  const { body: saved } = await agent.post('/api/workouts').send({ document: session }).expect(200)
   const { body: publication } = (await agent
     .post(`/api/workouts/${saved.id}/publications`)
     .send({ revision: 1, days: 7 })
@@ -167,7 +167,7 @@ export async function sentWorkout(agent: Agent, workout = smallWorkout()) {
   return { workoutId: saved.id as string, publication }
 }
 
-/** A child's run of {@link smallWorkout}. */
+/** A child's run of {@link smallSession}. */
 export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Run => ({
   format: 'esfuerzo.run',
   version: 3,
@@ -198,4 +198,4 @@ export async function exportOf(agent: Agent): Promise<Record<string, string>> {
   return Object.fromEntries(Object.entries(files).map(([name, data]) => [name, strFromU8(data)]))
 }
 
-export const published = () => publish(smallWorkout(), library)
+export const published = () => publish(smallSession(), library)

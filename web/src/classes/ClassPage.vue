@@ -31,7 +31,7 @@ const route = useRoute()
 const router = useRouter()
 const settings = useSettings()
 void settings.load()
-const of = shallowRef<SchoolClass>()
+const schoolClass = shallowRef<SchoolClass>()
 const pupils = shallowRef<readonly Pupil[]>([])
 const removed = shallowRef<readonly RemovedPupil[]>([])
 const classes = shallowRef<readonly SchoolClass[]>([])
@@ -52,7 +52,7 @@ const load = () =>
       client('readTests', { params: params.value }),
     ])
     tests.value = measured.tests
-    of.value = read.class
+    schoolClass.value = read.class
     pupils.value = read.pupils
     removed.value = read.removed
     classes.value = all.classes
@@ -77,23 +77,25 @@ const items = computed(() =>
     title: t('book.session', { title: s.title, date: day(s.sentAt), n: s.pupils, of: pupils.value.length }),
   })),
 )
-const soon = computed(() => of.value && goesSoon(of.value, DateTime.now().toISODate()))
+const soon = computed(() => schoolClass.value && goesSoon(schoolClass.value, DateTime.now().toISODate()))
 
 /** Up to which day results would go at once, were it saved so. */
 const drops = computed(() => {
-  if (!of.value || !isWhole(draft.value)) return undefined
+  if (!schoolClass.value || !isWhole(draft.value)) return undefined
   const today = DateTime.now().toISODate()
-  const [now, then] = [of.value, draft.value].map((rule) => lastYearToGo(rule, today))
+  const [now, then] = [schoolClass.value, draft.value].map((rule) => lastYearToGo(rule, today))
   return then! > now! ? then : undefined
 })
 const save = (next = draft.value) =>
   tried(async () => {
-    const body = changedFields(draftOf(of.value!), cleanDraft(next))
-    of.value = await client('saveClass', { params: params.value, body })
-    draft.value = draftOf(of.value)
+    const body = changedFields(draftOf(schoolClass.value!), cleanDraft(next))
+    schoolClass.value = await client('saveClass', { params: params.value, body })
+    draft.value = draftOf(schoolClass.value)
     saved.value = true
   })
-const onKeepLonger = () => of.value && save({ ...draftOf(of.value), keepMonths: Math.min(24, of.value.keepMonths + 3) })
+const onKeepLonger = () =>
+  schoolClass.value &&
+  save({ ...draftOf(schoolClass.value), keepMonths: Math.min(24, schoolClass.value.keepMonths + 3) })
 const onRemove = () =>
   tried(async () => {
     await client('removeClass', { params: params.value })
@@ -106,20 +108,20 @@ watch(draft, () => (saved.value = false))
   <main class="class">
     <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
     <p v-if="notMade" class="care" role="alert">{{ t(`errors.${notMade}`) }}</p>
-    <p v-if="!of && !problem" class="quiet">{{ t('loading') }}</p>
-    <template v-if="of">
+    <p v-if="!schoolClass && !problem" class="quiet">{{ t('loading') }}</p>
+    <template v-if="schoolClass">
       <header>
         <div>
-          <h1>{{ of.name }}</h1>
+          <h1>{{ schoolClass.name }}</h1>
           <p class="quiet">
             {{
               t(
                 'classes.about',
-                { grades: gradesName(of.grades, settings.gradeNames), n: pupils.length },
+                { grades: gradesName(schoolClass.grades, settings.gradeNames), n: pupils.length },
                 pupils.length,
               )
             }}
-            · {{ t('classes.kept', { date: day(keptUntil(of)) }) }}
+            · {{ t('classes.kept', { date: day(keptUntil(schoolClass)) }) }}
           </p>
         </div>
         <div class="views no-paper" role="tablist">
@@ -159,8 +161,8 @@ watch(draft, () => (saved.value = false))
               @update:model-value="router.replace({ query: { ...route.query, session: $event } })"
             />
             <BookPanel
-              :key="`${of.id} ${shown.id}`"
-              :of="of"
+              :key="`${schoolClass.id} ${shown.id}`"
+              :of="schoolClass"
               :pupils="pupils"
               :publication="shown.id"
               :title="shown.title"
@@ -168,7 +170,7 @@ watch(draft, () => (saved.value = false))
               <template #pupils><v-btn class="main" @click="show('pupils')">{{ t('pupils.add') }}</v-btn></template>
               <template #tools="{ book }"
                 ><v-btn :disabled="making" @click="make(shown.workoutId, classId)">{{ t('next.make') }}</v-btn>
-                <BookTools :book="book" :pupils="pupils" :title="`${of.name} ${shown.title}`"
+                <BookTools :book="book" :pupils="pupils" :title="`${schoolClass.name} ${shown.title}`"
               /></template>
             </BookPanel>
           </template>
@@ -177,12 +179,12 @@ watch(draft, () => (saved.value = false))
           v-else-if="view === 'tests'"
           :tests="tests"
           :pupils="pupils"
-          :grade="Math.min(...of.grades)"
+          :grade="Math.min(...schoolClass.grades)"
           @open="router.replace({ query: { show: 'results', session: $event } })"
         />
         <PupilsPanel
           v-else-if="view === 'pupils'"
-          :of="of"
+          :of="schoolClass"
           :pupils="pupils"
           :removed="removed"
           :classes="classes"
@@ -204,7 +206,11 @@ watch(draft, () => (saved.value = false))
             <span class="quiet">{{ t('classes.removeLead') }}</span>
           </div>
         </form>
-        <PaceCard v-if="view === 'class'" :of="of" @use="(pace) => of && save({ ...draftOf(of), pace })" />
+        <PaceCard
+          v-if="view === 'class'"
+          :of="schoolClass"
+          @use="(pace) => schoolClass && save({ ...draftOf(schoolClass), pace })"
+        />
       </section>
     </template>
   </main>

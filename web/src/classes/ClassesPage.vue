@@ -44,7 +44,7 @@ const onRestore = (id: string) =>
   })
 const day = (iso: string) => DateTime.fromISO(iso).setLocale(locale.value).toFormat('d LLL yyyy')
 const today = DateTime.now().toISODate()
-const soon = (of: SchoolClass) => goesSoon(of, today)
+const soon = (schoolClass: SchoolClass) => goesSoon(schoolClass, today)
 </script>
 
 <template>
@@ -69,21 +69,21 @@ const soon = (of: SchoolClass) => goesSoon(of, today)
       <v-btn class="main" @click="adding = true">{{ t('classes.new') }}</v-btn>
     </section>
     <ul v-if="classes?.length" class="card">
-      <li v-for="of in classes" :key="of.id">
-        <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ of.name }}</router-link>
+      <li v-for="c in classes" :key="c.id">
+        <router-link :to="{ name: 'class', params: { classId: c.id } }">{{ c.name }}</router-link>
         <span class="quiet"
-          >{{ t('classes.about', { grades: gradesName(of.grades, settings.gradeNames), n: of.pupils }, of.pupils) }}
+          >{{ t('classes.about', { grades: gradesName(c.grades, settings.gradeNames), n: c.pupils }, c.pupils) }}
         </span>
-        <span v-if="soon(of)" class="care">{{ t('classes.soon', { date: day(soon(of)!) }) }}</span>
+        <span v-if="soon(c)" class="care">{{ t('classes.soon', { date: day(soon(c)!) }) }}</span>
       </li>
     </ul>
     <section v-if="removed.length" class="card" aria-labelledby="removed">
       <h2 id="removed">{{ t('classes.removed') }}</h2>
       <ul>
-        <li v-for="of in removed" :key="of.id">
-          <b>{{ of.name }}</b>
-          <span class="quiet">{{ t('classes.goneOn', { n: of.pupils, date: day(of.goneAt) }) }}</span>
-          <v-btn size="small" @click="onRestore(of.id)">{{ t('classes.restore') }}</v-btn>
+        <li v-for="c in removed" :key="c.id">
+          <b>{{ c.name }}</b>
+          <span class="quiet">{{ t('classes.goneOn', { n: c.pupils, date: day(c.goneAt) }) }}</span>
+          <v-btn size="small" @click="onRestore(c.id)">{{ t('classes.restore') }}</v-btn>
         </li>
       </ul>
     </section>

@@ -97,10 +97,10 @@ onBeforeRouteLeave(() => session.leave())
 
 /** Nothing is in it yet: somebody may draft it. */
 const isEmpty = computed(() =>
-  session.workout.sections.every((s) => s.blocks.every((b) => hasStations(b) && b.stations.length === 0)),
+  session.document.sections.every((s) => s.blocks.every((b) => hasStations(b) && b.stations.length === 0)),
 )
 const aim = computed(() => {
-  const { aim: a, home, minutes } = session.workout
+  const { aim: a, home, minutes } = session.document
   return [
     ...a.builds.map((b) => t(`builds.${b}`)),
     ...(a.target ? [`“${a.target}”`] : []),
@@ -119,7 +119,7 @@ async function onHandOut() {
 /** Runs the session as a family would, from the first step of the row the cursor is on. */
 async function onPlay() {
   const row = cursor.selectedRow
-  const group = cursor.scope === 'all' ? session.workout.groups[0]!.id : cursor.scope[0]!
+  const group = cursor.scope === 'all' ? session.document.groups[0]!.id : cursor.scope[0]!
   const blocks = timed.lanes.find((l) => l.group.id === group)?.blocks ?? []
   if (!blocks.some(({ timed }) => timed.steps.some((s) => s.kind === 'work'))) {
     messages.say({ text: 'nothingToPlay' })
@@ -143,7 +143,7 @@ async function onPlay() {
       <header>
         <h1>
           <button type="button" class="title" :title="t('compose.details')" @click="details = true">
-            {{ session.workout.title }}
+            {{ session.document.title }}
           </button>
         </h1>
         <SaveMark

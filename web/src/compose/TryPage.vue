@@ -24,7 +24,7 @@ const result = computed(() => {
   try {
     // Read as a family's device reads it, so that what is tried is what is sent.
     const publication = publicationSchema.parse(
-      JSON.parse(JSON.stringify(publish(session.workout, library, settings.settings?.familyNote))),
+      JSON.parse(JSON.stringify(publish(session.document, library, settings.settings?.familyNote))),
     )
     const known = publication.lanes.map((l) => l.id)
     const wanted = [route.query.lane].flat().filter((id) => id !== null && known.includes(id!)) as string[]

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { libraryFor, ProblemError, sessionProblems, type Workout } from '@esfuerzo/core'
+import { libraryFor, ProblemError, sessionProblems, type Session } from '@esfuerzo/core'
 import type { ReadText } from '@esfuerzo/core/notation'
 import { longestOriginal } from '@esfuerzo/contract'
 import { longest } from '../reading/longest.ts'
@@ -30,10 +30,10 @@ const busy = ref(false)
 const problem = ref('')
 
 /** Its minutes are those the text says, else those it takes, in steps of five, so that the finish line stands where it ends. */
-function document({ workout, said }: ReadText): Workout {
-  if (said.minutes) return workout
-  const minutes = Math.min(120, Math.max(5, Math.ceil(longest(workout) / 300) * 5))
-  return { ...workout, minutes }
+function document({ workout: session, said }: ReadText): Session {
+  if (said.minutes) return session
+  const minutes = Math.min(120, Math.max(5, Math.ceil(longest(session) / 300) * 5))
+  return { ...session, minutes }
 }
 async function onTake(read: ReadText, text: string) {
   busy.value = true
@@ -43,7 +43,7 @@ async function onTake(read: ReadText, text: string) {
     const problems = sessionProblems(made, libraryFor(made, library))
     if (problems.length) throw new ProblemError(problems)
     const original = (props.file ? `${props.file}\n\n${text}` : text).slice(0, longestOriginal)
-    const { id } = await client('createWorkout', { body: { document: made, original } })
+    const { id } = await client('createSession', { body: { document: made, original } })
     open.value = false
     emit('made', { id, title: made.title })
     await router.push({ name: 'compose', params: { id } })

@@ -2,13 +2,13 @@
 import { DateTime } from 'luxon'
 import { onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { callCode, type RemovedWorkout } from '@esfuerzo/contract'
+import { callCode, type RemovedSession } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { removalsOver } from './removing.ts'
 
 /** What was taken off the Desk, until it is gone for good. */
 const { t, locale } = useI18n()
-const workouts = shallowRef<RemovedWorkout[]>()
+const sessions = shallowRef<RemovedSession[]>()
 const problem = ref('')
 /** Gone for good cannot be undone, so it is asked for twice. */
 const sure = ref<string>()
@@ -24,18 +24,18 @@ async function tried(work: () => Promise<unknown>) {
 const load = () =>
   tried(async () => {
     await removalsOver()
-    workouts.value = (await client('listBin', {})).workouts
+    sessions.value = (await client('listBin', {})).workouts
   })
 onMounted(load)
-const gone = (id: string) => (workouts.value = workouts.value?.filter((w) => w.id !== id))
+const gone = (id: string) => (sessions.value = sessions.value?.filter((w) => w.id !== id))
 const onRestore = (id: string) =>
   tried(async () => {
-    await client('restoreWorkout', { params: { id } })
+    await client('restoreSession', { params: { id } })
     gone(id)
   })
 const onDelete = (id: string) =>
   tried(async () => {
-    await client('deleteWorkout', { params: { id } })
+    await client('deleteSession', { params: { id } })
     gone(id)
     sure.value = undefined
   })
@@ -47,12 +47,12 @@ const ago = (iso: string) => DateTime.fromISO(iso).toRelative({ locale: locale.v
     <h1>{{ t('bin.title') }}</h1>
     <p class="quiet">{{ t('bin.lead') }}</p>
     <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
-    <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
-    <p v-else-if="!workouts.length" class="card empty">
+    <p v-else-if="!sessions" class="quiet">{{ t('loading') }}</p>
+    <p v-else-if="!sessions.length" class="card empty">
       {{ t('bin.none') }} <router-link :to="{ name: 'desk' }">{{ t('lost.back') }}</router-link>
     </p>
     <ul v-else class="card">
-      <li v-for="w in workouts" :key="w.id">
+      <li v-for="w in sessions" :key="w.id">
         <span>
           <b>{{ w.title }}</b>
           <small class="quiet">{{ t('bin.about', { removed: ago(w.removedAt), gone: ago(w.goneAt) }) }}</small>

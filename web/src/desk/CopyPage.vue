@@ -2,7 +2,7 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { type Workout } from '@esfuerzo/core'
+import { type Session } from '@esfuerzo/core'
 import { callCode } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
@@ -14,7 +14,7 @@ import { rowsOf } from '../compose/order/rows.ts'
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const router = useRouter()
-const copy = shallowRef<{ from: string; document: Workout }>()
+const copy = shallowRef<{ from: string; document: Session }>()
 const problem = ref('')
 
 async function tried(work: () => Promise<unknown>) {
@@ -29,10 +29,10 @@ const load = () => tried(async () => (copy.value = await client('readCopy', { pa
 onMounted(load)
 const onTake = () =>
   tried(async () => {
-    const { id } = await client('createWorkout', { body: { document: copy.value!.document } })
+    const { id } = await client('createSession', { body: { document: copy.value!.document } })
     await router.push({ name: 'compose', params: { id } })
   })
-const rows = (document: Workout) => rowsOf(document, library, i18n.global.t).filter((r) => r.kind !== 'empty')
+const rows = (document: Session) => rowsOf(document, library, i18n.global.t).filter((r) => r.kind !== 'empty')
 </script>
 
 <template>

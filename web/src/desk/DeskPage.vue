@@ -4,7 +4,7 @@ import { DateTime } from 'luxon'
 import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
+import { callCode, type SessionSummary } from '@esfuerzo/contract'
 import { goesSoon } from '@esfuerzo/core/classBook'
 import { planText } from '@esfuerzo/core/oldPlans'
 import { client } from '../shared/client.ts'
@@ -16,6 +16,7 @@ import NewSessionDialog from './NewSessionDialog.vue'
 import PlansDialog from './PlansDialog.vue'
 import { leftWords } from './leftWords.ts'
 import { removing } from './removing.ts'
+import { runningTerms, type RunningTerm } from './runningTerms.ts'
 import { usePlans, type PlanFile, type PlanSession } from '../reading/usePlans.ts'
 import RunItem from '../runs/RunItem.vue'
 import { useRuns } from '../runs/useRuns.ts'
@@ -27,11 +28,12 @@ const account = useAccount()
 const settings = useSettings()
 void settings.load()
 const router = useRouter()
-const workouts = shallowRef<WorkoutSummary[]>()
+const sessions = shallowRef<SessionSummary[]>()
 const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
 const problem = ref('')
 /** Classes whose results go within a month. */
 const going = shallowRef<{ id: string; name: string; date: string }[]>([])
+const running = shallowRef<RunningTerm[]>([])
 const adding = ref(false)
 const reading = ref(false)
 const pasted = ref('')
@@ -73,21 +75,29 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
     void import('@esfuerzo/plans/html').then(({ blocksOfHtml }) => onText(planText(blocksOfHtml(html)) || text))
   else onText(text)
 })
-const removed = shallowRef<WorkoutSummary>()
+const removed = shallowRef<SessionSummary>()
 
-const drafts = computed(() => workouts.value?.filter((w) => !w.sentAt) ?? [])
-const sent = computed(() => workouts.value?.filter((w) => w.sentAt) ?? [])
+const drafts = computed(() => sessions.value?.filter((w) => !w.sentAt) ?? [])
+const sent = computed(() => sessions.value?.filter((w) => w.sentAt) ?? [])
 const parts = computed(() =>
   Object.entries({ drafts: drafts.value, sent: sent.value }).filter(([, list]) => list.length),
 )
 // Counted by the server: only the latest runs are listed.
-const cameBack = computed(() => (workouts.value ?? []).reduce((n, w) => n + w.runs, 0))
+const cameBack = computed(() => (sessions.value ?? []).reduce((n, w) => n + w.runs, 0))
 
 async function load() {
   problem.value = ''
   try {
-    const [{ workouts: hers }] = await Promise.all([client('listWorkouts', {}), loadRuns()])
-    workouts.value = hers
+    // All that has a place of its own comes at once: what is about to be pressed must not move.
+    const [{ workouts }, terms, classes] = await Promise.all([
+      client('listSessions', {}),
+      runningTerms(),
+      classesGoing(),
+      loadRuns(),
+    ])
+    running.value = terms
+    going.value = classes
+    sessions.value = workouts
   } catch (error) {
     problem.value = t(`errors.${callCode(error)}`)
   }
@@ -95,38 +105,38 @@ async function load() {
 /** A zone the server could not use, until she has chosen another. */
 const lostZone = computed(() => (settings.settings?.zone === 'UTC' ? account.teacher?.unknownZone : undefined))
 /** What goes soon is said here too; where that cannot be asked, the class's own page says it. */
-async function loadGoing() {
+async function classesGoing() {
   const { classes } = await client('listClasses', {}).catch(() => ({ classes: [] }))
   const today = DateTime.now().toISODate()
-  going.value = classes.flatMap((of) => {
-    const date = of.pupils > 0 && goesSoon(of, today)
-    return date ? [{ id: of.id, name: of.name, date }] : []
+  return classes.flatMap((schoolClass) => {
+    const date = schoolClass.pupils > 0 && goesSoon(schoolClass, today)
+    return date ? [{ id: schoolClass.id, name: schoolClass.name, date }] : []
   })
 }
-onMounted(() => Promise.all([load(), loadGoing()]))
+onMounted(load)
 
-async function onRemove(workout: WorkoutSummary) {
+async function onRemove(session: SessionSummary) {
   try {
-    await removing(client('removeWorkout', { params: { id: workout.id } }))
-    workouts.value = workouts.value?.filter((w) => w.id !== workout.id)
-    removed.value = workout
+    await removing(client('removeSession', { params: { id: session.id } }))
+    sessions.value = sessions.value?.filter((w) => w.id !== session.id)
+    removed.value = session
   } catch (error) {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
 /** A new session that begins as a copy of one that is there. */
-async function onStartFrom(workout: WorkoutSummary) {
+async function onStartFrom(session: SessionSummary) {
   try {
-    const { document } = await client('readWorkout', { params: { id: workout.id } })
+    const { document } = await client('readSession', { params: { id: session.id } })
     const title = `${document.title.slice(0, 110)} ${t('desk.again')}`
-    const { id } = await client('createWorkout', { body: { document: { ...document, title } } })
+    const { id } = await client('createSession', { body: { document: { ...document, title } } })
     await router.push({ name: 'compose', params: { id } })
   } catch (error) {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
 async function onRestore() {
-  if (removed.value) await client('restoreWorkout', { params: { id: removed.value.id } })
+  if (removed.value) await client('restoreSession', { params: { id: removed.value.id } })
   removed.value = undefined
   await load()
 }
@@ -137,7 +147,7 @@ async function onRestore() {
     <header>
       <div>
         <h1>{{ t('desk.title', { name: account.teacher?.name ?? '' }) }}</h1>
-        <p class="quiet">{{ workouts ? t('desk.summary', { drafts: drafts.length, runs: cameBack }) : '' }}</p>
+        <p class="quiet">{{ sessions ? t('desk.summary', { drafts: drafts.length, runs: cameBack }) : '' }}</p>
       </div>
       <div class="begin">
         <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
@@ -148,23 +158,23 @@ async function onRestore() {
       </div>
     </header>
     <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
-    <p v-else-if="!workouts" class="quiet">{{ t('loading') }}</p>
+    <p v-else-if="!sessions" class="quiet">{{ t('loading') }}</p>
     <p v-if="lostZone" class="card care going" role="status">
       {{ t('desk.unknownZone', { zone: lostZone }) }}
       <router-link :to="{ name: 'settings', hash: '#days' }">{{ t('desk.chooseZone') }}</router-link>
     </p>
-    <p v-for="of in going" :key="of.id" class="card care going" role="status">
-      {{ t('desk.going', { name: of.name, date: DateTime.fromISO(of.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
-      <router-link :to="{ name: 'class', params: { classId: of.id } }">{{ t('desk.toClass') }}</router-link>
+    <p v-for="c in going" :key="c.id" class="card care going" role="status">
+      {{ t('desk.going', { name: c.name, date: DateTime.fromISO(c.date).setLocale(locale).toFormat('d LLL yyyy') }) }}
+      <router-link :to="{ name: 'class', params: { classId: c.id } }">{{ t('desk.toClass') }}</router-link>
     </p>
     <p v-if="waiting" class="card going" role="status">
       {{ t('plans.waiting', { n: waiting }) }}
       <button type="button" class="link" @click="listing = true">{{ t('plans.show') }}</button>
     </p>
-    <ThisWeek v-if="workouts?.length" :workouts="workouts" />
-    <div v-if="workouts" class="columns">
+    <ThisWeek v-if="sessions?.length" :sessions="sessions" :terms="running" />
+    <div v-if="sessions" class="columns">
       <div class="stack">
-        <section v-if="!workouts.length" class="card empty">
+        <section v-if="!sessions.length" class="card empty">
           <h2>{{ t('desk.emptyTitle') }}</h2>
           <p>{{ t('desk.emptyText') }}</p>
           <v-btn class="main" @click="adding = true">{{ t('desk.new') }}</v-btn>
@@ -175,7 +185,7 @@ async function onRestore() {
             <SessionItem
               v-for="w in list"
               :key="w.id"
-              :workout="w"
+              :session="w"
               @remove="onRemove(w)"
               @start-from="onStartFrom(w)"
             />

@@ -17,7 +17,7 @@ const file = useTemplateRef('file')
 
 async function take(text: string) {
   try {
-    const { id } = await client('createWorkout', { body: { document: sessionFromText(text) } })
+    const { id } = await client('createSession', { body: { document: sessionFromText(text) } })
     await router.push({ name: 'compose', params: { id } })
     return undefined
   } catch (error) {

@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { cleanText, gradesName, joinWorkouts, newWorkout, type Workout } from '@esfuerzo/core'
+import { cleanText, gradesName, joinSessions, newSession, type Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { callCode } from '@esfuerzo/contract'
 import { beginnings, type Beginning } from '@esfuerzo/library'
@@ -41,9 +41,9 @@ watch(from, (id) => {
 })
 
 /** A beginning for these groups: its sections, its aim and its floor; each grade takes what the grade most like it does. */
-function begun(empty: Workout, { name, text }: Beginning): Workout {
+function begun(empty: Session, { name, text }: Beginning): Session {
   const read = parse(text, library).workout
-  const joined = joinWorkouts({ ...empty, sections: [], minutes: 0 }, read, true)
+  const joined = joinSessions({ ...empty, sections: [], minutes: 0 }, read, true)
   const { builds } = read.aim
   return {
     ...joined,
@@ -63,10 +63,10 @@ async function onSubmit() {
   busy.value = true
   try {
     const name = cleanText(title.value, 'line').trim() || t('new.untitled')
-    const empty = newWorkout(name, groups, budget, library.version, settings.gradeNames)
+    const empty = newSession(name, groups, budget, library.version, settings.gradeNames)
     const beginning = beginnings.find((b) => b.id === from.value)
     const document = beginning ? begun(empty, beginning) : empty
-    const { id } = await client('createWorkout', { body: { document } })
+    const { id } = await client('createSession', { body: { document } })
     open.value = false
     await router.push({ name: 'compose', params: { id } })
   } catch (error) {

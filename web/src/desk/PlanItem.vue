@@ -20,10 +20,10 @@ const read = computed(() => {
 })
 const title = computed(() => read.value.workout.title)
 const cameTo = computed(() => {
-  const { workout, questions } = read.value
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const { workout: session, questions } = read.value
+  const blocks = session.sections.flatMap((s) => s.blocks)
   const stations = blocks.flatMap(stationsOf)
-  const notes = [...workout.sections, ...blocks, ...stations].filter((one) => one.note).length
+  const notes = [...session.sections, ...blocks, ...stations].filter((one) => one.note).length
   return [
     t('plans.rows', { n: stations.length }),
     questions.length ? t('plans.asked', { n: questions.length }) : '',

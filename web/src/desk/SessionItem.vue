@@ -3,14 +3,14 @@ import { mdiContentDuplicate, mdiDeleteOutline } from '@mdi/js'
 import { DateTime } from 'luxon'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { WorkoutSummary } from '@esfuerzo/contract'
+import type { SessionSummary } from '@esfuerzo/contract'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 
-const props = defineProps<{ workout: WorkoutSummary }>()
+const props = defineProps<{ session: SessionSummary }>()
 defineEmits<{ remove: []; startFrom: [] }>()
 const { t, locale } = useI18n()
 const when = computed(() => {
-  const { sentAt, updatedAt } = props.workout
+  const { sentAt, updatedAt } = props.session
   const ago = DateTime.fromISO(sentAt ?? updatedAt).toRelative({ locale: locale.value })
   return t(sentAt ? 'desk.sentAgo' : 'desk.changedAgo', { ago })
 })
@@ -18,13 +18,13 @@ const when = computed(() => {
 
 <template>
   <li class="item">
-    <router-link :to="{ name: 'compose', params: { id: workout.id } }">
-      <b>{{ workout.title }}</b>
-      <span class="quiet">{{ t('desk.minutes', { n: workout.minutes }) }} · {{ when }}</span>
+    <router-link :to="{ name: 'compose', params: { id: session.id } }">
+      <b>{{ session.title }}</b>
+      <span class="quiet">{{ t('desk.minutes', { n: session.minutes }) }} · {{ when }}</span>
     </router-link>
-    <span class="lanes"><LaneKey v-for="g in workout.groups" :key="g.letter" :letter="g.letter" /></span>
-    <router-link v-if="workout.sentAt" class="runs" :to="{ name: 'handout', params: { id: workout.id } }">{{
-      t('desk.runs', { n: workout.runs })
+    <span class="lanes"><LaneKey v-for="g in session.groups" :key="g.letter" :letter="g.letter" /></span>
+    <router-link v-if="session.sentAt" class="runs" :to="{ name: 'handout', params: { id: session.id } }">{{
+      t('desk.runs', { n: session.runs })
     }}</router-link>
     <span v-else class="runs quiet">{{ t('desk.draft') }}</span>
     <span class="tools">
@@ -32,7 +32,7 @@ const when = computed(() => {
         class="plain"
         :icon="mdiContentDuplicate"
         size="small"
-        :aria-label="t('desk.startFrom', { title: workout.title })"
+        :aria-label="t('desk.startFrom', { title: session.title })"
         :title="t('desk.startFromShort')"
         @click="$emit('startFrom')"
       />
@@ -40,7 +40,7 @@ const when = computed(() => {
         class="plain"
         :icon="mdiDeleteOutline"
         size="small"
-        :aria-label="t('desk.remove', { title: workout.title })"
+        :aria-label="t('desk.remove', { title: session.title })"
         @click="$emit('remove')"
       />
     </span>

@@ -3,14 +3,15 @@ import { DateTime } from 'luxon'
 import { computed, onMounted, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { checkSession } from '@esfuerzo/core/checks'
-import { dayNumber, homeDays, type HomeDay, type Place } from '@esfuerzo/core/term'
-import type { WorkoutSummary } from '@esfuerzo/contract'
+import { homeDays, type HomeDay, type Place } from '@esfuerzo/core/term'
+import type { SessionSummary } from '@esfuerzo/contract'
 import { library } from '../repertoire/library.ts'
 import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
+import type { RunningTerm } from './runningTerms.ts'
 
-/** What a term has for this week: what is due, whether it is out, what came back, what is worth a look before it goes. */
-const props = defineProps<{ workouts: readonly WorkoutSummary[] }>()
+/** What the terms under way have for this week: what is due, whether it is out, what came back, what is worth a look before it goes. */
+const props = defineProps<{ sessions: readonly SessionSummary[]; terms: readonly RunningTerm[] }>()
 const { t, locale } = useI18n()
 const settings = useSettings()
 
@@ -25,52 +26,39 @@ interface Due {
   homes: number
   children: number | null
 }
-const due = shallowRef<Due[]>([])
 /** Findings by session, of what is not out yet. */
 const looks = shallowRef<ReadonlyMap<string, number>>(new Map())
 
-const now = DateTime.now()
-const today = now.toISODate()
+const today = DateTime.now().toISODate()
 /** A session that was sent so many days before its day is out. Ours. */
 const recently = 10
 
-async function dueIn(term: string): Promise<Due[]> {
-  const [{ document }, { done, children }] = await Promise.all([
-    client('readTerm', { params: { id: term } }),
-    client('readDone', { params: { id: term } }),
-  ])
-  const homes = new Map(done.map((d) => [d.place, d.homes]))
-  const week = homeDays(document).filter((d) => !d.off && d.week === weekOf(document.starts))
-  return week.flatMap((day): Due[] => {
+function dueIn({ id, document, homes, children, week }: RunningTerm): Due[] {
+  const days = homeDays(document).filter((d) => !d.off && d.week === week)
+  return days.flatMap((day): Due[] => {
     const place = document.places.find((p) => p.date === day.date)
     const session = place?.made ?? place?.session
-    const summary = props.workouts.find((w) => w.id === session)
+    const summary = props.sessions.find((w) => w.id === session)
     if (!place || !session || !summary) return []
     const since = DateTime.fromISO(day.date).minus({ days: recently }).toISODate()!
     const isOut = summary.sentAt !== null && summary.sentAt.slice(0, 10) >= since
-    return [{ term, day, place, title: summary.title, session, isOut, homes: homes.get(place.id) ?? 0, children }]
+    return [{ term: id, day, place, title: summary.title, session, isOut, homes: homes.get(place.id) ?? 0, children }]
   })
 }
-const weekOf = (starts: string) => Math.floor((dayNumber(today) - dayNumber(starts)) / 7)
+const due = computed(() => props.terms.flatMap(dueIn))
 
-/** Where it cannot be asked the Desk is as it was. */
 onMounted(async () => {
-  try {
-    const { terms } = await client('listTerms', {})
-    const running = terms.filter(({ starts, weeks }) => weekOf(starts) >= 0 && weekOf(starts) < weeks)
-    due.value = (await Promise.all(running.map(({ id }) => dueIn(id)))).flat()
-    await settings.load()
-    const found = new Map<string, number>()
-    for (const { session, isOut } of due.value) {
-      if (isOut || found.has(session)) continue
-      const { document } = await client('readWorkout', { params: { id: session } })
-      const said = checkSession(document, library, { policies: settings.settings?.checks ?? {} })
-      found.set(session, said.filter((f) => f.level !== 'note' && f.answered === undefined).length)
-    }
-    looks.value = found
-  } catch {
-    due.value = []
+  await settings.load().catch(() => undefined)
+  const found = new Map<string, number>()
+  for (const { session, isOut } of due.value) {
+    if (isOut || found.has(session)) continue
+    // Where it cannot be asked nothing is said of it.
+    const read = await client('readSession', { params: { id: session } }).catch(() => undefined)
+    if (!read) continue
+    const said = checkSession(read.document, library, { policies: settings.settings?.checks ?? {} })
+    found.set(session, said.filter((f) => f.level !== 'note' && f.answered === undefined).length)
   }
+  looks.value = found
 })
 const rows = computed(() =>
   due.value.map((d) => ({

@@ -1,8 +1,8 @@
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { library } from '../repertoire/library.ts'
 
 /** Whom a text is for that names nobody. */
-export const { groups: begunGroups } = newWorkout(
+export const { groups: begunGroups } = newSession(
   'x',
   [
     [0, 1],

@@ -1,16 +1,16 @@
-import { findBlock, stationsOf, type Difference, type Workout } from '@esfuerzo/core'
+import { findBlock, stationsOf, type Difference, type Session } from '@esfuerzo/core'
 import type { Words } from '../shared/words.ts'
 import { library } from '../repertoire/library.ts'
 
 /** The name of a part of a session, for a sentence about it. */
-function partName(workout: Workout, { what, id }: Difference, t: Words): string {
-  if (what === 'group') return workout.groups.find((g) => g.id === id)?.name ?? id
-  const section = workout.sections.find((s) => s.id === id)
+function partName(session: Session, { what, id }: Difference, t: Words): string {
+  if (what === 'group') return session.groups.find((g) => g.id === id)?.name ?? id
+  const section = session.sections.find((s) => s.id === id)
   if (section) return section.title || t(`role.${section.role}`)
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const blocks = session.sections.flatMap((s) => s.blocks)
   if (what === 'block' && blocks.some((b) => b.id === id)) {
-    const block = findBlock(workout, id)
-    const home = workout.sections.find((s) => s.blocks.includes(block))!
+    const block = findBlock(session, id)
+    const home = session.sections.find((s) => s.blocks.includes(block))!
     return block.title ?? `${home.title || t(`role.${home.role}`)}: ${t(`forms.${block.form}.name`)}`
   }
   const station = blocks.flatMap((b) => stationsOf(b)).find((s) => s.id === id)
@@ -22,7 +22,7 @@ function partName(workout: Workout, { what, id }: Difference, t: Words): string 
  *
  * @example 'Changed: Squat jump (A, C)'
  */
-export function differenceText(difference: Difference, before: Workout, after: Workout, t: Words): string {
+export function differenceText(difference: Difference, before: Session, after: Session, t: Words): string {
   const { kind, what, fields } = difference
   if (what === 'details')
     return t('difference.details', { fields: fields.map((f) => t(`difference.field.${f}`)).join(', ') })

@@ -1,4 +1,4 @@
-import { ProblemError, readWorkoutText, referenceProblems, type Workout } from '@esfuerzo/core'
+import { ProblemError, readSessionText, referenceProblems, type Session } from '@esfuerzo/core'
 import { saveFile } from '../shared/saveFile.ts'
 import { fileTitle } from '@esfuerzo/core/cues'
 import { library } from '../repertoire/library.ts'
@@ -8,11 +8,11 @@ import { library } from '../repertoire/library.ts'
  *
  * @throws {ProblemError} with every mistake; nothing is read by halves
  */
-export function sessionFromText(text: string): Workout {
-  const workout = readWorkoutText(text)
-  const problems = referenceProblems(workout, library)
+export function sessionFromText(text: string): Session {
+  const session = readSessionText(text)
+  const problems = referenceProblems(session, library)
   if (problems.length) throw new ProblemError(problems)
-  return workout
+  return session
 }
 
 /**
@@ -23,4 +23,4 @@ export function sessionFromText(text: string): Workout {
 export const sessionFileName = (title: string): string => `${fileTitle(title)}.json`
 
 /** Hands a session to the browser as a file to keep. */
-export const saveSessionFile = (workout: Workout): void => saveFile(sessionFileName(workout.title), workout)
+export const saveSessionFile = (session: Session): void => saveFile(sessionFileName(session.title), session)

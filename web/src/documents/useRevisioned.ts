@@ -212,4 +212,4 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
 }
 
 /** To be read only: a document is changed by what can be done to it. */
-const shown = <V>(of: Readonly<Ref<V>>): ComputedRef<V> => computed(() => of.value)
+const shown = <V>(source: Readonly<Ref<V>>): ComputedRef<V> => computed(() => source.value)

@@ -23,9 +23,9 @@ const props = defineProps<{
 const emit = defineEmits<{ take: []; again: []; keep: [row: HeldRow]; explain: [on: boolean] }>()
 const { t, locale } = useI18n()
 
-const workout = computed(() => props.draft.workout)
+const session = computed(() => props.draft.session)
 const skill = computed(() => library.moves.get(props.draft.thread.move)?.name ?? '')
-const scale = computed(() => workout.value.minutes * 60)
+const scale = computed(() => session.value.minutes * 60)
 
 /** Its lanes as the draft would be taken: with the talk about what is new, where that is taken in. */
 const lanes = computed(() => (props.explains && props.draft.explained) || props.draft.lanes)
@@ -33,7 +33,7 @@ const lanes = computed(() => (props.explains && props.draft.explained) || props.
 type Piece = { lane: LaneView; section?: undefined } | { lane?: undefined; section: Section }
 const pieces = computed((): Piece[] => [
   ...lanes.value.map((lane) => ({ lane })),
-  ...workout.value.sections.map((section) => ({ section })),
+  ...session.value.sections.map((section) => ({ section })),
 ])
 const staged = useStaged(pieces)
 /** Once all of it has been there. Until then what stands below would be pushed away from under the pointer. */
@@ -55,7 +55,7 @@ const surely = computed(() =>
   <section class="card draft" :aria-label="t(`draft.intent.${draft.intent}`)">
     <header>
       <h2>{{ t(`draft.intent.${draft.intent}`) }}</h2>
-      <p class="title">{{ workout.title }}</p>
+      <p class="title">{{ session.title }}</p>
       <p class="quiet">{{ t(`draft.about.${draft.intent}`, { skill }) }}</p>
     </header>
     <template v-for="{ lane, section } in staged" :key="lane ? `lane ${lane.group.id}` : section.id">
@@ -72,7 +72,7 @@ const surely = computed(() =>
       <DraftPart
         v-else
         :section="section"
-        :groups="workout.groups"
+        :groups="session.groups"
         :seconds="secondsOf(section)"
         :skill="draft.thread.move"
         :kept="kept"
@@ -94,7 +94,7 @@ const surely = computed(() =>
       <p class="quiet">{{ surely }}</p>
     </div>
     <div v-if="whole" class="do">
-      <v-btn class="main" :aria-label="t('draft.takeOf', { title: workout.title })" @click="emit('take')">{{
+      <v-btn class="main" :aria-label="t('draft.takeOf', { title: session.title })" @click="emit('take')">{{
         t('draft.take')
       }}</v-btn>
       <v-btn :disabled="busy" @click="emit('again')">{{ t(kept.size ? 'draft.rest' : 'draft.another') }}</v-btn>

@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { buildsSchema, spaceSchema, type Home, type Workout } from '@esfuerzo/core'
+import { buildsSchema, spaceSchema, type Home, type Session } from '@esfuerzo/core'
 import { intents, withExplaining, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
 import ChoiceField from '../shared/ChoiceField.vue'
@@ -24,7 +24,7 @@ const repertoire = useRepertoire()
 const { drafts, keptOf, making, problem, make, stop, keep, forget } = useDrafts()
 
 /** The empty session it is for. */
-const into = shallowRef<{ id: string; revision: number; document: Workout }>()
+const into = shallowRef<{ id: string; revision: number; document: Session }>()
 const known = shallowRef<KnownBefore>()
 const failed = ref('')
 // The address keeps it, with the conditions: opened again, the same three come.
@@ -50,7 +50,7 @@ async function load() {
     const session = String(route.query.session ?? '')
     await Promise.all([settings.load(), repertoire.load()])
     if (session) {
-      const { document, revision } = await client('readWorkout', { params: { id: session } })
+      const { document, revision } = await client('readSession', { params: { id: session } })
       into.value = { id: session, revision, document }
     }
     const { gradeNames } = settings
@@ -80,12 +80,12 @@ function toggle(gradesOf: readonly number[]) {
     })
 }
 
-const ask = (of: number) => ({
+const ask = (seed: number) => ({
   ...known.value!,
   known: new Set(repertoire.lately.keys()),
   hold: settings.settings?.policy.hold,
   policies: settings.settings?.checks,
-  seed: of,
+  seed: seed,
 })
 async function draftThree() {
   await forget()
@@ -115,17 +115,17 @@ async function onTake(intent: Intent) {
   if (!draft) return
   taking.value = true
   failed.value = ''
-  const document = explains.value.has(intent) ? withExplaining(draft) : draft.workout
+  const document = explains.value.has(intent) ? withExplaining(draft) : draft.session
   try {
     if (into.value) {
       const { id, revision, document: before } = into.value
-      await client('saveWorkout', {
+      await client('saveSession', {
         params: { id },
         body: { document: { ...document, title: before.title }, revision },
       })
       await router.push({ name: 'compose', params: { id } })
     } else {
-      const { id } = await client('createWorkout', { body: { document } })
+      const { id } = await client('createSession', { body: { document } })
       await router.push({ name: 'compose', params: { id } })
     }
   } catch (error) {

@@ -2,14 +2,14 @@ import type { LocationQuery, LocationQueryRaw } from 'vue-router'
 import {
   buildsSchema,
   gradeSchema,
-  newWorkout,
+  newSession,
   spaceSchema,
   type Builds,
   type Group,
   type Home,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
-import type { WorkoutSummary } from '@esfuerzo/contract'
+import type { SessionSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
 
@@ -20,7 +20,7 @@ export interface KnownBefore {
   groups: Group[]
   home: Home
   /** The last two sessions that were sent home, the latest last. */
-  recent: Workout[]
+  recent: Session[]
 }
 
 const classes = [
@@ -30,8 +30,8 @@ const classes = [
 ]
 
 /** The last two sessions that were sent, as they were sent, the latest last. */
-async function lastTwo(workouts: readonly WorkoutSummary[]): Promise<Workout[]> {
-  const sent = workouts
+async function lastTwo(sessions: readonly SessionSummary[]): Promise<Session[]> {
+  const sent = sessions
     .filter((w) => w.sentAt)
     .sort((a, b) => (a.sentAt! < b.sentAt! ? 1 : -1))
     .slice(0, 2)
@@ -48,13 +48,13 @@ async function lastTwo(workouts: readonly WorkoutSummary[]): Promise<Workout[]> 
  * @param gradeNames what the school calls its grades
  */
 export async function knownBefore(
-  into: Workout | undefined,
+  into: Session | undefined,
   gradeNames: readonly string[] | undefined,
 ): Promise<KnownBefore> {
-  const { workouts } = await client('listWorkouts', {})
-  const recent = await lastTwo(workouts)
+  const { workouts: sessions } = await client('listSessions', {})
+  const recent = await lastTwo(sessions)
   const last = into ?? recent.at(-1)
-  const base = newWorkout('Draft', classes, 20, library.version, gradeNames)
+  const base = newSession('Draft', classes, 20, library.version, gradeNames)
   return {
     aim: last?.aim.builds[0] ?? 'strength',
     minutes: Math.min(60, Math.max(5, last?.minutes ?? base.minutes)),
@@ -66,7 +66,7 @@ export async function knownBefore(
 
 /** Groups of these grades, in lane order. */
 export const groupsOf = (grades: readonly (readonly number[])[], gradeNames: readonly string[] | undefined): Group[] =>
-  newWorkout('Draft', grades, 20, library.version, gradeNames).groups
+  newSession('Draft', grades, 20, library.version, gradeNames).groups
 
 /** Grades as the address has them: "0-1.4-5-6". Undefined where that is no address of ours. */
 function groupsFrom(text: string, gradeNames: readonly string[] | undefined): Group[] | undefined {

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { newWorkout } from '@esfuerzo/core'
+import { newSession } from '@esfuerzo/core'
 import { intents, type DraftAsk, type HeldRow, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
 import { library } from '../repertoire/library.ts'
@@ -35,7 +35,7 @@ export function useDrafts() {
     const here = (abort = new AbortController())
     problem.value = ''
     const ask: DraftAsk = { ...asked, groups: [...asked.groups], held: kept.value }
-    const carrier = newWorkout('Draft', [[0]], 20, library.version)
+    const carrier = newSession('Draft', [[0]], 20, library.version)
     try {
       for (const intent of which) {
         making.value = intent

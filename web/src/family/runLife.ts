@@ -59,7 +59,7 @@ export type SendOutcome = 'sent' | 'kept' | 'unkept' | 'refused'
 export interface RunLife {
   /** A run that begins now. Another one underway behind the same link is given up. */
   begin: (
-    of: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & {
+    sent: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & {
       /** Each with the child that runs it, where one has given its code. */
       lanes: readonly { lane: string; pupil?: KeptPupil | undefined }[]
     },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { languages, type Language, type Workout } from '@esfuerzo/core'
+import { languages, type Language, type Session } from '@esfuerzo/core'
 import { fileTitle, subRip, webVtt } from '@esfuerzo/core/cues'
 import { saveContent } from '../shared/saveFile.ts'
 import { library } from '../repertoire/library.ts'
@@ -10,29 +10,29 @@ import { laneCaptions } from './laneCaptions.ts'
 import ChoiceField from '../shared/ChoiceField.vue'
 
 /** For whoever films it: captions, bells, the words to read out. */
-const props = defineProps<{ id: string; workout: Workout }>()
+const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
-const group = ref(props.workout.groups[0]!.id)
+const group = ref(props.session.groups[0]!.id)
 const language = ref<Language>('en')
 const share = ref<number>()
 
 async function lines() {
   // The library's Spanish is large, and needed here only.
   const { libraryWords } = await import('@esfuerzo/library/words')
-  return laneCaptions(props.workout, group.value, library, language.value, libraryWords)
+  return laneCaptions(props.session, group.value, library, language.value, libraryWords)
 }
 const nameOf = (end: string) => {
-  const { letter } = props.workout.groups.find((g) => g.id === group.value)!
-  return `${fileTitle(props.workout.title)}-${letter.toLowerCase()}.${end}`
+  const { letter } = props.session.groups.find((g) => g.id === group.value)!
+  return `${fileTitle(props.session.title)}-${letter.toLowerCase()}.${end}`
 }
-const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await lines(), props.workout.title), 'text/vtt')
+const onVtt = async () => saveContent(nameOf('vtt'), webVtt(await lines(), props.session.title), 'text/vtt')
 const onSrt = async () => saveContent(nameOf('srt'), subRip(await lines()), 'application/x-subrip')
 async function onWav() {
   share.value = 0
   try {
     const bytes = await coreDoor.run(
       'clickTrack',
-      props.workout,
+      props.session,
       { group: group.value },
       {
         onProgress: (done) => (share.value = done),
@@ -52,7 +52,7 @@ async function onWav() {
     <div class="pair">
       <v-select
         v-model="group"
-        :items="workout.groups.map((g) => ({ value: g.id, title: `${g.letter} · ${g.name}` }))"
+        :items="session.groups.map((g) => ({ value: g.id, title: `${g.letter} · ${g.name}` }))"
         :label="t('handout.lane')"
       />
       <ChoiceField

@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, minutesText, sessionView, type Language, type Workout } from '@esfuerzo/core'
+import { differences, minutesText, sessionView, type Language, type Session } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
 import { differenceText } from '../documents/differenceText.ts'
@@ -19,9 +19,9 @@ import { useCalls } from './useCalls.ts'
 /** Links for the families: what has changed since the last, what deserves a look, making, showing and ending one. */
 const props = defineProps<{
   id: string
-  workout: Workout
+  session: Session
   revision: number
-  lastSent: Workout | undefined
+  lastSent: Session | undefined
   publications: readonly PublicationInfo[]
 }>()
 const emit = defineEmits<{ published: [added: PublicationInfo]; ended: [ended: PublicationInfo] }>()
@@ -29,30 +29,30 @@ const { t, locale } = useI18n()
 const { busy, problem, guarded } = useCalls('handout.nothing')
 
 const lanes = computed(() =>
-  sessionView(props.workout, library).map(({ group, totals, tooLong }) => {
+  sessionView(props.session, library).map(({ group, totals, tooLong }) => {
     const { typical } = totals.session.seconds
     const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
-    return { ...group, total, late: typical > props.workout.minutes * 60 }
+    return { ...group, total, late: typical > props.session.minutes * 60 }
   }),
 )
 const changes = computed(() => {
   const before = props.lastSent
-  return before ? differences(before, props.workout).map((d) => differenceText(d, before, props.workout, t)) : undefined
+  return before ? differences(before, props.session).map((d) => differenceText(d, before, props.session, t)) : undefined
 })
 const lookText = (look: SendingLook): string => {
   if (look.code !== 'check') return t(`handout.look.${look.code}`)
   const { what } = findingText(look.finding, locale.value as Language)
-  const groups = props.workout.groups.filter((g) => look.finding.groups.includes(g.id))
-  const some = groups.length > 0 && groups.length < props.workout.groups.length
+  const groups = props.session.groups.filter((g) => look.finding.groups.includes(g.id))
+  const some = groups.length > 0 && groups.length < props.session.groups.length
   return some ? t('handout.look.some', { what, letters: groups.map((g) => g.letter).join(', ') }) : what
 }
 const settings = useSettings()
 void settings.load()
-const found = computed(() => sendingLooks(props.workout, library, settings.settings?.checks))
+const found = computed(() => sendingLooks(props.session, library, settings.settings?.checks))
 const stops = computed(() => found.value.filter(isStopped).map(lookText))
 const looks = computed(() => found.value.filter((look) => !isStopped(look)).map(lookText))
 
-const blocked = computed(() => sendingProblems(props.workout, library).map((p) => sendingProblemText(p, t)))
+const blocked = computed(() => sendingProblems(props.session, library).map((p) => sendingProblemText(p, t)))
 
 const iso = (days: number) => DateTime.now().plus({ days }).toISODate()
 const until = ref(iso(14))
@@ -75,7 +75,7 @@ const coded = ref('')
 
 const onPublish = () =>
   guarded(async () => {
-    const added = await client('publishWorkout', {
+    const added = await client('publishSession', {
       params: { id: props.id },
       body: { revision: props.revision, days: days.value!, ...(classId.value && { classId: classId.value }) },
     })
@@ -147,7 +147,7 @@ async function onCopy(p: PublicationInfo) {
     </div>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <div class="make">
-      <ClassChoice v-model="classId" :groups="workout.groups" @classes="classes = $event" />
+      <ClassChoice v-model="classId" :groups="session.groups" @classes="classes = $event" />
       <v-text-field v-model="until" type="date" :label="t('handout.until')" :min="iso(1)" :max="iso(364)" />
       <v-btn
         class="main"
@@ -170,7 +170,7 @@ async function onCopy(p: PublicationInfo) {
               n: p.runs,
             })
           }}</small>
-          <LinkCode v-if="coded === p.id" :link="linkOf(p)" :title="workout.title" />
+          <LinkCode v-if="coded === p.id" :link="linkOf(p)" :title="session.title" />
         </div>
         <template v-if="isLive(p)">
           <v-btn @click="onCopy(p)">{{ t(copied === p.id ? 'handout.copied' : 'handout.copy') }}</v-btn>

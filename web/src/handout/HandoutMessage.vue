@@ -26,12 +26,12 @@ async function read({ sha256, classId }: PublicationInfo) {
   const grades = classId ? (await client('listClasses', {})).classes.find((c) => c.id === classId)?.grades : undefined
   return { publication, lanes: lanesOfClass(publication.lanes, grades) }
 }
-const fill = (of: PublicationInfo) =>
+const fill = (link: PublicationInfo) =>
   guarded(async () => {
-    const { publication, lanes } = await read(of)
-    if (live.value?.id !== of.id) return
-    const ends = DateTime.fromISO(of.endsAt).setLocale(locale.value).toLocaleString(DateTime.DATE_FULL)
-    const message = familiesMessage(publication, lanes, { link: `${location.origin}/go/${of.token}`, ends }, t)
+    const { publication, lanes } = await read(link)
+    if (live.value?.id !== link.id) return
+    const ends = DateTime.fromISO(link.endsAt).setLocale(locale.value).toLocaleString(DateTime.DATE_FULL)
+    const message = familiesMessage(publication, lanes, { link: `${location.origin}/go/${link.token}`, ends }, t)
     subject.value = message.subject
     text.value = message.text
   })

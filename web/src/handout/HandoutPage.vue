@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { type Workout } from '@esfuerzo/core'
+import { type Session } from '@esfuerzo/core'
 import type { PublicationInfo } from '@esfuerzo/contract'
 import RunsPanel from '../runs/RunsPanel.vue'
 import { client } from '../shared/client.ts'
@@ -14,20 +14,20 @@ import { useCalls } from './useCalls.ts'
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
-const workout = shallowRef<Workout>()
+const session = shallowRef<Session>()
 const revision = ref(0)
-const lastSent = shallowRef<Workout>()
+const lastSent = shallowRef<Session>()
 const publications = shallowRef<PublicationInfo[]>([])
 const { problem, guarded } = useCalls('handout.nothing')
 
 const load = () =>
   guarded(async () => {
     const [stored, list, last] = await Promise.all([
-      client('readWorkout', { params: { id: props.id } }),
+      client('readSession', { params: { id: props.id } }),
       client('listPublications', { params: { id: props.id } }),
       client('lastSent', { params: { id: props.id } }),
     ])
-    workout.value = stored.document
+    session.value = stored.document
     revision.value = stored.revision
     publications.value = list.publications
     lastSent.value = last.document ?? undefined
@@ -36,7 +36,7 @@ watch(() => props.id, load, { immediate: true })
 
 function onPublished(added: PublicationInfo) {
   publications.value = [added, ...publications.value]
-  lastSent.value = workout.value
+  lastSent.value = session.value
 }
 const onEnded = (ended: PublicationInfo) => {
   publications.value = publications.value.map((other) => (other.id === ended.id ? ended : other))
@@ -46,13 +46,13 @@ const onEnded = (ended: PublicationInfo) => {
 <template>
   <main class="handout">
     <router-link class="back" :to="{ name: 'compose', params: { id } }">‹ {{ t('handout.back') }}</router-link>
-    <h1>{{ t('handout.title', { title: workout?.title ?? '…' }) }}</h1>
+    <h1>{{ t('handout.title', { title: session?.title ?? '…' }) }}</h1>
     <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
-    <div v-if="workout" class="columns">
+    <div v-if="session" class="columns">
       <div class="stack">
         <HandoutLink
           :id="id"
-          :workout="workout"
+          :session="session"
           :revision="revision"
           :last-sent="lastSent"
           :publications="publications"
@@ -60,14 +60,14 @@ const onEnded = (ended: PublicationInfo) => {
           @ended="onEnded"
         />
         <HandoutMessage :publications="publications" />
-        <SendCopy :id="id" :workout="workout" />
+        <SendCopy :id="id" :session="session" />
       </div>
       <div class="stack">
-        <HandoutPaper :id="id" :workout="workout" />
-        <HandoutCues :id="id" :workout="workout" />
+        <HandoutPaper :id="id" :session="session" />
+        <HandoutCues :id="id" :session="session" />
         <section class="card">
           <h2>{{ t('desk.cameBack') }}</h2>
-          <RunsPanel :workout-id="id" />
+          <RunsPanel :session-id="id" />
         </section>
       </div>
     </div>

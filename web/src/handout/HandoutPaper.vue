@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { languages, isChance, type Language, type Workout } from '@esfuerzo/core'
+import { languages, isChance, type Language, type Session } from '@esfuerzo/core'
 import { papers, teacherSheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
 import ChoiceField from '../shared/ChoiceField.vue'
 
 /** Sheets to print: what for, for whom, in which language, on which paper. */
-const props = defineProps<{ id: string; workout: Workout }>()
+const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
-const lanes = ref(props.workout.groups.map((g) => g.id))
+const lanes = ref(props.session.groups.map((g) => g.id))
 const language = ref<Language>('en')
 const paper = ref<Paper>('a4')
 /** A sheet for a form the session does not have would be empty. */
 const kinds = computed(() => {
-  const chances = props.workout.sections.flatMap((s) => s.blocks).filter(isChance)
+  const chances = props.session.sections.flatMap((s) => s.blocks).filter(isChance)
   return teacherSheetKinds.filter((kind) =>
     kind === 'coin'
       ? chances.some((b) => b.device !== 'cards')
@@ -35,7 +35,7 @@ const addressOf = (kind: string) =>
   <section class="card" aria-labelledby="hand-paper">
     <h2 id="hand-paper">{{ t('handout.paper') }}</h2>
     <p>{{ t('handout.paperLead') }}</p>
-    <LaneChoice v-model="lanes" :groups="workout.groups" />
+    <LaneChoice v-model="lanes" :groups="session.groups" />
     <div class="pair">
       <ChoiceField
         v-model="language"

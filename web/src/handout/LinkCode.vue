@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toString } from 'qrcode'
+import { toString as toString } from 'qrcode'
 import { computed, ref, watchEffect } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { saveContent } from '../shared/saveFile.ts'

@@ -11,7 +11,7 @@ import {
   phrasesIn,
   timeline,
   type Step,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { endOf } from '@esfuerzo/core/cues'
 import { audioClock } from '../player/audioClock.ts'
@@ -24,14 +24,14 @@ const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const route = useRoute()
 const { problem, guarded } = useCalls('handout.nothing')
-const workout = shallowRef<Workout>()
+const session = shallowRef<Session>()
 const lines = shallowRef<{ step: Step; text: string }[]>([])
-const group = computed(() => workout.value?.groups.find((g) => g.id === route.query.lane) ?? workout.value?.groups[0])
+const group = computed(() => session.value?.groups.find((g) => g.id === route.query.lane) ?? session.value?.groups[0])
 
 void guarded(async () => {
-  const { document } = await client('readWorkout', { params: { id: props.id } })
+  const { document } = await client('readSession', { params: { id: props.id } })
   const { libraryWords } = await import('@esfuerzo/library/words')
-  workout.value = document
+  session.value = document
   const language = languageOf([String(route.query.language ?? 'en')])
   const names = moveNames(library.moves, phrasesIn(libraryWords, language))
   lines.value = timeline(document, group.value!.id, library).map((step) => ({
@@ -89,7 +89,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 
 <template>
   <main class="prompt">
-    <h1 class="out-of-sight">{{ t('handout.promptOf', { title: workout?.title ?? '…' }) }}</h1>
+    <h1 class="out-of-sight">{{ t('handout.promptOf', { title: session?.title ?? '…' }) }}</h1>
     <p v-if="problem" class="care" role="alert">{{ problem }}</p>
     <ol ref="list" tabindex="0" :aria-label="t('handout.prompt')">
       <li

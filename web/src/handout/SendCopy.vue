@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { cleanText, type Workout } from '@esfuerzo/core'
+import { cleanText, type Session } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
 import { fileTitle, markdown } from '@esfuerzo/core/cues'
 import { planBlocks, planTable } from '@esfuerzo/core/oldPlans'
@@ -12,7 +12,7 @@ import { client } from '../shared/client.ts'
 import { saveContent } from '../shared/saveFile.ts'
 
 /** A copy for a colleague: by link, by message, or as a file, also of other programs; or on the clipboard, to be pasted on a Desk. */
-const props = defineProps<{ id: string; workout: Workout }>()
+const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
 const email = ref('')
 const link = ref('')
@@ -37,16 +37,16 @@ async function onLink() {
   }
 }
 const onMarkdown = () =>
-  saveContent(`${fileTitle(props.workout.title)}.md`, markdown(props.workout, library), 'text/markdown')
+  saveContent(`${fileTitle(props.session.title)}.md`, markdown(props.session, library), 'text/markdown')
 /** What makes them is large, and loaded when it is wanted. */
 async function onWord() {
   const { docxOf } = await import('@esfuerzo/plans/write')
-  const bytes = await docxOf(planBlocks(props.workout, library))
-  saveContent(`${fileTitle(props.workout.title)}.docx`, bytes, docxType)
+  const bytes = await docxOf(planBlocks(props.session, library))
+  saveContent(`${fileTitle(props.session.title)}.docx`, bytes, docxType)
 }
 async function onExcel() {
   const { excelOf } = await import('@esfuerzo/plans/write')
-  saveContent(`${fileTitle(props.workout.title)}.xlsx`, await excelOf(planTable(props.workout, library)), xlsxType)
+  saveContent(`${fileTitle(props.session.title)}.xlsx`, await excelOf(planTable(props.session, library)), xlsxType)
 }
 async function onClipboard(text: string, done: string) {
   problem.value = ''
@@ -72,8 +72,8 @@ async function onClipboard(text: string, done: string) {
       <v-btn @click="onClipboard(link, t('handout.copied'))">{{ t('handout.copy') }}</v-btn>
     </p>
     <p class="make">
-      <v-btn @click="saveSessionFile(workout)">{{ t('handout.save') }}</v-btn>
-      <v-btn @click="onClipboard(JSON.stringify(workout), t('copy.onClipboard'))">{{ t('copy.clipboard') }}</v-btn>
+      <v-btn @click="saveSessionFile(session)">{{ t('handout.save') }}</v-btn>
+      <v-btn @click="onClipboard(JSON.stringify(session), t('copy.onClipboard'))">{{ t('copy.clipboard') }}</v-btn>
       <v-btn @click="onWord">{{ t('handout.word') }}</v-btn>
       <v-btn @click="onExcel">{{ t('handout.excel') }}</v-btn>
       <v-btn @click="onMarkdown">{{ t('handout.markdown') }}</v-btn>

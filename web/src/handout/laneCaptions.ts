@@ -6,7 +6,7 @@ import {
   type Language,
   type Library,
   type Phrases,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { captions, type Caption } from '@esfuerzo/core/cues'
 
@@ -15,7 +15,7 @@ const half: Record<Language, string> = { en: 'half-way', es: 'mitad' }
 
 /** A lane's session as captions for a film. @param words the library's texts in other languages */
 export function laneCaptions(
-  workout: Workout,
+  session: Session,
   group: string,
   library: Library,
   language: Language,
@@ -23,5 +23,5 @@ export function laneCaptions(
 ): Caption[] {
   const names = moveNames(library.moves, phrasesIn(words, language))
   const call = { half: half[language], halfSeconds: 2 }
-  return captions(timeline(workout, group, library), (step) => sayText(step.say, names, language), call)
+  return captions(timeline(session, group, library), (step) => sayText(step.say, names, language), call)
 }

@@ -1,4 +1,4 @@
-import { ProblemError, stationsOf, type Library, type Problem, type RulePolicies, type Workout } from '@esfuerzo/core'
+import { ProblemError, stationsOf, type Library, type Problem, type RulePolicies, type Session } from '@esfuerzo/core'
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
 import { publish } from '@esfuerzo/core/publication'
 
@@ -9,20 +9,20 @@ export type SendingLook = { code: 'check'; finding: Finding } | { code: 'noResul
  * What still deserves a look before sending, the gravest first: neither answered nor switched off by the school. What is not to be
  * sent so has to be mended or answered; nothing else stops anybody.
  */
-export function sendingLooks(workout: Workout, library: Library, policies: RulePolicies = {}): SendingLook[] {
-  const looks: SendingLook[] = checkSession(workout, library, { policies })
+export function sendingLooks(session: Session, library: Library, policies: RulePolicies = {}): SendingLook[] {
+  const looks: SendingLook[] = checkSession(session, library, { policies })
     .filter(({ level, answered }) => level !== 'note' && answered === undefined)
     .map((finding) => ({ code: 'check', finding }))
-  const stations = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
-  if (!workout.aim.target) looks.push({ code: 'noTarget' })
+  const stations = session.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
+  if (!session.aim.target) looks.push({ code: 'noTarget' })
   if (!stations.some((s) => s.record)) looks.push({ code: 'noResult' })
   return looks
 }
 
 /** What keeps a session from being sent out at all: nothing in it, more steps or more bytes than may be sent. */
-export function sendingProblems(workout: Workout, library: Library): Problem[] {
+export function sendingProblems(session: Session, library: Library): Problem[] {
   try {
-    publish(workout, library)
+    publish(session, library)
     return []
   } catch (error) {
     if (error instanceof ProblemError) return error.problems

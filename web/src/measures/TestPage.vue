@@ -13,7 +13,7 @@ const settings = useSettings()
 void settings.load()
 const measure = computed(() => library.measures.get(props.testId as TestId))
 const figure = computed(() => measure.value && library.figures.get(measure.value.figure))
-const grade = (of: number) => settings.gradeNames[of] ?? ''
+const grade = (grade: number) => settings.gradeNames[grade] ?? ''
 const kitNames = (ids: readonly string[]) => ids.flatMap((id) => library.kit.get(id)?.name ?? []).join(', ')
 
 /** How one value wobbles, in words. */

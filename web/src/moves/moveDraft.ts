@@ -71,8 +71,8 @@ export const setVersion = ({ move, figures }: OwnMove, id: string, change: Parti
  */
 export function drawOwnFigure(own: OwnMove, version: string, id: string, library: Pick<Library, 'figures'>): OwnMove {
   const { move, figures } = own
-  const of = move.versions.find((v) => v.id === version)
-  const model = of && figureIn(own, of, library)
+  const found = move.versions.find((v) => v.id === version)
+  const model = found && figureIn(own, found, library)
   if (!model || model.id.startsWith('own-')) return own
   // It is drawn from one side: another side of its old poses would show what it no longer does.
   const { second: _, ...drawn } = model

@@ -1,28 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { libraryFor, minutesText, sessionView, stationsOf, traitsOf, type Workout } from '@esfuerzo/core'
+import { libraryFor, minutesText, sessionView, stationsOf, traitsOf, type Session } from '@esfuerzo/core'
 import { isProvisional, printBlockFor, printCell } from '@esfuerzo/core/notation'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../repertoire/library.ts'
 
 /** What a text came to: its sections with their rows, and how long each group takes. */
-const props = defineProps<{ workout: Workout }>()
+const props = defineProps<{ session: Session }>()
 const { t } = useI18n()
-const whole = computed(() => libraryFor(props.workout, library))
+const whole = computed(() => libraryFor(props.session, library))
 const lanes = computed(() => {
-  const views = sessionView(props.workout, whole.value)
-  return props.workout.groups.map((group, i) => ({ group, seconds: views[i]!.totals.session.seconds.typical }))
+  const views = sessionView(props.session, whole.value)
+  return props.session.groups.map((group, i) => ({ group, seconds: views[i]!.totals.session.seconds.typical }))
 })
 const sections = computed(() =>
-  props.workout.sections.map((section) => ({
+  props.session.sections.map((section) => ({
     ...section,
     blocks: section.blocks.map((block) => ({
       id: block.id,
       says: [
         t(`forms.${block.form}.name`),
-        ...(traitsOf(block).goesWithoutSaying?.(block) ? [] : [printBlockFor(block, props.workout.groups[0]!.id)]),
+        ...(traitsOf(block).goesWithoutSaying?.(block) ? [] : [printBlockFor(block, props.session.groups[0]!.id)]),
       ].join(': '),
       rows: stationsOf(block).map((station) => {
         const { all } = station.cells

@@ -73,7 +73,7 @@ const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.le
             <p v-for="what in left" :key="what" class="quiet left">{{ what }}</p>
             <AskWords :questions="read.questions" :lasting="lasting" @answer="answer" />
             <p v-for="(p, i) in read.problems" :key="i" class="care">{{ problemText(p) }}</p>
-            <ReadPreview :workout="read.workout" />
+            <ReadPreview :session="read.workout" />
           </template>
         </div>
       </v-card-text>

@@ -5,10 +5,10 @@ import { useNextSession } from './useNextSession.ts'
 import RunItem from './RunItem.vue'
 import { useRuns } from './useRuns.ts'
 
-const props = defineProps<{ workoutId: string }>()
+const props = defineProps<{ sessionId: string }>()
 const { t } = useI18n()
 const { make, making, problem: notMade } = useNextSession()
-const { runs, left, problem, load, more, remove } = useRuns(props.workoutId)
+const { runs, left, problem, load, more, remove } = useRuns(props.sessionId)
 onMounted(load)
 </script>
 
@@ -21,7 +21,7 @@ onMounted(load)
     <p v-else-if="!runs" class="quiet">{{ t('loading') }}</p>
     <p v-else-if="!runs.length" class="quiet">{{ t('runs.none') }}</p>
     <template v-else>
-      <v-btn :disabled="making" @click="make(workoutId)">{{ t('next.make') }}</v-btn>
+      <v-btn :disabled="making" @click="make(sessionId)">{{ t('next.make') }}</v-btn>
       <p v-if="notMade" class="care" role="alert">{{ t(`errors.${notMade}`) }}</p>
       <ul>
         <RunItem v-for="run in runs" :key="run.run.id" :run="run" short @remove="remove(run)" />

@@ -10,16 +10,16 @@ export function useNextSession() {
   const problem = ref('')
   const making = ref(false)
   /** @param ofClass whose results count at first; everybody's where left out */
-  async function make(workoutId: string, ofClass?: string): Promise<void> {
+  async function make(sessionId: string, ofClass?: string): Promise<void> {
     making.value = true
     problem.value = ''
     try {
-      const { document } = await client('readWorkout', { params: { id: workoutId } })
+      const { document } = await client('readSession', { params: { id: sessionId } })
       const { answered: _, ...copy } = document
-      const { id } = await client('createWorkout', {
+      const { id } = await client('createSession', {
         body: { document: { ...copy, title: nextTitle(document.title) } },
       })
-      await router.push({ name: 'compose', params: { id }, query: { next: workoutId, class: ofClass } })
+      await router.push({ name: 'compose', params: { id }, query: { next: sessionId, class: ofClass } })
     } catch (error) {
       problem.value = callCode(error)
     }

@@ -18,8 +18,8 @@ export interface Runs {
   remove: (run: RunSummary) => Promise<void>
 }
 
-/** @param workout of one session; of all where left out */
-export function useRuns(workout?: string): Runs {
+/** @param session of one session; of all where left out */
+export function useRuns(session?: string): Runs {
   const runs = shallowRef<RunSummary[]>()
   const total = shallowRef(0)
   const next = shallowRef<string | null>(null)
@@ -28,7 +28,9 @@ export function useRuns(workout?: string): Runs {
   async function fetchPage(before: string | undefined) {
     problem.value = undefined
     try {
-      const page = await client('listRuns', { query: { ...(workout && { workout }), ...(before && { before }) } })
+      const page = await client('listRuns', {
+        query: { ...(session && { workout: session }), ...(before && { before }) },
+      })
       runs.value = before ? [...(runs.value ?? []), ...page.runs] : page.runs
       total.value = page.total
       next.value = page.next

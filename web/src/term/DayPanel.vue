@@ -2,14 +2,14 @@
 import { DateTime } from 'luxon'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { WorkoutSummary } from '@esfuerzo/contract'
+import type { SessionSummary } from '@esfuerzo/contract'
 import { comingsBefore, homeDays, type Term } from '@esfuerzo/core/term'
 
 /** What is on a day, what can be done with it, and the sessions that could be put there. */
 const props = defineProps<{
   term: Term
   date: string
-  sessions: readonly WorkoutSummary[]
+  sessions: readonly SessionSummary[]
   titles: ReadonlyMap<string, string>
 }>()
 const emit = defineEmits<{
@@ -44,7 +44,7 @@ const found = computed(() => {
 })
 /** What stands ready for any day comes first. */
 const ordered = computed(() => {
-  const isReady = ({ id }: WorkoutSummary) => props.term.storm.includes(id)
+  const isReady = ({ id }: SessionSummary) => props.term.storm.includes(id)
   return [...found.value.filter(isReady), ...found.value.filter((s) => !isReady(s))]
 })
 /** Every time of the session on this day, with what it is then. */

@@ -11,13 +11,13 @@ import {
   type Term,
   type TermSession,
 } from '@esfuerzo/core/term'
-import type { WorkoutSummary } from '@esfuerzo/contract'
+import type { SessionSummary } from '@esfuerzo/contract'
 import { plan } from '../workers/solver.ts'
 
 /** The plan she can have: from which sessions, which families; what it meets and what it cannot, day by day what it changes. */
 const props = defineProps<{
   term: Term
-  sessions: readonly WorkoutSummary[]
+  sessions: readonly SessionSummary[]
   titles: ReadonlyMap<string, string>
   profiles: ReadonlyMap<string, TermSession>
   /** Days before it have been, and stay. */
@@ -88,14 +88,14 @@ const day = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toF
 /** What is met, and by name what is not. */
 const said = computed(() => {
   if (!found.value) return []
-  const { problem: of, planned } = found.value
+  const { problem: asked, planned } = found.value
   const { score, proven } = planned
-  const openDays = of.days.length - of.free.size
-  const missing = of.families.filter((f) => !score.families.includes(f))
-  const dayAt = (i: number) => day(of.days[i]!.date)
+  const openDays = asked.days.length - asked.free.size
+  const missing = asked.families.filter((f) => !score.families.includes(f))
+  const dayAt = (i: number) => day(asked.days[i]!.date)
   return [
     { met: score.filled >= openDays, text: t('term.plan.filled', { n: score.filled, of: openDays }) },
-    ...(of.families.length
+    ...(asked.families.length
       ? [
           missing.length
             ? {
@@ -105,7 +105,7 @@ const said = computed(() => {
             : { met: true, text: t('term.plan.families') },
         ]
       : []),
-    ...of.missed.map((miss) => ({ met: false, text: t(`term.plan.tests.${miss}`) })),
+    ...asked.missed.map((miss) => ({ met: false, text: t(`term.plan.tests.${miss}`) })),
     score.formTwice.length
       ? { met: false, text: t('term.plan.formTwice', { days: score.formTwice.map(dayAt).join(', ') }) }
       : { met: true, text: t('term.plan.formsDiffer') },

@@ -3,13 +3,13 @@ import { DateTime } from 'luxon'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { cleanText } from '@esfuerzo/core'
-import type { SchoolClass, WorkoutSummary } from '@esfuerzo/contract'
+import type { SchoolClass, SessionSummary } from '@esfuerzo/contract'
 import { strandedPlaces, termLimits, type Term } from '@esfuerzo/core/term'
 import NumberField from '../shared/NumberField.vue'
 import { client } from '../shared/client.ts'
 
 /** When a term is, on which days, without which; whose it is; its storm shelf. */
-const props = defineProps<{ term: Term; sessions: readonly WorkoutSummary[]; titles: ReadonlyMap<string, string> }>()
+const props = defineProps<{ term: Term; sessions: readonly SessionSummary[]; titles: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ change: [change: (term: Term) => Term, merge?: string] }>()
 const { t, locale } = useI18n()
 const set = (change: Partial<Term>, merge?: string) => emit('change', (term) => ({ ...term, ...change }), merge)

@@ -26,7 +26,7 @@ export function useNextStep(load: () => Promise<void>) {
     try {
       const params = { id: place.session }
       const [{ document }, { times }] = await Promise.all([
-        client('readWorkout', { params }),
+        client('readSession', { params }),
         client('readCameBack', { params, query: { class: store.term.class } }),
       ])
       const cameBack = Object.fromEntries(
@@ -34,7 +34,7 @@ export function useNextStep(load: () => Promise<void>) {
       )
       const coming = comingsBefore(store.term, place)
       const stepped = await coreDoor.run('termStep', document, { coming, cameBack })
-      const { id } = await client('createWorkout', { body: { document: stepped } })
+      const { id } = await client('createSession', { body: { document: stepped } })
       store.edit((now) => madeFor(now, place.id, id))
       await load()
       if (await store.flush()) await router.push({ name: 'compose', params: { id } })

@@ -1,5 +1,5 @@
 import { computed, reactive, shallowRef, watch, type Ref } from 'vue'
-import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
+import { callCode, type SessionSummary } from '@esfuerzo/contract'
 import type { Term, TermSession } from '@esfuerzo/core/term'
 import { client } from '../shared/client.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
@@ -16,7 +16,7 @@ const idsIn = ({ places, sessions, storm, tests }: Term): string[] => [
 
 /** The teacher's sessions, and of those in the term what it asks of them, each worked out once beside the page. */
 export function useTermSessions(term: Ref<Term>) {
-  const summaries = shallowRef<readonly WorkoutSummary[]>()
+  const summaries = shallowRef<readonly SessionSummary[]>()
   const profiles = reactive(new Map<string, TermSession>())
   const problem = shallowRef('')
   const titles = computed(() => new Map((summaries.value ?? []).map((w) => [w.id, w.title])))
@@ -26,7 +26,7 @@ export function useTermSessions(term: Ref<Term>) {
   async function load(): Promise<void> {
     problem.value = ''
     try {
-      summaries.value = (await client('listWorkouts', {})).workouts
+      summaries.value = (await client('listSessions', {})).workouts
     } catch (error) {
       problem.value = callCode(error)
     }
@@ -43,11 +43,11 @@ export function useTermSessions(term: Ref<Term>) {
   async function profile(id: string): Promise<void> {
     if (asked.has(id)) return
     asked.add(id)
-    const of = grades
+    const wanted = grades
     try {
-      const { document } = await client('readWorkout', { params: { id } })
-      const found = await coreDoor.run('termSession', document, { id, ...(of && { grades: of }) })
-      if (of === grades) profiles.set(id, found)
+      const { document } = await client('readSession', { params: { id } })
+      const found = await coreDoor.run('termSession', document, { id, ...(wanted && { grades: wanted }) })
+      if (wanted === grades) profiles.set(id, found)
     } catch (error) {
       // Asked again with the next change.
       asked.delete(id)

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import { z } from 'zod'
-import { indexLibrary, ProblemError, sessionProblems, type Problem, type Workout } from '@esfuerzo/core'
+import { indexLibrary, ProblemError, sessionProblems, type Problem, type Session } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 import { jobs, type JobName, type Jobs } from './jobs.ts'
 
@@ -14,14 +14,14 @@ export type JobOutcome<N extends JobName> = { answer: Jobs[N]['answer'] } | { pr
 export const door = {
   run<N extends JobName>(
     name: N,
-    workout: Workout,
+    session: Session,
     asked: Jobs[N]['asked'],
     report: (share: number) => void,
   ): JobOutcome<N> {
     try {
-      const problems = sessionProblems(workout, library)
+      const problems = sessionProblems(session, library)
       if (problems.length) return { problems }
-      return { answer: jobs[name](workout, asked, library, report) }
+      return { answer: jobs[name](session, asked, library, report) }
     } catch (error) {
       if (error instanceof ProblemError) return { problems: error.problems }
       throw error

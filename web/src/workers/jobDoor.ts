@@ -1,5 +1,5 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink'
-import { ProblemError, type Workout } from '@esfuerzo/core'
+import { ProblemError, type Session } from '@esfuerzo/core'
 import type { Door } from './core.worker.ts'
 import type { JobName, Jobs } from './jobs.ts'
 
@@ -22,7 +22,7 @@ export interface JobDoor {
    */
   run: <N extends JobName>(
     name: N,
-    workout: Workout,
+    session: Session,
     asked: Jobs[N]['asked'],
     options?: RunOptions,
   ) => Promise<Jobs[N]['answer']>
@@ -54,7 +54,7 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
   }
 
   return {
-    async run(name, workout, asked, { signal, onProgress } = {}) {
+    async run(name, session, asked, { signal, onProgress } = {}) {
       signal?.throwIfAborted()
       const hand = idle.pop() ?? make()
       // Another stands by while this one works, so that what comes after a cancelled work begins at once.
@@ -75,7 +75,7 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
         const report = proxy((share: number) => {
           if (busy.has(hand)) onProgress?.(share)
         })
-        const outcome = (await Promise.race([hand.remote.run(name, workout, asked, report), left])) as Awaited<
+        const outcome = (await Promise.race([hand.remote.run(name, session, asked, report), left])) as Awaited<
           ReturnType<Door['run']>
         >
         if ('problems' in outcome) throw new ProblemError(outcome.problems)

@@ -5,7 +5,7 @@ import {
   type BlockOf,
   type LaneView,
   type Library,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
 import { draftFor, withExplaining, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
@@ -62,7 +62,7 @@ export interface Jobs {
   /** What a term asks of a session. */
   termSession: { asked: { id: string; grades?: number[] }; answer: TermSession }
   /** A session as it comes again in a term. */
-  termStep: { asked: { coming: number; cameBack: Parameters<typeof termStep>[3] }; answer: Workout }
+  termStep: { asked: { coming: number; cameBack: Parameters<typeof termStep>[3] }; answer: Session }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
 }
@@ -70,7 +70,7 @@ export type JobName = keyof Jobs
 
 type Report = (share: number) => void
 type Work<N extends JobName> = (
-  workout: Workout,
+  session: Session,
   asked: Jobs[N]['asked'],
   library: Library,
   report: Report,
@@ -78,52 +78,52 @@ type Work<N extends JobName> = (
 
 /** One report out of several groups' reports. */
 const inPart =
-  (report: Report, n: number, of: number): Report =>
+  (report: Report, n: number, most: number): Report =>
   (share) =>
-    report((n + share) / of)
+    report((n + share) / most)
 
 /** How each is done: pure computation over a session, for a worker to run. */
 export const jobs: { [N in JobName]: Work<N> } = {
-  clickTrack: (workout, { group }, library, report) => {
-    const steps = timeline(workout, group, library)
+  clickTrack: (session, { group }, library, report) => {
+    const steps = timeline(session, group, library)
     // A little silence after the last bell, so that it is heard whole.
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
-  termStep: (workout, { coming, cameBack }, library) => termStep(workout, library, coming, cameBack),
-  termSession: (workout, { id, grades }, library) => termSession(id, workout, library, grades),
-  next: (workout, { cameBack, weeks }, library) => nextTime(workout, library, cameBack, weeks),
-  suggest: (workout, { place, count, context }, library) => suggestProblem(workout, place, count, context, library),
+  termStep: (session, { coming, cameBack }, library) => termStep(session, library, coming, cameBack),
+  termSession: (session, { id, grades }, library) => termSession(id, session, library, grades),
+  next: (session, { cameBack, weeks }, library) => nextTime(session, library, cameBack, weeks),
+  suggest: (session, { place, count, context }, library) => suggestProblem(session, place, count, context, library),
   draft: (_, { intent, ask, besides, quick }, library) => {
     const draft = draftFor(intent, ask, library, { besides, quick })
     return (
       draft && {
         ...draft,
-        lanes: sessionView(draft.workout, library),
+        lanes: sessionView(draft.session, library),
         ...(draft.explain && { explained: sessionView(withExplaining(draft), library) }),
       }
     )
   },
-  fit: (workout, { fill }, library, onProgress) => fit(workout, library, { fill, onProgress }),
-  arrange: (workout, { block }, library) => arrange(workout, block, library),
-  finish: (workout, _, library, report) =>
-    workout.groups.map((group, n) => {
-      const onProgress = inPart(report, n, workout.groups.length)
+  fit: (session, { fill }, library, onProgress) => fit(session, library, { fill, onProgress }),
+  arrange: (session, { block }, library) => arrange(session, block, library),
+  finish: (session, _, library, report) =>
+    session.groups.map((group, n) => {
+      const onProgress = inPart(report, n, session.groups.length)
       return {
         group: group.id,
-        finish: finishOf(simulate(workout, group, library, { onProgress }), workout.minutes * 60),
+        finish: finishOf(simulate(session, group, library, { onProgress }), session.minutes * 60),
       }
     }),
-  chance: (workout, { block: id }, library, report) => {
-    const section = workout.sections.find((s) => s.blocks.some((b) => b.id === id))
+  chance: (session, { block: id }, library, report) => {
+    const section = session.sections.find((s) => s.blocks.some((b) => b.id === id))
     const block = section?.blocks.find((b): b is BlockOf<'chance'> => b.id === id && isChance(b))
     if (!section || !block) return []
-    const alone: Workout = { ...workout, sections: [{ ...section, blocks: [block] }] }
-    return workout.groups.map((group, n) => {
-      const { seconds, draws, lines } = chanceOutlook(block, group, workout, library)
-      const onProgress = inPart(report, n, workout.groups.length)
+    const alone: Session = { ...session, sections: [{ ...section, blocks: [block] }] }
+    return session.groups.map((group, n) => {
+      const { seconds, draws, lines } = chanceOutlook(block, group, session, library)
+      const onProgress = inPart(report, n, session.groups.length)
       return {
         group: group.id,
-        finish: finishOf(simulate(alone, group, library, { onProgress }), workout.minutes * 60),
+        finish: finishOf(simulate(alone, group, library, { onProgress }), session.minutes * 60),
         draws: spreadOf(draws),
         seconds: { early: quantile(seconds, 0.1), median: quantile(seconds, 0.5), late: quantile(seconds, 0.9) },
         lines,

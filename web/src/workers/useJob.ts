@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { ProblemError, type Workout } from '@esfuerzo/core'
+import { ProblemError, type Session } from '@esfuerzo/core'
 import { problemText } from '../words/i18n.ts'
 import type { JobDoor } from './jobDoor.ts'
 import type { JobName, Jobs } from './jobs.ts'
@@ -28,11 +28,11 @@ const pause = 250
 export function useJob<N extends JobName>(
   door: JobDoor,
   name: N,
-  workout: Ref<Workout>,
+  session: Ref<Session>,
   asked: () => Jobs[N]['asked'],
 ): JobView<N> {
   const answer: JobView<N>['answer'] = shallowRef()
-  const answered = shallowRef<Workout>()
+  const answered = shallowRef<Session>()
   const running = ref(false)
   const progress = ref(0)
   const problem = ref('')
@@ -49,7 +49,7 @@ export function useJob<N extends JobName>(
   async function run(): Promise<void> {
     cancel()
     const here = (abort = new AbortController())
-    const document = workout.value
+    const document = session.value
     running.value = true
     progress.value = 0
     problem.value = ''
@@ -58,7 +58,7 @@ export function useJob<N extends JobName>(
         signal: here.signal,
         onProgress: (share) => (progress.value = share),
       })
-      if (abort !== here || workout.value !== document) return
+      if (abort !== here || session.value !== document) return
       answer.value = found
       answered.value = document
     } catch (error) {
@@ -69,7 +69,7 @@ export function useJob<N extends JobName>(
     }
   }
 
-  watch([workout, asked], ([document, now], [before, then]) => {
+  watch([session, asked], ([document, now], [before, then]) => {
     if (document === before && JSON.stringify(now) === JSON.stringify(then)) return
     cancel()
     running.value = true
@@ -79,7 +79,7 @@ export function useJob<N extends JobName>(
   void run()
   return {
     answer,
-    current: computed(() => answer.value !== undefined && answered.value === workout.value),
+    current: computed(() => answer.value !== undefined && answered.value === session.value),
     running,
     progress,
     problem,

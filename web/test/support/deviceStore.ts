@@ -6,11 +6,11 @@ const all = Object.keys(purposes) as Purpose[]
 
 /** What the device keeps, as its own databases have it (in memory, by a package that keeps to the standard). */
 export const device = {
-  get: (of: Purpose, key: string) => deviceStore(of).get(key),
-  set: (of: Purpose, key: string, value: unknown) => deviceStore(of).set(key, value),
-  entries: (of: Purpose) => deviceStore(of).entries(),
+  get: (purpose: Purpose, key: string) => deviceStore(purpose).get(key),
+  set: (purpose: Purpose, key: string, value: unknown) => deviceStore(purpose).set(key, value),
+  entries: (purpose: Purpose) => deviceStore(purpose).entries(),
   clear: async () => {
-    for (const of of all) await deviceStore(of).clear()
+    for (const purpose of all) await deviceStore(purpose).clear()
   },
   close: closeDevice,
   /** Until all that was asked of it is done: it works by tasks of its own, which no faked clock has. */

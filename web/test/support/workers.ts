@@ -1,6 +1,6 @@
 import { readPlan } from '@esfuerzo/plans'
 import { vi } from 'vitest'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { planTerm, type PlanProblem } from '@esfuerzo/core/term'
 import { library } from '../../src/repertoire/library.ts'
 import type { JobName, Jobs } from '../../src/workers/jobs.ts'
@@ -18,9 +18,9 @@ vi.mock('../../src/workers/coreDoor.ts', async () => {
   const { jobs } = await import('../../src/workers/jobs.ts')
   return {
     coreDoor: {
-      run: async (name: JobName, workout: Workout, ask: never) => {
+      run: async (name: JobName, session: Session, ask: never) => {
         const answer = await coreJobs.asked(name, ask)
-        return answer === 'nothing' ? undefined : jobs[name](workout, ask, library, () => {})
+        return answer === 'nothing' ? undefined : jobs[name](session, ask, library, () => {})
       },
     },
   }

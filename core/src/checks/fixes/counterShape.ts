@@ -9,7 +9,7 @@ export const counterShape: FixMaker = {
     const ids = new Set(view.cells.flatMap(({ move }) => move.counters ?? []))
     for (const id of ids) {
       const move = view.library.moves.get(id)
-      if (move && canBeAdded(fixing, move)) yield { facts: { move: move.name }, workout: withCoolDownRow(fixing, move) }
+      if (move && canBeAdded(fixing, move)) yield { facts: { move: move.name }, session: withCoolDownRow(fixing, move) }
     }
   },
 }

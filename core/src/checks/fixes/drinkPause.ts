@@ -9,23 +9,23 @@ import type { Candidate, FixMaker } from './fix.ts'
 export const drinkPause: FixMaker = {
   id: 'drink-pause',
   *candidates({ view, words }): Generator<Candidate> {
-    const { workout } = view
-    const middle = workout.sections.length / 2
-    const places = workout.sections
+    const { session } = view
+    const middle = session.sections.length / 2
+    const places = session.sections
       .slice(0, -1)
       .map((section, i) => ({ section, off: Math.abs(i + 1 - middle) }))
       .sort((a, b) => a.off - b.off)
     const seconds = limit('drinkPause', 0)
     for (const { block } of view.blocks.values())
       if (traitsOf(block).pauseOf)
-        yield { facts: { seconds }, workout: changeBlock(workout, block.id, (b) => traitsOf(b).pauseOf!(b, seconds)) }
+        yield { facts: { seconds }, session: changeBlock(session, block.id, (b) => traitsOf(b).pauseOf!(b, seconds)) }
     for (const { section } of places) {
-      const added = addSection(workout, { role: 'brief', title: words.drink, form: 'talk' }, section.id)
+      const added = addSection(session, { role: 'brief', title: words.drink, form: 'talk' }, section.id)
       const at = added.sections.findIndex((s) => s.id === section.id) + 1
       const block = added.sections[at]!.blocks[0]!
       yield {
         facts: { seconds },
-        workout: setBlock(added, block.id, 'talk', (b) => ({ ...b, seconds: { all: seconds } })),
+        session: setBlock(added, block.id, 'talk', (b) => ({ ...b, seconds: { all: seconds } })),
       }
     }
   },

@@ -6,7 +6,7 @@ import { lowestGrade, type Group } from '../../terms/group.ts'
 import type { Move, Version } from '../../terms/move.ts'
 import { valueFor } from '../../terms/perGroup.ts'
 import { landed } from '../landed.ts'
-import type { Workout } from '../../session/schema.ts'
+import type { Session } from '../../session/schema.ts'
 import type { Candidate, FixMaker, Fixing } from './fix.ts'
 
 const weighs = (version: Version, move: Move): boolean =>
@@ -17,7 +17,7 @@ function below({ view }: Fixing, group: Group, cell: Cell): Version[] {
   const move = view.library.moves.get(cell.move)
   if (!move) return []
   const own = move.versions.findIndex((v) => v.id === cell.version)
-  const fit = new Set(versionsFor(move, view.workout.home, view.library, lowestGrade(group)).map((v) => v.id))
+  const fit = new Set(versionsFor(move, view.session.home, view.library, lowestGrade(group)).map((v) => v.id))
   return move.versions
     .slice(0, own)
     .filter((v) => fit.has(v.id))
@@ -25,11 +25,11 @@ function below({ view }: Fixing, group: Group, cell: Cell): Version[] {
 }
 
 /** A station some steps down the ladder of its move, for the groups it is about. */
-function stepDown(fixing: Fixing, workout: Workout, stationId: string, cells: (id: string) => Cell, by: number) {
+function stepDown(fixing: Fixing, session: Session, stationId: string, cells: (id: string) => Cell, by: number) {
   const { view, groups } = fixing
   let name = ''
   const edited = groups.reduce((now, id) => {
-    const group = view.workout.groups.find((g) => g.id === id)!
+    const group = view.session.groups.find((g) => g.id === id)!
     const lower = below(fixing, group, cells(id))
     const version = lower[Math.min(by, lower.length) - 1]
     if (!version) return now
@@ -40,7 +40,7 @@ function stepDown(fixing: Fixing, workout: Workout, stationId: string, cells: (i
       version: version.id,
       ...(load && weighs(version, move) && { load }),
     }))
-  }, workout)
+  }, session)
   return { name, edited }
 }
 
@@ -63,19 +63,19 @@ function stations({ view, finding }: Fixing) {
 export const easierVersion: FixMaker = {
   id: 'easier-version',
   *candidates(fixing): Generator<Candidate> {
-    const { workout } = fixing.view
+    const { session } = fixing.view
     const several = stations(fixing)
     for (const station of several)
       for (const by of [1, 2, 3]) {
-        const { name, edited } = stepDown(fixing, workout, station.id, (id) => valueFor(station.cells, id), by)
-        if (name) yield { facts: { version: name }, workout: edited }
+        const { name, edited } = stepDown(fixing, session, station.id, (id) => valueFor(station.cells, id), by)
+        if (name) yield { facts: { version: name }, session: edited }
       }
     // One station is not enough: all of them, one after the other.
-    let now = workout
+    let now = session
     for (const station of fixing.finding.where.station ? [] : several) {
       const { name, edited } = stepDown(fixing, now, station.id, (id) => valueFor(station.cells, id), 3)
       now = edited
-      if (name) yield { facts: { version: name }, workout: now }
+      if (name) yield { facts: { version: name }, session: now }
     }
   },
 }

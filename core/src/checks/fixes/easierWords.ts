@@ -9,6 +9,6 @@ export const easierWords: FixMaker = {
     const place = stationOf(fixing)
     if (!place || place.station.easier) return []
     const { easier } = fixing.words
-    return [{ facts: { words: easier }, workout: setStation(fixing.view.workout, place.station.id, { easier }) }]
+    return [{ facts: { words: easier }, session: setStation(fixing.view.session, place.station.id, { easier }) }]
   },
 }

@@ -8,9 +8,9 @@ export const fewerResults: FixMaker = {
   candidates: ({ view, finding }) => {
     const most = Number(finding.facts.most)
     const written = [...view.blocks.values()].flatMap(({ block }) => stationsOf(block)).filter((s) => s.record)
-    const workout = written
+    const session = written
       .slice(most)
-      .reduce((now, { id }) => setStation(now, id, { record: undefined }), view.workout)
-    return [{ facts: { n: most }, workout }]
+      .reduce((now, { id }) => setStation(now, id, { record: undefined }), view.session)
+    return [{ facts: { n: most }, session }]
   },
 }

@@ -12,7 +12,7 @@ export const fewerSets: FixMaker = {
     const atMost = place && traitsOf(place.block).setsAtMost
     if (!atMost) return []
     const most = limit('loadedSets', 0)
-    const workout = changeBlock(fixing.view.workout, place.block.id, (block) => atMost(block, fixing.groups, most))
-    return [{ facts: { n: most }, workout }]
+    const session = changeBlock(fixing.view.session, place.block.id, (block) => atMost(block, fixing.groups, most))
+    return [{ facts: { n: most }, session }]
   },
 }

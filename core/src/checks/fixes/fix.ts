@@ -1,4 +1,4 @@
-import type { Workout } from '../../session/schema.ts'
+import type { Session } from '../../session/schema.ts'
 import type { Facts, Finding } from '../rule.ts'
 import type { CheckView } from '../view.ts'
 
@@ -48,7 +48,7 @@ export interface Fix {
 
 /** A fix with the session it makes. */
 export interface MadeFix extends Fix {
-  workout: Workout
+  session: Session
 }
 
 /** What a fix writes into a session, in the teacher's language. */
@@ -74,7 +74,7 @@ export interface Fixing {
 /** One way to do it, not yet looked at. */
 export interface Candidate {
   facts: Facts
-  workout: Workout
+  session: Session
 }
 
 /** A kind of edit: the ways to do it, the smallest change first. */

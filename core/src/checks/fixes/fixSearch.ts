@@ -1,4 +1,4 @@
-import type { Workout } from '../../session/schema.ts'
+import type { Session } from '../../session/schema.ts'
 import type { Library } from '../../library/library.ts'
 import { checkSession, type CheckOptions } from '../checkSession.ts'
 import { levels, type Finding } from '../rule.ts'
@@ -36,12 +36,12 @@ function addsNothing(finding: Finding, before: readonly Finding[], after: readon
 /** The first way of a kind that takes the finding away and adds none as bad. Yields after every look, so that nobody waits for it. */
 function* firstThatHolds(
   tries: Iterable<Candidate>,
-  holds: (workout: Workout) => boolean,
+  holds: (session: Session) => boolean,
 ): Generator<undefined, Candidate | undefined> {
   let tried = 0
   for (const candidate of tries) {
     if (tried++ === mostTried) return undefined
-    if (holds(candidate.workout)) return candidate
+    if (holds(candidate.session)) return candidate
     yield undefined
   }
   return undefined
@@ -55,7 +55,7 @@ function* firstThatHolds(
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function* fixSearch(
-  workout: Workout,
+  session: Session,
   finding: Finding,
   library: Library,
   words: FixWords,
@@ -63,18 +63,18 @@ export function* fixSearch(
 ): Generator<MadeFix | undefined, void> {
   const makers: readonly FixMaker[] = makersFor[finding.rule] ?? []
   if (!makers.length) return
-  const view = checkView(workout, library, options.context)
-  const groups = finding.groups.length ? finding.groups : workout.groups.map(({ id }) => id)
-  const before = checkSession(workout, library, options)
-  const was = sessionSeconds(workout, library)
-  const holds = (edited: Workout) => {
+  const view = checkView(session, library, options.context)
+  const groups = finding.groups.length ? finding.groups : session.groups.map(({ id }) => id)
+  const before = checkSession(session, library, options)
+  const was = sessionSeconds(session, library)
+  const holds = (edited: Session) => {
     const after = checkSession(edited, library, options)
     return isGone(finding, after) && addsNothing(finding, before, after)
   }
   for (const { id, candidates } of makers) {
     const found = yield* firstThatHolds(candidates({ view, finding, groups, words }), holds)
     if (!found) continue
-    const now = sessionSeconds(found.workout, library)
+    const now = sessionSeconds(found.session, library)
     const seconds = Object.fromEntries(Object.entries(now).map(([group, s]) => [group, Math.round(s - was[group]!)]))
     yield { id, ...found, seconds }
   }

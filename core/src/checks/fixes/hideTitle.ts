@@ -9,7 +9,7 @@ export const hideTitle: FixMaker = {
       ? [
           {
             facts: { words: words.surprise },
-            workout: setSection(view.workout, finding.where.section, { title: words.surprise }),
+            session: setSection(view.session, finding.where.section, { title: words.surprise }),
           },
         ]
       : [],

@@ -8,8 +8,8 @@ export const leaveOut: FixMaker = {
   id: 'leave-out',
   candidates: (fixing) => {
     const place = stationOf(fixing)
-    const everybody = fixing.groups.length === fixing.view.workout.groups.length
+    const everybody = fixing.groups.length === fixing.view.session.groups.length
     if (!place || !everybody || place.station.storyName || stationsOf(place.block).length < 2) return []
-    return [{ facts: {}, workout: removeStation(fixing.view.workout, place.station.id) }]
+    return [{ facts: {}, session: removeStation(fixing.view.session, place.station.id) }]
   },
 }

@@ -13,7 +13,7 @@ export const lighter: FixMaker = {
     const weights = typeof most === 'number' ? [most] : [limit('youngLoadStop', 0), limit('overheadFree', 1)]
     return weights.map((kg) => ({
       facts: { kg },
-      workout: setCell(fixing.view.workout, place.station.id, fixing.groups, (cell) => ({ ...cell, load: { kg } })),
+      session: setCell(fixing.view.session, place.station.id, fixing.groups, (cell) => ({ ...cell, load: { kg } })),
     }))
   },
 }

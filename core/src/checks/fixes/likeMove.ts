@@ -16,23 +16,23 @@ export function* swapped(
   fits: (move: Move, version: Version) => boolean,
 ): Generator<Candidate> {
   const { view, groups } = fixing
-  const about = view.workout.groups.filter(({ id }) => groups.includes(id))
+  const about = view.session.groups.filter(({ id }) => groups.includes(id))
   const cell = about[0] && valueFor(station.cells, about[0].id)
   const move = cell && view.library.moves.get(cell.move)
   if (!move) return
   const version = move.versions.find((v) => v.id === cell.version)!
   const known = metByYoungest(view, groups)
   const grade = Math.min(...about.flatMap(({ grades }) => grades))
-  const like = likeMoves(move, version, view.workout.home, grade, view.library)
+  const like = likeMoves(move, version, view.session.home, grade, view.library)
     .filter((one) => (!known || known.has(one.move.id)) && fits(one.move, one.version))
     .slice(0, offered)
-  const where = { form: block.form, home: view.workout.home }
+  const where = { form: block.form, home: view.session.home }
   for (const { move: other } of like) {
-    const workout = about.reduce(
+    const session = about.reduce(
       (now, group) => setCell(now, station.id, [group.id], (old) => putMove(old, other, group, where, view.library)),
-      view.workout,
+      view.session,
     )
-    yield { facts: { move: other.name }, workout }
+    yield { facts: { move: other.name }, session }
   }
 }
 

@@ -11,7 +11,7 @@ export const likeWithout: FixMaker = {
   id: 'like-without',
   *candidates(fixing): Generator<Candidate> {
     const { view } = fixing
-    const everybody: Fixing = { ...fixing, groups: view.workout.groups.map(({ id }) => id) }
+    const everybody: Fixing = { ...fixing, groups: view.session.groups.map(({ id }) => id) }
     for (const { section, block } of view.blocks.values())
       for (const station of stationsOf(block)) {
         const needs = view.cells.some(

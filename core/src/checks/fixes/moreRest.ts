@@ -10,10 +10,10 @@ export const moreRest: FixMaker = {
     const change = block && traitsOf(block).withLaps
     if (!block || !change) return
     for (const by of [5, 10, 15, 20, 30]) {
-      const workout = changeBlock(view.workout, block.id, (b) =>
+      const session = changeBlock(view.session, block.id, (b) =>
         change(b, groups, (lap) => ({ ...lap, rest: lap.rest + by })),
       )
-      yield { facts: { seconds: by }, workout }
+      yield { facts: { seconds: by }, session }
     }
   },
 }

@@ -8,7 +8,7 @@ export const noLoad: FixMaker = {
   candidates: (fixing) => {
     const place = stationOf(fixing)
     if (!place) return []
-    const workout = setCell(fixing.view.workout, place.station.id, fixing.groups, ({ load: _, ...cell }) => cell)
-    return [{ facts: {}, workout }]
+    const session = setCell(fixing.view.session, place.station.id, fixing.groups, ({ load: _, ...cell }) => cell)
+    return [{ facts: {}, session }]
   },
 }

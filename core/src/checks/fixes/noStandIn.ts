@@ -5,12 +5,12 @@ import type { FixMaker } from './fix.ts'
 export const noStandIn: FixMaker = {
   id: 'no-stand-in',
   *candidates({ view, finding }) {
-    const { standIns } = view.workout.home
+    const { standIns } = view.session.home
     const about = [finding.facts.standIn, finding.facts.words]
     for (const [kit, words] of Object.entries(standIns)) {
       if (!about.includes(words)) continue
       const { [kit]: _, ...others } = standIns
-      yield { facts: { standIn: words }, workout: setDetails(view.workout, { home: { standIns: others } }) }
+      yield { facts: { standIn: words }, session: setDetails(view.session, { home: { standIns: others } }) }
     }
   },
 }

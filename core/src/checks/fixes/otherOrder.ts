@@ -16,7 +16,7 @@ export const otherOrder: FixMaker = {
       if (i === own || row.pinned || row.storyName) continue
       const order = ids.with(own, row.id).with(i, place.station.id)
       const other = fixing.view.library.moves.get(row.cells.all.move)?.name ?? ''
-      yield { facts: { move: other }, workout: reorderStations(fixing.view.workout, place.block.id, order) }
+      yield { facts: { move: other }, session: reorderStations(fixing.view.session, place.block.id, order) }
     }
   },
 }

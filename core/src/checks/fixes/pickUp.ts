@@ -9,6 +9,6 @@ export const pickUp: FixMaker = {
     const place = stationOf(fixing)
     if (!place || place.station.note) return []
     const note = fixing.words.pickUp
-    return [{ facts: { words: note }, workout: setStation(fixing.view.workout, place.station.id, { note }) }]
+    return [{ facts: { words: note }, session: setStation(fixing.view.session, place.station.id, { note }) }]
   },
 }

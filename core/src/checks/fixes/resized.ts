@@ -2,14 +2,14 @@ import { sameValue } from '../../base/sameValue.ts'
 import { changeBlock, findBlock } from '../../session/edits/locate.ts'
 import type { Block } from '../../session/forms.ts'
 import { traitsOf } from '../../session/formTraits.ts'
-import type { Role, Workout } from '../../session/schema.ts'
+import type { Role, Session } from '../../session/schema.ts'
 import type { CheckView } from '../view.ts'
 import type { Facts } from '../rule.ts'
 import type { Candidate } from './fix.ts'
 
 /** The blocks of parts of some roles, the parts in that order. */
-export const blocksOf = ({ workout }: CheckView, roles: readonly Role[]): Block[] =>
-  workout.sections
+export const blocksOf = ({ session }: CheckView, roles: readonly Role[]): Block[] =>
+  session.sections
     .filter((s) => roles.includes(s.role))
     .sort((a, b) => roles.indexOf(a.role) - roles.indexOf(b.role))
     .flatMap((section) => section.blocks)
@@ -18,7 +18,7 @@ export const blocksOf = ({ workout }: CheckView, roles: readonly Role[]): Block[
  * How often a block is gone through, before and after, in whose lanes: `4 → 1`, `4 → 1 (B, C)`, `A 4 → 2, B 3 → 1`; nothing where only its
  * seconds changed.
  */
-function lapsFacts({ groups }: Workout, before: Block, after: Block): Facts {
+function lapsFacts({ groups }: Session, before: Block, after: Block): Facts {
   const { laps, lapWord: word } = traitsOf(before)
   // A ladder is told by its top, not by how many rungs it has.
   if (!laps || word === 'top') return {}
@@ -36,19 +36,19 @@ function lapsFacts({ groups }: Workout, before: Block, after: Block): Facts {
 
 /** Each of the blocks made longer or shorter by one step of its form; then by two, then by three. */
 export function* resized(
-  { workout, blocks }: CheckView,
+  { session, blocks }: CheckView,
   some: readonly Block[],
   change: (block: Block) => Block,
 ): Generator<Candidate> {
   for (const n of [1, 2, 3])
     for (const { id, title } of some) {
-      const edited = changeBlock(workout, id, (block) => {
+      const edited = changeBlock(session, id, (block) => {
         let now = block
         for (let i = 0; i < n; i++) now = change(now)
         return now
       })
-      if (sameValue(edited, workout)) continue
+      if (sameValue(edited, session)) continue
       const block = title ?? blocks.get(id)?.section.title ?? ''
-      yield { facts: { block, ...lapsFacts(workout, findBlock(workout, id), findBlock(edited, id)) }, workout: edited }
+      yield { facts: { block, ...lapsFacts(session, findBlock(session, id), findBlock(edited, id)) }, session: edited }
     }
 }

@@ -10,7 +10,7 @@ export const shorterTalk: FixMaker = {
     for (const { block } of view.blocks.values()) {
       const atMost = traitsOf(block).talkAtMost
       if (atMost && (!finding.where.block || block.id === finding.where.block))
-        yield { facts: { seconds: most }, workout: changeBlock(view.workout, block.id, (b) => atMost(b, groups, most)) }
+        yield { facts: { seconds: most }, session: changeBlock(view.session, block.id, (b) => atMost(b, groups, most)) }
     }
   },
 }

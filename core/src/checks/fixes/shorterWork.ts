@@ -10,13 +10,13 @@ export const shorterWork: FixMaker = {
     const block = finding.where.block ? view.blocks.get(finding.where.block)?.block : undefined
     const change = block && traitsOf(block).withLaps
     if (!block || !change) return
-    const lines = new Map(view.workout.groups.map((g) => [g.id, limit('workByClock', bandOf(g.grades))]))
+    const lines = new Map(view.session.groups.map((g) => [g.id, limit('workByClock', bandOf(g.grades))]))
     const lineOf = Math.min(...groups.map((id) => lines.get(id)!))
     for (const most of [lineOf, lineOf - 5, lineOf - 10, lineOf - 15, 20]) {
-      const workout = changeBlock(view.workout, block.id, (b) =>
+      const session = changeBlock(view.session, block.id, (b) =>
         change(b, groups, (lap) => ({ ...lap, work: Math.min(lap.work, most) })),
       )
-      yield { facts: { seconds: most }, workout }
+      yield { facts: { seconds: most }, session }
     }
   },
 }

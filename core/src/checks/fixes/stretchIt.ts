@@ -8,6 +8,6 @@ export const stretchIt: FixMaker = {
     const muscle = String(fixing.finding.facts.muscle)
     for (const move of fixing.view.library.moves.values())
       if (move.family === 'stretch' && !move.measures.includes('reps') && move.stretches?.includes(muscle))
-        if (canBeAdded(fixing, move)) yield { facts: { move: move.name }, workout: withCoolDownRow(fixing, move) }
+        if (canBeAdded(fixing, move)) yield { facts: { move: move.name }, session: withCoolDownRow(fixing, move) }
   },
 }

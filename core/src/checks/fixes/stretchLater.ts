@@ -12,6 +12,6 @@ export const stretchLater: FixMaker = {
     const others = stationsOf(place.block).filter((s) => s.id !== place.station.id)
     if (!others.length) return []
     const order = [...others, place.station].map((s) => s.id)
-    return [{ facts: {}, workout: reorderStations(fixing.view.workout, place.block.id, order) }]
+    return [{ facts: {}, session: reorderStations(fixing.view.session, place.block.id, order) }]
   },
 }

@@ -11,10 +11,10 @@ export const talkFirst: FixMaker = {
   id: 'talk-first',
   candidates: ({ view, finding, words }) => {
     const seconds = Math.min(atMost, aMove * Number(finding.facts.moves))
-    const added = addSection(view.workout, { role: 'brief', title: words.meetTheMoves, form: 'talk' }, null)
+    const added = addSection(view.session, { role: 'brief', title: words.meetTheMoves, form: 'talk' }, null)
     const block = added.sections[0]!.blocks[0]!
     return [
-      { facts: { seconds }, workout: setBlock(added, block.id, 'talk', (b) => ({ ...b, seconds: { all: seconds } })) },
+      { facts: { seconds }, session: setBlock(added, block.id, 'talk', (b) => ({ ...b, seconds: { all: seconds } })) },
     ]
   },
 }

@@ -23,14 +23,14 @@ export const toTheLimit: FixMaker = {
       if (own.length)
         yield {
           facts: { n: amount, unit },
-          workout: setCell(view.workout, place.station.id, own, (cell) => ({ ...cell, dose })),
+          session: setCell(view.session, place.station.id, own, (cell) => ({ ...cell, dose })),
         }
       const change = traitsOf(place.block).withLaps
       if (change && unit === 'seconds') {
-        const workout = changeBlock(view.workout, place.block.id, (block) =>
+        const session = changeBlock(view.session, place.block.id, (block) =>
           change(block, groups, (lap) => ({ ...lap, work: Math.min(lap.work, amount) })),
         )
-        yield { facts: { n: amount, unit }, workout }
+        yield { facts: { n: amount, unit }, session }
       }
     }
   },

@@ -13,6 +13,6 @@ export const trueMinutes: FixMaker = {
     const longest = Math.max(...view.lanes.map(({ seconds }) => seconds))
     const minutes = Math.max(1, Math.ceil(longest / 60), Math.floor(longest / share / 60))
     if (minutes > mostMinutes) return []
-    return [{ facts: { minutes }, workout: setDetails(view.workout, { minutes }) }]
+    return [{ facts: { minutes }, session: setDetails(view.session, { minutes }) }]
   },
 }

@@ -27,17 +27,17 @@ function hardMoves({ view, finding }: Fixing): Move[] {
 
 /** What every group does of a move when it is done easily; undefined where some group has no easy way of it. */
 function easily({ view }: Fixing, move: Move) {
-  const { workout, library } = view
-  const easy = workout.groups.map((group) =>
-    versionsFor(move, workout.home, library, lowestGrade(group)).find(
+  const { session, library } = view
+  const easy = session.groups.map((group) =>
+    versionsFor(move, session.home, library, lowestGrade(group)).find(
       (v) => v.met < limit('hardMet', 0) && v.impact < limit('hardImpact', 0),
     ),
   )
   if (easy.includes(undefined)) return undefined
   const timed = move.measures.includes('seconds')
-  return sharedCells(workout.groups, (group): Cell => ({
+  return sharedCells(session.groups, (group): Cell => ({
     move: move.id,
-    version: easy[workout.groups.indexOf(group)]!.id,
+    version: easy[session.groups.indexOf(group)]!.id,
     dose: timed ? { unit: 'seconds', amount: easySeconds } : { unit: 'reps', amount: easyReps },
   }))
 }
@@ -46,14 +46,14 @@ function easily({ view }: Fixing, move: Move) {
 export const warmIt: FixMaker = {
   id: 'warm-it',
   *candidates(fixing): Generator<Candidate> {
-    const { workout } = fixing.view
-    const list = workout.sections
+    const { session } = fixing.view
+    const list = session.sections
       .filter((s) => s.role === 'warmUp')
       .flatMap((s) => s.blocks)
       .find((b) => traitsOf(b).plainRows)
     for (const move of list ? hardMoves(fixing) : []) {
       const cells = easily(fixing, move)
-      if (cells) yield { facts: { move: move.name }, workout: addStation(workout, list!.id, cells) }
+      if (cells) yield { facts: { move: move.name }, session: addStation(session, list!.id, cells) }
     }
   },
 }

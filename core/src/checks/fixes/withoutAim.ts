@@ -5,7 +5,7 @@ import type { FixMaker } from './fix.ts'
 export const withoutAim: FixMaker = {
   id: 'without-aim',
   candidates: ({ view, finding }) => {
-    const builds = view.workout.aim.builds.filter((b) => b !== finding.facts.aim)
-    return [{ facts: { aim: String(finding.facts.aim) }, workout: setDetails(view.workout, { aim: { builds } }) }]
+    const builds = view.session.aim.builds.filter((b) => b !== finding.facts.aim)
+    return [{ facts: { aim: String(finding.facts.aim) }, session: setDetails(view.session, { aim: { builds } }) }]
   },
 }

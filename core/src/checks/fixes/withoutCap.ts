@@ -8,10 +8,10 @@ export const withoutCap: FixMaker = {
   *candidates({ view }): Generator<Candidate> {
     for (const { section, block } of view.blocks.values()) {
       const { cap, withoutCap: uncapped } = traitsOf(block)
-      const capped = cap && view.workout.groups.some((group) => cap(block, group.id) !== undefined)
+      const capped = cap && view.session.groups.some((group) => cap(block, group.id) !== undefined)
       if (!capped || !uncapped) continue
-      const workout = changeBlock(view.workout, block.id, (b) => traitsOf(b).withoutCap!(b))
-      yield { facts: { block: block.title ?? section.title }, workout }
+      const session = changeBlock(view.session, block.id, (b) => traitsOf(b).withoutCap!(b))
+      yield { facts: { block: block.title ?? section.title }, session }
     }
   },
 }

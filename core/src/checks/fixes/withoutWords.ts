@@ -4,7 +4,7 @@ import { changeBlock } from '../../session/edits/locate.ts'
 import { setSection } from '../../session/edits/sections.ts'
 import { setStation } from '../../session/edits/stations.ts'
 import { traitsOf } from '../../session/formTraits.ts'
-import type { Workout } from '../../session/schema.ts'
+import type { Session } from '../../session/schema.ts'
 import { rules } from '../registry.ts'
 import type { Rule } from '../rule.ts'
 import { saidSo, withoutSaid, type Said } from '../said.ts'
@@ -14,15 +14,15 @@ import type { Candidate, FixMaker } from './fix.ts'
 const hasPattern = (rule: Rule): rule is WordRule => 'pattern' in rule
 
 /** The session with other words where some were said; undefined where nothing else may stand there. */
-function rewritten(workout: Workout, { where, field, at }: Said, text: string): Workout | undefined {
+function rewritten(session: Session, { where, field, at }: Said, text: string): Session | undefined {
   const { section, block, station } = where
   const words = text || undefined
-  if (station) return setStation(workout, station, { [field]: words })
-  if (block && ['title', 'note'].includes(field)) return setBlockWords(workout, block, { [field]: words })
-  if (block) return changeBlock(workout, block, (b) => traitsOf(b).reworded?.(b, field, text, at) ?? b)
-  if (section) return setSection(workout, section, { [field]: field === 'title' ? text : words })
-  if (field === 'target') return setDetails(workout, { aim: { target: text } })
-  return field === 'title' && text ? setDetails(workout, { title: text }) : undefined
+  if (station) return setStation(session, station, { [field]: words })
+  if (block && ['title', 'note'].includes(field)) return setBlockWords(session, block, { [field]: words })
+  if (block) return changeBlock(session, block, (b) => traitsOf(b).reworded?.(b, field, text, at) ?? b)
+  if (section) return setSection(session, section, { [field]: field === 'title' ? text : words })
+  if (field === 'target') return setDetails(session, { aim: { target: text } })
+  return field === 'title' && text ? setDetails(session, { title: text }) : undefined
 }
 
 /** The sentence is taken out. */
@@ -37,10 +37,10 @@ export const withoutWords: FixMaker = {
       said.where.block === finding.where.block &&
       said.where.station === finding.where.station &&
       saidSo(said.text, pattern) !== undefined
-    let workout: Workout | undefined = view.workout
+    let session: Session | undefined = view.session
     for (const said of view.said.filter(same).reverse()) {
-      workout = workout && rewritten(workout, said, withoutSaid(said.text, pattern))
-      if (workout) yield { facts: { words: String(finding.facts.words) }, workout }
+      session = session && rewritten(session, said, withoutSaid(said.text, pattern))
+      if (session) yield { facts: { words: String(finding.facts.words) }, session }
     }
   },
 }

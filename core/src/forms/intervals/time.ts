@@ -52,13 +52,13 @@ const slotsOf = (block: IntervalsBlock, steps: StepBuilder, lap: number): Slot[]
   })
 
 /** A slot in which the child does one of the stations it has chosen. */
-function choose(steps: StepBuilder, seconds: number, lap: number, n: number, of: number): void {
-  steps.tell('work', 'clock', clocked(seconds), choice('intervals.pick', n, of), { lap })
+function choose(steps: StepBuilder, seconds: number, lap: number, n: number, stations: number): void {
+  steps.tell('work', 'clock', clocked(seconds), choice('intervals.pick', n, stations), { lap })
 }
 
-const choice = (code: 'intervals.pick' | 'intervals.pickNext', n: number, of: number): Say => ({
+const choice = (code: 'intervals.pick' | 'intervals.pickNext', n: number, stations: number): Say => ({
   code,
-  params: { n, of },
+  params: { n, of: stations },
 })
 
 interface Slot {

@@ -2,8 +2,8 @@ import { limits } from '../../base/limits.ts'
 import { cleanText } from '../../base/text.ts'
 import { carryMoves } from '../../library/carryMoves.ts'
 import { withOwnMoves } from '../../library/ownMoves.ts'
-import { newWorkout } from '../../session/newWorkout.ts'
-import type { Section, Workout } from '../../session/schema.ts'
+import { newSession } from '../../session/newSession.ts'
+import type { Section, Session } from '../../session/schema.ts'
 import { hasStations, stationsOf, type Block } from '../../session/forms.ts'
 import type { Group } from '../../terms/group.ts'
 import type { OwnMove } from '../../terms/ownMove.ts'
@@ -20,7 +20,7 @@ import { isRestRow, type StationMaker } from './station.ts'
 
 /** What a text came to. */
 export interface FreelyRead {
-  workout: Workout
+  workout: Session
   questions: Question[]
   /** The line each section, block and station stands in, from 1, by its id. */
   lines: Map<string, number>
@@ -119,9 +119,9 @@ export class Assembler {
       this.#need()
       this.#closeSection()
     }
-    const base = newWorkout(this.#title ?? untitled, [[0]], 20, this.#reader.library.version)
+    const base = newSession(this.#title ?? untitled, [[0]], 20, this.#reader.library.version)
     const moves = [...this.#make.own.values()].slice(0, limits.ownMoves)
-    const workout: Workout = {
+    const session: Session = {
       ...base,
       title: cleanText(this.#title ?? '', 'line').trim() || untitled,
       groups: this.#groups.map((g) => ({ ...g })),
@@ -131,7 +131,7 @@ export class Assembler {
     }
     for (const [id, line] of this.#make.lines) this.#lines.set(id, line + 1)
     return {
-      workout: carryMoves(workout, withOwnMoves(this.#reader.library, moves)),
+      workout: carryMoves(session, withOwnMoves(this.#reader.library, moves)),
       questions: this.#questions,
       lines: this.#lines,
       said: { title: this.#title !== undefined, groups: this.#said, headings: this.#headings },

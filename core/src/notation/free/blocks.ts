@@ -294,12 +294,12 @@ function picked(
   const n = Math.min(rows.length, pick.all)
   const lap = (id: string) => [{ work: work(id), rest: pause ? valueFor(pause, id) : 0 }]
   const ids = make.groups.map((g) => g.id)
-  const of = (id: string) => (own.size === 0 || own.has(id) ? n : rows.length)
+  const roundsOf = (id: string) => (own.size === 0 || own.has(id) ? n : rows.length)
   return {
     ...newBlock.intervals(make.id('b')),
     stations: stations(rows, 'intervals', undefined, make),
     laps: canonical({ all: lap(ids[0]!), by: Object.fromEntries(ids.map((id) => [id, lap(id)])) }),
-    pick: canonical({ all: of(ids[0]!), by: Object.fromEntries(ids.map((id) => [id, of(id)])) }),
+    pick: canonical({ all: roundsOf(ids[0]!), by: Object.fromEntries(ids.map((id) => [id, roundsOf(id)])) }),
   }
 }
 

@@ -70,20 +70,20 @@ function tableItems({ rows }: Table, reader: RowReader): Item[] {
   const columns = rows[0]?.cells ?? []
   const groups = groupColumns(columns.map((c) => c.head))
   for (const { line, cells } of rows) {
-    const of = (column: string) =>
+    const cellsIn = (column: string) =>
       cells.filter((c) => c.column === column && c.text).map((c) => (column === 'time' ? timeIn(c) : c.text))
-    const [name] = of('move')
+    const [name] = cellsIn('move')
     if (!name) continue
-    const row = readRow([name, ...of('time'), ...of('reps')].join('  '), 0, reader)
+    const row = readRow([name, ...cellsIn('time'), ...cellsIn('reps')].join('  '), 0, reader)
     if (!row) continue
-    const rest = of('rest').flatMap((text) => tokensOf(/\d\s*$/.test(text) ? `${text} s` : text))
+    const rest = cellsIn('rest').flatMap((text) => tokensOf(/\d\s*$/.test(text) ? `${text} s` : text))
     const time = rest.find((t) => t.kind === 'time')
     if (time?.kind === 'time') row.rest = time.seconds
-    row.easier = of('easier').join(', ') || undefined!
-    row.harder = of('harder').join(', ') || undefined!
+    row.easier = cellsIn('easier').join(', ') || undefined!
+    row.harder = cellsIn('harder').join(', ') || undefined!
     if (!row.easier) delete (row as Partial<FreeRow>).easier
     if (!row.harder) delete (row as Partial<FreeRow>).harder
-    row.note.push(...of('note'))
+    row.note.push(...cellsIn('note'))
     row.doses = cells.flatMap((cell, k) => {
       if (cell.column !== 'group') return []
       const dose = readRow(`x ${cell.text}`, 0, reader)?.dose ?? readRow(`${name} ${cell.text}`, 0, reader)?.dose

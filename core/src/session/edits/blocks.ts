@@ -1,7 +1,7 @@
 import { ProblemError } from '../../base/problem.ts'
 import { newBlock, type Block, type BlockOf, type Form } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
-import type { Section, Workout } from '../schema.ts'
+import type { Section, Session } from '../schema.ts'
 import { fresh } from './fresh.ts'
 import {
   blockPlace,
@@ -15,9 +15,9 @@ import {
   without,
 } from './locate.ts'
 
-const withBlocks = (workout: Workout, section: number, blocks: Block[]): Workout => ({
-  ...workout,
-  sections: replaced<Section>(workout.sections, section, { ...workout.sections[section]!, blocks }),
+const withBlocks = (session: Session, section: number, blocks: Block[]): Session => ({
+  ...session,
+  sections: replaced<Section>(session.sections, section, { ...session.sections[section]!, blocks }),
 })
 
 /**
@@ -25,39 +25,39 @@ const withBlocks = (workout: Workout, section: number, blocks: Block[]): Workout
  *
  * @param before id of the block it comes before; left out, it is the section's last
  */
-export function addBlock(workout: Workout, sectionId: string, form: Form, before?: string): Workout {
-  const section = sectionPlace(workout, sectionId)
-  const { blocks } = workout.sections[section]!
+export function addBlock(session: Session, sectionId: string, form: Form, before?: string): Session {
+  const section = sectionPlace(session, sectionId)
+  const { blocks } = session.sections[section]!
   const at = before === undefined ? blocks.length : blocks.findIndex((b) => b.id === before)
   if (at < 0) throw new ProblemError([{ code: 'not-found', path: [before!], received: before }])
-  const block = newBlock[form](nextId(idsOf(workout), 'b'))
-  return withinLimits(withBlocks(workout, section, inserted(blocks, at, block)))
+  const block = newBlock[form](nextId(idsOf(session), 'b'))
+  return withinLimits(withBlocks(session, section, inserted(blocks, at, block)))
 }
 
 /** Takes a block out with all its stations. @throws {ProblemError} `not-found` */
-export function removeBlock(workout: Workout, blockId: string): Workout {
-  const { section, block } = blockPlace(workout, blockId)
-  return withBlocks(workout, section, without(workout.sections[section]!.blocks, block))
+export function removeBlock(session: Session, blockId: string): Session {
+  const { section, block } = blockPlace(session, blockId)
+  return withBlocks(session, section, without(session.sections[section]!.blocks, block))
 }
 
 /** Moves a block up (−1) or down (1), past the end of its section into the next one. */
-export function moveBlock(workout: Workout, blockId: string, by: -1 | 1): Workout {
-  const { section, block } = blockPlace(workout, blockId)
-  const { blocks } = workout.sections[section]!
+export function moveBlock(session: Session, blockId: string, by: -1 | 1): Session {
+  const { section, block } = blockPlace(session, blockId)
+  const { blocks } = session.sections[section]!
   const to = block + by
-  if (to >= 0 && to < blocks.length) return withBlocks(workout, section, moved(blocks, block, to))
-  const other = workout.sections[section + by]
-  if (!other) return workout
-  const taken = withBlocks(workout, section, without(blocks, block))
+  if (to >= 0 && to < blocks.length) return withBlocks(session, section, moved(blocks, block, to))
+  const other = session.sections[section + by]
+  if (!other) return session
+  const taken = withBlocks(session, section, without(blocks, block))
   const at = by < 0 ? other.blocks.length : 0
   return withBlocks(taken, section + by, inserted(other.blocks, at, blocks[block]!))
 }
 
 /** Puts a copy of a block, with new ids, right after it. */
-export function duplicateBlock(workout: Workout, blockId: string): Workout {
-  const { section, block } = blockPlace(workout, blockId)
-  const { blocks } = workout.sections[section]!
-  return withinLimits(withBlocks(workout, section, inserted(blocks, block + 1, fresh(workout, blocks[block]!))))
+export function duplicateBlock(session: Session, blockId: string): Session {
+  const { section, block } = blockPlace(session, blockId)
+  const { blocks } = session.sections[section]!
+  return withinLimits(withBlocks(session, section, inserted(blocks, block + 1, fresh(session, blocks[block]!))))
 }
 
 /**
@@ -68,12 +68,12 @@ export function duplicateBlock(workout: Workout, blockId: string): Workout {
  * @example setBlock(w, 'b2', 'intervals', (b) => ({ ...b, laps: mapGroups(b.laps, ['g3'], () => laps) }))
  */
 export function setBlock<F extends Form>(
-  workout: Workout,
+  session: Session,
   blockId: string,
   form: F,
   change: (block: BlockOf<F>) => BlockOf<F>,
-): Workout {
-  return changeBlock(workout, blockId, (block) => {
+): Session {
+  return changeBlock(session, blockId, (block) => {
     if (block.form !== form) {
       throw new ProblemError([
         { code: 'invalid', path: [blockId, 'form'], expected: { value: form }, received: block.form },
@@ -85,9 +85,9 @@ export function setBlock<F extends Form>(
 
 /** Changes what every block has: title, note, link. Undefined takes a field away. */
 export function setBlockWords(
-  workout: Workout,
+  session: Session,
   blockId: string,
   fields: Partial<Pick<Block, 'title' | 'note' | 'link'>>,
-): Workout {
-  return changeBlock(workout, blockId, (block) => ({ ...block, ...fields }))
+): Session {
+  return changeBlock(session, blockId, (block) => ({ ...block, ...fields }))
 }

@@ -1,7 +1,7 @@
-import { workoutSchema, type Aim, type Home, type Workout } from '../schema.ts'
+import { sessionSchema, type Aim, type Home, type Session } from '../schema.ts'
 import { checked } from './locate.ts'
 
-const detailsSchema = workoutSchema.pick({
+const detailsSchema = sessionSchema.pick({
   title: true,
   minutes: true,
   finishTogether: true,
@@ -12,22 +12,22 @@ const detailsSchema = workoutSchema.pick({
 
 /** Changes what the session says of itself as a whole: title, minutes, finishing together, aim, home. */
 export function setDetails(
-  workout: Workout,
-  fields: Partial<Pick<Workout, 'title' | 'minutes' | 'finishTogether'>> & {
+  session: Session,
+  fields: Partial<Pick<Session, 'title' | 'minutes' | 'finishTogether'>> & {
     asksMoved?: boolean
     aim?: Partial<Aim>
     home?: Partial<Home>
   },
-): Workout {
-  const { title, minutes, finishTogether, asksMoved } = { ...workout, ...fields }
+): Session {
+  const { title, minutes, finishTogether, asksMoved } = { ...session, ...fields }
   const details = checked(detailsSchema, {
     title,
     minutes,
     finishTogether,
     ...(asksMoved && { asksMoved }),
-    aim: { ...workout.aim, ...fields.aim },
-    home: { ...workout.home, ...fields.home },
+    aim: { ...session.aim, ...fields.aim },
+    home: { ...session.home, ...fields.home },
   })
-  const { asksMoved: _, ...rest } = workout
+  const { asksMoved: _, ...rest } = session
   return { ...rest, ...details }
 }

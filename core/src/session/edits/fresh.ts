@@ -1,17 +1,17 @@
 import type { Block } from '../forms.ts'
 import { hasStations } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
-import type { Section, Workout } from '../schema.ts'
+import type { Section, Session } from '../schema.ts'
 import type { Station } from '../station.ts'
 import { idsOf } from './locate.ts'
 
 /**
  * A copy of a section, block or station with ids that are free in a session.
  *
- * @param workout whose ids are taken
+ * @param session whose ids are taken
  */
-export function fresh<T extends Section | Block | Station>(workout: Workout, part: T): T {
-  const taken = new Set(idsOf(workout))
+export function fresh<T extends Section | Block | Station>(session: Session, part: T): T {
+  const taken = new Set(idsOf(session))
   const id = (prefix: string) => {
     const next = nextId(taken, prefix)
     taken.add(next)

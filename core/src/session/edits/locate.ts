@@ -4,7 +4,7 @@ import type { z } from 'zod'
 import { blockSchema, hasStations, stationsOf, type Block, type StationBlock } from '../forms.ts'
 import { limits } from '../../base/limits.ts'
 import { settledPart } from '../../terms/perGroup.ts'
-import { sectionSchema, type Section, type Workout } from '../schema.ts'
+import { sectionSchema, type Section, type Session } from '../schema.ts'
 import { stationSchema, type Station } from '../station.ts'
 
 /** Where a station stands: indexes of its section, block and itself. */
@@ -14,13 +14,13 @@ export interface StationPlace {
   station: number
 }
 
-const groupIds = (workout: Workout) => workout.groups.map((g) => g.id)
+const groupIds = (session: Session) => session.groups.map((g) => g.id)
 const notFound = (id: string) => new ProblemError([{ code: 'not-found', path: [id], received: id }])
 
 /** Every id in use in a session, of any kind. */
-export function* idsOf(workout: Workout): Generator<string> {
-  for (const group of workout.groups) yield group.id
-  for (const section of workout.sections) {
+export function* idsOf(session: Session): Generator<string> {
+  for (const group of session.groups) yield group.id
+  for (const section of session.sections) {
     yield section.id
     for (const block of section.blocks) {
       yield block.id
@@ -30,15 +30,15 @@ export function* idsOf(workout: Workout): Generator<string> {
 }
 
 /** @throws {ProblemError} `not-found` */
-export function sectionPlace(workout: Workout, sectionId: string): number {
-  const at = workout.sections.findIndex((s) => s.id === sectionId)
+export function sectionPlace(session: Session, sectionId: string): number {
+  const at = session.sections.findIndex((s) => s.id === sectionId)
   if (at < 0) throw notFound(sectionId)
   return at
 }
 
 /** @throws {ProblemError} `not-found` */
-export function blockPlace(workout: Workout, blockId: string): { section: number; block: number } {
-  for (const [section, s] of workout.sections.entries()) {
+export function blockPlace(session: Session, blockId: string): { section: number; block: number } {
+  for (const [section, s] of session.sections.entries()) {
     const block = s.blocks.findIndex((b) => b.id === blockId)
     if (block >= 0) return { section, block }
   }
@@ -46,8 +46,8 @@ export function blockPlace(workout: Workout, blockId: string): { section: number
 }
 
 /** @throws {ProblemError} `not-found` */
-export function stationPlace(workout: Workout, stationId: string): StationPlace {
-  for (const [section, s] of workout.sections.entries()) {
+export function stationPlace(session: Session, stationId: string): StationPlace {
+  for (const [section, s] of session.sections.entries()) {
     for (const [block, b] of s.blocks.entries()) {
       const station = stationsOf(b).findIndex((x) => x.id === stationId)
       if (station >= 0) return { section, block, station }
@@ -57,15 +57,15 @@ export function stationPlace(workout: Workout, stationId: string): StationPlace 
 }
 
 /** The block with an id. @throws {ProblemError} `not-found` */
-export function findBlock(workout: Workout, blockId: string): Block {
-  const place = blockPlace(workout, blockId)
-  return workout.sections[place.section]!.blocks[place.block]!
+export function findBlock(session: Session, blockId: string): Block {
+  const place = blockPlace(session, blockId)
+  return session.sections[place.section]!.blocks[place.block]!
 }
 
 /** The station with an id. @throws {ProblemError} `not-found` */
-export function findStation(workout: Workout, stationId: string): Station {
-  const place = stationPlace(workout, stationId)
-  return stationsOf(workout.sections[place.section]!.blocks[place.block]!)[place.station]!
+export function findStation(session: Session, stationId: string): Station {
+  const place = stationPlace(session, stationId)
+  return stationsOf(session.sections[place.section]!.blocks[place.block]!)[place.station]!
 }
 
 /** A part that an edit made, checked by its own schema, so that no edit can leave an invalid document. */
@@ -94,22 +94,22 @@ export const moved = <T>(list: readonly T[], from: number, to: number): T[] =>
   inserted(without(list, from), to, list[from]!)
 
 /** Changes one section; its own fields are checked, its blocks are taken as they are. */
-export function changeSection(workout: Workout, sectionId: string, change: (section: Section) => Section): Workout {
-  const at = sectionPlace(workout, sectionId)
-  const next = change(workout.sections[at]!)
+export function changeSection(session: Session, sectionId: string, change: (section: Section) => Section): Session {
+  const at = sectionPlace(session, sectionId)
+  const next = change(session.sections[at]!)
   const { blocks: _blocks, ...fields } = next
   checked(sectionSchema.omit({ blocks: true }), fields)
-  return { ...workout, sections: replaced(workout.sections, at, next) }
+  return { ...session, sections: replaced(session.sections, at, next) }
 }
 
 /** Changes one block and checks it. */
-export function changeBlock(workout: Workout, blockId: string, change: (block: Block) => Block): Workout {
-  const place = blockPlace(workout, blockId)
-  const section = workout.sections[place.section]!
-  const next = settledPart(checked(blockSchema, change(section.blocks[place.block]!)), groupIds(workout))
+export function changeBlock(session: Session, blockId: string, change: (block: Block) => Block): Session {
+  const place = blockPlace(session, blockId)
+  const section = session.sections[place.section]!
+  const next = settledPart(checked(blockSchema, change(section.blocks[place.block]!)), groupIds(session))
   return {
-    ...workout,
-    sections: replaced(workout.sections, place.section, {
+    ...session,
+    sections: replaced(session.sections, place.section, {
       ...section,
       blocks: replaced(section.blocks, place.block, next),
     }),
@@ -117,21 +117,21 @@ export function changeBlock(workout: Workout, blockId: string, change: (block: B
 }
 
 /** Changes one station and checks it. */
-export function changeStation(workout: Workout, stationId: string, change: (station: Station) => Station): Workout {
-  const place = stationPlace(workout, stationId)
-  const section = workout.sections[place.section]!
+export function changeStation(session: Session, stationId: string, change: (station: Station) => Station): Session {
+  const place = stationPlace(session, stationId)
+  const section = session.sections[place.section]!
   const block = section.blocks[place.block] as StationBlock
-  const next = settledPart(checked(stationSchema, change(block.stations[place.station]!)), groupIds(workout))
-  return withStations(workout, place, replaced(block.stations, place.station, next))
+  const next = settledPart(checked(stationSchema, change(block.stations[place.station]!)), groupIds(session))
+  return withStations(session, place, replaced(block.stations, place.station, next))
 }
 
 /** Puts another list of stations into a block. */
 export function withStations(
-  workout: Workout,
+  session: Session,
   place: { section: number; block: number },
   stations: Station[],
-): Workout {
-  const section = workout.sections[place.section]!
+): Session {
+  const section = session.sections[place.section]!
   const block = section.blocks[place.block]!
   if (!hasStations(block)) {
     throw new ProblemError([
@@ -139,8 +139,8 @@ export function withStations(
     ])
   }
   return {
-    ...workout,
-    sections: replaced(workout.sections, place.section, {
+    ...session,
+    sections: replaced(session.sections, place.section, {
       ...section,
       blocks: replaced(section.blocks, place.block, { ...block, stations }),
     }),
@@ -152,13 +152,13 @@ export function withStations(
  *
  * @throws {ProblemError} `too-many`, naming the limit
  */
-export function withinLimits(workout: Workout): Workout {
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+export function withinLimits(session: Session): Session {
+  const blocks = session.sections.flatMap((s) => s.blocks)
   const counts = {
-    sections: workout.sections.length,
+    sections: session.sections.length,
     blocks: blocks.length,
     stations: blocks.reduce((n, b) => n + stationsOf(b).length, 0),
-    groups: workout.groups.length,
+    groups: session.groups.length,
   }
   for (const [what, count] of Object.entries(counts) as [keyof typeof counts, number][]) {
     if (count > limits[what]) {
@@ -167,5 +167,5 @@ export function withinLimits(workout: Workout): Workout {
       ])
     }
   }
-  return workout
+  return session
 }

@@ -1,6 +1,6 @@
 import { hasStations, stationsOf, type Block } from '../forms.ts'
 import { ProblemError } from '../../base/problem.ts'
-import type { Section, Workout } from '../schema.ts'
+import type { Section, Session } from '../schema.ts'
 import type { Station } from '../station.ts'
 import { blockPlace, findBlock, idsOf, inserted, sectionPlace, stationPlace, withStations } from './locate.ts'
 
@@ -12,9 +12,9 @@ function placeOf(list: readonly { id: string }[], before: string | undefined): n
   return at
 }
 
-const changedBlocks = (workout: Workout, change: (blocks: Block[], section: Section) => Block[]): Workout => ({
-  ...workout,
-  sections: workout.sections.map((section) => {
+const changedBlocks = (session: Session, change: (blocks: Block[], section: Section) => Block[]): Session => ({
+  ...session,
+  sections: session.sections.map((section) => {
     const blocks = change(section.blocks, section)
     return blocks === section.blocks ? section : { ...section, blocks }
   }),
@@ -29,24 +29,24 @@ const changedBlocks = (workout: Workout, change: (blocks: Block[], section: Sect
  * @throws {ProblemError} `not-found`, or `invalid` where the block takes no stations
  */
 export function moveStationsTo(
-  workout: Workout,
+  session: Session,
   stationIds: readonly string[],
   blockId: string,
   before?: string,
-): Workout {
+): Session {
   const moving = new Set(stationIds)
-  const order = [...idsOf(workout)].filter((id) => moving.has(id))
-  for (const id of stationIds) stationPlace(workout, id)
-  const target = findBlock(workout, blockId)
+  const order = [...idsOf(session)].filter((id) => moving.has(id))
+  for (const id of stationIds) stationPlace(session, id)
+  const target = findBlock(session, blockId)
   // Dropped before one that moves along: the next that stays put marks the place.
   const stay = stationsOf(target)
   const at = before === undefined ? stay.length : placeOf(stay, before)
   const anchor = stay.slice(at).find((s) => !moving.has(s.id))?.id
   const taken: Station[] = order.map((id) => {
-    const place = stationPlace(workout, id)
-    return stationsOf(workout.sections[place.section]!.blocks[place.block]!)[place.station]!
+    const place = stationPlace(session, id)
+    return stationsOf(session.sections[place.section]!.blocks[place.block]!)[place.station]!
   })
-  const without = changedBlocks(workout, (blocks) =>
+  const without = changedBlocks(session, (blocks) =>
     blocks.some((b) => stationsOf(b).some((s) => moving.has(s.id)))
       ? blocks.map((b) => (hasStations(b) ? { ...b, stations: b.stations.filter((s) => !moving.has(s.id)) } : b))
       : blocks,
@@ -57,11 +57,11 @@ export function moveStationsTo(
 }
 
 /** Moves a block into a section. @param before id of the block it comes before; left out, the end */
-export function moveBlockTo(workout: Workout, blockId: string, sectionId: string, before?: string): Workout {
-  if (before === blockId) return workout
-  sectionPlace(workout, sectionId)
-  const block = findBlock(workout, blockId)
-  const without = changedBlocks(workout, (blocks) =>
+export function moveBlockTo(session: Session, blockId: string, sectionId: string, before?: string): Session {
+  if (before === blockId) return session
+  sectionPlace(session, sectionId)
+  const block = findBlock(session, blockId)
+  const without = changedBlocks(session, (blocks) =>
     blocks.some((b) => b.id === blockId) ? blocks.filter((b) => b.id !== blockId) : blocks,
   )
   return changedBlocks(without, (blocks, section) =>
@@ -70,9 +70,9 @@ export function moveBlockTo(workout: Workout, blockId: string, sectionId: string
 }
 
 /** Moves a section. @param before id of the section it comes before; left out, the end */
-export function moveSectionTo(workout: Workout, sectionId: string, before?: string): Workout {
-  if (before === sectionId) return workout
-  const section = workout.sections[sectionPlace(workout, sectionId)]!
-  const others = workout.sections.filter((s) => s.id !== sectionId)
-  return { ...workout, sections: inserted(others, placeOf(others, before), section) }
+export function moveSectionTo(session: Session, sectionId: string, before?: string): Session {
+  if (before === sectionId) return session
+  const section = session.sections[sectionPlace(session, sectionId)]!
+  const others = session.sections.filter((s) => s.id !== sectionId)
+  return { ...session, sections: inserted(others, placeOf(others, before), section) }
 }

@@ -2,7 +2,7 @@ import { ProblemError } from '../../base/problem.ts'
 import { hasStations, stationsOf } from '../forms.ts'
 import { fittedTo, type Part } from '../part.ts'
 import { settledPart } from '../../terms/perGroup.ts'
-import type { Workout } from '../schema.ts'
+import type { Session } from '../schema.ts'
 import { fresh } from './fresh.ts'
 import {
   blockPlace,
@@ -27,8 +27,8 @@ export interface PastePlace {
  *
  * @throws {ProblemError} as {@link pastePart} does; then none of them is in
  */
-export function pasteParts(workout: Workout, parts: readonly Part[], place: PastePlace): Workout {
-  let now = workout
+export function pasteParts(session: Session, parts: readonly Part[], place: PastePlace): Session {
+  let now = session
   let at = place
   for (const part of parts) {
     const before = new Set(idsOf(now))
@@ -46,26 +46,26 @@ export function pasteParts(workout: Workout, parts: readonly Part[], place: Past
  *
  * @throws {ProblemError} `not-found` where there is no block for a station, `too-many` past the limits
  */
-export function pastePart(workout: Workout, part: Part, place: PastePlace): Workout {
-  const groupIds = workout.groups.map((g) => g.id)
-  const fitted = <T>(piece: T): T => settledPart(fittedTo(piece, part.groups, workout), groupIds)
-  const sectionAt = sectionPlace(workout, place.section)
-  const section = workout.sections[sectionAt]!
+export function pastePart(session: Session, part: Part, place: PastePlace): Session {
+  const groupIds = session.groups.map((g) => g.id)
+  const fitted = <T>(piece: T): T => settledPart(fittedTo(piece, part.groups, session), groupIds)
+  const sectionAt = sectionPlace(session, place.section)
+  const section = session.sections[sectionAt]!
   if (part.kind === 'section') {
-    const added = fresh(workout, fitted(part.section))
-    return withinLimits({ ...workout, sections: inserted(workout.sections, sectionAt + 1, added) })
+    const added = fresh(session, fitted(part.section))
+    return withinLimits({ ...session, sections: inserted(session.sections, sectionAt + 1, added) })
   }
   if (part.kind === 'block') {
-    const at = place.block ? blockPlace(workout, place.block).block + 1 : section.blocks.length
-    const blocks = inserted(section.blocks, at, fresh(workout, fitted(part.block)))
-    return withinLimits({ ...workout, sections: replaced(workout.sections, sectionAt, { ...section, blocks }) })
+    const at = place.block ? blockPlace(session, place.block).block + 1 : section.blocks.length
+    const blocks = inserted(section.blocks, at, fresh(session, fitted(part.block)))
+    return withinLimits({ ...session, sections: replaced(session.sections, sectionAt, { ...section, blocks }) })
   }
   const block = place.block ? section.blocks.find((b) => b.id === place.block) : section.blocks.find(hasStations)
   if (!block || !hasStations(block)) {
     throw new ProblemError([{ code: 'not-found', path: [place.section], expected: { rule: 'blockWithStations' } }])
   }
-  const at = place.station ? stationPlace(workout, place.station).station + 1 : stationsOf(block).length
-  let next = workout
+  const at = place.station ? stationPlace(session, place.station).station + 1 : stationsOf(block).length
+  let next = session
   part.stations.forEach((station, i) => {
     const stations = stationsOf(next.sections[sectionAt]!.blocks.find((b) => b.id === block.id)!)
     const added = fresh(next, fitted(station))

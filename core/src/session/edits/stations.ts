@@ -2,7 +2,7 @@ import { ProblemError } from '../../base/problem.ts'
 import { hasStations, stationsOf } from '../forms.ts'
 import { nextId } from '../../base/id.ts'
 import { mapGroups, type PerGroup, type Scope } from '../../terms/perGroup.ts'
-import type { Workout } from '../schema.ts'
+import type { Session } from '../schema.ts'
 import { stationSchema, type Cell, type Station } from '../station.ts'
 import { fresh } from './fresh.ts'
 import {
@@ -24,46 +24,46 @@ import {
  * @param cells what each group does there
  * @param after id of the station it follows; left out, it is the block's last
  */
-export function addStation(workout: Workout, blockId: string, cells: PerGroup<Cell>, after?: string): Workout {
-  const place = blockPlace(workout, blockId)
-  const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
-  const at = after === undefined ? stations.length : stationPlace(workout, after).station + 1
-  const station = checked(stationSchema, { id: nextId(idsOf(workout), 's'), cells })
-  return withinLimits(withStations(workout, place, inserted(stations, at, station)))
+export function addStation(session: Session, blockId: string, cells: PerGroup<Cell>, after?: string): Session {
+  const place = blockPlace(session, blockId)
+  const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
+  const at = after === undefined ? stations.length : stationPlace(session, after).station + 1
+  const station = checked(stationSchema, { id: nextId(idsOf(session), 's'), cells })
+  return withinLimits(withStations(session, place, inserted(stations, at, station)))
 }
 
 /** Takes a station out of its block. @throws {ProblemError} `not-found` */
-export function removeStation(workout: Workout, stationId: string): Workout {
-  const place = stationPlace(workout, stationId)
-  const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
-  return withStations(workout, place, without(stations, place.station))
+export function removeStation(session: Session, stationId: string): Session {
+  const place = stationPlace(session, stationId)
+  const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
+  return withStations(session, place, without(stations, place.station))
 }
 
 /** Puts a copy of a station, with a new id, right after it. */
-export function duplicateStation(workout: Workout, stationId: string): Workout {
-  const place = stationPlace(workout, stationId)
-  const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
-  const copy = fresh(workout, stations[place.station]!)
-  return withinLimits(withStations(workout, place, inserted(stations, place.station + 1, copy)))
+export function duplicateStation(session: Session, stationId: string): Session {
+  const place = stationPlace(session, stationId)
+  const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
+  const copy = fresh(session, stations[place.station]!)
+  return withinLimits(withStations(session, place, inserted(stations, place.station + 1, copy)))
 }
 
 /**
  * Moves a station up (−1) or down (1); past the end of its block it goes on into the nearest block that has
  * stations. At either end of the session nothing changes.
  */
-export function moveStation(workout: Workout, stationId: string, by: -1 | 1): Workout {
-  const place = stationPlace(workout, stationId)
-  const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
+export function moveStation(session: Session, stationId: string, by: -1 | 1): Session {
+  const place = stationPlace(session, stationId)
+  const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
   const to = place.station + by
-  if (to >= 0 && to < stations.length) return withStations(workout, place, moved(stations, place.station, to))
+  if (to >= 0 && to < stations.length) return withStations(session, place, moved(stations, place.station, to))
 
-  const blocks = workout.sections.flatMap((s, section) => s.blocks.map((b, block) => ({ section, block, b })))
+  const blocks = session.sections.flatMap((s, section) => s.blocks.map((b, block) => ({ section, block, b })))
   let at = blocks.findIndex((x) => x.section === place.section && x.block === place.block) + by
   while (blocks[at] && !hasStations(blocks[at]!.b)) at += by
   const target = blocks[at]
-  if (!target) return workout
+  if (!target) return session
   const others = stationsOf(target.b)
-  const taken = withStations(workout, place, without(stations, place.station))
+  const taken = withStations(session, place, without(stations, place.station))
   return withStations(taken, target, inserted(others, by < 0 ? others.length : 0, stations[place.station]!))
 }
 
@@ -73,15 +73,15 @@ export function moveStation(workout: Workout, stationId: string, by: -1 | 1): Wo
  * @param order every station's id, first to last
  * @throws {ProblemError} `not-found` where the block has other stations by now
  */
-export function reorderStations(workout: Workout, blockId: string, order: readonly string[]): Workout {
-  const place = blockPlace(workout, blockId)
-  const stations = stationsOf(workout.sections[place.section]!.blocks[place.block]!)
+export function reorderStations(session: Session, blockId: string, order: readonly string[]): Session {
+  const place = blockPlace(session, blockId)
+  const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
   const missing =
     stations.find((s) => !order.includes(s.id))?.id ?? order.find((id) => !stations.some((s) => s.id === id))
   if (missing !== undefined || order.length !== stations.length)
     throw new ProblemError([{ code: 'not-found', path: [blockId], received: missing ?? order.join() }])
   return withStations(
-    workout,
+    session,
     place,
     order.map((id) => stations.find((s) => s.id === id)!),
   )
@@ -93,8 +93,8 @@ export function reorderStations(workout: Workout, blockId: string, order: readon
  * @param change from the cell that holds now to the new one
  * @example setCell(w, 's4', ['g1'], (cell) => ({ ...cell, version: 'frog' }))
  */
-export function setCell(workout: Workout, stationId: string, scope: Scope, change: (cell: Cell) => Cell): Workout {
-  return changeStation(workout, stationId, (station) => ({
+export function setCell(session: Session, stationId: string, scope: Scope, change: (cell: Cell) => Cell): Session {
+  return changeStation(session, stationId, (station) => ({
     ...station,
     cells: mapGroups(station.cells, scope, change),
   }))
@@ -102,9 +102,9 @@ export function setCell(workout: Workout, stationId: string, scope: Scope, chang
 
 /** Changes what a station says of itself: story name, focus, record, pinned, optional. Undefined takes a field away. */
 export function setStation(
-  workout: Workout,
+  session: Session,
   stationId: string,
   fields: Partial<Omit<Station, 'id' | 'cells'>>,
-): Workout {
-  return changeStation(workout, stationId, (station) => ({ ...station, ...fields }))
+): Session {
+  return changeStation(session, stationId, (station) => ({ ...station, ...fields }))
 }

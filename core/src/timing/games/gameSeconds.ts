@@ -74,9 +74,9 @@ function playedSeconds(model: ChanceModel): Chances {
 }
 
 /** What so many games of the block's own seed come to in some number. */
-export function playedChances(model: ChanceModel, of: (game: PlayedGame) => number): Chances {
+export function playedChances(model: ChanceModel, secondsOf: (game: PlayedGame) => number): Chances {
   const random = seededRandom(model.seed)
-  return chancesOfGames(Array.from({ length: games }, () => of(playGame(model, random))))
+  return chancesOfGames(Array.from({ length: games }, () => secondsOf(playGame(model, random))))
 }
 
 /**
@@ -157,7 +157,7 @@ const put = (states: States, state: number, seconds: number, p: number) => {
 function chancesOf(states: States): Chances {
   const sums = [...states.values()]
   const chances = new Float64Array(sums.flatMap((s) => [...s.keys()]).reduce((a, b) => Math.max(a, b), 0) + 1)
-  for (const of of sums) for (const [seconds, p] of of) chances[seconds] = chances[seconds]! + p
+  for (const one of sums) for (const [seconds, p] of one) chances[seconds] = chances[seconds]! + p
   return chances
 }
 

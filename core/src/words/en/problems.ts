@@ -35,7 +35,7 @@ const nouns: Record<Counted, readonly [one: string, many: string]> = {
   pages: ['page', 'pages'],
   pictures: ['picture', 'pictures'],
 }
-const counted = (n: number, of?: Counted) => (of === undefined ? String(n) : `${n} ${nouns[of][n === 1 ? 0 : 1]}`)
+const counted = (n: number, noun?: Counted) => (noun === undefined ? String(n) : `${n} ${nouns[noun][n === 1 ? 0 : 1]}`)
 
 const rules: Record<Rule, string> = {
   id: 'an id such as "s1"',
@@ -81,8 +81,8 @@ function want(expected: Expected | undefined, fallback: string): string {
   if ('version' in expected) return `version ${expected.version} or earlier`
   if ('value' in expected) return String(expected.value)
   if ('atLeast' in expected) return `at least ${counted(expected.atLeast, expected.of)}`
-  const { atMost, of, lane, unread } = expected
-  const room = `at most ${counted(atMost, of)}`
+  const { atMost, of: noun, lane, unread } = expected
+  const room = `at most ${counted(atMost, noun)}`
   const inLane = lane === undefined ? '' : ` for ${lane} (fewer rounds, rungs, calls or stations help)`
   return `${room}${inLane}${unread ? '; what comes after was not read' : ''}`
 }

@@ -77,10 +77,10 @@ const result = computed(() =>
 )
 /** So many lines are shown before. */
 const shownProblems = 12
-function problemText(of: LineProblem): string {
-  if (of.code !== 'value') return t(`table.problem.${of.code}`, { line: of.line, text: of.text })
-  const why = t(`book.problem.${of.problem.code}`, { ...of.problem, text: of.text })
-  return t('table.problem.value', { line: of.line, head: of.head, why })
+function problemText(problem: LineProblem): string {
+  if (problem.code !== 'value') return t(`table.problem.${problem.code}`, { line: problem.line, text: problem.text })
+  const why = t(`book.problem.${problem.problem.code}`, { ...problem.problem, text: problem.text })
+  return t('table.problem.value', { line: problem.line, head: problem.head, why })
 }
 const sample = (index: number) =>
   (rows.value ?? [])

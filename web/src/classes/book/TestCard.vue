@@ -91,9 +91,9 @@ function nth(i: number): string {
         <thead>
           <tr>
             <th scope="col">{{ t('book.alias') }}</th>
-            <th v-for="(of, i) in test.days" :key="of.key" scope="col">
-              <button type="button" class="link" @click="emit('open', of.publicationId)">{{ day(of.at) }}</button>
-              <small class="quiet">{{ of.title }} {{ nth(i) }}{{ i === 0 ? ` · ${t('book.tryOut')}` : '' }}</small>
+            <th v-for="(d, i) in test.days" :key="d.key" scope="col">
+              <button type="button" class="link" @click="emit('open', d.publicationId)">{{ day(d.at) }}</button>
+              <small class="quiet">{{ d.title }} {{ nth(i) }}{{ i === 0 ? ` · ${t('book.tryOut')}` : '' }}</small>
             </th>
             <th v-if="change" scope="col">{{ t('book.change.column', { date: since }) }}</th>
           </tr>
@@ -101,8 +101,8 @@ function nth(i: number): string {
         <tbody>
           <tr v-for="pupil in measured" :key="pupil.id">
             <th scope="row">{{ pupil.alias }}</th>
-            <td v-for="of in test.days" :key="of.key">
-              <template v-for="(v, i) in tries(pupil.id, of.key)" :key="v.trial"
+            <td v-for="d in test.days" :key="d.key">
+              <template v-for="(v, i) in tries(pupil.id, d.key)" :key="v.trial"
                 >{{ i ? ' · ' : '' }}{{ v.value
                 }}<abbr v-if="v.otherwise" :title="t('book.otherwise', { how: v.otherwise })">{{
                   t('book.star')

@@ -13,8 +13,8 @@ export const columnName = ({ kind, what, name }: BookColumn, t: Words): string =
         : t(`book.kind.${kind}`)
 
 /** Which box of a row it is; the empty string where there is one. */
-export const columnNth = ({ kind, nth, of }: BookColumn, t: Words): string =>
-  of > 1 ? t(kind === 'measure' ? 'book.trial' : kind === 'points' ? 'book.round' : 'book.lap', { n: nth }) : ''
+export const columnNth = ({ kind, nth, of: total }: BookColumn, t: Words): string =>
+  total > 1 ? t(kind === 'measure' ? 'book.trial' : kind === 'points' ? 'book.round' : 'book.lap', { n: nth }) : ''
 
 /** What is counted, and in how many seconds. */
 export const columnUnit = ({ unit, seconds, test }: BookColumn, t: Words): string => {

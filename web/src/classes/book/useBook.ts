@@ -116,11 +116,11 @@ export function useBook(classId: string, publication: string, named: () => strin
       const book = await client('readBook', { params })
       columns.value = book.columns as BookColumn[]
       loose.value = book.loose
-      const of = byPupil(book.entries as BookEntry[])
+      const byColumn = byPupil(book.entries as BookEntry[])
       earlier.clear()
       for (const [pupil, own] of byPupil(book.earlier as BookEntry[])) earlier.set(pupil, own)
-      for (const pupil of new Set([...entries.keys(), ...of.keys()])) {
-        entries.set(pupil, of.get(pupil) ?? [])
+      for (const pupil of new Set([...entries.keys(), ...byColumn.keys()])) {
+        entries.set(pupil, byColumn.get(pupil) ?? [])
         remake(pupil)
       }
       for (const [key, cell] of await keeper.all()) {
@@ -147,15 +147,15 @@ export function useBook(classId: string, publication: string, named: () => strin
     source: TypedCell['source'],
     sure: boolean,
   ): TypedCell | undefined {
-    const of = byKey.value.get(column)!
+    const definition = byKey.value.get(column)!
     const stands = cellOf(pupil, column)
     const cell = { id: uuid(), pupil, column, text: text.trim(), source, was: stands?.entry.id ?? null }
-    const read = readValue(text, of)
+    const read = readValue(text, definition)
     if (read && 'problem' in read) return { ...cell, state: 'refused', problem: read.problem }
     const value = read?.value ?? null
     if (value === (stands?.entry.value ?? null)) return undefined
     const own = stands?.before.flatMap((e) => (e.value === null ? [] : [e.value])) ?? []
-    const odd = value === null || sure ? undefined : unlikely(value, of, own)
+    const odd = value === null || sure ? undefined : unlikely(value, definition, own)
     return odd ? { ...cell, state: 'asked', unlikely: odd } : { ...cell, state: 'waiting' }
   }
 
@@ -196,9 +196,9 @@ export function useBook(classId: string, publication: string, named: () => strin
     if (!stopped) timer = setTimeout(() => void send(), ms)
   }
   const writtenOf = ({ id, pupil, column, text, was, source }: TypedCell): WrittenCell => {
-    const of = byKey.value.get(column)!
-    const { what, block, station, lap, rung, trial } = of
-    const read = readValue(text, of)
+    const definition = byKey.value.get(column)!
+    const { what, block, station, lap, rung, trial } = definition
+    const read = readValue(text, definition)
     const value = read && 'value' in read ? read.value : null
     return { what, block, station, lap, rung, trial, id, pupil, value, was, source }
   }

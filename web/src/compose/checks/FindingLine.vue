@@ -21,9 +21,9 @@ const session = useSession()
 const language = computed(() => locale.value as Language)
 const text = computed(() => findingText(props.finding, language.value))
 const source = computed(() => sourcesOf(props.finding.rule).join('; '))
-const groups = computed(() => session.workout.groups.filter((g) => props.finding.groups.includes(g.id)))
+const groups = computed(() => session.document.groups.filter((g) => props.finding.groups.includes(g.id)))
 /** Said for single groups where it is not for all. */
-const some = computed(() => groups.value.length > 0 && groups.value.length < session.workout.groups.length)
+const some = computed(() => groups.value.length > 0 && groups.value.length < session.document.groups.length)
 const row = computed(() => {
   const { section, block, station } = props.finding.where
   return station ?? block ?? section
@@ -31,7 +31,7 @@ const row = computed(() => {
 const signed = (seconds: number): string => `${seconds > 0 ? '+' : '−'}${minutesText(Math.abs(seconds))}`
 /** How much longer it gets, or shorter, lane by lane where they differ; nothing where it takes as long. */
 const byText = ({ seconds }: MadeFix): string => {
-  const all = session.workout.groups.map(({ id, letter }) => ({ letter, by: seconds[id] ?? 0 }))
+  const all = session.document.groups.map(({ id, letter }) => ({ letter, by: seconds[id] ?? 0 }))
   const changed = all.filter(({ by }) => by !== 0)
   const [first] = changed
   if (!first) return ''

@@ -22,7 +22,7 @@ const asks = computed(() => checks.open.filter((f) => f.level !== 'note'))
 const notes = computed(() => checks.open.filter((f) => f.level === 'note'))
 const fixes = useFixes(
   computed(() => ({
-    workout: checks.looked,
+    session: checks.looked,
     findings: checks.open,
     options: checks.options,
     language: locale.value as Language,
@@ -31,7 +31,7 @@ const fixes = useFixes(
 
 /** Before there is a row there is nothing to look at. */
 const isEmpty = computed(() =>
-  session.workout.sections.flatMap((s) => s.blocks).every((b) => hasStations(b) && b.stations.length === 0),
+  session.document.sections.flatMap((s) => s.blocks).every((b) => hasStations(b) && b.stations.length === 0),
 )
 
 /** What is folded away: more notes, what was said before, what she left. */
@@ -49,14 +49,14 @@ function onGo({ where }: Finding) {
     cursor.rows.find((r) => r.id === where.section)
   if (row) cursor.goTo(row.id)
 }
-const onFix = ({ workout }: MadeFix) => edits.edit(() => workout)
+const onFix = ({ session }: MadeFix) => edits.edit(() => session)
 const onLeave = (finding: Finding, reason: string) =>
   edits.edit((now) => leaveFinding(now, { finding: findingKey(finding), reason }))
 const onReopen = (finding: Finding) => edits.edit((now) => reopenFinding(now, findingKey(finding)))
 /** The edits for a finding, and whether the session has changed since they were made. */
 function fixesFor(finding: Finding) {
-  const { from, made } = fixes.get(findingKey(finding)) ?? { from: session.workout, made: [] }
-  return { fixes: made, stale: from !== session.workout }
+  const { from, made } = fixes.get(findingKey(finding)) ?? { from: session.document, made: [] }
+  return { fixes: made, stale: from !== session.document }
 }
 /** What a line shows and does, whichever list it stands in. */
 const lineOf = (finding: Finding) => ({

@@ -1,7 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { checkSession, findingKey, type CheckOptions, type Finding } from '@esfuerzo/core/checks'
 import { library } from '../../repertoire/library.ts'
 import { useRepertoire } from '../../repertoire/store.ts'
@@ -27,35 +27,35 @@ export const useChecks = defineStore('checks', () => {
   }))
   const found = shallowRef<readonly Finding[]>([])
   /** The session that was looked at: a moment behind the one on screen while somebody types. */
-  const looked = shallowRef(session.workout)
+  const looked = shallowRef(session.document)
   watchDebounced(
-    [() => session.workout, options],
+    [() => session.document, options],
     () => {
-      looked.value = session.workout
-      found.value = checkSession(session.workout, library, options.value)
+      looked.value = session.document
+      found.value = checkSession(session.document, library, options.value)
     },
     { debounce: settles, immediate: true },
   )
 
   /** What was there already when a session that has been sent out was opened: nobody is scolded for last term. */
   const before = shallowRef<ReadonlySet<string>>(new Set())
-  async function takeBefore(workout: Workout): Promise<void> {
+  async function takeBefore(opened: Session): Promise<void> {
     const { id } = session
     try {
       const { document } = await client('lastSent', { params: { id } })
       if (document && session.id === id)
-        before.value = new Set(checkSession(workout, library, options.value).map((f) => findingKey(f)))
+        before.value = new Set(checkSession(opened, library, options.value).map((f) => findingKey(f)))
     } catch {
       // Without an answer all of it is shown.
     }
   }
   // Asked when there is something to say of it, and of the session as it was opened.
-  let opened: Workout | undefined
+  let opened: Session | undefined
   watch(
     () => session.loads,
     () => {
       before.value = new Set()
-      opened = session.id ? session.workout : undefined
+      opened = session.id ? session.document : undefined
     },
     { immediate: true },
   )

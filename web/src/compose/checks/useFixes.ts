@@ -1,11 +1,11 @@
 import { onScopeDispose, shallowReactive, watch, type Ref } from 'vue'
 import { findingKey, fixSearch, fixWords, type CheckOptions, type Finding, type MadeFix } from '@esfuerzo/core/checks'
-import type { Language, Workout } from '@esfuerzo/core'
+import type { Language, Session } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
 
 /** What is searched in. */
 export interface FixesFor {
-  workout: Workout
+  session: Session
   findings: readonly Finding[]
   options: CheckOptions
   language: Language
@@ -13,7 +13,7 @@ export interface FixesFor {
 
 /** The edits for one finding, and the session they were made from: they change no other. */
 export interface FoundFixes {
-  from: Workout
+  from: Session
   made: readonly MadeFix[]
 }
 
@@ -27,11 +27,11 @@ export function useFixes(asked: Readonly<Ref<FixesFor>>): ReadonlyMap<string, Fo
   const fixes = shallowReactive(new Map<string, FoundFixes>())
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  function begin({ workout, findings, options, language }: FixesFor): void {
+  function begin({ session, findings, options, language }: FixesFor): void {
     clearTimeout(timer)
     const left = findings.map((finding) => ({
       key: findingKey(finding),
-      search: fixSearch(workout, finding, library, fixWords[language], options),
+      search: fixSearch(session, finding, library, fixWords[language], options),
       made: [] as MadeFix[],
     }))
     const keys = new Set(left.map(({ key }) => key))
@@ -42,7 +42,7 @@ export function useFixes(asked: Readonly<Ref<FixesFor>>): ReadonlyMap<string, Fo
       const { done, value } = now.search.next()
       if (value) now.made.push(value)
       if (done) {
-        fixes.set(now.key, { from: workout, made: now.made })
+        fixes.set(now.key, { from: session, made: now.made })
         left.shift()
       }
       timer = setTimeout(step)

@@ -11,10 +11,10 @@ export const useCursor = defineStore('cursor', () => {
   const { t } = i18n.global
   const session = useSession()
   const folded = ref<ReadonlySet<string>>(new Set())
-  const rows = computed<Row[]>(() => rowsOf(session.workout, library, t, folded.value))
+  const rows = computed<Row[]>(() => rowsOf(session.document, library, t, folded.value))
   const { selection, ...taking } = useSelection(
     rows,
-    computed(() => session.workout.groups),
+    computed(() => session.document.groups),
   )
   const editing = shallowRef<Selection & { typed?: string }>()
   const adding = ref<string>()
@@ -41,14 +41,14 @@ export const useCursor = defineStore('cursor', () => {
 
   /** Puts the cursor on a row, opening the section it is folded away in. */
   function goTo(rowId: string, cell = -1): void {
-    const section = rowsOf(session.workout, library, t).find((r) => r.id === rowId)?.section
+    const section = rowsOf(session.document, library, t).find((r) => r.id === rowId)?.section
     if (section && section.id !== rowId && folded.value.has(section.id)) toggleFold(section.id)
     selection.value = { row: rowId, cell }
   }
 
   /** Puts the cursor on the first row that was not there before, or on the last, below which the next one goes. */
   function goToNew(before: ReadonlySet<string>, which: 'first' | 'last' = 'first'): void {
-    const added = rowsOf(session.workout, library, t).filter((r) => !before.has(r.id) && r.kind !== 'empty')
+    const added = rowsOf(session.document, library, t).filter((r) => !before.has(r.id) && r.kind !== 'empty')
     const row = added.at(which === 'first' ? 0 : -1)
     if (row) goTo(row.id)
   }

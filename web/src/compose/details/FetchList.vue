@@ -12,7 +12,7 @@ const session = useSession()
 const edits = useEdits()
 const things = computed(() => {
   try {
-    return fetchList(session.workout, library)
+    return fetchList(session.document, library)
   } catch (error) {
     // A move that is not known any more is named where it stands.
     if (error instanceof ProblemError) return []
@@ -22,7 +22,7 @@ const things = computed(() => {
 const moves = (ids: readonly string[]) => ids.map((id) => library.moves.get(id)?.name ?? id).join(', ')
 const setHome = (home: Partial<Home>) => edits.edit((now) => setDetails(now, { home }))
 function setStandIn(kit: string, standIn: string | null) {
-  const { [kit]: _, ...rest } = session.workout.home.standIns
+  const { [kit]: _, ...rest } = session.document.home.standIns
   setHome({ standIns: standIn ? { ...rest, [kit]: standIn } : rest })
 }
 </script>

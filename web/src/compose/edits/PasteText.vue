@@ -27,7 +27,7 @@ function onTake(read: ReadText) {
     :title="t('reading.paste')"
     :take="t('reading.putIn')"
     :pasted="edits.toLookAt"
-    :groups="session.workout.groups"
+    :groups="session.document.groups"
     keep-groups
     @take="onTake"
   />

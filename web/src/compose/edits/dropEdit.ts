@@ -9,7 +9,7 @@ import {
   stationsOf,
   type Part,
   type Policy,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { putCells } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
@@ -48,14 +48,14 @@ export function dropEdit(
   on: Row,
   edge: Edge,
   hold?: Policy['hold'],
-): ((w: Workout) => Workout) | undefined {
+): ((w: Session) => Session) | undefined {
   if (dragged.kind === 'part') return partEdit(dragged.part, on, edge)
   if (dragged.kind === 'move') {
     const move = library.moves.get(dragged.move)
     const place = stationPlace(on, edge)
     if (!move || !place) return undefined
     return (w) => {
-      const blockNow = (now: Workout) => findBlock(now, place.block)
+      const blockNow = (now: Session) => findBlock(now, place.block)
       const added = addStation(
         w,
         place.block,
@@ -75,7 +75,7 @@ export function dropEdit(
   if (row?.kind === 'section') {
     // Below any row of a section is below the section.
     const before =
-      edge === 'top' && on.kind === 'section' ? () => on.id : (w: Workout) => after(w.sections, on.section.id)
+      edge === 'top' && on.kind === 'section' ? () => on.id : (w: Session) => after(w.sections, on.section.id)
     return on.section.id === row.id ? undefined : (w) => moveSectionTo(w, row.id, before(w))
   }
   if (row?.kind === 'block') {
@@ -89,7 +89,7 @@ export function dropEdit(
   return undefined
 }
 
-function partEdit(part: Part, on: Row, edge: Edge): ((w: Workout) => Workout) | undefined {
+function partEdit(part: Part, on: Row, edge: Edge): ((w: Session) => Session) | undefined {
   if (part.kind === 'stations' && !stationPlace(on, edge)) return undefined
   return (w) =>
     pasteParts(w, [part], {

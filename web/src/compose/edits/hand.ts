@@ -1,4 +1,4 @@
-import type { Policy, Workout } from '@esfuerzo/core'
+import type { Policy, Session } from '@esfuerzo/core'
 import type { useCursor } from '../cursor/useCursor.ts'
 import type { useSession } from '../session/useSession.ts'
 import type { useMessages } from '../useMessages.ts'
@@ -10,7 +10,7 @@ export interface Hand {
   messages: ReturnType<typeof useMessages>
   /** How long the school holds its stretches. */
   hold: () => Policy['hold'] | undefined
-  edit: (change: (now: Workout) => Workout) => boolean
+  edit: (change: (now: Session) => Session) => boolean
   /** Does what may be refused, and says why. */
   attempt: (work: () => void) => boolean
   /** The block a new move would go into. */

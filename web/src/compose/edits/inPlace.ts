@@ -15,7 +15,7 @@ import {
   type Policy,
   type Scope,
   type Unit,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { putMove } from '@esfuerzo/core/choose'
 import { printBlockFor, printCell, readBlockFor, readCell } from '@esfuerzo/core/notation'
@@ -25,20 +25,20 @@ import type { Row } from '../order/rows.ts'
 /** The unit of a number that is typed without one: the cell's own, else what the move is counted in. */
 const unitOf = (cell: Cell): Unit => cell.dose?.unit ?? library.moves.get(cell.move)?.measures[0] ?? 'reps'
 
-const firstGroup = (workout: Workout, scope: Scope): string => (scope === 'all' ? workout.groups[0]!.id : scope[0]!)
+const firstGroup = (session: Session, scope: Scope): string => (scope === 'all' ? session.groups[0]!.id : scope[0]!)
 
 /**
  * What a row or cell says as text, to be changed in place.
  *
  * @param cell index of the cell; −1 is the row's head: its name
  */
-export function inPlaceText(workout: Workout, row: Row, cell: number, scope: Scope): string {
+export function inPlaceText(session: Session, row: Row, cell: number, scope: Scope): string {
   if (row.kind === 'empty') return ''
   if (cell < 0) {
     if (row.kind === 'section') return row.section.title
     return (row.kind === 'block' ? row.block.title : row.station.storyName) ?? ''
   }
-  const group = firstGroup(workout, scope)
+  const group = firstGroup(session, scope)
   if (row.kind === 'station') return printCell(valueFor(row.station.cells, group), library)
   return row.block ? printBlockFor(row.block, group) : ''
 }
@@ -57,7 +57,7 @@ export function inPlaceEdit(
   scope: Scope,
   typed: string,
   hold?: Policy['hold'],
-): (w: Workout) => Workout {
+): (w: Session) => Session {
   const line = cleanText(typed, 'line').trim()
   if (row.kind === 'empty') return (w) => w
   if (cell < 0) {
@@ -71,12 +71,12 @@ export function inPlaceEdit(
 }
 
 function cellText(
-  w: Workout,
+  w: Session,
   row: Extract<Row, { kind: 'station' }>,
   scope: Scope,
   line: string,
   hold: Policy['hold'] | undefined,
-): Workout {
+): Session {
   const groups = w.groups.filter((g) => scope === 'all' || scope.includes(g.id))
   return groups.reduce((now, group) => {
     const station = stationsOf(now.sections.flatMap((s) => s.blocks).find((b) => b.id === row.block.id)!).find(
@@ -96,7 +96,7 @@ function cellText(
   }, w)
 }
 
-function blockText(w: Workout, block: Block, scope: Scope, line: string): Workout {
+function blockText(w: Session, block: Block, scope: Scope, line: string): Session {
   return setBlock(w, block.id, block.form as Form, (now) => {
     const read = readBlockFor(now, scope, line)
     if ('unread' in read) throw unread(read.unread)

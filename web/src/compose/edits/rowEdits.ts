@@ -15,14 +15,14 @@ import {
   type Move,
   type Policy,
   type Scope,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { putMove } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
 import type { Row } from '../order/rows.ts'
 
 type StationRow = Extract<Row, { kind: 'station' }>
-type Edit = (w: Workout) => Workout
+type Edit = (w: Session) => Session
 
 /** What each kind of row does for the same four commands. */
 const editsOf = {
@@ -54,7 +54,7 @@ export function rowEdits(rows: readonly Row[]): RowEdits | undefined {
       (r.kind === 'station' && !sections.has(r.section.id) && !blocks.has(r.block.id)),
   ) as Exclude<Row, { kind: 'empty' }>[]
   if (outer.length === 0) return undefined
-  const each = (list: typeof outer, edit: (w: Workout, row: (typeof outer)[number]) => Workout) => (w: Workout) =>
+  const each = (list: typeof outer, edit: (w: Session, row: (typeof outer)[number]) => Session) => (w: Session) =>
     list.reduce(edit, w)
   return {
     // From the end that moves first, so that neighbours keep their order.

@@ -25,9 +25,9 @@ export function useAddMove({
       messages.say({ text: 'noBlock' })
       return
     }
-    const { form } = findBlock(session.workout, target.block)
-    const before = new Set(stationsOf(findBlock(session.workout, target.block)).map((s) => s.id))
-    const cells = putCells(move, session.workout.groups, { form, home: session.workout.home, hold: hold() }, library)
+    const { form } = findBlock(session.document, target.block)
+    const before = new Set(stationsOf(findBlock(session.document, target.block)).map((s) => s.id))
+    const cells = putCells(move, session.document.groups, { form, home: session.document.home, hold: hold() }, library)
     const change = (cell: Cell): Cell => ({ ...cell, ...words })
     const typed = Object.keys(words).length
       ? {
@@ -36,7 +36,7 @@ export function useAddMove({
         }
       : cells
     if (!edit((w) => addStation(w, target.block, typed, target.after))) return
-    const added = stationsOf(findBlock(session.workout, target.block)).find((s) => !before.has(s.id))
+    const added = stationsOf(findBlock(session.document, target.block)).find((s) => !before.has(s.id))
     if (added) cursor.goTo(added.id)
     sayPlace()
   }

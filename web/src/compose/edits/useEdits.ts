@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { carryMoves, hasStations, idsOf, ProblemError, type Cell, type Workout } from '@esfuerzo/core'
+import { carryMoves, hasStations, idsOf, ProblemError, type Cell, type Session } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
 import { useSettings } from '../../settings/store.ts'
 import { i18n, problemText } from '../../words/i18n.ts'
@@ -27,8 +27,8 @@ export const useEdits = defineStore('edits', () => {
    *
    * @param merge edits with the same key right after each other are undone as one
    */
-  function edit(change: (now: Workout) => Workout, merge?: string): boolean {
-    return attempt(() => session.push(carryMoves(change(session.workout), library), merge))
+  function edit(change: (now: Session) => Session, merge?: string): boolean {
+    return attempt(() => session.push(carryMoves(change(session.document), library), merge))
   }
 
   /** Does what may turn out to be no session; then says why and is false. */
@@ -75,7 +75,7 @@ export const useEdits = defineStore('edits', () => {
   function drop(dragged: Dragged, on: Row, edge: Edge): void {
     const change = dropEdit(dragged, on, edge, hold())
     if (!change) return
-    const before = new Set(idsOf(session.workout))
+    const before = new Set(idsOf(session.document))
     if (!edit(change)) return
     if (dragged.kind === 'rows') cursor.goTo(dragged.rows[0]!.id)
     else cursor.goToNew(before)
@@ -88,7 +88,7 @@ export const useEdits = defineStore('edits', () => {
     if (row?.kind === 'station') return { block: row.block.id, after: row.station.id }
     if (row?.block && hasStations(row.block)) return { block: row.block.id }
     const inSection = row?.section.blocks.find(hasStations)
-    const all = session.workout.sections.flatMap((s) => s.blocks).filter(hasStations)
+    const all = session.document.sections.flatMap((s) => s.blocks).filter(hasStations)
     const block = inSection ?? (all.some((b) => b.stations.length) ? all.at(-1) : all[0])
     return block && { block: block.id }
   }

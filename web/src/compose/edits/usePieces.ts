@@ -10,7 +10,7 @@ import {
   type Cell,
   type Form,
   type Part,
-  type Workout,
+  type Session,
 } from '@esfuerzo/core'
 import { shallowRef } from 'vue'
 import { putCells } from '@esfuerzo/core/choose'
@@ -31,7 +31,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     const row = cursor.selectedRow
     if (!row || row.kind === 'empty') return undefined
     const piece = row.kind === 'section' ? row.section : row.kind === 'block' ? row.block : stations
-    return partOf(session.workout, piece)
+    return partOf(session.document, piece)
   }
 
   /** The taken piece as text for the clipboard. */
@@ -41,16 +41,16 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
   }
 
   /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first row of them, or the last. */
-  function insert(parts: readonly Part[], moves: Workout['moves'] = [], onto: 'first' | 'last' = 'first'): boolean {
+  function insert(parts: readonly Part[], moves: Session['moves'] = [], onto: 'first' | 'last' = 'first'): boolean {
     const row = cursor.selectedRow
-    const { sections } = session.workout
+    const { sections } = session.document
     const isEmpty = !sections.some((s) => s.blocks.some((b) => stationsOf(b).length))
     const section = row?.section.id ?? sections.at(isEmpty ? 0 : -1)?.id
     if (!section) return false
-    const before = new Set(idsOf(session.workout))
+    const before = new Set(idsOf(session.document))
     const station = row?.kind === 'station' ? row.station.id : undefined
     // Moves that come along and are used in the end are the session's.
-    const withMoves = (w: Workout): Workout => (moves.length ? { ...w, moves: [...(w.moves ?? []), ...moves] } : w)
+    const withMoves = (w: Session): Session => (moves.length ? { ...w, moves: [...(w.moves ?? []), ...moves] } : w)
     if (!edit((w) => pasteParts(withMoves(w), parts, { section, block: row?.block?.id, station }))) return false
     cursor.goToNew(before, onto)
     return true
@@ -58,7 +58,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
 
   const readHere = (text: string): ReadText =>
     readText(text, library, {
-      groups: session.workout.groups,
+      groups: session.document.groups,
       keepGroups: true,
       readings: readings.value,
       country: country.value,
@@ -69,16 +69,16 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
    *
    * @returns false where nothing of it is a session's
    */
-  function insertRead({ workout, said }: ReadText, onto: 'first' | 'last' = 'first'): boolean {
-    const parts = partsOf(workout, said.headings)
-    return parts.length > 0 && insert(parts, workout.moves, onto)
+  function insertRead({ workout: session, said }: ReadText, onto: 'first' | 'last' = 'first'): boolean {
+    const parts = partsOf(session, said.headings)
+    return parts.length > 0 && insert(parts, session.moves, onto)
   }
 
   /** Inserts a typed line and leaves the cursor on its last row. Unknown names become moves of her own, and a message names them. */
   function insertText(text: string): boolean {
     const read = readHere(text)
     const target = targetBlock()
-    const into = target && findBlock(session.workout, target.block).form
+    const into = target && findBlock(session.document, target.block).form
     const taken = insertRead(into && !/\d/.test(text) ? withoutGoals(read, into) : read, 'last')
     if (taken && read.questions.length) {
       const words = [...new Set(read.questions.map((q) => q.received))].join(', ')
@@ -89,7 +89,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
 
   /** Rows that say no number, as their form has them: by the clock a number is a goal, which nobody asked for. */
   function withoutGoals(read: ReadText, form: Form): ReadText {
-    const { groups, home } = session.workout
+    const { groups, home } = session.document
     const bare = ({ dose, ...cell }: Cell): Cell => {
       const move = library.moves.get(cell.move)
       const begins = move && putCells(move, groups, { form, home }, library).all.dose
@@ -99,7 +99,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return { ...read, workout: stations.reduce((w, { id }) => setCell(w, id, 'all', bare), read.workout) }
   }
 
-  function partsOf(read: Workout, headings: boolean): Part[] {
+  function partsOf(read: Session, headings: boolean): Part[] {
     if (headings) return read.sections.map((section) => partOf(read, section))
     const blocks = read.sections.flatMap((s) => s.blocks)
     const [only] = blocks

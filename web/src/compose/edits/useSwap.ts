@@ -1,4 +1,4 @@
-import { valueFor, type Group, type Workout } from '@esfuerzo/core'
+import { valueFor, type Group, type Session } from '@esfuerzo/core'
 import { likeMoves, type LikeMove } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
 import { moveEdit } from './rowEdits.ts'
@@ -16,11 +16,11 @@ export function useSwap({ session, cursor, messages, hold, edit }: Hand) {
    * @param moveId the move; left out, the likest
    */
   function swap(moveId?: string, scope = cursor.scope): void {
-    const { groups } = session.workout
+    const { groups } = session.document
     const whom = groups.filter((g) => scope === 'all' || scope.includes(g.id))
     const there = new Set(cursor.rows.flatMap((r) => (r.kind === 'station' ? [r.station.cells.all.move] : [])))
     const names: string[] = []
-    const change = cursor.selectedRows.reduce<((w: Workout) => Workout) | undefined>((before, row) => {
+    const change = cursor.selectedRows.reduce<((w: Session) => Session) | undefined>((before, row) => {
       if (row.kind !== 'station') return before
       const next = library.moves.get(moveId ?? likeRow(row, whom, there)?.move.id ?? '')
       if (!next) return before
@@ -44,7 +44,7 @@ export function useSwap({ session, cursor, messages, hold, edit }: Hand) {
     const version = move?.versions.find((v) => v.id === cell.version)
     if (!move || !version) return []
     const grade = Math.min(...whom.flatMap((g) => g.grades))
-    return likeMoves(move, version, session.workout.home, grade, library, without)
+    return likeMoves(move, version, session.document.home, grade, library, without)
   }
 
   return { swap, likesOf }

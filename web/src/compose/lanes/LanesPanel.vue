@@ -21,7 +21,7 @@ const cursor = useCursor()
 const panel = usePanel()
 const timed = useLanes()
 const checks = useChecks()
-const budget = computed(() => session.workout.minutes * 60)
+const budget = computed(() => session.document.minutes * 60)
 const lanes = computed(() =>
   timed.lanes.map((lane) => {
     const { group, totals, tooLong } = lane
@@ -57,14 +57,14 @@ function stretchText(step: Step, at: number): string {
 }
 /** Clicking a stretch goes to its row: a station's, else its block's, which may be one with its section. */
 function onGo(step: Step) {
-  const section = session.workout.sections.find((s) => s.id === step.section)
+  const section = session.document.sections.find((s) => s.id === step.section)
   const merged = cursor.rows.find((r) => r.kind === 'section' && r.block?.id === step.block)
   cursor.goTo(step.station ?? (merged ? section!.id : step.block))
 }
 /** Lanes that are to end together and do not. */
 const apart = computed(() => {
   const ends = timed.lanes.map((l) => l.totals.session.seconds.typical)
-  return session.workout.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
+  return session.document.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
 })
 /** Lanes that are too long to be sent home, and where their steps run out. */
 const tooLong = computed(() => {

@@ -36,7 +36,7 @@ const lanes = computed(() =>
     }
   }),
 )
-const minutes = (of: number) => n(Math.round(of * 2) / 2)
+const minutes = (value: number) => n(Math.round(value * 2) / 2)
 </script>
 
 <template>

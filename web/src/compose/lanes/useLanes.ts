@@ -7,5 +7,5 @@ import { useSession } from '../session/useSession.ts'
 /** Every lane of the session as it is now. */
 export const useLanes = defineStore('lanes', () => {
   const session = useSession()
-  return { lanes: computed(() => sessionView(session.workout, library)) }
+  return { lanes: computed(() => sessionView(session.document, library)) }
 })

@@ -26,12 +26,12 @@ const typed = computed(() => takeDose(text.value, 'reps'))
 /** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`, `10 star jumps x 2`. */
 const line = computed(() => {
   if (!text.value.trim() || read.value) return undefined
-  const { workout, problems, questions } = edits.readHere(text.value)
-  const blocks = workout.sections.flatMap((s) => s.blocks)
+  const { workout: session, problems, questions } = edits.readHere(text.value)
+  const blocks = session.sections.flatMap((s) => s.blocks)
   return !problems.length && !questions.length && blocks.length ? blocks : undefined
 })
 const blockHint = (block: Block): string => {
-  const says = printBlockFor(block, session.workout.groups[0]!.id)
+  const says = printBlockFor(block, session.document.groups[0]!.id)
   const rows = stationsOf(block).map((s) => printCell(s.cells.all, library))
   return traitsOf(block).goesWithoutSaying?.(block) ? rows.join(', ') : `${t(`forms.${block.form}.name`)}: ${says}`
 }

@@ -23,7 +23,7 @@ const cursor = useCursor()
 const edits = useEdits()
 const settings = useSettings()
 const scope = cursor.scope
-const before = inPlaceText(session.workout, props.row, props.cell, scope)
+const before = inPlaceText(session.document, props.row, props.cell, scope)
 const text = ref(props.typed ?? before)
 const problem = ref('')
 watch(text, () => (problem.value = ''))
@@ -34,7 +34,7 @@ const suggestions = computed<Suggestion[]>(() => {
   if (!isStation.value || props.row.kind !== 'station') return []
   const letters = text.value.replace(/[\d.,+x-]+|\b(?:s|reps|kg|slow|led)\b/g, ' ').trim()
   if (letters.length < 2 || text.value === before) return []
-  const { move } = valueFor(props.row.station.cells, scope === 'all' ? session.workout.groups[0]!.id : scope[0]!)
+  const { move } = valueFor(props.row.station.cells, scope === 'all' ? session.document.groups[0]!.id : scope[0]!)
   const own = library.moves.get(move)!.versions.map((v) => ({ id: `${move}/${v.id}`, label: v.name, detail: v.how }))
   const others = searchMoves(library.moves.values(), letters)
     .filter((m) => m.id !== move)
@@ -48,7 +48,7 @@ function commit(words: string): boolean {
   if (words === before) return true
   try {
     const change = inPlaceEdit(props.row, props.cell, scope, words, settings.settings?.policy.hold)
-    change(session.workout)
+    change(session.document)
     return edits.edit(change)
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error

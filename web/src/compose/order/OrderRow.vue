@@ -44,7 +44,7 @@ const found = computed(() => {
   const ids = row.kind === 'section' && row.block ? [row.id, row.block.id] : [row.id]
   return ids.flatMap((id) => checks.rows.get(id) ?? [])
 })
-const marks = computed(() => rowMarks(props.row, session.workout, library, t, found.value, textOf))
+const marks = computed(() => rowMarks(props.row, session.document, library, t, found.value, textOf))
 /** A block's row has buttons in its name's cell, which are no part of its name. */
 const label = computed(() =>
   props.row.kind === 'section' || props.row.kind === 'block'
@@ -62,7 +62,7 @@ const cycle = computed(() => {
 })
 /** Where a span stands among the groups: the first of its columns, from 0, and how many they are. */
 const place = (span: RowSpan) => ({
-  '--from': session.workout.groups.findIndex((g) => g.id === span.groupIds[0]),
+  '--from': session.document.groups.findIndex((g) => g.id === span.groupIds[0]),
   '--span': span.groupIds.length,
 })
 const tabindex = (cell: number) => (props.at.row === props.row.id && props.at.cell === cell ? 0 : -1)

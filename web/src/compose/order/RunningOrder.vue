@@ -21,7 +21,7 @@ const edits = useEdits()
 const grid = useTemplateRef('grid')
 const body = useTemplateRef('body')
 
-const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.workout.groups.length}, minmax(84px, 1fr))`)
+const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.document.groups.length}, minmax(84px, 1fr))`)
 /** Without a cursor the first row can be reached with Tab. */
 const place = computed(() => cursor.selection ?? { row: cursor.rows[0]?.id ?? '', cell: -1 })
 const indexOf = (rowId: string | undefined) => cursor.rows.findIndex((r) => r.id === rowId)
@@ -189,13 +189,13 @@ defineExpose({ focus })
       aria-multiselectable="true"
       :aria-label="t('order.label')"
       :aria-rowcount="cursor.rows.length + 1"
-      :style="{ '--columns': columns, '--groups': session.workout.groups.length }"
+      :style="{ '--columns': columns, '--groups': session.document.groups.length }"
       @keydown="onKeydown"
     >
       <div class="head" role="row" aria-rowindex="1">
         <span class="gutter" role="columnheader"><span class="out-of-sight">{{ t('order.number') }}</span></span>
         <b role="columnheader">{{ t('order.label') }}</b>
-        <span v-for="group in session.workout.groups" :key="group.id" role="columnheader"
+        <span v-for="group in session.document.groups" :key="group.id" role="columnheader"
           ><LaneKey :letter="group.letter" :name="group.name"
         /></span>
       </div>

@@ -1,5 +1,5 @@
 import { mdiEyeOffOutline, mdiHomeAlertOutline, mdiLockOutline } from '@mdi/js'
-import { isKept, obstacles, valueFor, type Library, type Workout } from '@esfuerzo/core'
+import { isKept, obstacles, valueFor, type Library, type Session } from '@esfuerzo/core'
 import type { Finding } from '@esfuerzo/core/checks'
 import { gravest, levelIcons } from '../checks/levelIcons.ts'
 import type { Words } from '../../shared/words.ts'
@@ -20,7 +20,7 @@ export interface RowMark {
  */
 export function rowMarks(
   row: Row,
-  { groups, home }: Workout,
+  { groups, home }: Session,
   library: Library,
   t: Words,
   found: readonly Finding[] = [],
@@ -31,7 +31,7 @@ export function rowMarks(
 }
 
 /** What a row is marked with at once, without anybody looking at the whole session. */
-function ownMarks(row: Row, { groups, home }: Pick<Workout, 'groups' | 'home'>, library: Library, t: Words): RowMark[] {
+function ownMarks(row: Row, { groups, home }: Pick<Session, 'groups' | 'home'>, library: Library, t: Words): RowMark[] {
   if (row.kind === 'section')
     return [
       ...(isKept(row.section) ? [{ icon: mdiLockOutline, text: t('section.kept') }] : []),

@@ -14,7 +14,7 @@ import {
   type PerGroup,
   type Section,
   type Station,
-  type Workout,
+  type Session,
   traitsOf,
 } from '@esfuerzo/core'
 import { notationOf } from '@esfuerzo/core/notation'
@@ -129,13 +129,13 @@ function faceName(block: Block, station: Station, t: Words): string {
  *
  * @param folded ids of the sections of which only their own row is shown
  */
-export function rowsOf(workout: Workout, ours: Library, t: Words, folded: ReadonlySet<string> = new Set()): Row[] {
+export function rowsOf(session: Session, ours: Library, t: Words, folded: ReadonlySet<string> = new Set()): Row[] {
   // A colleague's session may bring moves of her own.
-  const library = libraryFor(workout, ours)
-  const { groups } = workout
+  const library = libraryFor(session, ours)
+  const { groups } = session
   const rows: Row[] = []
   let n = 0
-  for (const section of workout.sections) {
+  for (const section of session.sections) {
     const [first, ...others] = section.blocks
     // A block with a name of its own keeps a row of its own; a talk says its name in its cells.
     const only = first && others.length === 0 && (!first.title || traitsOf(first).explains) ? first : undefined

@@ -17,7 +17,7 @@ const panel = usePanel()
 const session = useSession()
 /** What would fill it depends on the part it is in. */
 const place = computed(() =>
-  placeOfRole(session.workout.sections.find((s) => s.blocks.some((b) => b.id === props.block.id))?.role ?? 'main'),
+  placeOfRole(session.document.sections.find((s) => s.blocks.some((b) => b.id === props.block.id))?.role ?? 'main'),
 )
 const set = (fields: Parameters<typeof setBlockWords>[2], what: string) =>
   edits.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { joinWorkouts } from '@esfuerzo/core'
-import { callCode, type WorkoutSummary } from '@esfuerzo/contract'
+import { joinSessions } from '@esfuerzo/core'
+import { callCode, type SessionSummary } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { useSession } from '../session/useSession.ts'
 import { useMessages } from '../useMessages.ts'
@@ -15,7 +15,7 @@ const messages = useMessages()
 const edits = useEdits()
 const open = ref(false)
 const whole = ref(false)
-const others = shallowRef<WorkoutSummary[]>()
+const others = shallowRef<SessionSummary[]>()
 const problem = ref('')
 
 async function tried(work: () => Promise<void>) {
@@ -29,14 +29,14 @@ async function tried(work: () => Promise<void>) {
 function onOpen() {
   open.value = true
   void tried(async () => {
-    const { workouts } = await client('listWorkouts', {})
-    others.value = workouts.filter((w) => w.id !== session.id)
+    const { workouts: sessions } = await client('listSessions', {})
+    others.value = sessions.filter((w) => w.id !== session.id)
   })
 }
 const onJoin = (id: string, title: string) =>
   tried(async () => {
-    const { document } = await client('readWorkout', { params: { id } })
-    if (!edits.edit((w) => joinWorkouts(w, document, whole.value))) return
+    const { document } = await client('readSession', { params: { id } })
+    if (!edits.edit((w) => joinSessions(w, document, whole.value))) return
     open.value = false
     messages.say({ text: 'joined', params: { title }, undo: true })
   })

@@ -20,7 +20,7 @@ const edits = useEdits()
 const shown = 5
 const likes = computed(() => {
   const there = new Set(cursor.rows.flatMap((r) => (r.kind === 'station' ? [r.station.cells.all.move] : [])))
-  const whom = session.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id))
+  const whom = session.document.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id))
   return edits.likesOf(props.row, whom, there).slice(0, shown)
 })
 const reason = (like: LikeMove) =>

@@ -42,7 +42,7 @@ const matching = (filter: MoveFilter) =>
 const anywhere = computed(() => matching(wanted.value))
 /** What can be done in this session's home; the chip is taken off to see the rest. */
 const fitting = computed(() =>
-  filters.value.includes('home') ? matching({ ...wanted.value, home: session.workout.home }) : anywhere.value,
+  filters.value.includes('home') ? matching({ ...wanted.value, home: session.document.home }) : anywhere.value,
 )
 /** What this place leaves open, with why, before anything is typed or asked for. */
 const looking = ref(false)

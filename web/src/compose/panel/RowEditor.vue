@@ -38,9 +38,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('input, butto
       </p>
       <RowTools @play="emit('play')" />
       <ScopeToggle
-        v-if="session.workout.groups.length > 1 && row.block"
+        v-if="session.document.groups.length > 1 && row.block"
         v-model="scope"
-        :groups="session.workout.groups"
+        :groups="session.document.groups"
       />
       <StationEditor v-if="row.kind === 'station'" :key="row.id" :row="row" :scope="scope" />
       <template v-else-if="cursor.selectedRows.length <= 1">

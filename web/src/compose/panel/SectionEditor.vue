@@ -31,7 +31,7 @@ function onAddBlock(form: Form) {
   // Explaining comes before what it explains.
   const before = traitsOf({ form }).explains ? props.section.blocks[0]?.id : undefined
   if (!edits.edit((w) => addBlock(w, props.section.id, form, before))) return
-  const { blocks } = session.workout.sections.find((s) => s.id === props.section.id)!
+  const { blocks } = session.document.sections.find((s) => s.id === props.section.id)!
   const added = before ? blocks[0]! : blocks.at(-1)!
   cursor.select({ row: blocks.length === 1 ? props.section.id : added.id, cell: -1 })
 }
@@ -42,8 +42,8 @@ function onAddSection(role: Role) {
     )
   )
     return
-  const at = session.workout.sections.findIndex((s) => s.id === props.section.id)
-  cursor.select({ row: session.workout.sections[at + 1]!.id, cell: -1 })
+  const at = session.document.sections.findIndex((s) => s.id === props.section.id)
+  cursor.select({ row: session.document.sections[at + 1]!.id, cell: -1 })
 }
 </script>
 

@@ -7,5 +7,5 @@ const session = useSession()
 </script>
 
 <template>
-  <RunsPanel :workout-id="session.id" />
+  <RunsPanel :session-id="session.id" />
 </template>

@@ -36,7 +36,9 @@ const cursor = useCursor()
 const edits = useEdits()
 
 const groupId = computed(() => (props.scope === 'all' ? undefined : props.scope[0]))
-const groups = computed(() => session.workout.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id)))
+const groups = computed(() =>
+  session.document.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id)),
+)
 /** What the first of the chosen groups does; for all, the shared value. */
 const cell = computed<Cell>(() =>
   groupId.value ? valueFor(props.row.station.cells, groupId.value) : props.row.station.cells.all,

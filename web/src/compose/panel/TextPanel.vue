@@ -26,7 +26,7 @@ const sheet = useTemplateRef('sheet')
 useResizeObserver(sheet, () => editor.value?.showCaret())
 
 const entries = computed(() =>
-  lineEntries(session.workout, lines.value, timed.lanes, asks.value, libraryFor(session.workout, library)),
+  lineEntries(session.document, lines.value, timed.lanes, asks.value, libraryFor(session.document, library)),
 )
 /** What was asked for first comes first. */
 const chosen = shallowRef<Question>()

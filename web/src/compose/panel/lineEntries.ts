@@ -1,4 +1,4 @@
-import { stationsOf, traitsOf, type LaneView, type Library, type Workout } from '@esfuerzo/core'
+import { stationsOf, traitsOf, type LaneView, type Library, type Session } from '@esfuerzo/core'
 import type { Figure } from '@esfuerzo/core/figure'
 import type { Question } from '@esfuerzo/core/notation'
 
@@ -24,14 +24,14 @@ export interface LineEntry {
  * @param lines the line of each part, by its id
  */
 export function lineEntries(
-  workout: Workout,
+  session: Session,
   lines: ReadonlyMap<string, number>,
   lanes: readonly LaneView[],
   questions: readonly Question[],
   library: Library,
 ): LineEntry[] {
   const made = new Lines(lines)
-  for (const section of workout.sections) {
+  for (const section of session.sections) {
     made.begin(section.id, section.title, 'section')
     for (const block of section.blocks) {
       // A plain list is its rows: nothing begins in its first.

@@ -1,5 +1,5 @@
 import { shallowRef, type Ref, type ShallowRef } from 'vue'
-import { ProblemError, type Workout } from '@esfuerzo/core'
+import { ProblemError, type Session } from '@esfuerzo/core'
 import { applyText, type AppliedText, type Question } from '@esfuerzo/core/notation'
 import type { Told } from '../../reading/useAnswers.ts'
 import { library } from '../../repertoire/library.ts'
@@ -15,7 +15,7 @@ export interface PutText {
   /** What the text would come to. @throws {ProblemError} */
   applied: (told?: Told) => AppliedText
   /** The session the text says; undefined where it says none, and why stands in `refused`. */
-  put: () => Workout | undefined
+  put: () => Session | undefined
 }
 
 /** @param told what was said of words and of this text */
@@ -24,7 +24,7 @@ export function useAppliedText(text: Ref<string>, told: Ref<Told>): PutText {
   const questions = shallowRef<readonly Question[]>([])
   const lines = shallowRef<ReadonlyMap<string, number>>(new Map())
   const refused = shallowRef('')
-  const applied = (all = told.value) => applyText(text.value, session.workout, library, all)
+  const applied = (all = told.value) => applyText(text.value, session.document, library, all)
   return {
     questions,
     lines,

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core'
 import { shallowRef, type ShallowRef } from 'vue'
-import { libraryFor, type Workout } from '@esfuerzo/core'
+import { libraryFor, type Session } from '@esfuerzo/core'
 import { print } from '@esfuerzo/core/notation'
 import { library } from '../../repertoire/library.ts'
 import { useSession } from '../session/useSession.ts'
@@ -34,9 +34,9 @@ const heldText = (session: string) =>
 /** The session's text with what is typed in it: it outlives another tab, another page, a reload. */
 export function useMergedText(): MergedText {
   const session = useSession()
-  const printed = (workout: Workout) => print(workout, libraryFor(workout, library))
+  const printed = (session: Session) => print(session, libraryFor(session, library))
   const held = heldText(session.id)
-  let base = printed(session.workout)
+  let base = printed(session.document)
   const text = shallowRef(held.value ? mergeText(held.value.text, held.value.base, base).text : base)
   const clashes = shallowRef<readonly Clash[]>([])
   return {
@@ -44,9 +44,9 @@ export function useMergedText(): MergedText {
     clashes,
     isHeld: () => held.value !== null,
     hold: (on) => (held.value = on ? { text: text.value, base } : null),
-    isTaken: () => (base = printed(session.workout)),
+    isTaken: () => (base = printed(session.document)),
     follow() {
-      const theirs = printed(session.workout)
+      const theirs = printed(session.document)
       // What the session has all of is written as ours are.
       if (!held.value) return void (text.value = base = theirs)
       const merged = mergeText(text.value, base, theirs)
@@ -54,7 +54,7 @@ export function useMergedText(): MergedText {
       if (merged.clashes.length) clashes.value = merged.clashes
       base = theirs
     },
-    print: () => (text.value = base = printed(session.workout)),
+    print: () => (text.value = base = printed(session.document)),
     settle(clash, theirs) {
       clashes.value = clashes.value.filter((c) => c !== clash)
       if (theirs) text.value = text.value.replace(clash.mine, () => clash.theirs)

@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
-import { sameValue, type Workout } from '@esfuerzo/core'
+import { sameValue, type Session } from '@esfuerzo/core'
 import type { Answer, Question } from '@esfuerzo/core/notation'
 import { longest } from '../../reading/longest.ts'
 import { useAnswers } from '../../reading/useAnswers.ts'
@@ -48,7 +48,7 @@ export function useSessionText(): SessionText {
   /** Typed, and not put to the session yet. */
   let typed = false
   /** The session as the text last made it; any other came from elsewhere. */
-  let made: Workout = session.workout
+  let made: Session = session.document
 
   const isCarets = ({ line }: Question) => caret.value.focused && line === caret.value.line
 
@@ -63,8 +63,8 @@ export function useSessionText(): SessionText {
     else if (said) {
       // The watch below is not to take it for somebody else's.
       made = said
-      if (!sameValue(said, session.workout)) edits.edit(() => said, 'text')
-      made = session.workout
+      if (!sameValue(said, session.document)) edits.edit(() => said, 'text')
+      made = session.document
       merged.isTaken()
     }
     merged.hold(waiting.value || refused.value !== '')
@@ -74,11 +74,11 @@ export function useSessionText(): SessionText {
   else put()
 
   watch(
-    () => session.workout,
-    (workout) => {
-      if (workout === made) return
+    () => session.document,
+    (session) => {
+      if (session === made) return
       // What was changed elsewhere is written here, beside what is being typed.
-      made = workout
+      made = session
       merged.follow()
       merged.hold(merged.isHeld())
       if (!merged.isHeld()) put()

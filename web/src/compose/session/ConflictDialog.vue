@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, type Workout } from '@esfuerzo/core'
+import { differences, type Session } from '@esfuerzo/core'
 import { callCode } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
@@ -13,7 +13,7 @@ const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ keepBoth: [] }>()
 const { t } = useI18n()
 const session = useSession()
-const theirs = shallowRef<{ document: Workout; revision: number }>()
+const theirs = shallowRef<{ document: Session; revision: number }>()
 const problem = ref('')
 
 watch(open, (on) => on && void load(), { immediate: true })
@@ -29,12 +29,12 @@ async function tried(work: () => Promise<unknown>) {
 }
 // Declared, not assigned: the dialog is open when it is made.
 function load() {
-  return tried(async () => (theirs.value = await client('readWorkout', { params: { id: session.id } })))
+  return tried(async () => (theirs.value = await client('readSession', { params: { id: session.id } })))
 }
-const lines = (to: Workout | undefined) =>
+const lines = (to: Session | undefined) =>
   to ? differences(session.stored, to).map((d) => differenceText(d, session.stored, to, i18n.global.t)) : []
 const sides = computed(() => [
-  { name: t('conflict.here'), lines: lines(session.workout) },
+  { name: t('conflict.here'), lines: lines(session.document) },
   { name: t('conflict.there'), lines: lines(theirs.value?.document) },
 ])
 function onKeepBoth() {

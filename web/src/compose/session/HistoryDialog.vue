@@ -2,7 +2,7 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { cleanText, differences, minutesText, sessionView, type Workout } from '@esfuerzo/core'
+import { cleanText, differences, minutesText, sessionView, type Session } from '@esfuerzo/core'
 import { callCode, type Version } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
@@ -23,7 +23,7 @@ const messages = useMessages()
 const cursor = useCursor()
 const edits = useEdits()
 const versions = shallowRef<Version[]>()
-const shown = shallowRef<Version & { document: Workout }>()
+const shown = shallowRef<Version & { document: Session }>()
 const problem = ref('')
 const name = ref('')
 
@@ -54,8 +54,8 @@ const label = (version: Version) =>
 
 const differing = computed(() =>
   shown.value
-    ? differences(shown.value.document, session.workout).map((d) =>
-        differenceText(d, shown.value!.document, session.workout, i18n.global.t),
+    ? differences(shown.value.document, session.document).map((d) =>
+        differenceText(d, shown.value!.document, session.document, i18n.global.t),
       )
     : [],
 )

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { newWorkout, workoutDocument, type Workout } from '@esfuerzo/core'
+import { newSession, sessionDocument, type Session } from '@esfuerzo/core'
 import { watch } from 'vue'
 import { draftsOf } from '../../documents/drafts.ts'
 import { useRevisioned } from '../../documents/useRevisioned.ts'
@@ -16,31 +16,31 @@ export const useSession = defineStore('session', () => {
   const settings = useSettings()
   const repertoire = useRepertoire()
   const {
-    document: workout,
+    document: session,
     open,
     ...rest
-  } = useRevisioned<Workout>({
-    empty: newWorkout('…', [[0]], 20, library.version),
-    read: (id) => client('readWorkout', { params: { id } }),
-    save: async (id, body) => (await client('saveWorkout', { params: { id }, body })).revision,
+  } = useRevisioned<Session>({
+    empty: newSession('…', [[0]], 20, library.version),
+    read: (id) => client('readSession', { params: { id } }),
+    save: async (id, body) => (await client('saveSession', { params: { id }, body })).revision,
     copy: async (document) => {
       const title = i18n.global.t('copyTitle', { title: document.title.slice(0, 100) })
-      return (await client('createWorkout', { body: { document: { ...document, title } } })).id
+      return (await client('createSession', { body: { document: { ...document, title } } })).id
     },
     close: (id) => client('keepVersion', { params: { id }, body: {} }),
-    drafts: draftsOf(workoutDocument),
+    drafts: draftsOf(sessionDocument),
     onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
     onFound: (text) => messages.say({ text }),
   })
   // A text may bring along moves that nobody knew: they are at hand as soon as the session has them.
   watch(
-    () => workout.value.moves,
+    () => session.value.moves,
     (moves) => takeOwnMoves('session', moves ?? []),
     { flush: 'sync' },
   )
   return {
     ...rest,
-    workout,
+    document: session,
     /** Opens a session, with what the school wants and the moves at hand. */
     open: (id: string): Promise<void> => {
       void settings.load()

@@ -22,10 +22,10 @@ const { t } = useI18n()
 const session = useSession()
 const messages = useMessages()
 const edits = useEdits()
-const work = useJob(coreDoor, 'arrange', toRef(session, 'workout'), () => ({ block: props.block }))
+const work = useJob(coreDoor, 'arrange', toRef(session, 'document'), () => ({ block: props.block }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
 const names = moveNames(library.moves)
-const stations = computed(() => stationsOf(findBlock(session.workout, props.block)))
+const stations = computed(() => stationsOf(findBlock(session.document, props.block)))
 
 const list = computed(() =>
   (answer.value?.order ?? stations.value.map((s) => s.id)).map((id, place) => {
@@ -46,7 +46,7 @@ const saves = computed(() =>
   answer.value ? findingsText(answer.value.findings.before, answer.value.findings.after, t) : [],
 )
 const shorter = computed(() =>
-  session.workout.groups.flatMap((group) => {
+  session.document.groups.flatMap((group) => {
     const { before, after } = answer.value?.seconds ?? { before: {}, after: {} }
     const by = (before[group.id] ?? 0) - (after[group.id] ?? 0)
     return by === 0

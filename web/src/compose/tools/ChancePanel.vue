@@ -15,11 +15,11 @@ const props = defineProps<{ block: string }>()
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
 const session = useSession()
-const work = useJob(coreDoor, 'chance', toRef(session, 'workout'), () => ({ block: props.block }))
-const block = computed(() => findBlock(session.workout, props.block) as BlockOf<'chance'>)
+const work = useJob(coreDoor, 'chance', toRef(session, 'document'), () => ({ block: props.block }))
+const block = computed(() => findBlock(session.document, props.block) as BlockOf<'chance'>)
 const groups = computed(() =>
   (work.current.value ? (work.answer.value ?? []) : []).flatMap((answer) => {
-    const group = session.workout.groups.find((g) => g.id === answer.group)
+    const group = session.document.groups.find((g) => g.id === answer.group)
     return group ? [{ ...answer, group }] : []
   }),
 )
@@ -45,7 +45,7 @@ const lines = computed(() =>
     face: t(`face.${line.face}`),
     name: line.stations
       .map((id) => {
-        const station = findStation(session.workout, id)
+        const station = findStation(session.document, id)
         return station.storyName || names(station.cells.all.move, station.cells.all.version)
       })
       .join(', '),

@@ -14,10 +14,10 @@ const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
 const session = useSession()
 const panel = usePanel()
-const work = useJob(coreDoor, 'finish', toRef(session, 'workout'), () => ({}))
+const work = useJob(coreDoor, 'finish', toRef(session, 'document'), () => ({}))
 const lanes = computed(() =>
   (work.answer.value ?? []).flatMap(({ group: id, finish }) => {
-    const group = session.workout.groups.find((g) => g.id === id)
+    const group = session.document.groups.find((g) => g.id === id)
     if (!group) return []
     const [early, late, last] = [finish.early, finish.late, finish.last].map((s) => minutesText(Math.round(s)))
     const inTime = Math.floor(finish.inTime * 100)
@@ -26,7 +26,7 @@ const lanes = computed(() =>
         group,
         finish,
         same: finish.early === finish.last,
-        params: { early, late, last, n: session.workout.minutes },
+        params: { early, late, last, n: session.document.minutes },
         inTime,
         words: t(inTime === 100 ? 'finish.all' : inTime === 0 ? 'finish.none' : 'finish.some', { n: inTime }),
       },
@@ -48,7 +48,7 @@ const late = computed(() => lanes.value.some((lane) => lane.inTime < 90))
     <div v-if="lanes.length" class="lanes" :class="{ old: !work.current.value }">
       <SpreadChart
         :curves="lanes.map(({ group, finish }) => ({ letter: group.letter, bins: finish.bins }))"
-        :finish="session.workout.minutes * 60"
+        :finish="session.document.minutes * 60"
         :label="t('finish.chart')"
         :minutes="t('lanes.minutes')"
       />

@@ -22,9 +22,9 @@ const session = useSession()
 const messages = useMessages()
 const edits = useEdits()
 const timed = useLanes()
-const work = useJob(coreDoor, 'fit', toRef(session, 'workout'), () => ({ fill: props.fill }))
+const work = useJob(coreDoor, 'fit', toRef(session, 'document'), () => ({ fill: props.fill }))
 const answer = computed(() => (work.current.value ? work.answer.value : undefined))
-const budget = computed(() => session.workout.minutes * 60)
+const budget = computed(() => session.document.minutes * 60)
 
 const chosen = ref(0)
 /** Changes of the chosen way that are left out, by their place. */
@@ -33,7 +33,7 @@ watch(work.answer, () => (chosen.value = 0))
 watch([work.answer, chosen], () => (left.value = new Set()))
 const way = computed(() => answer.value?.ways[chosen.value])
 const changes = computed(() =>
-  (way.value?.changes ?? []).map((change) => ({ change, ...fitText(change, session.workout, library, t) })),
+  (way.value?.changes ?? []).map((change) => ({ change, ...fitText(change, session.document, library, t) })),
 )
 const taken = computed<FitChange[]>(() => (way.value?.changes ?? []).filter((_, i) => !left.value.has(i)))
 function toggle(i: number): void {
@@ -43,7 +43,7 @@ function toggle(i: number): void {
 }
 
 /** The session as it would be with what is ticked. */
-const then = computed(() => applyFit(session.workout, taken.value))
+const then = computed(() => applyFit(session.document, taken.value))
 const lanes = computed(() => {
   const after = sessionView(then.value, library)
   return timed.lanes.map(({ group, totals: now }, i) => {
@@ -70,7 +70,7 @@ const lanes = computed(() => {
   })
 })
 const sectionName = (id: string) => {
-  const section = session.workout.sections.find((s) => s.id === id)
+  const section = session.document.sections.find((s) => s.id === id)
   return section?.title || t(`role.${section?.role ?? 'main'}`)
 }
 const holds = computed(() =>
@@ -94,9 +94,9 @@ const unused = computed(() => {
 const headline = computed(() => {
   if (!answer.value) return ''
   const { kind, asked, missing } = answer.value
-  const n = session.workout.minutes
+  const n = session.document.minutes
   if (kind === 'fits') return unused.value ? t('fit.unused', { n, by: unused.value }) : t('fit.fits', { n })
-  if (kind === 'ways') return t(`fit.can.${asked}`, { n: session.workout.minutes })
+  if (kind === 'ways') return t(`fit.can.${asked}`, { n: session.document.minutes })
   if (missing <= 0) return t('fit.apart')
   return t(`fit.short.${asked === 'fill' ? 'fill' : 'over'}`, { by: secondsText(missing, t) })
 })

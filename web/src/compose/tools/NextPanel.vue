@@ -37,7 +37,7 @@ const running = ref(false)
 /** The classes that did it, and whose results count: '' is everybody's. */
 const classes = shallowRef<readonly { id: string; name: string }[]>([])
 const others = ref(false)
-const of = ref(props.ofClass ?? '')
+const classId = ref(props.ofClass ?? '')
 /** Something was typed in that says nothing of how clean it was; its teacher says so for all of it. */
 const unsaid = ref(false)
 const clean = ref(false)
@@ -49,12 +49,12 @@ onScopeDispose(() => abort.abort())
 async function readTimes() {
   const answer = await client('readCameBack', {
     params: { id: props.from },
-    query: of.value ? { class: of.value } : {},
+    query: classId.value ? { class: classId.value } : {},
   })
   classes.value = answer.classes
   others.value = answer.others
-  if (!of.value || answer.classes.some(({ id }) => id === of.value)) return answer.times
-  of.value = ''
+  if (!classId.value || answer.classes.some(({ id }) => id === classId.value)) return answer.times
+  classId.value = ''
   return (await client('readCameBack', { params: { id: props.from } })).times
 }
 async function load() {
@@ -68,11 +68,11 @@ async function load() {
     if (signal.aborted) return
     const last = times[0]
     const weeks = last ? Math.max(1, Math.round(-DateTime.fromISO(last.sentAt).diffNow('weeks').weeks)) : 1
-    const groups = session.workout.groups.map((g) => g.id)
+    const groups = session.document.groups.map((g) => g.id)
     unsaid.value = times.some(({ lanes }) => Object.values(lanes).some((lane) => lane.some(isUnsaidClean)))
     const told = (lane: CameBack[] = []) => (clean.value ? lane.map(saidClean) : lane)
     const cameBack = Object.fromEntries(groups.map((id) => [id, times.map((time) => told(time.lanes[id]))]))
-    lanes.value = await coreDoor.run('next', session.workout, { cameBack, weeks }, { signal })
+    lanes.value = await coreDoor.run('next', session.document, { cameBack, weeks }, { signal })
     chosen.value = Object.fromEntries(lanes.value.map((lane) => [lane.group, lane.changes.length ? 0 : -1]))
   } catch (error) {
     if (signal.aborted) return
@@ -84,14 +84,14 @@ onMounted(load)
 
 const shown = computed(() =>
   (lanes.value ?? []).flatMap((lane) => {
-    const group = session.workout.groups.find((g) => g.id === lane.group)
+    const group = session.document.groups.find((g) => g.id === lane.group)
     if (!group) return []
     return [
       {
         lane,
         group,
         reason: reasonText(lane, t),
-        ways: lane.changes.map((change) => nextText(change, session.workout, t)),
+        ways: lane.changes.map((change) => nextText(change, session.document, t)),
       },
     ]
   }),
@@ -113,7 +113,7 @@ function take(): void {
       <p class="quiet">{{ t('next.lead') }}</p>
       <v-select
         v-if="classes.length > 1 || (classes.length && others)"
-        v-model="of"
+        v-model="classId"
         :items="[
           ...classes.map(({ id, name }) => ({ value: id, title: name })),
           { value: '', title: t('next.everybody') },

@@ -22,7 +22,7 @@ const arranges = computed(() => canArrange(props.block))
 const working: readonly Role[] = ['main', 'skill', 'challenge']
 const mark = computed(() =>
   arranges.value && working.includes(props.role)
-    ? orderMark(orderFindings(session.workout, props.block.id, library), t)
+    ? orderMark(orderFindings(session.document, props.block.id, library), t)
     : undefined,
 )
 </script>

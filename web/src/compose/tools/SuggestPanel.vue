@@ -24,7 +24,7 @@ const panel = usePanel()
 const messages = useMessages()
 const { ask } = useSuggestions()
 
-const section = computed(() => session.workout.sections.find((s) => s.blocks.some((b) => b.id === props.block)))
+const section = computed(() => session.document.sections.find((s) => s.blocks.some((b) => b.id === props.block)))
 const place = computed(() => placeOfRole(section.value?.role ?? 'main'))
 const count = ref(place.value === 'work' ? 4 : 3)
 const found = shallowRef<Suggestion[]>()
@@ -70,13 +70,13 @@ function toggle({ id }: Move) {
 function take() {
   const block = section.value?.blocks.find((b) => b.id === props.block)
   if (!block) return
-  const { groups, home } = session.workout
+  const { groups, home } = session.document
   const n = chosen.value.length
   const taken = edits.edit((now) =>
-    chosen.value.reduce((workout, move) => {
-      const here = workout.sections.flatMap((s) => s.blocks).find((b) => b.id === props.block)!
+    chosen.value.reduce((session, move) => {
+      const here = session.sections.flatMap((s) => s.blocks).find((b) => b.id === props.block)!
       const cells = putCells(move, groups, { form: block.form, home, hold: edits.hold() }, library)
-      return addStation(workout, props.block, cells, stationsOf(here).at(-1)?.id)
+      return addStation(session, props.block, cells, stationsOf(here).at(-1)?.id)
     }, now),
   )
   if (!taken) return

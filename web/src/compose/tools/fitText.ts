@@ -4,7 +4,7 @@ import {
   minutesText,
   moveNames,
   type Library,
-  type Workout,
+  type Session,
   traitsOf,
   type Form,
 } from '@esfuerzo/core'
@@ -28,25 +28,25 @@ const counted: readonly LeverKind[] = ['laps', 'draws']
  *
  * @example { where: 'Springs', what: 'rest 30 s → 25 s' }
  */
-export function fitText(change: FitChange, workout: Workout, library: Pick<Library, 'moves'>, t: Words): FitText {
-  const block = findBlock(workout, change.block)
-  const section = workout.sections.find((s) => s.blocks.includes(block))!
+export function fitText(change: FitChange, session: Session, library: Pick<Library, 'moves'>, t: Words): FitText {
+  const block = findBlock(session, change.block)
+  const section = session.sections.find((s) => s.blocks.includes(block))!
   const where = block.title || section.title || t(`role.${section.role}`)
   // What is for all leaves out groups that get something else.
-  const whom = workout.groups.filter((g) => g.id === change.scope || (change.scope === 'all' && g.id in change.from))
-  const letters = whom.length === workout.groups.length ? [] : whom.map((g) => g.letter)
-  return { where, what: whatText(change, block.form, workout, library, t), letters }
+  const whom = session.groups.filter((g) => g.id === change.scope || (change.scope === 'all' && g.id in change.from))
+  const letters = whom.length === session.groups.length ? [] : whom.map((g) => g.letter)
+  return { where, what: whatText(change, block.form, session, library, t), letters }
 }
 
-function whatText(change: FitChange, form: Form, workout: Workout, library: Pick<Library, 'moves'>, t: Words): string {
+function whatText(change: FitChange, form: Form, session: Session, library: Pick<Library, 'moves'>, t: Words): string {
   const { lever, station } = change
   if (lever === 'stay') return t('fit.stay')
   if (lever === 'out') {
-    const { move, version } = findStation(workout, station!).cells.all
+    const { move, version } = findStation(session, station!).cells.all
     return t('fit.out', { name: moveNames(library.moves)(move, version) })
   }
   const amount = (n: number) => (counted.includes(lever) ? `${n}` : secondsText(n, t))
-  const steps = workout.groups.flatMap((g) =>
+  const steps = session.groups.flatMap((g) =>
     g.id in change.from
       ? [{ letter: g.letter, text: `${amount(change.from[g.id]!)} → ${amount(change.to[g.id]!)}` }]
       : [],

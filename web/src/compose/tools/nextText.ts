@@ -1,4 +1,4 @@
-import { findBlock, type Workout } from '@esfuerzo/core'
+import { findBlock, type Session } from '@esfuerzo/core'
 import { type LaneNext, type NextChange } from '@esfuerzo/core/nextTime'
 import type { Words } from '../../shared/words.ts'
 import { secondsText } from './fitText.ts'
@@ -9,16 +9,16 @@ const timed = ['hold', 'work', 'rest', 'minute', 'calls']
 /**
  * A change for next time in words.
  *
- * @example nextText(change, workout, t) // 'Ten stations, twice: work 25 s → 30 s'
+ * @example nextText(change, session, t) // 'Ten stations, twice: work 25 s → 30 s'
  */
-export function nextText({ block: id, lever, facts }: NextChange, workout: Workout, t: Words): string {
-  const block = findBlock(workout, id)
-  const section = workout.sections.find((s) => s.blocks.includes(block))!
+export function nextText({ block: id, lever, facts }: NextChange, session: Session, t: Words): string {
+  const block = findBlock(session, id)
+  const section = session.sections.find((s) => s.blocks.includes(block))!
   const where = block.title || section.title || t(`role.${section.role}`)
   const amount = (n: number | string) => (timed.includes(lever) ? secondsText(Number(n), t) : String(n))
   const { move } = facts
-  const of = lever !== 'version' && move ? ` (${move})` : ''
-  return `${where}: ${t(`next.lever.${lever}`, { from: amount(facts.from), to: amount(facts.to), move: move ?? '' })}${of}`
+  const whose = lever !== 'version' && move ? ` (${move})` : ''
+  return `${where}: ${t(`next.lever.${lever}`, { from: amount(facts.from), to: amount(facts.to), move: move ?? '' })}${whose}`
 }
 
 /** Why a lane goes a step on, a step back, or stays. */

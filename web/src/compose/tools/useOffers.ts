@@ -1,7 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, onScopeDispose, shallowRef, type Ref, type ShallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Workout } from '@esfuerzo/core'
+import type { Session } from '@esfuerzo/core'
 import { placeOfRole, type SuggestFor } from '@esfuerzo/core/suggest'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useSession } from '../session/useSession.ts'
@@ -26,14 +26,14 @@ export function useOffers(wanted: Ref<boolean>): ShallowRef<ReadonlyMap<string, 
   const place = computed(() => placeOfRole(cursor.selectedRow?.section.role ?? 'main'))
   let abort = new AbortController()
   /** What was looked at last. */
-  let looked: { workout: Workout; place: SuggestFor } | undefined
+  let looked: { session: Session; place: SuggestFor } | undefined
   onScopeDispose(() => abort.abort())
   watchDebounced(
-    [() => session.workout, place, wanted],
+    [() => session.document, place, wanted],
     async () => {
-      const { workout } = session
-      if (!wanted.value || (looked?.workout === workout && looked.place === place.value)) return
-      looked = { workout, place: place.value }
+      const { document } = session
+      if (!wanted.value || (looked?.session === document && looked.place === place.value)) return
+      looked = { session: document, place: place.value }
       abort.abort()
       const here = (abort = new AbortController())
       const found = await offer(place.value, most, here.signal).catch(() => [])

@@ -37,12 +37,12 @@ export function useSuggestions() {
     /** What comes first for a place, before anything is typed. */
     async offer(place: SuggestFor, most: number, signal: AbortSignal): Promise<Suggestion[]> {
       const context = suggestContext(repertoire.lately)
-      return offered(await coreDoor.run('suggest', session.workout, { place, count: 1, context }, { signal }), most)
+      return offered(await coreDoor.run('suggest', session.document, { place, count: 1, context }, { signal }), most)
     },
     /** @returns none where nothing keeps to what is asked */
     async ask(place: SuggestFor, count: number, signal: AbortSignal): Promise<Suggestion[]> {
       const context = suggestContext(repertoire.lately)
-      const found = await coreDoor.run('suggest', session.workout, { place, count, context }, { signal })
+      const found = await coreDoor.run('suggest', session.document, { place, count, context }, { signal })
       const columns = found.problem.count ? await solve(picksLp(found.problem)) : undefined
       return columns
         ? suggested(

@@ -24,7 +24,7 @@ export function useTool(): {
   const messages = useMessages()
   const cursor = useCursor()
   const panel = usePanel()
-  const blocks = computed(() => session.workout.sections.flatMap((s) => s.blocks))
+  const blocks = computed(() => session.document.sections.flatMap((s) => s.blocks))
   const tool = computed(() => {
     const { tool: open } = panel
     if (!open || !('block' in open)) return open

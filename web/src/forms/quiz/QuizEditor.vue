@@ -39,7 +39,7 @@ const quizWords = {
   helps: (move: string) => t('quiz.helps', { move }),
   otherMeanings: [t('quiz.otherMeaning.game'), t('quiz.otherMeaning.loud')],
 }
-const proposed = computed(() => proposeQuiz(session.workout, library, quizWords))
+const proposed = computed(() => proposeQuiz(session.document, library, quizWords))
 </script>
 
 <template>

@@ -17,10 +17,10 @@ const seconds = computed(() =>
 
 /** What explaining the blocks after this one would take, up to the next talk. */
 const proposed = computed(() => {
-  const blocks = session.workout.sections.flatMap((s) => s.blocks)
+  const blocks = session.document.sections.flatMap((s) => s.blocks)
   const after = blocks.slice(blocks.findIndex((b) => b.id === props.block.id) + 1)
   const next = after.findIndex((b) => b.form === 'talk')
-  return explainingSeconds(next < 0 ? after : after.slice(0, next), session.workout.groups, library)
+  return explainingSeconds(next < 0 ? after : after.slice(0, next), session.document.groups, library)
 })
 const set = (value: number) =>
   edits.edit(

@@ -29,23 +29,24 @@ async function adopt(): Promise<void> {
 const opened = new Map<Purpose, Promise<IDBDatabase>>()
 
 /** One connection for each purpose, so that what is written comes one after the other. */
-function connection(of: Purpose): Promise<IDBDatabase> {
-  const known = opened.get(of)
+function connection(purpose: Purpose): Promise<IDBDatabase> {
+  const known = opened.get(purpose)
   if (known) return known
-  const forget = () => void opened.delete(of)
+  const forget = () => void opened.delete(purpose)
   const opening = (async () => {
-    if (of === 'classBook' || of === 'childBook') await (adopting ??= adopt().catch(() => undefined))
-    return openDevice(purposes[of], forget)
+    if (purpose === 'classBook' || purpose === 'childBook') await (adopting ??= adopt().catch(() => undefined))
+    return openDevice(purposes[purpose], forget)
   })()
-  opened.set(of, opening)
+  opened.set(purpose, opening)
   opening.catch(forget)
   return opening
 }
 
 /** @returns where this device keeps what is for a purpose */
-export function deviceStore(of: Purpose): DeviceStore {
-  const { store } = purposes[of]
-  const use: UseStore = async (mode, work) => work((await connection(of)).transaction(store, mode).objectStore(store))
+export function deviceStore(purpose: Purpose): DeviceStore {
+  const { store } = purposes[purpose]
+  const use: UseStore = async (mode, work) =>
+    work((await connection(purpose)).transaction(store, mode).objectStore(store))
   return {
     get: (key) => get<unknown>(key, use),
     set: (key, value) => set(key, value, use),
@@ -59,8 +60,8 @@ export function deviceStore(of: Purpose): DeviceStore {
 /** Closes every connection; the next use opens it again. */
 export async function closeDevice(): Promise<void> {
   adopting = undefined
-  for (const [of, opening] of [...opened]) {
-    opened.delete(of)
+  for (const [purpose, opening] of [...opened]) {
+    opened.delete(purpose)
     ;(await opening.catch(() => undefined))?.close()
   }
 }

@@ -8,7 +8,7 @@ export const oneSided: Rule = {
   level: 'note',
   family: 'balance',
   find: (view) => {
-    if (!view.workout.aim.builds.includes('strength') || view.workout.aim.muscle) return []
+    if (!view.session.aim.builds.includes('strength') || view.session.aim.muscle) return []
     return perLane(view, ({ steps, band }) => {
       const sums = new Map<string, number>()
       for (const { kind, doing, seconds } of steps) {

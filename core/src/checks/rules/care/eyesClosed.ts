@@ -6,10 +6,10 @@ export const eyesClosed = wordRule(
   'look',
   'care',
   /\b(?:(?:close|closing|shut)\b.{0,14}\beyes|eyes (?:are )?(?:closed|shut)|ojos cerrados|cierr(?:a|en) los ojos)\b/i,
-  ({ where }, { workout, cells }) => {
+  ({ where }, { session, cells }) => {
     const cell = cells.find((c) => c.station.id === where.station)
     if (cell) return !['breathe', 'stretch'].includes(cell.move.family)
-    const section = workout.sections.find((s) => s.id === where.section)
+    const section = session.sections.find((s) => s.id === where.section)
     return section !== undefined && section.role !== 'coolDown'
   },
 )

@@ -8,8 +8,8 @@ const pattern =
 
 const young = (grade: number): boolean => grade < 3
 /** A stop for the young and for whoever is alone; with an adult by a look. */
-const levelFor = (grade: number, { workout }: CheckView): Level =>
-  young(grade) || workout.home.company === 'alone' ? 'stop' : 'look'
+const levelFor = (grade: number, { session }: CheckView): Level =>
+  young(grade) || session.home.company === 'alone' ? 'stop' : 'look'
 
 /** Rolls over the neck, stands on head or hands, feet on the wall above the hips. Log rolls, rocking and dog are none of it. */
 export const inverted: Rule & WordRule = {

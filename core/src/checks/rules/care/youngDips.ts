@@ -7,7 +7,7 @@ export const youngDips: Rule = {
   family: 'care',
   find: (view) =>
     perStation(view, ({ move, version }) => {
-      const standIn = view.workout.home.standIns.chair
+      const standIn = view.session.home.standIns.chair
       return move.id === 'chair-dip' && standIn ? { facts: { move: version.name, standIn } } : undefined
     }),
 }

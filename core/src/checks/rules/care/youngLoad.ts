@@ -12,6 +12,6 @@ export const youngLoad: Rule = {
       if (kg === undefined || Math.min(...group.grades) > 1 || kg < limit('youngLoadLook', 0)) return undefined
       const facts = { move: version.name, kg }
       if (kg > limit('youngLoadStop', 0) || move.height) return { facts }
-      return view.workout.home.company === 'alone' ? { level: 'look', facts } : undefined
+      return view.session.home.company === 'alone' ? { level: 'look', facts } : undefined
     }),
 }

@@ -13,7 +13,7 @@ export const sameMuscleTwice: Rule = {
         const next = rows[i + 1]
         if (!next) return
         const shared = row.move.muscles.main.filter(
-          (id) => next.move.muscles.main.includes(id) && id !== view.workout.aim.muscle,
+          (id) => next.move.muscles.main.includes(id) && id !== view.session.aim.muscle,
         )
         // Strength is what tires a muscle; hopping and running go by on the same calves all day.
         const works = [row, next].every(

@@ -6,5 +6,5 @@ export const height = wordRule(
   'look',
   'home',
   /\b(?:(?:throw|toss|hit|pat|kick|punt)\b.{0,24}\b(?:as high as|up to the ceiling|to the ceiling|above the (?:lamp|door))|lanz(?:a|ar)\b.{0,20}\b(?:lo m[aá]s alto|hasta el techo))/i,
-  (_, { workout }) => !workout.home.outdoors,
+  (_, { session }) => !session.home.outdoors,
 )

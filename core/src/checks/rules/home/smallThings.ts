@@ -5,8 +5,8 @@ import type { CheckView } from '../../view.ts'
 import type { WordRule } from '../../wordRule.ts'
 
 const pattern = /\b(?:coins|marbles?|beads?|buttons|pebbles|balloons?|monedas|canicas|globos?)\b/i
-const young = ({ lanes, workout }: CheckView): string[] =>
-  workout.home.company === 'alone'
+const young = ({ lanes, session }: CheckView): string[] =>
+  session.home.company === 'alone'
     ? lanes.filter(({ grade }) => grade <= limit('young', 0)).map(({ group }) => group.id)
     : []
 
@@ -26,7 +26,7 @@ export const smallThings: Rule & WordRule = {
       }),
       ...perStation(view, ({ move, version, group }) => {
         const balloon = (version.kit ?? move.kit).some((k) => k.id === 'balloon' && !k.optional)
-        return balloon && groups.includes(group.id) && !view.workout.home.standIns.balloon
+        return balloon && groups.includes(group.id) && !view.session.home.standIns.balloon
           ? { facts: { words: version.name } }
           : undefined
       }),

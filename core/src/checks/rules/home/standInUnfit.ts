@@ -7,7 +7,7 @@ export const standInUnfit: Rule = {
   family: 'home',
   find: (view) =>
     perStation(view, ({ version, obstacles }) => {
-      const { home } = view.workout
+      const { home } = view.session
       const unfit = obstacles.find((o) => o.code === 'kit' && o.real && home.standIns[o.kit])
       if (unfit?.code !== 'kit') return undefined
       const kit = view.library.kit.get(unfit.kit)?.name ?? unfit.kit

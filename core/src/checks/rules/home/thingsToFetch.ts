@@ -7,8 +7,8 @@ export const thingsToFetch: Rule = {
   id: 'things-to-fetch',
   level: 'note',
   family: 'home',
-  find: ({ workout, library, lanes }) => {
-    const things = fetchList(workout, library).filter((item) => !item.optional)
+  find: ({ session, library, lanes }) => {
+    const things = fetchList(session, library).filter((item) => !item.optional)
     const many = lanes.filter(({ band }) => things.length > limit('fetch', band))
     if (!many.length) return []
     const facts = { things: things.length, most: Math.min(...many.map(({ band }) => limit('fetch', band))) }

@@ -14,12 +14,12 @@ export const unsafeWeight: Rule & WordRule = {
   level: 'stop',
   family: 'home',
   pattern,
-  find: ({ workout, said, library }) => [
+  find: ({ session, said, library }) => [
     ...said.flatMap(({ text, where }): Found[] => {
       const words = saidSo(text, pattern)
       return words === undefined ? [] : [{ where, groups: [], facts: { words } }]
     }),
-    ...Object.entries(workout.home.standIns).flatMap(([kit, words]): Found[] => {
+    ...Object.entries(session.home.standIns).flatMap(([kit, words]): Found[] => {
       const weight = kit === 'bottle' || kit === 'school-bag'
       return weight && new RegExp(String.raw`\b(?:${thing})\b`, 'i').test(words)
         ? [{ where: {}, groups: [], facts: { words, kit, name: library.kit.get(kit)?.name ?? kit } }]

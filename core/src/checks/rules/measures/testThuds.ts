@@ -7,7 +7,7 @@ export const testThuds: Rule = {
   level: 'look',
   family: 'measures',
   find: (view) =>
-    view.workout.home.quiet
+    view.session.home.quiet
       ? perTest(view, ({ measure }) => (measure.thud ? { facts: { test: measure.name } } : undefined))
       : [],
 }

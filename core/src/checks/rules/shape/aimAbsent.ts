@@ -35,8 +35,8 @@ export const aimAbsent: Rule = {
   family: 'shape',
   find: (view) => {
     // Before there is a main part nothing is missing yet.
-    if (!view.workout.sections.some((s) => ['main', 'skill'].includes(s.role))) return []
-    return view.workout.aim.builds.flatMap((aim): Found[] =>
+    if (!view.session.sections.some((s) => ['main', 'skill'].includes(s.role))) return []
+    return view.session.aim.builds.flatMap((aim): Found[] =>
       perLane(view, (lane) => {
         const asked = asks[aim]?.(lane)
         return asked && asked.have < asked.least

@@ -7,8 +7,8 @@ export const gameCut: Rule = {
   level: 'look',
   family: 'shape',
   find: (view) => {
-    const games = new Set(view.workout.sections.filter((s) => s.role === 'game').map((s) => s.id))
-    const most = view.workout.minutes * 60
+    const games = new Set(view.session.sections.filter((s) => s.role === 'game').map((s) => s.id))
+    const most = view.session.minutes * 60
     return perLane(view, ({ steps }) => {
       const last = steps.filter((s) => games.has(s.section)).at(-1)
       if (!last || endOf(last) <= most) return undefined

@@ -6,8 +6,8 @@ export const lanesApart: Rule = {
   id: 'lanes-apart',
   level: 'look',
   family: 'shape',
-  find: ({ lanes, workout }) => {
-    if (!workout.finishTogether || lanes.length < 2) return []
+  find: ({ lanes, session }) => {
+    if (!session.finishTogether || lanes.length < 2) return []
     const seconds = lanes.map((lane) => lane.seconds)
     const apart = Math.max(...seconds) - Math.min(...seconds)
     const counted = lanes.some(({ steps }) => steps.some((s) => s.kind === 'work' && s.by === 'count'))

@@ -11,7 +11,7 @@ export const mostlyStill: Rule = {
   level: 'note',
   family: 'shape',
   find: (view) => {
-    const { builds } = view.workout.aim
+    const { builds } = view.session.aim
     if (!builds.length || builds.some((b) => still.includes(b))) return []
     return perLane(view, ({ steps, seconds, band }) => {
       const moving = steps.filter(isMoving).reduce((sum, s) => sum + s.seconds.typical, 0)

@@ -7,8 +7,8 @@ export const noCoolDown: Rule = {
   id: 'no-cool-down',
   level: 'note',
   family: 'shape',
-  find: ({ lanes, workout }) => {
-    if (workout.aim.builds.every((b) => b === 'flexibility') && workout.aim.builds.length) return []
+  find: ({ lanes, session }) => {
+    if (session.aim.builds.every((b) => b === 'flexibility') && session.aim.builds.length) return []
     const hot = lanes.flatMap((lane) => {
       const hard = hardSteps(lane)
       const last = hard.at(-1)

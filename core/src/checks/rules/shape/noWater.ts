@@ -7,8 +7,8 @@ export const noWater: Rule = {
   id: 'no-water',
   level: 'note',
   family: 'shape',
-  find: ({ lanes, workout }) => {
-    const within = limit(workout.home.outdoors ? 'drinkWithinOutdoors' : 'drinkWithin', 0)
+  find: ({ lanes, session }) => {
+    const within = limit(session.home.outdoors ? 'drinkWithinOutdoors' : 'drinkWithin', 0)
     const dry = lanes.flatMap((lane) => {
       const pause = limit('drinkPause', lane.band)
       let since = 0
@@ -24,7 +24,7 @@ export const noWater: Rule = {
     if (!dry.length) return []
     const facts = { minutes: Math.round(Math.max(...dry.map((d) => d.longest)) / 60) }
     return [
-      { ...(workout.home.outdoors && { level: 'look' as const }), where: {}, groups: dry.map((d) => d.id), facts },
+      { ...(session.home.outdoors && { level: 'look' as const }), where: {}, groups: dry.map((d) => d.id), facts },
     ]
   },
 }

@@ -5,12 +5,12 @@ export const overMinutes: Rule = {
   id: 'over-minutes',
   level: 'look',
   family: 'shape',
-  find: ({ lanes, workout }) => {
-    const late = lanes.filter((lane) => lane.seconds > workout.minutes * 60)
+  find: ({ lanes, session }) => {
+    const late = lanes.filter((lane) => lane.seconds > session.minutes * 60)
     if (!late.length) return []
-    const by = Math.max(...late.map((lane) => lane.seconds)) - workout.minutes * 60
+    const by = Math.max(...late.map((lane) => lane.seconds)) - session.minutes * 60
     return [
-      { where: {}, groups: late.map(({ group }) => group.id), facts: { by: Math.round(by), minutes: workout.minutes } },
+      { where: {}, groups: late.map(({ group }) => group.id), facts: { by: Math.round(by), minutes: session.minutes } },
     ]
   },
 }

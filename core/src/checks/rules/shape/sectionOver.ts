@@ -6,7 +6,7 @@ export const sectionOver: Rule = {
   level: 'look',
   family: 'shape',
   find: (view) =>
-    view.workout.sections.flatMap(({ id, minutes, title }): Found[] => {
+    view.session.sections.flatMap(({ id, minutes, title }): Found[] => {
       if (minutes === undefined) return []
       return perLane(view, ({ totals }) => {
         const by = (totals.sections[id]?.seconds.typical ?? 0) - minutes * 60

@@ -6,16 +6,16 @@ export const wellUnderMinutes: Rule = {
   id: 'well-under-minutes',
   level: 'note',
   family: 'shape',
-  find: ({ lanes, workout }) => {
+  find: ({ lanes, session }) => {
     const longest = Math.max(0, ...lanes.map((lane) => lane.seconds))
-    const share = longest / (workout.minutes * 60)
+    const share = longest / (session.minutes * 60)
     if (longest === 0 || share >= limit('underNote', 0)) return []
     return [
       {
         ...(share < limit('underLook', 0) && { level: 'look' as const }),
         where: {},
         groups: lanes.map(({ group }) => group.id),
-        facts: { seconds: Math.round(longest), minutes: workout.minutes },
+        facts: { seconds: Math.round(longest), minutes: session.minutes },
       },
     ]
   },

@@ -7,11 +7,11 @@ export const surpriseTold: Rule = {
   id: 'surprise-told',
   level: 'note',
   family: 'words',
-  find: ({ workout }) =>
-    workout.sections.flatMap((section): Found[] => {
+  find: ({ session }) =>
+    session.sections.flatMap((section): Found[] => {
       if (!section.surprise) return []
-      const others = workout.sections.filter((s) => s.id !== section.id).map((s) => s.title)
-      const told = new Set([workout.title, workout.aim.target, ...others].flatMap(wordsOf))
+      const others = session.sections.filter((s) => s.id !== section.id).map((s) => s.title)
+      const told = new Set([session.title, session.aim.target, ...others].flatMap(wordsOf))
       const words = wordsOf(section.title).filter((word) => told.has(word))
       return words.length ? [{ where: { section: section.id }, groups: [], facts: { words: words.join(', ') } }] : []
     }),

@@ -2,7 +2,7 @@ import { defaultAges, gradesName, laneLetters, type Group } from '../terms/group
 import { newIntervals } from '../forms/intervals/schema.ts'
 import { newList } from '../forms/list/schema.ts'
 import { limits } from '../base/limits.ts'
-import { workoutFormat, workoutVersion, type Workout } from './schema.ts'
+import { sessionFormat, sessionVersion, type Session } from './schema.ts'
 
 /**
  * A new session: a warm-up, a three-lap circuit and a cool-down, each still empty.
@@ -13,21 +13,21 @@ import { workoutFormat, workoutVersion, type Workout } from './schema.ts'
  * @param libraryVersion of the library the moves will come from
  * @param gradeNames what the school calls its grades
  * @throws {RangeError} with no groups or more than six
- * @example newWorkout('Storm-day springs', [[0, 1], [2, 3]], 20, 1).groups[0].name // 'K–1'
+ * @example newSession('Storm-day springs', [[0, 1], [2, 3]], 20, 1).groups[0].name // 'K–1'
  */
-export function newWorkout(
+export function newSession(
   title: string,
   grades: readonly (readonly number[])[],
   minutes: number,
   libraryVersion: number,
   gradeNames?: readonly string[],
-): Workout {
+): Session {
   if (grades.length < 1 || grades.length > limits.groups) {
-    throw new RangeError(`newWorkout: groups must be 1 to ${limits.groups}, got ${grades.length}`)
+    throw new RangeError(`newSession: groups must be 1 to ${limits.groups}, got ${grades.length}`)
   }
   return {
-    format: workoutFormat,
-    version: workoutVersion,
+    format: sessionFormat,
+    version: sessionVersion,
     title,
     aim: { builds: [], target: '', words: [] },
     minutes,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import { workoutDocument, type Workout } from '@esfuerzo/core'
-import type { RemovedWorkout, WorkoutSummary } from '@esfuerzo/contract'
+import { sessionDocument, type Session } from '@esfuerzo/core'
+import type { RemovedSession, SessionSummary } from '@esfuerzo/contract'
 import { dropDone } from '../tables/dropRows.ts'
 import { dropOrphans } from '../snapshots/orphans.ts'
 import { revisioned, saved } from '../documents/revisioned.ts'
@@ -8,18 +8,18 @@ import type { RevisionedRow } from '../documents/revisionedKind.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
 /** Sessions, saved over revisions, with their history and the bin. */
-export const workouts = revisioned<Workout>({
+export const sessions = revisioned<Session>({
   table: 'workouts',
   states: { table: 'workout_versions', of: 'workout_id' },
-  document: workoutDocument,
+  document: sessionDocument,
   columns: ({ title, minutes }) => ({ title, minutes }),
 })
 
 /** A teacher has room for so many sessions, those in the bin too: five a day for a school year (ours). */
-export const workoutRoom = 1000
+export const sessionRoom = 1000
 
 /** A teacher’s sessions that are not in the bin, with what was sent of them and came back. */
-export async function listWorkouts(db: Knex, teacherId: string): Promise<WorkoutSummary[]> {
+export async function listSessions(db: Knex, teacherId: string): Promise<SessionSummary[]> {
   const rows: (RevisionedRow & {
     minutes: number
     groups: { letter: string; name: string }[]
@@ -52,8 +52,8 @@ export const binDays = 30
 const day = 24 * 60 * 60 * 1000
 
 /** What lies in a teacher's bin, the latest first; what has lain there too long is taken out by the hourly tidying. */
-export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorkout[]> {
-  const rows: (Pick<RevisionedRow, 'id' | 'title'> & { removed_at: Date; runs: string })[] = await workouts
+export async function listBin(db: Knex, teacherId: string): Promise<RemovedSession[]> {
+  const rows: (Pick<RevisionedRow, 'id' | 'title'> & { removed_at: Date; runs: string })[] = await sessions
     .binned(db, teacherId)
     .whereRaw(`removed_at >= now() - interval '${binDays} days'`)
     .select<[]>('id', 'title', 'removed_at')
@@ -73,8 +73,8 @@ export async function listBin(db: Knex, teacherId: string): Promise<RemovedWorko
 }
 
 /** Takes a session out of the bin for good, with its history, links and runs; false where it is not hers or not in there. */
-export const deleteWorkout = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
-  deleteFrom(workouts.binned, db, teacherId, id)
+export const deleteSession = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
+  deleteFrom(sessions.binned, db, teacherId, id)
 
 /** Deletes a session for good, wherever it lies; false where it is not hers or not there. */
 export const deleteForGood = (db: Knex, teacherId: string, id: string): Promise<boolean> =>

@@ -1,74 +1,74 @@
 import type { Router } from 'express'
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
-import { referenceProblems, type Library, type Workout } from '@esfuerzo/core'
+import { referenceProblems, type Library, type Session } from '@esfuerzo/core'
 import type { Deletions } from '../deletions/deletions.ts'
 import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOriginal } from '../originals/store.ts'
 import { namedRoom } from '../documents/keptStates.ts'
-import { deleteWorkout, listBin, listWorkouts, workoutRoom, workouts } from './store.ts'
+import { deleteSession, listBin, listSessions, sessionRoom, sessions } from './store.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 
 /** A teacher's sessions. */
-export function workoutRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
+export function sessionRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
   /** The document has been read; what the library must have is checked here. */
-  const whole = (workout: Workout): Workout => {
-    const problems = referenceProblems(workout, library)
+  const whole = (session: Session): Session => {
+    const problems = referenceProblems(session, library)
     if (problems.length) throw new ServerError('invalid', problems)
-    return workout
+    return session
   }
 
-  implement(router, 'listWorkouts', async ({ teacherId }) => ({ workouts: await listWorkouts(db, teacherId) }))
+  implement(router, 'listSessions', async ({ teacherId }) => ({ workouts: await listSessions(db, teacherId) }))
 
-  implement(router, 'createWorkout', ({ teacherId, body }) => {
+  implement(router, 'createSession', ({ teacherId, body }) => {
     const document = whole(body.document)
     const { original } = body
     return db.transaction(async (trx) => {
       await oneAtATime(trx, teacherId)
-      if ((await workouts.count(trx, teacherId)) >= workoutRoom)
-        throw tooMany('document', { atMost: workoutRoom, of: 'sessions' })
-      const added = await workouts.add(trx, teacherId, randomUUID(), document)
+      if ((await sessions.count(trx, teacherId)) >= sessionRoom)
+        throw tooMany('document', { atMost: sessionRoom, of: 'sessions' })
+      const added = await sessions.add(trx, teacherId, randomUUID(), document)
       if (original !== undefined) await keepOriginal(trx, teacherId, added.id, original)
       return added
     })
   })
 
-  implement(router, 'readWorkout', async ({ teacherId, params }) => {
-    const found = await workouts.find(db, teacherId, params.id)
+  implement(router, 'readSession', async ({ teacherId, params }) => {
+    const found = await sessions.find(db, teacherId, params.id)
     if (!found) throw new ServerError('not-found')
     return found
   })
 
-  implement(router, 'saveWorkout', async ({ teacherId, params, body }) => {
-    const result = await workouts.save(db, teacherId, params.id, body.revision, whole(body.document))
+  implement(router, 'saveSession', async ({ teacherId, params, body }) => {
+    const result = await sessions.save(db, teacherId, params.id, body.revision, whole(body.document))
     if (!result) throw new ServerError('not-found')
     if (result === 'conflict') throw new ServerError('conflict')
     return result
   })
 
-  implement(router, 'removeWorkout', async ({ teacherId, params }) => {
-    if (!(await workouts.remove(db, teacherId, params.id))) throw new ServerError('not-found')
+  implement(router, 'removeSession', async ({ teacherId, params }) => {
+    if (!(await sessions.remove(db, teacherId, params.id))) throw new ServerError('not-found')
     return {}
   })
 
-  implement(router, 'restoreWorkout', async ({ teacherId, params }) => {
-    if (!(await workouts.restore(db, teacherId, params.id))) throw new ServerError('not-found')
+  implement(router, 'restoreSession', async ({ teacherId, params }) => {
+    if (!(await sessions.restore(db, teacherId, params.id))) throw new ServerError('not-found')
     return {}
   })
 
   implement(router, 'listBin', async ({ teacherId }) => ({ workouts: await listBin(db, teacherId) }))
 
-  implement(router, 'deleteWorkout', async ({ teacherId, params }) => {
-    if (!(await deleteWorkout(db, teacherId, params.id))) throw new ServerError('not-found')
+  implement(router, 'deleteSession', async ({ teacherId, params }) => {
+    if (!(await deleteSession(db, teacherId, params.id))) throw new ServerError('not-found')
     await deletions.note({ what: 'session', teacher: teacherId, id: params.id })
     await noteEvent(db, teacherId, 'session-deleted')
     return {}
   })
 
   implement(router, 'listVersions', async ({ teacherId, params }) => {
-    const versions = await workouts.states.list(db, teacherId, params.id)
+    const versions = await sessions.states.list(db, teacherId, params.id)
     if (!versions.length) throw new ServerError('not-found')
     return { versions }
   })
@@ -76,7 +76,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
   async function mustHaveRoom(trx: Knex.Transaction, teacherId: string, id: string): Promise<void> {
     await oneAtATime(trx, teacherId)
-    if (!(await workouts.states.hasRoomForName(trx, teacherId, id)))
+    if (!(await sessions.states.hasRoomForName(trx, teacherId, id)))
       throw tooMany('name', { atMost: namedRoom, of: 'states' })
   }
 
@@ -84,14 +84,14 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
     db.transaction(async (trx) => {
       const reason = body.name ? 'named' : 'edit'
       if (body.name) await mustHaveRoom(trx, teacherId, params.id)
-      if (!(await workouts.states.close(trx, teacherId, params.id, { reason, name: body.name })))
+      if (!(await sessions.states.close(trx, teacherId, params.id, { reason, name: body.name })))
         throw new ServerError('not-found')
       return {}
     }),
   )
 
   implement(router, 'readVersion', async ({ teacherId, params }) => {
-    const version = await workouts.states.find(db, teacherId, params.id, params.version)
+    const version = await sessions.states.find(db, teacherId, params.id, params.version)
     if (!version) throw new ServerError('not-found')
     return version
   })
@@ -99,7 +99,7 @@ export function workoutRoutes(router: Router, db: Knex, library: Library, deleti
   implement(router, 'nameVersion', ({ teacherId, params, body }) =>
     db.transaction(async (trx) => {
       if (body.name) await mustHaveRoom(trx, teacherId, params.id)
-      const version = await workouts.states.name(trx, teacherId, params.id, params.version, body.name)
+      const version = await sessions.states.name(trx, teacherId, params.id, params.version, body.name)
       if (!version) throw new ServerError('not-found')
       return version
     }),

@@ -1,6 +1,6 @@
 import { limits } from '../../base/limits.ts'
 import { partOf } from '../part.ts'
-import type { Role, Section, Workout } from '../schema.ts'
+import type { Role, Section, Session } from '../schema.ts'
 import { withinLimits } from './locate.ts'
 import { pastePart } from './pastePart.ts'
 
@@ -14,9 +14,9 @@ const onceOnly: ReadonlySet<Role> = new Set(['brief', 'warmUp', 'coolDown'])
  * @param whole also take over the other's own brief, warm-up and cool-down
  * @throws {ProblemError} `too-many` past the limits
  */
-export function joinWorkouts(workout: Workout, other: Workout, whole = false): Workout {
+export function joinSessions(session: Session, other: Session, whole = false): Session {
   const taken = other.sections.filter((s) => whole || !onceOnly.has(s.role))
-  let joined = workout
+  let joined = session
   let after = anchorOf(joined.sections)
   for (const section of taken) {
     const before = new Set(joined.sections.map((s) => s.id))
@@ -26,8 +26,8 @@ export function joinWorkouts(workout: Workout, other: Workout, whole = false): W
   const known = new Set(joined.aim.words.map((w) => w.word))
   return withinLimits({
     ...joined,
-    minutes: Math.min(120, workout.minutes + other.minutes),
-    libraryVersion: Math.max(workout.libraryVersion, other.libraryVersion),
+    minutes: Math.min(120, session.minutes + other.minutes),
+    libraryVersion: Math.max(session.libraryVersion, other.libraryVersion),
     aim: {
       ...joined.aim,
       builds: [...new Set([...joined.aim.builds, ...other.aim.builds])],
@@ -48,9 +48,9 @@ function anchorOf(sections: readonly Section[]): string | undefined {
   return sections[last]?.id
 }
 
-function withFirst(workout: Workout, other: Workout, section: Section): Workout {
-  const rest = workout.sections
+function withFirst(session: Session, other: Session, section: Section): Session {
+  const rest = session.sections
   const placeholder: Section = { id: 'p0', role: 'main', title: '', blocks: [] }
-  const pasted = pastePart({ ...workout, sections: [placeholder, ...rest] }, partOf(other, section), { section: 'p0' })
+  const pasted = pastePart({ ...session, sections: [placeholder, ...rest] }, partOf(other, section), { section: 'p0' })
   return { ...pasted, sections: pasted.sections.filter((s) => s.id !== 'p0') }
 }

@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import { lineSchema, workoutDocument } from '@esfuerzo/core'
+import { lineSchema, sessionDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, idParams, momentSchema, revisionSchema, tokenParams } from './fields.ts'
 
-export const workoutSummarySchema = z.strictObject({
+export const sessionSummarySchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
   minutes: z.int(),
@@ -15,9 +15,9 @@ export const workoutSummarySchema = z.strictObject({
   sentAt: momentSchema.nullable(),
   runs: z.int(),
 })
-export type WorkoutSummary = z.infer<typeof workoutSummarySchema>
+export type SessionSummary = z.infer<typeof sessionSummarySchema>
 
-export const removedWorkoutSchema = z.strictObject({
+export const removedSessionSchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
   removedAt: momentSchema,
@@ -25,7 +25,7 @@ export const removedWorkoutSchema = z.strictObject({
   goneAt: momentSchema,
   runs: z.int(),
 })
-export type RemovedWorkout = z.infer<typeof removedWorkoutSchema>
+export type RemovedSession = z.infer<typeof removedSessionSchema>
 
 /** A state a session was in. Saves within ten minutes are one. */
 export const versionSchema = z.strictObject({
@@ -47,18 +47,18 @@ export const originalSchema = z.strictObject({
 })
 export type Original = z.infer<typeof originalSchema>
 
-const sessionField = documentField(workoutDocument)
+const sessionField = documentField(sessionDocument)
 const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
 
 /** A teacher's sessions: saving, the bin, earlier states, copies for colleagues. */
-export const workoutEndpoints = {
-  listWorkouts: endpoint({
+export const sessionEndpoints = {
+  listSessions: endpoint({
     method: 'GET',
     path: '/api/workouts',
     access: 'teacher',
-    answer: z.strictObject({ workouts: z.array(workoutSummarySchema) }),
+    answer: z.strictObject({ workouts: z.array(sessionSummarySchema) }),
   }),
-  createWorkout: endpoint({
+  createSession: endpoint({
     method: 'POST',
     path: '/api/workouts',
     access: 'teacher',
@@ -69,7 +69,7 @@ export const workoutEndpoints = {
     }),
     answer: saved,
   }),
-  readWorkout: endpoint({
+  readSession: endpoint({
     method: 'GET',
     path: '/api/workouts/:id',
     access: 'teacher',
@@ -77,7 +77,7 @@ export const workoutEndpoints = {
     answer: saved.extend({ document: sessionField }),
   }),
   /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
-  saveWorkout: endpoint({
+  saveSession: endpoint({
     method: 'PUT',
     path: '/api/workouts/:id',
     access: 'teacher',
@@ -85,14 +85,14 @@ export const workoutEndpoints = {
     body: z.strictObject({ revision: revisionSchema, document: sessionField }),
     answer: saved,
   }),
-  removeWorkout: endpoint({
+  removeSession: endpoint({
     method: 'DELETE',
     path: '/api/workouts/:id',
     access: 'teacher',
     params: idParams,
     answer: none,
   }),
-  restoreWorkout: endpoint({
+  restoreSession: endpoint({
     method: 'POST',
     path: '/api/workouts/:id/restore',
     access: 'teacher',
@@ -103,10 +103,10 @@ export const workoutEndpoints = {
     method: 'GET',
     path: '/api/bin',
     access: 'teacher',
-    answer: z.strictObject({ workouts: z.array(removedWorkoutSchema) }),
+    answer: z.strictObject({ workouts: z.array(removedSessionSchema) }),
   }),
   /** Takes a session out of the bin for good, with its links and what came back. */
-  deleteWorkout: endpoint({
+  deleteSession: endpoint({
     method: 'DELETE',
     path: '/api/bin/:id',
     access: 'teacher',
