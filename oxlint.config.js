@@ -44,6 +44,13 @@ const formBranches = [
   message: 'a form answers by its traits or its own files: core/src/session/plainTraits.ts',
 }))
 
+/** `of` reads as a word of the language and says nothing. */
+const namedOf = [
+  "VariableDeclarator[id.name='of']",
+  ":function > Identifier.params[name='of']",
+  ":function > AssignmentPattern.params[left.name='of']",
+].map((selector) => ({ selector, message: 'name what it holds' }))
+
 export default defineConfig({
   plugins: ['typescript'],
   // Rules of ESLint's that are not built in, or know less here: regular expressions that look ahead.
@@ -52,6 +59,7 @@ export default defineConfig({
   options: { typeAware: true },
   ignorePatterns: ['**/dist/**', '**/node_modules/**', '.data/**', '.cache/**', 'test-results/**'],
   rules: {
+    'eslint-js/no-restricted-syntax': ['error', ...namedOf],
     'no-array-constructor': 'error',
     'no-console': 'error',
     'no-unused-expressions': 'error',
@@ -149,7 +157,7 @@ export default defineConfig({
         // Documents of the version before, as they were.
         'core/src/session/versionTwo.ts',
       ],
-      rules: { 'eslint-js/no-restricted-syntax': ['error', ...formBranches] },
+      rules: { 'eslint-js/no-restricted-syntax': ['error', ...namedOf, ...formBranches] },
     },
     mayNotImport(['library/*.ts'], [['^@esfuerzo/(?!core(?:/|$))', 'the library is data; it knows core’s types only']]),
     mayNotImport(

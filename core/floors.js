@@ -34,7 +34,7 @@ export const floors = [
   ['draft', 'three sessions of different intent, each with a thread'],
   ['term', 'which session comes home on which day of a term'],
   ['sheets', 'what paper says'],
-  ['change', 'what changed beside how a measure wobbles, and a class’s own pace'],
+  ['change', 'what changed beside how a measure varies, and a class’s own pace'],
   ['classBook', 'pupils by alias, their codes, what they did and until when it is kept'],
   ['cues', 'what is heard of a step'],
   ['formats', 'captions, sound, Markdown'],

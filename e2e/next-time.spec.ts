@@ -75,13 +75,13 @@ test('a second test day, what changed, the next session from what came back: two
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await openDesk(page)
 
-  // Two test days and a try-out lie in the demo's class: what changed is said beside how the measure wobbles.
+  // Two test days and a try-out lie in the demo's class: what changed is said beside how much the measure varies.
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name: /Class 5/ }).click()
   await page.getByRole('tab', { name: 'Tests over dates' }).click()
   const stands = page.locator('section.card').filter({ hasText: 'Sit-to-stands in 30 s' })
   await expect(stands.getByText(/children have both\)/)).toBeVisible()
-  await expect(stands.getByText(/wobbles by about .* from day to day/)).toBeVisible()
+  await expect(stands.getByText(/varies by about .* from day to day/)).toBeVisible()
   await expect(stands.getByText('Very high and very low first results tend to move back by themselves.')).toBeVisible()
   await expect(stands.getByRole('img')).toBeVisible()
   await expect(stands.getByRole('columnheader', { name: /^since/ })).toBeVisible()

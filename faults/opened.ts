@@ -57,8 +57,8 @@ export async function openAll(url: string, cookie: string): Promise<Opened> {
     await get('lastSent', { id })
     await get('readCameBack', { id })
     await get('sheet', { id, kind: 'session' }, '?language=en&paper=a4')
-    for (const { id: version } of (await get('listVersions', { id }))?.versions ?? [])
-      await get('readVersion', { id, version })
+    for (const { id: version } of (await get('listRevisions', { id }))?.versions ?? [])
+      await get('readRevision', { id, version })
     for (const { token, sha256, endsAt, endedAt } of (await get('listPublications', { id }))?.publications ?? []) {
       const snapshot = await get('snapshot', { sha256 })
       const read = publicationSchema.safeParse(snapshot)

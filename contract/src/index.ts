@@ -14,12 +14,12 @@ export { eventKinds, mostEvents, type EventKind, type LoggedEvent } from './even
 export { papers, type Paper } from './papers.ts'
 export { teacherSchema, type Teacher } from './accounts.ts'
 export {
-  versionSchema,
+  keptRevisionSchema,
   sessionSummarySchema,
   longestOriginal,
+  type KeptRevision,
   type Original,
   type RemovedSession,
-  type Version,
   type SessionSummary,
 } from './sessions.ts'
 export { type Done, type TermSummary } from './terms.ts'

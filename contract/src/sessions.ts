@@ -28,7 +28,7 @@ export const removedSessionSchema = z.strictObject({
 export type RemovedSession = z.infer<typeof removedSessionSchema>
 
 /** A state a session was in. Saves within ten minutes are one. */
-export const versionSchema = z.strictObject({
+export const keptRevisionSchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
   name: lineSchema.nullable(),
@@ -36,7 +36,7 @@ export const versionSchema = z.strictObject({
   startedAt: momentSchema,
   savedAt: momentSchema,
 })
-export type Version = z.infer<typeof versionSchema>
+export type KeptRevision = z.infer<typeof keptRevisionSchema>
 
 /** So long may the text be that a session is begun from (ours). */
 export const longestOriginal = 100_000
@@ -113,15 +113,15 @@ export const sessionEndpoints = {
     params: idParams,
     answer: none,
   }),
-  listVersions: endpoint({
+  listRevisions: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/versions',
     access: 'teacher',
     params: idParams,
-    answer: z.strictObject({ versions: z.array(versionSchema) }),
+    answer: z.strictObject({ versions: z.array(keptRevisionSchema) }),
   }),
   /** Closes the state the session is in, so that the next save begins another; a name keeps it for good. */
-  keepVersion: endpoint({
+  keepRevision: endpoint({
     method: 'POST',
     path: '/api/workouts/:id/versions',
     access: 'teacher',
@@ -129,21 +129,21 @@ export const sessionEndpoints = {
     body: z.strictObject({ name: lineSchema.min(1).optional() }),
     answer: none,
   }),
-  readVersion: endpoint({
+  readRevision: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/versions/:version',
     access: 'teacher',
     params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
-    answer: versionSchema.extend({ document: sessionField }),
+    answer: keptRevisionSchema.extend({ document: sessionField }),
   }),
   /** An empty name takes it away. */
-  nameVersion: endpoint({
+  nameRevision: endpoint({
     method: 'PUT',
     path: '/api/workouts/:id/versions/:version',
     access: 'teacher',
     params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
     body: z.strictObject({ name: lineSchema }),
-    answer: versionSchema,
+    answer: keptRevisionSchema,
   }),
   /** How a session came; null where it was not begun from a text, or that was thrown away. */
   readOriginal: endpoint({

@@ -76,7 +76,7 @@ export const termEndpoints = {
     answer: none,
   }),
   /** Closes the state the term is in, so that the next save begins another. */
-  keepTermVersion: endpoint({
+  keepTermRevision: endpoint({
     method: 'POST',
     path: '/api/terms/:id/versions',
     access: 'teacher',

@@ -59,7 +59,7 @@ describe('the typical error', () => {
     expect(Math.sqrt(differenceVariance(differences))).toBeCloseTo(sample / Math.SQRT2, 10)
   })
 
-  it('is the test’s own where a class says little, believed less where it wobbles less, whole where it wobbles more', () => {
+  it('is the test’s own where a class says little, believed less where it varies less, whole where it varies more', () => {
     const small = Array.from({ length: 24 }, (_, i) => (i % 2 ? 0.5 : -0.5))
     const large = small.map((d) => d * 12)
     expect(typicalError(2, small.slice(0, 7), []).error).toBe(2)
@@ -401,7 +401,7 @@ describe('test days of a class', () => {
     expect(testChange(stands, days, later, pupils, 3)).toMatchObject({ class: { children: 9 } })
   })
 
-  it('raise the wobble by what the class itself shows', () => {
+  it('raise the variation by what the class itself shows', () => {
     const days = daysOf(0, 7, 14, 77)
     const wild = [
       ...tried(),

@@ -12,7 +12,7 @@ import { defaultLimits } from '../src/http/limits.ts'
 import { toServerError } from '../src/http/serverError.ts'
 import { runRoom } from '../src/runs/store.ts'
 import { cleanUp } from '../src/cleanup/cleanUp.ts'
-import { namedRoom } from '../src/documents/keptStates.ts'
+import { namedRoom } from '../src/documents/keptRevisions.ts'
 import { sessionRoom, sessions } from '../src/sessions/store.ts'
 import {
   ownSquat,

@@ -332,7 +332,7 @@ describe('the page of a class', () => {
       said[0],
       'Part of that is growing and knowing the test: it changed, nobody can say thanks to what.',
       'Clearly more or less than chance would do: 9 of 9; fewer than one would be so by luck alone.',
-      'Measured at home, one child’s value wobbles by about 1.5 stands from day to day.',
+      'Measured at home, one child’s value varies by about 1.5 stands from day to day.',
       'Very high and very low first results tend to move back by themselves.',
     ])
     expect(said.join(' ')).not.toMatch(/Kelp/)

@@ -25,7 +25,7 @@ export interface ChildChange {
   /** After less before, on the test's scale. */
   change: number
   /** A change is clear beyond this. */
-  wobble: number
+  variation: number
 }
 
 /** What a class's test days come to. */
@@ -39,7 +39,7 @@ export interface TestChange {
   /** How many of them are clear, and how many would be by chance alone. */
   clear: number
   byChance: number
-  /** How a measure of one child wobbles from day to day; a throw's follows from its hits. */
+  /** How a measure of one child varies from day to day; a throw's follows from its hits. */
   error?: TypicalError
 }
 
@@ -75,7 +75,7 @@ const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v,
 const ownError = ({ scale, error }: Judged): number | undefined =>
   error && (scale.kind === 'ratio' ? Math.log(error.value) : error.value)
 
-/** How the class wobbles between days that lie near, and between tries of a day. */
+/** How the class varies between days that lie near, and between tries of a day. */
 function errorOf(
   measure: Judged,
   days: readonly TestDay[],
@@ -125,9 +125,9 @@ function childChange(
   const { scale } = measure
   const side = (all: readonly number[]) => ({ mean: meanOf(all.map((v) => onScale(v, scale))), days: all.length })
   const known = error ?? throwsError(scale, [...from, ...to])
-  const { word, change, wobble } = changeVerdict(side(from), side(to), known)
+  const { word, change, variation } = changeVerdict(side(from), side(to), known)
   const capped = cap !== undefined && [...from, ...to].some((v) => v >= cap)
-  return { pupil, word: capped ? 'top' : word, before: meanOf(from), after: meanOf(to), change, wobble }
+  return { pupil, word: capped ? 'top' : word, before: meanOf(from), after: meanOf(to), change, variation }
 }
 
 /** The error of throws follows from how often they hit; all or none of them are told as one miss or hit. */

@@ -13,7 +13,7 @@ export interface Sides {
   after: readonly TestDay[]
 }
 
-/** Days at most so far apart are one side of a change, and tell how a measure wobbles. */
+/** Days at most so far apart are one side of a change, and tell how a measure varies. */
 const fortnight = 14 * 24 * 60 * 60 * 1000
 
 /**
@@ -31,7 +31,7 @@ export function sidesOf(days: readonly TestDay[]): Sides | undefined {
   return { tryOut, before, after: counted.filter((day) => !before.includes(day) && last.at - day.at <= fortnight) }
 }
 
-/** Pairs of neighbouring days that lie so near that only the measure wobbles between them; the try-out is in none. */
+/** Pairs of neighbouring days that lie so near that only the measure varies between them; the try-out is in none. */
 export const nearDays = (days: readonly TestDay[]): [TestDay, TestDay][] =>
   days.slice(1).flatMap((day, i, counted): [TestDay, TestDay][] => {
     const next = counted[i + 1]

@@ -1,4 +1,4 @@
-/** How a measure wobbles from day to day, and how surely that is known. */
+/** How a measure varies from day to day, and how surely that is known. */
 export interface TypicalError {
   /** Standard deviation of one child's values between days, on the test's own scale. */
   error: number

@@ -8,7 +8,7 @@ export interface Side {
 }
 
 /**
- * What may be said of a change: `clear` and `probably` more or less than the measure's wobble · `same` about the same, which only two
+ * What may be said of a change: `clear` and `probably` more or less than the measure's variation · `same` about the same, which only two
  * days a side can tell · `open` too close to tell, which is not the same as no change
  */
 export type ChangeWord = 'clear' | 'probably' | 'same' | 'open'
@@ -17,8 +17,8 @@ export interface Verdict {
   word: ChangeWord
   /** After less before, on the test's scale. */
   change: number
-  /** A change has to be larger than this to be clear: what the measure wobbles by. */
-  wobble: number
+  /** A change has to be larger than this to be clear: what the measure varies by. */
+  variation: number
 }
 
 /**
@@ -31,18 +31,18 @@ export interface Verdict {
 export function changeVerdict(before: Side, after: Side, { error, freedom }: TypicalError): Verdict {
   const change = after.mean - before.mean
   const spread = error * Math.sqrt(1 / before.days + 1 / after.days)
-  const wobble = tQuantile(0.95, freedom) * spread
+  const variation = tQuantile(0.95, freedom) * spread
   const size = Math.abs(change)
   const twice = Math.min(before.days, after.days) >= 2
   const word =
-    size >= wobble
+    size >= variation
       ? 'clear'
       : size >= tQuantile(0.8, freedom) * spread
         ? 'probably'
         : twice && size < error / 2
           ? 'same'
           : 'open'
-  return { word, change, wobble }
+  return { word, change, variation }
 }
 
 /** How many of so many children are clear by chance alone, where nothing changed. @example clearByChance(24) // 1 */

@@ -10,7 +10,7 @@ import type { Move } from '../terms/move.ts'
 import { versionAtHome } from './versionAtHome.ts'
 
 /** Where a move is put: the form of its block, the home it is done in, and how long the school holds its stretches. */
-export interface Place {
+export interface MovePlace {
   form: Form
   home: Home
   hold?: Policy['hold'] | undefined
@@ -27,7 +27,7 @@ export function putMove(
   cell: Cell | undefined,
   move: Move,
   group: Pick<Group, 'grades'>,
-  { form, home, hold }: Place,
+  { form, home, hold }: MovePlace,
   library: Pick<Library, 'kit'>,
 ): Cell {
   const dose = cell?.dose && move.measures.includes(cell.dose.unit) ? cell.dose : firstDose(move, group, form, hold)
@@ -44,6 +44,6 @@ export function putMove(
 export const putCells = (
   move: Move,
   groups: readonly Group[],
-  place: Place,
+  place: MovePlace,
   library: Pick<Library, 'kit'>,
 ): PerGroup<Cell> => sharedCells(groups, (group) => putMove(undefined, move, group, place, library))

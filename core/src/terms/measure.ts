@@ -43,7 +43,7 @@ const setUpSchema = z.strictObject({
 })
 export type SetUp = z.infer<typeof setUpSchema>
 
-/** A test as the library has it: how it is done, for whom, what it counts, and how much it wobbles. */
+/** A test as the library has it: how it is done, for whom, what it counts, and how much it varies. */
 export const measureSchema = z.strictObject({
   id: testSchema,
   name: lineSchema.min(1),

@@ -132,7 +132,7 @@ async function addDemoTeacher(
           await addEntries(trx, book, entries, new Date(at.getTime() + 6 * day))
         }
       }
-      if (sent.length) await store.states.close(trx, teacherId, sessionId, { reason: 'published' })
+      if (sent.length) await store.revisions.close(trx, teacherId, sessionId, { reason: 'published' })
     }
     const term = demoTerm(home, [...ids.classes.values()].at(-1)!, now, 'Atlantic/Azores')
     await terms.add(trx, teacherId, randomUUID(), term)

@@ -4,11 +4,11 @@ import type { Result } from '@esfuerzo/core/run'
 import type { DemoPupil } from './classes.ts'
 
 /** What a test usually comes to for a child of a grade; and how far one try is from another. */
-const usual: Record<string, (grade: number) => { value: number; wobble: number }> = {
-  sitToStands30: (grade) => ({ value: 13 + grade, wobble: 1 }),
-  lineJumps15: (grade) => ({ value: 16 + 2 * grade, wobble: 1.2 }),
-  longJump: (grade) => ({ value: 95 + 10 * grade, wobble: 4 }),
-  sitAndReach: () => ({ value: 19, wobble: 1 }),
+const usual: Record<string, (grade: number) => { value: number; variation: number }> = {
+  sitToStands30: (grade) => ({ value: 13 + grade, variation: 1 }),
+  lineJumps15: (grade) => ({ value: 16 + 2 * grade, variation: 1.2 }),
+  longJump: (grade) => ({ value: 95 + 10 * grade, variation: 4 }),
+  sitAndReach: () => ({ value: 19, variation: 1 }),
 }
 
 /** Weeks before today on which children do what is usual; later they do a little more. */
@@ -31,13 +31,13 @@ export function demoTries(
     const spread = usual[measure?.id ?? '']?.(grade)
     if (!measured || !measure || !spread) return []
     // One day is another than the next, and a try than the one before.
-    const wobble = () => (next(-10, 10) / 10) * spread.wobble
-    const day = spread.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + wobble()
+    const variation = () => (next(-10, 10) / 10) * spread.variation
+    const day = spread.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + variation()
     const { step, from, to } = measure.range
     return Array.from({ length: measured.trials }, (_, i) => ({
       block,
       trial: i + 1,
-      value: Math.min(to, Math.max(from, Math.round((day + wobble()) / step) * step)),
+      value: Math.min(to, Math.max(from, Math.round((day + variation()) / step) * step)),
       unit: measure.unit,
       how: { setUp: setUpOf(measure, measured.setUp).id },
     }))

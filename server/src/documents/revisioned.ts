@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { readDocument, writtenText } from '@esfuerzo/core'
-import { keptStates, type KeptStates } from './keptStates.ts'
+import { keptRevisions, type KeptRevisions } from './keptRevisions.ts'
 import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
 import { owned } from '../rights/rights.ts'
 
@@ -47,12 +47,12 @@ export interface Revisioned<D> {
   remove: (db: Knex, teacherId: string, id: string) => Promise<boolean>
   /** Takes it out of the bin again. */
   restore: (db: Knex, teacherId: string, id: string) => Promise<boolean>
-  states: KeptStates<D>
+  revisions: KeptRevisions<D>
 }
 
 /** @returns how documents of a kind are kept */
 export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
-  const states = keptStates(kind)
+  const revisions = keptRevisions(kind)
   const all = (db: Knex, teacherId: string) => owned<RevisionedRow>(db, teacherId, kind.table)
   const own = (db: Knex, teacherId: string) => all(db, teacherId).where({ removed_at: null })
   const binned = (db: Knex, teacherId: string) => all(db, teacherId).whereNotNull('removed_at')
@@ -65,13 +65,13 @@ export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
   return {
     own,
     binned,
-    states,
+    revisions,
     count: async (db, teacherId) => {
       const [count] = await owned(db, teacherId, kind.table).count({ n: '*' })
       return Number(count!.n)
     },
     add: async (db, teacherId, id, document, at) => {
-      const row = await states.recorded(
+      const row = await revisions.recorded(
         db,
         teacherId,
         db(kind.table)
@@ -87,7 +87,7 @@ export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
       return row && { ...saved(row), document: readDocument(kind.document, row.document) }
     },
     save: async (db, teacherId, id, revision, document) => {
-      const row = await states.recorded(
+      const row = await revisions.recorded(
         db,
         teacherId,
         own(db, teacherId)

@@ -16,7 +16,7 @@ export interface RevisionedRow {
 export interface RevisionedKind<D> {
   table: 'workouts' | 'terms'
   /** The table of its states, and the column there that names the document. */
-  states: { table: 'workout_versions' | 'term_versions'; of: string }
+  revisions: { table: 'workout_versions' | 'term_versions'; of: string }
   document: DocumentKind<D>
   /** Columns of its own, made from the document at each save. */
   columns: (document: D) => { title: string } & Record<string, Knex.Value>

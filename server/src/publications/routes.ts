@@ -54,7 +54,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
       if (!(await sessions.isAtRevision(trx, teacherId, session.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)
       await noteEvent(trx, teacherId, 'handed-out', session.id)
-      await sessions.states.close(trx, teacherId, session.id, { reason: 'published' })
+      await sessions.revisions.close(trx, teacherId, session.id, { reason: 'published' })
     })
     return info((await findPublication(db, teacherId, publication.id))!)
   })
@@ -65,7 +65,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
 
   implement(router, 'lastSent', async ({ teacherId, params }) => {
     if (!(await sessions.find(db, teacherId, params.id))) throw new ServerError('not-found')
-    return { document: (await sessions.states.lastPublished(db, teacherId, params.id)) ?? null }
+    return { document: (await sessions.revisions.lastPublished(db, teacherId, params.id)) ?? null }
   })
 
   implement(router, 'endPublication', async ({ teacherId, params, body }) => {

@@ -7,7 +7,7 @@ import { noteEvent } from '../events/store.ts'
 import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOriginal } from '../originals/store.ts'
-import { namedRoom } from '../documents/keptStates.ts'
+import { namedRoom } from '../documents/keptRevisions.ts'
 import { deleteSession, listBin, listSessions, sessionRoom, sessions } from './store.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 
@@ -67,8 +67,8 @@ export function sessionRoutes(router: Router, db: Knex, library: Library, deleti
     return {}
   })
 
-  implement(router, 'listVersions', async ({ teacherId, params }) => {
-    const versions = await sessions.states.list(db, teacherId, params.id)
+  implement(router, 'listRevisions', async ({ teacherId, params }) => {
+    const versions = await sessions.revisions.list(db, teacherId, params.id)
     if (!versions.length) throw new ServerError('not-found')
     return { versions }
   })
@@ -76,30 +76,30 @@ export function sessionRoutes(router: Router, db: Knex, library: Library, deleti
   /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
   async function mustHaveRoom(trx: Knex.Transaction, teacherId: string, id: string): Promise<void> {
     await oneAtATime(trx, teacherId)
-    if (!(await sessions.states.hasRoomForName(trx, teacherId, id)))
+    if (!(await sessions.revisions.hasRoomForName(trx, teacherId, id)))
       throw tooMany('name', { atMost: namedRoom, of: 'states' })
   }
 
-  implement(router, 'keepVersion', ({ teacherId, params, body }) =>
+  implement(router, 'keepRevision', ({ teacherId, params, body }) =>
     db.transaction(async (trx) => {
       const reason = body.name ? 'named' : 'edit'
       if (body.name) await mustHaveRoom(trx, teacherId, params.id)
-      if (!(await sessions.states.close(trx, teacherId, params.id, { reason, name: body.name })))
+      if (!(await sessions.revisions.close(trx, teacherId, params.id, { reason, name: body.name })))
         throw new ServerError('not-found')
       return {}
     }),
   )
 
-  implement(router, 'readVersion', async ({ teacherId, params }) => {
-    const version = await sessions.states.find(db, teacherId, params.id, params.version)
+  implement(router, 'readRevision', async ({ teacherId, params }) => {
+    const version = await sessions.revisions.find(db, teacherId, params.id, params.version)
     if (!version) throw new ServerError('not-found')
     return version
   })
 
-  implement(router, 'nameVersion', ({ teacherId, params, body }) =>
+  implement(router, 'nameRevision', ({ teacherId, params, body }) =>
     db.transaction(async (trx) => {
       if (body.name) await mustHaveRoom(trx, teacherId, params.id)
-      const version = await sessions.states.name(trx, teacherId, params.id, params.version, body.name)
+      const version = await sessions.revisions.name(trx, teacherId, params.id, params.version, body.name)
       if (!version) throw new ServerError('not-found')
       return version
     }),

@@ -10,7 +10,7 @@ import { owned, ownedBy } from '../rights/rights.ts'
 /** Sessions, saved over revisions, with their history and the bin. */
 export const sessions = revisioned<Session>({
   table: 'workouts',
-  states: { table: 'workout_versions', of: 'workout_id' },
+  revisions: { table: 'workout_versions', of: 'workout_id' },
   document: sessionDocument,
   columns: ({ title, minutes }) => ({ title, minutes }),
 })

@@ -116,8 +116,8 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
     return {}
   })
 
-  implement(router, 'keepTermVersion', async ({ teacherId, params }) => {
-    if (!(await terms.states.close(db, teacherId, params.id, { reason: 'edit' }))) throw new ServerError('not-found')
+  implement(router, 'keepTermRevision', async ({ teacherId, params }) => {
+    if (!(await terms.revisions.close(db, teacherId, params.id, { reason: 'edit' }))) throw new ServerError('not-found')
     return {}
   })
 

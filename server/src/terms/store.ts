@@ -9,7 +9,7 @@ import { owned, ownedBy } from '../rights/rights.ts'
 /** Terms, saved over revisions, with their history and the bin. */
 export const terms = revisioned<Term>({
   table: 'terms',
-  states: { table: 'term_versions', of: 'term_id' },
+  revisions: { table: 'term_versions', of: 'term_id' },
   document: termDocument,
   columns: ({ title, starts, weeks }) => ({ title, starts, weeks }),
 })

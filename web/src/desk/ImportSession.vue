@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { planKinds } from '@esfuerzo/plans/kind'
 import { client } from '../shared/client.ts'
-import FileIn from '../documents/FileIn.vue'
+import ImportFile from '../documents/ImportFile.vue'
 import { sessionFromText } from '../documents/sessionFile.ts'
 import { refusalOf } from '../words/refusal.ts'
 
@@ -42,7 +42,7 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
 </script>
 
 <template>
-  <FileIn
+  <ImportFile
     ref="file"
     :label="t('import.open')"
     :drop="t('import.drop')"

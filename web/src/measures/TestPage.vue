@@ -6,7 +6,7 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 import { useSettings } from '../settings/store.ts'
 
-/** One test: what it tells, how it is set up and done, how it counts, and how much it wobbles. */
+/** One test: what it tells, how it is set up and done, how it counts, and how much it varies. */
 const props = defineProps<{ testId: string }>()
 const { t, n } = useI18n()
 const settings = useSettings()
@@ -16,12 +16,12 @@ const figure = computed(() => measure.value && library.figures.get(measure.value
 const grade = (grade: number) => settings.gradeNames[grade] ?? ''
 const kitNames = (ids: readonly string[]) => ids.flatMap((id) => library.kit.get(id)?.name ?? []).join(', ')
 
-/** How one value wobbles, in words. */
-function wobble({ error, scale, in: unit }: Measure): string {
-  if (scale.kind === 'hits') return t('tests.wobbleHits')
-  if (!error) return t('tests.wobbleNone')
+/** How one value varies, in words. */
+function variation({ error, scale, in: unit }: Measure): string {
+  if (scale.kind === 'hits') return t('tests.variationHits')
+  if (!error) return t('tests.variationNone')
   const value = scale.kind === 'ratio' ? `${n(Math.round((error.value - 1) * 100))} %` : `${n(error.value)} ${unit}`
-  return t('tests.wobbleText', { value, source: error.source })
+  return t('tests.variationText', { value, source: error.source })
 }
 
 const facts = computed((): [string, string][] => {
@@ -38,7 +38,7 @@ const facts = computed((): [string, string][] => {
     ['tries', t(`tests.triesText.${m.score}`, { n: m.trials, unit: m.in }, m.trials)],
     ['better', t(`tests.betterWord.${m.better}`)],
     ...(caps.length ? ([['cap', caps.join(', ')]] as [string, string][]) : []),
-    ['wobble', wobble(m)],
+    ['variation', variation(m)],
     ['warm', t(`tests.warmWord.${m.warm}`)],
     ['by', t(`tests.byWord.${m.by}`)],
     ['shoes', t(`tests.shoesWord.${m.shoes}`)],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { movesFile } from '@esfuerzo/core'
-import FileIn from '../documents/FileIn.vue'
+import ImportFile from '../documents/ImportFile.vue'
 import { saveFile } from '../shared/saveFile.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 import { refusalOf } from '../words/refusal.ts'
@@ -23,6 +23,6 @@ const onSave = () => saveFile('moves.json', movesFile(repertoire.own))
 </script>
 
 <template>
-  <FileIn :label="t('moves.open')" :take="take" />
+  <ImportFile :label="t('moves.open')" :take="take" />
   <v-btn v-if="repertoire.own.length" @click="onSave">{{ t('moves.save') }}</v-btn>
 </template>

@@ -18,7 +18,7 @@ export const useTerm = defineStore('term', () => {
       const title = i18n.global.t('copyTitle', { title: document.title.slice(0, 100) })
       return (await client('createTerm', { body: { document: { ...document, title } } })).id
     },
-    close: (id) => client('keepTermVersion', { params: { id } }),
+    close: (id) => client('keepTermRevision', { params: { id } }),
     drafts: draftsOf(termDocument),
     onFound: (what) => (found.value = what),
   })

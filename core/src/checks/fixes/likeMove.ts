@@ -5,14 +5,14 @@ import type { Move, Version } from '../../terms/move.ts'
 import { valueFor } from '../../terms/perGroup.ts'
 import type { Candidate, FixMaker, Fixing } from './fix.ts'
 import { metByYoungest } from './met.ts'
-import { stationOf, type Place } from './stationOf.ts'
+import { stationOf, type StationPlace } from './stationOf.ts'
 
 const offered = 4
 
 /** The session with another move like it at a row, for the groups it is about. The youngest get no move they have not met. */
 export function* swapped(
   fixing: Fixing,
-  { block, station }: Place,
+  { block, station }: StationPlace,
   fits: (move: Move, version: Version) => boolean,
 ): Generator<Candidate> {
   const { view, groups } = fixing

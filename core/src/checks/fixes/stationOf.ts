@@ -4,14 +4,14 @@ import type { Station } from '../../session/station.ts'
 import type { Fixing } from './fix.ts'
 
 /** A station with where it stands. */
-export interface Place {
+export interface StationPlace {
   section: Section
   block: Block
   station: Station
 }
 
 /** The station a finding is about, with where it stands. */
-export function stationOf({ view, finding }: Fixing): Place | undefined {
+export function stationOf({ view, finding }: Fixing): StationPlace | undefined {
   const { block: blockId, station: id } = finding.where
   const place = blockId === undefined ? undefined : view.blocks.get(blockId)
   const station = place && stationsOf(place.block).find((s) => s.id === id)

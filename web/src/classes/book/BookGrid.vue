@@ -9,7 +9,7 @@ import type { BookColumn } from '@esfuerzo/core/classBook'
 import BookRow from './BookRow.vue'
 import { blockText, readBlock } from './block.ts'
 import { columnName, columnNth, columnUnit, saysPer30 } from './columnText.ts'
-import { area, at, lead, placeBlock, places, type Place, type Selection } from './selection.ts'
+import { area, at, lead, placeBlock, places, type CellPlace, type Selection } from './selection.ts'
 import type { Book } from './useBook.ts'
 
 /** A session's results: pupils down by alias, what was asked across; by keyboard as in any spreadsheet. */
@@ -20,7 +20,7 @@ const size = computed(() => ({ rows: props.pupils.length, columns: columns.value
 const selection = shallowRef<Selection>(at(0, 0))
 /** The text being typed into the active cell; undefined while none is. */
 const editing = ref<string>()
-const emit = defineEmits<{ active: [place: Place] }>()
+const emit = defineEmits<{ active: [place: CellPlace] }>()
 watch(selection, ({ active }) => emit('active', active), { immediate: true })
 
 // Boxes of one row of the form stand under one head.
@@ -96,7 +96,7 @@ const above = computed(() => (rows.value[0] ?? 0) * rowHeight)
 const gapBefore = (i: number) => (i === 0 ? above.value : (rows.value[i]! - rows.value[i - 1]! - 1) * rowHeight)
 const below = computed(() => (props.pupils.length - 1 - (rows.value.at(-1) ?? 0)) * rowHeight)
 
-const idOf = ({ row, column }: Place) => `cell-${row}-${column}`
+const idOf = ({ row, column }: CellPlace) => `cell-${row}-${column}`
 async function focusActive() {
   const { active } = selection.value
   virtual.value.scrollToIndex(active.row)
@@ -109,8 +109,8 @@ const go = (next: Selection) => {
   selection.value = next
   return focusActive()
 }
-const cellAt = ({ row, column }: Place) => ({ pupil: props.pupils[row]!.id, column: columns.value[column]!.key })
-const textAt = (place: Place) => {
+const cellAt = ({ row, column }: CellPlace) => ({ pupil: props.pupils[row]!.id, column: columns.value[column]!.key })
+const textAt = (place: CellPlace) => {
   const { pupil, column } = cellAt(place)
   return props.book.textOf(pupil, column)
 }
@@ -207,7 +207,7 @@ function onCopy(event: ClipboardEvent) {
   if (event.type === 'cut') clear()
 }
 
-function placeOf(event: Event): Place | undefined {
+function placeOf(event: Event): CellPlace | undefined {
   const cell = (event.target as Element).closest<HTMLElement>('[role=gridcell]')
   const [, row, column] = /^cell-(\d+)-(\d+)$/.exec(cell?.id ?? '') ?? []
   return row === undefined ? undefined : { row: Number(row), column: Number(column) }

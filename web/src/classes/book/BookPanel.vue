@@ -12,7 +12,7 @@ import BookGrid from './BookGrid.vue'
 import LooseRuns from './LooseRuns.vue'
 import OpenCells from './OpenCells.vue'
 import { columnLine } from './columnText.ts'
-import type { Place } from './selection.ts'
+import type { CellPlace } from './selection.ts'
 import type { TypedCell } from './typedCell.ts'
 import { useBook } from './useBook.ts'
 
@@ -27,7 +27,7 @@ useEventListener(window, 'focus', () => void book.load())
 const grid = useTemplateRef('grid')
 const onGo = ({ pupil, column }: TypedCell) => grid.value?.goTo(pupil, column)
 
-const active = shallowRef<Place>({ row: 0, column: 0 })
+const active = shallowRef<CellPlace>({ row: 0, column: 0 })
 const when = (iso: string) => DateTime.fromISO(iso).setLocale(locale.value).toFormat('d LLL yyyy, HH:mm')
 /** The active cell in a line: what it is, how it compares, who wrote it and when, the child's own values before. */
 const about = computed(() => {

@@ -5,7 +5,7 @@ import type { Pupil } from '@esfuerzo/contract'
 import { fileTitle } from '@esfuerzo/core/cues'
 import { xlsxType } from '@esfuerzo/plans/types'
 import { saveContent } from '../../shared/saveFile.ts'
-import ReadTable from './ReadTable.vue'
+import ImportResults from './ImportResults.vue'
 import { csvOf, tableOf } from './tableOut.ts'
 import type { Book } from './useBook.ts'
 
@@ -34,5 +34,5 @@ const onPrint = () => window.print()
       <v-list-item :title="t('book.print')" @click="onPrint" />
     </v-list>
   </v-menu>
-  <ReadTable v-if="reading" :book="book" :pupils="pupils" @close="reading = false" />
+  <ImportResults v-if="reading" :book="book" :pupils="pupils" @close="reading = false" />
 </template>

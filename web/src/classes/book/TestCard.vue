@@ -10,7 +10,7 @@ import {
   likeText,
   measureOfTest,
   sentencesOf,
-  wobbleText,
+  variationText,
   wordText,
 } from './testText.ts'
 
@@ -118,7 +118,7 @@ function nth(i: number): string {
                   })
                 }}
                 <small v-if="changed.get(pupil.id)!.word !== 'top'" class="quiet">{{
-                  t('book.change.wobble', { n: wobbleText(changed.get(pupil.id)!.wobble, measure) })
+                  t('book.change.variation', { n: variationText(changed.get(pupil.id)!.variation, measure) })
                 }}</small>
               </template>
             </td>

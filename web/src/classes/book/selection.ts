@@ -1,5 +1,5 @@
 /** A place in the grid: row and column from 0. */
-export interface Place {
+export interface CellPlace {
   row: number
   column: number
 }
@@ -12,9 +12,9 @@ export interface Size {
 
 /** Where one is, what is selected with it, and the column in which a row was begun, to which Enter returns. */
 export interface Selection {
-  active: Place
+  active: CellPlace
   /** The other corner of what is selected. */
-  anchor: Place
+  anchor: CellPlace
   begun: number
 }
 
@@ -89,16 +89,16 @@ export function area({ active, anchor }: Selection): { top: number; left: number
 }
 
 /** Every place of a selection, row by row. */
-export function places(selection: Selection): Place[] {
+export function places(selection: Selection): CellPlace[] {
   const { top, left, bottom, right } = area(selection)
-  const found: Place[] = []
+  const found: CellPlace[] = []
   for (let row = top; row <= bottom; row++)
     for (let column = left; column <= right; column++) found.push({ row, column })
   return found
 }
 
 /** A text for a place. */
-export interface PlacedText extends Place {
+export interface PlacedText extends CellPlace {
   text: string
 }
 

@@ -52,9 +52,9 @@ export const changeText = (change: number, { scale, range, in: unit }: Measure):
     ? signed(Math.round((Math.exp(change) - 1) * 100), '%')
     : signed(rounded(change, range.step < 1 ? range.step : 0.5), unit)
 
-/** How far a value wobbles, as a size. */
-export const wobbleText = (wobble: number, { scale, in: unit }: Measure): string =>
-  scale.kind === 'ratio' ? `${Math.round((Math.exp(wobble) - 1) * 100)} %` : `${rounded(wobble, 0.5)} ${unit}`
+/** How far a value varies, as a size. */
+export const variationText = (variation: number, { scale, in: unit }: Measure): string =>
+  scale.kind === 'ratio' ? `${Math.round((Math.exp(variation) - 1) * 100)} %` : `${rounded(variation, 0.5)} ${unit}`
 
 /** Of clear and probable which way it went; the rest say no way. */
 export function wordText({ word, change }: ChildChange, { better }: Measure, t: Words): string {
@@ -77,7 +77,9 @@ export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Wor
     ...(word === 'open' ? [] : [t('book.change.growing')]),
     ...(ties ? [t('book.change.ties', { n: ties })] : []),
     t('book.change.clear', { clear: found.clear, n: judged.length, count: found.byChance }),
-    found.error ? t('book.change.error', { wobble: wobbleText(found.error.error, measure) }) : t('book.change.hits'),
+    found.error
+      ? t('book.change.error', { variation: variationText(found.error.error, measure) })
+      : t('book.change.hits'),
     t('book.change.middle'),
   ]
 }

@@ -3,7 +3,7 @@ import { DateTime } from 'luxon'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { cleanText, differences, minutesText, sessionView, type Session } from '@esfuerzo/core'
-import { callCode, type Version } from '@esfuerzo/contract'
+import { callCode, type KeptRevision } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
 import { library } from '../../repertoire/library.ts'
@@ -22,8 +22,8 @@ const session = useSession()
 const messages = useMessages()
 const cursor = useCursor()
 const edits = useEdits()
-const versions = shallowRef<Version[]>()
-const shown = shallowRef<Version & { document: Session }>()
+const versions = shallowRef<KeptRevision[]>()
+const shown = shallowRef<KeptRevision & { document: Session }>()
 const problem = ref('')
 const name = ref('')
 
@@ -40,16 +40,16 @@ watch(open, (on) => on && void load(), { immediate: true })
 async function load() {
   shown.value = undefined
   await session.flush()
-  versions.value = (await tried(() => client('listVersions', { params: { id: session.id } })))?.versions
+  versions.value = (await tried(() => client('listRevisions', { params: { id: session.id } })))?.versions
   if (versions.value?.[0]) await look(versions.value[0])
 }
-async function look(version: Version) {
-  shown.value = await tried(() => client('readVersion', { params: { id: session.id, version: version.id } }))
+async function look(version: KeptRevision) {
+  shown.value = await tried(() => client('readRevision', { params: { id: session.id, version: version.id } }))
   name.value = shown.value?.name ?? ''
 }
-const when = (version: Version) =>
+const when = (version: KeptRevision) =>
   DateTime.fromISO(version.savedAt).setLocale(locale.value).toLocaleString(DateTime.DATETIME_MED_WITH_WEEKDAY)
-const label = (version: Version) =>
+const label = (version: KeptRevision) =>
   version.name ?? (version.reason === 'published' ? t('history.published') : t('history.worked'))
 
 const differing = computed(() =>
@@ -73,7 +73,7 @@ async function onName() {
   const line = cleanText(name.value, 'line').trim()
   if (!version || line === (version.name ?? '')) return
   const named = await tried(() =>
-    client('nameVersion', { params: { id: session.id, version: version.id }, body: { name: line } }),
+    client('nameRevision', { params: { id: session.id, version: version.id }, body: { name: line } }),
   )
   if (!named) return
   shown.value = { ...version, ...named }

@@ -27,7 +27,7 @@ export const useSession = defineStore('session', () => {
       const title = i18n.global.t('copyTitle', { title: document.title.slice(0, 100) })
       return (await client('createSession', { body: { document: { ...document, title } } })).id
     },
-    close: (id) => client('keepVersion', { params: { id }, body: {} }),
+    close: (id) => client('keepRevision', { params: { id }, body: {} }),
     drafts: draftsOf(sessionDocument),
     onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
     onFound: (text) => messages.say({ text }),

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { readDocument, writtenText } from '@esfuerzo/core'
-import type { Version } from '@esfuerzo/contract'
+import type { KeptRevision } from '@esfuerzo/contract'
 import type { RevisionedKind, RevisionedRow } from './revisionedKind.ts'
 import { owned } from '../rights/rights.ts'
 
@@ -9,27 +9,27 @@ interface Row {
   id: string
   document: unknown
   name: string | null
-  reason: Version['reason']
+  reason: KeptRevision['reason']
   started_at: Date
   saved_at: Date
   closed: boolean
 }
 
-/** Saves within this long of a state's first are one state, in seconds (ours). */
-const oneState = 10 * 60
-/** Unnamed states beyond this many of one document are let go, the oldest first (ours). */
+/** Saves within this long of a revision's first are one revision, in seconds (ours). */
+const oneRevision = 10 * 60
+/** Unnamed revisions beyond this many of one document are let go, the oldest first (ours). */
 const mostUnnamed = 200
 
-/** A document keeps so many named states: nobody names more of one (ours). */
+/** A document keeps so many named revisions: nobody names more of one (ours). */
 export const namedRoom = 60
 
 /** What is said of a document as it is saved. */
 type SavedRow = Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>
 
-/** The states a document was in, the history that its saves leave behind. */
-export interface KeptStates<D> {
+/** The revisions a document was in, the history that its saves leave behind. */
+export interface KeptRevisions<D> {
   /**
-   * Saves and writes the history, into the state that is open or as a new one, in one statement: neither is ever without
+   * Saves and writes the history, into the revision that is open or as a new one, in one statement: neither is ever without
    * the other, and a save is one way to the database and back.
    *
    * @param save the insert or update, which gives back `id`, `revision` and `updated_at`
@@ -43,24 +43,29 @@ export interface KeptStates<D> {
     document: D,
   ) => Promise<SavedRow | undefined>
   /** The latest first; none where the document is not hers or not there. */
-  list: (db: Knex, teacherId: string, id: string) => Promise<Version[]>
-  find: (db: Knex, teacherId: string, id: string, state: string) => Promise<(Version & { document: D }) | undefined>
+  list: (db: Knex, teacherId: string, id: string) => Promise<KeptRevision[]>
+  find: (
+    db: Knex,
+    teacherId: string,
+    id: string,
+    revision: string,
+  ) => Promise<(KeptRevision & { document: D }) | undefined>
   /** Closes the latest, so that the next save begins another; false where the document is not hers or not there. */
   close: (
     db: Knex,
     teacherId: string,
     id: string,
-    because: { reason: Version['reason']; name?: string },
+    because: { reason: KeptRevision['reason']; name?: string },
   ) => Promise<boolean>
   /** The document as it was when it was last sent out; undefined where it never was, or is not hers. */
   lastPublished: (db: Knex, teacherId: string, id: string) => Promise<D | undefined>
-  /** Whether there is room for another named state. */
+  /** Whether there is room for another named revision. */
   hasRoomForName: (db: Knex, teacherId: string, id: string) => Promise<boolean>
   /** @param name the empty string takes it away */
-  name: (db: Knex, teacherId: string, id: string, state: string, name: string) => Promise<Version | undefined>
+  name: (db: Knex, teacherId: string, id: string, revision: string, name: string) => Promise<KeptRevision | undefined>
 }
 
-const version = (row: Row & { title?: string }): Version => ({
+const revisionOf = (row: Row & { title?: string }): KeptRevision => ({
   id: row.id,
   title: row.title ?? (row.document as { title: string }).title,
   name: row.name,
@@ -71,10 +76,10 @@ const version = (row: Row & { title?: string }): Version => ({
 
 /** @returns the history of documents of a kind */
 // oxlint-disable-next-line max-lines-per-function -- one table, and all that is asked of it
-export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
-  const { table, of: owner } = kind.states
+export function keptRevisions<D>(kind: RevisionedKind<D>): KeptRevisions<D> {
+  const { table, of: owner } = kind.revisions
   const all = (db: Knex, teacherId: string, id: string) => owned<Row>(db, teacherId, table).where({ [owner]: id })
-  /** The states of a document that is the teacher's and not in the bin. */
+  /** The revisions of a document that is the teacher's and not in the bin. */
   const own = (db: Knex, teacherId: string, id: string) =>
     all(db, teacherId, id).whereExists(
       db(kind.table)
@@ -95,7 +100,7 @@ export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
           db.raw(
             `update ?? as v set document = ?, saved_at = saved.updated_at from saved, last
              where v.id = last.id and not v.closed
-             and abs(extract(epoch from saved.updated_at - last.started_at)) < ${oneState} returning v.id`,
+             and abs(extract(epoch from saved.updated_at - last.started_at)) < ${oneRevision} returning v.id`,
             [table, body],
           ),
         )
@@ -125,11 +130,11 @@ export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
         .select<[]>('id', 'name', 'reason', 'started_at', 'saved_at')
         .select(db.raw("document->>'title' as title"))
         .orderBy('place', 'desc')
-      return rows.map(version)
+      return rows.map(revisionOf)
     },
-    find: async (db, teacherId, id, state) => {
-      const row = await own(db, teacherId, id).where({ id: state }).first()
-      return row && { ...version(row), document: readDocument(kind.document, row.document) }
+    find: async (db, teacherId, id, revision) => {
+      const row = await own(db, teacherId, id).where({ id: revision }).first()
+      return row && { ...revisionOf(row), document: readDocument(kind.document, row.document) }
     },
     close: async (db, teacherId, id, because) => {
       const last = await own(db, teacherId, id).orderBy('place', 'desc').first('id', 'reason')
@@ -149,12 +154,12 @@ export function keptStates<D>(kind: RevisionedKind<D>): KeptStates<D> {
       const [count] = await own(db, teacherId, id).whereNotNull('name').count({ n: '*' })
       return Number(count!.n) < namedRoom
     },
-    name: async (db, teacherId, id, state, name) => {
+    name: async (db, teacherId, id, revision, name) => {
       const [row] = await own(db, teacherId, id)
-        .where({ id: state })
+        .where({ id: revision })
         .update({ name: name || null, closed: true })
         .returning('*')
-      return row && version(row)
+      return row && revisionOf(row)
     },
   }
 }
