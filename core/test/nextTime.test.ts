@@ -43,6 +43,10 @@ describe('what came back', () => {
       expect(signalOf([[...runs(7), ...runs(3, hard)]])).toBe('down')
     expect(signalOf([[...runs(8), ...runs(2, { early: true })]])).toBe('up')
   })
+  it('says a step more where seven of ten are clean, and the same below', () => {
+    expect(signalOf([runs(5, { told: 10, clean: 7 })])).toBe('up')
+    expect(signalOf([runs(5, { told: 100, clean: 69 })])).toBe('same')
+  })
   it('says the same where it was hard, and nothing where nobody said how it was', () => {
     expect(signalOf([runs(6, { felt: { scale: 'ten', value: 7 } })])).toBe('same')
     expect(signalOf([runs(6, { felt: { scale: 'faces', value: 3 } })])).toBe('up')
@@ -50,6 +54,11 @@ describe('what came back', () => {
     expect(signalOf([runs(6, { felt: undefined })])).toBe('unknown')
     expect(signalOf([runs(6, { told: 0, clean: 0 })])).toBe('unknown')
     expect(signalOf([])).toBe('unknown')
+    // Half of them have to say so.
+    expect(signalOf([[...runs(3), ...runs(3, { told: 0, clean: 0 })]])).toBe('up')
+    expect(signalOf([[...runs(2), ...runs(4, { told: 0, clean: 0 })]])).toBe('unknown')
+    expect(signalOf([[...runs(3), ...runs(3, { felt: undefined })]])).toBe('up')
+    expect(signalOf([[...runs(2), ...runs(4, { felt: undefined })]])).toBe('unknown')
   })
   it('takes paper for clean only where its teacher says so, and lets it hide nobody who stopped', () => {
     const paper = runs(5, { typed: true, told: 0, clean: 0 })

@@ -182,6 +182,70 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
+  it('goes on where it is typed over while it is on its way: over what has just been written', async () => {
+    const book = await opened()
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => {
+      const { cells } = body as { cells: WrittenCell[] }
+      written.push(cells)
+      if (written.length === 1) put(book, kelp, 1, '15')
+      return { written: cells.map(stored), differing: [] }
+    }
+    put(book, kelp, 1, '14')
+    await quiet()
+    expect(written.map((cells) => cells.map((c) => c.value))).toEqual([[14], [15]])
+    expect(written[1]![0]!.was).toBe(written[0]![0]!.id)
+    expect([book.textOf(kelp, lap(1).key), book.open.value]).toEqual(['15', []])
+    book.stop()
+  })
+
+  it.each(['id-taken', 'twice'])('goes again by itself under another id where the server says %s', async (why) => {
+    const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
+    let refused = ''
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => {
+      const [cell] = (body as { cells: WrittenCell[] }).cells
+      refused = cell!.id
+      answers[`PUT /api/classes/${classId}/results/${sent}`] = good
+      return { written: [], differing: [], refused: [{ id: refused, why }] }
+    }
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    await quiet()
+    expect(written.map((cells) => cells.map((c) => c.value))).toEqual([[14]])
+    expect(written[0]![0]!.id).not.toBe(refused)
+    expect(book.open.value).toEqual([])
+    book.stop()
+  })
+
+  it('is not asked about again where a step back brings it', async () => {
+    const book = await opened()
+    put(book, kelp, 2, '70')
+    book.confirm(book.open.value[0]!)
+    await quiet()
+    put(book, kelp, 2, '9')
+    await quiet()
+    book.undo()
+    expect(book.open.value).toEqual([])
+    await quiet()
+    expect(written.map((cells) => cells.map((c) => c.value))).toEqual([[70], [9], [70]])
+    book.stop()
+  })
+
+  it('gives way to what somebody else wrote where theirs is taken', async () => {
+    const theirs = entry({ id: '77777777-7777-4777-8777-777777777777', value: 20, at: '2026-11-13T10:00:00.000Z' })
+    answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => ({
+      written: [],
+      differing: (body as { cells: WrittenCell[] }).cells.map(({ id }) => ({ id, now: theirs })),
+    })
+    const book = await opened()
+    put(book, kelp, 1, '14')
+    await quiet()
+    entries = [theirs]
+    book.drop(book.open.value[0]!)
+    await quiet()
+    expect([book.textOf(kelp, lap(1).key), book.open.value]).toEqual(['20', []])
+    book.stop()
+  })
+
   it('waits on screen while the server is away, and what is typed meanwhile goes with it', async () => {
     const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
     answers[`PUT /api/classes/${classId}/results/${sent}`] = () => new Refusal(503, { code: 'database-away' })

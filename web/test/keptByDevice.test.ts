@@ -7,6 +7,7 @@ import { seededRandom } from '../../core/src/distribution/seededRandom.ts'
 import { mutated } from '../../core/test/support/mutate.ts'
 import { samples } from '../../core/test/support/samples.ts'
 import { cellKeeper } from '../src/classes/book/keptCells.ts'
+import { useBook } from '../src/classes/book/useBook.ts'
 import { draftsOf } from '../src/documents/drafts.ts'
 import { changeBook, childBook, latest, withRun, wordsLearnt, type BookEntry } from '../src/family/book.ts'
 import { keptSession, keptSessions, lastTime } from '../src/family/kept.ts'
@@ -16,6 +17,7 @@ import { runLife } from '../src/family/runLife.ts'
 import { library } from '../src/repertoire/library.ts'
 import type { Purpose } from '../src/shared/device/purposes.ts'
 import { device } from './support/deviceStore.ts'
+import { serve } from './support/pages.ts'
 
 beforeEach(() => device.clear())
 
@@ -141,4 +143,26 @@ describe('whatever a device kept in one place, the page goes on', () => {
       expect(sent).toContain('r1')
     }
   })
+})
+
+it('what was typed here last stays on screen over what another tab kept of the same cell', async () => {
+  const [classId, sent, pupil] = ['1', '2', '3'].map((n) => `${n.repeat(8)}-1111-4111-8111-111111111111`)
+  const column = { what: 'felt', key: 'felt', kind: 'felt', name: '', part: '', unit: 'ten', nth: 1, of: 1 } as const
+  serve({
+    [`GET /api/classes/${classId}/results/${sent}`]: () => ({ columns: [column], entries: [], earlier: [], loose: [] }),
+  })
+  const book = useBook(classId!, sent!)
+  await book.load()
+  book.put([{ pupil: pupil!, column: 'felt', text: '4' }])
+  const key = `${classId}/${sent}/${pupil} felt`
+  const older = { id: 'c1', pupil, column: 'felt', text: '3', was: null, source: 'typed', state: 'waiting' }
+  await device.set('classBook', key, older)
+  await book.load()
+  expect(book.textOf(pupil!, 'felt')).toBe('4')
+  book.stop()
+  // Whoever opens the book has it.
+  const again = useBook(classId!, sent!)
+  await again.load()
+  expect(again.textOf(pupil!, 'felt')).toBe('3')
+  again.stop()
 })

@@ -122,3 +122,30 @@ describe('undo and redo', () => {
     )
   })
 })
+
+it('steps of one kind in a row are one step back; a step back or forward ends the row', () => {
+  const history = useHistory(0)
+  history.push(1, 'title')
+  history.push(2, 'title')
+  history.undo()
+  expect(history.current.value).toBe(0)
+  history.push(3, 'title')
+  history.push(4, 'minutes')
+  history.undo()
+  expect(history.current.value).toBe(3)
+  history.push(5, 'minutes')
+  history.undo()
+  expect(history.current.value).toBe(3)
+  history.redo()
+  history.push(6, 'minutes')
+  history.undo()
+  expect(history.current.value).toBe(5)
+})
+
+it('five hundred steps can be taken back, and no more', () => {
+  const history = useHistory(0)
+  for (let n = 1; n <= 600; n++) history.push(n)
+  let steps = 0
+  for (; history.canUndo.value; steps++) history.undo()
+  expect([steps, history.current.value]).toEqual([500, 100])
+})
