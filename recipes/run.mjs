@@ -1,0 +1,22 @@
+// npm run recipes [-- NAME …]: follows the recipes of CONTRIBUTING.md in scratch copies: each compiles and passes its tests, or is wrong.
+import { form } from './form.mjs'
+import { openScratch } from './scratch.mjs'
+
+const recipes = { form }
+const wanted = process.argv.slice(2)
+let failed = 0
+for (const [name, { title, follow }] of Object.entries(recipes)) {
+  if (wanted.length && !wanted.includes(name)) continue
+  const scratch = openScratch()
+  const began = Date.now()
+  try {
+    follow(scratch)
+    console.log(`✓ ${title} (${Math.round((Date.now() - began) / 1000)} s)`)
+  } catch (error) {
+    failed++
+    console.log(`✗ ${title}\n${error.message}`)
+  } finally {
+    scratch.close()
+  }
+}
+process.exit(failed ? 1 : 0)
