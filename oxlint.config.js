@@ -106,6 +106,7 @@ export default defineConfig({
         'cli/**',
         'web/familySize.mjs',
         'bench/**',
+      'recipes/**',
         'faults/**',
         'e2e/**',
         'server/src/main.ts',

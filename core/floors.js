@@ -43,6 +43,13 @@ export const floors = [
 
 /** A form of work is one folder, `forms/<form>`; each of its files stands on the floor of what it says. */
 export const aspects = {
+  // What chance alone has: its things, its model, what it comes to, how it is played.
+  things: 'terms',
+  model: 'timing',
+  gameSeconds: 'timing',
+  playGame: 'timing',
+  outlook: 'chance',
+  game: 'run',
   schema: 'session',
   traits: 'session',
   time: 'timing',

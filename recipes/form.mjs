@@ -56,15 +56,31 @@ export const waitNotation: FormNotation<WaitBlock> = {
 }
 `,
     )
-    add('core/src/session/forms.ts', "from '../forms/talk/schema.ts'", "import { newWait, waitSchema, type WaitBlock } from '../forms/wait/schema.ts'")
+    add(
+      'core/src/session/forms.ts',
+      "from '../forms/talk/schema.ts'",
+      "import { newWait, waitSchema, type WaitBlock } from '../forms/wait/schema.ts'",
+    )
     add('core/src/session/forms.ts', '  talkSchema,', '  waitSchema,')
     add('core/src/session/forms.ts', '  | TalkBlock', '  | WaitBlock')
     add('core/src/session/forms.ts', '  talk: newTalk,', '  wait: newWait,')
-    add('core/src/session/formTraits.ts', "from '../forms/talk/traits.ts'", "import { waitTraits } from '../forms/wait/traits.ts'")
+    add(
+      'core/src/session/formTraits.ts',
+      "from '../forms/talk/traits.ts'",
+      "import { waitTraits } from '../forms/wait/traits.ts'",
+    )
     add('core/src/session/formTraits.ts', '  talk: talkTraits,', '  wait: waitTraits,')
-    add('core/src/timing/formTimes.ts', "from '../forms/talk/time.ts'", "import { timeWait } from '../forms/wait/time.ts'")
+    add(
+      'core/src/timing/formTimes.ts',
+      "from '../forms/talk/time.ts'",
+      "import { timeWait } from '../forms/wait/time.ts'",
+    )
     add('core/src/timing/formTimes.ts', '  talk: timeTalk,', '  wait: timeWait,')
-    add('core/src/notation/formNotations.ts', "from '../forms/talk/notation.ts'", "import { waitNotation } from '../forms/wait/notation.ts'")
+    add(
+      'core/src/notation/formNotations.ts',
+      "from '../forms/talk/notation.ts'",
+      "import { waitNotation } from '../forms/wait/notation.ts'",
+    )
     add('core/src/notation/formNotations.ts', '  talk: talkNotation,', '  wait: waitNotation,')
     write(
       'web/src/forms/wait/labels.en.ts',
@@ -76,7 +92,11 @@ export const waitLabels: FormLabels = { name: 'Wait', about: 'stand still', row:
     add('web/src/forms/labels.en.ts', "from './talk/labels.en.ts'", "import { waitLabels } from './wait/labels.en.ts'")
     add('web/src/forms/labels.en.ts', '  talk: talkLabels,', '  wait: waitLabels,')
     add('web/src/forms/editors.ts', '  talk: TalkEditor,', '  wait: FactFields,')
-    add('core/test/arbitraries.ts', "    talk: fc.record({ form: fc.constant('talk')", "    wait: fc.record({ form: fc.constant('wait'), seconds: per(seconds) }),")
+    add(
+      'core/test/arbitraries.ts',
+      "    talk: fc.record({ form: fc.constant('talk')",
+      "    wait: fc.record({ form: fc.constant('wait'), seconds: per(seconds) }),",
+    )
     add('core/test/support/plainTimes.ts', "      case 'talk':", "      case 'wait':")
     add('web/test/playerForms.test.ts', /^const \w+: Record<Form, /, "  wait: ['wait 20 s', /20/],")
     write(
@@ -99,9 +119,29 @@ it('is read, timed, printed and sent home', () => {
 })
 `,
     )
-    run('node', 'node_modules/typescript-native/bin/tsc', '-b', 'core', 'library', 'contract', 'plans', '.', 'cli', 'server')
+    run(
+      'node',
+      'node_modules/typescript-native/bin/tsc',
+      '-b',
+      'core',
+      'library',
+      'contract',
+      'plans',
+      '.',
+      'cli',
+      'server',
+    )
     run('vue-tsc', '-p', 'web')
     run('vitest', 'run', '--project', 'web', 'web/test/playerForms.test.ts')
-    run('vitest', 'run', '--project', 'core', 'core/test/wait.test.ts', 'core/test/properties.test.ts', 'core/test/everyCodeIsSaid.test.ts', 'core/test/notation.test.ts')
+    run(
+      'vitest',
+      'run',
+      '--project',
+      'core',
+      'core/test/wait.test.ts',
+      'core/test/properties.test.ts',
+      'core/test/everyCodeIsSaid.test.ts',
+      'core/test/notation.test.ts',
+    )
   },
 }

@@ -1,5 +1,5 @@
 // npm run verify: what `npm test` samples, at length: laws on many cases, exact solvers beside the MIP solver on hundreds of
-// instances, thirty power cuts, a whole minute of live sound, every view looked at by axe; and all tests beside
+// instances, thirty power cuts, a whole minute of live sound, every view looked at by axe; the recipes of CONTRIBUTING.md; and all tests beside
 // busy processes. Before a release, and by night.
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -25,5 +25,6 @@ const outcomes = await abreast([
   () => vitest(root, 'pages', { projects: ['web', 'web-mocking'], env, words }),
 ])
 outcomes.push(await playwright(root, 'browser', { env }))
+outcomes.push(await check(root, 'recipes of CONTRIBUTING.md', [process.execPath, 'recipes/run.mjs']))
 outcomes.push(await check(root, 'all tests beside eight busy processes', [process.execPath, 'scripts/busy.mjs']))
 process.exit(summary(outcomes, began) ? 0 : 1)

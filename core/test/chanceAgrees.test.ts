@@ -5,8 +5,8 @@ import { timeline, type BlockOf } from '@esfuerzo/core'
 import { publish, type PlayOf } from '@esfuerzo/core/publication'
 import { drawn, drawOutcome, startChance, taskDone } from '@esfuerzo/core/run'
 import { chanceOutlook, quantile } from '@esfuerzo/core/tools'
-import { chanceModel, type ChanceModel } from '../src/timing/games/chanceModel.ts'
-import { playGame } from '../src/timing/games/playGame.ts'
+import { chanceModel, type ChanceModel } from '../src/forms/chance/model.ts'
+import { playGame } from '../src/forms/chance/playGame.ts'
 import { carryInto } from '../src/timing/lane.ts'
 import { defaultPace } from '../src/timing/pace.ts'
 import { StepBuilder } from '../src/timing/stepBuilder.ts'
@@ -122,7 +122,7 @@ it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane
 it('says the same of a game whatever was asked before it', async () => {
   const fresh = async () => {
     vi.resetModules()
-    return (await import('../src/timing/games/gameSeconds.ts')).gameSeconds
+    return (await import('../src/forms/chance/gameSeconds.ts')).gameSeconds
   }
   const model = modelOf(sessionWith('cards', { kind: 'draws', draws: 12 }))
   const ofDraws = (draws: number): ChanceModel => ({ ...model, stop: { kind: 'draws', draws } })

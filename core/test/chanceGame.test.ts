@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../src/distribution/seededRandom.ts'
-import { type ChanceGame } from '../src/run/chanceGame.ts'
-import { repsOfCard } from '../src/terms/chanceThings.ts'
+import { type ChanceGame } from '../src/forms/chance/game.ts'
+import { repsOfCard } from '../src/forms/chance/things.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { drawn, drawOutcome, startChance, taskDone, type DrawOutcome } from '@esfuerzo/core/run'
 

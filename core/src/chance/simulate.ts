@@ -10,9 +10,9 @@ import { timeBlock } from '../timing/formTimes.ts'
 import { capOf } from '../terms/dose.ts'
 import type { Group } from '../terms/group.ts'
 import type { Session } from '../session/schema.ts'
-import { chanceModel, type ChanceModel } from '../timing/games/chanceModel.ts'
+import { chanceModel, type ChanceModel } from '../forms/chance/model.ts'
 import { lognormalFactors } from '../distribution/lognormal.ts'
-import { playGame } from '../timing/games/playGame.ts'
+import { playGame } from '../forms/chance/playGame.ts'
 import { seededRandom } from '../distribution/seededRandom.ts'
 
 /** How children differ: the spread of the logarithm, from child to child and from step to step of one child. Ours. */

@@ -37,7 +37,7 @@ export {
 } from '../run/player.ts'
 export { playedOf } from '../run/formPlayed.ts'
 export { courseOf, type Course, type PlayedStep } from '../run/course.ts'
-export { drawn, drawOutcome, startChance, taskDone, type DrawOutcome } from '../run/chanceGame.ts'
+export { drawn, drawOutcome, startChance, taskDone, type DrawOutcome } from '../forms/chance/game.ts'
 export { leftCounted } from '../run/countedSteps.ts'
 export { pulseRate } from '../results/pulse.ts'
 export { decodeHeartRate, encodeHeartRate } from '../results/heartRate.ts'
@@ -51,6 +51,6 @@ export {
   type Prompt,
   type Where,
 } from '../run/laneShown.ts'
-export { tossed } from '../terms/chanceThings.ts'
+export { tossed } from '../forms/chance/things.ts'
 export { resultKinds, pulseKinds, resultRows, type ResultKind } from '../run/resultRows.ts'
 export { runProblems } from '../run/runProblems.ts'

@@ -1,6 +1,6 @@
 // Heavy work: to the minutes, in order, by chance. Named exports only; what is in no list is nobody else's business.
 export { quantile, spreadOf, type Spread } from '../distribution/chances.ts'
-export { chanceOutlook, type LineOutlook } from '../chance/outlook.ts'
+export { chanceOutlook, type LineOutlook } from '../forms/chance/outlook.ts'
 export { simulate } from '../chance/simulate.ts'
 export { finishOf, type Finish } from '../chance/finish.ts'
 export { fit, type FitAnswer } from '../fit/fit.ts'

@@ -1,5 +1,5 @@
-import { type ChanceModel, type ChanceRow } from './chanceModel.ts'
-import { cardValues, tossed } from '../../terms/chanceThings.ts'
+import { type ChanceModel, type ChanceRow } from './model.ts'
+import { cardValues, tossed } from './things.ts'
 import { binomial, certain, type Chances } from '../../distribution/chances.ts'
 import { sumOfCards } from '../../distribution/draws.ts'
 import { playGame, type PlayedGame } from './playGame.ts'

@@ -1,5 +1,5 @@
-import { tossed } from '../../terms/chanceThings.ts'
-import type { ChanceModel, ChanceRow } from './chanceModel.ts'
+import { tossed } from './things.ts'
+import type { ChanceModel, ChanceRow } from './model.ts'
 
 /** A game that was played to its end; its draws are all that were begun. */
 export interface PlayedGame {

@@ -1,5 +1,5 @@
-import { repsOfCard, tossed } from '../terms/chanceThings.ts'
-import type { PlayedTurn, PlayOf } from '../publication/playSchema.ts'
+import { repsOfCard, tossed } from './things.ts'
+import type { PlayedTurn, PlayOf } from '../../publication/playSchema.ts'
 
 type ChancePlay = PlayOf<'chance'>
 
