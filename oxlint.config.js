@@ -106,7 +106,7 @@ export default defineConfig({
         'cli/**',
         'web/familySize.mjs',
         'bench/**',
-      'recipes/**',
+        'recipes/**',
         'faults/**',
         'e2e/**',
         'server/src/main.ts',

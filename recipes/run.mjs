@@ -1,9 +1,11 @@
 // npm run recipes [-- NAME …]: follows the recipes of CONTRIBUTING.md in scratch copies: each compiles and passes its tests, or is wrong.
 import { newCheck } from './check.mjs'
 import { form } from './form.mjs'
+import { page } from './page.mjs'
+import { table } from './table.mjs'
 import { openScratch } from './scratch.mjs'
 
-const recipes = { form, check: newCheck }
+const recipes = { form, check: newCheck, table, page }
 const wanted = process.argv.slice(2)
 let failed = 0
 for (const [name, { title, follow }] of Object.entries(recipes)) {
