@@ -1,7 +1,21 @@
+import type { Page } from '@playwright/test'
 import { at, expect, expectAccessible, expectNothingCut, openDesk, test } from './support/journey.ts'
 
 // None of them changes anything.
 test.describe.configure({ mode: 'parallel', timeout: 300_000 })
+
+/** How much a page has moved since it was opened, by https://wicg.github.io/layout-instability (from memory): 0 where nothing did. */
+const layoutShift = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        let sum = 0
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries()) sum += (entry as PerformanceEntry & { value: number }).value
+        }).observe({ type: 'layout-shift', buffered: true })
+        setTimeout(() => resolve(sum), 500)
+      }),
+  )
 
 test('no view of the teacher’s has an accessibility violation', async ({ page }) => {
   await page.goto(at('/sign-in'))
@@ -9,6 +23,8 @@ test('no view of the teacher’s has an accessibility violation', async ({ page 
   await expectAccessible(page)
   await openDesk(page)
   await expect(page.getByRole('heading', { name: 'Sent home' })).toBeVisible()
+  // What is about to be pressed has not moved: all of the Desk came at once.
+  expect(await layoutShift(page)).toBeLessThan(0.01)
   await expectAccessible(page)
   await page.getByRole('button', { name: 'New session', exact: true }).click()
   await expectAccessible(page, undefined, '.v-overlay-container')

@@ -237,9 +237,30 @@ it('a child’s own line reaches back to the same session sent home before, and 
   const second = await read()
   expect(second.entries).toEqual([])
   expect(second.earlier.map((e) => [e.pupil, placeKey(e), e.value])).toEqual([[tern, columns[0]!.key, 10]])
+  await write(cell(tern, columns[0]!, 15)).expect(200)
+  const [, first] = (await own.get(`/api/classes/${classId}/sessions`).expect(200)).body.sessions
+  sent = { ...sent, publication: { ...again, id: first.id } }
+  // What came later is no part of it.
+  expect((await read()).earlier).toEqual([])
   const strange = await sentSession(own, recorded())
   sent = strange
   expect((await read()).earlier).toEqual([])
+})
+
+it('the sessions of a class are listed with the latest first, and with how many pupils have a value', async () => {
+  const { columns } = await read()
+  const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
+  const listed = async () => (await own.get(`/api/classes/${classId}/sessions`).expect(200)).body.sessions
+  const [written] = (await write(cell(tern, columns[0]!, 10), cell(plover, columns[0]!, 9)).expect(200)).body.written
+  await write(cell(tern, columns[1]!, 11)).expect(200)
+  expect((await listed()).map((s: { pupils: number }) => s.pupils)).toEqual([2])
+  // A value that was cleared is none.
+  await write(cell(written.pupil, columns[0]!, null, written.id)).expect(200)
+  await write(cell(tern, columns[1]!, null, (await valueAt(tern, columns[1]!))!.id)).expect(200)
+  expect((await listed()).map((s: { pupils: number }) => s.pupils)).toEqual([1])
+  await server.db('publications').update({ created_at: server.db.raw("now() - interval '7 days'") })
+  const { publication } = await sentSession(own, recorded())
+  expect((await listed()).map((s: { id: string }) => s.id)).toEqual([publication.id, sent.publication.id])
 })
 
 describe('tests over dates', () => {

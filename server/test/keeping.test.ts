@@ -54,6 +54,10 @@ describe('history', () => {
     await save(id, 3, 'Fourth')
     await save(id, 4, 'Fifth')
     expect((await versions(id)).map((v: { title: string }) => v.title)).toEqual(['Fifth', 'Third'])
+    // A clock that was set back by an hour is not within ten minutes either.
+    await age(id, -60)
+    await save(id, 5, 'Sixth')
+    expect((await versions(id)).map((v: { title: string }) => v.title)).toEqual(['Sixth', 'Fifth', 'Third'])
   })
 
   it('closes a state when it is left, named or sent out', async () => {
@@ -70,6 +74,16 @@ describe('history', () => {
       ['Second', 'named', 'Before the storm'],
       ['Springs', 'edit', null],
     ])
+  })
+
+  it('remembers why a state was closed when its editor is left afterwards', async () => {
+    const id = await made()
+    await own.post(`/api/workouts/${id}/publications`).send({ revision: 1, days: 7 }).expect(200)
+    await own.post(`/api/workouts/${id}/versions`).send({}).expect(200)
+    expect((await versions(id)).map((v: { reason: string }) => v.reason)).toEqual(['published'])
+    expect((await own.get(`/api/workouts/${id}/last-sent`).expect(200)).body.document).toMatchObject({
+      title: 'Springs',
+    })
   })
 
   it('gives every state back as it was, and lets it be named and unnamed', async () => {
@@ -124,6 +138,10 @@ describe('the bin', () => {
       .db('workouts')
       .where({ id: old })
       .update({ removed_at: server.db.raw(`now() - interval '31 days'`) })
+    await server
+      .db('workouts')
+      .where({ id: young })
+      .update({ removed_at: server.db.raw(`now() - interval '29 days 23 hours'`) })
     expect((await own.get('/api/bin')).body.workouts.map((w: { id: string }) => w.id)).toEqual([young])
     expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { workouts: 1 } })
     expect(await server.db('workouts').where({ id: old })).toEqual([])
