@@ -18,8 +18,6 @@ const plugins = () => [vue(), vuetify({ autoImport: true })]
 
 export default defineConfig({
   test: {
-    // What is made of a source for Node is kept from run to run.
-    experimental: { fsModuleCache: true, fsModuleCachePath: '.cache/vitest' },
     projects: [
       {
         test: {
