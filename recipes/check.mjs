@@ -1,7 +1,7 @@
 /** *A new check*: a title nobody can read from the back row. */
 export const newCheck = {
   title: 'a new check',
-  follow({ write, add, run }) {
+  follow({ write, add, run, compile }) {
     add('core/src/checks/rule.ts', "  'long-talk',", "  'long-title',")
     write(
       'core/src/checks/rules/shape/longTitle.ts',
@@ -62,18 +62,7 @@ export const longTitle: Rule = {
       'const cases: Record<RuleId,',
       "  'long-title': {\n    breaks: () => ({ ...session(head(22)), title: 'x'.repeat(61) }),\n    near: () => ({ ...session(head(22)), title: 'x'.repeat(60) }),\n  },",
     )
-    run(
-      'node',
-      'node_modules/typescript-native/bin/tsc',
-      '-b',
-      'core',
-      'library',
-      'contract',
-      'plans',
-      '.',
-      'cli',
-      'server',
-    )
+    compile()
     run('vitest', 'run', '--project', 'core', 'core/test/checks.test.ts')
     run('npm', 'run', '-s', 'checks')
   },

@@ -1,7 +1,7 @@
 /** *A form of work*: `wait`, in which nothing is done for a while. */
 export const form = {
   title: 'a form of work',
-  follow({ write, add, run }) {
+  follow({ write, add, run, compile }) {
     const folder = 'core/src/forms/wait'
     write(
       `${folder}/schema.ts`,
@@ -119,18 +119,7 @@ it('is read, timed, printed and sent home', () => {
 })
 `,
     )
-    run(
-      'node',
-      'node_modules/typescript-native/bin/tsc',
-      '-b',
-      'core',
-      'library',
-      'contract',
-      'plans',
-      '.',
-      'cli',
-      'server',
-    )
+    compile()
     run('vue-tsc', '-p', 'web')
     run('vitest', 'run', '--project', 'web', 'web/test/playerForms.test.ts')
     run(

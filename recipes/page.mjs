@@ -1,7 +1,7 @@
 /** *A page* of the teacher's: one that says the hour. */
 export const page = {
   title: 'a page',
-  follow({ write, add, run }) {
+  follow({ write, add, run, compile }) {
     write(
       'web/src/measures/HourPage.vue',
       `<script setup lang="ts">
@@ -35,7 +35,7 @@ const { t } = useI18n()
       "      import('../src/measures/HourPage.vue'),",
     )
     run('oxfmt', 'web/src', 'web/test')
-    run('node', 'node_modules/typescript-native/bin/tsc', '-b', 'core', 'library', 'contract', 'plans')
+    compile()
     run('vue-tsc', '-p', 'web')
     run('eslint', 'web/src/measures/*.vue', '--max-warnings', '0')
     run('oxlint', '-c', 'oxlint.config.js', 'web/src')

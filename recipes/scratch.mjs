@@ -33,7 +33,7 @@ function linkPackages(from, to) {
  * Opens a scratch copy of what is tracked and changed.
  *
  * @returns {{ write: (path: string, text: string) => void, add: (path: string, after: string | RegExp, text: string) => void,
- *   run: (program: string, ...words: string[]) => string, close: () => void }}
+ *   run: (program: string, ...words: string[]) => string, compile: () => void, close: () => void }}
  */
 export function openScratch() {
   const folder = mkdtempSync(join(tmpdir(), 'esfuerzo-recipe-'))
@@ -45,7 +45,17 @@ export function openScratch() {
     writeFileSync(join(folder, file), readFileSync(join(root, file)))
   }
   for (const at of ['', ...workspaces]) linkPackages(join(root, at, 'node_modules'), join(folder, at, 'node_modules'))
+  function run(program, ...words) {
+    const bin = join(folder, 'node_modules', '.bin')
+    const env = { ...process.env, NO_COLOR: '1', PATH: `${bin}:${process.env.PATH}` }
+    try {
+      return execFileSync(program, words, { cwd: folder, encoding: 'utf8', stdio: 'pipe', env, maxBuffer: 2 ** 28 })
+    } catch (error) {
+      throw new Error(`${program} ${words.join(' ')}\n${error.stdout}${error.stderr}`, { cause: error })
+    }
+  }
   return {
+    run,
     write(path, text) {
       mkdirSync(join(folder, dirname(path)), { recursive: true })
       writeFileSync(join(folder, path), text)
@@ -57,14 +67,10 @@ export function openScratch() {
       if (at < 0) throw new Error(`${path} has no line with ${after} to put something after`)
       writeFileSync(join(folder, path), lines.toSpliced(at + 1, 0, text).join('\n'))
     },
-    run(program, ...words) {
-      const bin = join(folder, 'node_modules', '.bin')
-      const env = { ...process.env, NO_COLOR: '1', PATH: `${bin}:${process.env.PATH}` }
-      try {
-        return execFileSync(program, words, { cwd: folder, encoding: 'utf8', stdio: 'pipe', env, maxBuffer: 2 ** 28 })
-      } catch (error) {
-        throw new Error(`${program} ${words.join(' ')}\n${error.stdout}${error.stderr}`, { cause: error })
-      }
+    /** The compiler over everything but the pages. */
+    compile() {
+      const native = join('node_modules', 'typescript-native', 'bin', 'tsc')
+      run('node', native, '-b', 'core', 'library', 'contract', 'plans', '.', 'cli', 'server')
     },
     close: () => rmSync(folder, { recursive: true, force: true }),
   }

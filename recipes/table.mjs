@@ -1,7 +1,7 @@
 /** *A table whose rows belong to a teacher*, with *A migration* and *An export*: notes. */
 export const table = {
   title: 'a table, its migration and its export',
-  follow({ write, add, run }) {
+  follow({ write, add, run, compile }) {
     write(
       'server/migrations/notes.ts',
       `import type { Knex } from 'knex'
@@ -63,18 +63,7 @@ it('are hers alone, and in her export', async () => {
 })
 `,
     )
-    run(
-      'node',
-      'node_modules/typescript-native/bin/tsc',
-      '-b',
-      'core',
-      'library',
-      'contract',
-      'plans',
-      '.',
-      'cli',
-      'server',
-    )
+    compile()
     run('oxlint', '-c', 'oxlint.config.js', 'server/src')
     const tests = ['notes', 'rights', 'backup', 'migration'].map((name) => `server/test/${name}.test.ts`)
     run('vitest', 'run', '--project', 'server', ...tests)

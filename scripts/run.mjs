@@ -64,8 +64,12 @@ export function lint(root) {
   )
 }
 
-/** All that the compiler of the pages reads of ours: them, and the declarations of what they stand on. */
-const readByPages = ['web', '.cache/types/core', '.cache/types/contract', '.cache/types/library', '.cache/types/plans']
+/** Everything of ours that the compiler of the pages reads: the pages, the declarations below them, and what their tests share. */
+const readByPages = [
+  'web',
+  'core/test',
+  ...['core', 'contract', 'library', 'plans'].map((workspace) => `.cache/types/${workspace}`),
+]
 
 /**
  * The compiler: the native one over all but the pages, and vue-tsc, which there is for the one before only, over those. Reading all that
