@@ -1,8 +1,13 @@
-import { afterAll, vi } from 'vitest'
+import { disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
+import { afterAll, afterEach, vi } from 'vitest'
 
 // What is waited for comes when it comes: a busy machine is no failure. The test's own time is the bound.
 const waitFor = vi.waitFor.bind(vi)
 vi.waitFor = (callback) => waitFor(callback, { timeout: 100_000, interval: 20 })
+
+// A page that is left mounted goes on asking for frames, also of the next file's window.
+disableAutoUnmount()
+enableAutoUnmount(afterEach)
 
 // Files share their modules: what one still waits for when it is over, an autosave, is none of the next one's.
 const pending = ((globalThis as { pending?: Set<ReturnType<typeof setTimeout>> }).pending ??= watchTimers())
