@@ -1,7 +1,12 @@
 import { createPinia, setActivePinia } from 'pinia'
+import type { Component } from 'vue'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { cellsFor } from '../../core/src/library/cellsFor.ts'
 import { addStation, newSession, partOf, setDetails, type Session } from '@esfuerzo/core'
+import { useSession } from '../src/compose/session/useSession.ts'
+import ConflictDialog from '../src/documents/ConflictDialog.vue'
+import { differenceLines } from '../src/documents/differenceLines.ts'
+import { i18n } from '../src/words/i18n.ts'
 import { useComposer } from './support/composer.ts'
 import { library } from '../src/repertoire/library.ts'
 import { open, Refusal, serve, type Answers } from './support/pages.ts'
@@ -63,8 +68,13 @@ describe('earlier states', () => {
 })
 
 describe('a session changed here and elsewhere', () => {
-  const dialog = async () =>
-    open((await import('../src/compose/session/ConflictDialog.vue')).default, { modelValue: true })
+  const dialog = () =>
+    open(ConflictDialog as Component, {
+      modelValue: true,
+      store: useSession(),
+      differences: (from: Session, to: Session) => differenceLines(from, to, i18n.global.t),
+      noDifference: '',
+    })
   const theirs = setDetails(now, { minutes: 35 })
 
   it('shows what each changed, and lets mine go on with theirs kept as a session of its own', async () => {

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { mdiHistory, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js'
-import { useEventListener } from '@vueuse/core'
-import { hasStations } from '@esfuerzo/core'
+import { mdiHistory, mdiPlay } from '@mdi/js'
+import { hasStations, type Session } from '@esfuerzo/core'
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
+import DocumentPage from '../documents/DocumentPage.vue'
+import { differenceLines } from '../documents/differenceLines.ts'
+import { i18n } from '../words/i18n.ts'
 import LanesPanel from './lanes/LanesPanel.vue'
 import MessageBar from './MessageBar.vue'
 import { playFrom } from './playFrom.ts'
 import RunningOrder from './order/RunningOrder.vue'
-import SaveMark from '../documents/SaveMark.vue'
 import ShortcutSheet from './cursor/ShortcutSheet.vue'
 import { useSession } from './session/useSession.ts'
 import { useMessages } from './useMessages.ts'
@@ -25,11 +26,9 @@ import { useOtherTab } from './session/useOtherTab.ts'
 import { useShortcuts } from './cursor/useShortcuts.ts'
 
 // What is not on screen at first comes when it is wanted.
-const ConflictDialog = defineAsyncComponent(() => import('./session/ConflictDialog.vue'))
 const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
 const PasteText = defineAsyncComponent(() => import('./edits/PasteText.vue'))
 const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
-const OfferedDrafts = defineAsyncComponent(() => import('../documents/OfferedDrafts.vue'))
 
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
@@ -48,7 +47,6 @@ const tab = ref<PanelTab>(wantedTab ?? 'moves')
 const panelOpen = ref(wantedTab !== undefined)
 const details = ref(false)
 const past = ref(false)
-const conflict = ref(false)
 const keys = ref(false)
 const order = useTemplateRef('order')
 const panelView = useTemplateRef('panelView')
@@ -92,8 +90,6 @@ useShortcuts({
   play: () => void onPlay(),
   text: () => void show('text'),
 })
-useEventListener('beforeunload', () => void session.flush())
-onBeforeRouteLeave(() => session.leave())
 
 /** Nothing is in it yet: somebody may draft it. */
 const isEmpty = computed(() =>
@@ -108,11 +104,7 @@ const aim = computed(() => {
     t('compose.minutes', { n: minutes }),
   ].join(' · ')
 })
-async function onKeepBoth() {
-  const copy = await session.keepBoth()
-  await session.open(props.id)
-  await router.push({ name: 'compose', params: { id: copy } })
-}
+const linesOf = (from: Session, to: Session) => differenceLines(from, to, i18n.global.t)
 async function onHandOut() {
   if (await session.flush()) await router.push({ name: 'handout', params: { id: props.id } })
 }
@@ -130,118 +122,64 @@ async function onPlay() {
 </script>
 
 <template>
-  <main v-if="session.loadError" class="state">
-    <h1>{{ t('compose.cannotOpen') }}</h1>
-    <p>{{ t(`errors.${session.loadError}`) }}</p>
-    <v-btn class="main" @click="session.open(id)">{{ t('tryAgain') }}</v-btn>
-  </main>
-  <main v-else-if="session.loading" class="state">
-    <p class="quiet">{{ t('loading') }}</p>
-  </main>
-  <div v-else class="composer" :class="{ wide: tab === 'text' && !tool }">
-    <main>
-      <header>
-        <h1>
-          <button type="button" class="title" :title="t('compose.details')" @click="details = true">
-            {{ session.document.title }}
-          </button>
-        </h1>
-        <SaveMark
-          :state="session.saveState"
-          :detail="session.saveDetail"
-          @keep-both="onKeepBoth"
-          @compare="conflict = true"
-          @save="session.flush()"
-        />
-        <span class="grow" />
-        <v-btn
-          :icon="mdiUndo"
-          :disabled="!session.canUndo"
-          :aria-label="t('undo')"
-          :title="`${t('undo')} (Ctrl Z)`"
-          @click="session.undo()"
-        />
-        <v-btn
-          :icon="mdiRedo"
-          :disabled="!session.canRedo"
-          :aria-label="t('redo')"
-          :title="`${t('redo')} (Ctrl Shift Z)`"
-          @click="session.redo()"
-        />
-        <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="show('text')">{{
-          t('compose.whiteboard')
-        }}</v-btn>
-        <v-btn :icon="mdiHistory" :aria-label="t('history.title')" :title="t('history.title')" @click="past = true" />
-        <v-btn :prepend-icon="mdiPlay" :title="`${t('compose.tryIt')} (P)`" @click="onPlay">{{
-          t('compose.tryIt')
-        }}</v-btn>
-        <v-btn class="main" @click="onHandOut">{{ t('compose.handOut') }}</v-btn>
-      </header>
-      <p class="aim quiet">
-        <span class="aim-text">{{ aim }}</span>
-        <button type="button" class="link" @click="details = true">{{ t('compose.details') }}</button>
-      </p>
-      <p v-if="elsewhere" class="elsewhere" role="alert">{{ t('compose.otherTab') }}</p>
-      <LanesPanel />
-      <p v-if="isEmpty" class="card begin">
-        {{ t('draft.empty') }}
-        <v-btn :to="{ name: 'draft', query: { session: id } }">{{ t('draft.title') }}</v-btn>
-      </p>
-      <RunningOrder ref="order" class="order" @edit="show('edit')" @pick="show('edit', false)" />
-      <p class="quiet hint">
-        {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
-      </p>
-    </main>
-    <p class="out-of-sight" aria-live="polite">{{ messages.said }}</p>
-    <ComposePanel ref="panelView" v-model="tab" v-model:open="panelOpen" @play="onPlay" />
-    <DetailsDialog v-if="details" v-model="details" />
-    <ShortcutSheet v-model="keys" />
-    <PasteText v-if="edits.toLookAt !== undefined" />
-    <HistoryDialog v-if="past" v-model="past" />
-    <OfferedDrafts
-      v-if="session.offered.length"
-      :offered="session.offered"
-      :copy="session.copyOffered"
-      :drop="session.dropOffered"
-    />
-    <ConflictDialog v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
-    <MessageBar />
-  </div>
+  <DocumentPage
+    :id="id"
+    class="composer"
+    :class="{ wide: tab === 'text' && !tool }"
+    :store="session"
+    :cannot-open="t('compose.cannotOpen')"
+    :differences="linesOf"
+    :no-difference="t('conflict.nothing')"
+  >
+    <template #title>
+      <button type="button" class="title" :title="t('compose.details')" @click="details = true">
+        {{ session.document.title }}
+      </button>
+    </template>
+    <template #actions>
+      <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="show('text')">{{
+        t('compose.whiteboard')
+      }}</v-btn>
+      <v-btn :icon="mdiHistory" :aria-label="t('history.title')" :title="t('history.title')" @click="past = true" />
+      <v-btn :prepend-icon="mdiPlay" :title="`${t('compose.tryIt')} (P)`" @click="onPlay">{{
+        t('compose.tryIt')
+      }}</v-btn>
+      <v-btn class="main" @click="onHandOut">{{ t('compose.handOut') }}</v-btn>
+    </template>
+    <p class="aim quiet">
+      <span class="aim-text">{{ aim }}</span>
+      <button type="button" class="link" @click="details = true">{{ t('compose.details') }}</button>
+    </p>
+    <p v-if="elsewhere" class="elsewhere" role="alert">{{ t('compose.otherTab') }}</p>
+    <LanesPanel />
+    <p v-if="isEmpty" class="card begin">
+      {{ t('draft.empty') }}
+      <v-btn :to="{ name: 'draft', query: { session: id } }">{{ t('draft.title') }}</v-btn>
+    </p>
+    <RunningOrder ref="order" class="order" @edit="show('edit')" @pick="show('edit', false)" />
+    <p class="quiet hint">
+      {{ t('compose.hint') }} <button type="button" class="link" @click="keys = true">{{ t('keys.title') }}</button>
+    </p>
+    <template #panel>
+      <p class="out-of-sight" aria-live="polite">{{ messages.said }}</p>
+      <ComposePanel ref="panelView" v-model="tab" v-model:open="panelOpen" @play="onPlay" />
+      <DetailsDialog v-if="details" v-model="details" />
+      <ShortcutSheet v-model="keys" />
+      <PasteText v-if="edits.toLookAt !== undefined" />
+      <HistoryDialog v-if="past" v-model="past" />
+      <MessageBar />
+    </template>
+  </DocumentPage>
 </template>
 
 <style scoped>
-.state {
-  padding: 48px;
-}
 .composer {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 300px;
-  min-height: 100vh;
+  --panel: 300px;
 }
 .composer.wide {
-  grid-template-columns: minmax(0, 1fr) 500px;
+  --panel: 500px;
 }
-main {
-  padding: 14px 18px;
-}
-header {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-}
-h1 {
-  min-width: 0;
-  font-size: 23px;
-  line-height: 1.15;
-}
-header :deep(.v-btn--icon) {
-  width: 40px;
-}
-header :deep(.v-btn:not(.v-btn--icon)) {
-  padding: 0 13px;
-}
-.title,
-.link {
+.title {
   border: 0;
   padding: 2px 0;
   background: none;
@@ -249,14 +187,6 @@ header :deep(.v-btn:not(.v-btn--icon)) {
   color: inherit;
   text-align: left;
   cursor: pointer;
-}
-.link {
-  color: var(--action);
-  font-weight: 700;
-  white-space: nowrap;
-}
-.grow {
-  flex: 1;
 }
 .begin {
   display: flex;
@@ -287,17 +217,5 @@ header :deep(.v-btn:not(.v-btn--icon)) {
 }
 .hint {
   font-size: 14px;
-}
-@media (max-width: 900px) {
-  .composer,
-  .composer.wide {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  main {
-    padding: 10px 12px;
-  }
-  header {
-    flex-wrap: wrap;
-  }
 }
 </style>

@@ -63,12 +63,19 @@ export interface Revisioned<T> {
   leave: () => Promise<void>
   keepBoth: () => Promise<string>
   keepMine: (theirs: Revision<T>) => Promise<void>
+  /** What the server has by now, to be looked at. @throws {CallError} */
+  readStored: () => Promise<Revision<T>>
   /** Work of other tabs that are gone, beside what was put on screen: each waits on the device until it is copied or given up. */
   offered: ComputedRef<readonly FoundWork<T>[]>
   /** Stores offered work as a document of its own; its id comes back. @throws {CallError} it is still there then */
   copyOffered: (work: FoundWork<T>) => Promise<string>
   /** Gives offered work up. */
   dropOffered: (work: FoundWork<T>) => Promise<void>
+}
+
+/** A store over it, as its pages have it. */
+export type RevisionedStore<T> = {
+  readonly [K in keyof Revisioned<T>]: Revisioned<T>[K] extends ComputedRef<infer V> ? V : Revisioned<T>[K]
 }
 
 /** A document on screen with its history, its saving, its drafts on the device, and a way out of a conflict. */
@@ -84,13 +91,14 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   /** The revision it was opened at: what was changed since is worth a state of its own. */
   let openedAt = 1
 
+  const readStored = () => parts.read(id.value)
   const history = useHistory<T>(parts.empty)
   const document = history.current
   const autosave = useAutosave<T>({
     document,
     revision,
     save: (now, from) => parts.save(id.value, { document: now, revision: from }),
-    reload: () => parts.read(id.value),
+    reload: readStored,
     keep: (now, sent) =>
       parts.drafts.keep(id.value, now && { revision: revision.value, document: now, ...(sent?.length && { sent }) }),
   })
@@ -207,7 +215,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     offered: shown(offered),
     copyOffered,
     dropOffered,
-    ...{ canUndo, canRedo, push, undo, redo, open, leave, keepBoth, keepMine },
+    ...{ canUndo, canRedo, push, undo, redo, open, leave, keepBoth, keepMine, readStored },
   }
 }
 

@@ -2,10 +2,10 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, minutesText, sessionView, type Language, type Session } from '@esfuerzo/core'
+import { minutesText, sessionView, type Language, type Session } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
 import type { PublicationInfo, SchoolClass } from '@esfuerzo/contract'
-import { differenceText } from '../documents/differenceText.ts'
+import { differenceLines } from '../documents/differenceLines.ts'
 import { client } from '../shared/client.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { sendingProblemText } from '../documents/sendingProblemText.ts'
@@ -37,7 +37,7 @@ const lanes = computed(() =>
 )
 const changes = computed(() => {
   const before = props.lastSent
-  return before ? differences(before, props.session).map((d) => differenceText(d, before, props.session, t)) : undefined
+  return before ? differenceLines(before, props.session, t) : undefined
 })
 const lookText = (look: SendingLook): string => {
   if (look.code !== 'check') return t(`handout.look.${look.code}`)

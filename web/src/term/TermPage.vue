@@ -1,21 +1,18 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js'
 import { useEventListener } from '@vueuse/core'
 import { DateTime } from 'luxon'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { onBeforeRouteLeave, useRouter } from 'vue-router'
-import { homeDays, type CoverageKind, type Term } from '@esfuerzo/core/term'
-import OfferedDrafts from '../documents/OfferedDrafts.vue'
-import SaveMark from '../documents/SaveMark.vue'
+import { changedDays, homeDays, type CoverageKind, type Term } from '@esfuerzo/core/term'
+import DocumentPage from '../documents/DocumentPage.vue'
 import { useRepertoire } from '../repertoire/store.ts'
 import { useSettings } from '../settings/store.ts'
 import { isTyping } from '../shared/isTyping.ts'
+import TabRow from '../shared/TabRow.vue'
 import CoverageTable from './CoverageTable.vue'
 import DayPanel from './DayPanel.vue'
 import PlanPanel from './PlanPanel.vue'
 import TermCalendar from './TermCalendar.vue'
-import TermConflict from './TermConflict.vue'
 import TermFields from './TermFields.vue'
 import TermMessage from './TermMessage.vue'
 import TermOut from './TermOut.vue'
@@ -29,18 +26,16 @@ import { useTermSessions } from './useTermSessions.ts'
 /** A term: its weeks by home days, what it covers, a plan for it, its calendar. */
 const props = defineProps<{ id: string }>()
 const { t, locale } = useI18n()
-const router = useRouter()
 const store = useTerm()
 const repertoire = useRepertoire()
 const settings = useSettings()
-const term = computed(() => store.term)
+const term = computed(() => store.document)
 const { summaries, titles, profiles, problem, gone, load, profile } = useTermSessions(term)
 
 const tabs = ['day', 'coverage', 'plan', 'calendar', 'details'] as const
 const tab = ref<(typeof tabs)[number]>('day')
 const today = DateTime.now().toISODate()
 const chosen = ref('')
-const conflict = ref(false)
 const dayView = useTemplateRef('dayView')
 
 const { done, children, onlyDone, held, facts, findings } = useTermCoverage(() => props.id, term, profiles, gone)
@@ -70,8 +65,6 @@ watch(
     if (!homeDays(term.value).some((d) => d.date === chosen.value)) chosen.value = firstDay()
   },
 )
-useEventListener('beforeunload', () => void store.flush())
-onBeforeRouteLeave(() => store.leave())
 useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
   const key = event.key.toLowerCase()
@@ -103,10 +96,10 @@ function onEnter() {
 }
 
 const { making, failed, make: makeStep } = useNextStep(load)
-async function onKeepBoth() {
-  conflict.value = false
-  const copy = await store.keepBoth()
-  await router.push({ name: 'term', params: { id: copy } })
+/** Which days differ, in one line. */
+function linesOf(from: Term, to: Term): string[] {
+  const days = changedDays(from, to).map((date) => DateTime.fromISO(date).setLocale(locale.value).toFormat('ccc d LLL'))
+  return days.length ? [days.join(', ')] : []
 }
 const lead = computed(() => {
   const { starts, weeks } = term.value
@@ -116,198 +109,108 @@ const lead = computed(() => {
 </script>
 
 <template>
-  <main v-if="store.loadError" class="state">
-    <h1>{{ t('term.cannotOpen') }}</h1>
-    <p>{{ t(`errors.${store.loadError}`) }}</p>
-    <v-btn class="main" @click="store.open(id)">{{ t('tryAgain') }}</v-btn>
-  </main>
-  <main v-else-if="store.loading" class="state">
-    <p class="quiet">{{ t('loading') }}</p>
-  </main>
-  <div v-else class="term">
-    <main>
-      <header>
-        <h1>{{ term.title }}</h1>
-        <SaveMark
-          :state="store.saveState"
-          :detail="store.saveDetail"
-          @keep-both="onKeepBoth"
-          @compare="conflict = true"
-          @save="store.flush()"
+  <DocumentPage
+    :id="id"
+    class="term"
+    :store="store"
+    :cannot-open="t('term.cannotOpen')"
+    :differences="linesOf"
+    :no-difference="t('term.otherChanges')"
+  >
+    <template #actions>
+      <v-btn class="main" @click="tab = 'plan'">{{ t('term.plan.title') }}</v-btn>
+    </template>
+    <p class="quiet lead">{{ lead }}</p>
+    <p v-if="store.found" role="status">{{ t(`messages.${store.found}`) }}</p>
+    <p v-if="problem || failed" class="care" role="alert">
+      {{ t(`errors.${problem || failed}`) }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
+    </p>
+    <p v-if="gone.size" class="care-note">{{ t('term.goneSome', { n: gone.size }) }}</p>
+    <TermWeeks
+      v-model="chosen"
+      :term="term"
+      :titles="titles"
+      :gone="gone"
+      :facts="facts"
+      :done="done"
+      :children="children"
+      :today="today"
+      @put="put"
+      @move="move"
+      @clear="clear"
+      @pin="pin"
+      @free="free"
+      @enter="onEnter"
+    />
+    <p class="quiet hint">{{ t('term.hint') }}</p>
+    <template #panel
+      ><aside :aria-label="t('term.panel')">
+        <TabRow
+          :names="tabs"
+          :chosen="tab"
+          :label="t('term.panel')"
+          :text="(name) => t(`term.tab.${name}`)"
+          @choose="tab = $event"
         />
-        <span class="grow" />
-        <v-btn
-          :icon="mdiUndo"
-          :disabled="!store.canUndo"
-          :aria-label="t('undo')"
-          :title="`${t('undo')} (Ctrl Z)`"
-          @click="store.undo()"
-        />
-        <v-btn
-          :icon="mdiRedo"
-          :disabled="!store.canRedo"
-          :aria-label="t('redo')"
-          :title="`${t('redo')} (Ctrl Shift Z)`"
-          @click="store.redo()"
-        />
-        <v-btn class="main" @click="tab = 'plan'">{{ t('term.plan.title') }}</v-btn>
-      </header>
-      <p class="quiet lead">{{ lead }}</p>
-      <p v-if="store.found" role="status">{{ t(`messages.${store.found}`) }}</p>
-      <OfferedDrafts
-        v-if="store.offered.length"
-        :offered="store.offered"
-        :copy="store.copyOffered"
-        :drop="store.dropOffered"
-      />
-      <p v-if="problem || failed" class="care" role="alert">
-        {{ t(`errors.${problem || failed}`) }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn>
-      </p>
-      <p v-if="gone.size" class="care-note">{{ t('term.goneSome', { n: gone.size }) }}</p>
-      <TermWeeks
-        v-model="chosen"
-        :term="term"
-        :titles="titles"
-        :gone="gone"
-        :facts="facts"
-        :done="done"
-        :children="children"
-        :today="today"
-        @put="put"
-        @move="move"
-        @clear="clear"
-        @pin="pin"
-        @free="free"
-        @enter="onEnter"
-      />
-      <p class="quiet hint">{{ t('term.hint') }}</p>
-    </main>
-    <aside :aria-label="t('term.panel')">
-      <div class="tabs" role="tablist" :aria-label="t('term.panel')">
-        <button
-          v-for="name in tabs"
-          :id="`tab-${name}`"
-          :key="name"
-          type="button"
-          role="tab"
-          :aria-selected="tab === name"
-          :aria-controls="`panel-${name}`"
-          @click="tab = name"
-        >
-          {{ t(`term.tab.${name}`) }}
-        </button>
-      </div>
-      <div :id="`panel-${tab}`" class="panel" role="tabpanel" :aria-labelledby="`tab-${tab}`">
-        <template v-if="tab === 'day'">
-          <p v-if="gap" class="gap">
-            {{ t('term.fills') }}
-            <button type="button" class="link" @click="gap = undefined">{{ t('term.showAll') }}</button>
-          </p>
-          <DayPanel
-            ref="dayView"
+        <div :id="`panel-${tab}`" class="panel" role="tabpanel" :aria-labelledby="`tab-${tab}`">
+          <template v-if="tab === 'day'">
+            <p v-if="gap" class="gap">
+              {{ t('term.fills') }}
+              <button type="button" class="link" @click="gap = undefined">{{ t('term.showAll') }}</button>
+            </p>
+            <DayPanel
+              ref="dayView"
+              :term="term"
+              :date="chosen"
+              :sessions="offered"
+              :titles="titles"
+              @put="put($event, chosen)"
+              @clear="clear(chosen)"
+              @pin="pin(chosen)"
+              @free="free(chosen)"
+              @step="makeStep(chosen)"
+            />
+            <p v-if="making" class="quiet">{{ t('tools.working') }}</p>
+          </template>
+          <template v-else-if="tab === 'coverage'">
+            <label class="only"><input v-model="onlyDone" type="checkbox" /> {{ t('term.onlyDone') }}</label>
+            <CoverageTable :coverage="held" :weeks="term.weeks" :findings="findings" @gap="onGap" />
+          </template>
+          <PlanPanel
+            v-else-if="tab === 'plan'"
             :term="term"
-            :date="chosen"
-            :sessions="offered"
+            :sessions="summaries ?? []"
             :titles="titles"
-            @put="put($event, chosen)"
-            @clear="clear(chosen)"
-            @pin="pin(chosen)"
-            @free="free(chosen)"
-            @step="makeStep(chosen)"
+            :profiles="profiles"
+            :today="today"
+            @change="onChange"
+            @take="store.push($event)"
           />
-          <p v-if="making" class="quiet">{{ t('tools.working') }}</p>
-        </template>
-        <template v-else-if="tab === 'coverage'">
-          <label class="only"><input v-model="onlyDone" type="checkbox" /> {{ t('term.onlyDone') }}</label>
-          <CoverageTable :coverage="held" :weeks="term.weeks" :findings="findings" @gap="onGap" />
-        </template>
-        <PlanPanel
-          v-else-if="tab === 'plan'"
-          :term="term"
-          :sessions="summaries ?? []"
-          :titles="titles"
-          :profiles="profiles"
-          :today="today"
-          @change="onChange"
-          @take="store.push($event)"
-        />
-        <template v-else-if="tab === 'calendar'">
-          <TermCalendar :id="id" />
-          <TermMessage :id="id" :term="term" :titles="titles" :date="chosen" />
-          <TermOut :term="term" :titles="titles" />
-        </template>
-        <TermFields v-else :term="term" :sessions="summaries ?? []" :titles="titles" @change="onChange" />
-      </div>
-    </aside>
-    <TermConflict v-if="conflict" v-model="conflict" @keep-both="onKeepBoth" />
-  </div>
+          <template v-else-if="tab === 'calendar'">
+            <TermCalendar :id="id" />
+            <TermMessage :id="id" :term="term" :titles="titles" :date="chosen" />
+            <TermOut :term="term" :titles="titles" />
+          </template>
+          <TermFields v-else :term="term" :sessions="summaries ?? []" :titles="titles" @change="onChange" />
+        </div></aside
+    ></template>
+  </DocumentPage>
 </template>
 
 <style scoped>
-.state {
-  padding: 48px;
-}
 .term {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 430px;
-  min-height: 100vh;
+  --panel: 430px;
 }
-main {
-  padding: 20px 20px 40px;
-  min-width: 0;
-}
-header {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-}
-h1 {
-  min-width: 0;
-  font-size: 28px;
-}
-h1,
 .lead {
   margin: 0;
-}
-.lead {
   padding-bottom: 10px;
-}
-.grow {
-  flex: 1;
 }
 .hint {
   margin: 8px 4px;
 }
 aside {
-  position: sticky;
-  top: 0;
-  height: 100vh;
   overflow-y: auto;
-  padding: 14px 16px 32px;
-  border-left: 1px solid var(--line);
-  background: var(--card);
-  min-width: 0;
-}
-.tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 16px;
-  border-bottom: 1px solid var(--line);
-  margin-bottom: 12px;
-}
-.tabs button {
-  border: 0;
-  background: none;
-  color: var(--quiet);
-  font: inherit;
-  padding: 4px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
-.tabs [aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-color: var(--action);
+  padding-bottom: 32px;
 }
 .gap {
   margin: 0 0 10px;
@@ -332,17 +235,6 @@ aside {
   }
   .term {
     display: block;
-  }
-}
-@media (max-width: 1000px) {
-  .term {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  aside {
-    position: static;
-    height: auto;
-    border-left: 0;
-    border-top: 1px solid var(--line);
   }
 }
 </style>

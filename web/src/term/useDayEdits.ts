@@ -4,7 +4,7 @@ import { useTerm } from './useTerm.ts'
 /** What is done with the days of a term, a step each that can be taken back. */
 export function useDayEdits(titleOf: (session: string) => string | undefined) {
   const store = useTerm()
-  const isPinned = (date: string) => store.term.places.some((p) => p.date === date && p.pinned)
+  const isPinned = (date: string) => store.document.places.some((p) => p.date === date && p.pinned)
   return {
     put: (session: string, date: string) =>
       store.edit((now) => placeSession(now, date, { session, title: (titleOf(session) ?? '').slice(0, 120) })),

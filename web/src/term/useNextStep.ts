@@ -19,7 +19,7 @@ export function useNextStep(load: () => Promise<void>) {
   const failed = ref('')
 
   async function make(date: string): Promise<void> {
-    const place = store.term.places.find((p) => p.date === date)
+    const place = store.document.places.find((p) => p.date === date)
     if (!place?.session) return
     making.value = true
     failed.value = ''
@@ -27,12 +27,12 @@ export function useNextStep(load: () => Promise<void>) {
       const params = { id: place.session }
       const [{ document }, { times }] = await Promise.all([
         client('readSession', { params }),
-        client('readCameBack', { params, query: { class: store.term.class } }),
+        client('readCameBack', { params, query: { class: store.document.class } }),
       ])
       const cameBack = Object.fromEntries(
         document.groups.map(({ id }) => [id, times.map((time) => time.lanes[id] ?? [])]),
       )
-      const coming = comingsBefore(store.term, place)
+      const coming = comingsBefore(store.document, place)
       const stepped = await coreDoor.run('termStep', document, { coming, cameBack })
       const { id } = await client('createSession', { body: { document: stepped } })
       store.edit((now) => madeFor(now, place.id, id))

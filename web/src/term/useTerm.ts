@@ -10,7 +10,7 @@ import { i18n } from '../words/i18n.ts'
 export const useTerm = defineStore('term', () => {
   /** What became of work that was found again. */
   const found = ref<'restored' | 'copied' | 'theirsCopied' | 'notCopied'>()
-  const { document: term, ...rest } = useRevisioned<Term>({
+  const revisioned = useRevisioned<Term>({
     empty: newTerm('…', '2027-01-04'),
     read: (id) => client('readTerm', { params: { id } }),
     save: async (id, body) => (await client('saveTerm', { params: { id }, body })).revision,
@@ -23,6 +23,7 @@ export const useTerm = defineStore('term', () => {
     onFound: (what) => (found.value = what),
   })
   /** Changes the term by one edit; what changes nothing is no step back. */
-  const edit = (change: (term: Term) => Term, merge?: string): void => rest.push(change(term.value), merge)
-  return { ...rest, term, found, edit }
+  const edit = (change: (term: Term) => Term, merge?: string): void =>
+    revisioned.push(change(revisioned.document.value), merge)
+  return { ...revisioned, found, edit }
 })

@@ -3,6 +3,7 @@ import { computed, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import OpenTool from '../tools/OpenTool.vue'
 import { useTool } from '../tools/useTool.ts'
+import TabRow from '../../shared/TabRow.vue'
 import { panelTabs, tabNames, type PanelTab } from './tabs.ts'
 import { useChecks } from '../checks/useChecks.ts'
 import { usePanel } from './usePanel.ts'
@@ -20,6 +21,9 @@ const shown = useTemplateRef<{ focus?: () => void }>('shown')
 /** Only the editor of a row runs anything. */
 const listeners = computed(() => (tab.value === 'edit' ? { play: () => emit('play') } : {}))
 
+/** Its name, with how much there is to look at. */
+const textOf = (name: PanelTab) =>
+  t(`compose.tab.${name}`) + (name === 'look' && checks.toLookAt ? ` · ${checks.toLookAt}` : '')
 /** A tab that is pressed again on a narrow page is put away. */
 function onTab(name: PanelTab) {
   panel.close()
@@ -46,21 +50,7 @@ defineExpose({ focus })
       <OpenTool :tool="tool" />
     </div>
     <template v-else>
-      <div class="tabs" role="tablist" :aria-label="t('compose.panel')">
-        <button
-          v-for="name in tabNames"
-          :id="`tab-${name}`"
-          :key="name"
-          type="button"
-          role="tab"
-          :aria-selected="tab === name"
-          :aria-controls="`panel-${name}`"
-          @click="onTab(name)"
-        >
-          {{ t(`compose.tab.${name}`)
-          }}<template v-if="name === 'look' && checks.toLookAt"> · {{ checks.toLookAt }}</template>
-        </button>
-      </div>
+      <TabRow :names="tabNames" :chosen="tab" :label="t('compose.panel')" :text="textOf" @choose="onTab" />
       <div :id="`panel-${tab}`" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${tab}`">
         <component :is="panelTabs[tab]" ref="shown" v-on="listeners" />
       </div>
@@ -70,41 +60,13 @@ defineExpose({ focus })
 
 <style scoped>
 aside {
-  position: sticky;
-  top: 0;
-  height: 100vh;
-  background: var(--card);
-  border-left: 1px solid var(--line);
-  padding: 14px 14px 0;
   display: flex;
   flex-direction: column;
 }
-.tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 13px;
-  white-space: nowrap;
-  border-bottom: 1px solid var(--line);
-  margin-bottom: 12px;
-}
-.tabs button {
-  border: 0;
-  background: none;
-  color: var(--quiet);
-  font: inherit;
-  padding: 4px 0 8px;
-  border-bottom: 3px solid transparent;
-  cursor: pointer;
-}
 /* As wide with its number as without: no tab moves when one comes up. */
-#tab-look {
+aside :deep(#tab-look) {
   min-width: 124px;
   text-align: left;
-}
-.tabs [aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 700;
-  border-color: var(--action);
 }
 .panel {
   flex: 1;
@@ -112,17 +74,14 @@ aside {
   overflow-y: auto;
   display: flex;
   flex-direction: column;
-  margin: 0 -14px;
-  padding: 4px 14px 0;
+  margin: 0 -16px;
+  padding: 4px 16px 0;
 }
 @media (max-width: 900px) {
   aside {
     top: auto;
     bottom: 0;
     z-index: 8;
-    height: auto;
-    border-left: 0;
-    border-top: 1px solid var(--line);
     box-shadow: var(--shadow);
     padding-top: 8px;
   }

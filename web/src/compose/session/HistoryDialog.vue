@@ -2,13 +2,13 @@
 import { DateTime } from 'luxon'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { cleanText, differences, minutesText, sessionView, type Session } from '@esfuerzo/core'
+import { cleanText, minutesText, sessionView, type Session } from '@esfuerzo/core'
 import { callCode, type KeptRevision } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
 import { library } from '../../repertoire/library.ts'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
-import { differenceText } from '../../documents/differenceText.ts'
+import { differenceLines } from '../../documents/differenceLines.ts'
 import { rowsOf } from '../order/rows.ts'
 import { useSession } from './useSession.ts'
 import { useMessages } from '../useMessages.ts'
@@ -53,11 +53,7 @@ const label = (version: KeptRevision) =>
   version.name ?? (version.reason === 'published' ? t('history.published') : t('history.worked'))
 
 const differing = computed(() =>
-  shown.value
-    ? differences(shown.value.document, session.document).map((d) =>
-        differenceText(d, shown.value!.document, session.document, i18n.global.t),
-      )
-    : [],
+  shown.value ? differenceLines(shown.value.document, session.document, i18n.global.t) : [],
 )
 const rows = computed(() =>
   shown.value ? rowsOf(shown.value.document, library, i18n.global.t).filter((r) => r.kind !== 'empty') : [],

@@ -1,23 +1,24 @@
-<script setup lang="ts">
-import { computed, shallowRef, ref, watch } from 'vue'
+<script setup lang="ts" generic="T">
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { differences, type Session } from '@esfuerzo/core'
 import { callCode } from '@esfuerzo/contract'
-import { client } from '../../shared/client.ts'
-import { i18n } from '../../words/i18n.ts'
-import { differenceText } from '../../documents/differenceText.ts'
-import { useSession } from './useSession.ts'
+import type { Revision, RevisionedStore } from './useRevisioned.ts'
 
-/** A session that was changed here and elsewhere: what each changed, and which of the two goes on. Both stay. */
+/** A document that was changed here and elsewhere: what each changed, and which of the two goes on. Both stay. */
+const props = defineProps<{
+  store: RevisionedStore<T>
+  /** What differs between two states, a line each. */
+  differences: (from: T, to: T) => string[]
+  /** Said where that is nothing. */
+  noDifference: string
+}>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ keepBoth: [] }>()
 const { t } = useI18n()
-const session = useSession()
-const theirs = shallowRef<{ document: Session; revision: number }>()
+const theirs = shallowRef<Revision<T>>()
 const problem = ref('')
 
-watch(open, (on) => on && void load(), { immediate: true })
-async function tried(work: () => Promise<unknown>) {
+async function tried(work: () => Promise<unknown>): Promise<boolean> {
   problem.value = ''
   try {
     await work()
@@ -27,22 +28,17 @@ async function tried(work: () => Promise<unknown>) {
     return false
   }
 }
-// Declared, not assigned: the dialog is open when it is made.
-function load() {
-  return tried(async () => (theirs.value = await client('readSession', { params: { id: session.id } })))
-}
-const lines = (to: Session | undefined) =>
-  to ? differences(session.stored, to).map((d) => differenceText(d, session.stored, to, i18n.global.t)) : []
-const sides = computed(() => [
-  { name: t('conflict.here'), lines: lines(session.document) },
-  { name: t('conflict.there'), lines: lines(theirs.value?.document) },
-])
-function onKeepBoth() {
-  open.value = false
-  emit('keepBoth')
-}
+const load = () => tried(async () => (theirs.value = await props.store.readStored()))
+onMounted(load)
+const sides = computed(() => {
+  const { stored, document } = props.store
+  return [
+    { name: t('conflict.here'), lines: props.differences(stored, document) },
+    { name: t('conflict.there'), lines: theirs.value ? props.differences(stored, theirs.value.document) : [] },
+  ]
+})
 async function onKeepMine() {
-  if (theirs.value && (await tried(() => session.keepMine(theirs.value!)))) open.value = false
+  if (theirs.value && (await tried(() => props.store.keepMine(theirs.value!)))) open.value = false
 }
 </script>
 
@@ -59,14 +55,14 @@ async function onKeepMine() {
             <ul v-if="side.lines.length">
               <li v-for="line in side.lines" :key="line">{{ line }}</li>
             </ul>
-            <p v-else class="quiet">{{ t('conflict.nothing') }}</p>
+            <p v-else class="quiet">{{ noDifference }}</p>
           </section>
         </div>
       </v-card-text>
       <v-card-actions>
         <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
         <v-btn :disabled="!theirs" @click="onKeepMine">{{ t('conflict.keepMine') }}</v-btn>
-        <v-btn class="main" @click="onKeepBoth">{{ t('save.keepBoth') }}</v-btn>
+        <v-btn class="main" @click="emit('keepBoth')">{{ t('save.keepBoth') }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

@@ -1,4 +1,4 @@
-import { findBlock, stationsOf, type Difference, type Session } from '@esfuerzo/core'
+import { differences, findBlock, stationsOf, type Difference, type Session } from '@esfuerzo/core'
 import type { Words } from '../shared/words.ts'
 import { library } from '../repertoire/library.ts'
 
@@ -22,7 +22,7 @@ function partName(session: Session, { what, id }: Difference, t: Words): string 
  *
  * @example 'Changed: Squat jump (A, C)'
  */
-export function differenceText(difference: Difference, before: Session, after: Session, t: Words): string {
+function differenceText(difference: Difference, before: Session, after: Session, t: Words): string {
   const { kind, what, fields } = difference
   if (what === 'details')
     return t('difference.details', { fields: fields.map((f) => t(`difference.field.${f}`)).join(', ') })
@@ -31,3 +31,7 @@ export function differenceText(difference: Difference, before: Session, after: S
   const whom = kind === 'changed' && what === 'station' && letters.length ? ` (${letters.join(', ')})` : ''
   return `${t(`difference.${kind}`, { what: t(`difference.what.${what}`), name })}${whom}`
 }
+
+/** What differs between two states of a session, a line each. @example differenceLines(before, after, t) // ['Added: Lunge'] */
+export const differenceLines = (before: Session, after: Session, t: Words): string[] =>
+  differences(before, after).map((difference) => differenceText(difference, before, after, t))
