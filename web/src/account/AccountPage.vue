@@ -148,15 +148,6 @@ async function onDelete() {
   gap: 18px;
   align-items: start;
 }
-h1 {
-  font-size: 26px;
-}
-h2 {
-  font-size: 17px;
-}
-p {
-  margin: 0;
-}
 .card,
 .card form {
   display: grid;
@@ -171,9 +162,5 @@ p {
 .row {
   display: flex;
   gap: 10px;
-}
-.danger {
-  color: var(--care);
-  border-color: var(--care) !important;
 }
 </style>

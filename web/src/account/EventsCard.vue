@@ -57,16 +57,8 @@ const more = computed(() => (events.value?.length ?? 0) - shown.value.length)
   gap: 14px;
   padding: 16px;
 }
-h2 {
-  font-size: 17px;
-}
-p,
 ul {
   margin: 0;
-}
-ul {
-  padding: 0;
-  list-style: none;
 }
 li {
   display: flex;

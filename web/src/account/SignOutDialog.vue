@@ -44,9 +44,6 @@ ul {
 li {
   margin: 4px 0;
 }
-li a {
-  color: var(--action);
-}
 li .quiet {
   margin-left: 8px;
 }

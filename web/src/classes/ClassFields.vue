@@ -73,12 +73,4 @@ fieldset {
 legend {
   padding: 0 0 6px;
 }
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
-}
-p {
-  margin: 0;
-}
 </style>

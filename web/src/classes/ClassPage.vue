@@ -231,12 +231,6 @@ header {
   align-items: center;
   gap: 8px 16px;
 }
-h1 {
-  font-size: 26px;
-}
-h2 {
-  font-size: 17px;
-}
 p {
   margin: 4px 0 0;
 }
@@ -289,9 +283,5 @@ section {
   flex-wrap: wrap;
   align-items: center;
   gap: 12px;
-}
-.danger {
-  color: var(--care);
-  border-color: var(--care) !important;
 }
 </style>

@@ -104,12 +104,6 @@ header {
   align-items: center;
   gap: 16px;
 }
-h1 {
-  font-size: 26px;
-}
-h2 {
-  font-size: 17px;
-}
 p {
   margin: 4px 0 0;
 }
@@ -127,8 +121,6 @@ section h2 {
   padding: 0;
 }
 ul {
-  list-style: none;
-  margin: 0;
   padding: 4px 0;
 }
 li {

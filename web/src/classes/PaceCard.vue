@@ -61,10 +61,4 @@ section {
   justify-items: start;
   max-width: 760px;
 }
-h2 {
-  font-size: 17px;
-}
-p {
-  margin: 0;
-}
 </style>

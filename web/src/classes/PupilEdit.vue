@@ -79,9 +79,6 @@ const file = (as: 'json' | 'csv') => `/api/pupils/${props.pupil.id}/file?as=${as
   gap: 12px;
   padding: 8px 20px 20px;
 }
-p {
-  margin: 0;
-}
 .row {
   display: flex;
   flex-wrap: wrap;

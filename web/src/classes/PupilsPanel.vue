@@ -149,18 +149,11 @@ const inDays = (iso: string) => DateTime.fromISO(iso).toRelative({ locale: local
   gap: 18px;
   align-items: start;
 }
-.stack {
-  display: grid;
-  gap: 18px;
-}
 header {
   display: flex;
   justify-content: space-between;
   align-items: center;
   padding: 14px 16px;
-}
-h2 {
-  font-size: 17px;
 }
 .pad {
   padding: 14px 16px;
@@ -168,9 +161,6 @@ h2 {
 section.pad {
   display: grid;
   gap: 12px;
-}
-p {
-  margin: 0;
 }
 .propose {
   display: grid;
@@ -180,8 +170,6 @@ p {
   justify-content: start;
 }
 ul {
-  list-style: none;
-  margin: 0;
   padding: 0 0 6px;
 }
 li {

@@ -81,19 +81,8 @@ const ago = (iso: string) => DateTime.fromISO(iso).toRelative({ locale: locale.v
   gap: 12px;
   align-content: start;
 }
-h1 {
-  font-size: 26px;
-}
-p {
-  margin: 0;
-}
 .empty {
   padding: 16px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 li {
   display: grid;
@@ -107,12 +96,5 @@ li + li {
 }
 small {
   display: block;
-}
-a {
-  color: var(--action);
-}
-.danger {
-  color: var(--care);
-  border-color: var(--care) !important;
 }
 </style>

@@ -72,16 +72,11 @@ const rows = (document: Session) => rowsOf(document, library, i18n.global.t).fil
   gap: 12px;
   align-content: start;
 }
-p {
-  margin: 0;
-}
 .lanes {
   display: flex;
   gap: 16px;
 }
 ol {
-  list-style: none;
-  margin: 0;
   padding: 8px 16px;
 }
 li {

@@ -226,9 +226,6 @@ header {
   gap: 16px;
   margin-bottom: 18px;
 }
-h1 {
-  font-size: 26px;
-}
 .begin {
   display: flex;
   flex-wrap: wrap;
@@ -246,27 +243,12 @@ header p {
   margin: 0 0 14px;
   padding: 10px 16px;
 }
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-  gap: 18px;
-  align-items: start;
-}
-.stack {
-  display: grid;
-  gap: 18px;
-}
 section {
   padding: 14px 0 6px;
 }
 h2 {
   font-size: 17px;
   padding: 0 16px 8px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 .pad,
 .empty {

@@ -149,17 +149,8 @@ legend {
   background: var(--action-soft);
   border-color: var(--action);
 }
-input[type='radio'] {
-  accent-color: var(--action);
-  width: 18px;
-  height: 18px;
-  flex: none;
-}
 small {
   display: block;
   font-size: 13px;
-}
-p {
-  margin: 0;
 }
 </style>

@@ -60,11 +60,6 @@ const onDrop = (key: string) => {
 p {
   margin: 0 0 4px;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
   padding: 12px 0;
   border-top: 1px solid var(--hair);
@@ -76,8 +71,5 @@ li {
 }
 .head b {
   overflow-wrap: anywhere;
-}
-.grow {
-  flex: 1;
 }
 </style>

@@ -105,8 +105,6 @@ h2 {
   font-size: 18px;
 }
 ul {
-  list-style: none;
-  margin: 0;
   padding: 0 16px 10px;
 }
 li {
@@ -132,8 +130,5 @@ a:not(.v-btn) {
 a.quiet:not(.v-btn) {
   color: var(--quiet);
   font-weight: 400;
-}
-.grow {
-  flex: 1;
 }
 </style>

@@ -52,7 +52,7 @@ async function onKeepMine() {
         <div class="sides">
           <section v-for="side in sides" :key="side.name">
             <h3>{{ side.name }}</h3>
-            <ul v-if="side.lines.length">
+            <ul v-if="side.lines.length" class="bullets">
               <li v-for="line in side.lines" :key="line">{{ line }}</li>
             </ul>
             <p v-else class="quiet">{{ noDifference }}</p>
@@ -78,7 +78,6 @@ h3 {
   font-size: 16px;
 }
 ul {
-  margin: 6px 0 0;
-  padding-left: 18px;
+  margin-top: 6px;
 }
 </style>

@@ -132,7 +132,7 @@ header :deep(.v-btn:not(.v-btn--icon)) {
   position: sticky;
   top: 0;
   height: 100vh;
-  padding: 14px 16px 0;
+  padding: 14px 14px 0;
   border-left: 1px solid var(--line);
   background: var(--card);
   min-width: 0;

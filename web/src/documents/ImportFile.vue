@@ -52,7 +52,7 @@ defineExpose({ takeText, open })
       <v-card-title>{{ told.title }}</v-card-title>
       <v-card-text v-if="told.sentence || told.problems.length">
         <p v-if="told.sentence">{{ told.sentence }}</p>
-        <ul>
+        <ul class="bullets">
           <li v-for="(problem, i) in told.problems" :key="i">{{ problemText(problem) }}</li>
         </ul>
       </v-card-text>

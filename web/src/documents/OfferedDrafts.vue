@@ -56,8 +56,6 @@ async function onCopy(work: FoundWork<T>) {
 <style scoped>
 ul {
   margin: 12px 0 0;
-  padding: 0;
-  list-style: none;
   display: grid;
   gap: 12px;
 }

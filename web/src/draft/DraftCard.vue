@@ -110,10 +110,6 @@ const surely = computed(() =>
   padding: 14px;
   min-width: 0;
 }
-header p,
-h2 {
-  margin: 0;
-}
 .title {
   font: 700 20px/1.2 var(--display);
 }
@@ -138,12 +134,6 @@ h2 {
 label.row {
   cursor: pointer;
 }
-input {
-  flex: none;
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
-}
 .said {
   margin-top: auto;
   display: grid;
@@ -151,10 +141,5 @@ input {
 }
 .said p {
   margin: 0;
-}
-.do {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 </style>

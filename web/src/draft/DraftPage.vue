@@ -235,8 +235,6 @@ async function onTake(intent: Intent) {
   gap: 16px;
   align-content: start;
 }
-header p,
-h1,
 .waiting h2 {
   margin: 0;
 }
@@ -268,11 +266,6 @@ fieldset {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 18px;
-}
-input[type='checkbox'] {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
 }
 .do {
   display: flex;

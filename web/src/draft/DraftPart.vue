@@ -117,11 +117,6 @@ h3 {
 .note {
   font-style: italic;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .row {
   display: flex;
   align-items: center;
@@ -150,11 +145,5 @@ label.row {
 }
 .dose:not(:last-child)::after {
   content: ' · ';
-}
-input {
-  flex: none;
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
 }
 </style>

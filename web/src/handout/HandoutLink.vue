@@ -232,9 +232,7 @@ ul.plain {
   align-items: start;
 }
 ul.links {
-  list-style: none;
   margin: 16px 0 0;
-  padding: 0;
 }
 .links li {
   display: grid;

@@ -88,16 +88,6 @@ h1 {
   font-size: 26px;
   margin: 6px 0 18px;
 }
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-  gap: 18px;
-  align-items: start;
-}
-.stack {
-  display: grid;
-  gap: 18px;
-}
 .handout :deep(section.card) {
   padding: 16px;
 }

@@ -65,14 +65,9 @@ const addressOf = (kind: string) =>
 }
 ul {
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
   columns: 2;
 }
 li {
   padding: 6px 0;
-}
-a {
-  color: var(--action);
 }
 </style>

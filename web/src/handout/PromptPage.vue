@@ -121,8 +121,6 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
   background: var(--card);
 }
 ol {
-  list-style: none;
-  margin: 0;
   padding: 45vh 6vw;
   overflow-y: auto;
 }

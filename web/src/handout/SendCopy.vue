@@ -89,12 +89,6 @@ section {
   display: grid;
   gap: 12px;
 }
-h2 {
-  font-size: 17px;
-}
-p {
-  margin: 0;
-}
 .make,
 .link {
   display: flex;

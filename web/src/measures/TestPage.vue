@@ -100,13 +100,6 @@ const facts = computed((): [string, string][] => {
   align-content: start;
   max-width: 1080px;
 }
-.back,
-a {
-  color: var(--action);
-}
-h1 {
-  font-size: 26px;
-}
 h2 {
   font-size: 17px;
   margin-top: 12px;

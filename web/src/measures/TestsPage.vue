@@ -64,9 +64,6 @@ const never = computed(() => tm('tests.neverList') as unknown as string[])
   align-content: start;
   max-width: 1080px;
 }
-h1 {
-  font-size: 26px;
-}
 h2 {
   font-size: 18px;
   margin-top: 12px;
@@ -76,9 +73,7 @@ p {
   max-width: 80ch;
 }
 section > ul {
-  list-style: none;
   margin: 8px 0 0;
-  padding: 0;
   display: grid;
   gap: 10px;
   grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));

@@ -117,7 +117,7 @@ onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
     </header>
     <div v-if="refusal" class="care-note" role="alert">
       <p>{{ refusal.sentence || t('moves.notKept') }}</p>
-      <ul>
+      <ul class="bullets">
         <li v-for="(p, i) in refusal.problems" :key="i">{{ problemText(p) }}</li>
       </ul>
     </div>
@@ -256,9 +256,6 @@ onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
   padding: 16px 24px 48px;
   max-width: 1080px;
 }
-.back {
-  color: var(--action);
-}
 header,
 .row {
   display: flex;
@@ -269,15 +266,9 @@ header {
   margin: 4px 0 14px;
   flex-wrap: wrap;
 }
-h1 {
-  font-size: 26px;
-}
 h2 {
   font-size: 18px;
   margin: 20px 0 8px;
-}
-.grow {
-  flex: 1;
 }
 .grid {
   display: grid;
@@ -288,9 +279,7 @@ h2 {
   margin: 0;
 }
 ol {
-  list-style: none;
   margin: 0 0 12px;
-  padding: 0;
   display: grid;
   gap: 12px;
 }

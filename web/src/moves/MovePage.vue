@@ -75,7 +75,7 @@ const used = computed(() => repertoire.lately.get(props.moveId))
     <div class="facts">
       <section>
         <h2>{{ t('moves.cues') }}</h2>
-        <ul>
+        <ul class="bullets">
           <li v-for="cue in move.cues" :key="cue">{{ cue }}</li>
         </ul>
         <template v-if="move.faults.length">
@@ -94,7 +94,7 @@ const used = computed(() => repertoire.lately.get(props.moveId))
       </section>
       <section>
         <h2>{{ t('moves.muscles') }}</h2>
-        <ul>
+        <ul class="bullets">
           <li v-for="m in muscles(move.muscles.main)" :key="m.id">
             <b>{{ m.name }}</b> <span class="quiet">({{ m.anatomical }})</span>
           </li>
@@ -110,7 +110,7 @@ const used = computed(() => repertoire.lately.get(props.moveId))
         </ul>
         <h2>{{ t('moves.kit') }}</h2>
         <p v-if="!kit.length">{{ t('moves.nothing') }}</p>
-        <ul v-else>
+        <ul v-else class="bullets">
           <li v-for="item in kit" :key="item.id">
             <b>{{ item.name }}</b> <span v-if="item.optional" class="quiet">{{ t('moves.optional') }}</span>
             <span class="quiet block">{{
@@ -147,9 +147,6 @@ const used = computed(() => repertoire.lately.get(props.moveId))
   padding: 16px 24px 40px;
   max-width: 1120px;
 }
-.back {
-  color: var(--action);
-}
 header {
   display: flex;
   flex-wrap: wrap;
@@ -167,13 +164,7 @@ h2 {
 p {
   margin: 4px 0;
 }
-.grow {
-  flex: 1;
-}
 .versions {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: 12px;
@@ -197,13 +188,6 @@ p {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 32px;
-}
-ul {
-  margin: 0;
-  padding-left: 18px;
-}
-dl {
-  margin: 0;
 }
 dt {
   color: var(--quiet);

@@ -126,9 +126,6 @@ const impacts = [0, 0.25, 0.5, 0.75, 1].map((value) => ({ value, title: t(`moves
   gap: 10px;
   align-items: center;
 }
-.grow {
-  flex: 1;
-}
 input[type='radio'] {
   accent-color: var(--action);
   width: 18px;

@@ -176,12 +176,6 @@ header {
   align-items: center;
   margin-bottom: 12px;
 }
-h1 {
-  font-size: 26px;
-}
-.grow {
-  flex: 1;
-}
 .sides {
   display: grid;
   grid-template-columns: 270px minmax(0, 1fr);

@@ -91,12 +91,6 @@ header {
   align-items: start;
   gap: 16px;
 }
-h1 {
-  font-size: 26px;
-}
-h2 {
-  font-size: 17px;
-}
 p {
   margin: 4px 0 0;
 }
@@ -112,8 +106,5 @@ article {
   margin-top: 12px;
   white-space: pre-line;
   overflow-wrap: anywhere;
-}
-a {
-  color: var(--action);
 }
 </style>

@@ -84,12 +84,6 @@ const sections = computed(() =>
   gap: 10px;
   align-content: start;
 }
-.lanes,
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .lanes {
   display: flex;
   flex-wrap: wrap;

@@ -30,11 +30,3 @@ onMounted(load)
     </template>
   </div>
 </template>
-
-<style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-</style>

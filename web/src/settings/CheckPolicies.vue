@@ -71,9 +71,6 @@ function onBack(id: AnyRule) {
 
 <style scoped>
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   gap: 14px;
 }
@@ -82,8 +79,5 @@ li {
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 8px;
   align-items: start;
-}
-p {
-  margin: 0;
 }
 </style>

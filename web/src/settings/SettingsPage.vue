@@ -232,9 +232,6 @@ onBeforeRouteLeave(() => form.save())
 
 <style scoped>
 .words {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   max-height: 320px;
   overflow: auto;
 }
@@ -259,20 +256,10 @@ form {
   gap: 18px;
   align-items: start;
 }
-.stack {
-  display: grid;
-  gap: 18px;
-}
 section {
   padding: 16px;
   display: grid;
   gap: 14px;
-}
-h2 {
-  font-size: 17px;
-}
-p {
-  margin: 0;
 }
 fieldset {
   border: 0;
@@ -284,11 +271,6 @@ fieldset {
 }
 legend {
   padding: 0 0 8px;
-}
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
 }
 .foot,
 .problem {

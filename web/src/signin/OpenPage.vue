@@ -37,12 +37,6 @@ header {
   gap: 12px;
   align-items: center;
 }
-h1 {
-  font-size: 26px;
-}
-p {
-  margin: 0;
-}
 form :deep(p) {
   margin: 0;
 }

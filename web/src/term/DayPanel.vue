@@ -127,21 +127,12 @@ section {
   gap: 10px;
   align-content: start;
 }
-h2,
-p {
-  margin: 0;
-}
 h2 {
   font-size: 19px;
 }
 a {
   color: var(--action);
   font-weight: 700;
-}
-.do {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 .ladder {
   margin: 0;
@@ -158,9 +149,6 @@ a {
   font-weight: 700;
 }
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   max-height: 420px;
   overflow-y: auto;
 }

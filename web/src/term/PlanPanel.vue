@@ -209,18 +209,10 @@ section {
   gap: 12px;
   align-content: start;
 }
-p {
-  margin: 0;
-}
 summary {
   cursor: pointer;
   font-weight: 700;
   padding: 4px 0;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 details ul {
   max-height: 260px;
@@ -236,16 +228,6 @@ li label,
 }
 .chip {
   margin-right: 14px;
-}
-input[type='checkbox'] {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
-}
-.do {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 .found {
   display: grid;

@@ -95,15 +95,7 @@ section {
   align-content: start;
   justify-items: start;
 }
-p {
-  margin: 0;
-}
 .address {
   width: 100%;
-}
-.do {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 </style>

@@ -194,11 +194,6 @@ legend {
   gap: 8px;
   align-items: center;
 }
-input[type='checkbox'] {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
-}
 input[type='time'] {
   font: inherit;
   color: var(--ink);
@@ -206,10 +201,5 @@ input[type='time'] {
   border: 1px solid var(--line);
   border-radius: var(--corner);
   padding: 2px 6px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 </style>

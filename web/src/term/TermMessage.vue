@@ -108,7 +108,4 @@ form {
 .v-btn {
   justify-self: start;
 }
-p {
-  margin: 0;
-}
 </style>

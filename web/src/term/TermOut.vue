@@ -49,9 +49,4 @@ h2 {
   margin: 0 0 8px;
   font-size: 16px;
 }
-.do {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 </style>

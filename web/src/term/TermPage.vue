@@ -221,11 +221,6 @@ aside {
   align-items: center;
   margin-bottom: 10px;
 }
-.only input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
-}
 /* On paper the weeks alone, on one page. */
 @media print {
   aside,

@@ -147,11 +147,6 @@ header {
   align-items: start;
   gap: 16px;
 }
-h1,
-h2,
-p {
-  margin: 0;
-}
 .new,
 .none {
   padding: 16px;
@@ -162,11 +157,6 @@ p {
 .new > :deep(.v-input) {
   width: min(420px, 100%);
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
   display: flex;
   align-items: center;
@@ -175,8 +165,5 @@ li {
 }
 li + li {
   border-top: 1px solid var(--hair);
-}
-.grow {
-  flex: 1;
 }
 </style>

@@ -176,7 +176,6 @@ function onTake() {
   display: grid;
   gap: 12px;
 }
-p,
 ul {
   margin: 0;
 }

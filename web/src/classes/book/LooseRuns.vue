@@ -46,8 +46,6 @@ summary {
 }
 ul {
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
   display: grid;
   gap: 8px;
 }

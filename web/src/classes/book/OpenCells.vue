@@ -60,9 +60,7 @@ function why({ text, problem, unlikely, now, why: refused }: TypedCell): string 
   position: sticky;
   bottom: 8px;
   z-index: 4;
-  margin: 0;
   padding: 8px 14px;
-  list-style: none;
   display: grid;
   gap: 4px;
   background: var(--care-soft);

@@ -92,9 +92,6 @@ const lineOf = (finding: Finding) => ({
 
 <style scoped>
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   gap: 10px;
 }
@@ -106,9 +103,6 @@ ul {
 summary {
   cursor: pointer;
   padding: 8px 0;
-}
-p {
-  margin: 0;
 }
 .small {
   font-size: 13px;

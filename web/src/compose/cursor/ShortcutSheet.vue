@@ -55,9 +55,6 @@ dl {
   gap: 8px 20px;
   margin: 0;
 }
-dd {
-  margin: 0;
-}
 kbd {
   font: 14px var(--text);
   border: 1px solid var(--line);

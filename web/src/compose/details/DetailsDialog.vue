@@ -237,11 +237,6 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
   display: grid;
   gap: 14px;
 }
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px;
-}
 .standard {
   display: grid;
   grid-template-columns: 130px 1fr auto;

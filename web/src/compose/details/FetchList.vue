@@ -57,13 +57,7 @@ h3 {
   font-size: 15px;
   margin: 0 0 6px;
 }
-p {
-  margin: 0;
-}
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   display: grid;
   gap: 8px;
 }

@@ -44,8 +44,6 @@ const onThere = (kit: string) => setHome({ kit: [...home.value.kit, kit] })
 
 <style scoped>
 .obstacles {
-  list-style: none;
-  margin: 0;
   padding: 8px 10px;
   border-left: 4px solid var(--care);
   background: var(--care-soft);

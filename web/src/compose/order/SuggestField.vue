@@ -145,9 +145,6 @@ input[aria-invalid='true'] {
   display: none;
 }
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   border-top: 1px solid var(--hair);
 }
 li {

@@ -74,8 +74,8 @@ aside :deep(#tab-look) {
   overflow-y: auto;
   display: flex;
   flex-direction: column;
-  margin: 0 -16px;
-  padding: 4px 16px 0;
+  margin: 0 -14px;
+  padding: 4px 14px 0;
 }
 @media (max-width: 900px) {
   aside {

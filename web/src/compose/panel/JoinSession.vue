@@ -70,11 +70,6 @@ const onJoin = (id: string, title: string) =>
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
   display: flex;
   justify-content: space-between;

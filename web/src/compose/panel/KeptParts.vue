@@ -91,14 +91,6 @@ async function onUndo() {
   gap: 12px;
   padding: 8px 0 20px;
 }
-p {
-  margin: 0;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
   display: grid;
   grid-template-columns: 22px minmax(0, 1fr) auto auto;

@@ -62,11 +62,6 @@ summary {
 p {
   margin: 4px 0;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 button {
   display: flex;
   gap: 8px;

@@ -222,7 +222,6 @@ kbd {
   border-color: var(--action);
 }
 ul {
-  list-style: none;
   margin: 0 -14px;
   padding: 0 14px;
   overflow-y: auto;

@@ -86,7 +86,7 @@ const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value:
       <MoveFigure v-if="figure" :figure="figure" :size="96" :cycle="cycle" />
       <div>
         <b>{{ move.name }}</b>
-        <ul class="cues">
+        <ul class="bullets cues">
           <li v-for="cue in move.cues" :key="cue">{{ cue }}</li>
         </ul>
       </div>
@@ -193,8 +193,7 @@ const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value:
   align-items: center;
 }
 .cues {
-  margin: 4px 0 0;
-  padding-left: 18px;
+  margin-top: 4px;
   font-size: 14px;
 }
 .caution {
@@ -207,11 +206,6 @@ const allMoves = computed(() => [...library.moves.values()].map((m) => ({ value:
 .editor {
   display: grid;
   gap: 14px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
 }
 legend {
   padding: 0 0 4px;
@@ -227,11 +221,6 @@ legend {
 }
 .version.on {
   background: var(--action-soft);
-}
-input[type='radio'] {
-  accent-color: var(--action);
-  width: 18px;
-  height: 18px;
 }
 .fit {
   justify-self: start;

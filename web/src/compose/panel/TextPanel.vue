@@ -119,11 +119,6 @@ defineExpose({ focus: () => editor.value?.focus() })
 .clash p {
   flex: 1 1 240px;
 }
-.lines {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .lines li {
   position: absolute;
   left: 0;

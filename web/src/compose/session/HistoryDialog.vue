@@ -151,12 +151,6 @@ function onRestore() {
   gap: 20px;
   align-items: start;
 }
-ul,
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .history > ul button {
   display: grid;
   width: 100%;
@@ -178,9 +172,6 @@ ol {
   gap: 10px;
   position: sticky;
   top: 0;
-}
-p {
-  margin: 0;
 }
 h3 {
   font-size: 15px;

@@ -78,7 +78,7 @@ function take(): void {
   >
     <template v-if="answer">
       <p v-if="!answer.better" aria-live="polite">{{ t('arrange.best') }}</p>
-      <ul v-else class="saves" aria-live="polite">
+      <ul v-else class="bullets" aria-live="polite">
         <li v-for="line in saves" :key="line">{{ line }}</li>
         <li v-if="!saves.length">{{ t('arrange.slightly') }}</li>
         <li v-for="{ group, text } in shorter" :key="group.id"><LaneKey :letter="group.letter" /> {{ text }}</li>
@@ -112,15 +112,6 @@ function take(): void {
 <style scoped>
 p {
   margin: 0;
-}
-.saves {
-  margin: 0;
-  padding-left: 18px;
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 ol li {
   display: grid;

@@ -179,11 +179,6 @@ function take(): void {
 p {
   margin: 0;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .changes label {
   display: flex;
   gap: 8px;

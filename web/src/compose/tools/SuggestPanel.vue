@@ -106,11 +106,6 @@ function take() {
 </template>
 
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
   border-top: 1px solid var(--hair);
 }
@@ -128,10 +123,5 @@ small {
 }
 small {
   font-size: 14px;
-}
-input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--action);
 }
 </style>

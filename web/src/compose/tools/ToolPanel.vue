@@ -59,7 +59,4 @@ progress {
   height: 6px;
   accent-color: var(--action);
 }
-p {
-  margin: 0;
-}
 </style>

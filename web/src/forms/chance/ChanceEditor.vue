@@ -69,11 +69,6 @@ h3 {
   border-bottom: 1.5px solid var(--ink);
   font-size: 15px;
 }
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
 li {
   border-top: 1px solid var(--hair);
   padding: 0;

@@ -60,7 +60,4 @@ const onSetUp = (id: string) =>
 p {
   margin: 0 0 8px;
 }
-a {
-  color: var(--action);
-}
 </style>

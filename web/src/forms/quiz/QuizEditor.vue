@@ -114,11 +114,6 @@ legend {
   gap: 8px;
   align-items: center;
 }
-input[type='radio'] {
-  accent-color: var(--action);
-  width: 18px;
-  height: 18px;
-}
 .tools {
   display: flex;
   gap: 8px;
