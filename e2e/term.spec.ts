@@ -6,6 +6,11 @@ test.describe.configure({ timeout: 180_000 })
 test('a term is planned, changed by drag and by keys, taken back, put into a calendar, and shows nothing at its old address', async ({
   page,
 }) => {
+  const policies = new Map<string, string>()
+  page.on('response', (response) => {
+    const kind = /solver\.worker/.test(response.url()) ? 'solver' : /\.js$/.test(response.url()) ? 'script' : ''
+    if (kind) policies.set(kind, response.headers()['content-security-policy'] ?? '')
+  })
   await openDesk(page)
   await page.getByRole('link', { name: 'Terms' }).click()
   await page.getByRole('button', { name: 'New term' }).first().click()
@@ -23,6 +28,9 @@ test('a term is planned, changed by drag and by keys, taken back, put into a cal
   await panel.getByRole('button', { name: 'Plan it', exact: true }).click()
   await expect(panel.getByText('21 of 21 days have a session')).toBeVisible()
   await expect(panel.getByText('Every family comes twice in time')).toBeVisible()
+  // The solver's worker alone may compile.
+  expect(policies.get('solver')).toBe("default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'")
+  expect(policies.get('script')).not.toContain('wasm')
   await panel.getByRole('button', { name: 'Take this plan' }).click()
   const days = page.locator('[data-date]')
   await expect(page.locator('[data-date].filled')).toHaveCount(21)

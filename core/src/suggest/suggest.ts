@@ -4,6 +4,7 @@ import { libraryFor } from '../library/carryMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { PickCandidate, PickProblem } from '../pick/pickProblem.ts'
 import { shortlist } from '../pick/shortlist.ts'
+import { solvePicks } from '../pick/solvePicks.ts'
 import { stationsOf } from '../session/forms.ts'
 import type { Role, Session } from '../session/schema.ts'
 import type { Family, Move } from '../terms/move.ts'
@@ -47,7 +48,7 @@ export interface SuggestContext {
   known: ReadonlySet<string>
 }
 
-/** What is asked of the solver, and why each candidate would be picked. */
+/** What is asked for a place, and why each candidate would be picked. */
 export interface SuggestProblem {
   problem: PickProblem
   reasons: Readonly<Record<string, Reason[]>>
@@ -83,7 +84,7 @@ function workedMuscles(session: Session, ours: Library): string[] {
 const muscleWorth = [60, 45, 30, 15]
 
 /**
- * So many moves for a place in a session, as a problem for a solver, with why each would be picked: what the aim asks for, what nothing
+ * So many moves for a place in a session, as a problem of picking, with why each would be picked: what the aim asks for, what nothing
  * does yet, what was not done lately; for a warm-up what moves the muscles that follow, for a cool-down what stretches those that worked.
  * Every candidate can be done in this home by every group, and is not in the session.
  *
@@ -213,8 +214,14 @@ export function offered({ problem: { candidates, worth = {} }, reasons }: Sugges
     .map(({ id }) => ({ move: id, reasons: (reasons[id] ?? []).slice(0, 2) }))
 }
 
-/** What was picked, with its reasons, in the order in which it is done: what raises the pulse first. */
-export function suggested({ problem, reasons }: SuggestProblem, ids: readonly string[]): Suggestion[] {
+/**
+ * The best so many together, each with its reasons, in the order in which they are done: what raises the pulse first.
+ *
+ * @returns none where nothing keeps to what is asked
+ * @example suggested(suggestProblem(session, 'warmUp', 2, context, library))[0].reasons // [{ code: 'pulse' }]
+ */
+export function suggested({ problem, reasons }: SuggestProblem): Suggestion[] {
+  const ids = problem.count ? (solvePicks(problem)?.ids ?? []) : []
   const pulse = (id: string) => problem.candidates.find((c) => c.id === id)?.labels.includes('pulse') === true
   return [...ids]
     .sort((a, b) => Number(pulse(b)) - Number(pulse(a)))

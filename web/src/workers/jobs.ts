@@ -10,7 +10,14 @@ import {
 import { clickTrack, endOf, trackCues } from '@esfuerzo/core/cues'
 import { draftFor, withExplaining, type Draft, type DraftAsk, type Intent } from '@esfuerzo/core/draft'
 import { nextTime, type LaneNext } from '@esfuerzo/core/nextTime'
-import { suggestProblem, type SuggestContext, type SuggestFor, type SuggestProblem } from '@esfuerzo/core/suggest'
+import {
+  offered,
+  suggested,
+  suggestProblem,
+  type SuggestContext,
+  type SuggestFor,
+  type Suggestion,
+} from '@esfuerzo/core/suggest'
 import { termSession, termStep, type TermSession } from '@esfuerzo/core/term'
 import {
   arrange,
@@ -55,8 +62,10 @@ export interface Jobs {
   chance: { asked: { block: string }; answer: GroupChance[] }
   /** What each lane does next time, from what came back. */
   next: { asked: { cameBack: Parameters<typeof nextTime>[2]; weeks: number }; answer: LaneNext[] }
-  /** What is asked of the solver for a place, with why each move would be picked. */
-  suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: SuggestProblem }
+  /** The best so many moves for a place together, each with why. */
+  suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: Suggestion[] }
+  /** What comes first for a place, before anything is typed. */
+  offer: { asked: { place: SuggestFor; most: number; context: SuggestContext }; answer: Suggestion[] }
   /** A session of an intent for some conditions; the session that comes along says nothing. */
   draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: TimedDraft | undefined }
   /** What a term asks of a session. */
@@ -92,7 +101,10 @@ export const jobs: { [N in JobName]: Work<N> } = {
   termStep: (session, { coming, cameBack }, library) => termStep(session, library, coming, cameBack),
   termSession: (session, { id, grades }, library) => termSession(id, session, library, grades),
   next: (session, { cameBack, weeks }, library) => nextTime(session, library, cameBack, weeks),
-  suggest: (session, { place, count, context }, library) => suggestProblem(session, place, count, context, library),
+  suggest: (session, { place, count, context }, library) =>
+    suggested(suggestProblem(session, place, count, context, library)),
+  offer: (session, { place, most, context }, library) =>
+    offered(suggestProblem(session, place, 1, context, library), most),
   draft: (_, { intent, ask, besides, quick }, library) => {
     const draft = draftFor(intent, ask, library, { besides, quick })
     return (

@@ -15,14 +15,7 @@ const open = (): Hand => {
 }
 
 /**
- * Solves a mixed-integer program in LP format, in a worker of its own.
- *
- * @returns each variable's value by its name; undefined where nothing keeps to every line
- */
-export const solve = (lp: string): Promise<Readonly<Record<string, number>> | undefined> => open().remote.solve(lp)
-
-/**
- * A plan for a term, in that worker.
+ * A plan for a term, in a worker of its own.
  *
  * @param signal aborting ends the worker, whatever it is doing
  * @returns undefined where nothing keeps to what is fixed, or nothing was found in time

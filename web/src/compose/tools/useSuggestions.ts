@@ -1,17 +1,8 @@
 import type { Family } from '@esfuerzo/core'
-import {
-  offered,
-  picksLp,
-  picksOf,
-  suggested,
-  type SuggestContext,
-  type SuggestFor,
-  type Suggestion,
-} from '@esfuerzo/core/suggest'
+import type { SuggestContext, SuggestFor, Suggestion } from '@esfuerzo/core/suggest'
 import { library } from '../../repertoire/library.ts'
 import { useRepertoire } from '../../repertoire/store.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
-import { solve } from '../../workers/solver.ts'
 import { useSession } from '../session/useSession.ts'
 
 /** What is known besides the session: what the last two days' sessions had, what her classes were sent. */
@@ -35,21 +26,15 @@ export function useSuggestions() {
   const repertoire = useRepertoire()
   return {
     /** What comes first for a place, before anything is typed. */
-    async offer(place: SuggestFor, most: number, signal: AbortSignal): Promise<Suggestion[]> {
-      const context = suggestContext(repertoire.lately)
-      return offered(await coreDoor.run('suggest', session.document, { place, count: 1, context }, { signal }), most)
-    },
+    offer: (place: SuggestFor, most: number, signal: AbortSignal): Promise<Suggestion[]> =>
+      coreDoor.run('offer', session.document, { place, most, context: suggestContext(repertoire.lately) }, { signal }),
     /** @returns none where nothing keeps to what is asked */
-    async ask(place: SuggestFor, count: number, signal: AbortSignal): Promise<Suggestion[]> {
-      const context = suggestContext(repertoire.lately)
-      const found = await coreDoor.run('suggest', session.document, { place, count, context }, { signal })
-      const columns = found.problem.count ? await solve(picksLp(found.problem)) : undefined
-      return columns
-        ? suggested(
-            found,
-            picksOf(found.problem, (name) => columns[name] ?? 0),
-          )
-        : []
-    },
+    ask: (place: SuggestFor, count: number, signal: AbortSignal): Promise<Suggestion[]> =>
+      coreDoor.run(
+        'suggest',
+        session.document,
+        { place, count, context: suggestContext(repertoire.lately) },
+        { signal },
+      ),
   }
 }
