@@ -38,23 +38,14 @@ import { handsFull } from './rules/changeOver/handsFull.ts'
 import { kitMissing } from './rules/home/kitMissing.ts'
 import { floorTooSmall } from './rules/home/floorTooSmall.ts'
 import { thudWhereQuiet } from './rules/home/thudWhereQuiet.ts'
-import { height } from './rules/home/height.ts'
 import { thrownThings } from './rules/home/thrownThings.ts'
-import { sprintToWall } from './rules/home/sprintToWall.ts'
 import { partnerAlone } from './rules/home/partnerAlone.ts'
 import { adultAlone } from './rules/home/adultAlone.ts'
 import { thingsToFetch } from './rules/home/thingsToFetch.ts'
 import { thingsToWrite } from './rules/home/thingsToWrite.ts'
 import { unsafeWeight } from './rules/home/unsafeWeight.ts'
-import { harmfulBottle } from './rules/home/harmfulBottle.ts'
-import { stairsJump } from './rules/home/stairsJump.ts'
-import { rollingSupport } from './rules/home/rollingSupport.ts'
 import { standInUnfit } from './rules/home/standInUnfit.ts'
 import { smallThings } from './rules/home/smallThings.ts'
-import { inTheMouth } from './rules/home/inTheMouth.ts'
-import { roundTheNeck } from './rules/home/roundTheNeck.ts'
-import { blindfold } from './rules/home/blindfold.ts'
-import { heading } from './rules/care/heading.ts'
 import { inverted } from './rules/care/inverted.ts'
 import { youngLoad } from './rules/care/youngLoad.ts'
 import { overheadLoad } from './rules/care/overheadLoad.ts'
@@ -63,24 +54,9 @@ import { noEasier } from './rules/care/noEasier.ts'
 import { loadTooHeavy } from './rules/care/loadTooHeavy.ts'
 import { loadNotStated } from './rules/care/loadNotStated.ts'
 import { youngDips } from './rules/care/youngDips.ts'
-import { spinning } from './rules/care/spinning.ts'
-import { highElbows } from './rules/care/highElbows.ts'
 import { loadedRoundTwist } from './rules/care/loadedRoundTwist.ts'
-import { neckCircles } from './rules/care/neckCircles.ts'
-import { deepWalkingSquats } from './rules/care/deepWalkingSquats.ts'
-import { heldFeetSitUps } from './rules/care/heldFeetSitUps.ts'
-import { eyesClosed } from './rules/care/eyesClosed.ts'
-import { socksJump } from './rules/care/socksJump.ts'
-import { breathHeld } from './rules/care/breathHeld.ts'
-import { bouncedStretch } from './rules/care/bouncedStretch.ts'
 import { racedTechnique } from './rules/care/racedTechnique.ts'
-import { floorBurpee } from './rules/care/floorBurpee.ts'
-import { neckPulse } from './rules/care/neckPulse.ts'
-import { forfeits } from './rules/care/forfeits.ts'
 import { seatedTwin } from './rules/care/seatedTwin.ts'
-import { bodyTalk } from './rules/words/bodyTalk.ts'
-import { punishmentWords } from './rules/words/punishmentWords.ts'
-import { filmed } from './rules/words/filmed.ts'
 import { tooManyWords } from './rules/words/tooManyWords.ts'
 import { surpriseTold } from './rules/words/surpriseTold.ts'
 import { measuredCold } from './rules/measures/measuredCold.ts'
@@ -88,10 +64,11 @@ import { otherSetUp } from './rules/measures/otherSetUp.ts'
 import { testBeyondGrade } from './rules/measures/testBeyondGrade.ts'
 import { testThuds } from './rules/measures/testThuds.ts'
 import { oneSided } from './rules/balance/oneSided.ts'
-import type { Rule } from './rule.ts'
+import { wordRules } from './rules/wordRules.ts'
+import { ruleIds, type Rule } from './rule.ts'
 
-/** Every rule, a family after the other. */
-export const rules = [
+/** Rules that look at more than words, a family after the other. */
+const others = [
   noWarmUp,
   shortWarmUp,
   hardStart,
@@ -132,23 +109,14 @@ export const rules = [
   kitMissing,
   floorTooSmall,
   thudWhereQuiet,
-  height,
   thrownThings,
-  sprintToWall,
   partnerAlone,
   adultAlone,
   thingsToFetch,
   thingsToWrite,
   unsafeWeight,
-  harmfulBottle,
-  stairsJump,
-  rollingSupport,
   standInUnfit,
   smallThings,
-  inTheMouth,
-  roundTheNeck,
-  blindfold,
-  heading,
   inverted,
   youngLoad,
   overheadLoad,
@@ -157,24 +125,9 @@ export const rules = [
   loadTooHeavy,
   loadNotStated,
   youngDips,
-  spinning,
-  highElbows,
   loadedRoundTwist,
-  neckCircles,
-  deepWalkingSquats,
-  heldFeetSitUps,
-  eyesClosed,
-  socksJump,
-  breathHeld,
-  bouncedStretch,
   racedTechnique,
-  floorBurpee,
-  neckPulse,
-  forfeits,
   seatedTwin,
-  bodyTalk,
-  punishmentWords,
-  filmed,
   tooManyWords,
   surpriseTold,
   measuredCold,
@@ -183,3 +136,8 @@ export const rules = [
   testThuds,
   oneSided,
 ] as const satisfies readonly Rule[]
+
+const byId = new Map([...others, ...wordRules].map((rule) => [rule.id, rule]))
+
+/** Every rule, in the order of their ids. */
+export const rules: readonly Rule[] = ruleIds.map((id) => byId.get(id)!)

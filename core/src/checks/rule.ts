@@ -7,7 +7,7 @@ export { levels, type Level } from '../terms/checkLevel.ts'
 export const ruleFamilies = ['shape', 'dose', 'changeOver', 'home', 'care', 'words', 'measures', 'balance'] as const
 export type RuleFamily = (typeof ruleFamilies)[number]
 
-/** Every rule by its id, for ever: its file has the same name in camel case. */
+/** Every rule by its id, for ever: its file has the same name in camel case, unless it only looks for words. */
 export const ruleIds = [
   'no-warm-up',
   'short-warm-up',

@@ -7,6 +7,13 @@ export interface WordRule extends Rule {
   pattern: RegExp
 }
 
+/** Where the teacher's own words say what a pattern looks for. @param groups ids of those it is about; none where it is about all */
+export const saidOf = ({ said }: CheckView, pattern: RegExp, groups: string[] = []): Found[] =>
+  said.flatMap(({ text, where }): Found[] => {
+    const words = saidSo(text, pattern)
+    return words === undefined ? [] : [{ where, groups, facts: { words } }]
+  })
+
 /**
  * A rule that looks for words, in English and in Spanish.
  *
@@ -23,9 +30,5 @@ export const wordRule = (
   level,
   family,
   pattern,
-  find: (view) =>
-    view.said.flatMap((said): Found[] => {
-      const words = saidSo(said.text, pattern)
-      return words !== undefined && only(said, view) ? [{ where: said.where, groups: [], facts: { words } }] : []
-    }),
+  find: (view) => saidOf({ ...view, said: view.said.filter((said) => only(said, view)) }, pattern),
 })

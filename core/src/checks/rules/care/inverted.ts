@@ -1,7 +1,6 @@
-import { perStation, type Found, type Level, type Rule } from '../../rule.ts'
-import { saidSo } from '../../said.ts'
-import type { CheckedLane, CheckView } from '../../view.ts'
-import type { WordRule } from '../../wordRule.ts'
+import { perStation, type Level, type Rule } from '../../rule.ts'
+import type { CheckView } from '../../view.ts'
+import { saidOf, type WordRule } from '../../wordRule.ts'
 
 const pattern =
   /\b(?:(?:forward|backward|front|back) rolls?|head-?stands?|hand-?stands?|shoulder-?stands?|cart-?wheels?|somersaults?|volteretas?|parada de manos|parada de cabeza|vertical de cabeza)\b/i
@@ -18,11 +17,9 @@ export const inverted: Rule & WordRule = {
   family: 'care',
   pattern,
   find: (view) => [
-    ...view.said.flatMap(({ text, where }): Found[] => {
-      const words = saidSo(text, pattern)
-      if (words === undefined) return []
-      const lowest = Math.min(...view.lanes.map((lane: CheckedLane) => lane.grade))
-      return [{ level: levelFor(lowest, view), where, groups: [], facts: { words } }]
+    ...saidOf(view, pattern).map((found) => {
+      const lowest = Math.min(...view.lanes.map(({ grade }) => grade))
+      return { ...found, level: levelFor(lowest, view) }
     }),
     ...perStation(view, ({ move, version, group }) =>
       move.id === 'wall-walk' && move.versions[0]!.id !== version.id

@@ -1,8 +1,7 @@
 import { limit } from '../../limits.ts'
-import { perStation, type Found, type Rule } from '../../rule.ts'
-import { saidSo } from '../../said.ts'
+import { perStation, type Rule } from '../../rule.ts'
 import type { CheckView } from '../../view.ts'
-import type { WordRule } from '../../wordRule.ts'
+import { saidOf, type WordRule } from '../../wordRule.ts'
 
 const pattern = /\b(?:coins|marbles?|beads?|buttons|pebbles|balloons?|monedas|canicas|globos?)\b/i
 const young = ({ lanes, session }: CheckView): string[] =>
@@ -20,10 +19,7 @@ export const smallThings: Rule & WordRule = {
     const groups = young(view)
     if (!groups.length) return []
     return [
-      ...view.said.flatMap(({ text, where }): Found[] => {
-        const words = saidSo(text, pattern)
-        return words === undefined ? [] : [{ where, groups, facts: { words } }]
-      }),
+      ...saidOf(view, pattern, groups),
       ...perStation(view, ({ move, version, group }) => {
         const balloon = (version.kit ?? move.kit).some((k) => k.id === 'balloon' && !k.optional)
         return balloon && groups.includes(group.id) && !view.session.home.standIns.balloon

@@ -1,6 +1,5 @@
 import type { Found, Rule } from '../../rule.ts'
-import { saidSo } from '../../said.ts'
-import type { WordRule } from '../../wordRule.ts'
+import { saidOf, type WordRule } from '../../wordRule.ts'
 
 const thing = String.raw`bricks?|stones?|paint|furniture|pillow ?cases?|iron|glass|your (?:little |baby )?(?:brother|sister)|ladrillos?|piedras?`
 const pattern = new RegExp(
@@ -14,15 +13,12 @@ export const unsafeWeight: Rule & WordRule = {
   level: 'stop',
   family: 'home',
   pattern,
-  find: ({ session, said, library }) => [
-    ...said.flatMap(({ text, where }): Found[] => {
-      const words = saidSo(text, pattern)
-      return words === undefined ? [] : [{ where, groups: [], facts: { words } }]
-    }),
-    ...Object.entries(session.home.standIns).flatMap(([kit, words]): Found[] => {
+  find: (view) => [
+    ...saidOf(view, pattern),
+    ...Object.entries(view.session.home.standIns).flatMap(([kit, words]): Found[] => {
       const weight = kit === 'bottle' || kit === 'school-bag'
       return weight && new RegExp(String.raw`\b(?:${thing})\b`, 'i').test(words)
-        ? [{ where: {}, groups: [], facts: { words, kit, name: library.kit.get(kit)?.name ?? kit } }]
+        ? [{ where: {}, groups: [], facts: { words, kit, name: view.library.kit.get(kit)?.name ?? kit } }]
         : []
     }),
   ],
