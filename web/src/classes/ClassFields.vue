@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import NumberField from '../shared/NumberField.vue'
+import NumberField from '../shared/fields/NumberField.vue'
 import { useSettings } from '../settings/store.ts'
 import type { ClassDraft } from './classDraft.ts'
 

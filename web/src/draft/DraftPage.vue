@@ -5,8 +5,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { buildsSchema, spaceSchema, type Home, type Session } from '@esfuerzo/core'
 import { intents, withExplaining, type Intent } from '@esfuerzo/core/draft'
 import { callCode } from '@esfuerzo/contract'
-import ChoiceField from '../shared/ChoiceField.vue'
-import NumberField from '../shared/NumberField.vue'
+import FieldList from '../shared/fields/FieldList.vue'
+import { choiceField, itemsField, numberField, type Field } from '../shared/fields/field.ts'
 import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
 import { useRepertoire } from '../repertoire/store.ts'
@@ -79,6 +79,16 @@ function toggle(gradesOf: readonly number[]) {
       ),
     })
 }
+const fields = computed((): Field[] => {
+  if (!known.value) return []
+  const { aim, minutes, home } = known.value
+  return [
+    choiceField(t('draft.aim'), buildsSchema.options, 'builds', aim, (chosen) => set({ aim: chosen })),
+    numberField(t('details.minutes'), minutes, (n) => set({ minutes: n }), { min: 5, max: 60, suffix: 'min' }),
+    choiceField(t('details.space'), spaceSchema.options, 'space', home.space, (space) => setHome({ space })),
+    itemsField(t('draft.kit'), kit.value, home.kit, (ids) => setHome({ kit: ids })),
+  ]
+})
 
 const ask = (seed: number) => ({
   ...known.value!,
@@ -146,35 +156,7 @@ async function onTake(intent: Intent) {
     </p>
     <p v-if="!known && !failed" class="quiet">{{ t('loading') }}</p>
     <form v-if="known" class="card ask" :aria-label="t('draft.ask')" @submit.prevent="onDraft">
-      <ChoiceField
-        :model-value="known.aim"
-        :options="buildsSchema.options"
-        named="builds"
-        :label="t('draft.aim')"
-        @update:model-value="set({ aim: $event })"
-      />
-      <NumberField
-        :model-value="known.minutes"
-        :label="t('details.minutes')"
-        :min="5"
-        :max="60"
-        suffix="min"
-        @update:model-value="set({ minutes: $event })"
-      />
-      <ChoiceField
-        :model-value="known.home.space"
-        :options="spaceSchema.options"
-        named="space"
-        :label="t('details.space')"
-        @update:model-value="setHome({ space: $event })"
-      />
-      <v-select
-        :model-value="known.home.kit"
-        :items="kit"
-        multiple
-        :label="t('draft.kit')"
-        @update:model-value="setHome({ kit: $event })"
-      />
+      <FieldList :fields="fields" />
       <div class="ticks">
         <fieldset v-if="!into">
           <legend class="out-of-sight">{{ t('new.groups') }}</legend>

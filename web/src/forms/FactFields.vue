@@ -13,7 +13,7 @@ import {
   type Scope,
 } from '@esfuerzo/core'
 import { notationOf, type Fact } from '@esfuerzo/core/notation'
-import NumberField from '../shared/NumberField.vue'
+import NumberField from '../shared/fields/NumberField.vue'
 import { useEdits } from '../compose/edits/useEdits.ts'
 import FactText from './FactText.vue'
 

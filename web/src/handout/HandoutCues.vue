@@ -7,7 +7,7 @@ import { saveContent } from '../shared/saveFile.ts'
 import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import { laneCaptions } from './laneCaptions.ts'
-import ChoiceField from '../shared/ChoiceField.vue'
+import ChoiceField from '../shared/fields/ChoiceField.vue'
 
 /** For whoever films it: captions, bells, the words to read out. */
 const props = defineProps<{ id: string; session: Session }>()

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { languages, isChance, type Language, type Session } from '@esfuerzo/core'
 import { papers, teacherSheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
-import ChoiceField from '../shared/ChoiceField.vue'
+import ChoiceField from '../shared/fields/ChoiceField.vue'
 
 /** Sheets to print: what for, for whom, in which language, on which paper. */
 const props = defineProps<{ id: string; session: Session }>()

@@ -7,7 +7,6 @@ import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import {
   buildsSchema,
-  cleanText,
   families,
   postureSchema,
   sidesSchema,
@@ -34,8 +33,16 @@ import {
   withoutLooseFigures,
 } from './moveDraft.ts'
 import { useRepertoire } from '../repertoire/store.ts'
-import TextField from '../shared/TextField.vue'
-import ChoiceField from '../shared/ChoiceField.vue'
+import FieldList from '../shared/fields/FieldList.vue'
+import {
+  choiceField,
+  choicesField,
+  itemsField,
+  linesField,
+  switchField,
+  textField,
+  type Field,
+} from '../shared/fields/field.ts'
 
 /** A move of the teacher's own: new, a copy of one of ours, or one she has. */
 const props = defineProps<{ moveId?: string }>()
@@ -67,12 +74,6 @@ const drawing = ref<string>()
 const move = computed(() => draft.value.move)
 
 const set = (change: Partial<Move>) => (draft.value = { ...draft.value, move: { ...move.value, ...change } })
-/** Lines of a field that was left; while it is typed in, an empty line is the beginning of the next. */
-const list = (event: Event) =>
-  (event.target as HTMLTextAreaElement).value
-    .split('\n')
-    .map((x) => cleanText(x, 'line').trim())
-    .filter(Boolean)
 const setV = (id: string, change: Partial<Version>) => (draft.value = setVersion(draft.value, id, change))
 function onDraw(v: Version) {
   draft.value = drawOwnFigure(draft.value, v.id, newId(), library)
@@ -85,6 +86,37 @@ const drawn = computed(() => {
 
 const muscles = computed(() => [...library.muscles.values()].map((m) => ({ value: m.id, title: m.name })))
 const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, title: k.name })))
+const measures = ['reps', 'seconds', 'breaths', 'metres', 'goes', 'score'] as const
+const fields = computed((): Field[] => {
+  const m = move.value
+  return [
+    textField(t('moves.name'), m.name, (name) => set({ name }), { must: true }),
+    textField(t('moves.playName'), m.playName ?? '', (name) => set({ playName: name || undefined })),
+    choiceField(t('moves.family'), families, 'family', m.family, (family) => set({ family })),
+    choicesField(t('details.builds'), buildsSchema.options, 'builds', m.builds, (builds) => set({ builds })),
+    itemsField(t('moves.mainMuscles'), muscles.value, m.muscles.main, (main) =>
+      set({ muscles: { ...m.muscles, main } }),
+    ),
+    itemsField(t('moves.stretched'), muscles.value, m.stretches ?? [], (long) =>
+      set({ stretches: long.length ? long : undefined }),
+    ),
+    choiceField(t('moves.postureLabel'), postureSchema.options, 'moves.posture', m.posture, (posture) =>
+      set({ posture }),
+    ),
+    choiceField(t('moves.sidesLabel'), sidesSchema.options, 'moves.sides', m.sides, (sides) => set({ sides })),
+    choiceField(t('details.space'), spaceSchema.options, 'space', m.space, (space) => set({ space })),
+    choicesField(t('moves.measures'), measures, 'unit.name', m.measures, (chosen) => set({ measures: chosen })),
+    itemsField(
+      t('moves.kit'),
+      kit.value,
+      m.kit.map((k) => k.id),
+      (ids) => set({ kit: ids.slice(0, 4).map((id) => ({ id })) }),
+    ),
+    switchField(t('moves.thudsLabel'), m.noise === 'thud', (thuds) => set({ noise: thuds ? 'thud' : 'quiet' })),
+    linesField(t('moves.cuesLabel'), m.cues, (cues) => set({ cues: cues.slice(0, 4) })),
+    linesField(t('moves.cautionsLabel'), m.cautions, (cautions) => set({ cautions })),
+  ]
+})
 
 const open = () => router.push({ name: 'move', params: { move: move.value.id } })
 /** A copy that is kept as it is has changed nothing, but is new. */
@@ -122,96 +154,7 @@ onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
       </ul>
     </div>
 
-    <section class="grid" :aria-label="t('moves.about')">
-      <TextField :model-value="move.name" :label="t('moves.name')" must @update:model-value="(name) => set({ name })" />
-      <TextField
-        :model-value="move.playName ?? ''"
-        :label="t('moves.playName')"
-        @update:model-value="(name) => set({ playName: name || undefined })"
-      />
-      <ChoiceField
-        :model-value="move.family"
-        :options="families"
-        named="family"
-        :label="t('moves.family')"
-        @update:model-value="set({ family: $event })"
-      />
-      <ChoiceField
-        :model-value="move.builds"
-        :options="buildsSchema.options"
-        named="builds"
-        multiple
-        :label="t('details.builds')"
-        @update:model-value="$event.length && set({ builds: $event })"
-      />
-      <v-select
-        :model-value="move.muscles.main"
-        :items="muscles"
-        multiple
-        :label="t('moves.mainMuscles')"
-        @update:model-value="set({ muscles: { ...move.muscles, main: $event } })"
-      />
-      <v-select
-        :model-value="move.stretches ?? []"
-        :items="muscles"
-        multiple
-        :label="t('moves.stretched')"
-        @update:model-value="set({ stretches: $event.length ? $event : undefined })"
-      />
-      <ChoiceField
-        :model-value="move.posture"
-        :options="postureSchema.options"
-        named="moves.posture"
-        :label="t('moves.postureLabel')"
-        @update:model-value="set({ posture: $event })"
-      />
-      <ChoiceField
-        :model-value="move.sides"
-        :options="sidesSchema.options"
-        named="moves.sides"
-        :label="t('moves.sidesLabel')"
-        @update:model-value="set({ sides: $event })"
-      />
-      <ChoiceField
-        :model-value="move.space"
-        :options="spaceSchema.options"
-        named="space"
-        :label="t('details.space')"
-        @update:model-value="set({ space: $event })"
-      />
-      <ChoiceField
-        :model-value="move.measures"
-        :options="['reps', 'seconds', 'breaths', 'metres', 'goes', 'score']"
-        named="unit.name"
-        multiple
-        :label="t('moves.measures')"
-        @update:model-value="$event.length && set({ measures: $event })"
-      />
-      <v-select
-        :model-value="move.kit.map((k) => k.id)"
-        :items="kit"
-        multiple
-        :label="t('moves.kit')"
-        @update:model-value="set({ kit: $event.slice(0, 4).map((id: string) => ({ id })) })"
-      />
-      <v-switch
-        :model-value="move.noise === 'thud'"
-        :label="t('moves.thudsLabel')"
-        @update:model-value="set({ noise: $event ? 'thud' : 'quiet' })"
-      />
-      <v-textarea
-        :model-value="move.cues.join('\n')"
-        :label="t('moves.cuesLabel')"
-        rows="3"
-        @change="set({ cues: list($event).slice(0, 4) })"
-      />
-      <v-textarea
-        :model-value="move.cautions.join('\n')"
-        :label="t('moves.cautionsLabel')"
-        rows="3"
-        @change="set({ cautions: list($event) })"
-      />
-    </section>
+    <section class="grid" :aria-label="t('moves.about')"><FieldList :fields="fields" /></section>
 
     <h2>{{ t('moves.versions') }}</h2>
     <ol>

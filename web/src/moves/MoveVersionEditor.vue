@@ -6,7 +6,8 @@ import { type OwnMove, type Version } from '@esfuerzo/core'
 import { gradeItems } from '../settings/gradeItems.ts'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
-import TextField from '../shared/TextField.vue'
+import FieldList from '../shared/fields/FieldList.vue'
+import { itemField, numberField, textField, type Field } from '../shared/fields/field.ts'
 import { library } from '../repertoire/library.ts'
 import { effortOf, efforts, figureIn, type Effort } from './moveDraft.ts'
 
@@ -26,6 +27,23 @@ const effortItems = (Object.keys(efforts) as Effort[]).map((value) => ({
   title: t(`moves.effortWord.${value}`),
 }))
 const impacts = [0, 0.25, 0.5, 0.75, 1].map((value) => ({ value, title: t(`moves.landing.${value * 100}`) }))
+const fields = computed((): Field[] => {
+  const v = props.version
+  const change = (to: Partial<Version>) => emit('change', to)
+  return [
+    textField(t('moves.versionName'), v.name, (name) => change({ name }), { must: true }),
+    textField(t('moves.how'), v.how, (how) => change({ how }), { must: true }),
+    itemField(t('moves.from'), grades.value, v.fromGrade, (fromGrade) => change({ fromGrade })),
+    numberField(t('moves.seconds'), v.secondsPerRep, (secondsPerRep) => change({ secondsPerRep }), {
+      decimals: true,
+      min: 0.2,
+      max: 30,
+      step: 0.1,
+    }),
+    itemField(t('moves.effort'), effortItems, effortOf(v.met), (word) => change({ met: efforts[word] })),
+    itemField(t('moves.landingLabel'), impacts, v.impact, (impact) => change({ impact })),
+  ]
+})
 </script>
 
 <template>
@@ -40,45 +58,7 @@ const impacts = [0, 0.25, 0.5, 0.75, 1].map((value) => ({ value, title: t(`moves
       >
     </div>
     <div class="grid">
-      <TextField
-        :model-value="version.name"
-        :label="t('moves.versionName')"
-        must
-        @update:model-value="(name) => emit('change', { name })"
-      />
-      <TextField
-        :model-value="version.how"
-        :label="t('moves.how')"
-        must
-        @update:model-value="(how) => emit('change', { how })"
-      />
-      <v-select
-        :model-value="version.fromGrade"
-        :items="grades"
-        :label="t('moves.from')"
-        @update:model-value="emit('change', { fromGrade: $event })"
-      />
-      <v-text-field
-        :model-value="version.secondsPerRep"
-        type="number"
-        min="0.2"
-        max="30"
-        step="0.1"
-        :label="t('moves.seconds')"
-        @update:model-value="Number($event) > 0 && emit('change', { secondsPerRep: Number($event) })"
-      />
-      <v-select
-        :model-value="effortOf(version.met)"
-        :items="effortItems"
-        :label="t('moves.effort')"
-        @update:model-value="(word: Effort) => emit('change', { met: efforts[word] })"
-      />
-      <v-select
-        :model-value="version.impact"
-        :items="impacts"
-        :label="t('moves.landingLabel')"
-        @update:model-value="emit('change', { impact: $event })"
-      />
+      <FieldList :fields="fields" />
       <v-autocomplete
         :model-value="version.figure ?? own.move.figure"
         :items="figures"
@@ -127,9 +107,6 @@ const impacts = [0, 0.25, 0.5, 0.75, 1].map((value) => ({ value, title: t(`moves
   align-items: center;
 }
 input[type='radio'] {
-  accent-color: var(--action);
-  width: 18px;
-  height: 18px;
   vertical-align: -3px;
 }
 @media (max-width: 640px) {

@@ -12,7 +12,7 @@ import BodyMap from './BodyMap.vue'
 import MoveCard from './MoveCard.vue'
 import MovesFile from './MovesFile.vue'
 import { useRepertoire } from '../repertoire/store.ts'
-import ChoiceField from '../shared/ChoiceField.vue'
+import ChoiceField from '../shared/fields/ChoiceField.vue'
 
 /** The repertoire: browse it by body, family, kit, floor, noise and grade, and by what was not used lately. */
 const { t } = useI18n()

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { rulePolicySchema, type Language, type RulePolicies, type RulePolicy } from '@esfuerzo/core'
 import { rules, ruleText, type RuleId, type TermRuleId } from '@esfuerzo/core/checks'
 import { termRules } from '@esfuerzo/core/term'
-import ChoiceField from '../shared/ChoiceField.vue'
+import ChoiceField from '../shared/fields/ChoiceField.vue'
 
 /** What a school makes of single checks: another weight, or none. What is not to be sent so stays. */
 const policies = defineModel<RulePolicies>({ required: true })

@@ -11,7 +11,9 @@ import { ruleOf, useForm } from '../words/useForm.ts'
 import ChildChoice from '../shared/figure/ChildChoice.vue'
 import { floors, useFloor } from '../shared/look/useFloor.ts'
 import { useSettings } from './store.ts'
-import ChoiceField from '../shared/ChoiceField.vue'
+import ChoiceField from '../shared/fields/ChoiceField.vue'
+import FieldList from '../shared/fields/FieldList.vue'
+import { choiceField } from '../shared/fields/field.ts'
 import CheckPolicies from './CheckPolicies.vue'
 
 /** The school: what it calls its grades, its days and weeks, what it holds right where good teachers differ. */
@@ -42,6 +44,13 @@ const { draft, changed, busy, refusal, refusedAt } = form
 const set = (change: Partial<Settings>) => (draft.value = draft.value && { ...draft.value, ...change })
 const setPolicy = (change: Partial<Settings['policy']>) =>
   draft.value && set({ policy: { ...draft.value.policy, ...change } })
+const policies = computed(() => {
+  const { hold, warmUp } = draft.value!.policy
+  return [
+    choiceField(t('settings.holdLabel'), holdPolicies, 'settings.hold', hold, (to) => setPolicy({ hold: to })),
+    choiceField(t('settings.warmUpLabel'), warmUpStyles, 'settings.warmUp', warmUp, (to) => setPolicy({ warmUp: to })),
+  ]
+})
 const setGradeName = (grade: number, name: string) =>
   set({ gradeNames: draft.value?.gradeNames.map((before, i) => (i === grade ? name : before)) ?? [] })
 const { school, familyNote, gradeNames, zone } = settingsSchema.shape
@@ -175,20 +184,7 @@ onBeforeRouteLeave(() => form.save())
         <section class="card" aria-labelledby="policies">
           <h2 id="policies">{{ t('settings.policyTitle') }}</h2>
           <p class="quiet">{{ t('settings.policyLead') }}</p>
-          <ChoiceField
-            :model-value="draft.policy.hold"
-            :options="holdPolicies"
-            named="settings.hold"
-            :label="t('settings.holdLabel')"
-            @update:model-value="setPolicy({ hold: $event })"
-          />
-          <ChoiceField
-            :model-value="draft.policy.warmUp"
-            :options="warmUpStyles"
-            named="settings.warmUp"
-            :label="t('settings.warmUpLabel')"
-            @update:model-value="setPolicy({ warmUp: $event })"
-          />
+          <FieldList :fields="policies" />
         </section>
         <section class="card" aria-labelledby="checks">
           <h2 id="checks">{{ t('settings.checksTitle') }}</h2>

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { cleanText } from '@esfuerzo/core'
 import type { SchoolClass, SessionSummary } from '@esfuerzo/contract'
 import { strandedPlaces, termLimits, type Term } from '@esfuerzo/core/term'
-import NumberField from '../shared/NumberField.vue'
+import NumberField from '../shared/fields/NumberField.vue'
 import { client } from '../shared/client.ts'
 
 /** When a term is, on which days, without which; whose it is; its storm shelf. */

@@ -15,13 +15,21 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { useSettings } from '../../settings/store.ts'
 import { library } from '../../repertoire/library.ts'
 import { gradeItems } from '../../settings/gradeItems.ts'
-import TextField from '../../shared/TextField.vue'
+import FieldList from '../../shared/fields/FieldList.vue'
+import {
+  choiceField,
+  choicesField,
+  itemField,
+  itemsField,
+  numberField,
+  switchField,
+  textField,
+} from '../../shared/fields/field.ts'
+import TextField from '../../shared/fields/TextField.vue'
 import GroupPace from './GroupPace.vue'
 import FetchList from './FetchList.vue'
-import NumberField from '../../shared/NumberField.vue'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
-import ChoiceField from '../../shared/ChoiceField.vue'
 
 /** Aim, groups and conditions, in one calm panel. */
 const open = defineModel<boolean>({ required: true })
@@ -51,6 +59,54 @@ const setStandard = (i: number, field: 'code' | 'text', typed: string) =>
     `standard-${i}-${field}`,
   )
 const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, title: k.name })))
+const set = (details: Parameters<typeof setDetails>[1], merge?: string) =>
+  edits.edit((now) => setDetails(now, details), merge)
+
+const naming = computed(() => [
+  textField(t('details.name'), w.value.title, (title) => set({ title }, 'title'), { must: true }),
+  textField(t('details.target'), w.value.aim.target, (target) => setAim({ target }, 'target'), { tall: true }),
+])
+const builds = computed(() => {
+  const { aim } = w.value
+  return [
+    choicesField(
+      t('details.builds'),
+      buildsSchema.options,
+      'builds',
+      aim.builds,
+      (chosen) => setAim({ builds: chosen }, 'builds'),
+      0,
+    ),
+    itemField(
+      t('details.muscle'),
+      muscles.value,
+      aim.muscle ?? null,
+      (muscle) => setAim({ muscle: muscle ?? undefined }, 'muscle'),
+      { clearable: true },
+    ),
+  ]
+})
+const room = computed(() => [
+  numberField(t('details.minutes'), w.value.minutes, (minutes) => set({ minutes }, 'minutes'), {
+    min: 1,
+    max: 120,
+    suffix: 'min',
+  }),
+  choiceField(t('details.space'), spaceSchema.options, 'space', w.value.home.space, (space) => setHome({ space })),
+])
+const running = computed(() => [
+  switchField(t('details.finishTogether'), w.value.finishTogether, (finishTogether) => set({ finishTogether })),
+  switchField(t('details.asksMoved'), w.value.asksMoved === true, (asksMoved) => set({ asksMoved })),
+  itemsField(t('details.kit'), kit.value, w.value.home.kit, (ids) => setHome({ kit: ids }), { chips: true }),
+])
+const home = computed(() => {
+  const { outdoors, quiet, company } = w.value.home
+  return [
+    switchField(t('details.outdoors'), outdoors, (on) => setHome({ outdoors: on })),
+    switchField(t('details.quiet'), quiet, (on) => setHome({ quiet: on })),
+    switchField(t('details.together'), company === 'together', (on) => setHome({ company: on ? 'together' : 'alone' })),
+  ]
+})
 </script>
 
 <template>
@@ -58,35 +114,8 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
     <v-card>
       <v-card-title>{{ t('details.title') }}</v-card-title>
       <v-card-text class="details">
-        <TextField
-          :model-value="w.title"
-          :label="t('details.name')"
-          must
-          @update:model-value="(title) => edits.edit((now) => setDetails(now, { title }), 'title')"
-        />
-        <TextField
-          :model-value="w.aim.target"
-          :label="t('details.target')"
-          tall
-          @update:model-value="(target) => setAim({ target }, 'target')"
-        />
-        <div class="pair">
-          <ChoiceField
-            :model-value="w.aim.builds"
-            :options="buildsSchema.options"
-            named="builds"
-            multiple
-            :label="t('details.builds')"
-            @update:model-value="setAim({ builds: $event }, 'builds')"
-          />
-          <v-select
-            :model-value="w.aim.muscle ?? null"
-            :items="muscles"
-            clearable
-            :label="t('details.muscle')"
-            @update:model-value="setAim({ muscle: $event ?? undefined }, 'muscle')"
-          />
-        </div>
+        <FieldList :fields="naming" />
+        <div class="pair"><FieldList :fields="builds" /></div>
         <div v-for="(entry, i) in w.aim.words" :key="i" class="pair">
           <TextField
             :model-value="entry.word"
@@ -175,57 +204,10 @@ const kit = computed(() => [...library.kit.values()].map((k) => ({ value: k.id, 
         >
 
         <h2>{{ t('details.conditions') }}</h2>
-        <div class="pair">
-          <NumberField
-            :model-value="w.minutes"
-            :min="1"
-            :max="120"
-            :label="t('details.minutes')"
-            suffix="min"
-            @update:model-value="edits.edit((now) => setDetails(now, { minutes: $event }), 'minutes')"
-          />
-          <ChoiceField
-            :model-value="w.home.space"
-            :options="spaceSchema.options"
-            named="space"
-            :label="t('details.space')"
-            @update:model-value="setHome({ space: $event })"
-          />
-        </div>
-        <v-switch
-          :model-value="w.finishTogether"
-          :label="t('details.finishTogether')"
-          @update:model-value="edits.edit((now) => setDetails(now, { finishTogether: !!$event }))"
-        />
-        <v-switch
-          :model-value="w.asksMoved === true"
-          :label="t('details.asksMoved')"
-          @update:model-value="edits.edit((now) => setDetails(now, { asksMoved: !!$event }))"
-        />
-        <v-select
-          :model-value="w.home.kit"
-          :items="kit"
-          multiple
-          chips
-          :label="t('details.kit')"
-          @update:model-value="setHome({ kit: $event })"
-        />
+        <div class="pair"><FieldList :fields="room" /></div>
+        <FieldList :fields="running" />
         <FetchList />
-        <v-switch
-          :model-value="w.home.outdoors"
-          :label="t('details.outdoors')"
-          @update:model-value="setHome({ outdoors: !!$event })"
-        />
-        <v-switch
-          :model-value="w.home.quiet"
-          :label="t('details.quiet')"
-          @update:model-value="setHome({ quiet: !!$event })"
-        />
-        <v-switch
-          :model-value="w.home.company === 'together'"
-          :label="t('details.together')"
-          @update:model-value="setHome({ company: $event ? 'together' : 'alone' })"
-        />
+        <FieldList :fields="home" />
       </v-card-text>
       <v-card-actions><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></v-card-actions>
     </v-card>

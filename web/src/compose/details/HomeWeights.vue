@@ -22,8 +22,8 @@ import {
   type WeightUnit,
 } from '@esfuerzo/core'
 import { useSettings } from '../../settings/store.ts'
-import NumberField from '../../shared/NumberField.vue'
-import ChoiceField from '../../shared/ChoiceField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
 /** A weight made of bottles, books and packets: what it weighs, for which grades it is, and the next step up. */
 const open = defineModel<boolean>({ required: true })

@@ -8,7 +8,7 @@ import { formEditors } from '../../forms/editors.ts'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import { usePanel } from './usePanel.ts'
-import TextField from '../../shared/TextField.vue'
+import TextField from '../../shared/fields/TextField.vue'
 
 const props = defineProps<{ block: Block; scope: Scope }>()
 const { t } = useI18n()

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { type Amount, type Dose, type Unit } from '@esfuerzo/core'
-import NumberField from '../../shared/NumberField.vue'
-import ChoiceField from '../../shared/ChoiceField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
 /** A dose: a number, from … to, at least, or as many as you can, of one of the units a move takes. */
 defineProps<{ units: Unit[] }>()

@@ -3,7 +3,7 @@ import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { limits, type Cell, type LapChange, type Move } from '@esfuerzo/core'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 
 /** What changes at a station from a later lap on: another version, another dose. */
 const props = defineProps<{ move: Move; cell: Cell; laps: number }>()

@@ -15,9 +15,9 @@ import {
 import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
-import NumberField from '../../shared/NumberField.vue'
-import TextField from '../../shared/TextField.vue'
-import ChoiceField from '../../shared/ChoiceField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
+import TextField from '../../shared/fields/TextField.vue'
+import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
 const props = defineProps<{ section: Section }>()
 const { t } = useI18n()

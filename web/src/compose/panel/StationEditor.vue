@@ -14,20 +14,20 @@ import {
 } from '@esfuerzo/core'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import { library } from '../../repertoire/library.ts'
-import TextField from '../../shared/TextField.vue'
+import TextField from '../../shared/fields/TextField.vue'
 import DoseEditor from './DoseEditor.vue'
 import HomeObstacles from '../details/HomeObstacles.vue'
 import HomeWeights from '../details/HomeWeights.vue'
 import LapChanges from './LapChanges.vue'
 import LikeMoves from './LikeMoves.vue'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 import { moveEdit } from '../edits/rowEdits.ts'
 import StairLevel from './StairLevel.vue'
 import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import type { Row } from '../order/rows.ts'
-import ChoiceField from '../../shared/ChoiceField.vue'
+import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
 const props = defineProps<{ row: Extract<Row, { kind: 'station' }>; scope: Scope }>()
 const { t } = useI18n()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { cleanText, setBlock, type BlockOf, type Scope } from '@esfuerzo/core'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
-import TextField from '../../shared/TextField.vue'
+import TextField from '../../shared/fields/TextField.vue'
 
 /** A game in words: what is set up, how it goes, how it grows harder. */
 const props = defineProps<{ block: BlockOf<'game'>; scope: Scope }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { limits, mapGroups, sameValue, setBlock, valueFor, type BlockOf, type Lap, type Scope } from '@esfuerzo/core'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 import LapFields from './LapFields.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Lap } from '@esfuerzo/core'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 
 /** Work and rest of a lap, or of all while they are alike. */
 defineProps<{ lap: Lap }>()

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { explainingSeconds, mapGroups, setBlock, valueFor, type BlockOf, type Scope } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
-import NumberField from '../../shared/NumberField.vue'
+import NumberField from '../../shared/fields/NumberField.vue'
 import { useSession } from '../../compose/session/useSession.ts'
 import { useEdits } from '../../compose/edits/useEdits.ts'
 

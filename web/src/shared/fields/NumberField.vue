@@ -46,7 +46,9 @@ function onInput(text: string) {
 }
 
 function onStep(by: number) {
-  onInput(String(Math.min(props.max, Math.max(props.min, (parsed(typed.value) ?? props.modelValue) + by * props.step))))
+  const next = (parsed(typed.value) ?? props.modelValue) + by * props.step
+  // Tenths add up to no exact number.
+  onInput(String(Math.min(props.max, Math.max(props.min, Number(next.toFixed(2))))))
 }
 
 /** Left with something that is no number: the last good one comes back. */
