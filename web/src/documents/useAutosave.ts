@@ -1,6 +1,7 @@
 import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { sameValue } from '@esfuerzo/core'
 import { callCode, CallError, retryable } from '@esfuerzo/contract'
+import { senderOf } from '../shared/sender.ts'
 
 /**
  * `saved` all is stored · `unsaved` about to be · `saving` on its way · `away` the server or its database cannot be
@@ -55,21 +56,15 @@ export function useAutosave<T>({
   reload,
   keep,
   quiet = 700,
-  retry = 1000,
+  retry,
 }: AutosaveParts<T>): Autosave<T> {
   const state = ref<SaveState>('saved')
   const detail = ref('')
   const stored = shallowRef(document.value) as ShallowRef<T>
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let running: Promise<boolean> | undefined
-  let tries = 0
   /** Sent since the last answer: a save whose answer was lost may have been stored all the same. */
   let sentUnanswered: T[] = []
 
-  const later = (ms: number) => {
-    clearTimeout(timer)
-    timer = setTimeout(() => void flush(), ms)
-  }
+  const sender = senderOf(attempt, quiet, retry)
 
   async function attempt(): Promise<boolean> {
     while (document.value !== stored.value) {
@@ -82,7 +77,7 @@ export function useAutosave<T>({
         revision.value = await save(sent, revision.value)
         stored.value = sent
         sentUnanswered = []
-        tries = 0
+        sender.arrived()
         if (document.value === sent) await keep(undefined)
       } catch (error) {
         try {
@@ -116,16 +111,10 @@ export function useAutosave<T>({
     detail.value = error instanceof Error ? error.message : String(error)
     if (retryable(code)) {
       state.value = code === 'newer-document' ? 'newer' : 'away'
-      later(Math.min(10_000, retry * 2 ** tries++))
+      sender.again()
     } else if (code === 'sign-in-needed') state.value = 'signed-out'
     else state.value = code === 'conflict' ? 'conflict' : 'refused'
     return false
-  }
-
-  function flush(): Promise<boolean> {
-    clearTimeout(timer)
-    running ??= attempt().finally(() => (running = undefined))
-    return running
   }
 
   const unwatch = watch(
@@ -136,7 +125,7 @@ export function useAutosave<T>({
       if (state.value === 'conflict') return
       const trying = state.value === 'away' || state.value === 'newer'
       if (state.value !== 'saving' && !trying) state.value = 'unsaved'
-      if (!trying) later(quiet)
+      if (!trying) sender.soon()
     },
     { flush: 'sync' },
   )
@@ -145,16 +134,16 @@ export function useAutosave<T>({
     state,
     detail,
     stored,
-    flush,
+    flush: sender.now,
     settle(loaded) {
-      clearTimeout(timer)
+      sender.cancel()
       stored.value = loaded
       sentUnanswered = []
       state.value = 'saved'
       detail.value = ''
     },
     stop() {
-      clearTimeout(timer)
+      sender.cancel()
       unwatch()
     },
   }

@@ -13,6 +13,7 @@ import {
   type BookEntry,
 } from '@esfuerzo/core/classBook'
 import { client } from '../../shared/client.ts'
+import { senderOf } from '../../shared/sender.ts'
 import { cellKeeper } from './keptCells.ts'
 import type { TypedCell } from './typedCell.ts'
 
@@ -57,9 +58,8 @@ export interface Book {
 
 const keyOf = (pupil: string, column: string) => `${pupil} ${column}`
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value))
-/** Milliseconds of quiet before what was typed goes, and before the first new try. */
+/** Milliseconds of quiet before what was typed goes. */
 const quiet = 400
-const firstTry = 1000
 
 /** What came of cells that were sent. */
 interface Taken {
@@ -93,10 +93,7 @@ export function useBook(classId: string, publication: string, named: () => strin
   const keeper = cellKeeper(`${classId}/${publication}`, named)
   const steps = shallowRef<readonly Step[]>([])
   const undone = shallowRef<readonly Step[]>([])
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let running = false
-  let stopped = false
-  let tries = 0
+  const sender = senderOf(send, quiet)
 
   const byKey = computed(() => new Map(columns.value.map((column) => [column.key, column])))
   const remake = (pupil: string) => {
@@ -128,7 +125,7 @@ export function useBook(classId: string, publication: string, named: () => strin
         if (typed.has(key)) continue
         typed.set(key, byKey.value.has(cell.column) ? cell : { ...cell, state: 'refused', why: 'no-column' })
       }
-      later(0)
+      sender.soon(0)
     } catch (error) {
       problem.value = callCode(error)
     } finally {
@@ -165,7 +162,7 @@ export function useBook(classId: string, publication: string, named: () => strin
     }
     if (state.value === 'away') return
     if ([...typed.values()].some((cell) => cell.state === 'waiting')) state.value = 'saving'
-    later(quiet)
+    sender.soon()
   }
 
   function put(texts: readonly CellText[], source: TypedCell['source'] = 'typed') {
@@ -191,10 +188,6 @@ export function useBook(classId: string, publication: string, named: () => strin
     write(last.after, 'typed', true)
   }
 
-  function later(ms: number) {
-    clearTimeout(timer)
-    if (!stopped) timer = setTimeout(() => void send(), ms)
-  }
   const writtenOf = ({ id, pupil, column, text, was, source }: TypedCell): WrittenCell => {
     const definition = byKey.value.get(column)!
     const { what, block, station, lap, rung, trial } = definition
@@ -203,27 +196,24 @@ export function useBook(classId: string, publication: string, named: () => strin
     return { what, block, station, lap, rung, trial, id, pupil, value, was, source }
   }
 
-  async function send(): Promise<void> {
-    if (running) return
+  async function send(): Promise<boolean> {
     const going = [...typed.values()].filter((cell) => cell.state === 'waiting').slice(0, mostCells)
     if (!going.length) {
       if (state.value !== 'refused') state.value = 'saved'
-      return
+      return true
     }
-    running = true
     state.value = 'saving'
     try {
       const answer = await client('writeBook', { params, body: { cells: going.map(writtenOf) } })
-      tries = 0
+      sender.arrived()
       // A server of the release before answers without refusals.
       const refused = new Map((answer.refused ?? []).map(({ id, why }) => [id, why]))
       taken(going, answer as Taken, refused)
-      later(0)
+      sender.soon(0)
     } catch (error) {
       failed(callCode(error))
-    } finally {
-      running = false
     }
+    return false
   }
 
   /** What was sent has arrived; what was typed meanwhile stays. */
@@ -268,7 +258,7 @@ export function useBook(classId: string, publication: string, named: () => strin
   function failed(code: CallError['code']) {
     if (retryable(code)) {
       state.value = 'away'
-      later(Math.min(10_000, firstTry * 2 ** tries++))
+      sender.again()
     } else state.value = code === 'sign-in-needed' ? 'signed-out' : 'refused'
   }
 
@@ -282,7 +272,7 @@ export function useBook(classId: string, publication: string, named: () => strin
     const { now: _, unlikely: __, ...rest } = cell
     setTyped(key, { ...rest, id: uuid(), was, state: 'waiting' })
     if (state.value !== 'away') state.value = 'saving'
-    later(0)
+    sender.soon(0)
   }
   function drop(cell: TypedCell) {
     setTyped(keyOf(cell.pupil, cell.column), undefined)
@@ -312,9 +302,6 @@ export function useBook(classId: string, publication: string, named: () => strin
     redo,
     canUndo: computed(() => steps.value.length > 0),
     canRedo: computed(() => undone.value.length > 0),
-    stop() {
-      stopped = true
-      clearTimeout(timer)
-    },
+    stop: sender.stop,
   }
 }

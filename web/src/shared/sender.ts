@@ -1,0 +1,48 @@
+/** When something is sent: by itself, one at a time, and again while the server is away. */
+export interface Sender {
+  /** Sends after a moment of quiet, or after so many milliseconds. */
+  soon: (ms?: number) => void
+  /** Sends at once; where it is sending already, that is waited for. @returns whether all is there */
+  now: () => Promise<boolean>
+  /** The server is away: tries again, later each time, after ten seconds at most. */
+  again: () => void
+  /** Something arrived: the next new try comes soon again. */
+  arrived: () => void
+  /** Forgets what would be sent by itself. */
+  cancel: () => void
+  /** Sends nothing more by itself. */
+  stop: () => void
+}
+
+/**
+ * @param send sends what there is; true when all is there. It calls `again` itself: it knows what is worth another try
+ * @param quiet milliseconds before something is sent
+ * @param retry milliseconds before the first new try
+ */
+export function senderOf(send: () => Promise<boolean>, quiet: number, retry = 1000): Sender {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let running: Promise<boolean> | undefined
+  let tries = 0
+  let stopped = false
+
+  function now(): Promise<boolean> {
+    clearTimeout(timer)
+    running ??= send().finally(() => (running = undefined))
+    return running
+  }
+  function soon(ms = quiet): void {
+    clearTimeout(timer)
+    if (!stopped) timer = setTimeout(() => void now(), ms)
+  }
+  return {
+    soon,
+    now,
+    again: () => soon(Math.min(10_000, retry * 2 ** tries++)),
+    arrived: () => void (tries = 0),
+    cancel: () => clearTimeout(timer),
+    stop() {
+      stopped = true
+      clearTimeout(timer)
+    },
+  }
+}
