@@ -33,7 +33,8 @@ function linkPackages(from, to) {
  * Opens a scratch copy of what is tracked and changed.
  *
  * @returns {{ write: (path: string, text: string) => void, add: (path: string, after: string | RegExp, text: string) => void,
- *   run: (program: string, ...words: string[]) => string, compile: () => void, close: () => void }}
+ *   run: (program: string, ...words: string[]) => string, compile: () => void, asked: () => string[], replace: (path: string, what: string | RegExp, by: string | ((found: string) => string)) => void,
+ *   read: (path: string) => string, close: () => void }}
  */
 export function openScratch() {
   const folder = mkdtempSync(join(tmpdir(), 'esfuerzo-recipe-'))
@@ -67,10 +68,47 @@ export function openScratch() {
       if (at < 0) throw new Error(`${path} has no line with ${after} to put something after`)
       writeFileSync(join(folder, path), lines.toSpliced(at + 1, 0, text).join('\n'))
     },
+    read: (path) => readFileSync(join(folder, path), 'utf8'),
+    /** Puts a text in place of the first that is found. */
+    replace(path, what, by) {
+      const before = readFileSync(join(folder, path), 'utf8')
+      const after = before.replace(what, typeof by === 'string' ? () => by : by)
+      if (after === before) throw new Error(`${path} has nothing like ${what}`)
+      writeFileSync(join(folder, path), after)
+    },
     /** The compiler over everything but the pages. */
     compile() {
       const native = join('node_modules', 'typescript-native', 'bin', 'tsc')
       run('node', native, '-b', 'core', 'library', 'contract', 'plans', '.', 'cli', 'server')
+    },
+    /** The files in which the compilers find something wrong, those of the tests left out. */
+    asked() {
+      const said = []
+      const native = join('node_modules', 'typescript-native', 'bin', 'tsc')
+      const compilers = [
+        ['node', native, '-b', 'core', 'library', 'contract', 'plans', '.', 'cli', 'server'],
+        ['vue-tsc', '-p', 'web'],
+      ]
+      for (const [program, ...words] of compilers)
+        try {
+          run(program, ...words)
+        } catch (error) {
+          said.push(error.message)
+        }
+      const files = said.join('\n').matchAll(/^([\w./-]+?\.(?:ts|vue))[(:]\d/gm)
+      return [...new Set([...files].map(([, file]) => file))]
+        .filter((file) => !/(?:^|\/)(?:test|e2e|bench)\//.test(file))
+        .sort()
+    },
+    /** @throws {Error} what the compilers ask for and the recipe does not name, or names and they do not ask for */
+    expectSame(asked, named) {
+      const both = [...new Set([...asked, ...named])].filter((file) => asked.includes(file) !== named.includes(file))
+      if (both.length)
+        throw new Error(
+          both
+            .map((f) => `${f} is ${asked.includes(f) ? 'asked for and not named' : 'named and not asked for'}`)
+            .join('\n'),
+        )
     },
     close: () => rmSync(folder, { recursive: true, force: true }),
   }

@@ -78,15 +78,18 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
 })
 
 it('settings of version 2 have no country, those of 3 no checks; what they cannot say is written in this version', () => {
-  const { country: _, checks: __, ...rest } = { ...newSettings('Atlantic/Azores'), readings: { pu: 'push-up' } }
-  const before = { ...rest, version: 2 }
-  const now = readDocument(settingsDocument, before)
-  expect(now).toEqual({ ...before, version: 4, country: 'unsaid', checks: {} })
-  expect(writtenDocument(settingsDocument, now)).toEqual(before)
-  const third = { ...rest, version: 3, country: 'NZ' }
-  expect(readDocument(settingsDocument, third)).toEqual({ ...third, version: 4, checks: {} })
-  expect(writtenDocument(settingsDocument, { ...now, country: 'NZ' })).toEqual(third)
-  const policies = { ...now, checks: { 'no-water': 'off' } } as const
+  const { version } = settingsDocument
+  const whole = { ...newSettings('Atlantic/Azores'), readings: { pu: 'push-up' } }
+  const asBefore = (settings: typeof whole) => writtenDocument(settingsDocument, settings) as { version: number }
+  const second = asBefore(whole)
+  expect(second).toMatchObject({ version: 2, readings: { pu: 'push-up' } })
+  expect(second).not.toHaveProperty('country')
+  expect(readDocument(settingsDocument, second)).toEqual({ ...whole, version, country: 'unsaid', checks: {} })
+  const third = asBefore({ ...whole, country: 'NZ' })
+  expect(third).toMatchObject({ version: 3, country: 'NZ' })
+  expect(third).not.toHaveProperty('checks')
+  expect(readDocument(settingsDocument, third)).toEqual({ ...whole, version, country: 'NZ' })
+  const policies = { ...whole, checks: { 'no-water': 'off' } } as const
   expect(writtenDocument(settingsDocument, policies)).toEqual(policies)
 })
 
