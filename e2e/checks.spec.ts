@@ -50,12 +50,12 @@ function spoilt(session: Session): Session {
   return setDetails(cold, { home: { standIns: { wall: 'closed door' } } })
 }
 
-const look = (page: Page) => page.getByRole('tabpanel', { name: /^Worth a look/ })
+const look = (page: Page) => page.getByRole('tabpanel', { name: /^Checks/ })
 /** What is not to be sent so, or worth a look. */
 const asks = (page: Page) =>
   look(page)
     .getByRole('listitem')
-    .filter({ has: page.getByRole('img', { name: /^(not to be sent so|worth a look)$/ }) })
+    .filter({ has: page.getByRole('img', { name: /^(fix before sending|advice)$/ }) })
 
 /** The good session, from its text. */
 async function good(page: Page): Promise<Session> {
@@ -79,15 +79,15 @@ test('a good session is left in peace; spoilt, it is said where and why, mended 
 }) => {
   const document = await good(page)
   await open(page, document)
-  await expect(look(page).getByText('Nothing to say. It can go out as it is.')).toBeVisible()
+  await expect(look(page).getByText('All checks are fine. You can send it home.')).toBeVisible()
 
   const id = await open(page, spoilt(document))
   for (const words of [
-    'closed door for free wall: not for Feet at the wall.',
-    'over the 17 minutes.',
-    'Tuck jump is heard below.',
-    'Tuck jump is from grade 4.',
-    'Measured after 0:00 of moving.',
+    'closed door can’t replace free wall for Feet at the wall.',
+    'over the planned 17 minutes.',
+    'Neighbors below will hear Tuck jump.',
+    'Tuck jump is for grade 4 and up.',
+    'The test comes after 0:00 of moving.',
   ])
     await expect(asks(page).filter({ hasText: words })).toHaveCount(1)
   await expectAccessible(page)
@@ -96,15 +96,15 @@ test('a good session is left in peace; spoilt, it is said where and why, mended 
     page
       .getByRole('row')
       .filter({ hasText: 'Squat' })
-      .getByLabel(/is heard below/),
+      .getByLabel(/will hear/),
   ).toBeVisible()
-  await expect(page.getByRole('img', { name: /worth a look in this lane$/ }).first()).toBeVisible()
+  await expect(page.getByRole('img', { name: /to review in this lane$/ }).first()).toBeVisible()
 
   // A stop holds it back.
   await page.goto(at(`/sessions/${id}/handout`))
-  await expect(page.getByText('2 things are not to be sent so.', { exact: false })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Make a link' })).toBeDisabled()
-  await page.getByRole('link', { name: 'Go and look' }).click()
+  await expect(page.getByText('2 checks must be fixed before you send it.', { exact: false })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Create link' })).toBeDisabled()
+  await page.getByRole('link', { name: 'Open checks' }).click()
 
   await expect(asks(page).first()).toBeVisible()
   let clicks = 0
@@ -116,11 +116,11 @@ test('a good session is left in peace; spoilt, it is said where and why, mended 
   expect(clicks).toBeGreaterThanOrEqual(4)
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 
-  await page.getByRole('button', { name: 'Hand out' }).click()
-  await expect(page.getByRole('button', { name: 'Make a link' })).toBeEnabled()
-  await expect(page.getByText('not to be sent so', { exact: false })).toHaveCount(0)
-  await expect(page.getByText('is heard below', { exact: false })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Make a link' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
+  await expect(page.getByRole('button', { name: 'Create link' })).toBeEnabled()
+  await expect(page.getByText('fix before sending', { exact: false })).toHaveCount(0)
+  await expect(page.getByText('will hear', { exact: false })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Create link' }).click()
   await expect(page.getByRole('link', { name: /\/go\// })).toBeVisible()
 })
 
@@ -136,19 +136,19 @@ test('@verify what she leaves is answered with her reason, stays left, and can b
   page,
 }) => {
   await open(page, setDetails(await good(page), { minutes: 9 }))
-  const over = asks(page).filter({ hasText: 'over the 9 minutes' })
+  const over = asks(page).filter({ hasText: 'over the planned 9 minutes' })
   await expect(over).toHaveCount(1)
-  await over.getByRole('button', { name: 'Leave it' }).focus()
+  await over.getByRole('button', { name: 'Ignore' }).focus()
   await page.keyboard.press('Enter')
-  await expect(look(page).getByRole('textbox', { name: 'Why, if you like' })).toBeFocused()
+  await expect(look(page).getByRole('textbox', { name: 'Reason (optional)' })).toBeFocused()
   await page.keyboard.type('the hall is ours till noon')
   await page.keyboard.press('Enter')
   await expect(over).toHaveCount(0)
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 
   await page.reload()
-  await look(page).getByText('Left as they are (1)').click()
-  await expect(look(page).getByText('You left it: the hall is ours till noon')).toBeVisible()
-  await look(page).getByRole('button', { name: 'Look again' }).click()
+  await look(page).getByText('Ignored (1)').click()
+  await expect(look(page).getByText('You ignored it: the hall is ours till noon')).toBeVisible()
+  await look(page).getByRole('button', { name: 'Check again' }).click()
   await expect(over).toHaveCount(1)
 })

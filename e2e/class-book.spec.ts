@@ -8,18 +8,18 @@ test.describe.configure({ mode: 'serial', timeout: 180_000 })
 async function newClass(page: Page, name: string, pupils: number): Promise<void> {
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('button', { name: 'New class' }).first().click()
-  await page.getByLabel('Name of the class').fill(name)
+  await page.getByLabel('Class name').fill(name)
   for (const grade of ['4', '5', '6']) await page.getByRole('button', { name: grade, exact: true }).click()
-  await page.getByRole('button', { name: 'Make the class' }).click()
+  await page.getByRole('button', { name: 'Create class' }).click()
   await page.getByLabel('How many').fill(String(pupils))
-  await page.getByRole('button', { name: 'Propose aliases' }).click()
+  await page.getByRole('button', { name: 'Suggest aliases' }).click()
   await page.getByRole('button', { name: `Add ${pupils} pupils` }).click()
   await expect(page.getByRole('heading', { name: `${pupils} pupils` })).toBeVisible()
 }
 
 /** Aliases and codes as they stand on the slips that are printed. */
 async function slipsOf(page: Page): Promise<{ alias: string; code: string }[]> {
-  const href = await page.getByRole('link', { name: 'Print the codes' }).getAttribute('href')
+  const href = await page.getByRole('link', { name: 'Print codes' }).getAttribute('href')
   const pdf = await (await page.request.get(at(href!))).body()
   const texts = await pdfTexts(pdf)
   const aliases = await page
@@ -80,21 +80,21 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
 
   await page.getByRole('link', { name: 'Desk' }).click()
   const sent = page.getByRole('region', { name: 'Sent home' }).getByRole('listitem').filter({ hasText: 'Ten gannets' })
-  await sent.getByRole('link', { name: /came back/ }).click()
+  await sent.getByRole('link', { name: /\d results?$/ }).click()
   const href = (await page.locator('a.address').first().getAttribute('href'))!
 
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   const family = await phone.newPage()
   await family.goto(`${href}?speed=60`)
   await family.getByRole('button', { name: 'I have a code' }).click()
-  await family.getByLabel('Your code: six signs').fill('BBBBBB')
-  await family.getByRole('button', { name: 'That is me' }).click()
-  await expect(family.getByText('No code here is written like that.')).toBeVisible()
+  await family.getByLabel('Your code (6 letters and numbers)').fill('BBBBBB')
+  await family.getByRole('button', { name: "That's me" }).click()
+  await expect(family.getByText("That code isn't right.")).toBeVisible()
   const { alias, code } = slips[1]!
-  await family.getByLabel('Your code: six signs').fill(code.toLowerCase())
-  await family.getByRole('button', { name: 'That is me' }).click()
-  await expect(family.getByText(`What you do now belongs to ${alias}.`)).toBeVisible()
-  await expect(family.getByText(`It goes to your teacher as ${alias}, without a name.`)).toBeVisible()
+  await family.getByLabel('Your code (6 letters and numbers)').fill(code.toLowerCase())
+  await family.getByRole('button', { name: "That's me" }).click()
+  await expect(family.getByText(`Your results are saved for ${alias}.`)).toBeVisible()
+  await expect(family.getByText(`Your teacher gets it under the alias ${alias}, without a name.`)).toBeVisible()
   await expectAccessible(family)
   await expectNothingCut(family)
   await family.getByRole('button', { name: /Grades 4–6/ }).click()
@@ -113,8 +113,8 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
 
   await page.goto(at('/'))
   await openBook(page, 'Class 4 · Skuas', /Ten gannets/)
-  await expect(cell(page, alias, /Jumping jack.*, 21, from a run/)).toBeVisible()
-  await expect(cell(page, alias, /How hard it felt.*, 4, from a run/)).toBeVisible()
+  await expect(cell(page, alias, /Jumping jack.*, 21, sent by the child/)).toBeVisible()
+  await expect(cell(page, alias, /How hard it felt.*, 4, sent by the child/)).toBeVisible()
   await expectAccessible(page)
   await expectNothingCut(page)
 
@@ -131,7 +131,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await paste(page, '11\t12\n13\t14\n')
   await expect(cell(page, slips[3]!.alias, /Jumping jack, lap 1.*, 13, typed in/)).toBeVisible()
   await page.keyboard.press('Control+z')
-  await expect(cell(page, slips[3]!.alias, /Jumping jack, lap 1.*, nothing yet/)).toBeVisible()
+  await expect(cell(page, slips[3]!.alias, /Jumping jack, lap 1.*, no results yet/)).toBeVisible()
   await page.keyboard.press('Control+Shift+z')
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   await page.reload()
@@ -196,8 +196,8 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await other.keyboard.press('Shift+Enter')
   await other.keyboard.type('8')
   await other.keyboard.press('Enter')
-  await expect(other.getByText('You typed 8; meanwhile 9 was written elsewhere.')).toBeVisible()
-  await other.getByRole('button', { name: 'Take mine' }).click()
+  await expect(other.getByText('You typed 8. In another place 9 was entered.')).toBeVisible()
+  await other.getByRole('button', { name: 'Use mine' }).click()
   await expect(other.getByText('meanwhile 9')).toHaveCount(0)
   await expect(other.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   await page.evaluate(() => window.dispatchEvent(new Event('focus')))
@@ -208,7 +208,7 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await page.locator('#cell-2-0').click()
   await page.keyboard.type('5')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('The server is away. What you typed is kept on this device')).toBeVisible()
+  await expect(page.getByText('Your entries are kept on this device')).toBeVisible()
   await expect(page.locator('#cell-2-0')).toContainText('5')
   // Even where the page is closed meanwhile.
   await page.unroute('**/results/*')
@@ -228,10 +228,10 @@ test('@verify what cannot be is refused, what is hardly likely is asked about, a
   await page.keyboard.type('twelve')
   await page.keyboard.press('F2')
   await page.keyboard.press('Escape')
-  await expect(page.getByText(/9999 is more than there can be/)).toBeVisible()
+  await expect(page.getByText(/9999 is too large/)).toBeVisible()
   await expect(page.locator('#cell-0-0')).toContainText('9999')
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Take it back' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.locator('#cell-0-0')).toHaveText('')
 })
 
@@ -242,8 +242,8 @@ test('results go out as CSV and Excel and come in again as they were', async ({ 
   await paste(page, '10\t11\t12\t13\t14\t15\n'.repeat(4))
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   const files: string[] = []
-  for (const name of ['As CSV', 'As an Excel file']) {
-    await page.getByRole('button', { name: 'Take along' }).click()
+  for (const name of ['CSV file', 'Excel file']) {
+    await page.getByRole('button', { name: 'Export results' }).click()
     const download = page.waitForEvent('download')
     await page.getByText(name).click()
     files.push(await (await download).path())
@@ -255,7 +255,7 @@ test('results go out as CSV and Excel and come in again as they were', async ({ 
     await page.keyboard.press('Delete')
     await expect(page.locator('#cell-3-2')).toHaveText('')
     await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
-    await page.getByRole('button', { name: 'Read a table' }).click()
+    await page.getByRole('button', { name: 'Import results' }).click()
     const chooser = page.waitForEvent('filechooser')
     await page.getByRole('button', { name: 'Choose a file' }).click()
     await (
@@ -267,8 +267,8 @@ test('results go out as CSV and Excel and come in again as they were', async ({ 
     })
     await expect(page.getByText('24 values')).toBeVisible()
     if (i === 0) await expectAccessible(page, undefined, '.v-overlay-container')
-    await page.getByRole('button', { name: 'Take them in' }).click()
-    await expect(page.locator('#cell-3-2')).toHaveAttribute('aria-label', /, 1\d, from a table/)
+    await page.getByRole('dialog').getByRole('button', { name: 'Import results' }).click()
+    await expect(page.locator('#cell-3-2')).toHaveAttribute('aria-label', /, 1\d, imported/)
     await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   }
 })

@@ -171,8 +171,8 @@ test('@verify two tabs typing without a network, both closed, opened again: the 
 }) => {
   await openDesk(page)
   await page.getByRole('button', { name: 'New session', exact: true }).first().click()
-  await page.getByLabel('What is it called?').fill('Two tabs')
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByLabel('Session name').fill('Two tabs')
+  await page.getByRole('button', { name: 'Create session', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Two tabs' })).toBeVisible()
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
   const address = page.url()
@@ -186,9 +186,9 @@ test('@verify two tabs typing without a network, both closed, opened again: the 
     [tabs[0]!, 'squat'],
     [tabs[1]!, 'plank'],
   ] as const) {
-    await tab.getByRole('tab', { name: 'Moves' }).click()
-    await tab.getByRole('combobox', { name: 'Find a move' }).fill(move)
-    await tab.getByRole('combobox', { name: 'Find a move' }).press('Enter')
+    await tab.getByRole('tab', { name: 'Exercises' }).click()
+    await tab.getByRole('combobox', { name: 'Find an exercise' }).fill(move)
+    await tab.getByRole('combobox', { name: 'Find an exercise' }).press('Enter')
     await expect(tab.getByTestId('save-mark')).toContainText('kept on this device')
   }
   await expect.poll(() => kept(page, 'esfuerzo-drafts', 'drafts')).toHaveLength(2)
@@ -219,7 +219,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
   const signOut = page.getByRole('button', { name: 'Sign out' })
   await signOut.click()
-  const asked = page.getByRole('dialog', { name: 'Not everything is saved yet' })
+  const asked = page.getByRole('dialog', { name: "Some work isn't saved yet" })
   await expect(asked).toBeVisible()
   await expect(asked.getByText('1 result')).toBeVisible()
   await expect(asked.getByRole('link', { name: /Class 5 · Shared/ })).toBeVisible()
@@ -229,7 +229,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
 
   // Waiting signs out by itself once all has arrived.
   await signOut.click()
-  await expect(asked.getByText('You will be signed out as soon as it is saved')).toBeVisible()
+  await expect(asked.getByText("We'll sign you out as soon as everything is saved")).toBeVisible()
   await mend(page.context())
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   const left = async () => [
@@ -262,7 +262,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await page.getByLabel('Password').fill(password)
   await page.getByLabel('This is my own device').check()
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
   await openBook(page, schoolClass)
   await type(page, 'Tern 4', '20')
   await expect.poll(left).toHaveLength(1)

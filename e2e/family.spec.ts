@@ -6,7 +6,7 @@ async function linkOf(page: Parameters<typeof openDesk>[0], title: RegExp): Prom
     .getByRole('region', { name: 'Sent home' })
     .getByRole('listitem')
     .filter({ hasText: title })
-    .getByRole('link', { name: /came back/ })
+    .getByRole('link', { name: /\d results?$/ })
     .click()
   return (await page.locator('a.address').first().getAttribute('href'))!
 }
@@ -24,7 +24,7 @@ test('the player pauses, goes back and skips, shows the rep that is counted, and
   const stood = await digits.textContent()
   await page.waitForTimeout(1500)
   await expect(digits).toHaveText(stood!)
-  await page.getByRole('button', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'Continue' }).click()
   await expect(digits).not.toHaveText(stood!)
   const heading = page.getByRole('heading', { level: 2 })
   const skip = page.getByRole('button', { name: 'Skip' })
@@ -54,7 +54,7 @@ test('a run finished without a network is kept on the device and sent when it is
   await context.setOffline(true)
   await page.getByText('just right').click()
   await page.getByRole('button', { name: 'Send to my teacher' }).click()
-  await expect(page.getByRole('heading', { name: 'Kept on this device' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Saved on this device' })).toBeVisible()
   const sent = page.waitForResponse((r) => r.url().endsWith('/runs') && r.status() === 200)
   await context.setOffline(false)
   await sent
@@ -63,21 +63,21 @@ test('a run finished without a network is kept on the device and sent when it is
 
 test('an ended link says so kindly, and a made-up one too', async ({ page }) => {
   const href = await linkOf(page, /The ferry stays in/)
-  await page.getByRole('button', { name: 'End it …' }).click()
-  await page.getByRole('button', { name: 'End it now' }).click()
+  await page.getByRole('button', { name: 'End link…' }).click()
+  await page.getByRole('button', { name: 'End link now' }).click()
   await expect(page.getByText('This link has ended')).toBeVisible()
   await page.goto(href)
   await expect(page.getByRole('heading', { name: 'This session has ended' })).toBeVisible()
   await page.goto(at('/go/made-up'))
-  await expect(page.getByRole('heading', { name: 'This link leads nowhere' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: "This link doesn't work" })).toBeVisible()
 })
 
 test('names with markup in them show as text', async ({ page }) => {
   await openDesk(page)
   await page.getByRole('button', { name: 'New session', exact: true }).first().click()
   const title = '<img src=x onerror="document.title=1"> & <b>bold</b>'
-  await page.getByLabel('What is it called?').fill(title)
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByLabel('Session name').fill(title)
+  await page.getByRole('button', { name: 'Create session', exact: true }).click()
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
   await page.goto(at('/'))
   await expect(page.getByRole('link', { name: title })).toBeVisible()

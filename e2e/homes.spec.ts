@@ -17,9 +17,9 @@ test('two lanes run without a network from the link to the queued results, which
 
   await page.goto(at('/go/'))
   await page.getByRole('link', { name: /Rock-pool circuit/ }).click()
-  await expect(page.getByText('No network')).toBeVisible()
+  await expect(page.getByText('No internet')).toBeVisible()
   await page.goto(`${page.url()}?speed=300`)
-  await page.getByRole('button', { name: 'Two at once' }).click()
+  await page.getByRole('button', { name: 'Two children' }).click()
   await page.getByRole('button', { name: /K–1/ }).click()
   await page.getByRole('button', { name: /4–6/ }).click()
   await page.getByRole('button', { name: 'I keep going to the end' }).click()
@@ -30,9 +30,9 @@ test('two lanes run without a network from the link to the queued results, which
   const lanes = page.locator('section.lane')
   await lanes.nth(0).getByText('just right').click()
   await lanes.nth(1).getByText('7', { exact: true }).click()
-  await page.getByRole('button', { name: 'Perhaps' }).click()
+  await page.getByRole('button', { name: 'Maybe' }).click()
   await page.getByRole('button', { name: 'Send to my teacher' }).click()
-  await expect(page.getByRole('heading', { name: 'Kept on this device' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Saved on this device' })).toBeVisible()
 
   // The device is off over night.
   await page.close()
@@ -59,7 +59,7 @@ test('a page that is loaded again comes back where it was, paused', async ({ pag
   await expect(heading).toHaveText('Tuck jump')
   await expect(page.getByText('Paused')).toBeVisible()
   await expect(page.getByTestId('digits')).toHaveText(stood!)
-  await page.getByRole('button', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'Continue' }).click()
   await expect(page.getByTestId('digits')).not.toHaveText(stood!)
 })
 

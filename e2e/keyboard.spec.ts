@@ -16,10 +16,10 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await press('Tab')
   await type(password)
   await press('Enter')
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
   await until(page.getByRole('button', { name: 'New session', exact: true }))
   await press('Enter')
-  await expect(page.getByLabel('What is it called?')).toBeFocused()
+  await expect(page.getByLabel('Session name')).toBeFocused()
   await type('By keys alone')
   await press('Enter')
   await expect(page.getByRole('heading', { name: 'By keys alone' })).toBeVisible()
@@ -29,7 +29,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   const row = (name: string | RegExp) => order.getByRole('row', { name })
   await until(order)
   await press('Home', 'Enter')
-  await expect(page.getByRole('combobox', { name: 'Add moves below' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Add exercises below' })).toBeFocused()
   for (const line of ['march 30 s', 'arm circles 10']) {
     await type(line)
     await press('Enter')
@@ -74,7 +74,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await press('Alt+ArrowRight')
   await expect(row(/Squat jump/)).toContainText('Jump and draw your knees up')
   await press('e')
-  await until(page.getByLabel('Children write down their reps'))
+  await until(page.getByLabel('Children record their reps'))
   await press('Space', 'Escape')
 
   // The row goes up and down, is doubled, taken out, brought back.
@@ -88,7 +88,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await expect(row(/Squat jump/)).toHaveCount(1)
 
   await press('End', '/')
-  await expect(page.getByRole('combobox', { name: 'Find a move' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Find an exercise' })).toBeFocused()
   await type('butterfly')
   await press('Enter', 'Escape')
 
@@ -98,7 +98,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await expect(laneTotal(page, 'B')).toHaveText('12:03')
   await expect(laneTotal(page, 'C')).toHaveText('14:11')
   await press('?')
-  const sheet = page.getByRole('dialog', { name: 'Keys' })
+  const sheet = page.getByRole('dialog', { name: 'Keyboard shortcuts' })
   await expect(sheet).toBeVisible()
   await expect(async () => {
     await press('Escape')
@@ -106,10 +106,10 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   }).toPass()
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
 
-  await until(page.getByRole('button', { name: 'Hand out' }), 'Shift+Tab')
+  await until(page.getByRole('button', { name: 'Send home' }), 'Shift+Tab')
   await press('Enter')
-  await expect(page.getByRole('heading', { name: 'Hand out: By keys alone' })).toBeVisible()
-  await until(page.getByRole('button', { name: 'Make a link' }))
+  await expect(page.getByRole('heading', { name: 'Send home: By keys alone' })).toBeVisible()
+  await until(page.getByRole('button', { name: 'Create link' }))
   await press('Enter')
   const href = (await page.locator('a.address').getAttribute('href'))!
 
@@ -135,7 +135,7 @@ test('the whole job is done by keyboard alone: from the sign-in to a child’s r
   await context.close()
 
   await page.goto(at('/'))
-  const back = page.getByRole('region', { name: 'Came back from the homes' }).getByRole('listitem').first()
+  const back = page.getByRole('region', { name: 'Results from home' }).getByRole('listitem').first()
   await expect(back).toContainText('By keys alone')
   await expect(back).toContainText('Tuck jump 14')
 })

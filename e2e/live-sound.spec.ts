@@ -52,7 +52,7 @@ test('with the page blocked again and again, bells are on schedule and no digit 
   // What was planned before a skip was taken back, but has been heard of: from here on all is planned anew.
   await page.getByRole('button', { name: 'Pause' }).click()
   await page.evaluate(() => void (window.heard.sounds.length = 0))
-  await page.getByRole('button', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'Continue' }).click()
 
   const seen = await page.evaluate(async (seconds) => {
     const context = window.heard.context!
@@ -98,7 +98,7 @@ test('with the page blocked again and again, bells are on schedule and no digit 
   const stood = await digits.textContent()
   await page.waitForTimeout(2500)
   await expect(digits).toHaveText(stood!)
-  await page.getByRole('button', { name: 'Go on' }).click()
+  await page.getByRole('button', { name: 'Continue' }).click()
   await expect(page.getByText('Paused')).toHaveCount(0)
   await expect(digits).not.toHaveText(stood!)
 })

@@ -11,15 +11,15 @@ import {
 
 test('a move of the teacher’s own is drawn, put into a session, sent home, and done by a child', async ({ page }) => {
   await openDesk(page)
-  await page.getByRole('link', { name: 'Moves' }).click()
-  await page.getByRole('textbox', { name: 'Find a move' }).fill('sqaut')
+  await page.getByRole('link', { name: 'Exercises' }).click()
+  await page.getByRole('textbox', { name: 'Find an exercise' }).fill('sqaut')
   await page.getByRole('link', { name: /^Squat front/ }).click()
   await expect(page.getByRole('heading', { name: 'From easiest to hardest' })).toBeVisible()
-  await page.getByRole('link', { name: 'Change a copy' }).click()
+  await page.getByRole('link', { name: 'Edit a copy' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Limpet squat')
 
   // The squat's lowest pose gets its arms up.
-  await page.getByRole('button', { name: 'Draw the figure of Squat', exact: true }).click()
+  await page.getByRole('button', { name: 'Draw Squat', exact: true }).click()
   await page.getByRole('button', { name: 'Pose 2' }).click()
   const arm = page.getByRole('slider', { name: 'right upper arm' })
   const hand = page.getByRole('slider', { name: 'right forearm' })
@@ -33,7 +33,7 @@ test('a move of the teacher’s own is drawn, put into a session, sent home, and
   expect(Number(await arm.getAttribute('aria-valuenow'))).toBeGreaterThan(150)
   await hand.press('ArrowUp')
   await page.getByRole('button', { name: 'Done' }).click()
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('button', { name: 'Save exercise' }).click()
   await expect(page.getByRole('heading', { name: 'Limpet squat' })).toBeVisible()
 
   await page.getByRole('link', { name: 'Desk' }).click()
@@ -52,24 +52,24 @@ test('a move of the teacher’s own is drawn, put into a session, sent home, and
   await expect(row).toBeVisible()
 
   // A weight made of what the house has, for the grades it is for.
-  await page.getByRole('tab', { name: 'Moves' }).click()
+  await page.getByRole('tab', { name: 'Exercises' }).click()
   await page.getByRole('button', { name: 'fits this home' }).click()
   await addMove(page, 'bottle curl')
   await page.getByRole('tab', { name: 'Edit' }).click()
   await page.getByRole('button', { name: /Only C/ }).click()
-  await page.getByRole('button', { name: 'take a packet of rice' }).click()
+  await page.getByRole('button', { name: 'use a packet of rice' }).click()
   await page.getByLabel('With a weight').click()
-  await page.getByRole('button', { name: 'Make it of bottles and books' }).click()
+  await page.getByRole('button', { name: 'Make a weight from books and bottles' }).click()
   await page.getByRole('button', { name: 'Bottle', exact: true }).click()
-  await page.getByRole('button', { name: 'Remove thing 1' }).click()
+  await page.getByRole('button', { name: 'Remove item 1' }).click()
   await expect(page.getByText(/0\.52 kg in the bag/)).toBeVisible()
   await expect(page.getByText(/for grades 2, 3, 4, 5, 6/)).toBeVisible()
-  await page.getByRole('button', { name: 'Use it here' }).click()
+  await page.getByRole('button', { name: 'Use this weight' }).click()
   await expect(page.getByRole('gridcell', { name: /0\.52 kg/ })).toBeVisible()
 
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
-  await page.getByRole('button', { name: 'Hand out' }).click()
-  await page.getByRole('button', { name: 'Make a link' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
+  await page.getByRole('button', { name: 'Create link' }).click()
   const href = (await page.locator('a.address').first().getAttribute('href'))!
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(href)
@@ -84,7 +84,7 @@ test('@verify a file of moves with mistakes is refused naming each; a right one 
   await page.goto(at('/moves'))
   const put = async (moves: unknown) => {
     const chooser = page.waitForEvent('filechooser')
-    await page.getByRole('button', { name: 'Open a file of moves' }).click()
+    await page.getByRole('button', { name: 'Import exercises' }).click()
     const buffer = Buffer.from(JSON.stringify({ format: 'esfuerzo.moves', version: 1, moves }))
     await (await chooser).setFiles({ name: 'moves.json', mimeType: 'application/json', buffer })
   }
@@ -111,14 +111,14 @@ test('@verify a file of moves with mistakes is refused naming each; a right one 
     figure: 'curl-up',
   }
   await put([{ move: { ...move, kit: [{ id: 'trampoline' }], muscles: { main: ['gills'], also: [] } }, figures: [] }])
-  await expect(page.getByText('The file was not taken.')).toBeVisible()
+  await expect(page.getByText('The file was not imported.')).toBeVisible()
   await expect(page.getByText(/gills/)).toBeVisible()
   await expect(page.getByText(/trampoline/)).toBeVisible()
   await page.getByRole('button', { name: 'Close' }).click()
   await put([{ move, figures: [] }])
-  await expect(page.getByText('The moves are yours now.')).toBeVisible()
+  await expect(page.getByText('The exercises were imported.')).toBeVisible()
   await page.getByRole('button', { name: 'Close' }).click()
-  await page.getByLabel('My own moves').click()
+  await page.getByLabel('My own exercises').click()
   await expect(page.getByRole('link', { name: /Whelk curl/ })).toBeVisible()
 })
 
@@ -127,7 +127,7 @@ test('@verify the repertoire’s views are accessible, cut nothing, and move onl
 }) => {
   await openDesk(page)
   await page.goto(at('/moves'))
-  await expect(page.getByText(/^\d+ moves/)).toBeVisible()
+  await expect(page.getByText(/^\d+ exercises/)).toBeVisible()
   await expectAccessible(page)
   // Of some two hundred moves only those in sight are in the page, wherever it is scrolled to.
   const cards = page.locator('a.move')
@@ -137,7 +137,7 @@ test('@verify the repertoire’s views are accessible, cut nothing, and move onl
   await expect.poll(() => cards.first().innerText()).not.toBe(first)
   expect(await cards.count()).toBeLessThan(60)
   // One moves while it is pointed at, the others stand.
-  await page.getByRole('textbox', { name: 'Find a move' }).fill('jump')
+  await page.getByRole('textbox', { name: 'Find an exercise' }).fill('jump')
   await page.mouse.wheel(0, -8000)
   const shape = (name: RegExp) => page.getByRole('link', { name }).locator('svg').innerHTML()
   await page.emulateMedia({ reducedMotion: 'no-preference' })
@@ -152,7 +152,7 @@ test('@verify the repertoire’s views are accessible, cut nothing, and move onl
   await expectAccessible(page)
   await page.goto(at('/moves/new?from=seated-row'))
   await page
-    .getByRole('button', { name: /Draw the figure/ })
+    .getByRole('button', { name: /Draw the exercise/ })
     .first()
     .click()
   await expect(page.getByRole('slider', { name: 'trunk' })).toBeVisible()

@@ -21,9 +21,9 @@ slow breaths 4 breaths`
 
 /** Hands out what is open and gives its address. */
 async function handOut(page: Page): Promise<string> {
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
   await page
-    .getByRole('button', { name: /^Make a link|^Make the link|link/i })
+    .getByRole('button', { name: /^Create (?:new )?link$/ })
     .first()
     .click()
   await expect(page.locator('a.address').first()).toBeVisible()
@@ -78,11 +78,13 @@ test('a second test day, what changed, the next session from what came back: two
   // Two test days and a try-out lie in the demo's class: what changed is said beside how much the measure varies.
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name: /Class 5/ }).click()
-  await page.getByRole('tab', { name: 'Tests over dates' }).click()
+  await page.getByRole('tab', { name: 'Tests over time' }).click()
   const stands = page.locator('section.card').filter({ hasText: 'Sit-to-stands in 30 s' })
-  await expect(stands.getByText(/children have both\)/)).toBeVisible()
+  await expect(stands.getByText(/children did both tests\)/)).toBeVisible()
   await expect(stands.getByText(/varies by about .* from day to day/)).toBeVisible()
-  await expect(stands.getByText('Very high and very low first results tend to move back by themselves.')).toBeVisible()
+  await expect(
+    stands.getByText('Very high and very low first results often move toward the middle by themselves.'),
+  ).toBeVisible()
   await expect(stands.getByRole('img')).toBeVisible()
   await expect(stands.getByRole('columnheader', { name: /^since/ })).toBeVisible()
   await expectAccessible(page)
@@ -93,24 +95,24 @@ test('a second test day, what changed, the next session from what came back: two
 
   // A session that came back clean and easy from every lane.
   await page.getByRole('link', { name: 'Desk' }).click()
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
   await page.evaluate((text) => navigator.clipboard.writeText(text), plan)
   await page.locator('h1').click()
   await page.keyboard.press('Control+v')
-  const read = page.getByRole('dialog', { name: 'Begin from a text' })
-  await read.getByRole('button', { name: 'Make the session' }).click()
+  const read = page.getByRole('dialog', { name: 'Paste a plan' })
+  await read.getByRole('button', { name: 'Create session' }).click()
   await expect(page.getByRole('heading', { name: 'Kelp forest' })).toBeVisible()
   await sendRuns(page, await handOut(page))
   await page.reload()
-  await page.getByRole('button', { name: 'Make the next session from this' }).click()
+  await page.getByRole('button', { name: 'Create the next session' }).click()
 
   await expect(page.getByRole('heading', { name: 'Kelp forest 2' })).toBeVisible()
-  const panel = page.getByRole('region', { name: 'Next time' }).or(page.locator('.panel'))
-  await expect(panel.getByText('6 runs, clean and not too hard for most: a step on.')).toHaveCount(3)
+  const panel = page.getByRole('region', { name: 'Next session' }).or(page.locator('.panel'))
+  await expect(panel.getByText('6 results, clean and not too hard for most: one step up.')).toHaveCount(3)
   await expectAccessible(page)
   // The first lane stays as it is; the other two go a step on.
-  await page.getByRole('group').filter({ hasText: 'A' }).getByLabel('The same again').first().check()
-  await page.getByRole('button', { name: 'Take these 2 changes' }).click()
+  await page.getByRole('group').filter({ hasText: 'A' }).getByLabel('No change').first().check()
+  await page.getByRole('button', { name: 'Apply 2 changes' }).click()
   await expect(page.locator('.row.station').filter({ hasText: 'Squat' })).toContainText('9')
   await expect(page.locator('.row.station').filter({ hasText: 'Squat' })).toContainText('8')
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
@@ -134,14 +136,14 @@ test('a second test day, what changed, the next session from what came back: two
   await expectAccessible(family)
   await expectNothingCut(family)
   await family.goto(address)
-  await expect(family.getByText('What you wanted: One more')).toBeVisible()
+  await expect(family.getByText('Your goal: One more')).toBeVisible()
   await phone.close()
 })
 
 test('a test is done by touch on a phone: read, counted by taps, said how', async ({ page, browser }) => {
   await openDesk(page)
   const sent = page.getByRole('region', { name: 'Sent home' }).getByRole('listitem').filter({ hasText: 'Soundings' })
-  await sent.getByRole('link', { name: /came back/ }).click()
+  await sent.getByRole('link', { name: /\d results?$/ }).click()
   const href = (await page.locator('a.address').first().getAttribute('href'))!
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   const family = await phone.newPage()
@@ -161,7 +163,7 @@ test('a test is done by touch on a phone: read, counted by taps, said how', asyn
   await expect(family.getByRole('textbox')).toHaveValue('7')
   await family.locator('.measure').getByRole('button', { name: 'Stop' }).tap()
   await family.getByRole('button', { name: 'Done, but something was different' }).tap()
-  await family.getByRole('button', { name: 'I counted it myself' }).tap()
+  await family.getByRole('button', { name: 'I counted by myself' }).tap()
   await family.getByRole('button', { name: 'Done', exact: true }).tap()
   await expect(family.getByRole('heading', { name: /Jump over the line for fifteen seconds/ })).toBeVisible()
   await family.locator('.bar').getByRole('button', { name: 'Stop' }).tap()
@@ -172,9 +174,9 @@ test('a test is done by touch on a phone: read, counted by taps, said how', asyn
 test('@verify two lanes measure side by side, by keyboard alone', async ({ page }) => {
   await openDesk(page)
   const sent = page.getByRole('region', { name: 'Sent home' }).getByRole('listitem').filter({ hasText: 'Soundings' })
-  await sent.getByRole('link', { name: /came back/ }).click()
+  await sent.getByRole('link', { name: /\d results?$/ }).click()
   await page.goto((await page.locator('a.address').first().getAttribute('href'))!)
-  await page.getByRole('button', { name: 'Two at once, side by side' }).press('Enter')
+  await page.getByRole('button', { name: 'Two children, side by side' }).press('Enter')
   for (const lane of [/Grades 2–3/, /Grades 4–6/]) await page.getByRole('button', { name: lane }).press('Enter')
   await page.getByRole('button', { name: 'Start both' }).press('Enter')
   const ready = page.getByRole('button', { name: 'We are ready' })
@@ -189,8 +191,8 @@ test('@verify two lanes measure side by side, by keyboard alone', async ({ page 
     await measure.getByRole('button', { name: 'We are ready' }).press('Enter')
     await measure.getByRole('textbox').fill(String(15 + lane))
   }
-  await page.locator('.measure').first().getByRole('button', { name: 'Done, just as it says' }).press('Enter')
-  await page.getByRole('button', { name: 'Done, just as it says' }).first().press('Enter')
+  await page.locator('.measure').first().getByRole('button', { name: 'Done exactly like this' }).press('Enter')
+  await page.getByRole('button', { name: 'Done exactly like this' }).first().press('Enter')
   await page.locator('.bar').getByRole('button', { name: 'Stop' }).press('Enter')
   await expect(page.getByText('Sit-to-stands in 30 s: 15 stands')).toBeVisible()
   await expect(page.getByText('Sit-to-stands in 30 s: 16 stands')).toBeVisible()

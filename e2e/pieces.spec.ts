@@ -32,10 +32,10 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   await newSession(page, 'On a stick')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'plank')
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as a file' }).click(),
+    page.getByRole('button', { name: 'Download file' }).click(),
   ])
   expect(download.suggestedFilename()).toBe('on-a-stick.json')
   const text = await readFile((await download.path())!, 'utf8')
@@ -44,7 +44,7 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   const choose = async (content: string) => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Open files' }).click(),
+      page.getByRole('button', { name: 'Import files' }).click(),
     ])
     await chooser.setFiles({ name: 'session.json', mimeType: 'application/json', buffer: Buffer.from(content) })
   }
@@ -53,15 +53,15 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   bad.minutes = 'many'
   bad.groups[0].grades = [9]
   await choose(JSON.stringify(bad))
-  const refusal = page.getByRole('dialog', { name: 'This file was not taken in' })
+  const refusal = page.getByRole('dialog', { name: "This file couldn't be imported" })
   for (const path of ['colour:', 'minutes:', 'groups[0].grades[0]:']) await expect(refusal).toContainText(path)
   await refusal.getByRole('button', { name: 'Close' }).click()
-  await expect(page.getByRole('region', { name: 'In draft' }).getByRole('link', { name: /On a stick/ })).toHaveCount(1)
+  await expect(page.getByRole('region', { name: 'Drafts' }).getByRole('link', { name: /On a stick/ })).toHaveCount(1)
 
   await choose(text)
   await expect(page.getByRole('row', { name: /Plank/ })).toBeVisible()
   await page.goto(at('/'))
-  await expect(page.getByRole('region', { name: 'In draft' }).getByRole('link', { name: /On a stick/ })).toHaveCount(2)
+  await expect(page.getByRole('region', { name: 'Drafts' }).getByRole('link', { name: /On a stick/ })).toHaveCount(2)
   await page.getByRole('button', { name: 'Start a new session from On a stick' }).first().click()
   await expect(page.getByRole('heading', { name: 'On a stick (again)' })).toBeVisible()
 })
@@ -88,7 +88,7 @@ test('@verify two tabs on one session warn each other; a lane’s stretch says w
   // Half way along the scale: in the springs' laps.
   await lane.hover({ position: { x: box.width * 0.4, y: 8 } })
   await expect(page.locator('.pointed')).toHaveText(/^\d+:\d\d · .+ · lap \d · \d+ s$/)
-  await page.getByRole('button', { name: 'Fold or open Springs' }).click()
+  await page.getByRole('button', { name: 'Collapse or expand Springs' }).click()
   await expect(page.getByRole('row', { name: /Pogo jump/ })).toHaveCount(0)
   await lane.click({ position: { x: box.width * 0.4, y: 8 } })
   await expect(page.getByRole('row', { selected: true })).toHaveCount(1)

@@ -59,15 +59,15 @@ test('old plans of several kinds are dropped, looked at in a list, one is answer
     await plans(),
   )
   await page.dispatchEvent('body', 'dragenter', { dataTransfer: dropped })
-  await expect(page.getByText('Drop sessions or old plans here')).toBeVisible()
+  await expect(page.getByText('Drop sessions or plans here')).toBeVisible()
   await page.dispatchEvent('body', 'drop', { dataTransfer: dropped })
-  const list = page.getByRole('dialog', { name: 'Old plans' })
+  const list = page.getByRole('dialog', { name: 'Imported plans' })
   await expect(list.getByText('2 sessions')).toBeVisible()
-  await expect(list.getByText('Esfuerzo cannot read pictures')).toBeVisible()
-  await expect(list.getByText('it is too large: at most 6 MiB')).toBeVisible()
-  await expect(list.getByRole('button', { name: 'Look at Planks by the sea of planks.pdf' })).toBeVisible()
-  await expect(list.getByRole('button', { name: /^Look at / })).toHaveCount(4)
-  await expect(list.getByText('4 rows · 2 to answer')).toBeVisible()
+  await expect(list.getByText('Esfuerzo can’t read pictures')).toBeVisible()
+  await expect(list.getByText('the file is too large: at most 6 MiB')).toBeVisible()
+  await expect(list.getByRole('button', { name: 'Review Planks by the sea of planks.pdf' })).toBeVisible()
+  await expect(list.getByRole('button', { name: /^Review / })).toHaveCount(4)
+  await expect(list.getByText('4 rows · 2 questions')).toBeVisible()
   await expectAccessible(page, undefined, '.v-overlay-container')
   await expectNothingCut(page)
 
@@ -77,14 +77,14 @@ test('old plans of several kinds are dropped, looked at in a list, one is answer
   // Two words nobody knows: one is a note, one is a move of hers.
   await expect(look.getByText('“Wibble wobbles” – what is this?')).toBeVisible()
   await expectAccessible(page, undefined, '.v-overlay-container')
-  await look.getByRole('button', { name: 'Only words' }).click()
-  await look.getByRole('button', { name: 'A move of my own' }).click()
-  await look.getByRole('button', { name: 'Make the session' }).click()
+  await look.getByRole('button', { name: 'Just words' }).click()
+  await look.getByRole('button', { name: 'My own exercise' }).click()
+  await look.getByRole('button', { name: 'Create session' }).click()
   await expect(page.getByRole('heading', { name: 'Fog on the pier' })).toBeVisible()
   await expect(page.getByRole('row', { name: /Barnacle hops/i })).toBeVisible()
 
   // For a colleague it goes out as a document again.
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -97,9 +97,9 @@ test('old plans of several kinds are dropped, looked at in a list, one is answer
 
   // The others wait on the Desk, and the one that was taken leads to its session.
   await page.getByRole('link', { name: 'Desk' }).click()
-  await expect(page.getByText('3 sessions of your old plans wait.')).toBeVisible()
-  await page.getByRole('button', { name: 'Show them' }).click()
-  await expect(list.getByRole('link', { name: 'Became “Fog on the pier”' })).toBeVisible()
-  await list.getByRole('button', { name: 'Put october.xlsx away' }).click()
+  await expect(page.getByText('3 imported plans are waiting.')).toBeVisible()
+  await page.getByRole('button', { name: 'Show plans' }).click()
+  await expect(list.getByRole('link', { name: 'Created “Fog on the pier”' })).toBeVisible()
+  await list.getByRole('button', { name: 'Remove october.xlsx' }).click()
   await expect(list.getByText('october.xlsx')).toHaveCount(0)
 })

@@ -22,7 +22,7 @@ test('power cuts at random moments while typing lose nothing that was on the scr
   await newSession(page, 'Thirty cuts')
   await page.getByRole('gridcell', { name: 'Warm-up', exact: true }).click()
   await page.keyboard.press('Enter')
-  const line = page.getByRole('combobox', { name: 'Add moves below' })
+  const line = page.getByRole('combobox', { name: 'Add exercises below' })
   await line.fill('squat 10')
   await line.press('Enter')
   await line.press('Escape')

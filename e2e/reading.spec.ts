@@ -20,7 +20,7 @@ async function paste(page: Page, text: string) {
   await page.locator('h1').click()
   await page.keyboard.press('Control+v')
 }
-const dialog = (page: Page) => page.getByRole('dialog', { name: 'Begin from a text' })
+const dialog = (page: Page) => page.getByRole('dialog', { name: 'Paste a plan' })
 
 test('a plan is pasted on the Desk, its open words are answered, and it is a session; the words are known in the next', async ({
   page,
@@ -32,11 +32,11 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
   await expect(read.getByText('against the sofa', { exact: true })).toBeVisible()
   await expect(read.getByText('“Zorbles” – what is this?')).toBeVisible()
   await expectAccessible(page)
-  await read.getByRole('button', { name: /^A move of my own/ }).click()
+  await read.getByRole('button', { name: /^My own exercise/ }).click()
   await expect(read.getByText('“Wiggle plonks” – what is this?')).toBeVisible()
-  await read.getByRole('button', { name: /^Only words/ }).click()
+  await read.getByRole('button', { name: /^Just words/ }).click()
   await expect(read.getByText('what is this?', { exact: false })).toHaveCount(0)
-  await read.getByRole('button', { name: 'Make the session' }).click()
+  await read.getByRole('button', { name: 'Create session' }).click()
 
   await expect(page.locator('.row.station .title')).toHaveText([
     'Jog on the spot',
@@ -49,12 +49,12 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
   await expect(page.getByText('30 / 15')).toBeVisible()
   // Her text is kept as it came until she throws it away.
   await page.keyboard.press('w')
-  await page.getByRole('button', { name: 'How it came' }).click()
-  const came = page.getByRole('dialog', { name: 'How it came' })
+  await page.getByRole('button', { name: 'Original text' }).click()
+  const came = page.getByRole('dialog', { name: 'Original text' })
   await expect(came.locator('pre')).toHaveText(plan)
   await expectAccessible(page)
-  await came.getByRole('button', { name: 'Throw it away' }).click()
-  await expect(page.getByRole('button', { name: 'How it came' })).toHaveCount(0)
+  await came.getByRole('button', { name: 'Delete text' }).click()
+  await expect(page.getByRole('button', { name: 'Original text' })).toHaveCount(0)
 
   // Her own word, and the one that is none, are known from now on.
   await page.getByRole('link', { name: 'Desk' }).click()
@@ -65,8 +65,8 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
 
   // They stand in the settings, where they can be forgotten.
   await page.getByRole('link', { name: 'Settings' }).click()
-  await expect(page.getByText('“zorble”: A move of my own')).toBeVisible()
+  await expect(page.getByText('“zorble”: My own exercise')).toBeVisible()
   await page.getByRole('button', { name: 'Forget “zorble”' }).click()
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByText('“zorble”: A move of my own')).toHaveCount(0)
+  await expect(page.getByText('“zorble”: My own exercise')).toHaveCount(0)
 })

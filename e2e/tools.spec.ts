@@ -37,13 +37,16 @@ test('too long by minutes: ways to fit from the lane, stations arranged from the
   await newSession(page, 'Long way round', 14)
   await page.keyboard.press('w')
   await page.getByRole('textbox', { name: /whiteboard/i }).fill(text)
-  await expect(page.getByText(/late$/).first()).toBeVisible()
+  await expect(page.getByText(/ over$/).first()).toBeVisible()
   const before = await laneTotal(page, 'C').textContent()
 
   // From the lane that is late.
-  await page.getByRole('button', { name: /late$/ }).first().click()
-  await expect(page.getByRole('heading', { name: 'Ways to fit' })).toBeFocused()
-  const take = page.getByRole('button', { name: /^Take th/ })
+  await page
+    .getByRole('button', { name: / over$/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: 'Fit the planned minutes' })).toBeFocused()
+  const take = page.getByRole('button', { name: /^Apply / })
   await expect(take).toBeVisible()
   // It was worked out beside the page.
   expect(page.workers().length).toBeGreaterThan(0)
@@ -51,17 +54,17 @@ test('too long by minutes: ways to fit from the lane, stations arranged from the
   await expectNothingCut(page)
   await take.click()
   await expect(page.getByText(/every lane ends within 14 minutes/i)).toBeVisible()
-  await expect(page.getByText(/late$/)).toHaveCount(0)
+  await expect(page.getByText(/ over$/)).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
   await expect(laneTotal(page, 'C')).toHaveText(before!)
   await page.getByRole('button', { name: 'Close' }).first().click()
 
   // From the row whose order strikes the eye, and by key.
-  await page.getByRole('button', { name: /trips down: Arrange/ }).click()
-  await expect(page.getByText(/trips? to the floor instead of|muscle twice in a row any more/).first()).toBeVisible()
+  await page.getByRole('button', { name: /trips to the floor: Arrange/ }).click()
+  await expect(page.getByText(/trips? to the floor instead of|No muscle twice in a row/).first()).toBeVisible()
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Take this order' }).click()
-  await expect(page.getByText('The stations stand well: no other order is better.')).toBeVisible()
+  await page.getByRole('button', { name: 'Use this order' }).click()
+  await expect(page.getByText('The order is good. No other order is better.')).toBeVisible()
   await page.keyboard.press('Escape')
 
   // Chance, and whether everybody finishes.
@@ -70,7 +73,7 @@ test('too long by minutes: ways to fit from the lane, stations arranged from the
   await expect(page.locator('.chart svg path').first()).toBeAttached()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Will everybody finish?' }).click()
-  await expect(page.getByText(/are through within 14 minutes/).first()).toBeVisible()
+  await expect(page.getByText(/finish within 14 minutes/).first()).toBeVisible()
   await expectAccessible(page)
   await expectNothingCut(page)
 })
@@ -82,9 +85,12 @@ test('cancel answers at once, and an edit begins the work anew', async ({ page }
   await newSession(page, 'Many lanes', 14)
   await page.keyboard.press('w')
   await page.getByRole('textbox', { name: /whiteboard/i }).fill(text)
-  await expect(page.getByText(/late$/).first()).toBeVisible()
-  await page.getByRole('button', { name: /late$/ }).first().click()
-  const working = page.getByRole('progressbar', { name: 'Working it out' })
+  await expect(page.getByText(/ over$/).first()).toBeVisible()
+  await page
+    .getByRole('button', { name: / over$/ })
+    .first()
+    .click()
+  const working = page.getByRole('progressbar', { name: 'Calculating…' })
   await expect(working).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(working).toHaveCount(0)
@@ -106,9 +112,9 @@ test('@verify a good session is spoilt, the tab says by what, and leads there; t
     .fill(
       '# Looked over\nminutes 14; groups K-1, 4-6; space steps\n## Warm-up\nmarch on the spot 2 min\nside shuffle 60 s\n## Quick (main)\n10 laps 20/20\nhigh knees\n## Cool-down\nslow breaths 10 breaths\n',
     )
-  const tab = page.getByRole('tab', { name: /Worth a look/ })
+  const tab = page.getByRole('tab', { name: /Checks/ })
   await expect(page.locator('.row.station .title').first()).toHaveText('March on the spot')
-  await expect(tab).toHaveText('Worth a look')
+  await expect(tab).toHaveText('Checks')
   await page
     .getByRole('textbox', { name: /whiteboard/i })
     .fill(
@@ -117,15 +123,15 @@ test('@verify a good session is spoilt, the tab says by what, and leads there; t
   await expect(tab).toHaveText(/· \d/)
   await tab.click()
   const said = page.getByRole('tabpanel')
-  await expect(said.getByText(/of moving before the first hard work/)).toBeVisible()
+  await expect(said.getByText(/of easy moving before the first hard exercise/)).toBeVisible()
   await expect(said.getByText(/over the 14 minutes/)).toBeVisible()
   await expectAccessible(page)
   await said
     .getByRole('listitem')
     .filter({ hasText: 'Side shuffle needs' })
-    .getByRole('button', { name: 'Go there' })
+    .getByRole('button', { name: 'Show' })
     .click()
   await expect(page.getByRole('row', { name: /Side shuffle/ })).toHaveAttribute('aria-selected', 'true')
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
   await expect(page.getByText(/Side shuffle needs/)).toBeVisible()
 })

@@ -14,7 +14,7 @@ const written = (page: Page) =>
 /** Adds a block of a form to the section the cursor is on, by hand. */
 async function addBlock(page: Page, form: string) {
   await page.getByRole('tab', { name: 'Edit' }).click()
-  await page.getByRole('button', { name: 'Add a block …' }).click()
+  await page.getByRole('button', { name: 'Add block…' }).click()
   await page.getByRole('listitem').or(page.locator('.v-list-item')).filter({ hasText: form }).first().click()
 }
 
@@ -57,7 +57,7 @@ test('@verify a line says a whole block, and a list from elsewhere is pasted', a
   await newSession(page, 'Line by line')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await page.keyboard.press('Enter')
-  const line = page.getByRole('combobox', { name: 'Add moves below' })
+  const line = page.getByRole('combobox', { name: 'Add exercises below' })
   await line.fill('3x10 squat, rest 60')
   await expect(page.getByText(/Sets: 3 sets/)).toBeVisible()
   await line.press('Enter')
@@ -73,11 +73,11 @@ test('@verify a line says a whole block, and a list from elsewhere is pasted', a
   await page.locator('.row.section .name').last().click()
   await page.keyboard.press('Control+v')
   // What is not clear is looked at first, and answered there.
-  const read = page.getByRole('dialog', { name: 'Put a text into the session' })
+  const read = page.getByRole('dialog', { name: 'Insert a text into the session' })
   await expect(read.getByText('“moonwalk” – what is this?')).toBeVisible()
   await expectAccessible(page)
-  await read.getByRole('button', { name: /^A move of my own/ }).click()
-  await read.getByRole('button', { name: 'Put it in' }).click()
+  await read.getByRole('button', { name: /^My own exercise/ }).click()
+  await read.getByRole('button', { name: 'Insert' }).click()
   await expect(titles(page)).toHaveText(['Squat', 'Push-up', 'Plank', 'Jumping jack', 'Moonwalk', 'Crab walk'])
 
   // What is clear goes in at once.
@@ -94,7 +94,7 @@ test('@verify beside each line of the text stands what it became; rounds that ma
   await newSession(page, 'Line by line')
   await page.keyboard.press('w')
   await board(page).fill('Squats 10\nLunges 10\nPress ups 5\n\nHops 10\nJumping jacks 20\n3 rounds, rest 30 s')
-  const became = page.getByRole('list', { name: 'What each line became' }).getByRole('listitem')
+  const became = page.getByRole('list', { name: 'How each line was read' }).getByRole('listitem')
   await expect(became).toHaveCount(6)
   await expect(became.first()).toContainText(/Line 1, Squat, 0:54–1:15/)
   // The list stands where its lines do.
@@ -106,10 +106,10 @@ test('@verify beside each line of the text stands what it became; rounds that ma
 
   const chip = became.getByRole('button', { name: 'Line 7: what is “3 rounds, rest 30 s”?' })
   await chip.click()
-  const ask = page.getByRole('group', { name: '“3 rounds, rest 30 s” – of which moves?' })
+  const ask = page.getByRole('group', { name: '“3 rounds, rest 30 s” – which exercises does this mean?' })
   await expect(ask.getByRole('button').first()).toBeFocused()
   await expectAccessible(page)
-  await ask.getByRole('button', { name: /^Of the last 2/ }).click()
+  await ask.getByRole('button', { name: /^The last 2/ }).click()
   await expect(became.getByRole('button')).toHaveCount(0)
   expect(await written(page)).toContain('Push-up 5\n3 rounds, rest 30 s\nOne-leg hop 10')
 
@@ -136,7 +136,7 @@ test('a coin sheet, a ladder and rounds are built by hand, and a child can do th
   await heads.getByRole('button', { name: 'Squat 10' }).click()
   await expect(heads.getByRole('listitem')).toHaveText(['Jumping jack 10'])
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Try it' }).click()
+  await page.getByRole('button', { name: 'Preview', exact: true }).click()
   await expect(page.getByRole('heading', { name: /The coin decides/ })).toBeVisible()
   await page.getByRole('button', { name: 'Stop' }).click()
 
@@ -163,8 +163,8 @@ test('a coin sheet, a ladder and rounds are built by hand, and a child can do th
   await addMove(page, 'squat')
   await addMove(page, 'push-up')
   await page.locator('.row.block', { hasText: 'Rounds' }).locator('.cell').first().dblclick()
-  await page.getByRole('combobox', { name: 'What it says' }).fill('2 rounds, rest 30')
-  await page.getByRole('combobox', { name: 'What it says' }).press('Enter')
+  await page.getByRole('combobox', { name: 'Cell text' }).fill('2 rounds, rest 30')
+  await page.getByRole('combobox', { name: 'Cell text' }).press('Enter')
   await expect(page.getByRole('row', { name: /2 rounds, rest 30 s/ })).toBeVisible()
 })
 
@@ -173,7 +173,7 @@ test('@verify a beginning is taken, for the groups that were chosen', async ({ p
   await page.getByLabel('Grades K–1').uncheck()
   await page.getByRole('radio', { name: /One to ten/ }).check()
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByRole('button', { name: 'Create session', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'One to ten', level: 1 })).toBeVisible()
   await expect(page.getByRole('row', { name: /ladder 1-10/ })).toBeVisible()
   await expect(page.getByRole('columnheader')).toHaveCount(4)

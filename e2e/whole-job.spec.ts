@@ -16,7 +16,7 @@ test('a session goes from the running order to a child’s finished run and back
   // Three laps: 30/30, grades 2–3 30/25, grades 4–6 40/25.
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   const only = async (group: RegExp) => {
-    await page.getByRole('group', { name: 'Whom the change is for' }).getByRole('button', { name: 'All' }).click()
+    await page.getByRole('group', { name: 'Groups to change' }).getByRole('button', { name: 'All' }).click()
     await page.getByRole('button', { name: group }).click()
   }
   await only(/Only B/)
@@ -40,7 +40,7 @@ test('a session goes from the running order to a child’s finished run and back
     .click()
   await only(/Only C/)
   await page.getByRole('radio', { name: /Tuck jump/ }).check()
-  await page.getByLabel('Children write down their reps').check()
+  await page.getByLabel('Children record their reps').check()
   await expect(
     page
       .getByRole('row', { name: /Squat jump/ })
@@ -58,8 +58,8 @@ test('a session goes from the running order to a child’s finished run and back
   await expect(laneTotal(page, 'B')).toHaveText('11:40')
   await expect(laneTotal(page, 'C')).toHaveText('13:47')
 
-  await page.getByRole('button', { name: 'Hand out' }).click()
-  await page.getByRole('button', { name: 'Make a link' }).click()
+  await page.getByRole('button', { name: 'Send home' }).click()
+  await page.getByRole('button', { name: 'Create link' }).click()
   const href = await page.locator('a.address').getAttribute('href')
   expect(href).toMatch(/\/go\/[A-Za-z0-9_-]{22}$/)
 
@@ -83,7 +83,7 @@ test('a session goes from the running order to a child’s finished run and back
 
   // Back with the teacher: on the Desk, and in the session.
   await page.goto(at('/'))
-  const back = page.getByRole('region', { name: 'Came back from the homes' }).getByRole('listitem').first()
+  const back = page.getByRole('region', { name: 'Results from home' }).getByRole('listitem').first()
   await expect(back).toContainText('Gale warning')
   await expect(back).toContainText('4–6')
   await expect(back).toContainText('felt 7 of 10')
@@ -92,7 +92,7 @@ test('a session goes from the running order to a child’s finished run and back
     .getByRole('region', { name: 'Sent home' })
     .getByRole('link', { name: /Gale warning/ })
     .click()
-  await page.getByRole('tab', { name: 'Came back' }).click()
+  await page.getByRole('tab', { name: 'Results' }).click()
   await expect(page.getByRole('tabpanel').getByRole('listitem')).toContainText('Tuck jump 14, 13, 15')
   await phone.close()
 })

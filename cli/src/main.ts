@@ -20,17 +20,17 @@ const usage = `Usage: npm run -s core -- timeline FILE [--group ID]
        npm run -s core -- draft [--aim AIM] [--minutes N] [--groups K-1,2-3] [--space SPACE] [--quiet] [--alone] [--outdoors]
                                 [--kit THING,…] [--intent learn|work|play] [--seed N]
 
-  timeline   every group's seconds and steps as JSON
-  notation   any text into JSON, or JSON into whiteboard text; --to says which
-  fit        the least change that has every group end in time, as JSON; --fill: fill up a short session
-  arrange    the best order of a block's stations, what it saves, as JSON
-  spread     when children finish, and what chance brings, as JSON
-  check      what a colleague would say: stops, looks, notes, as JSON
-  draft      three sessions of different intent as whiteboard text; another seed, others
+  timeline   prints the steps and seconds of every group as JSON
+  notation   turns any text into JSON, or JSON into whiteboard text (--to json|text)
+  fit        prints the smallest change so that every group ends in time, as JSON; --fill fills a short session
+  arrange    prints the best order of a block's stations and what it saves, as JSON
+  spread     prints when children finish and the results of chance, as JSON
+  check      prints the checks (fix, advice, tip) as JSON
+  draft      prints three different sessions as whiteboard text; another seed gives other sessions
 
-FILE is a session as JSON, any text a teacher writes (docs/notation.md), or an old plan as .docx, .odt, .pdf, .xlsx, .csv, .html, .md;
-where it holds several sessions --session N says which. What a text leaves open goes to standard error as
-"question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict that is a mistake.`
+FILE is a session as JSON, a text in a teacher's own style (docs/notation.md), or a plan as .docx, .odt, .pdf, .xlsx, .csv, .html, .md;
+if it has several sessions, --session N chooses one. Open questions go to standard error as
+"question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict they are errors.`
 
 /** The commands: what each prints of a file's text. */
 const commands: Record<string, (text: string, options: Options, asked: Asked) => string> = {

@@ -248,7 +248,7 @@ it('takes old plans of other programs: a document, a sheet with two sessions, an
   expect((await core('notation', two, '--session', '3')).err).toBe('--session: should be at most 2\n')
   const picture = await core('notation', await bytes('board.png', new Uint8Array([0x89, 0x50, 0x4e, 0x47])))
   expect(picture.code).toBe(2)
-  expect(picture.err).toContain('board.png: Esfuerzo cannot read pictures')
+  expect(picture.err).toContain('board.png: Esfuerzo can’t read pictures')
 })
 
 it.each([

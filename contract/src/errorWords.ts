@@ -12,72 +12,71 @@ export interface ErrorWords {
  */
 export const errorsInEnglish: Record<CallError['code'], ErrorWords> = {
   invalid: {
-    title: 'That cannot be taken as it is',
-    detail: 'Nothing was changed. Put it right and send it again.',
+    title: 'Something isn’t right yet',
+    detail: 'Nothing was changed. Correct it and try again.',
   },
   'sign-in-needed': {
     title: 'You are signed out',
-    detail: 'Nothing was changed. Sign in again; what is on screen stays.',
+    detail: 'Nothing was changed. Sign in again. Your work stays on the screen.',
   },
   'wrong-sign-in': {
-    title: 'That did not fit',
-    detail: 'No account goes with this address and password. Check both and try again.',
+    title: 'Wrong e-mail or password',
+    detail: 'Check both and try again.',
   },
   'foreign-origin': {
-    title: 'That did not come from Esfuerzo itself',
-    detail: 'Nothing was changed. Open Esfuerzo anew and try there.',
+    title: 'This request came from another site',
+    detail: 'Nothing was changed. Open Esfuerzo again and retry there.',
   },
   'not-found': {
-    title: 'Nothing is there',
-    detail: 'It was taken away, or the address has a mistake in it. Your sessions are on the Desk.',
+    title: 'Not found',
+    detail: 'It was deleted, or the address has a mistake. Your sessions are on the Desk.',
   },
   conflict: {
-    title: 'It was changed in another tab or on another device meanwhile',
-    detail: 'What is stored was kept, and so is what you have here. Load it again, or keep yours as a copy.',
+    title: 'Edited in another tab or on another device',
+    detail: 'Both versions are kept. Reload the page, or keep yours as a copy.',
   },
   'newer-document': {
-    title: 'It was made with a newer Esfuerzo than this',
+    title: 'Made with a newer version of Esfuerzo',
     detail:
-      'Nothing was changed, and what you have here is kept. Load the page again; if it stays, the server is about to be renewed: try in a while.',
+      'Nothing was changed, and your work is kept. Reload the page. If that doesn’t help, the server is being updated: try again later.',
   },
   ended: {
     title: 'This link has ended',
-    detail: 'Only whoever sent it can make a new one. A copy kept on a device still runs.',
+    detail: 'Ask the sender for a new one. A session saved on a device still runs.',
   },
-  'too-big': { title: 'That is too large', detail: 'Nothing was changed. A session has room for 512 KiB.' },
+  'too-big': { title: 'Too large', detail: 'Nothing was changed. A session can have up to 512 KiB.' },
   'too-dear': {
-    title: 'It is too much to work out',
-    detail: 'Nothing was changed. Fewer rounds, draws, stations or groups help.',
+    title: 'Too large to calculate',
+    detail: 'Nothing was changed. Use fewer rounds, draws, stations or groups.',
   },
   'too-many-tries': { title: 'Too many tries', detail: 'Wait a few minutes, then try again.' },
   guarded: {
-    title: 'Many wrong passwords were tried for this account',
-    detail:
-      'For a while the right one alone does not open it. If it was right, a message with a link to sign in is on its way.',
+    title: 'Too many wrong passwords for this account',
+    detail: 'For a while you also need a mailed link. If the password was right, the link is on its way.',
   },
   unexpected: {
     title: 'Something went wrong on the server',
-    detail: 'Nothing was changed. Try again; if it stays, tell whoever looks after it.',
+    detail: 'Nothing was changed. Try again. If it happens again, tell the person who runs the server.',
   },
   'storage-full': {
-    title: 'The server has no room left',
-    detail: 'Nothing was changed, and what your page has is kept. Tell whoever looks after the server.',
+    title: 'The server’s storage is full',
+    detail: 'Nothing was changed, and your work is kept on this page. Tell the person who runs the server.',
   },
   'mail-away': {
-    title: 'No message can be sent at the moment',
-    detail: 'Nothing was changed. Try again later; if it stays, tell whoever looks after the server.',
+    title: 'Messages can’t be sent right now',
+    detail: 'Nothing was changed. Try again later. If it happens again, tell the person who runs the server.',
   },
   'recipient-refused': {
     title: 'The mail server refused this address',
-    detail: 'No message was sent. Check the address for typing mistakes, then send it again.',
+    detail: 'No message was sent. Check the address for typos, then send it again.',
   },
-  busy: { title: 'The server has its hands full', detail: 'Nothing was changed. Try again in a moment.' },
+  busy: { title: 'The server is busy', detail: 'Nothing was changed. Try again in a moment.' },
   'database-away': {
-    title: "The server's database is away",
-    detail: 'Nothing was changed. It is usually back in a moment; your page tries again by itself.',
+    title: 'The server can’t reach its database',
+    detail: 'Nothing was changed. It usually works again in a moment. The page retries automatically.',
   },
   offline: {
-    title: 'The server cannot be reached',
-    detail: 'Nothing is lost. Try again when you are back online.',
+    title: 'No connection to the server',
+    detail: 'Nothing is lost. Try again when you’re back online.',
   },
 }

@@ -35,7 +35,7 @@ export {
   type Session,
 } from './session/schema.ts'
 export { buildsSchema, type Builds } from './terms/builds.ts'
-export { countries, type Country } from './terms/country.ts'
+export { countries, englishOf, type Country } from './terms/country.ts'
 export { spaceSchema, type Space } from './terms/space.ts'
 export { newSession } from './session/newSession.ts'
 export { readDocument, writtenDocument, type DocumentKind } from './documents/document.ts'

@@ -26,7 +26,7 @@ describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
     const problems = problemsOf(() => publish(workout, library))
     expect(problems).toHaveLength(6)
     expect(problemText(problems[0]!)).toMatch(
-      /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .* \(fewer rounds, rungs, calls or stations help\), found more$/,
+      /^sections\[0\]\.blocks\[\d+\]: at most 3000 steps for .* \(use fewer rounds, rungs, calls or stations\), found more$/,
     )
   })
 })
@@ -57,7 +57,7 @@ describe('a text', () => {
     const { workout: session, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
     expect(session.sections).toHaveLength(0)
     expect(problems).toMatchObject([{ code: 'too-many', line: limits.lines + 1 }])
-    expect(problemText(problems[0]!)).toContain('what comes after was not read')
+    expect(problemText(problems[0]!)).toContain('the rest was not read')
   })
 
   it('names a hundred mistakes and that there are more, whatever comes after them', () => {

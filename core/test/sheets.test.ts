@@ -242,7 +242,7 @@ it('a test stands on paper as a child does it: set up, steps, the go that does n
     'Reach forward slowly with both hands, one on top of the other. Hold for two breaths.',
     'Somebody reads where your fingertips are, to the half centimetre.',
     'One slow reach that does not count.',
-    'It ends: A pull that hurts, or a knee that lifts twice.',
+    'Stop when: A pull that hurts, or a knee that lifts twice.',
     'Never push somebody forward. Slow is further than fast.',
   ])
   expect(recordRows(publication, lane!, 'en')).toMatchObject([{ kind: 'measure', unit: 'score', boxes: 2 }])

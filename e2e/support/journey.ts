@@ -60,7 +60,7 @@ export async function openDesk(page: Page): Promise<void> {
   const [name = '', value = ''] = (await teacherCookie()).split('=')
   await page.context().addCookies([{ name, value, url: at('/') }])
   await page.goto(at('/'))
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
 }
 
 /** Signs in as a teacher does: this file's, or the demo's on a stack of its own. */
@@ -69,15 +69,15 @@ export async function signIn(page: Page, base?: string): Promise<void> {
   await page.getByLabel('E-mail').fill(base ? 'marisol@island.example' : teacherOf(test.info().file))
   await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
 }
 
 /** Starts a new session for K–1, 2–3 and 4–6. */
 export async function newSession(page: Page, title: string, minutes = 20): Promise<void> {
   await page.getByRole('button', { name: 'New session', exact: true }).first().click()
-  await page.getByLabel('What is it called?').fill(title)
+  await page.getByLabel('Session name').fill(title)
   await page.getByRole('textbox', { name: 'Minutes' }).fill(String(minutes))
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByRole('button', { name: 'Create session', exact: true }).click()
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
 }
 
@@ -87,22 +87,19 @@ export async function beginFromText(page: Page, text: string): Promise<void> {
   await page.evaluate((words) => navigator.clipboard.writeText(words), text)
   await page.locator('h1').click()
   await page.keyboard.press('Control+v')
-  await page
-    .getByRole('dialog', { name: 'Begin from a text' })
-    .getByRole('button', { name: 'Make the session' })
-    .click()
+  await page.getByRole('dialog', { name: 'Paste a plan' }).getByRole('button', { name: 'Create session' }).click()
 }
 
 /** Finds a move and puts it in below the cursor. */
 export async function addMove(page: Page, typed: string): Promise<void> {
-  await page.getByRole('tab', { name: 'Moves' }).click()
-  await page.getByRole('combobox', { name: 'Find a move' }).fill(typed)
-  await page.getByRole('combobox', { name: 'Find a move' }).press('Enter')
+  await page.getByRole('tab', { name: 'Exercises' }).click()
+  await page.getByRole('combobox', { name: 'Find an exercise' }).fill(typed)
+  await page.getByRole('combobox', { name: 'Find an exercise' }).press('Enter')
 }
 
 /** Says "done" to whatever waits for the child, in every lane, until the session is over. */
 export async function playToEnd(page: Page, timeout = 60_000 * patience): Promise<void> {
-  const over = page.getByRole('heading', { name: 'You did it' })
+  const over = page.getByRole('heading', { name: 'Done!', exact: true })
   await expect(async () => {
     await page.keyboard.press('Enter')
     expect(await over.isVisible()).toBe(true)

@@ -31,7 +31,7 @@ describe('signing up', () => {
     const before = await sent()
     await server.browser().post('/api/accounts').send(ana).expect(200, { demo: true })
     const { text, to, subject } = await message(before + 1)
-    expect([to, subject]).toEqual([ana.email, 'Your account with Esfuerzo'])
+    expect([to, subject]).toEqual([ana.email, 'Your Esfuerzo account'])
     expect(text).toContain('http://esfuerzo.test/password/')
     const browser = server.browser()
     const chosen = await browser
@@ -57,7 +57,7 @@ describe('signing up', () => {
       .send({ ...ana, email: 'ANA@island.example' })
       .expect(200, { demo: true })
     const { text } = await message(before + 1)
-    expect(text).toContain('there is one already')
+    expect(text).toContain('you already have one')
     expect(text).not.toMatch(/\/password\//)
     await signIn(ana.email, 'correct horse').expect(200)
   })

@@ -57,17 +57,17 @@ describe('paper', () => {
       pdfOf(lookSheet(session, found, language, library), { title: session.title, language, paper: 'a4' }).then(readPdf)
     const found = checkSession(session, library)
     const answered = found.map((f, i) => (i === 0 ? { ...f, answered: 'we land on mats' } : f))
-    expect((await print(answered, 'en')).text).toContain('Left as it is: we land on mats')
+    expect((await print(answered, 'en')).text).toContain('Ignored: we land on mats')
     for (const f of found) expect((await print(found, 'es')).text).toContain(findingText(f, 'es').what.slice(0, 12))
     const clean = (await print([], 'en')).text
-    expect(clean).toContain('Nothing to say')
+    expect(clean).toContain('All checks are fine')
     // With each lane's predicted pulse, and what it is not.
     const zones = [...clean.matchAll(/(\d+) min (light|moderate|vigorous)/g)]
     expect(zones).toHaveLength(3 * session.groups.length)
     const minutes = zones.reduce((sum, [, n]) => sum + Number(n), 0)
     const ends = sessionView(session, library).reduce((sum, l) => sum + l.totals.session.seconds.typical / 60, 0)
     expect(Math.abs(minutes - ends)).toBeLessThan(zones.length / 2)
-    expect(clean).toContain('of no child')
+    expect(clean).toContain('Real children differ')
   })
 
   it('is A4 or Letter', async () => {
@@ -85,7 +85,7 @@ describe('paper', () => {
       'Grades K–1',
       'Frog jump',
       'March on the spot',
-      'Take care',
+      'Stay safe',
       'Ask in the gym',
     ])
       expect(text).toContain(part)
@@ -101,21 +101,23 @@ describe('paper', () => {
       paper: 'a4',
     })
     const { text } = await readPdf(bytes)
-    expect(text.indexOf('turn the sheet over')).toBeLessThan(text.indexOf('Side step over the line'))
-    expect(text.indexOf('Take care')).toBeLessThan(text.indexOf('Side step over the line'))
+    expect(text.indexOf('Turn the sheet over')).toBeLessThan(text.indexOf('Side step over the line'))
+    expect(text.indexOf('Stay safe')).toBeLessThan(text.indexOf('Side step over the line'))
   })
 
   it('speaks Spanish, letters with marks among them', async () => {
     const { text } = await sheet(sent('Storm-day springs'), { language: 'es' })
     for (const part of ['Calentamiento', 'Salto de rana', 'Cuídate', 'sillón'.slice(0, 4)]) expect(text).toContain(part)
-    expect(text).not.toContain('Take care')
+    expect(text).not.toContain('Stay safe')
   })
 
   it('a coin sheet has every row under its face, and says where a session has none', async () => {
     const { text } = await sheet(sent('Heads for the harbour'), { kind: 'coin', lanes: ['g3'] })
     expect(text).toMatch(/Heads.*Tails/)
     for (const move of ['Squat', 'Jumping jack', 'Crab walk']) expect(text).toContain(move)
-    expect((await sheet(sent('Storm-day springs'), { kind: 'coin' })).text).toContain('Nothing of this kind')
+    expect((await sheet(sent('Storm-day springs'), { kind: 'coin' })).text).toContain(
+      'The session has nothing for this sheet',
+    )
   })
 
   it('a results form has a row for what is asked, weight where there is one, and the lane’s own scale', async () => {
@@ -177,7 +179,7 @@ describe('handing out', () => {
     const { messages } = (await own.get(`/api/outbox?key=${server.outboxKey}`).expect(200)).body
     expect(messages[0]).toMatchObject({ to: 'families@island.example', subject: 'Springs on Monday' })
     expect(messages[0].text).toContain('No ferry')
-    expect(messages[0].text).toMatch(/Test <\S+@island.example> sends you this by Esfuerzo/)
+    expect(messages[0].text).toMatch(/Test <\S+@island.example> sent you this with Esfuerzo/)
     const own_ = `http://esfuerzo.test/go/${link.publication.token}`
     await own
       .post(path)
@@ -186,7 +188,7 @@ describe('handing out', () => {
     for (const text of ['Buy at https://elsewhere.example', `${own_} or www.elsewhere.example`]) {
       const refused = await own.post(path).send({ ...message, text })
       expect([refused.status, refused.body.problems[0].path]).toEqual([400, ['text']])
-      expect(refused.body.detail).toContain('no web address but the link itself')
+      expect(refused.body.detail).toContain('no web address except the link itself')
     }
     await own
       .post(path)

@@ -44,10 +44,10 @@ async function looking(document: Session) {
 
 it('a finding says what, why and what would mend it; the edit takes it away and is one step of undo', async () => {
   const { composer, press, words } = await looking(session)
-  expect(words()).toContain('Plank is held 1:10; its shape lasts about 1:00.')
-  await press(/^Make it 60 s/)
+  expect(words()).toContain('Plank is held for 1:10. Good form lasts about 1:00.')
+  await press(/^Change to 60 s/)
   await vi.waitFor(() => expect(words()).not.toContain('Plank is held'), 4000)
-  expect(words()).toContain('Pencil jump is heard below.')
+  expect(words()).toContain('Neighbors below will hear Pencil jump.')
   composer.undo()
   await vi.waitFor(() => expect(words()).toContain('Plank is held'), 4000)
 })
@@ -66,7 +66,7 @@ it('an edit that was made before she went on typing cannot be taken: nothing of 
 
 it('before there is a row there is nothing to look at, and nothing is praised', async () => {
   const { words } = await open(WorthALook)
-  expect(words()).toContain('There is nothing to look at yet.')
+  expect(words()).toContain('There is nothing to check yet.')
 })
 
 it('a rule the school has switched off is silent, another weight is another weight; a stop is not lowered', () => {
@@ -88,11 +88,11 @@ it('a session that went out is not scolded when it is opened: what was said then
   })
   await useSession().open(id)
   const { words } = await open(WorthALook)
-  await vi.waitFor(() => expect(words()).toMatch(/Said of it before it went out \(\d\)/), 4000)
-  expect(words()).toContain('Nothing to say. It can go out as it is.')
+  await vi.waitFor(() => expect(words()).toMatch(/Before it was sent home \(\d\)/), 4000)
+  expect(words()).toContain('All checks are fine. You can send it home.')
   useComposer().edit((now) => setDetails(now, { minutes: 1 }))
-  await vi.waitFor(() => expect(words()).toContain('over the 1 minutes'), 4000)
-  expect(words()).not.toContain('Nothing to say.')
+  await vi.waitFor(() => expect(words()).toContain('over the planned 1 minutes'), 4000)
+  expect(words()).not.toContain('All checks are fine.')
 })
 
 it('at hand-out a stop holds it back until it is mended or answered; looks are listed', () => {
@@ -113,7 +113,7 @@ it('in the settings a check that weighs otherwise says what it was, and comes ba
     modelValue: { 'no-water': 'off', 'a-rule-of-old': 'note' },
     'onUpdate:modelValue': (now: unknown) => changes.push(now),
   })
-  expect(words()).toContain('As it comes: A note. A sip about every twenty minutes')
-  await press('No water as it comes')
+  expect(words()).toContain('Standard weight: Tip. Offer a drink about every 20 minutes')
+  await press('Reset No water break')
   expect(changes).toEqual([{ 'a-rule-of-old': 'note' }])
 })

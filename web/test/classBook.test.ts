@@ -209,7 +209,7 @@ function headsOf({ heads, upper }: Shape): string[][] {
     'one line': [['Alias', ...named.map((n) => said(n.line))]],
     'two lines': [
       ['', ...named.map((n) => said(n.name))],
-      ['Name', ...named.map((n) => n.nth || (n.column.kind === 'felt' ? 'of 10' : 'in all'))],
+      ['Name', ...named.map((n) => n.nth || (n.column.kind === 'felt' ? 'of 10' : 'total'))],
     ],
     merged: [
       ['', 'Squat jump', '', said(named[2]!.name), said(named[3]!.name), said('Felt')],

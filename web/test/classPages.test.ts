@@ -298,7 +298,7 @@ describe('the page of a class', () => {
     answers[`PUT /api/publications/${sent}/runs/${run}/pupil`] = (body) => ((moved = body), {})
     const { press } = await page()
     await flushPromises()
-    await press('Another child’s run?')
+    await press("Another child's results?")
     const item = [...document.querySelectorAll<HTMLElement>('.v-list-item')].find((i) => i.textContent === 'Tern 4’s')!
     item.click()
     await flushPromises()
@@ -328,9 +328,9 @@ describe('the page of a class', () => {
 
   it('says what to do where nobody is in it, and where nothing was sent to it', async () => {
     answers[`GET /api/classes/${classId}`] = () => ({ class: schoolClass, pupils: [], removed: [] })
-    expect((await page()).words()).toContain('There is nobody in this class yet.')
+    expect((await page()).words()).toContain('This class has no pupils yet.')
     answers[`GET /api/classes/${classId}/sessions`] = () => ({ sessions: [] })
-    expect((await page()).words()).toContain('Nothing has come home to this class yet')
+    expect((await page()).words()).toContain('This class has no sessions yet')
   })
 
   it('says a month before that its results go, and keeps them longer when told to', async () => {
@@ -339,10 +339,10 @@ describe('the page of a class', () => {
     answers[`GET /api/classes/${classId}`] = () => ({ class: { ...schoolClass, yearEnds: soon }, pupils, removed: [] })
     answers[`PUT /api/classes/${classId}`] = (body) => ((saved = body), { ...schoolClass, ...(body as object) })
     const { words, press } = await page()
-    expect(words()).toContain('The results of this school year are deleted after')
-    await press('Keep them three months longer')
+    expect(words()).toContain("This school year's results will be deleted after")
+    await press('Keep them three more months')
     expect(saved).toMatchObject({ keepMonths: 3 })
-    expect(words()).not.toContain('are deleted after')
+    expect(words()).not.toContain('will be deleted after')
   })
 
   it('shows tests over the days they were measured on, every try, and leads to their session', async () => {
@@ -358,7 +358,7 @@ describe('the page of a class', () => {
     await router.replace({ query: { show: 'tests' } })
     await flushPromises()
     expect(view.findAll('tbody tr').map((row) => row.text())).toEqual(['Tern 420 · 24'])
-    expect(words()).toContain('Springs (1. time)')
+    expect(words()).toContain('Springs (time 1)')
     expect(words()).toContain('Nothing to compare yet')
     await view.find('thead button').trigger('click')
     await flushPromises()
@@ -394,10 +394,10 @@ describe('the page of a class', () => {
     )
     expect(said).toEqual([
       said[0],
-      'Part of that is growing and knowing the test: it changed, nobody can say thanks to what.',
-      'Clearly more or less than chance would do: 9 of 9; fewer than one would be so by luck alone.',
-      'Measured at home, one child’s value varies by about 1.5 stands from day to day.',
-      'Very high and very low first results tend to move back by themselves.',
+      "Some of this is growth and getting used to the test. It doesn't show that the lessons caused it.",
+      '9 of 9 children changed more than day-to-day variation explains. (Fewer than 1 would by chance.)',
+      'Measured at home, one child’s result varies by about 1.5 stands from day to day.',
+      'Very high and very low first results often move toward the middle by themselves.',
     ])
     expect(said.join(' ')).not.toMatch(/Kelp/)
     // Each child beside itself, in alias order.
@@ -416,12 +416,12 @@ describe('the page of a class', () => {
     await router.replace({ query: { show: 'pupils' } })
     await flushPromises()
     await view.find('input[type=number]').setValue('3')
-    await press('Propose aliases')
+    await press('Suggest aliases')
     await press('Add 3 pupils')
     expect((added as { aliases: string[] }).aliases).toHaveLength(3)
     await view.find('textarea').setValue('Ana Prado\nSkua 3')
-    expect(words()).toContain('That looks like a full name: Ana Prado')
-    await press('Take Kelp 7 away')
+    expect(words()).toContain('This looks like a full name: Ana Prado')
+    await press('Delete Kelp 7')
     await press('Undo')
     expect(calls).toEqual(['away', 'back'])
   })

@@ -183,7 +183,7 @@ describe('the shelf', () => {
       .trigger('click')
     expect(count()).toBeLessThan(all / 2)
     await shelf.find('input').setValue('jumping')
-    expect(shelf.text()).toContain('No move of that name')
+    expect(shelf.text()).toContain('No exercise has that name')
   })
 })
 
@@ -191,8 +191,8 @@ it('the lanes say how late each is, in words', async () => {
   const { setDetails } = await import('@esfuerzo/core')
   composer.edit((w) => setDetails(w, { minutes: 5 }))
   const lanes = mounted((await import('../src/compose/lanes/LanesPanel.vue')).default)
-  expect(lanes.findAll('.total').map((e) => e.text())).toEqual(Array(3).fill('6:001:00 late'))
-  expect(lanes.find('[role=img]').attributes('aria-label')).toBe('Lane A, K–1: 6:00, 1:00 late')
+  expect(lanes.findAll('.total').map((e) => e.text())).toEqual(Array(3).fill('6:001:00 over'))
+  expect(lanes.find('[role=img]').attributes('aria-label')).toBe('Lane A, K–1: 6:00, 1:00 over')
   // One picture a lane: no element a second of work.
   expect(lanes.findAll('.strip path').length).toBeLessThanOrEqual(3 * 5)
 })
@@ -218,9 +218,9 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
   for (const text of ['B', '2–3', 'Springs', 'took 17:30', 'felt 4 of 5', '2 skipped', 'Frog jump 12, 11'])
     expect(item.text()).toContain(text)
   // It goes by a second press.
-  await item.find('button[aria-label^="Delete the run of 2–3"]').trigger('click')
+  await item.find('button[aria-label^="Delete the results of 2–3"]').trigger('click')
   expect(item.findComponent(RunItem).emitted('remove')).toBeUndefined()
-  const [go] = item.findAll('.asking button').filter((b) => b.text() === 'Delete for good')
+  const [go] = item.findAll('.asking button').filter((b) => b.text() === 'Delete permanently')
   await go!.trigger('click')
   expect(item.findComponent(RunItem).emitted('remove')).toHaveLength(1)
 })
@@ -259,7 +259,7 @@ describe('the address of a term for calendars', () => {
       page.find<HTMLTextAreaElement>('.address textarea').exists() &&
       page.find<HTMLTextAreaElement>('.address textarea').element.value
     // Before it is known whether there is one, none is offered.
-    expect(page.text()).not.toContain('Make an address')
+    expect(page.text()).not.toContain('Create address')
     id.value = idOf('b')
     await flushPromises()
     expect(waiting.map((w) => w.of)).toEqual([`/api/terms/${idOf('a')}/link`, `/api/terms/${idOf('b')}/link`])
@@ -267,7 +267,7 @@ describe('the address of a term for calendars', () => {
     await flushPromises()
     await page
       .findAll('button')
-      .find((b) => b.text() === 'Make an address')!
+      .find((b) => b.text() === 'Create address')!
       .trigger('click')
     waiting[2]!.answer('AbCdEfGhIjKlMnOpQrStUv')
     await flushPromises()

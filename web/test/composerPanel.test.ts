@@ -46,20 +46,20 @@ describe('the lanes ask where the question arises', () => {
   it('a late lane leads to ways to fit', async () => {
     const composer = composing(session)
     const { press, words } = await open(LanesPanel)
-    expect(words()).toMatch(/late/)
-    await press(/late$/)
+    expect(words()).toMatch(/over/)
+    await press(/over$/)
     expect(composer.tool).toEqual({ kind: 'fit', fill: false })
-    await press(/^Ways to fit/)
+    await press(/^Fit the planned minutes/)
     expect(composer.tool).toEqual({ kind: 'fit' })
-    expect(words()).not.toContain('Fill it up')
+    expect(words()).not.toContain('Fill unused time')
   })
 
   it('a lane well under the minutes leads to filling it up; all of them say so below', async () => {
     const composer = composing(setDetails(session, { minutes: 40 }))
     const { press } = await open(LanesPanel)
-    await press(/to spare$/)
+    await press(/ left$/)
     expect(composer.tool).toEqual({ kind: 'fit', fill: true })
-    await press('Fill it up')
+    await press('Fill unused time')
     expect(composer.tool).toEqual({ kind: 'fit', fill: true })
   })
 
@@ -69,7 +69,7 @@ describe('the lanes ask where the question arises', () => {
     expect(first.words()).not.toMatch(/Ways to fit|Fill it up/)
     composing(setDetails(session, { minutes: 13, finishTogether: true }))
     const together = await open(LanesPanel)
-    expect(together.words()).toContain('Ways to fit')
+    expect(together.words()).toContain('Fit the planned minutes')
   })
 
   it('a lane of more steps than may be sent says so and leads to where they run out', async () => {
@@ -77,7 +77,7 @@ describe('the lanes ask where the question arises', () => {
     const { press, words } = await open(LanesPanel)
     expect(words()).toContain('> 50:30')
     expect(words()).toContain('Lane A, B: more than 3000 steps, too many to send home.')
-    await press('Where they run out')
+    await press('Show the block')
     expect(composer.selectedRow).toMatchObject({ id: 's2' })
     // What is typed goes on being taken.
     composer.edit((w) => setDetails(w, { minutes: 60 }))
@@ -139,7 +139,7 @@ describe('what is open in the panel', () => {
     await press('Close')
     expect(composer.tool).toBeUndefined()
     const broken = await open(ToolPanel, { ...props, running: false, problem: 'failed' })
-    expect(broken.words()).toContain('That did not work out. Nothing was changed.')
+    expect(broken.words()).toContain("That didn't work. Nothing was changed.")
     await broken.press('Try again')
     expect(onAgain).toHaveBeenCalledOnce()
     expect((await open(ToolPanel, { ...props, problem: 'b9: is not there' })).words()).toContain('b9: is not there')
@@ -151,7 +151,7 @@ describe('choices side by side', () => {
     const chosen = ref(1)
     const { view } = await open(RadioBar, {
       choices: [0, 1, 2],
-      label: 'Ways',
+      label: 'Options',
       modelValue: chosen.value,
       'onUpdate:modelValue': (n: number) => (chosen.value = n),
     })
@@ -161,7 +161,7 @@ describe('choices side by side', () => {
     radios[2]!.click()
     await nextTick()
     expect(chosen.value).toBe(2)
-    expect(view.find('[role=radiogroup]').attributes('aria-label')).toBe('Ways')
+    expect(view.find('[role=radiogroup]').attributes('aria-label')).toBe('Options')
   })
 })
 
@@ -171,10 +171,10 @@ describe('what the composer says', () => {
     composer.edit((w) => setDetails(w, { minutes: 30 }))
     composer.message = { text: 'fitTaken', params: { n: 2 }, undo: true }
     const { press, words } = await open(MessageBar)
-    expect(words()).toContain('2 changes are taken.')
+    expect(words()).toContain('2 changes applied.')
     composer.message = { text: 'fitTaken', params: { n: 1 }, undo: true }
     await nextTick()
-    expect(words()).toContain('The change is taken.')
+    expect(words()).toContain('1 change applied.')
     await press('Undo')
     expect([composer.document.minutes, composer.message]).toEqual([6, undefined])
   })
@@ -240,10 +240,10 @@ describe('the keys of the composer', () => {
   it('all stand in the sheet', async () => {
     const { words } = await open(ShortcutSheet, { modelValue: true })
     for (const line of [
-      'Ways to fit the minutes',
+      'Fit the planned minutes',
       'Arrange the stations of this block',
-      'Find a move',
-      'Play from here',
+      'Find an exercise',
+      'Preview from here',
     ])
       expect(words()).toContain(line)
   })

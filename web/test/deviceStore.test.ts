@@ -163,7 +163,7 @@ describe('drafts that tabs left behind', () => {
 
   it('are not written once their teacher has signed out', async () => {
     setOwner(undefined)
-    await drafts.keep('w1', { revision: 1, document: session('Too late') })
+    await drafts.keep('w1', { revision: 1, document: session('Too over') })
     await cellKeeper('2b/s1', () => '2b').keep('p1 felt', cell('3'))
     expect([await device.entries('drafts'), await device.entries('classBook')]).toEqual([[], []])
   })

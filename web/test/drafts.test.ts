@@ -124,10 +124,10 @@ describe('the page of drafts', () => {
       return { id: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d', revision: 1 }
     }
     const { words, press, router } = await open(DraftPage)
-    await vi.waitFor(() => expect(words()).toContain('Nothing for this aim can be done here'))
+    await vi.waitFor(() => expect(words()).toContain('No session fits this focus'))
     expect(router.currentRoute.value.query).toMatchObject({ aim: 'strength', minutes: '20', grades: '0-1.2-3.4-5-6' })
     await vi.waitFor(() => expect(document.querySelectorAll('.draft .do').length).toBeGreaterThan(0))
-    await press(/^Take “/)
+    await press(/^Use “/)
     await flushPromises()
     expect(made).toMatchObject({ document: { minutes: 20 } })
   })
@@ -143,7 +143,7 @@ describe('the page of drafts', () => {
     await vi.waitFor(() => expect(document.querySelectorAll('.draft .do')).toHaveLength(3))
     const card = [...document.querySelectorAll('.draft')].find((c) => c.querySelector('.said input'))!
     const box = card.querySelector<HTMLInputElement>('.said input')!
-    const talk = Number(/Explain it, (\d+) s/.exec(box.closest('label')!.textContent!)![1])
+    const talk = Number(/Add time to explain, (\d+) s/.exec(box.closest('label')!.textContent!)![1])
     const seconds = () =>
       [...card.querySelectorAll('.lane > b')].map((b) => {
         const [minutes, rest] = b.textContent!.trim().split(':').map(Number)
@@ -189,7 +189,7 @@ describe('the page of drafts', () => {
     await vi.waitFor(() => expect(document.querySelectorAll('.draft .do')).toHaveLength(3))
     const { seed } = router.currentRoute.value.query
     const before = asked.at(-1)!
-    await press('Another')
+    await press('New draft')
     await vi.waitFor(() => expect(asked.at(-1)!.ask.seed).not.toBe(before.ask.seed))
     expect(router.currentRoute.value.query.seed).toBe(seed)
   })

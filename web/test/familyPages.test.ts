@@ -159,7 +159,7 @@ describe('the front page', () => {
   it('starts two lanes side by side, and takes the target along', async () => {
     const { wrapper, router } = await opened(front)
     const button = (text: string) => wrapper.findAll('button').find((b) => b.text().includes(text))!
-    await button('Two at once').trigger('click')
+    await button('Two children').trigger('click')
     expect(button('Start both').attributes('disabled')).toBeDefined()
     for (const lane of wrapper.findAll('.lane')) await lane.trigger('click')
     await button('without a sound').trigger('click')
@@ -173,7 +173,7 @@ describe('the front page', () => {
     const { wrapper, router } = await opened(front)
     await wrapper
       .findAll('button')
-      .find((b) => b.text() === 'Go on where you were')!
+      .find((b) => b.text() === 'Continue')!
       .trigger('click')
     await flushPromises()
     expect(router.currentRoute.value).toMatchObject({ name: 'run', query: { lane: ['g2'] } })
@@ -205,18 +205,18 @@ describe('the front page', () => {
       wrapper
         .findAll('p')
         .map((p) => p.text())
-        .find((text) => text.startsWith('Sent when you tap'))!
+        .find((text) => text.startsWith('When you tap'))!
     expect(line()).toMatch(/without a name\. It is kept until .*2027/)
     expect(line()).not.toContain('pulse')
     await press('I have a code')
     await wrapper.find('form input').setValue('KT0M')
     await wrapper.find('form').trigger('submit')
     await flushPromises()
-    expect(wrapper.find('.problem').text()).toContain('without a code you can start as well')
+    expect(wrapper.find('.problem').text()).toContain('You can also start without a code')
     await wrapper.find('form input').setValue('KT7M')
     await wrapper.find('form').trigger('submit')
     await flushPromises()
-    expect(wrapper.text()).toContain('What you do now belongs to Tern 4.')
+    expect(wrapper.text()).toContain('Your results are saved for Tern 4.')
     expect(wrapper.text()).not.toContain('Plover')
     expect(line()).toContain('as Tern 4')
     await wrapper.findAll('.lane')[0]!.trigger('click')
@@ -226,8 +226,8 @@ describe('the front page', () => {
 
   it.each([
     ['EndedEndedEndedEnded22', 'This session has ended'],
-    ['NobodyMadeThisToken222', 'This link leads nowhere'],
-    ['../../etc/passwd', 'This link leads nowhere'],
+    ['NobodyMadeThisToken222', "This link doesn't work"],
+    ['../../etc/passwd', "This link doesn't work"],
   ])('says kindly what is wrong with %s', async (wrong, words) => {
     const { wrapper } = await opened(front, wrong)
     expect(wrapper.find('h1').text()).toBe(words)
@@ -308,8 +308,8 @@ describe('the page after', () => {
       results: [{ lane: 'g1', done: 6, skipped: 0, easier: 0, found: [{ pulse }], counted: [] }],
     })
     const { wrapper } = await opened(after)
-    expect(wrapper.text()).toContain('It goes to your teacher as Tern 4, without a name.')
-    expect(wrapper.text()).toContain('Only for you: it stays on this device.')
+    expect(wrapper.text()).toContain('Your teacher gets it under the alias Tern 4, without a name.')
+    expect(wrapper.text()).toContain('Only for you: your pulse stays on this device.')
     await wrapper.find('button.main').trigger('click')
     await flushPromises()
     expect(sent).toMatchObject([{ key: keyOf('Tern 4'), run: { id: run } }])
@@ -328,7 +328,7 @@ describe('the page after', () => {
     })
     const { wrapper } = await opened(after, asking)
     expect(wrapper.text()).toContain('Minutes moved this week: 7. They are sent too.')
-    expect(wrapper.text()).toContain('And the minutes you moved this week.')
+    expect(wrapper.text()).toContain('We also send the minutes you moved this week.')
     await wrapper.find('button.main').trigger('click')
     await flushPromises()
     expect(sent[0]!.run).toMatchObject({ version: 3, movedMinutes: 7 })
@@ -377,7 +377,7 @@ describe('the page after', () => {
     const away = (await opened(after)).wrapper
     await away.find('button.main').trigger('click')
     await flushPromises()
-    expect(away.find('[role=status]').text()).toContain('Kept on this device')
+    expect(away.find('[role=status]').text()).toContain('Saved on this device')
     // The network is back: it goes by itself, and the page says so.
     answerRun = () => new Response('{"id":"r"}', { status: 200 })
     window.dispatchEvent(new Event('online'))
@@ -387,16 +387,16 @@ describe('the page after', () => {
     const over = (await opened(after)).wrapper
     await over.find('button.main').trigger('click')
     await flushPromises()
-    expect(over.find('[role=status]').text()).toContain('may have ended meanwhile')
+    expect(over.find('[role=status]').text()).toContain('may have ended')
   })
 
   it('is kind to whoever stopped early, and to whoever comes without a run', async () => {
     finished('g1', 0)
     const { wrapper } = await opened(after)
-    expect(wrapper.text()).toContain('That is all right')
+    expect(wrapper.text()).toContain("That's fine")
     expect(wrapper.find('h1').text()).toBe('Done for today')
     disk.clear()
-    expect((await opened(after)).wrapper.text()).toContain('No session finished here yet')
+    expect((await opened(after)).wrapper.text()).toContain("You haven't finished a session here yet")
   })
 })
 

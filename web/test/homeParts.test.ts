@@ -43,8 +43,8 @@ describe('what a home does not allow', () => {
 
   it('is said with what may be taken instead, which is then remembered', async () => {
     const { press, words } = await obstacles()
-    expect(words()).toContain('There is no small plastic bottle with water in this home.')
-    await press('take a packet of rice')
+    expect(words()).toContain('This home has no small plastic bottle with water.')
+    await press('use a packet of rice')
     expect(composer.document.home.standIns).toEqual({ bottle: 'a packet of rice' })
     expect(words()).not.toContain('There is no')
     composer.undo()
@@ -53,24 +53,24 @@ describe('what a home does not allow', () => {
 
   it('is settled by saying that there is one', async () => {
     const { press } = await obstacles()
-    await press('There is one')
+    await press('This home has one')
     expect(composer.document.home.kit).toEqual(['bottle'])
   })
 
   it('names the floor, the neighbours, and who must be by', async () => {
     setHome({ space: 'spot', quiet: true })
-    expect((await obstacles('kick-up', 'kick-up')).words()).toMatch(/needs a mat's length.*thuds.*adult must be by/)
+    expect((await obstacles('kick-up', 'kick-up')).words()).toMatch(/needs a mat.*loud.*adult must be there/)
   })
 
   it('is marked on the row, by the letters of the groups it is for', () => {
     // Kindergarten curls empty hands; only the older ones need the bottle.
     expect(rowMarks(stationRow(), composer.document, library, i18n.global.t).map((m) => m.text)).toEqual([
-      'B cannot do this at home as it is',
+      "B can't do this at home yet",
     ])
     setHome({ kit: ['bottle'] })
     expect(rowMarks(stationRow(), composer.document, library, i18n.global.t)).toEqual([])
     expect(rowMarks(composer.rows.at(-2)!, composer.document, library, i18n.global.t).map((m) => m.text)).toEqual([
-      'kept',
+      'fixed',
     ])
   })
 })
@@ -78,16 +78,16 @@ describe('what a home does not allow', () => {
 describe('what the session needs', () => {
   it('lists each thing with its moves, and says what is missing', async () => {
     const { words } = await open((await import('../src/compose/details/FetchList.vue')).default)
-    expect(words()).toMatch(/small plastic bottle with water.*Bottle curl.*not there, and nothing stands in for it/)
+    expect(words()).toMatch(/small plastic bottle with water.*Bottle curl.*missing, and nothing replaces it/)
     setHome({ standIns: { bottle: 'a rolled-up towel' } })
     await flushPromises()
-    expect(words()).not.toContain('nothing stands in for it')
+    expect(words()).not.toContain('nothing replaces it')
   })
 
   it('says so where it needs nothing', async () => {
     composer.edit(() => newSession('Bare', [[4]], 20, library.version))
     expect((await open((await import('../src/compose/details/FetchList.vue')).default)).words()).toContain(
-      'Nothing: no move',
+      'None of the exercises need equipment.',
     )
   })
 })
@@ -141,9 +141,9 @@ describe('weights at home', () => {
     expect(words()).toContain('0.85 kg in the bag')
     // One more book is lighter than one more bottle: 1.18 kg, 39 % more.
     expect(words()).toMatch(/one more book, 1\.18 kg \(\+39 %\)/)
-    await press('Remove thing 1')
+    await press('Remove item 1')
     expect(words()).toContain('0.52 kg in the bag')
-    await press('Use it here')
+    await press('Use this weight')
     expect(taken).toBe(0.52)
   })
 
@@ -156,8 +156,8 @@ describe('weights at home', () => {
   it('has nothing to take while nothing is in it', async () => {
     localStorage.setItem('esfuerzo.weights.things', '[]')
     const { words } = await weights()
-    expect(words()).toContain('Put a thing in.')
-    const take = [...document.querySelectorAll('button')].find((b) => b.textContent!.includes('Use it here'))!
+    expect(words()).toContain('Add an item.')
+    const take = [...document.querySelectorAll('button')].find((b) => b.textContent!.includes('Use this weight'))!
     expect(take.hasAttribute('disabled')).toBe(true)
   })
 })

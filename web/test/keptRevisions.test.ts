@@ -50,7 +50,7 @@ describe('earlier states', () => {
     serve(states)
     const { press, words } = await dialog()
     expect(words()).toContain('Added: Lunge')
-    await press('Bring this back')
+    await press('Restore this version')
     expect(composer.rows.filter((r) => r.kind === 'station')).toHaveLength(1)
     expect(composer.message).toMatchObject({ text: 'broughtBack', undo: true })
     composer.undo()
@@ -60,7 +60,7 @@ describe('earlier states', () => {
   it('say why they cannot be shown, and are shown on another try', async () => {
     serve({ ...states, [`GET /api/workouts/${ID}/versions`]: () => new Refusal(503, { code: 'database-away' }) })
     const { press, words } = await dialog()
-    expect(words()).toContain("The server's database is away")
+    expect(words()).toContain('The server can’t reach its database')
     serve(states)
     await press('Try again')
     expect(words()).toContain('Added: Lunge')
@@ -88,7 +88,7 @@ describe('a session changed here and elsewhere', () => {
     const { press, words } = await dialog()
     expect(words()).toMatch(/title/i)
     expect(words()).toMatch(/minutes/i)
-    await press('Go on with mine here')
+    await press('Keep mine here')
     const kept = calls.find((c) => c.key === 'POST /api/workouts')!.body as { document: Session }
     expect(kept.document).toMatchObject({ minutes: 35, title: 'Springs (my copy)' })
     const saved = calls.find((c) => c.key === `PUT /api/workouts/${ID}`)!.body
@@ -111,9 +111,9 @@ describe('the shelf', () => {
     const { press, words } = await shelf()
     expect(words()).toContain('Two springs')
     composer.selection = { row: composer.rows.at(-1)!.id, cell: -1 }
-    await press('Put Two springs in below the cursor')
+    await press('Insert Two springs below the cursor')
     expect(composer.rows.filter((r) => r.kind === 'station')).toHaveLength(4)
-    await press('Take Two springs off the shelf')
+    await press('Delete Two springs from your saved parts')
     expect(words()).not.toContain('Two springs')
     await press('Undo')
     const ofShelf = calls.map((c) => c.key).filter((key) => key.includes('/api/shelf'))
@@ -123,7 +123,7 @@ describe('the shelf', () => {
 
   it('says what it is for while it is empty', async () => {
     serve({ ...base, 'GET /api/shelf': () => ({ parts: [] }) })
-    expect((await shelf()).words()).toMatch(/shelf|keep/i)
+    expect((await shelf()).words()).toMatch(/saved parts/i)
   })
 
   it('joins another session on, and offers to undo that', async () => {
@@ -138,7 +138,7 @@ describe('the shelf', () => {
       [`GET /api/workouts/${OTHER}`]: () => ({ id: OTHER, revision: 1, updatedAt: moment, document: other }),
     })
     const { press } = await open((await import('../src/compose/panel/JoinSession.vue')).default)
-    await press('Join another session on')
+    await press('Add another session')
     await press(/Rings/)
     expect(composer.rows.filter((r) => r.kind === 'station').map((r) => r.kind === 'station' && r.name)).toContain(
       'Burpee',

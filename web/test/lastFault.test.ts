@@ -15,7 +15,7 @@ it('a fault of the server is worded with the number its log has; a refusal is no
   expect(i18n.global.t('errors.unexpected')).toBe(`${title}. ${detail}`)
   answer(500, problem('unexpected', '69756159-2182-4f8f-a7aa-000000000000'))
   await expect(client('me', {})).rejects.toMatchObject({ code: 'unexpected' })
-  expect(i18n.global.t('errors.unexpected')).toBe(`${title}. ${detail} Its number there: 69756159.`)
+  expect(i18n.global.t('errors.unexpected')).toBe(`${title}. ${detail} Error number: 69756159.`)
   expect(i18n.global.t('errors.busy')).not.toContain('69756159')
   // The next has its own, or none where a proxy in between has answered.
   answer(500, {})

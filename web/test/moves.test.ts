@@ -94,14 +94,14 @@ describe('the repertoire', () => {
   it('narrows by a muscle on the body, and shows all again', async () => {
     answering()
     const moves = await page()
-    expect(moves.find('.count').text()).toContain(`${library.moves.size} moves`)
+    expect(moves.find('.count').text()).toContain(`${library.moves.size} exercises`)
     await moves.find('[aria-label="calves"]').trigger('click')
     const n = Number(/\d+/.exec(moves.find('.count').text())![0])
     expect(n).toBeGreaterThan(5)
     expect(n).toBeLessThan(60)
     expect(moves.find('[aria-label="calves"]').attributes('aria-pressed')).toBe('true')
     await moves.find('.count button').trigger('click')
-    expect(moves.find('.count').text()).toContain(`${library.moves.size} moves`)
+    expect(moves.find('.count').text()).toContain(`${library.moves.size} exercises`)
   })
 
   it('leaves out what was used lately', async () => {
@@ -124,8 +124,8 @@ describe('the repertoire', () => {
   it('goes on with ours where hers cannot be fetched, and says so', async () => {
     vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no network')))
     const moves = await page()
-    expect(moves.find('[role=alert]').text()).toContain('ours are here')
-    expect(moves.find('.count').text()).toContain(`${library.moves.size} moves`)
+    expect(moves.find('[role=alert]').text()).toContain('The built-in ones are here')
+    expect(moves.find('.count').text()).toContain(`${library.moves.size} exercises`)
   })
 })
 
@@ -141,7 +141,7 @@ describe('a move’s page', () => {
     answering()
     const push = await page('push-up')
     expect(push.findAll('.versions svg.figure')).toHaveLength(4)
-    expect(push.text()).toContain('the ordinary one')
+    expect(push.text()).toContain('standard')
     expect(push.text()).toContain('hips sagging')
     expect(push.text()).toContain('The table is heavy and stands against a wall.')
     expect(push.text()).toContain('02022')
@@ -155,7 +155,7 @@ describe('a move’s page', () => {
 
   it('says so where there is no such move', async () => {
     answering()
-    expect((await page('own-gone')).text()).toContain('no such move')
+    expect((await page('own-gone')).text()).toContain('Exercise not found')
   })
 })
 
@@ -168,7 +168,7 @@ describe('a move of one’s own', () => {
     await name.setValue('Limpet squat')
     await edit
       .findAll('button')
-      .find((b) => b.text() === 'Keep it')!
+      .find((b) => b.text() === 'Save exercise')!
       .trigger('click')
     await flushPromises()
     const sent = asked.find((a) => a.method === 'POST')!.body
@@ -189,7 +189,7 @@ describe('a move of one’s own', () => {
     await again.find('input').setValue('Whelk')
     await again
       .findAll('button')
-      .find((b) => b.text() === 'Keep it')!
+      .find((b) => b.text() === 'Save exercise')!
       .trigger('click')
     await flushPromises()
     expect(again.find('[role=alert]').text()).toContain('moves[0].move.name')
@@ -250,7 +250,7 @@ describe('drawing a figure', () => {
     expect(now().poses[0]!.legR[1]).toBe(before - 2)
     for (let i = 0; i < 6; i++) await shin.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
     expect(now().poses[0]!.legR[1] - now().poses[0]!.legR[0]).toBe(10)
-    expect(wrapper.text()).toContain('The knee bends no further.')
+    expect(wrapper.text()).toContain("The knee can't bend any further.")
   })
 
   it('adds, mirrors and removes poses', async () => {
@@ -260,7 +260,7 @@ describe('drawing a figure', () => {
         .findAll('button')
         .find((b) => b.text().includes(name))!
         .trigger('click')
-    await press('Another pose')
+    await press('Add pose')
     expect(now().poses).toHaveLength(3)
     const { armR, armL } = now().poses[1]!
     await press('Mirror')

@@ -38,11 +38,11 @@ async function stageOf(publication: Publication, lanes = publication.lanes.map((
 describe('forms that a child plays', () => {
   it('as many rounds as you can: stations are tapped off, rounds counted to a tenth', async () => {
     const { stage, press, results } = await stageOf(published('amrap 4: 5 squats, 5 lunges'))
-    expect(stage.text()).toContain('no round yet')
+    expect(stage.text()).toContain('no rounds yet')
     await press('Done, next')
     await press('Round done')
     await press('Done, next')
-    expect(stage.text()).toContain('one round')
+    expect(stage.text()).toContain('1 round')
     await press('Stop')
     expect(results()[0]!.found).toMatchObject([{ result: { value: 1.5, unit: 'goes' } }])
   })
@@ -54,9 +54,9 @@ describe('forms that a child plays', () => {
     for (let i = 0; i < 4 && !stage.find('.rings').exists(); i++) await press('Skip')
     await stage.findAll('.rings button')[1]!.trigger('click')
     expect(button('Done')!.attributes('disabled')).toBeDefined()
-    await press('Beside it')
+    await press('Missed')
     expect(stage.find('[data-testid=digits]').text()).toBe('2')
-    await press('Take the last one back')
+    await press('Undo the last throw')
     await stage.findAll('.rings button')[0]!.trigger('click')
     await press('Done')
     await press('Stop')
@@ -70,7 +70,7 @@ describe('forms that a child plays', () => {
     await press('Skip')
     for (let i = 0; i < 4 && !stage.find('.quiz').exists(); i++) await press('Skip')
     await press('the neck')
-    expect(stage.text()).toContain('It is: the thighs.')
+    expect(stage.text()).toContain('The answer is: the thighs.')
     expect(stage.text()).toContain('they lift you')
   })
 
@@ -93,10 +93,10 @@ describe('forms that a child plays', () => {
     await press('We are ready')
     const [first, second] = stage.findAll('.measure input')
     await first!.setValue('-2,5')
-    const asSaid = 'Done, just as it says'
+    const asSaid = 'Done exactly like this'
     expect(button(asSaid)!.attributes('disabled')).toBeDefined()
     await second!.setValue('300')
-    expect(stage.find('.measure').text()).toContain('It can be -30 to 60.')
+    expect(stage.find('.measure').text()).toContain('It must be from -30 to 60.')
     expect(button(asSaid)!.attributes('disabled')).toBeDefined()
     await second!.setValue('3')
     await press(asSaid)
@@ -112,10 +112,10 @@ describe('forms that a child plays', () => {
     await press('We are ready')
     for (const input of stage.findAll('.measure input')) await input.setValue('20')
     await press('Done, but something was different')
-    await press('Another way: soles against a step or a box')
-    await press('I counted it myself')
+    await press('Another set-up: soles against a step or a box')
+    await press('I counted by myself')
     await press('Shoes on')
-    await press('I had not moved before')
+    await press("I hadn't moved before")
     await press('Done')
     const how = { setUp: 'step', counted: 'child', shoes: 'on', warm: false }
     expect(results()[0]!.found).toMatchObject([{ result: { how } }, { result: { how } }])
@@ -134,7 +134,7 @@ describe('forms that a child plays', () => {
     }
     await skip(0)
     for (let i = 0; i < 5 && !stage.text().includes('Breathe and wait'); i++) await skip(0)
-    expect(stage.text()).toContain('The other lane is nearly there')
+    expect(stage.text()).toContain('The other group is nearly there')
     await stage
       .findAll('.bar button')
       .find((b) => b.text() === 'Stop')!
@@ -160,8 +160,8 @@ describe('the pulse', () => {
     await vi.advanceTimersByTimeAsync(5200)
     await helper.find('input').setValue('12')
     expect(helper.text()).toContain('About 120 a minute')
-    expect(helper.text()).toContain('makes 10')
-    await press('Keep it')
+    expect(helper.text()).toContain('changes it by 10')
+    await press('Save')
     expect(helper.emitted('pulse')).toEqual([[{ beats: 12, seconds: 6, when: 'after' }]])
   })
 

@@ -55,10 +55,10 @@ describe('a session begun from a text', () => {
     })
     const { press, words, router } = await begin()
     expect(words()).toContain('“Zorbling” – what is this?')
-    await press(/^A move of my own/)
+    await press(/^My own exercise/)
     expect(words()).not.toContain('what is this?')
     expect(calls.at(-1)).toMatchObject({ key: 'PUT /api/settings', body: { readings: { zorbling: 'own' } } })
-    await press('Make the session')
+    await press('Create session')
     await flushPromises()
     const { body } = calls.find(({ key }) => key === 'POST /api/workouts') as {
       body: { original: string; document: { title: string; moves: { move: { name: string } }[] } }

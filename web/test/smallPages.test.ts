@@ -21,9 +21,9 @@ describe('the bin', () => {
     })
     const { press, words } = await bin()
     expect(words()).toContain('Gale warning')
-    await press('Put Gale warning back')
+    await press('Restore Gale warning')
     expect(calls.at(-1)!.key).toBe(`POST /api/workouts/${ID}/restore`)
-    expect(words()).toContain('The bin is empty')
+    expect(words()).toContain('The trash is empty')
   })
 
   it('asks twice before anything is gone for good, and says what goes with it', async () => {
@@ -32,20 +32,20 @@ describe('the bin', () => {
       [`DELETE /api/bin/${ID}`]: () => ({}),
     })
     const { press, words } = await bin()
-    await press('Delete Gale warning for good')
+    await press('Delete Gale warning permanently')
     expect(calls).toHaveLength(1)
-    await press('For good, with its links and 3 runs')
+    await press('Delete permanently with its links and 3 results')
     expect(calls.at(-1)!.key).toBe(`DELETE /api/bin/${ID}`)
-    expect(words()).toContain('The bin is empty')
+    expect(words()).toContain('The trash is empty')
   })
 
   it('says so where it is empty, and tries again where it cannot be asked', async () => {
     serve({})
     const { press, words } = await bin()
-    expect(words()).toContain('cannot be reached')
+    expect(words()).toContain('No connection to the server')
     serve({ 'GET /api/bin': () => ({ workouts: [] }) })
     await press('Try again')
-    expect(words()).toContain('To the Desk')
+    expect(words()).toContain('Go to the Desk')
   })
 })
 
@@ -61,23 +61,23 @@ describe('what was done with an account', () => {
     ]
     serve({ 'GET /api/events': () => ({ events }) })
     const { press, words, view } = await card()
-    expect(words()).toMatch(/Handed out: Gale warning\s*Nov 20, 2026/)
-    expect(words()).toContain('Handed out: a session that is gone')
-    expect(words()).toContain('Something else')
+    expect(words()).toMatch(/Sent home: Gale warning\s*Nov 20, 2026/)
+    expect(words()).toContain('Sent home: a deleted session')
+    expect(words()).toContain('Other')
     expect(view.findAll('li')).toHaveLength(6)
     await press(`Show all ${events.length}`)
     expect(view.findAll('li')).toHaveLength(events.length)
     // Every kind there is has words of its own.
-    expect(words().match(/Something else/g)).toHaveLength(1)
+    expect(words().match(/Other/g)).toHaveLength(1)
   })
 
   it('is asked for again where it could not be had', async () => {
     serve({})
     const { press, words } = await card()
-    expect(words()).toContain('cannot be reached')
+    expect(words()).toContain('No connection to the server')
     serve({ 'GET /api/events': () => ({ events: [] }) })
     await press('Try again')
-    expect(words()).toContain('Nothing yet.')
+    expect(words()).toContain('No activity yet.')
   })
 })
 
@@ -97,7 +97,7 @@ describe('a session a colleague sent', () => {
     })
     const { press, words, router } = await copy()
     expect(words()).toMatch(/From afar.*Marisol.*Her own squat/)
-    await press('Take it over')
+    await press('Add to my sessions')
     expect(calls.at(-1)!.body).toEqual({ document })
     expect(router.currentRoute.value.params.id).toBe(ID)
   })
@@ -154,6 +154,6 @@ describe('the settings', () => {
 
   it('say why they cannot be shown', async () => {
     serve({})
-    expect((await settings()).words()).toContain('cannot be reached')
+    expect((await settings()).words()).toContain('No connection to the server')
   })
 })

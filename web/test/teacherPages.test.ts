@@ -95,11 +95,11 @@ describe('signing in', () => {
     answers['POST /api/session'] = () => [401, { code: 'wrong-sign-in', detail: '' }]
     const page = await open()
     await fill(page)
-    expect(page.find('p[role=alert]').text()).toContain('No account goes with this')
+    expect(page.find('p[role=alert]').text()).toContain('Wrong e-mail or password')
     expect(page.find<HTMLInputElement>('input[type=email]').element.value).toBe('a@b.example')
     answers = {}
     await fill(page)
-    expect(page.find('p[role=alert]').text()).toContain('cannot be reached')
+    expect(page.find('p[role=alert]').text()).toContain('No connection to the server')
   })
 })
 
@@ -110,7 +110,7 @@ describe('a link to sign in', () => {
     answers['POST /api/session/link'] = () => [410, { code: 'ended', detail: '' }]
     await page.find('form').trigger('submit')
     await flushPromises()
-    expect(page.find('p[role=alert]').text()).toContain('has been used or its hour is over')
+    expect(page.find('p[role=alert]').text()).toContain('was already used or has expired')
     await router.push('/settings')
     answers['POST /api/session/link'] = () => [200, { id: ID, name: 'A', email: 'a@b.example' }]
     await page.find('form').trigger('submit')
@@ -135,7 +135,7 @@ describe('the outbox', () => {
     await page.find('input').setValue('wrong')
     await page.find('form').trigger('submit')
     await flushPromises()
-    expect(page.find('p[role=alert]').text()).toContain('That key does not open it')
+    expect(page.find('p[role=alert]').text()).toContain('That key is wrong')
     answers['GET /api/outbox'] = () => [200, { messages: [message] }]
     await page.find('input').setValue(' right ')
     await page.find('form').trigger('submit')
@@ -164,19 +164,19 @@ describe('the Desk', () => {
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const page = await open()
     expect(page.find('[aria-labelledby=drafts]').text()).toContain('Harbour wall')
-    expect(page.find('[aria-labelledby=sent]').text()).toContain('3 came back')
-    expect(page.find('[aria-labelledby=back]').text()).toContain('Nothing has come back yet')
+    expect(page.find('[aria-labelledby=sent]').text()).toContain('3 results')
+    expect(page.find('[aria-labelledby=back]').text()).toContain('No results yet')
   })
 
   it('says what to do where there is nothing yet', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
-    expect((await open()).text()).toContain('No session yet')
+    expect((await open()).text()).toContain('No sessions yet')
   })
 
   it('says that the server is away, and tries again when told to', async () => {
     const page = await open()
-    expect(page.find('p[role=alert]').text()).toContain('cannot be reached')
+    expect(page.find('p[role=alert]').text()).toContain('No connection to the server')
     answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     await page.find('p[role=alert] button').trigger('click')
@@ -272,7 +272,7 @@ describe('handing out', () => {
   it('says what cannot be sent before anything is sent', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
     const page = await open({ ...document_, sections: [] })
-    expect(page.find('.care[role=status]').text()).toContain('There is no move in it yet.')
+    expect(page.find('.care[role=status]').text()).toContain('The session has no exercises yet.')
     expect(page.find('.make button.main').attributes('disabled')).toBeDefined()
   })
 
@@ -290,11 +290,11 @@ describe('handing out', () => {
     expect(page.find('a.address').attributes('href')).toMatch(/\/go\/T{22}$/)
     await page
       .findAll('li button')
-      .find((b) => b.text() === 'End it …')!
+      .find((b) => b.text() === 'End link…')!
       .trigger('click')
     await page
       .findAll('li button')
-      .find((b) => b.text() === 'End it now')!
+      .find((b) => b.text() === 'End link now')!
       .trigger('click')
     await flushPromises()
     expect(page.find('a.address').exists()).toBe(false)
@@ -307,7 +307,7 @@ describe('handing out', () => {
     const page = await open()
     await page.find('.make button.main').trigger('click')
     await flushPromises()
-    expect(page.find('p[role=alert]').text()).toContain('no move in it yet')
+    expect(page.find('p[role=alert]').text()).toContain('no exercises yet')
   })
 
   it('tells what has changed since it was sent last, and what deserves a look', async () => {
@@ -315,7 +315,7 @@ describe('handing out', () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
     const page = await open()
     const text = page.find('[aria-labelledby=hand-link]').text()
-    expect(text).toContain('one change since it was last sent')
+    expect(text).toContain('1 change since you last sent it')
     expect(text).toContain('2:00 over the')
     expect(text).toContain('No station asks for a result')
   })
@@ -352,9 +352,9 @@ describe('handing out', () => {
       'Wall poster',
       'Station cards',
       'Results form',
-      'Fetch list',
-      'Care',
-      'Worth a look, for you',
+      'Equipment list',
+      'Safety rules',
+      'Checks (for you)',
     ])
     expect(sheets[0]!.attributes('href')).toBe(
       `/api/workouts/${ID}/sheets/session?lanes=${session.groups[0]!.id}&language=en&paper=a4`,
@@ -378,7 +378,7 @@ describe('handing out', () => {
     await card.find('input[type=email]').setValue('families@island.example')
     await card.find('form').trigger('submit')
     await flushPromises()
-    expect(card.find('p[role=alert]').text()).toContain('Nothing you typed is lost')
+    expect(card.find('p[role=alert]').text()).toContain('Your text is still here')
     status = 200
     await card.find('form').trigger('submit')
     await flushPromises()
@@ -430,6 +430,6 @@ describe('what came back', () => {
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const page = opened((await import('../src/desk/DeskPage.vue')).default)
     await flushPromises()
-    expect(page.text()).toContain('6 runs came back')
+    expect(page.text()).toContain('6 results')
   })
 })

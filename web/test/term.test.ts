@@ -111,7 +111,7 @@ describe('a term on screen', () => {
     expect(cell('2027-01-14').getAttribute('aria-label')).toContain('pinned')
     await press('ArrowLeft')
     await press('f')
-    expect(cell('2027-01-12').textContent).toContain('kept free')
+    expect(cell('2027-01-12').textContent).toContain('free day')
     await press('Delete')
     expect(cell('2027-01-12').textContent.trim()).toBe('+')
     for (let i = 0; i < 5; i++) await press('z', { ctrlKey: true })
@@ -129,10 +129,10 @@ describe('a term on screen', () => {
     }))
     stored = { ...start, places: [...places, { id: 'd9', date: '2027-01-14', session: id, title: 'Gone to sea' }] }
     const page = await opened()
-    expect(cell('2027-01-12').textContent).toContain('again, a step on')
-    expect(cell('2027-01-19').textContent).toContain('again, to beat it')
+    expect(cell('2027-01-12').textContent).toContain('again, one step up')
+    expect(cell('2027-01-19').textContent).toContain('again, to beat the last result')
     expect(cell('2027-01-14').textContent).toContain('Gone to sea')
-    expect(page.words()).toContain('One planned session is in the bin or deleted')
+    expect(page.words()).toContain('1 planned session was deleted')
   })
 
   it('a session that comes after weeks begins anew, and is not said to be there for the first time', async () => {
@@ -142,16 +142,16 @@ describe('a term on screen', () => {
     cell('2027-01-28').click()
     await flushPromises()
     const steps = [...document.querySelectorAll('.ladder li')].map((li) => li.textContent)
-    expect(steps.map((step) => /for the first time|after weeks, anew/.exec(step)?.[0])).toEqual([
+    expect(steps.map((step) => /for the first time|after some weeks, from the start/.exec(step)?.[0])).toEqual([
       'for the first time',
-      'after weeks, anew',
+      'after some weeks, from the start',
     ])
   })
 
   it('Ctrl Z in a text takes back what was typed there, not the term', async () => {
     const page = await opened()
     await putFirst(page, '2027-01-05')
-    await page.press('Take along')
+    await page.press('Export')
     const text = document.querySelector<HTMLTextAreaElement>('aside textarea:not([readonly])')!
     text.focus()
     await press('z', { ctrlKey: true })
@@ -172,7 +172,7 @@ describe('a term on screen', () => {
     const page = await opened()
     cell('2027-01-12').click()
     await flushPromises()
-    await page.press('Make its next step')
+    await page.press('Create its next step')
     await soon(() => expect(page.router.currentRoute.value.name).toBe('compose'))
     expect(calls.find((c) => c.key === 'POST /api/workouts')!.body).toMatchObject({
       document: { title: 'Session 1' },
@@ -185,7 +185,7 @@ describe('a term on screen', () => {
     const save = answers[`PUT /api/terms/${id}`]!
     delete answers[`PUT /api/terms/${id}`]
     await putFirst(page, '2027-01-05')
-    await soon(() => expect(page.words()).toContain('Your work is kept on this device'))
+    await soon(() => expect(page.words()).toContain('Your work is saved on this device'))
     // What is done meanwhile comes along.
     cell('2027-01-07').focus()
     await press('f')
@@ -219,10 +219,10 @@ describe('a term on screen', () => {
       document: theirs,
     })
     await putFirst(page, '2027-01-05')
-    await soon(() => expect(page.words()).toContain('It was changed elsewhere meanwhile'))
-    await page.press('What differs?')
-    await soon(() => expect(page.words()).toMatch(/Here\s*Tue 5 Jan\s*Elsewhere\s*Tue 19 Jan/))
-    await page.press('Go on with mine here')
+    await soon(() => expect(page.words()).toContain('Edited in two places'))
+    await page.press('Compare')
+    await soon(() => expect(page.words()).toMatch(/Here\s*Tue 5 Jan\s*In the other place\s*Tue 19 Jan/))
+    await page.press('Keep mine here')
     await soon(() => expect(stored.places.map((p) => p.date)).toEqual(['2027-01-05']))
     expect(copied).toMatchObject({ document: { places: [{ title: 'Theirs' }] } })
   })
@@ -237,7 +237,7 @@ describe('a term on screen', () => {
     await soon(() => expect(row('squat').querySelector('.state')!.textContent.trim()).toBe('once'))
     expect(row('jump').querySelector('.state')!.textContent.trim()).toBe('missing')
     row('lunge').querySelector('button')!.click()
-    await soon(() => expect(page.words()).toContain('These would fill the gap'))
+    await soon(() => expect(page.words()).toContain('These sessions would fill the gap'))
     // Two of the eight have a lunge among their draws.
     await soon(() => expect(document.querySelectorAll('li button[draggable]')).toHaveLength(2))
     await page.press('Show all')
@@ -246,16 +246,16 @@ describe('a term on screen', () => {
 
   it('is planned: what it meets is said, what changes is listed, and it is one step back', async () => {
     const page = await opened()
-    await page.press('Plan it for me')
+    await page.press('Plan for me')
     for (const box of document.querySelectorAll<HTMLInputElement>('details input[type=checkbox]')) {
       box.click()
       await flushPromises()
     }
     await soon(() => expect(document.querySelector('.do .main')!.hasAttribute('disabled')).toBe(false))
-    await page.press('Plan it')
+    await page.press('Create plan')
     await soon(() => expect(page.words()).toContain('7 of 7 days have a session'))
-    expect(page.words()).toContain('The best there is')
-    await page.press('Take this plan')
+    expect(page.words()).toContain('This is the best plan')
+    await page.press('Use this plan')
     expect(document.querySelectorAll('[data-date].filled')).toHaveLength(7)
     expect(document.querySelectorAll('[data-date].kept')).toHaveLength(1)
     cell('2027-01-05').focus()
@@ -284,8 +284,8 @@ describe('terms', () => {
     const page = await open(TermsPage)
     await soon(() => expect(page.words()).toContain('Winter'))
     await page.press('Remove Winter')
-    expect(page.words()).toContain('is in the bin')
-    await page.press('Put Winter back')
+    expect(page.words()).toContain('is in the trash')
+    await page.press('Restore Winter')
     await soon(() => expect(document.querySelector('a')!.textContent).toBe('Winter'))
   })
 })
@@ -305,30 +305,30 @@ describe('a term taken along', () => {
     answers[`POST /api/terms/${id}/message`] = () => ({})
     const page = await opened()
     cell('2027-01-05').click()
-    await page.press('Take along')
+    await page.press('Export')
     await soon(() => expect(document.querySelector('textarea')!.value).toContain(`/go/${token}`))
     expect(document.querySelector('textarea')!.value).toContain('Thursday 7 January: Session 1')
-    expect(page.words()).toContain('not handed out: Session 1')
+    expect(page.words()).toContain('not sent home: Session 1')
     const to = document.querySelector<HTMLInputElement>('input[type=email]')!
     to.value = 'families@island.example'
     to.dispatchEvent(new Event('input'))
     await flushPromises()
-    await page.press('Send')
+    await page.press('Send message')
     expect(calls.find((c) => c.key === `POST /api/terms/${id}/message`)!.body).toMatchObject({
       to: 'families@island.example',
     })
     const copied: string[] = []
     const clipboard = { writeText: async (text: string) => void copied.push(text) }
     Object.defineProperty(navigator, 'clipboard', { configurable: true, value: clipboard })
-    await page.press('Make an address')
+    await page.press('Create address')
     await page.press('Copy')
     expect(copied.at(-1)).toContain(`/api/go/${token}/calendar`)
     expect(page.words()).toContain('Copied')
     // Another address was not copied yet.
     answers[`DELETE /api/terms/${id}/link`] = () => ({})
-    await page.press('End it …')
-    await page.press('End it now')
-    await page.press('Make an address')
+    await page.press('End address…')
+    await page.press('End address now')
+    await page.press('Create address')
     await page.press('Copy')
     expect(document.querySelector<HTMLTextAreaElement>('.address textarea')!.value).toContain(
       `/api/go/${token}/calendar`,
@@ -338,7 +338,7 @@ describe('a term taken along', () => {
   it('is set: its days, its holidays; what stands on a day that is none any more is said and taken away', async () => {
     stored = { ...start, places: [{ id: 'd1', date: '2027-01-05', session: sessionId(0), title: 'Session 0' }] }
     const page = await opened()
-    await page.press('Term')
+    await page.press('Settings')
     const type = async (label: string, value: string) => {
       const all = [...document.querySelectorAll('.v-input')]
       const found = all.find((f) => f.querySelector('label')?.textContent!.trim() === label)
@@ -347,14 +347,14 @@ describe('a term taken along', () => {
       input.dispatchEvent(new Event('input'))
       await flushPromises()
     }
-    await type('What it is', 'Snow')
+    await type('Holiday', 'Snow')
     await type('From', '2027-01-04')
     await type('To', '2027-01-10')
-    await page.press('Add')
+    await page.press('Add holiday')
     expect(cell('2027-01-05').textContent).toContain('Snow')
-    expect(page.words()).toContain('On days that are no home days now: Session 0')
+    expect(page.words()).toContain('Not on a home day any more: Session 0')
     await page.press('Remove')
-    expect(page.words()).not.toContain('no home days now')
+    expect(page.words()).not.toContain('Not on a home day any more')
     await page.press('Remove Snow')
     expect(cell('2027-01-05').textContent.trim()).toBe('+')
   })

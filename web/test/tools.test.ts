@@ -60,7 +60,7 @@ describe('ways to fit', () => {
   it('names the changes, shows every lane with what is ticked, and takes it as one step back', async () => {
     const composer = composing(long)
     const { words, press } = await open(FitPanel, { fill: false })
-    expect(words()).toContain('every lane end within 6 minutes')
+    expect(words()).toContain('every lane ends within 6 minutes')
     expect(words()).toContain('Main part: ')
     const way = fit(long, library).ways[0]!
     const lanes = [...document.querySelectorAll('tr')]
@@ -69,10 +69,10 @@ describe('ways to fit', () => {
     const [first] = document.querySelectorAll<HTMLInputElement>('input[type=checkbox]')
     first!.click()
     await nextTick()
-    expect(words()).toMatch(/late/)
+    expect(words()).toMatch(/over/)
     first!.click()
     await nextTick()
-    await press(/^Take th/)
+    await press(/^Apply /)
     expect(sessionSeconds(composer.document, library)).toEqual(way.after)
     expect(composer.message).toMatchObject({ text: 'fitTaken', undo: true })
     composer.undo()
@@ -86,22 +86,22 @@ describe('ways to fit', () => {
     const other = fit(late, library).ways[1]!
     document.querySelectorAll<HTMLInputElement>('input[type=radio]')[1]!.click()
     await nextTick()
-    await press(/^Take th/)
+    await press(/^Apply /)
     expect(sessionSeconds(composer.document, library)).toEqual(other.after)
   })
 
   it('says what holds a session that cannot be brought in time', async () => {
     composing(setDetails(long, { minutes: 2 }))
     const { words } = await open(FitPanel, { fill: false })
-    expect(words()).toContain('It cannot be brought in time')
-    expect(words()).toMatch(/Game\s*kept\s*2:00/)
+    expect(words()).toContain("It can't be shortened enough")
+    expect(words()).toMatch(/Game\s*fixed\s*2:00/)
   })
 
   it('says when all is well, and fills up what is short', async () => {
     const even = typed('minutes 12; groups K-1, 4-6', '## Main part', '10 laps 30/30', 'squat')
     const lasts = sessionSeconds(even, library)
     composing(setDetails(even, { minutes: Math.ceil(Math.max(...Object.values(lasts)) / 60) }))
-    expect((await open(FitPanel, { fill: false })).words()).toContain('It fits')
+    expect((await open(FitPanel, { fill: false })).words()).toContain('Every lane ends within')
     // A tenth of the minutes or more is said as what it is.
     composing(setDetails(even, { minutes: 20 }))
     const left = minutesText(1200 - lasts.g1!)
@@ -112,7 +112,7 @@ describe('ways to fit', () => {
     expect((await open(FitPanel, { fill: false })).words()).toMatch(
       /within 14 minutes\. Unused: A \d+:\d\d, B \d+:\d\d\./,
     )
-    expect((await open(FitPanel, { fill: true })).words()).toContain('This fills the 14 minutes')
+    expect((await open(FitPanel, { fill: true })).words()).toContain('the session fills 14 minutes')
   })
 
   it('shows nothing to be taken while the session has changed', async () => {
@@ -120,7 +120,7 @@ describe('ways to fit', () => {
     const { words } = await open(FitPanel, { fill: false })
     composer.edit((w) => setDetails(w, { minutes: 7 }))
     await nextTick()
-    expect(words()).not.toContain('Take these')
+    expect(words()).not.toContain('Apply')
     await vi.waitFor(() => expect(words()).toContain('within 7 minutes'))
   })
 })
@@ -136,8 +136,8 @@ describe('a change in words', () => {
       'Work 5\u00a0s less for each',
     )
     expect(said({ lever: 'laps', from: { g1: 3, g2: 4 }, to: { g1: 2, g2: 2 } })).toBe('Laps A 3 → 2, B 4 → 2')
-    expect(said({ lever: 'cap', from: { g1: 180, g2: 180 }, to: { g1: 120, g2: 120 } })).toBe('Time 3:00 → 2:00')
-    expect(said({ lever: 'stay' })).toBe('Stays as it is')
+    expect(said({ lever: 'cap', from: { g1: 180, g2: 180 }, to: { g1: 120, g2: 120 } })).toBe('Time limit 3:00 → 2:00')
+    expect(said({ lever: 'stay' })).toBe('No change')
     const station = long.sections[0]!.blocks.flatMap((b) => ('stations' in b ? b.stations : []))[0]!.id
     expect(said({ lever: 'out', station })).toBe('Without Squat')
     const own = fitText({ ...change, scope: 'g2', lever: 'rest', from: { g2: 30 }, to: { g2: 35 } }, long, library, t)
@@ -162,15 +162,15 @@ describe('arranging', () => {
     const composer = composing(order)
     const { words, press } = await open(ArrangePanel, { block: blockOf(order, 'intervals') })
     expect(words()).toContain('2 trips to the floor instead of 3')
-    await press(/^Keep Plank in its place/)
+    await press(/^Keep Plank here/)
     await vi.waitFor(() => expect(document.querySelector('[aria-pressed=true]')).not.toBeNull())
-    await vi.waitFor(() => expect(words()).toMatch(/Take this order|stand well/))
+    await vi.waitFor(() => expect(words()).toMatch(/Use this order|order is good/))
     composer.undo()
     await nextTick()
-    await vi.waitFor(() => expect(words()).toContain('Take this order'))
-    await press('Take this order')
+    await vi.waitFor(() => expect(words()).toContain('Use this order'))
+    await press('Use this order')
     expect(composer.message).toMatchObject({ text: 'arranged', undo: true })
-    await vi.waitFor(() => expect(words()).toContain('The stations stand well'))
+    await vi.waitFor(() => expect(words()).toContain('The order is good'))
     composer.undo()
     expect(composer.document).toEqual(order)
   })
@@ -179,7 +179,7 @@ describe('arranging', () => {
     const composer = composing(order)
     const block = composer.document.sections[0]!.blocks[0]!
     const { words, press } = await open(RowAsk, { block, role: 'main' })
-    expect(words()).toContain('3 trips down')
+    expect(words()).toContain('3 trips to the floor')
     await press(/Arrange the stations/)
     expect(composer.tool).toEqual({ kind: 'arrange', block: block.id })
     expect((await open(RowAsk, { block, role: 'warmUp' })).words()).not.toContain('trips')
@@ -189,8 +189,8 @@ describe('arranging', () => {
     const none = { trips: 0, muscles: 0, families: 0, hardJumps: 0, thuds: 0, things: 0, seconds: 20 }
     expect(findingsText({ ...none, trips: 5, muscles: 1, seconds: 30 }, { ...none, trips: 2 }, t)).toEqual([
       '2 trips to the floor instead of 5',
-      'No muscle twice in a row any more',
-      '10 s less getting into place, once round',
+      'No muscle twice in a row',
+      '10 s less for changing position, per lap',
     ])
     expect(findingsText(none, none, t)).toEqual([])
     expect(orderMark(none, t)).toBeUndefined()
@@ -203,7 +203,7 @@ describe('chance and spread', () => {
     const composer = composing(coin)
     const block = blockOf(coin, 'chance')
     const { words } = await open(ChancePanel, { block })
-    expect(words()).toMatch(/usually \d:\d\d to \d:\d\d, one in twenty over/)
+    expect(words()).toMatch(/usually \d:\d\d to \d:\d\d; 1 in 20 takes over/)
     // The second under heads is never reached where heads comes up once at most in six flips: 7 in 64.
     expect(words()).toContain('never comes up for 1 child in 9')
     const { press } = await open(RowAsk, { block: composer.document.sections[0]!.blocks[0]!, role: 'main' })
@@ -215,9 +215,9 @@ describe('chance and spread', () => {
     const composer = composing(setDetails(long, { minutes: 7 }))
     const { words, press } = await open(FinishPanel)
     await flushPromises()
-    expect(words()).toContain('None are through within 7 minutes')
-    expect(words()).toContain('A clock leads it')
-    await press('Ways to fit')
+    expect(words()).toContain('None finish within 7 minutes')
+    expect(words()).toContain('The clock sets the pace')
+    await press('Fit the planned minutes')
     expect(composer.tool).toEqual({ kind: 'fit' })
   })
 

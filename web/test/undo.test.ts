@@ -49,7 +49,7 @@ describe('undo and redo', () => {
     await fc.assert(
       fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 40 }), async (chain) => {
         const start = newSession(
-          'Start',
+          'Create session',
           [
             [0, 1],
             [2, 3],

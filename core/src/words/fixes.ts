@@ -12,7 +12,7 @@ export const fixWords: Record<Language, FixWords> = { en: fixWordsInEnglish, es:
 /**
  * What a fix says it does.
  *
- * @example fixText({ id: 'more-rest', facts: { seconds: 5 } }, 'en') // '5 s more rest'
+ * @example fixText({ id: 'more-rest', facts: { seconds: 5 } }, 'en') // 'Add 5 s of rest'
  */
 export const fixText = ({ id, facts }: Pick<Fix, 'id' | 'facts'>, language: Language): string =>
   texts[language][id](facts)

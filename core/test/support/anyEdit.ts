@@ -43,6 +43,6 @@ export function editsOf(w: Session, pick: (n: number) => number, cell: core.Cell
     addGroup: () => core.addGroup(w, [pick(8)], library),
     removeGroup: () => core.removeGroup(w, group),
     setGroup: () => core.setGroup(w, group, { grades: [pick(7)] }),
-    setDetails: () => core.setDetails(w, { minutes: pick(150), aim: { target: 'We are learning to …' } }),
+    setDetails: () => core.setDetails(w, { minutes: pick(150), aim: { target: 'We are learning to…' } }),
   }
 }

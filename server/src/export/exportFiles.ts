@@ -13,22 +13,22 @@ import { csvPieces } from '../tables/csv.ts'
 import { allPublications, allRuns, allStates, allTerms, allSessions, sessionTitles, type CameIn } from './store.ts'
 import type { ZippedFile } from './zipFiles.ts'
 
-const readme = `Everything you have with Esfuerzo, as open files.
+const readme = `All your Esfuerzo data, as open files.
 
-account.json          who you are
-settings.json         your school
-sessions/*.json       your sessions, those in the bin too; "Open a file" on the Desk reads them
-texts/*.txt           the texts sessions were begun from, as they came
-history/*/*.json      the states each session was in
-terms/*.json          your terms, those in the bin too
-moves.json            your own moves; "Open a file" on the Moves page reads them
-shelf/*.json          pieces you kept; copy their text and paste it into a running order
-links.json            what was sent home, and when
-events.json           what was done with your account, the last hundred
-classes.json          your classes, their pupils by alias, your notes; codes are in no file
-results/book.csv      what your pupils did, by class and alias, one value a line
-results/runs.json     what came back, as it came
-results/runs.csv      the same as a table, one result a line
+account.json          your account
+settings.json         your school's settings
+sessions/*.json       your sessions, including deleted ones; "Import files" on the Desk reads them
+texts/*.txt           the texts you pasted to create sessions
+history/*/*.json      earlier versions of each session
+terms/*.json          your terms, including deleted ones
+moves.json            your own exercises; "Import exercises" on the Exercises page reads them
+shelf/*.json          your saved parts; copy their text and paste it into a running order
+links.json            what you sent home, and when
+events.json           the last hundred actions in your account
+classes.json          your classes, their pupils by alias, and your notes; no file has the codes
+results/book.csv      your pupils' results, by class and alias, one value per line
+results/runs.json     all results, exactly as they arrived
+results/runs.csv      the same results as a table, one value per line
 `
 
 const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`

@@ -19,7 +19,7 @@ const regards = '\n\nEsfuerzo\n'
 
 /** Under every message that somebody wrote: who did, and whom to tell where it was not wanted. */
 const written = ({ name, email }: Writer) =>
-  `\n\n--\n${plain(name, 'A teacher')} <${email}> sends you this by Esfuerzo. If you do not know who that is, delete it, and write to the school.\n`
+  `\n\n--\n${plain(name, 'A teacher')} <${email}> sent you this with Esfuerzo. If you don’t know this person, delete the message and tell the school.\n`
 
 /** Somebody's words as they go out: what has an address in it is left out, or advertising would leave the house in our name. */
 const plain = (words: string, instead: string): string => (addressIn(words) ? instead : words)
@@ -29,23 +29,23 @@ export const letters = {
   /** Without the name that was typed: whoever typed it may be a stranger to the address. */
   welcome: (to: string, link: string): Letter => ({
     to,
-    subject: 'Your account with Esfuerzo',
-    text: `Hello,\n\nchoose a password here and your account is ready:\n\n${link}\n\nThe link works once, for an hour. If you did not ask for an account, do nothing: none is made.${regards}`,
+    subject: 'Your Esfuerzo account',
+    text: `Hello,\n\nChoose a password here to finish your account:\n\n${link}\n\nThe link works once, for an hour. If you didn’t ask for an account, ignore this message. No account will be created.${regards}`,
   }),
   alreadyThere: (to: string, signIn: string, forgotten: string): Letter => ({
     to,
-    subject: 'You have an account with Esfuerzo already',
-    text: `Somebody asked for a new account for this address, and there is one already.\n\nSign in:  ${signIn}\nChoose a new password:  ${forgotten}\n\nIf that was not you, do nothing: nothing was changed.${regards}`,
+    subject: 'You already have an Esfuerzo account',
+    text: `Someone asked for a new account with this address, but you already have one.\n\nSign in:  ${signIn}\nSet a new password:  ${forgotten}\n\nIf this wasn’t you, ignore this message. Nothing was changed.${regards}`,
   }),
   newPassword: (to: string, name: string, link: string): Letter => ({
     to,
-    subject: 'A new password for Esfuerzo',
-    text: `Hello ${plain(name, '')},\n\nchoose a new password here:\n\n${link}\n\nThe link works once, for an hour. If you did not ask for it, do nothing: your password stays as it is.${regards}`,
+    subject: 'Set a new Esfuerzo password',
+    text: `Hello ${plain(name, '')},\n\nSet a new password here:\n\n${link}\n\nThe link works once, for an hour. If you didn’t ask for it, ignore this message. Your password stays the same.${regards}`,
   }),
   signIn: (to: string, name: string, link: string): Letter => ({
     to,
     subject: 'Sign in to Esfuerzo',
-    text: `Hello ${plain(name, '')},\n\nsomebody has tried many wrong passwords for your account, so the right one alone does not open it for a while. It was just typed. If that was you, sign in here:\n\n${link}\n\nThe link works once, for an hour. If it was not you, somebody knows your password: choose a new one at once by "Forgotten your password?".${regards}`,
+    text: `Hello ${plain(name, '')},\n\nSomeone tried many wrong passwords for your account. For a while, signing in also needs this link. The right password was just entered. If that was you, sign in here:\n\n${link}\n\nThe link works once, for an hour. If it wasn’t you, someone knows your password. Set a new one now with "Forgot your password?" on the sign-in page.${regards}`,
   }),
   families: (to: string, from: Writer, subject: string, text: string): Letter => ({
     to,
@@ -57,6 +57,6 @@ export const letters = {
     to,
     subject: `A session from ${plain(from.name, 'a colleague')}: ${plain(title, 'a copy for you')}`,
     replyTo: from.email,
-    text: `${plain(from.name, 'A colleague')} sends you a copy of the session "${plain(title, 'without a title')}". Look at it and take it over here:\n\n${link}\n\nThe copy is yours to change; theirs stays as it is. The link works for 30 days.${written(from)}`,
+    text: `${plain(from.name, 'A colleague')} sent you a copy of the session "${plain(title, 'Untitled')}". Review it and add it to your sessions here:\n\n${link}\n\nYou can change your copy freely. The link works for 30 days.${written(from)}`,
   }),
 }

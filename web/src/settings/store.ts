@@ -1,14 +1,19 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { defaultGradeNames, settingsChange, type Settings } from '@esfuerzo/core'
 import { CallError } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
+import { useCountryWords } from '../words/countryWords.ts'
 
 /** The school's settings, asked for once and kept until they are changed here. */
 export const useSettings = defineStore('settings', () => {
   const settings = shallowRef<Settings>()
   const error = shallowRef<CallError['code']>()
   const gradeNames = computed(() => settings.value?.gradeNames ?? defaultGradeNames)
+  watch(
+    () => settings.value?.country,
+    (country) => useCountryWords(country ?? 'unsaid'),
+  )
 
   /** Without them everything goes on with what goes without saying. */
   async function load(): Promise<void> {

@@ -3,7 +3,7 @@ import type { PlayOf } from '../../publication/playSchema.ts'
 import type { FormSheet } from '../../sheets/formSheet.ts'
 import { setUpOf } from '../../terms/testValue.ts'
 
-const ends = { en: 'It ends:', es: 'Se acaba:' }
+const ends = { en: 'Stop when:', es: 'Se acaba:' }
 
 /** What is measured, how it is set up and done, and how often. */
 export const measureSheet: FormSheet<PlayOf<'measure'>> = {

@@ -24,10 +24,10 @@ const nouns: Record<Counted, readonly [one: string, many: string]> = {
   mistakes: ['mistake', 'mistakes'],
   KiB: ['KiB', 'KiB'],
   MiB: ['MiB', 'MiB'],
-  moves: ['move of your own', 'moves of your own'],
-  pieces: ['piece on the shelf', 'pieces on the shelf'],
-  sessions: ['session', 'sessions, those in the bin too'],
-  states: ['named state of a session', 'named states of a session'],
+  moves: ['exercise of your own', 'exercises of your own'],
+  pieces: ['saved part', 'saved parts'],
+  sessions: ['session', 'sessions, including deleted ones'],
+  states: ['named version of a session', 'named versions of a session'],
   classes: ['class', 'classes'],
   copies: ['copy at a time', 'copies at a time'],
   pupils: ['pupil', 'pupils'],
@@ -39,12 +39,12 @@ const counted = (n: number, noun?: Counted) => (noun === undefined ? String(n) :
 
 const rules: Record<Rule, string> = {
   id: 'an id such as "s1"',
-  ownId: 'an id that begins with own-',
+  ownId: 'an id that starts with own-',
   readings: 'at most 500 words of your own',
-  oneOnly: 'there once only',
+  oneOnly: 'there only once',
   httpsAddress: 'an https address',
-  noOtherAddress: 'no web address but the link itself',
-  lapsRising: 'laps in rising order, each once',
+  noOtherAddress: 'no web address except the link itself',
+  lapsRising: 'laps in rising order, without repeats',
   gradesRising: 'grades in rising order',
   timeZone: 'a time zone such as "Atlantic/Azores"',
   oneOfItsVersions: 'the id of one of its versions',
@@ -54,23 +54,23 @@ const rules: Record<Rule, string> = {
   amount: 'a whole number, { from, to }, { atLeast } or { most }',
   cleanText: 'text without control characters or broken emoji',
   noBrokenCharacters: 'text without broken characters',
-  moment: 'a moment from 1970 on',
-  hash: 'a SHA-256 in hex',
+  moment: 'a time from 1970 on',
+  hash: 'a SHA-256 hash in hex',
   oneOrTwo: '1 or 2',
-  blockWithStations: 'a block that takes moves',
-  orderIsTheTeachers: 'a block of three stations or more whose order is yours to choose',
-  someMove: 'at least one move',
+  blockWithStations: 'a block for exercises',
+  orderIsTheTeachers: 'a block of three or more stations whose order can change',
+  someMove: 'at least one exercise',
   thisSession: 'the session this link leads to',
-  notBeforeItStarted: 'not before it started',
-  roomForAnotherLink: 'room for another link; delete sessions that are no longer needed',
+  notBeforeItStarted: 'not before the start',
+  roomForAnotherLink: 'room for another link; delete sessions you no longer need',
   linkToken: 'a link’s token',
-  markOfAPage: 'the mark of a page',
+  markOfAPage: 'a page marker',
   messageFile: 'a message’s file',
-  lanesWithCommas: 'ids of lanes with commas between',
-  pupilsWithCommas: 'ids of pupils with commas between',
-  someSign: 'at least one sign',
-  aliasOnce: 'an alias that nobody else in the class has',
-  children: '1 to 100 000',
+  lanesWithCommas: 'ids of lanes, separated by commas',
+  pupilsWithCommas: 'ids of pupils, separated by commas',
+  someSign: 'at least one character',
+  aliasOnce: 'an alias that no other pupil in the class has',
+  children: '1 to 100,000',
 }
 
 function want(expected: Expected | undefined, fallback: string): string {
@@ -83,8 +83,8 @@ function want(expected: Expected | undefined, fallback: string): string {
   if ('atLeast' in expected) return `at least ${counted(expected.atLeast, expected.of)}`
   const { atMost, of: noun, lane, unread } = expected
   const room = `at most ${counted(atMost, noun)}`
-  const inLane = lane === undefined ? '' : ` for ${lane} (fewer rounds, rungs, calls or stations help)`
-  return `${room}${inLane}${unread ? '; what comes after was not read' : ''}`
+  const inLane = lane === undefined ? '' : ` for ${lane} (use fewer rounds, rungs, calls or stations)`
+  return `${room}${inLane}${unread ? '; the rest was not read' : ''}`
 }
 
 function found(received: Received | undefined): string {
@@ -100,44 +100,43 @@ const near = ({ expected }: Problem) =>
 
 /** What each problem says, after its place. */
 const sentences: Record<ProblemCode, (p: Problem) => string> = {
-  'not-json': (p) => `this is not JSON: ${found(p.received) || 'it cannot be read'}`,
+  'not-json': (p) => `not JSON: ${found(p.received) || 'unreadable'}`,
   'wrong-type': (p) => `should be ${want(p.expected, 'something else')}${got(p)}`,
-  'unknown-key': (p) => `"${found(p.received)}" is not a field here; check the spelling or take it out`,
+  'unknown-key': (p) => `"${found(p.received)}" is not a known field; check the spelling or remove it`,
   'not-a-choice': (p) => `should be one of ${want(p.expected, 'the known choices')}${got(p)}`,
   'too-small': (p) => `should be ${want(p.expected, 'more')}${got(p)}`,
   'too-large': (p) => `should be ${want(p.expected, 'less')}${got(p)}`,
-  'bad-text': () => 'has control characters or a broken emoji; type it again',
+  'bad-text': () => 'contains control characters or a broken emoji; type the text again',
   'bad-format': (p) => `should be ${want(p.expected, 'written differently')}${got(p)}`,
   'newer-version': (p) =>
-    `was made by a newer Esfuerzo (${found(p.received)}); this one reads ${want(p.expected, 'earlier versions')}`,
+    `was made by a newer Esfuerzo (${found(p.received)}); this version reads ${want(p.expected, 'earlier versions')}`,
   'unknown-group': (p) => `there is no group "${found(p.received)}"${near(p) ? `; the groups are ${near(p)}` : ''}`,
-  'unknown-move': (p) => `there is no move "${found(p.received)}" in the library`,
+  'unknown-move': (p) => `there is no exercise "${found(p.received)}" in the library`,
   'impossible-angle': (p) =>
-    `${found(p.received)} is more than a body bends; it was set to ${want(p.expected, 'what it bends')}`,
+    `${found(p.received)} is more than a joint can bend; it was changed to ${want(p.expected, 'its limit')}`,
   'unknown-version': (p) => `there is no version "${found(p.received)}"${near(p) ? `; there are ${near(p)}` : ''}`,
-  'duplicate-id': (p) => `"${found(p.received)}" is used twice; give one of them another`,
+  'duplicate-id': (p) => `"${found(p.received)}" is used twice; change one of them`,
   'too-many': (p) => `${want(p.expected, 'fewer')}, found ${found(p.received) || 'more'}`,
   'too-big': (p) =>
-    `is too large: ${want(p.expected, 'make it smaller')}${got(p)}; fewer groups, rounds or stations help`,
+    `is too large: ${want(p.expected, 'make it smaller')}${got(p)}; use fewer groups, rounds or stations`,
   'not-found': (p) =>
     p.received === undefined
-      ? `needs ${want(p.expected, 'something')}, and there is none`
-      : `"${found(p.received)}" is not there any more`,
-  unread: (p) => `nothing can be made of "${found(p.received)}"${near(p) ? `; did you mean ${near(p)}?` : ''}`,
+      ? `needs ${want(p.expected, 'something')}, but there is none`
+      : `"${found(p.received)}" no longer exists`,
+  unread: (p) => `can't understand "${found(p.received)}"${near(p) ? `; did you mean ${near(p)}?` : ''}`,
   'file-kind': (p) =>
-    `Esfuerzo cannot open ${found(p.received)} files. Save it as ${near(p) ?? 'a text'} there, and drop that here`,
-  'file-picture': () => 'Esfuerzo cannot read pictures. Let the phone copy the text out of it and paste that',
-  'file-locked': () => 'it has a password. Save it without one, and drop that here',
-  'file-broken': () =>
-    'it cannot be read: something in it is broken. Save it anew there, or copy its text and paste it',
+    `Esfuerzo can't open ${found(p.received)} files. Save the plan as ${near(p) ?? 'a text'}, then drop that file here`,
+  'file-picture': () => 'Esfuerzo can’t read pictures. Copy the text from the picture with your phone and paste it',
+  'file-locked': () => 'the file has a password. Save it without one, then drop that file here',
+  'file-broken': () => 'the file is damaged. Save it again, or copy its text and paste it',
   'file-empty': (p) =>
     p.received
-      ? `there is no text in it, only ${found(p.received)}. Let the phone copy the text out of them and paste that`
-      : 'there is no text in it',
+      ? `the file has no text, only ${found(p.received)}. Copy the text from the pictures with your phone and paste it`
+      : 'the file has no text',
   'file-too-big': (p) =>
-    `it is too large: ${want(p.expected, 'make it smaller')}${got(p)}. Take what is one session out of it`,
-  'file-slow': () => 'it took too long to read. Copy its text and paste that',
-  invalid: (p) => (p.expected ? `should be ${want(p.expected, '')}${got(p)}` : 'is not right'),
+    `the file is too large: ${want(p.expected, 'make it smaller')}${got(p)}. Import one session at a time`,
+  'file-slow': () => 'the file took too long to read. Copy its text and paste it',
+  invalid: (p) => (p.expected ? `should be ${want(p.expected, '')}${got(p)}` : 'is not valid'),
 }
 
 export const problemsInEnglish: ProblemWords = {

@@ -7,8 +7,8 @@ const units: Record<Unit, [one: string, many: string]> = {
   reps: ['time', 'times'],
   seconds: ['second', 'seconds'],
   breaths: ['slow breath', 'slow breaths'],
-  metres: ['metre', 'metres'],
-  goes: ['go', 'goes'],
+  metres: ['meter', 'meters'],
+  goes: ['turn', 'turns'],
   score: ['point', 'points'],
 }
 
@@ -35,7 +35,7 @@ const tests: Record<TestId, string> = {
   pressUps30: 'Press-ups in thirty seconds',
   sitToStands30: 'Stand up and sit down for thirty seconds',
   lineJumps15: 'Jump over the line for fifteen seconds',
-  longJump: 'Long jump from a stand',
+  longJump: 'Standing long jump',
   sideSteps20: 'Side steps over three tapes',
   twoMinuteMarch: 'March for two minutes',
   sockThrows20: 'Twenty throws at the basket',

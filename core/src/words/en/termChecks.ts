@@ -5,9 +5,9 @@ const parts: Record<string, string> = {
   push: 'pushes',
   pull: 'pulls',
   legs: 'works the legs',
-  core: 'works the middle',
+  core: 'works the core',
 }
-const regions: Record<string, string> = { upper: 'the upper body', core: 'the middle', lower: 'the legs' }
+const regions: Record<string, string> = { upper: 'the upper body', core: 'the core', lower: 'the legs' }
 const categories: Record<string, string> = {
   bodyAwareness: 'body awareness',
   rangeOfMotion: 'range of motion',
@@ -15,79 +15,79 @@ const categories: Record<string, string> = {
   coordination: 'coordination',
   gamePlay: 'game play',
 }
-/** Families whose ids are no words. */
+/** Families whose ids are not words. */
 const families: Record<string, string> = { throwCatch: 'throw and catch', breathe: 'breathing' }
 
 const tests: Record<string, (f: Facts) => string> = {
   hardBefore: (f) => `Week ${f.week}: the day before the test day is hard.`,
-  afterHolidays: (f) => `Week ${f.week}: a test day in the first week after holidays.`,
-  tooNear: (f) => `The test days lie ${f.days} days apart.`,
+  afterHolidays: (f) => `Week ${f.week}: the test day is in the first week after a break.`,
+  tooNear: (f) => `The test days are ${f.days} days apart.`,
   weekday: () => 'The test days are not on the same weekday.',
 }
 
-/** What every rule about a term says in English. */
+/** The words of every check of a term in English. */
 export const termChecksInEnglish: Record<TermRuleId, RuleWords> = {
   'push-pull-legs-core': {
-    title: 'Push, pull, legs, middle',
+    title: 'Push, pull, legs, core',
     what: (f) => `No strength session ${parts[String(f.part)] ?? f.part}.`,
-    why: 'A body gets strong all over, or it leans to one side.',
+    why: 'Children need strength in the whole body.',
   },
   'upper-lower-core': {
-    title: 'Upper body, legs, middle',
-    what: (f) => `From week ${f.from} to week ${f.to} nothing is for ${regions[String(f.region)] ?? f.region}.`,
-    why: 'What is left for weeks begins anew.',
+    title: 'Upper body, legs, core',
+    what: (f) => `From week ${f.from} to week ${f.to}, no session trains ${regions[String(f.region)] ?? f.region}.`,
+    why: 'Strength that isn’t trained for weeks is lost.',
   },
   categories: {
     title: 'Kinds of movement',
-    what: (f) => `Nothing in the term is ${categories[String(f.category)] ?? f.category}.`,
-    why: 'Variety that is left to chance leaves something out.',
+    what: (f) => `No session this term works on ${categories[String(f.category)] ?? f.category}.`,
+    why: 'Variety doesn’t happen by chance.',
   },
   'seen-once': {
-    title: 'Seen once',
+    title: 'Not repeated',
     what: (f) => {
       const family = families[String(f.family)] ?? f.family
-      if (Number(f.times) < 2) return `${family}: ${Number(f.times) ? 'it comes once' : 'it does not come'}.`
-      return `${family}: its second time is ${f.days} days after its first.`
+      if (Number(f.times) < 2) return `${family}: comes ${Number(f.times) ? 'only once' : 'not at all'}.`
+      return `${family}: comes again after ${f.days} days.`
     },
-    why: 'What comes once is met; what comes again within three weeks is learnt.',
+    why: 'Children learn what comes again within three weeks.',
   },
   'strength-days': {
-    title: 'Strength on days running',
-    what: (f) => `Week ${f.week}: strength on two days running.`,
-    why: 'Muscles grow on the day between (Faigenbaum et al. 2009: two or three days a week, not running).',
+    title: 'Strength two days in a row',
+    what: (f) => `Week ${f.week}: strength two days in a row.`,
+    why: 'Muscles grow on the day between. Two or three days a week, not in a row, are best (Faigenbaum et al. 2009).',
   },
   'again-in-time': {
-    title: 'Again in time',
+    title: 'Time between repeats',
     what: (f) =>
       f.times === undefined
-        ? `Week ${f.week}: “${f.title}” comes again ${f.days} days after the time before.`
-        : `Too often running: “${f.title}”, ${f.times} times.`,
-    why: 'Two or three times, four to fourteen days apart: learn it, do it, beat it; then it rests three weeks.',
+        ? `Week ${f.week}: “${f.title}” comes again after ${f.days} days.`
+        : `“${f.title}” comes ${f.times} times in a row.`,
+    why: 'Repeat a session two or three times, 4 to 14 days apart. Then leave it for three weeks.',
   },
   'new-moves-a-week': {
-    title: 'New moves in a week',
-    what: (f) => `Week ${f.week}: ${f.moves} moves the class has not met.`,
-    why: 'Three a week can be learnt at home; the rest is guessed.',
+    title: 'New exercises per week',
+    what: (f) => `Week ${f.week}: ${f.moves} exercises are new to the class.`,
+    why: 'Children can learn about three new exercises a week at home.',
   },
   'things-a-week': {
-    title: 'Things to fetch in a week',
+    title: 'Equipment per week',
     what: (f) => `Week ${f.week}: ${f.things} things to fetch.`,
-    why: 'Every family has three; who has not, stays out.',
+    why: 'Most families have three things at hand. Others can’t take part.',
   },
   'test-days': {
-    title: 'Test days that compare',
+    title: 'Comparable test days',
     what: (f) => tests[String(f.what)]!(f),
-    why: 'Two days compare where both are rested, in practice, six weeks apart and of one weekday.',
+    why: 'Tests compare best six weeks apart, on the same weekday, rested and practiced.',
   },
   'easier-week': {
     title: 'An easier week',
     what: (f) =>
-      `Week ${f.week} is to be easier, and has ${f.minutes} min of effort; the weeks before had ${f.before}.`,
-    why: 'Every fourth week a quarter less: bodies catch up, and so do those who were ill.',
+      `Week ${f.week} should be easier, but has ${f.minutes} min of effort. The weeks before had ${f.before}.`,
+    why: 'Every fourth week should have a quarter less. Bodies recover, and children who were ill catch up.',
   },
   'after-weeks-off': {
     title: 'After weeks off',
-    what: (f) => `Week ${f.week}: after two weeks without PE it begins with “${f.title}”, which is new.`,
-    why: 'After weeks off one that is known, a step back, brings everybody in again.',
+    what: (f) => `Week ${f.week}: after two weeks without PE the first session, “${f.title}”, is new.`,
+    why: 'After a break, an easier version of a familiar session works best.',
   },
 }

@@ -6,7 +6,7 @@ export const amrapLabels: FormLabels = {
   name: 'As many rounds as you can (AMRAP)',
   about: 'round after round until the time is up',
   facts: {
-    cap: 'Time',
+    cap: 'Time limit',
     travel: commonLabels.facts.travel,
   },
 }

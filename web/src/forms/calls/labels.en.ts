@@ -3,9 +3,9 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const callsLabels: FormLabels = {
   name: 'Calls',
-  about: 'a caller calls, the children do it',
+  about: 'a caller calls, and the children do it',
   facts: {
     every: 'A call every',
-    seconds: 'For',
+    seconds: 'Length',
   },
 }

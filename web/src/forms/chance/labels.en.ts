@@ -3,14 +3,14 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const chanceLabels: FormLabels = {
   name: 'Chance',
-  about: 'a coin, cards, a die or a toss say what comes next',
+  about: 'a coin, cards, a die or a toss decides what comes next',
   facts: {
     device: 'With',
     stop: 'Until',
-    turns: 'Two children',
+    turns: 'With two children',
   },
   choices: {
     device: { coin: 'A coin', cards: 'Cards', dice: 'A die', toss: 'Five soft things over a line' },
-    turns: { together: 'Move together', oneByOne: 'One after the other' },
+    turns: { together: 'Move together', oneByOne: 'Take turns' },
   },
 }

@@ -3,8 +3,8 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const gameLabels: FormLabels = {
   name: 'Game',
-  about: 'told in words, and can grow harder',
+  about: 'rules in your words, with harder steps',
   facts: {
-    seconds: 'Time',
+    seconds: 'Length',
   },
 }

@@ -4,13 +4,13 @@ import { commonLabels } from '../common.en.ts'
 /** What a teacher reads of it in English. */
 export const intervalsLabels: FormLabels = {
   name: 'By the clock',
-  about: 'work and rest, laps of all stations',
+  about: 'timed work and rest, in laps',
   facts: {
-    lapRest: 'A rest of its own between laps',
+    lapRest: 'Rest between laps',
     laps: 'Laps',
-    lastRest: 'No rest after the very last',
-    sideSlots: 'Each side a slot of its own',
-    pick: 'The child chooses so many of them',
+    lastRest: 'No rest at the end',
+    sideSlots: 'A work time for each side',
+    pick: 'Number of stations the child chooses',
     travel: commonLabels.facts.travel,
     betweenLaps: commonLabels.facts.betweenLaps,
   },

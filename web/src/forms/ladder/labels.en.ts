@@ -4,17 +4,17 @@ import { commonLabels } from '../common.en.ts'
 /** What a teacher reads of it in English. */
 export const ladderLabels: FormLabels = {
   name: 'Ladder',
-  about: 'one of each, two of each … ten',
+  about: 'one of each, two of each, … ten of each',
   facts: {
     ends: 'From and to',
     restBetween: 'Rest between rungs',
-    by: 'By',
-    shape: 'Which way',
-    rungs: 'Any row of rungs',
+    by: 'Step',
+    shape: 'Direction',
+    rungs: 'Your own rungs',
     unit: commonLabels.facts.unit,
   },
   choices: {
-    shape: { up: 'Up', down: 'Down', upDown: 'Up and down again' },
+    shape: { up: 'Up', down: 'Down', upDown: 'Up and down' },
     unit: commonLabels.choices.unit,
   },
 }

@@ -3,10 +3,10 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const levelsLabels: FormLabels = {
   name: 'Levels',
-  about: 'a skill ladder, lower grades its first steps',
+  about: 'a skill in steps; young groups do the first ones',
   facts: {
     ends: 'From and to level',
-    seconds: 'At each level',
+    seconds: 'Time per level',
     bonus: 'The last row is a bonus',
   },
 }

@@ -4,10 +4,10 @@ import { commonLabels } from '../common.en.ts'
 /** What a teacher reads of it in English. */
 export const listLabels: FormLabels = {
   name: 'One after the other',
-  about: 'each move once, with its dose',
+  about: 'each exercise once, with its amount',
   row: 'one after the other',
   facts: {
-    restAfter: 'Rest between',
+    restAfter: 'Rest between exercises',
     travel: commonLabels.facts.travel,
   },
 }

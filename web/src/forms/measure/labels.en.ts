@@ -2,11 +2,11 @@ import type { FormLabels } from '../labels.ts'
 
 /** What a teacher reads of it in English. */
 export const measureLabels: FormLabels = {
-  name: 'Measure',
-  about: 'a test: sit and reach, sit-to-stands, a long jump, a pulse',
+  name: 'Test',
+  about: 'sit and reach, sit-to-stands, long jump, pulse and more',
   facts: {
-    trials: 'Trials',
-    what: 'What and when',
+    trials: 'Tries',
+    what: 'Test and time',
     setUp: 'Set-up',
   },
 }

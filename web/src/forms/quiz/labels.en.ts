@@ -3,6 +3,6 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const quizLabels: FormLabels = {
   name: 'Quiz',
-  about: 'three questions on the words, the muscle, the form',
+  about: 'three questions on words, muscles or good form',
   facts: {},
 }

@@ -3,9 +3,9 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const relayLabels: FormLabels = {
   name: 'Relay for two',
-  about: 'one works while the other rests, then they change',
+  about: 'one works while the other rests, then they swap',
   facts: {
-    change: 'To change over',
+    change: 'Time to swap',
     rounds: 'Rounds',
   },
 }

@@ -4,12 +4,12 @@ import { commonLabels } from '../common.en.ts'
 /** What a teacher reads of it in English. */
 export const roundsLabels: FormLabels = {
   name: 'Rounds',
-  about: 'a circuit by reps, a rest after each round',
+  about: 'a circuit of reps with a rest after each round',
   facts: {
     rounds: 'Rounds',
     restBetween: 'Rest between rounds',
     restStations: 'Rest between stations',
-    cap: 'Time cap',
+    cap: 'Time limit',
     travel: commonLabels.facts.travel,
     betweenLaps: commonLabels.facts.betweenLaps,
   },

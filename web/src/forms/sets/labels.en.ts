@@ -3,10 +3,10 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const setsLabels: FormLabels = {
   name: 'Sets',
-  about: 'three sets of ten, one move at a time',
+  about: 'three sets of ten, one exercise at a time',
   facts: {
     sets: 'Sets',
     restBetween: 'Rest between sets',
-    restStations: 'Rest between moves',
+    restStations: 'Rest between exercises',
   },
 }

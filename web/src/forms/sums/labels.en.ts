@@ -4,10 +4,10 @@ import { commonLabels } from '../common.en.ts'
 /** What a teacher reads of it in English. */
 export const sumsLabels: FormLabels = {
   name: 'Sums',
-  about: 'the answer is the dose',
+  about: 'solve the sum, do as many reps',
   facts: {
     range: 'Answers from and to',
-    operations: 'Reckoning',
+    operations: 'Operations',
     same: 'The same answers for every group',
     unit: commonLabels.facts.unit,
   },

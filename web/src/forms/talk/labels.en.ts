@@ -3,7 +3,7 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const talkLabels: FormLabels = {
   name: 'Talk',
-  about: 'explain, fetch kit, drink',
+  about: 'explain, fetch equipment, drink',
   row: 'explain, fetch, drink',
   facts: {
     seconds: 'Seconds',

@@ -3,7 +3,7 @@ import type { FormLabels } from '../labels.ts'
 /** What a teacher reads of it in English. */
 export const targetLabels: FormLabels = {
   name: 'Target',
-  about: 'throws at targets, points by distance',
+  about: 'throw at targets, with points by distance',
   facts: {
     throws: 'Throws a round',
     rounds: 'Rounds',
