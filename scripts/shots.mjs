@@ -53,7 +53,7 @@ try {
   await page.getByRole('button', { name: /^My own exercise/ }).click()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await page.getByRole('link', { name: 'Exercises' }).click()
-  await page.getByText(/^\d+ moves/).waitFor()
+  await page.getByText(/^\d+ exercises/).waitFor()
   await page.getByRole('button', { name: 'front of the thigh' }).locator('path').first().click()
   await shot('moves')
   // Three drafts for what was sent home last.

@@ -209,7 +209,7 @@ describe('room', () => {
        select gen_random_uuid(), ?, '{}', 'n' from generate_series(1, ?)`,
       [sessionId, namedRoom],
     )
-    expect((await name(1)).body.detail).toContain(`at most ${namedRoom} named states`)
+    expect((await name(1)).body.detail).toContain(`at most ${namedRoom} named versions of a session`)
     await server.db.raw(
       `insert into workouts (id, teacher_id, title, minutes, document)
        select gen_random_uuid(), ?, 'x', 20, '{}' from generate_series(1, ?)`,

@@ -15,14 +15,22 @@ it('told to stop, it says so for a while, then takes no new request, and answers
   // A sign-in whose body is still on its way when the server is told to stop.
   const slow = request(`${url}/api/session`, {
     method: 'POST',
-    headers: { origin: url, 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) },
+    headers: {
+      origin: url,
+      expect: '100-continue',
+      'content-type': 'application/json',
+      'content-length': Buffer.byteLength(body),
+    },
   })
   const answered = new Promise<number>((resolve, reject) => {
     slow.once('response', (response) => resolve(response.resume().statusCode!))
     slow.once('error', reject)
   })
+  // The server has read its head and waits for the body.
+  const begun = new Promise((resolve) => slow.once('continue', resolve))
+  slow.flushHeaders()
+  await begun
   slow.write(body.slice(0, 10))
-  // Until the server has it: another request after it has been answered.
   expect((await fetch(`${url}/healthz`)).status).toBe(200)
 
   const began = Date.now()

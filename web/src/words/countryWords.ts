@@ -2,6 +2,9 @@ import { englishOf, type Country } from '@esfuerzo/core'
 import { i18n } from './i18n.ts'
 import en from './locales/en.json'
 
+// A copy: what is merged into the messages would change them here too.
+const usual = { ...en.word }
+
 /** Countries whose schools count in years, not in grades. Common practice, no source. */
 const years: readonly Country[] = ['AU', 'GB', 'NZ']
 
@@ -11,8 +14,8 @@ const years: readonly Country[] = ['AU', 'GB', 'NZ']
  * @example countryWords('GB') // { trash: 'bin', grade: 'year', grades: 'years' }
  * @example countryWords('US') // { trash: 'trash', grade: 'grade', grades: 'grades' }
  */
-export const countryWords = (country: Country): typeof en.word => ({
-  ...en.word,
+export const countryWords = (country: Country): typeof usual => ({
+  ...usual,
   ...(englishOf(country) === 'british' && { trash: 'bin' }),
   ...(years.includes(country) && { grade: 'year', grades: 'years' }),
 })
