@@ -27,7 +27,7 @@ const { t } = useI18n()
     add(
       'web/src/words/locales/en.json',
       /^\{$/,
-      '  "hour": { "title": "The hour", "lead": "It is as late as it is." },',
+      '  "hour": { "title": "The hour", "lead": "The time on the island." },',
     )
     add(
       'web/test/pseudoLanguage.test.ts',

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { callCode } from '@esfuerzo/contract'
 import type { Revision, RevisionedStore } from './useRevisioned.ts'
 
-/** A document that was changed here and elsewhere: what each changed, and which of the two goes on. Both stay. */
+/** Shows what changed here and in another place, and lets the teacher choose a version. Both are kept. */
 const props = defineProps<{
   store: RevisionedStore<T>
   /** What differs between two states, a line each. */

@@ -7,7 +7,7 @@ import { onBeforeRouteLeave, useRouter } from 'vue-router'
 import SaveMark from './SaveMark.vue'
 import type { RevisionedStore } from './useRevisioned.ts'
 
-// What is not on screen at first comes when it is wanted.
+// Loaded on demand: neither is needed to show the page.
 const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
 const OfferedDrafts = defineAsyncComponent(() => import('./OfferedDrafts.vue'))
 

@@ -145,7 +145,7 @@ export const wordRules: readonly WordRule[] = [
     'care',
     /\b(?:pulse|beats?)\b.{0,30}\b(?:at|on|in|side of) (?:the|your) neck\b|\bneck pulse\b|\bpulso\b.{0,24}\bcuello\b/i,
   ),
-  // Whoever loses or misses has to do exercise, or is out.
+  // Children who lose or miss must do exercise, or are out.
   wordRule(
     'forfeits',
     'look',
