@@ -127,7 +127,7 @@ test('@verify by night no view has an accessibility violation either', async ({ 
   await expectAccessible(page, colours)
 })
 
-test('at 200 % zoom nothing is cut', async ({ browser }) => {
+test('@verify at 200 % zoom nothing is cut', async ({ browser }) => {
   // Night changes colors alone, and no color takes room.
   for (const colorScheme of process.env.VERIFY ? (['light', 'dark'] as const) : (['light'] as const)) {
     // A window of 1280 × 800 at 200 % lays its pages out on 640 × 400.

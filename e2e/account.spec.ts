@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import type { Page } from '@playwright/test'
 import { teacherOf } from './support/teacher.ts'
 import { at, expect, expectAccessible, newSession, openDesk, test } from './support/journey.ts'

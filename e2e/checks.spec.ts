@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { addSection, mapGroups, setBlock, setCell, setDetails, stationsOf, type Session } from '@esfuerzo/core'
 import type { Page } from '@playwright/test'
 import { at, beginFromText, expect, expectAccessible, openDesk, test } from './support/journey.ts'

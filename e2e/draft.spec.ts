@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import {
   at,
   expect,

@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { at, expect, laneTotal, test, playToEnd } from './support/journey.ts'
 import { keysOf } from './support/keys.ts'
 import { password, teacherOf } from './support/teacher.ts'

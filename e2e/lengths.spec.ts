@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import type { Page } from '@playwright/test'
 import { newTerm } from '@esfuerzo/core/term'
 import { at, beginFromText, expect, laneTotal, openDesk, test } from './support/journey.ts'

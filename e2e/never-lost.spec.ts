@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { startStack } from '../scripts/stack.mjs'
 import { addMove, expect, newSession, signIn, test } from './support/journey.ts'
 

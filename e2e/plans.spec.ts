@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { readFile } from 'node:fs/promises'
 import { Document, HeadingLevel, Packer, Paragraph } from 'docx'
 import ExcelJS from 'exceljs'

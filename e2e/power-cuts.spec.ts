@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import fc from 'fast-check'
 import { startStack } from '../scripts/stack.mjs'
 import { expect, newSession, signIn, test } from './support/journey.ts'
@@ -14,7 +15,7 @@ test.afterAll(() => stack.stop())
 const cuts = process.env.VERIFY ? 30 : 2
 const seed = 20_261_124
 
-test('power cuts at random moments while typing lose nothing that was on the screen', async ({ page }) => {
+test('@verify power cuts at random moments while typing lose nothing that was on the screen', async ({ page }) => {
   const numbers = fc.sample(fc.noBias(fc.integer({ min: 0, max: 999_999 })), { seed, numRuns: 2000 })
   const next = (from: number, to: number) => from + (numbers.pop()! % (to - from + 1))
 

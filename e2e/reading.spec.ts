@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, openDesk, test } from './support/journey.ts'
 

@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { fileURLToPath } from 'node:url'
 import { build, type Rollup } from 'vite'
 import { expect, test } from './support/journey.ts'
@@ -26,7 +27,7 @@ async function bundled(): Promise<string> {
 /** Laps that are rendered, of five minutes each: what is rung in one lap is rung in all. */
 const laps = process.env.VERIFY ? 4 : 1
 
-test('every bell is found in the samples within a millisecond of its moment, and rings so for twenty minutes', async ({
+test('@verify every bell is found in the samples within a millisecond of its moment, and rings so for twenty minutes', async ({
   page,
 }) => {
   await page.goto('about:blank')

@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import {
   at,
   expect,
@@ -78,7 +79,7 @@ test('too long by minutes: ways to fit from the lane, stations arranged from the
   await expectNothingCut(page)
 })
 
-test('cancel answers at once, and an edit begins the work anew', async ({ page }) => {
+test('@verify cancel answers at once, and an edit begins the work anew', async ({ page }) => {
   await openDesk(page)
   // The worker never comes back: its script is not let through.
   await page.route('**/core.worker*', (route) => route.fulfill({ contentType: 'text/javascript', body: 'for(;;);' }))

@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import type { Page } from '@playwright/test'
 import { addMove, expect, expectAccessible, laneTotal, newSession, openDesk, test } from './support/journey.ts'
 

@@ -1,3 +1,4 @@
+// Empty Desk: these journeys need nothing of the demo.
 import { addMove, at, expect, laneTotal, newSession, signIn, test, playToEnd } from './support/journey.ts'
 
 test('a session goes from the running order to a child’s finished run and back to the Desk', async ({

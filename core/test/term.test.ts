@@ -47,8 +47,9 @@ describe('a plan', () => {
     )
   })
 
-  it('of twelve weeks is the solver’s when a session and a day are taken away: no fewer days change, none is better', async () => {
-    for (const seed of Array.from({ length: samples(1, 20) }, (_, i) => i + 1)) {
+  // One instance takes seven seconds; brute force above checks the same goals on small terms.
+  it.runIf(process.env.VERIFY)('of twelve weeks is the solver’s when a session and a day are taken away: no fewer days change, none is better', async () => {
+    for (const seed of Array.from({ length: 20 }, (_, i) => i + 1)) {
       const { term, known } = largeTerm(seed)
       const problem = planProblem(term, known)
       const { plan } = (await planTerm(problem, solve))!
