@@ -15,7 +15,12 @@ export default async function globalSetup() {
   process.env.ESFUERZO_URL = stack.url
   process.env.OUTBOX_KEY = stack.outboxKey
   const files = readdirSync(journeys).filter((file) => file.endsWith('.spec.ts'))
-  const lists = [false, true].map((empty) => files.filter((f) => emptyDesk(f) === empty).map(teacherOf).join(','))
+  const lists = [false, true].map((empty) =>
+    files
+      .filter((f) => emptyDesk(f) === empty)
+      .map(teacherOf)
+      .join(','),
+  )
   await promisify(execFile)(process.execPath, ['--import', 'tsx', 'e2e/support/addTeachers.ts', ...lists], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: stack.databaseUrl, SECRET: secret },

@@ -75,7 +75,11 @@ it('mutated requests to every route crash nothing, are answered below 500, and l
 /** Every route that only reads. */
 const views = names.filter((name) => endpoints[name].method === 'GET')
 /** The views asked after one entry of the corpus: all of them at night, otherwise every sixth, so that six entries cover them all. */
-const viewsAfter = (entry: number) => samples(views.filter((_, i) => i % 6 === entry % 6), views)
+const viewsAfter = (entry: number) =>
+  samples(
+    views.filter((_, i) => i % 6 === entry % 6),
+    views,
+  )
 
 /** A request that is known to have been answered wrong somewhere, or that is made to be. */
 interface Kept {
@@ -127,6 +131,7 @@ it.each(corpus)('$route, $why: refused or taken whole, and what there was stays'
   if (answer.status >= 400) expect(there.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })
   // What was taken is shown, printed and counted.
   if (answer.status === 200)
-    for (const view of viewsAfter(corpus.indexOf(kept))) expect((await ask(view, addressOf(view, about))).status).toBeLessThan(500)
+    for (const view of viewsAfter(corpus.indexOf(kept)))
+      expect((await ask(view, addressOf(view, about))).status).toBeLessThan(500)
   expect(server.logged.slice(before).filter((line) => line.includes('"level":50'))).toEqual([])
 })

@@ -45,18 +45,21 @@ const states: [name: string, before: (url: string) => Promise<void>][] = [
   ],
 ]
 // The last contains the other two: it begins on an old database, and the demo is added to one without a teacher.
-it.each(process.env.VERIFY ? states : states.slice(-1))('two servers that start at once on %s are both up', async (_, before) => {
-  for (let round = 0; round < rounds; round++) {
-    const databaseUrl = await emptyDatabase('esfuerzo_starting')
-    await before(databaseUrl)
-    const start = () => prepareDatabase({ databaseUrl, demo: true, secret }, library)
-    await Promise.all([start(), start(), start()])
-    const db = openDatabase(databaseUrl)
-    expect((await db('teachers').select('email')).map((t) => t.email)).toEqual([demoSignIn.email])
-    expect(await db('knex_migrations')).toHaveLength(migrations.length)
-    await db.destroy()
-  }
-})
+it.each(process.env.VERIFY ? states : states.slice(-1))(
+  'two servers that start at once on %s are both up',
+  async (_, before) => {
+    for (let round = 0; round < rounds; round++) {
+      const databaseUrl = await emptyDatabase('esfuerzo_starting')
+      await before(databaseUrl)
+      const start = () => prepareDatabase({ databaseUrl, demo: true, secret }, library)
+      await Promise.all([start(), start(), start()])
+      const db = openDatabase(databaseUrl)
+      expect((await db('teachers').select('email')).map((t) => t.email)).toEqual([demoSignIn.email])
+      expect(await db('knex_migrations')).toHaveLength(migrations.length)
+      await db.destroy()
+    }
+  },
+)
 
 it('a migration that was ended so that others’ requests could go on is begun again; what else it says is said', async () => {
   const saying = (...codes: string[]) => {
