@@ -237,13 +237,13 @@ it('a test stands on paper as a child does it: set up, steps, the go that does n
       .flatMap((b) => b.lines)
   expect(linesIn('en')).toEqual([
     'Sit and reach',
-    'Sit with your soles flat against a step or a box that cannot slide. 15 cm of the ruler lie before your feet.',
+    'Sit with your soles flat against a step or a box that can’t slide. 15 cm of the ruler lie before your feet.',
     'Shoes off. Knees straight and flat.',
     'Reach forward slowly with both hands, one on top of the other. Hold for two breaths.',
-    'Somebody reads where your fingertips are, to the half centimetre.',
-    'One slow reach that does not count.',
-    'Stop when: A pull that hurts, or a knee that lifts twice.',
-    'Never push somebody forward. Slow is further than fast.',
+    'Somebody reads the mark at your fingertips, to half a centimeter.',
+    'One slow reach that doesn’t count.',
+    'Stop when: The stretch hurts, or a knee lifts twice.',
+    'Never push somebody forward. Slow reaches farther than fast.',
   ])
   expect(recordRows(publication, lane!, 'en')).toMatchObject([{ kind: 'measure', unit: 'score', boxes: 2 }])
   expect(publication.kit.map((k) => k.id)).toContain('tape-measure')

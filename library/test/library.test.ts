@@ -196,7 +196,7 @@ describe('what keeps ankles, heads and windpipes whole', () => {
     expect(walls.length).toBeGreaterThan(15)
     for (const { move, version, need } of walls) {
       expect(need.standIn, version.id).toBe(false)
-      expect(move.cautions.join(' '), move.id).toContain('no door, no cupboard')
+      expect(move.cautions.join(' '), move.id).toContain('not a door or a cupboard')
     }
     const [{ move, version }] = walls as [(typeof walls)[number]]
     const at = { space: 'run', quiet: false, company: 'together', kit: [], outdoors: false } as const
@@ -267,8 +267,8 @@ describe('what a specialist looks for', () => {
     for (const { move, version } of every) {
       const cautions = move.cautions.join(' ')
       const posture = version.posture ?? move.posture
-      if (posture === 'handsAndFeet' && version.met >= 8) expect(cautions, move.id).toContain('never in socks')
-      if (kitOf(move, version).includes('table')) expect(cautions, move.id).toContain('The table is heavy')
+      if (posture === 'handsAndFeet' && version.met >= 8) expect(cautions, move.id).toMatch(/never in socks/i)
+      if (kitOf(move, version).includes('table')) expect(cautions, move.id).toContain('Use a heavy table')
     }
   })
 
@@ -286,7 +286,7 @@ describe('what a specialist looks for', () => {
       expect(caution).toMatch(/^\p{Lu}.*\.$/u)
       expect(caution.split(' ').length, caution).toBeGreaterThanOrEqual(4)
       // Socks are never what is put on for it.
-      if (/\bsocks?\b/i.test(caution)) expect(caution).toMatch(/never in socks|rolled socks/)
+      if (/\bsocks?\b/i.test(caution)) expect(caution).toMatch(/never in socks|rolled socks/i)
     }
     // What is asked for in the same breath is asked for in the same words: the front page gathers it.
     expect(new Set(moves.flatMap((m) => m.cautions)).size).toBeLessThan(75)
@@ -405,10 +405,10 @@ describe('what a specialist looks for', () => {
 describe('what a teacher knows (common practice, no source)', () => {
   const saysOf = (move: Move) => [...move.cues, ...move.faults.flatMap((f) => [f.see, f.say]), ...move.cautions].join(' ')
 
-  it('calls no knee over the toes a fault; the knee that falls inwards is one', () => {
+  it('calls no knee over the toes a fault; the knee that falls inward is one', () => {
     for (const move of moves) expect(move.faults.map((f) => f.see).join(' ')).not.toMatch(/knees? (over|past|beyond)/)
     for (const move of moves.filter((m) => m.family === 'lunge' && m.builds.includes('strength')))
-      expect(move.faults.some((f) => /inwards/.test(f.see)), move.id).toBe(true)
+      expect(move.faults.some((f) => /inward/.test(f.see)), move.id).toBe(true)
   })
 
   it('keeps elbows below the shoulders in an upright row, and necks from going full circle', () => {
@@ -419,7 +419,7 @@ describe('what a teacher knows (common practice, no source)', () => {
   it('tells nobody to go on where it hurts: pain stops, and a grown-up is told', () => {
     for (const move of moves)
       for (const text of move.cautions.filter((c) => /\b(hurts?|sore|pinch)/.test(c) && !/nothing hurts/.test(c)))
-        expect(text, move.id).toMatch(/tell a grown-up|leave .* out/)
+        expect(text, move.id).toMatch(/tell a grown-up|skip/)
     expect(saysOf(library.moves.get('square-breath')!)).toMatch(/asthma.*no holding/)
   })
 
@@ -438,11 +438,11 @@ describe('what a teacher knows (common practice, no source)', () => {
       expect(real(library.moves.get(id)!, 'chair'), id).toBe(true)
   })
 
-  it('leaves room round a bat, and says brakes to whoever sits in a wheelchair', () => {
+  it('leaves room around a bat, and says brakes to whoever sits in a wheelchair', () => {
     for (const move of moves.filter((m) => m.kit.some((need) => need.id === 'bat')))
-      expect(saysOf(move), move.id).toMatch(/[Tt]wo big steps free all round/)
+      expect(saysOf(move), move.id).toMatch(/[Tt]wo big steps free all around/)
     for (const move of moves.filter((m) => m.id.startsWith('seated-') && m.kit.some((need) => need.id === 'chair')))
-      expect(saysOf(move), move.id).toMatch(/wheelchair: brakes on/)
+      expect(saysOf(move), move.id).toMatch(/wheelchair: brakes on/i)
   })
 
   it('lets nobody dip before grade 3, nor walk deep in a squat', () => {

@@ -143,7 +143,7 @@ describe('a move’s page', () => {
     expect(push.findAll('.versions svg.figure')).toHaveLength(4)
     expect(push.text()).toContain('standard')
     expect(push.text()).toContain('hips sagging')
-    expect(push.text()).toContain('The table is heavy and stands against a wall.')
+    expect(push.text()).toContain('Use a heavy table that stands against a wall.')
     expect(push.text()).toContain('02022')
   })
 
