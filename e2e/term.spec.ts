@@ -26,7 +26,7 @@ test('a term is planned, changed by drag and by keys, taken back, put into a cal
   await panel.getByText(/^Exercise families to repeat/).click()
   await panel.getByRole('checkbox', { name: 'jump' }).check()
   await panel.getByRole('button', { name: 'Create plan', exact: true }).click()
-  await expect(panel.getByText('21 of 21 days have a session')).toBeVisible()
+  await expect(panel.getByText('Days with a session: 21 of 21')).toBeVisible()
   await expect(panel.getByText('Every exercise family comes twice in time')).toBeVisible()
   // The solver's worker alone may compile.
   expect(policies.get('solver')).toBe("default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'")

@@ -15,20 +15,23 @@ import { alarms } from './support/alarms.ts'
 
 const library = indexLibrary(libraryData)
 
+/** What the levels are called on screens. */
+const weights = { stop: 'fix', look: 'advice', note: 'tip' }
+
 /** docs/checks.md, made from the registry and the table of limits. */
 export function checksPage(): string {
   const heard = alarms(shelf(library).map(({ session }) => checkSession(session, library)))
   const families = ruleFamilies.flatMap((family) => [
     `### ${family}`,
     '',
-    '| rule | level | heard on the shelf | offers | why |',
+    '| check | weight | sessions | fixes | why |',
     '|---|---|---|---|---|',
     ...rules
       .filter((rule) => rule.family === family)
       .map(({ id, level }) => {
         const offers = (makersFor as Partial<Record<RuleId, readonly FixMaker[]>>)[id] ?? []
         const edits = offers.map((maker) => `\`${maker.id}\``).join(', ') || '–'
-        return `| \`${id}\` | ${level} | ${heard.rules[id] ?? 0} | ${edits} | ${checksInEnglish[id].why} |`
+        return `| \`${id}\` | ${weights[level]} | ${heard.rules[id] ?? 0} | ${edits} | ${checksInEnglish[id].why} |`
       }),
     '',
   ])
@@ -39,32 +42,32 @@ export function checksPage(): string {
   return [
     '# Checks',
     '',
-    'What a thoughtful colleague would say to a session. `npm run checks` makes this page from `core/src/checks`.',
+    'Things an experienced colleague would notice about a session. `npm run checks` makes this page from `core/src/checks`.',
     '',
-    'A **stop** is not to be sent so, a **look** is worth one, a *note* is worth knowing. Every rule is a file under `core/src/checks/rules`; it is',
-    'given one view of the session, worked out once, and answers with findings that are data: where, for which groups, its numbers. Words',
-    'stand in `core/src/words/<language>/checks.ts`. What a rule offers are edits (`core/src/checks/fixes`): each was tried before it is',
-    'offered, takes the finding away and brings none as bad.',
+    '- **Weight**: *fix* blocks sending home, *advice* deserves a look, a *tip* is good to know. Schools change weights in *Settings*.',
+    '- A check is a file in `core/src/checks/rules`. It reads one view of the session and returns findings as data: place, groups, numbers.',
+    '- Its words are in `core/src/words/<language>/checks.ts`.',
+    '- Its fixes are edits (`core/src/checks/fixes`). A fix is offered only after it was tried: it removes the finding and adds none as bad.',
     '',
-    `On the shelf of ${heard.sessions} sessions a teacher would stand by (\`core/test/shelf\`, ours) there are ${heard.stops} stops, a look in ${heard.looks} sessions, and ${heard.medianNotes} notes`,
-    'at the median. "Heard on the shelf" is in how many of them a rule speaks. The sessions are ours, and were written by those who wrote the rules.',
+    `\`core/test/shelf\` has ${heard.sessions} good sessions, written by the authors of the checks. In them there are ${heard.stops} findings to fix, ${heard.looks} sessions`,
+    `with advice, and a median of ${heard.medianNotes} tips. The column *sessions* counts the good sessions in which a check speaks.`,
     '',
-    '## Rules',
+    '## Checks of a session',
     '',
     ...families,
-    '### a term',
+    '## Checks of a term',
     '',
-    'Rules about a term, `core/src/term/rules`; the school says what they weigh as of the others.',
+    'They are in `core/src/term/rules`. Schools change their weights too.',
     '',
-    '| rule | level | why |',
+    '| check | weight | why |',
     '|---|---|---|',
-    ...termRules.map(({ id, level }) => `| \`${id}\` | ${level} | ${termChecksInEnglish[id].why} |`),
+    ...termRules.map(({ id, level }) => `| \`${id}\` | ${weights[level]} | ${termChecksInEnglish[id].why} |`),
     '',
     '## Limits',
     '',
-    'By grade; each includes its end value.',
+    'By grade. Limits include their value.',
     '',
-    '| limit | K–1 | 2–3 | 4–6 | of | source |',
+    '| limit | K–1 | 2–3 | 4–6 | unit | source |',
     '|---|---|---|---|---|---|',
     ...table,
     '',

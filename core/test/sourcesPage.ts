@@ -13,8 +13,12 @@ export function sourcesPage(): string {
   )
   return `# Sources
 
-Made from the tables in the code by \`npm run sources\`; do not edit. *published*: printed, with its source beside it;
-*common practice*: known in the trade, no source; *from memory*: not looked up again; *ours*: chosen by us.
+\`npm run sources\` makes this page from the tables in the code; don't edit it.
+
+- *published*: printed, with its source beside it
+- *common practice*: known in the trade, no source
+- *from memory*: not looked up again
+- *ours*: chosen by us
 
 ## Time
 
@@ -22,26 +26,27 @@ Made from the tables in the code by \`npm run sources\`; do not edit. *published
 |---|---|---|---|
 ${rows.join('\n')}
 
-## Doses a move begins with
+## Starting amounts
 
-Ten reps and thirty seconds are common practice. Stretches begin at 10 s up to grade 2 and 20 s above, within the published
-10–30 s (Garber et al. 2011, Med Sci Sports Exerc 43:1334; adults). An open dose is timed at 60 % of its cap (ours).
+Ten reps and thirty seconds are common practice. Stretches start at 10 s up to grade 2 and 20 s above, within the published
+10–30 s (Garber et al. 2011, Med Sci Sports Exerc 43:1334; adults). An open amount is timed at 60 % of its cap (ours).
 
 ## Relative effort
 
-Versions carry a MET value of the 2011 adult Compendium (Ainsworth et al., Med Sci Sports Exerc 43:1575), written down from
-memory, to rank versions of a move; never as energy. Moves name the activity they start from by its code; those it has nothing like
-say \`ours\`.
+Versions have a MET value from the 2011 adult Compendium (Ainsworth et al., Med Sci Sports Exerc 43:1575), from memory. It ranks the
+versions of an exercise and is never used as energy. Exercises name the closest activity by its code; without one they say \`ours\`.
 
 | code | activity | MET |
 |---|---|---|
 ${libraryData.effort.map(({ code, name, met }) => `| ${code} | ${name} | ${met} |`).join('\n')}
 
-## Lines of the grades
+## Limits by grade
 
-What *fit* never passes, by a group's lowest grade: clocked vigorous work at a stretch and to one of rest, vigorous work in one
-block (common practice, no source); full-effort and hard landings a session (after Johnson et al. 2011, J Strength Cond Res
-25:2623, from memory; scaled by grade, ours). Vigorous is from 6 MET on, as adults have it (Garber et al. 2011).
+*Fit* never exceeds these, by a group's lowest grade.
+
+- Timed vigorous work without a break, work for one part of rest, vigorous work in a block: common practice, no source.
+- Landings and hard landings in a session: after Johnson et al. 2011, J Strength Cond Res 25:2623, from memory; scaled by grade, ours.
+- Vigorous starts at 6 MET, as for adults (Garber et al. 2011).
 
 | grade | work | work : rest | vigorous in a block | landings | hard |
 |---|---|---|---|---|---|
@@ -53,12 +58,12 @@ ${[0, 2, 4]
   )
   .join('\n')}
 
-Children differ by a log-normal factor, σ ${childSpread.child} from child to child and ${childSpread.step} from step to step (ours).
-What a change costs, and how far a lever goes, stands in core/src/fit/lever.ts and each form’s levers.ts (ours).
+Children differ by a log-normal factor: σ is ${childSpread.child} between children and ${childSpread.step} between steps (ours).
+The cost and range of each lever are in core/src/fit/lever.ts and each form’s levers.ts (ours).
 
 ## How far a figure's joints bend
 
-Degrees, common practice, no source; wider than a clinic's tables, so that a lively drawing passes.
+In degrees; common practice, no source. The limits are wider than a clinic's tables, to allow lively drawings.
 
 | joint | from | to |
 |---|---|---|
@@ -68,7 +73,7 @@ ${Object.entries(jointLimits)
 
 ## Weights at home
 
-Sheets are those of ISO 216:2007 (${Object.entries(sheets)
+Sheets follow ISO 216:2007 (${Object.entries(sheets)
     .map(([name, [w, h]]) => `${name} ${w} × ${h} mm`)
     .join(
       ', ',
@@ -76,7 +81,7 @@ Sheets are those of ISO 216:2007 (${Object.entries(sheets)
 practice, no source; covers are ours. A pound is 0.45359237 kg exactly (international agreement of 1959), a US gallon
 3.785411784 l exactly (231 cubic inches). Water weighs 1 kg a litre; the bottle 30 g a litre it holds (ours).
 
-The most a grade begins with, in kilograms: a hand from common practice, a bag a tenth of what children of the age usually weigh, from
+The most a grade starts with, in kilograms: a hand from common practice; a bag is a tenth of the usual body weight at that age, from
 memory. None before grade 2 (strength training with loads from about seven: Faigenbaum et al. 2009, J Strength Cond Res 23:S60).
 
 | grade | a hand | a bag |

@@ -76,7 +76,7 @@ describe('the lanes ask where the question arises', () => {
     const composer = composing(typed('minutes 20; groups K-1, 4-6', '## Main part', 'squat', ...endless, ...endless))
     const { press, words } = await open(LanesPanel)
     expect(words()).toContain('> 50:30')
-    expect(words()).toContain('Lane A, B: more than 3000 steps, too many to send home.')
+    expect(words()).toContain('Lane A, B: too many steps to send home (limit: 3000).')
     await press('Show the block')
     expect(composer.selectedRow).toMatchObject({ id: 's2' })
     // What is typed goes on being taken.

@@ -253,7 +253,7 @@ describe('a term on screen', () => {
     }
     await soon(() => expect(document.querySelector('.do .main')!.hasAttribute('disabled')).toBe(false))
     await page.press('Create plan')
-    await soon(() => expect(page.words()).toContain('7 of 7 days have a session'))
+    await soon(() => expect(page.words()).toContain('Days with a session: 7 of 7'))
     expect(page.words()).toContain('This is the best plan')
     await page.press('Use this plan')
     expect(document.querySelectorAll('[data-date].filled')).toHaveLength(7)

@@ -161,7 +161,7 @@ describe('arranging', () => {
   it('says what it saves, holds what is pinned, and is one step back', async () => {
     const composer = composing(order)
     const { words, press } = await open(ArrangePanel, { block: blockOf(order, 'intervals') })
-    expect(words()).toContain('2 trips to the floor instead of 3')
+    expect(words()).toContain('Trips to the floor: 2 instead of 3')
     await press(/^Keep Plank here/)
     await vi.waitFor(() => expect(document.querySelector('[aria-pressed=true]')).not.toBeNull())
     await vi.waitFor(() => expect(words()).toMatch(/Use this order|order is good/))
@@ -188,7 +188,7 @@ describe('arranging', () => {
   it('words what is gone, less, or as it was', () => {
     const none = { trips: 0, muscles: 0, families: 0, hardJumps: 0, thuds: 0, things: 0, seconds: 20 }
     expect(findingsText({ ...none, trips: 5, muscles: 1, seconds: 30 }, { ...none, trips: 2 }, t)).toEqual([
-      '2 trips to the floor instead of 5',
+      'Trips to the floor: 2 instead of 5',
       'No muscle twice in a row',
       '10 s less for changing position, per lap',
     ])

@@ -179,7 +179,7 @@ export const checksInEnglish: Record<RuleId, RuleWords> = {
   'hard-landings': {
     title: 'Many hard landings',
     what: (f) => `${f.landings} hard landings. Children start with about ${f.most} in a session.`,
-    why: 'Jumps from a height, on one leg for distance or with knees to the chest load more than a jump on the spot.',
+    why: 'Jumps from a height, far on one leg, or with tucked knees are harder on the body than plain ones.',
   },
   wrists: {
     title: 'Tired wrists',

@@ -29,7 +29,7 @@ export function amountText(amount: Amount, unit: Unit, t: Words): string {
         : 'atLeast' in amount
           ? t('amount.atLeast', { n: amount.atLeast })
           : t('amount.most', { n: amount.most })
-  return t(`unit.short.${unit}`, { n })
+  return t(`unit.short.${unit}`, { n, count: typeof amount === 'number' ? amount : 2 })
 }
 
 const lapSeconds = (laps: readonly Lap[], value: (lap: Lap) => number): string => {
