@@ -100,6 +100,7 @@ test('@verify a teacher changes her password, and signs out everywhere', async (
   await tablet.getByLabel('Password').fill(secret)
   await tablet.getByRole('button', { name: 'Sign in' }).click()
   await expect(tablet.getByRole('heading', { name: 'Welcome back, Rui' })).toBeVisible()
+  await page.getByRole('link', { name: 'Settings' }).click()
   await page.getByRole('link', { name: 'Account' }).click()
   await expectAccessible(page)
   const change = page.locator('form').filter({ hasText: 'Change password' })

@@ -21,8 +21,8 @@ const { t } = useI18n()
     )
     add(
       'web/src/shell/router.ts',
-      "name: 'tests', component:",
-      "    { path: '/hour', name: 'hour', component: () => import('../measures/HourPage.vue') },",
+      '  routes: [',
+      "    { path: '/hour', name: 'hour', component: () => import('../measures/HourPage.vue'), meta: { title: 'hour.title' } },",
     )
     add(
       'web/src/words/locales/en.json',
@@ -34,12 +34,14 @@ const { t } = useI18n()
       "import('../src/signin/SignUpPage.vue'),",
       "      import('../src/measures/HourPage.vue'),",
     )
+    add('docs/guide.md', '<!-- views: tests, test, class -->', '<!-- views: hour -->')
     run('oxfmt', 'web/src', 'web/test')
     compile()
     run('vue-tsc', '-p', 'web')
     run('eslint', 'web/src/measures/*.vue', '--max-warnings', '0')
     run('oxlint', '-c', 'oxlint.config.js', 'web/src')
     run('vitest', 'run', '--project', 'web', 'web/test/pseudoLanguage.test.ts', '-t', 'at the door|asks for by name')
+    run('vitest', 'run', '--project', 'web', 'web/test/guide.test.ts')
     run('vitest', 'run', '--project', 'core', 'core/test/webFloors.test.ts')
   },
 }

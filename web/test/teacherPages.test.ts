@@ -430,6 +430,6 @@ describe('what came back', () => {
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const page = opened((await import('../src/desk/DeskPage.vue')).default)
     await flushPromises()
-    expect(page.text()).toContain('6 results')
+    expect(page.text()).toContain('Results: 6')
   })
 })

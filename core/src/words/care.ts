@@ -11,8 +11,8 @@ const words: Record<Language, Record<CareCode, string>> = {
     water: 'Have water near you.',
     medicine: 'If you need medicine for your breathing, keep it at hand.',
     stop: 'Stop when something hurts, when you feel dizzy, or when your breath gets tight. Tell a grown-up.',
-    adultNear: 'For the younger ones: a grown-up is near.',
-    schoolFirst: 'What your school or your doctor says always comes first.',
+    adultNear: 'Younger children: a grown-up stays near.',
+    schoolFirst: 'Your school’s rules and your doctor’s advice always come first.',
   },
   es: {
     space: 'Despeja el suelo: nada con que chocar o tropezar.',

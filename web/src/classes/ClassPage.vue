@@ -14,6 +14,7 @@ import {
 } from '@esfuerzo/contract'
 import { useNextSession } from '../runs/useNextSession.ts'
 import { client } from '../shared/client.ts'
+import { usePageTitle } from '../shared/pageTitle.ts'
 import { useSettings } from '../settings/store.ts'
 import BookPanel from './book/BookPanel.vue'
 import BookTools from './book/BookTools.vue'
@@ -32,6 +33,7 @@ const router = useRouter()
 const settings = useSettings()
 void settings.load()
 const schoolClass = shallowRef<SchoolClass>()
+usePageTitle(() => schoolClass.value?.name)
 const pupils = shallowRef<readonly Pupil[]>([])
 const removed = shallowRef<readonly RemovedPupil[]>([])
 const classes = shallowRef<readonly SchoolClass[]>([])

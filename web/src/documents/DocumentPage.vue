@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { usePageTitle } from '../shared/pageTitle.ts'
 import SaveMark from './SaveMark.vue'
 import type { RevisionedStore } from './useRevisioned.ts'
 
@@ -28,6 +29,7 @@ const props = defineProps<{
 const { t } = useI18n()
 const router = useRouter()
 const conflict = ref(false)
+usePageTitle(() => (props.store.loading ? undefined : props.store.document.title))
 
 useEventListener('beforeunload', () => void props.store.flush())
 onBeforeRouteLeave(() => props.store.leave())

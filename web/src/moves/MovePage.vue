@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { isOwnId } from '@esfuerzo/core'
 import { useSettings } from '../settings/store.ts'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
+import { usePageTitle } from '../shared/pageTitle.ts'
 import { library } from '../repertoire/library.ts'
 import { cycleOf, figureOf } from '../repertoire/standardFigure.ts'
 import { useRepertoire } from '../repertoire/store.ts'
@@ -18,6 +19,7 @@ onMounted(() => {
   if (!repertoire.loaded) void repertoire.load()
 })
 const move = computed(() => library.moves.get(props.moveId))
+usePageTitle(() => move.value?.name)
 const muscles = (ids: readonly string[]) => ids.flatMap((id) => library.muscles.get(id) ?? [])
 const activity = computed(() => library.effort.get(move.value?.effort ?? ''))
 const kit = computed(() =>

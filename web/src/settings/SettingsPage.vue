@@ -115,7 +115,10 @@ onBeforeRouteLeave(() => form.save())
 
 <template>
   <main class="settings">
-    <h1>{{ t('settings.title') }}</h1>
+    <header class="with-link">
+      <h1>{{ t('settings.title') }}</h1>
+      <router-link :to="{ name: 'account' }">{{ t('nav.account') }}</router-link>
+    </header>
     <p v-if="store.error && !draft" class="care" role="alert">
       {{ t(`errors.${store.error}`) }} <v-btn @click="store.load()">{{ t('tryAgain') }}</v-btn>
     </p>
@@ -227,6 +230,11 @@ onBeforeRouteLeave(() => form.save())
 </template>
 
 <style scoped>
+.with-link {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+}
 .words {
   max-height: 320px;
   overflow: auto;

@@ -1,22 +1,36 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { useFloor } from '../shared/look/useFloor.ts'
+import { usePageTitle } from '../shared/pageTitle.ts'
 import NavRail from './NavRail.vue'
 
+// The guide and what reads it are fetched when they are asked for.
+const HelpPanel = defineAsyncComponent(() => import('./HelpPanel.vue'))
+
+const { t } = useI18n()
 const route = useRoute()
+const helped = ref(false)
+function closeHelp() {
+  helped.value = false
+  void nextTick(() => document.getElementById('help-button')?.focus())
+}
 const theme = useTheme()
 const { isNight } = useFloor()
 watch(isNight, (night) => theme.change(night ? 'night' : 'day'), { immediate: true })
 const bare = computed(() => route.meta.open || route.meta.bare)
+// A page that shows a document names itself after it.
+usePageTitle(() => (route.meta.title ? t(route.meta.title) : undefined))
 </script>
 
 <template>
   <v-app>
-    <div class="shell" :class="{ bare }">
-      <NavRail v-if="!bare" />
+    <div class="shell" :class="{ bare, helped: helped && !bare }">
+      <NavRail v-if="!bare" :helped="helped" @help="helped ? closeHelp() : (helped = true)" />
       <router-view />
+      <HelpPanel v-if="helped && !bare" :view="String(route.name)" @close="closeHelp" />
     </div>
   </v-app>
 </template>
@@ -29,6 +43,11 @@ const bare = computed(() => route.meta.open || route.meta.bare)
 }
 .shell.bare {
   grid-template-columns: minmax(0, 1fr);
+}
+@media (min-width: 1600px) {
+  .shell.helped {
+    grid-template-columns: 64px minmax(0, 1fr) 320px;
+  }
 }
 @media (max-width: 640px) {
   .shell {

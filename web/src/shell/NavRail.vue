@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import {
   mdiAccountGroupOutline,
-  mdiAccountOutline,
   mdiCalendarMonthOutline,
   mdiCogOutline,
   mdiFormatListText,
+  mdiHelpCircleOutline,
   mdiHomeVariantOutline,
   mdiLogoutVariant,
   mdiRun,
@@ -18,6 +18,8 @@ import { useSignOut } from '../account/useSignOut.ts'
 import { useAccount } from '../signin/account.ts'
 import MarkLogo from '../shared/look/MarkLogo.vue'
 
+defineProps<{ helped: boolean }>()
+const emit = defineEmits<{ help: [] }>()
 const { t } = useI18n()
 const account = useAccount()
 const route = useRoute()
@@ -25,6 +27,7 @@ const out = useSignOut()
 const onClasses = computed(() => route.path.startsWith('/classes'))
 const onTests = computed(() => route.path.startsWith('/tests'))
 const onTerms = computed(() => route.path.startsWith('/term'))
+const onSettings = computed(() => route.name === 'settings' || route.name === 'account')
 const onMoves = computed(() => route.path.startsWith('/moves'))
 </script>
 
@@ -53,13 +56,13 @@ const onMoves = computed(() => route.path.startsWith('/moves'))
     <router-link :to="{ name: 'terms' }" :class="{ on: onTerms }">
       <v-icon :icon="mdiCalendarMonthOutline" size="20" />{{ t('nav.terms') }}
     </router-link>
-    <router-link :to="{ name: 'settings' }" class="last" :class="{ on: route.name === 'settings' }">
+    <router-link :to="{ name: 'settings' }" class="last" :class="{ on: onSettings }">
       <v-icon :icon="mdiCogOutline" size="20" />{{ t('nav.settings') }}
     </router-link>
-    <router-link :to="{ name: 'account' }" :class="{ on: route.name === 'account' }">
-      <v-icon :icon="mdiAccountOutline" size="20" />{{ t('nav.account') }}
-    </router-link>
-    <button type="button" class="out" :title="account.teacher?.email" @click="out.ask()">
+    <button id="help-button" type="button" :class="{ on: helped }" :aria-pressed="helped" @click="emit('help')">
+      <v-icon :icon="mdiHelpCircleOutline" size="20" />{{ t('help.title') }}
+    </button>
+    <button type="button" :title="account.teacher?.email" @click="out.ask()">
       <v-icon :icon="mdiLogoutVariant" size="20" />{{ t('nav.signOut') }}
     </button>
     <SignOutDialog :out="out" />
@@ -83,7 +86,7 @@ const onMoves = computed(() => route.path.startsWith('/moves'))
   margin-bottom: 12px;
 }
 a,
-.out {
+button {
   width: 54px;
   padding: 8px 0 6px;
   border: 0;
@@ -98,7 +101,8 @@ a,
   justify-items: center;
   gap: 2px;
 }
-a.on {
+a.on,
+button.on {
   background: var(--action-soft);
   color: var(--action);
   font-weight: 700;
