@@ -147,7 +147,7 @@ describe('the front page', () => {
       'strong and quick',
       'never in socks',
       'Stop when something hurts',
-      'a grown-up is near',
+      'a grown-up stays near',
       'school or your doctor',
     ]) {
       expect(text).toContain(part)
