@@ -145,10 +145,10 @@ describe('the front page', () => {
       'land softly',
       'power',
       'strong and quick',
-      'never in socks',
+      'Never in socks',
       'Stop when something hurts',
       'a grown-up stays near',
-      'school or your doctor',
+      'your doctor’s advice',
     ]) {
       expect(text).toContain(part)
     }

@@ -127,7 +127,7 @@ const drop = computed(() => (rateOf('after') ?? 0) - (rateOf('minuteAfter') ?? I
     <h2 :id="id('lane')" class="out-of-sight">{{ lane.name }}</h2>
     <p>
       <LaneKey :letter="lane.letter" :name="lane.name" /> · <template v-if="alias">{{ alias }} · </template>
-      {{ ran.done ? t('after.done', { n: ran.done, time: took }) : t('after.short') }}
+      {{ ran.done ? t('after.done', { n: ran.done, time: took }, ran.done) : t('after.short') }}
     </p>
     <p v-if="ran.easier">{{ t('after.easier', { n: ran.easier }) }}</p>
     <fieldset>

@@ -30,7 +30,7 @@ const change = (day: string, by: number) => emit('set', day, Math.min(mostMinute
     </li>
   </ol>
   <p role="status">
-    <b>{{ t('book.week', { n: sum }) }}</b>
+    <b>{{ t('book.week', { n: sum }, sum) }}</b>
   </p>
 </template>
 
