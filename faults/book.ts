@@ -1,15 +1,15 @@
-/** What a client was told, and what it does not know: nothing of it may be missing or there twice in the end. */
+/** What a client was told and what it doesn't know: nothing acknowledged may be missing or doubled in the end. */
 export class Book {
   /** By session: the title of the last save that was acknowledged, with its revision. */
   readonly saves = new Map<string, { title: string; revision: number }>()
-  /** Runs that were acknowledged, by id: what they said. */
+  /** Acknowledged runs by id, with their content. */
   readonly runs = new Map<string, string>()
   /** What no server may ever answer: in words. */
   readonly wrong: string[] = []
   readonly counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
   #told = new Map<string, number>()
 
-  /** Something was acknowledged, now. @param what a run by its id, a save by its session's and its revision */
+  /** Something was acknowledged now. @param what a run by its id, a save by its session's and its revision */
   told(what: string): void {
     this.#told.set(what, Date.now())
   }

@@ -20,12 +20,12 @@ import type { Saver, Sender, Titled } from './load.ts'
 const library = indexLibrary(libraryData)
 const password = 'a password for the trial'
 
-/** Who works with an Esfuerzo during a trial, and what it has of theirs in the end. */
+/** The clients of a trial, and what the server has of theirs in the end. */
 export interface Clients {
   url: string
   /** A teacher with a session of her own that was sent home. */
   settle: (n: number) => Promise<{ saver: Saver; sender: Sender }>
-  /** What there is of sessions and of what came back to them, to be held against the clients' book. */
+  /** The stored sessions and results, to compare with the clients' book. */
   found: (ids: readonly string[]) => Promise<Found>
 }
 

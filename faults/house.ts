@@ -6,15 +6,15 @@ import { root, startServer } from '../scripts/stack.mjs'
 import { clientsOf } from './clients.ts'
 import type { Blow } from './trial.ts'
 
-/** What a house stands on, where that is not the machine's own. */
+/** What a trial's installation uses instead of the machine's own. */
 interface Ground {
   /** Folder of the database, on a disk that may be filled. */
   disk?: string
-  /** Of database and server: a clock that may be set. */
+  /** For database and server: a clock that may be set. */
   env?: Record<string, string>
 }
 
-/** A whole Esfuerzo that may be killed: a durable database of its own, and the shipped server. */
+/** A whole Esfuerzo that may be killed: its own durable database and the shipped server. */
 export async function openHouse({ disk, env = {} }: Ground = {}) {
   needBuild(root)
   const cluster = await openCluster(disk ?? join(root, '.cache', 'postgres-faults'), {
@@ -30,7 +30,7 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
     databaseUrl: cluster.url(),
     port,
     folder: join(root, '.cache', 'faults'),
-    // Its own address, whatever line a request came by.
+    // Its own address, whatever network path a request took.
     env: {
       DEMO: 'false',
       TRUST_PROXY: 'true',
@@ -62,7 +62,7 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
       server = await startServer(options)
       return Date.now() - began
     },
-    /** Kills the database's first process, and starts the database again. @returns milliseconds until a save can be taken */
+    /** Kills the database's first process and starts the database again. @returns milliseconds until a save works */
     async killDatabase(): Promise<number> {
       const began = Date.now()
       await cluster.kill()
@@ -72,13 +72,13 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
     },
     /** Until `/healthz` says that all is well. */
     well,
-    /** The database stands still, or goes on. */
+    /** Freezes the database, or lets it continue. */
     signalDatabase: cluster.signal,
     /** Starts a database again that a full disk has ended. */
     reviveDatabase: async () => {
       if (!(await cluster.isRunning())) await cluster.start()
     },
-    /** Everything of it dies at once, as a machine without power. */
+    /** Kills all of it at once, like a power cut. */
     async loseMachine(): Promise<void> {
       cluster.signal('SIGKILL')
       await server.stop('SIGKILL')
@@ -92,7 +92,7 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
   }
 }
 
-/** So many kills of each, in any order. */
+/** A number of kills of each, in any order. */
 export function killsOf(house: House, kills: { server: number; database: number }): Blow[] {
   const server: Blow = { name: 'server', strike: house.killServer }
   const database: Blow = { name: 'database', strike: house.killDatabase }

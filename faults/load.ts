@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { type Run } from '@esfuerzo/core/run'
 import type { Book } from './book.ts'
 
-/** Somebody who is signed in, with a session that is saved over and over. */
+/** A signed-in teacher with a session that is saved over and over. */
 export interface Saver {
   cookie: string
   id: string
-  /** As it goes over the wire, of whichever release. */
+  /** The document as it is sent, in any release. */
   document: Titled
   revision: number
 }
@@ -34,7 +34,7 @@ async function asked(url: string, init: RequestInit): Promise<{ status: number; 
   }
 }
 
-/** Clients that save and send without a break, keep a book of what they were told, and find out what they were not. */
+/** Clients that save and send without pause, record what they were told, and find out what they were not told. */
 export class Load {
   #url: string
   #book: Book
@@ -78,7 +78,7 @@ export class Load {
       ...(body !== undefined && { body: JSON.stringify(body) }),
     })
 
-  /** Whether an answer leaves open how it went; any that none may give is written down. */
+  /** Whether an answer leaves the outcome open; answers that are never allowed are recorded. */
   #isOpen(answer: { status: number; body: unknown } | undefined, what: string): boolean {
     if (answer === undefined) this.#book.counts.unknown++
     else if (answer.status === 503 || answer.status === 429) this.#book.counts.unavailable++
@@ -89,7 +89,7 @@ export class Load {
 
   async #save(saver: Saver): Promise<void> {
     const path = `/api/workouts/${saver.id}`
-    // A save whose answer was lost and that was not there when it was asked for: on a slow line it may still land.
+    // A save whose answer was lost and that was not stored when asked for: on a slow network it may still arrive.
     let underWay: string | undefined
     for (let n = 1; !this.#over; n++) {
       const title = `Save ${n}`
@@ -100,7 +100,7 @@ export class Load {
       let now = { title, revision: before + 1 }
       const overtaken = answer?.status === 409 && underWay !== undefined
       if (overtaken || this.#isOpen(answer, 'a save') || answer?.status !== 200) {
-        // Whether it was taken is asked until somebody says.
+        // Asks until the outcome is known.
         const read = await this.#until(path, 'GET', undefined, saver.cookie)
         const { revision, document: there } = read as { revision: number; document: Titled }
         now = { title: there.title, revision }
@@ -133,7 +133,7 @@ export class Load {
     }
   }
 
-  /** Asks until it is answered well. @throws where it was answered as it never may be, twenty times */
+  /** Asks until there is a good answer. @throws after twenty answers that are never allowed */
   async #until(path: string, method: string, body?: unknown, cookie?: string): Promise<unknown> {
     const what = `${method} ${path.replace(/[A-Za-z0-9_-]{22}/, '…')}`
     for (let wrong = 0; wrong < 20;) {

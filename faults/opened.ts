@@ -2,11 +2,11 @@ import { publicationSchema } from '@esfuerzo/core/publication'
 import { endpoints, type EndpointName } from '@esfuerzo/contract'
 import { z } from 'zod'
 
-/** What a teacher and her families have of it, opened. */
+/** Opens everything a teacher and her families have. */
 export interface Opened {
   /** How many requests were answered as the contract says. */
   well: number
-  /** What was not, in words. */
+  /** What could not be opened, in words. */
   wrong: string[]
 }
 
@@ -16,7 +16,7 @@ export interface Opened {
  */
 export async function openAll(url: string, cookie: string): Promise<Opened> {
   const opened: Opened = { well: 0, wrong: [] }
-  /** @returns the answer's body where it is what the contract says */
+  /** @returns the response's body if it matches the contract */
   async function get<N extends EndpointName>(
     name: N,
     path: Record<string, string> = {},

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { say } from '../scripts/machine.mjs'
 import { root } from '../scripts/stack.mjs'
 
-/** A release of before, as it was shipped. */
+/** An earlier release as it was shipped. */
 export interface Release {
   commit: string
   /** Name of the last migration of its database. */
@@ -23,7 +23,7 @@ const ownBuild = `
   const { needBuild } = await import('./scripts/build.mjs')
   needBuild(process.cwd())`
 
-/** The release at a commit. @throws where it cannot be built, or git does not know it */
+/** The release at a commit. @throws if it can't be built, or git doesn't know it */
 export function releaseAt(ref: string): Release {
   const commit = git('rev-parse', '--short', ref)
   const folder = join(root, '.cache', 'releases', commit)

@@ -68,7 +68,7 @@ class Sum {
   }
 }
 
-/** Whether a trial finds the planted bug, an answer before its commit; one that does not finds nothing. */
+/** Whether a trial finds the planted bug, an answer before its commit; a trial that doesn't is worthless. */
 async function findsPlanted(url: string, blows: () => Blow[], clients: Parameters<typeof trial>[0]): Promise<boolean> {
   const hasty = await startHasty(url)
   let caught: Outcome | undefined
@@ -105,7 +105,7 @@ if (values.stand) {
     const blows = standBlows(stand)
     planted = await findsPlanted(stand.url, () => [blows.server, blows.server], clients)
     const { server, update, etcd, standby, switchOver, primary } = blows
-    // Each part once, then what the goals count: ten planned switches, five primaries lost.
+    // Each part once, then the goals: ten planned switchovers, five lost primaries.
     const rounds = [[server, etcd, standby], Array<Blow>(10).fill(switchOver), Array<Blow>(5).fill(primary)]
     for (const round of rounds)
       sum.add(await trial(clients, { savers: 6, senders: 6, blows: round, gap: 2000, between: 1000 }))

@@ -3,7 +3,7 @@ import type { Blow } from './trial.ts'
 
 type Name = 'server' | 'update' | 'etcd' | 'standby' | 'switchOver' | 'primary'
 
-/** What can happen to several machines; after each the stand is whole again before the next. */
+/** Faults of a cluster; after each, the cluster is whole again before the next. */
 export function standBlows(stand: Stand): Record<Name, Blow> {
   let turn = 0
   const timed = async (work: () => Promise<void>): Promise<number> => {
@@ -11,7 +11,7 @@ export function standBlows(stand: Stand): Record<Name, Blow> {
     await work()
     return Date.now() - began
   }
-  /** A machine without power: killed, seen gone, started again. */
+  /** A machine loses power: killed, missing, started again. */
   async function lose(name: string): Promise<void> {
     await stand.kill(name)
     await stand.withoutIt(name)

@@ -15,10 +15,10 @@ import { Load } from './load.ts'
 const run = promisify(execFile)
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** What the loss of the only machine came to, with a standby beside it that may be behind. */
+/** The result of losing the only machine, with a standby that may be behind. */
 export interface Loss {
   acknowledged: number
-  /** Of those, what the standby did not have, and the milliseconds before the loss that the oldest of it is from. */
+  /** Of those, how many the standby did not have, and how many milliseconds before the loss the oldest was written. */
   lost: number
   age: number
   /** The most that the standby was behind before, in milliseconds. */
@@ -59,7 +59,7 @@ async function revisionsIn(url: string): Promise<Map<string, number>> {
   return new Map(rows.map(({ id, revision }) => [id, revision]))
 }
 
-/** Loses the machine of the primary and the server under load, and goes on from the standby. */
+/** Loses the primary's machine and the server under load, and continues from the standby. */
 export async function machineLost(): Promise<Loss> {
   const house = await openHouse()
   const standby = await openStandby(house.databaseUrl)
@@ -94,7 +94,7 @@ export async function machineLost(): Promise<Loss> {
     const found = await clientsOf({ url: house.url, databaseUrl: standby.url }).found(saves.map(([id]) => id))
     const there = new Set(found.runs.map((r) => r.id))
     const lost = runs.filter((id) => !there.has(id))
-    // What was saved after the loss began with what the standby had.
+    // Saves after the loss start from what the standby had.
     for (const [id, { revision }] of saves)
       for (let one = revision; one > (had.get(id) ?? 0); one--) lost.push(`${id} ${one}`)
     return {

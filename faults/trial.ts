@@ -5,16 +5,16 @@ import { Load } from './load.ts'
 /** Something that happens to an Esfuerzo under load. */
 export interface Blow {
   name: string
-  /** @returns milliseconds until what was struck is back */
+  /** @returns milliseconds until it works again */
   strike: () => Promise<number>
 }
 
-/** What a trial came to. */
+/** The result of a trial. */
 export interface Outcome {
-  /** What differs between what clients were told and what there is; nothing where all is well. */
+  /** Differences between what clients were told and what is stored; empty if all is well. */
   differences: string[]
   counts: Book['counts']
-  /** Of each kind of blow, in milliseconds: until what was struck was back, and the longest that nothing was acknowledged meanwhile. */
+  /** For each kind of fault, in milliseconds: until it worked again, and the longest time without an acknowledgment. */
   back: Map<string, number[]>
   pauses: Map<string, number[]>
 }
@@ -27,15 +27,15 @@ export interface Plan {
   blows: readonly Blow[]
   /** Between two blows at most, in milliseconds. */
   gap: number
-  /** Between two runs through one link, in milliseconds; 60 where nothing is said. In ten minutes a link takes 600. */
+  /** Milliseconds between two runs through one link; 60 by default. In ten minutes a link accepts 600. */
   between?: number
-  /** In place of what the clients' pages come from: what stands before it. */
+  /** Replaces where the clients' pages come from: a proxy in front of it. */
   through?: string
 }
 
 let settled = 0
 
-/** Strikes under load, and holds what clients were told against what there is in the end. */
+/** Runs faults under load, then compares what clients were told with what is stored. */
 export async function trial(
   clients: Clients,
   { savers, senders, blows, gap, between = 60, through = clients.url }: Plan,

@@ -9,11 +9,11 @@ import { trial, type Blow, type Outcome } from './trial.ts'
 
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** How long a trouble lasts, in milliseconds; after it is over it is seen how soon all is well. */
+/** How long a fault lasts, in milliseconds; after that the recovery is timed. */
 const lasts = 12_000
 
 let asked = 0
-/** Until somebody new can sign in, save and hand out: what `/healthz` remembers of a full disk for a minute is not waited for. */
+/** Until a new teacher can sign in, save and send home: `/healthz` remembers a full disk for a minute, which is not waited for. */
 async function worksAgain(house: House): Promise<void> {
   for (;;) {
     try {
@@ -25,7 +25,7 @@ async function worksAgain(house: House): Promise<void> {
   }
 }
 
-/** Something that goes on for a while. @returns milliseconds from its end until all works again */
+/** A fault with a duration. @returns milliseconds from its end until everything works */
 const during = (name: string, house: House, begin: () => void, end: () => void | Promise<void>): Blow => ({
   name,
   strike: async () => {
@@ -38,7 +38,7 @@ const during = (name: string, house: House, begin: () => void, end: () => void |
   },
 })
 
-/** The database stands still: it neither answers nor hangs up. */
+/** The database is frozen: it neither answers nor hangs up. */
 export const frozen = (house: House): Blow =>
   during(
     'the database frozen for 12 s',
@@ -59,7 +59,7 @@ async function withHouse(ground: Parameters<typeof openHouse>[0], work: (house: 
   }
 }
 
-/** A disk of its own, so small that it can be filled: it takes root to make one. @returns undefined where that may not be */
+/** A disk of its own, small enough to fill; creating it takes root. @returns undefined if that is not possible */
 function smallDisk(): { folder: string; fill: () => void; empty: () => void; close: () => void } | undefined {
   const folder = join(root, '.cache', 'faults-disk')
   const filling = join(folder, 'filling')
@@ -87,7 +87,7 @@ function smallDisk(): { folder: string; fill: () => void; empty: () => void; clo
   }
 }
 
-/** Twice no room to write. @returns undefined where no disk may be made */
+/** The disk is full, twice. @returns undefined if no disk can be created */
 export async function fullDisk(): Promise<Outcome | undefined> {
   const disk = smallDisk()
   if (!disk) return undefined

@@ -18,24 +18,24 @@ const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(reso
 /** What an update from a release came to. */
 export interface Upgrade {
   release: Release
-  /** Milliseconds in which nobody answered while one server was ended and the next started; of those, what the new one took to start. */
+  /** Milliseconds without any answer while one server stopped and the next started; of those, the new one's start. */
   down: number
   start: number
   /** Requests that opened what had been there. */
   opened: number
-  /** Milliseconds in which nothing was acknowledged while the new release came up beside the old one. */
+  /** Milliseconds without an acknowledgment while the new release started beside the old one. */
   pause: number
   acknowledged: number
-  /** Saves and runs that the old release answered 500 meanwhile, which none after it can mend; they are tried again. */
+  /** Saves and runs that the old release answered with 500 meanwhile. No later release can mend that; they are retried. */
   faulted: number
-  /** What went wrong; nothing where all is well. */
+  /** What went wrong; empty if all is well. */
   wrong: string[]
 }
 
 /** Tables of which servers tidy rows away, or that say how far the database is. */
 const others = ['sign_ins', 'limits', 'knex_migrations', 'knex_migrations_lock']
 
-/** What the rows of the release are held against: all of its columns, but what is made anew of runs' documents since pupils came. */
+/** The columns compared with the old release's rows: all, except those recomputed from runs since pupils exist. */
 function keptColumns(columns: Record<string, string[]>, { schema }: Release): Record<string, string[]> {
   const kept = { ...columns }
   if (kept.runs) kept.runs = kept.runs.filter((column) => column !== 'has_rows')
@@ -75,7 +75,7 @@ export async function upgradeFrom(release: Release): Promise<Upgrade> {
   })
   try {
     await cluster.create('alone')
-    // Its demo, by itself: there is none where anybody from outside is let in.
+    // Its demo, added separately: there is none if outside connections are possible.
     const filling = await serving('alone').start('old', release, { DEMO: 'true', PUBLIC_ORIGIN: undefined })
     await filling.stop()
     await cluster.create('beside', 'alone')
@@ -98,7 +98,7 @@ interface Serving {
   ) => ReturnType<typeof startServer>
 }
 
-/** The old server ended, the new one started in its place: every row is held against what it was, and everything is opened. */
+/** Stops the old server and starts the new one: every row is compared, and everything is opened. */
 async function oneAfterTheOther(
   release: Release,
   { url, databaseUrl, start }: Serving,
@@ -131,7 +131,7 @@ interface Client {
   sender: Sender
 }
 
-/** Both releases on one database: pages of the old one go on with it, pages of the new one begin with the other. */
+/** Both releases on one database: pages of the old one continue with it, pages of the new one start with the other. */
 async function sideBySide(
   release: Release,
   { url, databaseUrl, start }: Serving,
@@ -164,7 +164,7 @@ async function sideBySide(
   )
   await pause(3000)
 
-  // What the new release writes, the one before reads; what the old one wrote, ours reads.
+  // The old release reads what the new one writes, and ours reads what the old one wrote.
   for (const { saver } of newClients) {
     const answer = await fetch(`${url.old}/api/workouts/${saver.id}`, { headers: { cookie: saver.cookie } })
     if (!answer.ok) wrong.push(`what the new release saved was answered ${answer.status} by the old one`)
@@ -192,7 +192,7 @@ async function sideBySide(
   }
 }
 
-/** Teachers' pages of the old release, as it gives and takes documents: sessions of its demo, sent out, with a run that came back to one. */
+/** Teachers' pages of the old release with its documents: sessions of its demo, sent home, with a run for one. */
 async function settledAsBefore(url: string, many: number): Promise<Client[]> {
   const ask = asker(url)
   const { cookie } = await ask('/api/session', 'POST', demoSignIn)

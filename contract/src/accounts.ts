@@ -4,9 +4,9 @@ import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, tokenSchema } from './fields.ts'
 
-/** 10 characters at least, after NIST SP 800-63B's advice to ask for length and nothing else. */
+/** At least 10 characters: NIST SP 800-63B asks for length and nothing else. */
 const newPassword = z.string().min(10).max(200)
-/** An address as it is typed at the sign-in: what is none goes with no account, and is not told apart. */
+/** An address as typed at sign-in: an invalid one belongs to no account and gets the same answer. */
 const signInName = z
   .string()
   .min(1)
@@ -25,7 +25,7 @@ export type Teacher = z.infer<typeof teacherSchema>
 
 const settingsField = documentField(settingsDocument)
 
-/** `demo`: the message lies in the outbox, where it can be looked at. */
+/** `demo`: the message is in the outbox, where it can be read. */
 const messageSent = z.strictObject({ demo: z.boolean() })
 
 /** Signing in and up, passwords, settings, taking everything along and taking it away. */
@@ -37,7 +37,7 @@ export const accountEndpoints = {
     body: z.strictObject({ email: signInName, password: z.string().min(1).max(200) }),
     answer: teacherSchema,
   }),
-  /** What a mailed link to sign in leads to: signs in, once. */
+  /** What a mailed sign-in link does: signs in, once. */
   signInByLink: endpoint({
     method: 'POST',
     path: '/api/session/link',
@@ -57,7 +57,7 @@ export const accountEndpoints = {
   }),
   /** Ends every sign-in of the teacher, on this device too. */
   signOutEverywhere: endpoint({ method: 'DELETE', path: '/api/sessions', access: 'teacher', answer: none }),
-  /** Sends a message with a link that goes on from there. The answer is the same whether an account exists or not. */
+  /** Sends a message with a link to continue. The answer is the same whether an account exists or not. */
   signUp: endpoint({
     method: 'POST',
     path: '/api/accounts',
@@ -65,7 +65,7 @@ export const accountEndpoints = {
     body: z.strictObject({ name: personName, email: emailSchema, zone: zoneSchema }),
     answer: messageSent,
   }),
-  /** Sends a message with a link to a new password, where there is an account; the answer never tells. */
+  /** Sends a link for a new password if the account exists; the answer never tells. */
   forgotPassword: endpoint({
     method: 'POST',
     path: '/api/password/forgotten',
@@ -73,7 +73,7 @@ export const accountEndpoints = {
     body: z.strictObject({ email: emailSchema }),
     answer: messageSent,
   }),
-  /** What such a link leads to: sets the password, makes the account where it is new, and signs in. */
+  /** What such a link does: sets the password, creates the account if it is new, and signs in. */
   choosePassword: endpoint({
     method: 'POST',
     path: '/api/password/chosen',
@@ -99,7 +99,7 @@ export const accountEndpoints = {
   /** A zip of open files; answered with the file itself. */
   exportAll: endpoint({ method: 'GET', path: '/api/export', access: 'teacher', answer: z.unknown() }),
   readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsField }),
-  /** Changes what is sent; what is left out stays. */
+  /** Changes the fields that are sent; the others stay. */
   saveSettings: endpoint({
     method: 'PUT',
     path: '/api/settings',

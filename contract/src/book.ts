@@ -4,7 +4,7 @@ import { resultKinds } from '@esfuerzo/core/run'
 import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema } from './fields.ts'
 
-/** Where a value of the class book stands, within one session sent home. */
+/** The place of a value in the class book, within one session sent home. */
 const placeFields = {
   what: z.enum(resultKinds),
   block: idSchema.optional(),
@@ -18,11 +18,11 @@ export const bookEntrySchema = z.strictObject({
   ...placeFields,
   id: z.uuid(),
   pupil: z.uuid(),
-  /** Null where one was taken away: missing, not zero. */
+  /** Null if the value was removed: missing, not zero. */
   value: z.number().nullable(),
   at: momentSchema,
   source: z.enum(['run', 'typed', 'imported']),
-  /** Of what came with a run. */
+  /** For values that came with a run. */
   run: z.uuid().optional(),
   seconds: z.number().optional(),
   kg: z.number().optional(),
@@ -45,7 +45,7 @@ const bookColumnSchema = z.strictObject({
   version: z.string().optional(),
 })
 
-/** A run that no pupil has: of somebody who gave no code. */
+/** A run without a pupil: no code was given. */
 const looseRunSchema = z.strictObject({
   publicationId: z.uuid(),
   id: z.uuid(),
@@ -70,7 +70,7 @@ export type SentSession = z.infer<typeof sentSessionSchema>
 const testSchema = z.strictObject({
   test: z.string(),
   unit: z.enum(units),
-  /** How it was set up, where that was said, and when in the lesson: another one is another test. */
+  /** How it was set up, if known, and when in the lesson: otherwise it is a different test. */
   setUp: z.string().optional(),
   moment: z.string(),
   days: z.array(
@@ -94,17 +94,17 @@ const testSchema = z.strictObject({
 })
 export type TestOverDates = z.infer<typeof testSchema>
 
-/** So many cells can be written at once: about half of what a request may hold. A page sends more in turns. */
+/** Most cells in one write: about half of what a request may hold. A page sends more in turns. */
 export const mostCells = 1000
 
 const cellSchema = z.strictObject({
   ...placeFields,
-  /** Made on the page, so that what is sent twice is stored once. */
+  /** Created by the page, so that a write sent twice is stored once. */
   id: z.uuid(),
   pupil: z.uuid(),
-  /** One that its column cannot have is answered by itself, so that it holds up no other. */
+  /** A value its column can't hold gets its own answer and doesn't block the others. */
   value: z.number().min(-1e9).max(1e9).nullable(),
-  /** The entry that stood there when it was typed; null where none did. */
+  /** The entry that was there when it was typed; null if there was none. */
   was: z.uuid().nullable(),
   source: z.enum(['typed', 'imported']),
 })
@@ -120,7 +120,7 @@ const refusedCellSchema = z.strictObject({
 })
 export type RefusedCell = z.infer<typeof refusedCellSchema>
 
-/** What a class did. */
+/** The results of a class. */
 export const bookEndpoints = {
   listSentSessions: endpoint({
     method: 'GET',
@@ -144,12 +144,12 @@ export const bookEndpoints = {
     answer: z.strictObject({
       columns: z.array(bookColumnSchema),
       entries: z.array(bookEntrySchema),
-      /** The same places of the same session, as it was sent home before. */
+      /** The same places in the same session as it was sent home earlier. */
       earlier: z.array(bookEntrySchema),
       loose: z.array(looseRunSchema),
     }),
   }),
-  /** Writes every cell that can be written; the others come back, each with what is in the way. */
+  /** Writes every cell that can be written; the others are returned, each with its reason. */
   writeBook: endpoint({
     method: 'PUT',
     path: '/api/classes/:id/results/:publication',
@@ -157,15 +157,15 @@ export const bookEndpoints = {
     params: idParams.extend({ publication: z.uuid() }),
     body: z.strictObject({ cells: z.array(cellSchema).min(1).max(mostCells) }),
     answer: z.strictObject({
-      /** What stands in the others: as written now, or by whoever wrote the same. */
+      /** What these cells hold: as written now, or as somebody else wrote the same. */
       written: z.array(bookEntrySchema),
-      /** Somebody else wrote meanwhile: what was sent, and what stands; null where it was taken away. */
+      /** Somebody else wrote meanwhile: the value sent and the stored one; null if it was removed. */
       differing: z.array(z.strictObject({ id: z.uuid(), now: bookEntrySchema.nullable() })),
-      /** Those that can never be written as they are; all others are. */
+      /** Cells that can never be written this way; all others are written. */
       refused: z.array(refusedCellSchema),
     }),
   }),
-  /** A run that came with a wrong code, or with none, to whom it belongs. */
+  /** Gives a run with a wrong code or none to a pupil. */
   moveRun: endpoint({
     method: 'PUT',
     path: '/api/publications/:id/runs/:run/pupil',

@@ -1,11 +1,11 @@
 import { type Problem } from '@esfuerzo/core'
 import type { ErrorCode } from './problemDocument.ts'
 
-/** Something a call came back with instead of its answer; `offline` where nothing came back at all. */
+/** What a call failed with; `offline` if there was no response. */
 export class CallError extends Error {
   readonly code: ErrorCode | 'offline'
   readonly problems: readonly Problem[]
-  /** The request, as the server's log has it; undefined where it never came there. */
+  /** The request's id in the server's log; undefined if it never arrived. */
   readonly instance: string | undefined
 
   constructor(

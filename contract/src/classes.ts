@@ -5,7 +5,7 @@ import { endpoint, none } from './endpoint.ts'
 import { idParams, momentSchema } from './fields.ts'
 import { papers } from './papers.ts'
 
-/** A class by its name and grades, and until when it keeps results; nothing of a child is in it. */
+/** A class: name, grades, and how long it keeps results. It holds nothing about a child. */
 const classFields = z.strictObject({
   name: lineSchema.min(1),
   grades: z
@@ -15,22 +15,22 @@ const classFields = z.strictObject({
     .refine((grades) => grades.every((g, i) => i === 0 || g > grades[i - 1]!), { error: rule('gradesRising') }),
   /** The school year's last day; the usual one where left out. */
   yearEnds: daySchema.optional(),
-  /** Months past it for which results are kept; none where left out. */
+  /** Months after the end of the year for which results are kept; none by default. */
   keepMonths: keepMonthsSchema.optional(),
-  /** Its own pace, where that counts; null where the usual one does. */
+  /** Its own pace, if it is used; null for the usual one. */
   pace: paceSchema.nullable().optional(),
 })
 export const classSchema = classFields.required().extend({ id: z.uuid(), pupils: z.int() })
 export type SchoolClass = z.infer<typeof classSchema>
 
-/** What a teacher notes of a pupil: a family may ask to read it. */
+/** A teacher's note about a pupil: a family may ask to read it. */
 const pupilNoteSchema = paragraphSchema
 
 export const pupilSchema = z.strictObject({
   id: z.uuid(),
   alias: aliasSchema,
   note: pupilNoteSchema,
-  /** Results of its own, of whatever session. */
+  /** Its results in all sessions. */
   results: z.int(),
 })
 export type Pupil = z.infer<typeof pupilSchema>
@@ -54,7 +54,7 @@ const aliases = z.array(aliasSchema).min(1).max(pupilRoom)
 
 /** The classes a teacher hands sessions out to. */
 export const classEndpoints = {
-  /** How long it takes beside what is usual, from its own runs; null where too few children say it. */
+  /** Its pace beside the usual one, from its own runs; null with too few children. */
   readPace: endpoint({
     method: 'GET',
     path: '/api/classes/:id/pace',
@@ -76,7 +76,7 @@ export const classEndpoints = {
     access: 'teacher',
     answer: z.strictObject({
       classes: z.array(classSchema),
-      /** Those that were taken away and are not gone yet. */
+      /** Deleted ones that can still be restored. */
       removed: z.array(removedClassSchema),
     }),
   }),
@@ -87,7 +87,7 @@ export const classEndpoints = {
     body: classFields,
     answer: classSchema,
   }),
-  /** Changes what is sent and nothing else: another tab may have changed the rest meanwhile. */
+  /** Changes only the fields that are sent: another tab may have changed the rest. */
   saveClass: endpoint({
     method: 'PUT',
     path: '/api/classes/:id',
@@ -110,7 +110,7 @@ export const classEndpoints = {
     params: idParams,
     answer: classSchema,
   }),
-  /** A class with its pupils, by alias, and those that were taken away and are not gone yet. */
+  /** A class with its pupils by alias, and deleted ones that can still be restored. */
   readClass: endpoint({
     method: 'GET',
     path: '/api/classes/:id',
@@ -122,7 +122,7 @@ export const classEndpoints = {
       removed: z.array(removedPupilSchema),
     }),
   }),
-  /** All of them or none. */
+  /** Adds all of them or none. */
   addPupils: endpoint({
     method: 'POST',
     path: '/api/classes/:id/pupils',
@@ -148,7 +148,7 @@ export const classEndpoints = {
     }),
     answer: z.unknown(),
   }),
-  /** Another alias or note; into another class, with its results. What is not sent stays. */
+  /** Another alias, note or class; results move along. Fields that are not sent stay. */
   savePupil: endpoint({
     method: 'PUT',
     path: '/api/pupils/:id',
@@ -157,7 +157,7 @@ export const classEndpoints = {
     body: z.strictObject({ alias: aliasSchema, note: pupilNoteSchema, classId: z.uuid() }).partial(),
     answer: pupilSchema,
   }),
-  /** Another code; the one before opens nothing from then on, nor does a device that gave it. */
+  /** A new code; the old one and the devices that used it stop working. */
   renewCode: endpoint({
     method: 'POST',
     path: '/api/pupils/:id/code',
@@ -187,7 +187,7 @@ export const classEndpoints = {
     params: idParams,
     answer: none,
   }),
-  /** All that is kept of one pupil, for its family. */
+  /** All data kept of one pupil, for the family. */
   exportPupil: endpoint({
     method: 'GET',
     path: '/api/pupils/:id/file',

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 
-/** Who may call: anyone, a signed-in teacher (for what is hers), or whoever holds a family token. */
+/** Who may call: anyone, a signed-in teacher (about her own data), or the holder of a family token. */
 export type Access = 'anyone' | 'teacher' | 'family'
 
-/** One route: where, who, what goes in and what comes out. The server's handlers and the client are made from it. */
+/** One route: path, access, request and response. The server's handlers and the client are made from it. */
 export interface Endpoint {
   method: 'GET' | 'POST' | 'PUT' | 'DELETE'
   /** With `:name` for each param. */
@@ -15,7 +15,7 @@ export interface Endpoint {
   answer: z.ZodType
 }
 
-/** Nothing where something could be. */
+/** Empty if there is nothing. */
 export const none = z.strictObject({})
 
 /**

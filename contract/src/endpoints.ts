@@ -43,7 +43,7 @@ const ownEndpoints = {
   }),
 }
 
-// Written out: what the compiler would infer is longer than it writes into a declaration.
+// Written out: the inferred type is longer than the compiler writes into a declaration.
 export type Endpoints = typeof accountEndpoints &
   typeof sessionEndpoints &
   typeof shelfEndpoints &

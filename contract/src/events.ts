@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { endpoint } from './endpoint.ts'
 
-/** What is written down of an account: who came in, what went out, what was taken away. */
+/** Account activity: sign-ins, what was sent, what was deleted. */
 export const eventKinds = [
   'signed-in',
   'signed-in-by-link',
@@ -29,12 +29,12 @@ const eventSchema = z.object({
   at: z.iso.datetime(),
   /** One of the kinds; of a later release's one more than a page has words for. */
   kind: z.string().max(40),
-  /** Of the session it was done with, while there is one. */
+  /** The session it was about, while it exists. */
   title: z.string().optional(),
 })
 export type LoggedEvent = z.infer<typeof eventSchema>
 
-/** So many are shown. */
+/** Number of entries shown. */
 export const mostEvents = 100
 
 export const eventEndpoints = {

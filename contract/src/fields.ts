@@ -10,5 +10,5 @@ export const sha256Schema = z.string().regex(/^[0-9a-f]{64}$/, rule('hash'))
 /** As large as the database's own. */
 export const revisionSchema = z.int().min(1).max(2_147_483_646)
 export const momentSchema = z.iso.datetime()
-/** An address as it is typed: spaces around it are nobody's mistake. */
+/** An address as typed: spaces around it are ignored. */
 export const emailSchema = z.string().trim().pipe(z.email().max(254))

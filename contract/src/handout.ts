@@ -7,7 +7,7 @@ import { papers } from './papers.ts'
 /** What can be put on paper. */
 export const sheetKinds = ['session', 'poster', 'stations', 'coin', 'cards', 'results', 'fetch', 'care'] as const
 export type SheetKind = (typeof sheetKinds)[number]
-/** What a teacher prints for herself besides: what is worth a look. Families never see it. */
+/** A sheet for the teacher alone: the checks. Families never see it. */
 export const teacherSheetKinds = [...sheetKinds, 'look'] as const
 export type TeacherSheetKind = (typeof teacherSheetKinds)[number]
 
@@ -26,7 +26,7 @@ const daySchema = z.iso.date()
 
 /** A session on paper, in a calendar, in a message. */
 export const handoutEndpoints = {
-  /** A PDF of a session as it is now. */
+  /** A PDF of the current session. */
   sheet: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/sheets/:kind',

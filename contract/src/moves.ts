@@ -6,17 +6,17 @@ import { momentSchema } from './fields.ts'
 
 const moveParams = z.strictObject({ id: idSchema })
 
-/** When a move was last in a session that was sent home. */
+/** When an exercise was last in a session that was sent home. */
 export const usedMoveSchema = z.strictObject({ move: idSchema, last: momentSchema })
 export type UsedMove = z.infer<typeof usedMoveSchema>
 
-/** Moves with the count of their saves, by id. */
+/** Exercises with their number of saves, by id. */
 const ownMoves = z.strictObject({
   moves: z.array(ownMoveSchema).max(mostOwnMoves),
   revisions: z.record(idSchema, z.int()),
 })
 
-/** A teacher's own moves, and which moves she used lately. */
+/** A teacher's own exercises, and which exercises she used lately. */
 export const moveEndpoints = {
   listOwnMoves: endpoint({
     method: 'GET',

@@ -16,9 +16,9 @@ export type Message = z.infer<typeof messageSchema>
 /** What opens it: printed where the server is started. */
 const keyQuery = z.strictObject({ key: z.string().max(40).default('') })
 
-/** The stand-in for a post office: what would have been sent. There only in the demo. */
+/** A stand-in for a mail server: what would have been sent. Demo only. */
 export const outboxEndpoints = {
-  /** The messages that would have been sent; there only in the demo, for whoever has its key. */
+  /** The messages that would have been sent; demo only, for the holder of its key. */
   listOutbox: endpoint({
     method: 'GET',
     path: '/api/outbox',
@@ -26,7 +26,7 @@ export const outboxEndpoints = {
     query: keyQuery,
     answer: z.strictObject({ messages: z.array(messageSchema) }),
   }),
-  /** One of them as it lies there: an .eml file (RFC 5322). */
+  /** One message as an .eml file (RFC 5322). */
   readMessage: endpoint({
     method: 'GET',
     path: '/api/outbox/:file',

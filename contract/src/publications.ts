@@ -14,7 +14,7 @@ export const publicationInfoSchema = z.strictObject({
   createdAt: momentSchema,
   endsAt: momentSchema,
   endedAt: momentSchema.nullable(),
-  /** The class it is for; null where it is for all. */
+  /** The class it is for; null for everyone. */
   classId: z.uuid().nullable(),
   runs: z.int(),
 })
@@ -28,7 +28,7 @@ export const runSummarySchema = z.strictObject({
   title: lineSchema,
   letter: z.string(),
   groupName: lineSchema,
-  /** Of the pupil whose it is; null where nobody said. */
+  /** The pupil it belongs to; null if nobody said. */
   alias: z.string().nullable(),
   run: documentField(runDocument),
   /** Names for what results belong to: stations, and blocks without. */
@@ -42,7 +42,7 @@ const pageMarkSchema = z
   .max(80)
   .refine((mark) => z.tuple([momentSchema, z.uuid()]).safeParse(mark.split('~')).success, rule('markOfAPage'))
 
-/** What is sent out, and what comes back. */
+/** What is sent home, and its results. */
 export const publicationEndpoints = {
   publishSession: endpoint({
     method: 'POST',
@@ -69,11 +69,11 @@ export const publicationEndpoints = {
     path: '/api/publications/:id/end',
     access: 'teacher',
     params: idParams,
-    /** `misused`: nothing more is taken, not even runs that ended before. */
+    /** `misused`: nothing more is accepted, not even runs that ended before. */
     body: z.strictObject({ misused: z.boolean().optional() }),
     answer: publicationInfoSchema,
   }),
-  /** The session as it was sent out last, to see what has changed since. */
+  /** The session as it was last sent, to compare with. */
   lastSent: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/last-sent',
@@ -81,13 +81,13 @@ export const publicationEndpoints = {
     params: idParams,
     answer: z.strictObject({ document: documentField(sessionDocument).nullable() }),
   }),
-  /** How a session went in its last times, lane by lane, the latest first: what the next one is made from. Nobody is in it. */
+  /** How a session went the last times, lane by lane, the latest first: the basis of the next one. It names no child. */
   readCameBack: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/came-back',
     access: 'teacher',
     params: idParams,
-    /** Of one class only; all that came back where left out. */
+    /** Of one class only; by default of everyone. */
     query: z.strictObject({ class: z.uuid().optional() }),
     answer: z.strictObject({
       times: z.array(
@@ -95,7 +95,7 @@ export const publicationEndpoints = {
       ),
       /** The classes that did it, the one that did it last first. */
       classes: z.array(z.strictObject({ id: z.uuid(), name: z.string() })),
-      /** Somebody of no class did it too. */
+      /** Children without a class did it too. */
       others: z.boolean(),
     }),
   }),
@@ -103,7 +103,7 @@ export const publicationEndpoints = {
     method: 'GET',
     path: '/api/runs',
     access: 'teacher',
-    /** `before`: what the page before gave as its `next`. */
+    /** `before`: the `next` of the previous page. */
     query: z.strictObject({ workout: z.uuid().optional(), before: pageMarkSchema.optional() }),
     answer: z.strictObject({
       runs: z.array(runSummarySchema),
@@ -141,7 +141,7 @@ export const publicationEndpoints = {
       grades: z.array(z.int()).optional(),
       /** Whether the teacher has given out codes. */
       codes: z.boolean(),
-      /** Until which day what is sent is kept; until the teacher deletes it where left out. */
+      /** Until which day results are kept; by default until the teacher deletes them. */
       keptUntil: daySchema.optional(),
     }),
   }),
@@ -166,7 +166,7 @@ export const publicationEndpoints = {
     body: documentField(runDocument),
     answer: z.strictObject({ id: z.uuid() }),
   }),
-  /** The address is the content's own hash: whoever has it has the session already. */
+  /** The address is the content's own hash: whoever knows it has the session already. */
   snapshot: endpoint({
     method: 'GET',
     path: '/snapshots/:sha256',

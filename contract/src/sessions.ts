@@ -11,7 +11,7 @@ export const sessionSummarySchema = z.strictObject({
   groups: z.array(z.strictObject({ letter: z.string(), name: lineSchema })),
   revision: z.int(),
   updatedAt: momentSchema,
-  /** Of the newest link, where there is one. */
+  /** Of the newest link, if there is one. */
   sentAt: momentSchema.nullable(),
   runs: z.int(),
 })
@@ -38,9 +38,9 @@ export const keptRevisionSchema = z.strictObject({
 })
 export type KeptRevision = z.infer<typeof keptRevisionSchema>
 
-/** So long may the text be that a session is begun from (ours). */
+/** Longest text that a session may be created from (ours). */
 export const longestOriginal = 100_000
-/** How a session came: the text it was begun from, as it was. */
+/** The original text a session was created from. */
 export const originalSchema = z.strictObject({
   text: z.string().min(1).max(longestOriginal),
   at: momentSchema,
@@ -64,7 +64,7 @@ export const sessionEndpoints = {
     access: 'teacher',
     body: z.strictObject({
       document: sessionField,
-      /** The text it is begun from, where it is begun from one. */
+      /** The text it is created from, if any. */
       original: originalSchema.shape.text.optional(),
     }),
     answer: saved,
@@ -76,7 +76,7 @@ export const sessionEndpoints = {
     params: idParams,
     answer: saved.extend({ document: sessionField }),
   }),
-  /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
+  /** `revision` is the one the change started from; a newer one is a conflict, and nothing changes. */
   saveSession: endpoint({
     method: 'PUT',
     path: '/api/workouts/:id',
@@ -105,7 +105,7 @@ export const sessionEndpoints = {
     access: 'teacher',
     answer: z.strictObject({ workouts: z.array(removedSessionSchema) }),
   }),
-  /** Takes a session out of the bin for good, with its links and what came back. */
+  /** Deletes a session from the trash permanently, with its links and results. */
   deleteSession: endpoint({
     method: 'DELETE',
     path: '/api/bin/:id',
@@ -120,7 +120,7 @@ export const sessionEndpoints = {
     params: idParams,
     answer: z.strictObject({ versions: z.array(keptRevisionSchema) }),
   }),
-  /** Closes the state the session is in, so that the next save begins another; a name keeps it for good. */
+  /** Closes the current revision, so that the next save starts another; a named one is kept. */
   keepRevision: endpoint({
     method: 'POST',
     path: '/api/workouts/:id/versions',
@@ -136,7 +136,7 @@ export const sessionEndpoints = {
     params: z.strictObject({ id: z.uuid(), version: z.uuid() }),
     answer: keptRevisionSchema.extend({ document: sessionField }),
   }),
-  /** An empty name takes it away. */
+  /** An empty name removes it. */
   nameRevision: endpoint({
     method: 'PUT',
     path: '/api/workouts/:id/versions/:version',
@@ -145,7 +145,7 @@ export const sessionEndpoints = {
     body: z.strictObject({ name: lineSchema }),
     answer: keptRevisionSchema,
   }),
-  /** How a session came; null where it was not begun from a text, or that was thrown away. */
+  /** The original text; null if the session was not created from one, or it was deleted. */
   readOriginal: endpoint({
     method: 'GET',
     path: '/api/workouts/:id/original',
@@ -169,7 +169,7 @@ export const sessionEndpoints = {
     body: z.strictObject({ email: emailSchema.optional() }),
     answer: z.strictObject({ token: z.string(), endsAt: momentSchema }),
   }),
-  /** Any teacher who has the link may look at it and take it over. */
+  /** Any teacher with the link may look at it and add it to her sessions. */
   readCopy: endpoint({
     method: 'GET',
     path: '/api/copies/:token',

@@ -16,7 +16,7 @@ export const termSummarySchema = z.strictObject({
 })
 export type TermSummary = z.infer<typeof termSummarySchema>
 
-/** What came back of a place: homes, each counted once, of a class of so many where that is known. */
+/** Results for a day: homes, each counted once, of a class's size if known. */
 export const doneSchema = z.strictObject({
   place: z.string(),
   homes: z.int(),
@@ -26,7 +26,7 @@ export type Done = z.infer<typeof doneSchema>
 const termField = documentField(termDocument)
 const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
 
-/** A teacher's terms: saved over revisions, what came back of them, and the address a calendar asks. */
+/** A teacher's terms: saved over revisions, their results, and their calendar address. */
 export const termEndpoints = {
   listTerms: endpoint({
     method: 'GET',
@@ -52,7 +52,7 @@ export const termEndpoints = {
     params: idParams,
     answer: saved.extend({ document: termField }),
   }),
-  /** `revision` is the one the change started from; another saved since is a conflict, and nothing is changed. */
+  /** `revision` is the one the change started from; a newer one is a conflict, and nothing changes. */
   saveTerm: endpoint({
     method: 'PUT',
     path: '/api/terms/:id',
@@ -75,7 +75,7 @@ export const termEndpoints = {
     params: idParams,
     answer: none,
   }),
-  /** Closes the state the term is in, so that the next save begins another. */
+  /** Closes the current revision, so that the next save starts another. */
   keepTermRevision: endpoint({
     method: 'POST',
     path: '/api/terms/:id/versions',
@@ -83,7 +83,7 @@ export const termEndpoints = {
     params: idParams,
     answer: none,
   }),
-  /** Share of homes: what came back of each place from its day on, until the session comes again or a fortnight is over. */
+  /** Share of homes: results for each day until the session comes again or two weeks have passed. */
   readDone: endpoint({
     method: 'GET',
     path: '/api/terms/:id/done',
@@ -91,7 +91,7 @@ export const termEndpoints = {
     params: idParams,
     answer: z.strictObject({
       done: z.array(doneSchema).max(termLimits.places),
-      /** Children of the term's class; null where it has none. */
+      /** Children of the term's class; null without a class. */
       children: z.int().nullable(),
     }),
   }),
@@ -103,7 +103,7 @@ export const termEndpoints = {
     params: idParams,
     answer: z.unknown(),
   }),
-  /** The address a calendar asks, where there is one. */
+  /** The calendar address, if there is one. */
   readTermLink: endpoint({
     method: 'GET',
     path: '/api/terms/:id/link',
@@ -111,7 +111,7 @@ export const termEndpoints = {
     params: idParams,
     answer: z.strictObject({ link: z.strictObject({ token: tokenSchema, madeAt: momentSchema }).nullable() }),
   }),
-  /** Makes that address, or gives the one there is. */
+  /** Creates that address, or returns the existing one. */
   makeTermLink: endpoint({
     method: 'POST',
     path: '/api/terms/:id/link',
@@ -119,7 +119,7 @@ export const termEndpoints = {
     params: idParams,
     answer: z.strictObject({ link: z.strictObject({ token: tokenSchema, madeAt: momentSchema }) }),
   }),
-  /** Ends it: nothing is shown behind it any more, and the next one is another. */
+  /** Ends it: it shows nothing any more, and the next one is different. */
   endTermLink: endpoint({
     method: 'DELETE',
     path: '/api/terms/:id/link',
@@ -146,7 +146,7 @@ export const termEndpoints = {
     body: handoutEndpoints.messageFamilies.body,
     answer: none,
   }),
-  /** What is behind it: the days of a term with the names of their sessions, and nobody's. */
+  /** What it shows: the days of a term with their sessions' names, and no names of people. */
   subscribedTerm: endpoint({
     method: 'GET',
     path: '/api/go/:token/calendar',

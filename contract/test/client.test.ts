@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { callCode, CallError, createClient, endpoints, errorStatus } from '../src/index.ts'
 
-/** A client whose server answers as told, with the requests it was sent. */
+/** A client with a scripted server, and the requests it sent. */
 function clientThat(answers: () => Response | Promise<Response>) {
   const sent: [url: string, init: RequestInit | undefined][] = []
   const client = createClient((url, init) => {

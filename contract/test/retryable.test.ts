@@ -3,7 +3,7 @@ import { errorStatus, retryable, type ErrorCode } from '@esfuerzo/contract'
 
 it('a request is tried again where the server is away, busy or renewed, and nowhere else', () => {
   const codes = Object.keys(errorStatus) as ErrorCode[]
-  // What a later try may find otherwise, by the meaning of its status (RFC 9110, 15.6; RFC 6585, 4), and nothing of a page's own making.
+  // What a later try may find otherwise, by the meaning of its status (RFC 9110, 15.6; RFC 6585, 4), and no codes a page makes itself.
   const byStatus = codes.filter(
     (code) => errorStatus[code] >= 500 || code === 'too-many-tries' || code === 'newer-document',
   )

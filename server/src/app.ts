@@ -59,18 +59,18 @@ export interface AppParts {
   post: Post
   /** Where messages can be looked at; in the demo only. */
   outbox?: Outbox | undefined
-  /** What is done once the answer is out. */
+  /** Runs work after the response is sent. */
   afterwards: Afterwards
-  /** What is deleted for good is written down. */
+  /** Records permanent deletions. */
   deletions: Deletions
-  /** What is deleted is heard of. */
+  /** Receives notices of deletions. */
   gone: Gone
   /** Where long work is done. */
   jobPool: JobPool
   /** Writes what runs brought, after them. */
   resultWriter: ResultWriter
   limits?: Limits
-  /** What is counted and timed. */
+  /** Counters and timers. */
   metrics?: Metrics
   /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
   pages?: string
@@ -82,7 +82,7 @@ const permissions =
 
 const week = 7 * 24 * 60 * 60 * 1000
 
-/** The server as an Express application. It keeps nothing of its own that another beside it would need. */
+/** The server as an Express application. It keeps no state that another server would need. */
 // oxlint-disable-next-line max-lines-per-function -- the parts of the server put together in order, one after the other
 export function createApp({
   config,
@@ -134,7 +134,7 @@ export function createApp({
   )
   app.use((req, res, next) => {
     res.set('Permissions-Policy', permissions)
-    // Nothing that is answered from the database is kept anywhere on the way; what may be says so itself.
+    // Responses with data are not cached anywhere on the way; what may be cached says so.
     if (req.path.startsWith('/api/')) res.set('Cache-Control', 'no-store')
     next()
   })
@@ -178,7 +178,7 @@ export function createApp({
       },
     }),
     (req, res, next) => {
-      // Nobody's body is read before it is known who sends it; what anyone may send is small.
+      // A body is read only once its sender is known; what anyone may send is small.
       if (req.session.teacherId) return json(req, res, next)
       if (req.method === 'POST' && openPosts.has(`/api${req.path}`)) return smallJson(req, res, next)
       next()

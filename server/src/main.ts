@@ -111,7 +111,7 @@ measured?.on('error', (error) =>
 )
 measured?.on('listening', () => log.info({ ...door }, 'metrics can be asked for'))
 
-/** How long running requests may take to finish once the server is told to stop, in milliseconds. */
+/** Milliseconds for running requests to finish once the server is told to stop. */
 const patience = 10_000
 
 let stopping = false

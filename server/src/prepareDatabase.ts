@@ -18,7 +18,7 @@ export async function prepareDatabase(
   { databaseUrl, demo, secret }: Pick<Config, 'databaseUrl' | 'demo' | 'secret'>,
   library: Library,
 ): Promise<void> {
-  // A connection of its own: the lock goes with it, also where the process is killed.
+  // A connection of its own: the lock ends with it, even if the process is killed.
   const holder = new pg.Client({ connectionString: databaseUrl, connectionTimeoutMillis: 3000 })
   holder.on('error', () => {})
   await holder.connect()
@@ -40,7 +40,7 @@ export async function prepareDatabase(
   }
 }
 
-/** From the next connection on nothing waits for ever: kept with the role, so that it holds behind any pooler. */
+/** From the next connection on nothing waits forever: set on the role, so that it holds behind any pooler. */
 async function bindStatements(db: Knex): Promise<void> {
   for (const [name, value] of Object.entries(statementBounds))
     await db.raw(`alter role current_user set ${name} = '${value}'`)

@@ -23,7 +23,7 @@ export interface OrderFindings {
   families: number
   hardJumps: number
   thuds: number
-  /** Things put down or taken up. */
+  /** Things put down or picked up. */
   things: number
   /** Seconds of changing over, before pace. */
   seconds: number
@@ -41,7 +41,7 @@ export interface ArrangeAnswer {
   seconds: { before: Record<string, number>; after: Record<string, number> }
 }
 
-/** Whether the order of a block's stations is the teacher's to choose, and nothing else hangs on it. */
+/** Whether the teacher may choose the order of a block's stations, and nothing else depends on it. */
 export const canArrange = (block: Block): boolean => traitsOf(block).freeOrder && stationsOf(block).length > 2
 
 /** Whether any group comes round to the first station again. */
@@ -138,7 +138,7 @@ function findingsOf({ lanes, cycle, muscle }: BlockOrder, order: readonly number
     const clashes = way.slice(1).map((b, i) => clashOf(way[i]!, b, muscle))
     const count = (holds: (clash: Clash) => boolean) => clashes.filter(holds).length
     const total = (costOf: (clash: Clash) => number) => clashes.reduce((all, clash) => all + costOf(clash), 0)
-    // Once round where it goes round; else come to from what is before, or standing.
+    // From the last station if there are several laps; otherwise from what comes before, or standing.
     const lap = cycle ? way.slice(before ? 1 : 0) : way
     const down = lap.map((n) => isDown(n.stance.posture))
     const trips = down.filter(

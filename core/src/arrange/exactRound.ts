@@ -12,7 +12,7 @@ export function exactRound({ costs, before }: OrderProblem): number[] {
   const n = before.length
   const m = n - 1
   const full = (1 << m) - 1
-  // Station 0 is where the table begins; station i + 1 is its i.
+  // The table starts at station 0; station i + 1 is its i.
   const near = Array.from({ length: m }, (_, a) => Int32Array.from({ length: m }, (_, b) => costs[a + 1]![b + 1]!))
   const begin = near.map((_, i) => costs[0]![i + 1]!)
   const table = fillTable(near, begin)
@@ -71,7 +71,7 @@ interface Ways {
   /** By state: its last station, and how many it has been through. */
   last: Uint8Array
   size: Uint8Array
-  /** By state: where its entries in `before` begin; those of the last end where the list does. */
+  /** By state: where its entries in `before` start; the last one's end with the list. */
   edges: Int32Array
   before: Int32Array
 }

@@ -1,7 +1,7 @@
 import { seededRandom } from '../distribution/seededRandom.ts'
 import { orderCost, orderDistance, type OrderProblem } from './orderProblem.ts'
 
-/** How often it begins again from a shaken order. */
+/** Number of restarts from a shaken order. */
 const restarts = 40
 
 /**

@@ -3,7 +3,7 @@ import { performedBy, type Performed } from '../library/versionFor.ts'
 import { changeSeconds, stanceFor, type Stance } from '../timing/changeOver.ts'
 import type { Cell } from '../session/station.ts'
 
-/** What a group does at a station, as far as it matters to its neighbours. */
+/** What a group does at a station, as far as it matters to its neighbors. */
 export interface Neighbour {
   what: Performed
   stance: Stance
@@ -23,7 +23,7 @@ export interface Clash {
   overlaps: string[]
   /** Seconds to change over, before pace. */
   seconds: number
-  /** Things put down or taken up. */
+  /** Things put down or picked up. */
   things: number
   hardJumps: boolean
   thuds: boolean

@@ -1,10 +1,10 @@
-/** Stations to be put in order: what it costs when two stand next to each other. Whole numbers. */
+/** Stations to arrange: the cost of two neighbors. Whole numbers. */
 export interface OrderProblem {
   /** Symmetric; the diagonal is not looked at. */
   costs: readonly (readonly number[])[]
-  /** What it costs when a station is the first: next to what comes before the block. */
+  /** The cost of a station in first place: next to what comes before the block. */
   before: readonly number[]
-  /** Whether the last stands next to the first again: several laps. */
+  /** Whether the last is followed by the first again: several laps. */
   cycle: boolean
   /** Stations that hold their place. */
   pinned: readonly boolean[]
@@ -19,7 +19,7 @@ export function orderCost({ costs, before, cycle }: OrderProblem, order: readonl
   if (order.length === 0) return 0
   let sum = before[order[0]!]!
   for (let p = 1; p < order.length; p++) sum += costs[order[p - 1]!]![order[p]!]!
-  // Two stations stand next to each other on both sides of a lap's end.
+  // Two stations are neighbors across a lap's end.
   if (cycle && order.length > 1) sum += costs[order.at(-1)!]![order[0]!]!
   return sum
 }

@@ -12,7 +12,7 @@ export interface OrderSolution {
   bound: number
 }
 
-/** Up to so many stations the best order is found for certain. */
+/** Up to this many stations, the best order is proven. */
 export const exactTo = 16
 
 /**
@@ -49,7 +49,7 @@ function exactOrder({ costs, before, cycle, pinned }: OrderProblem): number[] {
 
   let best = far
   let order: number[] = []
-  // Without a way back every station may be first in one table; with it, one table for each first station.
+  // Without a way back, one table has every station first; with it, one table for each first station.
   for (const first of cycle ? all.filter((station) => mayStand(station, 0)) : [undefined]) {
     const rest = all.filter((station) => station !== first)
     const offset = n - rest.length

@@ -10,13 +10,13 @@ export const limits = {
   laps: 30,
   /** Words to learn in one session. */
   words: 6,
-  /** A teacher's own moves in one session. */
+  /** A teacher's own exercises in one session. */
   ownMoves: 40,
-  /** Findings a teacher left as they are. */
+  /** Checks that a teacher ignored. */
   answers: 100,
-  /** Steps of one lane: so many a child never takes, and no server or phone has to work out more. */
+  /** Steps of one lane: no child does so many, and no server or phone has to compute more. */
   steps: 3000,
-  /** What is sent home, as JSON, in bytes of UTF-8. */
+  /** A publication as JSON, in bytes of UTF-8. */
   sentBytes: 4 * 1024 * 1024,
   /** Lines of a whiteboard text. */
   lines: 2000,

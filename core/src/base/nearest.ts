@@ -26,7 +26,7 @@ export function lettersApart(a: string, b: string, most: number): number {
   return Math.min(row[b.length]!, most + 1)
 }
 
-/** Which letters a text has, a bit each; what is no letter of a to z shares the last bits. */
+/** Which letters a text has, one bit each; all characters outside a to z share the last bits. */
 function letterSet(text: string): number {
   let set = 0
   for (let i = 0; i < text.length; i++) {
@@ -64,7 +64,7 @@ const longest = 40
  * @param count how many at most
  */
 export function nearest<T>(typed: string, names: ReadonlyMap<string, T>, count: number): T[] {
-  // What is longer than any name is a sentence: its words may still be a name's.
+  // Anything longer than any name is a sentence; its words may still be names.
   const short = typed.slice(0, longest)
   const most = Math.min(3, Math.max(1, Math.floor(short.length / 3)))
   const words = short.split(' ').filter((w) => w.length > 2)

@@ -1,4 +1,4 @@
-/** What is counted where there is room for so many. */
+/** What is counted when a limit is reached. */
 export type Counted =
   | 'characters'
   | 'entries'
@@ -68,16 +68,16 @@ export type Expected =
   /** A type of JSON's, by Zod's name. */
   | { type: string }
   | { atLeast: number; of?: Counted }
-  /** At most so many; in one lane of a session; the rest of a text having been left out. */
+  /** An upper limit; in one lane of a session; the rest of a text was left out. */
   | { atMost: number; of?: Counted; lane?: string; unread?: true }
   | { oneOf: readonly string[] }
   | { rule: Rule }
   /** A version of a document. */
   | { version: number }
-  /** Said as it is. */
+  /** Shown unchanged. */
   | { value: string | number }
 
-/** What stood there: as it was written, or what kind of thing it was. */
+/** What was there: as written, or its kind. */
 export type Received = string | { is: 'nothing' | 'object' | 'more' } | { count: number; of: Counted }
 
 /**
@@ -85,9 +85,9 @@ export type Received = string | { is: 'nothing' | 'object' | 'more' } | { count:
  * one place a language, `words/en/problems.ts`.
  */
 export interface Problem {
-  /** What kind of mistake it is. Codes are stable; they are never reused for something else. */
+  /** The kind of mistake. Codes are stable and never reused. */
   code: ProblemCode
-  /** Where it is, from the root of the document: `['sections', 0, 'title']`. */
+  /** Its place, from the root of the document: `['sections', 0, 'title']`. */
   path: (string | number)[]
   /** What would have been right. */
   expected?: Expected

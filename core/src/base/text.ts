@@ -16,7 +16,7 @@ const text = (max: number, forbidden: RegExp) =>
       error: rule('cleanText'),
     })
 
-/** One line of text, kept in Unicode NFC, well formed, without control characters. */
+/** One line of text in Unicode NFC, well formed, without control characters. */
 export const lineSchema = text(limits.line, control)
 
 /** Text that may have line breaks and tabs. */

@@ -11,7 +11,7 @@ import {
 
 type Issue = z.core.$ZodIssue
 
-/** A value as a short text for a message: never more than 60 characters of somebody's file. */
+/** A value as a short text for a message: at most 60 characters of somebody's file. */
 export function shown(value: unknown): Received {
   if (value === undefined) return { is: 'nothing' }
   if (Array.isArray(value)) return { count: value.length, of: 'entries' }
@@ -75,7 +75,7 @@ export function zodProblems(error: { readonly issues: readonly Issue[] }, input:
     if (issue.code === 'invalid_key') {
       return [{ code: 'bad-format', path, expected: { rule: 'id' }, received: shown(path.at(-1)) }]
     }
-    // A document inside a message was read by itself: its problems are ours already, and only lie deeper here.
+    // A document inside a message was read separately: its problems are ours already, only deeper here.
     if (issue.code === 'custom' && issue.params?.problem) return [{ ...(issue.params.problem as Problem), path }]
     return [{ ...codeAndExpected(issue), path, received: shown(valueAt(input, path)) }]
   })

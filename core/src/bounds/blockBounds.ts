@@ -22,7 +22,7 @@ export type Bound =
   | 'landings'
   | 'hardLandings'
 
-/** How near a block comes to a grade's line. Landings are a whole session's line: a block's are its share of them. */
+/** How close a block is to a grade's limits. Landings are limited by session: a block has its share. */
 export interface BoundUse {
   line: Bound
   value: number

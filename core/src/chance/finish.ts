@@ -12,7 +12,7 @@ export interface Finish {
 }
 
 const widths = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600]
-/** A small chart has room for about so many. */
+/** About how many bars a small chart has room for. */
 const mostBins = 30
 
 /**

@@ -5,13 +5,13 @@ export interface ClassChange {
   children: number
   /** Of their changes, on the test's scale. */
   median: number
-  /** Where the median lies with 95 % or more, where there are enough. */
+  /** The median's interval with 95 % or more, if there are enough children. */
   interval?: { from: number; to: number; confidence: number }
   /** How many neither gained nor lost. */
   ties: number
 }
 
-/** From so many children on a class's change is told (ours; fewer than six have no such interval at all). */
+/** From this many children, a class's change is shown (ours; fewer than six have no such interval). */
 export const fewestChildren = 8
 
 const medianOf = (sorted: readonly number[]): number => {

@@ -1,4 +1,4 @@
-/** How long a class takes beside what is usual for its grades: 1.1 is a tenth longer. */
+/** A class's pace beside the usual one for its grades: 1.1 is a tenth longer. */
 export interface ClassPace {
   pace: number
   /** Of the middle half of the children, each drawn towards the usual as the class is. */
@@ -9,23 +9,23 @@ export interface ClassPace {
 /** A run's counted steps, each as real seconds ÷ those usual for the grades, its first and last of a block left out. */
 export interface PacedRun {
   child: string
-  /** Sessions are told apart: one is too few. */
+  /** Sessions are counted: one is too few. */
   session: string
   /** Milliseconds since 1970. */
   at: number
   steps: readonly { ratio: number; seconds: number }[]
 }
 
-/** Bounds of what is learnt from: trade's, ours. */
+/** Limits of a learned pace: trade's, ours. */
 const ratios = { from: 0.4, to: 3 }
 const fewest = { steps: 3, seconds: 60, children: 8, sessions: 2 }
-/** Of a child the last so many runs. */
+/** Of each child its last runs, up to this many. */
 const lastRuns = 3
 /** Of the children so large a share with the longest times is left out: a tablet left alone only ever lengthens. */
 const dropped = 0.15
 /** How far the paces of children of one class lie apart, and those of classes, as logarithms; ours. */
 const spread = { children: 0.2, classes: 0.12 }
-/** The usual counts like so many children: the best guess of a class from few of it. */
+/** The usual pace counts like this many children: the best guess with little data. */
 const usualWeight = Math.round(spread.children ** 2 / spread.classes ** 2)
 const bounds = { from: 0.6, to: 1.8 }
 
@@ -59,7 +59,7 @@ function normalQuantile(share: number): number {
  */
 const cutBias = (kept: number): number => (kept < 1 ? normalQuantile(1 - kept / 2) : 0)
 
-/** The middle of a run's steps as a logarithm; undefined where it says too little. */
+/** The logarithm of a run's median step; undefined if it says too little. */
 function runPace({ steps }: PacedRun): number | undefined {
   const told = steps.filter(({ ratio }) => ratio >= ratios.from && ratio <= ratios.to)
   const seconds = told.reduce((sum, step) => sum + step.seconds, 0)

@@ -11,15 +11,15 @@ export interface Try {
   pupil: string
   day: string
   value: number
-  /** Done otherwise than the test says: cold, in other shoes, counted by the child. It is kept and compared with nothing. */
+  /** Done differently from the test's rules: cold, in other shoes, counted by the child. It is kept and compared with nothing. */
   otherwise?: boolean | undefined
 }
 
-/** What may be said of a child: a word, or that it reached the top, where there is nothing to be said. */
+/** A verdict about a child, or that it reached the top, where nothing can be concluded. */
 export interface ChildChange {
   pupil: string
   word: ChangeWord | 'top'
-  /** Means of the days of each side, as they were measured. */
+  /** Means of the days on each side, in the test's unit. */
   before: number
   after: number
   /** After less before, on the test's scale. */
@@ -28,7 +28,7 @@ export interface ChildChange {
   variation: number
 }
 
-/** What a class's test days come to. */
+/** The results of a class's test days. */
 export interface TestChange {
   sides: Sides
   /** Of the class; its confidence and ties with it. */
@@ -48,10 +48,10 @@ export interface TestChange {
  */
 export type Unsaid = { none: 'lesson' | 'game' | 'no-two-sides' } | { none: 'too-few'; both: number; any: number }
 
-/** What a change is worked out from: a measure's own error on its scale, one child's days. */
+/** What a change is computed from: a measure's own error on its scale, one child's days. */
 type Judged = Pick<Measure, 'use' | 'gameUpTo' | 'scale' | 'error' | 'trials' | 'score' | 'better' | 'caps'>
 
-/** A child's value of a day; undefined where it did not do it as the test says, or not as often. */
+/** A child's value of a day; undefined if it was not done by the test's rules, or not often enough. */
 function valueOn(measure: Judged, tries: readonly Try[], pupil: string, day: string): number | undefined {
   const own = tries.filter((t) => t.pupil === pupil && t.day === day)
   // The best of three is more than the best of two.
@@ -107,7 +107,7 @@ function errorOf(
   return typicalError(own, pairs, within)
 }
 
-/** A child's own change; undefined where it lacks a side. */
+/** A child's own change; undefined if a side is missing. */
 function childChange(
   measure: Judged,
   { before, after }: Sides,
@@ -130,7 +130,7 @@ function childChange(
   return { pupil, word: capped ? 'top' : word, before: meanOf(from), after: meanOf(to), change, variation }
 }
 
-/** The error of throws follows from how often they hit; all or none of them are told as one miss or hit. */
+/** The error of throws follows from how often they hit; none or all count as one hit or one miss. */
 function throwsError(scale: Judged['scale'], values: readonly number[]): TypicalError {
   const tries = scale.kind === 'hits' ? scale.of : 1
   const share = Math.min(1 - 1 / tries, Math.max(1 / tries, meanOf(values) / tries))

@@ -5,9 +5,9 @@ export interface TestDay {
   at: number
 }
 
-/** The days of a test by what they are for. */
+/** The days of a test by purpose. */
 export interface Sides {
-  /** The first day of a class: kept, and not compared, since children learn a test by doing it. */
+  /** A class's first day: kept, and not compared, since children learn a test by doing it. */
   tryOut: TestDay
   before: readonly TestDay[]
   after: readonly TestDay[]
@@ -31,7 +31,7 @@ export function sidesOf(days: readonly TestDay[]): Sides | undefined {
   return { tryOut, before, after: counted.filter((day) => !before.includes(day) && last.at - day.at <= fortnight) }
 }
 
-/** Pairs of neighbouring days that lie so near that only the measure varies between them; the try-out is in none. */
+/** Pairs of neighboring days so close that only the measure varies; without the practice test. */
 export const nearDays = (days: readonly TestDay[]): [TestDay, TestDay][] =>
   days.slice(1).flatMap((day, i, counted): [TestDay, TestDay][] => {
     const next = counted[i + 1]

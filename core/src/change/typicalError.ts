@@ -6,9 +6,9 @@ export interface TypicalError {
   freedom: number
 }
 
-/** A test's own error counts like that of so many children (computation.md of the design; ours). */
+/** A test's own error counts like that of this many children (ours). */
 const ownWeight = 20
-/** A class's own differences count from so many on. */
+/** From this many, a class's own differences count. */
 const fewest = 8
 /**
  * Differences that show so many times the variance are no chance: between 20 and 40 degrees of freedom one in twenty shows so much where

@@ -1,7 +1,7 @@
 import { tQuantile } from './tQuantile.ts'
 import type { TypicalError } from './typicalError.ts'
 
-/** A child's values of a test on one side of a change: their mean on the test's scale, over so many days. */
+/** A child's values of a test on one side of a change: their mean on the test's scale, over how many days. */
 export interface Side {
   mean: number
   days: number
@@ -17,7 +17,7 @@ export interface Verdict {
   word: ChangeWord
   /** After less before, on the test's scale. */
   change: number
-  /** A change has to be larger than this to be clear: what the measure varies by. */
+  /** A change must be larger than this to be clear: the measure's variation. */
   variation: number
 }
 
@@ -45,5 +45,5 @@ export function changeVerdict(before: Side, after: Side, { error, freedom }: Typ
   return { word, change, variation }
 }
 
-/** How many of so many children are clear by chance alone, where nothing changed. @example clearByChance(24) // 1 */
+/** How many of a number of children are clear by chance alone if nothing changed. @example clearByChance(24) // 1 */
 export const clearByChance = (children: number): number => Math.round(children * 0.05)

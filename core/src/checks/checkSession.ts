@@ -6,9 +6,9 @@ import { rules } from './registry.ts'
 import { levels, type Finding, type Level, type Rule } from './rule.ts'
 import { checkView, type CheckContext } from './view.ts'
 
-/** What else a session is looked at with. */
+/** What a session is checked with besides itself. */
 export interface CheckOptions {
-  /** What the school makes of single rules. */
+  /** The school's weights for single checks. */
   policies?: RulePolicies
   context?: CheckContext
 }

@@ -3,7 +3,7 @@ import type { CheckedLane, CheckedStep } from './view.ts'
 /** Work that is hard for children: quick, or with a full landing. */
 export const isHard = ({ hard }: CheckedStep): boolean => hard === true
 
-/** Work that moves: no hold. Circles and bends that are counted move. */
+/** Work that moves, not holds. Counted circles and bends move. */
 export const isMoving = ({ kind, doing }: CheckedStep): boolean =>
   kind === 'work' &&
   doing !== undefined &&

@@ -1,7 +1,7 @@
 import { limit } from './limits.ts'
 import type { CheckedLane } from './view.ts'
 
-/** Landings of a lane, each of a rep's, in work whose reps can be told: by count, or by the seconds of a rep. */
+/** Landings of a lane, counted by rep or by the seconds of a rep. */
 export function landed({ steps }: CheckedLane): { full: number; hard: number } {
   let all = 0
   let hard = 0

@@ -9,7 +9,7 @@ export const bandOf = (grades: readonly number[]): Band => {
   return lowest < 2 ? 0 : lowest < 4 ? 1 : 2
 }
 
-/** What a rule holds a session to: a number for each band, what it counts, and where it is from. */
+/** The limits of a check: a number for each band, its unit, and its source. */
 export interface Limit {
   value: readonly [number, number, number]
   unit: string
@@ -37,11 +37,11 @@ export const limits = {
     unit: 'MET',
     source: 'Trost et al. 2011, Med Sci Sports Exerc 43:1360; Butte et al. 2018 (youth, from memory)',
   },
-  /** Weight of a landing from which work is hard whatever else it is; the schema’s scale, 1 a full-effort jump. */
+  /** Weight of a landing from which work is hard in any case; the schema’s scale, 1 a full-effort jump. */
   hardImpact: { value: same(0.75), unit: 'of a full-effort landing', source: ours },
   /** Weight from which a landing is a full one: low bounces, jacks and skipping are not counted. */
   fullLanding: { value: same(0.5), unit: 'of a full-effort landing', source: ours },
-  /** Calm work needs no easier way: who finds it too hard does less of it. */
+  /** Calm work needs no easier way: a child who finds it too hard does less of it. */
   easierFrom: { value: same(4.5), unit: 'MET', source: ours },
   /** Vigorous work that ends so near to the end asks for a cool-down. */
   vigorousEnd: { value: same(180), unit: 's', source: ours },
@@ -81,7 +81,7 @@ export const limits = {
   youngLoadStop: { value: same(1), unit: 'kg', source: 'Faigenbaum et al. 2009 (from memory); the weight: ours' },
   fetch: { value: [2, 3, 3], unit: 'things', source: ours },
   firstMinute: { value: same(60), unit: 's', source: 'common practice, no source' },
-  /** So long after hard work nobody lies, sits still or hangs the head. */
+  /** Time after hard work in which nobody lies, sits still or hangs the head. */
   downWithin: { value: same(15), unit: 's', source: ours },
   downAfter: { value: same(60), unit: 's of hard work', source: ours },
   counterFrom: { value: same(60), unit: 's', source: 'common practice, no source' },

@@ -20,7 +20,7 @@ export const measuredIn = ({ blocks, library }: CheckView): Measured[] =>
     return measure ? [{ section: section.id, block: block.id, measure, setUp: setUpOf(measure, said.setUp) }] : []
   })
 
-/** One finding for each test about which there is something to say, for all groups or some. */
+/** One finding for each test with something to report, for all groups or some. */
 export const perTest = (
   view: CheckView,
   find: (measured: Measured) => (Pick<Found, 'facts'> & { groups?: string[] }) | undefined,

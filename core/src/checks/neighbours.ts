@@ -2,7 +2,7 @@ import { stationsOf, type Block } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import type { CheckedCell, CheckView } from './view.ts'
 
-/** The rows of the circuits of main parts, as each group does them: neighbours stand side by side. */
+/** The rows of main-part circuits as each group does them, in order. */
 export function circuits({ session, cells }: CheckView): { block: Block; rows: CheckedCell[] }[] {
   const mine = new Map<string, CheckedCell[]>()
   for (const cell of cells) {

@@ -129,7 +129,7 @@ export interface Finding {
   /** Ids of the groups it is about. */
   groups: string[]
   facts: Facts
-  /** The teacher left it: why, or nothing. */
+  /** Whether the teacher ignored it, and why. */
   answered?: string
 }
 

@@ -3,11 +3,11 @@ import { stationsOf, type Block } from '../session/forms.ts'
 import { traitsOf } from '../session/formTraits.ts'
 import type { Where } from './where.ts'
 
-/** Words of the teacher's own that a family reads, and where they stand. */
+/** The teacher's own words that families read, and their place. */
 export interface Said {
   text: string
   where: Where
-  /** The field of the part at `where` they stand in; of a list, its name and the place in it. */
+  /** The field of the part at `where`; for a list, its name and the index. */
   field: string
   at?: number
 }
@@ -30,7 +30,7 @@ function saidInBlock(section: Section, block: Block): Said[] {
   ]
 }
 
-/** All a teacher says in her own words: titles, the target, notes, rules of games, what is easier and harder. */
+/** All of the teacher's own words: titles, target, notes, rules of games, easier and harder ways. */
 export const saidIn = (session: Session): Said[] => [
   ...texts({}, { title: session.title, target: session.aim.target }),
   ...texts({}, { ownMoves: (session.moves ?? []).map(({ move }) => move.name) }),

@@ -53,12 +53,12 @@ export const limitsOf: Partial<Record<RuleId, readonly LimitId[]>> = {
  * @example sourcesOf('things-to-fetch') // []
  */
 export const sourcesOf = (rule: RuleId): string[] => {
-  // What is said of the paper, without what of the number is ours.
+  // The words about the source, without the part about our number.
   const sources = (limitsOf[rule] ?? []).map(
     (id) => limits[id].source.split(/[;:,] (?:the weight|by grade|shortened|for jumps)|, ours/)[0]!,
   )
   const named = [...new Set(sources)].filter((source) => !/^(?:ours\b|common practice)/.test(source))
-  // A paper is named once, where most is said of it.
+  // A source is named once, where most is said about it.
   const paper = (source: string) => source.split(/[:,(]/)[0]!.trim()
   return named.filter((source, i) => named.findIndex((other) => paper(other) === paper(source)) === i)
 }

@@ -13,7 +13,7 @@ import { obstacles, type Obstacle } from '../home/obstacles.ts'
 import { bandOf, limit, type Band } from './limits.ts'
 import { saidIn, type Said } from './said.ts'
 
-/** A step with when it begins and what is done in it. */
+/** A step with its start and its exercise. */
 export interface CheckedStep extends Step {
   move?: string
   doing?: { move: Move; version: Version }
@@ -42,7 +42,7 @@ export interface CheckedCell {
   cell: Cell
   move: Move
   version: Version
-  /** What stands in its way in this home. */
+  /** What prevents it in this home. */
   obstacles: readonly Obstacle[]
 }
 
@@ -50,9 +50,9 @@ const [hardMet, hardImpact] = [limit('hardMet', 0), limit('hardImpact', 0)]
 /** Whether a version is hard work for children: quick, or with a full landing. */
 const hardFor = ({ met, impact }: Version): boolean => met >= hardMet || impact >= hardImpact
 
-/** What is known besides the session; what is left out is not looked at. */
+/** What is known besides the session; missing facts are not checked. */
 export interface CheckContext {
-  /** Ids of moves the classes were sent before. */
+  /** Ids of exercises the classes were sent before. */
   known?: ReadonlySet<string>
   /** The school's warm-ups may hold a few gentle stretches. */
   heldWarmUp?: boolean
@@ -64,7 +64,7 @@ export interface CheckContext {
 export interface CheckView {
   session: Session
   context: CheckContext
-  /** What the teacher says in her own words. */
+  /** The teacher's own words. */
   said: readonly Said[]
   /** Every block by its id, with the section it is in. */
   blocks: ReadonlyMap<string, { section: Section; block: Block }>

@@ -6,7 +6,7 @@ import type { CheckedLane, CheckedStep, CheckView } from './view.ts'
 export interface ColdStart {
   lane: CheckedLane
   first: CheckedStep
-  /** Seconds of moving before it, and how many would warm. */
+  /** Seconds of moving before it, and how many are needed. */
   moved: number
   wanted: number
 }

@@ -1,4 +1,4 @@
-/** Where a finding is, by ids; nothing of it where it is about the whole session. */
+/** The place of a finding, by ids; empty if it is about the whole session. */
 export interface Where {
   section?: string
   block?: string

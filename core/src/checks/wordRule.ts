@@ -7,7 +7,7 @@ export interface WordRule extends Rule {
   pattern: RegExp
 }
 
-/** Where the teacher's own words say what a pattern looks for. @param groups ids of those it is about; none where it is about all */
+/** Where the teacher's words match a pattern. @param groups ids of its groups; none for all */
 export const saidOf = ({ said }: CheckView, pattern: RegExp, groups: string[] = []): Found[] =>
   said.flatMap(({ text, where }): Found[] => {
     const words = saidSo(text, pattern)

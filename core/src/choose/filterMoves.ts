@@ -6,7 +6,7 @@ import type { Library } from '../library/library.ts'
 import type { Family, Move } from '../terms/move.ts'
 import { searchMoves } from './searchMoves.ts'
 
-/** What a teacher looks for; what is left out does not matter. */
+/** A teacher's filter; missing fields don't matter. */
 export interface MoveFilter {
   /** Any text, forgiving of its spelling. */
   typed?: string
@@ -14,7 +14,7 @@ export interface MoveFilter {
   muscle?: string
   region?: 'upper' | 'lower' | 'core'
   family?: Family
-  /** Needs nothing, or just this thing. */
+  /** Needs nothing, or only this thing. */
   kit?: string
   /** Fits this much floor. */
   space?: Space
@@ -54,7 +54,7 @@ export function filterMoves(filter: MoveFilter, library: Library): Move[] {
   )
 }
 
-/** The muscles a move is for: those that work most, or those it stretches. */
+/** The muscles an exercise is for: those that work most, or those it stretches. */
 export const musclesOf = (move: Move): string[] => [...move.muscles.main, ...(move.stretches ?? [])]
 
 /** With `none`: needs nothing. With a thing: needs it. */

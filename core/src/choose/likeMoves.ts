@@ -4,7 +4,7 @@ import { musclesOf } from './filterMoves.ts'
 import type { Library } from '../library/library.ts'
 import type { Move, Version } from '../terms/move.ts'
 
-/** A move that could take another's place, in the version a group would do. */
+/** An exercise that could replace another, in the version a group would do. */
 export interface LikeMove {
   move: Move
   version: Version
@@ -36,7 +36,7 @@ export function likeMoves(
     const shared = musclesOf(other).filter((id) => own.includes(id))
     const sameFamily = other.family === move.family
     if (!sameFamily && shared.length === 0) return []
-    // A stretch is no stand-in for work, whatever muscle it is for.
+    // A stretch never replaces work, whatever muscle it is for.
     if (Boolean(other.stretches) !== Boolean(move.stretches)) return []
     const ready = versionsFor(other, home, library, grade)
     if (ready.length === 0) return []

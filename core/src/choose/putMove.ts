@@ -9,7 +9,7 @@ import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
 import { versionAtHome } from './versionAtHome.ts'
 
-/** Where a move is put: the form of its block, the home it is done in, and how long the school holds its stretches. */
+/** Where an exercise is added: the form of its block, the home, and the school's holding time for stretches. */
 export interface MovePlace {
   form: Form
   home: Home
@@ -40,7 +40,7 @@ export function putMove(
   }
 }
 
-/** What every group does when a move is put in as a new station; what most of them share is the shared value. */
+/** What every group does when an exercise is added as a new station; the most common cell is the shared value. */
 export const putCells = (
   move: Move,
   groups: readonly Group[],

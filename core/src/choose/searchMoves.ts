@@ -38,7 +38,7 @@ function wordsOf(move: Move) {
  */
 export function searchMoves(moves: Iterable<Move>, typed: string): Move[] {
   const query = plain(typed)
-  // What comes in may be walked through once only, and may have to be looked through twice.
+  // The input may be iterated only once, and two passes may be needed.
   const list = [...moves]
   const words = query.split(' ').filter(Boolean)
   const found: { move: Move; rank: number }[] = []
@@ -47,7 +47,7 @@ export function searchMoves(moves: Iterable<Move>, typed: string): Move[] {
     const { names, rest } = wordsOf(move)
     const all = `${names.join(' ')} ${rest}`
     if (!words.every((word) => all.includes(word))) continue
-    // Exactly that name, then the move's own name, from its first word or a later one, then any other name, then the rest.
+    // Exactly that name, then the exercise's own name, from its first word or a later one, then any other name, then the rest.
     const tests = [
       names.includes(query),
       names[0]!.startsWith(query),
@@ -61,18 +61,18 @@ export function searchMoves(moves: Iterable<Move>, typed: string): Move[] {
   return (found.length ? found : misspelt(list, words)).sort((a, b) => a.rank - b.rank).map((f) => f.move)
 }
 
-/** Moves of whose names each typed word is a few letters away; the fewer, the better the rank. */
+/** Exercises whose names are a few letters away from each typed word; fewer letters rank higher. */
 function misspelt(moves: readonly Move[], typed: readonly string[]): { move: Move; rank: number }[] {
   return moves.flatMap((move) => {
     if (move.retired) return []
     const own = wordsOf(move).names.map((name) => name.split(' '))
-    // A name counts as far as its farthest word; the move as near as its nearest name.
+    // A name counts by its farthest word, the exercise by its nearest name.
     const rank = Math.min(...own.map((words, i) => Math.max(...typed.map((t) => apart(t, words))) + i / 100))
     return rank < Infinity ? [{ move, rank }] : []
   })
 }
 
-/** Letters a typed word is away from the nearest of some, or from how that begins; Infinity beyond what a slip explains. */
+/** Letters between a typed word and the nearest of several words or their beginnings; Infinity above what a slip explains. */
 function apart(typed: string, words: readonly string[]): number {
   const most = typed.length >= 6 ? 2 : typed.length >= 3 ? 1 : 0
   const nearest = Math.min(

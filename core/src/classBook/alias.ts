@@ -1,10 +1,10 @@
 import { rule } from '../base/problem.ts'
 import { lineSchema } from '../base/text.ts'
 
-/** A class has room for so many pupils (ours: the largest we have met has 34). */
+/** Limit of pupils in a class (ours: the largest we have met has 34). */
 export const pupilRoom = 40
 
-/** What a pupil is called in the class book; who that is stays on the teacher's paper. */
+/** A pupil's name in the class book; the real name stays on the teacher's paper. */
 export const aliasSchema = lineSchema.max(24).refine((alias) => aliasKey(alias) !== '', {
   params: { code: 'too-small' },
   error: rule('someSign'),
@@ -83,7 +83,7 @@ export const aliasKey = (alias: string): string =>
     .replace(/\s+/g, ' ')
     .toLowerCase()
 
-/** A word that begins with a capital and goes on in small letters, also with a hyphen or an apostrophe in it. */
+/** A word that starts with a capital and continues in small letters, with hyphens and apostrophes inside. */
 const nameWord = /^(?=..)\p{Lu}[\p{Ll}\p{M}]*(?:['’-]\p{Lu}?[\p{Ll}\p{M}]+)*$/u
 const initial = /^\p{Lu}\.?$/u
 

@@ -1,4 +1,4 @@
-/** Signs of a pupil's code: no two that look alike in print, and no vowels, so that none is a word. Ours. */
+/** Characters of a pupil's code: no two look alike in print, and without vowels none is a word. Ours. */
 export const codeAlphabet = 'BCDFGHJKLMNPQRTVWXZ34579'
 
 /** Signs of a code, and of those that were printed before codes became longer. */

@@ -7,7 +7,7 @@ import { pulseKinds, type ResultKind, type ResultRow } from '../run/resultRows.t
 import { recordRows, type RecordRow } from '../sheets/recordRows.ts'
 import type { Language } from '../terms/language.ts'
 
-/** Where a value of the class book stands: what it is of, within one session sent home. */
+/** The place of a value in the class book, within one session sent home. */
 export interface BookPlace {
   what: ResultKind
   block?: string | undefined
@@ -21,7 +21,7 @@ export interface BookPlace {
 export interface BookColumn extends BookPlace {
   key: string
   kind: RecordRow['kind'] | 'felt' | 'pulse' | 'weight' | 'moved'
-  /** What is done; the empty string where the kind says it all. */
+  /** What is done; the empty string if the kind says everything. */
   name: string
   /** The part of the session. */
   part: string
@@ -29,12 +29,12 @@ export interface BookColumn extends BookPlace {
   /** Which of how many boxes in a row. */
   nth: number
   of: number
-  /** Seconds of work by the clock, where it is timed. */
+  /** Seconds of timed work. */
   seconds?: number
-  /** What is measured, and what one try of it can be. */
+  /** What is measured, and the range of one try. */
   test?: string
   range?: { from: number; to: number; step: number }
-  /** What the lane begins its station with: only like is compared with like. */
+  /** The lane's exercise and version at the start: only like is compared with like. */
   move?: string
   version?: string
 }
@@ -70,7 +70,7 @@ export function bookColumns(publication: Publication, lane: Lane, language: Lang
   return [...columns, ...told.map((t): BookColumn => ({ ...t, key: t.what, name: '', part: '', nth: 1, of: 1 }))]
 }
 
-/** A pulse that is measured is told as a pulse. */
+/** A measured pulse is shown as a pulse. */
 function isPulse(lane: Lane, { kind, block }: RecordRow): boolean {
   const measured = measuredIn(lane.plays[block])
   return kind === 'measure' && measured !== undefined && countsOf(measured).length > 0

@@ -1,7 +1,7 @@
 import { placeKey, type BookColumn, type BookPlace } from './column.ts'
 import { per30 } from './value.ts'
 
-/** A value of the class book with where it came from; null is one that was taken away: missing, not zero. */
+/** A value of the class book and its source; null if it was removed: missing, not zero. */
 export interface BookEntry extends BookPlace {
   id: string
   pupil: string
@@ -9,7 +9,7 @@ export interface BookEntry extends BookPlace {
   /** When it was done, or typed. */
   at: string
   source: 'run' | 'typed' | 'imported'
-  /** Of what came with a run. */
+  /** For values that came with a run. */
   run?: string | undefined
   /** Seconds of work by the clock it was done in. */
   seconds?: number | undefined
@@ -17,7 +17,7 @@ export interface BookEntry extends BookPlace {
   clean?: 'yes' | 'no' | undefined
 }
 
-/** What stands in a cell: the latest value, and a child's own ones before it, the first first. */
+/** A cell: its latest value, and the child's earlier ones, oldest first. */
 export interface BookCell {
   entry: BookEntry
   before: BookEntry[]

@@ -2,18 +2,18 @@ import { aliasKey } from './alias.ts'
 import type { BookColumn } from './column.ts'
 import { readValue, type ValueProblem } from './value.ts'
 
-/** A book's column with what it may be called at the head of a table. */
+/** A book's column with its possible names in a table's heading. */
 export interface NamedColumn {
   column: BookColumn
-  /** What it is of, which box of how many, and the whole in one line. */
+  /** What it is about, which box of how many, and everything in one line. */
   name: string
   nth: string
   line: string
-  /** What else it is called. */
+  /** Other names. */
   also?: readonly string[]
 }
 
-/** A column of a table, and what it is taken for. */
+/** A column of a table, and how it is understood. */
 export interface TableColumn {
   /** From 0. */
   index: number
@@ -31,12 +31,12 @@ export interface TableMatch {
   columns: TableColumn[]
 }
 
-/** What is wrong with a line of a table; lines are counted from 1, as they are seen. */
+/** An error in a line of a table; lines are counted from 1, as shown. */
 export type LineProblem =
   | { line: number; code: 'unknown-alias' | 'alias-twice' | 'no-alias'; text: string }
   | { line: number; code: 'value'; head: string; text: string; problem: ValueProblem }
 
-/** What a table comes to. */
+/** The result of reading a table. */
 export interface ReadCells {
   cells: { pupil: string; column: string; text: string }[]
   problems: LineProblem[]
@@ -79,7 +79,7 @@ export function matchTable(
   return { aliases, first, columns: matchHeads(heads, aliases, named) }
 }
 
-/** What stands above a column of aliases. */
+/** Headings of a column of aliases. */
 const headWords = new Set([
   'alias',
   'aliases',
@@ -99,7 +99,7 @@ const headWords = new Set([
 const areBoxes = (numbers: readonly number[]): boolean =>
   numbers.includes(2) && numbers.every((n, i) => n === 1 || (i > 0 && n === numbers[i - 1]! + 1))
 
-/** Rows of pupils begin with the first that is one, and with those right above it that have a number beside. */
+/** Rows of pupils start with the first known alias, and with the rows right above it that have a number beside. */
 function firstPupil(rows: readonly (readonly string[])[], aliases: number, known: ReadonlySet<string>): number {
   let first = rows.findIndex((row) => known.has(aliasKey(row[aliases] ?? '')))
   const isData = (row: readonly string[]) => {
@@ -111,7 +111,7 @@ function firstPupil(rows: readonly (readonly string[])[], aliases: number, known
   return first
 }
 
-/** The head of each column: all that stands above it, from the top; one that is written once goes on to the right. */
+/** The heading of each column: everything above it, from the top; a heading written once continues to the right. */
 function headsOf(above: readonly (readonly string[])[], width: number): string[][] {
   return Array.from({ length: width }, (_, c) =>
     above.flatMap((row, r) => {
@@ -136,7 +136,7 @@ function matchHeads(heads: readonly string[][], aliases: number, named: readonly
       ? []
       : [{ index, head: head.join(' · '), words: head.map(plain).filter(Boolean) }],
   )
-  // What is written out in full goes before what is only called the same.
+  // Full names come before other names.
   const ways: ((words: string[]) => (n: NamedColumn) => boolean)[] = [
     (words) => (n) => plain(n.line) === words.at(-1) || plain(n.line) === words.join(' '),
     (words) => (n) => n.nth !== '' && isBox(words.join(' '), n),
@@ -158,7 +158,7 @@ function matchHeads(heads: readonly string[][], aliases: number, named: readonly
 const isBox = (words: string, { name, nth, column }: NamedColumn): boolean =>
   words === plain(`${name} ${nth}`) || words === plain(`${name} ${column.nth}`)
 
-/** What says that nothing is there. */
+/** Cells that mean "nothing". */
 const nothing = /^(?:[-–—.?/]|n\/?a|x)$/i
 
 /**
@@ -184,7 +184,7 @@ export function readCells(
       return column && text !== '' && !nothing.test(text) ? [{ column, head, text }] : []
     })
     if (!values.length) return
-    // Below the last pupil a line without an alias is one of sums; between them it is somebody's.
+    // Below the last pupil, a line without an alias is a sum; between pupils it is somebody's.
     if (alias === '') return void (first + r < last && found.problems.push({ line, code: 'no-alias', text: '' }))
     const pupil = byAlias.get(aliasKey(alias))
     if (pupil === undefined) return void found.problems.push({ line, code: 'unknown-alias', text: alias })

@@ -44,7 +44,7 @@ export function usualYearEnd(day: string): string {
   return dayOf(month >= 8 ? year + 1 : year, 7, 31)
 }
 
-/** The last day on which the results of the school year are kept. @example keptUntil({ yearEnds: '2027-07-31', keepMonths: 2 }) // '2027-09-30' */
+/** The last day on which a school year's results are kept. @example keptUntil({ yearEnds: '2027-07-31', keepMonths: 2 }) // '2027-09-30' */
 export const keptUntil = ({ yearEnds, keepMonths }: Retention): string => monthsLater(yearEnds, keepMonths)
 
 /**
@@ -69,7 +69,7 @@ export function lastYearToGo({ yearEnds, keepMonths }: Retention, today: string)
  * @example goesSoon({ yearEnds: '2029-07-31', keepMonths: 24 }, '2028-07-10') // '2028-07-31'
  */
 export function goesSoon({ yearEnds, keepMonths }: Retention, today: string): string | undefined {
-  // Results kept for two years are those of three school years at once, each with its own end.
+  // Results kept for two years belong to three school years at once, each with its own end.
   const ends = [-36, -24, -12, 0].map((back) => keptUntil({ yearEnds: monthsLater(yearEnds, back), keepMonths }))
   const next = ends.find((end) => end >= today)
   return next && next <= monthsLater(today, 1) ? next : undefined

@@ -1,13 +1,13 @@
 import type { BookColumn } from './column.ts'
 
-/** What a typed value cannot be: no number; not whole; below or above what there is. */
+/** Why a typed value is impossible: no number; not whole; below or above the range. */
 export type ValueProblem =
   | { code: 'not-a-number' }
   | { code: 'not-whole' }
   | { code: 'too-small'; atLeast: number }
   | { code: 'too-large'; atMost: number }
 
-/** Why a value is asked about once more, though it may be right. */
+/** Why a value is asked about, though it may be right. */
 export type Unlikely =
   | { code: 'faster'; perSecond: number }
   | { code: 'far-from-own'; usual: number }
@@ -15,7 +15,7 @@ export type Unlikely =
 
 type Unit = BookColumn['unit']
 
-/** What a value may be, by its unit. Bounds no child reaches (ours); the scales' own. */
+/** The range of a value by its unit. Limits no child reaches (ours); the scales' own. */
 const bounds: Record<Unit, { from: number; to: number; whole: boolean }> = {
   reps: { from: 0, to: 1000, whole: true },
   goes: { from: 0, to: 500, whole: true },
@@ -30,7 +30,7 @@ const bounds: Record<Unit, { from: number; to: number; whole: boolean }> = {
   minutes: { from: 0, to: 4200, whole: true },
 }
 
-/** No child does a counted move more often in a second (ours: quick feet come to four). */
+/** No child does a counted exercise more often in a second (ours: quick feet reach four). */
 const mostPerSecond = 5
 /** Faster than this is asked about (ours). */
 const quickPerSecond = 3
@@ -69,7 +69,7 @@ export function readValue(
   return problem ? { problem } : { value }
 }
 
-/** Why a value cannot be; undefined where it can. @example impossible(7, { unit: 'faces' }) // { code: 'too-large', atMost: 5 } */
+/** Why a value is impossible; undefined if it is possible. @example impossible(7, { unit: 'faces' }) // { code: 'too-large', atMost: 5 } */
 export function impossible(
   value: number,
   column: Pick<BookColumn, 'unit' | 'seconds' | 'range'>,
@@ -109,7 +109,7 @@ export function unlikely(
   }
   if (own.length >= 2) {
     const usual = middle(own)
-    // Three times as much or a third, and more than a handful apart: 2 and 6 may be one day and another.
+    // Three times as much or a third, and more than a handful apart: 2 and 6 may just be different days.
     if (Math.abs(value - usual) > 5 && (value > 3 * usual || value * 3 < usual)) return { code: 'far-from-own', usual }
   }
   return undefined

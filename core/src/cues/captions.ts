@@ -20,10 +20,10 @@ export const endOf = (steps: readonly Step[]): number => {
   return last ? last.at + last.seconds.typical : 0
 }
 
-/** What a caption adds to its step's words where something is called. */
+/** What a caption adds to its step's words when something is called. */
 export interface CallWords {
   half: string
-  /** Shown for so many seconds. */
+  /** Seconds it is shown. */
   halfSeconds: number
 }
 
@@ -39,14 +39,14 @@ export function captions(steps: readonly Step[], words: (step: Step) => string, 
     const { typical } = step.seconds
     const text = words(step)
     if (typical <= 0 || !text) return []
-    /** Where the text changes: what is added from then on. */
+    /** Where the text changes, and what is added from then on. */
     const changes: { at: number; add: string }[] = [{ at: 0, add: '' }]
     for (const cue of stepCues(step, typical)) {
       if (cue.kind === 'half') {
         changes.push({ at: cue.at, add: call.half })
         if (cue.at + call.halfSeconds < typical - 3) changes.push({ at: cue.at + call.halfSeconds, add: '' })
       } else if (cue.kind === 'tick') changes.push({ at: cue.at, add: String(cue.left) })
-      // A rep is called as it is done: its number stands while it is.
+      // A rep is called while it is done: its number stays that long.
       else if (cue.kind === 'count') changes.push({ at: cue.at - typical / step.reps!, add: String(cue.n) })
     }
     changes.sort((a, b) => a.at - b.at)

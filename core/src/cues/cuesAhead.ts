@@ -5,7 +5,7 @@ import { stepCues, type Cue } from './stepCues.ts'
 /** A cue of a lane at its moment on the run's clock, in seconds. */
 export type LaneCue = Cue & {
   lane: number
-  /** Which step of the lane it belongs to. */
+  /** Its step in the lane. */
   index: number
 }
 

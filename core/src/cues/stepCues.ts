@@ -1,6 +1,6 @@
 import type { Step } from '../timing/step.ts'
 
-/** Something heard: a bell where a step begins, its half, the last three seconds, a counted rep, the end. */
+/** A sound: a bell at the start of a step, its half, the last three seconds, a counted rep, the end. */
 export type Cue =
   | { at: number; kind: 'bell'; tone: 'work' | 'rest' | 'end' }
   | { at: number; kind: 'half' }
@@ -9,7 +9,7 @@ export type Cue =
 
 type CuedStep = Pick<Step, 'kind' | 'by' | 'side' | 'reps' | 'seconds'>
 
-/** A slot shorter than this has no half-way call: there is hardly time to hear it. Ours. */
+/** A slot shorter than this has no halfway call: there is hardly time to hear it. Ours. */
 const shortestHalved = 20
 /** A step shorter than this is not counted down. Ours. */
 const shortestTicked = 5

@@ -35,7 +35,7 @@ export function quantile(chances: Chances, share: number): number {
   return chances.length - 1
 }
 
-/** What a distribution is told by: its 5 % point, its mean, its 95 % point. */
+/** A distribution's summary: its 5 % point, mean and 95 % point. */
 export const spreadOf = (chances: Chances): Spread => ({
   low: quantile(chances, 0.05),
   mean: mean(chances),

@@ -2,7 +2,7 @@ import { binomial, certain, plus, type Chances } from './chances.ts'
 
 /** Draws beyond this are as good as impossible (for the forms' limits less than one in a million). */
 const mostDraws = 4096
-/** What is left of a distribution's tail may be left out. */
+/** Probability that may be left out at a distribution's tail. */
 const tail = 1e-9
 
 /**
@@ -26,7 +26,7 @@ export const firstCleared = (columns: readonly number[]): Chances =>
     ? certain(0)
     : until((k) => 1 - shareOf(columns, k, (called, rows) => rows === 0 || called < rows))
 
-/** A lane is timed again at every key press, with the same sheet: the last few answers are kept. */
+/** A lane is timed at every key press with the same sheet: the last few results are cached. */
 const known = new Map<string, Chances>()
 const mostKnown = 60
 function remembered(key: string, make: () => Chances): Chances {
@@ -50,7 +50,7 @@ function until(doneAfter: (k: number) => number): Chances {
   return Float64Array.from(chances)
 }
 
-/** Binomial tables by number of columns left, grown as they are asked for: row n is Bin(n, 1 ÷ columns). */
+/** Binomial tables by number of columns left, extended on demand: row n is Bin(n, 1 ÷ columns). */
 const tables = new Map<number, Chances[]>()
 function calls(n: number, columns: number): Chances {
   const rows = tables.get(columns) ?? tables.set(columns, [certain(0)]).get(columns)!
@@ -108,13 +108,13 @@ export function sumOfCards(deck: readonly { value: number; count: number }[], dr
   const all = deck.reduce((sum, { value, count }) => sum + value * count, 0)
   const values = deck.flatMap(({ value, count }) => Array<number>(count).fill(value)).sort((a, b) => b - a)
   const most = values.slice(0, rest).reduce((sum, value) => sum + value, 0)
-  // By cards drawn so far and their sum: of the cards looked at, how likely is it that so many are among those drawn?
+  // By number of drawn cards and their sum: of the cards considered so far, the probability that this many are drawn.
   const drawn = Array.from({ length: rest + 1 }, () => new Float64Array(most + 1))
   drawn[0]![0] = 1
   let reached = 0
   for (const [seen, value] of values.entries()) {
     reached = Math.min(most, reached + value)
-    // From the most cards down, so that each is still what it was before this card when it is asked.
+    // From the most cards down, so that each value is still the one before this card.
     for (let n = Math.min(rest, seen + 1); n >= 0; n--) {
       const here = drawn[n]!
       const keep = 1 - Math.max(0, (rest - n) / (size - seen))

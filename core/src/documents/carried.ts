@@ -5,7 +5,7 @@ type Kinds = readonly DocumentKind<unknown>[]
 /** How deep in an answer documents may lie: `{ parts: [{ part }] }` is three. */
 const deepest = 4
 
-/** Whatever is carried in a message, with each document in it put through a change; what holds none stays the same object. */
+/** Anything carried in a message, with each document in it changed; what holds none stays the same object. */
 function mapDocuments(
   kinds: Kinds,
   value: unknown,
@@ -29,5 +29,5 @@ function mapDocuments(
  */
 export const readCarried = (kinds: Kinds, message: unknown): unknown => mapDocuments(kinds, message, readDocument)
 
-/** A message on its way out, every document in it as it is written. */
+/** An outgoing message, every document in its written form. */
 export const writtenCarried = (kinds: Kinds, message: unknown): unknown => mapDocuments(kinds, message, writtenDocument)

@@ -10,14 +10,14 @@ interface Schema<T> {
 
 /** A kind of document that is written to a file, a database or a device and read again, perhaps years later. */
 export interface DocumentKind<T> {
-  /** What it calls itself: `esfuerzo.workout`. */
+  /** Its format name: `esfuerzo.workout`. */
   format: string
   /** The version this program works with. */
   version: number
   schema: Schema<T>
   /** From every version that was ever written to the next. */
   migrations: Migrations
-  /** Mistakes that lie between parts of it. It is given unknown data and never throws. */
+  /** Errors between its parts. It gets unknown data and never throws. */
   cross?: (document: unknown) => Problem[]
   /**
    * The document as the version before would have written it; undefined where that version cannot say all of it. What can be
@@ -26,7 +26,7 @@ export interface DocumentKind<T> {
   asBefore?(document: T): Record<string, unknown> | undefined
 }
 
-/** What a kind's documents are. */
+/** The type of a kind's documents. */
 export type DocumentOf<K> = K extends { schema: Schema<infer T> } ? T : never
 
 /**

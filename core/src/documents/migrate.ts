@@ -1,7 +1,7 @@
 import { ProblemError } from '../base/problem.ts'
 import { shown } from '../base/zodProblems.ts'
 
-/** From one version of a document to the next: `migrations[1]` takes version 1 to version 2. They never change what they are given. */
+/** From one version of a document to the next: `migrations[1]` takes version 1 to version 2. They never change their argument. */
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>
 
 /**

@@ -73,7 +73,7 @@ export function segmentEnd(from: Point, angle: number, length: number): Point {
 export const directionOf = (from: Point, to: Point): number =>
   (Math.atan2(to.x - from.x, to.y - from.y) * 180) / Math.PI
 
-/** Which limb or part a joint rests with: what a foot stands on, its toes stand on too. */
+/** The limb or part a joint rests with: the toes stand on what the foot stands on. */
 const restsWith: Partial<Record<keyof Joints, keyof On>> = {
   handR: 'armR',
   handL: 'armL',

@@ -1,7 +1,7 @@
 import { originAmong, type Joints, type Point } from './body.ts'
 import type { Company, Figure, Prop } from './schema.ts'
 
-/** Whether it is somebody, and no thing. */
+/** Whether it is a person, not a thing. */
 export const isCompany = (prop: Prop): prop is Company => prop.kind === 'partner' || prop.kind === 'follower'
 
 /**

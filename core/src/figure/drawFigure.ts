@@ -9,10 +9,10 @@ import { along, dot, stroke, type Stroke, type Tone } from './stroke.ts'
 /** A figure as strokes, back to front, in the unit box. */
 export type Drawing = readonly Stroke[]
 
-/** Half the width of shoulders and hips where they are seen from the front, in box heights. */
+/** Half the width of shoulders and hips seen from the front, in box heights. */
 const half = { shoulders: 0.062, hips: 0.042 }
 
-/** How thick a child is, in box heights: what it wears is wider than what it is. */
+/** Thickness of a child's parts, in box heights: clothes are wider than the body. */
 const width = {
   arm: 0.042,
   hand: 0.05,
@@ -29,7 +29,7 @@ const build: Record<Child, number> = { crop: 1, tail: 0.92, curls: 1.12 }
 /** How far down a limb's upper segment its cloth reaches. */
 const cloth = { sleeve: 0.55, shorts: 0.62 }
 
-/** What a limb is drawn from and through. */
+/** The joints a limb is drawn from and through. */
 interface Limbs {
   joints: Joints
   shoulders: [Point, Point]
@@ -104,7 +104,7 @@ function trunk({ joints: { hip, shoulder }, shoulders, hips }: Limbs, view: Figu
   ]
 }
 
-/** Whoever is with a figure, in the lighter tones of what is farther away. */
+/** The other person of a figure, in lighter tones, farther away. */
 function withIt(figure: Figure, body: readonly Stroke[]): Stroke[] {
   const place = companyOf(figure)
   if (!place) return []

@@ -6,7 +6,7 @@ import { dot, type Stroke } from './stroke.ts'
 /** A disc of the head: so far forward and up from its middle, and how large, in radii of the head. */
 type Disc = readonly [forward: number, upward: number, across: number]
 
-/** Hair is a head of it, from which the face looks out; the nose stands out of that. */
+/** Hair covers a head, from which the face looks out; the nose sticks out of that. */
 const side = {
   hair: [-0.06, 0.08, 2.06],
   face: [0.24, -0.18, 1.6],
@@ -56,7 +56,7 @@ const more: Record<Child, Record<Figure['view'], readonly Disc[]>> = {
 export function drawHead(shoulder: Point, head: Point, view: Figure['view'], child: Child): Stroke[] {
   const length = Math.hypot(head.x - shoulder.x, head.y - shoulder.y)
   const up = { x: (head.x - shoulder.x) / length, y: (head.y - shoulder.y) / length }
-  // Whoever stands looks to the right.
+  // Standing figures look to the right.
   const face = { x: -up.y, y: up.x }
   const disc = (tone: Stroke['tone'], [forward, upward, across]: Disc): Stroke =>
     dot(tone, across * headRadius, {

@@ -4,7 +4,7 @@ import { stillAt } from './pose.ts'
 import type { Figure } from './schema.ts'
 import type { Stroke, Tone } from './stroke.ts'
 
-/** On paper: ink, and tones that can be told apart where there is black only. */
+/** On paper: ink, and tones that differ in black and white. */
 const colours: Record<Tone, string> = {
   skin: '#A9805F',
   shirt: '#4F7F78',
@@ -22,7 +22,7 @@ const colours: Record<Tone, string> = {
 const line = ({ points, width, tone }: Stroke) =>
   `<polyline points="${points.map((p) => `${(p.x * 100).toFixed(1)},${(p.y * 100).toFixed(1)}`).join(' ')}" fill="none" stroke="${colours[tone]}" stroke-width="${(width * 100).toFixed(1)}" stroke-linecap="round" stroke-linejoin="round"/>`
 
-/** What is inside the picture: for a sheet that places many. */
+/** The contents of the picture: for a sheet that places many. */
 export const figureSvgContent = (figure: Figure, t: number): string =>
   `<line x1="2" y1="${floorY * 100}" x2="98" y2="${floorY * 100}" stroke="#D9D0BF" stroke-width="1.5"/>${drawFigure(figure, t).map(line).join('')}`
 

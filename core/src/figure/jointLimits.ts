@@ -34,7 +34,7 @@ export function clampPose(pose: Pose, view: Figure['view']): ClampedPose {
   const clamped: ClampedPose['clamped'] = []
   const held = (joint: Joint, at: keyof Pose, received: number) => {
     const [least, most] = jointLimits[joint]
-    // Seen from the front there is no telling which way a joint bends.
+    // Seen from the front, the direction of a bend is unknown.
     const expected = Math.min(most, Math.max(view === 'front' ? -most : least, received))
     if (expected !== received) clamped.push({ joint, at, received, expected })
     return expected

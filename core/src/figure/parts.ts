@@ -1,4 +1,4 @@
-/** Children who can show a move: they differ in hair and build. */
+/** Children who can show an exercise: they differ in hair and build. */
 export const children = ['crop', 'tail', 'curls'] as const
 export type Child = (typeof children)[number]
 
@@ -25,7 +25,7 @@ export const placedKinds = [
   'ahead',
   'toAndFro',
 ] as const
-/** Somebody else: face to face, or a step before or behind. */
+/** Another person: face to face, or a step ahead or behind. */
 export const companyKinds = ['partner', 'follower'] as const
 export const carriedKinds = [
   'bottle',

@@ -23,18 +23,18 @@ const limbJoints = {
   legL: { root: 'hip', middle: 'kneeL', end: 'ankleL', upper: lengths.thigh, lower: lengths.shin },
 } as const
 
-/** Within this of the floor, or of what it is on, a hand or foot stands on it. */
+/** A hand or foot within this distance of the floor, or of what it is on, stands on it. */
 const standsOn = 0.03
 
 /** A pose with everything said, but for a thing that is held. */
 type FullPose = Required<Omit<Pose, 'free'>> & Pick<Pose, 'free'>
 
-/** A key pose with its joints placed in the box and the limbs that stand on something. */
+/** A key pose with its joints placed in the box and its supporting limbs. */
 interface Key {
   pose: FullPose
   joints: Joints
   standing: Record<LimbName, boolean>
-  /** Whether a foot has the weight: it stands, or in a jump it is the one that comes down. */
+  /** Whether a foot carries the weight: it stands, or it is the one that lands. */
   bears: Record<'legR' | 'legL', boolean>
 }
 
@@ -43,7 +43,7 @@ interface Prepared {
   /** Where the point between the feet of the first pose is: things are placed from there. */
   origin: number
   fixed: readonly LimbName[]
-  /** When each key pose's hold begins and ends, as shares of the cycle. */
+  /** Start and end of each key pose's hold, as shares of the cycle. */
   times: { from: number; until: number }[]
 }
 
@@ -112,7 +112,7 @@ function reach(joints: Joints, name: LimbName, target: Point, bend: 1 | -1): voi
   joints[end] = solved.end
 }
 
-/** A pose as its joints were placed: on its way to the next it begins where it stood, to the last hair. */
+/** A pose with placed joints: the movement to the next starts exactly there. */
 function asPlaced(pose: FullPose, joints: Joints): FullPose {
   const limbs = limbNames.map((name) => {
     const { root, middle, end } = limbJoints[name]
@@ -121,7 +121,7 @@ function asPlaced(pose: FullPose, joints: Joints): FullPose {
   return { ...pose, ...(Object.fromEntries(limbs) as Pick<FullPose, LimbName>) }
 }
 
-/** How far a limb's end is above what it is on. */
+/** How far a limb's end is above its support. */
 const above = (joints: Joints, name: LimbName, on: On) => floorY - (on[name] ?? 0) - endBottom(joints, name)
 
 /** Below this a limb is as good as straight: twice the area between it and the straight line, some two hundredths of the box off it. */
@@ -172,7 +172,7 @@ function prepare(figure: Figure): Prepared {
     withFeet(key.joints, key.pose)
   }
   for (const name of limbNames) bendAlike(keys, name)
-  // Centre the whole cycle in the box, and who is with it, so that nothing jumps from pose to pose.
+  // Centers the whole cycle in the box, with the other person, so that nothing jumps between poses.
   const points = keys.flatMap((k) => Object.values(k.joints) as Point[])
   const company = beside(figure, first.joints)
   const xs = [...points, ...(company ? points.map(company) : [])].map((p) => p.x)
@@ -237,7 +237,7 @@ function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joi
   }
   const joints = fromAngles(pose, mixPoint(a.joints.hip, b.joints.hip, e))
   for (const name of limbNames) {
-    // A hand or foot that stands in both poses stands in between, and so does a foot that has not left or has come: the limb follows it.
+    // A hand or foot that stands in both poses stands in between, and so does a foot that has not left yet or has landed: the limb follows.
     const own = name === 'legR' ? feet.legR : name === 'legL' ? feet.legL : share
     const still = (name === 'legR' || name === 'legL') && ((own === 0 && a.bears[name]) || (own === 1 && b.bears[name]))
     if (!fixed.includes(name) && !still && (!a.standing[name] || !b.standing[name])) continue
@@ -250,7 +250,7 @@ function between(a: Key, b: Key, share: number, fixed: readonly LimbName[]): Joi
   return shifted(joints, 0, clearance(joints, lower(a.pose.on, b.pose.on)) - lift)
 }
 
-/** On the way from one thing to another, what is under a limb is the lower of the two. */
+/** Between two supports, the lower one is under the limb. */
 const lower = (a: On, b: On): On =>
   Object.fromEntries(
     (['armR', 'armL', 'legR', 'legL', 'hip'] as const).map((name) => [name, Math.min(a[name] ?? 0, b[name] ?? 0)]),
@@ -315,7 +315,7 @@ export function freeAt(figure: Figure, t: number, carried: (joints: Joints) => P
 /** Where the point between the feet of the first pose is. */
 export const originOf = (figure: Figure): number => preparedFor(figure).origin
 
-/** Where whoever is with a figure is; undefined where it is alone. */
+/** Where the other person is; undefined if the figure is alone. */
 export const companyOf = (figure: Figure): ((point: Point) => Point) | undefined =>
   beside(figure, preparedFor(figure).keys[0]!.joints)
 

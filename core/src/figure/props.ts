@@ -34,7 +34,7 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
         prop(0.016, [x + back * 0.088, seat], [x + back * 0.1, seat - 0.2]),
       ]
     },
-    // Whoever holds on to a chair stands behind its back.
+    // A child who holds a chair stands behind its back.
     chairBack: (x, away) => {
       const seat = floorY - propHeights.chair
       return [
@@ -43,9 +43,9 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
         prop(0.016, [x + away * 0.18, seat], [x + away * 0.18, floorY]),
       ]
     },
-    // It lies on the heels of whoever kneels.
+    // It lies on a kneeling child's heels.
     cushion: (x) => [prop(0.06, [x - 0.08, floorY - 0.085], [x + 0.05, floorY - 0.085])],
-    // Seen from the front a wall is behind whoever stands at it.
+    // Seen from the front, a wall is behind the child.
     wall: (x, _, view) =>
       view === 'side'
         ? [prop(0.02, [x, floorY], [x, -0.02])]
@@ -65,15 +65,15 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
     mat: (x) => [prop(0.02, [x - 0.4, floorY + 0.012], [x + 0.4, floorY + 0.012])],
     line: (x) => [prop(0.024, [x - 0.05, floorY + 0.014], [x + 0.05, floorY + 0.014])],
     hoop: (x) => [prop(0.014, ...ellipse(x, floorY + 0.01, 0.13, 0.024))],
-    // As long as the picture: whoever goes on it goes on.
+    // As wide as the picture: a child on it moves along.
     tape: (x) => [prop(0.016, [x - 0.44, floorY + 0.01], [x + 0.44, floorY + 0.01])],
-    // Whoever lies on it is seen from above.
+    // Seen from above if a child lies on it.
     matAbove: (x, _, __, { head, handR, handL }) => {
       const [far, near] = [Math.min(head.y - radius.head, handR.y, handL.y) - 0.05, floorY + 0.03]
       return [prop(0.012, [x - 0.46, far], [x + 0.46, far], [x + 0.46, near], [x - 0.46, near], [x - 0.46, far])]
     },
     marker: (x) => [prop(0.05, [x - 0.02, floorY + 0.02], [x + 0.02, floorY + 0.02])],
-    // What feet draw: a square and a V on the floor, as they are seen from before.
+    // What feet draw: a square and a V on the floor, seen from the front.
     square: (x) => [
       prop(
         0.012,
@@ -110,7 +110,7 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
     ],
   }
 
-/** A wheelchair under a seat: its big wheel is beside whoever sits, and in front of the picture. */
+/** A wheelchair under a seat: its big wheel is beside the child, in front of the picture. */
 const wheel = 0.118
 const wheelchair = (x: number): { behind: Stroke[]; front: Stroke[] } => {
   const seat = floorY - propHeights.chair
@@ -223,7 +223,7 @@ const carried: Record<
   },
 }
 
-/** The things of a figure in one moment: those that stand behind it, and those it carries in front. */
+/** The things of a figure at a moment: those behind it, and those it carries in front. */
 export function drawProps(figure: Figure, joints: Joints, t: number): { behind: Stroke[]; front: Stroke[] } {
   const behind: Stroke[] = []
   const front: Stroke[] = []

@@ -9,7 +9,7 @@ const angle = z.number().min(-360).max(360)
 /** Upper and lower segment: thigh and shin, upper arm and forearm. */
 const limb = z.tuple([angle, angle])
 
-/** Height of what a hand, a foot or the seat is on, in box heights: 0.09 is a bottom stair, 0.17 a chair for a child. */
+/** Height of the support of a hand, a foot or the seat, in box heights: 0.09 is a bottom stair, 0.17 a child's chair. */
 const height = z.number().min(0).max(0.6)
 export const onSchema = z.strictObject({
   armR: height.optional(),
@@ -21,7 +21,7 @@ export const onSchema = z.strictObject({
 export type On = z.infer<typeof onSchema>
 
 export const poseSchema = z.strictObject({
-  /** From hip to shoulders; 180 stands upright. */
+  /** From hip to shoulders; 180 is upright. */
   torso: angle,
   /** Of the head against the torso. */
   neck: angle.optional(),
@@ -34,9 +34,9 @@ export const poseSchema = z.strictObject({
   footL: angle.optional(),
   /** What is not on the floor but on something: a foot on a step, hands on a chair. */
   on: onSchema.optional(),
-  /** How far the lowest point is off what it stands on, in box heights: a jump. */
+  /** How far the lowest point is above its support, in box heights: a jump. */
   lift: z.number().min(0).max(0.4).optional(),
-  /** Where the thing that is thrown, rolled or kicked is, when nobody holds it: forward of the feet and above the floor. */
+  /** Where a thrown, rolled or kicked thing is when nobody holds it: forward of the feet and above the floor. */
   free: z.tuple([z.number().min(-0.6).max(0.6), z.number().min(0).max(1)]).optional(),
   /** Share of the cycle the pose is held, against `go`, the share of the way to the next. */
   hold: z.number().min(0).max(20).optional(),
@@ -46,11 +46,11 @@ export type Pose = z.infer<typeof poseSchema>
 
 const carriers = ['handR', 'handL', 'ankleR', 'ankleL', 'head', 'shoulder', 'hip'] as const
 
-/** A thing that stays where it stands: so far forward of the middle of the first pose's feet. */
+/** A thing that stays in place: its distance in front of the middle of the first pose's feet. */
 export const placedPropSchema = z.strictObject({ kind: z.enum(placedKinds), x: z.number().min(-0.8).max(0.8) })
-/** Somebody who does the same: a partner on the other side of a line so far forward, a follower so far behind. */
+/** A second person doing the same: a partner beyond a line at a distance ahead, a follower at a distance behind. */
 export const companySchema = z.strictObject({ kind: z.enum(companyKinds), x: z.number().min(-0.6).max(0.6) })
-/** A thing that goes with one joint, or between two. */
+/** A thing that moves with one joint, or between two. */
 export const carriedPropSchema = z.strictObject({
   kind: z.enum(carriedKinds),
   by: z.array(z.enum(carriers)).min(1).max(2),
@@ -63,7 +63,7 @@ export type Prop = z.infer<typeof propSchema>
 
 const seen = {
   view: z.enum(['side', 'front']),
-  /** What stays in one place from pose to pose; else the middle of the feet does. */
+  /** What stays in place from pose to pose; by default the middle of the feet. */
   anchor: z.enum([...limbNames, 'hip']).optional(),
   /** Hands or feet that stay where the first pose has them, on a wall or a chair. */
   fixed: z.array(z.enum(limbNames)).max(4).optional(),
@@ -71,7 +71,7 @@ const seen = {
   poses: z.array(poseSchema).min(1).max(6),
 }
 
-/** A jointed figure that does one move: one to six key poses, drawn from the side or the front. */
+/** A jointed figure of one exercise: one to six key poses, drawn from the side or the front. */
 export const figureSchema = z.strictObject({
   id: idSchema,
   ...seen,
@@ -79,9 +79,9 @@ export const figureSchema = z.strictObject({
   reps: z.int().min(1).max(4).optional(),
   /** After its poses the figure does them again with left and right changed over. */
   mirrored: z.boolean().optional(),
-  /** Which pose stands for the move where nothing moves. */
+  /** The pose that shows the exercise when nothing moves. */
   thumb: z.int().min(0).max(11).optional(),
-  /** The same poses seen from another side, where one side does not show the move: as many, and each held as long. */
+  /** The same poses from another side, if one side does not show the exercise: as many, held as long. */
   second: z.strictObject(seen).optional(),
 })
 export type Figure = z.infer<typeof figureSchema>

@@ -14,7 +14,7 @@ export function secondView(figure: Figure): Figure | undefined {
   let known = made.get(figure)
   if (!known) {
     const { anchor: _a, fixed: _f, props: _p, ...shared } = first
-    // How long a pose is held is said once, by the first view.
+    // Only the first view says how long a pose is held.
     const poses = second.poses.map((pose, i) => {
       const { hold, go } = figure.poses[i] ?? pose
       return { ...pose, ...(hold !== undefined && { hold }), ...(go !== undefined && { go }) }

@@ -1,6 +1,6 @@
 import type { Point } from './body.ts'
 
-/** What a stroke is of: a child's skin, shirt, shorts, hair and shoes, its eyes, those of its farther side, a thing, or the gap round what is in front. */
+/** What a stroke belongs to: skin, shirt, shorts, hair, shoes, eyes, the farther side, a thing, or the gap around what is in front. */
 export type Tone =
   | ('skin' | 'shirt' | 'shorts' | 'ink' | 'eye')
   | ('farSkin' | 'farShirt' | 'farShorts' | 'farInk')

@@ -65,7 +65,7 @@ export function turnJoint(pose: Pose, view: Figure['view'], handle: Handle, angl
   return clampPose({ ...pose, ...changed }, view)
 }
 
-/** A pose with left and right changed over; seen from the front, the picture is turned over too. */
+/** A pose with left and right swapped; seen from the front, the picture is mirrored too. */
 export function mirrorPose(pose: Pose, view: Figure['view']): Pose {
   const turn = (a: number) => (view === 'front' ? -a : a)
   const limb = ([a, b]: readonly [number, number]): [number, number] => [turn(a), turn(b)]

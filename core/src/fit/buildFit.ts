@@ -7,13 +7,13 @@ import { LaneTimes } from './laneTimes.ts'
 import { ownCost } from './levers.ts'
 import { settingsOf, variantsOf, type Direction, type Setting, type Variant } from './settings.ts'
 
-/** Costs are kept as whole numbers: halves come in through the sections' factors. */
+/** Costs are whole numbers: halves come from the sections' factors. */
 export const costScale = 2
 
-/** "Finish together" is within so many seconds. */
+/** "Finish together" allows this many seconds. */
 export const finishTogether = 15
 
-/** What a section's levers cost against those of the main part, which gives first. Ours. */
+/** The cost of a section's levers relative to the main part, which gives first. Ours. */
 const factors: Record<Role, number> = {
   main: 1,
   challenge: 1,
@@ -25,7 +25,7 @@ const factors: Record<Role, number> = {
   coolDown: 2,
 }
 
-/** What each choice of the problem stands for. */
+/** What each choice of the problem means. */
 export interface FitChoices {
   block: Block
   /** `v` is the variant's index. */
@@ -56,10 +56,10 @@ export interface BuildOptions {
 /** Whether anything in a section may change at all. */
 export const mayChange = (section: Section): boolean => !isKept(section) && section.role !== 'coolDown'
 
-/** What a minute costs that is taken from a lane which is in time: as much as one of a cap. Ours. */
+/** The cost of a minute taken from a lane that is on time: as much as one of a cap. Ours. */
 const minuteTaken = 3
 
-/** Started minutes that a block gets shorter by, however a lane comes to it. */
+/** Started minutes that a block gets shorter by, in whatever way. */
 const lostMinutes = (now: number, after: Passage | undefined): number => {
   const ways = after?.flatMap((way) => (way ? [way.seconds] : [])) ?? []
   return ways.length ? Math.max(0, Math.ceil((now - Math.max(...ways)) / 60)) : 0

@@ -9,7 +9,7 @@ import { leversOf } from './levers.ts'
 import { reach } from './reach.ts'
 import { solveFit } from './solveFit.ts'
 
-/** One way to the minutes: its changes, what it costs, and when every lane ends then. */
+/** One option: its changes, its cost, and when every lane ends. */
 export interface FitWay {
   changes: FitChange[]
   /** How much a teacher would mind, in steps of a rest. */
@@ -20,7 +20,7 @@ export interface FitWay {
   proven: boolean
 }
 
-/** Why a section gives nothing more. */
+/** Why a section can't give more. */
 export interface FitHold {
   section: string
   why: 'kept' | 'coolDown' | 'warmUp' | 'least'
@@ -29,7 +29,7 @@ export interface FitHold {
 }
 
 export interface FitAnswer {
-  /** `fits`: nothing to do; `ways`: it can be done; `short`: it cannot, the way goes as far as it does. */
+  /** `fits`: nothing to do; `ways`: possible; `short`: not possible, this is the closest. */
   kind: 'fits' | 'ways' | 'short'
   asked: 'shorten' | 'even' | 'fill'
   /** Seconds. */
@@ -37,7 +37,7 @@ export interface FitAnswer {
   before: Record<string, number>
   /** The one that changes least, then up to two with other levers. */
   ways: FitWay[]
-  /** Where it cannot be done: the seconds that are still missing, and what holds them. */
+  /** If it is not possible: the seconds still missing, and what holds them. */
   missing: number
   holds: FitHold[]
 }
@@ -49,7 +49,7 @@ export interface FitOptions {
   onProgress?: (share: number) => void
 }
 
-/** A session is full when it ends within so many seconds before its minutes. Ours. */
+/** A session is full if it ends within this many seconds before its minutes. Ours. */
 export const fullWithin = 60
 
 /** How much settings may cost, tried in turn: a way found below one of them is the cheapest of all. */
@@ -101,7 +101,7 @@ export function fit(session: Session, library: Library, { fill = false, onProgre
 
 type Build = (change: Partial<BuildOptions>) => BuiltFit
 
-/** The cheapest way; the settings looked at grow dearer until what is found cannot be beaten by dearer ones. */
+/** The cheapest option: settings get more expensive until what was found can't be beaten. */
 function cheapest(build: Build, barred: Set<string>, onProgress?: (share: number) => void): FitWay | undefined {
   for (const [i, mostCost] of costLimits.entries()) {
     const built = build({ mostCost, barred })
@@ -114,7 +114,7 @@ function cheapest(build: Build, barred: Set<string>, onProgress?: (share: number
   return undefined
 }
 
-/** As near as it comes: the smallest overrun (or shortfall), then the least cost. */
+/** The closest: the smallest overrun (or shortfall), then the lowest cost. */
 function nearest(session: Session, library: Library, build: Build, { budget, before, asked }: FitAnswer) {
   const fill = asked === 'fill'
   const built = build({})
@@ -148,9 +148,9 @@ function nearest(session: Session, library: Library, build: Build, { budget, bef
   return { missing: Math.max(0, missing), ways: best ? [best] : [], holds: holdsOf(session, library, changes) }
 }
 
-/** Two hours, the longest session there is. */
+/** Two hours, the longest session. */
 const longest = 2 * 3600
-/** Where nothing fits, how near it comes is found within so many branches each time. */
+/** Branches of each search for the closest option if nothing fits. */
 const branchesNearest = 20_000
 
 function wayOf({ choices, groupIds }: BuiltFit, solution: FitSolution): FitWay {
@@ -187,7 +187,7 @@ function wayOf({ choices, groupIds }: BuiltFit, solution: FitSolution): FitWay {
   }
 }
 
-/** Every section that gives nothing more, why, and how long it is once the changes are made. */
+/** Every section that can't give more, why, and its length after the changes. */
 function holdsOf(session: Session, library: Library, changes: readonly FitChange[]): FitHold[] {
   const changed = new Set(changes.map((c) => c.block))
   const after = applyFit(session, changes)

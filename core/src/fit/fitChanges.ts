@@ -12,11 +12,11 @@ export interface FitChange {
   block: string
   lever: LeverKind | 'out' | 'stay'
   scope: 'all' | string
-  /** 0 where nothing is turned. */
+  /** 0 if nothing changes. */
   steps: number
   /** The station that is left out. */
   station?: string
-  /** What the lever stands at now and would stand at, by group: those it is for. */
+  /** The lever's value now and after, for each of its groups. */
   from: Record<string, number>
   to: Record<string, number>
 }

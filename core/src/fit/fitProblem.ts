@@ -1,9 +1,9 @@
-/** What a block does to a lane, by the state the lane comes in with; undefined where no lane comes in so. */
+/** A block's effect on a lane, by the state the lane arrives in; undefined for impossible states. */
 export type Passage = readonly ({ seconds: number; exit: number } | undefined)[]
 
-/** A block with everything that may be done to it. Costs are whole numbers. */
+/** A block with all its possible changes. Costs are whole numbers. */
 export interface FitBlock {
-  /** Settings for all groups; the first is the block as it is, at no cost. `variant` says which stations are left out. */
+  /** Settings for all groups; the first is the unchanged block, at no cost. `variant` says which stations are left out. */
   shared: readonly { cost: number; variant: number }[]
   /** By lane. */
   lanes: readonly FitLane[]
@@ -12,9 +12,9 @@ export interface FitBlock {
 export interface FitLane {
   /** What each shared setting does to the lane; undefined where the setting is not for this lane. */
   follow: readonly (Passage | undefined)[]
-  /** What it costs besides that the lane follows each of them: it takes time from a lane that needs all of it. */
+  /** The extra cost for a lane to follow each of them: it takes time from a lane that needs all of it. */
   spared: readonly number[]
-  /** Settings of the lane's own, by variant: they stand in for the shared one. */
+  /** The lane's own settings, by variant; they replace the shared one. */
   own: readonly (readonly { cost: number; passage: Passage }[])[]
 }
 
@@ -37,7 +37,7 @@ export interface FitSolution {
   cost: number
   /** The shared setting of each block. */
   shared: number[]
-  /** By block and lane: the lane's own setting, where it has one. */
+  /** By block and lane: the lane's own setting, if any. */
   own: (number | undefined)[][]
   /** Of each lane. */
   seconds: number[]

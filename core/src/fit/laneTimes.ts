@@ -19,24 +19,24 @@ import { turnedFor, variantsOf, withoutStations, type Setting, type Variant } fr
 /** The first part of a warm-up is never cut. In seconds; common practice (see the checks of shape). */
 export const warmUpKept = 180
 
-/** A block as it is: what this group takes for it, and how near it is to the grade's lines. */
+/** A block unchanged: this group's time, and how close it is to the grade's limits. */
 interface Base {
   block: Block
   seconds: number
   lines: BoundUse[]
   fill: [value: number, most: number][]
-  /** Its part of a warm-up's first minutes, in seconds, and the steps that are on then: they stay what they are. */
+  /** The seconds of a warm-up's first minutes in it, and the steps then: they stay unchanged. */
   kept: number
   keptSteps: readonly Step[]
 }
 
-/** A setting that is for this lane, and what it takes from each state it was asked for. */
+/** A setting of this lane, and its seconds from each state it was asked for. */
 interface Known {
   block: Block
   ways: { seconds: number; exit: number }[]
 }
 
-/** How a lane may come to a block: only what makes a difference to it is told apart. */
+/** The state in which a lane arrives at a block: only differences that matter are kept. */
 interface Boundary {
   carries: Carry[]
   byCarry: Map<string, number>
@@ -72,7 +72,7 @@ export class LaneTimes {
     this.#library = library
     this.#pace = defaultPace(group)
     this.#mostRested = Math.ceil(longestChange(session, library) * this.#pace)
-    // Which sums were asked before is left out: it hardly makes a difference, and would make a state of every choice.
+    // Earlier sums are left out: they hardly matter, and would make a state of every choice.
     let carry = startCarry
     let warm = 0
     const changing: Base[] = []
@@ -107,7 +107,7 @@ export class LaneTimes {
     }
   }
 
-  /** Seconds of a block as it is, and of all of them. */
+  /** Seconds of an unchanged block, and of all of them. */
   seconds(k: number): number {
     return this.#bases[k]!.seconds
   }
@@ -115,7 +115,7 @@ export class LaneTimes {
     return this.#bases.reduce((sum, { seconds }) => sum + seconds, 0)
   }
 
-  /** Seconds that a lap, round, set or rung more or less gives this lane; 0 where the block has none. */
+  /** Seconds of one lap, round, set or rung for this lane; 0 if the block has none. */
   lapSeconds(k: number): number {
     const { block } = this.#bases[k]!
     const lever = leversOf(block).find(({ kind }) => kind === 'laps')
@@ -123,7 +123,7 @@ export class LaneTimes {
     return other ? Math.abs(this.#steps(block, startCarry).now - this.#steps(other, startCarry).now) : 0
   }
 
-  /** How many states there are so far; every lane begins in state 0. */
+  /** Number of states so far; every lane starts in state 0. */
   get states(): number {
     return Math.max(1, ...this.#boundaries.map((b) => b.carries.length))
   }
@@ -154,7 +154,7 @@ export class LaneTimes {
     if (!block) return undefined
     const known = { block, ways: [] }
     if (variant.out.length === 0 && setting.cost === 0) return known
-    // A block that lies in the kept minutes whole stays as it is.
+    // A block entirely within the kept minutes stays unchanged.
     if (base.kept > 0 && base.seconds <= base.kept) return undefined
     const begins = base.kept > 0 ? this.#steps(block, startCarry).steps : []
     if (!base.keptSteps.every((step, i) => isSame(step, begins[i]))) return undefined
@@ -191,7 +191,7 @@ export class LaneTimes {
     return blockBounds(block, this.#group, steps, this.#library, this.#pace)
   }
 
-  /** The state in which a lane that carries this comes to block k. After the last block nothing makes a difference. */
+  /** The state in which a lane with this carry arrives at block k. After the last block it doesn't matter. */
   #enter(k: number, { stance, rested }: Carry): number {
     const { carries, byCarry, byWay } = this.#boundaries[k]!
     const carry = { stance, rested: Math.min(rested, this.#mostRested), asked: noneAsked }
@@ -219,11 +219,11 @@ export class LaneTimes {
   }
 }
 
-/** Whether a step of a warm-up is what it was. */
+/** Whether a step of a warm-up is unchanged. */
 const isSame = (a: Step, b: Step | undefined) =>
   b?.kind === a.kind && b.station === a.station && b.seconds.typical === a.seconds.typical
 
-/** Seconds before pace that no change-over of a session passes: down to the floor, everything put down and taken up. */
+/** Seconds, before pace, that no change-over exceeds: down to the floor, everything put down and picked up. */
 function longestChange(session: Session, library: Library): number {
   const cells = session.sections
     .flatMap((s) => s.blocks)

@@ -8,17 +8,17 @@ export type LeverKind = 'laps' | 'work' | 'rest' | 'roundRest' | 'cap' | 'talk' 
 /** One thing that can be turned by whole steps, for all groups or for one. */
 export interface Lever {
   kind: LeverKind
-  /** What one step costs, before the section's factor: how much a teacher minds; laps cost more by their minutes. Ours. */
+  /** Cost of one step before the section's factor: how much a teacher minds; laps cost more by their minutes. Ours. */
   cost: number
   /** Turned for the whole block or not at all: no group has a value of its own. */
   whole?: true
-  /** How many steps it may be turned to lengthen; left out, as far as its bounds. */
+  /** Most steps to lengthen; by default as far as its limits. */
   longer?: number
-  /** What it stands at for a group: a count or seconds. */
+  /** Its value for a group: a count or seconds. */
   read(block: Block, groupId: string): number
-  /** The block with it turned for some groups; undefined where it does not go that far for one of them. */
+  /** The block after turning it for some groups; undefined if one can't go that far. */
   turn(block: Block, scope: Scope, steps: number): Block | undefined
-  /** The block with what it stands at for a group taken from another state of the block. */
+  /** The block with this lever's value for a group taken from another state of the block. */
   copy(block: Block, groupId: string, from: Block): Block
 }
 
@@ -111,7 +111,7 @@ export const rests: Bounds = { step: 5, least: 0, most: 60 }
 export const roundRests: Bounds = { step: 15, least: 0, most: 120 }
 /** Less than a quarter of a minute is over before a child has got into it. Ours. */
 export const works: Bounds = { step: 5, least: 15, most: 60 }
-/** A session is not filled with more than so many laps, rounds or sets besides. Ours. */
+/** Most laps, rounds or sets added to fill a session. Ours. */
 const moreLaps = 3
 export const minutes: Bounds = { step: 60, least: 60, most: 20 * 60 }
 /** A cap of a minute is no "as many as you can" any more. */
@@ -128,7 +128,7 @@ export const restLever = <F extends Form>(kind: 'rest' | 'roundRest', field: Res
     kind === 'rest' ? rests : roundRests,
   )
 
-/** How long a form goes on at most. */
+/** The longest time of a form. */
 export const capLever = <F extends 'amrap' | 'rounds'>() =>
   numberLever<F>(
     'cap',

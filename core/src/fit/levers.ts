@@ -14,7 +14,7 @@ import { targetLevers } from '../forms/target/levers.ts'
 import type { Block, BlockOf, Form } from '../session/forms.ts'
 import type { Lever, LeversFor } from './lever.ts'
 
-/** The levers of each form; one without has a length that nobody sets. */
+/** The levers of each form; a form without has a length that nobody sets. */
 const formLevers: { [F in Form]?: LeversFor<BlockOf<F>> } = {
   amrap: amrapLevers,
   calls: callsLevers,
@@ -35,7 +35,7 @@ const formLevers: { [F in Form]?: LeversFor<BlockOf<F>> } = {
 export const leversOf = (block: Block): readonly Lever[] =>
   (formLevers[block.form] as LeversFor<Block> | undefined)?.(block) ?? []
 
-/** What leaving out a station that may be left out costs. Ours. */
+/** The cost of leaving out an optional station. Ours. */
 export const stationOutCost = 6
-/** What a change for one group only costs besides. Ours. */
+/** The extra cost of a change for one group only. Ours. */
 export const ownCost = 2

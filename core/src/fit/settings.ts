@@ -12,7 +12,7 @@ export interface Setting {
 /** No lever is turned further than this: twenty minutes of a cap, two of a rest. */
 const mostSteps = 24
 
-/** Which way levers may be turned. */
+/** The directions in which levers may be turned. */
 export type Direction = 'shorter' | 'longer' | 'either'
 
 /**
@@ -55,7 +55,7 @@ export function settingsOf(
   return settings.sort((a, b) => a.cost - b.cost)
 }
 
-/** How many steps a lever goes one way, for the group for which it goes farthest. */
+/** How many steps a lever can go one way, for the group with the most. */
 function farthest(block: Block, lever: Lever, sign: number, most: number, groups: readonly string[]): number {
   const end = Math.min(most / lever.cost, sign > 0 ? (lever.longer ?? mostSteps) : mostSteps)
   let n = 0
@@ -63,13 +63,13 @@ function farthest(block: Block, lever: Lever, sign: number, most: number, groups
   return n
 }
 
-/** Stations that are left out, and what that costs. */
+/** Stations left out, and the cost. */
 export interface Variant {
   out: readonly string[]
   cost: number
 }
 
-/** At most so many optional stations of a block are tried in every combination. */
+/** Most optional stations of a block that are tried in every combination. */
 const mostOptional = 5
 
 /** Every choice of optional stations to leave out, up to a cost; one station always stays. */
@@ -88,7 +88,7 @@ export function withoutStations(block: Block, out: readonly string[]): Block {
   return { ...(block as StationBlock), stations: block.stations.filter((s) => !out.includes(s.id)) } as Block
 }
 
-/** A block with its levers turned for some groups; undefined where one does not go that far. */
+/** A block with its levers turned for some groups; undefined if one can't go that far. */
 export function turnedFor(
   block: Block,
   scope: readonly string[] | 'all',

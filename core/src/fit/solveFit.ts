@@ -66,7 +66,7 @@ type ToGo = Float64Array[]
 function laneToGo(problem: FitProblem, lane: number, share: number): ToGo[] {
   const { blocks, states, least, most } = problem
   const quickest = blocks.map((block) => quickestPassage(block, block.lanes[lane]!))
-  // No second before the quickest way here, nor after which the quickest way on is too long, is ever asked for.
+  // No second before the quickest way here, nor after which the quickest way on is too long, is ever needed.
   let earliest = quickest.reduce((sum, n) => sum + n, 0)
   let onward = 0
   const end = () => new Float64Array(most + 1).fill(Infinity, 0, Math.min(most + 1, least))
@@ -95,7 +95,7 @@ function laneToGo(problem: FitProblem, lane: number, share: number): ToGo[] {
   return toGo
 }
 
-/** The fewest seconds a lane can take for a block, from whatever state. */
+/** The fewest seconds a lane needs for a block, from any state. */
 function quickestPassage(block: FitBlock, lane: FitLane): number {
   let least = Infinity
   for (const { passage } of laneChoices(block, lane, 0))
@@ -114,7 +114,7 @@ function* laneChoices(block: FitBlock, lane: FitLane, share: number): Generator<
     for (const own of lane.own[variant] ?? []) yield { passage: own.passage, cost: own.cost + shared }
 }
 
-/** The least a lane's table can come to in the end. */
+/** The lowest final cost of a lane's table. */
 function ahead(table: Table, toGo: ToGo): number {
   let least = Infinity
   for (let e = 0; e < table.length; e++) {
@@ -151,7 +151,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
   const laneIds = Array.from({ length: lanes }, (_, g) => g)
   let { branches = 400_000 } = options
   let best = options.below ?? never
-  /** 1 while a way that costs as much as the best one may still be taken for it. */
+  /** 1 while an option of the same cost as the best may still replace it. */
   let tie = 0
   let found: Found | undefined
 
@@ -194,7 +194,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
   }
 
   const sums = new Int32Array(most + 1)
-  /** The first and the last second at which a window with an end of every lane in it may begin. */
+  /** The first and the last second at which a window containing every lane's end may start. */
   function bounds(ends: readonly Table[]): [number, number] {
     let [first, last] = [least, most]
     for (const table of ends) {
@@ -204,7 +204,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
     }
     return [first, last]
   }
-  /** The least cost with all ends in a window of some width; `sums` is what it costs by the window's first second. */
+  /** The lowest cost with all ends in a window of some width; `sums` is the cost by the window's first second. */
   function leastWithin(ends: readonly Table[], cost: number, width: number, first: number, last: number): number {
     sums.fill(never)
     sums.fill(cost, first, last + 1)
@@ -220,7 +220,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
       return
     }
     const block = blocks[k]!
-    // What the lanes do of their own does not depend on the shared setting, only on which stations are left out.
+    // A lane's own settings do not depend on the shared one, only on which stations are left out.
     const made = new Set<number>()
     const order = orders[k]!
     for (const [i, o] of order.entries()) {
@@ -237,7 +237,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
       }
       shared[k] = o
       const sofar = cost + setting.cost
-      // Lane by lane, as long as what they still cost at least leaves it worth while.
+      // Lane by lane, as long as their lowest remaining cost keeps it worthwhile.
       let [split, all, extra] = [0, 0, 0]
       const promising = laneIds.every((g) => {
         const next = tables[k + 1]![g]!
@@ -268,7 +268,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
   return found && { ...trace(problem, found), cost: best, proven }
 }
 
-/** Among ways that cost the same the best is looked for in so many branches. Ours. */
+/** Branches to search for the best among options of equal cost. Ours. */
 const tieBranches = 2000
 
 /** A way that was found: the shared setting of each block, and the window in which every lane ends. */
@@ -292,7 +292,7 @@ function isBetter(problem: FitProblem, a: Found, b: Found): boolean {
   return changes(a) < changes(b)
 }
 
-/** Adds to each second from `first` to `last` what a lane costs at least to end there or up to `width` later. */
+/** Adds to each second from `first` to `last` the lowest cost of a lane to end there or up to `width` later. */
 function addReach(sums: Int32Array, table: Table, first: number, last: number, width: number): void {
   const ends = new Int32Array(last - first + width + 1).fill(never)
   for (const { cost, lo, hi } of table) {

@@ -1,6 +1,6 @@
 import type { Caption } from '../cues/captions.ts'
 
-/** Seconds as hours, minutes, seconds and thousandths. @param point what stands before the thousandths */
+/** Seconds as hours, minutes, seconds and thousandths. @param point the sign before the thousandths */
 function stamp(seconds: number, point: '.' | ','): string {
   const ms = Math.round(seconds * 1000)
   const two = (n: number) => String(Math.floor(n)).padStart(2, '0')
@@ -8,7 +8,7 @@ function stamp(seconds: number, point: '.' | ','): string {
   return `${two(h)}:${two(m)}:${two(s)}${point}${String(ms % 1000).padStart(3, '0')}`
 }
 
-/** A caption's text as one block: no empty line may stand in it, and no arrow that would read as a time. */
+/** A caption's text as one block: without empty lines, and without an arrow that would read as a time. */
 const block = (text: string) =>
   text
     .replace(/\n\s*\n+/g, '\n')
@@ -22,7 +22,7 @@ const block = (text: string) =>
  * @example webVtt([{ at: 0, until: 1.5, text: 'Squat' }], 'Springs') // 'WEBVTT - Springs\n\n1\n00:00:00.000 --> …'
  */
 export function webVtt(captions: readonly Caption[], title: string): string {
-  // In WebVTT & and < begin an escape or a tag.
+  // In WebVTT, & and < start an escape or a tag.
   const escaped = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;')
   const cues = captions.map(
     ({ at, until, text }, i) => `${i + 1}\n${stamp(at, '.')} --> ${stamp(until, '.')}\n${escaped(block(text))}\n`,

@@ -3,7 +3,7 @@ import type { Cue } from '../cues/stepCues.ts'
 /** Samples a second, as on every sound card. */
 export const sampleRate = 44_100
 
-/** Of each thing heard: frequency in Hz, loudness 0 to 1, seconds until it has died away. */
+/** For each sound: frequency in Hz, loudness 0 to 1, seconds until it has faded. */
 const tones: Record<string, [hz: number, loudness: number, seconds: number]> = {
   work: [880, 0.6, 0.9],
   rest: [587, 0.6, 0.9],
@@ -50,7 +50,7 @@ export function clickTrack(
     const count = Math.min(Math.round(lasts * sampleRate), samples - first)
     for (let i = 0; i < count; i++) {
       const t = i / sampleRate
-      // Dies away to a thousandth; the cosine lets it be heard from its first sample on.
+      // Fades to a thousandth; the cosine makes it audible from its first sample.
       const value = loudness * Math.cos(2 * Math.PI * hz * t) * Math.exp((-6.9 * t) / lasts)
       const at = 44 + (first + i) * 2
       const sum = view.getInt16(at, true) + value * 32767

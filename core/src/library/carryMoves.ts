@@ -5,10 +5,10 @@ import type { Library } from './library.ts'
 import { isOwnId, type OwnMove } from '../terms/ownMove.ts'
 import { withOwnMoves } from './ownMoves.ts'
 
-/** The library a session is read with: ours, and the teacher's own moves it carries. */
+/** The library for a session: ours, and the teacher's own exercises it carries. */
 export function libraryFor(session: Pick<Session, 'moves'>, library: Library): Library {
   if (!session.moves?.length) return library
-  // Asked for with every lane and every edit.
+  // Called for every lane and every edit.
   const known = merged.get(session.moves)
   if (known?.of === library) return known.whole
   const whole = withOwnMoves(library, session.moves)
@@ -18,7 +18,7 @@ export function libraryFor(session: Pick<Session, 'moves'>, library: Library): L
 
 const merged = new WeakMap<readonly OwnMove[], { of: Library; whole: Library }>()
 
-/** Ids of the teacher's own moves that a session uses. */
+/** Ids of the teacher's own exercises in a session. */
 function ownMovesOf(session: Session): Set<string> {
   const cells: Cell[] = session.sections
     .flatMap((s) => s.blocks)

@@ -20,12 +20,12 @@ export type Muscle = z.infer<typeof muscleSchema>
 export const kitItemSchema = z.strictObject({
   id: idSchema,
   name: z.string(),
-  /** Taken up and put down (3 s each), unlike a wall, a chair or a mat. */
+  /** Picked up and put down (3 s each), unlike a wall, a chair or a mat. */
   held: z.boolean(),
   standIns: z.array(z.string()),
-  /** Why nothing stands in, where that is so. */
+  /** Why nothing replaces it, if so. */
   noStandIn: z.string().optional(),
-  /** Taken to be in every home. */
+  /** Assumed to be in every home. */
   usual: z.boolean().optional(),
   /** What a child asks first, in a child's words. */
   ask: z.string().optional(),
@@ -54,7 +54,7 @@ export const libraryDataSchema = z.strictObject({
   /** Its texts in other languages, where families are spoken to; pages of the teacher's do without. */
   words: z.object({ es: z.record(z.string(), z.string()) }).optional(),
 })
-/** The library as it lies in its files. */
+/** The library as it is in its files. */
 export type LibraryData = z.infer<typeof libraryDataSchema>
 
 /** The library as the computation uses it: everything by id. */
@@ -66,7 +66,7 @@ export interface Library {
   kit: ReadonlyMap<string, KitItem>
   /** By code. */
   effort: ReadonlyMap<string, Activity>
-  /** Every test there is. */
+  /** All tests. */
   measures: ReadonlyMap<TestId, Measure>
   words?: Phrases
 }

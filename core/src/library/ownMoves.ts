@@ -5,7 +5,7 @@ import type { Figure } from '../figure/schema.ts'
 import { isOwnId, movesDocument, type OwnMove } from '../terms/ownMove.ts'
 import type { Library } from './library.ts'
 
-/** A library with a teacher's own moves beside its own; the library's are never replaced. */
+/** A library with a teacher's own exercises; the library's are never replaced. */
 export function withOwnMoves(library: Library, own: readonly OwnMove[]): Library {
   if (own.length === 0) return library
   const moves = new Map(library.moves)
@@ -17,7 +17,7 @@ export function withOwnMoves(library: Library, own: readonly OwnMove[]): Library
   return { ...library, moves, figures }
 }
 
-/** What a move names that is not there: muscles, kit, figures, counters. */
+/** Missing references of an exercise: muscles, equipment, figures, counter-exercises. */
 export function ownMoveProblems({ move, figures }: OwnMove, library: Library, at: Problem['path'] = []): Problem[] {
   const problems: Problem[] = []
   const drawn = new Set([...library.figures.keys(), ...figures.map((f) => f.id)])
@@ -52,7 +52,7 @@ export function ownMoveProblems({ move, figures }: OwnMove, library: Library, at
   return problems
 }
 
-/** Moves that were read, and what had to be set right in their figures. */
+/** Exercises that were read, and what was corrected in their figures. */
 export interface ReadMoves {
   moves: OwnMove[]
   /** Joints that bent further than a body does, each with its path. */

@@ -6,7 +6,7 @@ import { libraryFor } from './carryMoves.ts'
 import type { Library } from './library.ts'
 import { ownMoveProblems } from './ownMoves.ts'
 
-/** Moves and versions a session names that neither the library nor the session has, and what its own moves lack, each with its path. */
+/** Exercises and versions a session names that neither library nor session has, and what its own exercises lack, each with its path. */
 export function referenceProblems(session: Session, ours: Library): Problem[] {
   const library = libraryFor(session, ours)
   const problems: Problem[] = (session.moves ?? []).flatMap((own, i) => ownMoveProblems(own, ours, ['moves', i]))

@@ -17,7 +17,7 @@ export function versionFor(move: Move, group: Pick<Group, 'grades'>): Version {
   return move.versions[0]!
 }
 
-/** A cell's move and version, with what the version leaves out filled in from the move. */
+/** A cell's exercise and version, with the version's missing fields from the exercise. */
 export interface Performed {
   move: Move
   version: Version
@@ -48,7 +48,7 @@ export function performedBy(cell: Pick<Cell, 'move' | 'version'>, library: Libra
       },
     ])
   }
-  // Asked for at every step of every lane, so kept with the version it belongs to.
+  // Called for every step of every lane, so it is cached with its version.
   let known = performed.get(version)
   if (!known) {
     known = {

@@ -65,7 +65,7 @@ function matched<A, B>(
   return result
 }
 
-/** What a text did to a session. */
+/** The effect of a text on a session. */
 export interface Applied {
   workout: Session
   problems: TextProblem[]
@@ -83,21 +83,21 @@ export function apply(text: string, previous: Session, library: Library): Applie
   const parsed = parse(text, known, strip(previous, known).groups)
   const carrying = withBrought(previous, parsed.workout.moves)
   const session = merged(parsed, carrying, known)
-  // What was carried and is used no more stays: a text says nothing of it.
+  // Carried exercises that are no longer used are dropped: a text doesn't mention them.
   return { workout: session, problems: parsed.problems }
 }
 
-/** A session that also carries the moves a text brings along. */
+/** A session that also carries the exercises a text brings. */
 function withBrought(previous: Session, brought: Session['moves'] = []): Session {
   const more = brought.filter(({ move }) => !previous.moves?.some((o) => o.move.id === move.id))
   if (!more.length) return previous
   return { ...previous, moves: [...(previous.moves ?? []), ...more].slice(0, limits.ownMoves) }
 }
 
-/** What any text did to a session, and what it leaves open. */
+/** The effect of any text on a session, and its open questions. */
 export interface AppliedText extends Applied {
   questions: Question[]
-  /** The line each section, block and station stands in, from 1, by its id in the session. */
+  /** The line of each section, block and station, from 1, by its id in the session. */
   lines: ReadonlyMap<string, number>
 }
 
@@ -115,7 +115,7 @@ export function applyText(
   told: Pick<ReadTextOptions, 'readings' | 'country' | 'choices'> = {},
 ): AppliedText {
   const { readings = noReadings } = told
-  // What its teacher has said is something else is no move of its own any more.
+  // What its teacher said is something else is no longer an own exercise.
   const answered = (name: string) => ![undefined, 'own'].includes(readings.get(plainName(name)))
   const moves = previous.moves?.filter(({ move }) => !isProvisional(move) || !answered(move.name))
   const known = libraryFor(
@@ -139,7 +139,7 @@ function linesIn(session: Session, { workout: said, lines }: Pick<Parsed, 'worko
   return new Map(partIds(session.sections).flatMap((id, i) => (lines.has(ids[i]!) ? [[id, lines.get(ids[i]!)!]] : [])))
 }
 
-/** A library without some of its moves; itself where there are none such. */
+/** A library without some exercises; the same object if it has none of them. */
 function withoutMoves(library: Library, gone: (move: Move) => boolean): Library {
   const moves = [...library.moves].filter(([, move]) => !gone(move))
   return moves.length === library.moves.size ? library : { ...library, moves: new Map(moves) }
@@ -219,7 +219,7 @@ function numbered(section: Section, known: ReadonlySet<string>, claimed: Set<str
     }),
   }
 }
-/** Ids of parts that were not there before begin so until they get one. */
+/** Prefix of the ids of new parts until they get one. */
 const newMark = '\u0000'
 
 /** A parsed part with the session's group ids, its own ids marked as new. */
@@ -305,7 +305,7 @@ function pick<T extends object>(whole: T, keys: readonly (keyof T)[]): Partial<T
   return Object.fromEntries(keys.flatMap((key) => (whole[key] === undefined ? [] : [[key, whole[key]]]))) as Partial<T>
 }
 
-/** What a text cannot say of a block, taken over from the one it is. */
+/** What a text can't say about a block, taken from the matching one. */
 const unsaid = ['link', 'seed'] as const
 
 function mergedBlock(
@@ -330,7 +330,7 @@ function mergedBlock(
   return { ...head, stations: mergedStations(now, was, before as StationBlock, ids, previous) } as Block
 }
 
-/** A part of a session as a text changed it: each field the text left as it was is as it was, also what no text can say of it. */
+/** A part of a session changed by a text: each field the text left alone is unchanged, including those no text can say. */
 function withUntouched<T extends object>(changed: T, now: T, before: T, was: T): T {
   const keys = [...new Set([was, changed].flatMap((part) => Object.keys(part)))] as (keyof T)[]
   return Object.fromEntries(

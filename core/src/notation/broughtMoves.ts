@@ -6,13 +6,13 @@ import { moveByName, provisionalId, versionByName } from './free/ownMove.ts'
 import { namedAs, noReadings, type Readings } from './free/understandName.ts'
 import { nameKey, plainName, type Named } from './names.ts'
 
-/** The moves a text brings along: names in quotes that the library does not know, each under one id wherever it stands. */
+/** The exercises a text brings: quoted names that the library doesn't know, each under one id. */
 export class BroughtMoves {
   readonly #library: Library
   readonly #readings: Readings
   readonly #byName = new Map<string, OwnMove>()
 
-  /** @param readings what names stand for, as their teacher said */
+  /** @param readings what names mean, as their teacher said */
   constructor(library: Library, readings: Readings = noReadings) {
     this.#library = library
     this.#readings = readings
@@ -42,7 +42,7 @@ export class BroughtMoves {
     return { move: made.move }
   }
 
-  /** The version of a brought move that a later lap names; undefined where the move is known. */
+  /** The version of a brought exercise that a later lap names; undefined if the exercise is known. */
   version(moveId: string, written: string): string | undefined {
     const name = clean(written)
     for (const [key, { move, figures }] of this.#byName) {
@@ -69,7 +69,7 @@ export class BroughtMoves {
   }
 }
 
-/** A move has at most so many versions (as its schema says). */
+/** Most versions of an exercise (as in its schema). */
 const mostVersions = 5
 
 const clean = (written: string) => cleanText(written, 'line').trim().slice(0, limits.line)

@@ -19,7 +19,7 @@ import {
 } from './names.ts'
 import { hideQuoted, quotedIn, shown, type Hidden } from './quoted.ts'
 
-/** What a text can take away: `no dose`, `no weight`. */
+/** What a text can remove: `no dose`, `no weight`. */
 export type Negatable = 'dose' | 'load' | 'tempo' | 'oneOf' | 'fromLap'
 const negations: Record<string, Negatable> = {
   'no dose': 'dose',
@@ -29,7 +29,7 @@ const negations: Record<string, Negatable> = {
   'no lap changes': 'fromLap',
 }
 
-/** What a piece of text says of a cell; what it does not say is undefined. */
+/** What a piece of text says about a cell; undefined for what it doesn't mention. */
 export interface CellWords {
   named?: Named
   dose?: Cell['dose']
@@ -40,15 +40,15 @@ export interface CellWords {
   /** "Each side" was said. */
   eachSide?: boolean
   fromLap?: SaidLapChange[]
-  /** Moves the child may do instead. */
+  /** Exercises the child may do instead. */
   oneOf?: string[]
-  /** What the text says there is none of. */
+  /** What the text removes. */
   none: ReadonlySet<Negatable>
-  /** Words nothing could be made of. */
+  /** Words that could not be read. */
   unread?: string
 }
 
-/** A later lap's change, and what stands in quotes in it. */
+/** A later lap's change, and its quoted text. */
 type SaidLapChange = LapChange & { called?: string }
 
 const loadPattern = /(?<![\p{L}\p{N}.,])(\d{1,2}(?:[.,]\d{1,2})?) ?(kg|kilos?|g|grams?|lbs?|pounds?)(?![\p{L}\p{N}])/iu
@@ -122,7 +122,7 @@ export function readCellWords(
     return named && { named, before: name.before, after: name.after }
   }
   const facts = text.replace(/\sor\s/gi, '; or ').split(/[;·]/)
-  // Facts may be put behind while they are read.
+  // Facts may be added while they are read.
   for (const fact of facts) {
     const negated =
       negations[
@@ -176,7 +176,7 @@ export function readCellWords(
   return said
 }
 
-/** What a lap from some number on is done with instead: `lap 3: tuck jump`. */
+/** What replaces a cell from some lap on: `lap 3: tuck jump`. */
 function readLapChange({ text, quoted }: Hidden, library: Library, fallback: Unit): SaidLapChange | undefined {
   const lap = lapPattern.exec(text.trim())
   if (!lap) return undefined
@@ -192,7 +192,7 @@ function readLapChange({ text, quoted }: Hidden, library: Library, fallback: Uni
   }
 }
 
-/** Takes the words for tempo and sides out of a fact. @returns what is left of it */
+/** Removes the words for tempo and sides from a fact. @returns the rest */
 function takeManner(fact: string, said: CellWords, index: NameIndex, quoted: readonly string[]): string {
   let rest = fact
   for (const [pattern, tempo] of tempoWords) {
@@ -213,7 +213,7 @@ const laterLap = (changes: SaidLapChange[], change: SaidLapChange): SaidLapChang
     ? changes
     : [...changes.filter((c) => c.lap !== change.lap), change].sort((a, b) => a.lap - b.lap).slice(0, 6)
 
-/** A cell with the later laps the text names, or the ones it had. Only versions of the cell's own move are kept. */
+/** A cell with the later laps the text names, or its former ones. Only versions of the cell's own exercise are kept. */
 export function withLaps(
   cell: Cell,
   { fromLap = cell.fromLap }: Pick<CellWords, 'fromLap'>,
@@ -235,9 +235,9 @@ export function withLaps(
   }
 }
 
-/** A dose said "each side" of a move that alternates counts both sides. */
+/** An amount "each side" of an alternating exercise counts both sides. */
 function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
-  // A hold takes no reps: a number by itself is what it is measured in.
+  // A hold has no reps: a number alone is in its own measure.
   const unit =
     said.bare && said.dose?.unit === 'reps' && move && !move.measures.includes('reps') ? move.measures[0] : undefined
   const dose = said.dose && unit ? { ...said.dose, unit } : said.dose
@@ -271,12 +271,12 @@ export function readCell(
   return { cell: withLaps(cell, said, library) }
 }
 
-/** A cell without what a text says there is none of. */
+/** A cell without what a text removes. */
 export function withoutNegated(cell: Cell, none: ReadonlySet<Negatable>): Cell {
   return Object.fromEntries(Object.entries(cell).filter(([key]) => !none.has(key as Negatable))) as Cell
 }
 
-/** What was said of a cell beside its name and its later laps. @param move whose cell it is */
+/** What was said about a cell besides its name and later laps. @param move its exercise */
 export function fieldsOf(said: CellWords, move: Move | undefined): Partial<Cell> {
   const dose = doseOf(said, move)
   return {
@@ -315,7 +315,7 @@ export function printCellAs(cell: Cell, library: Library, name: string, base?: C
     const other = library.moves.get(id)
     return `or ${other ? (isOwnId(id) ? printName(other, other.standard, index) : other.name) : `"${id}"`}`
   })
-  /** Where a number by itself would be something else, its unit is said. */
+  /** If a number alone would mean something else, its unit is printed. */
   const printCellDose = (dose: Dose) =>
     `${printDose(dose)}${dose.unit === 'reps' && move && !move.measures.includes('reps') ? ' reps' : ''}`
   const denied = Object.entries(negations).flatMap(([words, key]) => (base?.[key] && !cell[key] ? [words] : []))

@@ -4,7 +4,7 @@ import type { TestId } from '../terms/measure.ts'
 import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
 import { fact, secondsOf, secondsPattern, printSeconds, withField, forAll, type Fact } from './facts.ts'
 
-/** Words for what is measured. */
+/** Words for measurements. */
 export const testWords: Record<TestId, [print: string, words: string]> = {
   pulse: ['pulse', 'pulse|heart ?rate'],
   restingPulse: ['resting pulse', 'resting (?:pulse|heart ?rate)'],
@@ -24,7 +24,7 @@ export const testWords: Record<TestId, [print: string, words: string]> = {
   reps30: ['reps in 30 s', 'reps? in 30(?: ?s(?:ec)?(?:onds)?)?'],
 }
 
-/** The measurement some words name: `sit & reach`; undefined where they name none. */
+/** The measurement of some words: `sit & reach`; undefined if there is none. */
 export function readTest(text: string): TestId | undefined {
   const entry = Object.entries(testWords).find(([, [, words]]) => new RegExp(`^(?:${words})$`, 'i').test(text.trim()))
   return entry?.[0] as TestId | undefined
@@ -103,7 +103,7 @@ export function endsFact<B extends WithEnds>(word: string, most: number): Fact<B
   })
 }
 
-/** What a number that comes out is a number of: reps, said silently, or seconds. */
+/** What a result is a number of: reps, left out, or seconds. */
 export const unitFact = <B extends Block & { unit: 'reps' | 'seconds' }>(): Fact<B> =>
   fact<B, 'reps' | 'seconds'>({
     id: 'unit',

@@ -47,7 +47,7 @@ export function readDetail(text: string): DetailsWords | undefined {
   }
   const groups = /^(?:groups?|lanes?|for grades?)\s*:?\s+(.+)$/i.exec(plain)
   if (groups) {
-    // Names are as they were typed, marks and all: plain marks are as long.
+    // Names are unchanged, marks and all: plain marks have the same length.
     const read = readGroups(text.trim().slice(-groups[1]!.length))
     return read && { groups: read }
   }
@@ -66,7 +66,7 @@ export function readDetail(text: string): DetailsWords | undefined {
   return undefined
 }
 
-/** The lines between the title and the first section. @param w without what a text cannot say */
+/** The lines between the title and the first section. @param w without what a text can't say */
 export function printDetails(w: Session): string[] {
   const facts = [
     `minutes ${w.minutes}`,

@@ -15,7 +15,7 @@ const unitWords: [words: string, unit: Unit, times: number][] = [
 const anyUnit = unitWords.map(([words]) => words).join('|')
 
 const number = '\\d{1,5}'
-/** An amount with its unit, where one is written; `m:ss` is a clock's. */
+/** An amount with its unit, if there is one; `m:ss` is a clock's. */
 const pattern = new RegExp(
   '(?<![\\p{L}\\p{N}.])(?:' +
     `(?<clock>\\d{1,2}:[0-5]\\d)` +
@@ -30,7 +30,7 @@ const pattern = new RegExp(
   'iu',
 )
 
-/** The cap of an open dose where none is written: thirty reps, a minute. Source: ours. */
+/** The cap of an open amount if none is written: thirty reps, a minute. Source: ours. */
 const openCap = (unit: Unit) => (unit === 'seconds' ? 60 : 30)
 
 const inBounds = (amount: Amount): boolean => {

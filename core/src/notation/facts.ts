@@ -2,7 +2,7 @@ import type { Block } from '../session/forms.ts'
 import { limits } from '../base/limits.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 
-/** How a fact is set by hand: a number, a switch, a choice. What has none is set by its form's own editor. */
+/** How a fact is set by hand: a number, a switch, a choice. Others have their form's own editor. */
 export type FactField =
   | { kind: 'seconds' | 'count'; min: number; max?: number; step?: number }
   | { kind: 'flag' }
@@ -16,11 +16,11 @@ export interface Fact<B extends Block, V = unknown> {
   /** Which of its form's it is: a page has a word for it. */
   id: string
   field?: FactField
-  /** Whether it may be taken away: what it is set to when it is first wanted. */
+  /** Whether it can be removed, and its value when first set. */
   optional?: V
-  /** What a block says; undefined where it says nothing. */
+  /** A block's value; undefined if it has none. */
   get: (block: B) => PerGroup<V> | undefined
-  /** Puts a value in; undefined takes it away where it can be taken away. */
+  /** Sets a value; undefined removes it if that is allowed. */
   set: (block: B, value: PerGroup<V> | undefined) => B
   /**
    * Reads the words of the fact.
@@ -32,11 +32,11 @@ export interface Fact<B extends Block, V = unknown> {
   read: (text: string, base: V | undefined) => V | undefined
   /** The words. @param base the shared value, where a group's own is printed in brackets */
   print: (value: V, base?: V) => string
-  /** Whether nothing need be said of a value: it is what goes without saying. */
+  /** Whether a value need not be printed: it is the default. */
   silent?: (value: V) => boolean
 }
 
-/** Declares a fact, so that its value's type is kept. */
+/** Declares a fact, keeping the type of its value. */
 export const fact = <B extends Block, V>(made: Fact<B, V>): Fact<B> => made as unknown as Fact<B>
 
 /** A whole number of seconds as people write it: `60`, `60 s`, `1:30`, `2 min`. */
@@ -56,7 +56,7 @@ export function secondsOf(written: string, unit: string | undefined, fallback: '
   return Math.round(Number(written) * (minutes ? 60 : 1))
 }
 
-/** Seconds as they are printed: `45 s`, whole minutes from two on as `2 min`. */
+/** Seconds as printed: `45 s`, whole minutes from two on as `2 min`. */
 export const printSeconds = (seconds: number): string =>
   seconds >= 120 && seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`
 
@@ -127,12 +127,12 @@ export function countFact<B extends Block>(
   })
 }
 
-/** A block with a field put in, or taken away. */
+/** A block with a field set or removed. */
 export function withField<B extends object>(block: B, key: keyof B & string, value: unknown): B {
   const { [key]: _, ...rest } = block
   return (value === undefined ? rest : { ...rest, [key]: value }) as B
 }
 
-/** A value that no group has of its own, as facts take it. */
+/** A value without groups' own parts, for facts. */
 export const forAll = <V>(value: V | undefined): PerGroup<V> | undefined =>
   value === undefined ? undefined : { all: value }

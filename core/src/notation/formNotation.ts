@@ -4,13 +4,13 @@ import type { Fact } from './facts.ts'
 
 /** How one form of work is written. */
 export interface FormNotation<B extends Block> {
-  /** What a line begins with that opens a block of this form. */
+  /** The start of a line that opens a block of this form. */
   opens: RegExp
   /** What its line says, in the order in which it is printed; the first always is. */
   facts: Fact<B>[]
   /** The line of a form without facts. */
   bare?: string
-  /** What may stand before a row with a colon: a face, a called word. */
+  /** What may come before a row with a colon: a face, a called word. */
   prefix?: {
     read: (word: string, block: B) => Partial<Pick<Station, 'face' | 'storyName'>> | undefined
     print: (station: Station) => string | undefined
@@ -19,7 +19,7 @@ export interface FormNotation<B extends Block> {
   columns?: (block: B) => readonly Face[]
   /** Lines of its own below its line. */
   lines?: {
-    /** The block with what a line says; undefined where it says nothing of this form's. */
+    /** The block with what a line says; undefined if the line says nothing of this form's. */
     read: (line: string, block: B) => B | undefined
     print: (block: B) => string[]
     /** Fields that its first line says, though lines say the others. */

@@ -42,7 +42,7 @@ export const plainLabel = (name: string): string =>
     .replace(/\s+/g, ' ')
     .trim()
 
-/** A group as a text says it: its grades, its name where that is another. */
+/** A group in a text: its grades, and its name if that differs. */
 export function stripGroup(group: Group, i: number): Group {
   const grades = [...new Set(group.grades)].sort((a, b) => a - b)
   return {
@@ -54,13 +54,13 @@ export function stripGroup(group: Group, i: number): Group {
   }
 }
 
-/** @param group already without what a text cannot say */
+/** @param group already without what a text can't say */
 export function printGroup(group: Group): string {
   const grades = gradesText(group.grades)
   return group.name === gradesName(group.grades) ? grades : `${group.name} (${grades})`
 }
 
-/** Reads what follows `groups`; undefined where one of them is none. */
+/** Reads what follows `groups`; undefined if one of them is no group. */
 export function readGroups(text: string): Group[] | undefined {
   const words = text.split(',').map((w) => w.trim())
   if (words.length > limits.groups) return undefined
@@ -82,14 +82,14 @@ export function readGroups(text: string): Group[] | undefined {
 
 const label = (text: string) => plainMarks(text).toLowerCase().replace(/\s+/g, ' ').trim()
 
-/** What stands in brackets for a group: its grades or name where only it has that, else its letter, `lane B` where one is named B. */
+/** A group's name in brackets: its grades or name if unique, otherwise its letter, `lane B` if another is named B. */
 export function groupLabel(group: Group, groups: readonly Group[]): string {
   const text = group.name === gradesName(group.grades) ? gradesText(group.grades) : group.name
   const isOnly = (label: string) => String(groupsOf(label, groups)) === group.id
   return [...(/^[a-f]$/i.test(text) ? [] : [text]), group.letter].find(isOnly) ?? `lane ${group.letter}`
 }
 
-/** The ids of the groups that what stands in brackets means; none where it means nobody. */
+/** The ids of the groups that a bracket names; none if it names nobody. */
 export function groupsOf(text: string, groups: readonly Group[]): string[] {
   const found = text.split(',').map((part) => {
     const wanted = label(part)

@@ -4,10 +4,10 @@ import { isOwnId } from '../terms/ownMove.ts'
 import { nearest } from '../base/nearest.ts'
 import { inQuotes, quotedIn } from './quoted.ts'
 
-/** What a name on the whiteboard stands for: a move in the version each grade is ready for, or just that version. */
+/** What a name on the whiteboard means: an exercise in the version each grade is ready for, or just that version. */
 export interface Named {
   move: Move
-  /** Undefined where the move itself is named. */
+  /** Undefined if the exercise itself is named. */
   version?: string
 }
 
@@ -25,14 +25,14 @@ export function plainName(text: string): string {
     .split(' ')
     .map(singular)
     .join(' ')
-  // The words of a session are few and come back all the time; what is not such a word is not kept.
+  // A session's words are few and repeat; only such words are cached.
   if (text.length > 40) return plain
   if (plainNames.size > 4000) plainNames.clear()
   plainNames.set(text, plain)
   return plain
 }
 
-/** What names are known by: as they are compared, one without a letter as it stands. */
+/** Names in the form they are compared in; a name without letters stays unchanged. */
 export const nameKey = (name: string): string => plainName(name) || name.replace(/"/g, '').trim()
 
 const plainNames = new Map<string, string>()
@@ -48,11 +48,11 @@ function singular(word: string): string {
 /** Every name in a library, each standing for one thing. */
 export interface NameIndex {
   names: ReadonlyMap<string, Named>
-  /** Words of the longest name that begins with a word. */
+  /** Number of words of the longest name that starts with a word. */
   lengths: ReadonlyMap<string, number>
 }
 
-/** By the moves, which are replaced where a teacher's own are added. */
+/** Cached by exercises, which are replaced when a teacher's own are added. */
 const indexes = new WeakMap<Library['moves'], NameIndex>()
 
 /**
@@ -76,7 +76,7 @@ export function nameIndex(library: Library): NameIndex {
   for (const move of moves) for (const v of move.versions) put(`${move.name} ${v.name}`, { move, version: v.id })
   for (const move of moves.filter((m) => isOwnId(m.id)))
     for (const v of move.versions) put(`${move.id} ${v.id}`, { move, version: v.id })
-  // "Desk press-up" is the desk push-up: a version's name with the move's other names in it.
+  // "Desk press-up" is the desk push-up: a version's name with the exercise's other names in it.
   for (const move of moves) {
     const own = plainName(move.name)
     for (const v of move.versions) {
@@ -103,7 +103,7 @@ export interface FoundName {
   after: string
 }
 
-/** Words and where they stand. A hyphen joins nothing: "push-up" is two words, as in the index. */
+/** Words and their positions. A hyphen joins nothing: "push-up" is two words, as in the index. */
 const word = /[\p{L}\p{N}]+(?:['’][\p{L}]+)?/gu
 
 /**
@@ -185,13 +185,13 @@ export function printExactName(move: Move, version: string, index: NameIndex): s
   return inQuotes(named?.move.id === move.id && named.version === version ? long : `${move.id}: ${version}`)
 }
 
-/** The version of a move that has a name; undefined where none or several have. */
+/** The version of an exercise with a name; undefined if none or several have it. */
 export function versionCalled(move: Pick<Move, 'versions'>, name: string): string | undefined {
   const called = move.versions.filter((v) => nameKey(v.name) === nameKey(name))
   return called.length === 1 ? called[0]!.id : undefined
 }
 
-/** What a later lap's version is called behind its move: of a teacher's own move by the version's name alone. */
+/** The name of a later lap's version after its exercise: for an own exercise the version's name alone. */
 export function printLapName(move: Move, version: string, index: NameIndex): string {
   const name = move.versions.find((v) => v.id === version)?.name
   return isOwnId(move.id) && name !== undefined && versionCalled(move, name) === version
@@ -199,6 +199,6 @@ export function printLapName(move: Move, version: string, index: NameIndex): str
     : printName(move, version, index)
 }
 
-/** A move's own name, in quotes where it is a teacher's own. */
+/** An exercise's own name, quoted if it is a teacher's own. */
 export const printMoveName = (move: Pick<Move, 'id' | 'name'>): string =>
   isOwnId(move.id) ? inQuotes(move.name) : move.name

@@ -34,17 +34,17 @@ export function isOurs(text: string, library: Library, defaults?: readonly Group
 }
 const lineBreak = /\r\n|[\n\r\u2028\u2029]/
 
-/** What a text came to: a session, what could not be read, and which things it said at all. */
+/** The result of a text: a session, what could not be read, and which details it gave. */
 export interface Parsed {
   workout: Session
   problems: TextProblem[]
-  /** Whether it says a title, minutes, groups or floor; what it does not say is as `defaults` has it. */
+  /** Whether it gives a title, minutes, groups or space; others come from `defaults`. */
   said: { title: boolean; details: boolean; minutes: boolean; groups: boolean; space: boolean; headings: boolean }
-  /** The line each section, block and station stands in, from 1, by its id. */
+  /** The line of each section, block and station, from 1, by its id. */
   lines: ReadonlyMap<string, number>
 }
 
-/** Reads a line that is not written as ours are: the stations it is, or undefined where it is words. */
+/** Reads a line that is not in our form: its stations, or undefined if it is only words. */
 export type ReadsFreely = (
   text: string,
   at: { line: number; column: number },
@@ -52,7 +52,7 @@ export type ReadsFreely = (
   groups: readonly Group[],
 ) => Station[] | undefined
 
-/** Lines longer than this are no whiteboard's; notes may be as long as a note may be. */
+/** Longer lines are no whiteboard lines; notes may be as long as notes may be. */
 const longestLine = 6000
 
 /**
@@ -114,7 +114,7 @@ class Reader {
     return this.#problems.length === 0
   }
 
-  /** Reads a line, where there is room for it. */
+  /** Reads a line, if there is room for it. */
   goesOn(raw: string, n: number): boolean {
     if (n > limits.lines) {
       const at = { line: n, column: 1, length: Math.max(1, raw.length) }

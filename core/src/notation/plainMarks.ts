@@ -17,7 +17,7 @@ const replaced = (text: string) =>
     .replace(/[⁄∕]/g, '/')
     .replace(/[\u00a0\u2009\u202f\t]/g, ' ')
 
-/** A mark of seconds behind a number; one that opens a hidden name or closes a name in quotes is none. */
+/** A mark for seconds after a number; one that opens or closes a quoted name is none. */
 function secondsMark(): (mark: string, at: number, text: string) => string {
   let quoted = false
   return (mark, at, text) => {

@@ -57,13 +57,13 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
     return { text: `${printCellAs(all, library, quotedWhereRead(name))}${own.join('')}`, brackets: own.length }
   }
   const exact = line(move ? printExactName(move, all.version, index) : `"${all.move}"`, exactly())
-  // The move's own name, where a reader takes it for the version each grade is ready for.
+  // The exercise's own name, if a reader takes it for the version each grade is ready for.
   const ready = move && plain?.move.id === move.id && !plain.version ? cellsFor(move, groups, 'intervals') : undefined
   const byGrade = ready && line(printMoveName(move!), (id) => ({ ...all, version: valueFor(ready, id).version }))
   const shortest = byGrade && byGrade.brackets <= exact.brackets ? byGrade : exact
   return `${word ? `${quotedWhereRead(word)}: ` : ''}${shortest.text}`
 
-  /** What a reader makes of an exact name: that version for all, unless it is the move's own name. */
+  /** How an exact name is read: that version for all, unless it is the exercise's own name. */
   function exactly(): (groupId: string) => Cell {
     const name = move && printExactName(move, all.version, index)
     const names = name && index.names.get(nameKey(name))
@@ -88,7 +88,7 @@ export function printAcross(
   const move = library.moves.get(all.move)
   const name = quotedWhereRead(move ? printName(move, all.version, index) : `"${all.move}"`)
   const named = move && index.names.get(nameKey(printName(move, all.version, index)))
-  // The move's own name stands for the version each grade is ready for.
+  // The exercise's own name means the version each grade is ready for.
   const ready = move && named && !named.version ? cellsFor(move, groups, 'intervals') : undefined
   const word = notationOf(block.form).prefix?.print(station)
   const cells = groups.map(({ id }) => {
@@ -101,7 +101,7 @@ export function printAcross(
   return { name: word ? `${quotedWhereRead(word)}: ${name}` : name, cells }
 }
 
-/** A name that a line would be read otherwise by, as a form's opening or a row's own words, stands in quotes. */
+/** A name that would be read as something else, such as a form or a row's own words, is quoted. */
 const quotedWhereRead = (name: string): string =>
   !name.startsWith('"') &&
   (forms.some((form) => notationOf(form).opens.test(name)) || ownWords.test(name) || /[^\p{L}\s'’&/!?.-]/u.test(name))
@@ -109,7 +109,7 @@ const quotedWhereRead = (name: string): string =>
     : name
 const ownWords = /^(?:hold|each|note|easier|harder|rest|travel|minutes|groups|target)\b/i
 
-/** Whether a block's line goes without saying: it is plain, and what comes before it takes no moves. */
+/** Whether a block's line can be left out: it is plain, and nothing before it takes rows. */
 const isUnsaid = (block: Block, before: Block | undefined): boolean =>
   traitsOf(block).goesWithoutSaying?.(block) === true && (!before || !('stations' in before))
 

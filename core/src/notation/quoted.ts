@@ -1,12 +1,12 @@
 import { plainMarks } from './plainMarks.ts'
 
-/** A line in plain marks whose names in quotes nothing looks into, and what stands in the quotes, as it was typed. */
+/** A line in plain marks whose quoted names are hidden, and the quoted text as typed. */
 export interface Hidden {
   text: string
   quoted: readonly string[]
 }
 
-/** The first of the signs that stand in a quote's place; a sign a quote. Unicode's private use: nobody types them. */
+/** The first of the characters that replace a quote, one for each. Unicode's private use: nobody types them. */
 const first = 0xe000
 const most = 6400
 const hiddenName = /"(([\ue000-\uf8ff])\2*)"/u
@@ -34,7 +34,7 @@ export function hideQuoted(raw: string): Hidden {
   return { text: plainMarks(text), quoted }
 }
 
-/** Where the quote that opens at `at` ends; −1 where nothing is in it, or it never does. */
+/** Where the quote that opens at `at` ends; −1 if it is empty or never ends. */
 function endOfQuote(text: string, at: number): number {
   const end = text.slice(at + 1).search(/["”]/) + at + 1
   return end > at && text.slice(at + 1, end).trim() ? end : -1
@@ -47,7 +47,7 @@ function opensQuote(text: string, at: number): boolean {
   return !/\d $/.test(text.slice(Math.max(0, at - 2), at)) || /\p{L}/u.test(text[at + 1] ?? '')
 }
 
-/** The first name in quotes of a hidden text, and what stands before and after it. */
+/** The first quoted name of a hidden text, and what is before and after it. */
 export function quotedIn(
   text: string,
   quoted: readonly string[],
@@ -62,7 +62,7 @@ export function quotedIn(
 /** A name in quotes, which must not have any itself. @example inQuotes('The "big" one') // '"The \'big\' one"' */
 export const inQuotes = (name: string): string => `"${name.replace(/["“”]/g, "'")}"`
 
-/** What a hidden text was before, but for its marks. */
+/** The original of a hidden text, except for its marks. */
 export const shown = (text: string, quoted: readonly string[]): string => {
   const found = quotedIn(text, quoted)
   return found ? `${found.before}"${found.name}"${shown(found.after, quoted)}` : text

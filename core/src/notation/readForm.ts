@@ -15,7 +15,7 @@ import { textProblem, type TextProblem } from './textProblem.ts'
 /** What a line that opens a block says. */
 export interface OpenedBlock {
   block: Block
-  /** A dose for every row that has none of its own: `hold 20 s`. */
+  /** An amount for every row without its own: `hold 20 s`. */
   common?: PerGroup<Dose>
   problems: TextProblem[]
 }
@@ -121,7 +121,7 @@ function readFacts(text: string, facts: Fact<Block>[]): { f: Fact<Block>; all: u
   return undefined
 }
 
-/** `hold 20 s [K-1: 10 s]`: a list whose rows are all held so long. */
+/** `hold 20 s [K-1: 10 s]`: a list whose rows are all held that long. */
 function heldList(list: Segment[], held: Dose, groups: readonly Group[], id: string, line: number): OpenedBlock {
   const [first, ...rest] = list
   const opened = withFacts(newBlock.list(id), notationOf('list').facts, rest, groups, line)

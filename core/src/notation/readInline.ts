@@ -25,14 +25,14 @@ export interface InlineBlock {
 
 // Not before a pair of work and rest: `8x20/10` is laps by the clock.
 const times = /^(\d{1,2})\s*x\s*(?!\d+\s*s?\s*\/)(?=\S)/i
-/** Behind its move: `squat 3x10`. */
+/** After its exercise: `squat 3x10`. */
 const timesBehind = /(?<=\s)(\d{1,2})\s*x\s*(?=\d)/i
 const restWords = new RegExp(
   `^(?:with )?(?:a )?rest\\s*:?\\s*${secondsPattern}(?:\\s*between)?$|^${secondsPattern}\\s*rest$`,
   'i',
 )
 
-/** The first colon that is in no brackets and no quotes; −1 where there is none. */
+/** The first colon outside brackets and quotes; −1 if there is none. */
 function colonAt(text: string): number {
   let depth = 0
   let quotes = false
@@ -56,7 +56,7 @@ interface Line extends Hidden {
   names: NamesTaken
 }
 
-/** The rows of a stretch of a line, as they were typed. */
+/** The rows in a stretch of a line, as typed. */
 const rowsOf = (line: Line, from: number, to = line.text.length): InlineBlock['rows'] => {
   const text = line.text.slice(from, to)
   return segments(text, ',').map(({ base, own }) => {
@@ -91,7 +91,7 @@ export function readInline(
   return readTimes(line) ?? readTimesBehind(line) ?? readHeaded(line, groups, at)
 }
 
-/** `NxD move` is sets; `NxD: a, b` and `Nx D a, D b` are rounds. A trailing rest is between rounds or between sets. */
+/** `NxD exercise` means sets; `NxD: a, b` and `Nx D a, D b` mean rounds. A final rest is between rounds or between sets. */
 function readTimes(line: Line): InlineBlock | undefined {
   const match = times.exec(line.text)
   if (!match) return undefined
@@ -111,7 +111,7 @@ function readTimes(line: Line): InlineBlock | undefined {
   return { block, ...(common && { common: { all: common } }), rows, problems: [] }
 }
 
-/** `move NxD` is sets too. */
+/** `exercise NxD` means sets too. */
 function readTimesBehind(line: Line): InlineBlock | undefined {
   const match = timesBehind.exec(line.text)
   const n = Number(match?.[1])

@@ -15,7 +15,7 @@ import { hideQuoted, quotedIn, shown, type Hidden } from './quoted.ts'
 import { segments, type Piece } from './segments.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
-/** What a row's line came to. */
+/** The result of a row's line. */
 export interface ReadStation {
   station?: Station
   problems: TextProblem[]
@@ -61,7 +61,7 @@ export function readStation(
     unread(base, base.text, said.unread ?? shown(base.text, quoted))
     return { problems }
   }
-  // A word too many is named; what was understood is kept.
+  // An unknown word is reported; what was understood is kept.
   if (said.unread) problems.push(textProblem('unread', place(base), { received: said.unread }))
   const { move, version } = said.named
   const fields = fieldsOf(said, move)
@@ -96,7 +96,7 @@ function readWordBefore(typed: string, { text, quoted }: Hidden, block: Block) {
   const { prefix } = notationOf(block.form)
   const before = prefix && /^([^:[\]";]{1,60}|"[^"]{1,60}"):\s+(?=\S)/.exec(text)
   if (!before) return { skip: 0 }
-  // As it was typed: its marks are its own.
+  // As typed: its marks stay.
   const words = quotedIn(before[1]!, quoted)?.name ?? typed.slice(0, before[1]!.length)
   const word = prefix.read(words.trim(), block)
   return { word, skip: word ? before[0].length : 0 }

@@ -19,34 +19,34 @@ import { plainName } from './names.ts'
 import { isOurs, parse, type Parsed, type ReadsFreely } from './parse.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
-/** What a text came to: a session, always, with what it leaves open and what there was no room for. */
+/** The result of a text: always a session, with open questions and what there was no room for. */
 export interface ReadText extends Parsed {
   questions: Question[]
 }
 
 export interface ReadTextOptions {
-  /** The groups of a text that names none; left out, K–1, 2–3 and 4–6. */
+  /** The groups of a text that names none; by default K–1, 2–3 and 4–6. */
   groups?: readonly Group[]
   /** The groups are a session's own: a text's labels are matched to them. */
   keepGroups?: boolean
-  /** What words stand for, as their teacher said. */
+  /** What words mean, as their teacher said. */
   readings?: Readings
   /** Where the school is. */
   country?: Country
-  /** What was said of this text. */
+  /** Answers about this text. */
   choices?: Choices
 }
 
 /** A line that only we write: facts of the session, brackets for a group. */
 const ourLine = /^\s*(?:minutes \d+(?:;|\s*$)|groups )|\[[^\][]+:[^\][]*\]/m
-/** What is read otherwise where it is written as ours are. */
+/** What is read differently if it is in our form. */
 const trap =
   /->|→|^\s*\S.*?\s=\s|\b(?:easier|harder)\b(?!:\s)|^\s*(?:min(?:ute)? \d|odd|even)\b.*:|^\s*\d{1,2}\s?-\s?\p{L}|^\s*rest\b|(?:^|\s):\d\d\b|^\s*\d+ ?[x×] ?\p{L}/imu
 
 /** Names that are read otherwise by country or by lesson. */
 const severalIn = new RegExp(`\\b(?:${Object.keys(severalMeanings).join('|')})(?:e?s)?\\b`, 'i')
 
-/** Whether a text that is read whole as ours would still be misread: its facts stand behind its rows, or it has such a line. */
+/** Whether a text that reads fully as ours would still be misread: facts come after its rows, or it has such a line. */
 function isTrap(text: string, { workout: session }: Parsed): boolean {
   const blocks = session.sections.flatMap((s) => s.blocks)
   return trap.test(text) || severalIn.test(text) || blocks.some((b) => hasStations(b) && stationsOf(b).length === 0)
@@ -64,7 +64,7 @@ export function readText(text: string, library: Library, options: ReadTextOption
   return more.length ? { ...read, questions: [...read.questions, ...more] } : read
 }
 
-/** Moves that are only known by their names are asked about until their teacher says that they are her own. */
+/** Exercises known only by name are asked about until their teacher says they are her own. */
 function stillOpen(
   text: string,
   { workout: session, questions }: ReadText,
@@ -150,6 +150,6 @@ function readMixed(
   return { ...parsed, workout: carried(parsed.workout, moves, library), questions }
 }
 
-/** A session with the moves its text brought along. */
+/** A session with the exercises its text brought. */
 const carried = (session: Session, moves: readonly OwnMove[], library: Library): Session =>
   carryMoves(session, withOwnMoves(library, moves))

@@ -17,10 +17,10 @@ const roleWords: Record<Role, [print: string, words: RegExp, inTitle: RegExp]> =
 }
 const rolesInOrder = Object.keys(roleWords) as Role[]
 
-/** The part a title says, where it says one; else the main part. */
+/** The part a title says, otherwise the main part. */
 export const roleInTitle = (title: string): Role => rolesInOrder.find((r) => roleWords[r][2].test(title)) ?? 'main'
 
-/** A section's head without what a text cannot say: spaces round its title, marks that go without saying. */
+/** A section's head without what a text can't say: spaces around its title, default marks. */
 export function stripHead({ role, title, keep, surprise, minutes }: Head): Head {
   const kept = isKept({ role, keep })
   return {
@@ -45,7 +45,7 @@ export function printHead({ role, title, keep, surprise, minutes }: Head): strin
   return `## ${[title, ...(closing.length ? [`(${closing.join(', ')})`] : [])].filter(Boolean).join(' ')}`
 }
 
-/** Reads what follows `##`, of any length: the title is cut to what a line holds after its marks were taken off. */
+/** Reads what follows `##`, of any length: after its marks are removed, the title is cut to a line's length. */
 export function readHead(text: string): Head {
   const match = /^(.*?)\s*\(([^()]*)\)$/.exec(text.trim())
   const words = match?.[2]!.split(',').map((w) => w.trim()) ?? []

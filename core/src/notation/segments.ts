@@ -1,10 +1,10 @@
-/** A stretch of a line: its words and where they begin, from 0. */
+/** A stretch of a line: its words and their start, from 0. */
 export interface Piece {
   text: string
   at: number
 }
 
-/** What stands before brackets, and what each pair of brackets says for whom. */
+/** What is before brackets, and what each pair of brackets says for whom. */
 export interface Segment {
   base: Piece
   own: { group: Piece; says: Piece }[]

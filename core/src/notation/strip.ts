@@ -10,7 +10,7 @@ import { normalCells } from './normalCells.ts'
 import { stripHead } from './sectionHead.ts'
 import { stripText } from './stripText.ts'
 
-/** A value with its groups' ids put into others; each keeps what it had. */
+/** A value with its groups' ids replaced; each keeps its part. */
 export function renamedGroups<T>(value: PerGroup<T>, ids: ReadonlyMap<string, string>): PerGroup<T> {
   const by = Object.entries(value.by ?? {}).flatMap(([id, v]): [string, T][] => {
     const to = ids.get(id)
@@ -35,7 +35,7 @@ function stripCell(cell: Cell): Cell {
   }
 }
 
-/** A station as a text says it: what each group does, and what stands before it in its form. */
+/** A station as a text says it: what each group does, and what comes before it in its form. */
 export function stripStation(
   station: Station,
   block: Block,
@@ -60,7 +60,7 @@ export function stripStation(
   return { id: station.id, cells: normalCells(own, groupIds, library), ...said, ...words }
 }
 
-/** A word that may stand before a colon: without the marks that mean something in a text. */
+/** A word that may come before a colon: without marks that mean something in a text. */
 export const wordBefore = (word: string): string =>
   word
     .replace(/["[\];:#>|,·]/g, ' ')
@@ -159,5 +159,5 @@ export function strip(session: Session, library: Pick<Library, 'version' | 'move
   }
 }
 
-/** What a session is called that has no title. */
+/** The name of a session without a title. */
 export const untitled = 'Session'

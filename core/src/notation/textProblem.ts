@@ -1,6 +1,6 @@
 import type { Problem } from '../base/problem.ts'
 
-/** Something in a text that could not be read, and where. Everything else was. */
+/** Something in a text that could not be read, and its place. Everything else was read. */
 export interface TextProblem extends Problem {
   /** From 1. */
   line: number

@@ -2,14 +2,14 @@ import { measuredIn } from './measuredIn.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
 import type { Publication } from './schema.ts'
 
-/** What there is to take care of, with the moves it is for. */
+/** A caution, with the exercises it is for. */
 export interface Caution {
   text: string
-  /** Names of moves and tests; those of a surprise are not among them. */
+  /** Names of exercises and tests, except those of a surprise. */
   moves: string[]
 }
 
-/** So many stand before a run; the others behind them. */
+/** How many are shown before a run; the others follow them. */
 export const cautionsShown = 7
 
 /**

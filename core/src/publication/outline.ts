@@ -1,30 +1,30 @@
 import { measuredIn } from './measuredIn.ts'
 import type { Publication } from './schema.ts'
 
-/** What has to be known of a publication so that nobody reads it whole for a run or for a list. */
+/** What must be known about a publication so that nobody has to read all of it for a run or a list. */
 export interface Outline {
   lanes: {
     id: string
     letter: string
     name: string
-    /** Outlines of releases before have none. */
+    /** Outlines of earlier releases have none. */
     grades?: number[]
     /** What each station is called to this lane: its version's name. */
     stations: Record<string, string>
-    /** The move and version each station begins with; outlines of the release before have none. */
+    /** Each station's exercise and version at the start; outlines of the release before have none. */
     does?: Record<string, { move: string; version: string }>
     /** Seconds of work by the clock at each station, lap by lap from 1; a station that a child counts is not in it. */
     work?: Record<string, Record<number, number>>
     /** How many steps it has: no run did more. */
     steps?: number
   }[]
-  /** With what is measured in it, where something is: when in the lesson, and how it is set up. */
+  /** What is measured in it: when in the lesson, and how it is set up. */
   blocks: { id: string; name: string; stations: string[]; test?: string; moment?: string; setUp?: string }[]
-  /** Ids of the moves in it. */
+  /** Ids of its exercises. */
   moves: string[]
 }
 
-/** The outline of what is sent out. */
+/** The outline of a publication. */
 export function outlineOf(publication: Publication): Outline {
   const names = new Map(
     publication.moves.flatMap((m) => m.versions.map((v): [string, string] => [`${m.id}/${v.id}`, v.name])),
@@ -53,7 +53,7 @@ export function outlineOf(publication: Publication): Outline {
         const { test, moment, setUp } = tests.get(b.id) ?? {}
         return {
           id: b.id,
-          // What came back of a test is called by the test.
+          // Results of a test are named after the test.
           name: b.title ?? publication.measures?.find((m) => m.id === test)?.name ?? s.title,
           stations: b.stations.map(({ id }) => id),
           ...(test && { test, moment, ...(setUp && { setUp }) }),
@@ -76,7 +76,7 @@ function workOf(steps: Publication['lanes'][number]['steps']): Record<string, Re
   return work
 }
 
-/** Whether an outline says all that one says today; else it is made again. */
+/** Whether an outline is complete by today's standard; if not, it is made again. */
 export const isWholeOutline = (outline: Outline | null | undefined): outline is Outline =>
   outline?.lanes.every((lane) => lane.does && lane.work && lane.grades && lane.steps !== undefined) === true &&
   outline.blocks.every((block) => !block.test || block.moment)

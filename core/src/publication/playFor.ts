@@ -5,7 +5,7 @@ import type { Group } from '../terms/group.ts'
 import type { PerGroup } from '../terms/perGroup.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
 
-/** What a form's play is made with, for one group. */
+/** What a form's play is made from, for one group. */
 export interface PlayMaker {
   group: Group
   library: Library
@@ -16,5 +16,5 @@ export interface PlayMaker {
   ofCell: (cell: Cell) => PlayedTurn
 }
 
-/** What a group plays in a block of a form; undefined where its steps tell all. */
+/** What a group plays in a block of a form; undefined if its steps say everything. */
 export type PlayFor<B extends Block> = (block: B, make: PlayMaker) => Play | undefined

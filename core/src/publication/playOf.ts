@@ -18,7 +18,7 @@ import { valueFor, type PerGroup } from '../terms/perGroup.ts'
 import type { PlayFor } from './playFor.ts'
 import type { Play, PlayedTurn } from './playSchema.ts'
 
-/** What is played of each form; the steps of the others tell all. */
+/** What is played of each form; for the others the steps say everything. */
 const formPlays: { [F in Form]?: PlayFor<BlockOf<F>> } = {
   amrap: amrapPlay,
   chance: chancePlay,
@@ -33,7 +33,7 @@ const formPlays: { [F in Form]?: PlayFor<BlockOf<F>> } = {
   target: targetPlay,
 }
 
-/** What a group plays in a block; undefined for forms that steps tell whole. */
+/** What a group plays in a block; undefined for forms whose steps say everything. */
 export function playOf(block: Block, group: Group, library: Library): Play | undefined {
   const own = <T>(value: PerGroup<T>): T => valueFor(value, group.id)
   const ofCell = (cell: Cell, station?: Station): PlayedTurn => {

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import type { Amount } from '../terms/dose.ts'
 import { units } from '../terms/units.ts'
 
-/** A row of a form a child plays with: what one lane does there. */
+/** A row of a played form: what one lane does there. */
 export const turnSchema = z.object({
   station: z.optional(z.string()),
   move: z.string(),

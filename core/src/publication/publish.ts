@@ -109,7 +109,7 @@ export function publish(session: Session, ours: Library, schoolNote = ''): Publi
   })
 }
 
-/** Versions that some lane does or may choose, by move. */
+/** Versions that some lane does or may choose, by exercise. */
 type UsedVersions = Map<string, Set<string>>
 
 /** A group's lane; the versions it has are put to those that are used. */
@@ -138,7 +138,7 @@ function publishedLane(
   )
   for (const turn of Object.values(plays).flatMap(turnsOf)) use(turn.move, turn.version)
   for (const step of steps) {
-    // What a child may do instead is named too.
+    // Alternatives a child may choose are named too.
     for (const id of step.say.params.oneOf ?? []) {
       const move = library.moves.get(id)
       if (!move) continue
@@ -152,9 +152,9 @@ function publishedLane(
   return { id, letter, name, grades, pace, seconds, steps, choices, loads, plays }
 }
 
-/** A move as families get it. @param shown the versions somebody does */
+/** An exercise as families get it. @param shown the versions that somebody does */
 function publishedMove(move: Move, shown: ReadonlySet<string>): PublishedMove {
-  // A child may always go over to an easier one. The standard version names the move even where nobody does it.
+  // A child may always switch to an easier one. The standard version names the exercise even if nobody does it.
   const hardest = move.versions.findLastIndex((v) => shown.has(v.id))
   const versions = move.versions
     .filter((v, i) => i <= hardest || v.id === move.standard)
@@ -203,10 +203,10 @@ const textsOfMeasure = (m: PublishedMeasure) => [
 ]
 const textsOfKit = (k: Publication['kit'][number]) => [k.name, ...k.standIns, k.standIn ?? '', k.ask ?? '']
 
-/** What a session says in words of its own: some of them are ours all the same. */
+/** A session's own words; some of them are ours. */
 const textsOfSession = ({ sections }: Session) =>
   sections.flatMap((section) => [
-    // What is exactly its part's name is said in the family's language without a phrase.
+    // A title that equals its part's name is shown in the family's language without a phrase.
     partTitle(section, 'es') === section.title ? section.title : '',
     ...section.blocks.flatMap((block) => [
       block.title ?? '',

@@ -26,7 +26,7 @@ const stepSchema = z.object({
   version: z.optional(z.string()),
   side: z.optional(z.enum(['first', 'second'])),
   reps: z.optional(z.number()),
-  /** Where it is not the figure's: the child's own, or slow. */
+  /** Only if it is not led by the figure: the child's own pace, or slow. */
   tempo: z.optional(z.string()),
   say: z.object({
     code: z.string(),
@@ -49,11 +49,11 @@ const moveSchema = z.object({
   cues: z.array(z.string()),
   cautions: z.array(z.string()),
   adult: z.optional(z.boolean()),
-  /** From the easiest on: those a lane does, and what is easier than they. */
+  /** From the easiest on: those a lane does, and easier ones. */
   versions: z.array(versionSchema),
 })
 
-/** A test as families get it: how it is done, and nothing of what it says. */
+/** A test as families get it: how to do it, not what it means. */
 export const publishedMeasureSchema = z.object({
   id: z.string(),
   name: z.string(),
@@ -77,7 +77,7 @@ export const publishedMeasureSchema = z.object({
 })
 export type PublishedMeasure = z.infer<typeof publishedMeasureSchema>
 
-/** A session as families see it: no teacher's notes, everything a run needs, nothing else. */
+/** A session as families get it: no teacher's notes, everything a run needs, nothing else. */
 export const publicationSchema = z.object({
   format: z.literal(publicationFormat),
   version: z.number(),
@@ -94,7 +94,7 @@ export const publicationSchema = z.object({
       standIn: z.optional(z.string()),
       /** What a child asks first. */
       ask: z.optional(z.string()),
-      /** Nobody needs it. */
+      /** Optional. */
       optional: z.optional(z.boolean()),
     }),
   ),
@@ -119,7 +119,7 @@ export const publicationSchema = z.object({
               id: z.string(),
               focus: z.optional(z.string()),
               record: z.optional(z.enum(units)),
-              /** The teacher's own words for it, and for what is easier and harder. */
+              /** The teacher's own words for it, and for easier and harder ways. */
               note: z.optional(z.string()),
               easier: z.optional(z.string()),
               harder: z.optional(z.string()),
@@ -139,7 +139,7 @@ export const publicationSchema = z.object({
       seconds: spanSchema,
       steps: z.array(stepSchema),
       /** What is played in a block, by its id. */
-      /** The version of each move a child of the lane may choose instead of another. */
+      /** The version of each exercise that a child of the lane may choose instead. */
       choices: z.catch(z.record(z.string(), z.string()), {}),
       /** Kilograms each of its stations is done with. */
       loads: z.catch(z.record(z.string(), z.number()), {}),
@@ -147,7 +147,7 @@ export const publicationSchema = z.object({
     }),
   ),
   moves: z.array(moveSchema),
-  /** The tests in it, with the set-ups they are done with. Sessions sent home before there were any have none. */
+  /** Its tests with their set-ups. Older sessions have none. */
   measures: z.catch(z.optional(z.array(publishedMeasureSchema)), undefined),
   figures: z.array(z.custom<Figure>((figure) => typeof figure === 'object' && figure !== null && 'poses' in figure)),
   /** The library's texts in here in other languages, by the English text. */
@@ -155,7 +155,7 @@ export const publicationSchema = z.object({
 })
 export interface Publication extends z.infer<typeof publicationSchema> {}
 
-/** What is sent home as a document. Its file is named by its hash and never rewritten: it is migrated whenever it is read. */
+/** A publication as a document. Its file is named by its hash and never rewritten: it is migrated whenever it is read. */
 export const publicationDocument: DocumentKind<Publication> = {
   format: publicationFormat,
   version: 1,

@@ -2,7 +2,7 @@ import type { Course } from './course.ts'
 import { stepOver, type PlayerState } from './player.ts'
 import type { CountedStep } from './schema.ts'
 
-/** The longest a step's time is noted as: somebody went away. */
+/** The longest time noted for a step: beyond it, somebody went away. */
 const mostSeconds = 3600
 
 /**

@@ -13,15 +13,15 @@ export interface Course {
     /** Seconds after which a block is over, done or not, by its id. */
     caps: ReadonlyMap<string, number>
   }[]
-  /** The place of each block in the session, by its id. Lanes wait for each other where a block begins. */
+  /** Each block's position in the session, by its id. Lanes wait for each other at the start of a block. */
   order: ReadonlyMap<string, number>
 }
 
-/** Whether a child has to find something out and tap it in: that takes as long as it takes. */
+/** Whether a child has to find out something and tap it in: that takes as long as it takes. */
 const answered = (step: PlayedStep, play: Play | undefined): boolean =>
   step.kind === 'measure' || playedOf(play).answered?.includes(step.kind) === true
 
-/** Whoever ends it takes as long as it takes. */
+/** A step ended by the child takes as long as it takes. */
 const patient = (step: PlayedStep): PlayedStep => ({ ...step, by: 'count' })
 
 /**

@@ -2,11 +2,11 @@ import type { PublishedMove } from '../publication/schema.ts'
 import type { Course, PlayedStep } from './course.ts'
 import { stationAt, type LaneState } from './player.ts'
 
-/** The move and version a child does at a step, with what it chose and made easier. */
+/** The exercise and version of a step, after the child's choices and easier taps. */
 export interface DoneAs {
   move: PublishedMove
   version: PublishedMove['versions'][number]
-  /** Whether there is none easier. */
+  /** Whether it is the easiest. */
   easiest: boolean
   /** Whether it is another than the session says. */
   changed: boolean

@@ -1,4 +1,4 @@
 import type { Felt } from './schema.ts'
 
-/** Which scale a group of grades is asked with: faces up to grade 2, 0–10 from grade 3 (Foster et al. 2001 used 0–10). */
+/** Which effort scale a group gets: faces up to grade 2, 0–10 from grade 3 (Foster et al. 2001 used 0–10). */
 export const feltScale = (grades: readonly number[]): Felt['scale'] => (Math.min(...grades) <= 2 ? 'faces' : 'ten')

@@ -15,6 +15,6 @@ const formPlayed: { [F in Play['form']]?: Played<PlayOf<F>> } = {
   target: targetPlayed,
 }
 
-/** How what is played of a block is played; nothing where there is nothing to say of it. */
+/** How a block is played; undefined if there is nothing to say. */
 export const playedOf = (play: Play | undefined): Played<Play> =>
   (play && (formPlayed[play.form] as Played<Play> | undefined)) ?? {}

@@ -5,7 +5,7 @@ import { doneAs, type DoneAs } from './doneAs.ts'
 import { playedOf } from './formPlayed.ts'
 import type { LaneState, StepView } from './player.ts'
 
-/** What a screen calls something: the page has the words. */
+/** A code for something on the screen: the page has the words. */
 export type Called =
   | { by: 'move'; move: string; version: string }
   /** Today's story, in the teacher's words. */
@@ -13,13 +13,13 @@ export type Called =
   | { by: 'say'; say: PlayedStep['say'] }
   | { by: 'code'; code: 'finished' | 'waiting' | 'lastRest' | 'surprise' }
 
-/** The n-th of so many. */
+/** The n-th of how many. */
 export interface Nth {
   n: number
   of: number
 }
 
-/** Where in the session a step stands. */
+/** Where in the session a step is. */
 export interface Where {
   section: Publication['sections'][number] | undefined
   lap?: Nth
@@ -27,17 +27,17 @@ export interface Where {
   station?: Nth
 }
 
-/** What a lane shows while a step is on: it changes as a step begins, and when the child does something. */
+/** What a lane shows during a step: it changes when a step starts and when the child does something. */
 export interface LaneShown {
-  /** What is done now, or comes next, with what the child chose and made easier. */
+  /** The current or next task, after the child's choices and easier taps. */
   doing: DoneAs | undefined
   heading: Called | undefined
   where: Where | undefined
-  /** What follows the work that is on: its move, where it is known, and the seconds of rest before it. */
+  /** What follows the current work: its exercise, if known, and the seconds of rest before it. */
   following: { called: Called; doing: DoneAs | undefined; rest: number } | undefined
-  /** Moves the child may choose from at this station, the one that is on among them. */
+  /** Exercises the child may choose at this station, including the current one. */
   choices: { move: string; version: string | undefined; on: boolean }[]
-  /** Cues, one after the other, the teacher's own first; `own` words are said as they stand, some of how to do it easier or harder. */
+  /** Cues in turn, the teacher's own first; `own` words are shown unchanged, some about easier or harder ways. */
   cues: { text: string; own: boolean; level?: 'easier' | 'harder' }[]
   isWork: boolean
 }
@@ -47,7 +47,7 @@ export type Prompt =
   | { code: 'waitingFor' | 'drink' | 'restNext' | 'rest' | 'change' | 'switch' }
   | { code: 'work'; side: PlayedStep['side']; dose: { amount: Amount; unit: Unit } | undefined }
 
-/** What a lane shows of the clock: it changes by the second. */
+/** A lane's clock: it changes by the second. */
 export interface LaneClock {
   prompt: Prompt
   /** A rep, or seconds; `long` ones are read as minutes and seconds. */
@@ -57,15 +57,15 @@ export interface LaneClock {
   lastThree: boolean
 }
 
-/** Codes that are about a move, and not a thing of their form's own. */
+/** Codes about an exercise, not about a thing of their form. */
 const saysMove = new Set(['work', 'workSide', 'rest', 'restNext', 'changeTo', 'switchSide'])
-/** What a form says as a drawing begins, goes on or comes again is the heading already. */
+/** What a form says when a drawing starts, continues or repeats is in the heading already. */
 const beginsDraw = /\.(draw|go|again)$/
-/** A cue stays on the screen for so many seconds (ours). */
+/** Seconds a cue stays on the screen (ours). */
 const cueSeconds = 6
-/** A rest of at least so many seconds leaves time to drink (ours). */
+/** Seconds of rest that leave time to drink (ours). */
 const drinkFrom = 30
-/** More seconds than these are read as minutes (ours): two figures can be as big as they need to be. */
+/** Above this many seconds, the clock shows minutes (ours): two digits can be as large as needed. */
 const mostPlainSeconds = 99
 
 /**
@@ -81,11 +81,11 @@ export function nextShown<S extends Pick<PlayedStep, 'kind'>>(
   return at < 0 ? undefined : { step: steps[at]!, index: at }
 }
 
-/** What is read of one lane on its screen and aloud. Made once a run. */
+/** Reads one lane for its screen and aloud. Made once a run. */
 export interface LaneReader {
   shown: (state: LaneState) => LaneShown
   clock: (state: LaneState, view: StepView, elapsed: number) => LaneClock
-  /** What is said aloud as a step begins; undefined where nothing is. */
+  /** What is said aloud when a step starts; undefined if nothing is. */
   spoken: (state: LaneState, index: number) => Called | undefined
 }
 
@@ -130,11 +130,11 @@ export function laneReader(publication: Publication, track: Course['lanes'][numb
   }
 }
 
-/** A surprise is not told before it starts. */
+/** A surprise stays hidden until it starts. */
 const hidden = ({ sections }: Known, s: PlayedStep, during: PlayedStep | undefined) =>
   s.section !== during?.section && sections.get(s.section)?.surprise === true
 
-/** The name of what is done: today's story while it is as the session says, else the move's own. */
+/** The name of the task: today's story name if unchanged, otherwise the exercise's name. */
 function called({ moves, track }: Known, state: LaneState, s: PlayedStep, index: number): Called {
   const done = doneAs(moves, track, state, s, index)
   if (!done) return { by: 'say', say: s.say }
@@ -188,7 +188,7 @@ function shownOf(known: Known, state: LaneState): LaneShown {
   }
 }
 
-/** While there is nothing to do, what is shown is what comes. */
+/** While there is nothing to do, the next task is shown. */
 function doingNow(
   { moves, track }: Known,
   state: LaneState,
@@ -202,7 +202,7 @@ function doingNow(
 function headingOf(known: Known, state: LaneState, s: PlayedStep, following: Called | undefined): Called {
   if (s.kind === 'rest') return following ?? { by: 'code', code: 'lastRest' }
   if (saysMove.has(s.say.code)) return called(known, state, s, state.index)
-  // What only a form says: a sum, a flip, a question, a game. A pick says the move as soon as there is one.
+  // What only a form can show: a sum, a flip, a question, a game. A pick shows the exercise once it is chosen.
   const picked = s.say.code === 'intervals.pick' && doneAs(known.moves, known.track, state, s)
   return picked ? called(known, state, s, state.index) : { by: 'say', say: s.say }
 }
@@ -277,10 +277,10 @@ function promptOf(state: LaneState, s: PlayedStep | undefined, elapsed: number, 
   }
 }
 
-/** Counted work shows the rep; everything else the seconds that are left. */
+/** Counted work shows the rep; everything else the remaining seconds. */
 function digitsOf({ rep, secondsLeft, awaitsDone }: StepView, elapsed: number): LaneClock['digits'] {
   if (rep !== undefined) return { rep }
-  // What waits for the child shows how long it has taken, never a clock running out.
+  // A step that waits for the child shows the elapsed time, never a countdown.
   if (awaitsDone) return { seconds: Math.floor(elapsed), long: true }
   return { seconds: secondsLeft, long: secondsLeft > mostPlainSeconds }
 }

@@ -2,7 +2,7 @@ import type { Amount } from '../terms/dose.ts'
 import type { Unit } from '../terms/units.ts'
 import type { Course, PlayedStep } from './course.ts'
 
-/** Where one lane of a run is. */
+/** The state of one lane of a run. */
 export interface LaneState {
   /** Index of the step that is on; equal to the number of steps when all are over. */
   index: number
@@ -10,7 +10,7 @@ export interface LaneState {
   began: number
   /** When its block began, for a block that is over at its cap. */
   blockBegan?: number
-  /** At the start of a block, until the other lane is there too. */
+  /** Waiting at the start of a block until the other lane arrives. */
   waiting?: boolean
   /** Indexes of the work steps that were skipped, and of those done as an easier version. */
   skipped: readonly number[]
@@ -19,7 +19,7 @@ export interface LaneState {
   unreached?: readonly number[]
   /** How many versions easier each station is done from now on. */
   easier: Readonly<Record<string, number>>
-  /** The move chosen at a station that lets the child choose, and the station chosen for a step that lets it. */
+  /** The exercise chosen at a station with a choice, and the station chosen for a step with one. */
   chosen: Readonly<Record<string, string>>
   picked: Readonly<Record<number, string>>
   /** Seconds a step was given on top. */
@@ -89,7 +89,7 @@ const isOpenHold = ({ say }: Pick<PlayedStep, 'say'>): boolean => {
 const waitsForDone = ({ kind, by }: Pick<PlayedStep, 'kind' | 'by'>): boolean =>
   by === 'count' && (kind === 'work' || kind === 'talk' || kind === 'measure')
 
-/** Seconds since a lane's step began, pauses left out; none while it waits. */
+/** Seconds since a lane's step started, without pauses; none while it waits. */
 export const stepElapsed = (state: PlayerState, lane: number, now: number): number => {
   const { began, waiting } = state.lanes[lane]!
   return waiting ? 0 : Math.max(0, (state.pausedAt ?? now) - began)
@@ -100,7 +100,7 @@ const placeOf = (course: Course, lane: number, { index }: LaneState): number => 
   return step ? (course.order.get(step.block) ?? 0) : Infinity
 }
 
-/** Moves a lane to a step at a moment; at a block's start it waits where another lane is not there yet. */
+/** Moves a lane to a step at a moment; at a block's start it waits for the other lane. */
 function enter(state: PlayerState, course: Course, lane: number, index: number, at: number): PlayerState {
   const { steps } = course.lanes[lane]!
   const before = state.lanes[lane]!
@@ -130,7 +130,7 @@ const withLane = (state: PlayerState, lane: number, next: LaneState): PlayerStat
   lanes: state.lanes.map((other, i) => (i === lane ? next : other)),
 })
 
-/** Lets go the lanes that wait for nobody any more. */
+/** Releases lanes that no longer wait for anybody. */
 function release(state: PlayerState, course: Course, at: number, starts: Start[]): PlayerState {
   let now = state
   state.lanes.forEach((lane, i) => {
@@ -192,7 +192,7 @@ export const tick = (state: PlayerState, course: Course, now: number): PlayerSta
 export const pause = (state: PlayerState, now: number): PlayerState =>
   state.pausedAt === undefined ? { ...state, pausedAt: now } : state
 
-/** The player going on from where it stood. @param now seconds of the clock it is run by */
+/** The player, continued. @param now seconds of its clock */
 export function resume(state: PlayerState, now: number): PlayerState {
   if (state.pausedAt === undefined) return state
   const { pausedAt, ...running } = state
@@ -207,7 +207,7 @@ export function resume(state: PlayerState, now: number): PlayerState {
   }
 }
 
-/** @param now is the pause's own moment while paused, so that nothing of the next step is over when it goes on */
+/** @param now during a pause the pause's own moment, so that nothing of the next step has passed when it continues */
 const goTo = (state: PlayerState, course: Course, lane: number, index: number, now: number): PlayerState =>
   leave(state, course, lane, index, state.pausedAt ?? now, [])
 
@@ -267,7 +267,7 @@ export function moreTime(state: PlayerState, lane: number, seconds: number): Pla
 export const stationAt = (lane: LaneState, step: PlayedStep | undefined, index = lane.index): string | undefined =>
   step?.station ?? lane.picked[index]
 
-/** From now on the station is done as the next easier version; what is done of it counts as eased. */
+/** From now on the station uses the next easier version; the rest counts as made easier. */
 export function makeEasier(state: PlayerState, course: Course, lane: number): PlayerState {
   const here = state.lanes[lane]!
   const step = course.lanes[lane]!.steps[here.index]
@@ -280,7 +280,7 @@ export function makeEasier(state: PlayerState, course: Course, lane: number): Pl
   })
 }
 
-/** The child does another of the moves it may choose from at the station that is on. */
+/** The child switches to another exercise allowed at the current station. */
 export function choose(state: PlayerState, course: Course, lane: number, move: string): PlayerState {
   const here = state.lanes[lane]!
   const station = stationAt(here, course.lanes[lane]!.steps[here.index])
@@ -293,13 +293,13 @@ export function pick(state: PlayerState, lane: number, index: number, station: s
   return withLane(state, lane, { ...here, picked: { ...here.picked, [index]: station } })
 }
 
-/** What the screen shows of the step that is on. */
+/** What the screen shows of the current step. */
 export interface StepView {
   /** Share of the step that is over, 0 to 1. */
   share: number
   /** Whole seconds left by the clock; a step of 30 s shows 30 first and 1 last. */
   secondsLeft: number
-  /** The rep the figure is at, from 1; undefined where nothing is counted. */
+  /** The figure's current rep, from 1; undefined if nothing is counted. */
   rep?: number
   /** Whether the child ends it with "done". */
   awaitsDone: boolean

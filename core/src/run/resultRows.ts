@@ -2,7 +2,7 @@ import type { Outline } from '../publication/outline.ts'
 import { pulseRate } from '../results/pulse.ts'
 import type { Pulse, Result, Run } from './schema.ts'
 
-/** What a row tells: something the session asked for; how hard it felt; a pulse. */
+/** The kind of row: something the session asked for; how hard it felt; a pulse. */
 export const resultKinds = [
   'result',
   'felt',
@@ -15,21 +15,21 @@ export const resultKinds = [
 ] as const
 export type ResultKind = (typeof resultKinds)[number]
 
-/** A result by itself: what it is of, told by the session it belongs to, so that nobody has to read that again. */
+/** A result on its own, described by its session, so that nobody has to read that again. */
 export interface ResultRow {
   what: ResultKind
   block?: string
   station?: string
   test?: string
   testSetUp?: string
-  /** What was otherwise than the test says: counted by the child, in other shoes, cold. */
+  /** Differences from the test's rules: counted by the child, in other shoes, cold. */
   how?: string
   trial?: number
   lap?: number
   rung?: number
   move?: string
   version?: string
-  /** What it is called: the version's name, the block's where it is no station's. */
+  /** Its name: the version's, or the block's if it belongs to no station. */
   name: string
   /** Of a pulse beats a minute, of how it felt the scale. */
   unit: Result['unit'] | 'perMinute' | 'faces' | 'ten' | 'minutes'
@@ -40,7 +40,7 @@ export interface ResultRow {
   clean?: 'yes' | 'no'
 }
 
-/** What a pulse is told as, by when it was counted. */
+/** The name of a pulse, by when it was counted. */
 export const pulseKinds = {
   before: 'pulseBefore',
   during: 'pulseDuring',
@@ -62,7 +62,7 @@ const toldOf = ({ felt, pulses = [], movedMinutes }: Run): ResultRow[] => [
     : [{ what: 'moved' as const, name: '', unit: 'minutes' as const, value: movedMinutes }]),
 ]
 
-/** What a station is to a lane: what it is called, what is done there, and for how long in that lap. */
+/** A station in a lane: its name, what is done there, and for how long in that lap. */
 function stationOf(lane: Outline['lanes'][number] | undefined, { station, lap }: Result): Partial<ResultRow> {
   if (station === undefined || !lane) return {}
   const name = lane.stations[station]
@@ -70,7 +70,7 @@ function stationOf(lane: Outline['lanes'][number] | undefined, { station, lap }:
   return { ...lane.does?.[station], ...(name !== undefined && { name }), ...(seconds && { seconds }) }
 }
 
-/** What a measurement says of how it was done besides its set-up is what was otherwise. */
+/** What a measurement says about its method besides the set-up is a difference. */
 function otherwise({ counted, shoes, warm }: NonNullable<Result['how']> = {}): { how?: string } {
   const said = [
     counted && `counted ${counted}`,

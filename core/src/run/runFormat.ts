@@ -1,7 +1,7 @@
-/** What a run's document calls itself, and the version a device writes: apart from its schema, which a phone does not fetch. */
+/** The format name of a run's document and the version a device writes: separate from its schema, which a phone does not load. */
 export const runFormat = 'esfuerzo.run'
 export const runVersion = 3
-/** So many counted steps a run carries: those of a long session. What comes after is left out. */
+/** Most counted steps a run carries: those of a long session. Later ones are left out. */
 export const mostCountedSteps = 600
 
 /**

@@ -5,7 +5,7 @@ import type { Run } from './schema.ts'
 /** Values of one block that are not a step's: its rounds, its points, tries of a test. */
 const ofBlock = 20
 
-/** A run that says more than its lane has steps for: nobody did that, and everybody would wait while it is read. */
+/** A run with more entries than its lane has steps: nobody did that, and reading it would delay everybody. */
 function tooMuch({ results, counted = [], pulses = [] }: Run, steps: number, blocks: number): Problem[] {
   const most = { results: steps + ofBlock * (blocks + 1), counted: steps, pulses: 4 * blocks + 4 }
   return Object.entries({ results, counted, pulses }).flatMap(([field, list]): Problem[] => {
@@ -16,7 +16,7 @@ function tooMuch({ results, counted = [], pulses = [] }: Run, steps: number, blo
   })
 }
 
-/** What a run says that its publication does not have. @param sha256 the publication's address */
+/** Entries of a run that its publication does not have. @param sha256 the publication's address */
 export function runProblems(run: Run, sha256: string, { lanes, blocks }: Outline): Problem[] {
   const problems: Problem[] = []
   if (run.publication !== sha256)

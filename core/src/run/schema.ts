@@ -26,7 +26,7 @@ export const resultSchema = z.strictObject({
   unit: unitSchema,
   clean: z.enum(['yes', 'no']).optional(),
   load: z.strictObject({ kg: z.number().min(0).max(20) }).optional(),
-  /** Of a measurement: what it was measured with and how, since only like is compared with like. */
+  /** For a measurement: its set-up and method, since only like is compared with like. */
   how: z
     .strictObject({
       setUp: lineSchema.min(1).optional(),
@@ -38,7 +38,7 @@ export const resultSchema = z.strictObject({
 })
 export interface Result extends z.infer<typeof resultSchema> {}
 
-/** A pulse counted by fingers: the beats in so many seconds. */
+/** A pulse counted by fingers: the beats in a number of seconds. */
 export const pulseSchema = z.strictObject({
   beats: z.int().min(1).max(130),
   seconds: z.union([z.literal(6), z.literal(10), z.literal(15), z.literal(30)]),
@@ -95,7 +95,7 @@ export const runSchema = z.strictObject({
   results: z.array(resultSchema).max(500),
   pulses: z.array(pulseSchema).max(20).optional(),
   survey: surveySchema.optional(),
-  /** Minutes moved this week, whatever moved; only where the session asks. */
+  /** Minutes moved this week, in any way; only if the session asks. */
   movedMinutes: z.int().min(0).max(4200).optional(),
 })
 export interface Run extends z.infer<typeof runSchema> {}

@@ -13,13 +13,13 @@ export const secondsSchema = z.int().min(0).max(limits.seconds)
 export const stretchSchema = z.int().min(1).max(limits.seconds)
 /** How often something is done: laps, rounds, sets, tries. */
 export const countSchema = z.int().min(1).max(limits.laps)
-/** Where chance begins; the same seed brings the same chance. */
+/** Where chance starts; the same seed gives the same draws. */
 export const seedSchema = z
   .int()
   .min(0)
   .max(2 ** 32 - 1)
 
-/** What every block has, whatever its form. */
+/** Fields of every block, in any form. */
 export const blockFields = {
   id: idSchema,
   title: lineSchema.optional(),
@@ -33,7 +33,7 @@ export const blockFields = {
   betweenLaps: testSchema.optional(),
 }
 
-/** The rows of a form whose rows are moves. */
+/** The rows of a form whose rows are exercises. */
 export const stationsField = z.array(stationSchema).max(limits.stations)
 
 /** On the way from one station to the next: "round the far cone and back". */

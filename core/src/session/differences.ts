@@ -10,7 +10,7 @@ export interface Difference {
   what: 'details' | 'group' | 'section' | 'block' | 'station'
   /** Of the part; the empty string for details. */
   id: string
-  /** For `changed`: the fields, or for a station's cells the ids of the groups that do something else now. */
+  /** For `changed`: the fields, or for a station's cells the ids of the groups that now do something else. */
   fields: string[]
 }
 

@@ -56,7 +56,7 @@ export type Block =
 export type Form = Block['form']
 export type BlockOf<F extends Form> = Extract<Block, { form: F }>
 
-/** How a new, empty block of each form begins. */
+/** A new, empty block of each form. */
 export const newBlock: { [F in Form]: (id: string) => BlockOf<F> } = {
   talk: newTalk,
   list: newList,
@@ -82,7 +82,7 @@ export const forms = Object.keys(newBlock) as Form[]
 /** Blocks whose rows are stations. */
 export type StationBlock = Extract<Block, { stations: Station[] }>
 
-/** Whether moves can be put into a block, and a station be looked for in it. */
+/** Whether a block can hold exercises, and have stations looked up. */
 export const hasStations = (block: Block): block is StationBlock => 'stations' in block
 
 /** The stations of any block; none for forms without. */

@@ -3,5 +3,5 @@ export const oneLess = (n: number): number => Math.max(1, n - 1)
 
 const minute = 60
 
-/** A minute less of something that goes on for its time, a minute at least. */
+/** A minute less of something that lasts for its time, but at least one. */
 export const minuteLess = (seconds: number): number => Math.max(Math.min(seconds, minute), seconds - minute)

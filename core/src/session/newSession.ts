@@ -43,7 +43,7 @@ export function newSession(
   }
 }
 
-/** A group with the name and ages its grades suggest. @param names what the school calls its grades */
+/** A group with the name and ages its grades suggest. @param names the school's grade names */
 export const newGroup = (
   id: string,
   letter: Group['letter'],

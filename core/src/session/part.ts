@@ -12,7 +12,7 @@ import { blockAsBefore, blockFromFirst, sectionAsBefore, sectionFromFirst, stati
 
 export const partFormat = 'esfuerzo.part'
 
-/** The groups of the session a piece comes from: only what is needed to find their like in another. */
+/** The groups of the session a part comes from: only what is needed to find similar ones in another. */
 const groupsSchema = z
   .array(z.strictObject({ id: idSchema, grades: z.array(gradeSchema).min(1).max(7) }))
   .min(1)

@@ -10,13 +10,13 @@ export interface Clock {
   lapRest?: number | undefined
   /** How many of the rows a child picks. */
   pick?: number | undefined
-  /** Whether a move done on each side takes two slots. */
+  /** Whether an exercise done on each side takes two slots. */
   twoSlots: boolean
 }
 
-/** What others ask of a form, answered by the form itself: nobody else looks at which form a block has. */
+/** What others ask about a form, answered by the form itself: nobody else may look at which form a block has. */
 export interface FormTraits<B extends Block> {
-  /** Whether the order of its stations is the teacher's to choose, and nothing else hangs on it. */
+  /** Whether the teacher may choose the order of its stations, and nothing else depends on it. */
   freeOrder: boolean
   /** Whether a group comes round to the first station again. */
   comesRound: (block: B, groupId: string) => boolean
@@ -27,53 +27,53 @@ export interface FormTraits<B extends Block> {
    * @param groupId left out, what stands for all
    */
   laps: (block: B, groupId?: string) => number
-  /** What going through it once is called, where that can be turned. */
+  /** The name of going through it once, if that can be repeated. */
   lapWord: 'laps' | 'sets' | 'rounds' | 'top'
-  /** Where a row's seconds come from: the block's own clock, the row's dose, half a minute where it has none, or the form. */
+  /** Where a row's seconds come from: the block's clock, the row's amount (30 s without one), or the form. */
   dose: 'clock' | 'own' | 'open' | 'form'
-  /** Sets or rounds a row is done in, with whatever weight is in the hands. */
+  /** Sets or rounds of a row, with the weight in the hands. */
   sets?: (block: B, groupId: string) => number
-  /** The block as it would go on if nothing but its work ended it; undefined where nothing else does. */
+  /** The block as it would continue if only its work ended it; undefined if nothing else does. */
   withoutCap?: (block: B) => B
   /** A clock that gives every row its seconds, for one group. */
   clock?: (block: B, groupId: string) => Clock
-  /** Whether it goes on for its time, whatever is done in it. */
+  /** Whether it lasts for its time, whatever is done in it. */
   timed?: (block: B) => boolean
-  /** Seconds after which a group stops, done or not; undefined where nothing but its work ends it. */
+  /** Seconds after which a group stops, done or not; undefined if only its work ends it. */
   cap?: (block: B, groupId: string) => number | undefined
-  /** Whether its line goes without saying where its rows stand by themselves. */
+  /** Whether its line can be left out if its rows stand alone. */
   goesWithoutSaying?: (block: B) => boolean
   /** The test it is, how that is set up, and when in the lesson. */
   measured?: (block: B) => { test: TestId; setUp: string | undefined; moment: 'before' | 'after' | 'alone' }
-  /** Whether it explains what comes after it, and so goes before. */
+  /** Whether it explains what comes after it, and so must come before. */
   explains?: boolean
-  /** Whether it is nothing but its rows, one after the other. */
+  /** Whether it is only its rows, one after the other. */
   plainRows?: boolean
-  /** Whether each of its rows stands under a side, suit or number that calls it. */
+  /** Whether each of its rows has a side, suit or number that calls it. */
   faced?: boolean
   /** Whether its rows are neighbours in a circle: who does one comes from the one before. */
   circuit?: boolean
   /** Whether only the number counts, against a clock or another child. */
   raced?: boolean
-  /** With a lap, a round, a set, a rung or a minute less; the same block where it has none to give. */
+  /** With one lap, round, set, rung or minute less; the same block if it has none to give. */
   oneLess?: (block: B, scope: Scope) => B
   /** With one more of them for everybody. */
   oneMore?: (block: B) => B
   /** With every lap of its clock changed. */
   withLaps?: (block: B, scope: Scope, change: (lap: Lap) => Lap) => B
-  /** With so many sets or rounds at most. */
+  /** With at most this many sets or rounds. */
   setsAtMost?: (block: B, scope: Scope, most: number) => B
-  /** With so long a pause at least between laps or rounds. */
+  /** With at least this pause between laps or rounds. */
   pauseOf?: (block: B, seconds: number) => B
-  /** With so many seconds of talk at most. */
+  /** With at most this many seconds of talk. */
   talkAtMost?: (block: B, scope: Scope, seconds: number) => B
-  /** What it says in the teacher's own words besides its title and note, by field. */
+  /** The teacher's own words in it besides title and note, by field. */
   said?: (block: B) => Readonly<Record<string, string | readonly string[]>>
-  /** With other words in one of those fields. @param at of a list, which of its lines; an empty text takes it out */
+  /** With other words in one of those fields. @param at for a list, which of its lines; an empty text removes it */
   reworded?: (block: B, field: string, text: string, at?: number) => B
 }
 
-/** A form about which there is nothing to say. */
+/** A form with no special traits. */
 export const plainTraits = {
   freeOrder: false,
   comesRound: () => false,

@@ -13,7 +13,7 @@ export const sessionDocument: DocumentKind<Session> = {
   migrations: { 1: (w) => ({ ...w, sections: sectionsFromFirst(w.sections) }), 2: (w) => w, 3: (w) => w },
   cross: crossProblems,
   asBefore: (session) => {
-    // Version 3 knows of four tests, no set-ups, no class's own pace and no minutes moved, version 2 of no answers; a session that says nothing new is written as the first version wrote it.
+    // Version 3 has four tests, no set-ups, no class pace and no minutes moved; version 2 has no ignored checks. A session that needs nothing new is written in version 1.
     if (session.asksMoved || session.groups.some((g) => g.pace !== undefined)) return undefined
     if (session.sections.some((s) => s.blocks.some(saysNewTest))) return undefined
     if (session.answered) return { ...session, version: 3 }

@@ -26,11 +26,11 @@ export type Aim = z.infer<typeof aimSchema>
 
 export const homeSchema = z.strictObject({
   space: spaceSchema,
-  /** A flat below: nothing that thuds. */
+  /** Neighbors below: nothing loud. */
   quiet: z.boolean(),
   company: z.enum(['alone', 'together']),
   kit: z.array(idSchema).max(60),
-  /** What stands in for a thing the house does not have, by the thing's id, in the words families read. */
+  /** What replaces equipment the home doesn't have, by its id, in the words families read. */
   standIns: z.record(idSchema, lineSchema.min(1)),
   outdoors: z.boolean(),
 })
@@ -42,7 +42,7 @@ export const sectionSchema = z.strictObject({
   title: lineSchema,
   /** A budget of its own. */
   minutes: z.int().min(1).max(120).optional(),
-  /** Never cut. Games and cool-downs keep unless told otherwise. */
+  /** Never cut. Games and cool-downs are kept by default. */
   keep: z.boolean().optional(),
   /** Hidden from children until it starts. */
   surprise: z.boolean().optional(),
@@ -52,7 +52,7 @@ export const sectionSchema = z.strictObject({
 export interface Section extends z.infer<typeof sectionSchema> {}
 
 export const sessionFormat = 'esfuerzo.workout'
-/** A finding she left as it is, by its key, with why if she says it. Never sent to families. */
+/** An ignored check, by its key, with the reason if given. Never sent to families. */
 export const answerSchema = z.strictObject({ finding: z.string().min(1).max(600), reason: lineSchema })
 export type Answer = z.infer<typeof answerSchema>
 
@@ -73,15 +73,15 @@ export const sessionSchema = z.strictObject({
   groups: z.array(groupSchema).min(1).max(limits.groups),
   home: homeSchema,
   libraryVersion: z.int().min(1),
-  /** What was said to her of this session and she left. */
+  /** Checks she ignored in this session. */
   answered: z.array(answerSchema).min(1).max(limits.answers).optional(),
-  /** The teacher's own moves it uses. */
+  /** The teacher's own exercises it uses. */
   moves: z.array(ownMoveSchema).max(limits.ownMoves).optional(),
   sections: z.array(sectionSchema).max(limits.sections),
 })
 // Interfaces, so that a declaration names them instead of writing them out.
 export interface Session extends z.infer<typeof sessionSchema> {}
 
-/** Whether a section is never cut: what the teacher said, else games and cool-downs. */
+/** Whether a section is never cut: as the teacher chose; by default games and cool-downs. */
 export const isKept = (section: Pick<Section, 'role' | 'keep'>): boolean =>
   section.keep ?? (section.role === 'game' || section.role === 'coolDown')

@@ -29,7 +29,7 @@ export type Face = (typeof faces)[number]
 
 /** What changes at a station from one lap on: two hands first, then one; fewer reps; a lighter bottle. */
 export const lapChangeSchema = z.strictObject({
-  /** The first lap it holds for; it goes on until a later change. */
+  /** The first lap it applies to; it lasts until a later change. */
   lap: z.int().min(2).max(limits.laps),
   version: idSchema.optional(),
   dose: doseSchema.optional(),
@@ -37,7 +37,7 @@ export const lapChangeSchema = z.strictObject({
 })
 export type LapChange = z.infer<typeof lapChangeSchema>
 
-/** What one group does at a station. The version is written down, so a later library never changes it silently. */
+/** What one group does at a station. The version is stored, so that a later library never changes it silently. */
 export const cellSchema = z.strictObject({
   move: idSchema,
   version: idSchema,
@@ -45,7 +45,7 @@ export const cellSchema = z.strictObject({
   load: loadSchema.optional(),
   /** `slow`: counted down … and up; `led`: an adult or the figure counts; `own`: at the child's own pace. */
   tempo: z.enum(['slow', 'led', 'own']).optional(),
-  /** The child may do one of these moves instead. */
+  /** The child may do one of these exercises instead. */
   oneOf: z.array(idSchema).min(1).max(5).optional(),
   /** Changes from later laps on, in the order of their laps. */
   fromLap: z
@@ -77,19 +77,19 @@ export function cellAt(cell: Cell, lap: number): Cell {
 export const stationSchema = z.strictObject({
   id: idSchema,
   cells: perGroupSchema(cellSchema),
-  /** "Arrange" leaves it where it is. */
+  /** "Arrange" leaves it in its place. */
   pinned: z.boolean().optional(),
   /** "Fit" may leave it out. */
   optional: z.boolean().optional(),
-  /** What it is called in today's story. */
+  /** Its name in today's story. */
   storyName: lineSchema.optional(),
   /** Today's one point to look at. */
   focus: lineSchema.optional(),
   /** Which side of the coin, suit, number or side of the line calls it, in a form of chance. */
   face: z.enum(faces).optional(),
-  /** What a child writes down here afterwards. */
+  /** What a child records here afterward. */
   record: unitSchema.optional(),
-  /** The teacher's own words: what else to say, and what is easier and harder than what the library has. */
+  /** The teacher's own words: what else to say, and easier and harder ways that the library lacks. */
   note: paragraphSchema.optional(),
   easier: lineSchema.optional(),
   harder: lineSchema.optional(),

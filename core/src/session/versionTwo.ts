@@ -27,7 +27,7 @@ export const sectionsFromFirst = (sections: unknown): unknown =>
 export const stationsAsBefore = (stations: readonly Station[]): readonly Station[] | undefined =>
   stations.some((station) => newAtStation.some((key) => station[key] !== undefined)) ? undefined : stations
 
-/** A block as version 1 has it; undefined where it says what version 1 cannot. */
+/** A block in version 1; undefined if it needs more than version 1 can say. */
 export function blockAsBefore(block: Block): unknown {
   if ('stations' in block && !stationsAsBefore(block.stations)) return undefined
   if (block.form === 'ladder' && block.rungs) return undefined
@@ -35,7 +35,7 @@ export function blockAsBefore(block: Block): unknown {
   return block.pick.by ? undefined : { ...block, pick: block.pick.all }
 }
 
-/** A section as version 1 has it; undefined where it says what version 1 cannot. */
+/** A section in version 1; undefined if it needs more than version 1 can say. */
 export function sectionAsBefore(section: Section): unknown {
   if (section.minutes !== undefined) return undefined
   const blocks = section.blocks.map(blockAsBefore)

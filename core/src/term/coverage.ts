@@ -4,7 +4,7 @@ import { homeDays } from './days.ts'
 import type { TermSession } from './profile.ts'
 import type { Place, Term } from './schema.ts'
 
-/** What a term is looked at by. */
+/** What a term is judged by. */
 export const coverageKinds = ['families', 'categories', 'builds', 'regions', 'parts'] as const
 export type CoverageKind = (typeof coverageKinds)[number]
 
@@ -27,7 +27,7 @@ export interface WeekFacts {
   moderate: number
   vigorous: number
   types: Builds[]
-  /** Ids of moves that were not in any session before. */
+  /** Ids of exercises that were in no session before. */
   newMoves: string[]
   /** Ids of things to fetch. */
   things: string[]

@@ -2,7 +2,7 @@ import type { Term } from './schema.ts'
 
 /** Days of a Gregorian cycle of 400 years, of 100, of 4, of 1. */
 const [cycle, century, leap, year] = [146_097, 36_524, 1461, 365]
-/** Days of a year that begins in March, before a month: 153 every five months. */
+/** Days before a month in a year that starts in March: 153 every five months. */
 const beforeMonth = (fromMarch: number): number => Math.floor((153 * fromMarch + 2) / 5)
 /** Between the first of March of year 0 and 1970. */
 const toEpoch = 719_468
@@ -99,7 +99,7 @@ export const fullWeeks = (term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>)
   })
 }
 
-/** Weeks right after holidays: the week before had home days, and none was open. */
+/** Weeks right after holidays: the week before had home days, all closed. */
 export const weeksAfterHolidays = (term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>): number[] => {
   const days = homeDays(term)
   const isOff = (week: number) => {

@@ -14,38 +14,38 @@ export interface Placed {
 export const nextPlaceId = (places: readonly Pick<Place, 'id'>[]): string =>
   `d${1 + Math.max(0, ...places.map(({ id }) => Number(/^d(\d+)$/.exec(id)?.[1] ?? 0)))}`
 
-/** In the order of their dates; the same term where nothing is otherwise. */
+/** In order of date; the same term if nothing changed. */
 const withPlaces = (term: Term, places: readonly Place[]): Term => {
   const sorted = [...places].sort((a, b) => (a.date < b.date ? -1 : 1))
   return sameValue(sorted, term.places) ? term : { ...term, places: sorted }
 }
 const others = (term: Term, date: string): Place[] => term.places.filter((p) => p.date !== date)
 
-/** Puts a session on a day, in the place of what is there. A full term stays as it is. */
+/** Puts a session on a day, replacing what is there. A full term stays unchanged. */
 export function placeSession(term: Term, date: string, { session, title }: Placed): Term {
   const left = others(term, date)
   if (left.length >= termLimits.places) return term
   return withPlaces(term, [...left, { id: nextPlaceId(term.places), date, session, title }])
 }
 
-/** Keeps a day free, whatever is there. */
+/** Keeps a day free, replacing what is there. */
 export function keepFree(term: Term, date: string): Term {
   const left = others(term, date)
   if (left.length >= termLimits.places) return term
   return withPlaces(term, [...left, { id: nextPlaceId(term.places), date, pinned: true }])
 }
 
-/** Takes away what is on a day. */
+/** Clears a day. */
 export const clearDay = (term: Term, date: string): Term => withPlaces(term, others(term, date))
 
-/** Moves what is on a day to another; what is there comes here. */
+/** Swaps the contents of two days. */
 export const moveDay = (term: Term, from: string, to: string): Term =>
   withPlaces(
     term,
     term.places.map((p) => (p.date === from ? { ...p, date: to } : p.date === to ? { ...p, date: from } : p)),
   )
 
-/** Holds what is on a day where it is, or lets it go. */
+/** Pins the contents of a day, or unpins them. */
 export const pinDay = (term: Term, date: string, on: boolean): Term =>
   withPlaces(
     term,
@@ -56,14 +56,14 @@ export const pinDay = (term: Term, date: string, on: boolean): Term =>
     }),
   )
 
-/** Notes which session was made for a place: it stands there from then on. */
+/** Records which session was made for a place: it is used there from then on. */
 export const madeFor = (term: Term, id: string, made: string): Term =>
   withPlaces(
     term,
     term.places.map((p) => (p.id === id ? { ...p, made } : p)),
   )
 
-/** Places on days that are no home days any more, or in holidays. */
+/** Places on days that are no longer home days, or in holidays. */
 export function strandedPlaces(term: Term): Place[] {
   const open = new Set(openDays(term).map((d) => d.date))
   return term.places.filter((p) => !open.has(p.date))
@@ -81,7 +81,7 @@ export function comingsBefore(term: Term, place: Pick<Place, 'session' | 'date'>
   return coming
 }
 
-/** The step of the progression at a coming: every second one goes a step on. Trade's: learn it, do it, beat it. */
+/** The step of the progression at an occurrence: every second one goes a step up. Trade's: learn it, do it, beat it. */
 export const stepAt = (coming: number): number => Math.ceil(coming / 2)
 
 /**
@@ -99,7 +99,7 @@ export function plannedTerm(term: Term, problem: PlanProblem, plan: Plan, titles
     const session = k === undefined ? undefined : problem.sessions[k]!.id
     return kept.has(date) || session === undefined ? [] : [{ date, session }]
   })
-  // What lies before the first day that was planned has been.
+  // Days before the first planned day are over.
   const past = term.places.filter((p) => problem.from !== undefined && p.date < problem.from)
   const loose = term.places.filter((p) => !p.pinned && p.session && !past.includes(p))
   const stays = wanted.flatMap((w) => loose.find((p) => p.date === w.date && p.session === w.session) ?? [])
@@ -116,7 +116,7 @@ export function plannedTerm(term: Term, problem: PlanProblem, plan: Plan, titles
         : { id: nextPlaceId([...term.places, ...places]), date, session, ...(title !== undefined && { title }) },
     )
   }
-  // The days it leaves for storms and illness are seen to be that.
+  // Free days for bad weather and illness are recognized.
   for (const i of problem.free) {
     const { date } = problem.days[i]!
     if (kept.has(date)) continue

@@ -30,7 +30,7 @@ export const total = (parts: readonly (string | Linear)[]): Linear => sum(...par
 const written = (factors: ReadonlyMap<string, number>): string =>
   [...factors].map(([name, n]) => `${n < 0 ? '-' : '+'} ${Math.abs(n)} ${name}`).join('\n ')
 
-/** A mixed-integer program as it is put together. */
+/** A mixed-integer program being built. */
 export class Program {
   readonly #lines: string[] = []
   readonly #binaries = new Set<string>()
@@ -41,7 +41,7 @@ export class Program {
     return name
   }
 
-  /** A line that holds; one without a variable says nothing to a solver and is left out. */
+  /** A constraint; one without variables is left out. */
   line({ of: factors, constant }: Linear, relation: '<=' | '=' | '>=', value: number): void {
     if (factors.size) this.#lines.push(`c${this.#lines.length}: ${written(factors)} ${relation} ${value - constant}`)
   }

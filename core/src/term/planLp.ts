@@ -55,7 +55,7 @@ const grouped = (list: readonly Coming[], key: (one: Coming) => string): ((key: 
   return (key) => map.get(key) ?? []
 }
 
-/** What is on a day of the sessions something holds for, those that come on days of their own among it. */
+/** Sessions on a day that a rule is about, including those with days of their own. */
 type OnDay = (day: number, holds?: (session: number) => boolean) => Linear
 
 const onDay =
@@ -66,7 +66,7 @@ const onDay =
     return sum([total(names)], [own >= 0 && holds(own) ? 1 : 0])
   }
 
-/** A session begins once, comes a second time, perhaps a third; what is fixed comes where it is; a day has one session. */
+/** A session starts once, comes a second time, perhaps a third; fixed ones stay; a day has one session. */
 function seriesLines(program: Program, problem: PlanProblem, { first, second, third, on }: Comings, at: OnDay): void {
   const at_ = (c: Coming) => `${c.session} ${c.day}`
   const from_ = (c: Coming) => `${c.session} ${c.from}`
@@ -109,7 +109,7 @@ function familyLines(
     program.line(sum([name, 2], [total(each), -1]), '<=', 0)
     for (const [i, here] of each.entries()) {
       const soon = each.filter((_, e) => e > i && days[e]!.number - days[i]!.number <= familyWithin)
-      // Where it comes here and never before, it comes again soon.
+      // If it comes here for the first time, it comes again soon.
       program.line(sum([name], [here], [total(each.slice(0, i)), -1], [total(soon), -1]), '<=', 1)
     }
     return name

@@ -11,11 +11,11 @@ interface Way extends Series {
 export interface Mended {
   plan: Plan
   score: PlanScore
-  /** Nothing else was left to look at: it is the best there is, not only one with the fewest changes. */
+  /** Nothing else was left to search: it is the best plan, not only one with the fewest changes. */
   whole: boolean
 }
 
-/** So many series are laid down before a search gives up; ours. */
+/** Series placed before a search gives up; ours. */
 const mostSteps = 300_000
 
 /**

@@ -9,11 +9,11 @@ import { testDays, type TestMiss } from './testDays.ts'
 export const [soonest, latest] = [4, 14]
 /** So often a session comes. Trade's. */
 export const [fewest, most] = [2, 3]
-/** A session that has rested so many days begins anew; it rests three weeks after its last time. Trade's. */
+/** Days of rest after which a session starts over: three weeks after its last time. Trade's. */
 export const rests = 21
-/** A family's second time is so many days after its first at most. Trade's. */
+/** Most days between a family's first and second time. Trade's. */
 export const familyWithin = 21
-/** Minutes of a week may be so much more or less than they would be on the average; of an easier week so much less. */
+/** How far a week's minutes may differ from the average; how much less an easier week has. */
 const [uneven, easier] = [0.2, 0.75]
 
 /** A session as a plan weighs it. */
@@ -28,18 +28,18 @@ export interface PlanSession {
   load: number
   /** Indices of days it has and keeps. */
   fixed: readonly number[]
-  /** It comes on those days alone: they are its own, as the test days are, or what she pinned is no series. */
+  /** It comes on those days only: test days, or days she pinned, which form no series. */
   only: boolean
 }
 
-/** A week as a plan weighs it: minutes between which it costs nothing. */
+/** A week in a plan: the range of minutes without a cost. */
 export interface PlanWeek {
   days: readonly number[]
   from: number
   to: number
 }
 
-/** A session that stood on a day; nothing, or one a plan may use no more. */
+/** A session that was on a day; undefined for none, or for one no longer used. */
 export type Before = number | 'empty' | 'gone'
 
 /** Which session comes when, as pure numbers: days and sessions by their indices. */
@@ -50,11 +50,11 @@ export interface PlanProblem {
   free: ReadonlySet<number>
   families: readonly Family[]
   weeks: readonly PlanWeek[]
-  /** Days before a test on which nothing hard may be. */
+  /** Days before a test without hard work. */
   calm: ReadonlySet<number>
   /** The first day that is planned. */
   from?: string
-  /** What stood there before, by day; a plan that is mended changes as little of it as need be. */
+  /** What was there before, by day; mending a plan changes as little as possible. */
   before?: readonly Before[]
   missed: readonly TestMiss[]
 }
@@ -68,7 +68,7 @@ export const isSeries = (numbers: readonly number[]): boolean =>
   numbers.length <= most &&
   numbers.every((n, i) => i === 0 || (n - numbers[i - 1]! >= soonest && n - numbers[i - 1]! <= latest))
 
-/** The last open day of every fourth week, where nothing pinned stands and the week has another. */
+/** The last open day of every fourth week, if it is not pinned and the week has another. */
 function freeDays(days: readonly HomeDay[], taken: ReadonlySet<number>): Set<number> {
   const free = new Set<number>()
   for (const week of new Set(days.map((d) => d.week).filter(isEasierWeek))) {
@@ -80,9 +80,9 @@ function freeDays(days: readonly HomeDay[], taken: ReadonlySet<number>): Set<num
 }
 
 export interface PlanOptions {
-  /** The first day that is planned, an ISO date: what lies before it has been and stays. All days where nothing is said. */
+  /** The first planned day, an ISO date: earlier ones are over and stay. All days by default. */
   from?: string
-  /** Change as little as need be of what stands there. */
+  /** Changes as little as possible. */
   mend?: boolean
 }
 
@@ -102,7 +102,7 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend, f
   const keptFree = pinned.filter((p) => !p.session).flatMap(indexOf)
   const kept = new Set(pinned.map((p) => p.date))
   const past = from === undefined ? [] : term.places.filter((p) => p.date < from)
-  // Where she has pinned the test days they are hers.
+  // If she pinned the test days, hers are used.
   const test = known.find((s) => s.id === term.tests && !pinned.some((p) => p.session === s.id))
   const had = past.filter((p) => p.session === test?.id).map((p) => p.date)
   const { days: tested, missed } = test ? testDays(term, kept, { from, had }) : { missed: [] }
@@ -120,7 +120,7 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend, f
       const fixed = isTest && ofTests.length ? ofTests : pinnedOf(s.id)
       return {
         id: s.id,
-        // A test practises nothing.
+        // A test practices nothing.
         families: isTest ? [] : s.families.filter((f) => term.families.includes(f)),
         form: s.form,
         strength: s.strength,
@@ -158,7 +158,7 @@ function isMet(family: Family, past: readonly Place[], known: readonly TermSessi
   return first !== undefined && second !== undefined && second - first <= familyWithin
 }
 
-/** Whether days that are kept may be part of a series. */
+/** Whether kept days may be part of a series. */
 const canBeSeries = (fixed: readonly number[], days: readonly HomeDay[]): boolean => {
   const numbers = fixed.map((i) => days[i]!.number)
   if (numbers.length > most) return false

@@ -1,16 +1,16 @@
 import type { Family } from '../terms/move.ts'
 import { familyWithin, isSeries, type PlanProblem } from './planProblem.ts'
 
-/** A session by its index for each day; undefined where nothing is. */
+/** A session by its index for each day; undefined for none. */
 export type Plan = readonly (number | undefined)[]
 
 /** How good a plan is, goal by goal, each before all that follow it. */
 export interface PlanScore {
-  /** Every session in series, on days that are free for it; what is fixed where it is. */
+  /** Every session in series, on days free for it; fixed ones in place. */
   kept: boolean
   /** Days with a session. */
   filled: number
-  /** Days that are otherwise than before; 0 where there was none before. */
+  /** Days that differ from before; 0 if there was nothing before. */
   changes: number
   /** Families that come twice, the second time soon enough. */
   families: Family[]
@@ -77,7 +77,7 @@ export const goalsOf = (score: PlanScore): number[] => [
   -score.uneven,
 ]
 
-/** Which of two plans is the better one. @returns more than 0 where it is the first, as sorting wants it the other way round */
+/** Which of two plans is better. @returns more than 0 if the first is, the reverse of sorting */
 export function comparePlans(a: PlanScore, b: PlanScore): number {
   if (a.kept !== b.kept) return a.kept ? 1 : -1
   const [x, y] = [goalsOf(a), goalsOf(b)]

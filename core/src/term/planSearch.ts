@@ -4,10 +4,10 @@ import { most, type PlanProblem } from './planProblem.ts'
 import { planScore, type Plan } from './planScore.ts'
 import { fixedDays, seriesOf, type Series } from './series.ts'
 
-/** So many steps a search takes, and so often it begins anew in another order; ours. */
+/** Steps of a search, and how often it restarts in another order; ours. */
 const [mostSteps, tries] = [4000, 12]
 
-/** What a plan without a blemish has. */
+/** The score of a perfect plan. */
 export interface Perfect {
   filled: number
   families: readonly Family[]

@@ -4,17 +4,17 @@ import type { PlanProblem } from './planProblem.ts'
 import { planSearch, type Perfect } from './planSearch.ts'
 import { planScore, type Plan, type PlanScore } from './planScore.ts'
 
-/** What a solver answers: each variable's value by its name, and whether nothing can be better. */
+/** A solver's answer: each variable's value by name, and whether it is proven best. */
 export interface Solved {
   columns: Readonly<Record<string, number>>
   proven: boolean
 }
 
-/** A plan with what it comes to. */
+/** A plan with its score. */
 export interface Planned {
   plan: Plan
   score: PlanScore
-  /** Both stages were proven the best there is; else a better one may be found. */
+  /** Both stages were proven best; otherwise a better one may exist. */
   proven: boolean
 }
 

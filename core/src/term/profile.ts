@@ -11,13 +11,13 @@ import { lanesOfClass } from '../terms/laneOfClass.ts'
 import { strengthPart } from '../terms/strengthPart.ts'
 import { longestMinutes } from '../timing/saidMinutes.ts'
 
-/** What a term asks of a session. */
+/** What a term needs to know about a session. */
 export interface TermSession {
   id: string
   title: string
-  /** Predicted, of the class's own lane; of the longest where no class is said. */
+  /** Predicted for the class's own lane; for the longest without a class. */
   minutes: number
-  /** Of the moves of its work: a warm-up and a cool-down practise no family. */
+  /** Of the exercises of its main work: warm-up and cool-down practice no family. */
   families: Family[]
   categories: string[]
   builds: Builds[]
@@ -28,10 +28,10 @@ export interface TermSession {
   /** Of its main part. */
   form: Form | undefined
   strength: boolean
-  /** Predicted minutes of the class's own lane, to one decimal; of the lanes' middle where no class is said. */
+  /** Predicted minutes of the class's own lane, to one decimal; of the middle lane without a class. */
   moderate: number
   vigorous: number
-  /** Ids of all its moves, and of the things it fetches. */
+  /** Ids of all its exercises, and of the things it fetches. */
   moves: string[]
   things: string[]
   /** Ids of its tests. */

@@ -27,15 +27,15 @@ export const offSchema = z.strictObject({
 })
 export type Off = z.infer<typeof offSchema>
 
-/** A session on a day, or a day that is kept free. */
+/** A session on a day, or a day kept free. */
 export const placeSchema = z.strictObject({
   id: idSchema,
   date: z.iso.date(),
-  /** Left out where the day is kept free: for a storm, for illness, to catch up. */
+  /** Missing if the day is kept free: for bad weather, illness, catching up. */
   session: z.uuid().optional(),
-  /** What the session was called when it was put there: it may be deleted since. */
+  /** The session's title when it was placed: it may be deleted since. */
   title: lineSchema.max(120).optional(),
-  /** The session that was made for its step; it stands for the planned one from then on. */
+  /** The session made for its step; it replaces the planned one from then on. */
   made: z.uuid().optional(),
   /** No plan moves it. */
   pinned: z.literal(true).optional(),
@@ -52,13 +52,13 @@ export const termSchema = z.strictObject({
   weeks: z.int().min(1).max(termLimits.weeks),
   days: z.array(termDaySchema).min(1).max(7),
   off: z.array(offSchema).max(termLimits.off),
-  /** Families of moves that are to come at least twice. */
+  /** Families of exercises that should come at least twice. */
   families: z.array(z.enum(families)).max(families.length),
   /** Sessions a plan may use. */
   sessions: z.array(z.uuid()).max(termLimits.sessions),
   /** The session of the test days. */
   tests: z.uuid().optional(),
-  /** Indoor, quiet sessions without kit that stand ready for any day. */
+  /** Indoor, quiet sessions without equipment, ready for any day. */
   storm: z.array(z.uuid()).max(termLimits.storm),
   /** Whose term it is. */
   class: z.uuid().optional(),
@@ -71,7 +71,7 @@ const isTermLike = (document: unknown): document is Pick<Term, 'days' | 'off' | 
   return [days, off, places].every((list) => Array.isArray(list) && list.every((one) => one && typeof one === 'object'))
 }
 
-/** A day stands once among the home days, a date once among the places, a place has an id of its own; holidays end after they begin. */
+/** Home days, dates of places and ids of places are unique; holidays end after they start. */
 function cross(document: unknown): Problem[] {
   if (!isTermLike(document)) return []
   const twice = (values: readonly unknown[], path: (i: number) => (string | number)[]): Problem[] =>

@@ -30,7 +30,7 @@ export function seriesOf({ days, sessions, free, calm }: PlanProblem): Series[][
   return byFirst
 }
 
-/** What comes on its own days alone, where it is; nothing elsewhere. */
+/** Sessions with days of their own, there; undefined elsewhere. */
 export const fixedDays = ({ days, sessions }: PlanProblem): (number | undefined)[] =>
   days.map((_, i) => {
     const own = sessions.findIndex((s) => s.only && s.fixed.includes(i))

@@ -4,7 +4,7 @@ import { applyNext, nextTime, nextTitle } from '../nextTime/nextTime.ts'
 import type { Session } from '../session/schema.ts'
 import { stepAt } from './edits.ts'
 
-/** Runs that found it clean and easy: what a step by plan goes by. */
+/** Runs that were clean and easy: what a planned step uses. */
 const easyRuns: readonly CameBack[] = Array.from({ length: enoughRuns }, () => ({
   felt: { scale: 'ten', value: 3 },
   clean: 1,

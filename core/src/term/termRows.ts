@@ -8,10 +8,10 @@ export interface TermRow {
   week: number
   date: string
   at: string
-  /** What the session is called; the holiday's name where there is none. Empty where nothing is. */
+  /** The session's title; the holiday's name without one; empty for nothing. */
   title: string
   kind: 'session' | 'free' | 'off' | 'nothing'
-  /** Which time of its series it is, 1 the first; 0 where there is no session. */
+  /** Its number in its series, from 1; 0 without a session. */
   time: number
 }
 

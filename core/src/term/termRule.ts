@@ -4,7 +4,7 @@ import { homeDays } from './days.ts'
 import type { TermSession } from './profile.ts'
 import type { Term } from './schema.ts'
 
-/** A day of a term with what is on it. */
+/** A day of a term with its contents. */
 export interface PlacedDay {
   date: string
   number: number
@@ -15,9 +15,9 @@ export interface PlacedDay {
 /** All that rules ask of a term. */
 export interface TermView {
   term: Term
-  /** In the order of their days; those in holidays and of sessions nobody knows are none. */
+  /** In order of day; without those in holidays and those of unknown sessions. */
   days: readonly PlacedDay[]
-  /** Ids of moves the class knew before the term. */
+  /** Ids of exercises the class knew before the term. */
   met: ReadonlySet<string>
 }
 

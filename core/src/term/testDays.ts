@@ -1,19 +1,19 @@
 import { fullWeeks, openDays, weeksAfterHolidays, type HomeDay } from './days.ts'
 import type { Term } from './schema.ts'
 
-/** The days a class is tested on: a try-out that is not compared, the first test day, the second. */
+/** A class's test days: a practice test that is not compared, the first test day, the second. */
 export interface TestDays {
   tryOut: HomeDay
   first: HomeDay
   second: HomeDay
 }
-/** What the days could not be, by name. */
+/** What the days could not satisfy, by name. */
 export type TestMiss = 'sixWeeks' | 'sameWeekday' | 'lastButOne' | 'secondWeek' | 'none'
 
-/** So many days lie between the two test days at least. Trade's. */
+/** Fewest days between the two test days. Trade's. */
 export const testsApart = 42
 
-/** What of a term lies behind. */
+/** The past part of a term. */
 interface Behind {
   /** The first day that can still be one, an ISO date. */
   from?: string | undefined

@@ -36,11 +36,11 @@ export function typicalAmount(amount: Amount): number {
   return amount.most * 0.6
 }
 
-/** The cap of an open amount, else undefined. */
+/** The cap of an open amount, otherwise undefined. */
 export const capOf = (amount: Amount): number | undefined =>
   typeof amount === 'object' && 'most' in amount ? amount.most : undefined
 
-/** The amount moved by whole steps, its kind kept, never below 1 or past the longest dose. */
+/** The amount changed by whole steps, of the same kind, never below 1 or above the largest. */
 export function stepAmount(amount: Amount, by: number): Amount {
   const step = (n: number) => Math.min(limits.seconds, Math.max(1, n + by))
   if (typeof amount === 'number') return step(amount)

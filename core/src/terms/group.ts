@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { idSchema } from '../base/id.ts'
 import { lineSchema } from '../base/text.ts'
 
-/** Grade 0 is kindergarten or reception, 6 the top; a school names its grades as it likes. */
+/** Grade 0 is kindergarten or reception, 6 the top; a school chooses its own names. */
 export const gradeSchema = z.int().min(0).max(6)
 
-/** How long a class takes beside what is usual: 1.1 is a tenth longer. */
+/** A class's pace beside the usual one: 1.1 is a tenth longer. */
 export const paceSchema = z.number().min(0.6).max(1.8)
 
 export const laneLetters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
@@ -37,7 +37,7 @@ export const defaultAges = (grades: readonly number[]): [number, number] => [
   Math.max(...grades) + 6,
 ]
 
-/** What grades are called where a school says nothing else. */
+/** Names of grades without the school's own. */
 export const defaultGradeNames: readonly string[] = ['K', '1', '2', '3', '4', '5', '6']
 
 /**

@@ -5,7 +5,7 @@ interface Graded {
 const shared = ({ grades = [] }: Graded, classGrades: readonly number[]) =>
   grades.filter((grade) => classGrades.includes(grade)).length
 
-/** How far a lane's nearest grade lies from a class's; nothing lies further than a lane that names none. */
+/** The distance from a lane's closest grade to a class's; a lane without grades is farthest. */
 const away = ({ grades = [] }: Graded, classGrades: readonly number[]) =>
   Math.min(Infinity, ...grades.flatMap((a) => classGrades.map((b) => Math.abs(a - b))))
 

@@ -4,7 +4,7 @@ import { lineSchema, paragraphSchema } from '../base/text.ts'
 import { gradeSchema } from './group.ts'
 import { unitSchema } from './dose.ts'
 
-/** What is measured at home, alone or between laps. What is not done at home is not here. */
+/** What is measured at home, alone or between laps. Tests that are not for home are not here. */
 export const testIds = [
   'pulse',
   'restingPulse',
@@ -26,7 +26,7 @@ export const testIds = [
 export const testSchema = z.enum(testIds)
 export type TestId = z.infer<typeof testSchema>
 
-/** On what scale values of a test compare: as they are, as ratios of one another, or as hits of so many throws. */
+/** How values of a test compare: as they are, as ratios, or as hits of a number of throws. */
 export const scaleSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('absolute') }),
   z.strictObject({ kind: z.literal('ratio') }),
@@ -43,20 +43,20 @@ const setUpSchema = z.strictObject({
 })
 export type SetUp = z.infer<typeof setUpSchema>
 
-/** A test as the library has it: how it is done, for whom, what it counts, and how much it varies. */
+/** A test in the library: how to do it, for whom, what it counts, and how much it varies. */
 export const measureSchema = z.strictObject({
   id: testSchema,
   name: lineSchema.min(1),
-  /** What it tells, in a line for a teacher. */
+  /** What it tells, in one line for a teacher. */
   tells: lineSchema.min(1),
   figure: idSchema,
   /** From which grade it is done at all. */
   fromGrade: gradeSchema,
-  /** Up to which grade it is a game: it is done, and nothing is said of its change. */
+  /** Up to which grade it is a game: done, but its change is not judged. */
   gameUpTo: gradeSchema.optional(),
   /** For comparing over a term, or only for the lesson. */
   use: z.enum(['change', 'lesson']),
-  /** What the body has to be: what is measured warm and cold does not compare. */
+  /** The body's state: warm and cold values don't compare. */
   warm: z.enum(['needed', 'cold', 'any']),
   /** A go that does not count, in a child's words. */
   practice: lineSchema.min(1).optional(),
@@ -64,16 +64,16 @@ export const measureSchema = z.strictObject({
   trials: z.int().min(1).max(5),
   score: z.enum(['best', 'mean', 'sum']),
   unit: unitSchema,
-  /** What a value is in, in a child's words: centimetres, jumps. */
+  /** The unit of a value in a child's words: centimeters, jumps. */
   in: lineSchema.min(1),
-  /** What one try can be, and the smallest step it is read in. */
+  /** The range of one try, and its smallest step. */
   range: z.strictObject({ from: z.number(), to: z.number(), step: z.number().positive() }),
   better: z.enum(['higher', 'lower', 'none']),
-  /** Where it ends for everybody, from which grade on: who reaches it has reached the top. */
+  /** Its maximum, from which grade on: a child who reaches it has reached the top. */
   caps: z.array(z.strictObject({ fromGrade: gradeSchema, value: z.number() })).max(3),
   /** Who counts or reads it. */
   by: z.enum(['child', 'other', 'adult']),
-  /** A clock that counts down, one that counts up, the fingers' own, or none. */
+  /** A clock that counts down, one that counts up, finger counting, or none. */
   clock: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('down'), seconds: z.int().min(5).max(300) }),
     z.strictObject({ kind: z.literal('up') }),
@@ -83,12 +83,12 @@ export const measureSchema = z.strictObject({
       seconds: z.union([z.literal(15), z.literal(30)]),
     }),
   ]),
-  /** The first is the one that is meant where nothing is said. */
+  /** The first one is the default. */
   setUps: z.array(setUpSchema).min(1).max(6),
   scale: scaleSchema,
   /** How one child’s values differ from day to day at home: a standard deviation, of a ratio a factor above 1. */
   error: z.strictObject({ value: z.number().positive(), source: lineSchema.min(1) }).optional(),
-  /** What it takes: setting up with the practice go, and each try. */
+  /** Its time: setting up with the practice try, and each try. */
   seconds: z.strictObject({ setUp: z.int().min(0), trial: z.int().min(1) }),
   steps: z.array(paragraphSchema.min(1)).min(1).max(6),
   /** What ends it. */
@@ -97,7 +97,7 @@ export const measureSchema = z.strictObject({
   shoes: z.enum(['on', 'off', 'any']),
   /** Heard in the room below. */
   thud: z.boolean().optional(),
-  /** Metres of free floor, where it goes somewhere. */
+  /** Meters of free floor, if it travels. */
   metres: z.number().positive().optional(),
   /** What else a teacher should know. */
   notes: z.array(paragraphSchema.min(1)).max(4),

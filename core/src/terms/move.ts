@@ -51,31 +51,31 @@ const needsSchema = z
     z.strictObject({
       id: idSchema,
       optional: z.boolean().optional(),
-      /** False where nothing may take its place here, whatever stands in for it elsewhere. */
+      /** False if nothing may replace it here, whatever replaces it elsewhere. */
       standIn: z.literal(false).optional(),
     }),
   )
   .max(4)
 const noiseSchema = z.enum(['quiet', 'thud'])
 
-/** One way of doing a move, on the ladder from easiest to hardest. What it leaves out is as the move has it. */
+/** One way to do an exercise, on the ladder from easiest to hardest. Missing fields are the exercise's. */
 export const versionSchema = z.strictObject({
   id: idSchema,
   name: lineSchema.min(1),
   /** How it differs, in a child's words. */
   how: lineSchema.min(1),
   fromGrade: gradeSchema,
-  /** At the led pace, for grades 4–6; for a held move the seconds of one breath of the figure. */
+  /** At the led pace, for grades 4–6; for a held exercise the seconds of one breath of the figure. */
   secondsPerRep: z.number().min(0.2).max(30),
-  /** Of a move that goes somewhere: for each metre, the way back included where the move has one. */
+  /** For an exercise that travels: seconds for each meter, including the way back if it has one. */
   secondsPerMetre: z.number().min(0.1).max(30).optional(),
-  /** Of a move whose go is more than one rep: a hopscotch there and back, one duel. */
+  /** For an exercise whose turn is more than one rep: a hopscotch there and back, one duel. */
   secondsPerGo: z.number().min(1).max(60).optional(),
-  /** Relative effort (METs of the adult Compendium), to rank moves, never as energy. */
+  /** Relative effort (METs of the adult Compendium), to rank exercises, never as energy. */
   met: z.number().min(1).max(15),
   /** Weight of a landing: 0 none, 0.25 low bounce or jack, 1 full-effort jump. */
   impact: z.number().min(0).max(1),
-  /** Landings of one rep where it has more than one: hopscotch lands on one foot, then on two. */
+  /** Landings of one rep if there are several: hopscotch lands on one foot, then on two. */
   landings: z.number().int().min(2).max(20).optional(),
   /** A hard landing: from a height, on one leg, or with the knees drawn up. */
   hard: z.boolean().optional(),
@@ -116,12 +116,12 @@ export const moveSchema = z
     kit: needsSchema,
     /** A weight can be held. */
     loadable: z.boolean().optional(),
-    /** The Compendium's activity its efforts start from, by code; `ours` where it has none like it. */
+    /** The closest activity in the Compendium, by code; `ours` if there is none. */
     effort: z.string().regex(/^(?:\d{5}|ours)$/),
     versions: z.array(versionSchema).min(1).max(5),
     /** The id of the ordinary version. */
     standard: idSchema,
-    // A line as it is typed or pasted: what no database keeps is left out of it.
+    // A line as typed or pasted, without characters that no database stores.
     cues: z
       .array(
         z
@@ -140,7 +140,7 @@ export const moveSchema = z
     together: z.boolean().optional(),
     /** For a stretch: the muscles it lengthens. */
     stretches: z.array(idSchema).optional(),
-    /** Moves that undo a sustained shape. */
+    /** Exercises that undo a held position. */
     counters: z.array(idSchema).optional(),
     figure: idSchema,
   })

@@ -3,18 +3,18 @@ import type { DocumentKind } from '../documents/document.ts'
 import { figureSchema } from '../figure/schema.ts'
 import { moveSchema, type Move } from './move.ts'
 
-/** A teacher's own move, with the figures it does not take from the library. */
+/** A teacher's own exercise, with the figures it does not take from the library. */
 export const ownMoveSchema = z.strictObject({ move: moveSchema, figures: z.array(figureSchema).max(6) })
 export interface OwnMove extends z.infer<typeof ownMoveSchema> {}
 
-/** Ids of a teacher's own moves and figures begin so, and none of the library's ever will. */
+/** Prefix of the ids of own exercises and figures; the library never uses it. */
 export const isOwnId = (id: string): boolean => id.startsWith('own-')
 
 export const movesFormat = 'esfuerzo.moves'
-/** The most moves in one file, and of one teacher's own (ours). */
+/** Most exercises in a file, and most own exercises of a teacher (ours). */
 export const mostOwnMoves = 200
 
-/** A file of moves, for a colleague or another school. */
+/** A file of exercises, for a colleague or another school. */
 export const movesFileSchema = z.strictObject({
   format: z.literal(movesFormat),
   version: z.literal(1),
@@ -23,7 +23,7 @@ export const movesFileSchema = z.strictObject({
 
 export interface MovesFile extends z.infer<typeof movesFileSchema> {}
 
-/** A file of moves as a document. */
+/** A file of exercises as a document. */
 export const movesDocument: DocumentKind<MovesFile> = {
   format: movesFormat,
   version: 1,
@@ -31,7 +31,7 @@ export const movesDocument: DocumentKind<MovesFile> = {
   migrations: {},
 }
 
-/** Moves as a file holds them. */
+/** Exercises as a file holds them. */
 export const movesFile = (moves: readonly OwnMove[]): MovesFile => ({
   format: movesFormat,
   version: 1,

@@ -8,7 +8,7 @@ export interface PerGroup<T> {
   by?: Record<string, T>
 }
 
-/** Which groups an edit is told to change: all of them, or those with these ids. */
+/** Which groups an edit changes: all, or those with these ids. */
 export type Scope = 'all' | readonly string[]
 
 /**
@@ -33,7 +33,7 @@ export function valueFor<T>(value: PerGroup<T>, groupId: string): T {
   return value.by && Object.hasOwn(value.by, groupId) ? value.by[groupId]! : value.all
 }
 
-/** The value of one group, or what holds for all where none is asked for. */
+/** The value for one group, or the shared one. */
 export const ofGroup = <T>(value: PerGroup<T>, groupId: string | undefined): T =>
   groupId === undefined ? value.all : valueFor(value, groupId)
 
@@ -84,7 +84,7 @@ export function settledPart<T>(part: T, groupIds: readonly string[]): T {
   return walk(part) as T
 }
 
-/** The value without what a removed group had of its own. */
+/** The value without a removed group's own part. */
 export function withoutGroup<T>(value: PerGroup<T>, groupId: string): PerGroup<T> {
   if (!hasOwn(value, groupId)) return value
   const by = { ...value.by }

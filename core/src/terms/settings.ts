@@ -9,7 +9,7 @@ import { lineSchema, paragraphSchema } from '../base/text.ts'
 
 /** How long a stretch is held: seconds, slow breaths, or what its grade usually gets. Published range 10–30 s. */
 export const holdPolicies = ['byGrade', '10', '15', '20', '30', 'breaths'] as const
-/** Whether a warm-up only moves, or may hold a few gentle stretches once the pulse is up. */
+/** Whether a warm-up only moves, or may hold a few gentle stretches once the body is warm. */
 export const warmUpStyles = ['moving', 'mixed'] as const
 
 /** What a school or a teacher decides once, where good teachers differ. */
@@ -21,11 +21,11 @@ export type Policy = z.infer<typeof policySchema>
 
 export const settingsFormat = 'esfuerzo.settings'
 
-/** A teacher's own words: so many, each so long (ours). */
+/** A teacher's own words: how many, and how long (ours). */
 export const mostReadings = 500
 const longestReading = 80
 
-/** A teacher's school: what it calls its grades, its days and weeks, and its policies. */
+/** A teacher's school: its grade names, days and weeks, and policies. */
 export const settingsSchema = z.strictObject({
   format: z.literal(settingsFormat),
   version: z.literal(4),
@@ -34,21 +34,21 @@ export const settingsSchema = z.strictObject({
   /** What each grade is called, from kindergarten or reception (0) to the top (6). */
   gradeNames: z.array(lineSchema.min(1).max(24)).length(7),
   zone: zoneSchema,
-  /** The minute of the day at which a school day begins: 0 is midnight. */
+  /** The minute of the day at which school starts: 0 is midnight. */
   dayStart: z.int().min(0).max(1439),
   /** The first day of a week, as ISO 8601 counts them: 1 is Monday, 7 is Sunday. */
   weekStart: z.int().min(1).max(7),
   policy: policySchema,
   /** A line of the school's own on every family page. */
   familyNote: paragraphSchema,
-  /** What words in her texts stand for, by the word in small letters: a move (`push-up`, `push-up:knee-push-up`), `own`, `note`. */
+  /** What words in her texts mean, by the word in small letters: an exercise (`push-up`, `push-up:knee-push-up`), `own`, `note`. */
   readings: z
     .record(lineSchema.min(1).max(longestReading), lineSchema.min(1).max(100))
     .refine((readings) => Object.keys(readings).length <= mostReadings, {
       error: rule('readings'),
       params: { code: 'too-many' },
     }),
-  /** What the school makes of single checks. */
+  /** The school's weights for single checks. */
   checks: rulePoliciesSchema,
 })
 export interface Settings extends z.infer<typeof settingsSchema> {}

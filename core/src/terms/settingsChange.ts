@@ -52,7 +52,7 @@ export function settingsChange(before: Settings, after: Settings): SettingsChang
   }
 }
 
-/** Settings with a change made to them, not yet held against their limits. */
+/** Settings with a change, not yet validated. */
 export function withSettingsChange(settings: Settings, change: SettingsChange): Settings {
   const { format: _, version: __, readings, checks, ...plain } = change
   return {

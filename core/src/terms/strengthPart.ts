@@ -1,6 +1,6 @@
 import type { Family } from './move.ts'
 
-/** The part of the body a family of moves makes strong; the others are no strength work. */
+/** The part of the body that a family of exercises strengthens; the others are no strength work. */
 export const strengthPart: Partial<Record<Family, 'push' | 'pull' | 'legs' | 'core'>> = {
   push: 'push',
   pull: 'pull',

@@ -1,6 +1,6 @@
 import type { Measure } from './measure.ts'
 
-// Apart from the schema, so that a family's phone fetches none of it.
+// Separate from the schema, so that a family's phone loads none of it.
 
 /**
  * Where a test ends for a grade; undefined where nothing caps it.
@@ -10,7 +10,7 @@ import type { Measure } from './measure.ts'
 export const capFor = ({ caps }: Pick<Measure, 'caps'>, grade: number): number | undefined =>
   caps.findLast((cap) => cap.fromGrade <= grade)?.value
 
-/** A set-up of a test by its id; the first where none is said or known. */
+/** A test's set-up by its id; the first if none is given or known. */
 export const setUpOf = <S extends { id: string }>({ setUps }: { setUps: readonly S[] }, id?: string): S =>
   setUps.find((s) => s.id === id) ?? setUps[0]!
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { rule } from '../base/problem.ts'
 
-/** IANA names only: letters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is asked where a clock is at hand. */
+/** IANA names only: letters, digits, `_`, `+`, `-` and `/`. Whether the zone exists is checked where a clock is available. */
 export const zoneSchema = z
   .string()
   .min(1)

@@ -27,7 +27,7 @@ export function endAtCap(steps: readonly Step[], cap: number, goesOn: boolean): 
   return met < 0 ? { steps: kept } : { steps: kept, met }
 }
 
-/** A step that is over at a moment; a count it does not come to the end of is none. */
+/** A step that ended early; a count that was not completed is left out. */
 function cutAt(step: Step, ends: number): Step {
   const left = ends - step.at
   if (left === step.seconds.typical) return step

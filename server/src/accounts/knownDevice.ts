@@ -2,12 +2,12 @@ import { createHmac, timingSafeEqual } from 'node:crypto'
 import { parseCookie } from 'cookie'
 import type { Request, Response } from 'express'
 
-/** A device is known for so long after its last sign-in, in milliseconds: a school year and some more (ours). */
+/** How long a device is known after its last sign-in, in milliseconds: a bit more than a school year (ours). */
 const knownFor = 400 * 24 * 60 * 60 * 1000
-/** So many accounts are known on one device: a staff room's computer has several. */
+/** Most accounts known on one device: a staff-room computer has several. */
 const most = 12
 
-/** A teacher's account, with what its password is kept as. */
+/** A teacher's account with its password hash. */
 interface Account {
   teacher: { id: string }
   passwordHash: string
@@ -18,7 +18,7 @@ interface Account {
  * has it needs the password all the same, but is not one of the strangers who made a mailed link necessary. Another password ends it.
  */
 export interface KnownDevices {
-  /** What tells this device from others, for counting; undefined where it is not known for the account. */
+  /** What identifies this device, for counting; undefined if it is not known for the account. */
   markOf: (req: Request, account: Account) => string | undefined
   /** Remembers that somebody signed in here. */
   remember: (req: Request, res: Response, account: Account) => void

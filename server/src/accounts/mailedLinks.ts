@@ -5,7 +5,7 @@ import { tokenHash } from '../http/linkToken.ts'
 /** What a mailed link does: lets a password be chosen, or signs in. */
 export type LinkPurpose = 'password' | 'sign-in'
 
-/** For whom it does that: a teacher that is there, or one that is to be. */
+/** For whom: an existing teacher, or a future one. */
 export interface MailedLink {
   purpose: LinkPurpose
   teacherId: string | null
@@ -24,7 +24,7 @@ interface Row {
   ends_at: Date
 }
 
-/** How long such a link can be followed, in milliseconds: an hour. */
+/** How long such a link works, in milliseconds: one hour. */
 export const linkLife = 60 * 60 * 1000
 
 /**
@@ -50,7 +50,7 @@ export async function addMailedLink(db: Knex, link: MailedLink, now: number): Pr
   return token
 }
 
-/** Takes a link out: it is followed once. Undefined where nobody made it, or its time is over. */
+/** Uses up a link: it works once. Undefined if it doesn't exist or has expired. */
 export async function takeMailedLink(
   db: Knex,
   purpose: LinkPurpose,

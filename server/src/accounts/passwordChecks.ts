@@ -1,10 +1,10 @@
 import pLimit from 'p-limit'
 import { ServerError } from '../http/serverError.ts'
 
-/** So many passwords are checked at a time, and so many wait, in all and of one network (ours): a check takes 20 MiB and 30 ms of a core. */
+/** How many passwords are checked at a time, and how many wait, in all and from one network (ours): a check takes 20 MiB and 30 ms of a core. */
 const bounds = { atOnce: 4, waiting: 200, ofNetwork: 60 } as const
 
-/** Checks of passwords, a few at a time: whoever sends thousands takes neither the memory nor the processor from everybody else. */
+/** Password checks, a few at a time: thousands of requests take neither memory nor processor from everybody else. */
 export interface PasswordChecks {
   /** @throws {ServerError} `busy` where too many wait */
   run: <T>(network: string, check: () => Promise<T>) => Promise<T>

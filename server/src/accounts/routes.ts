@@ -41,7 +41,7 @@ export interface AccountParts {
   demo: boolean
 }
 
-/** A new id, so that one planted before the sign-in is worth nothing after it. */
+/** A new id, so that one planted before the sign-in is worthless after it. */
 async function signedIn(req: Request, teacher: Teacher): Promise<Teacher> {
   await new Promise<void>((resolve, reject) => req.session.regenerate((e) => (e ? reject(e) : resolve())))
   req.session.teacherId = teacher.id
@@ -126,7 +126,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     return {}
   })
 
-  /** Whoever sits at an open page may not guess on and on either. @throws {ServerError} `wrong-sign-in`, `too-many-tries` */
+  /** Somebody at an open page must not guess without limit. @throws {ServerError} `wrong-sign-in`, `too-many-tries` */
   async function mustFit(teacherId: string, password: string): Promise<void> {
     await own.count(teacherId)
     const passwordHash = await readPasswordHash(db, teacherId)
@@ -185,7 +185,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     })
   }
 
-  /** The answer goes out before it is known whether there is an account, so that its time tells nothing either. */
+  /** The answer is sent before the account is looked up, so that its timing tells nothing. */
   async function byMessage(req: Request, counter: Counter, email: string, write: () => Promise<void>): Promise<void> {
     await askedBy.count(networkOfRequest(req))
     if (!(await post.ready())) throw new ServerError('mail-away')
@@ -230,7 +230,7 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
         await noteEvent(trx, link.teacherId, 'password-chosen')
         return readTeacher(trx, link.teacherId)
       }
-      // Somebody may have made the account by another link meanwhile.
+      // Another link may have created the account meanwhile.
       if (await findAccount(trx, link.email)) return undefined
       const added: Teacher = { id: randomUUID(), email: link.email, name: link.name ?? '' }
       await addTeacher(trx, added, link.zone ?? 'UTC', passwordHash)

@@ -7,7 +7,7 @@ import { loggedError } from '../http/logging.ts'
 
 const PgStore = connectPgSimple(session)
 
-/** A sign-in that was kept alive is left alone for so long, in milliseconds: it goes on for weeks, and a write is a commit. */
+/** Milliseconds between two renewals of a sign-in: it lasts for weeks, and each write is a commit. */
 const keptFor = 60 * 60 * 1000
 
 /**

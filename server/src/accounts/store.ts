@@ -63,9 +63,9 @@ export async function endSignIns(db: Knex, teacherId: string, keep?: string): Pr
   await (keep ? query.whereNot({ sid: keep }) : query).delete()
 }
 
-/** Everything of a teacher's: her sessions and their history, links, runs, shelf, copies, sign-ins; false where there is none. */
+/** Deletes everything of a teacher's: sessions and history, links, runs, saved parts, copies, sign-ins; false if she doesn't exist. */
 export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
-  // What children did may be more than one statement can take.
+  // Children's results may be too many for one statement.
   await dropDone(db, { publications: owned(db, id, 'publications') })
   await dropDone(db, { pupils: owned(db, id, 'pupils') })
   const { found, shas } = await db.transaction(async (trx) => {
@@ -76,7 +76,7 @@ export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
     if (teacher) await trx('mailed_links').whereRaw('lower(email) = lower(?)', [teacher.email]).delete()
     return { found: await owned(trx, id, 'teachers').delete(), shas: sent.map((row) => row.sha256) }
   })
-  // A snapshot may serve several links; one that serves none any more goes too.
+  // A snapshot may serve several links; unused ones are deleted too.
   await dropOrphans(db, shas)
   return found > 0
 }

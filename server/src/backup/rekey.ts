@@ -19,7 +19,7 @@ export interface Rekeyed {
  * device, and can be sent as a file.
  */
 export async function rekey(db: Knex, secret: string, now: Date): Promise<Rekeyed> {
-  // All or nothing: links are named once, and one whose new address nobody was told is lost.
+  // All or nothing: links are listed once, and a link whose new address nobody saw is lost.
   return db.transaction(async (trx) => {
     const links = await rekeyLinks(trx, secret, now)
     await separateCodes(trx, secret)

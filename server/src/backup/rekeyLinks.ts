@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { linkToken, tokenHash } from '../http/linkToken.ts'
 
-/** A link that was handed out under another secret, and what stands in its place. */
+/** A link sent under another secret, and its replacement. */
 export interface NewLink {
   title: string
   teacher: string

@@ -1,4 +1,4 @@
-// npm run rekey, on the database: what another secret has made is worth nothing any more.
+// npm run rekey, on the database: everything made with another secret becomes worthless.
 import { readConfig } from '../base/config.ts'
 import { migrateDatabase, openDatabase } from '../base/database.ts'
 import { rekey } from './rekey.ts'

@@ -14,7 +14,7 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, a
   account: deleteTeacher,
   session: deleteForGood,
   class: deleteClass,
-  // What lay in the bin lies there again, as long as it has left.
+  // What was in the trash is there again, for the time it has left.
   'class-removed': removeClass,
   'class-back': async (db, teacher, id) => (await restoreClass(db, teacher, id)) !== undefined,
   pupil: deletePupil,

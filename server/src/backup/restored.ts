@@ -1,4 +1,4 @@
-// What is done to a database that was just restored: brought up to date, deletions since repeated, links made whole.
+// Finishes a restored database: migrates it, repeats later deletions, replaces links.
 import { migrateDatabase, openDatabase } from '../base/database.ts'
 import { readConfig } from '../base/config.ts'
 import { readDeletions } from '../deletions/deletions.ts'
@@ -8,7 +8,7 @@ import { separateCodes } from '../pupils/store.ts'
 import { rekeyLinks } from './rekeyLinks.ts'
 import { sayLinks } from './sayLinks.ts'
 
-/** Says what was found and could not be used. */
+/** Reports what could not be used. */
 const unused = (what: string, error?: unknown) =>
   console.log(`! ${what}${error === undefined ? '' : `: ${(error as Error).message}`}`)
 
@@ -23,7 +23,7 @@ try {
   const today = new Date(Date.now() - 12 * 60 * 60 * 1000).toISOString().slice(0, 10)
   const { runs, results, failed } = await dropKept(db, today)
   if (runs + results) console.log(`· ${runs} runs and ${results} values whose class keeps them no longer were deleted`)
-  // What could not be used is named, and nothing else waits for it.
+  // What can't be used is reported and stops nothing else.
   for (const line of unread) unused(`line ${line} of ${config.deletions} is no deletion`)
   for (const { deletion, error } of kept)
     unused(`the deletion of ${deletion.what} ${deletion.id} could not be repeated`, error)

@@ -1,6 +1,6 @@
 import type { NewLink } from './rekeyLinks.ts'
 
-/** Says which links died and what stands in their place. @param why as the line begins: "the backup was made under another secret" */
+/** Reports dead links and their replacements. @param why start of the line: "the backup was made under another secret" */
 export function sayLinks(links: readonly NewLink[], pagesAt: string, why: string): void {
   console.log("· pupils' codes are others too: print their slips again")
   console.log(`· ${why}: ${links.length} links that were handed out are dead. Hand out these:`)

@@ -19,14 +19,14 @@ export const statementBounds = {
   idle_in_transaction_session_timeout: '15s',
 } as const
 
-/** How long we wait for it: a backend that stands still ends no statement by itself. Milliseconds. */
+/** How long we wait for it, in milliseconds: a frozen backend ends no statement by itself. */
 export const waitBounds = { connectionTimeoutMillis: 3000, query_timeout: 15_000 } as const
 
 const unbound = Object.keys(statementBounds)
   .map((name) => `set ${name} = 0`)
   .join('; ')
 
-/** Of a connection of pg's what is needed here. */
+/** What is needed here of a pg connection. */
 interface Connection {
   query: (...args: unknown[]) => unknown
   connection: { stream: { destroy: (error: Error) => void } }
@@ -82,7 +82,7 @@ export function openDatabase(
     },
     migrations: { migrationSource },
     log: {
-      // That there is no connection is said by the answers, which are counted in the log: not once more for each.
+      // A missing connection shows in the responses, which the log counts: it is not logged again for each.
       warn: (message) => log?.[String(message).startsWith('Acquire connection error') ? 'debug' : 'warn'](message),
       error: (message) => log?.error(message),
       deprecate: () => {},

@@ -23,7 +23,7 @@ export interface NewEntry {
   replaces: string | null
 }
 
-/** A value of a column, as it is stored: told by the session it belongs to, so that nobody has to read that again. */
+/** A value of a column as it is stored, described by its session, so that nobody has to read that again. */
 export function newEntry(
   column: BookColumn,
   value: { id: string; pupil: string; value: number | null; source: NewEntry['source']; replaces: string | null },

@@ -23,9 +23,9 @@ import {
   storedAlready,
 } from './store.ts'
 
-/** The class book: what was sent home to a class, and what it did. */
+/** The class book: sessions sent to a class, and their results. */
 export function bookRoutes(router: Router, db: Knex, pool: JobPool): void {
-  // What was sent home never changes, and saving a cell is not to read it whole.
+  // A snapshot never changes; saving a cell must not read all of it.
   const known = new LRUCache<string, BookColumn[]>({ max: 500 })
   async function columnsOf(teacherId: string, sha256: string, grades: readonly number[]): Promise<BookColumn[]> {
     const key = `${sha256} ${grades.join()}`
@@ -108,16 +108,16 @@ async function write(trx: Knex.Transaction, { teacherId, of: schoolClass, public
   return { written: [...added, ...standing], differing: [...differing, ...forOlder], refused }
 }
 
-/** What a class's book has before cells are written. */
+/** The state of a class's book before cells are written. */
 interface Standing {
   byKey: ReadonlyMap<string, BookColumn>
   pupils: ReadonlySet<string>
   cells: ReturnType<typeof bookCells>
-  /** Ids of values that are there already. */
+  /** Ids of values that are stored already. */
   stored: ReadonlySet<string>
 }
 
-/** What becomes of each cell: to be written, there already, written by somebody else meanwhile, or never to be. */
+/** The outcome for each cell: to be written, stored already, written by somebody else meanwhile, or never possible. */
 function sorted(cells: readonly WrittenCell[], there: Standing) {
   const entries: NewEntry[] = []
   const standing: BookEntry[] = []
@@ -147,7 +147,7 @@ function sorted(cells: readonly WrittenCell[], there: Standing) {
 const isSame = (now: BookEntry | undefined, value: number | null): boolean =>
   now ? now.value === value : value === null
 
-/** Why a cell can never be written as it is. */
+/** Why a cell can never be written this way. */
 function cellRefusal(
   cell: WrittenCell,
   column: BookColumn | undefined,
@@ -158,6 +158,6 @@ function cellRefusal(
   return cell.value !== null && impossible(cell.value, column) ? 'impossible' : undefined
 }
 
-/** A weight and a level are told from other rows, which stay. */
+/** Weight and level come from other rows, which stay. */
 const replaces = (column: BookColumn, now: BookEntry | undefined): string | null =>
   now && placeKey(now) === column.key && (column.kind !== 'level' || now.source !== 'run') ? now.id : null

@@ -14,7 +14,7 @@ interface Row extends Omit<NewEntry, 'source'> {
   source: BookEntry['source']
 }
 
-/** What is null in the database is left out. */
+/** Null columns are left out. */
 const said = <T extends object>(fields: T) =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== null)) as {
     [K in keyof T]?: NonNullable<T[K]>
@@ -58,10 +58,10 @@ const ofClass = (db: Knex, teacherId: string, classId: string) =>
     .modify(ownedBy(teacherId, 'pupils', 'u'))
     .where({ 'u.class_id': classId, 'u.removed_at': null, 'r.replaced_by': null })
     .select(entryColumns)
-    // Whatever order there is, it is nobody's rank.
+    // The order is arbitrary and ranks nobody.
     .orderBy(['u.alias_key', 'r.at', 'r.id'])
 
-/** What a class did of a session sent home. */
+/** A class's results of a session sent home. */
 export const readEntries = async (
   db: Knex,
   teacherId: string,
@@ -70,10 +70,10 @@ export const readEntries = async (
 ): Promise<BookEntry[]> =>
   ((await ofClass(db, teacherId, classId).where({ 'r.publication_id': publicationId })) as Row[]).map(entryOf)
 
-/** So many times that a session was sent home before are looked at for a child's own line (ours). */
+/** Number of earlier times a session was sent home that a child's own line shows (ours). */
 const timesBefore = 6
 
-/** What the class did of the same session, as it was sent home before. */
+/** A class's results of the same session as it was sent home earlier. */
 export async function readEarlier(
   db: Knex,
   teacherId: string,
@@ -107,7 +107,7 @@ interface TestRow {
   created_at: Date
 }
 
-/** What a class measured, test by test: the days in their order, pupils in none. */
+/** What a class measured, test by test, days in order; pupils in no order. */
 export async function readTests(db: Knex, teacherId: string, classId: string): Promise<TestOverDates[]> {
   const rows: TestRow[] = await db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
@@ -130,7 +130,7 @@ export async function readTests(db: Knex, teacherId: string, classId: string): P
       'p.title',
       'p.created_at',
     )
-    // Those of one moment too come in one order: as told first, then by their ids.
+    // Entries of one moment are ordered too: as reported first, then by id.
     .orderBy([
       'p.created_at',
       'r.block',
@@ -149,7 +149,7 @@ export async function readTests(db: Knex, teacherId: string, classId: string): P
     const { test, unit, block, trial, value, pupil_id, publication_id, title, created_at, how } = row
     const told = outlines.get(row.sha256)?.blocks.find((b) => b.id === block)
     const [setUp, moment] = [row.test_set_up ?? told?.setUp, told?.moment ?? 'alone']
-    // What is counted another way, set up otherwise or done at another moment is another test.
+    // Counted differently, set up differently or done at another moment is another test.
     const like = [test, unit, setUp, moment].join(' ')
     const series = tests.get(like) ?? { test, unit, ...(setUp && { setUp }), moment, days: [], values: [] }
     tests.set(like, series)
@@ -162,7 +162,7 @@ export async function readTests(db: Knex, teacherId: string, classId: string): P
   return [...tests.values()]
 }
 
-/** Which entries of these ids a class has already for a session, whatever has replaced them since. */
+/** Which of these entry ids a class already has for a session, whatever replaced them since. */
 export async function storedAlready(
   db: Knex,
   teacherId: string,
@@ -224,10 +224,10 @@ export async function pupilsIn(db: Knex, teacherId: string, classId: string): Pr
   return new Set(rows.map((r) => r.id))
 }
 
-/** So many sessions are listed, the latest first. */
+/** Number of sessions listed, the latest first. */
 const listed = 60
 
-/** What was sent home to a class, or to all where one of its lanes is the class's. */
+/** What was sent home to a class, or to everyone if one of its lanes is the class's. */
 export async function listSent(
   db: Knex,
   teacherId: string,
@@ -299,7 +299,7 @@ export async function looseRuns(
   }))
 }
 
-/** What a session sent home is, where it is hers and for that class. */
+/** A session sent home, if it is hers and for that class. */
 export async function sentTo(
   db: Knex,
   teacherId: string,

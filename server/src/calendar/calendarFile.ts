@@ -3,10 +3,10 @@ import { DateTime } from 'luxon'
 
 /** A home day, as a calendar has it. */
 export interface HomeDayEvent {
-  /** Names the event for ever: a file opened twice stands once, and what is moved moves. */
+  /** Identifies the event forever: a file opened twice adds it once, and a moved event moves. */
   id: string
   title: string
-  /** What is said under it. */
+  /** The description below it. */
   text?: string
   link?: string
   /** ISO date of the school's calendar. */
@@ -22,7 +22,7 @@ export interface HomeDayCalendar {
   name: string
   /** IANA name of the school's zone. */
   zone: string
-  /** When it was as it is. */
+  /** When this state was current. */
   stamp: Date
   events: readonly HomeDayEvent[]
 }

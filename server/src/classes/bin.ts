@@ -1,6 +1,6 @@
-/** A class or a pupil that was taken away can be taken back for so many days. */
+/** Days during which a deleted class or pupil can be restored. */
 export const pupilBinDays = 7
 
 const day = 24 * 60 * 60 * 1000
-/** When what was taken away is gone for good. */
+/** When a deleted class or pupil is gone permanently. */
 export const goneAt = (removed: Date): string => new Date(removed.getTime() + pupilBinDays * day).toISOString()

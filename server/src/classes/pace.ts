@@ -5,7 +5,7 @@ import { readSnapshot } from '../snapshots/store.ts'
 import { ownedBy } from '../rights/rights.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 
-/** So many runs are looked at, the latest; so many are read at a time, since one may be 150 KiB. */
+/** Number of runs considered, the latest first, and how many are read at a time: one may be 150 KiB. */
 const [mostRuns, atOnce] = [600, 40]
 
 interface Row {

@@ -19,7 +19,7 @@ interface Row {
   pupils: string
 }
 
-/** What of a class is said by its teacher; its year's end and how long it keeps results stay as they are where left out. */
+/** What its teacher says about a class; the end of the year and the retention stay if left out. */
 type ClassFields = Pick<SchoolClass, 'name' | 'grades'> & {
   yearEnds?: string | undefined
   keepMonths?: number | undefined
@@ -36,7 +36,7 @@ const classOf = ({ id, name, grades, ends, keep_months, pace, pupils }: Row): Sc
   pupils: Number(pupils),
 })
 
-/** A teacher has room for so many classes. */
+/** Limit of classes for a teacher. */
 export const classRoom = 60
 
 const columns = `classes.*, classes.year_ends::text as ends,
@@ -44,7 +44,7 @@ const columns = `classes.*, classes.year_ends::text as ends,
 
 const own = (db: Knex, teacherId: string) => owned(db, teacherId, 'classes').select(db.raw(columns))
 
-/** A teacher's classes by name, numbers in it by their size; those that were taken away apart. */
+/** A teacher's classes by name, numbers in it by size; deleted ones apart. */
 export async function listClasses(
   db: Knex,
   teacherId: string,
@@ -59,13 +59,13 @@ export async function listClasses(
   }
 }
 
-/** One of hers that was not taken away. */
+/** One of hers that is not deleted. */
 export async function findClass(db: Knex, teacherId: string, id: string): Promise<SchoolClass | undefined> {
   const row: Row | undefined = await own(db, teacherId).where({ id, removed_at: null }).first()
   return row && classOf(row)
 }
 
-/** What is stored of them; what is left out is the column's own. */
+/** Its stored fields; missing ones use the column's default. */
 const stored = ({
   name,
   grades,
@@ -80,7 +80,7 @@ const stored = ({
   ...(pace !== undefined && { pace }),
 })
 
-/** @returns undefined where there is no room for another */
+/** @returns undefined if the limit is reached */
 export const addClass = (
   db: Knex,
   teacherId: string,
@@ -95,7 +95,7 @@ export const addClass = (
     return findClass(trx, teacherId, id)
   })
 
-/** Changes what is said of a class; what is left out stays. @returns undefined where it is not hers */
+/** Changes a class's fields; missing ones stay. @returns undefined if it is not hers */
 export async function saveClass(
   db: Knex,
   teacherId: string,
@@ -107,11 +107,11 @@ export async function saveClass(
   return findClass(db, teacherId, id)
 }
 
-/** Takes a class away with its pupils, to be taken back within a week. @returns false where it is not hers */
+/** Deletes a class with its pupils; it can be restored for a week. @returns false if it is not hers */
 export const removeClass = async (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
   (await owned(db, teacherId, 'classes').where({ id, removed_at: null }).update({ removed_at: at })) > 0
 
-/** @returns undefined where there is nothing to take back */
+/** @returns undefined if there is nothing to restore */
 export async function restoreClass(db: Knex, teacherId: string, id: string): Promise<SchoolClass | undefined> {
   const found = await owned(db, teacherId, 'classes')
     .where({ id })

@@ -18,7 +18,7 @@ const cleanUpLock = 4_180_002
 
 const hour = 60 * 60 * 1000
 
-/** What could not be cleaned up: it is tried again the next time, and holds up nothing else. */
+/** What could not be cleaned up: it is retried next time and stops nothing else. */
 export interface CleanUpFailure {
   kind: string
   /** Of the class, pupil, session or term. */
@@ -33,9 +33,9 @@ export interface CleanedUp {
 }
 
 interface Tally extends CleanedUp {
-  /** Does one kind; where it fails, the next is done all the same. */
+  /** Cleans up one kind; if it fails, the next one is done anyway. */
   kind: (name: string, work: () => Promise<number>) => Promise<void>
-  /** Does one row of a kind. @returns 1, or 0 where it failed */
+  /** Cleans up one row of a kind. @returns 1, or 0 if it failed */
   row: (kind: string, id: string, work: () => Promise<unknown>) => Promise<number>
 }
 
@@ -101,7 +101,7 @@ export async function cleanUp(
       db(table).whereRaw(`removed_at < now() - interval '${binDays} days'`).select('id', 'teacher_id')
     await each('workouts', inTrash('workouts'), ({ id, teacher_id }) => deleteForGood(db, teacher_id, id))
     await each('terms', inTrash('terms'), ({ id, teacher_id }) => terms.binned(db, teacher_id).where({ id }).delete())
-    // A deletion is noted first: what is noted and not deleted is deleted the next time.
+    // A deletion is recorded first: what is recorded and not deleted is deleted next time.
     await each(
       'pupils',
       () => pupilsToGo(db),
@@ -136,7 +136,7 @@ interface Owned {
   teacher_id: string
 }
 
-/** Takes the lock of cleaning up for as long as it takes, on a connection of its own. @returns undefined where another server has it */
+/** Holds the cleanup lock during a task, on its own connection. @returns undefined if another server has it */
 async function lockCleanUp(db: Knex): Promise<(() => Promise<void>) | undefined> {
   const trx = await db.transaction()
   const { rows } = await trx.raw<{ rows: { mine: boolean }[] }>(
@@ -162,7 +162,7 @@ export function keepCleanedUp({ db, outbox, library, deletions, log }: CleanUpPa
     try {
       const done = await cleanUp(db, deletions)
       await outbox?.prune(Date.now())
-      // Runs whose results could not be written with them, and what a release before has sent home.
+      // Runs whose results could not be written with them, and publications of an earlier release.
       const caughtUp = done && (await catchUp(db, library))
       for (const { kind, id, error: err } of [...(done?.failed ?? []), ...(caughtUp?.failed ?? [])])
         log.warn({ err, kind, id }, 'something could not be cleaned up; it is tried again in an hour')

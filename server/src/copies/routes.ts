@@ -26,7 +26,7 @@ export interface CopyParts {
   pagesAt: string
 }
 
-/** Sending a colleague a copy of a session: hers to change from then on. */
+/** Sending a colleague a copy of a session, which she may change. */
 export function copyRoutes(router: Router, { db, secret, post, written, pagesAt }: CopyParts): void {
   implement(router, 'sendCopy', async ({ teacherId, params, body }) => {
     const session = await sessions.find(db, teacherId, params.id)
@@ -45,7 +45,7 @@ export function copyRoutes(router: Router, { db, secret, post, written, pagesAt 
       try {
         await sendNow(post, letters.copy(body.email, from, session.document.title, `${pagesAt}/copy/${token}`))
       } catch (error) {
-        // A link that nobody was told of is none.
+        // A link that nobody received is deleted.
         await removeCopy(db, teacherId, id)
         throw error
       }

@@ -10,7 +10,7 @@ export interface NewCopy {
   endsAt: Date
 }
 
-/** A teacher has room for so many copies that can still be followed (ours). */
+/** Limit of active copies for a teacher (ours). */
 export const copyRoom = 200
 
 /** Whether there is room for another. */
@@ -36,7 +36,7 @@ export async function removeCopy(db: Knex, teacherId: string, id: string): Promi
   await owned(db, teacherId, 'copies').where({ id }).delete()
 }
 
-/** The copy behind a link, and whose it was; open to any teacher who has the link. */
+/** The copy behind a link, and its sender; open to any teacher with the link. */
 export async function findCopy(
   db: Knex,
   tokenHash: string,

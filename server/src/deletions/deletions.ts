@@ -19,11 +19,11 @@ const deletionSchema = z.strictObject({
     'original',
   ]),
   teacher: z.uuid(),
-  /** Of what was deleted; an account's is the teacher's own, a run's its link's and its own with a stroke between. */
+  /** Id of what was deleted: an account's teacher; a run's link and run, with a slash between them. */
   id: z.string(),
   at: z.iso.datetime(),
 })
-/** Something that was deleted for good, or lies in the bin on its way there, or was taken back: ids and nothing else. */
+/** A permanent deletion, a move to the trash, or a restore: ids only. */
 export type Deletion = z.infer<typeof deletionSchema>
 
 /**
@@ -31,7 +31,7 @@ export type Deletion = z.infer<typeof deletionSchema>
  * forgotten. A line a deletion.
  */
 export interface Deletions {
-  /** Called once it is gone, before that is answered. */
+  /** Called once it is deleted, before the response. */
   note: (deletion: Omit<Deletion, 'at'>) => Promise<void>
 }
 
@@ -43,7 +43,7 @@ export const openDeletions = (file: string): Deletions => ({
   },
 })
 
-/** The deletions of a file, the first first, and the numbers of the lines that are none. */
+/** The deletions in a file, oldest first, and the numbers of unreadable lines. */
 export interface ReadDeletions {
   deletions: Deletion[]
   /** From 1. */

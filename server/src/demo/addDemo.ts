@@ -28,13 +28,13 @@ const hour = 60 * 60 * 1000
 const day = 24 * hour
 const week = 7 * day
 
-/** Somebody who has the demo's sessions. */
+/** A teacher with the demo's sessions. */
 export interface DemoTeacher {
   email: string
   password: string
 }
 
-/** A session of the demo as it lies in the database of each who has it. */
+/** A session of the demo as it is stored for each teacher. */
 function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
   const pupils = classes.flatMap((c) => c.pupils)
   return demoSessions.map((session, seed) => {
@@ -46,7 +46,7 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
     }
     const snapshot = snapshotOf(document, library)
     const publication = publish(document, library)
-    // On a weekday morning some weeks ago, and some weeks before that where it is one that comes back.
+    // On a weekday morning some weeks ago, and some weeks earlier for a repeated one.
     const weeks = [...(session.before ?? []), session.weeksAgo]
     const sent = weeks.map((weeksAgo) => {
       const sentAt = new Date(now.getTime() - weeksAgo * week - (2 - (session.day ?? 0)) * day)

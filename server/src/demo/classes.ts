@@ -2,16 +2,16 @@ import { uniformInt } from 'pure-rand/distribution/uniformInt'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { byAlias, proposedAliases } from '@esfuerzo/core/classBook'
 
-/** A child of the demo, as the generator has it: nothing of this is stored but the alias. */
+/** A child of the demo as the generator has it: only the alias is stored. */
 export interface DemoPupil {
   alias: string
   grades: readonly number[]
-  /** What it does of what is usual at the beginning, and more by each week. */
+  /** Its share of the usual amount at the start; more every week. */
   share: number
   growth: number
   /** How often it runs a session, of a hundred times. */
   diligence: number
-  /** How long it takes over its own reps beside what is usual. */
+  /** Its own pace beside the usual one. */
   pace: number
 }
 

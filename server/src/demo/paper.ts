@@ -12,7 +12,7 @@ export interface DemoTyped {
   value: number
 }
 
-/** Homes without a device: two of a class whose paper forms came back, filled in as far as a child does. */
+/** Homes without a device: two of a class returned paper forms, filled in as far as a child does. */
 export function demoPaper(
   { publication, weeksAgo }: DemoSent,
   { grades, pupils }: DemoClass,

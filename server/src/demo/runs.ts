@@ -19,21 +19,21 @@ import { demoTries } from './tests.ts'
 /** Names the demo's runs, so that the same seed makes the same ids. */
 const namespace = '6f1d2c84-52b6-4a0f-9a53-0d9f1b0e7c11'
 
-/** A run with the alias of whose it is; of nobody's where no code was given. */
+/** A run with its pupil's alias, or nobody's if no code was given. */
 export interface DemoRun {
   run: Run
   alias?: string
 }
 
-/** What a demo session was sent out as, and when. */
+/** As what a demo session was sent, and when. */
 export interface DemoSent {
   publication: Publication
   sha256: string
   sentAt: Date
-  /** Nothing is later. */
+  /** Nothing is later than this. */
   until: Date
   weeksAgo: number
-  /** Whether two runs of it went oddly: one was left open over supper, one was skipped through. */
+  /** Whether two runs went oddly: one was left open over supper, one was skipped through. */
   odd: boolean
   /** A test day: nearly every home sends it back. */
   tests: boolean
@@ -100,7 +100,7 @@ function oneRun(
   return { run, ...(pupil && { alias: pupil.alias }) }
 }
 
-/** How long a child took over work at its own pace; what it was told to do by the figure says nothing of it. */
+/** A child's pace in work at its own pace; led work says nothing about it. */
 function countedOf(
   lane: Lane,
   pupil: DemoPupil | undefined,
@@ -121,7 +121,7 @@ function countedOf(
   )
 }
 
-/** What a child counted: about its share of what is typical, one day better than another; a lap at times forgotten. */
+/** What a child counted: about its share of the typical amount, some days better; sometimes a lap is forgotten. */
 function resultsOf(
   publication: Publication,
   lane: Lane,

@@ -3,7 +3,7 @@ import { ProblemError, setStation, stationsOf, type Library, type Session } from
 import { checkSession, findingKey, leaveFinding, type RuleId } from '@esfuerzo/core/checks'
 import { parse } from '@esfuerzo/core/notation'
 
-/** A demo session: its whiteboard text lies in a file, what a whiteboard cannot say stands here. */
+/** A demo session: its whiteboard text is in a file; what a whiteboard can't say is here. */
 export interface DemoSession {
   /** Name of its file in `sessions/`. */
   file: string
@@ -19,9 +19,9 @@ export interface DemoSession {
   draft?: true
   words?: readonly [word: string, meaning: string][]
   muscle?: string
-  /** Moves whose reps are written down. */
+  /** Exercises whose reps are recorded. */
   record?: readonly string[]
-  /** What was said of it and she left, each with her reason. */
+  /** Checks she ignored, each with her reason. */
   left?: Partial<Record<RuleId, string>>
 }
 

@@ -9,9 +9,9 @@ export interface DemoSent {
   tests: boolean
 }
 
-/** So many weeks ago the demo's term began. */
+/** How many weeks ago the demo's term started. */
 const begun = 7
-/** Sessions of the weeks to come, each so many times. */
+/** Sessions of the coming weeks, and how often each. */
 const times = 2
 
 /**

@@ -3,7 +3,7 @@ import { measuredIn, type Lane, type Publication } from '@esfuerzo/core/publicat
 import type { Result } from '@esfuerzo/core/run'
 import type { DemoPupil } from './classes.ts'
 
-/** What a test usually comes to for a child of a grade; and how far one try is from another. */
+/** A test's usual value for a grade, and how far two tries differ. */
 const usual: Record<string, (grade: number) => { value: number; variation: number }> = {
   sitToStands30: (grade) => ({ value: 13 + grade, variation: 1 }),
   lineJumps15: (grade) => ({ value: 16 + 2 * grade, variation: 1.2 }),
@@ -11,11 +11,11 @@ const usual: Record<string, (grade: number) => { value: number; variation: numbe
   sitAndReach: () => ({ value: 19, variation: 1 }),
 }
 
-/** Weeks before today on which children do what is usual; later they do a little more. */
+/** Weeks before today with usual results; later ones are a little higher. */
 const firstWeek = 8
 const aWeek = 0.012
 
-/** What a child measured of a lane's tests, by their own steps: of each as many tries as it counts. */
+/** A child's values in a lane's tests, in their own steps, with as many tries as each counts. */
 export function demoTries(
   { measures }: Pick<Publication, 'measures'>,
   lane: Lane,

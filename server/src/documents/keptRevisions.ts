@@ -20,10 +20,10 @@ const oneRevision = 10 * 60
 /** Unnamed revisions beyond this many of one document are let go, the oldest first (ours). */
 const mostUnnamed = 200
 
-/** A document keeps so many named revisions: nobody names more of one (ours). */
+/** Limit of named revisions of a document: nobody names more (ours). */
 export const namedRoom = 60
 
-/** What is said of a document as it is saved. */
+/** What is recorded about a document as it is saved. */
 type SavedRow = Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>
 
 /** The revisions a document was in, the history that its saves leave behind. */
@@ -42,7 +42,7 @@ export interface KeptRevisions<D> {
     id: string,
     document: D,
   ) => Promise<SavedRow | undefined>
-  /** The latest first; none where the document is not hers or not there. */
+  /** The latest first; none if the document is not hers or doesn't exist. */
   list: (db: Knex, teacherId: string, id: string) => Promise<KeptRevision[]>
   find: (
     db: Knex,
@@ -50,18 +50,18 @@ export interface KeptRevisions<D> {
     id: string,
     revision: string,
   ) => Promise<(KeptRevision & { document: D }) | undefined>
-  /** Closes the latest, so that the next save begins another; false where the document is not hers or not there. */
+  /** Closes the latest, so that the next save starts another; false if the document is not hers or doesn't exist. */
   close: (
     db: Knex,
     teacherId: string,
     id: string,
     because: { reason: KeptRevision['reason']; name?: string },
   ) => Promise<boolean>
-  /** The document as it was when it was last sent out; undefined where it never was, or is not hers. */
+  /** The document as it was last sent; undefined if it never was, or is not hers. */
   lastPublished: (db: Knex, teacherId: string, id: string) => Promise<D | undefined>
   /** Whether there is room for another named revision. */
   hasRoomForName: (db: Knex, teacherId: string, id: string) => Promise<boolean>
-  /** @param name the empty string takes it away */
+  /** @param name the empty string removes it */
   name: (db: Knex, teacherId: string, id: string, revision: string, name: string) => Promise<KeptRevision | undefined>
 }
 
@@ -113,7 +113,7 @@ export function keptRevisions<D>(kind: RevisionedKind<D>): KeptRevisions<D> {
             [table, owner, randomUUID(), body],
           ),
         )
-        // The statement does not see what it has just begun: there is one more.
+        // The statement doesn't see the row it just started: there is one more.
         .with(
           'let_go',
           owned(db, teacherId, table)
@@ -139,7 +139,7 @@ export function keptRevisions<D>(kind: RevisionedKind<D>): KeptRevisions<D> {
     close: async (db, teacherId, id, because) => {
       const last = await own(db, teacherId, id).orderBy('place', 'desc').first('id', 'reason')
       if (!last) return false
-      // What was sent out or named stays known for that.
+      // Sent and named revisions stay.
       const reason = because.reason === 'edit' ? last.reason : because.reason
       await own(db, teacherId, id)
         .where({ id: last.id })

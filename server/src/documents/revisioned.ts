@@ -10,14 +10,14 @@ export interface Saved {
   updatedAt: string
 }
 
-/** What is said of a row as it was saved. */
+/** What is stored about a row as it is saved. */
 export const saved = (row: Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>): Saved => ({
   id: row.id,
   revision: row.revision,
   updatedAt: row.updated_at.toISOString(),
 })
 
-/** How a kind of document is kept. Every query names the teacher: nobody reaches another's, whatever id is asked for. */
+/** How a kind of document is stored. Every query names the teacher: no id reaches another teacher's document. */
 export interface Revisioned<D> {
   /** A teacher's documents that are not in the bin, for queries of the kind's own. */
   own: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
@@ -25,9 +25,9 @@ export interface Revisioned<D> {
   binned: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
   /** How many a teacher has, those in the bin too. */
   count: (db: Knex, teacherId: string) => Promise<number>
-  /** Stores a new document with its first state. @param at when, for what is not made now */
+  /** Stores a new document with its first revision. @param at when, for documents of the past */
   add: (db: Knex, teacherId: string, id: string, document: D, at?: Date) => Promise<Saved>
-  /** Undefined where it is not hers, gone or in the bin. */
+  /** Undefined if it is not hers, deleted or in the trash. */
   find: (db: Knex, teacherId: string, id: string) => Promise<(Saved & { document: D }) | undefined>
   /**
    * Saves over the revision the change started from, and writes the history, in one statement.
@@ -43,14 +43,14 @@ export interface Revisioned<D> {
   ) => Promise<Saved | 'conflict' | undefined>
   /** Whether it is still at a revision; it stays so until the transaction ends. */
   isAtRevision: (trx: Knex.Transaction, teacherId: string, id: string, revision: number) => Promise<boolean>
-  /** Puts it into the bin; false where it is not hers or not there. */
+  /** Moves it to the trash; false if it is not hers or doesn't exist. */
   remove: (db: Knex, teacherId: string, id: string) => Promise<boolean>
-  /** Takes it out of the bin again. */
+  /** Restores it from the trash. */
   restore: (db: Knex, teacherId: string, id: string) => Promise<boolean>
   revisions: KeptRevisions<D>
 }
 
-/** @returns how documents of a kind are kept */
+/** @returns the store for documents of a kind */
 export function revisioned<D>(kind: RevisionedKind<D>): Revisioned<D> {
   const revisions = keptRevisions(kind)
   const all = (db: Knex, teacherId: string) => owned<RevisionedRow>(db, teacherId, kind.table)

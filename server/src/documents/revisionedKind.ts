@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { DocumentKind } from '@esfuerzo/core'
 
-/** What every table of revisioned documents has, beside columns of its own that say what is in one. */
+/** What every table of revisioned documents has, besides its own columns. */
 export interface RevisionedRow {
   id: string
   teacher_id: string

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { mostEvents, type EventKind, type LoggedEvent } from '@esfuerzo/contract'
 import { ownedBy } from '../rights/rights.ts'
 
-/** So long the log goes back, in days. */
+/** How many days the log goes back. */
 export const eventDays = 180
 
 /** Writes down that something was done with an account. @param sessionId the session it was done with */
@@ -10,7 +10,7 @@ export async function noteEvent(db: Knex, teacherId: string, kind: EventKind, se
   await db('events').insert({ teacher_id: teacherId, kind, workout_id: sessionId ?? null })
 }
 
-/** The same, of what anybody can bring about: once an hour, so that nobody fills the log. */
+/** The same for what anybody can cause: once an hour, so that nobody fills the log. */
 export async function noteOnceAnHour(db: Knex, teacherId: string, kind: EventKind): Promise<void> {
   await db.raw(
     `insert into events (teacher_id, kind)
@@ -26,7 +26,7 @@ interface EventRow {
   title: string | null
 }
 
-/** What was done with a teacher's account, the latest first; of a session that is gone nothing but that there was one. */
+/** A teacher's account activity, the latest first; of a deleted session only that there was one. */
 export async function listEvents(db: Knex, teacherId: string, limit: number = mostEvents): Promise<LoggedEvent[]> {
   const rows = await db('events as e')
     .leftJoin('workouts as w', 'w.id', 'e.workout_id')

@@ -33,7 +33,7 @@ results/runs.csv      the same results as a table, one value per line
 
 const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`
 
-/** A name for a file: letters and digits of the title, then the id's beginning, so that none stands twice. */
+/** A file name: letters and digits of the title, then the start of the id, so that no two are equal. */
 const fileName = (title: string, id: string) => `${fileTitle(title)}-${id.slice(0, 8)}`
 
 /** Of a run as a table. */
@@ -43,7 +43,7 @@ const columns = [
   ...['block', 'station', 'lap', 'value', 'unit', 'rung', 'trial', 'clean', 'load_kg'],
 ]
 
-/** A run's lines in a table: one a result, or one where it has none. */
+/** A run's lines in a table: one for each result, or one without results. */
 function linesOf({ title, run }: CameIn): object[] {
   const head = {
     session: title,
@@ -96,7 +96,7 @@ export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<Z
   const titles = await sessionTitles(db, id)
   const names = new Map(titles.map((w) => [w.id, fileName(w.title, w.id)]))
   for await (const w of allSessions(db, id, titles)) yield file(`sessions/${names.get(w.id)}.json`, json(w.document))
-  // Of a session that was begun meanwhile there is nothing.
+  // A session created meanwhile is not included.
   for await (const o of allOriginals(db, id))
     if (names.has(o.sessionId)) yield file(`texts/${names.get(o.sessionId)}.txt`, o.text)
   for (const w of titles)

@@ -7,7 +7,7 @@ import { owned, ownedBy } from '../rights/rights.ts'
 
 const iso = (date: Date) => date.toISOString()
 
-/** So many runs are read at a time (ours), fewer of large ones. */
+/** Number of runs read at a time (ours); fewer large ones. */
 const runBatch = 20
 
 /** A document of a teacher's, under its title. */
@@ -42,7 +42,7 @@ interface State {
   document: unknown
 }
 
-/** Every kept state of one of a teacher's sessions. */
+/** Every stored revision of one of a teacher's sessions. */
 export async function* allStates(db: Knex, teacherId: string, sessionId: string): AsyncGenerator<State> {
   const states = () =>
     db('workout_versions as v')
@@ -54,7 +54,7 @@ export async function* allStates(db: Knex, teacherId: string, sessionId: string)
   )
 }
 
-/** Every link a teacher sent home, for her own export. */
+/** Every link a teacher sent home, for her export. */
 export async function allPublications(
   db: Knex,
   teacherId: string,
@@ -75,14 +75,14 @@ export async function allPublications(
   }))
 }
 
-/** A run that came back, with the title of what it is of. */
+/** A run with the title of its session. */
 export interface CameIn {
   title: string
   receivedAt: string
   run: Run
 }
 
-/** Every run that came back to a teacher, by link and as they came in. */
+/** Every run of a teacher's links, by link and in order of arrival. */
 export async function* allRuns(db: Knex, teacherId: string): AsyncGenerator<CameIn> {
   const links: { id: string; title: string }[] = await owned(db, teacherId, 'publications')
     .select('id', 'title')

@@ -5,7 +5,7 @@ import { ZipArchive } from 'archiver'
 /** A file on its way into a zip. */
 export interface ZippedFile {
   name: string
-  /** Its text, piece by piece, made when it is asked for. */
+  /** Its text, piece by piece, made on demand. */
   text: AsyncIterable<string> | Iterable<string>
 }
 
@@ -19,7 +19,7 @@ export async function zipFiles(files: AsyncIterable<ZippedFile>, into: Writable)
   const zip = new ZipArchive()
   const gone = new AbortController()
   into.once('close', () => gone.abort())
-  // What goes wrong is heard of where it is waited for. What comes after, nobody waiting any more, must not end the server.
+  // An error is reported where it is awaited. A later one, when nobody waits any more, must not end the server.
   zip.on('error', () => {})
   zip.pipe(into)
   try {

@@ -1,12 +1,12 @@
 import createSubscriber from 'pg-listen'
 import type { Logger } from 'pino'
 
-/** What was deleted for good, by any server of the installation. */
+/** Permanent deletions by any server of the installation. */
 export type GoneThing = { snapshot: string } | { teacher: string }
 
-/** Hearing of what is deleted, so that nothing of it stays in this server's memory. */
+/** Notices of deletions, so that this server's memory keeps nothing deleted. */
 export interface Gone {
-  /** Whether deletions are heard of at this moment. Where they are not, nothing may be answered from memory. */
+  /** Whether notices arrive at the moment. If not, nothing may be answered from memory. */
   readonly heard: boolean
   /** @param forget called for each thing; with undefined where some may have been missed: everything is to be forgotten */
   onGone: (forget: (thing: GoneThing | undefined) => void) => void

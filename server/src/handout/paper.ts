@@ -4,11 +4,11 @@ import type { Gone } from '../gone/gone.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 import type { Draft, Jobs, Sheet } from '../workers/jobs.ts'
 
-/** Sheets as PDF, each made once: the same asked for again, or by several at once, costs nothing. */
+/** Sheets as PDF, each made once: asking again, or at the same time, costs nothing. */
 export interface PaperStore {
-  /** Of a session as it is now. */
+  /** Of the current session. */
   draft: (teacherId: string, draft: Draft, sheet: Sheet) => Promise<Uint8Array>
-  /** What is worth a look in one, for the teacher. */
+  /** Its checks, for the teacher. */
   look: (teacherId: string, asked: Jobs['lookSheet']['asked']) => Promise<Uint8Array>
   /**
    * Of what was sent home.
@@ -27,7 +27,7 @@ export function openPaperStore(pool: JobPool, gone: Gone): PaperStore {
     sizeCalculation: (pdf) => pdf.length,
     ttl: 60 * 60 * 1000,
     fetchMethod: (_key, _stale, { context }) => context(),
-    // Whoever waits for a sheet gets it, also where its key was let go meanwhile.
+    // A waiting request gets its sheet even if its key was dropped meanwhile.
     ignoreFetchAbort: true,
   })
   gone.onGone((thing) => {

@@ -45,7 +45,7 @@ export interface HandoutParts {
 export function handoutRoutes(router: Router, { db, paper, secret, post, written, pagesAt }: HandoutParts): void {
   const linkOf = (id: string, at = pagesAt) => `${at}/go/${linkToken('publication', id, secret)}`
 
-  /** What was sent home, and the lanes it is for: a class's own, or all of them. */
+  /** What was sent home, and its lanes: a class's own, or all of them. */
   async function ownPublication(teacherId: string, id: string): Promise<{ publication: Publication; lanes: Lane[] }> {
     const found = await readOwnSnapshot(db, teacherId, id)
     if (!found) throw new ServerError('not-found')
@@ -90,14 +90,14 @@ export function handoutRoutes(router: Router, { db, paper, secret, post, written
 
   implement(router, 'messageFamilies', async ({ teacherId, params, body, req }) => {
     await ownPublication(teacherId, params.id)
-    // As the page shows it: her pages' own address, which is checked with every write, may be another than the configured one.
+    // As the page shows it: the page's own origin, which every write checks, may differ from the configured one.
     const links = [pagesAt, req.get('origin') ?? pagesAt].map((at) => linkOf(params.id, at))
     await writeFamilies({ db, post, written }, teacherId, body, links)
     return {}
   })
 }
 
-/** A sheet of what a link leads to, without a sign-in. */
+/** A sheet of what a link leads to, without signing in. */
 export function familySheetRoutes(router: Router, db: Knex, limits: Limits, paper: PaperStore): void {
   const byLink = new LocalCounter(limits.sheets)
   implement(router, 'familySheet', async ({ params, query, res }) => {

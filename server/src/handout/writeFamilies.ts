@@ -9,7 +9,7 @@ import { letters } from '../mail/letters.ts'
 import { sendNow } from '../mail/sendNow.ts'
 import type { Post } from '../mail/post.ts'
 
-/** Nobody's advertising leaves the house in our name: a message to families leads to their session and nowhere else. */
+/** No advertising leaves in our name: a message to families leads only to their session. */
 function foreignAddresses({ subject, text }: { subject: string; text: string }, links: readonly string[]): Problem[] {
   const expected = { rule: 'noOtherAddress' } as const
   const foreign = (words: string) => addressIn(links.reduce((rest, link) => rest.replaceAll(link, ' '), words))
@@ -19,7 +19,7 @@ function foreignAddresses({ subject, text }: { subject: string; text: string }, 
   })
 }
 
-/** What a teacher writes to families. */
+/** A teacher's message to families. */
 export interface FamilyMessage {
   to: string
   subject: string

@@ -27,7 +27,7 @@ export class Afterwards {
     this.#waiting.set(timer, run)
   }
 
-  /** Does at once what is left, and waits for it. */
+  /** Runs what is left at once, and waits for it. */
   async flush(): Promise<void> {
     for (const [timer, run] of this.#waiting) {
       clearTimeout(timer)

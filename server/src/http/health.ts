@@ -5,14 +5,14 @@ import { implement } from './implement.ts'
 /** How long a full disk is spoken of after it was last met, in milliseconds. */
 const remembered = 60_000
 
-/** Whether the server can do its work, asked over a connection of its own: one that waits for nobody else. */
+/** Whether the server can work, asked over its own connection, which waits for nobody else. */
 export interface Health {
   /** Whether the database answers within a second. */
   database: () => Promise<boolean>
   /** Says that there was no room to write. */
   metFullStorage: () => void
   isStorageFull: () => boolean
-  /** Says from now on that it stops: whoever sends it requests sends them elsewhere. */
+  /** Reports from now on that it is stopping, so that proxies send requests elsewhere. */
   stop: () => void
   isStopping: () => boolean
   close: () => Promise<void>
@@ -31,7 +31,7 @@ export function openHealth(databaseUrl: string): Health {
   let met = -Infinity
   let stopping = false
   return {
-    // Whoever asks while it is asked gets the same answer.
+    // Simultaneous questions share one answer.
     database: () =>
       (asking ??= pool
         .query('select 1')

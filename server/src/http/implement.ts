@@ -5,7 +5,7 @@ import { allDocumentKinds, writtenCarried, zodProblems } from '@esfuerzo/core'
 import { endpoints, type EndpointName, type Endpoints } from '@esfuerzo/contract'
 import { codeOf, ServerError } from './serverError.ts'
 
-/** What a handler is given: everything already checked against the contract. */
+/** What a handler gets: everything is checked against the contract already. */
 export interface Call<N extends EndpointName> {
   params: z.output<Endpoints[N]['params']>
   query: z.output<Endpoints[N]['query']>

@@ -14,13 +14,13 @@ export interface Limits {
   account: Limit
   /** Wrong passwords for one account from anywhere: past it the right one needs a mailed link too, on a device that is new to it. */
   guard: Limit
-  /** Wrong passwords by one network, for whatever accounts: past it the same. Room for a school behind one address. */
+  /** Wrong passwords from one network, for any account: above it, the same. There is room for a school behind one address. */
   network: Limit
   /** Mailed links that are followed, by network. */
   links: Limit
-  /** Messages asked for by one network. */
+  /** Messages requested from one network. */
   asked: Limit
-  /** Messages of a kind to one address: the last of them is still good when no more are sent. */
+  /** Messages of a kind to one address: the last one still works when no more are sent. */
   mail: Limit
   /** Links to sign in, mailed to one address because of many wrong passwords. */
   signInMail: Limit
@@ -66,7 +66,7 @@ export const defaultLimits: Limits = {
   sheets: { points: 60, seconds: 10 * minute },
 }
 
-/** A count kept by this server alone: of what is only to be kept within bounds. */
+/** A count kept by this server alone, for limits that need not be exact. */
 export class LocalCounter {
   #limiter: RateLimiterMemory
 
@@ -89,7 +89,7 @@ async function consume(limiter: RateLimiterAbstract, key: string): Promise<void>
   }
 }
 
-/** A count kept in the database, so that several servers share it. Keys are hashed: no address or e-mail is stored. */
+/** A count kept in the database and shared by all servers. Keys are hashed: no address or e-mail is stored. */
 export class Counter {
   #limiter: RateLimiterPostgres
 
@@ -110,7 +110,7 @@ export class Counter {
   /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
   count = (key: string): Promise<void> => consume(this.#limiter, this.#key(key))
 
-  /** Counts one where there is room. @returns whether there was */
+  /** Counts one if there is room. @returns whether there was */
   hasRoom = (key: string): Promise<boolean> =>
     this.count(key).then(
       () => true,
@@ -125,7 +125,7 @@ export class Counter {
     await this.#limiter.reward(this.#key(key), points)
   }
 
-  /** How many were counted; below nothing where more was given back, undefined where nobody counted yet. */
+  /** The count; negative if more was given back, undefined if nothing was counted yet. */
   async counted(key: string): Promise<number | undefined> {
     return (await this.#limiter.get(this.#key(key)))?.consumedPoints
   }

@@ -1,6 +1,6 @@
 import { createHash, createHmac } from 'node:crypto'
 
-/** What a link leads to: each kind has tokens of its own. */
+/** What a link leads to: each kind has its own tokens. */
 export type LinkKind = 'publication' | 'copy' | 'term'
 
 /**
@@ -10,5 +10,5 @@ export type LinkKind = 'publication' | 'copy' | 'term'
 export const linkToken = (kind: LinkKind, id: string, secret: string): string =>
   createHmac('sha256', secret).update(`${kind}:${id}`).digest().subarray(0, 16).toString('base64url')
 
-/** What a token is looked up by: its hash, which opens nothing. */
+/** A token is looked up by its hash, which opens nothing. */
 export const tokenHash = (token: string): string => createHash('sha256').update(token).digest('hex')

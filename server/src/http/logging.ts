@@ -28,7 +28,7 @@ export function loggedError(error: unknown): Record<string, unknown> {
   return { type: error.name, code, ...about, at: frames.slice(0, 8).map((line) => line.trim()) }
 }
 
-/** The log of a server, in which no error says more than {@link loggedError}. @param stream where it goes; standard output where left out */
+/** A server's log; errors say no more than {@link loggedError}. @param stream where it goes; standard output by default */
 export const openLog = (level: string, stream?: DestinationStream): Logger =>
   pino({ level, serializers: { err: loggedError } }, stream as DestinationStream)
 

@@ -15,11 +15,11 @@ export class ServerError extends Error {
   }
 }
 
-/** There is no room for another of something. @param expected how many there may be */
+/** A limit is reached. @param expected the limit */
 export const tooMany = (field: string, expected: Expected): ServerError =>
   new ServerError('invalid', [{ code: 'too-many', path: [field], expected, received: { is: 'more' } }])
 
-/** Any throw as one of ours; what nobody foresaw is `unexpected`, its cause kept for the log. */
+/** Any error as one of ours; an unforeseen one is `unexpected`, with its cause for the log. */
 export function toServerError(error: unknown): ServerError {
   if (error instanceof ServerError) return error
   if (error instanceof ProblemError) return new ServerError(codeOf(error.problems), error.problems, error)
@@ -35,7 +35,7 @@ export function toServerError(error: unknown): ServerError {
   return new ServerError('unexpected', [], error)
 }
 
-/** What problems of a document come to: a newer one is nobody's mistake. */
+/** The error for problems of a document: a newer document is nobody's mistake. */
 export const codeOf = (problems: readonly Problem[]): ErrorCode =>
   problems.some((p) => p.code === 'newer-version') ? 'newer-document' : 'invalid'
 

@@ -5,7 +5,7 @@ export interface Letter {
   to: string
   subject: string
   text: string
-  /** Who is answered. */
+  /** The address for replies. */
   replyTo?: string
 }
 
@@ -17,16 +17,16 @@ interface Writer {
 
 const regards = '\n\nEsfuerzo\n'
 
-/** Under every message that somebody wrote: who did, and whom to tell where it was not wanted. */
+/** Below every message written by somebody: who wrote it, and whom to tell if it was unwanted. */
 const written = ({ name, email }: Writer) =>
   `\n\n--\n${plain(name, 'A teacher')} <${email}> sent you this with Esfuerzo. If you don’t know this person, delete the message and tell the school.\n`
 
-/** Somebody's words as they go out: what has an address in it is left out, or advertising would leave the house in our name. */
+/** A teacher's words in a message: without addresses, or advertising would leave in our name. */
 const plain = (words: string, instead: string): string => (addressIn(words) ? instead : words)
 
-/** The messages Esfuerzo sends, in one place. Each says why it came and what to do when nobody asked for it. */
+/** All messages Esfuerzo sends. Each says why it was sent and what to do if nobody asked for it. */
 export const letters = {
-  /** Without the name that was typed: whoever typed it may be a stranger to the address. */
+  /** Without the typed name: a stranger to the address may have typed it. */
   welcome: (to: string, link: string): Letter => ({
     to,
     subject: 'Your Esfuerzo account',

@@ -10,7 +10,7 @@ import type { Post } from './post.ts'
 export interface Outbox extends Post {
   /** The newest first, a hundred at most. */
   list: () => Promise<Message[]>
-  /** One message's file as it lies there; undefined where it is not. */
+  /** One message's file; undefined if it doesn't exist. */
   read: (file: string) => Promise<Buffer | undefined>
   /** Takes away what has lain there too long. @param now milliseconds */
   prune: (now: number) => Promise<void>
@@ -18,9 +18,9 @@ export interface Outbox extends Post {
 
 const sender = 'Esfuerzo <no-reply@esfuerzo.invalid>'
 const listed = 100
-/** So long a message lies here at most, in milliseconds: two weeks (ours). Its links have ended or been followed by then. */
+/** How long a message is kept at most, in milliseconds: two weeks (ours). Its links have ended or been used by then. */
 const kept = 14 * 24 * 60 * 60 * 1000
-/** A message is written only where there is room for it and some more, in bytes. */
+/** Free bytes required to write a message: its size and some more. */
 const room = 1024 * 1024
 
 /** @param folder made when it is first needed */

@@ -10,15 +10,15 @@ export class RecipientRefused extends Error {
 
 /** How messages leave the house. */
 export interface Post {
-  /** @throws {RecipientRefused} where there is no such address; {Error} where it could not be handed over */
+  /** @throws {RecipientRefused} if the address doesn't exist; {Error} if it could not be sent */
   send: (letter: Letter) => Promise<void>
-  /** Whether messages can be handed over at the moment. */
+  /** Whether messages can be sent at the moment. */
   ready: () => Promise<boolean>
-  /** Takes away what is still here of messages that name an address. */
+  /** Deletes pending messages that name an address. */
   forget: (address: string) => Promise<void>
 }
 
-/** Where no mail is configured nobody is told that a message is on its way. */
+/** Without mail settings nobody is told that a message is on its way. */
 export const noPost: Post = {
   send: () => Promise.reject(new Error('noPost: no mail is configured')),
   ready: async () => false,

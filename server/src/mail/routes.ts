@@ -11,7 +11,7 @@ import type { Outbox } from './outbox.ts'
 export const outboxKey = (secret: string): string =>
   createHmac('sha256', secret).update('outbox').digest().subarray(0, 9).toString('base64url')
 
-/** Looking into the outbox: in the demo only, and with its key. @param outbox undefined where there is no demo */
+/** Reading the outbox: in the demo only, with its key. @param outbox undefined without a demo */
 export function outboxRoutes(router: Router, outbox: Outbox | undefined, secret: string): void {
   const right = Buffer.from(outboxKey(secret))
   /** @throws {ServerError} `not-found` without the demo or the key */

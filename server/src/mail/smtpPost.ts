@@ -34,7 +34,7 @@ export function smtpPost(url: string, from: string): Post & { close: () => void 
       }
       return looked.ready
     },
-    // What was handed over is the mail server's.
+    // Sent messages belong to the mail server.
     forget: async () => {},
     close: () => transport.close(),
   }

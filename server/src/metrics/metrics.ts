@@ -14,7 +14,7 @@ const statementBuckets = [0.001, 0.0025, 0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.
 /** As much of a slow statement as is logged. */
 const spoken = 400
 
-/** What is measured of a server: numbers alone, and no name of anybody. */
+/** What a server measures: numbers only, no names. */
 export interface Metrics {
   /** Counts and times every request, by its route as the contract has it. */
   requests: RequestHandler
@@ -26,12 +26,12 @@ export interface Metrics {
   watchJobs: (jobs: Pick<JobPool, 'load'>) => void
   /** The same way out for messages, counted. */
   countedPost: (post: Post) => Post
-  /** All of it in the text format of Prometheus (https://prometheus.io/docs/instrumenting/exposition_formats/, version 0.0.4). */
+  /** All metrics in the text format of Prometheus (https://prometheus.io/docs/instrumenting/exposition_formats/, version 0.0.4). */
   text: () => Promise<string>
   contentType: string
 }
 
-/** The route that answered, as it is written in the contract: an address may hold a token. */
+/** The route that answered, as the contract writes it: an address may hold a token. */
 const routeOf = (req: { route?: { path?: unknown } }): string =>
   typeof req.route?.path === 'string' ? req.route.path : 'pages'
 

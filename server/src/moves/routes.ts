@@ -6,10 +6,10 @@ import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepOwnMoves, listOwnMoves, removeOwnMove, usedMoves } from './store.ts'
 
-/** How long ago a move still counts as used lately, in milliseconds: half a school year. */
+/** How long an exercise counts as used lately, in milliseconds: half a school year. */
 const lately = 26 * 7 * 24 * 60 * 60 * 1000
 
-/** Saves by the ids of their moves: `own-squat:3,own-hop:1`. */
+/** Saves by exercise id: `own-squat:3,own-hop:1`. */
 const revisionsIn = (over = ''): Map<string, number> =>
   new Map(
     over
@@ -19,7 +19,7 @@ const revisionsIn = (over = ''): Map<string, number> =>
       .map(([id, revision]) => [id, Number(revision)]),
   )
 
-/** A teacher's own moves, and which she used lately. */
+/** A teacher's own exercises, and which she used lately. */
 export function moveRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
   implement(router, 'listOwnMoves', ({ teacherId }) => listOwnMoves(db, teacherId))
 
@@ -30,7 +30,7 @@ export function moveRoutes(router: Router, db: Knex, library: Library, deletions
   implement(router, 'keepOwnMoves', async ({ teacherId, query, body }) => {
     let moves
     try {
-      // What the schema cannot see: whether muscles, kit and figures are there, and whether a body bends so.
+      // What the schema can't check: that muscles, equipment and figures exist, and that a body bends that way.
       moves = readMoves(body, library).moves
     } catch (error) {
       if (error instanceof ProblemError) throw new ServerError('invalid', error.problems)

@@ -15,7 +15,7 @@ interface Row {
 
 const own = (db: Knex, teacherId: string) => owned(db, teacherId, 'own_moves')
 
-/** A teacher’s own moves with their figures, and how often each was saved. */
+/** A teacher’s own exercises with their figures, and how often each was saved. */
 export async function listOwnMoves(
   db: Knex,
   teacherId: string,
@@ -27,7 +27,7 @@ export async function listOwnMoves(
   }
 }
 
-/** A row is a file of one move, its version beside it; rows of the first release have none. */
+/** A row is a file of one exercise with its version; rows of the first release have none. */
 function readRow(document: unknown): OwnMove[] {
   const { version = 1, ...own } = document as { version?: number } & OwnMove
   return readDocument(documentKinds.moves, { ...movesFile([own]), version }).moves
@@ -73,11 +73,11 @@ export const keepOwnMoves = (
     return 'kept'
   })
 
-/** False where it is not hers or not there. */
+/** False if it is not hers or doesn't exist. */
 export const removeOwnMove = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
   (await own(db, teacherId).where({ id }).delete()) > 0
 
-/** When each move was last in a session that was sent home, since a moment. */
+/** When each exercise was last sent home, since a moment. */
 export async function usedMoves(db: Knex, teacherId: string, since: Date): Promise<UsedMove[]> {
   const without: { sha256: string }[] = await db('publications as p')
     .join('snapshots as s', 's.sha256', 'p.sha256')

@@ -9,13 +9,13 @@ interface Row {
   created_at: Date
 }
 
-/** Keeps the text a session is begun from, beside the session that is being made. */
+/** Stores the text a session is created from. */
 export const keepOriginal = async (db: Knex, teacherId: string, sessionId: string, text: string): Promise<void> => {
   const session = owned(db, teacherId, 'workouts').where({ id: sessionId })
   await db(db.raw('originals (workout_id, text)')).insert(session.select(db.raw('id, ?', [text])))
 }
 
-/** @returns null where the session was begun otherwise, undefined where it is not hers or not there */
+/** @returns null if the session was created without one, undefined if it is not hers or doesn't exist */
 export async function readOriginal(
   db: Knex,
   teacherId: string,
@@ -29,11 +29,11 @@ export async function readOriginal(
   return row && (row.text ? { text: row.text, at: row.created_at!.toISOString() } : null)
 }
 
-/** Throws it away; false where there is none of hers. */
+/** Deletes it; false if she has none. */
 export const removeOriginal = async (db: Knex, teacherId: string, sessionId: string): Promise<boolean> =>
   (await owned<Row>(db, teacherId, 'originals').where({ workout_id: sessionId }).delete()) > 0
 
-/** Every text a teacher's sessions were begun from, for her own export. */
+/** Every text a teacher's sessions were created from, for her export. */
 export async function* allOriginals(db: Knex, teacherId: string): AsyncGenerator<{ sessionId: string; text: string }> {
   const hers = () =>
     db('originals as o')

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { brotliCompressSync, gzipSync } from 'node:zlib'
 import type { RequestHandler } from 'express'
 
-/** What goes out with an entry, beside itself. */
+/** What is sent with an entry page. */
 type Headers = Readonly<Record<string, string>>
 
 /**

@@ -3,7 +3,7 @@ import type { Express } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import { entryPage } from './entryPage.ts'
 
-/** What the solver's worker may: compile WebAssembly, and fetch it from here. Nothing else of any page may. */
+/** What the solver's worker may do: compile WebAssembly, and fetch it from here. No other page may. */
 export const solverPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'"
 
 /**
@@ -12,7 +12,7 @@ export const solverPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-
  * @param pages folder with `teacher/` and `family/` in it
  */
 export function servePages(app: Express, pages: string): void {
-  // Compressed when they were built: the smallest the browser takes is handed out as it is.
+  // Compressed at build time: the smallest encoding the browser accepts is served.
   const files: expressStaticGzip.ExpressStaticGzipOptions = {
     index: false,
     enableBrotli: true,
@@ -28,7 +28,7 @@ export function servePages(app: Express, pages: string): void {
   app.use('/assets', expressStaticGzip(join(pages, 'teacher', 'assets'), files))
   app.get('/robots.txt', (_req, res) => void res.type('text/plain').send('User-agent: *\nDisallow: /\n'))
   app.get('/favicon.svg', (_req, res) => void res.sendFile(join(pages, 'teacher', 'favicon.svg')))
-  // What keeps the pages on a device is asked for anew each time, so that an update is found.
+  // What keeps the pages on a device is revalidated every time, so that an update is found.
   app.get(['/go/sw.js', '/go/workbox-{*path}', '/go/manifest.webmanifest', '/go/icon.svg'], (req, res, next) => {
     res.set('Cache-Control', 'no-cache')
     res.sendFile(join(pages, 'family', basename(req.path)), (error) => error && next())

@@ -32,7 +32,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
   implement(router, 'publishSession', async ({ teacherId, params, body }) => {
     const session = await sessions.find(db, teacherId, params.id)
     if (!session) throw new ServerError('not-found')
-    // What is sent is what the teacher sees, not what another tab saved meanwhile.
+    // What the teacher sees is sent, not what another tab saved meanwhile.
     if (session.revision !== body.revision) throw new ServerError('conflict')
     if (body.classId && !(await isOwnClass(db, teacherId, body.classId))) {
       throw new ServerError('invalid', [{ code: 'not-found', path: ['classId'], received: body.classId }])
@@ -50,7 +50,7 @@ export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secre
     await db.transaction(async (trx) => {
       await oneAtATime(trx, teacherId)
       if (!(await hasRoom(trx, teacherId))) throw tooMany('days', { rule: 'roomForAnotherLink' })
-      // Another tab may have saved while it was made: what is sent is what was seen, and what is closed is what was sent.
+      // Another tab may have saved while it was made: the seen revision is sent, and the sent one is closed.
       if (!(await sessions.isAtRevision(trx, teacherId, session.id, body.revision))) throw new ServerError('conflict')
       await addPublication(trx, publication)
       await noteEvent(trx, teacherId, 'handed-out', session.id)
@@ -106,7 +106,7 @@ export function linkRoutes(router: Router, db: Knex, gone: Gone): void {
       res.status(304).end()
       return undefined
     }
-    // The smallest the browser takes: asked for one by one, since browsers name gzip first and mean no preference.
+    // The smallest encoding the browser accepts: tried one by one, since browsers name gzip first without preferring it.
     const encoding = (['br', 'gzip'] as const).find((e) => req.acceptsEncodings(e))
     if (encoding) res.set('Content-Encoding', encoding)
     res.type('application/json').send(encoded[encoding ?? 'identity'])

@@ -52,7 +52,7 @@ export interface NewPublication {
   classId?: string | undefined
 }
 
-/** Stores a publication, in a transaction; a snapshot that is there already is not stored again. */
+/** Stores a publication in a transaction; an existing snapshot is not stored again. */
 export async function addPublication(trx: Knex.Transaction, p: NewPublication): Promise<void> {
   await trx('snapshots')
     .insert({ sha256: p.sha256, body: p.body, outline: JSON.stringify(p.outline) })
@@ -72,7 +72,7 @@ export async function addPublication(trx: Knex.Transaction, p: NewPublication): 
   await addFacts(trx, p.id, p.facts)
 }
 
-/** A teacher has room for so many links, and for so many bytes behind them (ours): years of handing out every day. */
+/** Limits of links for a teacher, and of bytes behind them (ours): years of sending home every day. */
 export const publicationRoom = { links: 3000, bytes: 256 * 2 ** 20 } as const
 
 /** Whether there is room for another link. */
@@ -119,7 +119,7 @@ export async function endPublication(
 export interface LinkTarget {
   id: string
   teacherId: string
-  /** The class it is for; null where it is for all. */
+  /** The class it is for; null for everyone. */
   classId: string | null
   sha256: string
   title: string
@@ -131,7 +131,7 @@ export interface LinkTarget {
   grades: number[] | null
   yearEnds: string | null
   keepMonths: number | null
-  /** Whether there are pupils whom it may be for: of its class, or of any. */
+  /** Whether there are pupils it may be for: of its class, or of any. */
   codes: boolean
 }
 
@@ -176,7 +176,7 @@ export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarg
   }
 }
 
-/** Where a link's runs belong and what they may be about; its outline is null or not whole where a release before made it. */
+/** Where a link's runs belong and what they may contain; an earlier release may have left its outline null or incomplete. */
 export const findForRun = (
   db: Knex,
   tokenHash: string,

@@ -5,11 +5,11 @@ import { ServerError } from '../http/serverError.ts'
 
 /** Windows of {@link Limits.codesOfTeacher} in a year. */
 const windows = 13
-/** At most so likely do guesses at full limits from whatever networks find one of a teacher's codes within a year. Ours. */
+/** Highest chance that guesses at full limits, from any number of networks, find one of a teacher's codes within a year. Ours. */
 export const guessedAYear = 1 / 1000
 /** Of that, what networks may use up that have never given a right code. The rest is for those where a child helps to guess. */
 const ofStrangers = 0.9
-/** So many wrong short codes by teacher in a window: there are too few of those codes to promise anything. Ours. */
+/** Most wrong short codes by teacher in a window: there are too few such codes to promise anything. Ours. */
 const shortTries = 100
 
 /**
@@ -26,7 +26,7 @@ export interface CodeTry {
   teacherId: string
   /** See `networkOf`. */
   network: string
-  /** Signs of the code, as far as it is one. */
+  /** The code's characters, as far as it is one. */
   length: number
   /** How many codes there are to be found. */
   pupils: number
@@ -63,7 +63,7 @@ export class CodeTries {
   }
   #shared = ({ teacherId, length }: CodeTry) => `${teacherId} ${length === codeLengths.before ? 'short' : 'long'}`
 
-  /** @throws {ServerError} `too-many-tries` where no code, right or wrong, is looked at any more */
+  /** @throws {ServerError} `too-many-tries` if no code, right or wrong, is checked any more */
   async mustBeOpen(attempt: CodeTry): Promise<void> {
     const place = this.#place(attempt)
     const isKnown = (await this.#known.counted(place)) !== undefined

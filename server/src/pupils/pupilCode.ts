@@ -36,7 +36,7 @@ export function freeSlip(
 const seal = (id: string, slip: number, device: string, secret: string) =>
   hmac(secret, `pupil-key:${id}:${slip}:${device}`).subarray(0, 16)
 
-/** What a device sends a pupil's runs with: its own, and good as long as the slip is. */
+/** The key a device sends with a pupil's runs: its own, valid as long as the slip. */
 export function pupilKey(id: string, slip: number, secret: string): string {
   const device = randomBytes(9).toString('base64url')
   return `${id}.${device}.${seal(id, slip, device, secret).toString('base64url')}`

@@ -7,7 +7,7 @@ import { inBatches, storedSize } from '../tables/inBatches.ts'
 import { findPupil } from './store.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
-/** A value as it is read outside. */
+/** A value as it appears in a file. */
 interface FileResult {
   session: string
   at: string
@@ -22,7 +22,7 @@ interface FileResult {
   from: 'run' | 'typed' | 'imported'
 }
 
-/** What is kept of one pupil, but for its runs. */
+/** What is kept of one pupil, without runs. */
 export interface PupilFile {
   alias: string
   /** The teacher's note. */
@@ -38,7 +38,7 @@ interface Row extends Omit<FileResult, 'at' | 'from' | 'session'> {
 
 const told = ['r.at', 'r.what', 'r.name', 'r.lap', 'r.trial', 'r.value', 'r.unit', 'r.seconds', 'r.kg', 'r.source']
 
-/** Values that stand of one of a teacher's pupils, in the order they were done. */
+/** Current values of one of a teacher's pupils, in the order they were done. */
 async function standing(db: Knex, teacherId: string, pupilId: string): Promise<Row[]> {
   const rows: Row[] = await db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
@@ -65,7 +65,7 @@ const resultOf = ({ session, at, what, name, lap, trial, value, unit, seconds, k
   from: source,
 })
 
-/** All that is kept of a pupil; undefined where it is not hers. */
+/** All data of a pupil; undefined if it is not hers. */
 export async function pupilFile(db: Knex, teacherId: string, id: string): Promise<PupilFile | undefined> {
   const pupil = await findPupil(db, teacherId, id)
   if (!pupil) return undefined
@@ -73,10 +73,10 @@ export async function pupilFile(db: Knex, teacherId: string, id: string): Promis
   return { alias: pupil.alias, note: pupil.note, results: rows.map(resultOf) }
 }
 
-/** So many runs are read at a time, fewer of large ones. */
+/** Number of runs read at a time; fewer large ones. */
 const runBatch = 20
 
-/** What a pupil's devices sent, as it came, in the order it was done. */
+/** What a pupil's devices sent, unchanged, in the order it was done. */
 async function* runsOf(db: Knex, teacherId: string, id: string): AsyncGenerator<Run> {
   const runs = () => owned(db, teacherId, 'runs').where({ pupil_id: id })
   // As text: see the export's.
@@ -88,7 +88,7 @@ async function* runsOf(db: Knex, teacherId: string, id: string): AsyncGenerator<
     yield readDocument(runDocument, JSON.parse(text))
 }
 
-/** All that is kept of a pupil as one JSON document, piece by piece: however much it is, nobody else waits. */
+/** All data of a pupil as one JSON document, piece by piece: whatever its size, nobody else waits. */
 export async function* pupilJson(db: Knex, teacherId: string, id: string, file: PupilFile): AsyncGenerator<string> {
   yield `${JSON.stringify(file, null, 1).slice(0, -2)},\n "runs": [`
   let isFirst = true
@@ -121,7 +121,7 @@ export async function* bookLines(db: Knex, teacherId: string): AsyncGenerator<ob
     yield (await standing(db, teacherId, id)).map((row) => ({ class: className, alias, ...resultOf(row) }))
 }
 
-/** A teacher's classes with their pupils, for her own export. */
+/** A teacher's classes with their pupils, for her export. */
 export async function allClasses(
   db: Knex,
   teacherId: string,

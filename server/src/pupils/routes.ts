@@ -32,7 +32,7 @@ import {
   type PupilRefusal,
 } from './store.ts'
 
-/** Refuses what the store refused. @param field which holds the aliases */
+/** Turns the store's refusal into an error. @param field which holds the aliases */
 function refuse(refused: PupilRefusal, field: string): never {
   if (refused === 'no-class') throw new ServerError('not-found')
   if (refused === 'no-room') throw tooMany(field, { atMost: pupilRoom, of: 'pupils' })
@@ -119,7 +119,7 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
     const file = await pupilFile(db, teacherId, params.id)
     if (!file) throw new ServerError('not-found')
     if (query.as === 'csv') {
-      // In UTF-8 with its mark: what opens a table with a double click takes it for something else without.
+      // UTF-8 with its mark: without it, spreadsheets opened by a double click guess another encoding.
       res
         .attachment(`${file.alias}.csv`)
         .type('text/csv; charset=utf-8')
@@ -143,7 +143,7 @@ export function codeRoutes(router: Router, db: Knex, limits: Limits, secret: str
     await tries.mustBeOpen(attempt)
     const found = code && (await findByCode(db, { teacherId, classId }, code, secret))
     if (!found) {
-      // What is no code at all tells nobody anything.
+      // An invalid code gets an answer that tells nothing.
       if (code) await tries.wrong(attempt)
       throw new ServerError('not-found')
     }

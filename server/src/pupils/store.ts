@@ -25,7 +25,7 @@ const countResults =
 
 const pupilOf = ({ id, alias, note, results }: Counted): Pupil => ({ id, alias, note, results: Number(results) })
 
-/** Pupils of a class, by alias; those that were taken away apart. */
+/** Pupils of a class by alias; deleted ones apart. */
 export async function listPupils(
   db: Knex,
   teacherId: string,
@@ -44,7 +44,7 @@ export async function listPupils(
   }
 }
 
-/** One of hers that was not taken away. */
+/** One of hers that is not deleted. */
 export const findPupil = (db: Knex, teacherId: string, id: string): Promise<Row | undefined> =>
   owned(db, teacherId, 'pupils').where({ id, removed_at: null }).first()
 
@@ -53,7 +53,7 @@ const codesOf = async (trx: Knex.Transaction, teacherId: string, secret: string)
   return new Map(all.map(({ id, slip }) => [pupilCode(id, slip, secret), id]))
 }
 
-/** Why pupils are not as they were asked to be. */
+/** Why pupils could not be changed as requested. */
 export type PupilRefusal = 'no-class' | 'no-room' | { taken: string }
 export const isRefusal = (answer: Pupil | PupilRefusal): answer is PupilRefusal =>
   typeof answer === 'string' || 'taken' in answer
@@ -85,7 +85,7 @@ export interface NewPupil {
   alias: string
 }
 
-/** Adds pupils to a class: all or none. @returns why none were */
+/** Adds pupils to a class: all or none. @returns why none were added */
 export const addPupils = (
   db: Knex,
   teacherId: string,
@@ -112,7 +112,7 @@ export const addPupils = (
     return undefined
   })
 
-/** One of hers with the count of its results. */
+/** One of hers with its number of results. */
 async function readPupil(db: Knex, teacherId: string, id: string): Promise<Pupil> {
   const row: Counted = await owned(db, teacherId, 'pupils').where({ id }).select('*').first(db.raw(countResults))
   return pupilOf(row)
@@ -148,7 +148,7 @@ export const savePupil = (
     return readPupil(trx, teacherId, id)
   })
 
-/** Gives a pupil another code. @returns false where it is not hers */
+/** Gives a pupil a new code. @returns false if it is not hers */
 export const renewCode = (db: Knex, teacherId: string, id: string, secret: string): Promise<boolean> =>
   db.transaction(async (trx) => {
     await oneAtATime(trx, teacherId)
@@ -161,14 +161,14 @@ export const renewCode = (db: Knex, teacherId: string, id: string, secret: strin
     return true
   })
 
-/** Takes a pupil away, to be taken back within {@link pupilBinDays}. @returns false where it is not hers */
+/** Deletes a pupil, to be restored within {@link pupilBinDays}. @returns false if it is not hers */
 export const removePupil = (db: Knex, teacherId: string, id: string, at = new Date()): Promise<boolean> =>
   db.transaction(async (trx) => {
     await oneAtATime(trx, teacherId)
     return (await owned(trx, teacherId, 'pupils').where({ id, removed_at: null }).update({ removed_at: at })) > 0
   })
 
-/** Takes a pupil back. @returns the pupil; undefined where there is nothing to take back, or why it was not */
+/** Restores a pupil. @returns the pupil; undefined if there is nothing to restore, or why it failed */
 export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<Pupil | undefined | PupilRefusal> =>
   db.transaction(async (trx) => {
     await oneAtATime(trx, teacherId)
@@ -204,7 +204,7 @@ export const separateCodes = (db: Knex, secret: string, codeFor: typeof pupilCod
     return changed
   })
 
-/** Deletes a pupil with its runs and results, for good. @returns false where it is not hers */
+/** Deletes a pupil with its runs and results permanently. @returns false if it is not hers */
 export async function deletePupil(db: Knex, teacherId: string, id: string): Promise<boolean> {
   await dropDone(db, { pupils: owned(db, teacherId, 'pupils').where({ id }) })
   return db.transaction(async (trx) => {
@@ -250,7 +250,7 @@ export async function findByCode(
   const found = rows.find(({ id, slip, short_code }) =>
     isShort ? short_code && shortCode(id, slip, secret) === code : pupilCode(id, slip, secret) === code,
   )
-  // Whoever uses the long code has the new slip: the short one has had its time.
+  // Using the long code proves the new slip: the short one ends.
   if (found?.short_code && !isShort)
     await owned(db, link.teacherId, 'pupils').where({ id: found.id }).update({ short_code: false })
   return found

@@ -3,11 +3,11 @@ import type { Logger } from 'pino'
 import { isDatabaseAway, isStorageFull } from '../base/database.ts'
 import { writeResults, type StoredRun } from './store.ts'
 
-/** A run waits so long for its results before it is answered, in milliseconds: they follow it by themselves. Ours. */
+/** How long a run waits for its results before it is acknowledged, in milliseconds: they follow by themselves. Ours. */
 const patience = 250
-/** Results that could not be written are tried again after so long, in milliseconds. */
+/** Milliseconds until results that could not be written are retried. */
 const again = 1000
-/** So many runs are written in one statement, and so many wait in memory; beyond that the hourly catch-up has them. */
+/** Runs written in one statement, and runs waiting in memory; the hourly catch-up handles more. */
 const [batch, most] = [50, 2000]
 
 /**
@@ -59,7 +59,7 @@ export class ResultWriter {
       for (const { done } of some) done()
     } catch (err) {
       this.#log.warn({ err, runs: this.#waiting.length }, 'results of runs could not be written yet')
-      // What is no matter of waiting would hold up all that come after it: the hourly catch-up reports it.
+      // An error that waiting can't cure would block all that follow: the hourly catch-up reports it.
       if (!isDatabaseAway(err) && !isStorageFull(err)) this.#waiting = this.#waiting.slice(some.length)
       if (!this.#closed) this.#retry = setTimeout(() => this.#tryAgain(), again).unref()
     }
@@ -70,7 +70,7 @@ export class ResultWriter {
     this.#go()
   }
 
-  /** Writes what is left once more; what cannot be written is caught up with later. */
+  /** Writes the rest once more; the hourly catch-up handles what fails. */
   async close(): Promise<void> {
     this.#closed = true
     clearTimeout(this.#retry)

@@ -10,7 +10,7 @@ interface ClassRow {
   zone: string
 }
 
-/** What went of what classes keep no longer, and the classes in which nothing could be done. */
+/** What retention deleted, and the classes in which it failed. */
 export interface Dropped {
   /** Runs, and values besides those of runs. */
   runs: number
@@ -44,7 +44,7 @@ export async function dropKept(db: Knex, today: string): Promise<Dropped> {
   return dropped
 }
 
-/** Deletes what one class did up to a day, that day too, and counts it. */
+/** Deletes one class's results up to and including a day, and counts them. */
 async function dropOf(db: Knex, { id, zone }: ClassRow, upTo: string, dropped: Dropped): Promise<void> {
   const { rows } = await db.raw<{ rows: [{ end: Date }] }>(
     'select cast(cast(:upTo as date) + 1 as timestamp) at time zone :zone as "end"',

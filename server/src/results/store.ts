@@ -6,7 +6,7 @@ import { laterFacts } from '../snapshots/facts.ts'
 import { wholeOutline } from '../snapshots/outline.ts'
 import { addFacts, readSnapshot } from '../snapshots/store.ts'
 
-/** A run that is stored, with what it brought. */
+/** A stored run with its results. */
 export interface StoredRun {
   publicationId: string
   id: string
@@ -43,7 +43,7 @@ export async function writeResults(db: Knex, runs: readonly StoredRun[]): Promis
   await statement.options({ name: 'write-results' })
 }
 
-/** So many are caught up with at a time. */
+/** Number of runs caught up with at a time. */
 const batch = 200
 
 interface Missing {
@@ -54,7 +54,7 @@ interface Missing {
   outline: Outline | null
 }
 
-/** What was caught up with, and what could not be. */
+/** What was caught up with, and what failed. */
 export interface CaughtUp {
   runs: number
   publications: number
@@ -101,7 +101,7 @@ async function missingFacts(db: Knex, library: Library, caughtUp: CaughtUp): Pro
     .leftJoin('published_facts as f', 'f.publication_id', 'p.id')
     .where({ 'f.publication_id': null })
     .select('p.id', 'p.sha256')
-  // One by one: a snapshot may be as large as four megabytes.
+  // One by one: a snapshot may have four megabytes.
   for (const { id, sha256 } of missing)
     try {
       const body = await readSnapshot(db, sha256)

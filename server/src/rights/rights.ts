@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** How each table tells whose row it is: by a column of its own, or by the row that it belongs to. */
+/** How each table tells its owner: by its own column, or by the row it belongs to. */
 const ownership = {
   teachers: { column: 'id' },
   workouts: { column: 'teacher_id' },
@@ -21,7 +21,7 @@ const ownership = {
   published_facts: { parent: 'publications', key: 'publication_id' },
 } as const
 
-/** A table whose every row belongs to one teacher. */
+/** A table whose rows each belong to one teacher. */
 export type OwnedTable = keyof typeof ownership
 type Parent = 'workouts' | 'terms' | 'publications'
 

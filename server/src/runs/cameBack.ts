@@ -5,10 +5,10 @@ import { cameBackOf, type CameBack } from '@esfuerzo/core/nextTime'
 import { pulseKinds } from '@esfuerzo/core/run'
 import { owned, ownedBy, ownerSql } from '../rights/rights.ts'
 
-/** So many times that a session was sent home are looked at, and so many children of each. */
+/** Most times a session was sent home that are considered, and most children of each. */
 const [lastTimes, mostChildren] = [2, 500]
 
-/** What {@link cameBackOf} asks of a run that a release before has stored: no more of it is read. */
+/** What {@link cameBackOf} needs of a run stored by an earlier release: no more of it is read. */
 const toldBack = `jsonb_strip_nulls(jsonb_build_object(
   'felt', r.document->'felt', 'steps', r.document->'steps', 'ended', r.document->'ended', 'pulses', r.document->'pulses',
   'results', coalesce((select jsonb_agg(jsonb_build_object('clean', clean))
@@ -20,26 +20,26 @@ export interface CameBackTimes {
   times: { sentAt: string; lanes: Record<string, CameBack[]> }[]
   /** The class that did it last is the first. */
   classes: { id: string; name: string }[]
-  /** Somebody of no class did it too. */
+  /** Children without a class did it too. */
   others: boolean
 }
 
-/** Runs of what was sent home, by children who are still there. A run is of its pupil's class, or of the one its link was made for. */
+/** Runs of what was sent home, by children who still exist. A run belongs to its pupil's class, or to the one its link was made for. */
 const runs = `runs r join publications p on p.id = r.publication_id left join pupils u on u.id = r.pupil_id`
 const runIs = { standing: 'u.removed_at is null', class: 'coalesce(u.class_id, p.class_id)' }
-/** What was typed in or imported, of children who sent no run of the same time: a run says more. */
+/** Typed and imported results of children without a run for the same time: a run says more. */
 const typed = `results r join publications p on p.id = r.publication_id join pupils u on u.id = r.pupil_id`
 const typedIs = `r.source in ('typed', 'imported') and r.replaced_by is null and r.value is not null and u.removed_at is null
   and not exists (select from runs sent where sent.publication_id = r.publication_id and sent.pupil_id = r.pupil_id)`
 
-/** What is asked about: whose session, and of one class only where `classId` says so. */
+/** Whose session, and of which class if `classId` is set. */
 interface Asked {
   teacherId: string
   sessionId: string
   classId?: string | undefined
 }
 
-/** How a session went; undefined where it is not hers. */
+/** How a session went; undefined if it is not hers. */
 export async function readCameBack(db: Knex, asked: Asked): Promise<CameBackTimes | undefined> {
   const { teacherId, sessionId, classId } = asked
   const hers: { document: Session } | undefined = await owned(db, teacherId, 'workouts')
@@ -106,7 +106,7 @@ interface TypedRow {
 
 const whenOf = Object.fromEntries(Object.entries(pulseKinds).map(([when, what]) => [what, when]))
 
-/** What was typed in or imported of one time says, child by child, in the lane that is its class's. */
+/** What typed or imported results of one time say, child by child, in the class's lane. */
 async function typedOf(
   db: Knex,
   { teacherId, classId, publicationId }: Asked & { publicationId: string },

@@ -31,7 +31,7 @@ export function runSendRoutes(router: Router, { db, limits, secret, gone, result
   const byDay = new LocalCounter(limits.runsOfDay)
   implement(router, 'sendRun', async ({ params, body, req }) => {
     const link = await linkOf(params.token)
-    // One network may not use up what a whole class shares.
+    // One network must not use up what a whole class shares.
     const from = `${link.id} ${networkOfRequest(req)}`
     await byNetwork.count(from)
     await byDay.count(from)
@@ -39,13 +39,13 @@ export function runSendRoutes(router: Router, { db, limits, secret, gone, result
     try {
       const problems = runProblems(body, link.sha256, link.outline)
       if (problems.length) throw new ServerError('invalid', problems)
-      // A key that opens nothing any more loses no run: it comes in as one of nobody's.
+      // A key that no longer works loses no run: it arrives as nobody's.
       const pupil = await pupilOfKey(db, link, req.get('pupil-key') ?? '', secret)
       await addRun(db, link, body, pupil)
       await resultWriter.follow({ publicationId: link.id, id: body.id, run: body, outline: link.outline })
       return { id: body.id }
     } catch (error) {
-      // What could not be kept is sent again, and takes no room from the rest of the class.
+      // A run that could not be stored is sent again, and takes no room from the rest of the class.
       if (isStorageFull(error) || isDatabaseAway(error))
         await Promise.all([byNetwork.refund(from), byDay.refund(from), byLink.refund(link.id)])
       throw error
@@ -53,7 +53,7 @@ export function runSendRoutes(router: Router, { db, limits, secret, gone, result
   })
 }
 
-/** What came back, and taking it away again. */
+/** Results from home, and deleting them. */
 export function runListRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listRuns', ({ teacherId, query }) => listRuns(db, teacherId, query.workout, query.before))
 

@@ -7,7 +7,7 @@ import { ServerError } from '../http/serverError.ts'
 import { wholeOutline } from '../snapshots/outline.ts'
 import { findForRun } from '../publications/store.ts'
 
-/** Of a link what a run is held against, none of which ever changes; whether it still takes runs is asked when one is stored. */
+/** What a run is checked against for a link; it never changes. Whether the link still accepts runs is checked when one is stored. */
 export interface RunLink {
   /** The publication. */
   id: string
@@ -32,7 +32,7 @@ export function runLinks(db: Knex, gone: Gone): (token: string) => Promise<RunLi
     maxSize: 16 * 1024 * 1024,
     sizeCalculation: ({ outline }) => JSON.stringify(outline).length,
     fetchMethod: find,
-    // Whoever waits for a link gets it, also where it was let go meanwhile.
+    // A waiting request gets its link even if it was dropped meanwhile.
     ignoreFetchAbort: true,
   })
   // All of them, with those that are being read: it costs a statement each, and is seldom.

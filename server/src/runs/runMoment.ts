@@ -1,5 +1,5 @@
 const day = 24 * 60 * 60 * 1000
-/** A device's clock may be so far behind and ahead of the server's, in milliseconds: a run of last school year may still come. Ours. */
+/** How far a device's clock may be behind and ahead of the server's, in milliseconds: a run of last school year may still arrive. Ours. */
 const bounds = { behind: 400 * day, ahead: day }
 
 /**

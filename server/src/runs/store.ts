@@ -11,10 +11,10 @@ import type { RunLink } from './runLinks.ts'
 import { runMoment } from './runMoment.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
-/** A link has room for so many runs: several classes over a term (ours). */
+/** Limit of runs for a link: several classes over a term (ours). */
 export const runRoom = 3000
 
-/** How long after its link's end a run may come in that was over before it: a device may have been off for a holiday. Ours. */
+/** How long after its link's end a run may arrive that ended before: a device may have been off during a holiday. Ours. */
 export const lateDays = 14
 
 /**
@@ -58,7 +58,7 @@ export async function addRun(db: Knex, link: RunLink, run: Run, pupil?: string):
       startedAt: runMoment(run.startedAt, now.getTime()),
       finishedAt: at,
       zone: run.zone,
-      // Whose it is, its row says: that can be put right.
+      // Its row says whose it is: that can be corrected.
       document: writtenText(runDocument, withoutPupil(run)),
       cameBack: JSON.stringify(cameBackOf(run)),
       pupil: (pupil ?? null) as never,
@@ -71,7 +71,7 @@ export async function addRun(db: Knex, link: RunLink, run: Run, pupil?: string):
   if (!kept.room && !kept.there) throw new ServerError('too-many-tries')
 }
 
-/** Stores many runs of one publication at once, none of which is there yet, with their results. */
+/** Stores many new runs of one publication at once, with their results. */
 export async function addRuns(
   trx: Knex.Transaction,
   { id, teacherId }: { id: string; teacherId: string },
@@ -133,15 +133,15 @@ export const moveRun = (
 const own = (db: Knex, teacherId: string, publicationId: string) =>
   owned(db, teacherId, 'runs').where({ publication_id: publicationId })
 
-/** Deletes one run for good; false where it is not hers or not there. */
+/** Deletes one run permanently; false if it is not hers or doesn't exist. */
 export const removeRun = async (db: Knex, teacherId: string, publicationId: string, id: string): Promise<boolean> =>
   (await own(db, teacherId, publicationId).where({ id }).delete()) > 0
 
-/** Deletes everything that came through a link; false where nothing did, or it is not hers. */
+/** Deletes everything that came through a link; false if there was nothing, or it is not hers. */
 export const removeRuns = async (db: Knex, teacherId: string, publicationId: string): Promise<boolean> =>
   (await own(db, teacherId, publicationId).delete()) > 0
 
-/** So many runs are a page. */
+/** Number of runs on a page. */
 const page = 24
 /** A mark has milliseconds; the database counts finer. */
 const received = "date_trunc('milliseconds', r.received_at)"

@@ -13,7 +13,7 @@ import { oneAtATime } from '../rights/oneAtATime.ts'
 
 /** A teacher's sessions. */
 export function sessionRoutes(router: Router, db: Knex, library: Library, deletions: Deletions): void {
-  /** The document has been read; what the library must have is checked here. */
+  /** The document has been read; the library references are checked here. */
   const whole = (session: Session): Session => {
     const problems = referenceProblems(session, library)
     if (problems.length) throw new ServerError('invalid', problems)
@@ -73,7 +73,7 @@ export function sessionRoutes(router: Router, db: Knex, library: Library, deleti
     return { versions }
   })
 
-  /** @throws {ServerError} `invalid` where a session has as many named states as it may have */
+  /** @throws {ServerError} `invalid` if a session has as many named revisions as allowed */
   async function mustHaveRoom(trx: Knex.Transaction, teacherId: string, id: string): Promise<void> {
     await oneAtATime(trx, teacherId)
     if (!(await sessions.revisions.hasRoomForName(trx, teacherId, id)))

@@ -15,10 +15,10 @@ export const sessions = revisioned<Session>({
   columns: ({ title, minutes }) => ({ title, minutes }),
 })
 
-/** A teacher has room for so many sessions, those in the bin too: five a day for a school year (ours). */
+/** Limit of sessions for a teacher, including the trash: five a day for a school year (ours). */
 export const sessionRoom = 1000
 
-/** A teacher’s sessions that are not in the bin, with what was sent of them and came back. */
+/** A teacher’s sessions outside the trash, with their links and results. */
 export async function listSessions(db: Knex, teacherId: string): Promise<SessionSummary[]> {
   const rows: (RevisionedRow & {
     minutes: number
@@ -47,11 +47,11 @@ export async function listSessions(db: Knex, teacherId: string): Promise<Session
   }))
 }
 
-/** How long a session lies in the bin before it is gone for good, in days. */
+/** How many days a session stays in the trash. */
 export const binDays = 30
 const day = 24 * 60 * 60 * 1000
 
-/** What lies in a teacher's bin, the latest first; what has lain there too long is taken out by the hourly tidying. */
+/** A teacher's trash, the latest first; the hourly cleanup deletes what is older. */
 export async function listBin(db: Knex, teacherId: string): Promise<RemovedSession[]> {
   const rows: (Pick<RevisionedRow, 'id' | 'title'> & { removed_at: Date; runs: string })[] = await sessions
     .binned(db, teacherId)
@@ -72,11 +72,11 @@ export async function listBin(db: Knex, teacherId: string): Promise<RemovedSessi
   }))
 }
 
-/** Takes a session out of the bin for good, with its history, links and runs; false where it is not hers or not in there. */
+/** Deletes a session from the trash permanently, with history, links and runs; false if it is not hers or not there. */
 export const deleteSession = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
   deleteFrom(sessions.binned, db, teacherId, id)
 
-/** Deletes a session for good, wherever it lies; false where it is not hers or not there. */
+/** Deletes a session permanently, in the trash or not; false if it is not hers or doesn't exist. */
 export const deleteForGood = (db: Knex, teacherId: string, id: string): Promise<boolean> =>
   deleteFrom((trx) => owned<RevisionedRow>(trx, teacherId, 'workouts'), db, teacherId, id)
 

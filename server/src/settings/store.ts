@@ -21,7 +21,7 @@ interface Row {
   unknown_zone: string | null
 }
 
-/** A teacher's settings; those nobody has changed begin with the zone she signed up in. */
+/** A teacher's settings; by default with the time zone of her sign-up. */
 export async function readSettings(db: Knex, teacherId: string): Promise<Settings> {
   const row = await owned<Row>(db, teacherId, 'teachers').first('zone', 'settings')
   return row?.settings ? readDocument(settingsDocument, row.settings) : newSettings(row?.zone ?? 'UTC')

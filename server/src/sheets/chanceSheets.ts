@@ -29,7 +29,7 @@ export function coinSheet(sheet: SheetOf): Content[] {
           margin: [2, 4, 2, 4],
         } as TableCell
       }
-      // Six numbers stand in two rows of three, four suits in two of two: more is wider than the paper.
+      // Six numbers fit in two rows of three, four suits in two of two: more is wider than the paper.
       const across = play.table.length % 3 === 0 ? 3 : 2
       const bands = Array.from({ length: play.table.length / across }, (_, b) =>
         play.table.slice(b * across, (b + 1) * across),
@@ -63,7 +63,7 @@ export function coinSheet(sheet: SheetOf): Content[] {
   ]
 }
 
-/** A pack to cut out: our own signs, the number, and the move its sign stands for in this session. */
+/** A pack of cards to cut out: our own signs, the number, and the exercise its sign means in this session. */
 export function playingCards(sheet: SheetOf): Content[] {
   const play = chances(sheet).find((p) => p.device === 'cards')
   const faces = play?.table ?? ['clubs', 'diamonds', 'hearts', 'spades'].map((face) => ({ face, turns: [] }))

@@ -41,7 +41,7 @@ const sessionRow = (sheet: SheetOf, row: SheetRow, n: number): TableCell[] => [
   { stack: [boxes(row.boxes)], margin: [0, 14, 0, 0] },
 ]
 
-/** What the teacher says of a row in her own words. */
+/** A teacher's own words about a row. */
 const ownWords = ({ words }: SheetOf, { note, easier, harder }: SheetRow): string[] => [
   ...(note ? [note] : []),
   ...(easier ? [words.easier(easier)] : []),
@@ -71,7 +71,7 @@ function sessionSheet(sheet: SheetOf): Content[] {
           const title: Content = { text: `${section.title} · ${minutesText(section.seconds)}`, style: 'h2' }
           const widths = [66, '*', Math.min(8, Math.max(...block.rows.map((r) => r.boxes))) * 26]
           const [first, ...others] = block.rows.map((row) => sessionRow(sheet, row, ++n))
-          // What heads a table stays with its first row: nothing stands alone at the foot of a page.
+          // A table's heading stays with its first row: it never ends a page alone.
           const heading: Content = {
             stack: [
               ...(b === 0 ? [title] : []),

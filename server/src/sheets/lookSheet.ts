@@ -4,7 +4,7 @@ import { findingText, levels, type Finding } from '@esfuerzo/core/checks'
 import { pulsePart } from './pulsePart.ts'
 import { sheetWords } from './words.ts'
 
-/** One thing that was said: what, for whom, why; and what she answered. */
+/** One finding: what, for whom, why; and why it was ignored. */
 function line({ groups, answered, ...finding }: Finding, session: Session, language: Language): Content {
   const { what, why } = findingText(finding, language)
   const some = groups.length > 0 && groups.length < session.groups.length
@@ -20,7 +20,7 @@ function line({ groups, answered, ...finding }: Finding, session: Session, langu
   }
 }
 
-/** What a colleague would say to a session, and each lane's predicted pulse, on paper, for the teacher alone. */
+/** The checks of a session and each lane's predicted pulse on paper, for the teacher alone. */
 export function lookSheet(
   session: Session,
   findings: readonly Finding[],

@@ -15,7 +15,7 @@ export function faceMark(level: 1 | 2 | 3 | 4 | 5, size: number): string {
   )
 }
 
-/** The signs of our cards, drawn by us: told apart by shape and filling, not by colour. */
+/** The signs of our cards, drawn by us: they differ by shape and filling, not by color. */
 const signs: Record<string, string> = {
   clubs:
     '<path d="M10 3 A4 4 0 0 1 13.4 9 A4 4 0 1 1 11 14.6 L11.6 18 L8.4 18 L9 14.6 A4 4 0 1 1 6.6 9 A4 4 0 0 1 10 3 Z" fill="#1D2B2A"/>',

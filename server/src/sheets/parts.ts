@@ -47,7 +47,7 @@ export const head = ({ publication, lane, words }: SheetOf, title = publication.
   },
 ]
 
-/** A thin line round everything, and nothing else. */
+/** A thin line around everything, and nothing else. */
 export const framed = {
   hLineColor: () => '#1D2B2A',
   vLineColor: () => '#1D2B2A',
@@ -84,7 +84,7 @@ export const blockLine = ({ words }: SheetOf, block: SheetBlock): string =>
     .filter(Boolean)
     .join(' · ')
 
-/** How chance is asked, and until when. */
+/** How chance is drawn, and until when. */
 export function chanceLine({ words }: SheetOf, { device, stop }: NonNullable<SheetBlock['chance']>): string {
   const how = { coin: words.coinHow, dice: words.diceHow, toss: words.tossHow, cards: words.cardsHow }[device]
   const { kind, most = 1 } = stop
@@ -129,7 +129,7 @@ export function fetchPart({ publication, words, language }: SheetOf): Content[] 
   ]
 }
 
-/** The usual care, the moves' own cautions, and the school's line. */
+/** The usual care, the exercises' cautions, and the school's line. */
 export function carePart({ publication, words, language, lane }: SheetOf): Content[] {
   const phrase = phrasesIn(publication.phrases, language)
   const used = new Set(lane.steps.flatMap((s) => s.move ?? []))
@@ -142,7 +142,7 @@ export function carePart({ publication, words, language, lane }: SheetOf): Conte
     ...cautions,
     ...(publication.schoolNote ? [publication.schoolNote] : []),
   ].filter(Boolean)
-  // Its first line goes where the box begins: no page starts with a box that says nothing.
+  // Its first line stays with the start of the box: no page starts with an empty box.
   const body = [
     [{ text: words.care, bold: true, fontSize: 14, margin: [4, 4, 4, 0] }],
     ...lines.map((line) => [{ ul: [line], margin: [4, 2, 4, 2] }]),

@@ -4,7 +4,7 @@ import { asksPulse, feltScale, pulsesAsked } from '@esfuerzo/core/run'
 import { boxMark } from './marks.ts'
 import { feltPart, head, ruled, type SheetOf } from './parts.ts'
 
-/** Boxes in a line stand as far as the paper is wide; more go on below. */
+/** Boxes in a line fill the paper's width; more continue below. */
 const boxesAcross = 10
 
 /** Numbered boxes to write into. */
@@ -22,7 +22,7 @@ const numberedBoxes = (count: number): Content => ({
   })),
 })
 
-/** Pulses: nobody is asked for them but by a session that measures them. */
+/** Pulses: only a session that measures them asks for them. */
 const pulsePart = ({ words, lane }: SheetOf): Content[] => [
   { text: words.pulse, style: 'h2' },
   {
@@ -34,7 +34,7 @@ const pulsePart = ({ words, lane }: SheetOf): Content[] => [
   },
 ]
 
-/** A form for results: a box for everything the session asks to be written down; pulse where it does; how it felt. */
+/** A results form: a box for everything the session records; pulse if it measures it; how it felt. */
 export function resultsForm(sheet: SheetOf): Content[] {
   const asked = recordRows(sheet.publication, sheet.lane, sheet.language)
   const named = { rounds: sheet.words.roundsDone, level: sheet.words.level, points: sheet.words.points }

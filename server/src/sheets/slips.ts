@@ -11,7 +11,7 @@ export interface Slip {
 const ink = '#1D2B2A'
 const across = 2
 
-/** One slip: the strip that stays with the teacher, and what goes home, on which nothing says who or where. */
+/** One slip: the strip the teacher keeps, and the part that goes home, which names neither child nor school. */
 function slipCell({ alias, code }: Slip, language: Language): TableCell {
   const words = sheetWords[language].slip
   return {

@@ -32,7 +32,7 @@ export interface SheetWords {
   cardsHow: string
   tossHow: string
   diceHow: string
-  /** Until when chance is asked. */
+  /** Until when chance is drawn. */
   until: { cleared: string; draws: (n: number) => string; minutes: (text: string) => string }
   asMany: (minutes: string) => string
   atMost: (minutes: string) => string
@@ -46,7 +46,7 @@ export interface SheetWords {
   page: (n: number, pages: number) => string
   clean: string
   weight: string
-  /** For the teacher: what is worth a look. */
+  /** For the teacher: the checks. */
   look: string
   levels: Record<Level, string>
   left: (reason: string) => string

@@ -29,7 +29,7 @@ export async function listShelf(db: Knex, teacherId: string): Promise<KeptPart[]
   return (await own(db, teacherId).orderBy('kept_at', 'desc').limit(shelfRoom)).map(kept)
 }
 
-/** Puts a piece on the shelf; undefined where it is full. */
+/** Saves a part; undefined if the limit is reached. */
 export const keepPart = (
   db: Knex,
   teacherId: string,
@@ -47,12 +47,12 @@ export const keepPart = (
     return kept(row!)
   })
 
-/** Gives a kept piece another name. @returns undefined where it is not hers or not there */
+/** Renames a saved part. @returns undefined if it is not hers or doesn't exist */
 export async function renamePart(db: Knex, teacherId: string, id: string, name: string): Promise<KeptPart | undefined> {
   const [row] = await own(db, teacherId).where({ id }).update({ name }).returning('*')
   return row && kept(row)
 }
 
-/** False where it is not hers or not there. */
+/** False if it is not hers or doesn't exist. */
 export const removePart = async (db: Knex, teacherId: string, id: string): Promise<boolean> =>
   (await own(db, teacherId).where({ id }).delete()) > 0

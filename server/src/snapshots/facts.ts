@@ -1,7 +1,7 @@
 import { libraryFor, stationsOf, valueFor, type Library, type Session } from '@esfuerzo/core'
 import type { Publication } from '@esfuerzo/core/publication'
 
-/** What later work asks of what was sent home: which moves and families, which forms of work, how long. */
+/** Facts about what was sent home, for later work: exercises, families, forms, length. */
 export interface PublishedFacts {
   moves: string[]
   families: string[]
@@ -16,7 +16,7 @@ const familiesOf = (moves: readonly string[], library: Library): string[] => [
   ...new Set(moves.flatMap((id) => library.moves.get(id)?.family ?? [])),
 ]
 
-/** The facts of a session as it is sent home: of what some group does. */
+/** The facts of a session as it is sent home: what any group does. */
 export function factsOf(session: Session, publication: Publication, ours: Library): PublishedFacts {
   const blocks = session.sections.flatMap((s) => s.blocks)
   const done = blocks
@@ -31,7 +31,7 @@ export function factsOf(session: Session, publication: Publication, ours: Librar
   }
 }
 
-/** What can be told of one that was sent home by a release before: its forms cannot. */
+/** The facts of a publication of an earlier release, whose forms are unknown. */
 export function laterFacts(publication: Publication, library: Library): PublishedFacts {
   const moves = publication.moves.map((m) => m.id)
   return { moves, families: familiesOf(moves, library), forms: [], minutes: minutesOf(publication) }

@@ -12,7 +12,7 @@ export async function dropOrphans(db: Knex, shas?: readonly string[]): Promise<n
   try {
     return await query.delete()
   } catch (error) {
-    // One of them is handed out again at this very moment: it stays, and the others go with the next tidying.
+    // One of them is being sent at this very moment: it stays, and the others go with the next cleanup.
     if ((error as { code?: string }).code === '23503') return 0
     throw error
   }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { isWholeOutline, outlineOf, type Outline, type Publication } from '@esfuerzo/core/publication'
 
-/** Snapshots of a release before have no outline, or less of one: it is made when it is first asked for, and kept. */
+/** Snapshots of an earlier release have no outline or an incomplete one: it is made and stored on first use. */
 export async function makeOutlines(db: Knex, shas: readonly string[]): Promise<Map<string, Outline>> {
   const made = new Map<string, Outline>()
   for (const sha256 of shas) {
@@ -16,6 +16,6 @@ export async function makeOutlines(db: Knex, shas: readonly string[]): Promise<M
   return made
 }
 
-/** An outline as it is today: the stored one, or made now. */
+/** A current outline: the stored one, or made now. */
 export const wholeOutline = async (db: Knex, sha256: string, stored: Outline | null): Promise<Outline> =>
   isWholeOutline(stored) ? stored : (await makeOutlines(db, [sha256])).get(sha256)!

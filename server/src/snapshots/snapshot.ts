@@ -6,7 +6,7 @@ import { factsOf, type PublishedFacts } from './facts.ts'
 
 const canonicalize = canonicalizePackage as unknown as (value: unknown) => string | undefined
 
-/** What is sent out, as it is stored. */
+/** A snapshot as it is stored. */
 export interface Snapshot {
   /** Canonical JSON (RFC 8785). */
   body: string

@@ -24,7 +24,7 @@ export function snapshotCache(read: (sha256: string) => Promise<string | undefin
     maxSize: 32 * 1024 * 1024,
     sizeCalculation: (e) => e.identity.length + e.br.length + e.gzip.length,
   })
-  // What was read before a deletion must not be kept after it.
+  // What was read before a deletion must not be cached after it.
   let deletions = 0
   gone.onGone((thing) => {
     deletions++

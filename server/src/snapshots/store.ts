@@ -10,7 +10,7 @@ export async function addFacts(db: Knex, publicationId: string, facts: Published
     .ignore()
 }
 
-/** What was sent home under a SHA-256; undefined where nothing was. */
+/** The snapshot with a SHA-256; undefined if there is none. */
 export async function readSnapshot(db: Knex, sha256: string): Promise<string | undefined> {
   const row = await db<{ sha256: string; body: string }>('snapshots').where({ sha256 }).first('body')
   return row?.body

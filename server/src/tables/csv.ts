@@ -17,10 +17,10 @@ export const csvLines = (columns: readonly string[], rows: readonly object[], he
     { header: head, newline: '\r\n' },
   )
 
-/** So many lines are made in one go (ours): a run may have five hundred. */
+/** Lines made in one go (ours): a run may have five hundred. */
 const atOnce = 100
 
-/** A table in pieces: its head, then what each of `parts` has to say, which may be nothing. */
+/** A table in pieces: its heading, then the lines of each of `parts`, which may be empty. */
 export async function* csvPieces(
   columns: readonly string[],
   parts: AsyncIterable<readonly object[]>,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** So many rows go in one statement (ours): a run takes up to some hundreds of results with it. */
+/** Rows deleted in one statement (ours): a run takes up to some hundred results with it. */
 const atOnce = { runs: 250, results: 4000, others: 5000 }
 
 /**

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 
-/** So much may be read at once (ours): ten documents may be five megabytes. */
+/** Bytes read at once (ours): ten documents may have five megabytes. */
 const most = { rows: 10, bytes: 16 * 1024 }
 
 /** Bytes as a table has them, packed: rows of unequal size are read in batches of equal weight. */
@@ -25,7 +25,7 @@ export async function* inBatches<Row extends { id: string }>(
     const found = new Map((await read(some)).map((row) => [row.id, row]))
     for (const id of some) {
       if (found.has(id)) yield found.get(id)!
-      // What is made of one may take long: others come in between.
+      // Processing one may take long: other work runs in between.
       await setImmediate()
     }
     from = to

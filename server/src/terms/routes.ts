@@ -28,7 +28,7 @@ import {
   terms,
 } from './store.ts'
 
-/** A session nobody knows the length of any more. */
+/** A session whose length is unknown. */
 const usualMinutes = 20
 
 /** A term's sessions as a calendar file: its places on home days, each with what its session is called. */
@@ -71,7 +71,7 @@ export interface TermParts {
   pagesAt: string
 }
 
-/** Every session a term puts on a day, as it is on that day. */
+/** Every session of a term's days, in its current revision. */
 const sessionsIn = ({ places }: Term): string[] => [...new Set(places.flatMap((p) => p.made ?? p.session ?? []))]
 
 /** A teacher's terms. */
@@ -134,7 +134,7 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
     return undefined
   })
 
-  /** The address there is; none where it was made under another secret, which nobody can say again. */
+  /** The existing address; none if it was made under another secret, which nobody can repeat. */
   async function linkOf(from: Knex, teacherId: string, id: string) {
     const row = await findTermLink(from, teacherId, id)
     const token = row && linkToken('term', row.id, secret)
@@ -151,7 +151,7 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
   implement(router, 'makeTermLink', async ({ teacherId, params }) => {
     await own(teacherId, params.id)
     const link = await db.transaction(async (trx) => {
-      // Requests that come at once get the same address: a second one would end the first.
+      // Simultaneous requests get the same address: a second one would end the first.
       if (!(await isOwn(trx, teacherId, 'terms', params.id, 'lock'))) throw new ServerError('not-found')
       const there = await linkOf(trx, teacherId, params.id)
       if (there) return there
@@ -193,14 +193,14 @@ export function termRoutes(router: Router, { db, minutes, secret, post, written,
   })
 }
 
-/** What a calendar that asks again and again is given, without a sign-in. */
+/** What a polling calendar gets, without signing in. */
 export function subscribedTermRoutes(router: Router, db: Knex, minutes: SessionMinutes): void {
   implement(router, 'subscribedTerm', async ({ params, res }) => {
     const target = await findByTermToken(db, tokenHash(params.token))
     if (!target) throw new ServerError('not-found')
     if (target.ended) throw new ServerError('ended')
     const file = await termCalendar(db, minutes, target.teacherId, target.id)
-    // Asked again, it is told that nothing has changed.
+    // If it asks again, it is told that nothing changed.
     res.set('Cache-Control', 'private, no-cache').type('text/calendar').send(file)
     return undefined
   })

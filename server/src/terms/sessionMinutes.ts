@@ -5,10 +5,10 @@ import { ServerError } from '../http/serverError.ts'
 import { owned } from '../rights/rights.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 
-/** So many sessions are read and timed at a time (ours). */
+/** Number of sessions read and timed at a time (ours). */
 const atOnce = 8
 
-/** A session as it is now. */
+/** The current session. */
 export interface AtRevision {
   id: string
   revision: number
@@ -39,7 +39,7 @@ export function openSessionMinutes(db: Knex, pool: JobPool): SessionMinutes {
           const minutes = await pool.run('minutes', asked, teacherId)
           rows.forEach((row, i) => minutes[i] !== undefined && known.set(keyOf(row), minutes[i]))
         } catch (error) {
-          // A calendar says what it can; it asks again by itself.
+          // A calendar shows what it can; it asks again by itself.
           if (!(error instanceof ServerError)) throw error
           break
         }

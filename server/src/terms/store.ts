@@ -14,7 +14,7 @@ export const terms = revisioned<Term>({
   columns: ({ title, starts, weeks }) => ({ title, starts, weeks }),
 })
 
-/** A teacher has room for so many terms, those in the bin too: three a year for three classes over ten years (ours). */
+/** Limit of terms for a teacher, including the trash: three a year for three classes over ten years (ours). */
 export const termRoom = 90
 
 /** A teacher's terms, the latest first, and those in the bin. */
@@ -80,7 +80,7 @@ export async function doneOf(
   })
 }
 
-/** What a calendar says of sessions: what they are called, in which state they are, and how long they were meant to take. */
+/** What a calendar shows of sessions: title, revision and planned minutes. */
 export async function sessionsOf(
   db: Knex,
   teacherId: string,
@@ -124,11 +124,11 @@ interface LinkRow {
 const liveLinks = (db: Knex, teacherId: string, termId: string) =>
   owned<LinkRow>(db, teacherId, 'term_links').where({ term_id: termId, ended_at: null })
 
-/** The address of a term that is still asked; undefined where there is none. */
+/** The active calendar address of a term; undefined if there is none. */
 export const findTermLink = (db: Knex, teacherId: string, termId: string): Promise<LinkRow | undefined> =>
   liveLinks(db, teacherId, termId).first()
 
-/** Gives a term of hers an address. */
+/** Gives one of her terms an address. */
 export async function addTermLink(
   db: Knex,
   teacherId: string,
@@ -146,7 +146,7 @@ export async function endTermLink(db: Knex, teacherId: string, termId: string): 
   await liveLinks(db, teacherId, termId).update({ ended_at: db.fn.now() as unknown as Date })
 }
 
-/** Whose term an address leads to; ended where it is not asked any more, or the term lies in the bin. */
+/** Whose term an address leads to; ended if it is no longer active, or the term is in the trash. */
 export async function findByTermToken(
   db: Knex,
   tokenHash: string,

@@ -6,7 +6,7 @@ import { ServerError } from '../http/serverError.ts'
 import type { JobOutcome, Task } from './worker.ts'
 import type { JobName, Jobs } from './jobs.ts'
 
-/** Bounds of one piece of work (ours): whatever a session may be takes a fraction of them. */
+/** Limits of one job (ours): any session takes a fraction of them. */
 const bounds = {
   /** Of one worker's heap, in MiB. */
   memory: 256,
@@ -16,7 +16,7 @@ const bounds = {
   eachOwner: { snapshot: 3, draftSheet: 8, lookSheet: 8, columns: 8, pace: 4, minutes: 4, slips: 4, sentSheet: 16 },
 }
 
-/** Where long work is done, so that nobody waits for somebody else's. */
+/** Runs long work, so that nobody waits for somebody else's. */
 export interface JobPool {
   /**
    * @param owner whose work it is: a teacher's or a link's id. Nobody has more than a few pieces in the queue
@@ -30,7 +30,7 @@ export interface JobPool {
   close: () => Promise<void>
 }
 
-/** Beside the code: TypeScript as it is written, or the built file. */
+/** Beside the code: the TypeScript source, or the built file. */
 const isSource = import.meta.url.endsWith('.ts')
 const filename = fileURLToPath(new URL(isSource ? './worker.ts' : './worker.js', import.meta.url))
 
@@ -79,7 +79,7 @@ export function openJobPool(seconds: number): JobPool {
   }
 }
 
-/** What a pool's own error says of the work; undefined where the work itself failed. */
+/** What a pool's own error means for the job; undefined if the job itself failed. */
 function refusalOf(error: unknown, begun: boolean): ServerError | undefined {
   const { name, code, message } = error as { name?: string; code?: string; message?: string }
   if (code === 'ERR_WORKER_OUT_OF_MEMORY') return new ServerError('too-dear', [], error)

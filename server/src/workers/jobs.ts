@@ -20,13 +20,13 @@ import { pdfOf, sheetPdf } from '../sheets/sheetPdf.ts'
 import { slipSheet, type Slip } from '../sheets/slips.ts'
 import { sheetWords } from '../sheets/words.ts'
 
-/** A session as it lies in the database, and the line of the school's own. */
+/** A stored session, and the school's own line. */
 export interface Draft {
   document: Session
   schoolNote?: string
 }
 
-/** Which sheet of a session is asked for. */
+/** Which sheet of a session is wanted. */
 export interface Sheet {
   kind: SheetKind
   /** Ids of lanes; all of them where left out. */
@@ -35,25 +35,25 @@ export interface Sheet {
   paper: Paper
 }
 
-/** What is worked out beside the event loop, and what comes back: each work by its name. */
+/** Jobs outside the event loop with their results, by name. */
 export interface Jobs {
-  /** What is sent home of a session. */
+  /** The snapshot of a session. */
   snapshot: { asked: Draft; answer: Snapshot }
-  /** A sheet of a session as it is now, as PDF. */
+  /** A sheet of the current session as PDF. */
   draftSheet: { asked: { draft: Draft; sheet: Sheet }; answer: Uint8Array }
-  /** What is worth a look in a session as it is now, for the teacher. */
+  /** The checks of the current session, for the teacher. */
   lookSheet: {
     asked: { document: Session; policies: RulePolicies; language: Language; paper: Paper }
     answer: Uint8Array
   }
-  /** The class book's columns of what was sent home, for a class of such grades; none where no lane is theirs. */
+  /** The class book's columns of what was sent home, for a class's grades; none if no lane fits. */
   columns: { asked: { body: string; grades: number[] }; answer: BookColumn[] }
-  /** What runs of what was sent home tell of their children's own pace; runs as the database has them, as text. */
+  /** What runs of a publication tell about their children's own pace; runs as stored text. */
   pace: {
     asked: { body: string; runs: { text: string; child: string; session: string; at: number }[] }
     answer: PacedRun[]
   }
-  /** How many minutes sessions take for a class of such grades, for anybody where none are said; undefined of one that cannot be read. */
+  /** How many minutes sessions take for a class's grades, or for anybody; undefined for an unreadable one. */
   minutes: { asked: { documents: Session[]; grades?: number[] }; answer: (number | undefined)[] }
   /** Codes of a class to cut out. */
   slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }

@@ -5,7 +5,7 @@ import { jobs, type JobName, type Jobs } from './jobs.ts'
 
 const library = indexLibrary({ ...libraryData, words: libraryWords })
 
-/** What a worker is given: `begun` becomes 1 once it is at it, for whoever waits to see. */
+/** What a worker gets: `begun` becomes 1 once it starts, for those who wait. */
 export interface Task<N extends JobName = JobName> {
   name: N
   asked: Jobs[N]['asked']

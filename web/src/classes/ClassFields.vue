@@ -4,7 +4,7 @@ import NumberField from '../shared/fields/NumberField.vue'
 import { useSettings } from '../settings/store.ts'
 import type { ClassDraft } from './classDraft.ts'
 
-/** What is said of a class: its name, its grades, its year's end, how long past that its results are kept. */
+/** A class's fields: name, grades, end of the year, and how long results are kept after it. */
 const draft = defineModel<ClassDraft>({ required: true })
 const { t } = useI18n()
 const settings = useSettings()

@@ -25,7 +25,7 @@ import PaceCard from './PaceCard.vue'
 import PupilsPanel from './PupilsPanel.vue'
 import { changedFields, cleanDraft, draftOf, isWhole, movedUp, newClassDraft } from './classDraft.ts'
 
-/** A class: what it did, who is in it, what it is called and how long it keeps results. */
+/** A class: its results, pupils, name and retention. */
 const props = defineProps<{ classId: string }>()
 const { t, locale } = useI18n()
 const route = useRoute()
@@ -67,7 +67,7 @@ const views = ['results', 'tests', 'pupils', 'class'] as const
 type View = (typeof views)[number]
 const view = computed<View>(() => views.find((v) => v === route.query.show) ?? 'results')
 const show = (next: View) => router.replace({ query: { ...route.query, show: next } })
-/** The session that is shown: the one asked for, else the latest that somebody has a value of, else the latest. */
+/** The session shown: the requested one, otherwise the latest with a value, otherwise the latest. */
 const shown = computed(() => {
   const all = sessions.value ?? []
   return all.find((s) => s.id === route.query.session) ?? all.find((s) => s.pupils > 0) ?? all[0]
@@ -81,7 +81,7 @@ const items = computed(() =>
 )
 const soon = computed(() => schoolClass.value && goesSoon(schoolClass.value, DateTime.now().toISODate()))
 
-/** Up to which day results would go at once, were it saved so. */
+/** Up to which day results would be deleted at once if it were saved. */
 const drops = computed(() => {
   if (!schoolClass.value || !isWhole(draft.value)) return undefined
   const today = DateTime.now().toISODate()

@@ -6,7 +6,7 @@ import { looksLikeName } from '@esfuerzo/core/classBook'
 import { client } from '../shared/client.ts'
 import { useTried } from './useTried.ts'
 
-/** One pupil: its alias, a note, its class, its code, all that is kept of it. */
+/** One pupil: alias, note, class, code, and all data kept of it. */
 const props = defineProps<{ pupil: Pupil; of: SchoolClass; classes: readonly SchoolClass[]; slip: string }>()
 const emit = defineEmits<{ close: []; changed: [] }>()
 const { t } = useI18n()
@@ -25,7 +25,7 @@ const changed = async (work: () => Promise<unknown>) => {
 }
 const params = { id: props.pupil.id }
 async function onSave() {
-  // What was not changed here stays as whoever saved last left it.
+  // Unchanged fields stay as last saved by anybody.
   const body = {
     ...(alias.value !== props.pupil.alias && { alias: alias.value }),
     ...(note.value !== props.pupil.note && { note: note.value }),

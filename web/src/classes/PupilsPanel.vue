@@ -9,7 +9,7 @@ import { client } from '../shared/client.ts'
 import { useTried } from './useTried.ts'
 import PupilEdit from './PupilEdit.vue'
 
-/** The pupils of a class: added by alias, renamed, moved, taken away; their codes on slips. */
+/** The pupils of a class: added by alias, renamed, moved, deleted; their codes on slips. */
 const props = defineProps<{
   of: SchoolClass
   pupils: readonly Pupil[]

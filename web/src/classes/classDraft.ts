@@ -3,7 +3,7 @@ import { cleanText, sameValue } from '@esfuerzo/core'
 import { monthsLater, usualYearEnd } from '@esfuerzo/core/classBook'
 import type { SchoolClass } from '@esfuerzo/contract'
 
-/** What is said of a class. */
+/** A class's fields. */
 export type ClassDraft = Pick<SchoolClass, 'name' | 'grades' | 'yearEnds' | 'keepMonths' | 'pace'>
 
 export const newClassDraft = (): ClassDraft => ({
@@ -22,7 +22,7 @@ export const draftOf = ({ name, grades, yearEnds, keepMonths, pace }: SchoolClas
   pace,
 })
 
-/** Whether it can be stored as it is. */
+/** Whether it can be stored. */
 export const isWhole = ({ name, grades, yearEnds }: ClassDraft): boolean =>
   name.trim() !== '' && grades.length > 0 && /^2\d{3}-\d\d-\d\d$/.test(yearEnds)
 

@@ -21,7 +21,7 @@ export function useTried(): Tried {
         await work()
         return true
       } catch (error) {
-        // What was refused by name says more than that it was refused.
+        // A named refusal says more than that it was refused.
         const [first] = error instanceof CallError ? error.problems : []
         problem.value = first ? problemSentence(first) : t(`errors.${callCode(error)}`)
         return false

@@ -25,7 +25,7 @@ import { coreDoor } from '../workers/coreDoor.ts'
 import { useOtherTab } from './session/useOtherTab.ts'
 import { useShortcuts } from './cursor/useShortcuts.ts'
 
-// What is not on screen at first comes when it is wanted.
+// Loaded on demand.
 const DetailsDialog = defineAsyncComponent(() => import('./details/DetailsDialog.vue'))
 const PasteText = defineAsyncComponent(() => import('./edits/PasteText.vue'))
 const HistoryDialog = defineAsyncComponent(() => import('./session/HistoryDialog.vue'))
@@ -43,7 +43,7 @@ const timed = useLanes()
 /** Where a link leads into the panel, that tab is open. */
 const wantedTab = tabNames.find((name) => name === route.query.panel)
 const tab = ref<PanelTab>(wantedTab ?? 'moves')
-/** Where the page is narrow the panel lies below and is opened when it is wanted. */
+/** On a narrow page the panel lies below and opens on demand. */
 const panelOpen = ref(wantedTab !== undefined)
 const details = ref(false)
 const past = ref(false)
@@ -55,7 +55,7 @@ watch(
   () => props.id,
   async (id) => {
     await session.open(id)
-    // A session made from one that came back opens with what that says.
+    // A session created from results opens with what those results say.
     const { next, class: ofClass } = route.query
     if (typeof next === 'string' && session.id === id)
       panel.show({ kind: 'next', from: next, ...(typeof ofClass === 'string' && { ofClass }) })
@@ -63,7 +63,7 @@ watch(
   { immediate: true },
 )
 
-/** Opens a tab of the panel, and goes into it where that was asked for by a key. */
+/** Opens a tab of the panel. With a key press, the focus follows. */
 async function show(name: PanelTab, goIn = true) {
   panel.close()
   panelOpen.value = true
@@ -71,7 +71,7 @@ async function show(name: PanelTab, goIn = true) {
   await nextTick()
   if (goIn) panelView.value?.focus()
 }
-// The first question is answered as quickly as the next ones: a worker stands by.
+// A spare worker is ready, so the first question is answered as fast as the next.
 onMounted(() => coreDoor.warm())
 const { tool, openArrange } = useTool()
 watch(tool, (now) => {
@@ -91,7 +91,7 @@ useShortcuts({
   text: () => void show('text'),
 })
 
-/** Nothing is in it yet: somebody may draft it. */
+/** The session is empty: offer a draft. */
 const isEmpty = computed(() =>
   session.document.sections.every((s) => s.blocks.every((b) => hasStations(b) && b.stations.length === 0)),
 )

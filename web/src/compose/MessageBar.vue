@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useSession } from './session/useSession.ts'
 import { useMessages } from './useMessages.ts'
 
-/** What the composer has to say of the last thing done, and its undo. */
+/** The composer's message about the last action, with its undo. */
 const { t, te } = useI18n()
 const session = useSession()
 const messages = useMessages()

@@ -10,7 +10,7 @@ import { sendingProblemText } from '../documents/sendingProblemText.ts'
 import { library } from '../repertoire/library.ts'
 import { useSession } from './session/useSession.ts'
 
-/** The session as a child runs it, before anybody has been sent it. Nothing is recorded. */
+/** Preview: the session as a child runs it, before anybody gets it. Nothing is recorded. */
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const route = useRoute()
@@ -22,7 +22,7 @@ void session.open(props.id)
 const result = computed(() => {
   if (session.loading || session.id !== props.id) return undefined
   try {
-    // Read as a family's device reads it, so that what is tried is what is sent.
+    // Read as a family's device reads it, so the preview equals what is sent.
     const publication = publicationSchema.parse(
       JSON.parse(JSON.stringify(publish(session.document, library, settings.settings?.familyNote))),
     )

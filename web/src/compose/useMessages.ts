@@ -8,13 +8,13 @@ export interface Message {
   undo?: boolean
 }
 
-/** What the composer has to say. */
+/** The composer's messages. */
 export const useMessages = defineStore('messages', () => {
   const message = shallowRef<Message>()
   const said = ref('')
   return {
     message: computed(() => message.value),
-    /** What a screen reader is told of a change that can only be seen. */
+    /** What a screen reader announces about a change that is only visible. */
     said: computed(() => said.value),
     say: (next: Message): void => void (message.value = next),
     clear: (): void => void (message.value = undefined),

@@ -13,10 +13,10 @@ import { problemText } from '../words/i18n.ts'
 import { refusalOf } from '../words/refusal.ts'
 import { begunGroups } from './begunGroups.ts'
 
-/** A session begun from a text as it is: pasted, looked at beside what it came to, its open words answered. */
+/** A session created from a pasted text: shown beside how it was read, with its questions. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
-  /** A text that is there already, pasted onto the page or read out of a file. */
+  /** A text that exists already: pasted onto the page, or read from a file. */
   pasted?: string
   /** The file's name. */
   file?: string | undefined
@@ -29,7 +29,7 @@ const router = useRouter()
 const busy = ref(false)
 const problem = ref('')
 
-/** Its minutes are those the text says, else those it takes, in steps of five, so that the finish line stands where it ends. */
+/** The text's minutes, otherwise the time it takes in steps of five, so that the finish line fits. */
 function document({ workout: session, said }: ReadText): Session {
   if (said.minutes) return session
   const minutes = Math.min(120, Math.max(5, Math.ceil(longest(session) / 300) * 5))

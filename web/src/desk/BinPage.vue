@@ -6,11 +6,11 @@ import { callCode, type RemovedSession } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { removalsOver } from './removing.ts'
 
-/** What was taken off the Desk, until it is gone for good. */
+/** The trash: what was removed from the Desk, until it is deleted permanently. */
 const { t, locale } = useI18n()
 const sessions = shallowRef<RemovedSession[]>()
 const problem = ref('')
-/** Gone for good cannot be undone, so it is asked for twice. */
+/** Permanent deletion can't be undone, so it is asked for twice. */
 const sure = ref<string>()
 
 async function tried(work: () => Promise<unknown>) {

@@ -10,7 +10,7 @@ import { i18n } from '../words/i18n.ts'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { rowsOf } from '../compose/order/rows.ts'
 
-/** A session a colleague sent: look at it, take it over. */
+/** A session a colleague sent: to look at and add. */
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const router = useRouter()

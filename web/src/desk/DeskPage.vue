@@ -48,7 +48,7 @@ function onText(text = '') {
 const plans = usePlans()
 const listing = ref(false)
 const files = useTemplateRef('files')
-/** One plan with one session is looked at at once; several stand in a list. */
+/** A single plan with one session is opened at once; several are listed. */
 async function onPlans(chosen: readonly File[]) {
   listing.value = true
   const read = await plans.add(chosen)
@@ -62,9 +62,9 @@ function onLook(session: PlanSession, { name, left }: PlanFile) {
   reading.value = true
 }
 const onMade = (session: { id: string; title: string }) => from.value && plans.made(from.value.key, session)
-/** Sessions of plans that nobody has taken yet. */
+/** Sessions of imported plans that nobody has used yet. */
 const waiting = computed(() => plans.files.flatMap((f) => f.sessions).filter((s) => !s.made).length)
-// A plan that is pasted onto the page is looked at; a session's file is taken in by its own.
+// A plan pasted onto the page is shown; a session's file is imported directly.
 useEventListener(document, 'paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   const html = event.clipboardData?.getData('text/html') ?? ''
@@ -88,7 +88,7 @@ const cameBack = computed(() => (sessions.value ?? []).reduce((n, w) => n + w.ru
 async function load() {
   problem.value = ''
   try {
-    // All that has a place of its own comes at once: what is about to be pressed must not move.
+    // Everything with a place of its own appears together: a button about to be pressed must not move.
     const [{ workouts }, terms, classes] = await Promise.all([
       client('listSessions', {}),
       runningTerms(),
@@ -104,7 +104,7 @@ async function load() {
 }
 /** A zone the server could not use, until she has chosen another. */
 const lostZone = computed(() => (settings.settings?.zone === 'UTC' ? account.teacher?.unknownZone : undefined))
-/** What goes soon is said here too; where that cannot be asked, the class's own page says it. */
+/** What will be deleted soon is announced here too; without a connection, the class's own page says it. */
 async function classesGoing() {
   const { classes } = await client('listClasses', {}).catch(() => ({ classes: [] }))
   const today = DateTime.now().toISODate()
@@ -124,7 +124,7 @@ async function onRemove(session: SessionSummary) {
     problem.value = t(`errors.${callCode(error)}`)
   }
 }
-/** A new session that begins as a copy of one that is there. */
+/** A new session that starts as a copy of another. */
 async function onStartFrom(session: SessionSummary) {
   try {
     const { document } = await client('readSession', { params: { id: session.id } })

@@ -9,7 +9,7 @@ import ImportFile from '../documents/ImportFile.vue'
 import { sessionFromText } from '../documents/sessionFile.ts'
 import { refusalOf } from '../words/refusal.ts'
 
-/** Takes files in: chosen, dropped anywhere on the page, or pasted. A session's own is one at once; all else are old plans. */
+/** Imports files: chosen, dropped anywhere on the page, or pasted. A session's own file becomes a session at once; others are plans. */
 const emit = defineEmits<{ plans: [files: readonly File[]] }>()
 const { t } = useI18n()
 const router = useRouter()
@@ -36,7 +36,7 @@ defineExpose({ open: () => file.value?.open() })
 useEventListener(document, 'paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? ''
   if (event.target instanceof Element && event.target.closest('input, textarea')) return
-  // Anything else on the clipboard is none of our business.
+  // Anything else on the clipboard is ignored.
   if (text.includes('"esfuerzo.workout"')) void file.value?.takeText(text)
 })
 </script>

@@ -34,13 +34,13 @@ const names = computed(() =>
   lanes.map((grades) => t('desk.grades', { grades: gradesName(grades, settings.gradeNames) })),
 )
 
-/** What a beginning is made for stands in the field, to be seen and changed; what was typed there stays. */
+/** The template's settings fill the fields, to be seen and changed; typed values stay. */
 watch(from, (id) => {
   const beginning = beginnings.find((b) => b.id === id)
   if (!minutesTouched.value) minutes.value = beginning ? `${parse(beginning.text, library).workout.minutes}` : '20'
 })
 
-/** A beginning for these groups: its sections, its aim and its floor; each grade takes what the grade most like it does. */
+/** A template for these groups: its sections, aim and space; each grade takes the closest grade's part. */
 function begun(empty: Session, { name, text }: Beginning): Session {
   const read = parse(text, library).workout
   const joined = joinSessions({ ...empty, sections: [], minutes: 0 }, read, true)

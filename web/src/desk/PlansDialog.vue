@@ -6,7 +6,7 @@ import { problemSentence } from '../words/i18n.ts'
 import { leftWords } from './leftWords.ts'
 import PlanItem from './PlanItem.vue'
 
-/** Old plans that were dropped: for each what was read, what is asked, what is kept as a note; one is opened after the other. */
+/** Imported plans: what was read, asked and kept as a note; they are opened one after the other. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ look: [session: PlanSession, file: PlanFile]; add: [] }>()
 const { t } = useI18n()

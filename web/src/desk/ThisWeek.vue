@@ -10,7 +10,7 @@ import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
 import type { RunningTerm } from './runningTerms.ts'
 
-/** What the terms under way have for this week: what is due, whether it is out, what came back, what is worth a look before it goes. */
+/** This week in the current terms: what is due, whether it was sent, its results, and checks before sending. */
 const props = defineProps<{ sessions: readonly SessionSummary[]; terms: readonly RunningTerm[] }>()
 const { t, locale } = useI18n()
 const settings = useSettings()
@@ -20,17 +20,17 @@ interface Due {
   day: HomeDay
   place: Place
   title: string
-  /** The session as it is on that day. */
+  /** The session in its revision for that day. */
   session: string
   isOut: boolean
   homes: number
   children: number | null
 }
-/** Findings by session, of what is not out yet. */
+/** Findings of sessions that were not sent yet. */
 const looks = shallowRef<ReadonlyMap<string, number>>(new Map())
 
 const today = DateTime.now().toISODate()
-/** A session that was sent so many days before its day is out. Ours. */
+/** Days before its day from which a sent session counts as sent. Ours. */
 const recently = 10
 
 function dueIn({ id, document, homes, children, week }: RunningTerm): Due[] {
@@ -52,7 +52,7 @@ onMounted(async () => {
   const found = new Map<string, number>()
   for (const { session, isOut } of due.value) {
     if (isOut || found.has(session)) continue
-    // Where it cannot be asked nothing is said of it.
+    // Without a connection, nothing is shown about it.
     const read = await client('readSession', { params: { id: session } }).catch(() => undefined)
     if (!read) continue
     const said = checkSession(read.document, library, { policies: settings.settings?.checks ?? {} })

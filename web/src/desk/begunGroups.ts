@@ -1,7 +1,7 @@
 import { newSession } from '@esfuerzo/core'
 import { library } from '../repertoire/library.ts'
 
-/** Whom a text is for that names nobody. */
+/** The groups of a text that names none. */
 export const { groups: begunGroups } = newSession(
   'x',
   [

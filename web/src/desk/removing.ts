@@ -1,4 +1,4 @@
-/** Removals that are on their way: whoever lists the bin waits for them, so that what was just removed is in it. */
+/** Removals in progress: the trash waits for them before it is listed. */
 const underway = new Set<Promise<unknown>>()
 
 /** Notes a removal until it is over, however it ends. */
@@ -9,5 +9,5 @@ export function removing<T>(work: Promise<T>): Promise<T> {
   return work
 }
 
-/** When every removal that has begun by now is over. */
+/** When every removal started by now is done. */
 export const removalsOver = (): Promise<unknown> => Promise.allSettled(underway)

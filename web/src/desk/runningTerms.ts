@@ -2,13 +2,13 @@ import { DateTime } from 'luxon'
 import { dayNumber, type Term } from '@esfuerzo/core/term'
 import { client } from '../shared/client.ts'
 
-/** A term that is under way, with what came back of it. */
+/** A current term with its results. */
 export interface RunningTerm {
   id: string
   document: Term
   /** Homes by place. */
   homes: ReadonlyMap<string, number>
-  /** Pupils of its class; null where it has none. */
+  /** Pupils of its class; null without a class. */
   children: number | null
   /** The week it is in, from 0. */
   week: number
@@ -17,7 +17,7 @@ export interface RunningTerm {
 /** The week of a term that a day is in, from 0; outside the term below 0 or from `weeks` on. */
 const weekOf = (starts: string, today: string) => Math.floor((dayNumber(today) - dayNumber(starts)) / 7)
 
-/** The terms that are under way today. None where they cannot be asked for: the Desk does without. */
+/** Today's terms. None without a connection: the Desk works without them. */
 export async function runningTerms(today = DateTime.now().toISODate()): Promise<RunningTerm[]> {
   try {
     const { terms } = await client('listTerms', {})

@@ -9,7 +9,7 @@ const props = defineProps<{
   store: RevisionedStore<T>
   /** What differs between two states, a line each. */
   differences: (from: T, to: T) => string[]
-  /** Said where that is nothing. */
+  /** Shown if there is no difference. */
   noDifference: string
 }>()
 const open = defineModel<boolean>({ required: true })

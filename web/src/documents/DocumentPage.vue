@@ -19,11 +19,11 @@ const OfferedDrafts = defineAsyncComponent(() => import('./OfferedDrafts.vue'))
 const props = defineProps<{
   store: RevisionedStore<T>
   id: string
-  /** Said where it cannot be opened. */
+  /** Shown if it can't be opened. */
   cannotOpen: string
   /** What differs between two of its states, a line each; for a conflict. */
   differences: (from: T, to: T) => string[]
-  /** Said where that is nothing. */
+  /** Shown if there is no difference. */
   noDifference: string
 }>()
 const { t } = useI18n()

@@ -5,16 +5,16 @@ import { useI18n } from 'vue-i18n'
 import { problemText } from '../words/i18n.ts'
 import type { Refusal } from '../words/refusal.ts'
 
-/** Takes something in from a file: chosen, or dropped anywhere on the page. What is refused is said by name. */
+/** Imports a file that was chosen or dropped anywhere on the page. A refused file is named. */
 const props = defineProps<{
   label: string
-  /** What is said over the page while a file is held above it; without it nothing can be dropped. */
+  /** Shown over the page while a file is held above it; without it nothing can be dropped. */
   drop?: string
-  /** Takes the text in; what it returns is told. */
+  /** Imports the text; its return value is shown. */
   take: (text: string) => Promise<({ title: string } & Refusal) | undefined>
-  /** Which files can be chosen, as an input has it; a session's where nothing is said. */
+  /** Which files can be chosen, as in an input's `accept`; by default a session's. */
   accept?: string
-  /** Takes several files, or one that is none of ours. @returns whether it did; else the first is taken as a text */
+  /** Imports several files, or one of another program. @returns whether it did; if not, the first is imported as text */
   takeFiles?: (files: readonly File[]) => Promise<boolean>
 }>()
 const { t } = useI18n()

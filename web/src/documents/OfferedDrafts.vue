@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { callCode } from '@esfuerzo/contract'
 import type { FoundWork, Revisioned } from './useRevisioned.ts'
 
-/** Unsaved work that other tabs left behind: each is kept as a copy or given up; what is not decided waits on the device. */
+/** Unsaved work of other tabs: each is kept as a copy or discarded; undecided work stays on the device. */
 const props = defineProps<{
   offered: readonly FoundWork<T>[]
   copy: Revisioned<T>['copyOffered']

@@ -3,12 +3,12 @@ import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import type { SaveState } from './useAutosave.ts'
 
-/** Whether the work is stored, and what to do where it cannot be. */
+/** Whether the work is stored, and what to do if it can't be. */
 defineProps<{ state: SaveState; detail: string }>()
 const emit = defineEmits<{ keepBoth: []; compare: []; save: [] }>()
 const { t } = useI18n()
 const route = useRoute()
-/** What is on screen is on this device by then. */
+/** By then the work on screen is on this device. */
 const onReload = () => location.reload()
 </script>
 

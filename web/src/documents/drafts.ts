@@ -5,11 +5,11 @@ import { isOwners, mayKeep, ownerNow } from '../shared/device/owner.ts'
 import { tabId, tabsThere } from '../shared/device/tab.ts'
 import { keptAs } from '../shared/keptAs.ts'
 
-/** Work that is on this device and not yet stored by the server. */
+/** Work on this device that the server has not stored yet. */
 export interface Draft<T> {
   revision: number
   document: T
-  /** What was sent and never answered. */
+  /** Saves that were sent and not answered. */
   sent?: readonly T[]
   /** When it was last written, in milliseconds. */
   at: number
@@ -17,7 +17,7 @@ export interface Draft<T> {
   owner?: string
 }
 
-/** A draft that was found on the device, by the key it is kept under. */
+/** A draft found on the device, by its key. */
 export interface FoundDraft<T> extends Draft<T> {
   key: string
   /** Whether it is this tab's. */
@@ -37,17 +37,17 @@ const keyOf = (id: string, tab: string) => `${id}/${tab}`
 
 /** Drafts of a kind of document on this device, by the document's id. */
 export interface Drafts<T> {
-  /** Keeps what is on screen, or takes this tab's kept copy away. A device without storage keeps nothing; the page still saves. */
+  /** Stores what is on screen, or deletes this tab's copy. A device without storage keeps nothing; the page still saves. */
   keep: (id: string, draft: Omit<Draft<T>, 'at' | 'owner'> | undefined) => Promise<void>
   /** Drafts that this tab, or tabs that are gone, left behind; the latest first. They stay where they are. */
   find: (id: string) => Promise<FoundDraft<T>[]>
-  /** Takes a draft away: it was saved or copied, or its teacher wants it no more. */
+  /** Deletes a draft: it was saved, copied or discarded. */
   drop: (key: string) => Promise<void>
 }
 
-/** @returns where drafts of a kind are kept */
+/** @returns where drafts of a kind are stored */
 export function draftsOf<T>(kind: DocumentKind<T>): Drafts<T> {
-  /** A kept draft as this page has it; undefined where it cannot be read, as one of a newer page: that one is left where it is. */
+  /** A stored draft as this page reads it; undefined if it can't, such as one of a newer page, which stays where it is. */
   function read(draft: Draft<T>): Draft<T> | undefined {
     try {
       const sent = draft.sent?.map((one) => readDocument(kind, one))

@@ -11,13 +11,13 @@ import { senderOf } from '../shared/sender.ts'
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'signed-out' | 'conflict' | 'refused' | 'newer'
 
 export interface AutosaveParts<T> {
-  /** What is on screen. */
+  /** The document on screen. */
   document: Readonly<Ref<T>>
   /** The revision it started from. */
   revision: Ref<number>
   /** Stores it; the new revision comes back. @throws {CallError} */
   save: (document: T, revision: number) => Promise<number>
-  /** What is stored now, to be looked at after a conflict. @throws {CallError} */
+  /** The stored document, to look at after a conflict. @throws {CallError} */
   reload: () => Promise<{ document: T; revision: number }>
   /**
    * Keeps it on the device until it is stored; undefined takes that copy away.
@@ -35,19 +35,19 @@ export interface Autosave<T> {
   state: Ref<SaveState>
   /** Why it was refused or could not be sent. */
   detail: Ref<string>
-  /** What was stored last: where the work on screen began to differ. */
+  /** The last stored document: where the work on screen started to differ. */
   stored: Readonly<ShallowRef<T>>
-  /** Saves at once, and waits for it. True when all is stored. */
+  /** Saves at once and waits for it. True if everything is stored. */
   flush: () => Promise<boolean>
-  /** Takes a document as stored, before it is put on screen: it was just loaded. */
+  /** Takes a document as stored before it is shown: it was just loaded. */
   settle: (loaded: T) => void
   stop: () => void
 }
 
-/** So many unanswered saves are kept with a draft: a page that is opened again knows them for its own. */
+/** Number of unanswered saves kept with a draft, so that a reopened page recognizes them as its own. */
 const mostSent = 3
 
-/** Saves a document by itself: after a moment of quiet, one save at a time, again and again while the server is away. */
+/** Saves a document automatically: after a pause, one save at a time, and again while the server is unreachable. */
 // oxlint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function useAutosave<T>({
   document,
@@ -71,7 +71,7 @@ export function useAutosave<T>({
       const sent = document.value
       state.value = 'saving'
       sentUnanswered.push(sent)
-      // The page may be gone before the answer comes.
+      // The page may close before the answer arrives.
       void keep(sent, sentUnanswered.slice(-mostSent))
       try {
         revision.value = await save(sent, revision.value)
@@ -83,7 +83,7 @@ export function useAutosave<T>({
         try {
           if (!(await wasOurs(error))) return failed(error)
         } catch (unseen) {
-          // What is stored could not be looked at; that is no conflict yet.
+          // The stored document could not be read; that is no conflict yet.
           return failed(unseen)
         }
       }
@@ -93,7 +93,7 @@ export function useAutosave<T>({
     return true
   }
 
-  /** Whether what stands in the way is a save of ours whose answer was lost; then it counts as stored. */
+  /** Whether the conflict is one of our own saves whose answer was lost; then it counts as stored. */
   async function wasOurs(error: unknown): Promise<boolean> {
     if (!(error instanceof CallError && error.code === 'conflict')) return false
     const there = await reload()

@@ -9,14 +9,14 @@ export interface History<T> {
   push: (next: T, merge?: string) => void
   undo: () => void
   redo: () => void
-  /** Begins anew. */
+  /** Starts over. */
   reset: (start: T) => void
 }
 
-/** How many steps can be taken back. */
+/** Number of steps that can be undone. */
 const depth = 500
 
-/** Undo and redo over immutable documents. @param start the document to begin with */
+/** Undo and redo over immutable documents. @param start the first document */
 export function useHistory<T>(start: T): History<T> {
   const current = shallowRef(start) as ShallowRef<T>
   const past = shallowRef<readonly T[]>([])

@@ -11,15 +11,15 @@ export interface Revision<T> {
   revision: number
 }
 
-/** Work on this device that was not stored, with what was sent of it and never answered. */
+/** Work on this device that was not stored, with its unanswered saves. */
 export type Kept<T> = Revision<T> & { sent?: readonly T[] }
 
-/** Such work as it was found again, of this tab or of one that is gone. */
+/** Such work found again, from this tab or a closed one. */
 export type FoundWork<T> = Kept<T> & { key: string; at: number; own: boolean }
 
-/** Where documents of a kind are stored, and what is said of them. */
+/** Where documents of a kind are stored, and their messages. */
 export interface RevisionedParts<T> {
-  /** What is there before any is opened. */
+  /** The document shown before any is opened. */
   empty: T
   /** @throws {CallError} */
   read: (id: string) => Promise<Revision<T>>
@@ -27,7 +27,7 @@ export interface RevisionedParts<T> {
   save: (id: string, over: Revision<T>) => Promise<number>
   /** Stores a document as one of its own; its id comes back. @throws {CallError} */
   copy: (document: T) => Promise<string>
-  /** Closes the state a document is in, so that the next sitting begins another. @throws {CallError} */
+  /** Closes the current revision, so that the next sitting starts another. @throws {CallError} */
   close: (id: string) => Promise<unknown>
   drafts: {
     keep: (id: string, draft: Kept<T> | undefined) => Promise<void>
@@ -36,7 +36,7 @@ export interface RevisionedParts<T> {
   }
   /** Before a document that was loaded is put on screen. */
   onLoad?: (document: T) => void
-  /** What became of work that was found again: put back, or kept as a copy beside another; and of the stored one. */
+  /** What happened to work found again: restored, or kept as a copy beside another; and to the stored document. */
   onFound: (what: 'restored' | 'copied' | 'theirsCopied' | 'notCopied') => void
 }
 
@@ -46,11 +46,11 @@ export interface Revisioned<T> {
   revision: ComputedRef<number>
   loading: ComputedRef<boolean>
   loadError: ComputedRef<CallError['code'] | undefined>
-  /** How often another document was put on screen in place of the one before. */
+  /** Counts how often another document replaced the one on screen. */
   loads: ComputedRef<number>
   saveState: ComputedRef<SaveState>
   saveDetail: ComputedRef<string>
-  /** What was stored last. */
+  /** The last stored document. */
   stored: ComputedRef<T>
   canUndo: ComputedRef<boolean>
   canRedo: ComputedRef<boolean>
@@ -63,9 +63,9 @@ export interface Revisioned<T> {
   leave: () => Promise<void>
   keepBoth: () => Promise<string>
   keepMine: (theirs: Revision<T>) => Promise<void>
-  /** What the server has by now, to be looked at. @throws {CallError} */
+  /** The server's current document, to look at. @throws {CallError} */
   readStored: () => Promise<Revision<T>>
-  /** Work of other tabs that are gone, beside what was put on screen: each waits on the device until it is copied or given up. */
+  /** Work of closed tabs besides what is on screen: each stays on the device until it is copied or discarded. */
   offered: ComputedRef<readonly FoundWork<T>[]>
   /** Stores offered work as a document of its own; its id comes back. @throws {CallError} it is still there then */
   copyOffered: (work: FoundWork<T>) => Promise<string>
@@ -88,7 +88,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   const loads = ref(0)
   const loadedId = shallowRef('')
   const offered = shallowRef<readonly FoundWork<T>[]>([])
-  /** The revision it was opened at: what was changed since is worth a state of its own. */
+  /** The revision it was opened at: later changes deserve a revision of their own. */
   let openedAt = 1
 
   const readStored = () => parts.read(id.value)
@@ -111,7 +111,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     loadError.value = undefined
     try {
       const stored = await parts.read(next)
-      // Come back to what is still here, its undo with it.
+      // Back to a document that is still loaded, with its undo.
       if (again && stored.revision === revision.value) return
       id.value = loadedId.value = next
       revision.value = openedAt = stored.revision
@@ -156,7 +156,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
       }
     offered.value = others
   }
-  /** What was left behind and differs from what is stored; what does not is stored already. */
+  /** Work left behind that differs from what is stored; the rest is stored already. */
   async function unstored(stored: Revision<T>): Promise<FoundWork<T>[]> {
     const found = await parts.drafts.find(id.value)
     const same = found.filter((work) => sameValue(work.document, stored.document))
@@ -175,15 +175,15 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     withoutOffered(work)
   }
 
-  /** Saves what is left, and closes the state it is in. */
+  /** Saves the rest and closes its revision. */
   async function leave(): Promise<void> {
     if (!(await autosave.flush()) || revision.value === openedAt) return
     openedAt = revision.value
-    // Nothing is lost where this does not get through: the history only has one state fewer.
+    // If this fails nothing is lost: the history only has one revision fewer.
     await parts.close(id.value).catch(() => undefined)
   }
 
-  /** After a conflict: what is on screen becomes a copy, and the stored one is opened. */
+  /** After a conflict: the document on screen becomes a copy, and the stored one is opened. */
   async function keepBoth(): Promise<string> {
     const copy = await parts.copy(document.value)
     parts.onFound('copied')
@@ -192,7 +192,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
     return copy
   }
 
-  /** After a conflict: what is stored becomes a copy, and what is on screen takes its place. */
+  /** After a conflict: the stored document becomes a copy, and the one on screen replaces it. */
   async function keepMine(theirs: Revision<T>): Promise<void> {
     await parts.copy(theirs.document)
     revision.value = theirs.revision

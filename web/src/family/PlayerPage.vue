@@ -17,7 +17,7 @@ const query = new URLSearchParams(location.search)
 const speed = Math.min(600, Math.max(1, Number(query.get('speed')) || 1))
 const target = query.get('target') ?? undefined
 
-/** The run: the one that is on, where the page was loaded again, else one that begins. */
+/** The run: the current one after a reload, otherwise a new one. */
 const life = shallowRef<Life>()
 const stopWaiting = watch(
   session,

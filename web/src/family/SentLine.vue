@@ -4,7 +4,7 @@ import { type Lane } from '@esfuerzo/core/publication'
 import { asksPulse } from '@esfuerzo/core/run'
 import { useSentences } from '../shared/sentences.ts'
 
-/** In one line: what is sent, to whom, until when it is kept. */
+/** One line: what is sent, to whom, and until when it is kept. */
 const props = defineProps<{
   lanes: readonly { lane: Lane; alias?: string | undefined }[]
   /** A day; until the teacher deletes it where left out. */

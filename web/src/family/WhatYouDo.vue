@@ -4,7 +4,7 @@ import { measureOf, type Publication } from '@esfuerzo/core/publication'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { useSentences } from '../shared/sentences.ts'
 
-/** What will be done, in pictures: each move and test once, as the first lane does it. A surprise is not shown. */
+/** What will be done, in pictures: each exercise and test once, as the first lane does it. A surprise is hidden. */
 const props = defineProps<{
   publication: Publication
   /** Looks a text of the library up in the page's language. */
@@ -12,7 +12,7 @@ const props = defineProps<{
 }>()
 const { t } = useSentences()
 
-/** More are not taken in at a glance. */
+/** More can't be taken in at a glance. */
 const most = 10
 const doing = computed(() => {
   const { sections, lanes, moves, figures } = props.publication

@@ -21,7 +21,7 @@ export function askedOf(publication: Publication, lane: Lane, names: Names): Ask
       block.stations.flatMap(({ id: station, record }): Asked[] => {
         const steps = lane.steps.filter((s) => s.station === station && s.kind === 'work')
         if (!record || !steps.length) return []
-        // Where chance or the child says how often a station comes up, one box holds what was done.
+        // If chance or the child decides how often a station comes up, one box holds what was done.
         const laps = playedOf(lane.plays[block.id]).asOne ? [1] : [...new Set(steps.map((s) => s.lap ?? 1))]
         const kg = lane.loads[station]
         const name = sayName(steps[0]!.say as Say, names)

@@ -7,20 +7,20 @@ import type { PlayerWords } from '../player/useWords.ts'
 import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAs } from '../shared/keptAs.ts'
 
-/** Something a child did, as its own book has it: a station's laps together, a test as it counts. */
+/** An entry of the child's own book: a station's laps together, a test in its unit. */
 export interface BookLine {
   /** The same the next time. */
   key: string
   name: string
   value: number
-  /** Of a test, what it is in; else the unit's key. */
+  /** For a test its unit, otherwise the unit's key. */
   unit: string
   test?: true
 }
 
 /** A session a child ran. */
 export interface BookEntry {
-  /** Of its run: told of again, the same entry. Entries of before have none. */
+  /** Its run: reported again, it is the same entry. Old entries have none. */
   run?: string
   title: string
   at: string
@@ -28,22 +28,22 @@ export interface BookEntry {
   words: { word: string; meaning: string }[]
 }
 
-/** A child's own book. It lies on this device and nowhere else. */
+/** A child's own book. It is stored on this device only. */
 export interface ChildBook {
   entries: BookEntry[]
-  /** What the child wants to do, in its own words or by the code of one of ours. */
+  /** The child's target, in its own words or by one of our codes. */
   target?: string
   /** Minutes moved, by day. */
   moved: Record<string, number>
 }
 
-/** What a child may want, by a code of ours; its own words are another. */
+/** Our codes for a child's target. */
 export const bookTargets = ['again', 'more', 'another', 'quiet'] as const
 export const isTarget = (target: string | undefined): boolean => bookTargets.some((code) => code === target)
 
-/** So many sessions are kept, and so many days. */
+/** Sessions and days that are kept. */
 const [mostEntries, mostDays] = [60, 120]
-/** More than so many minutes on a day are a slip of the finger. */
+/** More minutes on a day are a typing error. */
 export const mostMinutes = 600
 
 const store = deviceStore('childBook')
@@ -75,7 +75,7 @@ export const weekOf = (at: Date): string[] =>
 export const movedInWeek = ({ moved }: Pick<ChildBook, 'moved'>, at: Date): number =>
   weekOf(at).reduce((sum, day) => sum + (moved[day] ?? 0), 0)
 
-/** What a run brought, line by line, in the order of the session. */
+/** What a run adds, line by line, in the order of the session. */
 export function linesOf(
   publication: Publication,
   lane: Lane,
@@ -112,7 +112,7 @@ export function linesOf(
   })
 }
 
-/** The book with a run in it: its lines, its words, its minutes on its day. One told of again takes its own place and no more minutes. */
+/** The book with a run in it: its lines, words, and minutes on its day. A repeated one replaces itself and adds no minutes. */
 export function withRun(book: ChildBook, entry: BookEntry, run: Pick<Run, 'startedAt' | 'finishedAt'>): ChildBook {
   const isThere = (e: BookEntry): boolean => e.run !== undefined && e.run === entry.run
   if (book.entries.some(isThere)) return { ...book, entries: book.entries.map((e) => (isThere(e) ? entry : e)) }
@@ -127,7 +127,7 @@ export function withRun(book: ChildBook, entry: BookEntry, run: Pick<Run, 'start
   }
 }
 
-/** A line of the latest session with what it was the time before; nothing is said of which is more. */
+/** A line of the latest session with its value the time before; nothing says which is more. */
 export interface ThenAndNow extends BookLine {
   last?: number
 }
@@ -150,7 +150,7 @@ export const wordsLearnt = ({ entries }: Pick<ChildBook, 'entries'>): { word: st
   ...new Map(entries.toReversed().flatMap((e) => e.words.map((w) => [w.word, w] as const))).values(),
 ]
 
-/** The book of a child, by its pupil's id; of the device where no code was given. An empty one where nothing can be kept. */
+/** A child's book, by its pupil's id, or the device's if no code was given. Empty without storage. */
 export const childBook = async (pupil = ''): Promise<ChildBook> => {
   try {
     return keptAs<ChildBook>(shape, await store.get(pupil)) ?? empty()
@@ -159,7 +159,7 @@ export const childBook = async (pupil = ''): Promise<ChildBook> => {
   }
 }
 
-/** Changes a child's book; a device that keeps nothing forgets it. One that cannot be read is laid aside, and another begun. */
+/** Changes a child's book; without storage it is forgotten. An unreadable one is set aside and a new one started. */
 export const changeBook = async (pupil: string, change: (book: ChildBook) => ChildBook): Promise<void> => {
   try {
     const there = await store.get(pupil)

@@ -3,7 +3,7 @@ import type { LifeStore } from './runLife.ts'
 
 const prefix = 'esfuerzo-run-'
 
-/** What the first release kept of a run that was over and not sent. */
+/** What the first release kept of a finished run that was not sent. */
 interface FirstRecord {
   lanes: LaneResult[]
   startedAt: string
@@ -11,7 +11,7 @@ interface FirstRecord {
   target?: string
 }
 
-/** Takes over what the first release kept elsewhere on the device; what cannot be taken over stays where it is. */
+/** Adopts what the first release kept elsewhere on the device; the rest stays where it is. */
 export async function adoptFirstRecords(store: LifeStore, newId: () => string, from: Storage): Promise<void> {
   for (const key of Object.keys(from).filter((k) => k.startsWith(prefix))) {
     try {
@@ -31,7 +31,7 @@ export async function adoptFirstRecords(store: LifeStore, newId: () => string, f
       })
       from.removeItem(key)
     } catch {
-      // Not of ours, or the device keeps nothing: it is there next time.
+      // Not ours, or the device has no storage: it is tried again next time.
     }
   }
 }

@@ -4,7 +4,7 @@ import * as z from 'zod/mini'
 import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAmong, keptAs } from '../shared/keptAs.ts'
 
-/** A session kept on this device, so that it runs without a network. */
+/** A session kept on this device, to run offline. */
 export interface KeptSession {
   token: string
   sha256: string
@@ -38,7 +38,7 @@ const timeShape = z.looseObject({ finishedAt: z.string(), results: z.array(z.loo
 const sessions = deviceStore('sessions')
 const lastTimes = deviceStore('lastTimes')
 
-/** A device that keeps nothing still runs the session, whether its store refuses now or later. */
+/** A device without storage still runs the session, whenever its store fails. */
 const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
   try {
     return await work()
@@ -51,21 +51,21 @@ const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
 export const keepSession = async (session: KeptSession): Promise<void> =>
   void (await tolerant(() => sessions.set(session.token, session)))
 
-/** The session of a link as this device keeps it; undefined where it does not. */
+/** The session of a link on this device; undefined if it is not kept. */
 export const keptSession = (token: string): Promise<KeptSession | undefined> =>
   tolerant(() => sessions.get(token)).then((found) => keptAs(sessionShape, found))
 
-/** Every session kept here, the one opened last first. */
+/** Every session kept here, the last opened first. */
 export async function keptSessions(): Promise<KeptSession[]> {
   const all = (await tolerant(() => sessions.entries())) ?? []
   return keptAmong<KeptSession>(sessionShape, all).sort((a, b) => b.openedAt - a.openedAt)
 }
 
-/** Each child has its own: nobody is shown another's. */
+/** Each child has its own: nobody sees another's. */
 const timeKey = (title: string, lane: string, pupil: string | undefined) =>
   [title, lane, ...(pupil ? [pupil] : [])].join('|')
 
-/** What was done last time of a session of that title in that lane, on this device. @param pupil the child's, where it has a code */
+/** What was done last time in a session of that title and lane, on this device. @param pupil the child's, if it has a code */
 export const lastTime = (title: string, lane: string, pupil?: string): Promise<LastTime | undefined> =>
   tolerant(() => lastTimes.get(timeKey(title, lane, pupil))).then((found) => keptAs(timeShape, found))
 

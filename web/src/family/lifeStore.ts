@@ -6,7 +6,7 @@ import type { Life, LifeStore } from './runLife.ts'
 
 const store = deviceStore('runs')
 
-/** What the first release kept there: a run to be sent, by its id. */
+/** What the first release stored there: runs to send, by id. */
 interface FirstQueued {
   token: string
   run: Run
@@ -42,11 +42,11 @@ const fromFirst = ({ token, run }: FirstQueued): Life => ({
   runs: [run],
 })
 
-/** Runs in the device's own database. Its calls are refused as promises, also where the browser throws at once. */
+/** Runs in the device's own database. Its calls reject as promises, even where the browser throws. */
 export const lifeStore: LifeStore = {
   all: async () =>
     keptAmong<Life | FirstQueued>(shape, await store.entries()).map((kept) => (isFirst(kept) ? fromFirst(kept) : kept)),
-  // Structured cloning takes no reactive proxies; what is kept is plain data all through.
+  // Structured cloning rejects reactive proxies: what is stored is plain data throughout.
   set: async (life) => store.set(life.id, JSON.parse(JSON.stringify(life)) as Life),
   remove: async (id) => store.remove(id),
 }

@@ -12,12 +12,12 @@ import { lifeStore } from './lifeStore.ts'
 import { runs } from './runs.ts'
 import { familySentences } from './useLanguage.ts'
 
-// The content security policy allows no code made at run time; Zod's fast path is such code.
+// The content security policy forbids code made at run time, which Zod's fast path needs.
 config({ jitless: true })
 
 createApp(App).use(familySentences()).use(router).mount('#app')
 
-// What could not be sent last time goes now, and whenever the network comes back.
+// What could not be sent last time is sent now, and whenever the network returns.
 void adoptFirstRecords(lifeStore, uuid, localStorage).finally(() => runs.sendWaiting())
 addEventListener('online', () => void runs.sendWaiting())
 installApp(router)

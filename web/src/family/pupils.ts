@@ -15,7 +15,7 @@ const shape = z.looseObject({ alias: z.string(), key: z.string() })
 /** Of all the keys a pupil may have, the part that names it. */
 export const pupilId = ({ key }: KeptPupil): string => key.split('.')[0]!
 
-/** What a store refuses, as a promise or at once: a device that keeps nothing asks again the next time. */
+/** Any failure of a store, as a promise or at once: a device without storage asks again next time. */
 async function tolerant<T>(work: () => Promise<T>, instead: T): Promise<T> {
   try {
     return await work()
@@ -24,7 +24,7 @@ async function tolerant<T>(work: () => Promise<T>, instead: T): Promise<T> {
   }
 }
 
-/** Children of this device, by alias; none where it keeps nothing. */
+/** Children of this device, by alias; none without storage. */
 export async function keptPupils(): Promise<KeptPupil[]> {
   const all = await tolerant(() => store.entries(), [])
   return keptAmong<KeptPupil>(shape, all).sort((a, b) => a.alias.localeCompare(b.alias, undefined, { numeric: true }))
@@ -34,5 +34,5 @@ export async function keptPupils(): Promise<KeptPupil[]> {
 export const keepPupil = (pupil: KeptPupil): Promise<void> =>
   tolerant(() => store.set(pupilId(pupil), { ...pupil }), undefined)
 
-/** Forgets a child: nothing it did is taken away. */
+/** Forgets a child: its runs stay. */
 export const forgetPupil = (pupil: KeptPupil): Promise<void> => tolerant(() => store.remove(pupilId(pupil)), undefined)

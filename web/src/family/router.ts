@@ -1,7 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import FrontPage from './FrontPage.vue'
 
-/** The family's views. The player and what comes after load with the front page, so that nothing is fetched mid-session. */
+/** The family's views. Player and results load with the front page, so that nothing is fetched during a session. */
 export const router = createRouter({
   history: createWebHistory('/go/'),
   routes: [

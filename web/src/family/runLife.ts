@@ -15,26 +15,26 @@ export interface Life {
   /** Of the publication that is run. */
   sha256: string
   title: string
-  /** Each lane with the id its run is sent under: made at the start, so that what is sent twice is stored once. */
+  /** Each lane with its run's id: created at the start, so that a run sent twice is stored once. */
   lanes: { lane: string; run: string; pupil?: KeptPupil }[]
   startedAt: string
   /** The child's own target for today, by its code. */
   target?: string | undefined
   /** When it was last written, in milliseconds. */
   keptAt: number
-  /** While it is played: where it is. */
+  /** Its position while it is played. */
   player?: KeptRun
   /** From its end on. */
   finishedAt?: string
   ended?: 'whole' | 'early'
   results?: LaneResult[]
-  /** From the answers on: what is not with the server yet. */
+  /** From the answers on: what the server doesn't have yet. */
   runs?: Run[]
-  /** Why a server would not take it. Another may: it stays. */
+  /** Why a server refused it. Another may accept it: it stays. */
   refused?: CallError['code'] | undefined
 }
 
-/** Where lives are kept on the device; every call may fail, as in a private window or on a full disk. */
+/** Where runs are kept on the device; every call may fail, as in a private window or on a full disk. */
 export interface LifeStore {
   all: () => Promise<Life[]>
   set: (life: Life) => Promise<void>
@@ -57,10 +57,10 @@ export interface RunLifeParts {
 export type SendOutcome = 'sent' | 'kept' | 'unkept' | 'refused'
 
 export interface RunLife {
-  /** A run that begins now. Another one underway behind the same link is given up. */
+  /** Starts a run. Another one underway behind the same link is discarded. */
   begin: (
     sent: Pick<Life, 'token' | 'sha256' | 'title' | 'target'> & {
-      /** Each with the child that runs it, where one has given its code. */
+      /** Each with its child, if a code was given. */
       lanes: readonly { lane: string; pupil?: KeptPupil | undefined }[]
     },
   ) => Promise<Life>
@@ -72,7 +72,7 @@ export interface RunLife {
   finish: (life: Life, ended: NonNullable<Life['ended']>, results: LaneResult[]) => Promise<void>
   /** Runs behind a link that are over and not answered for, the latest first. */
   finished: (token: string) => Promise<Life[]>
-  /** Sends what it came to, each lane's run. */
+  /** Sends the results of each lane. */
   answer: (life: Life, runs: Run[]) => Promise<SendOutcome>
   /** Every run that is answered for and not with the server. */
   waiting: () => Promise<Life[]>
@@ -82,10 +82,10 @@ export interface RunLife {
   drop: (id: string) => Promise<void>
 }
 
-/** A run left alone for so long is not gone on with. */
+/** A run left alone for this long is not continued. */
 const staleAfter = 6 * 60 * 60 * 1000
 
-/** The one owner of runs on a device. What the device cannot keep is held in memory as long as the page is open. */
+/** The one owner of runs on a device. Without storage, runs stay in memory while the page is open. */
 // oxlint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
   const here = new Map<string, Life>()
@@ -108,7 +108,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
   async function drop(id: string): Promise<void> {
     here.delete(id)
     stored.delete(id)
-    // What cannot be taken away is sent once more some day, under the same id.
+    // What can't be deleted is sent again some day, under the same id.
     await store.remove(id).catch(() => undefined)
   }
   async function all(): Promise<Life[]> {
@@ -194,7 +194,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
     finished: async (token) => (await all()).filter((life) => life.stage === 'finished' && life.token === token),
     async answer(life, runs) {
       const answered: Life = { ...life, stage: 'answered', runs }
-      // On the device before it is on the way: a page closed while it sends has lost nothing.
+      // Stored before it is sent: closing the page while it sends loses nothing.
       await write(answered)
       return delivered(answered)
     },

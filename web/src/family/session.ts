@@ -12,7 +12,7 @@ export interface LinkedSession {
   grades?: number[] | undefined
   /** Whether children have codes. */
   codes?: boolean | undefined
-  /** Until which day what is sent is kept. */
+  /** Until which day results are kept. */
   keptUntil?: string | undefined
   /** Shown from this device: the link has ended, or the network is away. */
   kept?: 'ended' | 'offline'
@@ -30,7 +30,7 @@ const sessions = new Map<string, LinkedSession>()
 export async function followLink(token: string): Promise<LinkedSession> {
   const known = sessions.get(token)
   if (known) return known
-  // A token that cannot be one need not be asked about.
+  // An impossible token need not be asked about.
   if (!/^[A-Za-z0-9_-]{22}$/.test(token)) throw new CallError('not-found', '')
   const before = await keptSession(token)
   let session: LinkedSession

@@ -7,10 +7,10 @@ import en from './locales/en.json'
 
 const chosen = useLocalStorage<Language | ''>('esfuerzo-language', '')
 
-/** What the page speaks: what was chosen on this device, else what the device is set to. */
+/** The page's language: chosen on this device, otherwise the device's. */
 export const startLanguage = (): Language => chosen.value || languageOf(navigator.languages)
 
-/** The words of the family's pages; Spanish is fetched where it is spoken. */
+/** The words of the family pages; Spanish is loaded when used. */
 export const familySentences = (): Sentences => createSentences('en', { ...en, ...playerEn })
 
 async function spanish() {

@@ -17,7 +17,7 @@ import NumberField from '../shared/fields/NumberField.vue'
 import { useEdits } from '../compose/edits/useEdits.ts'
 import FactText from './FactText.vue'
 
-/** The facts of a form's line as fields: what is typed on the whiteboard, set by hand. */
+/** The facts of a form's line as fields: what the whiteboard says, set by hand. */
 const props = defineProps<{
   block: Block
   scope: Scope

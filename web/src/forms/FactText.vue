@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { type Block } from '@esfuerzo/core'
 import { type Fact } from '@esfuerzo/core/notation'
 
-/** A fact that is typed as it is written: `1-10`, `until all are done`. What cannot be read stays, and is not taken. */
+/** A fact typed as text: `1-10`, `until all are done`. Unreadable text stays and is not applied. */
 const props = defineProps<{ fact: Fact<Block>; label: string; now: unknown }>()
 const emit = defineEmits<{ change: [value: unknown] }>()
 const { t } = useI18n()

@@ -9,7 +9,7 @@ import type { PlayerWords } from '../player/useWords.ts'
 /** One thing to do in a form that is played: its figure, its name, how many. */
 const props = defineProps<{
   turn: PlayedTurn
-  /** Reps asked for, where it is not the turn's own dose. */
+  /** Reps asked for, if they are not the turn's own amount. */
   amount?: number | undefined
   publication: Publication
   words: PlayerWords

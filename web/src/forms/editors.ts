@@ -9,7 +9,7 @@ import MeasureEditor from './measure/MeasureEditor.vue'
 import QuizEditor from './quiz/QuizEditor.vue'
 import TalkEditor from './talk/TalkEditor.vue'
 
-/** The editor of each form. A form whose line says all there is to set is edited by its facts. */
+/** The editor of each form. A form whose line says everything is edited by its facts. */
 export const formEditors: Record<Form, Component> = {
   talk: TalkEditor,
   list: FactFields,

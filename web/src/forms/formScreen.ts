@@ -2,7 +2,7 @@ import { type Play, type Publication } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
 import type { PlayerWords } from '../player/useWords.ts'
 
-/** What a form's own screen is given while one of its steps is on. */
+/** What a form's own screen gets during one of its steps. */
 export interface FormScreen<P = Play> {
   play: P
   step: PlayedStep

@@ -17,7 +17,7 @@ import { sumsLabels } from './sums/labels.en.ts'
 import { talkLabels } from './talk/labels.en.ts'
 import { targetLabels } from './target/labels.en.ts'
 
-/** What each form is called in English, and what can be set of it. */
+/** The English name of each form, and of its settings. */
 export const formsEn: { [F in Form]: FormLabels } = {
   amrap: amrapLabels,
   calls: callsLabels,

@@ -1,7 +1,7 @@
 import { type Block } from '@esfuerzo/core'
 import type { Words } from '../shared/words.ts'
 
-/** What a block's row says for one group: words, and the numbers that make it. */
+/** What a block's row shows for one group: words, and its numbers. */
 export interface Summary {
   text: string
   dose: string

@@ -9,7 +9,7 @@ import { coreDoor } from '../workers/coreDoor.ts'
 import { laneCaptions } from './laneCaptions.ts'
 import ChoiceField from '../shared/fields/ChoiceField.vue'
 
-/** For whoever films it: captions, bells, the words to read out. */
+/** For recording a video: captions, bells, the words to read out. */
 const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
 const group = ref(props.session.groups[0]!.id)

@@ -81,15 +81,15 @@ const onPublish = () =>
     })
     emit('published', added)
   })
-/** The link that is about to be ended: why is asked. */
+/** The link about to be ended: its reason is asked. */
 const ending = ref('')
-/** @param misused then not even what was done before still comes in */
+/** @param misused then even earlier runs are no longer accepted */
 const onEnd = (p: PublicationInfo, misused: boolean) =>
   guarded(async () => {
     ending.value = ''
     emit('ended', await client('endPublication', { params: { id: p.id }, body: misused ? { misused } : {} }))
   })
-/** What came through a link that got into wrong hands. */
+/** Results of a link that fell into the wrong hands. */
 const onRemoveRuns = (p: PublicationInfo) =>
   guarded(async () => {
     ending.value = ''

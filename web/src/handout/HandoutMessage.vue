@@ -19,7 +19,7 @@ const to = ref('')
 const subject = ref('')
 const text = ref('')
 const said = ref('')
-/** What the link leads to, and the lanes it is for: what families are told is what they will see. */
+/** What the link leads to, and its lanes: families are told what they will see. */
 async function read({ sha256, classId }: PublicationInfo) {
   const publication = publicationSchema.safeParse(await client('snapshot', { params: { sha256 } })).data
   if (!publication) throw new CallError('unexpected', '')

@@ -40,7 +40,7 @@ void guarded(async () => {
   }))
 })
 
-/** Seconds of the session; it stands while not running. */
+/** Seconds of the session; they stop while it is not running. */
 const now = ref(0)
 const running = ref(false)
 let origin = 0

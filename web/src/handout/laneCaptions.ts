@@ -10,7 +10,7 @@ import {
 } from '@esfuerzo/core'
 import { captions, type Caption } from '@esfuerzo/core/cues'
 
-/** What is called half-way, by language; it stands for two seconds. */
+/** The halfway call, by language; it is shown for two seconds. */
 const half: Record<Language, string> = { en: 'half-way', es: 'mitad' }
 
 /** A lane's session as captions for a film. @param words the library's texts in other languages */

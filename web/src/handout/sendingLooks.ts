@@ -2,7 +2,7 @@ import { ProblemError, stationsOf, type Library, type Problem, type RulePolicies
 import { checkSession, type Finding } from '@esfuerzo/core/checks'
 import { publish } from '@esfuerzo/core/publication'
 
-/** Something a session deserves a look at before it is sent out. */
+/** A finding to review before sending. */
 export type SendingLook = { code: 'check'; finding: Finding } | { code: 'noResult' } | { code: 'noTarget' }
 
 /**
@@ -19,7 +19,7 @@ export function sendingLooks(session: Session, library: Library, policies: RuleP
   return looks
 }
 
-/** What keeps a session from being sent out at all: nothing in it, more steps or more bytes than may be sent. */
+/** What prevents sending: an empty session, too many steps or too many bytes. */
 export function sendingProblems(session: Session, library: Library): Problem[] {
   try {
     publish(session, library)

@@ -2,15 +2,15 @@ import { ref, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { CallError } from '@esfuerzo/contract'
 
-/** Calls of a card of its own: one at a time, what goes wrong in words beside it. */
+/** Calls of a card: one at a time, with errors in words beside it. */
 export interface Calls {
   busy: Ref<boolean>
   problem: Ref<string>
-  /** Runs a call; a refusal is worded, anything else is thrown on. @returns whether it went well */
+  /** Runs a call; a refusal is worded, any other error is thrown. @returns whether it succeeded */
   guarded: (action: () => Promise<void>) => Promise<boolean>
 }
 
-/** @param invalid key of what is said where the server refuses what was typed */
+/** @param invalid key of the message if the server refuses what was typed */
 export function useCalls(invalid: string): Calls {
   const { t } = useI18n()
   const busy = ref(false)

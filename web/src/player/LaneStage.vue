@@ -76,7 +76,7 @@ const ended = computed(() => !step.value)
             @pick="player.pick(player.state.value.index, $event)"
           />
           <div v-else class="picture">
-            <!-- Each step begins at its start: a rest shows how what comes next begins. -->
+            <!-- Each step starts at its beginning: a rest shows the start of what comes next. -->
             <MoveFigure
               v-if="figure"
               :key="player.state.value.index"

@@ -3,7 +3,7 @@ import { useSentences } from '../shared/sentences.ts'
 import { type PlayedTurn } from '@esfuerzo/core/publication'
 import type { PlayerWords } from './useWords.ts'
 
-/** A child picks what it does next from its favourites. */
+/** A child picks its next exercise from its favorites. */
 const props = defineProps<{
   turns: readonly PlayedTurn[]
   /** Stations picked before. */

@@ -13,14 +13,14 @@ import { useLaneShown } from './useLaneShown.ts'
 import { usePlayer, type Finding, type KeptRun } from './usePlayer.ts'
 import { useWords } from './useWords.ts'
 
-/** What a lane's run came to. */
+/** The result of a lane's run. */
 export interface LaneResult {
   lane: string
   done: number
   skipped: number
   easier: number
   found: readonly Finding[]
-  /** How long counted steps took; the first release kept none. */
+  /** How long counted steps took; the first release stored none. */
   counted?: readonly CountedStep[]
 }
 
@@ -58,7 +58,7 @@ const player = usePlayer(course, {
 })
 const views = course.lanes.map((track, i) => useLaneShown(publication, track, player.lanes[i]!, words))
 
-/** One voice for all lanes: what two begin together is said once, with the lane's letter where they differ. */
+/** One voice for all lanes: what two start together is said once, with the lane's letter if they differ. */
 function announce(lane: number, index: number) {
   const text = views[lane]!.spoken(index)
   if (!text) return
@@ -70,10 +70,10 @@ if (!props.kept) course.lanes.forEach((_, lane) => announce(lane, player.lanes[l
 
 const keep = () => emit('keep', player.keep())
 useRafFn(player.look)
-// A page that draws no frames looks at the clock all the same; what it came to is kept each time.
+// A page that draws no frames still reads the clock; its state is stored each time.
 const timer = setInterval(() => {
   player.look()
-  // The device holds its sound back, and with it the clock, until somebody taps.
+  // The device suspends its sound, and with it the clock, until somebody taps.
   if (audioClock.asleep() && !player.paused.value) player.togglePause()
   keep()
 }, 500)

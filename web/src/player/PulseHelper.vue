@@ -15,7 +15,7 @@ const seconds = ref<Pulse['seconds']>(props.seconds === 30 ? 30 : 15)
 const startsAt = ref<number>()
 const left = ref(0)
 const beats = ref('')
-/** Time to find the pulse before the counting begins. */
+/** Time to find the pulse before counting starts. */
 const ready = 3
 
 let timer: ReturnType<typeof setInterval> | undefined

@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import { laneStroke } from '../shared/lanes/laneStrokes.ts'
 import { trackGeometry } from './trackGeometry.ts'
 
-/** A running track seen from above, round the whole player: a marker runs it once per step, filled behind it for work. */
+/** A running track from above, around the player: a marker runs it once per step, filled behind it for work. */
 const props = defineProps<{ letter: string; share: number; work: boolean }>()
 const root = useTemplateRef('root')
 const { width, height } = useElementSize(root)

@@ -1,6 +1,6 @@
 import { ring, type Sound } from './ring.ts'
 
-/** A sound to come, named so that it is scheduled once however often it is asked for. */
+/** A future sound, named so that it is scheduled once however often it is requested. */
 export interface Planned {
   key: string
   /** Seconds of the clock. */
@@ -14,11 +14,11 @@ export interface Planned {
  * the computer's.
  */
 export interface AudioClock {
-  /** Must be called from a tap, as browsers want it. */
+  /** Must be called from a tap, as browsers require. */
   wake: () => Promise<void>
-  /** Seconds that never go back; they stand still while the device's sound is suspended. */
+  /** Seconds that never go back; they stop while the device's sound is suspended. */
   now: () => number
-  /** Whether the device holds its sound back until somebody taps. */
+  /** Whether the device suspends its sound until somebody taps. */
   asleep: () => boolean
   /** Puts sounds on the audio clock; those that are on it already stay. */
   plan: (sounds: readonly Planned[]) => void
@@ -26,7 +26,7 @@ export interface AudioClock {
   cancel: () => void
 }
 
-/** A running device whose clock stands for so many seconds has no sound after all. */
+/** If a running device's clock stops for this many seconds, it has no sound. */
 const stalledAfter = 2
 
 /**
@@ -35,7 +35,7 @@ const stalledAfter = 2
  */
 export function createAudioClock(makeContext: () => AudioContext, wall = () => performance.now() / 1000): AudioClock {
   let context: AudioContext | undefined
-  /** What is added to the clock in use, so that it goes on without a leap when another takes over. */
+  /** Offset of the clock in use, so that time continues without a jump when another takes over. */
   let shift = 0
   let seen = { audio: -1, wall: 0 }
   const scheduled = new Map<string, { at: number; nodes: OscillatorNode[] }>()

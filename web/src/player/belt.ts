@@ -22,7 +22,7 @@ interface Radio {
   }>
 }
 
-/** The browser's own radio, where it offers one. */
+/** The browser's own radio, if it has one. */
 export const radioOf = (navigator: Navigator): Radio | undefined => (navigator as { bluetooth?: Radio }).bluetooth
 
 /** A real belt, by the standard heart rate service. */
@@ -44,7 +44,7 @@ export function bluetoothBelt(radio: Radio): Belt {
   }
 }
 
-/** What the stand-in's heart does: a child's pulse that settles after work. Ours, plausible. */
+/** The simulated heart: a child's pulse that settles after work. Ours, plausible. */
 const [restingRate, workRate, settles] = [92, 148, 45]
 
 /**

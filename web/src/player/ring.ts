@@ -1,4 +1,4 @@
-/** What the player can be heard doing. */
+/** The player's sounds. */
 export type Sound = 'work' | 'rest' | 'end' | 'half' | 'tick'
 
 /** Each sound as partials: frequency in Hz, loudness 0 to 1, seconds until it has died away. */

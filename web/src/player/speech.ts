@@ -1,15 +1,15 @@
 import { type Language } from '@esfuerzo/core'
 
-/** The voice of a device, where it has one. Bells and screen say everything too. */
+/** A device's voice, if it has one. Bells and screen say everything too. */
 export interface Speech {
-  /** Says a text now, in place of whatever is still being said. */
+  /** Says a text now, replacing what is being said. */
   say: (text: string, language: Language) => void
   hush: () => void
   /** Whether it has said something on this device. */
   speaks: () => boolean
 }
 
-/** A device that has not begun to speak after so many milliseconds never will. */
+/** A device that has not started to speak after this many milliseconds never will. */
 const silentAfter = 3000
 
 /**
@@ -23,7 +23,7 @@ export function createSpeech(synth: SpeechSynthesis | undefined, setTimer: typeo
     say(text, language) {
       if (dumb || !synth || !text) return
       const voice = synth.getVoices().find((v) => v.lang.toLowerCase().startsWith(language))
-      // A voice of another language would make a riddle of it.
+      // A voice of another language would be hard to understand.
       if (!voice) return
       synth.cancel()
       const utterance = new SpeechSynthesisUtterance(text)

@@ -16,9 +16,9 @@ import {
 import type { LanePlayer } from './usePlayer.ts'
 import type { PlayerWords } from './useWords.ts'
 
-/** What one lane's screen says and shows, in the words of the page. */
+/** What one lane's screen says and shows, in the page's words. */
 export interface ShownLane {
-  /** What is done now, or comes next, with what the child chose and made easier. */
+  /** The current or next task, after the child's choices and easier taps. */
   doing: ComputedRef<DoneAs | undefined>
   figure: ComputedRef<Figure | undefined>
   /** Seconds of one cycle of the figure in real time at normal speed. */
@@ -32,13 +32,13 @@ export interface ShownLane {
   lastThree: ComputedRef<boolean>
   /** What follows the work that is on. */
   following: ComputedRef<{ name: string; figure: Figure | undefined; rest: number } | undefined>
-  /** Moves the child may choose from at this station, the one that is on among them. */
+  /** Exercises the child may choose at this station, including the current one. */
   choices: ComputedRef<{ move: string; name: string; on: boolean }[]>
-  /** What is said aloud as the step begins. */
+  /** What is said aloud when the step starts. */
   spoken: (index: number) => string
 }
 
-/** Words one lane: what is shown, and when, is core's `laneReader`. */
+/** Words one lane: core's `laneReader` decides what is shown, and when. */
 export function useLaneShown(
   publication: Publication,
   track: Course['lanes'][number],

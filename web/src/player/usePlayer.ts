@@ -56,7 +56,7 @@ export interface LanePlayer {
 /** What a child found out on the way: a count, a score, a pulse. */
 export type Finding = { result: Result } | { pulse: Pulse }
 
-/** A run as it is kept on the device, so that a page that is loaded again comes back where it was. */
+/** A run stored on the device, so that a reloaded page continues where it was. */
 export interface KeptRun {
   state: PlayerState
   /** Seconds of the run's clock. */
@@ -78,9 +78,9 @@ export interface Player {
   found: ShallowRef<readonly (readonly Finding[])[]>
   /** How long each lane took over the work it counts itself. */
   counted: ShallowRef<readonly (readonly CountedStep[])[]>
-  /** The page went out of sight: what is on was not seen all the time. */
+  /** The page was hidden: the current step was not visible all the time. */
   unseen: () => void
-  /** Notes something; what was noted of the same place before is replaced. */
+  /** Notes a value; an earlier one for the same place is replaced. */
   note: (lane: number, finding: Finding) => void
   /** Looks at the clock. */
   look: () => void
@@ -91,15 +91,15 @@ export interface Player {
 
 export interface PlayerOptions {
   clock: Pick<AudioClock, 'now' | 'plan' | 'cancel'>
-  /** How much faster than real time the run goes. */
+  /** How much faster than real time the run is. */
   speed?: number
-  /** Seconds from the start of the session at which the run begins: the step that is on then, from its start. */
+  /** Seconds from the start of the session at which the run begins: the step at that time, from its start. */
   from?: number
-  /** A run to go on with; it begins paused. */
+  /** A run to continue; it starts paused. */
   kept?: KeptRun | undefined
   /** Whether the device speaks or rings. */
   spoken?: () => boolean
-  /** Told of every step that begins, in time. */
+  /** Called for every step that starts, in time. */
   onStart?: (start: Start) => void
 }
 
@@ -154,7 +154,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
     if (step)
       counted.value = counted.value.map((list, i) => (i === lane ? [...list, step].slice(0, mostCountedSteps) : list))
   }
-  /** Something somebody did: what was planned holds no longer. */
+  /** Somebody did something: the plan no longer holds. */
   const act = (change: (state: PlayerState) => PlayerState) => {
     now.value = time()
     const before = tick(state.value, course, now.value)

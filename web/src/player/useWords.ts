@@ -19,7 +19,7 @@ export interface PlayerWords {
   phrase: (text: string) => string
   names: Names
   say: (say: unknown) => string
-  /** A section's title; one that is only its part's name is said in the language of the page. */
+  /** A section's title; one that is only its part's name is shown in the page's language. */
   section: (section: Publication['sections'][number]) => string
 }
 

@@ -1,10 +1,10 @@
 <script setup lang="ts" generic="Name extends string">
-/** Names of views that stand in one place; each is shown in an element with the id `panel-` and its name. */
+/** Names of views that share one place; each is shown in an element with the id `panel-` and its name. */
 defineProps<{
   names: readonly Name[]
   chosen: Name
   label: string
-  /** What a view is called. */
+  /** The label of a view. */
   text: (name: Name) => string
 }>()
 const emit = defineEmits<{ choose: [name: Name] }>()

@@ -3,7 +3,7 @@ import { CallError } from '@esfuerzo/contract'
 
 const number = shallowRef<string>()
 
-/** The number under which the server's log has what went wrong last; it stands in the error's words. */
+/** The number of the last error in the server's log; the error's message shows it. */
 export const lastFault = readonly(number)
 
 /**

@@ -1,5 +1,5 @@
 const key = 'esfuerzo-reloaded-at'
-/** A page that is still too old after a reload is not loaded again for so long: the servers are being renewed. */
+/** Milliseconds during which a page that is still too old after a reload does not reload again: the servers are being upgraded. */
 const patience = 5 * 60 * 1000
 
 /**
@@ -13,7 +13,7 @@ export function reloadOnce(now = Date.now(), place: Pick<Location, 'reload'> = l
     if (now - Number(sessionStorage.getItem(key) ?? -patience) < patience) return false
     sessionStorage.setItem(key, String(now))
   } catch {
-    // Where nothing can be kept, a page would be loaded for ever.
+    // Without storage a page would reload forever.
     return false
   }
   place.reload()

@@ -1,16 +1,16 @@
-/** When something is sent: by itself, one at a time, and again while the server is away. */
+/** When something is sent: automatically, one at a time, and again while the server is unreachable. */
 export interface Sender {
-  /** Sends after a moment of quiet, or after so many milliseconds. */
+  /** Sends after a pause, or after a number of milliseconds. */
   soon: (ms?: number) => void
-  /** Sends at once; where it is sending already, that is waited for. @returns whether all is there */
+  /** Sends at once; if it is sending already, waits for that. @returns whether everything was sent */
   now: () => Promise<boolean>
   /** The server is away: tries again, later each time, after ten seconds at most. */
   again: () => void
   /** Something arrived: the next new try comes soon again. */
   arrived: () => void
-  /** Forgets what would be sent by itself. */
+  /** Cancels the automatic sending. */
   cancel: () => void
-  /** Sends nothing more by itself. */
+  /** Stops sending automatically. */
   stop: () => void
 }
 

@@ -9,7 +9,7 @@ export interface Messages {
 export interface Sentences {
   /** The language that is spoken. */
   locale: Ref<string>
-  /** Whether a language's words are there. */
+  /** Whether a language's words are loaded. */
   has: (language: string) => boolean
   add: (language: string, messages: Messages) => void
   /**
@@ -44,7 +44,7 @@ function sentenceOf(messages: Messages | undefined, key: string): string | undef
   return typeof here === 'string' ? here : undefined
 }
 
-/** Words that begin with one language; others come in when they are spoken. */
+/** Messages that start with one language; others are added when needed. */
 export function createSentences(first: string, messages: Messages): Sentences {
   const locale = ref(first)
   const known = new Map([[first, messages]])

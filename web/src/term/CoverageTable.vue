@@ -5,11 +5,11 @@ import type { Language } from '@esfuerzo/core'
 import { findingText } from '@esfuerzo/core/checks'
 import { mostNewMoves, mostThings, type Coverage, type CoverageKind, type TermFinding } from '@esfuerzo/core/term'
 
-/** What a term holds, week by week: once, repeated, missing, by a sign and by its number. */
+/** What a term contains, week by week: once, repeated, missing, by a sign and its number. */
 const props = defineProps<{ coverage: Coverage; weeks: number; findings: readonly TermFinding[] }>()
 const emit = defineEmits<{ gap: [kind: CoverageKind, id: string] }>()
 const { t, locale } = useI18n()
-/** What one rule says stands together, with its why once. */
+/** Findings of one check are shown together, with the reason once. */
 const said = computed(() => {
   const byRule = new Map<string, { whats: string[]; why: string }>()
   for (const finding of props.findings) {
@@ -32,7 +32,7 @@ const groups = computed(() =>
     rows: props.coverage.rows.filter((row) => row.kind === kind).map((row) => ({ ...row, name: words[kind](row.id) })),
   })),
 )
-/** Moves a class meets for the first time, and things it fetches, week by week. */
+/** Exercises new to a class, and things it fetches, week by week. */
 const byWeek = computed(() => [
   { id: 'newMoves', counts: props.coverage.weeks.map((w) => w.newMoves.length), many: mostNewMoves },
   { id: 'things', counts: props.coverage.weeks.map((w) => w.things.length), many: mostThings },

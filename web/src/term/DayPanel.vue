@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import type { SessionSummary } from '@esfuerzo/contract'
 import { comingsBefore, homeDays, type Term } from '@esfuerzo/core/term'
 
-/** What is on a day, what can be done with it, and the sessions that could be put there. */
+/** The contents of a day, its actions, and the sessions that could go there. */
 const props = defineProps<{
   term: Term
   date: string
@@ -42,12 +42,12 @@ const found = computed(() => {
   const words = (typed.value ?? '').trim().toLocaleLowerCase(locale.value)
   return props.sessions.filter((s) => s.title.toLocaleLowerCase(locale.value).includes(words))
 })
-/** What stands ready for any day comes first. */
+/** Sessions ready for any day come first. */
 const ordered = computed(() => {
   const isReady = ({ id }: SessionSummary) => props.term.storm.includes(id)
   return [...found.value.filter(isReady), ...found.value.filter((s) => !isReady(s))]
 })
-/** Every time of the session on this day, with what it is then. */
+/** Every occurrence of the session on this day, with its step. */
 const ladder = computed(() => {
   const session = place.value?.session
   if (!session || session === props.term.tests) return []

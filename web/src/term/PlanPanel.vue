@@ -14,13 +14,13 @@ import {
 import type { SessionSummary } from '@esfuerzo/contract'
 import { plan } from '../workers/solver.ts'
 
-/** The plan she can have: from which sessions, which families; what it meets and what it cannot, day by day what it changes. */
+/** A plan for the term: from which sessions and families; what it meets and what it can't, and its changes day by day. */
 const props = defineProps<{
   term: Term
   sessions: readonly SessionSummary[]
   titles: ReadonlyMap<string, string>
   profiles: ReadonlyMap<string, TermSession>
-  /** Days before it have been, and stay. */
+  /** Earlier days are over and stay. */
   today: string
 }>()
 const emit = defineEmits<{ change: [change: (term: Term) => Term]; take: [planned: Term] }>()
@@ -36,7 +36,7 @@ function cancel() {
 }
 onScopeDispose(cancel)
 
-/** Nothing is chosen yet: the list stands open. */
+/** Nothing is chosen yet: the list is open. */
 const chooses = props.term.sessions.length === 0
 const chosen = computed(() => new Set(props.term.sessions))
 function toggle(id: string) {
@@ -132,7 +132,7 @@ const changes = computed(() => {
     to: at(after, date),
   }))
 })
-/** The term has changed since: what was found is of another one. */
+/** The term has changed since: the result is for another one. */
 const stale = computed(() => found.value !== undefined && found.value.before !== props.term)
 function take() {
   if (found.value) emit('take', found.value.after)

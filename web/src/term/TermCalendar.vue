@@ -25,7 +25,7 @@ async function tried(work: () => Promise<void>) {
 }
 const params = computed(() => ({ id: props.id }))
 let asked = 0
-/** Takes what the server says of the link; what it said to an earlier question comes too late. */
+/** Takes the server's answer about the link; answers to earlier questions are ignored. */
 const take = (ask: () => Promise<Link>) =>
   tried(async () => {
     const mine = ++asked
@@ -40,7 +40,7 @@ const end = () =>
     sure.value = false
     return null
   })
-// A term that became a copy is another one, with an address of its own or none.
+// A term that became a copy has its own address, or none.
 watch(
   () => props.id,
   () => {

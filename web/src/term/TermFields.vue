@@ -53,7 +53,7 @@ function addHoliday() {
 }
 const removeHoliday = (i: number) => set({ off: props.term.off.filter((_, n) => n !== i) })
 const short = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('d LLL yyyy')
-/** Sessions on days that are none any more. */
+/** Sessions on days that are no longer home days. */
 const stranded = computed(() => strandedPlaces(props.term).filter((p) => p.session))
 const dropStranded = () =>
   emit('change', (term) => {

@@ -23,7 +23,7 @@ import { useTerm } from './useTerm.ts'
 import { useTermCoverage } from './useTermCoverage.ts'
 import { useTermSessions } from './useTermSessions.ts'
 
-/** A term: its weeks by home days, what it covers, a plan for it, its calendar. */
+/** A term: weeks by home days, coverage, a plan, its calendar. */
 const props = defineProps<{ id: string }>()
 const { t, locale } = useI18n()
 const store = useTerm()
@@ -58,7 +58,7 @@ function firstDay(): string {
   const days = homeDays(term.value).filter((d) => !d.off)
   return (days.find((d) => d.date >= today) ?? days[0])?.date ?? term.value.starts
 }
-// A day that is none any more cannot be chosen.
+// A day that no longer exists can't be chosen.
 watch(
   () => [term.value.starts, term.value.weeks, term.value.days],
   () => {

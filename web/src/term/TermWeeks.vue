@@ -13,7 +13,7 @@ import {
   type WeekFacts,
 } from '@esfuerzo/core/term'
 
-/** Weeks down, home days across. A day is chosen by keys or a press; sessions come by drag, by the panel, or by what was cut. */
+/** Weeks down, home days across. Days are chosen by keys or a press; sessions come by drag, from the panel, or by cut and paste. */
 const props = defineProps<{
   term: Term
   titles: ReadonlyMap<string, string>
@@ -37,7 +37,7 @@ const { t, locale } = useI18n()
 const grid = useTemplateRef('grid')
 
 const columns = computed(() => [...props.term.days].sort((a, b) => order(a.weekday) - order(b.weekday)))
-/** From the weekday the term begins on. */
+/** From the weekday the term starts on. */
 function order(weekday: number): number {
   const first = DateTime.fromISO(props.term.starts).weekday
   return (weekday - first + 7) % 7
@@ -104,13 +104,13 @@ async function go(date: string | undefined) {
   await nextTick()
   grid.value?.querySelector<HTMLElement>(`[data-date="${date}"]`)?.focus()
 }
-/** What was cut, to be put down elsewhere. */
+/** What was cut, to be pasted elsewhere. */
 let cut: string | undefined
 function paste(date: string) {
   if (cut && cut !== date) emit('move', cut, date)
   cut = undefined
 }
-/** What a key does on a day; with Ctrl before those that want it. */
+/** What a key does on a day; Ctrl keys come first. */
 const keys: Record<string, (date: string) => unknown> = {
   ArrowDown: (date) => go(near(date, 1, 0)),
   ArrowUp: (date) => go(near(date, -1, 0)),

@@ -10,7 +10,7 @@ import { client } from '../shared/client.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 import { useSettings } from '../settings/store.ts'
 
-/** A teacher's terms: one begun, one copied from last year, one taken out of the bin. */
+/** A teacher's terms: created, copied from last year, restored from the trash. */
 const { t, locale } = useI18n()
 const router = useRouter()
 const settings = useSettings()
@@ -19,7 +19,7 @@ const problem = ref('')
 const adding = ref(false)
 const title = ref('')
 const starts = ref('')
-/** The term that is begun from; a new one where it is empty. */
+/** The term to copy; a new one if empty. */
 const from = ref('')
 
 async function tried(work: () => Promise<unknown>) {

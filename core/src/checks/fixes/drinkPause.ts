@@ -5,7 +5,7 @@ import { traitsOf } from '../../session/formTraits.ts'
 import { limit } from '../limits.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 
-/** A pause to drink: the rest between laps, where it is long enough, else one between two parts. */
+/** A pause to drink: the rest between laps, if it is long enough, otherwise one between two parts. */
 export const drinkPause: FixMaker = {
   id: 'drink-pause',
   *candidates({ view, words }): Generator<Candidate> {

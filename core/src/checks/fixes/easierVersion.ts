@@ -24,7 +24,7 @@ function below({ view }: Fixing, group: Group, cell: Cell): Version[] {
     .reverse()
 }
 
-/** A station some steps down the ladder of its move, for the groups it is about. */
+/** A station some steps down the ladder of its exercise, for the groups of the finding. */
 function stepDown(fixing: Fixing, session: Session, stationId: string, cells: (id: string) => Cell, by: number) {
   const { view, groups } = fixing
   let name = ''
@@ -59,7 +59,7 @@ function stations({ view, finding }: Fixing) {
     .map(({ station }) => station)
 }
 
-/** A version down the ladder of the same move. */
+/** An easier version of the same exercise. */
 export const easierVersion: FixMaker = {
   id: 'easier-version',
   *candidates(fixing): Generator<Candidate> {

@@ -2,7 +2,7 @@ import { setStation } from '../../session/edits/stations.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** A line on what is easier: half of it. */
+/** A line about an easier way: half of it. */
 export const easierWords: FixMaker = {
   id: 'easier-words',
   candidates: (fixing) => {

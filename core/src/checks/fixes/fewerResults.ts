@@ -2,7 +2,7 @@ import { setStation } from '../../session/edits/stations.ts'
 import { stationsOf } from '../../session/forms.ts'
 import type { FixMaker } from './fix.ts'
 
-/** The first results are kept, the rest is only done. */
+/** Only the first results are recorded, the rest is just done. */
 export const fewerResults: FixMaker = {
   id: 'fewer-results',
   candidates: ({ view, finding }) => {

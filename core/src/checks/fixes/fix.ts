@@ -38,7 +38,7 @@ export const fixIds = [
 ] as const
 export type FixId = (typeof fixIds)[number]
 
-/** What a finding offers: the kind of edit, its numbers and names, and how much longer each lane gets, in seconds. */
+/** A fix: the kind of edit, its numbers and names, and how much longer each lane gets, in seconds. */
 export interface Fix {
   id: FixId
   facts: Facts
@@ -71,7 +71,7 @@ export interface Fixing {
   words: FixWords
 }
 
-/** One way to do it, not yet looked at. */
+/** One possible edit, not yet tried. */
 export interface Candidate {
   facts: Facts
   session: Session

@@ -7,11 +7,11 @@ import type { Candidate, FixMaker, FixWords, MadeFix } from './fix.ts'
 import { makersFor } from './makersFor.ts'
 import { sessionSeconds } from '../../timing/sessionSeconds.ts'
 
-/** Where a finding is and whom it is about, whatever its numbers. */
+/** The place and groups of a finding, whatever its numbers. */
 const place = ({ rule, where }: Finding): string =>
   [rule, where.section ?? '', where.block ?? '', where.station ?? ''].join('|')
 const rank = ({ level }: Finding): number => levels.indexOf(level)
-/** So many ways of one kind are looked at. */
+/** Number of edits of one kind that are tried. */
 const mostTried = 12
 
 /** Whether a finding is gone for the groups it was about. */
@@ -33,7 +33,7 @@ function addsNothing(finding: Finding, before: readonly Finding[], after: readon
   })
 }
 
-/** The first way of a kind that takes the finding away and adds none as bad. Yields after every look, so that nobody waits for it. */
+/** The first edit of a kind that removes the finding and adds none as bad. Yields after every try, so that nothing is blocked. */
 function* firstThatHolds(
   tries: Iterable<Candidate>,
   holds: (session: Session) => boolean,
@@ -80,6 +80,6 @@ export function* fixSearch(
   }
 }
 
-/** All the edits that take a finding away, at once. See {@link fixSearch}. */
+/** All edits that remove a finding, at once. See {@link fixSearch}. */
 export const fixesOf = (...search: Parameters<typeof fixSearch>): MadeFix[] =>
   [...fixSearch(...search)].filter((fix) => fix !== undefined)

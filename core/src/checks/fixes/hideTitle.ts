@@ -1,7 +1,7 @@
 import { setSection } from '../../session/edits/sections.ts'
 import type { FixMaker } from './fix.ts'
 
-/** The hidden part gets a title that tells nothing. */
+/** The hidden part gets a title that reveals nothing. */
 export const hideTitle: FixMaker = {
   id: 'hide-title',
   candidates: ({ view, finding, words }) =>

@@ -6,7 +6,7 @@ import { blocksOf, resized } from './resized.ts'
 /** Which parts may give: main parts first, a game last of all. */
 const giving: readonly Role[] = ['main', 'challenge', 'skill', 'warmUp', 'test', 'coolDown', 'brief', 'game']
 
-/** One lap, round, set or minute less in one block; where that is not enough, two, then three. */
+/** One lap, round, set or minute less in one block; if that is not enough, two, then three. */
 export const lapLess: FixMaker = {
   id: 'lap-less',
   *candidates({ view, finding, groups }): Generator<Candidate> {

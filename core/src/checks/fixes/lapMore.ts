@@ -2,7 +2,7 @@ import { traitsOf } from '../../session/formTraits.ts'
 import type { FixMaker } from './fix.ts'
 import { blocksOf, resized } from './resized.ts'
 
-/** The game runs a minute longer, or there is one more go. */
+/** The game lasts a minute longer, or there is one more turn. */
 export const lapMore: FixMaker = {
   id: 'lap-more',
   candidates: ({ view }) =>

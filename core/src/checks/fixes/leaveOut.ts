@@ -3,7 +3,7 @@ import { stationsOf } from '../../session/forms.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** The row is left out, where it is not the only one and has no name in the story. */
+/** Removes the row, unless it is the only one or has a name in the story. */
 export const leaveOut: FixMaker = {
   id: 'leave-out',
   candidates: (fixing) => {

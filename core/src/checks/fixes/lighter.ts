@@ -3,7 +3,7 @@ import { limit } from '../limits.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** The weight that age begins with. */
+/** The weight that this age starts with. */
 export const lighter: FixMaker = {
   id: 'lighter',
   candidates: (fixing) => {

@@ -9,7 +9,7 @@ import { stationOf, type StationPlace } from './stationOf.ts'
 
 const offered = 4
 
-/** The session with another move like it at a row, for the groups it is about. The youngest get no move they have not met. */
+/** The session with a similar exercise at a row, for the groups of the finding. The youngest get none they have not met. */
 export function* swapped(
   fixing: Fixing,
   { block, station }: StationPlace,
@@ -36,7 +36,7 @@ export function* swapped(
   }
 }
 
-/** Another move like it, that this home has everything for. */
+/** A similar exercise that this home has everything for. */
 export const likeMove: FixMaker = {
   id: 'like-move',
   *candidates(fixing): Generator<Candidate> {

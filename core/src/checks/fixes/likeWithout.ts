@@ -6,7 +6,7 @@ import { swapped } from './likeMove.ts'
 /** Whether nothing has to be fetched for it. */
 const needsNothing = (move: Move, version: Version): boolean => (version.kit ?? move.kit).every((k) => k.optional)
 
-/** For a row that alone needs a thing: another move like it that needs none. */
+/** For a row that alone needs a thing: a similar exercise that needs none. */
 export const likeWithout: FixMaker = {
   id: 'like-without',
   *candidates(fixing): Generator<Candidate> {

@@ -32,7 +32,7 @@ import { withoutWords } from './withoutWords.ts'
 import type { RuleId } from '../rule.ts'
 import type { FixMaker } from './fix.ts'
 
-/** What each rule offers, the likeliest first. A rule that is left out has nothing to click: words, not an edit, answer it. */
+/** The fixes of each check, the likeliest first. A check without any has nothing to click: words answer it, not an edit. */
 export const makersFor: Partial<Record<RuleId, readonly FixMaker[]>> = {
   'no-warm-up': [moreMoving],
   'short-warm-up': [moreMoving],

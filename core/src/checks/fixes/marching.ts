@@ -5,10 +5,10 @@ import type { Cell } from '../../session/station.ts'
 import { mapGroups, type PerGroup } from '../../terms/perGroup.ts'
 import type { CheckView } from '../view.ts'
 
-/** Walking and marching on the spot: what nobody has to learn, with nothing and anywhere. */
+/** Walking and marching on the spot: nothing to learn, no equipment, anywhere. */
 const gentle = 'march'
 
-/** What every group does when it walks or marches on the spot for so long. */
+/** What every group does when it walks or marches on the spot for a time. */
 export function marching(
   { library, session }: CheckView,
   seconds: number,

@@ -1,6 +1,6 @@
 import type { CheckView } from '../view.ts'
 
-/** Moves the youngest have met: those they do in this session, and those they were sent. Undefined where nobody is so young. */
+/** Exercises the youngest have met: in this session, or in earlier ones. Undefined without such a group. */
 export function metByYoungest(
   { lanes, cells, context }: CheckView,
   groups?: readonly string[],

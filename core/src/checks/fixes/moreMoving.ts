@@ -8,7 +8,7 @@ import { withPart } from './newRow.ts'
 
 const tens = (seconds: number): number => Math.max(10, Math.ceil(seconds / 10) * 10)
 
-/** More easy moving before: a row of the warm-up goes on longer, or they march on the spot. */
+/** More easy moving before: a row of the warm-up gets longer, or they march on the spot. */
 export const moreMoving: FixMaker = {
   id: 'more-moving',
   *candidates({ view, finding, words }): Generator<Candidate> {

@@ -11,7 +11,7 @@ import type { PerGroup } from '../../terms/perGroup.ts'
 import type { Fixing } from './fix.ts'
 import { metByYoungest } from './met.ts'
 
-/** Whether everybody can do a move here, and the youngest have met it. */
+/** Whether everybody can do an exercise here, and the youngest have met it. */
 export function canBeAdded({ view }: Fixing, move: Move): boolean {
   const { session, library } = view
   const met = metByYoungest(view)
@@ -31,7 +31,7 @@ export function withPart(
   return addStation(added, added.sections[at]!.blocks[0]!.id, cells)
 }
 
-/** The session with a move as the last row of its cool-down, which it gets where it has none. */
+/** The session with an exercise as the last row of its cool-down, which is added if missing. */
 export function withCoolDownRow({ view, words }: Fixing, move: Move): Session {
   const { session, library } = view
   const cells = putCells(move, session.groups, { form: 'list', home: session.home }, library)

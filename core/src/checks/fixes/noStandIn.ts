@@ -1,7 +1,7 @@
 import { setDetails } from '../../session/edits/details.ts'
 import type { FixMaker } from './fix.ts'
 
-/** Nothing stands in for the thing any more. */
+/** Nothing replaces the equipment any more. */
 export const noStandIn: FixMaker = {
   id: 'no-stand-in',
   *candidates({ view, finding }) {

@@ -3,7 +3,7 @@ import { stationsOf } from '../../session/forms.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** Two rows of the block change places. What is pinned or has a name in the story stays. */
+/** Two rows of the block swap places. Pinned rows and rows with a name in the story stay. */
 export const otherOrder: FixMaker = {
   id: 'other-order',
   *candidates(fixing): Generator<Candidate> {

@@ -2,7 +2,7 @@ import { setStation } from '../../session/edits/stations.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** A line that what was thrown is picked up first. */
+/** A line saying that thrown things are picked up first. */
 export const pickUp: FixMaker = {
   id: 'pick-up',
   candidates: (fixing) => {

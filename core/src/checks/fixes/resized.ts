@@ -20,7 +20,7 @@ export const blocksOf = ({ session }: CheckView, roles: readonly Role[]): Block[
  */
 function lapsFacts({ groups }: Session, before: Block, after: Block): Facts {
   const { laps, lapWord: word } = traitsOf(before)
-  // A ladder is told by its top, not by how many rungs it has.
+  // A ladder's size is its top, not its number of rungs.
   if (!laps || word === 'top') return {}
   const moved = groups.flatMap(({ id, letter }) => {
     const [from, to] = [laps(before, id), laps(after, id)]

@@ -3,7 +3,7 @@ import { stationsOf } from '../../session/forms.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** The stretch comes after what moves. */
+/** The stretch comes after the moving rows. */
 export const stretchLater: FixMaker = {
   id: 'stretch-later',
   candidates: (fixing) => {

@@ -2,11 +2,11 @@ import { setBlock } from '../../session/edits/blocks.ts'
 import { addSection } from '../../session/edits/sections.ts'
 import type { FixMaker } from './fix.ts'
 
-/** Seconds to say what a move is, and the most of it at a go (common practice, no source). */
+/** Seconds to explain an exercise, and the maximum at once (common practice, no source). */
 const aMove = 8
 const atMost = 45
 
-/** A talk that shows the new moves first. */
+/** A talk that shows the new exercises first. */
 export const talkFirst: FixMaker = {
   id: 'talk-first',
   candidates: ({ view, finding, words }) => {

@@ -6,7 +6,7 @@ import type { Dose } from '../../terms/dose.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** So many reps or seconds as the limit says, in the row or in the clock of its block. */
+/** As many reps or seconds as the limit allows, in the row or in its block's clock. */
 export const toTheLimit: FixMaker = {
   id: 'to-the-limit',
   *candidates(fixing): Generator<Candidate> {

@@ -9,11 +9,11 @@ import { hardSteps } from '../hardWork.ts'
 import { limit } from '../limits.ts'
 import type { Candidate, FixMaker, Fixing } from './fix.ts'
 
-/** So long, or so often, is easy what comes hard later (ours). */
+/** How long, or how often, the warm-up does easily what comes hard later (ours). */
 const easySeconds = 30
 const easyReps = 8
 
-/** The hard moves of the session that work a muscle, the one that works it longest first. */
+/** The hard exercises of the session that work a muscle, the longest first. */
 function hardMoves({ view, finding }: Fixing): Move[] {
   const seconds = new Map<Move, number>()
   for (const lane of view.lanes)
@@ -25,7 +25,7 @@ function hardMoves({ view, finding }: Fixing): Move[] {
   return [...seconds].sort((a, b) => b[1] - a[1]).map(([move]) => move)
 }
 
-/** What every group does of a move when it is done easily; undefined where some group has no easy way of it. */
+/** The easy form of an exercise for every group; undefined if a group has none. */
 function easily({ view }: Fixing, move: Move) {
   const { session, library } = view
   const easy = session.groups.map((group) =>
@@ -42,7 +42,7 @@ function easily({ view }: Fixing, move: Move) {
   }))
 }
 
-/** The hard move itself, easily, in the warm-up. */
+/** The hard exercise itself, done easily, in the warm-up. */
 export const warmIt: FixMaker = {
   id: 'warm-it',
   *candidates(fixing): Generator<Candidate> {

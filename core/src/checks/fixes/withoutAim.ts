@@ -1,7 +1,7 @@
 import { setDetails } from '../../session/edits/details.ts'
 import type { FixMaker } from './fix.ts'
 
-/** The aim is taken off: the session is about what it holds. */
+/** Removes the aim: the session is about what it holds. */
 export const withoutAim: FixMaker = {
   id: 'without-aim',
   candidates: ({ view, finding }) => {

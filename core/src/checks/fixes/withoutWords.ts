@@ -13,7 +13,7 @@ import type { Candidate, FixMaker } from './fix.ts'
 
 const hasPattern = (rule: Rule): rule is WordRule => 'pattern' in rule
 
-/** The session with other words where some were said; undefined where nothing else may stand there. */
+/** The session with other words in some place; undefined if nothing else may be there. */
 function rewritten(session: Session, { where, field, at }: Said, text: string): Session | undefined {
   const { section, block, station } = where
   const words = text || undefined
@@ -25,7 +25,7 @@ function rewritten(session: Session, { where, field, at }: Said, text: string): 
   return field === 'title' && text ? setDetails(session, { title: text }) : undefined
 }
 
-/** The sentence is taken out. */
+/** Removes the sentence. */
 export const withoutWords: FixMaker = {
   id: 'without-words',
   *candidates({ view, finding }): Generator<Candidate> {

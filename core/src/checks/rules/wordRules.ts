@@ -2,7 +2,7 @@ import { wordRule, type WordRule } from '../wordRule.ts'
 
 /** Every rule that only looks for words, in English and in Spanish: its id, level, family, the words, and where alone they matter. */
 export const wordRules: readonly WordRule[] = [
-  // A throw as high as it goes, indoors.
+  // A throw as high as possible, indoors.
   wordRule(
     'height',
     'look',
@@ -96,7 +96,7 @@ export const wordRules: readonly WordRule[] = [
     'care',
     /\b(?:sit-?ups?|crunch(?:es)?|curl-?ups?|abdominales)\b.{0,60}\b(?:hold(?:s|ing)?|held|anchor(?:ed)?|hook(?:ed)?|under the (?:sofa|couch|bed)|sujet(?:a|os))\b|\bhold(?:s|ing)? (?:the|your|their) (?:feet|ankles)\b.{0,40}\bsit-?ups?\b/i,
   ),
-  // Eyes closed in what moves or stands; at rest they may.
+  // Closed eyes while moving or standing; at rest they are fine.
   wordRule(
     'eyes-closed',
     'look',
@@ -152,7 +152,7 @@ export const wordRules: readonly WordRule[] = [
     'care',
     /\b(?:losers?|who(?:ever)? (?:loses|misses|drops|is last|is caught)|if you (?:lose|miss|drop)|the last one|for (?:every|each) (?:miss|drop)|quien (?:pierde|falla))\b.{0,40}\b(?:do|does|must|has to|have to|run|runs|jumps?|push-?ups?|burpees?|squats?|laps?|hace|debe)\b|\b(?:you are|you[’']re|they are|is|are) out(?:$|[.,!;])|\bqueda eliminad[oa]\b/i,
   ),
-  // Talk of bodies, weight and calories: none of it belongs to children.
+  // Talk about bodies, weight and calories has no place with children.
   wordRule(
     'body-talk',
     'look',
@@ -166,7 +166,7 @@ export const wordRules: readonly WordRule[] = [
     'words',
     /\b(?:suicides?|punish(?:ment|ed|es)?|as a penalty|penalty (?:laps?|reps?|burpees?|push-?ups?)|torture|boot ?camp hell|hell week|castigo|castigad[oa]s?|penitencia)\b/i,
   ),
-  // A film or a picture of a child is asked for.
+  // Asks for a video or picture of a child.
   wordRule(
     'filmed',
     'look',

@@ -3,5 +3,5 @@ import type { AmrapBlock } from './schema.ts'
 
 const levers = [capLever<'amrap'>()]
 
-/** How long it goes on. */
+/** How long it lasts. */
 export const amrapLevers: LeversFor<AmrapBlock> = () => levers

@@ -7,7 +7,7 @@ import { openDose } from '../../timing/openDose.ts'
 import { defaultPace } from '../../timing/pace.ts'
 import { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** How much longer what is counted of a round takes than of the first: after the second 4 % longer than the one before (ours). */
+/** How much longer counted work of a round takes than in the first: from the third round on 4 % longer than the round before (ours). */
 const fade = (round: number): Fraction[] => Array<Fraction>(Math.max(0, round - 2)).fill(longer)
 const longer = fraction(1 + defaultOf('amrapFade'))
 

@@ -2,7 +2,7 @@ import type { CallsBlock } from './schema.ts'
 import { secondsFact } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 
-/** `calls every 5 s, for 2 min`; each row its word, then its move: `top: arms up hold`. */
+/** `calls every 5 s, for 2 min`; each row has its word, then its exercise: `top: arms up hold`. */
 export const callsNotation: FormNotation<CallsBlock> = {
   opens: /^calls?\b/i,
   facts: [

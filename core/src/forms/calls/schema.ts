@@ -9,7 +9,7 @@ export const callsSchema = z.strictObject({
   stations: stationsField,
   /** From one call to the next. */
   every: perGroupSchema(stretchSchema),
-  /** How long it goes on. */
+  /** How long it lasts. */
   seconds: perGroupSchema(stretchSchema),
   seed: seedSchema,
 })

@@ -4,7 +4,7 @@ import { defaultOf } from '../../timing/defaults.ts'
 import { clocked } from '../../timing/span.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** A call every so many seconds, in an order that the seed brings; never the same twice in a row where there is a choice. */
+/** A call at regular seconds, in an order set by the seed; never the same twice in a row if there is a choice. */
 export function timeCalls(block: CallsBlock, steps: StepBuilder): void {
   const total = steps.valueFor(block.seconds)
   const every = Math.min(total, steps.valueFor(block.every))

@@ -1,12 +1,12 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import { deviceFaces, type ChanceBlock } from './schema.ts'
 
-/** Draws, so far apart that one of them fits any minutes; nobody counts more than these: then it goes by the clock. */
+/** Numbers of draws, close enough that one fits any minutes; above them it goes by the clock. */
 const draws = [5, 7, 9, 12, 15, 18, 22, 26].map((n) => ({ kind: 'draws' as const, draws: n }))
 const byTheClock = [5, 6, 7, 8, 9, 10, 11, 12, 13].map((n) => ({ kind: 'seconds' as const, seconds: 60 * n }))
 const stops = [...draws, ...byTheClock]
 
-/** A coin over two columns, four suits, or a die: the same few moves, in numbers that chance brings. */
+/** A coin over two columns, four suits, or a die: the same few exercises, in numbers set by chance. */
 export const chanceDraft: FormDraft<ChanceBlock> = {
   intents: ['play'],
   game: true,
@@ -17,7 +17,7 @@ export const chanceDraft: FormDraft<ChanceBlock> = {
     const each = device === 'coin' ? Math.ceil(moves.length / 2) : 1
     const rows = Array.from({ length: faces.length * each }, (_, i) => ({
       move: moves[i % moves.length]!,
-      // A move that comes again comes in another number.
+      // A repeated exercise comes with another number.
       times: i < moves.length ? 1 : 0.6,
       face: faces[i % faces.length]!,
     }))

@@ -12,10 +12,10 @@ export interface DrawOutcome {
 
 /** Something to do after a draw. */
 export interface ChanceTask {
-  /** The row it belongs to, `face:index`. */
+  /** Its row, `face:index`. */
   row: string
   turn: PlayedTurn
-  /** Reps the draw asks for, where it is not the row's own dose. */
+  /** Reps of the draw, if they are not the row's own amount. */
   amount?: number
 }
 
@@ -25,11 +25,11 @@ export interface ChanceGame {
   draws: number
   /** Rows done at least once. */
   done: readonly string[]
-  /** What was drawn last, with what is still to be done for it; nothing left to do means: draw again. */
+  /** The last draw and what is still to do for it; when nothing is left, draw again. */
   drawn?: { outcome: DrawOutcome; tasks: readonly ChanceTask[] }
   /** How often each face has come up. */
   faces: Readonly<Record<string, number>>
-  /** Cards that lie on the table, as `face value`: they come up no more before the pack is through. */
+  /** Cards on the table, as `face value`: they do not come again before the pack is used up. */
   gone: readonly string[]
   over: boolean
 }
@@ -75,7 +75,7 @@ export function drawn(game: ChanceGame, play: ChancePlay, outcome: DrawOutcome):
   return { ...game, faces, gone, drawn: { outcome, tasks: tasksOf(game, play, outcome) } }
 }
 
-/** A pack that is through is shuffled and dealt anew. */
+/** A used-up pack is shuffled and dealt again. */
 const dealt = (gone: readonly string[], play: ChancePlay, card: string): readonly string[] =>
   new Set(gone).size >= values.length * play.table.length ? [card] : [...gone, card]
 

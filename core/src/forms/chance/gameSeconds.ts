@@ -5,10 +5,10 @@ import { sumOfCards } from '../../distribution/draws.ts'
 import { playGame, type PlayedGame } from './playGame.ts'
 import { seededRandom } from '../../distribution/seededRandom.ts'
 
-/** As exact as a lane needs it: beyond so many steps of reckoning, so many games are played instead (ours). */
+/** Exact enough for a lane: above this number of steps, this many games are simulated instead (ours). */
 const mostWork = 2_000_000
 const games = 5000
-/** What is left of a distribution's tail may be left out. */
+/** Probability that may be left out at a distribution's tail. */
 const tail = 1e-9
 
 /**
@@ -25,7 +25,7 @@ export function gameSeconds(model: ChanceModel): Chances {
   known.set(key, made)
   return made
 }
-/** A lane is timed again at every key press with the same sheet, and a fit tries every number of draws: answers are kept. */
+/** A lane is timed at every key press with the same sheet, and a fit tries every number of draws: results are cached. */
 const known = new Map<string, Chances>()
 const mostKnown = 500
 
@@ -33,7 +33,7 @@ const mostKnown = 500
 const keyOf = (model: ChanceModel): string =>
   JSON.stringify({ ...model, faces: model.faces.map(({ rows }) => rows.map(({ station: _, ...row }) => row)) })
 
-/** @returns undefined where there are too many ways */
+/** @returns undefined if there are too many ways */
 function exactSeconds(model: ChanceModel): Chances | undefined {
   const { stop, device, faces } = model
   if (stop.kind === 'seconds') return certain(stop.seconds)
@@ -73,7 +73,7 @@ function playedSeconds(model: ChanceModel): Chances {
   return ledger[stop.draws]!
 }
 
-/** What so many games of the block's own seed come to in some number. */
+/** Seconds of simulated games with the block's own seed. */
 export function playedChances(model: ChanceModel, secondsOf: (game: PlayedGame) => number): Chances {
   const random = seededRandom(model.seed)
   return chancesOfGames(Array.from({ length: games }, () => secondsOf(playGame(model, random))))
@@ -146,7 +146,7 @@ function fewCards({ stop, faces, changes, draw }: ChanceModel): Chances | undefi
   return chancesOf(ends)
 }
 
-/** Seconds by state: where the rows stand, and how the child is placed. */
+/** Seconds by state: progress of the rows, and the child's position. */
 type States = Map<number, Map<number, number>>
 
 const put = (states: States, state: number, seconds: number, p: number) => {
@@ -161,7 +161,7 @@ function chancesOf(states: States): Chances {
   return chances
 }
 
-/** So many draws of a coin or a die, rows of a face in turn. */
+/** A number of draws of a coin or a die, rows of a face in turn. */
 function drawn({ faces, changes, draw }: ChanceModel, draws: number): Chances | undefined {
   const sizes = faces.map(({ rows }) => Math.max(1, rows.length))
   let states: States = new Map([[0, new Map([[0, 1]])]])
@@ -186,7 +186,7 @@ function drawn({ faces, changes, draw }: ChanceModel, draws: number): Chances | 
   return chancesOf(states)
 }
 
-/** So many tosses of five things: those on the left are reps of the one, the others of the other. */
+/** A number of tosses of five things: those on the left are reps of one exercise, the others of the other. */
 function tossedSeconds({ faces, changes, draw }: ChanceModel, rounds: number): Chances | undefined {
   let states: States = new Map([[0, new Map([[0, 1]])]])
   let work = 0

@@ -4,7 +4,7 @@ import type { ChanceBlock } from './schema.ts'
 
 type Stop = ChanceBlock['stop']
 
-/** How long chance goes on, the same for all groups: a lever over what its stop counts. */
+/** How long chance lasts, the same for all groups: a lever over what its stop counts. */
 const stopLever = (
   kind: 'cap' | 'draws',
   bounds: Bounds,
@@ -33,7 +33,7 @@ const timeLever = stopLever(
   (stop) => (stop.kind === 'seconds' ? stop.seconds : 0),
   (seconds) => ({ kind: 'seconds', seconds }),
 )
-/** By what a chance block stops; a sheet to be cleared is as long as it is. */
+/** What stops a block of chance; a sheet to be cleared has no lever. */
 const byStop: Record<Stop['kind'], readonly Lever[]> = { draws: [drawsLever], seconds: [timeLever], cleared: [] }
 
 /** Draws or minutes. */

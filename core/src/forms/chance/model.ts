@@ -20,9 +20,9 @@ const drawSeconds: Record<ChanceBlock['device'], number> = {
 
 export interface ChanceRow {
   station: Station
-  /** What is counted of it. */
+  /** What is counted. */
   unit: Unit
-  /** Typical seconds by each number that may be drawn with it; one entry where the dose is the row's own. */
+  /** Typical seconds for each number that may be drawn; one entry if the amount is the row's own. */
   tasks: readonly number[]
   /** Whether a clock leads it: the same for every child. */
   clocked: boolean

@@ -16,7 +16,7 @@ import { binomial, certain, mixed, spreadOf, type Chances, type Spread } from '.
 import { callsOf, clearedDraws, firstCleared, sumOfCards, sumOfDraws } from '../../distribution/draws.ts'
 import { gameSeconds, playedAmounts, playedChances } from './gameSeconds.ts'
 
-/** What one line of the sheet comes to: a row; with cards or a toss, all the rows of a suit or side. */
+/** The total of one line of the sheet: a row; with cards or a toss, all rows of a suit or side. */
 export interface LineOutlook {
   face: Face
   /** Ids. */
@@ -66,7 +66,7 @@ export function chanceOutlook(
 function drawsOf(model: ChanceModel, columns: readonly number[]): Chances {
   const { stop, device } = model
   if (stop.kind === 'draws') return certain(stop.draws)
-  // Cards are not put back, and what fits a time depends on what is drawn.
+  // Cards are not put back, and what fits into a time depends on the draws.
   if (stop.kind === 'seconds' || device === 'cards') return playedChances(model, (game) => game.draws)
   return clearedDraws(columns)
 }
@@ -136,7 +136,7 @@ function timedLines(model: ChanceModel, group: Group): LineOutlook[] {
 
 const ids = (rows: readonly ChanceRow[]) => rows.map((row) => row.station.id)
 
-/** How often the r-th of some rows comes up when they are taken in turn. */
+/** How often the r-th of several rows comes up when they are taken in turn. */
 function timesInTurn(calls: Chances, r: number, rows: number): Chances {
   const done = new Float64Array(Math.ceil(calls.length / rows) + 1)
   calls.forEach((p, called) => {

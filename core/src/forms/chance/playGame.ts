@@ -1,7 +1,7 @@
 import { tossed } from './things.ts'
 import type { ChanceModel, ChanceRow } from './model.ts'
 
-/** A game that was played to its end; its draws are all that were begun. */
+/** A game played to its end; its draws are all that were started. */
 export interface PlayedGame {
   seconds: number
   draws: number
@@ -11,9 +11,9 @@ export interface PlayedGame {
 interface Playing {
   /** How much longer this child takes for the next thing it ends itself. */
   slower?: () => number
-  /** Told after each draw and its task how far the game is. */
+  /** Called after each draw and its task with the progress of the game. */
   onDraw?: (game: PlayedGame) => void
-  /** Told of each task that is begun, with the number that was drawn: how many things fell so, which of a suit's cards from 0. */
+  /** Called for each started task with the drawn number: how many things fell that way, or which of a suit's cards from 0. */
   onTask?: (row: ChanceRow, number: number) => void
 }
 

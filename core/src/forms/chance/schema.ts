@@ -3,7 +3,7 @@ import { limits } from '../../base/limits.ts'
 import type { Face } from '../../session/station.ts'
 import { blockFields, seedSchema, stationsField, stretchSchema } from '../../session/blockParts.ts'
 
-/** The faces of each device, in the order in which they stand in the table. */
+/** The faces of each device, in the order of the table. */
 export const deviceFaces = {
   coin: ['heads', 'tails'],
   cards: ['clubs', 'diamonds', 'hearts', 'spades'],
@@ -19,7 +19,7 @@ export const chanceSchema = z.strictObject({
   device: z.enum(['coin', 'cards', 'dice', 'toss']),
   /** The table: each station under the face that calls it. */
   stations: stationsField,
-  /** Until every row is done once, after so many seconds, or after so many draws (rounds, for tossing). */
+  /** Until every row is done once, for a number of seconds, or for a number of draws (rounds, for tossing). */
   stop: z.union([
     z.strictObject({ kind: z.literal('cleared') }),
     z.strictObject({ kind: z.literal('seconds'), seconds: stretchSchema }),
@@ -56,7 +56,7 @@ export function chanceTable(block: ChanceBlock): Map<Face, ChanceBlock['stations
   return table
 }
 
-/** A toss has rounds; where none are said, three. By the clock it goes on as everything does. */
+/** A toss has rounds; three by default. By the clock it continues like any device. */
 export const roundsOfToss = (stop: ChanceBlock['stop']): ChanceBlock['stop'] =>
   stop.kind === 'cleared' ? { kind: 'draws', draws: 3 } : stop
 

@@ -1,4 +1,4 @@
-/** So many things are tossed over the line. */
+/** Number of things tossed over the line. */
 export const tossed = 5
 
 /**

@@ -40,7 +40,7 @@ function draw({ device, draw: seconds }: ChanceModel, { face, station }: RowOf, 
 /** The number a card asks for on the whole. */
 const cardMean = Math.round(cardValues.reduce((sum, n) => sum + n, 0) / cardValues.length)
 
-/** A row done once, with the number a draw would bring where it brings one. */
+/** A row done once, with the drawn number if there is one. */
 function task({ device }: ChanceModel, { station }: RowOf, steps: StepBuilder, lap: number, number = cardMean): void {
   const turn = steps.turn(station)
   const numbered = device === 'cards' || device === 'toss'
@@ -57,7 +57,7 @@ function draws(model: ChanceModel, rows: readonly RowOf[], steps: StepBuilder, c
       task(model, row, steps, n)
       continue
     }
-    // A toss brings two moves: five in all, three of them now on the one side, now on the other.
+    // A toss brings two exercises: five reps in all, about three on one side.
     for (const [side, { face, rows: column }] of model.faces.entries()) {
       const station = column[(n - 1) % column.length]?.station
       if (station) task(model, { face, station }, steps, n, n % 2 === (side === 0 ? 1 : 0) ? 3 : 2)

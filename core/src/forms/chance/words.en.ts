@@ -1,6 +1,6 @@
 import type { FormWords } from '../../words/sentences.ts'
 
-/** What is said of it in English, by code. */
+/** Its English sentences, by code. */
 export const chanceEn = {
   'chance.go': (p) => p.title || (p.text === 'coin' ? 'The coin decides' : 'Chance decides'),
   'chance.draw': (p) =>
@@ -9,6 +9,6 @@ export const chanceEn = {
       : p.text === 'toss'
         ? 'Toss all five over the line'
         : `Draw: ${p.face}`,
-  // In sessions sent before; nothing says it any more.
+  // In sessions sent earlier; no longer produced.
   'chance.again': () => 'Flip again where a column is done',
 } satisfies FormWords<'chance'>

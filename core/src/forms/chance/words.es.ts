@@ -19,7 +19,7 @@ const faces: Record<Face, string> = {
   right: 'derecha',
 }
 
-/** What is said of it in Spanish, by code. */
+/** Its Spanish sentences, by code. */
 export const chanceEs: Record<keyof typeof chanceEn, Sentence> = {
   'chance.go': (p) => p.title || (p.text === 'coin' ? 'Decide la moneda' : 'Decide la suerte'),
   'chance.draw': (p) =>
@@ -28,6 +28,6 @@ export const chanceEs: Record<keyof typeof chanceEn, Sentence> = {
       : p.text === 'toss'
         ? 'Lanza las cinco cosas por encima de la línea'
         : `Saca: ${faces[p.face!]}`,
-  // In sessions sent before; nothing says it any more.
+  // In sessions sent earlier; no longer produced.
   'chance.again': () => 'Lanza otra vez si la columna está hecha',
 }

@@ -3,7 +3,7 @@ import { secondsFact } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 import { stripText } from '../../notation/stripText.ts'
 
-/** `game 3 min`, then what it is in lines: `set up: …`, `players: 2`, `rules: …`, `harder: …`. */
+/** `game 3 min`, then its lines: `set up: …`, `players: 2`, `rules: …`, `harder: …`. */
 export const gameNotation: FormNotation<GameBlock> = {
   opens: /^game\b/i,
   facts: [

@@ -4,14 +4,14 @@ import { cellSchema } from '../../session/station.ts'
 import { lineSchema, paragraphSchema } from '../../base/text.ts'
 import { blockFields, stretchSchema } from '../../session/blockParts.ts'
 
-/** A game told in words, that can grow harder. */
+/** A game described in words, which can get harder. */
 export const gameSchema = z.strictObject({
   ...blockFields,
   form: z.literal('game'),
   setUp: paragraphSchema,
   players: z.int().min(1).max(8),
   rules: paragraphSchema,
-  /** What is done for a miss: a move, never a punishment's name. */
+  /** What a miss costs: an exercise, never called a punishment. */
   onMiss: perGroupSchema(cellSchema).optional(),
   harder: z.array(lineSchema).max(6),
   seconds: perGroupSchema(stretchSchema),

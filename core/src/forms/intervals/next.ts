@@ -45,7 +45,7 @@ export const intervalsNext: StepsFor<IntervalsBlock> = (block, at) => ({
           'rest',
           block,
           at,
-          // Never less than half of what was worked.
+          // Never less than half of the work.
           (laps) =>
             laps.every((lap) => lap.rest - 5 >= Math.max(10, lap.work / 2))
               ? laps.map((lap) => ({ ...lap, rest: lap.rest - 5 }))

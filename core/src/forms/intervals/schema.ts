@@ -20,11 +20,11 @@ export const intervalsSchema = z.strictObject({
   /** The child chooses that many of the stations. */
   pick: perGroupSchema(z.int().min(1).max(limits.stations)).optional(),
   laps: perGroupSchema(z.array(lapSchema).min(1).max(limits.laps)),
-  /** Stands in for a lap's last rest between laps; 0 counts too. */
+  /** Replaces a lap's last rest between laps; 0 counts too. */
   lapRest: perGroupSchema(secondsSchema).optional(),
   /** False leaves out the block's very last rest. */
   lastRest: z.boolean().optional(),
-  /** Whether a move done on each side splits its slot at half (1) or takes two slots (2). */
+  /** Whether an exercise with sides splits its slot in half (1) or takes two slots (2). */
   sideSlots: z.union([z.literal(1), z.literal(2)], { error: rule('oneOrTwo') }).optional(),
 })
 export interface IntervalsBlock extends z.infer<typeof intervalsSchema> {}

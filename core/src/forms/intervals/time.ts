@@ -17,14 +17,14 @@ export function timeIntervals(block: IntervalsBlock, steps: StepBuilder): void {
   const changes = block.stations.some((station) => steps.valueFor(station.cells).fromLap)
   const first = slotsOf(block, steps, 1)
   if (first.length === 0) return
-  // What changes from lap to lap is looked up for each; all else once.
+  // Whatever changes from lap to lap is looked up for each; the rest once.
   const slots = laps.map((_, l) => (changes && l > 0 ? slotsOf(block, steps, l + 1) : first))
 
   laps.forEach((lap, l) => {
     const lastLap = l === laps.length - 1
     const here = slots[l]!.slice(0, pick ?? slots[l]!.length)
     here.forEach((slot, s) => {
-      // The second side of a move is done where the first was.
+      // The second side is done in the same place as the first.
       if (s > 0 && (pick || slot.side !== 'second')) steps.travel(block.travel, true)
       if (pick) choose(steps, lap.work, l + 1, s + 1, pick)
       else work(steps, slot, lap, l + 1)
@@ -63,7 +63,7 @@ const choice = (code: 'intervals.pick' | 'intervals.pickNext', n: number, statio
 
 interface Slot {
   turn: Turn
-  /** The side this slot is for, where a move takes two. */
+  /** The side of this slot, if an exercise takes two. */
   side?: 'first' | 'second'
   /** Both sides in this one slot. */
   split?: boolean

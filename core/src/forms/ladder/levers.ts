@@ -4,7 +4,7 @@ import type { LadderBlock } from './schema.ts'
 /** A session is not filled with higher rungs than this, which few children do well at home. Ours. */
 const highestRung = 20
 
-/** How high a ladder goes, rung by rung; one that begins at its top is left alone. */
+/** How high a ladder goes, rung by rung; one that starts at its top is left alone. */
 const ladderTop = ({ from, by }: LadderBlock) =>
   numberLever<'ladder'>(
     'laps',

@@ -6,7 +6,7 @@ import { blockFields, secondsSchema, stationsField } from '../../session/blockPa
 /** How high a ladder may go. */
 const rungSchema = z.int().min(1).max(120)
 
-/** One of each, two of each … ten; or 10-15-20 of one move with rests. */
+/** One of each, two of each … ten; or 10-15-20 of one exercise with rests. */
 export const ladderSchema = z.strictObject({
   ...blockFields,
   form: z.literal('ladder'),

@@ -2,7 +2,7 @@ import { rungsFor, type LadderBlock } from './schema.ts'
 import { unitTaken } from '../../timing/countedWork.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** Rung by rung: so many of each station, a rest, the next rung. The dose of a station is the rung's number. */
+/** Rung by rung: that many of each station, a rest, the next rung. A station's amount is the rung's number. */
 export function timeLadder(block: LadderBlock, steps: StepBuilder): void {
   const { unit } = block
   const restBetween = steps.valueFor(block.restBetween)

@@ -15,7 +15,7 @@ export const levelsSchema = z.strictObject({
   to: perGroupSchema(levelSchema),
   /** At each level. */
   seconds: perGroupSchema(stretchSchema),
-  /** The last station is a bonus for whoever has done the others. */
+  /** The last station is a bonus for children who finished the others. */
   bonus: z.boolean(),
 })
 export interface LevelsBlock extends z.infer<typeof levelsSchema> {}

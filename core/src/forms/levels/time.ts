@@ -1,7 +1,7 @@
 import type { LevelsBlock } from './schema.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** Each of the group's levels for its seconds by the clock, changing over inside them, then the bonus where there is one. */
+/** Each of the group's levels for its timed seconds, changing over inside them, then the bonus if there is one. */
 export function timeLevels(block: LevelsBlock, steps: StepBuilder): void {
   const seconds = steps.valueFor(block.seconds)
   const bonus = block.bonus ? block.stations.at(-1) : undefined

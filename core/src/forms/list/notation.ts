@@ -9,7 +9,7 @@ const words = new RegExp(
 )
 const plain = /^(?:list|one after the other)$/i
 
-/** `list`, `rest 20 s`: nothing at all where there is no rest and the list comes first. */
+/** `list`, `rest 20 s`: nothing if there is no rest and the list comes first. */
 export const listNotation: FormNotation<ListBlock> = {
   opens: /^(?:list|one after the other|rest)\b/i,
   facts: [

@@ -2,7 +2,7 @@ import type { ListBlock } from './schema.ts'
 import { openDose } from '../../timing/openDose.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** One after the other: each dose with its change-over, a rest between, none after the last. */
+/** One after the other: each amount with its change-over and rests in between, none after the last. */
 export function timeList(block: ListBlock, steps: StepBuilder): void {
   const restAfter = steps.valueFor(block.restAfter)
   const turns = block.stations.map((station) => steps.turn(station))

@@ -4,7 +4,7 @@ import { countFact, fact, forAll, withField } from '../../notation/facts.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 import { readTest, testWords } from '../../notation/commonFacts.ts'
 
-/** What is measured, and when: the name as a whole first, since one ends with "a minute after". */
+/** What is measured, and when: the whole name first, since one ends with "a minute after". */
 function readMeasured(text: string): { test: TestId; moment: MeasureBlock['moment'] } | undefined {
   const words = /^(?:measure|test)\s+(.+)$/i.exec(text)?.[1]
   if (words === undefined) return undefined

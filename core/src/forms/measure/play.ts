@@ -3,7 +3,7 @@ import { capFor, setUpOf } from '../../terms/testValue.ts'
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { MeasureBlock } from './schema.ts'
 
-/** What is measured is tapped in, by the test's own steps. */
+/** Measured values are typed in, in the test's own steps. */
 export const measurePlay: PlayFor<MeasureBlock> = ({ test, trials, moment, setUp }, { group, library, own }) => {
   const measure = library.measures.get(test)!
   const cap = capFor(measure, lowestGrade(group))

@@ -11,7 +11,7 @@ export const measureSchema = z.strictObject({
   test: testSchema,
   trials: perGroupSchema(z.int().min(1).max(5)),
   moment: z.enum(['before', 'after', 'alone']),
-  /** Which of the test's set-ups; its first where nothing is said. */
+  /** Which of the test's set-ups; its first by default. */
   setUp: idSchema.optional(),
 })
 export interface MeasureBlock extends z.infer<typeof measureSchema> {}

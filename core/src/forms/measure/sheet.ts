@@ -5,7 +5,7 @@ import { setUpOf } from '../../terms/testValue.ts'
 
 const ends = { en: 'Stop when:', es: 'Se acaba:' }
 
-/** What is measured, how it is set up and done, and how often. */
+/** What is measured, its set-up and steps, and how often. */
 export const measureSheet: FormSheet<PlayOf<'measure'>> = {
   lines: (play, steps, said, { publication, phrase, language }) => {
     const measure = measureOf(publication, play)

@@ -40,7 +40,7 @@ const closed = (text: string): string =>
 const opened = (text: string): string =>
   /^".*"$/.test(text) && text.length > 1 ? text.slice(1, -1).replace(/\\(["\\])/g, '$1') : text
 
-/** A line's parts between its bars; those in quotes part nothing. */
+/** A line's parts between bars; bars in quotes separate nothing. */
 const betweenBars = (line: string): string[] =>
   [...line.matchAll(/((?:\*|because:\s?)?"(?:\\.|[^"\\])*"|.*?)(?: \| |$)/gi)]
     .map((m) => m[1]!)

@@ -26,5 +26,5 @@ export const quizSchema = z.strictObject({
 })
 export interface QuizBlock extends z.infer<typeof quizSchema> {}
 
-/** A quiz as it begins: without a question. */
+/** A new quiz: without a question. */
 export const newQuiz = (id: string): QuizBlock => ({ id, form: 'quiz', questions: [] })

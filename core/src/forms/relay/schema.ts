@@ -8,7 +8,7 @@ export const relaySchema = z.strictObject({
   form: z.literal('relay'),
   stations: stationsField,
   rounds: perGroupSchema(countSchema),
-  /** From the one's last to the other's first: a clap of hands, a thing handed over. */
+  /** From one child's last rep to the other's first: a clap of hands, a thing handed over. */
   change: perGroupSchema(secondsSchema),
 })
 export interface RelayBlock extends z.infer<typeof relaySchema> {}

@@ -1,7 +1,7 @@
 import type { Sentence } from '../../words/sentences.ts'
 import type { relayEn } from './words.en.ts'
 
-/** What is said of it in Spanish, by code. */
+/** Its Spanish sentences, by code. */
 export const relayEs: Record<keyof typeof relayEn, Sentence> = {
   'relay.change': () => '¡Cambio!',
   'relay.other': (_, name) => `Ahora la otra persona: ${name}`,

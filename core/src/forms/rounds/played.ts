@@ -1,5 +1,5 @@
 import type { PlayOf } from '../../publication/playSchema.ts'
 import type { Played } from '../../run/played.ts'
 
-/** Nobody goes on past the cap. */
+/** Nobody continues past the cap. */
 export const roundsPlayed: Played<PlayOf<'rounds'>> = { cap: (play) => play.seconds }

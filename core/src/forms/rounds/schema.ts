@@ -19,7 +19,7 @@ export const roundsSchema = z.strictObject({
   /** Between rounds, in place of the rest between stations. */
   restBetween: perGroupSchema(secondsSchema),
   restStations: perGroupSchema(secondsSchema),
-  /** Nobody goes on past it; it cuts the step it meets. */
+  /** Nobody continues past it; it cuts the step it meets. */
   cap: perGroupSchema(stretchSchema).optional(),
 })
 export interface RoundsBlock extends z.infer<typeof roundsSchema> {}

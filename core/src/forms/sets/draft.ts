@@ -1,7 +1,7 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import type { SetsBlock } from './schema.ts'
 
-/** Set by set of one move, then the next. */
+/** All sets of one exercise, then the next. */
 export const setsDraft: FormDraft<SetsBlock> = {
   intents: ['learn'],
   laps: true,

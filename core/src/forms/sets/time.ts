@@ -2,7 +2,7 @@ import type { SetsBlock } from './schema.ts'
 import { openDose } from '../../timing/openDose.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** One move at a time: all its sets with a rest between, then the next move. None of the rests trails. */
+/** One exercise at a time: all its sets with rests in between, then the next exercise. No rest at the end. */
 export function timeSets(block: SetsBlock, steps: StepBuilder): void {
   const sets = steps.valueFor(block.sets)
   const restBetween = steps.valueFor(block.restBetween)

@@ -4,7 +4,7 @@ import { ofGroup, valueFor } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { SetsBlock } from './schema.ts'
 
-/** Set by set of one move. */
+/** All sets of one exercise. */
 export const setsTraits: FormTraits<SetsBlock> = {
   ...plainTraits,
   freeOrder: true,

@@ -6,7 +6,7 @@ import { defaultOf } from '../../timing/defaults.ts'
 import { clocked } from '../../timing/span.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** A sum to think about, then as many reps or seconds as it comes to. */
+/** A sum to think about, then its result in reps or seconds. */
 export function timeSums(block: SumsBlock, steps: StepBuilder): void {
   const think = defaultOf(lowestGrade(steps.group) <= 1 ? 'thinkK1' : 'think')
   const sums = sumsFor(block, steps.group, steps.sumsAsked)

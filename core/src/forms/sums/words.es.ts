@@ -1,7 +1,7 @@
 import type { Sentence } from '../../words/sentences.ts'
 import type { sumsEn } from './words.en.ts'
 
-/** What is said of it in Spanish, by code. */
+/** Its Spanish sentences, by code. */
 export const sumsEs: Record<keyof typeof sumsEn, Sentence> = {
   'sums.sum': (p) => {
     // Sessions that were sent out before doubles were numbers have them in English words.

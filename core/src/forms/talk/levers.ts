@@ -6,7 +6,7 @@ const shorter = numberLever<'talk'>(
   costs.talk,
   (b) => b.seconds,
   (b, value) => ({ ...b, seconds: value }),
-  // Only shorter: more talk is nobody's way to fill a session.
+  // Only shorter: more talk is no way to fill a session.
   { step: 15, least: 15, most: 0 },
 )
 

@@ -2,7 +2,7 @@ import { mapGroups } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { TalkBlock } from './schema.ts'
 
-/** Words before what they explain. */
+/** An explanation comes before what it explains. */
 export const talkTraits: FormTraits<TalkBlock> = {
   ...plainTraits,
   explains: true,

@@ -1,7 +1,7 @@
 import type { NextStep, StepsFor } from '../../nextTime/step.ts'
 import type { TargetBlock } from './schema.ts'
 
-/** Every target half a metre further or nearer: where they stand is the same for all groups. */
+/** Every target half a meter farther or closer: their places are the same for all groups. */
 function moved(block: TargetBlock, by: number): NextStep | undefined {
   const targets = block.targets.map((t) => ({ ...t, metres: t.metres + by }))
   if (targets.some((t) => t.metres < 0.5 || t.metres > 6)) return undefined

@@ -1,7 +1,7 @@
 import { limits } from '../../base/limits.ts'
 import type { Answer, Session } from '../schema.ts'
 
-/** The session with a finding left as it is: the latest answer to it counts, the oldest of too many go. */
+/** The session with an ignored finding: its latest answer counts; the oldest of too many are dropped. */
 export function leaveFinding(session: Session, answer: Answer): Session {
   const others = (session.answered ?? []).filter(({ finding }) => finding !== answer.finding)
   return { ...session, answered: [...others, answer].slice(-limits.answers) }

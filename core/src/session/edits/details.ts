@@ -10,7 +10,7 @@ const detailsSchema = sessionSchema.pick({
   home: true,
 })
 
-/** Changes what the session says of itself as a whole: title, minutes, finishing together, aim, home. */
+/** Changes a session's own fields: title, minutes, finishing together, aim, home. */
 export function setDetails(
   session: Session,
   fields: Partial<Pick<Session, 'title' | 'minutes' | 'finishTogether'>> & {

@@ -7,7 +7,7 @@ import { settledPart } from '../../terms/perGroup.ts'
 import { sectionSchema, type Section, type Session } from '../schema.ts'
 import { stationSchema, type Station } from '../station.ts'
 
-/** Where a station stands: indexes of its section, block and itself. */
+/** A station's place: indexes of its section, block and itself. */
 export interface StationPlace {
   section: number
   block: number
@@ -93,7 +93,7 @@ export const without = <T>(list: readonly T[], at: number): T[] => list.filter((
 export const moved = <T>(list: readonly T[], from: number, to: number): T[] =>
   inserted(without(list, from), to, list[from]!)
 
-/** Changes one section; its own fields are checked, its blocks are taken as they are. */
+/** Changes one section; its own fields are checked, its blocks are kept. */
 export function changeSection(session: Session, sectionId: string, change: (section: Section) => Section): Session {
   const at = sectionPlace(session, sectionId)
   const next = change(session.sections[at]!)

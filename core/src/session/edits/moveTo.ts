@@ -38,7 +38,7 @@ export function moveStationsTo(
   const order = [...idsOf(session)].filter((id) => moving.has(id))
   for (const id of stationIds) stationPlace(session, id)
   const target = findBlock(session, blockId)
-  // Dropped before one that moves along: the next that stays put marks the place.
+  // Dropped before an entry that moves along: the next one that stays marks the place.
   const stay = stationsOf(target)
   const at = before === undefined ? stay.length : placeOf(stay, before)
   const anchor = stay.slice(at).find((s) => !moving.has(s.id))?.id
@@ -56,7 +56,7 @@ export function moveStationsTo(
   return withStations(without, blockPlace(without, blockId), [...left.slice(0, to), ...taken, ...left.slice(to)])
 }
 
-/** Moves a block into a section. @param before id of the block it comes before; left out, the end */
+/** Moves a block into a section. @param before id of the block it comes before; by default the end */
 export function moveBlockTo(session: Session, blockId: string, sectionId: string, before?: string): Session {
   if (before === blockId) return session
   sectionPlace(session, sectionId)
@@ -69,7 +69,7 @@ export function moveBlockTo(session: Session, blockId: string, sectionId: string
   )
 }
 
-/** Moves a section. @param before id of the section it comes before; left out, the end */
+/** Moves a section. @param before id of the section it comes before; by default the end */
 export function moveSectionTo(session: Session, sectionId: string, before?: string): Session {
   if (before === sectionId) return session
   const section = session.sections[sectionPlace(session, sectionId)]!

@@ -46,7 +46,7 @@ export function duplicateSection(session: Session, sectionId: string): Session {
   return withinLimits({ ...session, sections: inserted(session.sections, at + 1, copy) })
 }
 
-/** Changes what a section says of itself: title, role, keep, surprise, note. Undefined takes a field away. */
+/** Changes a section's own fields: title, role, keep, surprise, note. Undefined removes a field. */
 export function setSection(
   session: Session,
   sectionId: string,

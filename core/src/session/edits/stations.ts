@@ -100,7 +100,7 @@ export function setCell(session: Session, stationId: string, scope: Scope, chang
   }))
 }
 
-/** Changes what a station says of itself: story name, focus, record, pinned, optional. Undefined takes a field away. */
+/** Changes a station's own fields: story name, focus, record, pinned, optional. Undefined removes a field. */
 export function setStation(
   session: Session,
   stationId: string,

@@ -1,6 +1,6 @@
 import type { TermRule } from '../termRule.ts'
 
-/** Days without PE after which a class begins with something it knows. Trade's. */
+/** Days without PE after which a class starts with something familiar. Trade's. */
 const off = 14
 
 /** What comes first after two weeks off is new to the class. */

@@ -1,7 +1,7 @@
 import { categories as all } from '../../terms/move.ts'
 import type { TermRule } from '../termRule.ts'
 
-/** So many days can be asked to hold every kind of movement. Ours. */
+/** From this many days, every kind of movement is expected. Ours. */
 const from = 8
 
 /** A kind of movement that the term does not have. */

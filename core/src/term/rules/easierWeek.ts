@@ -1,10 +1,10 @@
 import { isEasierWeek } from '../days.ts'
 import type { TermRule } from '../termRule.ts'
 
-/** An easier week has so much of the minutes of the three before it at most. Trade's. */
+/** The largest share of the previous three weeks' minutes in an easier week. Trade's. */
 const share = 0.75
 
-/** A fourth week that asks as much as the three before it. */
+/** A fourth week as hard as the three before it. */
 export const easierWeek: TermRule = {
   id: 'easier-week',
   level: 'note',

@@ -1,9 +1,9 @@
 import type { TermRule } from '../termRule.ts'
 
-/** A class meets so many new moves a week. Trade's. */
+/** New exercises a week that a class can learn. Trade's. */
 export const mostNewMoves = 3
 
-/** More new moves in a week than a class learns. The first week with sessions is no question: everything begins there. */
+/** More new exercises in a week than a class learns. The first week with sessions is exempt: everything starts there. */
 export const newMovesAWeek: TermRule = {
   id: 'new-moves-a-week',
   level: 'note',

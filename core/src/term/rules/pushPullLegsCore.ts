@@ -1,6 +1,6 @@
 import type { TermRule } from '../termRule.ts'
 
-/** So many strength sessions can be asked to work all of a body. Ours. */
+/** From this many strength sessions, all parts of the body are expected. Ours. */
 const from = 3
 
 /** A part of the body that no strength session of the term works. */

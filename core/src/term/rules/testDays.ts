@@ -12,7 +12,7 @@ export const testDays: TermRule = {
     if (term.tests === undefined) return []
     const after = new Set(weeksAfterHolidays(term))
     const own = days.filter((d) => d.session.id === term.tests)
-    // The first of three is a try-out and compared with nothing.
+    // The first of three is a practice test and is not compared.
     const [first, second] = own.length > 2 ? own.slice(1) : own
     const tired = own.filter((day) =>
       days.some((d) => day.number - d.number === 1 && d.session.id !== term.tests && d.session.vigorous >= hardFrom),

@@ -1,6 +1,6 @@
 import type { TermRule } from '../termRule.ts'
 
-/** A family fetches so many things a week. Trade's. */
+/** Things a week that a family fetches. Trade's. */
 export const mostThings = 3
 
 /** More things in a week than a family has at hand. */

@@ -1,9 +1,9 @@
 import type { TermRule } from '../termRule.ts'
 
-/** More weeks with sessions than these without a region are said. Ours, after the three weeks of a family. */
+/** Weeks with sessions but without a region before it is reported. Ours, after the three weeks of a family. */
 const weeks = 3
 
-/** A region nothing is for over weeks. */
+/** A region that nothing trains for weeks. */
 export const upperLowerCore: TermRule = {
   id: 'upper-lower-core',
   level: 'note',

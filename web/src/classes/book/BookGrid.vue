@@ -12,18 +12,18 @@ import { columnName, columnNth, columnUnit, saysPer30 } from './columnText.ts'
 import { area, at, lead, placeBlock, places, type CellPlace, type Selection } from './selection.ts'
 import type { Book } from './useBook.ts'
 
-/** A session's results: pupils down by alias, what was asked across; by keyboard as in any spreadsheet. */
+/** A session's results: pupils by alias down, what was asked across; with the keys of a spreadsheet. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()
 const { t } = useI18n()
 const columns = computed(() => props.book.columns.value)
 const size = computed(() => ({ rows: props.pupils.length, columns: columns.value.length }))
 const selection = shallowRef<Selection>(at(0, 0))
-/** The text being typed into the active cell; undefined while none is. */
+/** The text being typed into the active cell; undefined if none. */
 const editing = ref<string>()
 const emit = defineEmits<{ active: [place: CellPlace] }>()
 watch(selection, ({ active }) => emit('active', active), { immediate: true })
 
-// Boxes of one row of the form stand under one head.
+// Boxes of one form row share a heading.
 const helper = createColumnHelper<Pupil>()
 const heads = computed(() => {
   const groups: { id: string; columns: BookColumn[] }[] = []
@@ -61,10 +61,10 @@ const table = useVueTable({
 })
 const groupHeads = computed(() => table.getHeaderGroups()[0]?.headers ?? [])
 const boxHeads = computed(() => table.getHeaderGroups()[1]?.headers ?? [])
-/** What is counted and for how long, and that the small number is in thirty seconds. */
+/** What is counted and for how long, and that the small number is for thirty seconds. */
 const unitText = (column: BookColumn) =>
   [columnUnit(column, t), ...(saysPer30(column) ? [t('book.per30')] : [])].join(' ')
-/** Whether several boxes under one head are counted alike: then it is said there, once. */
+/** Whether several boxes under one heading are counted alike: then the heading says it once. */
 const sharesUnit = ({ key }: BookColumn) => {
   const own = heads.value.find((h) => h.columns.some((c) => c.key === key))!.columns
   return own.length > 1 && own.every((c) => unitText(c) === unitText(own[0]!))
@@ -137,7 +137,7 @@ function fillDown() {
   props.book.put(texts)
 }
 
-/** Keys with Control: what is done to the selection. */
+/** Keys with Control: actions on the selection. */
 const commands: Record<string, (shift: boolean) => void> = {
   z: (shift) => (shift ? props.book.redo() : props.book.undo()),
   y: () => props.book.redo(),
@@ -221,7 +221,7 @@ function onPointer(event: PointerEvent) {
   event.preventDefault()
   void focusActive()
 }
-/** What was being typed when one leaves the grid stays. */
+/** What was being typed when the grid loses the focus stays. */
 function onLeave({ currentTarget, relatedTarget }: FocusEvent) {
   if (!(relatedTarget instanceof Node && (currentTarget as Node).contains(relatedTarget))) commit()
 }
@@ -229,7 +229,7 @@ function onDouble(event: Event) {
   const place = placeOf(event)
   if (place) begin(textAt(place))
 }
-/** Where somebody comes in by Tab. */
+/** The cell for users who arrive by Tab. */
 const isActive = (row: number) => selection.value.active.row === row
 const selected = computed(() => area(selection.value))
 const rowSelection = (row: number) =>

@@ -16,20 +16,20 @@ import type { CellPlace } from './selection.ts'
 import type { TypedCell } from './typedCell.ts'
 import { useBook } from './useBook.ts'
 
-/** What a class did of one session: the grid, what it asks, what came without a code. */
+/** A class's results of one session: the grid, values to check, results without a code. */
 const props = defineProps<{ of: SchoolClass; pupils: readonly Pupil[]; publication: string; title: string }>()
 const { t, locale } = useI18n()
 const book = useBook(props.of.id, props.publication, () => `${props.of.name} · ${props.title}`)
 void book.load()
 onBeforeUnmount(book.stop)
-// What another tab or a home has written meanwhile is there when one comes back.
+// What another tab or a home wrote meanwhile is loaded on return.
 useEventListener(window, 'focus', () => void book.load())
 const grid = useTemplateRef('grid')
 const onGo = ({ pupil, column }: TypedCell) => grid.value?.goTo(pupil, column)
 
 const active = shallowRef<CellPlace>({ row: 0, column: 0 })
 const when = (iso: string) => DateTime.fromISO(iso).setLocale(locale.value).toFormat('d LLL yyyy, HH:mm')
-/** The active cell in a line: what it is, how it compares, who wrote it and when, the child's own values before. */
+/** The active cell in one line: what it is, how it compares, who wrote it and when, the child's earlier values. */
 const about = computed(() => {
   const pupil = props.pupils[active.value.row]
   const column = book.columns.value[active.value.column]

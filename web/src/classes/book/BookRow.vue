@@ -8,12 +8,12 @@ import { columnLine } from './columnText.ts'
 import type { TypedCell } from './typedCell.ts'
 import type { Book } from './useBook.ts'
 
-/** A pupil's row: what it did, as counted and in thirty seconds, with a small line of its own before. */
+/** A pupil's row: results as counted and for thirty seconds, with a small line of its own earlier ones. */
 const props = defineProps<{
   book: Book
   pupil: Pupil
   row: number
-  /** The active column; none where it is another row's. */
+  /** The active column; none if it is in another row. */
   active: number
   /** The first and the last column that are selected. */
   selected: readonly [first: number, last: number] | undefined
@@ -31,7 +31,7 @@ interface Shown {
   typed: TypedCell | undefined
   says: string
 }
-/** What is heard of a cell: what it holds, where from, and what is asked. */
+/** What a screen reader hears of a cell: its value, source and question. */
 function saysOf({ column, text, source, typed }: Omit<Shown, 'says'>): string {
   return [
     columnLine(column, t),

@@ -9,7 +9,7 @@ import ImportResults from './ImportResults.vue'
 import { csvOf, tableOf } from './tableOut.ts'
 import type { Book } from './useBook.ts'
 
-/** The grid taken along as a table, or filled from one. */
+/** Exports the grid as a table, or fills it from one. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[]; title: string }>()
 const { t } = useI18n()
 const reading = ref(false)

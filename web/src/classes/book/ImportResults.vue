@@ -8,7 +8,7 @@ import { columnLine, columnName, columnNth } from './columnText.ts'
 import { readTable, readText, TableError, type TableProblem, type TableRows } from './readTable.ts'
 import type { Book } from './useBook.ts'
 
-/** Results from a spreadsheet: read, shown how it is understood, and taken in whole or not at all. */
+/** Results from a spreadsheet: read, explained, and imported entirely or not at all. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()
 const emit = defineEmits<{ close: [] }>()
 const { t } = useI18n()
@@ -66,7 +66,7 @@ function setKey(index: number, key: string) {
   match.value = {
     ...match.value,
     columns: match.value.columns.map(({ key: before, ...rest }) => {
-      // Two columns are never one: who had it before has it no more.
+      // Two columns never share a place: the earlier one loses it.
       const mine = rest.index === index ? key || undefined : before === key ? undefined : before
       return { ...rest, ...(mine && { key: mine }) }
     }),
@@ -75,7 +75,7 @@ function setKey(index: number, key: string) {
 const result = computed(() =>
   rows.value && match.value ? readCells(rows.value, match.value, columns.value, props.pupils) : undefined,
 )
-/** So many lines are shown before. */
+/** Number of lines shown first. */
 const shownProblems = 12
 function problemText(problem: LineProblem): string {
   if (problem.code !== 'value') return t(`table.problem.${problem.code}`, { line: problem.line, text: problem.text })

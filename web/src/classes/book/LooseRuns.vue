@@ -5,7 +5,7 @@ import { type LooseRun, type Pupil } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { useTried } from '../useTried.ts'
 
-/** Runs that came without a code, or with a wrong one that was taken away: to whom do they belong? */
+/** Runs without a code, or with a wrong code that was removed: whose are they? */
 defineProps<{ runs: readonly LooseRun[]; pupils: readonly Pupil[] }>()
 const emit = defineEmits<{ moved: [] }>()
 const { t, locale } = useI18n()

@@ -6,11 +6,11 @@ import { columnLine } from './columnText.ts'
 import type { TypedCell } from './typedCell.ts'
 import type { Book } from './useBook.ts'
 
-/** Cells that ask for an answer: what cannot be, what is hardly likely, what another wrote meanwhile. Each is still as it was typed. */
+/** Cells to check: impossible or unlikely values, and those another person wrote meanwhile. Each still shows what was typed. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()
 const emit = defineEmits<{ go: [cell: TypedCell] }>()
 const { t } = useI18n()
-/** So many are asked about at a time. */
+/** Number of questions shown at a time. */
 const most = 4
 const open = computed(() => props.book.open.value)
 const where = (cell: TypedCell) => {

@@ -61,7 +61,7 @@ const ends = computed(() => {
 })
 /** A pupil's tries of a day, in their order. */
 const tries = (pupil: string, key: string) => props.test.values.filter((v) => v.pupil === pupil && v.day === key)
-/** Which measurement of a session it is, where there are several. */
+/** Which measurement of a session it is, if there are several. */
 function nth(i: number): string {
   const same = props.test.days.filter((d) => d.publicationId === props.test.days[i]!.publicationId)
   return same.length > 1 ? t('book.nthTime', { n: same.indexOf(props.test.days[i]!) + 1 }) : ''

@@ -2,7 +2,7 @@ import { per30, type BookColumn } from '@esfuerzo/core/classBook'
 import { measureOfTest } from './testText.ts'
 import type { Words } from '../../shared/words.ts'
 
-/** What a column is of: a station's name, else its kind. */
+/** A column's subject: a station's name, otherwise its kind. */
 export const columnName = ({ kind, what, name }: BookColumn, t: Words): string =>
   kind === 'pulse'
     ? t(`book.${what}`)
@@ -12,7 +12,7 @@ export const columnName = ({ kind, what, name }: BookColumn, t: Words): string =
         ? t('book.weightOf', { name })
         : t(`book.kind.${kind}`)
 
-/** Which box of a row it is; the empty string where there is one. */
+/** Which box of a row it is; the empty string if there is only one. */
 export const columnNth = ({ kind, nth, of: total }: BookColumn, t: Words): string =>
   total > 1 ? t(kind === 'measure' ? 'book.trial' : kind === 'points' ? 'book.round' : 'book.lap', { n: nth }) : ''
 
@@ -25,7 +25,7 @@ export const columnUnit = ({ unit, seconds, test }: BookColumn, t: Words): strin
     : t(`book.unit.${unit}`)
 }
 
-/** Whether a small number beside each value says what it would be in thirty seconds. */
+/** Whether a small number beside each value shows it for thirty seconds. */
 export const saysPer30 = ({ unit, seconds }: BookColumn): boolean =>
   per30(30, { unit, seconds }) !== undefined && seconds !== 30
 

@@ -4,7 +4,7 @@ import { isOwners, mayKeep, ownerNow } from '../../shared/device/owner.ts'
 import { keptAs } from '../../shared/keptAs.ts'
 import type { TypedCell } from './typedCell.ts'
 
-/** A typed value on the device, with the name of the book it belongs to. */
+/** A typed value on the device, with the name of its book. */
 export const keptCellShape = z.looseObject({
   id: z.string(),
   pupil: z.string(),
@@ -17,18 +17,18 @@ export const keptCellShape = z.looseObject({
 
 const store = deviceStore('classBook')
 
-/** What is on screen and not with the server yet, by the cell's key. */
+/** Values on screen that the server doesn't have yet, by the cell's key. */
 export type KeptCells = [key: string, cell: TypedCell][]
 
-/** What this device keeps of one class book: a key for each cell, so that two tabs lose nothing of each other. */
+/** What this device keeps of one class book: one key for each cell, so that two tabs lose nothing of each other. */
 export interface CellKeeper {
-  /** Keeps a cell, or takes it away once it is stored or given up. A device that keeps nothing still saves. */
+  /** Keeps a cell, or deletes it once it is stored or discarded. Without storage the page still saves. */
   keep: (key: string, cell: TypedCell | undefined) => Promise<void>
-  /** What was kept, of this tab or of others: each has an id, so that what is sent twice is stored once. */
+  /** Kept values of this tab and others: each has an id, so that a value sent twice is stored once. */
   all: () => Promise<KeptCells>
 }
 
-/** @param book the class's id and the link's, with a stroke between @param named what it is called, for somebody who signs out */
+/** @param book the class's id and the link's, with a slash between @param named its name, for the sign-out dialog */
 export function cellKeeper(book: string, named: () => string): CellKeeper {
   const prefix = `${book}/`
   return {

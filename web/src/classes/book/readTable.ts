@@ -1,6 +1,6 @@
 import { cellText, decoded, separated, withoutStrayCells } from '@esfuerzo/plans/table'
 
-/** A table as it was written: rows of cells as text. */
+/** A table as written: rows of cells as text. */
 export type TableRows = string[][]
 
 /** Why a file is no table that can be read. */
@@ -29,7 +29,7 @@ const starts = (bytes: Uint8Array, ...head: number[]) => head.every((byte, i) =>
 export async function readTable(data: ArrayBuffer): Promise<TableRows> {
   const bytes = new Uint8Array(data)
   if (bytes.length > tableBounds.bytes) throw new TableError('too-big')
-  // https://www.rfc-editor.org/rfc/rfc4180 has no sign of its own; Office files of before 2007 and encrypted ones begin like this.
+  // https://www.rfc-editor.org/rfc/rfc4180 has no signature; Office files from before 2007 and encrypted ones start like this.
   if (starts(bytes, 0xd0, 0xcf, 0x11, 0xe0)) throw new TableError('old-excel')
   const rows = starts(bytes, 0x50, 0x4b) ? await readExcel(bytes) : readText(decoded(bytes))
   const told = rows.map((row) => row.map((cell) => cell.trim())).filter((row) => row.some(Boolean))
@@ -39,7 +39,7 @@ export async function readTable(data: ArrayBuffer): Promise<TableRows> {
   return told
 }
 
-/** Text with a separator: what has bytes of nothing in it is none. */
+/** Text with a separator: a file with zero bytes is none. */
 export function readText(text: string): TableRows {
   if (text.includes('\u0000')) throw new TableError('not-a-table')
   return separated(text)
@@ -50,7 +50,7 @@ async function readExcel(bytes: Uint8Array): Promise<TableRows> {
   const names: string[] = []
   let unpacked = 0
   try {
-    // Looks at what is in it and unpacks nothing: a bomb is known by what it says it comes to.
+    // Reads the directory and unpacks nothing: a bomb is recognized by its stated size.
     unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
         names.push(name)

@@ -10,10 +10,10 @@ export interface Size {
   columns: number
 }
 
-/** Where one is, what is selected with it, and the column in which a row was begun, to which Enter returns. */
+/** The active cell, the selection, and the column where a row was started, to which Enter returns. */
 export interface Selection {
   active: CellPlace
-  /** The other corner of what is selected. */
+  /** The other corner of the selection. */
   anchor: CellPlace
   begun: number
 }

@@ -5,13 +5,13 @@ import type { Words } from '../../shared/words.ts'
 import { columnLine } from './columnText.ts'
 import type { Book } from './useBook.ts'
 
-/** A grid as a table: one line of heads with their units, then pupils by alias; what is missing is empty. */
+/** A grid as a table: one line of headings with units, then pupils by alias; missing values are empty. */
 export interface Table {
   heads: string[]
   rows: (string | number | null)[][]
 }
 
-/** What is on screen, in the order it is there: by alias. Values that cannot be are left out. */
+/** The values on screen, by alias. Impossible ones are left out. */
 export function tableOf(book: Book, pupils: readonly Pupil[], t: Words): Table {
   const columns = book.columns.value
   return {
@@ -26,6 +26,6 @@ export function tableOf(book: Book, pupils: readonly Pupil[], t: Words): Table {
   }
 }
 
-/** RFC 4180, in UTF-8 with its mark, nothing taken for a formula. */
+/** RFC 4180, in UTF-8 with its mark, without formulas. */
 export const csvOf = ({ heads, rows }: Table): string =>
   `\ufeff${Papa.unparse({ fields: heads.map(tableCell), data: rows.map((row) => row.map(tableCell)) }, { newline: '\r\n' })}\r\n`

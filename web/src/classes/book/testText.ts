@@ -8,13 +8,13 @@ import { library } from '../../repertoire/library.ts'
 export const measureOfTest = (test: string | undefined): Measure | undefined =>
   library.measures.get(test as Measure['id'])
 
-/** How it is set up and when in the lesson, where that need be said. */
+/** Its set-up and moment in the lesson, if that must be shown. */
 export function likeText({ setUp, moment }: TestOverDates, measure: Measure, t: Words): string {
   const name = measure.setUps.length > 1 ? setUpOf(measure, setUp).name : ''
   return [name, moment === 'alone' ? '' : t(`book.how.${moment}`)].filter(Boolean).join(' · ')
 }
 
-/** What a test's days come to for a class. @param pupils in alias order */
+/** The results of a test's days for a class. @param pupils in alias order */
 export const changeOf = (
   test: TestOverDates,
   measure: Measure,
@@ -63,7 +63,7 @@ export function wordText({ word, change }: ChildChange, { better }: Measure, t: 
   return t(`book.change.word.${word}${more ? 'More' : 'Less'}`)
 }
 
-/** The sentences above a test's chart: what changed, of how many, and what that may be. */
+/** The sentences above a test's chart: what changed, for how many, and possible reasons. */
 export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Words): string[] {
   if ('none' in found) return [t(`book.change.${found.none}`, { ...found })]
   const { median, interval, children, ties } = found.class

@@ -1,7 +1,7 @@
 import type { RefusedCell } from '@esfuerzo/contract'
 import type { BookEntry, Unlikely, ValueProblem } from '@esfuerzo/core/classBook'
 
-/** A text on screen that is not what the server has. */
+/** A text on screen that the server doesn't have. */
 export interface TypedCell {
   id: string
   pupil: string
@@ -15,7 +15,7 @@ export interface TypedCell {
    * somebody else wrote there meanwhile
    */
   state: 'waiting' | 'refused' | 'asked' | 'differs'
-  /** Why the server can never store it as it is. */
+  /** Why the server can never store it this way. */
   why?: Exclude<RefusedCell['why'], 'twice' | 'id-taken'>
   problem?: ValueProblem
   unlikely?: Unlikely

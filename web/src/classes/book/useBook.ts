@@ -17,14 +17,14 @@ import { senderOf } from '../../shared/sender.ts'
 import { cellKeeper } from './keptCells.ts'
 import type { TypedCell } from './typedCell.ts'
 
-/** What a cell is to hold. */
+/** The value a cell should hold. */
 export interface CellText {
   pupil: string
   column: string
   text: string
 }
 
-/** How the saving goes. */
+/** The state of saving. */
 export type BookState = 'saved' | 'saving' | 'away' | 'signed-out' | 'refused'
 
 export interface Book {
@@ -34,18 +34,18 @@ export interface Book {
   problem: ShallowRef<CallError['code'] | undefined>
   state: Ref<BookState>
   load: () => Promise<void>
-  /** What the server has in a cell. */
+  /** The server's value of a cell. */
   cellOf: (pupil: string, column: string) => BookCell | undefined
   typedOf: (pupil: string, column: string) => TypedCell | undefined
-  /** A cell's text: as typed, else as stored. */
+  /** A cell's text: as typed, otherwise as stored. */
   textOf: (pupil: string, column: string) => string
-  /** Cells that ask for an answer: refused, hardly likely, or written by somebody else meanwhile. */
+  /** Cells to check: refused, unlikely, or written by somebody else meanwhile. */
   open: ComputedRef<TypedCell[]>
   /** Puts texts into cells as one step that can be undone. */
   put: (texts: readonly CellText[], source?: TypedCell['source']) => void
-  /** An unlikely value is right; or, where somebody else wrote, mine is. */
+  /** Confirms an unlikely value, or mine over somebody else's. */
   confirm: (cell: TypedCell) => void
-  /** What the server has is right. */
+  /** Keeps the server's value. */
   drop: (cell: TypedCell) => void
   /** A value whose pupil is gone was another's. */
   give: (cell: TypedCell, pupil: string) => void
@@ -58,10 +58,10 @@ export interface Book {
 
 const keyOf = (pupil: string, column: string) => `${pupil} ${column}`
 const shown = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value))
-/** Milliseconds of quiet before what was typed goes. */
+/** Milliseconds without typing until values are sent. */
 const quiet = 400
 
-/** What came of cells that were sent. */
+/** The outcome for cells that were sent. */
 interface Taken {
   written: readonly BookEntry[]
   differing: readonly { id: string; now: BookEntry | null }[]
@@ -100,7 +100,7 @@ export function useBook(classId: string, publication: string, named: () => strin
     const made = bookCells(columns.value, entries.get(pupil) ?? [], earlier.get(pupil) ?? []).get(pupil)
     cells.set(pupil, made ?? new Map())
   }
-  /** Puts a cell on screen and on the device, or takes it away from both. */
+  /** Puts a cell on screen and on the device, or removes it from both. */
   function setTyped(key: string, cell: TypedCell | undefined) {
     if (cell) typed.set(key, cell)
     else typed.delete(key)
@@ -121,7 +121,7 @@ export function useBook(classId: string, publication: string, named: () => strin
         remake(pupil)
       }
       for (const [key, cell] of await keeper.all()) {
-        // What is on screen is newer; what has no column any more waits for somebody to decide.
+        // The value on screen is newer; one without a column waits for a decision.
         if (typed.has(key)) continue
         typed.set(key, byKey.value.has(cell.column) ? cell : { ...cell, state: 'refused', why: 'no-column' })
       }
@@ -138,7 +138,7 @@ export function useBook(classId: string, publication: string, named: () => strin
   const textOf = (pupil: string, column: string) =>
     typedOf(pupil, column)?.text ?? shown(cellOf(pupil, column)?.entry.value)
 
-  /** What a typed text comes to. @param sure it was said to be right */
+  /** How a typed text is read. @param sure whether it was confirmed */
   function judged(
     { pupil, column, text }: CellText,
     source: TypedCell['source'],
@@ -216,7 +216,7 @@ export function useBook(classId: string, publication: string, named: () => strin
     return false
   }
 
-  /** What was sent has arrived; what was typed meanwhile stays. */
+  /** Sent values have arrived; values typed meanwhile stay. */
   function taken(
     sent: readonly TypedCell[],
     { written, differing }: Taken,
@@ -243,13 +243,13 @@ export function useBook(classId: string, publication: string, named: () => strin
     }
   }
 
-  /** What is left to be done about a cell that was sent; undefined where it is stored. */
+  /** What is left to do for a cell that was sent; undefined if it is stored. */
   function leftOf(
     cell: TypedCell,
     why: RefusedCell['why'] | undefined,
     others: ReadonlyMap<string, BookEntry | null>,
   ): TypedCell | undefined {
-    // Its id was taken, or its place was sent twice: it goes again by itself.
+    // Its id was taken, or its place was sent twice: it is sent again automatically.
     if (why === 'id-taken' || why === 'twice') return { ...cell, id: uuid() }
     if (why) return { ...cell, state: 'refused', why }
     return others.has(cell.id) ? { ...cell, state: 'differs', now: others.get(cell.id) ?? null } : undefined

@@ -7,11 +7,11 @@ import LaneKey from '../../shared/lanes/LaneKey.vue'
 import { useSession } from '../session/useSession.ts'
 import { levelIcons } from './levelIcons.ts'
 
-/** One thing that was found: how much it weighs, what it is, for whom, why anybody looks there, what would mend it, the way to it. */
+/** One finding: its weight, what it is, for which groups, why it matters, its fixes, and the way to its place. */
 const props = defineProps<{
   finding: Finding
   fixes?: readonly MadeFix[]
-  /** The session has changed since they were looked for: they are not to be taken. */
+  /** The session changed since these fixes were computed: they must not be applied. */
   stale?: boolean
 }>()
 const emit = defineEmits<{ go: []; fix: [fix: MadeFix]; leave: [reason: string]; reopen: [] }>()
@@ -22,14 +22,14 @@ const language = computed(() => locale.value as Language)
 const text = computed(() => findingText(props.finding, language.value))
 const source = computed(() => sourcesOf(props.finding.rule).join('; '))
 const groups = computed(() => session.document.groups.filter((g) => props.finding.groups.includes(g.id)))
-/** Said for single groups where it is not for all. */
+/** Names the groups if it is not about all of them. */
 const some = computed(() => groups.value.length > 0 && groups.value.length < session.document.groups.length)
 const row = computed(() => {
   const { section, block, station } = props.finding.where
   return station ?? block ?? section
 })
 const signed = (seconds: number): string => `${seconds > 0 ? '+' : '−'}${minutesText(Math.abs(seconds))}`
-/** How much longer it gets, or shorter, lane by lane where they differ; nothing where it takes as long. */
+/** How much longer or shorter each lane gets; empty if nothing changes. */
 const byText = ({ seconds }: MadeFix): string => {
   const all = session.document.groups.map(({ id, letter }) => ({ letter, by: seconds[id] ?? 0 }))
   const changed = all.filter(({ by }) => by !== 0)

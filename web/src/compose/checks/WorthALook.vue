@@ -10,7 +10,7 @@ import FindingLine from './FindingLine.vue'
 import { useChecks } from './useChecks.ts'
 import { useFixes } from './useFixes.ts'
 
-/** What a thoughtful colleague would say: what is not to go out so, what is worth a look, a few notes; each with what would mend it. */
+/** The tab *Checks*: findings to fix, advice and tips, each with its fixes. */
 const { t, locale } = useI18n()
 const session = useSession()
 const checks = useChecks()
@@ -29,12 +29,12 @@ const fixes = useFixes(
   })),
 )
 
-/** Before there is a row there is nothing to look at. */
+/** An empty session has nothing to check. */
 const isEmpty = computed(() =>
   session.document.sections.flatMap((s) => s.blocks).every((b) => hasStations(b) && b.stations.length === 0),
 )
 
-/** What is folded away: more notes, what was said before, what she left. */
+/** Collapsed lists: more tips, findings from before the session was sent, ignored ones. */
 const folds = computed(() =>
   [
     { name: 'more', findings: notes.value.slice(shown) },
@@ -58,7 +58,7 @@ function fixesFor(finding: Finding) {
   const { from, made } = fixes.get(findingKey(finding)) ?? { from: session.document, made: [] }
   return { fixes: made, stale: from !== session.document }
 }
-/** What a line shows and does, whichever list it stands in. */
+/** What a line shows and does, in any of the lists. */
 const lineOf = (finding: Finding) => ({
   finding,
   ...fixesFor(finding),

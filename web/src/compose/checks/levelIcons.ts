@@ -8,6 +8,6 @@ export const levelIcons: Record<Level, string> = {
   note: mdiNoteTextOutline,
 }
 
-/** The gravest of what is marked: notes are not. */
+/** The most serious of the marked findings. Tips are not marked. */
 export const gravest = (findings: readonly Finding[]): Level =>
   findings.some((f) => f.level === 'stop') ? 'stop' : 'look'

@@ -9,15 +9,15 @@ import { useSettings } from '../../settings/store.ts'
 import { client } from '../../shared/client.ts'
 import { useSession } from '../session/useSession.ts'
 
-/** So long after the last change the session is looked at, in milliseconds: nothing blinks while somebody types. */
+/** Milliseconds after the last change until the session is checked: nothing flickers while somebody types. */
 const settles = 500
 
-/** What a thoughtful colleague would say to the session on screen. */
+/** The checks of the session on screen. */
 export const useChecks = defineStore('checks', () => {
   const session = useSession()
   const settings = useSettings()
   const repertoire = useRepertoire()
-  /** What the session is looked at with: the school's own levels, the moves its classes were sent. */
+  /** What checks depend on: the school's weights and the exercises its classes were sent. */
   const options = computed((): CheckOptions => ({
     policies: settings.settings?.checks ?? {},
     context: {
@@ -26,7 +26,7 @@ export const useChecks = defineStore('checks', () => {
     },
   }))
   const found = shallowRef<readonly Finding[]>([])
-  /** The session that was looked at: a moment behind the one on screen while somebody types. */
+  /** The session that was checked: a moment behind the one on screen while somebody types. */
   const looked = shallowRef(session.document)
   watchDebounced(
     [() => session.document, options],
@@ -37,7 +37,7 @@ export const useChecks = defineStore('checks', () => {
     { debounce: settles, immediate: true },
   )
 
-  /** What was there already when a session that has been sent out was opened: nobody is scolded for last term. */
+  /** Findings that a sent session already had when it was opened: nobody is blamed for last term. */
   const before = shallowRef<ReadonlySet<string>>(new Set())
   async function takeBefore(opened: Session): Promise<void> {
     const { id } = session
@@ -46,10 +46,10 @@ export const useChecks = defineStore('checks', () => {
       if (document && session.id === id)
         before.value = new Set(checkSession(opened, library, options.value).map((f) => findingKey(f)))
     } catch {
-      // Without an answer all of it is shown.
+      // Without an answer, everything is shown.
     }
   }
-  // Asked when there is something to say of it, and of the session as it was opened.
+  // Loaded once there is something to check, and the session as it was opened.
   let opened: Session | undefined
   watch(
     () => session.loads,
@@ -69,7 +69,7 @@ export const useChecks = defineStore('checks', () => {
   const unanswered = computed(() => found.value.filter((f) => f.answered === undefined))
   const open = computed(() => unanswered.value.filter((f) => !wasThere(f)))
 
-  /** The gravest open finding of each row, of each group: what is marked beside them. Notes are not. */
+  /** The most serious open finding of each row and group, marked beside them. Tips are not marked. */
   const marked = (ids: (f: Finding) => readonly (string | undefined)[]) =>
     computed(() => {
       const map = new Map<string, Finding[]>()
@@ -81,13 +81,13 @@ export const useChecks = defineStore('checks', () => {
   return {
     options,
     looked: computed(() => looked.value),
-    /** Open: neither answered nor there before she came back to a session that was sent out. */
+    /** Open: neither ignored nor there before she returned to a session that was sent. */
     open,
-    /** Left as they are. */
+    /** Ignored findings. */
     answered: computed(() => found.value.filter((f) => f.answered !== undefined)),
-    /** Said of it when it was sent out. */
+    /** Findings from before it was sent. */
     before: computed(() => unanswered.value.filter(wasThere)),
-    /** Those that ask for a look before it goes out. */
+    /** Findings to review before it is sent. */
     toLookAt: computed(() => open.value.filter((f) => f.level !== 'note').length),
     rows: marked(({ where }) => [where.station ?? where.block ?? where.section]),
     lanes: marked(({ groups }) => groups),

@@ -3,7 +3,7 @@ import { findingKey, fixSearch, fixWords, type CheckOptions, type Finding, type 
 import type { Language, Session } from '@esfuerzo/core'
 import { library } from '../../repertoire/library.ts'
 
-/** What is searched in. */
+/** The session to search. */
 export interface FixesFor {
   session: Session
   findings: readonly Finding[]

@@ -6,7 +6,7 @@ import { rowsOf, type Row } from '../order/rows.ts'
 import { useSession } from '../session/useSession.ts'
 import { useSelection, type Selection } from './useSelection.ts'
 
-/** The rows of the running order, and what of them the teacher has in hand: the cursor, what is taken, what is typed into. */
+/** The rows of the running order and their state: cursor, selection, open cell. */
 export const useCursor = defineStore('cursor', () => {
   const { t } = i18n.global
   const session = useSession()
@@ -24,7 +24,7 @@ export const useCursor = defineStore('cursor', () => {
     () => {
       selection.value = editing.value = adding.value = undefined
       folded.value = new Set()
-      // Where nothing is in it yet, the cursor shows where the first move goes.
+      // In an empty block the cursor shows where the first exercise goes.
       const isEmpty = rows.value.every(({ kind }) => kind === 'section' || kind === 'empty')
       const first = rows.value.find((row) => row.kind === 'empty')
       if (isEmpty && first) selection.value = { row: first.id, cell: -1 }
@@ -46,7 +46,7 @@ export const useCursor = defineStore('cursor', () => {
     selection.value = { row: rowId, cell }
   }
 
-  /** Puts the cursor on the first row that was not there before, or on the last, below which the next one goes. */
+  /** Puts the cursor on the first new row, or on the last one, below which the next row goes. */
   function goToNew(before: ReadonlySet<string>, which: 'first' | 'last' = 'first'): void {
     const added = rowsOf(session.document, library, t).filter((r) => !before.has(r.id) && r.kind !== 'empty')
     const row = added.at(which === 'first' ? 0 : -1)
@@ -59,14 +59,14 @@ export const useCursor = defineStore('cursor', () => {
     folded: computed(() => folded.value),
     toggleFold,
     selection: computed(() => selection.value),
-    /** Puts the cursor somewhere, and lets go of everything else that was taken. */
+    /** Moves the cursor and clears the rest of the selection. */
     select: (next: Selection | undefined): void => void (selection.value = next),
     goTo,
     goToNew,
-    /** The cell that is being changed in place, and what was typed to begin with. */
+    /** The cell being edited in place, and what was typed to start. */
     editing: computed(() => editing.value),
     changeInPlace: (cell: (Selection & { typed?: string }) | undefined): void => void (editing.value = cell),
-    /** The row below which a line for new moves is open. */
+    /** The row below which the line for new exercises is open. */
     adding: computed(() => adding.value),
     addBelow: (row: string | undefined): void => void (adding.value = row),
   }

@@ -2,7 +2,7 @@ import { computed, ref, shallowRef, type ComputedRef, type Ref, type WritableCom
 import { type Group, type Scope } from '@esfuerzo/core'
 import type { Row } from '../order/rows.ts'
 
-/** What the cursor of the running order is on: a row, and a cell in it. */
+/** The cursor of the running order: a row and a cell in it. */
 export interface Selection {
   row: string
   /** Index of the cell; −1 is the row's head. */
@@ -10,16 +10,16 @@ export interface Selection {
 }
 
 export interface RowSelection {
-  /** The cursor. Setting it lets go of everything else that was taken. */
+  /** The cursor. Setting it clears the rest of the selection. */
   selection: WritableComputedRef<Selection | undefined>
   /** The row the cursor is on. */
   selectedRow: ComputedRef<Row | undefined>
-  /** The rows that are taken together, in running order; the cursor's alone where nothing more is. */
+  /** The selected rows in running order; only the cursor's row if nothing more is selected. */
   selectedRows: ComputedRef<Row[]>
   isSelected: (rowId: string) => boolean
-  /** Index of the other end of the taken cells of the cursor's row. */
+  /** Index of the other end of the selected cells in the cursor's row. */
   cellsTo: Ref<number | undefined>
-  /** The groups an edit of the taken cells is for. */
+  /** The groups that an edit of the selected cells is for. */
   scope: ComputedRef<Scope>
   /** Takes everything from where the taking began to a row. */
   extendTo: (rowId: string) => void

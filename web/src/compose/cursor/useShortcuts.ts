@@ -115,7 +115,7 @@ export function onRowKey(event: KeyboardEvent, toPanel: () => void): boolean {
   const name = `${event.altKey ? 'Alt+' : ''}${event.shiftKey && arrow ? 'Shift+' : ''}${
     event.key.length === 1 ? event.key.toLowerCase() : event.key
   }`
-  // A digit begins to type a new dose, or new laps and rests, over what stands there.
+  // A digit starts typing a new amount, or new laps and rests, over the old one.
   const digit = /^\d$/.test(event.key) && !event.altKey && selection.cell >= 0
   const action = keys[name] ?? (digit ? () => edit(event.key) : undefined)
   if (!action) return false

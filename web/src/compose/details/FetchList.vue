@@ -6,7 +6,7 @@ import { library } from '../../repertoire/library.ts'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** What the session needs from the house, as families will read it, and what stands in for what is not there. */
+/** The equipment of the session as families read it, and what may replace missing things. */
 const { t } = useI18n()
 const session = useSession()
 const edits = useEdits()
@@ -14,7 +14,7 @@ const things = computed(() => {
   try {
     return fetchList(session.document, library)
   } catch (error) {
-    // A move that is not known any more is named where it stands.
+    // An unknown exercise is named in its place.
     if (error instanceof ProblemError) return []
     throw error
   }

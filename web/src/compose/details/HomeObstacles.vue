@@ -6,7 +6,7 @@ import { library } from '../../repertoire/library.ts'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** What stands in the way of a version in this session's home, and what would do instead. */
+/** What prevents a version in this session's home, and what would work instead. */
 const props = defineProps<{ move: Move; version: Version }>()
 const { t } = useI18n()
 const session = useSession()

@@ -25,13 +25,13 @@ import { useSettings } from '../../settings/store.ts'
 import NumberField from '../../shared/fields/NumberField.vue'
 import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
-/** A weight made of bottles, books and packets: what it weighs, for which grades it is, and the next step up. */
+/** A weight made of bottles, books and packets: its kilograms, suitable grades, and the next step up. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ take: [kg: number] }>()
 const { t, n } = useI18n()
 const settings = useSettings()
 
-// What was last put together is at hand the next time, on this device.
+// The last weight is kept on this device.
 const held = useLocalStorage<Held>('esfuerzo.weights.held', 'bag')
 const unit = useLocalStorage<WeightUnit>('esfuerzo.weights.unit', 'kg')
 const volume = useLocalStorage<VolumeUnit>('esfuerzo.weights.volume', 'l')

@@ -6,7 +6,7 @@ import TextDialog from '../../reading/TextDialog.vue'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from './useEdits.ts'
 
-/** A pasted text with something open, looked at before it goes into the running order. */
+/** Shows a pasted text with open questions before it goes into the running order. */
 const { t } = useI18n()
 const session = useSession()
 const edits = useEdits()

@@ -15,7 +15,7 @@ import { putCells } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
 import type { Row } from '../order/rows.ts'
 
-/** What is being dragged: rows of the running order, a move from the shelf of moves, or a kept piece. */
+/** What is being dragged: rows of the running order, an exercise from the list, or a saved part. */
 export type Dragged =
   | { kind: 'rows'; rows: Exclude<Row, { kind: 'empty' }>[] }
   | { kind: 'move'; move: string }

@@ -11,8 +11,8 @@ export interface Hand {
   /** How long the school holds its stretches. */
   hold: () => Policy['hold'] | undefined
   edit: (change: (now: Session) => Session) => boolean
-  /** Does what may be refused, and says why. */
+  /** Runs an edit that may be refused, and says why it was. */
   attempt: (work: () => void) => boolean
-  /** The block a new move would go into. */
+  /** The block that a new exercise goes into. */
   targetBlock: () => { block: string; after?: string } | undefined
 }

@@ -22,7 +22,7 @@ import { printBlockFor, printCell, readBlockFor, readCell } from '@esfuerzo/core
 import { library } from '../../repertoire/library.ts'
 import type { Row } from '../order/rows.ts'
 
-/** The unit of a number that is typed without one: the cell's own, else what the move is counted in. */
+/** The unit of a number typed without one: the cell's own, or what the exercise is counted in. */
 const unitOf = (cell: Cell): Unit => cell.dose?.unit ?? library.moves.get(cell.move)?.measures[0] ?? 'reps'
 
 const firstGroup = (session: Session, scope: Scope): string => (scope === 'all' ? session.groups[0]!.id : scope[0]!)
@@ -86,7 +86,7 @@ function cellText(
     const read = readCell(line, before, library, unitOf(before))
     if ('unread' in read) throw unread(read.unread, read.nearest)
     let { cell } = read
-    // Another move comes in the version each grade is ready for, unless a version was named.
+    // Another exercise comes in the version each grade is ready for, unless a version was named.
     const move = library.moves.get(cell.move)!
     if (cell.move !== before.move && cell.version === move.standard) {
       const { dose: _d, load: _l, ...words } = cell

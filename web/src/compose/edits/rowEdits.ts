@@ -31,7 +31,7 @@ const editsOf = {
   section: { move: moveSection, duplicate: duplicateSection, remove: removeSection },
 } as const
 
-/** The commands for the rows that are taken together. Rows inside a taken row go with it. */
+/** The commands for selected rows. Rows inside a selected row go with it. */
 export interface RowEdits {
   move: (by: -1 | 1) => Edit
   duplicate: Edit
@@ -57,7 +57,7 @@ export function rowEdits(rows: readonly Row[]): RowEdits | undefined {
   const each = (list: typeof outer, edit: (w: Session, row: (typeof outer)[number]) => Session) => (w: Session) =>
     list.reduce(edit, w)
   return {
-    // From the end that moves first, so that neighbours keep their order.
+    // Starts at the end that moves first, so that neighbors keep their order.
     move: (by) => each(by < 0 ? outer : outer.toReversed(), (w, row) => editsOf[row.kind].move(w, row.id, by)),
     duplicate: each(outer, (w, row) => editsOf[row.kind].duplicate(w, row.id)),
     remove: each(outer, (w, row) => ([...idsOf(w)].includes(row.id) ? editsOf[row.kind].remove(w, row.id) : w)),
@@ -70,7 +70,7 @@ export const cellEdit =
   (w) =>
     rows.reduce((now, row) => (row.kind === 'station' ? setCell(now, row.id, scope, change) : now), w)
 
-/** Puts another move into the cells of some rows, for some groups, each in its own version. */
+/** Puts another exercise into the cells of some rows for some groups, each in its own version. */
 export const moveEdit =
   (rows: readonly StationRow[], scope: Scope, move: Move, hold: Policy['hold'] | undefined): Edit =>
   (w) =>

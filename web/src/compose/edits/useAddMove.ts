@@ -3,7 +3,7 @@ import { putCells } from '@esfuerzo/core/choose'
 import { library } from '../../repertoire/library.ts'
 import type { Hand } from './hand.ts'
 
-/** A move of the repertoire put into the session. */
+/** Adds an exercise of the repertoire to the session. */
 export function useAddMove({
   session,
   cursor,

@@ -43,13 +43,13 @@ export const useEdits = defineStore('edits', () => {
     }
   }
 
-  /** Changes the taken cells. @param scope for whom; left out, for the groups of the taken cells */
+  /** Changes the selected cells. @param scope for which groups; by default those of the selected cells */
   function editCells(change: (cell: Cell) => Cell, merge: string, scope = cursor.scope): boolean {
     const list = cursor.selectedRows
     return edit(cellEdit(list, scope, change), `${merge}:${list.map((r) => r.id).join()}:${String(scope)}`)
   }
 
-  /** Where a row stands now, for whoever cannot see it move. */
+  /** Says where a row is now, for people who can't see it move. */
   function sayPlace(): void {
     const at = cursor.rows.findIndex((r) => r.id === cursor.selectedRow?.id)
     const row = cursor.selectedRow
@@ -65,7 +65,7 @@ export const useEdits = defineStore('edits', () => {
         ? row.section.title || t(`role.${row.section.role}`)
         : (row.block?.title ?? t(`forms.${row.block?.form ?? 'list'}.name`))
 
-  /** Moves the taken rows up (−1) or down (1). */
+  /** Moves the selected rows up (−1) or down (1). */
   function moveRows(by: -1 | 1): void {
     const edits = rowEdits(cursor.selectedRows)
     if (edits && edit(edits.move(by))) sayPlace()
@@ -82,7 +82,7 @@ export const useEdits = defineStore('edits', () => {
     sayPlace()
   }
 
-  /** The block a new move goes into: the selected one's, else the last that takes moves; of a session with no move yet the first. */
+  /** The block that a new exercise goes into: the selected one, or the last that takes exercises; in a session without exercises the first. */
   function targetBlock(): { block: string; after?: string } | undefined {
     const row = cursor.selectedRow
     if (row?.kind === 'station') return { block: row.block.id, after: row.station.id }
@@ -98,7 +98,7 @@ export const useEdits = defineStore('edits', () => {
   const swaps = useSwap(hand)
   const { addMove } = useAddMove({ ...hand, sayPlace })
 
-  /** Takes the taken rows out, keeps the cursor near, and offers to undo. */
+  /** Removes the selected rows, keeps the cursor near, and offers to undo. */
   function removeRows(): void {
     const edits = rowEdits(cursor.selectedRows)
     const at = cursor.rows.findIndex((r) => r.id === cursor.selectedRows[0]?.id)

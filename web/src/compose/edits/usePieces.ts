@@ -19,13 +19,13 @@ import { useReadings } from '../../reading/useReadings.ts'
 import { library } from '../../repertoire/library.ts'
 import type { Hand } from './hand.ts'
 
-/** Pieces of a session taken out of it and put into it: as parts, and as text from anywhere. */
+/** Parts of a session copied and inserted: as documents, and as text from anywhere. */
 export function usePieces({ session, cursor, messages, edit, attempt, targetBlock }: Hand) {
   const { readings, country } = useReadings()
-  /** A pasted text with something open: it is looked at before it goes in. */
+  /** A pasted text with open questions is shown before it goes in. */
   const toLookAt = shallowRef<string>()
 
-  /** The piece that is taken: several stations, else the block or section of the cursor. */
+  /** The selected part: several stations, or the cursor's block or section. */
   function takenPart(): Part | undefined {
     const stations = cursor.selectedRows.flatMap((r) => (r.kind === 'station' ? [r.station] : []))
     const row = cursor.selectedRow
@@ -34,13 +34,13 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return partOf(session.document, piece)
   }
 
-  /** The taken piece as text for the clipboard. */
+  /** The selected part as text for the clipboard. */
   function copied(): string | undefined {
     const part = takenPart()
     return part && JSON.stringify(part)
   }
 
-  /** Puts pieces in after the cursor, one after the other as one step back, and moves the cursor onto the first row of them, or the last. */
+  /** Inserts parts after the cursor as one undo step, and moves the cursor to their first or last row. */
   function insert(parts: readonly Part[], moves: Session['moves'] = [], onto: 'first' | 'last' = 'first'): boolean {
     const row = cursor.selectedRow
     const { sections } = session.document
@@ -49,7 +49,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     if (!section) return false
     const before = new Set(idsOf(session.document))
     const station = row?.kind === 'station' ? row.station.id : undefined
-    // Moves that come along and are used in the end are the session's.
+    // Only carried exercises that are used stay in the session.
     const withMoves = (w: Session): Session => (moves.length ? { ...w, moves: [...(w.moves ?? []), ...moves] } : w)
     if (!edit((w) => pasteParts(withMoves(w), parts, { section, block: row?.block?.id, station }))) return false
     cursor.goToNew(before, onto)
@@ -74,7 +74,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return parts.length > 0 && insert(parts, session.moves, onto)
   }
 
-  /** Inserts a typed line and leaves the cursor on its last row. Unknown names become moves of her own, and a message names them. */
+  /** Inserts a typed line and leaves the cursor on its last row. Unknown names become her own exercises, and a message names them. */
   function insertText(text: string): boolean {
     const read = readHere(text)
     const target = targetBlock()
@@ -87,7 +87,7 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     return taken
   }
 
-  /** Rows that say no number, as their form has them: by the clock a number is a goal, which nobody asked for. */
+  /** Rows without a number, as their form has them: by the clock a number would be a goal that nobody asked for. */
   function withoutGoals(read: ReadText, form: Form): ReadText {
     const { groups, home } = session.document
     const bare = ({ dose, ...cell }: Cell): Cell => {

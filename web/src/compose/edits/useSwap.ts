@@ -7,7 +7,7 @@ import type { Hand } from './hand.ts'
 
 type StationRow = Extract<Row, { kind: 'station' }>
 
-/** Another move in the place of a row's. */
+/** Swaps a row's exercise for another. */
 export function useSwap({ session, cursor, messages, hold, edit }: Hand) {
   /**
    * Puts another move in the place of each taken row's, for the groups of the taken cells: one like it that is not in the session
@@ -33,7 +33,7 @@ export function useSwap({ session, cursor, messages, hold, edit }: Hand) {
     else if (edit(change)) messages.say({ text: 'swapped', params: { names: names.join(', ') }, undo: true })
   }
 
-  /** The moves most like a row's, for the youngest of some groups. */
+  /** The exercises most like a row's, for the youngest of some groups. */
   const likeRow = (row: StationRow, whom: readonly Group[], without: ReadonlySet<string>) =>
     likesOf(row, whom, without)[0]
   function likesOf(row: StationRow, whom: readonly Group[], without?: ReadonlySet<string>): LikeMove[] {

@@ -43,7 +43,7 @@ const scale = computed(() =>
 const marks = computed(() =>
   scaleMarks(scale.value).map((minute) => ({ minute, left: `${(minute * 6000) / scale.value}%` })),
 )
-/** What the pointer is on, in which lane, and where to write it. */
+/** What the pointer is on, in which lane, and where to show its label. */
 const pointed = shallowRef<{ lane: string; text: string; left: number }>()
 const names = moveNames(library.moves)
 function onPoint(lane: string, found: ReturnType<typeof stepAt>, left: number) {
@@ -55,7 +55,7 @@ function stretchText(step: Step, at: number): string {
   const kind = step.kind === 'change' || step.kind === 'switch' ? [t(`stretch.${step.kind}`)] : []
   return [minutesText(at), what, ...lap, ...kind, t('unit.short.seconds', { n: step.seconds.typical })].join(' · ')
 }
-/** Clicking a stretch goes to its row: a station's, else its block's, which may be one with its section. */
+/** A click on a stretch goes to its row: a station's, or its block's, which may be shared with its section. */
 function onGo(step: Step) {
   const section = session.document.sections.find((s) => s.id === step.section)
   const merged = cursor.rows.find((r) => r.kind === 'section' && r.block?.id === step.block)

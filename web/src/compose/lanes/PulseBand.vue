@@ -9,7 +9,7 @@ import { measuredAt } from './measuredAt.ts'
 import { useLanes } from './useLanes.ts'
 import { client } from '../../shared/client.ts'
 
-/** Under the lanes: predicted pulses, minutes in each zone, and the measured ones over them where enough came back. */
+/** Below the lanes: predicted pulse, minutes in each zone, and measured pulses if enough families sent some. */
 defineProps<{ scale: number }>()
 const PulseChart = defineAsyncComponent(() => import('./PulseChart.vue'))
 const { t, n } = useI18n()

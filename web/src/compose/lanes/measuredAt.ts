@@ -1,7 +1,7 @@
 import type { Step } from '@esfuerzo/core'
 import type { CameBack } from '@esfuerzo/core/nextTime'
 
-/** From so many homes on a lane's pulses are shown. */
+/** Number of homes from which a lane's measured pulses are shown. */
 const fewest = 5
 
 /**

@@ -11,7 +11,7 @@ import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import SuggestField, { type Suggestion } from './SuggestField.vue'
 
-/** A line below the cursor that takes moves as they are written: "squat 12", "30 s plank". It stays for the next one. */
+/** A line below the cursor that accepts exercises as typed: "squat 12", "30 s plank". It stays open for the next one. */
 const { t } = useI18n()
 const session = useSession()
 const cursor = useCursor()
@@ -23,7 +23,7 @@ watch(text, () => (problem.value = ''))
 const read = computed(() => (text.value.trim() ? readNamedCell(text.value, library) : undefined))
 /** The dose that was typed, and the letters beside it. */
 const typed = computed(() => takeDose(text.value, 'reps'))
-/** What the line says where it is more than a move: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`, `10 star jumps x 2`. */
+/** What a line means that says more than an exercise: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`, `10 star jumps x 2`. */
 const line = computed(() => {
   if (!text.value.trim() || read.value) return undefined
   const { workout: session, problems, questions } = edits.readHere(text.value)
@@ -45,7 +45,7 @@ const only = computed(() => (suggestions.value.length === 1 ? suggestions.value[
 const hint = computed(() => {
   if (only.value) return only.value.label
   if (line.value) return line.value.map(blockHint).join(' · ')
-  // A line that is nobody's name goes in as it is: what the arrows mark is taken in its place.
+  // A line that names no exercise goes in unchanged: the marked suggestion is used instead of it.
   if (!read.value) return suggestions.value.length ? t('addLine.asItIs') : ''
   const { move, words } = read.value
   const version = move.versions.find((v) => v.id === words.version)
@@ -54,7 +54,7 @@ const hint = computed(() => {
 })
 
 function onEnter(chosen: Suggestion | undefined) {
-  // A suggestion is taken where one is marked or only one is left; else the line means what it says.
+  // A suggestion is used if it is marked or the only one; otherwise the line means what it says.
   const one = chosen ?? only.value
   if (!text.value.trim()) cursor.addBelow(undefined)
   else if (one) add(one.id, typed.value.dose && { dose: typed.value.dose })
@@ -66,7 +66,7 @@ function add(move: string, words: Partial<Cell> = {}) {
   edits.addMove(move, words)
   next()
 }
-/** The line goes on below what was put in. */
+/** The line moves below what was added. */
 function next() {
   cursor.addBelow(cursor.selection?.row)
   text.value = ''

@@ -13,9 +13,9 @@ import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 import SuggestField, { type Suggestion } from './SuggestField.vue'
 
-/** Changes what a cell or a row's name says, where it stands. */
+/** Edits a cell or a row's name in place. */
 const props = defineProps<{ row: Row; cell: number; typed?: string }>()
-/** `done` also says where the cursor goes: nowhere, or to the next cell (1) or the one before (−1). */
+/** `done` also says where the cursor goes: nowhere, to the next cell (1) or to the one before (−1). */
 const emit = defineEmits<{ done: [next: -1 | 0 | 1] }>()
 const { t } = useI18n()
 const session = useSession()
@@ -29,7 +29,7 @@ const problem = ref('')
 watch(text, () => (problem.value = ''))
 
 const isStation = computed(() => props.row.kind === 'station' && props.cell >= 0)
-/** The versions of the cell's move, then other moves: whatever holds the letters that were typed. */
+/** The versions of the cell's exercise, then other exercises that contain the typed letters. */
 const suggestions = computed<Suggestion[]>(() => {
   if (!isStation.value || props.row.kind !== 'station') return []
   const letters = text.value.replace(/[\d.,+x-]+|\b(?:s|reps|kg|slow|led)\b/g, ' ').trim()
@@ -43,7 +43,7 @@ const suggestions = computed<Suggestion[]>(() => {
   return [...fits, ...others].slice(0, 6)
 })
 
-/** Makes the cell say what was typed; false where nothing can be made of it, and the text stays. */
+/** Applies what was typed; false if it can't be read, and the text stays. */
 function commit(words: string): boolean {
   if (words === before) return true
   try {
@@ -71,7 +71,7 @@ function onCancel() {
   over = true
   emit('done', 0)
 }
-/** Left for something else: what can be read is taken; what cannot stays, with why. */
+/** When the field loses the focus, readable text is applied; other text stays with the reason. */
 function onLeave() {
   if (!over) close(0)
 }

@@ -38,7 +38,7 @@ const note = computed(() => {
 })
 const checks = useChecks()
 const textOf = (finding: Finding) => findingText(finding, locale.value as Language).what
-/** What is said of a block stands at the row that shows it, which may be its section's. */
+/** Marks about a block appear at the row that shows it, which may be its section's. */
 const found = computed(() => {
   const { row } = props
   const ids = row.kind === 'section' && row.block ? [row.id, row.block.id] : [row.id]
@@ -60,7 +60,7 @@ const cycle = computed(() => {
     (library.moves.get(move)?.versions.find((v) => v.id === version)?.secondsPerRep ?? 2) * (figure.value.reps ?? 1)
   )
 })
-/** Where a span stands among the groups: the first of its columns, from 0, and how many they are. */
+/** Where a span is among the groups: its first column, from 0, and its length. */
 const place = (span: RowSpan) => ({
   '--from': session.document.groups.findIndex((g) => g.id === span.groupIds[0]),
   '--span': span.groupIds.length,
@@ -76,7 +76,7 @@ const isEditing = (cell: number) => cursor.editing?.row === props.row.id && curs
 function onFocus(cell: number) {
   if (tabindex(cell) !== 0 || !cursor.selection) cursor.select({ row: props.row.id, cell })
 }
-/** Taking more rows neither moves the focus first nor marks text. */
+/** Selecting more rows neither moves the focus first nor selects text. */
 function onMousedown(event: MouseEvent) {
   if (event.shiftKey || event.ctrlKey || event.metaKey) event.preventDefault()
 }
@@ -92,7 +92,7 @@ function onDouble(cell: number) {
 }
 
 useDraggable(handle, () => {
-  // A row outside what is taken is dragged alone.
+  // A row outside the selection is dragged alone.
   if (!cursor.isSelected(props.row.id)) cursor.select({ row: props.row.id, cell: -1 })
   return { kind: 'rows', rows: cursor.selectedRows.filter((r) => r.kind !== 'empty') }
 })

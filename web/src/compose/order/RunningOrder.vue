@@ -26,9 +26,9 @@ const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.docum
 const place = computed(() => cursor.selection ?? { row: cursor.rows[0]?.id ?? '', cell: -1 })
 const indexOf = (rowId: string | undefined) => cursor.rows.findIndex((r) => r.id === rowId)
 
-// Only rows in sight are in the page; the cursor's and a dragged one stay, so that neither loses hold of it.
+// Only visible rows are rendered; the cursor's and a dragged one stay, so neither is lost.
 const dragging = useDrops((dragged, on, edge) => edits.drop(dragged, on, edge))
-/** How far down the page the rows begin: looked at again when anything on it changes its height. */
+/** How far down the page the rows start; measured again when anything on the page changes its height. */
 const scrollMargin = ref(0)
 useResizeObserver(document.body, () => {
   if (body.value) scrollMargin.value = Math.round(body.value.getBoundingClientRect().top + scrollY)
@@ -53,14 +53,14 @@ const items = computed(() =>
     return row ? [{ ...item, row, y: item.start - virtualizer.value.options.scrollMargin }] : []
   }),
 )
-/** Where the line for new moves stands: in the room its row leaves for it. */
+/** Where the line for new exercises is: in the space its row leaves for it. */
 const lineHeight = 48
 const lineTop = computed<number>((before) => {
   const item = items.value.find((i) => i.row.id === cursor.adding)
-  // A new row is not measured yet for a moment; the line waits where it is.
+  // A new row is not measured for a moment; the line waits where it is.
   return item ? item.y + item.size - lineHeight : (before ?? 0)
 })
-/** Measured when it is drawn first; from then on it is watched, so that an edit measures nothing. */
+/** Measured when first rendered; after that it is observed, so an edit measures nothing. */
 const onDrawn = ({ el }: VNode) => virtualizer.value.measureElement(el as Element)
 
 /** The group whose column the cursor keeps to on its way up and down, through rows where groups share a cell. */
@@ -109,10 +109,10 @@ function onKeydown(event: KeyboardEvent) {
   void nextTick(focusCursor)
 }
 
-/** What a line that is typed into needs below it, for what it proposes. */
+/** The space below an open line for its suggestions. */
 const roomBelow = 300
 
-/** Below the page's top edge there is the row of groups; nothing may hide under it. */
+/** The row of groups sticks to the top of the page; nothing may be hidden under it. */
 const headHeight = 44
 
 /** The element the cursor is on, once it is drawn. */
@@ -134,7 +134,7 @@ function reveal(element: HTMLElement) {
   if (box.top < headHeight) scrollBy({ top: box.top - headHeight })
   else if (box.bottom > innerHeight - room) scrollBy({ top: box.bottom - innerHeight + room })
 }
-/** Moves the browser's focus to the cursor, where the order has the focus at all. */
+/** Moves the browser's focus to the cursor, if the focus is in the running order. */
 function focusCursor() {
   if (cursor.editing || cursor.adding) return
   const mine = grid.value?.contains(document.activeElement) || document.activeElement === document.body
@@ -158,7 +158,7 @@ watch(
   },
 )
 
-/** What was changed in place is done: the cursor stays or goes to the next cell, which opens in turn. */
+/** An edit in place is done: the cursor stays or goes to the next cell, which opens. */
 function onEdited(next: -1 | 0 | 1) {
   const was = cursor.editing
   cursor.changeInPlace(undefined)
@@ -214,7 +214,7 @@ defineExpose({ focus })
         </div>
       </div>
     </div>
-    <!-- One line that goes along with the cursor, so that it keeps the focus from one move to the next. -->
+    <!-- One line that follows the cursor and keeps the focus from one exercise to the next. -->
     <div v-if="cursor.adding" class="line" :style="{ top: `${(body?.offsetTop ?? 0) + lineTop}px` }"><AddLine /></div>
   </div>
 </template>

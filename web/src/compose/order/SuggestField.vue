@@ -12,9 +12,9 @@ const props = defineProps<{
   label: string
   suggestions: Suggestion[]
   placeholder?: string
-  /** What is wrong with what was typed. */
+  /** What is wrong with the typed text. */
   problem?: string
-  /** What was made of it. */
+  /** How the typed text was read. */
   hint?: string
 }>()
 const text = defineModel<string>({ required: true })
@@ -42,7 +42,7 @@ function onKeydown(event: KeyboardEvent) {
     Escape: () => emit('cancel'),
     Tab: () => emit('tab', event.shiftKey),
   }
-  // Every other key is the text's, none is the running order's.
+  // Every other key belongs to the text, not to the running order.
   event.stopPropagation()
   const action = keys[event.key]
   if (!action) return

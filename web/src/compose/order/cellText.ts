@@ -65,7 +65,7 @@ function doseAlone(block: Block, cell: Cell, group: Group, library: Library, t: 
   return dose ? `${sides === 'each' ? '2 × ' : ''}${amountText(dose.amount, dose.unit, t)}` : ''
 }
 
-/** What a block's own row says for one group: its form, and the numbers that make it. */
+/** What a block's own row shows for one group: its form and its numbers. */
 export function blockSummary(block: Block, groupId: string, t: Words): Summary {
   const clock = traitsOf(block).clock?.(block, groupId)
   if (!clock) {

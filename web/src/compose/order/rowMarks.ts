@@ -9,7 +9,7 @@ import type { Row } from './rows.ts'
 export interface RowMark {
   icon: string
   text: string
-  /** Something worth a look: shown by its shape alone. */
+  /** A finding, shown by its shape alone. */
   said?: boolean
 }
 
@@ -30,7 +30,7 @@ export function rowMarks(
   return [...ownMarks(row, { groups, home }, library, t), ...said]
 }
 
-/** What a row is marked with at once, without anybody looking at the whole session. */
+/** Marks that a row has at once, without checking the whole session. */
 function ownMarks(row: Row, { groups, home }: Pick<Session, 'groups' | 'home'>, library: Library, t: Words): RowMark[] {
   if (row.kind === 'section')
     return [

@@ -21,7 +21,7 @@ import { notationOf } from '@esfuerzo/core/notation'
 import type { Words } from '../../shared/words.ts'
 import { blockSummary, doseText } from './cellText.ts'
 
-/** One cell of the running order: what one group does, or several side by side that share it. */
+/** One cell of the running order: what one group does, or several neighboring groups together. */
 export interface RowSpan {
   groupIds: string[]
   /** The letter of the group whose own value it is; undefined for a shared one. */
@@ -50,7 +50,7 @@ export type Row =
     })
   | (RowBase & { kind: 'empty'; section: Section; block?: Block })
 
-/** Cells of a row: groups that stand side by side and show the same shared value are one. */
+/** Cells of a row: neighboring groups that show the same shared value are one. */
 function spansOf(
   groups: readonly Group[],
   show: (group: Group) => Omit<RowSpan, 'groupIds' | 'own'>,
@@ -94,7 +94,7 @@ function stationRow(
       const own = library.moves.get(cell.move)
       const at = own ? own.versions.findIndex((v) => v.id === cell.version) : -1
       const version = own?.versions[at]
-      // Another move says its name; the row's own move is named on the left, so its version's how is enough.
+      // Another exercise shows its name; the row's own is named on the left, so its version's description is enough.
       const text =
         cell.move === shared.move ? (version?.how ?? cell.version) : `${own?.name ?? cell.move}: ${version?.how ?? ''}`
       const level = own && own.versions.length > 1 ? { at: at + 1, of: own.versions.length } : undefined
@@ -116,7 +116,7 @@ function stationRow(
   }
 }
 
-/** The face of the coin, card or die a row stands under. */
+/** The face of the coin, card or die that a row belongs to. */
 function faceName(block: Block, station: Station, t: Words): string {
   if (!isChance(block)) return ''
   const face = [...chanceTable(block)].find(([, stations]) => stations.includes(station))?.[0]
@@ -130,7 +130,7 @@ function faceName(block: Block, station: Station, t: Words): string {
  * @param folded ids of the sections of which only their own row is shown
  */
 export function rowsOf(session: Session, ours: Library, t: Words, folded: ReadonlySet<string> = new Set()): Row[] {
-  // A colleague's session may bring moves of her own.
+  // A colleague's session may bring her own exercises.
   const library = libraryFor(session, ours)
   const { groups } = session
   const rows: Row[] = []

@@ -9,7 +9,7 @@ import type { Row } from './rows.ts'
 const dragKey = 'esfuerzo-dragged'
 const rowKey = 'esfuerzo-row'
 
-/** What is dragged is read when the drag begins, so that it is what is taken then. */
+/** What is dragged is read when the drag starts. */
 type DraggedOf = () => Dragged
 
 /** Makes an element something that can be dragged into the running order. */

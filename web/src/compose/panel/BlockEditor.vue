@@ -21,7 +21,7 @@ const place = computed(() =>
 )
 const set = (fields: Parameters<typeof setBlockWords>[2], what: string) =>
   edits.edit((w) => setBlockWords(w, props.block.id, fields), `${what}:${props.block.id}`)
-/** A link goes in once it is one; until then what was typed stays in the field. */
+/** A link is stored once it is valid; until then the typed text stays in the field. */
 const link = ref(props.block.link ?? '')
 const linkProblem = ref('')
 watch(

@@ -8,9 +8,9 @@ import { panelTabs, tabNames, type PanelTab } from './tabs.ts'
 import { useChecks } from '../checks/useChecks.ts'
 import { usePanel } from './usePanel.ts'
 
-/** Beside the running order: what a tab shows, or the tool that is at work. */
+/** Beside the running order: the contents of a tab, or an open tool. */
 const tab = defineModel<PanelTab>({ required: true })
-/** Where the page is narrow the panel lies below and is opened when it is wanted. */
+/** On a narrow page the panel lies below and opens on demand. */
 const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ play: [] }>()
 const { t } = useI18n()
@@ -21,7 +21,7 @@ const shown = useTemplateRef<{ focus?: () => void }>('shown')
 /** Only the editor of a row runs anything. */
 const listeners = computed(() => (tab.value === 'edit' ? { play: () => emit('play') } : {}))
 
-/** Its name, with how much there is to look at. */
+/** Its name, with the number of findings. */
 const textOf = (name: PanelTab) =>
   t(`compose.tab.${name}`) + (name === 'look' && checks.toLookAt ? ` · ${checks.toLookAt}` : '')
 /** A tab that is pressed again on a narrow page is put away. */
@@ -30,7 +30,7 @@ function onTab(name: PanelTab) {
   open.value = !(open.value && tab.value === name)
   tab.value = name
 }
-/** A tab that is still on its way takes the focus when it is there. */
+/** A tab that is still loading gets the focus once it is there. */
 let wanted = false
 function focus() {
   wanted = shown.value?.focus === undefined

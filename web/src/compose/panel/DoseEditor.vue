@@ -5,7 +5,7 @@ import { type Amount, type Dose, type Unit } from '@esfuerzo/core'
 import NumberField from '../../shared/fields/NumberField.vue'
 import ChoiceField from '../../shared/fields/ChoiceField.vue'
 
-/** A dose: a number, from … to, at least, or as many as you can, of one of the units a move takes. */
+/** An amount: a number, a range, at least, or as many as possible, in one of the units of the exercise. */
 defineProps<{ units: Unit[] }>()
 const dose = defineModel<Dose>({ required: true })
 const { t } = useI18n()

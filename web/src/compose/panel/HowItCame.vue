@@ -5,14 +5,14 @@ import type { Original } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { refusalOf } from '../../words/refusal.ts'
 
-/** The text a session was begun from, as it was, for looking it up; until it is thrown away. */
+/** The text a session was created from, unchanged, for reference until it is deleted. */
 const props = defineProps<{ id: string }>()
 const { t, d } = useI18n()
 const original = shallowRef<Original | null>(null)
 const open = ref(false)
 const problem = ref('')
 
-// Without it the text is all there is: a session begun otherwise has none either.
+// Without it there is no more text: other sessions have none.
 client('readOriginal', { params: { id: props.id } }).then(
   (answer) => (original.value = answer.original),
   () => {},

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { type Part } from '@esfuerzo/core'
 import { useDraggable } from '../order/useOrderDrag.ts'
 
-/** What a kept piece is dragged by; the button beside it does the same. */
+/** The handle to drag a saved part; the button beside it does the same. */
 const props = defineProps<{ part: Part; icon: string }>()
 const { t } = useI18n()
 const root = useTemplateRef('root')

@@ -9,7 +9,7 @@ import KeptHandle from './KeptHandle.vue'
 import { useKeptParts } from './keptParts.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** Pieces kept for other sessions, and other sessions to be joined on. */
+/** Parts saved for other sessions, and other sessions to add. */
 const { t } = useI18n()
 const kept = useKeptParts()
 const edits = useEdits()

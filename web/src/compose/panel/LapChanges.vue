@@ -26,7 +26,7 @@ function onDose(i: number, n: number) {
   set(i, { dose: { unit, amount: n } })
 }
 function onAdd() {
-  // One step easier is what tired children want; the teacher takes another where she means another.
+  // Tired children need an easier version; the teacher can choose another.
   const at = props.move.versions.findIndex((v) => v.id === props.cell.version)
   emit('change', [...changes.value, { lap: nextLap.value, version: props.move.versions[Math.max(0, at - 1)]!.id }])
 }

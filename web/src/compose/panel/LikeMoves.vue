@@ -11,7 +11,7 @@ import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** Moves that could take a row's place, each with its reason. */
+/** Exercises that could replace a row's, each with its reason. */
 const props = defineProps<{ row: Extract<Row, { kind: 'station' }>; scope: Scope }>()
 const { t } = useI18n()
 const session = useSession()

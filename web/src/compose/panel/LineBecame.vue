@@ -6,12 +6,12 @@ import type { Question } from '@esfuerzo/core/notation'
 import MoveFigure from '../../shared/figure/MoveFigure.vue'
 import type { LineEntry } from './lineEntries.ts'
 
-/** What a line became: its figures, how it is done, how long it takes; or what it asks. */
+/** How a line was read: its figures, its amount, its length; or its question. */
 const props = defineProps<{ entry: LineEntry }>()
 const emit = defineEmits<{ ask: [question: Question] }>()
 const { t } = useI18n()
 
-/** Of so many moves in one line the figures are shown. */
+/** Up to this number of exercises in a line, figures are shown. */
 const most = 3
 const seconds = computed(() => {
   const span = props.entry.seconds

@@ -2,7 +2,7 @@
 import { useTemplateRef } from 'vue'
 import { useDraggable } from '../order/useOrderDrag.ts'
 
-/** A move that can be dragged from the list into the running order. */
+/** An exercise that can be dragged from the list into the running order. */
 const props = defineProps<{ move: string }>()
 const root = useTemplateRef('root')
 useDraggable(root, () => ({ kind: 'move', move: props.move }))

@@ -21,7 +21,7 @@ const at = ref(0)
 const field = useTemplateRef<{ focus: () => void }>('field')
 const list = useTemplateRef('list')
 
-/** What the chips ask for. */
+/** The selected chips. */
 const asked: Record<string, MoveFilter> = {
   quiet: { quiet: true },
   upper: { region: 'upper' },
@@ -40,11 +40,11 @@ const isStretch = (m: Move) => m.family === 'stretch' || m.family === 'breathe'
 const matching = (filter: MoveFilter) =>
   filterMoves(filter, library).filter((m) => !filters.value.includes('stretch') || isStretch(m))
 const anywhere = computed(() => matching(wanted.value))
-/** What can be done in this session's home; the chip is taken off to see the rest. */
+/** What works in this session's home; deselect the chip to see the rest. */
 const fitting = computed(() =>
   filters.value.includes('home') ? matching({ ...wanted.value, home: session.document.home }) : anywhere.value,
 )
-/** What this place leaves open, with why, before anything is typed or asked for. */
+/** Suggestions for this place with their reasons, before anything is typed. */
 const looking = ref(false)
 const worked = useOffers(looking)
 const nothingAsked = computed(() => !typed.value && filters.value.every((f) => f === 'home'))
@@ -56,7 +56,7 @@ const found = computed(() => {
 })
 const hidden = computed(() => anywhere.value.length - found.value.length)
 
-// Only what is in sight is in the page.
+// Only visible rows are rendered.
 const virtual = useVirtualizer(
   computed(() => ({
     count: found.value.length,

@@ -7,7 +7,7 @@ import { useEdits } from '../edits/useEdits.ts'
 import { rowEdits } from '../edits/rowEdits.ts'
 import { useKeptParts } from './keptParts.ts'
 
-/** What can be done with the rows that are taken, for the mouse; the keys are in the sheet behind "?". */
+/** Buttons for the selected rows, for the mouse; the keys are in the list behind "?". */
 const emit = defineEmits<{ play: [] }>()
 const { t } = useI18n()
 const cursor = useCursor()

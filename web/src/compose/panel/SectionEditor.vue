@@ -28,7 +28,7 @@ const change = (fields: Partial<Omit<Section, 'id' | 'blocks'>>, what: string) =
   edits.edit((w) => setSection(w, props.section.id, fields), `${what}:${props.section.id}`)
 
 function onAddBlock(form: Form) {
-  // Explaining comes before what it explains.
+  // An explanation comes before what it explains.
   const before = traitsOf({ form }).explains ? props.section.blocks[0]?.id : undefined
   if (!edits.edit((w) => addBlock(w, props.section.id, form, before))) return
   const { blocks } = session.document.sections.find((s) => s.id === props.section.id)!

@@ -2,7 +2,7 @@
 import RunsPanel from '../../runs/RunsPanel.vue'
 import { useSession } from '../session/useSession.ts'
 
-/** What came back of the session on screen. */
+/** The results of the session on screen. */
 const session = useSession()
 </script>
 

@@ -39,7 +39,7 @@ const groupId = computed(() => (props.scope === 'all' ? undefined : props.scope[
 const groups = computed(() =>
   session.document.groups.filter((g) => props.scope === 'all' || props.scope.includes(g.id)),
 )
-/** What the first of the chosen groups does; for all, the shared value. */
+/** What the first of the chosen groups does; for all groups the shared value. */
 const cell = computed<Cell>(() =>
   groupId.value ? valueFor(props.row.station.cells, groupId.value) : props.row.station.cells.all,
 )
@@ -71,7 +71,7 @@ const toggleGoal = (on: boolean) =>
 const setLoad = (kg: number | undefined) =>
   change((now) => (kg === undefined ? without(now, 'load') : { ...now, load: { kg } }), 'load')
 
-/** Another move for these groups, each in the version it is ready for. */
+/** Another exercise for these groups, each in the version it is ready for. */
 function setMove(id: string | null) {
   const next = id && library.moves.get(id)
   if (!next || id === cell.value.move) return

@@ -14,7 +14,7 @@ import HowItCame from './HowItCame.vue'
 import LineBecame from './LineBecame.vue'
 import { useSessionText } from './useSessionText.ts'
 
-/** The session as a text, and beside each line what it became; what a line asks is answered below. */
+/** The session as text, how each line was read, and below it the open question. */
 const { t } = useI18n()
 const session = useSession()
 const timed = useLanes()
@@ -28,7 +28,7 @@ useResizeObserver(sheet, () => editor.value?.showCaret())
 const entries = computed(() =>
   lineEntries(session.document, lines.value, timed.lanes, asks.value, libraryFor(session.document, library)),
 )
-/** What was asked for first comes first. */
+/** The question that was asked first comes first. */
 const chosen = shallowRef<Question>()
 const inTurn = computed(() => {
   const first = asks.value.find((q) => q.line === chosen.value?.line && q.received === chosen.value.received)

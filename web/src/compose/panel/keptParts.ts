@@ -11,7 +11,7 @@ export const useKeptParts = defineStore('kept-parts', () => {
   const error = shallowRef<CallError['code']>()
   const messages = useMessages()
 
-  /** Runs a call; what goes wrong is said, and nothing on the shelf changes. */
+  /** Runs a call; an error is shown, and the saved parts stay unchanged. */
   async function tried<T>(call: () => Promise<T>): Promise<T | undefined> {
     error.value = undefined
     try {

@@ -2,19 +2,19 @@ import { stationsOf, traitsOf, type LaneView, type Library, type Session } from 
 import type { Figure } from '@esfuerzo/core/figure'
 import type { Question } from '@esfuerzo/core/notation'
 
-/** What a line of a text became. */
+/** How a line of a text was read. */
 export interface LineEntry {
   /** From 1. */
   line: number
   figures: Figure[]
-  /** What it is in full: sections and moves by name. */
+  /** The full description: sections and exercises by name. */
   words: string[]
-  /** Whether it begins a part, and how that part is done. */
+  /** Whether it starts a part, and the form of that part. */
   part?: 'section' | 'block'
   form?: string
-  /** Seconds of the quickest lane and of the slowest; undefined where it takes none. */
+  /** Seconds of the quickest and the slowest lane; undefined if it takes none. */
   seconds?: { from: number; to: number }
-  /** What it asks. */
+  /** Its question. */
   questions: Question[]
 }
 
@@ -34,7 +34,7 @@ export function lineEntries(
   for (const section of session.sections) {
     made.begin(section.id, section.title, 'section')
     for (const block of section.blocks) {
-      // A plain list is its rows: nothing begins in its first.
+      // A plain list is only its rows: its first row starts nothing.
       const plain = traitsOf(block).goesWithoutSaying?.(block) && !block.title
       const entry = plain ? undefined : made.begin(block.id, block.title ?? '', 'block')
       if (entry?.part === 'block') entry.form = block.form
@@ -56,7 +56,7 @@ export function lineEntries(
 class Lines {
   #where: ReadonlyMap<string, number>
   #entries = new Map<number, LineEntry>()
-  /** What the seconds of a line are of. */
+  /** What the seconds of a line belong to. */
   #parts = new Map<number, string[]>()
 
   constructor(where: ReadonlyMap<string, number>) {
@@ -69,7 +69,7 @@ class Lines {
     return entry
   }
 
-  /** A part that begins in a line. The largest of them is what its seconds are of; stations are taken together. */
+  /** A part that starts in a line. Its seconds are those of the largest part; stations are added up. */
   begin(id: string, words: string, part?: LineEntry['part']): LineEntry | undefined {
     const line = this.#where.get(id)
     if (line === undefined) return undefined

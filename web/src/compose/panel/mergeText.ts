@@ -1,6 +1,6 @@
 import { diff3Merge } from 'node-diff3'
 
-/** Lines that were changed on both sides: those that were typed stand, the session's are told. */
+/** Lines changed on both sides: the typed ones stay, the session's are reported. */
 export interface Clash {
   mine: string
   theirs: string
@@ -10,7 +10,7 @@ export interface Merged {
   clashes: Clash[]
 }
 
-/** Lines both changed: where they are as many as before each by itself, else those that were typed. */
+/** Lines changed on both sides: merged one by one if their number is unchanged, otherwise the typed ones stay. */
 function settled({ a, o, b }: { a: string[]; o: string[]; b: string[] }): { lines: string[]; clashes: Clash[] } {
   if (a.length !== o.length || b.length !== o.length)
     return { lines: a, clashes: [{ mine: a.join('\n'), theirs: b.join('\n') }] }

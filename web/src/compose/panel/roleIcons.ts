@@ -10,7 +10,7 @@ import {
 } from '@mdi/js'
 import { type Role } from '@esfuerzo/core'
 
-/** Parts of a session are told by their word, their icon and their place. */
+/** Parts of a session differ by word, icon and place. */
 export const roleIcons: Record<Role, string> = {
   brief: mdiBullhornOutline,
   warmUp: mdiThermometer,

@@ -6,15 +6,15 @@ import { library } from '../../repertoire/library.ts'
 import { problemText } from '../../words/i18n.ts'
 import { useSession } from '../session/useSession.ts'
 
-/** A text put to the session as it is: what it leaves open, where its parts stand, why it is not taken. */
+/** A text applied to the session: its open questions, the lines of its parts, and why it is refused. */
 export interface PutText {
   questions: ShallowRef<readonly Question[]>
   /** The line of each part of the session, by its id. */
   lines: ShallowRef<ReadonlyMap<string, number>>
   refused: ShallowRef<string>
-  /** What the text would come to. @throws {ProblemError} */
+  /** The session that the text gives. @throws {ProblemError} */
   applied: (told?: Told) => AppliedText
-  /** The session the text says; undefined where it says none, and why stands in `refused`. */
+  /** The session of the text; undefined if there is none, and `refused` says why. */
   put: () => Session | undefined
 }
 

@@ -47,7 +47,7 @@ export function useMergedText(): MergedText {
     isTaken: () => (base = printed(session.document)),
     follow() {
       const theirs = printed(session.document)
-      // What the session has all of is written as ours are.
+      // Text that the session has accepted is written in our own form.
       if (!held.value) return void (text.value = base = theirs)
       const merged = mergeText(text.value, base, theirs)
       text.value = merged.text

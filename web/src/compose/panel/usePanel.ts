@@ -3,7 +3,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { useSession } from '../session/useSession.ts'
 import type { Tool } from '../tools/tool.ts'
 
-/** What is being worked out in the panel. */
+/** What the panel is computing. */
 export const usePanel = defineStore('panel', () => {
   const session = useSession()
   const tool = shallowRef<Tool>()

@@ -9,26 +9,26 @@ import { useSession } from '../session/useSession.ts'
 import { useAppliedText } from './useAppliedText.ts'
 import { useMergedText, type MergedText } from './useMergedText.ts'
 
-/** So long after the last letter the session takes what is typed, in milliseconds. */
+/** Milliseconds after the last letter until the session takes what was typed. */
 const settles = 120
-/** So long a line that is not clear may stand before it counts as finished. */
+/** Milliseconds after which an unclear line counts as finished. */
 const patience = 2500
 
 export interface SessionText extends Pick<MergedText, 'clashes' | 'settle'> {
   text: Ref<string>
-  /** What is open, without the line that is being typed. */
+  /** Open questions, except those of the line being typed. */
   asks: ComputedRef<readonly Question[]>
   /** The line of each part of the session, by its id. */
   lines: ShallowRef<ReadonlyMap<string, number>>
   refused: ShallowRef<string>
-  /** A line is being typed that is not clear yet: the session waits for it to be left. */
+  /** An unclear line is being typed: the session waits until it is left. */
   waiting: ShallowRef<boolean>
   /** Where the caret is, and whether anybody types. */
   onCaret: (line: number, focused: boolean) => void
   answer: (question: Question, answer: Answer) => Promise<void>
   /** Seconds the session would last with an answer. */
   lasting: (question: Question, answer: Answer) => number
-  /** Throws away what the session does not take. */
+  /** Discards what the session does not accept. */
   fromSession: () => void
 }
 
@@ -58,10 +58,10 @@ export function useSessionText(): SessionText {
     clearTimeout(leaving)
     const said = put()
     waiting.value = typing && said !== undefined && questions.value.some(isCarets)
-    // A half-written name is no move; a pause ends it as well.
+    // A half-written name is no exercise; a pause ends it too.
     if (waiting.value) leaving = setTimeout(() => take(false), patience)
     else if (said) {
-      // The watch below is not to take it for somebody else's.
+      // The watcher below must not mistake it for another change.
       made = said
       if (!sameValue(said, session.document)) edits.edit(() => said, 'text')
       made = session.document
@@ -77,7 +77,7 @@ export function useSessionText(): SessionText {
     () => session.document,
     (session) => {
       if (session === made) return
-      // What was changed elsewhere is written here, beside what is being typed.
+      // Changes made elsewhere are written here, beside what is being typed.
       made = session
       merged.follow()
       merged.hold(merged.isHeld())
@@ -96,7 +96,7 @@ export function useSessionText(): SessionText {
       set: (text) => {
         merged.text.value = text
         typed = true
-        // Kept from the first letter on; read in the pause after it.
+        // Stored from the first letter; read in the pause after it.
         merged.hold(true)
         void takeSoon()
       },
@@ -111,7 +111,7 @@ export function useSessionText(): SessionText {
     },
     async answer(question, answer) {
       await answers.answer(question, answer)
-      // The text says it as ours do from now on, and asks no more.
+      // From now on the text is in our own form and asks nothing more.
       merged.print()
       answers.forgetChoices()
     },

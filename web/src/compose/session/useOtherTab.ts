@@ -1,7 +1,7 @@
 import { useBroadcastChannel, useIntervalFn } from '@vueuse/core'
 import { computed, ref, toValue, watch, type ComputedRef, type MaybeRefOrGetter } from 'vue'
 
-/** How often a tab says that it is there, and after how long without a word it is taken to be gone, in milliseconds. */
+/** How often a tab signals that it is open, and after how long without a signal it counts as closed; milliseconds. */
 const every = 2000
 const patience = 5000
 

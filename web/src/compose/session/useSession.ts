@@ -32,7 +32,7 @@ export const useSession = defineStore('session', () => {
     onLoad: (document) => takeOwnMoves('session', document.moves ?? []),
     onFound: (text) => messages.say({ text }),
   })
-  // A text may bring along moves that nobody knew: they are at hand as soon as the session has them.
+  // A text may bring unknown exercises; they are available once the session has them.
   watch(
     () => session.value.moves,
     (moves) => takeOwnMoves('session', moves ?? []),
@@ -41,7 +41,7 @@ export const useSession = defineStore('session', () => {
   return {
     ...rest,
     document: session,
-    /** Opens a session, with what the school wants and the moves at hand. */
+    /** Opens a session with the school's settings and the exercises. */
     open: (id: string): Promise<void> => {
       void settings.load()
       if (!repertoire.loaded) void repertoire.load()

@@ -16,7 +16,7 @@ import { useEdits } from '../edits/useEdits.ts'
 import { findingsText } from './findingsText.ts'
 import ToolPanel from './ToolPanel.vue'
 
-/** The stations of a block in a better order: what it saves, what is pinned, and taken as one edit. */
+/** A better order for a block's stations: what it saves, what is pinned; applied as one edit. */
 const props = defineProps<{ block: string }>()
 const { t } = useI18n()
 const session = useSession()

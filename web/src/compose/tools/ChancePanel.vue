@@ -10,7 +10,7 @@ import { useSession } from '../session/useSession.ts'
 import RadioBar from './RadioBar.vue'
 import ToolPanel from './ToolPanel.vue'
 
-/** What a coin sheet, a deck, a die or a toss will come to: how long, how many of each, what may never come up. */
+/** Statistics of a coin sheet, deck, die or toss: how long, how many of each, what may never come up. */
 const props = defineProps<{ block: string }>()
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()

@@ -15,7 +15,7 @@ import { fitText, secondsText } from './fitText.ts'
 import RadioBar from './RadioBar.vue'
 import ToolPanel from './ToolPanel.vue'
 
-/** Ways to the minutes: named changes to take one by one or all, what they cost, and what holds where nothing fits. */
+/** Fit the planned minutes: changes to apply one by one or all, their cost, and what prevents it if nothing fits. */
 const props = defineProps<{ fill: boolean }>()
 const { t } = useI18n()
 const session = useSession()
@@ -42,7 +42,7 @@ function toggle(i: number): void {
   left.value = next
 }
 
-/** The session as it would be with what is ticked. */
+/** The session with the ticked changes. */
 const then = computed(() => applyFit(session.document, taken.value))
 const lanes = computed(() => {
   const after = sessionView(then.value, library)
@@ -80,7 +80,7 @@ const holds = computed(() =>
     why: t(`fit.hold.${why}`),
   })),
 )
-/** What each lane leaves of the minutes, where one leaves a tenth or more: that is not what anybody calls a fit. */
+/** Unused minutes of each lane, if a tenth or more is left: nobody would call that a fit. */
 const unused = computed(() => {
   const lanes = timed.lanes.map(({ group, totals }) => ({
     letter: group.letter,

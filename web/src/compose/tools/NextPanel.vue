@@ -22,7 +22,7 @@ import { useMessages } from '../useMessages.ts'
 import { nextText, reasonText } from './nextText.ts'
 import ToolPanel from './ToolPanel.vue'
 
-/** Next time, from what came back: for each lane one lever by its smallest step, why, and what could be in its place. */
+/** The next session, from the results: for each lane one lever by its smallest step, why, and the alternatives. */
 const props = defineProps<{ from: string; ofClass?: string | undefined }>()
 const { t } = useI18n()
 const session = useSession()
@@ -38,14 +38,14 @@ const running = ref(false)
 const classes = shallowRef<readonly { id: string; name: string }[]>([])
 const others = ref(false)
 const classId = ref(props.ofClass ?? '')
-/** Something was typed in that says nothing of how clean it was; its teacher says so for all of it. */
+/** Some typed results don't say whether the reps were clean; the teacher decides for all of them. */
 const unsaid = ref(false)
 const clean = ref(false)
 const whose = computed(() => (classes.value.length === 1 ? classes.value[0]!.name : ''))
 let abort = new AbortController()
 onScopeDispose(() => abort.abort())
 
-/** What came back of the chosen class; of everybody where that class did not do it. */
+/** Results of the chosen class, or of everyone if that class did not do it. */
 async function readTimes() {
   const answer = await client('readCameBack', {
     params: { id: props.from },

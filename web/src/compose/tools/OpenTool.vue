@@ -7,7 +7,7 @@ import NextPanel from './NextPanel.vue'
 import SuggestPanel from './SuggestPanel.vue'
 import type { Tool } from './tool.ts'
 
-/** What is open in the panel, begun anew for another block. */
+/** The open tool in the panel, created again for another block. */
 defineProps<{ tool: Tool }>()
 </script>
 

@@ -18,7 +18,7 @@ const { t } = useI18n()
 const session = useSession()
 const panel = usePanel()
 const arranges = computed(() => canArrange(props.block))
-/** A warm-up may well come back to a muscle; where work is hard, two in a row are worth a word. */
+/** A warm-up may repeat a muscle; in hard work, two in a row are worth a hint. */
 const working: readonly Role[] = ['main', 'skill', 'challenge']
 const mark = computed(() =>
   arranges.value && working.includes(props.role)

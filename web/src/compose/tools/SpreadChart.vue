@@ -10,7 +10,7 @@ import { spreadCurve, type Curve } from './spreadCurve.ts'
 
 use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 
-/** How many children finish when: a hill for each lane in its painted line. All numbers stand in words beside it. */
+/** When children finish: a hill for each lane in its line style. All numbers are in words beside it. */
 const props = defineProps<{ curves: Curve[]; finish?: number; label: string; minutes: string }>()
 const option = computed(() => {
   const curves = props.curves.map((curve) => ({ ...laneStroke(curve.letter), points: spreadCurve(curve) }))

@@ -15,7 +15,7 @@ import { reasonsText } from './reasonsText.ts'
 import ToolPanel from './ToolPanel.vue'
 import { useSuggestions } from './useSuggestions.ts'
 
-/** Moves that would fill a block, the best of them together, each with why; taken all or some as one edit. */
+/** Exercises that would fill a block: the best set, each with its reason; applied as one edit. */
 const props = defineProps<{ block: string }>()
 const { t } = useI18n()
 const session = useSession()

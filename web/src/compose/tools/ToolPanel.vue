@@ -4,13 +4,13 @@ import { onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { usePanel } from '../panel/usePanel.ts'
 
-/** The frame of what works something out: its name, how far it is, where that is known, and a way out at any moment. */
+/** The frame of a tool that computes something: name, progress if known, and cancel. */
 defineProps<{ title: string; running: boolean; progress?: number; problem: string }>()
 const emit = defineEmits<{ cancel: []; again: [] }>()
 const { t, te } = useI18n()
 const panel = usePanel()
 const heading = useTemplateRef('heading')
-// Whoever opened it by keys or ears goes on from here.
+// Keyboard and screen-reader users continue here.
 onMounted(() => heading.value?.focus({ preventScroll: true }))
 </script>
 

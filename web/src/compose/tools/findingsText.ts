@@ -1,7 +1,7 @@
 import { type OrderFindings } from '@esfuerzo/core/tools'
 import type { Words } from '../../shared/words.ts'
 
-/** What is said of an order, the most telling first. */
+/** Phrases about an order, the most important first. */
 const told = ['trips', 'muscles', 'hardJumps', 'things', 'families', 'thuds'] as const
 
 /**
@@ -19,7 +19,7 @@ export function findingsText(before: OrderFindings, after: OrderFindings, t: Wor
   return saved > 0 ? [...lines, t('arrange.seconds', { n: saved })] : lines
 }
 
-/** What strikes the eye about an order as it is: enough to be said on its row; else undefined. */
+/** The most obvious weakness of an order, if it is worth a mark on its row. */
 export function orderMark({ trips, muscles, hardJumps }: OrderFindings, t: Words): string | undefined {
   if (hardJumps > 0) return t('arrange.mark.hardJumps')
   if (muscles > 0) return t('arrange.mark.muscles', { n: muscles })

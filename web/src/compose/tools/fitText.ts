@@ -16,11 +16,11 @@ export interface FitText {
   /** Where: the block's title or its section's. */
   where: string
   what: string
-  /** The letters of the groups it is for; none for all. */
+  /** The letters of the groups; empty for all. */
   letters: string[]
 }
 
-/** Levers that stand at a number of something; all others are times. */
+/** Levers whose value is a count; all others are times. */
 const counted: readonly LeverKind[] = ['laps', 'draws']
 
 /**
@@ -32,7 +32,7 @@ export function fitText(change: FitChange, session: Session, library: Pick<Libra
   const block = findBlock(session, change.block)
   const section = session.sections.find((s) => s.blocks.includes(block))!
   const where = block.title || section.title || t(`role.${section.role}`)
-  // What is for all leaves out groups that get something else.
+  // A value for all leaves out groups that get their own.
   const whom = session.groups.filter((g) => g.id === change.scope || (change.scope === 'all' && g.id in change.from))
   const letters = whom.length === session.groups.length ? [] : whom.map((g) => g.letter)
   return { where, what: whatText(change, block.form, session, library, t), letters }

@@ -3,7 +3,7 @@ import { type LaneNext, type NextChange } from '@esfuerzo/core/nextTime'
 import type { Words } from '../../shared/words.ts'
 import { secondsText } from './fitText.ts'
 
-/** Levers that stand at seconds. */
+/** Levers in seconds. */
 const timed = ['hold', 'work', 'rest', 'minute', 'calls']
 
 /**
@@ -21,7 +21,7 @@ export function nextText({ block: id, lever, facts }: NextChange, session: Sessi
   return `${where}: ${t(`next.lever.${lever}`, { from: amount(facts.from), to: amount(facts.to), move: move ?? '' })}${whose}`
 }
 
-/** Why a lane goes a step on, a step back, or stays. */
+/** Why a lane goes one step up, one step down, or stays. */
 export function reasonText({ signal, runs, why }: LaneNext, t: Words): string {
   if (why) return t(`next.why.${why}`)
   if (signal === 'unknown') return t(runs ? 'next.why.unknown' : 'next.why.none', { n: runs })

@@ -1,4 +1,4 @@
-/** What is open in the panel to work something out for the teacher, and for which block. */
+/** The tool open in the panel, and its block. */
 export type Tool =
   | { kind: 'fit'; fill?: boolean }
   | { kind: 'finish' }

@@ -8,7 +8,7 @@ import { useSession } from '../session/useSession.ts'
 import { reasonsText } from './reasonsText.ts'
 import { useSuggestions } from './useSuggestions.ts'
 
-/** So many are offered. */
+/** Number of suggestions. */
 const most = 6
 
 /**
@@ -25,7 +25,7 @@ export function useOffers(wanted: Ref<boolean>): ShallowRef<ReadonlyMap<string, 
   const offers = shallowRef<ReadonlyMap<string, string>>(new Map())
   const place = computed(() => placeOfRole(cursor.selectedRow?.section.role ?? 'main'))
   let abort = new AbortController()
-  /** What was looked at last. */
+  /** The last place that was looked at. */
   let looked: { session: Session; place: SuggestFor } | undefined
   onScopeDispose(() => abort.abort())
   watchDebounced(

@@ -5,7 +5,7 @@ import { useRepertoire } from '../../repertoire/store.ts'
 import { coreDoor } from '../../workers/coreDoor.ts'
 import { useSession } from '../session/useSession.ts'
 
-/** What is known besides the session: what the last two days' sessions had, what her classes were sent. */
+/** What suggestions know besides the session: the last two days' sessions, and the exercises her classes were sent. */
 function suggestContext(used: ReturnType<typeof useRepertoire>['lately']): SuggestContext {
   const days = [...new Set([...used.values()].map((last) => last.slice(0, 10)))].sort().slice(-2)
   const lately = [...used].filter(([, last]) => days.includes(last.slice(0, 10)))
@@ -20,7 +20,7 @@ function suggestContext(used: ReturnType<typeof useRepertoire>['lately']): Sugge
   }
 }
 
-/** Moves for a place in the session on screen, the best so many together, each with why. */
+/** Exercises for a place in the session on screen: the best set, each with its reason. */
 export function useSuggestions() {
   const session = useSession()
   const repertoire = useRepertoire()
@@ -28,7 +28,7 @@ export function useSuggestions() {
     /** What comes first for a place, before anything is typed. */
     offer: (place: SuggestFor, most: number, signal: AbortSignal): Promise<Suggestion[]> =>
       coreDoor.run('offer', session.document, { place, most, context: suggestContext(repertoire.lately) }, { signal }),
-    /** @returns none where nothing keeps to what is asked */
+    /** @returns none if nothing meets the conditions */
     ask: (place: SuggestFor, count: number, signal: AbortSignal): Promise<Suggestion[]> =>
       coreDoor.run(
         'suggest',

@@ -14,10 +14,10 @@ const fits: Record<Extract<Tool, { block: string }>['kind'], (block: Block) => b
   suggest: hasStations,
 }
 
-/** What is open in the panel, as long as the block it is about is there. */
+/** The tool open in the panel, as long as its block exists. */
 export function useTool(): {
   tool: ComputedRef<Tool | undefined>
-  /** For the block the cursor is in; says so where there is nothing to arrange. */
+  /** For the cursor's block; a message if there is nothing to arrange. */
   openArrange: () => void
 } {
   const session = useSession()

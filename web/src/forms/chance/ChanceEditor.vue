@@ -28,7 +28,7 @@ const nameOf = (s: Station) => {
   const name = s.storyName ?? names(move, version)
   return dose ? `${name} ${amountText(dose.amount, dose.unit, t)}` : name
 }
-/** The face a row goes to next, round and round. */
+/** The face a row moves to next, in a circle. */
 const nextOf = (face: Face): Face => faces.value[(faces.value.indexOf(face) + 1) % faces.value.length]!
 const onMove = (station: Station, face: Face) => edits.edit((w) => setStation(w, station.id, { face: nextOf(face) }))
 </script>

@@ -6,7 +6,7 @@ import { drawn, drawOutcome, startChance, taskDone, tossed, type DrawOutcome } f
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
-/** A coin sheet, cards, a die or a toss: played on the screen, or with the real thing and a tap on what it brought. */
+/** A coin sheet, cards, a die or a toss: played on the screen, or with the real thing and a tap on its result. */
 const props = defineProps<FormScreen<PlayOf<'chance'>>>()
 const emit = defineEmits<{ finish: [] }>()
 const { t } = useSentences()

@@ -1,6 +1,6 @@
 import type { FormLabels } from '../labels.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const chanceLabels: FormLabels = {
   name: 'Chance',
   about: 'a coin, cards, a die or a toss decides what comes next',

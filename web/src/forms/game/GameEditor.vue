@@ -6,7 +6,7 @@ import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 import TextField from '../../shared/fields/TextField.vue'
 
-/** A game in words: what is set up, how it goes, how it grows harder. */
+/** A game in words: set-up, rules, and how it gets harder. */
 const props = defineProps<{ block: BlockOf<'game'>; scope: Scope }>()
 const { t } = useI18n()
 const edits = useEdits()

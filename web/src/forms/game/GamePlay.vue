@@ -5,7 +5,7 @@ import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
-/** A game told in the teacher's words, that can grow harder. */
+/** A game in the teacher's words, which can get harder. */
 const props = defineProps<FormScreen<PlayOf<'game'>>>()
 const { t } = useSentences()
 const grown = ref(0)

@@ -25,7 +25,7 @@ const setCount = (n: number) => setLaps((now) => Array.from({ length: n }, (_, i
 /** One lap's value, or every lap's while they are alike. */
 const setLap = (at: number | 'all', field: keyof Lap, value: number) =>
   setLaps((now) => now.map((lap, i) => (at === 'all' || at === i ? { ...lap, [field]: value } : lap)), `${field}-${at}`)
-/** Different laps start out ten seconds apart, so that they can be told from each other. */
+/** Laps start out ten seconds apart, so that they differ. */
 const setAlike = (on: boolean) =>
   setLaps((now) => (on ? now.map(() => now[0]!) : now.map((lap, i) => ({ ...lap, work: lap.work + i * 10 }))), 'alike')
 </script>

@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 import { commonLabels } from '../common.en.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const intervalsLabels: FormLabels = {
   name: 'By the clock',
   about: 'timed work and rest, in laps',

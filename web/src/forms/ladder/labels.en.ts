@@ -1,7 +1,7 @@
 import type { FormLabels } from '../labels.ts'
 import { commonLabels } from '../common.en.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const ladderLabels: FormLabels = {
   name: 'Ladder',
   about: 'one of each, two of each, … ten of each',

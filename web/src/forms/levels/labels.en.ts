@@ -1,6 +1,6 @@
 import type { FormLabels } from '../labels.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const levelsLabels: FormLabels = {
   name: 'Levels',
   about: 'a skill in steps; young groups do the first ones',

@@ -27,7 +27,7 @@ const figure = computed(() => props.publication.figures.find((f) => f.id === mea
 const trials = Array.from({ length: (props.step.say.params.n as number | undefined) ?? 1 }, (_, i) => i + 1)
 const typed = ref<Record<number, string>>({})
 
-/** A try as a number, with a point or a comma, where it is one that can be. */
+/** A try as a number, with a point or a comma, if it is possible. */
 function valueOf(trial: number): number | undefined {
   const text = (typed.value[trial] ?? '').trim().replace(',', '.')
   const { from, to } = measure.value!.range
@@ -35,7 +35,7 @@ function valueOf(trial: number): number | undefined {
   return /^-?\d{1,4}(\.\d)?$/.test(text) && value >= from && value <= to ? value : undefined
 }
 const complete = computed(() => trials.every((trial) => valueOf(trial) !== undefined))
-/** A try that cannot be is said to be so. */
+/** An impossible try is named. */
 const off = computed(() => trials.some((trial) => (typed.value[trial] ?? '').trim() && valueOf(trial) === undefined))
 /** The next one to be filled in. */
 const open = computed(() => trials.find((trial) => valueOf(trial) === undefined) ?? trials.at(-1)!)
@@ -56,7 +56,7 @@ const left = computed(() => Math.max(0, Math.ceil((clock.value.seconds ?? 0) - p
 const topped = computed(
   () => said.value?.cap !== undefined && trials.some((trial) => (valueOf(trial) ?? 0) >= said.value!.cap!),
 )
-/** How it goes is read first; then there is the clock. */
+/** Instructions come first, then the clock. */
 const ready = ref(false)
 /** Which try is being counted: the one that was open when the clock began. */
 const counting = ref(1)

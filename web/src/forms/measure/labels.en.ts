@@ -1,6 +1,6 @@
 import type { FormLabels } from '../labels.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const measureLabels: FormLabels = {
   name: 'Test',
   about: 'sit and reach, sit-to-stands, long jump, pulse and more',

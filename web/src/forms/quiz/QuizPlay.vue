@@ -4,7 +4,7 @@ import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 
-/** One question with its answers; whatever is tapped, the right one is told and why. */
+/** One question with its answers; after any tap, the right one is shown and explained. */
 const props = defineProps<FormScreen<PlayOf<'quiz'>>>()
 const emit = defineEmits<{ finish: [] }>()
 const { t } = useSentences()

@@ -5,7 +5,7 @@ import { type PlayOf } from '@esfuerzo/core/publication'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
-/** The other one's turn: what they do, while this one breathes. Whoever is done taps on. */
+/** The other child's turn: what it does while this one rests. A tap ends the turn. */
 const props = defineProps<FormScreen<PlayOf<'relay'>>>()
 const emit = defineEmits<{ finish: [] }>()
 const { t } = useSentences()

@@ -1,6 +1,6 @@
 import type { FormLabels } from '../labels.ts'
 
-/** What a teacher reads of it in English. */
+/** What a teacher reads about it in English. */
 export const setsLabels: FormLabels = {
   name: 'Sets',
   about: 'three sets of ten, one exercise at a time',

@@ -1,7 +1,7 @@
 import { minutesText, valueFor, type BlockOf } from '@esfuerzo/core'
 import type { FormSummary } from '../summary.ts'
 
-/** What is talked of, and for how long. */
+/** The subject of a talk, and its length. */
 export const talkSummary: FormSummary<BlockOf<'talk'>> = (block, groupId, t) => ({
   text: block.title ?? t('forms.talk.row'),
   dose: minutesText(valueFor(block.seconds, groupId)),

@@ -5,7 +5,7 @@ import { type PlayOf } from '@esfuerzo/core/publication'
 import type { Finding } from '../../player/usePlayer.ts'
 import type { FormScreen } from '../formScreen.ts'
 
-/** A round of throws: each is tapped where it landed, the score adds itself up. */
+/** A round of throws: each is tapped where it landed, the score adds up. */
 const props = defineProps<FormScreen<PlayOf<'target'>>>()
 const emit = defineEmits<{ note: [finding: Finding]; finish: [] }>()
 const { t } = useSentences()

@@ -4,7 +4,7 @@ import { type PublishedMeasure } from '@esfuerzo/core/publication'
 import { type Result } from '@esfuerzo/core/run'
 import { useSentences } from '../../shared/sentences.ts'
 
-/** How a test was done, by one tap: as it says, or what was different, since only like is compared with like. */
+/** How a test was done, with one tap: by its rules, or what was different, since only like is compared with like. */
 const props = defineProps<{
   measure: PublishedMeasure
   setUp: string | undefined

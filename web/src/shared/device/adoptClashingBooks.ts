@@ -3,11 +3,11 @@ import * as z from 'zod/mini'
 import { openDevice } from './openDevice.ts'
 import { purposes, type DevicePurpose } from './purposes.ts'
 
-/** The database that the class book and the child's book both opened, each with a store of its own: whichever came second had none. */
+/** The database that class book and child's book both opened, each with its own store: the second one had none. */
 const clashing = 'esfuerzo-book'
 const cellsShape = z.array(z.tuple([z.string(), z.looseObject({})]))
 
-/** Opens it only where it is there: opening makes a database otherwise. */
+/** Opens the database only if it exists: opening would create it. */
 async function openThere(): Promise<IDBDatabase | undefined> {
   const request = indexedDB.open(clashing)
   request.onupgradeneeded = () => request.transaction!.abort()
@@ -21,7 +21,7 @@ async function entriesOf(db: IDBDatabase, store: string): Promise<[string, unkno
   return keys.map((key, i) => [String(key), values[i] as unknown])
 }
 
-/** Puts values where they belong; where something newer is there it stays. */
+/** Moves values to their place; a newer value there stays. */
 async function add(purpose: DevicePurpose, entries: readonly [string, unknown][]): Promise<void> {
   const db = await openDevice(purpose)
   const there = db.transaction(purpose.store, 'readwrite').objectStore(purpose.store)

@@ -2,33 +2,33 @@ import { clear, del, entries, get, set, update, type UseStore } from 'idb-keyval
 import { openDevice } from './openDevice.ts'
 import { purposes, type Purpose } from './purposes.ts'
 
-/** What a device keeps for one purpose, by key. Every call may fail: a private window and a full disk keep nothing. */
+/** What a device stores for one purpose, by key. Every call may fail: private windows and full disks store nothing. */
 export interface DeviceStore {
   get: (key: string) => Promise<unknown>
   set: (key: string, value: unknown) => Promise<void>
   remove: (key: string) => Promise<void>
-  /** All of it; those whose key begins so, where that is said. */
+  /** All values, or those whose key has a prefix. */
   entries: (prefix?: string) => Promise<[key: string, value: unknown][]>
-  /** Changes one value; nobody else's change comes in between. */
+  /** Changes one value; no other change comes in between. */
   update: (key: string, change: (there: unknown) => unknown) => Promise<void>
   clear: () => Promise<void>
 }
 
-/** Once a page: what a release before kept for two purposes in one place. */
+/** Once per page: data that an earlier release kept for two purposes in one place. */
 let adopting: Promise<void> | undefined
 
 async function adopt(): Promise<void> {
   // A browser that does not tell its databases has to try.
   const names = await indexedDB.databases?.()
   if (names?.every(({ name }) => name !== 'esfuerzo-book')) return
-  // Seldom needed, and a phone fetches nothing it does not need.
+  // Rarely needed, so a phone doesn't download it in advance.
   const { adoptClashingBooks } = await import('./adoptClashingBooks.ts')
   await adoptClashingBooks()
 }
 
 const opened = new Map<Purpose, Promise<IDBDatabase>>()
 
-/** One connection for each purpose, so that what is written comes one after the other. */
+/** One connection for each purpose, so that writes happen in order. */
 function connection(purpose: Purpose): Promise<IDBDatabase> {
   const known = opened.get(purpose)
   if (known) return known
@@ -42,7 +42,7 @@ function connection(purpose: Purpose): Promise<IDBDatabase> {
   return opening
 }
 
-/** @returns where this device keeps what is for a purpose */
+/** @returns the device's store for a purpose */
 export function deviceStore(purpose: Purpose): DeviceStore {
   const { store } = purposes[purpose]
   const use: UseStore = async (mode, work) =>

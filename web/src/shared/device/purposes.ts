@@ -1,6 +1,6 @@
-/** What one database of a device is for. Nothing else opens a database: two pages that open one with different stores lose one of them. */
+/** The purpose of one database on a device. Nothing else opens a database: two pages that open one with different stores lose one of them. */
 export interface DevicePurpose {
-  /** Of the database; kept for ever. */
+  /** Name of the database; never changes. */
   name: string
   /** Of its one store. */
   store: string
@@ -18,11 +18,11 @@ const purpose = (name: string, store: string): DevicePurpose => ({
 
 /** Every database that our pages keep on a device. */
 export const purposes = {
-  /** Sessions and terms that the server does not have as they are on screen. */
+  /** Sessions and terms whose state on screen the server does not have. */
   drafts: purpose('esfuerzo-drafts', 'drafts'),
   /** Values typed into a class book that the server does not have yet, a key each. */
   classBook: purpose('esfuerzo-class-book', 'cells'),
-  /** What a child did, on this device and nowhere else. */
+  /** What a child did; stored only on this device. */
   childBook: purpose('esfuerzo-child-book', 'books'),
   sessions: purpose('esfuerzo-sessions', 'sessions'),
   lastTimes: purpose('esfuerzo-last', 'times'),

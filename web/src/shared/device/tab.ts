@@ -5,7 +5,7 @@ const lockOf = (id: string) => `esfuerzo-tab-${id}`
 
 let id: string | undefined
 
-/** Holds a lock for as long as the tab is there. @returns false where another tab holds it: this one is a copy of that */
+/** Holds a lock while the tab is open. @returns false if another tab holds it: this tab is its copy */
 function hold(tab: string): Promise<boolean> {
   if (!navigator.locks) return Promise.resolve(true)
   return new Promise((resolve) => {
@@ -31,14 +31,14 @@ async function holdOwn(): Promise<string> {
   return id
 }
 
-/** This tab's name, kept through a reload and shared with no other tab. */
+/** This tab's name; it survives a reload and no other tab shares it. */
 export async function tabId(): Promise<string> {
   // Cleared at a sign-out, it is another tab from then on.
   if (!held || sessionStorage.getItem(name) !== (await held)) held = holdOwn()
   return held
 }
 
-/** Something of another tab that was not written for this long is taken to be of a tab that is gone, in milliseconds. */
+/** Milliseconds after which another tab's data that was not written counts as a closed tab's. */
 const silent = 60_000
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 
-/** One of several choices, or some of them, each called by its word under a key. All else is said as to any select. */
+/** One or several choices, each worded by its key. Other attributes go to the select. */
 defineProps<{ options: readonly (string | number)[]; named: string }>()
 const { t } = useI18n()
 </script>

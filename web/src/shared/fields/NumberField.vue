@@ -9,7 +9,7 @@ interface Props {
   min?: number
   max?: number
   step?: number
-  /** What stands after the number. */
+  /** The unit after the number. */
   suffix?: string
   /** A number with decimals, not seconds. */
   decimals?: boolean
@@ -18,7 +18,7 @@ const props = withDefaults(defineProps<Props>(), { min: 0, max: 3600, step: 1 })
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const { t } = useI18n()
 
-/** Seconds may be typed as minutes too; a number with decimals takes a comma as well. */
+/** Seconds may be typed as minutes; decimals also accept a comma. */
 function parsed(text: string): number | undefined {
   if (!props.decimals) return parseSeconds(text)
   return /^\s*\d{1,3}(?:[.,]\d{1,2})?\s*$/.test(text) ? Number(text.replace(',', '.')) : undefined
@@ -51,7 +51,7 @@ function onStep(by: number) {
   onInput(String(Math.min(props.max, Math.max(props.min, Number(next.toFixed(2))))))
 }
 
-/** Left with something that is no number: the last good one comes back. */
+/** If it loses the focus without a valid number, the last one returns. */
 function onBlur() {
   if (problem.value) typed.value = String(props.modelValue)
   problem.value = ''

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cleanText, limits } from '@esfuerzo/core'
 
-/** A line of a session's words, or several: what is typed is made fit to be stored; one that must be said is never taken empty. */
+/** One or several lines of a session's text: cleaned before it is stored; a required text is never stored empty. */
 interface Props {
   label: string
   modelValue: string

@@ -7,13 +7,13 @@ import ChoiceField from './ChoiceField.vue'
 import NumberField from './NumberField.vue'
 import TextField from './TextField.vue'
 
-/** A field of a form as data: what it is called, what it holds, what a change of it does. `FieldList.vue` shows some of them. */
+/** A form field as data: label, value, and what a change does. `FieldList.vue` shows some. */
 export interface Field {
   is: Component
   label: string
   value: unknown
   set: (value: never) => void
-  /** What its component is told besides. */
+  /** Other attributes of its component. */
   props: Readonly<Record<string, unknown>>
 }
 
@@ -26,7 +26,7 @@ export interface Item<V> {
 type Set<V> = (value: V) => void
 type More = Readonly<Record<string, unknown>>
 
-/** A line of words. @param more as `TextField` is told: `must`, `tall` */
+/** A line of text. @param more for `TextField`: `must`, `tall` */
 export const textField = (label: string, value: string, set: Set<string>, more: More = {}): Field => ({
   is: TextField,
   label,
@@ -35,7 +35,7 @@ export const textField = (label: string, value: string, set: Set<string>, more: 
   props: more,
 })
 
-/** Seconds, or another whole number. @param more as `NumberField` is told: `min`, `max`, `suffix` */
+/** Seconds or another whole number. @param more for `NumberField`: `min`, `max`, `suffix` */
 export const numberField = (label: string, value: number, set: Set<number>, more: More = {}): Field => ({
   is: NumberField,
   label,
@@ -53,7 +53,7 @@ export const choiceField = <V extends string | number>(
   set: Set<V>,
 ): Field => ({ is: ChoiceField, label, value, set, props: { options, named } })
 
-/** Some of several words. @param least so many; with fewer left nothing changes */
+/** Some of several words. @param least the minimum; a change below it is ignored */
 export const choicesField = <V extends string | number>(
   label: string,
   options: readonly V[],
@@ -69,7 +69,7 @@ export const choicesField = <V extends string | number>(
   props: { options, named, multiple: true },
 })
 
-/** One of several things that have names of their own. @param more as a Vuetify select is told: `clearable` */
+/** One of several named things. @param more for the Vuetify select: `clearable` */
 export const itemField = <V>(
   label: string,
   items: readonly Item<V>[],
@@ -78,7 +78,7 @@ export const itemField = <V>(
   more: More = {},
 ): Field => ({ is: VSelect, label, value, set, props: { items, ...more } })
 
-/** Some of several things that have names of their own, or none. */
+/** Some of several named things, or none. */
 export const itemsField = <V>(
   label: string,
   items: readonly Item<V>[],
@@ -96,7 +96,7 @@ export const switchField = (label: string, value: boolean, set: Set<boolean>): F
   props: {},
 })
 
-/** Several lines, taken when the field is left: while it is typed in, an empty line is the beginning of the next. */
+/** Several lines, stored when the field loses the focus: while typing, an empty line starts the next one. */
 export const linesField = (label: string, value: readonly string[], set: Set<string[]>): Field => ({
   is: VTextarea,
   label,

@@ -3,7 +3,7 @@ import { children, drawFigure, type Child, type Figure } from '@esfuerzo/core/fi
 import FigureDrawing from './FigureDrawing.vue'
 import { useChild } from './useChild.ts'
 
-/** Who shows the moves on this device, by their pictures. */
+/** Chooses the child in the drawings on this device, by picture. */
 defineProps<{ label: string; names: Record<Child, string> }>()
 const child = useChild()
 const standing: Figure = {

@@ -10,10 +10,10 @@ interface Props {
   figure: Figure
   /** Height and width in CSS pixels. */
   size?: number
-  /** Seconds of one cycle; 0 stands still in the pose that stands for the move. */
+  /** Seconds of one cycle; 0 shows the standard pose without moving. */
   cycle?: number
   paused?: boolean
-  /** Where a move has to be seen from two sides: side by side where there is room, else one after the other, a cycle each. */
+  /** An exercise seen from two sides: side by side if there is room, otherwise one after the other, one cycle each. */
   both?: boolean
 }
 const props = withDefaults(defineProps<Props>(), { size: 40, cycle: 0, paused: false, both: false })
@@ -22,9 +22,9 @@ const root = useTemplateRef('root')
 const { moment, moving } = useFigure(toRef(props, 'figure'), toRef(props, 'cycle'), toRef(props, 'paused'), root)
 const child = useChild()
 const second = computed(() => (props.both ? secondView(props.figure) : undefined))
-// Hundreds of figures stand on some pages: only those with two sides have their size watched.
+// Some pages have hundreds of figures: only those with two sides have their size observed.
 const box = useElementSize(computed(() => (second.value ? root.value : null)))
-/** What stands still shows both sides at once, however small. */
+/** A still figure always shows both sides. */
 const beside = computed(() => second.value && (!moving.value || box.width.value > 1.5 * box.height.value))
 const shown = computed(() => {
   const views = [props.figure, second.value].filter((view) => view !== undefined)

@@ -4,7 +4,7 @@ import { children, type Child } from '@esfuerzo/core/figure'
 
 let chosen: Ref<Child> | undefined
 
-/** The child who shows the moves on this device. */
+/** The child in the drawings on this device. */
 export function useChild(): Ref<Child> {
   chosen ??= useLocalStorage<Child>('esfuerzo-child', 'crop')
   // What another release knew and this one does not is the first.

@@ -17,7 +17,7 @@ export function useFigure(
   const seen = useElementVisibility(element)
   const motion = usePreferredReducedMotion()
   const moving = computed(() => cycle.value > 0 && !paused.value && seen.value && motion.value !== 'reduce')
-  /** What will move stands at its start; what never does shows the pose that stands for the move. */
+  /** A figure that will move shows its start; one that never moves shows its standard pose. */
   const start = () => (cycle.value > 0 && motion.value !== 'reduce' ? 0 : stillAt(figure.value))
   const moment = shallowRef(start())
   let elapsed = 0

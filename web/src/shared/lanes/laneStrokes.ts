@@ -1,6 +1,6 @@
 import { type LaneLetter } from '@esfuerzo/core'
 
-/** How a group's painted line is drawn: told by stroke and letter as well as by colour. */
+/** How a group's line is drawn: by stroke and letter as well as by color. */
 export interface LaneStroke {
   /** CSS colour. */
   color: string

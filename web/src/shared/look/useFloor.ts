@@ -5,7 +5,7 @@ import { computed, watch, type ComputedRef, type Ref } from 'vue'
 export const floors = ['system', 'day', 'night'] as const
 export type Floor = (typeof floors)[number]
 
-/** Which floor the pages are on. It is this device's, and follows the system until told. */
+/** The colors of the pages: this device's choice, otherwise the system's. */
 export function useFloor(): { floor: Ref<Floor>; isNight: ComputedRef<boolean> } {
   const floor = useLocalStorage<Floor>('esfuerzo-floor', 'system')
   const dark = usePreferredDark()

@@ -6,11 +6,11 @@ const pattern =
   /\b(?:(?:forward|backward|front|back) rolls?|head-?stands?|hand-?stands?|shoulder-?stands?|cart-?wheels?|somersaults?|volteretas?|parada de manos|parada de cabeza|vertical de cabeza)\b/i
 
 const young = (grade: number): boolean => grade < 3
-/** A stop for the young and for whoever is alone; with an adult by a look. */
+/** *Fix* for the youngest and for children alone; *advice* with an adult near. */
 const levelFor = (grade: number, { session }: CheckView): Level =>
   young(grade) || session.home.company === 'alone' ? 'stop' : 'look'
 
-/** Rolls over the neck, stands on head or hands, feet on the wall above the hips. Log rolls, rocking and dog are none of it. */
+/** Rolls over the neck, standing on head or hands, feet on the wall above the hips. Log rolls, rocking and the dog don't count. */
 export const inverted: Rule & WordRule = {
   id: 'inverted',
   level: 'stop',

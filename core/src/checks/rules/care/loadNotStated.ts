@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A bag or a bottle is lifted, and nobody says how heavy. */
+/** A bag or a bottle is lifted without a stated weight. */
 export const loadNotStated: Rule = {
   id: 'load-not-stated',
   level: 'note',

@@ -1,7 +1,7 @@
 import { bandOf, limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A heavier weight than the age begins with, in the hand or in the bag. */
+/** A heavier weight than this age starts with, in the hand or in the bag. */
 export const loadTooHeavy: Rule = {
   id: 'load-too-heavy',
   level: 'look',

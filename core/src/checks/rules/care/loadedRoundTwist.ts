@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A twist with a weight while sitting: the back is round before it turns. */
+/** A twist with a weight while sitting: the back rounds before it turns. */
 export const loadedRoundTwist: Rule = {
   id: 'loaded-round-twist',
   level: 'look',

@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A station whose version is the easiest there is, hard work, and nothing said for who finds it too hard. */
+/** A hard station whose version is the easiest, with no words for children who find it too hard. */
 export const noEasier: Rule = {
   id: 'no-easier',
   level: 'note',

@@ -3,7 +3,7 @@ import type { Rule } from '../../rule.ts'
 const sits =
   /\b(?:wheel-?chairs?|crutch(?:es)?|plaster(?:ed)?|broken (?:leg|ankle|foot)|silla de ruedas|muletas|escayola|yeso)\b/i
 
-/** The session speaks of a child that sits, and its main part has nothing that is done sitting. */
+/** The session is about a child who sits, but its main part has nothing to do while sitting. */
 export const seatedTwin: Rule = {
   id: 'seated-twin',
   level: 'note',

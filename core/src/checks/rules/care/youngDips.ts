@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** Dips on something that stands in for a chair. */
+/** Dips on something that replaces a chair. */
 export const youngDips: Rule = {
   id: 'young-dips',
   level: 'look',

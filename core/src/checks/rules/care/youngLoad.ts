@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A weight for the youngest: nothing under 300 g, a look to a kilogram where no adult is by, a stop above or overhead. */
+/** A weight for the youngest: nothing under 300 g; advice up to a kilogram without an adult near; a fix above that or overhead. */
 export const youngLoad: Rule = {
   id: 'young-load',
   level: 'stop',

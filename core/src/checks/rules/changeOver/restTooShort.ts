@@ -7,7 +7,7 @@ import { limit } from '../../limits.ts'
 import { perStepOfStation, type Rule } from '../../rule.ts'
 import type { CheckedLane, CheckedStep, CheckView } from '../../view.ts'
 
-/** How a step is stood in, each version looked up once; what is held besides is looked up for its station. */
+/** The postures of a step, each version looked up once; other holds are looked up for its station. */
 function stancesIn({ cells, library }: CheckView): (step: CheckedStep, lane: CheckedLane) => Stance {
   const loaded = new Set(cells.filter((c) => c.cell.load).map((c) => `${c.station.id} ${c.group.id}`))
   const known = new Map<Version, Stance>()
@@ -22,7 +22,7 @@ function stancesIn({ cells, library }: CheckView): (step: CheckedStep, lane: Che
   }
 }
 
-/** Steps by the clock that begin before anybody can be in place, with the seconds that no rest covers. */
+/** Timed steps that start before anybody can be in position, with the seconds that no rest covers. */
 function tooSoon(view: CheckView): Map<CheckedStep, number> {
   const stance = stancesIn(view)
   const found = new Map<CheckedStep, number>()
@@ -55,7 +55,7 @@ function tooSoon(view: CheckView): Map<CheckedStep, number> {
   return found
 }
 
-/** By the clock the next move begins before anybody can be in place: the clock does not wait, as a child that counts does. */
+/** By the clock, the next exercise starts before anybody can be in position: a clock does not wait. */
 export const restTooShort: Rule = {
   id: 'rest-too-short',
   level: 'look',

@@ -2,7 +2,7 @@ import { landed } from '../../landed.ts'
 import { overLimit } from '../../overLimit.ts'
 import type { Rule } from '../../rule.ts'
 
-/** More hard landings than a session for that age begins with: from a height, on one leg for distance, with the knees drawn up. */
+/** More hard landings than a session for this age starts with: from a height, far on one leg, with knees drawn up. */
 export const hardLandings: Rule = {
   id: 'hard-landings',
   level: 'look',

@@ -11,7 +11,7 @@ export const holdPolicy: Rule = {
       if (kind !== 'work' || doing?.move.family !== 'stretch' || say.params.unit === 'reps') return undefined
       if (doing.move.measures.includes('reps') || say.params.unit === 'breaths') return undefined
       const [least, most] = [limit('holdFrom', band), limit('holdMost', band)]
-      // Where chance brings it, a lane has a share of it: what is said is what is held.
+      // In a game of chance a lane does a share of it: the stated seconds are what is held.
       const { unit, amount } = say.params
       const held = unit === 'seconds' && typeof amount === 'number' ? amount : Math.round(seconds.typical)
       return held < least || held > most

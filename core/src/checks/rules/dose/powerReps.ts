@@ -3,7 +3,7 @@ import { traitsOf } from '../../../session/formTraits.ts'
 import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** Jumps at full effort, or hard ones, in sets so long that the last are no jumps any more. */
+/** Full-effort or hard jumps in sets so long that the last are no jumps any more. */
 export const powerReps: Rule = {
   id: 'power-reps',
   level: 'look',

@@ -1,7 +1,7 @@
 import { circuits } from '../../neighbours.ts'
 import type { Found, Rule } from '../../rule.ts'
 
-/** Two neighbours of a circuit that work the same muscle, where that muscle is not the aim. */
+/** Two neighboring stations of a circuit work the same muscle, which is not the aim. */
 export const sameMuscleTwice: Rule = {
   id: 'same-muscle-twice',
   level: 'note',

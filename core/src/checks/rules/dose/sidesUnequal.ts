@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** Over the whole session one side of a move gets more than the other. */
+/** Over the whole session, one side of an exercise gets more than the other. */
 export const sidesUnequal: Rule = {
   id: 'sides-unequal',
   level: 'look',

@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A version that wants an adult by, in a session done alone. */
+/** A version that needs an adult near, in a session done alone. */
 export const adultAlone: Rule = {
   id: 'adult-alone',
   level: 'look',

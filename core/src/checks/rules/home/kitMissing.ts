@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A thing the home does not have, with nothing in its place. */
+/** Equipment the home doesn't have, without a replacement. */
 export const kitMissing: Rule = {
   id: 'kit-missing',
   level: 'look',

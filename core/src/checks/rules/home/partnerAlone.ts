@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A move for two in a session done alone. */
+/** An exercise for two in a session done alone. */
 export const partnerAlone: Rule = {
   id: 'partner-alone',
   level: 'look',

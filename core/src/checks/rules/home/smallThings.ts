@@ -9,7 +9,7 @@ const young = ({ lanes, session }: CheckView): string[] =>
     ? lanes.filter(({ grade }) => grade <= limit('young', 0)).map(({ group }) => group.id)
     : []
 
-/** Things a small child can choke on, with nobody by. */
+/** Things a small child can choke on, with nobody near. */
 export const smallThings: Rule & WordRule = {
   id: 'small-things',
   level: 'stop',

@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** Something stands in for a thing that this move needs as it is: a door for a wall to walk up. */
+/** A replacement for a thing that must be real here: a door for a wall to walk up. */
 export const standInUnfit: Rule = {
   id: 'stand-in-unfit',
   level: 'stop',

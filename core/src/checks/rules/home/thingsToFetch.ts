@@ -2,7 +2,7 @@ import { fetchList } from '../../../home/fetchList.ts'
 import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
-/** More things to fetch than a child of that age gathers by itself. */
+/** More things to fetch than a child of this age gathers alone. */
 export const thingsToFetch: Rule = {
   id: 'things-to-fetch',
   level: 'note',

@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A landing that is heard where somebody lives below. */
+/** A landing that people below can hear. */
 export const thudWhereQuiet: Rule = {
   id: 'thud-where-quiet',
   level: 'look',

@@ -1,7 +1,7 @@
 import { perTest } from '../../measured.ts'
 import type { Rule } from '../../rule.ts'
 
-/** A test that is not done at home at that age. */
+/** A test that is not done at home at this age. */
 export const testBeyondGrade: Rule = {
   id: 'test-beyond-grade',
   level: 'look',

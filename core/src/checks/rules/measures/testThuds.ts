@@ -1,7 +1,7 @@
 import { perTest } from '../../measured.ts'
 import type { Rule } from '../../rule.ts'
 
-/** A test with landings that are heard where somebody lives below. */
+/** A test with landings that people below can hear. */
 export const testThuds: Rule = {
   id: 'test-thuds',
   level: 'look',

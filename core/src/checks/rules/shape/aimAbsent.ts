@@ -8,7 +8,7 @@ const strong = ['squat', 'lunge', 'hinge', 'push', 'pull', 'brace', 'curl', 'ext
 const sum = (lane: CheckedLane, counts: (step: CheckedStep) => boolean) =>
   lane.steps.filter((s) => s.kind === 'work' && s.doing && counts(s)).reduce((n, s) => n + s.seconds.typical, 0)
 
-/** What an aim asks for at least, and how much of it there is. */
+/** The minimum an aim asks for, and how much there is. */
 const asks: Partial<Record<Builds, (lane: CheckedLane) => { have: number; least: number }>> = {
   endurance: (lane) => ({
     have: sum(lane, (s) => workMet(s.doing!) >= limit('moderateMet', lane.band)),
@@ -28,13 +28,13 @@ const asks: Partial<Record<Builds, (lane: CheckedLane) => { have: number; least:
   }),
 }
 
-/** The aim says what the session hardly holds. */
+/** The session hardly contains what its aim says. */
 export const aimAbsent: Rule = {
   id: 'aim-absent',
   level: 'note',
   family: 'shape',
   find: (view) => {
-    // Before there is a main part nothing is missing yet.
+    // Without a main part, nothing is missing yet.
     if (!view.session.sections.some((s) => ['main', 'skill'].includes(s.role))) return []
     return view.session.aim.builds.flatMap((aim): Found[] =>
       perLane(view, (lane) => {

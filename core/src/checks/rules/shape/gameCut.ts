@@ -1,7 +1,7 @@
 import { endOf } from '../../hardWork.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** A game that runs past the minutes: it is the part they will not want to stop. */
+/** A game that runs past the minutes: children won't want to stop it. */
 export const gameCut: Rule = {
   id: 'game-cut',
   level: 'look',

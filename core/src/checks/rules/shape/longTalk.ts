@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import type { Found, Rule } from '../../rule.ts'
 
-/** A talk nobody of that age listens to. */
+/** A talk longer than children of this age listen. */
 export const longTalk: Rule = {
   id: 'long-talk',
   level: 'look',

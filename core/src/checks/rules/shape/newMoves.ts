@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** More moves the class has not been sent before than it takes in at once, and nobody explains. */
+/** More exercises new to the class than it takes in at once, without an explanation. */
 export const newMoves: Rule = {
   id: 'new-moves',
   level: 'note',

@@ -2,7 +2,7 @@ import { endOf, hardSteps } from '../../hardWork.ts'
 import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
-/** Hard work within a minute of the end: a look where there were three minutes of it, else a note. */
+/** Hard work within a minute of the end: *advice* after three minutes of it, otherwise a *tip*. */
 export const noCoolDown: Rule = {
   id: 'no-cool-down',
   level: 'note',

@@ -2,7 +2,7 @@ import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 import type { CheckedLane } from '../../view.ts'
 
-/** Seconds of each move that has a counter-shape. */
+/** Seconds of each exercise that has a counter-position. */
 function shapes({ steps }: CheckedLane): Map<string, { seconds: number; counters: readonly string[]; name: string }> {
   const sums = new Map<string, { seconds: number; counters: readonly string[]; name: string }>()
   for (const { doing, kind, seconds } of steps) {
@@ -13,7 +13,7 @@ function shapes({ steps }: CheckedLane): Map<string, { seconds: number; counters
   return sums
 }
 
-/** A minute and more bent one way, and nothing bends the other. */
+/** A minute and more bent one way, without a bend the other way. */
 export const noCounterShape: Rule = {
   id: 'no-counter-shape',
   level: 'note',

@@ -1,7 +1,7 @@
 import type { Rule } from '../../rule.ts'
 import { coldest, coldStarts } from '../../warmth.ts'
 
-/** Hard work with no moving at all before it. */
+/** Hard work without any moving before it. */
 export const noWarmUp: Rule = {
   id: 'no-warm-up',
   level: 'look',

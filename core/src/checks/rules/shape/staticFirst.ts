@@ -1,7 +1,7 @@
 import { isMoving } from '../../hardWork.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** The session begins with a held stretch, where the school's warm-ups only move. */
+/** The session starts with a held stretch, though the school's warm-ups only move. */
 export const staticFirst: Rule = {
   id: 'static-first',
   level: 'note',

@@ -2,7 +2,7 @@ import type { Found, Rule } from '../../rule.ts'
 
 const wordsOf = (text: string): string[] => text.toLowerCase().match(/\p{L}{5,}/gu) ?? []
 
-/** A title or the target tells what is hidden until it starts. */
+/** A title or the target reveals what is hidden until it starts. */
 export const surpriseTold: Rule = {
   id: 'surprise-told',
   level: 'note',
