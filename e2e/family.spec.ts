@@ -81,5 +81,5 @@ test('names with markup in them show as text', async ({ page }) => {
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
   await page.goto(at('/'))
   await expect(page.getByRole('link', { name: title })).toBeVisible()
-  expect(await page.title()).toBe('Esfuerzo')
+  expect(await page.title()).toBe('Desk – Esfuerzo')
 })

@@ -22,15 +22,15 @@ describe('what there is to take care of', () => {
   it('is said once, with the moves it is for', () => {
     const cautions = gathered(sessionOf([list('pogo', 'hop', 'plank')]))
     expect(new Set(cautions.map((c) => c.text)).size).toBe(cautions.length)
-    const shoes = cautions.find((c) => c.text.startsWith('Shoes on'))!
+    const shoes = cautions.find((c) => c.text.startsWith('Wear shoes'))!
     expect(shoes.moves).toEqual(['Pogo jump', 'One-leg hop'])
     expect(cautions.find((c) => c.text.startsWith('If a wrist'))!.moves).toEqual(['Plank'])
   })
 
   it('puts first what a move puts first, then what is for most', () => {
     const cautions = gathered(sessionOf([list('pogo', 'hop', 'skip', 'push-up')]))
-    expect(cautions[0]!.text).toMatch(/^Shoes on/)
-    expect(cautions[1]!.text).toMatch(/^A real, free wall/)
+    expect(cautions[0]!.text).toMatch(/^Wear shoes/)
+    expect(cautions[1]!.text).toMatch(/^Use a real wall/)
   })
 
   it('names no move of a surprise, but says what is asked for it', () => {
