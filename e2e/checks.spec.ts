@@ -75,7 +75,7 @@ async function open(page: Page, document: Session): Promise<string> {
   return id as string
 }
 
-test('a good session is left in peace; spoilt, it is said where and why, mended by one click each, and handed out', async ({
+test('@verify a good session is left in peace; spoilt, it is said where and why, mended by one click each, and handed out', async ({
   page,
 }) => {
   const document = await good(page)

@@ -235,7 +235,7 @@ test('@verify what cannot be is refused, what is hardly likely is asked about, a
   await expect(page.locator('#cell-0-0')).toHaveText('')
 })
 
-test('results go out as CSV and Excel and come in again as they were', async ({ page }) => {
+test('@verify results go out as CSV and Excel and come in again as they were', async ({ page }) => {
   await openDesk(page)
   await openBook(page, 'Class 8 · Turnstones', /Storm-day springs/)
   await page.locator('#cell-0-0').click()

@@ -12,7 +12,7 @@ import {
 
 test.describe.configure({ timeout: 180_000 })
 
-test('three drafts are compared, a row is kept and the rest drafted again, one is taken, played and handed out without a finding', async ({
+test('@verify three drafts are compared, a row is kept and the rest drafted again, one is taken, played and handed out without a finding', async ({
   page,
 }) => {
   await openDesk(page)

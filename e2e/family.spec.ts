@@ -61,7 +61,7 @@ test('a run finished without a network is kept on the device and sent when it is
   await expect(page.getByRole('heading', { name: 'Sent' })).toBeVisible()
 })
 
-test('an ended link says so kindly, and a made-up one too', async ({ page }) => {
+test('@verify an ended link says so kindly, and a made-up one too', async ({ page }) => {
   const href = await linkOf(page, /The ferry stays in/)
   await page.getByRole('button', { name: 'End link…' }).click()
   await page.getByRole('button', { name: 'End link now' }).click()

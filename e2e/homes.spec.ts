@@ -63,7 +63,7 @@ test('a page that is loaded again comes back where it was, paused', async ({ pag
   await expect(page.getByTestId('digits')).not.toHaveText(stood!)
 })
 
-test('a work is made easier with one tap and lasts longer with another', async ({ page }) => {
+test('@verify a work is made easier with one tap and lasts longer with another', async ({ page }) => {
   await startLane(page, 'Storm-day springs', /4–6/)
   const heading = page.getByRole('heading', { level: 2 })
   const easier = page.getByRole('button', { name: 'Make it easier' })
@@ -97,7 +97,7 @@ test('@verify a coin sheet is played to its end, with the coin on the screen and
   await expect(page.locator('.chance')).toHaveCount(0)
 })
 
-test('in Spanish everything is in Spanish, and the choice holds on the device', async ({ page }) => {
+test('@verify in Spanish everything is in Spanish, and the choice holds on the device', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(at(`/go/${await tokenOf('Storm-day springs')}`))
   await page.getByRole('button', { name: 'Español' }).click()

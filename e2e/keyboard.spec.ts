@@ -5,7 +5,7 @@ import { password, teacherOf } from './support/teacher.ts'
 
 test.describe.configure({ timeout: 180_000 })
 
-test('the whole job is done by keyboard alone: from the sign-in to a child’s run on the Desk', async ({
+test('@verify the whole job is done by keyboard alone: from the sign-in to a child’s run on the Desk', async ({
   page,
   browser,
 }) => {

@@ -10,7 +10,9 @@ import {
   test,
 } from './support/journey.ts'
 
-test('a move of the teacher’s own is drawn, put into a session, sent home, and done by a child', async ({ page }) => {
+test('@verify a move of the teacher’s own is drawn, put into a session, sent home, and done by a child', async ({
+  page,
+}) => {
   await openDesk(page)
   await page.getByRole('link', { name: 'Exercises' }).click()
   await page.getByRole('textbox', { name: 'Find an exercise' }).fill('sqaut')

@@ -12,7 +12,7 @@ test.afterAll(() => stack.stop())
 
 const rows = ['Squat', 'Plank', 'Lunge', 'Push-up']
 
-test('server or database killed while working: the page says so, keeps the work, and saves when it is back', async ({
+test('@verify server or database killed while working: the page says so, keeps the work, and saves when it is back', async ({
   page,
 }) => {
   await signIn(page, stack.url)
@@ -39,7 +39,7 @@ test('server or database killed while working: the page says so, keeps the work,
   for (const name of rows) await expect(page.getByRole('row', { name })).toBeVisible()
 })
 
-test('work that was not saved comes back after the page was closed and opened again', async ({ page }) => {
+test('@verify work that was not saved comes back after the page was closed and opened again', async ({ page }) => {
   await signIn(page, stack.url)
   await page
     .getByRole('link', { name: /In a power cut/ })
@@ -53,25 +53,4 @@ test('work that was not saved comes back after the page was closed and opened ag
   await page.reload()
   await expect(page.getByRole('row', { name: 'Hip bridge' })).toBeVisible()
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
-})
-
-test('changed in two tabs, both are kept', async ({ page, context }) => {
-  await signIn(page, stack.url)
-  await page
-    .getByRole('link', { name: /In a power cut/ })
-    .first()
-    .click()
-  await expect(page.getByRole('grid')).toBeVisible()
-  const other = await context.newPage()
-  await other.goto(page.url())
-  await addMove(other, 'jog')
-  await expect(other.getByTestId('save-mark')).toHaveText('saved')
-  await addMove(page, 'crab')
-  await expect(page.getByTestId('save-mark')).toContainText('Both versions are kept')
-  await page.getByRole('button', { name: 'Keep both versions' }).click()
-  await expect(page.getByRole('heading', { name: 'In a power cut (my copy)' })).toBeVisible()
-  await expect(page.getByRole('row', { name: 'Crab walk' })).toBeVisible()
-  await other.reload()
-  await expect(other.getByRole('row', { name: 'Jog on the spot' })).toBeVisible()
-  await expect(other.getByRole('row', { name: 'Crab walk' })).toHaveCount(0)
 })

@@ -1,8 +1,6 @@
 import { defineConfig } from '@playwright/test'
 import { chromium } from '../scripts/machine.mjs'
-
-/** A busy machine waits so many times longer (npm run test:busy): no journey says how fast anything is. */
-const patience = Number(process.env.PATIENCE ?? 1)
+import { patience } from '../scripts/patience.mjs'
 
 export default defineConfig({
   testDir: '.',

@@ -18,7 +18,7 @@ const cameBack = (title: string) =>
     return sessions.find((w: { title: string }) => w.title === title).runs as number
   })
 
-test('no storage and no network: the page says so, offers the run as a file, and sends it while it is open', async ({
+test('@verify no storage and no network: the page says so, offers the run as a file, and sends it while it is open', async ({
   page,
   context,
 }) => {
@@ -45,7 +45,7 @@ test('no storage and no network: the page says so, offers the run as a file, and
   await expect.poll(() => cameBack('Ten gannets')).toBe(before + 1)
 })
 
-test('closed while sending, opened again, sent again: one row; a run that was not sent waits to be', async ({
+test('@verify closed while sending, opened again, sent again: one row; a run that was not sent waits to be', async ({
   page,
   context,
 }) => {

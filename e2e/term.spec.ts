@@ -3,7 +3,7 @@ import { keysOf } from './support/keys.ts'
 
 test.describe.configure({ timeout: 180_000 })
 
-test('a term is planned, changed by drag and by keys, taken back, put into a calendar, and shows nothing at its old address', async ({
+test('@verify a term is planned, changed by drag and by keys, taken back, put into a calendar, and shows nothing at its old address', async ({
   page,
 }) => {
   const policies = new Map<string, string>()

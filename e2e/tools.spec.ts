@@ -31,7 +31,7 @@ const text = [
   'tails: lunge 8',
 ].join('\n')
 
-test('too long by minutes: ways to fit from the lane, stations arranged from the row, one step back each', async ({
+test('@verify too long by minutes: ways to fit from the lane, stations arranged from the row, one step back each', async ({
   page,
 }) => {
   await openDesk(page)

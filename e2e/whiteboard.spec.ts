@@ -125,7 +125,7 @@ test('@verify beside each line of the text stands what it became; rounds that ma
   await expect(titles(page).last()).toHaveText('Jumping jack')
 })
 
-test('a coin sheet, a ladder and rounds are built by hand, and a child can do them', async ({ page }) => {
+test('@verify a coin sheet, a ladder and rounds are built by hand, and a child can do them', async ({ page }) => {
   // A coin sheet: two columns, a row moved across.
   await newSession(page, 'By hand: a coin')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()

@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { openCluster } from './database.mjs'
 import { needBuild } from './build.mjs'
+import { patience } from './patience.mjs'
 import { freePort } from './ports.mjs'
 import { serverEnvironment, serverWords } from './serverEnvironment.mjs'
 
@@ -30,7 +31,7 @@ export function startServer({ databaseUrl, port, folder, env = {}, release = roo
       DELETIONS: join(folder, 'deletions.jsonl'),
       LOG_LEVEL: env.LOG_LEVEL ?? 'fatal',
       // Nothing may depend on how fast the machine is.
-      JOB_SECONDS: String(30 * Number(process.env.PATIENCE ?? 1)),
+      JOB_SECONDS: String(30 * patience),
     },
   })
   const gone = new Promise((resolve) => child.once('exit', resolve))

@@ -1,9 +1,7 @@
 import { expect, test as base, type Page } from '@playwright/test'
+import { patience } from '../../scripts/patience.mjs'
 import { axeFinds } from './axe.ts'
 import { password, teacherOf } from './teacher.ts'
-
-/** See playwright.config.ts. */
-const patience = Number(process.env.PATIENCE ?? 1)
 
 /** A test whose pages may not log an error or throw, and which has more time on a busy machine, whatever time it asks for. */
 export const test = base.extend<{ watched: void; patient: void }>({

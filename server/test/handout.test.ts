@@ -41,7 +41,7 @@ describe('paper', () => {
   it('is every kind of sheet for sessions of the demo, with nothing undefined on it', async () => {
     for (const kind of sheetKinds) {
       // The sheet that most is on is made of all of them, others of some.
-      const every = kind === 'session' ? samples(3, 1) : samples(9, 3)
+      const every = kind === 'session' ? samples(7, 1) : samples(15, 3)
       const some = [...sessions].filter((_, i) => i % every === 0)
       for (const [title, session] of some) {
         const { text, pages } = await sheet(publish(session, library), { kind, lanes: ['g3'], language: 'es' })

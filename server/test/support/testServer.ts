@@ -27,6 +27,7 @@ import { addTeacher } from '../../src/accounts/store.ts'
 import { createApp, type AppParts } from '../../src/app.ts'
 import { openDatabase } from '../../src/base/database.ts'
 import { prepareDatabase } from '../../src/prepareDatabase.ts'
+import { patience } from '../../../scripts/patience.mjs'
 import { openDeletions } from '../../src/deletions/deletions.ts'
 import { listenForGone, type Gone } from '../../src/gone/gone.ts'
 import { openHealth } from '../../src/http/health.ts'
@@ -43,7 +44,7 @@ export const origin = 'http://esfuerzo.test'
 const passwordHash = hashPassword('correct horse')
 
 /** All test servers share their workers, which take a second to start. */
-export const jobPool = openJobPool(30 * Number(process.env.PATIENCE ?? 1))
+export const jobPool = openJobPool(30 * patience)
 
 /**
  * A server on the tests' database, emptied first, with everything it logged.
