@@ -13,7 +13,7 @@ export default tseslint.config(
   },
   {
     rules: {
-      // What a page says stands in its words; here only signs, units and keys.
+      // A page's text belongs in its words files; templates may only contain signs, units and keys.
       'vue/no-bare-strings-in-template': [
         'error',
         {
@@ -45,10 +45,11 @@ export default tseslint.config(
       'vue/require-default-prop': 'off',
       // Vuetify names its slots item.title and the like.
       'vue/valid-v-slot': ['error', { allowModifiers: true }],
-      // The running order's and the shelf's keys are handled on the grid and the field, with a roving tabindex; axe looks at the result.
+      // The keys of the running order and the saved parts are handled on the grid and the field, with a roving tabindex; axe checks the
+      // result.
       'vuejs-accessibility/click-events-have-key-events': 'off',
       'vuejs-accessibility/interactive-supports-focus': 'off',
-      // A dialog and a sign-in put the cursor into their first field.
+      // A dialog and the sign-in page focus their first field.
       'vuejs-accessibility/no-autofocus': 'off',
       // A label wraps its field or names it by id; either is enough.
       'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],

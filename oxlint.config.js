@@ -3,7 +3,10 @@ import { aspects, floors } from './core/floors.js'
 import { floors as serverFloors } from './server/floors.js'
 import { floors as webFloors } from './web/floors.js'
 
-/** Which workspace may import which: the arrow in docs/architecture.md, enforced. Each pair is what a forbidden path looks like, and why. */
+/**
+ * Which workspace may import which: the arrows in docs/architecture.md, enforced. Each pair is a pattern of a forbidden path, and the
+ * reason.
+ */
 const mayNotImport = (files, pairs) => ({
   files,
   rules: {
@@ -18,7 +21,7 @@ const inside = [
 
 const coreAlone = ['^(?!\\.{1,2}/|zod(/mini)?$)', 'core depends on Zod and nothing else: no DOM, no Node, no network']
 const filesOnFloor = (floor) => Object.keys(aspects).filter((aspect) => aspects[aspect] === floor)
-/** What a floor of the computation may not know: those above it, and what forms have on them, which is reached by `way`. */
+/** What a layer of the core must not import: the layers above it, and the forms' files on those, which are reached through `way`. */
 function above(later, way) {
   if (later.length === 0) return []
   const names = later.map(([name]) => name)
@@ -32,7 +35,7 @@ function above(later, way) {
 
 const serverAlone = [['^@esfuerzo/(web|cli)', 'the server does not know the pages'], inside]
 
-/** Whoever asks a block which form it has is asked to ask its traits instead. */
+/** Code that asks a block for its form must ask for its traits instead. */
 const formBranches = [
   "BinaryExpression[operator=/^[!=]==$/][left.property.name='form'][right.type='Literal']",
   "SwitchStatement[discriminant.property.name='form']",
@@ -71,7 +74,7 @@ export default defineConfig({
     'typescript/ban-ts-comment': 'error',
     'typescript/consistent-type-imports': 'error',
     'typescript/no-duplicate-enum-values': 'error',
-    // An interface names what a schema infers, so that declarations and messages need not write it out.
+    // An interface names what a schema infers, so that declarations and messages do not expand it.
     'typescript/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
     'typescript/no-explicit-any': 'error',
     'typescript/no-extra-non-null-assertion': 'error',
@@ -143,7 +146,7 @@ export default defineConfig({
       },
     },
     {
-      // What is longer or has more ways through it says why beside it.
+      // A longer or more complex function must say why next to it.
       files: ['{core,contract,plans,server,cli,web}/src/**'],
       rules: {
         'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
@@ -155,7 +158,7 @@ export default defineConfig({
       excludeFiles: [
         'core/src/forms/**',
         'web/src/forms/**',
-        // Documents of the version before, as they were.
+        // Documents of the previous version, unchanged.
         'core/src/session/versionTwo.ts',
       ],
       rules: { 'eslint-js/no-restricted-syntax': ['error', ...namedOf, ...formBranches] },

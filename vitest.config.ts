@@ -2,7 +2,7 @@ import { defineConfig, type TestProjectInlineConfiguration } from 'vitest/config
 import vue from '@vitejs/plugin-vue'
 import vuetify from 'vite-plugin-vuetify'
 
-// A test file that puts stand-ins in place of modules needs modules of its own; all others share them, which halves their time.
+// A test file that mocks modules needs its own copies; all others share modules, which halves their time.
 const mocking = ['composer', 'deviceStore', 'familyPages', 'keptByDevice', 'plans', 'twoReleases'].map(
   (name) => `web/test/${name}.test.ts`,
 )
@@ -22,7 +22,7 @@ export default defineConfig({
       {
         test: {
           name: 'core',
-          // Threads start quicker than processes, and nothing here needs a process of its own.
+          // Threads start faster than processes, and nothing here needs a process of its own.
           pool: 'threads',
           isolate: false,
           include: [

@@ -1,5 +1,5 @@
-// The page stays alive: the longest task of its main thread while sixteen stations are arranged, ten thousand children a lane
-// simulated, moves suggested, sessions drafted and a term planned, beside the same page idle, in one browser.
+// Does the page stay responsive? Measures the longest main-thread task while sixteen stations are arranged, ten thousand children per lane
+// are simulated, exercises are suggested, sessions drafted and a term planned, beside the same page idle, in one browser.
 import { openTeacherPage } from './teacherPage.mjs'
 
 const moves = ['squat', 'plank', 'jumping jack', 'push-up', 'high knees', 'curl-up', 'lunge', 'hip bridge']
@@ -28,8 +28,8 @@ const { page, close } = await openTeacherPage()
 const cdp = await page.context().newCDPSession(page)
 
 /**
- * The longest task of the page's main thread while something is done, in milliseconds: by the clock, and of the core's own time. Where
- * a machine is shared, a task that is kept waiting is long by the clock and short of its own.
+ * The longest main-thread task while something runs, in milliseconds: wall time, and the core's own processor time. On a shared machine a
+ * task that has to wait is long in wall time and short in processor time.
  */
 async function longest(what) {
   const events = []
@@ -88,7 +88,7 @@ try {
       busy[name].push(await longest(asked))
       await page.getByRole('button', { name: 'Close' }).click()
     }
-    // Moves suggested for the block, then three drafts on a page of their own.
+    // Suggests exercises for the block, then makes three drafts on a page of their own.
     await page
       .getByRole('gridcell', { name: /^Main part/ })
       .first()
@@ -99,7 +99,7 @@ try {
       await page.getByRole('button', { name: /^Take all/ }).waitFor({ timeout: 20_000 })
     }
     busy.suggest.push(await longest(suggested))
-    // Another number of them: the same work, without a panel that opens.
+    // The same work with another seed, without opening the panel first.
     const again = async () => {
       await page.getByLabel('How many').fill('6')
       await page.getByRole('button', { name: 'Take all 6' }).waitFor({ timeout: 20_000 })

@@ -1,4 +1,4 @@
-// The exact order of 13 and of 16 stations, real moves in laps, and of 12 beside a MIP solver package.
+// The exact order of 13 and of 16 stations, with real exercises in laps, and of 12 beside a MIP solver package.
 import { orderStations } from '../core/src/arrange/orderStations.ts'
 import { seededRandom } from '../core/src/distribution/seededRandom.ts'
 import { cellsFor } from '../core/src/library/cellsFor.ts'
@@ -12,7 +12,7 @@ import { times } from './times.ts'
 const library = indexLibrary(libraryData)
 const moves = [...library.moves.values()].filter((m) => m.measures.includes('seconds'))
 
-/** Three laps over so many moves drawn from the library, for three groups. */
+/** Three laps over this many exercises drawn from the library, for three groups. */
 function circuit(seed: number, stations: number): Session {
   const random = seededRandom(seed)
   const left = [...moves]

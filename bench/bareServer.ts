@@ -1,4 +1,4 @@
-// What the server's routes are held against: the same middleware around one insert, two writes, or a file. Run by server.ts.
+// The baseline for the server's routes: the same middleware around one insert, two writes, or a file. Started by server.ts.
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import compression from 'compression'

@@ -1,11 +1,11 @@
-// The class book with forty pupils and sixty columns: from opening to its first row, a key press to the painted change, a paste of
-// 2400 cells; each beside an idle page that does as little as there is to do. All in one browser, turn by turn.
+// The class book with forty pupils and sixty columns: from opening to the first row, from a key press to the painted change, and a paste of
+// 2400 cells; each beside an idle page that does the least possible. All in one browser, turn by turn.
 import { readFileSync } from 'node:fs'
 import { openTeacherPage } from './teacherPage.mjs'
 import { at } from './share.mjs'
 
 const sixty = JSON.parse(readFileSync(new URL('sessions/sixty-stations.json', import.meta.url), 'utf8'))
-/** So many stations are written down: three laps each. */
+/** Records results at this many stations, three laps each. */
 const recorded = 20
 let left = recorded
 for (const block of sixty.sections.flatMap((s) => s.blocks)) {
@@ -13,7 +13,7 @@ for (const block of sixty.sections.flatMap((s) => s.blocks)) {
   for (const station of block.stations) if (left-- > 0) station.record = 'reps'
 }
 
-/** Waits for the frame that shows what was just done, and tells how long that took. */
+/** Waits for the frame that shows the last change and returns how long that took. */
 const watch = () => {
   window.painted = (since) =>
     new Promise((resolve) =>

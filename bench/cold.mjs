@@ -1,5 +1,5 @@
-// What a composer that was never opened on a device asks for: requests, kilobytes as they travel, and when its first row is painted.
-// With slow lines too: 100 ms there and back, 4 Mbit/s. Goals: at most 20 requests, at most 400 kB.
+// What the composer requests on a device that has never opened it: number of requests, kilobytes transferred, and when its first row is
+// painted. Also on a slow line: 100 ms round trip, 4 Mbit/s. Goals: at most 20 requests and 400 kB.
 import { readFileSync } from 'node:fs'
 import { openTeacherPage } from './teacherPage.mjs'
 import { at } from './share.mjs'

@@ -1,5 +1,5 @@
-// What a full Desk costs beside a fresh one: the runs of a teacher with 5000 of them ÷ of one with 50, turn by turn in one run.
-// Goal: at most 1.5.
+// What a full Desk costs compared with a fresh one: listing the runs of a teacher with 5000 of them ÷ of one with 50, turn by turn in one
+// run. Goal: at most 1.5.
 import { randomUUID } from 'node:crypto'
 import { runDocument } from '@esfuerzo/core/run'
 import { writtenText } from '@esfuerzo/core'

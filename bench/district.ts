@@ -1,7 +1,7 @@
-// Two hundred schools on a Monday, at once: what each kind of request costs the server and the database, how long people wait, at what
-// one machine is for, at five and at twenty times that; the room a year takes; a backup of it all, restored. What a school does in its
-// busiest hour is ours. SCHOOLS=… takes others, SOAK=… instead lets five times as many come for so many minutes and
-// says the server's memory.
+// Two hundred schools on a Monday, at once: what each kind of request costs the server and the database, how long people wait, which load
+// one machine can carry, at five and at twenty times that load; the disk space of a year; and a backup of it all, restored. The requests of
+// a school's busiest hour are our estimate. SCHOOLS=… sets another number of schools; SOAK=… instead runs five times the load for that many
+// minutes and reports the server's memory.
 import { readFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
 import { indexLibrary } from '@esfuerzo/core'
@@ -19,14 +19,16 @@ import { at } from './share.mjs'
 
 const schools = Number(process.env.SCHOOLS ?? 200)
 const soak = Number(process.env.SOAK ?? 0)
-/** Of a school with a teacher, twelve classes of 25: a third of the children on Monday, half of them in the busiest hour. */
+/**
+ * One school has a teacher and twelve classes of 25: a third of the children do the session on Monday, half of them in the busiest hour.
+ */
 const runsAnHour = 50
 const password = 'a password for the bench'
 
-/** One child's page, one run, one teacher's wish. */
+/** One family page, one run, one request of a teacher. */
 interface Kind {
   name: string
-  /** Of a school, in its busiest hour. */
+  /** Requests of one school in its busiest hour. */
   anHour: number
   ask: () => Promise<void>
 }
@@ -35,13 +37,13 @@ const pick = <T>(list: readonly T[]): T => list[Math.floor(Math.random() * list.
 const byte = () => Math.floor(Math.random() * 256)
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** Processor time of a process with those it has waited for, in milliseconds. */
+/** Processor time of a process and its finished children, in milliseconds. */
 function cpuOf(pid: number | string): number {
   const fields = readFileSync(`/proc/${pid}/stat`, 'latin1').split(') ').at(-1)!.split(' ')
   return fields.slice(11, 15).reduce((sum, ticks) => sum + Number(ticks), 0) * 10
 }
 
-/** Of the server, resident, in MiB. */
+/** The server's resident memory, in MiB. */
 const memoryOf = () =>
   Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${house.pid()}/status`, 'latin1'))![1]) / 1024)
 
@@ -52,7 +54,7 @@ try {
   const filling = Date.now()
   const teachers = Array.from({ length: schools }, (_, i) => ({ email: `school-${i}@island.example`, password }))
   const now = new Date()
-  // What is sent is there once for all: who writes it first holds the others up.
+  // A published snapshot is stored only once, so simultaneous writers of the same one wait for the first.
   for (const some of [teachers.slice(0, 1), teachers.slice(1)]) await addDemoTeachers(db, library, secret, now, some)
   await db.raw('vacuum analyze')
   console.log(`${schools} schools filled in ${((Date.now() - filling) / 1000).toFixed(0)} s`)
@@ -74,7 +76,7 @@ try {
 }
 process.exit(0)
 
-/** Of server and database, so far. */
+/** Processor time of server and database so far. */
 async function cpu(): Promise<{ server: number; database: number }> {
   const { rows } = await db.raw<{ rows: { pid: number }[] }>('select pg_backend_pid() as pid')
   const parent = readFileSync(`/proc/${rows[0]!.pid}/stat`, 'latin1').split(') ').at(-1)!.split(' ')[1]!
@@ -85,7 +87,7 @@ async function cpu(): Promise<{ server: number; database: number }> {
   }
 }
 
-/** What one of each kind costs, four at a time for some seconds; and from that, how many schools a core is enough for. */
+/** The cost of one request of each kind, four at a time for some seconds; from that, how many schools one core can carry. */
 async function costs(kinds: readonly Kind[]): Promise<void> {
   const sum = { server: 0, database: 0 }
   console.log('one of each, in milliseconds of a core: server, database')
@@ -106,14 +108,14 @@ async function costs(kinds: readonly Kind[]): Promise<void> {
     sum.database += database * anHour
     console.log(`  ${name}: ${server.toFixed(1)}, ${database.toFixed(1)}  (${done})`)
   }
-  // Half of a core is left for what was not thought of.
+  // Half a core is kept in reserve for what this estimate leaves out.
   const enough = (ms: number) => Math.floor((3_600_000 * 0.5) / ms)
   console.log(
     `a school’s busiest hour: ${(sum.server / 1000).toFixed(1)} s of the server, ${(sum.database / 1000).toFixed(1)} s of the database; half a core is enough for ${enough(sum.server)} and ${enough(sum.database)} schools`,
   )
 }
 
-/** How long people wait who come whenever they like, so many times as often as from the schools there are. */
+/** How long people wait when requests arrive at random, at this multiple of the schools' normal rate. */
 async function waits(kinds: readonly Kind[], times: number, seconds: number): Promise<void> {
   const took = new Map(kinds.map(({ name }) => [name, [] as number[]]))
   const wrong: string[] = []
@@ -146,7 +148,7 @@ async function waits(kinds: readonly Kind[], times: number, seconds: number): Pr
       console.log(`  ${name}: ${all.length}, median ${at(all, 0.5).toFixed(0)} ms, p99 ${at(all, 0.99).toFixed(0)} ms`)
 }
 
-/** Everybody at once for a while: what the server's memory comes to. */
+/** Everybody at once for a while: the server's peak memory. */
 async function soaked(kinds: readonly Kind[]): Promise<void> {
   const memory = [memoryOf()]
   for (let minute = 0; minute < soak; minute++) {
@@ -158,7 +160,7 @@ async function soaked(kinds: readonly Kind[]): Promise<void> {
   console.log(`the server’s memory, a minute apart, then after half a minute of rest: ${memory.join(', ')} MiB`)
 }
 
-/** What lies in the database, by the row, and what a school's year comes to: 36 weeks of two sessions, half of 300 children. */
+/** Row counts in the database, and the size of a school's year: 36 weeks of two sessions, done by half of 300 children. */
 async function room(): Promise<void> {
   const size = async (...tables: string[]) => {
     const { rows } = await db.raw<{ rows: { bytes: string }[] }>(
@@ -170,7 +172,7 @@ async function room(): Promise<void> {
   const count = async (table: string) => Number((await db(table).count('* as n').first())!.n)
   const [runs, sessions] = [await count('runs'), await count('workouts')]
   const aRun = (await size('runs', 'results')) / runs
-  // Here all schools have sent the same; each has its own in life.
+  // Here all schools have sent the same session home; in reality each has its own.
   const { rows } = await db.raw<{ rows: { bytes: number }[] }>(
     'select avg(pg_column_size(s.*))::float as bytes from snapshots s',
   )
@@ -181,7 +183,7 @@ async function room(): Promise<void> {
   )
 }
 
-/** Everybody signed in, with what they open. */
+/** Everyone signed in, with the pages they open. */
 async function kindsOf(): Promise<Kind[]> {
   const ask = asker(house.url)
   const signedIn: {
@@ -214,7 +216,7 @@ async function kindsOf(): Promise<Kind[]> {
     await answer.arrayBuffer()
     if (answer.status !== 200) throw new Error(`${path} was answered ${answer.status}`)
   }
-  /** Somebody's session that nobody else is at, while it is worked on. */
+  /** Picks a session that nobody else is working on, for as long as it is in use. */
   const busy = new Set<string>()
   const worked = async (
     work: (who: (typeof signedIn)[number], mine: (typeof signedIn)[number]['workouts'][number]) => Promise<void>,

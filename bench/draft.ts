@@ -1,4 +1,4 @@
-// Three drafts as a teacher waits for them, and suggestions for a place, beside checking one session in the same run.
+// Three drafts as a teacher waits for them, and suggestions for one place, beside checking one session in the same run.
 import { checkSession } from '@esfuerzo/core/checks'
 import { draftFor, intents, type DraftAsk } from '@esfuerzo/core/draft'
 import { suggested, suggestFor, suggestProblem } from '@esfuerzo/core/suggest'
@@ -10,7 +10,9 @@ import { times } from './times.ts'
 
 const past = beginnings.map(({ text }) => parse(text, library).workout)
 const asks = randomAsks(library, past, 40, [12, 25])
-/** Milliseconds from the question to the first and to the third draft, each looked on where its first answer is not all it could be. */
+/**
+ * Milliseconds from the request to the first and to the third draft; each draft is improved further if its first answer was not the best.
+ */
 function drafted(ask: DraftAsk): [first: number, third: number] {
   const start = performance.now()
   const besides: string[] = []

@@ -1,4 +1,4 @@
-// Drawing a figure, beside working out where its joints are: twenty moments of every figure of the library.
+// Drawing a figure, compared with computing its joints: twenty moments of every figure of the library.
 import { figureSvg } from '../core/src/figure/figureSvg.ts'
 import { pose } from '@esfuerzo/core/figure'
 import { libraryData } from '@esfuerzo/library'

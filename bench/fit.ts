@@ -1,4 +1,4 @@
-// Fit of real circuits: 3 groups × 3 shared blocks and 6 × 4, whole and beside a MIP solver package on the same problem.
+// Fit of real circuits: 3 groups × 3 shared blocks and 6 × 4, ours and a MIP solver package on the same problem.
 import { fitBuilder } from '../core/src/fit/buildFit.ts'
 import { solveFit } from '../core/src/fit/solveFit.ts'
 import { indexLibrary, type Session } from '@esfuerzo/core'
@@ -17,7 +17,7 @@ const circuits = [
   '3 laps 30/30 {25/25}\nhip bridge\nskater step\ncrab walk',
 ]
 
-/** Over-full by a different amount each. */
+/** Each is over time by a different amount. */
 function overFull(groups: string, blocks: number, n: number): Session {
   // The first groups have values of their own.
   const names = groups.split(', ')

@@ -1,5 +1,5 @@
-// From a key press to the painted change, with the 60-station, 6-group session in the composer, beside an empty page
-// that changes one letter. Both in one browser, turn by turn.
+// From a key press to the painted change, with the 60-station, 6-group session in the composer, beside an empty page that changes one
+// letter. Both in one browser, turn by turn.
 import { openTeacherPage } from './teacherPage.mjs'
 import { readFileSync } from 'node:fs'
 import { at } from './share.mjs'
@@ -8,7 +8,7 @@ const document60 = JSON.parse(readFileSync(new URL('sessions/sixty-stations.json
 
 const presses = 60
 
-/** Notes for each press how long it took until the frame that shows it was handed over. */
+/** Records for each press how long it took until the frame that shows it was handed over. */
 const watchPresses = () => {
   window.presses = []
   addEventListener(
@@ -23,7 +23,7 @@ const watchPresses = () => {
     { capture: true },
   )
 }
-/** A fixed piece of arithmetic: how fast the machine is just now. @returns milliseconds */
+/** A fixed piece of arithmetic that shows the machine's current speed. @returns milliseconds */
 function yardstick() {
   const start = performance.now()
   let sum = 0
@@ -51,7 +51,7 @@ try {
     addEventListener('keydown', () => (document.getElementById('p').textContent = String(Math.random()))),
   )
   for (const p of [page, empty]) await p.evaluate(watchPresses)
-  // What the browser says of its main thread, in milliseconds since it began.
+  // The browser's report on its main thread, in milliseconds since it started.
   const session = await context.newCDPSession(page)
   await session.send('Performance.enable')
   const spent = async () => {
@@ -66,7 +66,7 @@ try {
   }
   const parts = { script: 0, style: 0, layout: 0, all: 0 }
 
-  /** Turn by turn: presses to the one page, then as many to the other. The first round only warms up. */
+  /** In turns: presses on one page, then as many on the other. The first round only warms up. */
   async function turns(title, keys, apart = 60) {
     const times = { composer: [], empty: [] }
     for (const part in parts) parts[part] = 0
@@ -106,7 +106,7 @@ try {
     `rows drawn: ${rows} of ${count}; elements in a lane: ${await page.locator('.strip').first().locator('svg *').count()}`,
   )
 
-  // A letter in the text panel is there at once; what its line became follows in the pause after it.
+  // A letter typed in the text panel appears at once; the line is read in the pause that follows.
   await page.bringToFront()
   await page.locator('.row.station .name').first().click()
   await page.keyboard.press('w')

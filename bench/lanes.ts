@@ -1,5 +1,5 @@
-// All lanes of a session and what they come to ÷ structuredClone of it, in one run: from nothing, and after an edit of one block.
-// Goals: at most 4, and at most 1.
+// All lanes of a session and their totals ÷ structuredClone of it, in one run: from scratch, and after an edit of one block. Goals: at most
+// 4, and at most 1.
 import { readFileSync } from 'node:fs'
 import { indexLibrary, readSessionText, sessionView, type Session } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
@@ -11,7 +11,7 @@ const library = indexLibrary(libraryData)
 const session = readSessionText(readFileSync('bench/sessions/sixty-stations.json', 'utf8'))
 const steps = sessionView(session, library).flatMap(({ blocks }) => blocks.flatMap(({ timed }) => timed.steps)).length
 
-/** The same session with one block typed anew each time: all else is what it was. */
+/** The same session with one block recreated each time; everything else is shared with the previous one. */
 const sections = session.sections
 const edited = Array.from({ length: 1400 }, (_, i): Session => {
   const s = i % sections.length

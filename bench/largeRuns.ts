@@ -1,5 +1,5 @@
-// What others wait while 150 of the largest runs there can be are read: in lists, for the next session, a class's pace, a pupil's file, an export.
-// Goal: at most 100 ms.
+// How long others wait while 150 of the largest possible runs are read: in lists, for the next session, a class's pace, a pupil's file, an
+// export. Goal: at most 100 ms.
 import { randomUUID } from 'node:crypto'
 import { runDocument, mostCountedSteps } from '@esfuerzo/core/run'
 import { writtenText } from '@esfuerzo/core'

@@ -1,4 +1,4 @@
-// Writes bench/sessions/sixty-stations.json: the committed session the benches measure with. Run only to change it.
+// Writes bench/sessions/sixty-stations.json, the committed session that the benchmarks use. Run it only to change that session.
 import { writeFileSync } from 'node:fs'
 import { cellsFor } from '../core/src/library/cellsFor.ts'
 import {

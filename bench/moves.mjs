@@ -1,11 +1,11 @@
-// From one frame to the next, in one browser, turn by turn: an empty page that moves one box; the repertoire while it is
-// scrolled through; a move's page with all its versions moving.
+// From one frame to the next, in one browser, in turns: an empty page that moves one box; the list of exercises while it is scrolled; an
+// exercise's page with all its versions moving.
 import { openTeacherPage } from './teacherPage.mjs'
 import { at } from './share.mjs'
 
 const frames = 120
 
-/** Milliseconds between frames; `scroll` moves the page on by so many pixels each. */
+/** Milliseconds between frames; `scroll` scrolls the page by that many pixels per frame. */
 const frameTimes = (page, scroll = 0) =>
   page.evaluate(
     ({ frames, scroll }) =>

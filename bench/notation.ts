@@ -24,7 +24,7 @@ console.log(
   `parse ÷ JSON.parse: ${ratios.median.toFixed(0)}  (5 % to 95 %: ${ratios.low.toFixed(0)} to ${ratios.high.toFixed(0)})`,
 )
 
-// A hundred lines as teachers write them, each time another text, so that nothing is known from before.
+// A hundred lines as teachers write them, a different text each time, so that no cache helps.
 const folder = new URL('../core/test/fixtures/texts/', import.meta.url)
 const free = readdirSync(folder)
   .filter((file) => file.endsWith('.txt'))
@@ -40,7 +40,8 @@ const freely = ratio(
 console.log(`reading of ${free.length} lines as teachers write them: ${freely.a.toFixed(1)} ms`)
 console.log(`reading ÷ JSON.parse of its document: ${freely.ratios.median.toFixed(0)}  (goal ≤ 40)`)
 
-// What of texts as teachers write them is read whole, and what of everyday names is right, asked about, or wrong in silence.
+// Of texts as teachers write them: how many are read completely. Of everyday names: how many are right, asked about, or wrong without a
+// question.
 const whole = textsOf('texts').map(([, text, expected]) => misread(text, expected).length === 0)
 console.log(`texts read whole: ${whole.filter(Boolean).length} of ${whole.length}  (goal ≥ 28 of 30)`)
 const { right, asked, known, wrong } = namesRead()
@@ -50,7 +51,7 @@ console.log(
   `${all} everyday names: ${share(right)} right, ${share(asked)} asked about, ${wrong.length} wrong in silence; of the ${known} the library has ${Math.round((right / known) * 100)} % right  (goal ≥ 97 % right or asked, none wrong)`,
 )
 
-// Time goes in proportion to the text: ten times the rows, about ten times the time.
+// Time grows in proportion to the text: ten times the rows take about ten times as long.
 const row = 'squat jump [K-1: frog jump] 10 reps; slow; 2 kg'
 const block = (rows: number) => `## Main part\n${`${row}\n`.repeat(rows)}`
 const [short, long] = [block(30), block(300)]

@@ -1,4 +1,4 @@
-/** What two pieces of work cost, measured turn by turn in one run, so that a busy machine slows both. */
+/** The cost of two pieces of work, measured in turns in one run, so that a busy machine slows both. */
 export interface Ratio {
   /** Median milliseconds of one call. */
   a: number
@@ -11,7 +11,7 @@ const sorted = (list: number[]) => [...list].sort((x, y) => x - y)
 
 /**
  * @param rounds pairs measured, after a fifth as many to warm up
- * @param calls of each work in a round
+ * @param calls calls of each work per round
  */
 export function ratio(a: () => unknown, b: () => unknown, rounds = 200, calls = 5): Ratio {
   const time = (work: () => unknown) => {

@@ -1,5 +1,5 @@
-// The server beside a bare one with the same middleware, turn by turn in one run; what others wait while somebody's session is
-// worked out or put on paper; the memory it takes.
+// The server beside a bare one with the same middleware, in turns in one run; how long others wait while a session is computed or printed;
+// and the memory it takes.
 import { fork } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { Agent, request } from 'node:http'
@@ -55,7 +55,7 @@ const plain = `http://127.0.0.1:${port}`
 const headers = (cookie: string) => ({ origin: house.url, cookie })
 const home = () => `10.${[0, 0, 0].map(() => Math.floor(Math.random() * 256)).join('.')}`
 
-/** Requests a second and the p99 of twenty clients at once. */
+/** Requests per second and the p99 of twenty simultaneous clients. */
 async function load(next: (client: number) => Asked, seconds = 3) {
   const until = performance.now() + seconds * 1000
   const took: number[] = []
@@ -71,7 +71,7 @@ async function load(next: (client: number) => Asked, seconds = 3) {
   return { rate: (took.length - wrong) / seconds, wrong }
 }
 
-/** One beside the other, three turns each. */
+/** Ours and the baseline in turns, three times each. */
 async function beside(title: string, ours: (n: number) => Asked, theirs: (n: number) => Asked, goal: string) {
   const ratios: number[] = []
   const rates: [number, number][] = []
@@ -97,7 +97,7 @@ async function beside(title: string, ours: (n: number) => Asked, theirs: (n: num
 }
 
 try {
-  // Sixty links, so that no link's own bound is met.
+  // Sixty links, so that no link reaches its own limit.
   const settled = await house.settle(0)
   const { cookie, id } = settled.saver
   const links = [settled.sender.token]
@@ -163,7 +163,7 @@ try {
     '≥ 1.0',
   )
 
-  /** What /healthz takes while something is done; five clients that ask one after the other. */
+  /** The response time of /healthz while something else runs, asked by five clients one request at a time. */
   async function meanwhile(work: () => Promise<unknown>) {
     let over = false
     const took: number[] = []
@@ -211,7 +211,7 @@ try {
   console.log(
     `eight PDFs at once: ${served(paper)} and ${served(again)} served, made in ${took(paper).toFixed(0)} ms, again in ${took(again).toFixed(0)} ms; /healthz meanwhile p99 ${paper.p99.toFixed(0)} ms  (goal ≤ ${(idle.p99 + 50).toFixed(0)})`,
   )
-  // A teacher of some years: 200 sessions of sixty stations, each with sixty states.
+  // A teacher after some years: 200 sessions of sixty stations, each with sixty revisions.
   const db = openDatabase(house.databaseUrl, undefined, 'unbound')
   const like = own[0]!.id
   await db.raw(
@@ -226,7 +226,7 @@ try {
     [like],
   )
   await db.destroy()
-  // Connections that lay idle meanwhile may be ended by now.
+  // Idle connections may have been closed by now.
   agent.destroy()
   const along = await meanwhile(() => ask({ url: `${house.url}/api/export`, headers: headers(cookie) }))
   const { status: outcome, took: ms, text } = along.answer as Awaited<ReturnType<typeof ask>>

@@ -1,4 +1,4 @@
-// Ten thousand children ÷ ten thousand timelines, over the demo's Storm-day springs and its card session.
+// Ten thousand simulated children ÷ ten thousand timelines, over the demo's Storm-day springs and its card session.
 import { indexLibrary, timeline } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import { simulate } from '@esfuerzo/core/tools'
@@ -14,7 +14,7 @@ for (const name of ['storm-day-springs', 'smugglers-cards']) {
   )
   const group = session.groups[0]!
   const children = times(5, () => simulate(session, group, library, { children: 10_000 }), 1).median
-  // A tenth of them, ten times counted: that many timelines take a while.
+  // Measures a tenth of them and multiplies by ten, because ten thousand timelines take long.
   const timelines =
     10 * times(3, () => Array.from({ length: 1000 }, () => timeline(session, group.id, library).length), 1).median
   console.log(

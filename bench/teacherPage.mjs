@@ -1,7 +1,7 @@
 import { needChromium, needPostgres } from '../scripts/machine.mjs'
 import { startStack } from '../scripts/stack.mjs'
 
-/** A whole Esfuerzo with the demo's teacher at her Desk, in a browser of its own. */
+/** A complete Esfuerzo with the demo's teacher at her Desk, in a browser of its own. */
 export async function openTeacherPage() {
   needPostgres()
   const executablePath = needChromium()

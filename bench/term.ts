@@ -1,5 +1,5 @@
-// A plan of twelve weeks: two home days, thirty sessions, test days, a holiday, found by searching or by the solver the pages use. Then
-// the same mended: a session and a week were taken away. Beside checking one session in the same run.
+// A plan of twelve weeks: two home days, thirty sessions, test days, a holiday; found by search or by the solver the pages use. Then the
+// same term repaired after a session and a week were removed. Beside checking one session in the same run.
 import { readFileSync } from 'node:fs'
 import highsLoader from 'highs'
 import { readSessionText } from '@esfuerzo/core'

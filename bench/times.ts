@@ -1,5 +1,5 @@
 /**
- * What some pieces of work took, one after the other.
+ * How long some pieces of work took, one after the other.
  *
  * @param work called with 0, 1, 2 … ; the first calls warm up and are not counted
  * @returns milliseconds: the median, the 95th percentile

@@ -1,4 +1,5 @@
-// What a year's end takes: 100 classes whose results have had their time, 200 000 values and 5000 runs; and what others wait meanwhile.
+// What a year-end cleanup takes: 100 classes whose retention has run out, with 200 000 values and 5000 runs; and how long others wait
+// meanwhile.
 import { cleanUp } from '../server/src/cleanup/cleanUp.ts'
 import { openDatabase } from '../server/src/base/database.ts'
 import { prepareDatabase } from '../server/src/prepareDatabase.ts'

@@ -1,6 +1,6 @@
 /**
- * The floors of the computation, from the ground up: each stands on those before it and knows nothing of those after it. Lint holds
- * every import to it, a test every circle.
+ * The layers of the core, from the bottom up: each may import those before it and none of those after it. Lint checks every import; a test
+ * looks for import cycles.
  */
 export const floors = [
   ['base', 'problems, limits, texts and ids: what everything speaks of'],
@@ -41,7 +41,7 @@ export const floors = [
   ['public', 'what other workspaces may ask for, a list a subject'],
 ]
 
-/** A form of work is one folder, `forms/<form>`; each of its files stands on the floor of what it says. */
+/** A form of work is one folder, `forms/<form>`; each of its files is on the layer of its topic. */
 export const aspects = {
   // What chance alone has: its things, its model, what it comes to, how it is played.
   things: 'terms',
@@ -65,7 +65,7 @@ export const aspects = {
 }
 
 /**
- * The floor a file of core/src stands on; undefined for what stands above all of them.
+ * The layer of a file of core/src; undefined for files above all layers.
  *
  * @param {string} file from core/src on
  * @example floorOf('forms/ladder/time.ts') // 'timing'

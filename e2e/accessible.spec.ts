@@ -99,7 +99,7 @@ test('no view of the family’s has an accessibility violation, on a phone', asy
   await expectAccessible(page)
 })
 
-/** What night changes. The rest is the same by day. */
+/** Only what the dark scheme changes. The rest is the same as by day. */
 const colours = ['color-contrast', 'link-in-text-block']
 
 test('@verify by night no view has an accessibility violation either', async ({ page }) => {
@@ -130,7 +130,7 @@ test('@verify by night no view has an accessibility violation either', async ({ 
 test('@verify at 200 % zoom nothing is cut', async ({ browser }) => {
   // Night changes colors alone, and no color takes room.
   for (const colorScheme of process.env.VERIFY ? (['light', 'dark'] as const) : (['light'] as const)) {
-    // A window of 1280 × 800 at 200 % lays its pages out on 640 × 400.
+    // A window of 1280 × 800 at 200 % zoom lays its pages out on 640 × 400.
     const context = await browser.newContext({
       viewport: { width: 640, height: 400 },
       deviceScaleFactor: 2,

@@ -5,7 +5,7 @@ import { at, expect, expectAccessible, newSession, openDesk, test } from './supp
 
 const newPassword = 'gannets over the bay'
 
-/** Opens the link to choose a password in the latest message of that subject to somebody, once it is there. */
+/** Opens the link to choose a password in the latest message with that subject, once it has arrived. */
 async function follow(page: Page, subject: string, to: string): Promise<void> {
   await page.goto(at(`/outbox?key=${process.env.OUTBOX_KEY}`))
   const letter = page
@@ -37,7 +37,7 @@ test('a newcomer signs up by message, settles in, forgets her password, takes ev
   await expect(page.getByRole('heading', { name: 'Welcome back, Inês' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'No sessions yet' })).toBeVisible()
 
-  // The school's own names for its grades show wherever a grade is named.
+  // The school's own names for its grades appear wherever a grade is named.
   await page.getByRole('link', { name: 'Settings' }).click()
   await page.getByLabel('Kindergarten').fill('R')
   await expectAccessible(page)
@@ -82,7 +82,7 @@ test('a newcomer signs up by message, settles in, forgets her password, takes ev
 })
 
 test('@verify a teacher changes her password, and signs out everywhere', async ({ page, browser }) => {
-  // Her own account: signed out everywhere, the demo's teacher would be so in the other journeys too.
+  // An account of her own: signing out everywhere would also sign the demo's teacher out of the other journeys.
   const [email, secret] = ['rui@island.example', 'over the breakwater']
   await page.goto(at('/sign-up'))
   await page.getByLabel('Your name').fill('Rui')

@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test'
 import { at, beginFromText, expect, expectAccessible, openDesk, test } from './support/journey.ts'
 import { withInterface } from './support/links.ts'
 
-/** A session a teacher would stand by, for a flat with a neighbour below, done with somebody. */
+/** A session a teacher would recommend, for a home with neighbors below, done with somebody. */
 const text = `# Family harbour
 minutes 17; groups K-1, 2-3, 4-6; space mat; quiet; with somebody; aim muscular endurance
 target: We are learning to keep the same form from first to last.
@@ -29,7 +29,7 @@ cross-body stretch
 slow breaths 4 breaths
 `
 
-/** The same with a lap more, a jump for kindergarten upstairs, a cold test and a door to climb. */
+/** The same with one lap more, a jump for kindergarten upstairs, a cold test and a door to climb. */
 function spoilt(session: Session): Session {
   const [warmUp, main] = session.sections
   const block = main!.blocks[0]!
@@ -52,7 +52,7 @@ function spoilt(session: Session): Session {
 }
 
 const look = (page: Page) => page.getByRole('tabpanel', { name: /^Checks/ })
-/** What is not to be sent so, or worth a look. */
+/** Findings with the weight *fix* or *advice*. */
 const asks = (page: Page) =>
   look(page)
     .getByRole('listitem')
@@ -67,7 +67,7 @@ async function good(page: Page): Promise<Session> {
   return withInterface(async (api) => (await (await api.get(`/api/workouts/${id}`)).json()).document)
 }
 
-/** Stores a session and opens it with what is worth a look. */
+/** Stores a session and opens its checks. */
 async function open(page: Page, document: Session): Promise<string> {
   const { id } = await withInterface(async (api) => (await api.post('/api/workouts', { data: { document } })).json())
   await page.goto(at(`/sessions/${id}?panel=look`))
@@ -92,7 +92,7 @@ test('@verify a good session is left in peace; spoilt, it is said where and why,
   ])
     await expect(asks(page).filter({ hasText: words })).toHaveCount(1)
   await expectAccessible(page)
-  // Beside the row and the lane there is a sign, told by its shape and in words.
+  // The row and the lane have a sign, recognizable by its shape and in words.
   await expect(
     page
       .getByRole('row')
@@ -125,7 +125,7 @@ test('@verify a good session is left in peace; spoilt, it is said where and why,
   await expect(page.getByRole('link', { name: /\/go\// })).toBeVisible()
 })
 
-/** How many ask for a look, once each has said what would mend it. */
+/** How many findings there are, once each has its fixes. */
 async function settled(page: Page): Promise<number> {
   await page.waitForTimeout(700)
   const all = asks(page)

@@ -4,7 +4,7 @@ import { pdfTexts } from './support/pdf.ts'
 
 test.describe.configure({ mode: 'serial', timeout: 180_000 })
 
-/** A class of grades 4 to 6 with so many pupils, its aliases proposed. */
+/** A class of grades 4 to 6 with a number of pupils and proposed aliases. */
 async function newClass(page: Page, name: string, pupils: number): Promise<void> {
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('button', { name: 'New class' }).first().click()
@@ -17,7 +17,7 @@ async function newClass(page: Page, name: string, pupils: number): Promise<void>
   await expect(page.getByRole('heading', { name: `${pupils} pupils` })).toBeVisible()
 }
 
-/** Aliases and codes as they stand on the slips that are printed. */
+/** Aliases and codes as on the printed slips. */
 async function slipsOf(page: Page): Promise<{ alias: string; code: string }[]> {
   const href = await page.getByRole('link', { name: 'Print codes' }).getAttribute('href')
   const pdf = await (await page.request.get(at(href!))).body()
@@ -27,7 +27,7 @@ async function slipsOf(page: Page): Promise<{ alias: string; code: string }[]> {
     .getByRole('listitem')
     .locator('b')
     .allTextContents()
-  // Signs are set apart, and slips stand in the order of their aliases.
+  // Codes are printed in groups, and slips are in the order of their aliases.
   const codes = texts
     .map((text) => text.replace(/\s/g, ''))
     .filter((text) => /^[B-DF-HJ-NP-RTV-XZ34579]{6}$/.test(text))
@@ -38,8 +38,8 @@ async function openBook(page: Page, name: string, session: RegExp): Promise<void
   await page.getByRole('link', { name: 'Classes' }).click()
   await page.getByRole('link', { name }).click()
   await page.getByRole('combobox', { name: 'Session' }).press('ArrowDown')
-  // A long list shows what is in sight alone: it is gone through from its top until the session is there, and only
-  // then clicked: a click cut short has closed the list all the same.
+  // A long list only renders what is visible: scroll from its top until the session appears, then click it. An interrupted click would
+  // close the list.
   const list = page.getByRole('listbox')
   const option = list.getByRole('option', { name: session }).first()
   await expect(list).toBeVisible()
@@ -98,7 +98,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await expectAccessible(family)
   await expectNothingCut(family)
   await family.getByRole('button', { name: /Grades 4–6/ }).click()
-  // A few steps are enough: what was done is told, and who comes back sooner is not asked why.
+  // A few steps are enough: a result is reported, and an early end needs no reason.
   await family.getByTestId('digits').waitFor()
   for (let i = 0; i < 3; i++) await family.getByRole('button', { name: 'Skip' }).click()
   await family.getByRole('button', { name: 'Stop' }).click()
@@ -106,7 +106,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await family.locator('.felt label').nth(4).click()
   await family.getByRole('button', { name: 'Send to my teacher' }).click()
   await expect(family.getByRole('heading', { name: 'Sent' })).toBeVisible()
-  // The device remembers, and nobody else's numbers are on it.
+  // The device remembers its own numbers, and nobody else's are on it.
   await family.goto(href)
   await expect(family.getByRole('button', { name: alias })).toHaveAttribute('aria-pressed', 'true')
   await expect(family.getByRole('button', { name: slips[0]!.alias })).toHaveCount(0)
@@ -118,7 +118,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await expectAccessible(page)
   await expectNothingCut(page)
 
-  // From paper, by keyboard; then a block from a spreadsheet, undone and done again.
+  // From paper, by keyboard; then a block from a spreadsheet, undone and redone.
   await cell(page, slips[0]!.alias, /Jumping jack/)
     .first()
     .click()
@@ -190,7 +190,7 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await page.keyboard.type('9')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
-  // The other has not seen it.
+  // The other tab has not seen it.
   await other.locator('#cell-1-0').click()
   await other.keyboard.type('7')
   await other.keyboard.press('Shift+Enter')
@@ -210,7 +210,7 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await page.keyboard.press('Enter')
   await expect(page.getByText('Your entries are kept on this device')).toBeVisible()
   await expect(page.locator('#cell-2-0')).toContainText('5')
-  // Even where the page is closed meanwhile.
+  // Even if the page is closed meanwhile.
   await page.unroute('**/results/*')
   await page.reload()
   await expect(page.locator('#cell-2-0')).toHaveAttribute('aria-label', /, 5, typed in/)

@@ -59,7 +59,7 @@ test('a cell says what is typed into it, for its group alone; what cannot be rea
   await expect(cells.nth(3)).toContainText('8')
   await expect(cells.nth(2)).toContainText('10–15')
 
-  // Several rows at once: three of them get a step easier, and are taken out together.
+  // Several rows at once: three of them become a step easier, and are removed together.
   await addMove(page, 'lunge')
   await addMove(page, 'push-up')
   await page.locator('.row.station .name').nth(0).click()

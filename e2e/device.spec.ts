@@ -2,7 +2,7 @@ import type { BrowserContext, Page } from '@playwright/test'
 import { at, expect, openDesk, signIn, test } from './support/journey.ts'
 import { password, teacherOf } from './support/teacher.ts'
 
-/** What a device keeps, in a real browser: two kinds of pages in one profile, tabs that were closed, a device that others use. */
+/** What a device keeps, in a real browser: two kinds of pages in one profile, closed tabs, a shared device. */
 test.describe.configure({ timeout: 120_000 })
 
 /** A class with pupils and a session sent home, by the interface's own requests. */
@@ -38,10 +38,10 @@ async function type(page: Page, alias: string, text: string) {
   await page.keyboard.type(text)
   await page.keyboard.press('Enter')
 }
-/** The way to the server is cut, or there again. */
+/** Disconnects the server, or reconnects it. */
 const cut = (context: BrowserContext) => context.route('**/api/**', (route) => route.abort())
 const mend = (context: BrowserContext) => context.unroute('**/api/**')
-/** Keys of one database of the device; nothing where there is none. */
+/** Keys in one database of the device; empty if it does not exist. */
 const kept = (page: Page, database: string, store: string) =>
   page.evaluate(
     ([name, schoolClass]) =>
@@ -61,7 +61,7 @@ const kept = (page: Page, database: string, store: string) =>
       }),
     [database, store] as const,
   )
-/** What a release before kept, in the one database that both pages opened. */
+/** What a previous release stored, in the one database that both pages opened. */
 const keepAsBefore = (page: Page, store: string, key: string, value: unknown) =>
   page.evaluate(
     ([schoolClass, at, what]) =>
@@ -106,7 +106,7 @@ test('class book and child’s book in one profile: each keeps its own, whicheve
   await openBook(page, schoolClass)
   await expect(cell(page, 'Tern 4', /Jumping jack, lap 1.*, 18, typed in/)).toBeVisible()
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(0)
-  // The child's book is there already: the class book keeps what it is given all the same.
+  // The child's book already exists; the class book stores its data all the same.
   await cut(page.context())
   await type(page, 'Plover 61', '16')
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
@@ -152,7 +152,7 @@ test('@verify a pupil removed elsewhere: everything else is saved, and its value
   await type(page, 'Tern 4', '18')
   await type(page, 'Plover 61', '16')
   await mend(page.context())
-  // Elsewhere the pupil is removed; this page does not know.
+  // The pupil is removed elsewhere; this page does not know.
   await schoolClass.call('DELETE', `/api/pupils/${tern}`)
   await expect(cell(page, 'Plover 61', /Jumping jack, lap 1.*, 16, typed in/)).toBeVisible()
   await expect(page.getByText(/18.*no longer in this class/)).toBeVisible()
@@ -227,7 +227,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await expect(asked).toBeHidden()
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(1)
 
-  // Waiting signs out by itself once all has arrived.
+  // Signing out waits until everything has been sent.
   await signOut.click()
   await expect(asked.getByText("We'll sign you out as soon as everything is saved")).toBeVisible()
   await mend(page.context())
@@ -257,7 +257,7 @@ test('a shared device: nothing is left behind, and nothing goes without being as
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   await expect.poll(left).toEqual([])
 
-  // Her own device asks nothing, and keeps what is not sent until she is back.
+  // Her own device does not ask, and keeps unsent work until she is back.
   await page.getByLabel('E-mail').fill(teacherOf(test.info().file))
   await page.getByLabel('Password').fill(password)
   await page.getByLabel('This is my own device').check()

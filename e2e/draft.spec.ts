@@ -35,7 +35,7 @@ test('@verify three drafts are compared, a row is kept and the rest drafted agai
   const titleOf = () => work.locator('.title').innerText()
   const before = await titleOf()
 
-  // The second row of the main part is kept; the rest comes again otherwise.
+  // The second row of the main section is kept; the rest is drafted again.
   const row = work.locator('.part').nth(1).getByRole('listitem').nth(1)
   const kept = await row.locator('.name').innerText()
   await row.getByRole('checkbox').check()
@@ -44,7 +44,7 @@ test('@verify three drafts are compared, a row is kept and the rest drafted agai
   await expect(work.locator('.kept .name', { hasText: kept })).toHaveCount(1)
   await expect(work.locator('.kept').getByRole('checkbox')).toBeChecked()
 
-  // Taken, it is a session like any other: nobody has anything to stop at or to look at.
+  // Once taken, it is a session like any other: no findings of weight *fix* or *advice*.
   await work.getByRole('button', { name: /^Use “/ }).click()
   await expect(page.getByRole('grid')).toContainText(kept)
   await page.getByRole('button', { name: 'Send home' }).click()

@@ -40,7 +40,7 @@ test('the player pauses, goes back and skips, shows the rep that is counted, and
   await page.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(heading).not.toHaveText('Side bend')
 
-  // Up to the last rest before the game: what comes is not told.
+  // Up to the last rest before the game: what follows is not revealed.
   for (let i = 0; i < 80 && !(await page.getByText('A surprise').first().isVisible()); i++) await skip.click()
   await expect(page.getByText('A surprise').first()).toBeVisible()
   await expect(page.getByText('Side step over the line')).toHaveCount(0)

@@ -8,7 +8,7 @@ test('two lanes run without a network from the link to the queued results, which
   const token = await tokenOf('Rock-pool circuit')
   await page.goto(at(`/go/${token}`))
   await expect(page.getByRole('heading', { name: 'Rock-pool circuit' })).toBeVisible()
-  // The first visit is over when the pages are kept.
+  // The first visit is complete when the pages are cached.
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready
     while (!navigator.serviceWorker.controller) await new Promise((resolve) => setTimeout(resolve, 50))
@@ -34,7 +34,7 @@ test('two lanes run without a network from the link to the queued results, which
   await page.getByRole('button', { name: 'Send to my teacher' }).click()
   await expect(page.getByRole('heading', { name: 'Saved on this device' })).toBeVisible()
 
-  // The device is off over night.
+  // The device is off overnight.
   await page.close()
   const morning = await context.newPage()
   const sent: string[] = []
@@ -111,7 +111,7 @@ test('@verify in Spanish everything is in Spanish, and the choice holds on the d
   await expect(page.locator('.stage')).toBeVisible()
   const heading = page.getByRole('heading', { level: 2 })
   for (let i = 0; i < 40 && (await heading.textContent()) !== 'Salto encogido'; i++) {
-    // Nothing of a step is pushed out of its stage.
+    // Nothing of a step is pushed off the screen.
     const over = await page.locator('.inside').evaluate((inside) => inside.scrollHeight - inside.clientHeight)
     expect(over, (await heading.textContent()) ?? '').toBeLessThanOrEqual(2)
     await page.getByRole('button', { name: 'Pasar' }).click()

@@ -25,7 +25,7 @@ test('@verify the whole job is done by keyboard alone: from the sign-in to a chi
   await press('Enter')
   await expect(page.getByRole('heading', { name: 'By keys alone' })).toBeVisible()
 
-  // Moves go in below the cursor as they are written; the line stays open for the next.
+  // Exercises are inserted below the cursor as they are typed; the line stays open for the next.
   const order = page.getByRole('grid', { name: 'Running order' })
   const row = (name: string | RegExp) => order.getByRole('row', { name })
   await until(order)
@@ -38,7 +38,7 @@ test('@verify the whole job is done by keyboard alone: from the sign-in to a chi
   await press('Escape')
   await expect(row('Arm circles')).toHaveAttribute('aria-selected', 'true')
 
-  // Three laps of 30/30; 30/25 for grades 2–3, 40/25 for grades 4–6, typed where they stand.
+  // Three laps of 30/30; 30/25 for grades 2–3, 40/25 for grades 4–6, typed into their cells.
   await press('ArrowDown', 'Enter')
   for (const move of ['pogo', 'squat jump', 'one-leg stand', 'lunge']) {
     await type(move)
@@ -65,7 +65,7 @@ test('@verify the whole job is done by keyboard alone: from the sign-in to a chi
   await expect(main.nth(2)).toContainText('30 / 30')
   await expect(main.nth(3)).toContainText('30 / 25')
 
-  // Another version for grades 4–6, reps asked for.
+  // Another version for grades 4–6, with reps recorded.
   while (
     !(await row(/Squat jump/)
       .getAttribute('aria-selected')
@@ -78,7 +78,7 @@ test('@verify the whole job is done by keyboard alone: from the sign-in to a chi
   await until(page.getByLabel('Children record their reps'))
   await press('Space', 'Escape')
 
-  // The row goes up and down, is doubled, taken out, brought back.
+  // The row is moved up and down, duplicated, removed, restored.
   await press('Alt+ArrowUp', 'Alt+ArrowDown', 'd')
   await expect(row(/Squat jump/)).toHaveCount(2)
   await press('Delete')
@@ -93,7 +93,7 @@ test('@verify the whole job is done by keyboard alone: from the sign-in to a chi
   await type('butterfly')
   await press('Enter', 'Escape')
 
-  // As in the journey by mouse, but for the march of 30 s: A 8 − 8 + 30 …
+  // As in the journey by mouse, except for the march of 30 s: A 8 − 8 + 30 …
   //   A: 30 + 1 + 25 + 720 + 10 = 786   B: 30 + 1 + 22 + 660 + 10 = 723   C: 30 + 1 + 20 + 780 + 20 = 851
   await expect(laneTotal(page, 'A')).toHaveText('13:06')
   await expect(laneTotal(page, 'B')).toHaveText('12:03')

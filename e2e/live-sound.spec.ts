@@ -1,7 +1,7 @@
 import { at, expect, test } from './support/journey.ts'
 import { withInterface } from './support/links.ts'
 
-/** What a page remembers of its sounds: each as it is put on the audio clock. */
+/** The page's record of its sounds: each as it is scheduled on the audio clock. */
 interface Heard {
   sounds: { when: number; now: number; hz: number }[]
   context: AudioContext | undefined
@@ -12,7 +12,7 @@ declare global {
   }
 }
 
-/** The link of a session whose slots are three seconds long, so that many bells ring in little time. */
+/** The link of a session with three-second slots, so that many bells ring in little time. */
 const shortSlots = () =>
   withInterface(async (api) => {
     const { workouts: sessions } = await (await api.get('/api/workouts')).json()
@@ -30,7 +30,7 @@ const shortSlots = () =>
     return (await sent.json()).token as string
   })
 
-/** How long it is listened to. */
+/** How long to listen. */
 const seconds = 60
 
 test('with the page blocked again and again, bells are on schedule and no digit is behind', async ({ page }) => {
@@ -46,10 +46,10 @@ test('with the page blocked again and again, bells are on schedule and no digit 
   await page.goto(at(`/go/${await shortSlots()}`))
   await page.getByRole('button', { name: /4–6/ }).click()
   await expect(page.locator('.stage')).toBeVisible()
-  // On to the first slot of work against the clock.
+  // Skip to the first slot of timed work.
   const skip = page.getByRole('button', { name: 'Skip' })
   for (let i = 0; i < 30 && !(await page.getByText('lap 1 of 20').isVisible()); i++) await skip.click()
-  // What was planned before a skip was taken back, but has been heard of: from here on all is planned anew.
+  // Sounds scheduled before a skip were cancelled but are in the record: from here on everything is scheduled again.
   await page.getByRole('button', { name: 'Pause' }).click()
   await page.evaluate(() => void (window.heard.sounds.length = 0))
   await page.getByRole('button', { name: 'Continue' }).click()
@@ -67,13 +67,13 @@ test('with the page blocked again and again, bells are on schedule and no digit 
       await frame()
       await frame()
       const now = context.currentTime
-      // Where the step that is on ends: the next bell on the clock.
+      // Where the current step ends: the next bell on the clock.
       const end = bells()
         .sort((a, b) => a - b)
         .find((when) => when > now)
       const digits = Number(document.querySelector('[data-testid=digits]')!.textContent)
       if (end !== undefined && end - now < 14) {
-        // Of a moment since the page was free again, however slow the machine draws.
+        // Measured from the moment the page was free again, however slowly the machine draws.
         const [least, most] = [Math.ceil(end - now - 0.05), Math.ceil(end - free + 0.05)]
         if (digits < least || digits > most) behind.push(`${digits}, not ${least} to ${most}`)
       }
@@ -91,7 +91,7 @@ test('with the page blocked again and again, bells are on schedule and no digit 
   expect(whens.length).toBeGreaterThan(1)
   for (const [i, when] of whens.slice(1).entries()) expect(Math.abs(when - whens[i]! - 3) < 0.001).toBe(true)
 
-  // Sound taken away: the run stands, and goes on from the same second.
+  // Audio interrupted: the run pauses, and continues from the same second.
   const digits = page.getByTestId('digits')
   await page.evaluate(() => window.heard.context!.suspend())
   await expect(page.getByText('Paused')).toBeVisible()

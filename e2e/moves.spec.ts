@@ -46,7 +46,7 @@ test('@verify a move of the teacher’s own is drawn, put into a session, sent h
   const row = page.getByRole('row', { name: /Limpet squat/ })
   await expect(row).toBeVisible()
 
-  // Another like it by one key, and back.
+  // Adds another by one key, and removes it.
   await row.getByRole('gridcell').nth(1).click()
   await page.keyboard.press('s')
   await expect(page.getByText(/Swapped for:/)).toBeVisible()
@@ -54,7 +54,7 @@ test('@verify a move of the teacher’s own is drawn, put into a session, sent h
   await page.keyboard.press('Control+z')
   await expect(row).toBeVisible()
 
-  // A weight made of what the house has, for the grades it is for.
+  // A weight made of household things, for the grades it suits.
   await page.getByRole('tab', { name: 'Exercises' }).click()
   await page.getByRole('button', { name: 'fits this home' }).click()
   await addMove(page, 'bottle curl')
@@ -132,14 +132,14 @@ test('@verify the repertoire’s views are accessible, cut nothing, and move onl
   await page.goto(at('/moves'))
   await expect(page.getByText(/^\d+ exercises/)).toBeVisible()
   await expectAccessible(page)
-  // Of some two hundred moves only those in sight are in the page, wherever it is scrolled to.
+  // Of about two hundred exercises only the visible ones are in the page, at any scroll position.
   const cards = page.locator('a.move')
   expect(await cards.count()).toBeLessThan(60)
   const first = await cards.first().innerText()
   await page.mouse.wheel(0, 4000)
   await expect.poll(() => cards.first().innerText()).not.toBe(first)
   expect(await cards.count()).toBeLessThan(60)
-  // One moves while it is pointed at, the others stand.
+  // One moves while it is pointed at; the others stand still.
   await page.getByRole('textbox', { name: 'Find an exercise' }).fill('jump')
   await page.mouse.wheel(0, -8000)
   const shape = (name: RegExp) => page.getByRole('link', { name }).locator('svg').innerHTML()

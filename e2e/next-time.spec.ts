@@ -19,7 +19,7 @@ push-up 5
 quad stretch 20 s [2: quad stretch 10 s]
 slow breaths 4 breaths`
 
-/** Hands out what is open and gives its address. */
+/** Sends the open session home and returns its address. */
 async function handOut(page: Page): Promise<string> {
   await page.getByRole('button', { name: 'Send home' }).click()
   await page
@@ -30,7 +30,7 @@ async function handOut(page: Page): Promise<string> {
   return (await page.locator('a.address').first().getAttribute('href'))!
 }
 
-/** Six homes a lane that found it clean and not too hard. */
+/** Six homes per lane that found it clean and not too hard. */
 async function sendRuns(page: Page, address: string): Promise<void> {
   const token = address.split('/go/')[1]!.split('?')[0]!
   const { sha256 } = await (await page.request.get(at(`/api/go/${token}`))).json()
@@ -93,7 +93,7 @@ test('@verify a second test day, what changed, the next session from what came b
   await expectAccessible(page)
   await expectNothingCut(page)
 
-  // A session that came back clean and easy from every lane.
+  // A session whose results were clean and easy in every lane.
   await page.getByRole('link', { name: 'Desk' }).click()
   await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
   await page.evaluate((text) => navigator.clipboard.writeText(text), plan)
@@ -110,7 +110,7 @@ test('@verify a second test day, what changed, the next session from what came b
   const panel = page.getByRole('region', { name: 'Next session' }).or(page.locator('.panel'))
   await expect(panel.getByText('6 results, clean and not too hard for most: one step up.')).toHaveCount(3)
   await expectAccessible(page)
-  // The first lane stays as it is; the other two go a step on.
+  // The first lane stays unchanged; the other two get a step harder.
   await page.getByRole('group').filter({ hasText: 'A' }).getByLabel('No change').first().check()
   await page.getByRole('button', { name: 'Apply 2 changes' }).click()
   await expect(page.locator('.row.station').filter({ hasText: 'Squat' })).toContainText('9')
@@ -118,7 +118,7 @@ test('@verify a second test day, what changed, the next session from what came b
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
   const address = await handOut(page)
 
-  // At home: a lane is run, told of, and stands in the child's own book, which is nowhere else.
+  // At home: a lane is run and reported, and is then in the child's own book, which exists nowhere else.
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   const family = await phone.newPage()
   await family.goto(address)

@@ -85,7 +85,7 @@ test('@verify two tabs on one session warn each other; a lane’s stretch says w
 
   const lane = page.getByRole('img', { name: /Lane C/ })
   const box = (await lane.boundingBox())!
-  // Half way along the scale: in the springs' laps.
+  // Halfway along the scale: in the springs' laps.
   await lane.hover({ position: { x: box.width * 0.4, y: 8 } })
   await expect(page.locator('.pointed')).toHaveText(/^\d+:\d\d · .+ · lap \d · \d+ s$/)
   await page.getByRole('button', { name: 'Collapse or expand Springs' }).click()

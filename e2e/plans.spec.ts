@@ -35,7 +35,7 @@ async function plans(): Promise<{ name: string; bytes: string }[]> {
   const page = pdf.addPage()
   for (const [i, text] of ['Planks by the sea', 'Main part', 'Plank 20 s', 'Squats x10'].entries())
     page.drawText(text, { x: 50, y: 700 - 24 * i, size: i ? 11 : 22 })
-  // 40 MB of blanks in as many KB.
+  // 40 MB of blanks in about as many KB.
   const bomb = zipSync({ '[Content_Types].xml': strToU8('<x/>'), 'word/document.xml': new Uint8Array(4e7).fill(32) })
   return [
     { name: 'fog.docx', bytes: await Packer.toBase64String(word) },
@@ -75,7 +75,7 @@ test('@verify old plans of several kinds are dropped, looked at in a list, one i
   await list.getByRole('button', { name: /of fog\.docx$/ }).click()
   const look = page.getByRole('dialog', { name: 'fog.docx' })
   await expect(look.getByRole('textbox')).toHaveValue(/# Fog on the pier\n\n?## Warm-up/)
-  // Two words nobody knows: one is a note, one is a move of hers.
+  // Two unknown words: one is a note, one is an exercise of hers.
   await expect(look.getByText('“Wibble wobbles” – what is this?')).toBeVisible()
   await expectAccessible(page, undefined, '.v-overlay-container')
   await look.getByRole('button', { name: 'Just words' }).click()
@@ -84,7 +84,7 @@ test('@verify old plans of several kinds are dropped, looked at in a list, one i
   await expect(page.getByRole('heading', { name: 'Fog on the pier' })).toBeVisible()
   await expect(page.getByRole('row', { name: /Barnacle hops/i })).toBeVisible()
 
-  // For a colleague it goes out as a document again.
+  // It is exported as a document for a colleague.
   await page.getByRole('button', { name: 'Send home' }).click()
   const [saved] = await Promise.all([
     page.waitForEvent('download'),

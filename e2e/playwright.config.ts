@@ -7,23 +7,23 @@ export default defineConfig({
   outputDir: '../test-results',
   globalSetup: './support/globalSetup.ts',
   workers: 2,
-  // Files run side by side, each with a teacher of its own; those whose tests share nothing say so themselves.
+  // Files run in parallel, each with a teacher of its own; files whose tests are independent say so themselves.
   fullyParallel: false,
-  // What takes long (@verify), and what keeps a core busy for its own sake, comes when nothing else runs, and only where there is time (npm run verify).
+  // Slow tests (@verify), and the one that keeps a core busy on purpose, run when nothing else does, and only in npm run verify.
   projects: [
     { name: 'journeys', testIgnore: /live-sound/, ...(!process.env.VERIFY && { grepInvert: /@verify/ }) },
     ...(process.env.VERIFY ? [{ name: 'live', testMatch: /live-sound/, dependencies: ['journeys'] }] : []),
   ],
-  // Two cores share the browser, the server and the database; a slow moment is no failure.
+  // Two cores share the browser, the server and the database; a slow moment is not a failure.
   timeout: 120_000 * patience,
   expect: { timeout: 20_000 * patience },
   use: {
     browserName: 'chromium',
-    // What cannot be pressed is named, and holds no journey up to its end.
+    // If something cannot be clicked, the test fails with its name instead of waiting for the whole test's timeout.
     actionTimeout: 60_000 * patience,
     navigationTimeout: 60_000 * patience,
     viewport: { width: 1280, height: 800 },
-    // Dialogs are there at once; what moves for its own sake stands.
+    // Dialogs appear at once; decorative motion is off.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: chromium(),

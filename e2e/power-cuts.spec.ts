@@ -11,7 +11,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => stack.stop())
 
-/** How many times the power goes, and from which seed the moments come. */
+/** The number of power cuts, and the seed of their moments. */
 const cuts = process.env.VERIFY ? 30 : 2
 const seed = 20_261_124
 
@@ -34,7 +34,7 @@ test('@verify power cuts at random moments while typing lose nothing that was on
 
   let typed = 1
   for (let cut = 0; cut < cuts; cut++) {
-    // Typing goes on while it happens: doses, rows, versions.
+    // Typing goes on meanwhile: doses, rows, versions.
     const target = next(0, 1) ? 'server' : 'database'
     const before = next(0, 3)
     const type = async () => {
@@ -44,14 +44,14 @@ test('@verify power cuts at random moments while typing lose nothing that was on
       typed++
     }
     for (let i = 0; i < before; i++) await type()
-    // Some cuts hit a save on its way, some the quiet before it, some the calm after it.
+    // Some cuts hit a save in progress, some the time before it, some the time after it.
     await page.waitForTimeout(next(0, 900))
     if (target === 'server') await stack.killServer()
     else await stack.cluster.stop('immediate')
     for (let i = 0; i < 3; i++) await type()
     const onScreen = await shown()
     if (cut % 5 === 4) {
-      // Now and then the page is closed too, and opened again once the power is back.
+      // Sometimes the page is closed too, and opened again once the power is back.
       await page.waitForTimeout(100)
       if (target === 'server') await stack.restartServer()
       else await stack.cluster.start()

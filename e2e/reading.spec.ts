@@ -15,7 +15,7 @@ Warm up (3 mins): jog on the spot, star jumps
 Cool down: hamstring stretch 20s each leg
 Have fun everybody!`
 
-/** Pastes a text onto the page, wherever nothing is being typed. */
+/** Pastes a text onto the page, outside any field. */
 async function paste(page: Page, text: string) {
   await page.evaluate((text) => navigator.clipboard.writeText(text), text)
   await page.locator('h1').click()
@@ -48,7 +48,7 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
     'Heel-out stretch',
   ])
   await expect(page.getByText('30 / 15')).toBeVisible()
-  // Her text is kept as it came until she throws it away.
+  // Her text is kept unchanged until she discards it.
   await page.keyboard.press('w')
   await page.getByRole('button', { name: 'Original text' }).click()
   const came = page.getByRole('dialog', { name: 'Original text' })
@@ -57,14 +57,14 @@ test('a plan is pasted on the Desk, its open words are answered, and it is a ses
   await came.getByRole('button', { name: 'Delete text' }).click()
   await expect(page.getByRole('button', { name: 'Original text' })).toHaveCount(0)
 
-  // Her own word, and the one that is none, are known from now on.
+  // Her own word, and the one that is not an exercise, are known from now on.
   await page.getByRole('link', { name: 'Desk' }).click()
   await paste(page, 'Fri\nZorbles 20 secs\nWiggle plonks\nSquats x10')
   await expect(read.getByText('Zorbles', { exact: false }).first()).toBeVisible()
   await expect(read.getByText('what is this?', { exact: false })).toHaveCount(0)
   await read.getByRole('button', { name: 'Cancel' }).click()
 
-  // They stand in the settings, where they can be forgotten.
+  // They are in the settings, where they can be forgotten.
   await page.getByRole('link', { name: 'Settings' }).click()
   await expect(page.getByText('“zorble”: My own exercise')).toBeVisible()
   await page.getByRole('button', { name: 'Forget “zorble”' }).click()

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import { at, expect, test, playToEnd } from './support/journey.ts'
 import { tokenOf, withInterface } from './support/links.ts'
 
-/** Runs a lane to its end, three hundred times as fast as life, and stands before "Send". */
+/** Runs a lane to its end, three hundred times as fast as life, and stops before "Send". */
 async function played(page: Page, token: string): Promise<void> {
   await page.goto(at(`/go/${token}?speed=300`))
   await page.getByRole('button', { name: /K–1/ }).click()
@@ -11,7 +11,7 @@ async function played(page: Page, token: string): Promise<void> {
 }
 const send = (page: Page) => page.getByRole('button', { name: 'Send to my teacher' }).click()
 
-/** How many runs of the session have come back. */
+/** How many runs of the session have arrived. */
 const cameBack = (title: string) =>
   withInterface(async (api) => {
     const { workouts: sessions } = await (await api.get('/api/workouts')).json()

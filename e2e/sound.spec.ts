@@ -12,7 +12,7 @@ declare global {
   }
 }
 
-/** The player's sounds and the computation behind them, as one script for a page. */
+/** The player's sounds and the core behind them, as one script for a page. */
 async function bundled(): Promise<string> {
   const entry = fileURLToPath(new URL('./support/renderInPage.ts', import.meta.url))
   const output = await build({
@@ -24,7 +24,7 @@ async function bundled(): Promise<string> {
   return `${first!.output[0].code}\nwindow.rendering = rendering`
 }
 
-/** Laps that are rendered, of five minutes each: what is rung in one lap is rung in all. */
+/** Rendered laps, of five minutes each: all laps must sound the same. */
 const laps = process.env.VERIFY ? 4 : 1
 
 test('@verify every bell is found in the samples within a millisecond of its moment, and rings so for twenty minutes', async ({
@@ -39,7 +39,7 @@ test('@verify every bell is found in the samples within a millisecond of its mom
   const worst = Math.max(...asked.map((moment, i) => Math.abs(found[i]! - moment)))
   expect(worst).toBeLessThan(0.001)
 
-  // Four laps are one lap four times, each at its five minutes: the schedule goes on as it was heard.
+  // Four laps are one lap four times, each at its five minutes: the schedule continues as rendered.
   const [one, four] = await page.evaluate(() => [1, 4].map((n) => window.rendering.moments(n)))
   const lap = one!.filter((moment) => moment < 300)
   expect(four).toEqual([0, 1, 2, 3].flatMap((n) => lap.map((moment) => moment + n * 300)).concat(1200))

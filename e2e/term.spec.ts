@@ -18,7 +18,7 @@ test('@verify a term is planned, changed by drag and by keys, taken back, put in
   await page.getByRole('button', { name: 'Create term' }).click()
   await expect(page.getByRole('heading', { name: 'Winter at home' })).toBeVisible()
 
-  // From her sessions, as far as they go; what cannot be met would be named.
+  // From her sessions, as far as they go; conditions that cannot be met would be listed.
   await page.getByRole('button', { name: 'Plan for me' }).click()
   const panel = page.getByRole('region', { name: 'Plan for me' })
   const boxes = panel.locator('details').first().getByRole('checkbox')
@@ -38,7 +38,7 @@ test('@verify a term is planned, changed by drag and by keys, taken back, put in
   await expectAccessible(page)
   await expectNothingCut(page)
 
-  // One session fewer, and only what must be changes.
+  // One session fewer, and only the necessary changes.
   const gone = await days.first().locator('b').innerText()
   await panel.getByRole('checkbox', { name: gone }).uncheck()
   await panel.getByRole('button', { name: 'Change as little as possible' }).click()
@@ -68,7 +68,7 @@ test('@verify a term is planned, changed by drag and by keys, taken back, put in
 
   await page.getByRole('tab', { name: 'Coverage' }).click()
   await expectAccessible(page, undefined, 'aside')
-  // Both states of a conflict stay: another tab saved meanwhile.
+  // Both versions of a conflict are kept: another tab saved meanwhile.
   const id = page.url().split('/').at(-1)!
   await expect(page.getByTestId('save-mark')).toHaveText('saved')
   const other = await (await page.request.get(at(`/api/terms/${id}`))).json()
@@ -113,7 +113,7 @@ test('@verify by keyboard alone and by night: gaps are filled, the term is plann
   await press('Enter')
   await expect(page.getByRole('heading', { name: 'Spring at home' })).toBeVisible()
 
-  // One session by hand; the coverage shows what is missing, and a gap leads to what fills it.
+  // One session by hand; the coverage shows what is missing, and a gap leads to sessions that fill it.
   const day = page.locator('[data-date]')
   const panel = page.getByRole('tabpanel')
   await until(day)
@@ -158,7 +158,7 @@ test('@verify by keyboard alone and by night: gaps are filled, the term is plann
   await press('Enter')
   await expect(day.nth(2)).toHaveAccessibleName(second!)
 
-  // What comes again in its third week comes a step on, as a session of its own.
+  // A session repeated in its third week gets a step harder, as a session of its own.
   const week = page.getByRole('grid').getByRole('row').nth(3)
   const again = week.locator('button', { hasText: /again/ }).first()
   const date = (await again.getAttribute('data-date'))!
@@ -178,7 +178,7 @@ test('@verify by keyboard alone and by night: gaps are filled, the term is plann
   await press('Enter')
   await expect(page.getByRole('heading', { name: 'Spring at home' })).toBeVisible()
 
-  // Paper, an address, and the week's message.
+  // Print, a calendar address, and the weekly message.
   await until(page.getByRole('tab', { name: 'Export' }))
   await press('Enter')
   await until(panel.getByRole('button', { name: 'Create address' }))

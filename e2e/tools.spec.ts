@@ -41,7 +41,7 @@ test('@verify too long by minutes: ways to fit from the lane, stations arranged 
   await expect(page.getByText(/ over$/).first()).toBeVisible()
   const before = await laneTotal(page, 'C').textContent()
 
-  // From the lane that is late.
+  // From the lane that is over time.
   await page
     .getByRole('button', { name: / over$/ })
     .first()
@@ -49,7 +49,7 @@ test('@verify too long by minutes: ways to fit from the lane, stations arranged 
   await expect(page.getByRole('heading', { name: 'Fit the planned minutes' })).toBeFocused()
   const take = page.getByRole('button', { name: /^Apply / })
   await expect(take).toBeVisible()
-  // It was worked out beside the page.
+  // It was computed in a worker.
   expect(page.workers().length).toBeGreaterThan(0)
   await expectAccessible(page)
   await expectNothingCut(page)
@@ -60,7 +60,7 @@ test('@verify too long by minutes: ways to fit from the lane, stations arranged 
   await expect(laneTotal(page, 'C')).toHaveText(before!)
   await page.getByRole('button', { name: 'Close' }).first().click()
 
-  // From the row whose order strikes the eye, and by key.
+  // From the row with the order problem, and by key.
   await page.getByRole('button', { name: /trips to the floor: Arrange/ }).click()
   await expect(page.getByText(/Trips to the floor: \d+ instead of|No muscle twice in a row/).first()).toBeVisible()
   await expectAccessible(page)
@@ -81,7 +81,7 @@ test('@verify too long by minutes: ways to fit from the lane, stations arranged 
 
 test('@verify cancel answers at once, and an edit begins the work anew', async ({ page }) => {
   await openDesk(page)
-  // The worker never comes back: its script is not let through.
+  // The worker never answers: its script is blocked.
   await page.route('**/core.worker*', (route) => route.fulfill({ contentType: 'text/javascript', body: 'for(;;);' }))
   await newSession(page, 'Many lanes', 14)
   await page.keyboard.press('w')
@@ -95,7 +95,7 @@ test('@verify cancel answers at once, and an edit begins the work anew', async (
   await expect(working).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(working).toHaveCount(0)
-  // An edit asks for it anew, of the session as it is now.
+  // An edit requests it again, for the current session.
   await page.keyboard.press('Control+z')
   await expect(working).toBeVisible()
   await page.unroute('**/core.worker*')

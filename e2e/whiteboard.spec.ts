@@ -12,7 +12,7 @@ const written = (page: Page) =>
     .allInnerTexts()
     .then((lines) => lines.map((l) => l.replace(/\n$/, '')).join('\n'))
 
-/** Adds a block of a form to the section the cursor is on, by hand. */
+/** Adds a block of a form to the section at the cursor, by hand. */
 async function addBlock(page: Page, form: string) {
   await page.getByRole('tab', { name: 'Edit' }).click()
   await page.getByRole('button', { name: 'Add block…' }).click()
@@ -27,7 +27,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   const text = await written(page)
   expect(text).toContain('# Written on a board')
 
-  // Typed: three laps of two moves, another version for one grade.
+  // Typed: three laps of two exercises, another version for one grade.
   await board(page).fill(
     text.replace(/3 laps 30\/30\n/, '3 laps 30/30 [4-6: 40/20], lap rest 60\npogo jump\nsquat jump [4-6: tuck jump]\n'),
   )
@@ -36,7 +36,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   await expect(laneTotal(page, 'B')).toHaveText('7:00')
   await expect(laneTotal(page, 'C')).toHaveText('7:20')
 
-  // A mistyped name is set right; a word nobody knows stays a row of its own and is asked about, and an answer settles it.
+  // A mistyped name is corrected; an unknown word stays a row of its own and becomes a question, which an answer settles.
   await board(page).fill((await written(page)).replace('pogo jump', 'pogoo jumpp'))
   await expect(titles(page)).toHaveText(['Pogo jump', 'Squat jump'])
   await board(page).fill((await written(page)).replace('pogoo jumpp', 'zorb jumps'))
@@ -47,7 +47,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   await expect(titles(page)).toHaveText(['Pogo jump', 'Squat jump'])
   await expect(page.getByText('what is this?', { exact: false })).toHaveCount(0)
 
-  // And the other way: a change in the running order is written on the board.
+  // The reverse: a change in the running order appears on the whiteboard.
   await page.locator('.row.station .name').first().click()
   await page.keyboard.press('d')
   await page.getByRole('tab', { name: 'Text' }).click()
@@ -73,7 +73,7 @@ test('@verify a line says a whole block, and a list from elsewhere is pasted', a
   await page.evaluate(() => navigator.clipboard.writeText('1) jumping jacks 20\n2) moonwalk 10\n3) crab walk 8'))
   await page.locator('.row.section .name').last().click()
   await page.keyboard.press('Control+v')
-  // What is not clear is looked at first, and answered there.
+  // Unclear text is shown first, and answered there.
   const read = page.getByRole('dialog', { name: 'Insert a text into the session' })
   await expect(read.getByText('“moonwalk” – what is this?')).toBeVisible()
   await expectAccessible(page)
@@ -81,7 +81,7 @@ test('@verify a line says a whole block, and a list from elsewhere is pasted', a
   await read.getByRole('button', { name: 'Insert' }).click()
   await expect(titles(page)).toHaveText(['Squat', 'Push-up', 'Plank', 'Jumping jack', 'Moonwalk', 'Crab walk'])
 
-  // What is clear goes in at once.
+  // Clear text is inserted at once.
   await page.evaluate(() => navigator.clipboard.writeText('Bear crawl 8 m\nLunges x 6'))
   await page.locator('.row.section .name').last().click()
   await page.keyboard.press('Control+v')
@@ -98,7 +98,7 @@ test('@verify beside each line of the text stands what it became; rounds that ma
   const became = page.getByRole('list', { name: 'How each line was read' }).getByRole('listitem')
   await expect(became).toHaveCount(6)
   await expect(became.first()).toContainText(/Line 1, Squat, 0:54–1:15/)
-  // The list stands where its lines do.
+  // The list appears where its lines are.
   const [line, beside] = await Promise.all([
     page.locator('.cm-line', { hasText: 'Hops 10' }).boundingBox(),
     became.filter({ hasText: 'Line 5' }).boundingBox(),
@@ -114,7 +114,7 @@ test('@verify beside each line of the text stands what it became; rounds that ma
   await expect(became.getByRole('button')).toHaveCount(0)
   expect(await written(page)).toContain('Push-up 5\n3 rounds, rest 30 s\nOne-leg hop 10')
 
-  // The text has an undo of its own, and a move is suggested while its name is typed.
+  // The text has its own undo, and an exercise is suggested while its name is typed.
   await page.locator('.cm-line', { hasText: 'Jumping jack 20' }).click()
   await page.keyboard.press('End')
   await page.keyboard.type('\ncrab w')
@@ -153,10 +153,10 @@ test('@verify a coin sheet, a ladder and rounds are built by hand, and a child c
   await page.getByLabel('From and to').press('Enter')
   await expect(page.getByRole('img', { name: '1, 2, 3, 4, 5', exact: true })).toBeVisible()
   await expectAccessible(page)
-  // Ten rungs of squats of 1.75 s, each rounded half up, are 98 s; a second begins each of the nine after the first.
+  // Ten rungs of squats of 1.75 s, each rounded half up, are 98 s; each of the nine after the first starts with one second.
   await expect(laneTotal(page, 'C')).toHaveText('1:47')
 
-  // Rounds with a rest, typed where they stand.
+  // Rounds with a rest, typed into their cells.
   await page.getByRole('link', { name: 'Desk' }).click()
   await newSession(page, 'By hand: rounds')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()

@@ -1,10 +1,10 @@
 /** What a client was told and what it doesn't know: nothing acknowledged may be missing or doubled in the end. */
 export class Book {
-  /** By session: the title of the last save that was acknowledged, with its revision. */
+  /** By session: the title of the last acknowledged save, with its revision. */
   readonly saves = new Map<string, { title: string; revision: number }>()
   /** Acknowledged runs by id, with their content. */
   readonly runs = new Map<string, string>()
-  /** What no server may ever answer: in words. */
+  /** Answers no server may ever give, in words. */
   readonly wrong: string[] = []
   readonly counts = { saves: 0, runs: 0, unknown: 0, unavailable: 0 }
   #told = new Map<string, number>()
@@ -20,7 +20,7 @@ export class Book {
   }
 
   /**
-   * The longest that nobody was told anything, within a time.
+   * The longest time without any acknowledgement, within a period.
    *
    * @param from @param until in milliseconds since 1970
    */
@@ -37,9 +37,9 @@ export interface Found {
 }
 
 /**
- * Holds the book beside the database, row by row.
+ * Compares the book with the database, row by row.
  *
- * @returns what differs, in words; nothing where all is well
+ * @returns the differences, in words; nothing if all is well
  */
 export function differencesFrom(book: Book, found: Found): string[] {
   const wrong = [...book.wrong]

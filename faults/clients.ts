@@ -30,7 +30,7 @@ export interface Clients {
 }
 
 /**
- * Asks a server as a page does. @throws where it is not answered well
+ * Sends a server request as a page does. @throws on an error response
  *
  * @param origin of the page
  */
@@ -51,7 +51,7 @@ export const asker =
     return { body: (await response.json()) as never, cookie: set || cookie }
   }
 
-/** @param where pages and database are reached, and where the pages say they come from, if not from there */
+/** @param where addresses of the pages and the database, and the pages' origin if different */
 export function clientsOf({
   url,
   databaseUrl,

@@ -13,9 +13,9 @@ export async function columnsOf(db: Knex): Promise<Record<string, string[]>> {
 }
 
 /**
- * Every table of a database by its number of rows and a hash over all of them, in the order of their text.
+ * Every table of a database by its row count and a hash of all rows, sorted by their text.
  *
- * @param columns what of each table is looked at; all where left out
+ * @param columns which columns of each table; all by default
  */
 export async function contents(db: Knex, columns?: Record<string, string[]>): Promise<Record<string, string>> {
   const tables: Record<string, string> = {}

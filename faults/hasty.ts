@@ -2,10 +2,9 @@ import { createServer, request } from 'node:http'
 import type { AddressInfo } from 'node:net'
 
 /**
- * A planted bug: something before the server that says every run is taken before the server has said so. A trial that does not
- * find it finds nothing.
+ * A planted bug: a proxy that acknowledges every run before the server has. A trial that does not detect it detects nothing.
  *
- * @param target where the server is
+ * @param target the server's address
  */
 export async function startHasty(target: string): Promise<{ url: string; close: () => Promise<void> }> {
   const { hostname, port } = new URL(target)

@@ -8,7 +8,7 @@ import type { Blow } from './trial.ts'
 
 /** What a trial's installation uses instead of the machine's own. */
 interface Ground {
-  /** Folder of the database, on a disk that may be filled. */
+  /** The database's folder, on a disk that may be filled. */
   disk?: string
   /** For database and server: a clock that may be set. */
   env?: Record<string, string>
@@ -55,7 +55,7 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
     databaseUrl: cluster.url(),
     /** Of the server. */
     pid: () => server.child.pid!,
-    /** Kills the server as a power cut would, and starts it again. @returns milliseconds until it listens again */
+    /** Kills the server like a power cut, and starts it again. @returns milliseconds until it listens again */
     async killServer(): Promise<number> {
       const began = Date.now()
       await server.stop('SIGKILL')
@@ -70,11 +70,11 @@ export async function openHouse({ disk, env = {} }: Ground = {}) {
       await well()
       return Date.now() - began
     },
-    /** Until `/healthz` says that all is well. */
+    /** Waits until `/healthz` reports that all is well. */
     well,
     /** Freezes the database, or lets it continue. */
     signalDatabase: cluster.signal,
-    /** Starts a database again that a full disk has ended. */
+    /** Restarts a database that a full disk has stopped. */
     reviveDatabase: async () => {
       if (!(await cluster.isRunning())) await cluster.start()
     },

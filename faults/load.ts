@@ -24,7 +24,7 @@ export interface Sender {
 const byte = () => Math.floor(Math.random() * 256)
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** What an answer said, or that none came. */
+/** The answer's content, or that none came. */
 async function asked(url: string, init: RequestInit): Promise<{ status: number; body: unknown } | undefined> {
   try {
     const response = await fetch(url, { ...init, signal: AbortSignal.timeout(20_000) })
@@ -46,7 +46,7 @@ export class Load {
   /**
    * @param url where requests go
    * @param origin of the pages they come from
-   * @param between milliseconds from one run of a link to its next
+   * @param between milliseconds between two runs of a link
    */
   constructor(url: string, origin: string, book: Book, between: number) {
     this.#between = between
@@ -59,7 +59,7 @@ export class Load {
     this.#running = [...savers.map((s) => this.#save(s)), ...senders.map((s) => this.#send(s))]
   }
 
-  /** Ends when everybody knows how their last request went. */
+  /** Ends when every client knows the outcome of its last request. */
   async stop(): Promise<void> {
     this.#over = true
     await Promise.all(this.#running)
@@ -71,7 +71,7 @@ export class Load {
       headers: {
         origin: this.#origin,
         'content-type': 'application/json',
-        // Every request is another home's, as a proxy says it.
+        // Every request comes from another home, according to the proxy header.
         'x-forwarded-for': `10.${byte()}.${byte()}.${byte()}`,
         ...(cookie && { cookie }),
       },

@@ -11,8 +11,9 @@ export interface Opened {
 }
 
 /**
- * Opens everything of a teacher's by the routes pages use, and holds each answer against the contract: sessions with their states, what
- * was sent, its snapshots, links and paper, what came back, own moves, parts, classes with pupils and books, terms, the log, the export.
+ * Opens everything of a teacher's through the pages' routes, and checks each answer against the contract: sessions with their revisions,
+ * publications with snapshots, links and print, results, own exercises, saved parts, classes with pupils and books, terms, the log, the
+ * export.
  */
 export async function openAll(url: string, cookie: string): Promise<Opened> {
   const opened: Opened = { well: 0, wrong: [] }

@@ -7,9 +7,9 @@ import { root } from '../scripts/stack.mjs'
 /** An earlier release as it was shipped. */
 export interface Release {
   commit: string
-  /** Name of the last migration of its database. */
+  /** Name of its database's last migration. */
   schema: string
-  /** Of its files, with its own packages, built. */
+  /** Its folder, with its own packages, built. */
   folder: string
 }
 
@@ -38,7 +38,7 @@ export function releaseAt(ref: string): Release {
   return { commit, schema: schemaOf(commit), folder }
 }
 
-/** Of every database there has been but today's, the last release that had it, the latest first. */
+/** For every earlier database schema, the last release that used it, the latest first. */
 export const olderReleases = [
   '409cc41',
   '1162bd0',

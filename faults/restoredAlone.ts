@@ -9,7 +9,7 @@ import { contents } from './contents.ts'
 /**
  * A backup of several machines, restored on a single one.
  *
- * @returns the tables that are not equal by count and by hash, how many there are, and how long restoring took
+ * @returns the tables that differ by count or hash, how many tables there are, and how long restoring took
  */
 export async function restoredAlone(
   databaseUrl: string,

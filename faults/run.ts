@@ -1,8 +1,8 @@
-// npm run faults [-- --minutes N]: kills server and database under load, freezes the database, fills its disk, sets the clock, slows the
-// line, and looks whether anything that was acknowledged is lost.
+// npm run faults [-- --minutes N]: kills server and database under load, freezes the database, fills its disk, changes the clock, slows the
+// connection, and checks whether anything acknowledged is lost.
 //   --stand              does so to several machines: a planned switch, a standby lost, a primary lost, an update of the servers
 //   --standby            loses the only machine, with a standby beside it
-//   --upgrade [REF …]    updates from older releases by their commits, else from the last of every database there has been
+//   --upgrade [REF …]    upgrades from older releases by their commits, by default from the last release of every schema
 import { parseArgs } from 'node:util'
 import { openStand } from '../scripts/stand.mjs'
 import { clientsOf } from './clients.ts'
@@ -80,7 +80,7 @@ async function findsPlanted(url: string, blows: () => Blow[], clients: Parameter
   return found !== undefined
 }
 
-/** Updates from each release, a line for each. @returns how many of them went wrong */
+/** Upgrades from each release and prints a line for each. @returns how many of them failed */
 async function saidUpgrades(commits: readonly string[]): Promise<number> {
   let failed = 0
   for (const commit of commits) {
@@ -109,7 +109,7 @@ if (values.stand) {
     const rounds = [[server, etcd, standby], Array<Blow>(10).fill(switchOver), Array<Blow>(5).fill(primary)]
     for (const round of rounds)
       sum.add(await trial(clients, { savers: 6, senders: 6, blows: round, gap: 2000, between: 1000 }))
-    // An update is no fault: not one request may fail.
+    // An upgrade is not a fault: not one request may fail.
     const renewed = await trial(clients, { savers: 6, senders: 6, blows: [update], gap: 2000, between: 1000 })
     const failed = renewed.counts.unknown + renewed.counts.unavailable
     if (failed) renewed.differences.push(`${failed} requests failed while both servers were renewed`)

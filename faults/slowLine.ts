@@ -1,12 +1,13 @@
 import { connect, createServer, type AddressInfo, type Socket } from 'node:net'
 
-/** Milliseconds each piece waits on the line, at most; and how often it breaks off at one. */
+/** Maximum milliseconds each piece of data is delayed, and how often the connection breaks. */
 const [slowest, breaks] = [250, 0.03]
 
 /**
- * A line to a server, slow as a school's at eight in the morning: every piece waits, and at some the line breaks off.
+ * A connection to a server as slow as a school's at eight in the morning: every piece of data is delayed, and sometimes the connection
+ * breaks.
  *
- * @param url where the server is
+ * @param url the server's address
  */
 export async function startSlowLine(url: string): Promise<{ url: string; close: () => Promise<void> }> {
   const { hostname, port } = new URL(url)
@@ -18,7 +19,7 @@ export async function startSlowLine(url: string): Promise<{ url: string; close: 
       far.destroy()
     }
     const carry = (from: Socket, to: Socket) => {
-      // One after the other, however long each waits.
+      // In order, however long each is delayed.
       let before = Promise.resolve()
       from.on('data', (piece) => {
         if (Math.random() < breaks) return end()

@@ -21,7 +21,7 @@ export interface Loss {
   /** Of those, how many the standby did not have, and how many milliseconds before the loss the oldest was written. */
   lost: number
   age: number
-  /** The most that the standby was behind before, in milliseconds. */
+  /** The standby's largest lag before the loss, in milliseconds. */
   lag: number
   /** Milliseconds from the loss until the server answered from the standby. */
   back: number

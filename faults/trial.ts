@@ -23,9 +23,9 @@ export interface Outcome {
 export interface Plan {
   savers: number
   senders: number
-  /** In their order, at random moments of the load. */
+  /** In order, at random moments of the load. */
   blows: readonly Blow[]
-  /** Between two blows at most, in milliseconds. */
+  /** At most this long between two faults, in milliseconds. */
   gap: number
   /** Milliseconds between two runs through one link; 60 by default. In ten minutes a link accepts 600. */
   between?: number

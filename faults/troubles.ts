@@ -47,7 +47,7 @@ export const frozen = (house: House): Blow =>
     () => house.signalDatabase('SIGCONT'),
   )
 
-/** Runs so far apart that no link is full before a trial is over. */
+/** Runs are this far apart so that no link reaches its limit before a trial is over. */
 const load = { savers: 6, senders: 6, gap: 1500, between: 250 }
 
 async function withHouse(ground: Parameters<typeof openHouse>[0], work: (house: House) => Promise<Outcome>) {
@@ -114,7 +114,7 @@ export async function clockSet(): Promise<Outcome> {
     LD_PRELOAD: needClock(),
     FAKETIME_TIMESTAMP_FILE: file,
     FAKETIME_NO_CACHE: '1',
-    // Waits last as long as ever; the name of this depends on the release.
+    // Keeps timeouts at their real length; the variable's name depends on the library's release.
     FAKETIME_DONT_FAKE_MONOTONIC: '1',
     DONT_FAKE_MONOTONIC: '1',
   }
@@ -139,7 +139,7 @@ export async function clockSet(): Promise<Outcome> {
   })
 }
 
-/** A line that is slow, and breaks off in the middle now and then. */
+/** A slow connection that breaks off in the middle now and then. */
 export const slowNetwork = (house: House): Promise<Outcome> =>
   withLine(house, (through) => {
     const blow: Blow = { name: 'a slow line that breaks off, 15 s of it', strike: () => pause(15_000).then(() => 0) }

@@ -15,13 +15,13 @@ import type { Release } from './release.ts'
 
 const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** What an update from a release came to. */
+/** The result of an upgrade from a release. */
 export interface Upgrade {
   release: Release
   /** Milliseconds without any answer while one server stopped and the next started; of those, the new one's start. */
   down: number
   start: number
-  /** Requests that opened what had been there. */
+  /** Requests that opened existing data. */
   opened: number
   /** Milliseconds without an acknowledgment while the new release started beside the old one. */
   pause: number
@@ -32,7 +32,7 @@ export interface Upgrade {
   wrong: string[]
 }
 
-/** Tables of which servers tidy rows away, or that say how far the database is. */
+/** Tables whose rows servers clean up, or that record the database's migrations. */
 const others = ['sign_ins', 'limits', 'knex_migrations', 'knex_migrations_lock']
 
 /** The columns compared with the old release's rows: all, except those recomputed from runs since pupils exist. */
@@ -44,8 +44,8 @@ function keptColumns(columns: Record<string, string[]>, { schema }: Release): Re
 }
 
 /**
- * Updates from a release of before, twice: one server ended and the next started; and both side by side, each under load. The database is
- * the old release's own, with its demo in it.
+ * Upgrades from an earlier release, twice: stopping one server before the next starts, and both running side by side, each under load. The
+ * database is the old release's own, with its demo.
  */
 export async function upgradeFrom(release: Release): Promise<Upgrade> {
   const cluster = await openCluster(join(root, '.cache', 'postgres-upgrade'), {
@@ -87,7 +87,7 @@ export async function upgradeFrom(release: Release): Promise<Upgrade> {
   }
 }
 
-/** Where the pages of two releases are, and how a server of them is started; ours where no release is named. */
+/** Where the pages of both releases are, and how to start a server of each; ours by default. */
 interface Serving {
   url: Record<'old' | 'now', string>
   databaseUrl: string
@@ -152,7 +152,7 @@ async function sideBySide(
   const now = await start('now')
   await pause(500)
   const pauseOfOld = oldBook.longestPause(began, Date.now())
-  // Pages of the new release come from where they say they do.
+  // Requests from the new release's pages have its origin.
   const { settle, found } = clientsOf({ url: url.now, origin: url.old, databaseUrl })
   const newClients: Client[] = []
   for (let i = 0; i < 4; i++) newClients.push(await settle(i))

@@ -1,4 +1,4 @@
-// npm run backup [-- FILE] [--for age1…]: the database into a file, encrypted where a key is given.
+// npm run backup [-- FILE] [--for age1…]: writes the database into a file, encrypted if a key is given.
 import { mkdirSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'

@@ -1,4 +1,4 @@
-// A backup is what pg_dump writes, encrypted by age where a key is given: https://age-encryption.org/v1
+// A backup is the output of pg_dump, encrypted with age if a key is given: https://age-encryption.org/v1
 import { execFile, spawn } from 'node:child_process'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { chmod, mkdtemp, rename, rm } from 'node:fs/promises'
@@ -10,7 +10,7 @@ import { needAge, needPostgres } from './machine.mjs'
 
 const run = promisify(execFile)
 
-/** Where libpq's programs find a database, without its password on a command line. */
+/** The environment in which libpq's programs find a database, without its password on a command line. */
 function connection(url) {
   const { hostname, port, username, password, pathname, searchParams } = new URL(url)
   const ssl = searchParams.get('sslmode')
@@ -24,7 +24,7 @@ function connection(url) {
   }
 }
 
-/** A program between a source and a target, its own words in the error where it fails. */
+/** A program between a source and a target; if it fails, the error has its own message. */
 async function through(program, args, { env = {}, source, target }) {
   const child = spawn(program, args, { cwd: '/', env: { ...process.env, ...env }, stdio: ['pipe', 'pipe', 'pipe'] })
   let words = ''
@@ -41,11 +41,11 @@ async function through(program, args, { env = {}, source, target }) {
 }
 
 /**
- * Writes a database into a file: whole, or not at all.
+ * Writes a database into a file: completely, or not at all.
  *
  * @param {string} url of the database
- * @param {string} file that comes to be
- * @param {string} [recipient] age's public key, `age1…`: only who has its identity can read the file
+ * @param {string} file to be created
+ * @param {string} [recipient] age's public key, `age1…`: only its owner can read the file
  */
 export async function writeBackup(url, file, recipient) {
   const programs = needPostgres()
@@ -74,7 +74,7 @@ export async function writeBackup(url, file, recipient) {
   }
 }
 
-/** Whether a file is encrypted: age's own first line says so. */
+/** Whether a file is encrypted: age's first line says so. */
 async function isEncrypted(file) {
   for await (const chunk of createReadStream(file, { end: 20 })) return String(chunk).startsWith('age-encryption.org')
   return false
@@ -84,8 +84,8 @@ async function isEncrypted(file) {
  * Reads a backup into a database that has no tables yet.
  *
  * @param {string} url of the database
- * @param {string} [identity] file with age's secret key, for a file that is encrypted
- * @throws {Error} where the database is not empty, the file is none, or the key does not fit; the database is then as it was
+ * @param {string} [identity] file with age's secret key, for an encrypted file
+ * @throws {Error} if the database is not empty, the file is not a backup, or the key does not fit; the database is then unchanged
  */
 export async function readBackup(url, file, identity) {
   const programs = needPostgres()

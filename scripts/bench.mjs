@@ -1,4 +1,4 @@
-// npm run bench [-- NAME]: every claim's measurement, one file each, figures as ratios taken in one run.
+// npm run bench [-- NAME]: the measurement behind every performance claim, one file each, with figures as ratios taken in one run.
 import { spawnSync } from 'node:child_process'
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -9,7 +9,7 @@ needPackages(root)
 const { build } = await import('vite')
 const only = process.argv[2]
 
-/** The computation is measured as a browser gets it, in one file: read line by line it carries what only a debugger needs. */
+/** The core is measured as a browser gets it, bundled in one file: the unbundled modules carry overhead that only a debugger needs. */
 async function bundled(file) {
   await build({
     root,

@@ -1,4 +1,4 @@
-// Builds the pages and the server, each when anything it is made of has changed since.
+// Builds the pages and the server, each only if its sources have changed.
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -18,7 +18,7 @@ export function needBuild(root) {
     if (existsSync(mark) && readFileSync(mark, 'utf8') === now && existsSync(join(root, proof))) continue
     say(`building the ${name} …`)
     const command = ['run', '-s', 'build', '-w', workspace]
-    // Tests have an environment of their own; what they build is what is shipped.
+    // Tests have an environment of their own; they still build what is shipped.
     const env = { ...process.env, NODE_ENV: 'production' }
     const { status, stdout, stderr } = spawnSync('npm', command, { cwd: root, encoding: 'utf8', env })
     if (status !== 0) giveUp(`The ${name} could not be built:\n${stdout}${stderr}`)

@@ -1,11 +1,11 @@
-// npm run test:busy [-- PART …]: npm test, or a part of it, beside eight processes that never rest. No test may depend on how fast the machine is.
+// npm run test:busy [-- PART …]: runs npm test, or a part of it, beside eight busy processes. No test may depend on the machine's speed.
 import { spawn } from 'node:child_process'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { say } from './machine.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
-/** Processes beside the tests, and how many times longer they wait for what comes. */
+/** How many processes run beside the tests, and how much longer every wait is. */
 const [busy, patience] = [8, 10]
 
 const hogs = Array.from({ length: busy }, () => spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' }))

@@ -11,7 +11,7 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const began = Date.now()
 needPackages(root)
 
-/** Files that differ from the last commit, new ones too. */
+/** Files that differ from the last commit, including new ones. */
 function changed() {
   const git = (...words) => execFileSync('git', words, { cwd: root, encoding: 'utf8' }).split('\n').filter(Boolean)
   return [...git('diff', '--name-only', 'HEAD'), ...git('ls-files', '--others', '--exclude-standard')]

@@ -1,4 +1,4 @@
-// npm run dev: the server restarted on every change, the pages by Vite with hot reload, the demo's database.
+// npm run dev: the server restarts on every change, Vite serves the pages with hot reload, on the demo's database.
 import { spawn } from 'node:child_process'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -29,7 +29,7 @@ const secret = installationSecret(join(root, '.data', 'secret'))
 run('the server', process.execPath, ['--watch', '--import', 'tsx', 'server/src/main.ts'], {
   ...serverEnvironment(process.env, { privateUrl: cluster.url(), secret, port: server }),
   NODE_ENV: 'development',
-  // Pages are reached through Vite, and so is everything they ask.
+  // Pages are opened through Vite, and so are all their requests.
   PUBLIC_ORIGIN: origin,
   DEMO: 'true',
 })
@@ -61,7 +61,7 @@ let stopping = false
 async function stop() {
   if (stopping) return
   stopping = true
-  // The server lets go of the database before that stops; what does not go in five seconds is left behind.
+  // The server disconnects before the database stops; after five seconds it is left behind.
   const gone = children.map((child) => new Promise((resolve) => child.once('exit', resolve)))
   for (const child of children) child.kill()
   await Promise.race([Promise.all(gone), new Promise((resolve) => setTimeout(resolve, 5000))])

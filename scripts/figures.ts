@@ -1,5 +1,5 @@
-// Draws every figure's key poses, and a moment between each two, on contact sheets for a person to check: npm run figures.
-// With --blind: forty moves at random, by number alone, for a reader who says which they are; what they were is in a file beside.
+// Draws every figure's key poses, and a moment between each two, on contact sheets for a person to check: npm run figures. With --blind:
+// forty exercises in random order, shown by number only, for a reader to identify; the answers are in a file beside.
 import { randomInt } from 'node:crypto'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { figureSvgContent } from '../core/src/figure/figureSvg.ts'
@@ -10,7 +10,7 @@ import { libraryData } from '@esfuerzo/library'
 const [columns, rows, most, size] = [4, 9, 4, 84]
 const library = indexLibrary(libraryData)
 
-/** Key poses first; where they are few, the moments between them too. */
+/** Key poses first; if there are few, the moments between them too. */
 function momentsOf(figure: Figure): number[] {
   const keys = keyMoments(figure)
   const between = keys.map((t, i) => (t + (keys[i + 1] ?? 1)) / 2)
@@ -24,7 +24,7 @@ const usedBy = (id: string) =>
     .map((m) => m.id)
     .join(', ')
 
-/** A figure's row on a sheet, and what is written over it. */
+/** A figure's row on a sheet, and its caption. */
 interface Row {
   figure: Figure
   label: string

@@ -1,4 +1,4 @@
-// npm run licences [-- --ages]: under which licence every package is, and, of those we name ourselves, how old it is and what is newer.
+// npm run licences [-- --ages]: lists every package's license and, for our direct dependencies, their age and newer versions.
 import { execFile } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -9,7 +9,7 @@ import { say } from './machine.mjs'
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const read = (path) => JSON.parse(readFileSync(join(root, path), 'utf8'))
 
-/** What may be in the house (ours to say): whoever runs it owes nobody their own source. SPDX, https://spdx.org/licenses. */
+/** Accepted licenses (our choice): an operator need not publish their own source. SPDX, https://spdx.org/licenses. */
 export const welcome = [
   [
     'MIT',
@@ -23,37 +23,40 @@ export const welcome = [
     'Unlicense',
     'CC0-1.0',
   ],
-  // Data and type, unchanged; a file of theirs that is changed stays open.
+  // Data and fonts, unmodified; a modified file of theirs stays open.
   ['CC-BY-3.0', 'CC-BY-4.0', 'OFL-1.1', 'MPL-2.0', 'Python-2.0', 'Zlib', 'WTFPL', 'Artistic-2.0'],
 ].flat()
 
-/** Whether an SPDX expression leaves a choice that is welcome: one of `or`, all of `and`. */
+/** Whether an SPDX expression allows an accepted license: one of `or`, all of `and`. */
 export const isWelcome = (expression) =>
   expression
     .replace(/[()]/g, '')
     .split(/\s+OR\s+/i)
     .some((choice) => choice.split(/\s+AND\s+/i).every((one) => welcome.includes(one.trim())))
 
-/** Those that say it otherwise, or in their LICENSE alone; read by a person. */
+/** Packages that state it differently, or only in their LICENSE file; read by a person. */
 const readByHand = {
   'chainsaw@0.1.0': 'MIT',
   'duck@0.1.12': 'BSD-2-Clause',
   'png-js@1.1.0': 'MIT',
-  // It says nothing anywhere. It comes with exceljs, with which tests read what we write; nothing of it leaves the house.
+  // It states no license. It comes with exceljs, which tests use to read our files; it is not shipped.
   'buffers@0.1.1': 'none said',
 }
-/** Of development alone, and let be. */
+/** Development only, and tolerated. */
 const letBe = ['buffers@0.1.1']
 
 const licenceOf = ({ name, version, license, licenses }) =>
   readByHand[`${name}@${version}`] ??
   (typeof license === 'string' ? license : (license?.type ?? licenses?.map((l) => l.type).join(' OR ') ?? 'none said'))
 
-/** Those under a licence that is not welcome. */
+/** Packages whose license is not accepted. */
 export const unwelcome = (all) =>
   all.filter((p) => !isWelcome(p.licence) && !(letBe.includes(`${p.name}@${p.version}`) && !p.runs))
 
-/** Every installed package with its licence, by the lock file. @returns {{ name: string, version: string, licence: string, runs: boolean }[]} */
+/**
+ * Every installed package with its license, from the lock file. @returns {{ name: string, version: string, licence: string, runs: boolean
+ * }[]}
+ */
 export function installed() {
   const { packages } = read('package-lock.json')
   return Object.entries(packages).flatMap(([path, { dev, link, optional }]) => {

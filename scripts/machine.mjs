@@ -1,17 +1,17 @@
-// What the machine must have besides Node: Debian's PostgreSQL server, and Chromium for the tests.
+// What the machine needs besides Node: Debian's PostgreSQL server, and Chromium for the tests.
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 
 export const say = (text) => console.log(`· ${text}`)
 
-/** Ends the program with words a person can act on. */
+/** Exits with a message that a person can act on. */
 export function giveUp(text) {
   console.error(`\n${text}\n`)
   process.exit(1)
 }
 
-/** The folder of PostgreSQL's programs, the newest there is; undefined where there is none. */
+/** The folder of PostgreSQL's programs, the newest version; undefined if there is none. */
 export function postgresPrograms() {
   const root = '/usr/lib/postgresql'
   if (!existsSync(root)) return undefined
@@ -29,7 +29,7 @@ const apt = '/usr/bin/apt-get'
 const isRoot = () => process.getuid?.() === 0
 const mayInstall = () => existsSync(apt) && (isRoot() || spawnSync('sudo', ['-n', 'true']).status === 0)
 
-/** Installs Debian packages. @throws where apt-get fails */
+/** Installs Debian packages. @throws if apt-get fails */
 function aptInstall(packages, what) {
   say(`installing ${what} (${packages.join(', ')}) …`)
   const run = (...args) =>
@@ -61,7 +61,7 @@ export function needPostgres() {
   return postgresPrograms() ?? giveUp('PostgreSQL was installed but its programs are not in /usr/lib/postgresql.')
 }
 
-/** The library that sets the clock of one process alone, installed when missing. @returns {string} its path */
+/** The library that changes the clock of a single process, installed if missing. @returns {string} its path */
 export function needClock() {
   const there = () =>
     readdirSync('/usr/lib')
@@ -71,7 +71,7 @@ export function needClock() {
   return there() ?? giveUp('libfaketime was installed but its library is not in /usr/lib.')
 }
 
-/** What a cluster of several machines is made of, installed when missing. */
+/** The programs for a cluster of several machines, installed if missing. */
 export function needClusterTools() {
   needPostgres()
   const missing = [
@@ -86,14 +86,14 @@ export function needClusterTools() {
     )
 }
 
-/** age, which encrypts backups, installed when missing. */
+/** age, which encrypts backups, installed if missing. */
 export function needAge() {
   if (spawnSync('age', ['--version']).status !== 0) install(['age'], 'age (to encrypt backups)')
 }
 
 /**
- * The browser for the tests: Debian's Chromium that has no windows, which takes a third less of a machine. It is installed when it is
- * missing; where it cannot be, the one with windows does as well.
+ * The browser for the tests: Debian's headless Chromium, which needs a third less of a machine. Installed if missing; if that fails, the
+ * regular one also works.
  */
 export function needChromium() {
   if (!existsSync(withoutWindows)) {

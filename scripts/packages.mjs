@@ -1,4 +1,4 @@
-// Installs the npm packages when they are missing or the lock file has changed since.
+// Installs the npm packages if they are missing or the lock file has changed since.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'

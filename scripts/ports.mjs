@@ -1,6 +1,6 @@
 import { createServer } from 'node:net'
 
-/** Whether nobody listens on a loopback port. */
+/** Whether a loopback port is free. */
 export const isFree = (port) =>
   new Promise((resolve) => {
     const probe = createServer()

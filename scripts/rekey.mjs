@@ -1,4 +1,4 @@
-// npm run rekey: another secret. What the one before has made - links, codes, sign-ins - is worth nothing from then on.
+// npm run rekey: changes the secret. Everything made with the old one – links, codes, sign-ins – becomes invalid.
 import { spawnSync } from 'node:child_process'
 import { renameSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -16,7 +16,7 @@ if (DATABASE_URL && !SECRET)
 needPackages(root)
 
 const file = join(root, '.data', 'secret')
-/** The new one lies beside the old until the database has taken it. */
+/** The new secret is kept beside the old one until the database has accepted it. */
 const next = `${file}.new`
 let cluster
 let failed = true

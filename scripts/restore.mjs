@@ -1,4 +1,5 @@
-// npm run restore -- FILE [--identity FILE]: a backup into an empty database; deletions since are repeated, links made whole.
+// npm run restore -- FILE [--identity FILE]: restores a backup into an empty database; later deletions are repeated, and links get new
+// tokens if needed.
 import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'

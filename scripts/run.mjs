@@ -1,4 +1,4 @@
-// Running what a check is made of: commands whose output is shown when they are over, two at a time.
+// Runs the commands that a check consists of, showing their output at the end, two at a time.
 import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -7,10 +7,10 @@ import { fingerprint } from './fingerprint.mjs'
 /** @typedef {{ title: string, seconds: number, passed: number, failed: number, tests: { title: string, seconds: number }[] }} Outcome */
 
 /**
- * Runs a command; its output is shown when it is over, whole where it failed.
+ * Runs a command; its output is shown at the end, in full if it failed.
  *
- * @param {string} root where it runs
- * @param {string[]} command the program and its words; programs of packages by their name
+ * @param {string} root working directory
+ * @param {string[]} command the program and its arguments; package programs by name
  * @param {Record<string, string>} [env]
  * @returns {Promise<{ fine: boolean, seconds: number, output: string }>}
  */
@@ -79,7 +79,7 @@ const readByPages = [
  */
 export function typeChecks(root) {
   let built
-  // By its path: both compilers call themselves tsc.
+  // By its path: both compilers are called tsc.
   const native = join(root, 'node_modules', 'typescript-native', 'bin', 'tsc')
   const projects = ['core', 'library', 'contract', 'plans', '.', 'cli', 'server']
   const all = () => (built ??= check(root, 'types', [native, '-b', ...projects]))
@@ -101,7 +101,7 @@ export function typeChecks(root) {
 
 const reports = (root) => join(root, '.cache', 'reports')
 
-/** A run that failed without a failed test, or without a report, is itself a failure. */
+/** A run that failed without a failed test, or without a report, counts as a failure. */
 function counted(title, ran, read) {
   let found = { passed: 0, failed: 0, tests: [] }
   try {
@@ -115,7 +115,7 @@ function counted(title, ran, read) {
 }
 
 /**
- * Tests by Vitest.
+ * Runs Vitest.
  *
  * @param {{ projects: string[], files?: string[], workers?: number, env?: Record<string, string>, words?: string[] }} what
  * @returns {Promise<Outcome>}
@@ -149,7 +149,7 @@ export async function vitest(root, title, { projects, files = [], workers = 1, e
 }
 
 /**
- * Journeys by Playwright.
+ * Runs Playwright's journeys.
  *
  * @param {{ files?: string[], env?: Record<string, string> }} what
  * @returns {Promise<Outcome>}
@@ -160,7 +160,7 @@ export async function playwright(root, title, { files = [], env = {} } = {}) {
   rmSync(file, { force: true })
   const ran = await runCommand(
     root,
-    // A part of them is that part, not what it comes after.
+    // If only some files are asked for, projects they depend on are not run.
     [
       'playwright',
       'test',
@@ -184,7 +184,7 @@ export async function playwright(root, title, { files = [], env = {} } = {}) {
 }
 
 /**
- * Runs tasks in their order, so many at a time.
+ * Runs tasks in order, a few at a time.
  *
  * @template T
  * @param {(() => Promise<T>)[]} tasks
@@ -203,7 +203,7 @@ export async function abreast(tasks, atOnce = 2) {
   return results
 }
 
-/** What was counted, as the last lines of a run: seconds by phase, the slowest tests, the sum. @returns {boolean} whether all passed */
+/** Prints the last lines of a run: seconds by phase, the slowest tests, the totals. @returns {boolean} whether all passed */
 export function summary(outcomes, began) {
   const sum = (key) => outcomes.reduce((total, o) => total + o[key], 0)
   console.log('\nseconds by phase')

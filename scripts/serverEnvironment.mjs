@@ -1,17 +1,17 @@
-// What the server is told by the start command.
+// What the start command tells the server.
 
 /**
- * What node is told to start the server by; `deploy/` says the same. Left alone it lets the heap grow to several times what is needed
- * before it tidies; work that takes much has threads and bounds of its own.
+ * Node's options for the server; `deploy/` has the same. By default the heap grows to several times what is needed before it is collected;
+ * heavy work has its own threads and limits.
  */
 export const serverWords = ['--enable-source-maps', '--max-old-space-size=768', 'server/dist/bundle/main.js']
 
 /**
- * The demo is there on the start command's own database, when nobody from outside is let in and nobody says otherwise: its
- * password is known to everybody, and whoever has its outbox has every account.
+ * The demo is added to the start command's own database, if the server is reachable only from this machine and nobody says otherwise: its
+ * password is public, and whoever can read its outbox controls every account.
  *
- * @param {Record<string, string | undefined>} env as it was found
- * @param {{ privateUrl?: string, secret: string, port: number }} own `privateUrl` of the start command's own database, where it is used
+ * @param {Record<string, string | undefined>} env the environment as found
+ * @param {{ privateUrl?: string, secret: string, port: number }} own `privateUrl` of the start command's own database, if that is used
  */
 export function serverEnvironment(env, { privateUrl, secret, port }) {
   const alone = privateUrl !== undefined && !env.PUBLIC_ORIGIN && !env.HOST

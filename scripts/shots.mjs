@@ -56,7 +56,7 @@ try {
   await page.getByText(/^\d+ exercises/).waitFor()
   await page.getByRole('button', { name: 'front of the thigh' }).locator('path').first().click()
   await shot('moves')
-  // Three drafts for what was sent home last.
+  // Three drafts based on what was sent home last.
   await page.goto(`${stack.url}/draft?seed=7`)
   await page
     .getByRole('button', { name: /^Use “/ })
@@ -69,7 +69,7 @@ try {
     await page.getByRole('grid').waitFor()
   }
   await page.getByRole('link', { name: 'Desk' }).click()
-  // The family has moved to a flat: what was good in the garden is heard below.
+  // The family has moved to an apartment: jumps that were fine in the garden are heard below.
   await openFromDesk(/smuggler’s cards/i)
   await page.getByRole('button', { name: 'Goals, groups, home' }).click()
   await page.getByLabel('Quiet (neighbors below)').check()

@@ -1,4 +1,4 @@
-// A whole Esfuerzo of its own, for browser tests, pictures and benches: database, pages, server.
+// A complete Esfuerzo for browser tests, pictures and benchmarks: database, pages, server.
 import { spawn } from 'node:child_process'
 import { rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -18,8 +18,9 @@ export const secret = 'for-tests-only-for-tests-only-for-tests-only'
  * Starts the server and waits until it listens.
  *
  * @param {{ databaseUrl: string, port: number, folder: string, env?: Record<string, string | undefined>, release?: string }} what
- *   `release` is the folder of another release of it
- * @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child: import('node:child_process').ChildProcess }>}
+ *   `release` is the folder of another release
+ * @returns {Promise<{ stop: (signal?: NodeJS.Signals) => Promise<void>, outboxKey?: string, child:
+ *   import('node:child_process').ChildProcess }>}
  */
 export function startServer({ databaseUrl, port, folder, env = {}, release = root }) {
   const child = spawn(process.execPath, serverWords, {
@@ -30,7 +31,7 @@ export function startServer({ databaseUrl, port, folder, env = {}, release = roo
       OUTBOX: join(folder, 'outbox'),
       DELETIONS: join(folder, 'deletions.jsonl'),
       LOG_LEVEL: env.LOG_LEVEL ?? 'fatal',
-      // Nothing may depend on how fast the machine is.
+      // Nothing may depend on the machine's speed.
       JOB_SECONDS: String(30 * patience),
     },
   })
@@ -46,13 +47,13 @@ export function startServer({ databaseUrl, port, folder, env = {}, release = roo
 }
 
 /**
- * Who starts a stack. Each has ports of its own: two that look for a free one at the same moment find the same one, and
- * a port must not be taken while its server is down.
+ * The users of a stack. Each has its own range of ports: two that look for a free port at the same moment would find the same one, and a
+ * port must not be taken while its server is down.
  */
 const blocks = ['browser', 'killed', 'cuts', 'shots', 'bench', 'look']
 
 /**
- * Database, pages and server, with the demo in it.
+ * Database, pages and server, with the demo.
  *
  * @param {string} name of the throw-away database's folder
  */
@@ -68,7 +69,7 @@ export async function startStack(name) {
   await cluster.create('esfuerzo')
   const port = await freePort(4300 + block)
   const databaseUrl = cluster.url()
-  // Messages of the last run are nobody's.
+  // Messages of the last run are of no use.
   const folder = join(root, '.cache', `stack-${name}`)
   rmSync(folder, { recursive: true, force: true })
   let server = await startServer({ databaseUrl, port, folder })

@@ -1,5 +1,5 @@
-// npm run stand: several machines on one, as deploy/ describes them: three nodes of the database under Patroni over three of etcd, two
-// servers of the pages, HAProxy before both. All on loopback, nothing as root.
+// npm run stand: several machines on one, as deploy/ describes them: three database nodes under Patroni over three of etcd, two servers of
+// the pages, HAProxy in front of both. All on loopback, nothing as root.
 import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
@@ -14,7 +14,7 @@ import { startServer } from './stack.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const host = '127.0.0.1'
-/** Everything has a port of its own; a stand that cannot have them says so. */
+/** Every program has a fixed port; if one is taken, the stand reports it. */
 const ports = {
   pages: 4220,
   servers: [4221, 4222],
@@ -26,7 +26,7 @@ const ports = {
 }
 const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds))
 
-/** A file of deploy/ with what stands in {{…}} filled in. @throws where it asks for what is not given */
+/** A file of deploy/ with its {{…}} placeholders filled in. @throws if a placeholder has no value */
 export function filled(file, values) {
   const text = readFileSync(join(root, 'deploy', file), 'utf8')
   return text.replace(/\{\{(\w+)\}\}/g, (_, name) => {
@@ -36,9 +36,9 @@ export function filled(file, values) {
 }
 
 /**
- * A program that runs until it is killed, with everything it starts, as a machine loses its power.
+ * A program that runs until it is killed together with everything it started, as when a machine loses power.
  *
- * @param {string} [pidFile] of a process that it starts and that leaves its group
+ * @param {string} [pidFile] of a process that it starts and that leaves its process group
  */
 function startProgram(log, program, words, pidFile) {
   const out = openSync(log, 'a')
@@ -65,7 +65,7 @@ function startProgram(log, program, words, pidFile) {
   }
 }
 
-/** Asks until there is what is wanted. @throws after so many seconds, saying what was waited for */
+/** Polls until a condition is true. @throws after a number of seconds, naming the condition */
 async function until(what, seconds, ask) {
   const end = Date.now() + seconds * 1000
   for (;;) {
@@ -154,13 +154,13 @@ export async function openStand() {
     for (const server of pages) await server.stop()
     for (const program of [...running.values()].reverse()) await program.kill()
   }
-  // What came up does not stay behind when something else does not come.
+  // If one program fails to start, the others are stopped.
   process.once('exit', () => [...running.values()].forEach((program) => program.kill()))
   for (const etcd of etcds) running.set(etcd.name, startEtcd(etcd))
   for (const node of nodes) running.set(node.name, startNode(node))
   running.set('proxy', startProgram(join(folder, 'proxy.log'), '/usr/sbin/haproxy', ['-db', '-f', proxyFile]))
 
-  /** What the nodes say of themselves: who leads, who follows in step. */
+  /** What the nodes report: which one leads, and which follow in sync. */
   const members = async () => {
     for (const { rest } of nodes) {
       const said = await get(rest, '/cluster').then(
@@ -176,7 +176,7 @@ export async function openStand() {
     list.some((m) => m.role === 'leader' && m.state === 'running') &&
     list.some((m) => m.role === 'sync_standby') &&
     list.every((m) => ['running', 'streaming'].includes(m.state))
-  /** Waits until there is a primary and both others follow it, one of them in step. */
+  /** Waits until there is a primary and both others follow it, one of them in sync. */
   const settled = (seconds = 120) =>
     until('a primary with two standbys', seconds, async () => {
       const list = await members()
@@ -213,27 +213,27 @@ export async function openStand() {
   await until('the pages', 20, async () => (await fetch(`${front}/healthz`)).ok)
 
   const nameOf = async (role) => (await members()).find((m) => m.role === role)?.name
-  /** Kills the whole of a node or of an etcd, as a machine without power. */
+  /** Kills a whole database node or etcd, like a power cut. */
   const kill = (name) => running.get(name).kill()
   return {
     url: front,
     databaseUrl,
     settled,
     primary: () => nameOf('leader'),
-    /** The standby that is in step, which takes over. */
+    /** The synchronous standby, which takes over. */
     standby: () => nameOf('sync_standby'),
     kill,
-    /** Waits until the others have seen that one is gone, lead without it, and have done so for a while. */
+    /** Waits until the others have noticed that one is gone and have led without it for a while. */
     async withoutIt(name) {
       await until('another primary', 60, async () => (await nameOf('leader')) !== name)
       await pause(8000)
     },
-    /** Starts what was killed again; it finds its place by itself. */
+    /** Starts a killed node again; it rejoins by itself. */
     revive(name) {
       const etcd = etcds.find((e) => e.name === name)
       running.set(name, etcd ? startEtcd(etcd) : startNode(nodes.find((n) => n.name === name)))
     },
-    /** Hands the lead to the standby in step, as before work on a machine. */
+    /** Hands the lead to the synchronous standby, as before maintenance of a machine. */
     async switchOver() {
       const [leader, candidate] = [await nameOf('leader'), await nameOf('sync_standby')]
       const { rest } = nodes.find((n) => n.name === leader)
@@ -244,11 +244,11 @@ export async function openStand() {
       })
       if (!answer.ok) throw new Error(`switchOver was answered ${answer.status} ${await answer.text()}`)
     },
-    /** Ends a server of the pages and starts it again. @param signal `SIGTERM` as an update does, `SIGKILL` as a power cut */
+    /** Stops a server of the pages and starts it again. @param signal `SIGTERM` as in an upgrade, `SIGKILL` as in a power cut */
     async restartPages(i, signal) {
       await pages[i].stop(signal)
       pages[i] = await startPages(ports.servers[i])
-      // The proxy sees it within a second.
+      // The proxy notices within a second.
       await pause(2500)
     },
     close,

@@ -1,4 +1,4 @@
-// npm start: installs what is missing, starts the database, migrates, fills in the demo, builds, serves.
+// npm start: installs what is missing, starts the database, migrates, adds the demo, builds, serves.
 import { spawn } from 'node:child_process'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -66,14 +66,14 @@ function stop() {
   stopping = true
   clearInterval(watch)
   say('stopping …')
-  // The server lets running requests finish; the database goes after it.
+  // The server finishes running requests; the database stops after it.
   server.kill('SIGTERM')
 }
 process.on('SIGINT', stop)
 process.on('SIGTERM', stop)
 process.on('SIGHUP', stop)
 
-// A database that died is brought back; the server finds it by itself.
+// A dead database is restarted; the server reconnects by itself.
 let reviving = false
 const watch = setInterval(async () => {
   if (!cluster || stopping || reviving || (await cluster.isRunning())) return

@@ -1,4 +1,4 @@
-// npm test: installs what is missing, then format, lint, types, unit, server and browser tests; one line at the end.
+// npm test: installs what is missing, then runs format, lint, types, unit, server and browser tests, and prints one line at the end.
 // npm run test:unit | test:server | test:browser [-- FILE …]: a part of it.
 import { execFileSync } from 'node:child_process'
 import { rmSync, writeFileSync } from 'node:fs'
@@ -17,7 +17,7 @@ const parts = ['unit', 'server', 'browser']
 if (part && !parts.includes(part))
   giveUp(`"${part}" is not known here. There is:  npm test, and npm run test:${parts.join(' | test:')} [-- FILE …]`)
 
-/** The commit that is checked out, with nothing changed beside it; undefined otherwise. */
+/** The checked-out commit, if there are no changes beside it; otherwise undefined. */
 function cleanCommit() {
   const git = (...words) => execFileSync('git', words, { cwd: root, encoding: 'utf8', stdio: 'pipe' }).trim()
   try {

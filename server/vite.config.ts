@@ -1,6 +1,9 @@
 import { defineConfig } from 'vite'
 
-/** The server in two files, its own and its workers': it starts in a fraction of the time its many TypeScript files take. Packages stay outside. */
+/**
+ * Bundles the server into two files, its own and its workers': it starts in a fraction of the time its many TypeScript files take. Packages
+ * stay outside.
+ */
 export default defineConfig({
   build: {
     ssr: true,

@@ -2,7 +2,7 @@ import { constants } from 'node:zlib'
 import type { PluginOption } from 'vite'
 import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 
-/** Files are compressed once, here, as small as they get; the server only hands them out. */
+/** Files are compressed once, here, as much as possible; the server only sends them. */
 export const compressed = (): PluginOption =>
   compression({
     include: /\.(?:js|css|svg)$/,

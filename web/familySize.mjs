@@ -1,21 +1,21 @@
-// Holds the family's pages to their size: what a phone fetches before a session runs.
+// Enforces the size limit of the family's pages: what a phone downloads before a session runs.
 import { readdirSync, readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 
 const folder = new URL('dist/family/', import.meta.url)
 const limits = { scripts: 105_000, fonts: 80_000 }
-/** The largest session of the demo is about so big, compressed. */
+/** The largest session of the demo is about this large, compressed. */
 const session = 8_500
 
 const manifest = JSON.parse(readFileSync(new URL('.vite/manifest.json', folder), 'utf8'))
-/** A chunk and all it imports. */
+/** A chunk and everything it imports. */
 function chunksFrom(key, found = new Set()) {
   if (found.has(key)) return found
   found.add(key)
   for (const next of manifest[key].imports ?? []) chunksFrom(next, found)
   return found
 }
-/** What is fetched before a session runs: the entry and the player. What comes after is fetched meanwhile. */
+/** What is downloaded before a session runs: the entry and the player. Everything else is loaded meanwhile. */
 const player = Object.keys(manifest).find((key) => key.endsWith('PlayerPage.vue'))
 const chunks = [...chunksFrom('index.html', chunksFrom(player))]
 const everything = Object.keys(manifest).filter((key) => manifest[key].file.endsWith('.js'))

@@ -1,6 +1,6 @@
 /**
- * The floors of the pages, from the ground up: each stands on those before it and knows nothing of those after it. Lint holds every
- * import to it, a test every circle.
+ * The layers of the pages, from the bottom up: each may import those before it and none of those after it. Lint checks every import; a test
+ * looks for import cycles.
  */
 export const floors = [
   ['shared', 'what any page is made of: the way to the server, figures, lanes, looks'],
@@ -28,7 +28,7 @@ export const floors = [
 ]
 
 /**
- * A form of work is one folder, `forms/<form>`; each of its files stands on the floor of what it is for.
+ * A form of work is one folder, `forms/<form>`; each of its files is on the layer of its purpose.
  *
  * @type {readonly (readonly [RegExp, string])[]}
  */
@@ -39,7 +39,7 @@ const aspects = [
 ]
 
 /**
- * The floor a file of web/src stands on.
+ * The layer of a file of web/src.
  *
  * @param {string} file from web/src on
  * @example floorOf('forms/ladder/LadderPlay.vue') // 'player'

@@ -8,7 +8,7 @@ export default defineConfig({
   root: 'family',
   cacheDir: '../../.cache/vite-family',
   base: '/go/',
-  // Left out of what a phone has to fetch: nothing here is inspected or written the old way.
+  // Left out of a phone's download: nothing here is inspected or uses the old API.
   define: {
     __VUE_OPTIONS_API__: false,
     __VUE_PROD_DEVTOOLS__: false,
@@ -36,14 +36,14 @@ export default defineConfig({
       workbox: {
         globPatterns: ['index.html', 'icon.svg', 'assets/*.{js,css}', 'assets/*latin-{400,700,wght}*.woff2'],
         navigateFallback: '/go/index.html',
-        // A first visit is served by it at once, so that what loads later comes from here too.
+        // It controls the first visit at once, so that files loaded later also go through it.
         clientsClaim: true,
         skipWaiting: false,
         cleanupOutdatedCaches: false,
       },
     }),
   ],
-  // Its pages are reached through the teacher's, which hands on all that is not theirs.
+  // Its pages are reached through the teacher's server, which passes on everything that is not its own.
   server: devProxy(['/api', '/snapshots']),
   build: { outDir: '../dist/family', emptyOutDir: true, manifest: true },
 })

@@ -6,7 +6,7 @@ import vuetify from 'vite-plugin-vuetify'
 
 export default defineConfig({
   root: 'teacher',
-  // In development: a place of its own beside the family's, and no page loaded anew for each component first met.
+  // In development: a port of its own next to the family's, and no page reload when a component is first used.
   cacheDir: '../../.cache/vite-teacher',
   optimizeDeps: { exclude: ['vuetify'] },
   plugins: [vue(), vuetify({ autoImport: true }), compressed()],
@@ -19,7 +19,7 @@ export default defineConfig({
     cssCodeSplit: false,
     rolldownOptions: {
       output: {
-        // A view is a handful of files: what all views share travels together, not as dozens of small ones.
+        // A view is a handful of files: shared code is bundled together, not as dozens of small files.
         advancedChunks: {
           groups: [
             { name: 'charts', test: /node_modules[\\/](?:echarts|zrender|vue-echarts)/, priority: 30 },
@@ -33,7 +33,7 @@ export default defineConfig({
               priority: 40,
             },
             {
-              // The text editor is large and comes by itself, when a text is opened.
+              // The text editor is large and is loaded separately, when a text is opened.
               name: 'parts',
               test: /web[\\/]src[\\/](?:shared|words|settings|repertoire|signin|documents|reading[\\/](?![tT]extEditor)|runs|workers|compose[\\/](?:session|order[\\/]rows)|player[\\/]locales|forms[\\/]\w+[\\/](?:labels|summary))/,
               priority: 1,

@@ -4,11 +4,11 @@ import { libraryData } from '@esfuerzo/library'
 import { readTimedSession, type Asked } from './readSession.ts'
 
 /**
- * The best order of a block's stations.
+ * Prints the best order of a block's stations.
  *
  * @param text a session file, as JSON or as any text
- * @param asked told of what a text leaves open
- * @param block its id; left out, the error names the blocks that have an order to choose
+ * @param asked called with each question the text leaves open
+ * @param block the block's id; without it, the error lists the blocks that can be arranged
  * @throws {ProblemError} with every mistake in the file, or `not-a-choice`
  */
 export function arrangeCommand(text: string, asked: Asked, block?: string): ArrangeAnswer {

@@ -8,10 +8,10 @@ export interface CheckAnswer {
 }
 
 /**
- * What a thoughtful colleague would say to a session: stops, looks, notes, each with the edits that take it away.
+ * Prints a session's checks: fix, advice and tip, each with the edits that resolve it.
  *
  * @param text a session file, as JSON or as any text
- * @param asked told of what a text leaves open
+ * @param asked called with each question the text leaves open
  * @throws {ProblemError} with every mistake of the file
  */
 export function checkCommand(text: string, asked: Asked): CheckAnswer {

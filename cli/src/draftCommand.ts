@@ -12,7 +12,7 @@ import { draftFor, intents, type Draft, type DraftAsk, type Intent } from '@esfu
 import { print } from '@esfuerzo/core/notation'
 import { libraryData } from '@esfuerzo/library'
 
-/** As the command line takes them. */
+/** The intents by their command-line names. */
 export const draftOptions = {
   aim: { type: 'string' },
   minutes: { type: 'string' },
@@ -26,7 +26,7 @@ export const draftOptions = {
   intent: { type: 'string' },
 } as const
 
-/** What is asked for on the command line, as it was typed. */
+/** The request as typed on the command line. */
 export interface DraftWords {
   aim?: string
   minutes?: string
@@ -72,9 +72,9 @@ function gradesOf(words: string): number[][] {
 }
 
 /**
- * Three drafts as whiteboard text, or the one of an intent.
+ * Three drafts as whiteboard text, or the one with a given intent.
  *
- * @throws {ProblemError} `invalid` for what cannot be read
+ * @throws {ProblemError} `invalid` for an argument that cannot be read
  */
 export function draftCommand(words: DraftWords, asked: (line: string) => void): string {
   const library = indexLibrary(libraryData)

@@ -4,11 +4,11 @@ import { libraryData } from '@esfuerzo/library'
 import { readTimedSession, type Asked } from './readSession.ts'
 
 /**
- * The ways to a session's minutes.
+ * Prints the ways to fit a session into its minutes.
  *
  * @param text a session file, as JSON or as any text
- * @param asked told of what a text leaves open
- * @param fill whether a session that is too short is to be filled up
+ * @param asked called with each question the text leaves open
+ * @param fill whether to fill up a session that is too short
  * @throws {ProblemError} with every mistake in the file
  */
 export function fitCommand(text: string, asked: Asked, fill = false): FitAnswer {

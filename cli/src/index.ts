@@ -1,4 +1,4 @@
-// The command line's door: npm run core -- COMMAND FILE.
+// The entry point of the command line: npm run core -- COMMAND FILE.
 import { main } from './main.ts'
 
 process.exitCode = await main(process.argv.slice(2), { out: console.log, err: console.error })

@@ -32,7 +32,7 @@ FILE is a session as JSON, a text in a teacher's own style (docs/notation.md), o
 if it has several sessions, --session N chooses one. Open questions go to standard error as
 "question LINE:COLUMN KIND WORDS: ANSWERS"; with --strict they are errors.`
 
-/** The commands: what each prints of a file's text. */
+/** The commands: what each prints for a file's text. */
 const commands: Record<string, (text: string, options: Options, asked: Asked) => string> = {
   timeline: (text, { group }, asked) => json(timelineCommand(text, asked, group)),
   notation: (text, { to }, asked) => notationCommand(text, asked, to),
@@ -61,11 +61,11 @@ export interface Streams {
 }
 
 /**
- * Runs one command of the core over files.
+ * Runs one command of the core on files.
  *
- * @param argv the words behind the program's name
- * @param streams results to `out`, problems to `err`
- * @returns the exit code: 0, or 2 where something is wrong with the words or the file
+ * @param argv the arguments after the program's name
+ * @param streams results go to `out`, problems to `err`
+ * @returns the exit code: 0, or 2 if an argument or the file is wrong
  */
 export async function main(argv: readonly string[], { out, err }: Streams): Promise<number> {
   try {

@@ -4,10 +4,10 @@ import { libraryData } from '@esfuerzo/library'
 import { isJson, readSession, type Asked } from './readSession.ts'
 
 /**
- * A session in one of its two spellings: left out, JSON becomes text and all else JSON.
+ * Converts a session between JSON and text; by default JSON becomes text and everything else becomes JSON.
  *
  * @param to `json` or `text`
- * @throws {ProblemError} with every mistake in the file, or where `to` is neither
+ * @throws {ProblemError} with every mistake in the file, or if `to` is neither
  */
 export function notationCommand(text: string, asked: Asked, to = isJson(text) ? 'text' : 'json'): string {
   if (to !== 'json' && to !== 'text')

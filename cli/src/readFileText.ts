@@ -5,11 +5,11 @@ import { readPlan } from '@esfuerzo/plans'
 import { isJson } from './readSession.ts'
 
 /**
- * A file as the text of a session: JSON and texts as they are, of documents and sheets what a teacher would have typed.
+ * Reads a file as the text of a session: JSON and plain text unchanged, documents and spreadsheets as a teacher would have typed them.
  *
- * @param session which of several in one file, from 1
- * @param say told what of it is not in the text
- * @throws {ProblemError} where the file cannot be opened as a plan, or has no such session
+ * @param session which session of a file with several, from 1
+ * @param say called with what the file holds that is not in the text
+ * @throws {ProblemError} if the file cannot be opened as a plan, or has no such session
  */
 export async function readFileText(file: string, session: number, say: (words: string) => void): Promise<string> {
   const bytes = new Uint8Array(await readFile(file))

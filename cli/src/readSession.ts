@@ -9,16 +9,16 @@ import {
 } from '@esfuerzo/core'
 import { readText, type Question } from '@esfuerzo/core/notation'
 
-/** Whether a file is a session as JSON: it begins with a brace. All else is a text. */
+/** Whether a file is a session as JSON: it starts with a brace. Everything else is a text. */
 export const isJson = (text: string): boolean => text.trimStart().startsWith('{')
 
-/** Told of what a text leaves open. */
+/** Called with each question a text leaves open. */
 export type Asked = (question: Question) => void
 
 /**
  * Reads a session file, as JSON or as any text a teacher writes.
  *
- * @throws {ProblemError} with every mistake of JSON, by path; of a text only where it has more than a session can
+ * @throws {ProblemError} with every mistake of JSON, by path; for a text only if it has more than a session can hold
  */
 export function readSession(text: string, library: Library, asked: Asked): Session {
   if (!isJson(text)) {
@@ -34,9 +34,9 @@ export function readSession(text: string, library: Library, asked: Asked): Sessi
 }
 
 /**
- * A session that is to be timed, and the library that knows its own moves.
+ * A session to be timed, and a library that includes its own exercises.
  *
- * @throws {ProblemError} also where a lane has more steps than it may have
+ * @throws {ProblemError} also if a lane has too many steps
  */
 export function readTimedSession(text: string, ours: Library, asked: Asked): { session: Session; library: Library } {
   const session = readSession(text, ours, asked)

@@ -23,10 +23,10 @@ export interface SpreadAnswer {
 }
 
 /**
- * When children finish a session, and what its blocks of chance come to.
+ * Prints when children finish a session, and the outcomes of its blocks of chance.
  *
  * @param text a session file, as JSON or as any text
- * @param asked told of what a text leaves open
+ * @param asked called with each question the text leaves open
  * @param children how many are simulated, 1 to 100 000
  * @throws {ProblemError} with every mistake in the file, or `invalid`
  */

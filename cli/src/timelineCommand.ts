@@ -16,11 +16,11 @@ export interface TimelineAnswer {
 }
 
 /**
- * Every group's time, or one group's.
+ * Prints every group's time, or one group's.
  *
  * @param text a session file, as JSON or as any text
- * @param asked told of what a text leaves open
- * @param groupId left out, all groups
+ * @param asked called with each question the text leaves open
+ * @param groupId one group only; all groups by default
  * @throws {ProblemError} with every mistake in the file, or `unknown-group`
  */
 export function timelineCommand(text: string, asked: Asked, groupId?: string): TimelineAnswer {

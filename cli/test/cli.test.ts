@@ -16,7 +16,7 @@ interface Ran {
   out: string
   err: string
 }
-/** Runs a command in this very process. */
+/** Runs a command in this process. */
 async function core(...args: string[]): Promise<Ran> {
   const [out, err]: string[][] = [[], []]
   const code = await main(args, { out: (text) => out!.push(text), err: (text) => err!.push(text) })
@@ -176,7 +176,7 @@ it('says by name what is too long to be worked out, and works nothing out', asyn
     expect([code, out]).toEqual([2, ''])
     expect(err).toMatch(/^sections\[0\]\.blocks\[\d\]: at most 3000 steps for .*, found more\n$/)
   }
-  // As text it is as good as any other.
+  // The text form works as well as the JSON form.
   expect((await core('notation', text)).code).toBe(0)
 })
 const calls = (n: number) => Array.from({ length: n }, () => ['calls every 1 s; for 60 min', 'top: squat']).flat()
@@ -202,7 +202,7 @@ it('drafts three sessions as whiteboard text, the same again with the same seed,
   )
   expect((await core(...words, '--seed', '3')).out).toBe(out)
   expect((await core(...words, '--seed', '4')).out).not.toBe(out)
-  // What it prints can be read again without a question.
+  // The output can be read back without a question.
   const alone = await core('draft', '--intent', 'work')
   expect(alone.out.match(/^# /gm)).toHaveLength(1)
   const path = await file('draft.txt', alone.out)

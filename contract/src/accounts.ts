@@ -18,7 +18,7 @@ export const teacherSchema = z.strictObject({
   id: z.uuid(),
   name: lineSchema,
   email: z.email(),
-  /** What her time zone was called before the server could not use it: it is UTC until she chooses another. */
+  /** A saved time zone that the server could not use; it counts as UTC until she chooses another. */
   unknownZone: z.string().optional(),
 })
 export type Teacher = z.infer<typeof teacherSchema>
@@ -28,7 +28,7 @@ const settingsField = documentField(settingsDocument)
 /** `demo`: the message is in the outbox, where it can be read. */
 const messageSent = z.strictObject({ demo: z.boolean() })
 
-/** Signing in and up, passwords, settings, taking everything along and taking it away. */
+/** Sign-in, sign-up, passwords, settings, exporting everything and deleting the account. */
 export const accountEndpoints = {
   signIn: endpoint({
     method: 'POST',
@@ -47,7 +47,7 @@ export const accountEndpoints = {
   }),
   signOut: endpoint({ method: 'DELETE', path: '/api/session', access: 'teacher', answer: none }),
   me: endpoint({ method: 'GET', path: '/api/me', access: 'teacher', answer: teacherSchema }),
-  /** Signs every other device out; this one stays signed in. */
+  /** Signs out every other device; this one stays signed in. */
   changePassword: endpoint({
     method: 'POST',
     path: '/api/password',
@@ -55,7 +55,7 @@ export const accountEndpoints = {
     body: z.strictObject({ current: z.string().min(1).max(200), next: newPassword }),
     answer: none,
   }),
-  /** Ends every sign-in of the teacher, on this device too. */
+  /** Ends every sign-in of the teacher, including this device's. */
   signOutEverywhere: endpoint({ method: 'DELETE', path: '/api/sessions', access: 'teacher', answer: none }),
   /** Sends a message with a link to continue. The answer is the same whether an account exists or not. */
   signUp: endpoint({
@@ -88,7 +88,7 @@ export const accountEndpoints = {
     body: z.strictObject({ name: personName }),
     answer: teacherSchema,
   }),
-  /** Everything of the teacher's, for good. */
+  /** Permanently deletes everything of the teacher. */
   deleteAccount: endpoint({
     method: 'POST',
     path: '/api/me/delete',
@@ -96,7 +96,7 @@ export const accountEndpoints = {
     body: z.strictObject({ password: z.string().min(1).max(200) }),
     answer: none,
   }),
-  /** A zip of open files; answered with the file itself. */
+  /** A zip of open files; the response body is the file itself. */
   exportAll: endpoint({ method: 'GET', path: '/api/export', access: 'teacher', answer: z.unknown() }),
   readSettings: endpoint({ method: 'GET', path: '/api/settings', access: 'teacher', answer: settingsField }),
   /** Changes the fields that are sent; the others stay. */

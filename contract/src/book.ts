@@ -55,18 +55,18 @@ const looseRunSchema = z.strictObject({
 })
 export type LooseRun = z.infer<typeof looseRunSchema>
 
-/** A session that was sent home, to this class or to all. */
+/** A session that was sent home, to this class or to all classes. */
 const sentSessionSchema = z.strictObject({
   id: z.uuid(),
   workoutId: z.uuid(),
   title: lineSchema,
   sentAt: momentSchema,
-  /** Pupils of the class with a value of it. */
+  /** How many pupils of the class have a value of it. */
   pupils: z.int(),
 })
 export type SentSession = z.infer<typeof sentSessionSchema>
 
-/** A test over dates: each time it was measured a day, a pupil's tries of each. */
+/** A test over time: each date it was measured, with a pupil's tries. */
 const testSchema = z.strictObject({
   test: z.string(),
   unit: z.enum(units),
@@ -75,7 +75,7 @@ const testSchema = z.strictObject({
   moment: z.string(),
   days: z.array(
     z.strictObject({
-      /** Of the session and the block it was measured in. */
+      /** The session and the block it was measured in. */
       key: z.string(),
       publicationId: z.uuid(),
       title: lineSchema,
@@ -111,8 +111,8 @@ const cellSchema = z.strictObject({
 export type WrittenCell = z.infer<typeof cellSchema>
 
 /**
- * A cell that cannot be written as it is: its pupil is in the class no longer, the session has no such column, the value cannot be,
- * its place came twice in one request, or another value has its id.
+ * A cell that cannot be saved: its pupil has left the class, the session has no such column, the value is impossible, its place occurs
+ * twice in one request, or another value has its id.
  */
 const refusedCellSchema = z.strictObject({
   id: z.uuid(),

@@ -2,7 +2,7 @@ import { CallError } from './callError.ts'
 import type { ProblemDocument } from './problemDocument.ts'
 
 /**
- * Asks the server over a `fetch`.
+ * Calls the server through a `fetch`.
  *
  * @throws {CallError} with the server's code and problems, or `offline`
  */

@@ -13,7 +13,7 @@ const classFields = z.strictObject({
     .min(1)
     .max(7)
     .refine((grades) => grades.every((g, i) => i === 0 || g > grades[i - 1]!), { error: rule('gradesRising') }),
-  /** The school year's last day; the usual one where left out. */
+  /** The last day of the school year; the usual day by default. */
   yearEnds: daySchema.optional(),
   /** Months after the end of the year for which results are kept; none by default. */
   keepMonths: keepMonthsSchema.optional(),
@@ -38,7 +38,7 @@ export type Pupil = z.infer<typeof pupilSchema>
 const removedPupilSchema = z.strictObject({
   id: z.uuid(),
   alias: aliasSchema,
-  /** When it is gone for good. */
+  /** When it is deleted permanently. */
   goneAt: momentSchema,
 })
 export type RemovedPupil = z.infer<typeof removedPupilSchema>
@@ -52,7 +52,7 @@ export type RemovedClass = z.infer<typeof removedClassSchema>
 
 const aliases = z.array(aliasSchema).min(1).max(pupilRoom)
 
-/** The classes a teacher hands sessions out to. */
+/** The classes a teacher sends sessions to. */
 export const classEndpoints = {
   /** Its pace beside the usual one, from its own runs; null with too few children. */
   readPace: endpoint({
@@ -131,7 +131,7 @@ export const classEndpoints = {
     body: z.strictObject({ aliases }),
     answer: z.strictObject({ pupils: z.array(pupilSchema) }),
   }),
-  /** Codes to cut out, as PDF: of some, or of the whole class. */
+  /** A PDF of codes to cut out, for some pupils or the whole class. */
   slips: endpoint({
     method: 'GET',
     path: '/api/classes/:id/slips',
@@ -179,7 +179,7 @@ export const classEndpoints = {
     params: idParams,
     answer: pupilSchema,
   }),
-  /** For good, with all it did. */
+  /** Permanently deletes a pupil with all results. */
   deletePupil: endpoint({
     method: 'DELETE',
     path: '/api/bin/pupils/:id',

@@ -12,7 +12,7 @@ export type CallInput<N extends EndpointName> = Part<N, 'params'> & Part<N, 'que
 export type CallAnswer<N extends EndpointName> = z.output<Endpoints[N]['answer']>
 
 /**
- * The code a page words a failed call by; what is no call's failure is `unexpected`.
+ * The error code of a failed call, from which a page makes its message; `unexpected` for anything that is not a failed call.
  *
  * @example callCode(new TypeError('no such thing')) // 'unexpected'
  */
@@ -22,11 +22,11 @@ export const callCode = (error: unknown): CallError['code'] => (error instanceof
 export type Client = <N extends EndpointName>(name: N, input: CallInput<N>) => Promise<CallAnswer<N>>
 
 /**
- * A client over a `fetch`.
+ * Makes a client from a `fetch`.
  *
- * @param fetcher how to reach the server; a page's own `fetch`, or a test's
- * @throws {CallError} from every call, with the server's code and problems, or `offline`; `newer-document` where the answer
- *   holds a document of a later release than this page's
+ * @param fetcher how to reach the server: a page's own `fetch`, or a test's
+ * @throws {CallError} from every call, with the server's code and problems, or `offline`; `newer-document` if the answer holds a document
+ *   of a later release than this page's
  */
 export function createClient(fetcher: typeof fetch): Client {
   return async (name, input) => {

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { ProblemError, readDocument, type DocumentKind } from '@esfuerzo/core'
 
 /**
- * A document inside a request or an answer, read the one way documents are read: older ones are migrated, a newer one is
- * refused by its version, and every mistake keeps its path.
+ * A document inside a request or an answer, read like any other document: older versions are migrated, a newer one is refused by its
+ * version, and every mistake keeps its path.
  */
 export const documentField = <T>(kind: DocumentKind<T>): z.ZodType<T, T> =>
   z.unknown().transform((data, context): T => {

@@ -19,7 +19,7 @@ export interface Endpoint {
 export const none = z.strictObject({})
 
 /**
- * Declares a route; what is left out takes nothing.
+ * Declares a route. Without `body` or `query` it takes none.
  *
  * @example endpoint({ method: 'GET', path: '/api/me', access: 'teacher', answer: teacherSchema })
  */

@@ -58,7 +58,7 @@ export type Endpoints = typeof accountEndpoints &
   typeof ownEndpoints
 export type EndpointName = keyof Endpoints
 
-/** Every route of the server that is not a page. The access matrix test walks this list. */
+/** Every route of the server except pages. The access matrix test walks this list. */
 export const endpoints: Endpoints = {
   ...accountEndpoints,
   ...sessionEndpoints,

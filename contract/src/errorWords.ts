@@ -1,14 +1,14 @@
 import type { CallError } from './callError.ts'
 
-/** What happened; what was kept and what to do. */
+/** What happened; then what was kept and what to do. */
 export interface ErrorWords {
   title: string
   detail: string
 }
 
 /**
- * What can go wrong between a page and the server, in English: the server's documents and the teacher's pages say the same. Another
- * language of the teacher's is another such table.
+ * Every error between a page and the server, in English: the server's responses and the teacher's pages use the same words. Another
+ * language for teachers is another such table.
  */
 export const errorsInEnglish: Record<CallError['code'], ErrorWords> = {
   invalid: {

@@ -27,7 +27,7 @@ export type EventKind = (typeof eventKinds)[number]
 
 const eventSchema = z.object({
   at: z.iso.datetime(),
-  /** One of the kinds; of a later release's one more than a page has words for. */
+  /** The kind of event; a later release may send one this page has no words for. */
   kind: z.string().max(40),
   /** The session it was about, while it exists. */
   title: z.string().optional(),

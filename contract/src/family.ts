@@ -5,13 +5,13 @@ import type { CallAnswer } from './client.ts'
 export { CallError } from './callError.ts'
 
 /**
- * What a family's page asks of the server, without the schemas of everything else: such a page has to be small. Its
- * addresses are held to those of the endpoints by a test.
+ * What a family's page needs from the server, without the schemas of everything else, because such a page has to be small. A test checks
+ * its addresses against the endpoints.
  */
 export interface FamilyClient {
   resolveLink: (token: string) => Promise<CallAnswer<'resolveLink'>>
   snapshot: (sha256: string) => Promise<unknown>
-  /** @param key of the pupil whose run it is */
+  /** @param key of the pupil the run belongs to */
   sendRun: (token: string, run: Run, key?: string) => Promise<CallAnswer<'sendRun'>>
   giveCode: (token: string, code: string) => Promise<CallAnswer<'giveCode'>>
 }

@@ -4,7 +4,7 @@ import { endpoint } from './endpoint.ts'
 import { emailSchema, idParams, tokenSchema } from './fields.ts'
 import { papers } from './papers.ts'
 
-/** What can be put on paper. */
+/** The kinds of printable sheet. */
 export const sheetKinds = ['session', 'poster', 'stations', 'coin', 'cards', 'results', 'fetch', 'care'] as const
 export type SheetKind = (typeof sheetKinds)[number]
 /** A sheet for the teacher alone: the checks. Families never see it. */
@@ -12,7 +12,7 @@ export const teacherSheetKinds = [...sheetKinds, 'look'] as const
 export type TeacherSheetKind = (typeof teacherSheetKinds)[number]
 
 const sheetQuery = z.strictObject({
-  /** Ids of lanes, with commas; all of them where left out. */
+  /** Ids of lanes, separated by commas; all lanes by default. */
   lanes: z
     .string()
     .regex(/^[\w-]{1,40}(,[\w-]{1,40}){0,5}$/, rule('lanesWithCommas'))
@@ -24,7 +24,7 @@ const sheetQuery = z.strictObject({
 const kindField = { kind: z.enum(sheetKinds) }
 const daySchema = z.iso.date()
 
-/** A session on paper, in a calendar, in a message. */
+/** A session as a printed sheet, a calendar entry or a message. */
 export const handoutEndpoints = {
   /** A PDF of the current session. */
   sheet: endpoint({
@@ -35,7 +35,7 @@ export const handoutEndpoints = {
     query: sheetQuery,
     answer: z.unknown(),
   }),
-  /** A PDF of what a link leads to. */
+  /** A PDF of what a link opens. */
   familySheet: endpoint({
     method: 'GET',
     path: '/api/go/:token/sheets/:kind',
@@ -51,18 +51,18 @@ export const handoutEndpoints = {
     access: 'teacher',
     params: idParams,
     query: z.strictObject({
-      /** Days of the school's own calendar, with commas. */
+      /** Dates in the school's calendar, separated by commas. */
       days: z
         .string()
         .max(11 * 60)
         .transform((text) => text.split(','))
         .pipe(z.array(daySchema).min(1).max(60)),
-      /** The school's own time of day. */
+      /** The time of day at the school. */
       at: z.iso.time({ precision: -1 }),
     }),
     answer: z.unknown(),
   }),
-  /** A message to families with the link in it, to an address that reaches them. */
+  /** A message to families that contains the link, sent to an address that reaches them. */
   messageFamilies: endpoint({
     method: 'POST',
     path: '/api/publications/:id/message',

@@ -31,8 +31,8 @@ export const moveEndpoints = {
     answer: z.strictObject({ used: z.array(usedMoveSchema) }),
   }),
   /**
-   * All of the file's moves are kept, or none; those with an id that is there already replace it. `over` says which save of each the
-   * change started from: another since is a conflict, and nothing is changed.
+   * Saves all of the file's exercises or none; an exercise with an existing id replaces it. `over` names the revision each change started
+   * from: if another was saved since, the answer is a conflict and nothing changes.
    */
   keepOwnMoves: endpoint({
     method: 'POST',

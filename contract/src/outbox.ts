@@ -3,7 +3,7 @@ import { rule } from '@esfuerzo/core'
 import { endpoint } from './endpoint.ts'
 import { momentSchema } from './fields.ts'
 
-/** A message in the outbox stand-in. */
+/** A message in the simulated outbox. */
 export const messageSchema = z.strictObject({
   id: z.string(),
   to: z.string(),
@@ -13,7 +13,7 @@ export const messageSchema = z.strictObject({
 })
 export type Message = z.infer<typeof messageSchema>
 
-/** What opens it: printed where the server is started. */
+/** The key that opens it, printed when the server starts. */
 const keyQuery = z.strictObject({ key: z.string().max(40).default('') })
 
 /** A stand-in for a mail server: what would have been sent. Demo only. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { problemCodes, type Expected, type Received } from '@esfuerzo/core'
 
-/** What can go wrong between a page and the server, and the status each is sent with. */
+/** Every error between a page and the server, with the status it is sent with. */
 export const errorStatus = {
   invalid: 400,
   'sign-in-needed': 401,
@@ -31,7 +31,7 @@ export const problemDocumentSchema = z.object({
   status: z.int(),
   code: z.enum(Object.keys(errorStatus) as [ErrorCode, ...ErrorCode[]]),
   detail: z.string(),
-  /** The request, to be found in the log. */
+  /** The request's id, to find it in the log. */
   instance: z.string().optional(),
   problems: z
     .array(

@@ -31,12 +31,12 @@ export const runSummarySchema = z.strictObject({
   /** The pupil it belongs to; null if nobody said. */
   alias: z.string().nullable(),
   run: documentField(runDocument),
-  /** Names for what results belong to: stations, and blocks without. */
+  /** Names for what results belong to: stations, and blocks without stations. */
   stations: z.record(z.string(), z.string()),
 })
 export type RunSummary = z.infer<typeof runSummarySchema>
 
-/** Where a page of runs ends: when its last came in, and its id. */
+/** Where a page of runs ends: when its last run arrived, and that run's id. */
 const pageMarkSchema = z
   .string()
   .max(80)
@@ -52,7 +52,7 @@ export const publicationEndpoints = {
     body: z.strictObject({
       revision: revisionSchema,
       days: z.int().min(1).max(365),
-      /** For one class; for all where left out. */
+      /** For one class; for all classes by default. */
       classId: z.uuid().optional(),
     }),
     answer: publicationInfoSchema,
@@ -107,7 +107,7 @@ export const publicationEndpoints = {
     query: z.strictObject({ workout: z.uuid().optional(), before: pageMarkSchema.optional() }),
     answer: z.strictObject({
       runs: z.array(runSummarySchema),
-      /** All there are, listed or not. */
+      /** All of them, listed or not. */
       total: z.int(),
       next: pageMarkSchema.nullable(),
     }),
@@ -120,7 +120,7 @@ export const publicationEndpoints = {
     params: idParams.extend({ run: z.uuid() }),
     answer: none,
   }),
-  /** Everything that came through a link, for good: a stranger may have had it. */
+  /** Permanently deletes everything that arrived through a link that may have reached a stranger. */
   removeRuns: endpoint({
     method: 'DELETE',
     path: '/api/publications/:id/runs',
@@ -137,7 +137,7 @@ export const publicationEndpoints = {
       sha256: sha256Schema,
       title: lineSchema,
       endsAt: momentSchema,
-      /** Of the class the link is for. */
+      /** The class the link is for. */
       grades: z.array(z.int()).optional(),
       /** Whether the teacher has given out codes. */
       codes: z.boolean(),
@@ -145,7 +145,7 @@ export const publicationEndpoints = {
       keptUntil: daySchema.optional(),
     }),
   }),
-  /** Whose a code is. It opens nothing else. */
+  /** The pupil a code belongs to. The code opens nothing else. */
   giveCode: endpoint({
     method: 'POST',
     path: '/api/go/:token/code',
@@ -154,7 +154,7 @@ export const publicationEndpoints = {
     body: z.strictObject({ code: z.string().max(12) }),
     answer: z.strictObject({
       alias: aliasSchema,
-      /** What this device sends the pupil's runs with. */
+      /** The key this device sends the pupil's runs with. */
       key: z.string(),
     }),
   }),

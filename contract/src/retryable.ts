@@ -1,8 +1,8 @@
 import type { CallError } from './callError.ts'
 
 /**
- * Whether the same request may go through by itself later: the server is away, renewed or busy. What is not is somebody's to change
- * first: its sender's, or whoever runs the server.
+ * Whether the same request may succeed later without any change: the server is unreachable, restarting or busy. Any other failure needs
+ * somebody to change something first: the sender, or whoever runs the server.
  */
 const passes: Record<CallError['code'], boolean> = {
   offline: true,
@@ -12,7 +12,7 @@ const passes: Record<CallError['code'], boolean> = {
   busy: true,
   unexpected: true,
   'too-many-tries': true,
-  // The page and the server are a release apart while servers are renewed.
+  // During an upgrade, the page and the server may be one release apart.
   'newer-document': true,
   invalid: false,
   'sign-in-needed': false,
@@ -28,7 +28,7 @@ const passes: Record<CallError['code'], boolean> = {
 }
 
 /**
- * Whether a failed request is tried again by itself. One answer for every page.
+ * Whether a failed request is retried automatically. All pages use this one function.
  *
  * @example retryable('busy') // true
  * @example retryable('ended') // false

@@ -21,13 +21,13 @@ export const removedSessionSchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
   removedAt: momentSchema,
-  /** When it is gone for good. */
+  /** When it is deleted permanently. */
   goneAt: momentSchema,
   runs: z.int(),
 })
 export type RemovedSession = z.infer<typeof removedSessionSchema>
 
-/** A state a session was in. Saves within ten minutes are one. */
+/** A revision of a session. Saves within ten minutes count as one. */
 export const keptRevisionSchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
@@ -50,7 +50,7 @@ export type Original = z.infer<typeof originalSchema>
 const sessionField = documentField(sessionDocument)
 const saved = z.strictObject({ id: z.uuid(), revision: z.int(), updatedAt: momentSchema })
 
-/** A teacher's sessions: saving, the bin, earlier states, copies for colleagues. */
+/** A teacher's sessions: saving, trash, revisions, copies for colleagues. */
 export const sessionEndpoints = {
   listSessions: endpoint({
     method: 'GET',
@@ -160,7 +160,7 @@ export const sessionEndpoints = {
     params: idParams,
     answer: none,
   }),
-  /** Puts a copy behind a link for a colleague, and sends her a message where an address is given. */
+  /** Makes a copy available to a colleague through a link, and sends her a message if an address is given. */
   sendCopy: endpoint({
     method: 'POST',
     path: '/api/workouts/:id/copies',

@@ -9,7 +9,7 @@ const partField = documentField(partDocument)
 export const keptPartSchema = z.strictObject({ id: z.uuid(), name: lineSchema, keptAt: momentSchema, part: partField })
 export type KeptPart = z.infer<typeof keptPartSchema>
 
-/** Sections and blocks a teacher keeps for other sessions. */
+/** Sections and blocks a teacher saved for reuse. */
 export const shelfEndpoints = {
   listShelf: endpoint({
     method: 'GET',

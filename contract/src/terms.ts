@@ -34,7 +34,7 @@ export const termEndpoints = {
     access: 'teacher',
     answer: z.strictObject({
       terms: z.array(termSummarySchema),
-      /** In the bin, the latest first. */
+      /** Terms in the trash, the latest first. */
       removed: z.array(z.strictObject({ id: z.uuid(), title: lineSchema, removedAt: momentSchema })),
     }),
   }),
@@ -127,7 +127,7 @@ export const termEndpoints = {
     params: idParams,
     answer: none,
   }),
-  /** Links of the term's sessions that can be followed, the latest of each: for the week's message. */
+  /** Active links of the term's sessions, the latest of each: for the weekly message. */
   listTermLinks: endpoint({
     method: 'GET',
     path: '/api/terms/:id/links',
@@ -137,7 +137,7 @@ export const termEndpoints = {
       links: z.array(z.strictObject({ workout: z.uuid(), token: tokenSchema, endsAt: momentSchema })),
     }),
   }),
-  /** A message to families about a week, with links of the term's sessions in it and no others. */
+  /** A message to families about a week, with links of the term's sessions only. */
   messageTermFamilies: endpoint({
     method: 'POST',
     path: '/api/terms/:id/message',

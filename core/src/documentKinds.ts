@@ -7,7 +7,7 @@ import { partDocument } from './session/part.ts'
 import { termDocument } from './term/schema.ts'
 import { sessionDocument } from './session/readSession.ts'
 
-/** Every kind of document, by a short name. A test holds a document of each version that was ever written to be read. */
+/** Every kind of document, by a short name. A test checks that documents of every version ever written can still be read. */
 export const documentKinds = {
   session: sessionDocument,
   part: partDocument,
@@ -18,5 +18,5 @@ export const documentKinds = {
   term: termDocument,
 } as const satisfies Record<string, unknown>
 
-/** The same as a list, for what asks of each. */
+/** The same as a list. */
 export const allDocumentKinds: readonly DocumentKind<unknown>[] = Object.values(documentKinds)

@@ -1,4 +1,4 @@
-// What a session is, how it is changed and what it takes: documents, edits, library, time, words. Named exports only; what is in no list is nobody else's business.
+// The document, its edits, the library, timing and words. Named exports only: anything not listed is internal.
 export {
   problemCodes,
   ProblemError,

@@ -18,11 +18,11 @@ import { library } from './sessions.ts'
 
 const moves = [...library.moves.values()]
 
-/** Text people really have: accents, emoji, joiners, right-to-left, combining marks. */
+/** Realistic text: accents, emoji, joiners, right-to-left, combining marks. */
 export const lineArbitrary = fc
   .string({ unit: 'grapheme', maxLength: 24 })
   .map((s) => s.normalize('NFC'))
-  // The schema refuses control characters; that it does has its own test.
+  // The schema refuses control characters; another test checks that.
   .filter((s) => !/[\u0000-\u001f\u007f-\u009f\u2028\u2029]/.test(s) && s.length <= 120)
 
 const count = fc.integer({ min: 1, max: 60 })
@@ -279,7 +279,7 @@ const blockArbitrary = (groups: readonly Group[]): fc.Arbitrary<Unnumbered> =>
     )
     .map(([block, words]) => ({ ...words, ...block }))
 
-/** Any valid session, small enough to check quickly, with every form and every field of these forms. */
+/** Any valid session, small enough to check quickly, with every form and all their fields. */
 export const sessionArbitrary: fc.Arbitrary<Session> = fc
   .array(fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 6 })
   .chain((grades) => {

@@ -89,7 +89,7 @@ describe('arranging a block', () => {
     const w = typed('## Warm-up', 'plank 20 s', ...lines)
     const id = blockOf({ ...w, sections: w.sections.slice(1) })
     const [first] = arrange(w, id, library).order
-    // A plank was held just before: the circuit does not begin with another.
+    // A plank was held just before, so the circuit must not start with another.
     expect(movesOf(w, [first!])).not.toEqual(['plank'])
     const pinned = stationsOf(findBlock(w, id))[1]!.id
     const held = setStation(w, pinned, { pinned: true })

@@ -20,7 +20,7 @@ const chanceOf = (session: Session) =>
 const outlook = (session: Session, block = chanceOf(session)[0]!) =>
   chanceOutlook(block, session.groups[0]!, session, library)
 const sum = (chances: Chances) => chances.reduce((a, b) => a + b, 0)
-/** n over k as a number; the reference package lists combinations, so small ones check it. */
+/** The binomial coefficient as a number; the reference package lists combinations, so small ones check it. */
 const choose = (n: number, k: number) => {
   let ways = 1
   for (let i = 1; i <= k; i++) ways = (ways * (n - k + i)) / i
@@ -50,12 +50,12 @@ describe('exact chances, against closed forms and a reference package', () => {
   it('6 + 6 takes 9.293 flips until the first column is done, 14.707 until both', () => {
     expect(mean(firstCleared([6, 6]))).toBeCloseTo(9.293, 3)
     expect(mean(clearedDraws([6, 6]))).toBeCloseTo(14.707, 3)
-    // A flip more is needed while neither side has come up six times.
+    // Another flip is needed while neither side has come up six times.
     const still = (k: number) =>
       binomialDistribution(k, 0.5)!.reduce((total, p, heads) => (heads <= 5 && k - heads <= 5 ? total + p : total), 0)
     const closed = 1 + Array.from({ length: 12 }, (_, i) => still(i + 1)).reduce((a, b) => a + b, 0)
     expect(mean(firstCleared([6, 6]))).toBeCloseTo(closed, 8)
-    // The two columns are done one after the other: their means add up to those of two sixes flipped for alone.
+    // The two columns are finished one after the other: their means add up to those of two sixes flipped for separately.
     expect(mean(firstCleared([6, 6])) + mean(clearedDraws([6, 6]))).toBeCloseTo(24, 5)
   })
 
@@ -76,7 +76,7 @@ describe('exact chances, against closed forms and a reference package', () => {
     for (let k = 0; k <= 13; k++) {
       expect(hearts[k]).toBeCloseTo((choose(13, k) * choose(39, 20 - k)) / choose(52, 20), 10)
     }
-    // A small deck, every hand listed by the package.
+    // A small deck, with every hand listed by the package.
     const deck = [1, 2, 2, 5, 7]
     const hands = combinations(deck, 3).map((hand) => hand.reduce((a, b) => a + b, 0))
     const ours = sumOfCards(
@@ -91,7 +91,7 @@ describe('exact chances, against closed forms and a reference package', () => {
     for (let total = 0; total < ours.length; total++) {
       expect(ours[total]).toBeCloseTo(hands.filter((h) => h === total).length / hands.length, 10)
     }
-    // A used-up deck is dealt again: 52 cards are certain.
+    // An empty deck is dealt again: 52 cards are certain.
     expect(sumOfCards([{ value: 6, count: 52 }], 60)[360]).toBeCloseTo(1, 10)
   })
 })
@@ -128,7 +128,7 @@ describe('what a block of chance comes to', () => {
     const w = typed('coin, for 2 min', 'heads: squat 10', 'tails: squat 10')
     const { draws, seconds } = outlook(w)
     expect(quantile(seconds, 0.5)).toBe(120)
-    // A squat takes 1.7 s or so: a flip of 12 s and ten of them again and again, whichever side comes up.
+    // A squat takes about 1.7 s: a flip of 12 s and ten squats, again and again, whichever side comes up.
     const one =
       12 + Math.floor(library.moves.get('squat')!.versions.find((v) => v.id === 'squat')!.secondsPerRep * 10 + 0.5)
     expect(mean(draws)).toBeCloseTo(Math.ceil(120 / one), 8)
@@ -196,7 +196,7 @@ describe('the simulation', () => {
             while (at < children && ends[at]! <= seconds) at++
             far = Math.max(far, Math.abs(cdf - at / children))
           })
-          // Cards on different levels have too many orders to go through: their outlook is of five thousand games itself.
+          // Cards at different levels have too many orders to enumerate, so their outlook is itself made from five thousand games.
           const error = Math.sqrt(1 / children + (block.device === 'cards' ? 1 / 5000 : 0))
           expect(far, `${session.title}, ${group.name}`).toBeLessThan(2.23 * error)
         }

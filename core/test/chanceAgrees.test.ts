@@ -20,7 +20,7 @@ const stops = [
   { kind: 'seconds', seconds: 400 },
 ] as const satisfies BlockOf<'chance'>['stop'][]
 
-/** Rows that stand, kneel and lie, of both kinds of dose, after something that was done lying down. */
+/** Rows that stand, kneel and lie, with both kinds of dose, after something done lying down. */
 const sessionWith = (device: (typeof devices)[number], stop: (typeof stops)[number]) => {
   const block: BlockOf<'chance'> = {
     id: 'b2',
@@ -56,7 +56,7 @@ function modelOf({ block, workout: session }: ReturnType<typeof sessionWith>): C
   )
 }
 
-/** One game by the state machine a child plays with; its tasks take what the timing says they take. */
+/** One game by the state machine that a child plays with; its tasks last as long as the timing says. */
 function played(play: PlayOf<'chance'>, model: ChanceModel, random: () => number) {
   let game = startChance(play)
   let [seconds, draws, stance] = [0, 0, 0]
@@ -77,7 +77,7 @@ function played(play: PlayOf<'chance'>, model: ChanceModel, random: () => number
   return { seconds, draws }
 }
 
-/** Whether games lie as a distribution says, within four standard errors at its 5 %, 50 % and 95 % points. */
+/** Whether games agree with a distribution, within four standard errors at its 5 %, 50 % and 95 % points. */
 function expectAgreement(games: readonly number[], chances: Chances) {
   const upTo = (most: number) => games.filter((n) => n <= most).length / games.length
   for (const share of [0.05, 0.5, 0.95]) {

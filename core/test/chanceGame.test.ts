@@ -19,7 +19,7 @@ const play = (more: Partial<PlayOf<'chance'>> = {}): PlayOf<'chance'> => ({
   ],
   ...more,
 })
-/** Draws and does everything until it is over, or so many draws. */
+/** Draws and does everything until the game is over, or for a number of draws. */
 function playOut(play: PlayOf<'chance'>, random: () => number, most = 10_000): { game: ChanceGame; flips: number } {
   let game = startChance(play)
   let flips = 0

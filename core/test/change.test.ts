@@ -54,7 +54,7 @@ describe('the typical error', () => {
   it('of differences is their standard deviation ÷ √2', () => {
     const next = normals(3)
     const differences = Array.from({ length: 50 }, () => next() * 3 + 1)
-    // simple-statistics has the population's standard deviation.
+    // simple-statistics uses the population's standard deviation.
     const sample = standardDeviation(differences) * Math.sqrt(50 / 49)
     expect(Math.sqrt(differenceVariance(differences))).toBeCloseTo(sample / Math.SQRT2, 10)
   })
@@ -91,7 +91,7 @@ describe('what is said of a child', () => {
   const one = (mean: number) => ({ mean, days: 1 })
   const error = { error: 2, freedom: 1000 }
   it('is clear from 1.96 × √2 × the error on for one day against one, probable from 1.81 errors on', () => {
-    // Weir 2005: 1.96 × √2; 80 % on both sides: 1.2816 × √2 = 1.812.
+    // Weir 2005: 1.96 × √2; two-sided 80 %: 1.2816 × √2 = 1.812.
     expect(changeVerdict(one(0), one(5.6), error).word).toBe('clear')
     expect(changeVerdict(one(0), one(-5.6), error).word).toBe('clear')
     expect(changeVerdict(one(0), one(5.5), error).word).toBe('probably')
@@ -111,13 +111,13 @@ describe('what is said of a child', () => {
   })
 
   /**
-   * Classes of 24 in which nobody changes: two days a fortnight apart, a third months later; each the best of two trials. A child's own
-   * error is another than its neighbour's. @returns the share that is called clear
+   * Classes of 24 in which nobody changes: two days two weeks apart and a third months later; each the best of two trials. Each child has
+   * its own error. @returns the share that is called clear
    */
   function falseClear(dayEffect: number, ownShare: number, classes: number): number {
     const next = normals(17 + Math.round(dayEffect * 10 + ownShare * 100))
     const random = seededRandom(5)
-    /** Standard deviation of a day's best of two, measured once for all. */
+    /** Standard deviation of a day's best of two, measured once. */
     const dayOf = (sd: number) => {
       const day = next() * sd * dayEffect
       return Math.max(day + next() * sd, day + next() * sd)
@@ -184,7 +184,7 @@ describe('what is said of a class', () => {
 })
 
 describe('a class’s pace', () => {
-  /** Runs of children with a pace of their own; so many of a hundred left alone with a tablet. */
+  /** Runs of children with a pace of their own; a percentage of them are tablets left alone. */
   function runsOf(children: number, pace: number, contaminated: number, seed: number): PacedRun[] {
     const next = normals(seed)
     const random = seededRandom(seed + 1)
@@ -258,7 +258,7 @@ describe('what a run tells of a child’s own pace', () => {
     // The first squat is the block's first; the last of the block is a push-up, which the figure leads.
     expect(told()).toEqual([1.2, 1.2, 1.2])
   })
-  /** The lane of a class whose pace is used: counted work is timed at it. */
+  /** The lane of a class whose pace is used: its counted work is timed with it. */
   const timedAt = (pace: number) =>
     publish({ ...session, groups: session.groups.map((g) => ({ ...g, pace })) }, indexLibrary(libraryData)).lanes[0]!
 
@@ -301,7 +301,7 @@ describe('what a run tells of a child’s own pace', () => {
       const mean = offers.reduce((sum, own) => sum + own[time]!, 0) / offers.length
       expect(Math.abs(mean - target), `offer ${time + 1}: ${mean}`).toBeLessThan(0.02)
     }
-    // No class drifts back to what was usual.
+    // No class drifts back to the usual pace.
     for (const own of offers) expect(own[3]! / own[0]!).toBeGreaterThan(0.9)
   })
 
@@ -315,14 +315,14 @@ describe('what a run tells of a child’s own pace', () => {
 const daysOf = (...days: number[]): TestDay[] => days.map((day, i) => ({ key: `d${i}`, at: day * 864e5 }))
 const measureOf = (id: TestId) => indexLibrary(libraryData).measures.get(id)!
 const pupils = Array.from({ length: 10 }, (_, i) => `p${i}`)
-/** Tries of all on a day. */
+/** Tries of all pupils on a day. */
 const on = (day: string, value: (i: number, trial: number) => number, trials = 1): Try[] =>
   pupils.flatMap((pupil, i) => Array.from({ length: trials }, (_, n) => ({ pupil, day, value: value(i, n) })))
 
 describe('test days of a class', () => {
   const reach = measureOf('sitAndReach')
   const stands = measureOf('sitToStands30')
-  /** A try-out, a first day, a second ten weeks later. */
+  /** A practice test, a first day, and a second ten weeks later. */
   const term = daysOf(0, 7, 77)
   const tried = (trials = 1) => on('d0', () => 1, trials)
   const more = [...tried(), ...on('d1', (i) => 15 + i), ...on('d2', (i) => 17 + i)]
@@ -351,7 +351,7 @@ describe('test days of a class', () => {
     const throws = { ...measureOf('sockThrows20'), use: 'change' as const }
     const hits = [...tried(2), ...on('d1', () => 5, 2), ...on('d2', (i) => (i === 0 ? 9 : 6), 2)]
     const thrown = testChange(throws, term, hits, pupils, 3)
-    // Twenty throws: 10 to 18 is clear, 10 to 12 is not (trade: a change under six is chance).
+    // Twenty throws: 10 to 18 is clear, 10 to 12 is not (common practice: a change below six is chance).
     expect('children' in thrown && thrown.children.map((c) => c.word)).toEqual(['clear', ...Array(9).fill('open')])
     expect('error' in thrown).toBe(false)
   })
@@ -383,7 +383,7 @@ describe('test days of a class', () => {
     const held = [...tried(), ...on('d1', () => 20), ...on('d2', (i) => (i === 0 ? 45 : 22))]
     const found = testChange(capped, term, held, pupils, 3)
     expect('children' in found && found.children.map((c) => c.word)).toEqual(['top', ...Array(9).fill('open')])
-    // It is counted among no clear ones.
+    // It is not counted among the clear ones.
     expect(found).toMatchObject({ clear: 0 })
     const older = testChange(capped, term, held, pupils, 5)
     expect('children' in older && older.children[0]!.word).toBe('clear')
@@ -394,7 +394,7 @@ describe('test days of a class', () => {
     const late = [...more, ...on('d3', (i) => 19 + i)].filter((t) => t.pupil !== 'p0' || !['d0', 'd1'].includes(t.day))
     const found = testChange(stands, days, late, pupils, 3)
     if ('none' in found) throw new Error(found.none)
-    // p0 came on d2, which was its practice: nothing of it lies before. p1 has two days before.
+    // p0 first came on d2, which was its practice, so it has no earlier day. p1 has two earlier days.
     expect(found.children.map((child) => child.pupil)).toEqual(pupils.slice(1))
     expect(found.any).toBe(10)
     const later = late.filter((t) => t.pupil !== 'p0' || t.day !== 'd2')
@@ -428,9 +428,10 @@ describe('simulated classes, typed by people', () => {
   const many = Array.from({ length: 24 }, (_, i) => `p${i}`)
 
   /**
-   * Classes whose children have errors of their own, two of a hundred values mistyped as people do; some change by so many errors.
+   * Classes whose children have errors of their own, with two of a hundred values mistyped in typical ways; some change by a number of
+   * errors.
    *
-   * @returns shares of clear ones: of values typed right, and of those that were mistyped, let through by the question
+   * @returns shares of clear changes: of correctly typed values, and of mistyped ones that the question did not stop
    */
   function clearOf(errors: number, classes: number) {
     const next = normals(31 + errors)
@@ -444,7 +445,7 @@ describe('simulated classes, typed by people', () => {
           const sd = 1.5 * (0.7 + 0.6 * random())
           const value = Math.max(1, Math.round(usual.get(pupil)! + (day === 'd2' ? errors * 1.5 : 0) + sd * next()))
           if (random() >= 0.02) return [{ pupil, day, value }]
-          // Two digits change places, or the next key is hit.
+          // Two digits are swapped, or a neighboring key is hit.
           const wrong = random() < 0.5 ? Number(String(value).split('').reverse().join('')) : value + 10
           const column = { unit: 'reps' as const, range: stands.range }
           if (impossible(wrong, column) || unlikely(wrong, column, [usual.get(pupil)!, usual.get(pupil)!])) return []
@@ -466,7 +467,7 @@ describe('simulated classes, typed by people', () => {
   it('are clear of at most 6 %% who have not changed; mistyped ones that pass the question are counted by themselves', () => {
     const none = clearOf(0, samples(150, 1500))
     expect(none.right).toBeLessThanOrEqual(0.06)
-    // What no question catches is called clear most of the time: that is why the page asks to type again.
+    // A mistyped value that no question catches is usually called clear: that is why the page asks to type it again.
     expect(none.of).toBeGreaterThan(20)
     expect(none.typed).toBeGreaterThan(none.right)
     const found = [1, 2, 3].map((errors) => clearOf(errors, samples(60, 600)).right)
@@ -477,8 +478,8 @@ describe('simulated classes, typed by people', () => {
     )
   })
   /**
-   * Classes of 24 that change by so many of the test's own errors between two days, and the shares that are called clear: by us, and by
-   * the t-test that takes the same errors and degrees of freedom.
+   * Classes of 24 that change by a number of the test's own errors between two days, and the shares that are called clear: by our code, and
+   * by the t-test with the same errors and degrees of freedom.
    */
   function clearOfTest(measure: Measure, errors: number, classes: number) {
     const next = normals(97 + errors + measure.id.length)
@@ -487,7 +488,8 @@ describe('simulated classes, typed by people', () => {
     const usual = (measure.range.from + measure.range.to) / 2
     const count = { ours: 0, reference: 0, all: 0 }
     for (let c = 0; c < classes; c++) {
-      // Unchanged as they are typed, in the test's own steps; else as they are, or whole steps would decide between the two.
+      // For unchanged classes the values are typed in the test's own steps; otherwise they are not rounded, because rounding would decide
+      // between the two.
       const typed = (value: number) => (errors ? value : Math.round(value / measure.range.step) * measure.range.step)
       const values = many.map(() => days.map((_, day) => typed(usual + own * (next() + (day === 3 ? errors : 0)))))
       const pairs = values.map(([, a, b]) => b! - a!)

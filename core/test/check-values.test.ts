@@ -21,7 +21,7 @@ const secondsOf = (...blocks: Block[]) => {
 
 describe('clocked forms: arithmetic', () => {
   it.each<[string, number, Block]>([
-    // Format of Tabata et al. 1996, Med Sci Sports Exerc 28:1327 (that study used a cycle and adults).
+    // The format of Tabata et al. 1996, Med Sci Sports Exerc 28:1327 (that study used a cycle and adults).
     ['20/10 × 8', 240, intervals(1, laps(8, 20, 10))],
     ['20/10 × 6', 180, intervals(1, laps(6, 20, 10))],
     ['20/10 × 6 without the last rest', 170, intervals(1, laps(6, 20, 10), { lastRest: false })],
@@ -41,7 +41,7 @@ describe('clocked forms: arithmetic', () => {
     ['7 × 3 at 30/20', 1050, intervals(7, laps(3, 30, 20))],
     ['4 × 3 at 30/30', 720, intervals(4, laps(3, 30, 30))],
     ['3 × 2 × 30 s without rest', 180, intervals(3, laps(2, 30, 0))],
-    // A lap rest of 0 is there, and counts: 2 × (2 × 30 + 10) + 10 − 10 = 130.
+    // A lap rest of 0 exists and counts: 2 × (2 × 30 + 10) + 10 − 10 = 130.
     ['a lap rest of 0 stands in for the lap’s last rest', 150, intervals(2, laps(2, 30, 10), { lapRest: { all: 0 } })],
   ])('%s is %i s', (_, seconds, block) => {
     expect(secondsOf(block)).toBe(seconds)
@@ -99,7 +99,7 @@ describe('counted work', () => {
     expect(Math.abs(typical - seconds) / seconds).toBeLessThanOrEqual(0.15)
   })
 
-  // Common practice: twenty counted aloud in 20 to 21 s. At one second a rep and a led tempo.
+  // Common practice: twenty counted aloud take 20 to 21 s. At one second per rep and a led tempo.
   it('twenty counted aloud take 20 to 21 s', () => {
     const { typical } = countedWork({ unit: 'reps', amount: 20 }, { ...older, version: { secondsPerRep: 1.02 } })
     expect(typical).toBeGreaterThanOrEqual(20)

@@ -23,7 +23,7 @@ import type { WordRule } from '../src/checks/wordRule.ts'
 import { library } from './sessions.ts'
 
 type Home = Partial<Session['home']>
-/** A session as text, with what a text does not say of its home. */
+/** A session as text, plus what a text does not say about its home. */
 function session(text: string, home: Home = {}, more: Partial<Session> = {}): Session {
   const { workout: session, problems } = parse(text, library)
   expect(problems).toEqual([])
@@ -39,17 +39,17 @@ const warm = '## Warm-up\nmarch on the spot 2 min\nstep touch 60 s\n'
 const cool = "## Cool-down\nslow breaths 10 breaths\nchild's pose 30 s\n"
 const main = (lines: string) => `## Main (main)\n${lines}\n`
 
-/** A main part with a note in the teacher's own words. */
+/** A main section with a note in the teacher's own words. */
 const noted =
   (words: string, home: Home = {}, groups = '4-6') =>
   () =>
     session(`${head(4, groups)}## Main (main)\n> ${words}\n1 lap 100/0\nmarch on the spot\n`, home)
-/** What is said, and what comes near and is not meant. */
+/** Phrases that are meant, and phrases that come close but are not meant. */
 const said = (breaks: string, near: string, home: Home = {}, groups = '4-6') => ({
   breaks: noted(breaks, home, groups),
   near: noted(near, home, groups),
 })
-/** Two moves, so many of which are to be written down. */
+/** Two exercises, with a number of results to write down. */
 const recorded = (n: number) => {
   const workout = session(`${head(9, 'K-1')}${main('squat 5\nlunge 5')}`)
   const stations = workout.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
@@ -58,7 +58,7 @@ const recorded = (n: number) => {
 const alone: Home = { company: 'alone' }
 const together: Home = { company: 'together' }
 
-/** For each rule a session that breaks it and one that comes as near as it may. */
+/** For each rule, a session that breaks it and one that just keeps it. */
 const cases: Record<RuleId, { breaks: () => Session; near: () => Session; context?: CheckContext }> = {
   'no-warm-up': {
     breaks: () => session(`${head(14)}${main('20 laps 20/10\nhigh knees')}${cool}`),
@@ -375,7 +375,7 @@ describe('rules', () => {
   it('hold to limits that say where they are from', () => {
     for (const [id, { value, source }] of Object.entries(limits)) {
       expect(source.length, id).toBeGreaterThan(3)
-      // What is asked of the older is never less.
+      // Limits for older children are never lower.
       if (!/share|under|from|youngLoad|fetch/i.test(id)) expect(value[2], id).toBeGreaterThanOrEqual(value[0])
     }
   })
@@ -399,7 +399,7 @@ describe('rules', () => {
   })
 })
 
-/** Rules that have edits to offer, where the session that breaks them has none that helps. */
+/** Rules that offer edits, but whose example here has no edit that helps. */
 const withoutFix: readonly RuleId[] = ['small-things']
 
 describe('fixes', () => {

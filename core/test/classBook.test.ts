@@ -57,7 +57,7 @@ describe('aliases', () => {
   })
 
   it('have numbers that tell nothing of an order', () => {
-    // Drawn numbers rise by chance in half of the pairs; register order would rise in all.
+    // Random numbers rise by chance in half of the pairs; register order would rise in all.
     const numbers = proposedAliases(40, [], seededRandom(7)).map((alias) => Number(/\d+$/.exec(alias)![0]))
     const rising = numbers.slice(1).filter((n, i) => n > numbers[i]!).length
     expect(rising).toBeGreaterThan(10)
@@ -88,7 +88,7 @@ describe('codes', () => {
     expect([codeAlphabet.length, codeCount(6), codeCount(4), new Set(codeAlphabet).size]).toEqual([
       24, 191_102_976, 331_776, 24,
     ])
-    // What is read for one another in print (common practice, no source), and vowels, of which words are made.
+    // Characters that are misread for one another in print (common practice, no source), and vowels, which could form words.
     const pairs = ['O0', 'I1', 'B8', 'S5', 'Z2', 'G6', 'UV']
     expect(pairs.filter((pair) => [...pair].every((sign) => codeAlphabet.includes(sign)))).toEqual([])
     expect([...'AEIOUY'].filter((vowel) => codeAlphabet.includes(vowel))).toEqual([])
@@ -100,7 +100,7 @@ describe('codes', () => {
 
   it('are read as they are typed', () => {
     expect(readCode(' kt-7 m3b')).toBe('KT7M3B')
-    // Slips that were printed before have four.
+    // Slips printed earlier have four.
     expect(readCode('kt7m')).toBe('KT7M')
     for (const typed of ['', 'KT7', 'KT7MM', 'KT0M', 'кт7м', 'KT7M3BB', 'KT0M3B'])
       expect(readCode(typed)).toBeUndefined()
@@ -145,7 +145,7 @@ describe('until when results are kept', () => {
         const asked = { yearEnds: '2029-07-31', keepMonths }
         const at = (days: number) =>
           new Date(Date.UTC(2028, 7, 1) + (day + days) * 86_400_000).toISOString().slice(0, 10)
-        // Of what goes between today and tomorrow the notice was there today, with today as its last day.
+        // What is deleted between today and tomorrow was in today's notice, with today as its last day.
         if (lastYearToGo(asked, at(0)) !== lastYearToGo(asked, at(1)))
           expect(goesSoon(asked, at(0)), `${keepMonths}`).toBe(at(0))
       }

@@ -13,7 +13,7 @@ function* sources(folder: string): Generator<string> {
   }
 }
 
-/** Packages that files import when they run: types are gone by then. */
+/** Packages that files import at run time: type imports are erased. */
 function imported(folder: string): Set<string> {
   const found = new Set<string>()
   for (const file of sources(folder))
@@ -26,7 +26,7 @@ function imported(folder: string): Set<string> {
   return found
 }
 const builtIn = (name: string) => name.startsWith('node:') || builtinModules.includes(name)
-/** Made by the builder, and of the workspace itself. */
+/** Created by the builder, and imports of the workspace itself. */
 const virtual = (name: string) => /^(virtual:|@esfuerzo\/)/.test(name)
 
 it.each(['core', 'contract', 'plans', 'cli', 'server', 'web'])(

@@ -31,7 +31,7 @@ import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
-/** Every document of the version before, as that version wrote it. */
+/** Every document of the previous version, as that version wrote it. */
 const folder = new URL('fixtures/version-1/', import.meta.url)
 const fixtures = readdirSync(folder).map((file) => {
   const data = JSON.parse(readFileSync(new URL(file, folder), 'utf8')) as { format: string; version: number }
@@ -57,9 +57,9 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
 
   it('is written so that the release before reads it, where that wrote it', () => {
     const written = writtenDocument(kind, readDocument(kind, data)) as { version: number }
-    // A run is read for ever and written by devices in its own version: see docs/formats.md.
+    // Runs can always be read, and devices write them in their own version: see docs/formats.md.
     const wanted = kind === documentKinds.run ? { ...data, version: 2 } : data
-    // Settings have had a version between: theirs is the release before.
+    // Settings had one more version in between: theirs is the previous release.
     expect(written).toEqual(kind === settingsDocument ? { ...data, version: 2, readings: {} } : wanted)
   })
 

@@ -33,7 +33,9 @@ const band = ({ groups }: DraftAsk) => {
   return lowest < 2 ? 0 : lowest < 4 ? 1 : 2
 }
 
-/** The minutes: four children of five in time; older lanes end between three quarters and 92 % of them. Trade's. */
+/**
+ * The minutes: four of five children finish in time; older lanes end between three quarters and 92 % of them. Common practice, no source.
+ */
 function minutesKept({ session }: Draft, { groups, minutes }: DraftAsk): string[] {
   const seconds = sessionSeconds(session, library)
   return groups.flatMap((group) => {
@@ -48,7 +50,7 @@ function minutesKept({ session }: Draft, { groups, minutes }: DraftAsk): string[
   })
 }
 
-/** Every version a child is ready for, with what the home has. */
+/** Every version a child is ready for, with the equipment of the home. */
 function versionsFit({ session }: Draft, { groups, home }: DraftAsk): string[] {
   return groups.flatMap((group) =>
     rowsOf(session, every).flatMap((station) => {
@@ -65,7 +67,7 @@ function versionsFit({ session }: Draft, { groups, home }: DraftAsk): string[] {
   )
 }
 
-/** Work covers legs, middle and arms: by the muscles of the library, counted here on its own. */
+/** Work covers legs, core and arms: by the library's muscles, counted independently here. */
 function bodyCovered({ session }: Draft, { groups }: DraftAsk): string[] {
   const muscles = (id: string) => [...moveOf(id).muscles.main, ...(moveOf(id).stretches ?? [])]
   return groups.flatMap((group) => {
@@ -75,7 +77,7 @@ function bodyCovered({ session }: Draft, { groups }: DraftAsk): string[] {
   })
 }
 
-/** So many moves and no more, so many new, half of them known. */
+/** A maximum number of exercises, a number of new ones, and half of them known. */
 function fewMoves({ session }: Draft, { minutes, known }: DraftAsk, ask: DraftAsk): string[] {
   const ids = new Set(
     rowsOf(session, every).flatMap((s) => [s.cells.all, ...Object.values(s.cells.by ?? {})].map((c) => c.move)),
@@ -90,7 +92,7 @@ function fewMoves({ session }: Draft, { minutes, known }: DraftAsk, ask: DraftAs
   ]
 }
 
-/** One of the last two sessions' moves comes back a step on: another version on its ladder, or more of it. */
+/** One exercise of the last two sessions returns a step further: another version on its ladder, or more of it. */
 function comesBack({ session }: Draft, { recent, groups }: DraftAsk): boolean {
   const rows = (session: Session, roles: readonly string[], group: Group) =>
     blocksOf(session, roles).flatMap((block) =>
@@ -110,16 +112,16 @@ function comesBack({ session }: Draft, { recent, groups }: DraftAsk): boolean {
         const amount = (cell: Cell) => (typeof cell.dose?.amount === 'number' ? cell.dose.amount : 0)
         const harder = [now.version, ...(now.fromLap ?? []).flatMap((c) => c.version ?? [])]
         if (harder.some((v) => place(v) > place(then.version))) return true
-        // By the clock again: longer, or a lap more of it.
+        // Timed again: longer, or with one lap more.
         if (laps && lapsThen && !then.dose) return laps[0]!.work > lapsThen[0]!.work || laps.length > lapsThen.length
-        // What went by the clock is counted now; what was counted is more.
+        // What was timed is counted now; what was counted is more.
         return then.dose ? now.dose?.unit === then.dose.unit && amount(now) > amount(then) : now.dose !== undefined
       }),
     ),
   )
 }
 
-/** What of the trade's conditions a draft does not keep; none of what it says itself that it had to leave. */
+/** The trade's conditions that a draft breaks, except those it reports as unmet. */
 function broken(draft: Draft, ask: DraftAsk): string[] {
   const { session, relaxed, thread } = draft
   const { minutes } = ask
@@ -138,7 +140,7 @@ function broken(draft: Draft, ask: DraftAsk): string[] {
   return [
     ...lacks('minutes', minutesKept(draft, ask)),
     ...findings.filter((f) => f.level === 'stop').map((f) => `stop: ${f.rule}`),
-    // A look that could not be helped is named with the draft.
+    // A finding that could not be avoided is reported with the draft.
     ...findings
       .filter((f) => f.level === 'look' && !draft.findings.some((d) => d.rule === f.rule))
       .map((f) => `look: ${f.rule}`),
@@ -161,7 +163,7 @@ function broken(draft: Draft, ask: DraftAsk): string[] {
     ...(minutes > 25 && new Set(blocksOf(session, ['main']).map((b) => b.form)).size !== 2
       ? ['two main parts of one kind']
       : []),
-    // The thread: met, built up, asked about.
+    // The thread: introduced, built up, asked about.
     ...(warmUp.includes(thread.move) && main.includes(thread.move) ? [] : ['the skill is not met and built up']),
     ...(session.sections.at(-1)?.note ? [] : ['nothing is asked at the end']),
   ]
@@ -246,7 +248,7 @@ describe('drafts for conditions as they come', () => {
       )
     // Ten conditions are few.
     expect(moves[0]![1]).toBeLessThan(samples(0.6, 0.34))
-    // A long one has two main parts.
+    // A long one has two main sections.
     expect(forms[0]![1]).toBeLessThan(0.55)
     expect(titles[0]![1]).toBeLessThan(0.34)
   })
@@ -315,7 +317,7 @@ describe('the corners', () => {
   const corners = cornerAsks(library)
   it('are ninety-six', () => expect(corners).toHaveLength(96 + 16))
   it('each have a draft, or a named condition', () => {
-    // Without time for all of them, those with the least room.
+    // For lack of time, only those with the least room.
     const some = samples(0, 1) ? corners : corners.filter((c) => c.home.space === 'spot' && c.home.quiet).slice(0, 3)
     for (const ask of some)
       for (const draft of draftsOf(ask))

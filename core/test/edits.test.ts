@@ -37,7 +37,7 @@ import { library } from './sessions.ts'
 let w: Session
 const put = (session: Session, block: string, move: string, after?: string) =>
   addStation(session, block, cellsFor(library.moves.get(move)!, session.groups, findBlock(session, block).form), after)
-/** The moves of a block, top to bottom. */
+/** The exercises of a block, top to bottom. */
 const movesOf = (session: Session, block: string) => stationsOf(findBlock(session, block)).map((s) => s.cells.all.move)
 const codeOf = (edit: () => unknown) => {
   try {
@@ -78,7 +78,7 @@ describe('stations', () => {
       ['march', 'squat', 'pogo'],
       ['plank', 'lunge'],
     ])
-    // A talk between is passed over.
+    // A talk in between is skipped.
     const talk = addBlock(w, 'p2', 'talk', 'b2')
     expect(movesOf(moveStation(talk, 's3', -1), 'b1')).toEqual(['march', 'squat', 'pogo'])
     expect(movesOf(moveStation(w, 's5', 1), 'b3')).toEqual(['lunge'])

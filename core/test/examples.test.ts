@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { runInNewContext } from 'node:vm'
 import { expect, it } from 'vitest'
 
-/** Examples of the public functions that stand for themselves: `@example f(1, 2) // 3`. Those that need a session say so in words. */
+/** Examples of the public functions that can be run as written: `@example f(1, 2) // 3`. Those that need a session describe it in words. */
 const folder = new URL('../src/', import.meta.url)
 const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts'))
 const examples = files.flatMap((file) =>
@@ -11,17 +11,17 @@ const examples = files.flatMap((file) =>
   ),
 )
 const modules = await Promise.all(files.map((file) => import(new URL(file, folder).href) as Promise<object>))
-/** All that any file of the computation exports. */
+/** All exports of any file of the core. */
 const core = Object.assign({}, ...modules) as Record<string, unknown>
 const names = Object.keys(core)
-/** Calls of public functions with nothing but literals. */
+/** Calls of public functions with only literals as arguments. */
 const selfContained = examples.filter(({ call, value }) => {
   const name = /^(\w+)\(/.exec(call)?.[1]
   const words = call.replace(/'[^']*'|"[^"]*"/g, '').match(/[A-Za-z_]\w*/g) ?? []
   const free = words.filter((w, i) => i > 0 && !['true', 'false', 'undefined', 'n'].includes(w) && !isKey(call, w))
   return name !== undefined && names.includes(name) && free.length === 0 && !/…/.test(call + value)
 })
-/** Bytes as the list they are told as. */
+/** Bytes as the list shown in the example. */
 const plain = (value: unknown): unknown => (value instanceof Uint8Array ? [...value] : value)
 
 function isKey(call: string, word: string): boolean {
@@ -38,11 +38,11 @@ it('every example in the docs of the computation that stands for itself is true'
       try {
         wanted = evaluate(value)
       } catch {
-        // A value told in words is held to how it is shown.
+        // A value described in words is compared with its printed form.
         return String(got) === value ? [] : [`${file}: ${call} gives ${JSON.stringify(got)}, not ${value}`]
       }
       if (typeof got === 'number' && typeof wanted === 'number') {
-        // A number is told in as many digits as matter.
+        // A number is compared to the digits shown.
         const told = Math.abs(got - wanted) <= 1e-9 * Math.max(1, Math.abs(wanted))
         return told ? [] : [`${file}: ${call} gives ${got}, not ${wanted}`]
       }

@@ -31,11 +31,11 @@ const segments: [keyof Joints, keyof Joints, number][] = [
   ['kneeL', 'ankleL', lengths.shin],
   ['ankleL', 'toeL', lengths.foot],
 ]
-/** Moments of a cycle: a jump between two of them is as large as its part of the cycle. */
+/** Moments of a cycle: the size of a jump between two of them depends on their distance in the cycle. */
 const parts = samples(60, 240)
 const moments = Array.from({ length: parts + 1 }, (_, i) => i / parts)
 
-/** All figures, and what those that need it look like from their other side. */
+/** All figures, plus the second view of those that need one. */
 const views = [...library.figures.values()].flatMap((f) => {
   const second = secondView(f)
   return [[f.id, f] as const, ...(second ? [[`${f.id} from its other side`, second] as const] : [])]
@@ -56,9 +56,9 @@ describe.each(views)('%s', (_, figure) => {
     const stands = Math.max(...figure.poses.flatMap((p) => [0, ...Object.values(p.on ?? {})]))
     const above = cycle.map((joints) => clearance(joints))
     expect(Math.min(...above)).toBeGreaterThanOrEqual(-1e-9)
-    // One per cent of a child's height, which is 0.8 of the box.
+    // One percent of a child's height, which is 0.8 of the box.
     expect(Math.max(...above)).toBeLessThanOrEqual(lifts + stands + 0.008)
-    // In its key poses it touches what it stands on.
+    // In its key poses it touches its support.
     for (const [i, p] of figure.poses.entries())
       expect(clearance(pose(figure, keyMoments(figure)[i]!), p.on)).toBeCloseTo(p.lift ?? 0, 6)
   })
@@ -105,7 +105,7 @@ describe.each(views)('%s', (_, figure) => {
 const metres = 1.3 / 0.8
 
 it('no joint is faster than a child is, at the pace each version is led', () => {
-  // Common practice, no source: a foot that flicks up in 0.3 s is the fastest there is, some 8 m/s at its toes; the trunk is slower.
+  // Common practice, no source: a foot that flicks up in 0.3 s is the fastest motion, about 8 m/s at its toes; the trunk is slower.
   const fastest = (joint: keyof Joints) => (['head', 'hip', 'shoulder'].includes(joint) ? 3 : 8.5)
   const tooFast = [...library.moves.values()].flatMap((move) =>
     move.versions.flatMap((version) => {
@@ -233,7 +233,7 @@ describe('somebody who does the same', () => {
     }
     const push = library.figures.get('palm-push')!
     const { handR } = pose(push, 0)
-    // Palm to palm: a hand's breadth apart.
+    // Palm to palm: a hand's width apart.
     expect(Math.abs(2 * (0.5 - handR.x))).toBeLessThan(0.09)
     const children = drawFigure(library.figures.get('shadow-walk')!, 0).filter((s) => s.tone !== 'prop')
     const [follower, leader] = [children.slice(0, children.length / 2), children.slice(children.length / 2)]
@@ -264,7 +264,7 @@ describe('a drawn child', () => {
     const { head, toeR } = pose(squat, 0)
     const top = Math.min(...strokes.flatMap((s) => s.points.map((p) => p.y - s.width / 2)))
     expect((toeR.y + radius.toeR - top) / (2 * radius.head)).toBeCloseTo(5.7, 0)
-    // Whoever stands looks to the right; whoever lies on the back looks up.
+    // A standing figure looks to the right; a figure on its back looks up.
     const nose = (figure: Figure) =>
       toneOf(figure, 0, 'skin')
         .filter((s) => s.width < 0.03)
@@ -280,7 +280,7 @@ describe('a drawn child', () => {
     expect(still).toEqual(expect.arrayContaining(['seated-punches', 'arm-cycling', 'seated-overhead-clap']))
     for (const id of ['seated-march', 'leg-extension', 'sit-to-stand', 'chair-dip', 'figure-four-sit', 'toe-heel-taps'])
       expect(still).not.toContain(id)
-    // A wheel is in front of whoever sits.
+    // The near wheel is in front of the seated child.
     const front = drawFigure(library.figures.get('seated-punches')!, 0).slice(-3)
     expect(front.map((s) => [s.tone, s.points.length > 20])).toEqual([
       ['prop', true],

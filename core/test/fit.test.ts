@@ -15,7 +15,7 @@ const typed = (text: string): Session => {
   expect(problems).toEqual([])
   return session
 }
-/** Lines of the grades that a session passes, by block and group: how far. Landings are the whole session's. */
+/** How far a session exceeds its grades' limits, by block and group. Landings are for the whole session. */
 function passed(session: Session): Map<string, number> {
   const over = new Map<string, number>()
   for (const group of session.groups) {
@@ -34,7 +34,7 @@ function passed(session: Session): Map<string, number> {
   return over
 }
 
-/** Everything that must hold of an answer, whatever the session. */
+/** Everything that must be true of an answer, whatever the session. */
 function check(session: Session, answer: FitAnswer): void {
   const budget = session.minutes * 60
   const before = passed(session)
@@ -53,7 +53,7 @@ function check(session: Session, answer: FitAnswer): void {
       if (isKept(section) || section.role === 'coolDown') expect(after.sections[i]).toEqual(section)
     })
     for (const group of session.groups) {
-      // The first three minutes of the warm-up stay what they are, step by step.
+      // The first three minutes of the warm-up stay unchanged, step by step.
       const warm = (w: Session) => {
         let at = 0
         return timeline(w, group.id, library)
@@ -96,9 +96,9 @@ describe('fit to the minutes', () => {
   it('takes a lap by its minutes, and among ways of equal cost the one whose lanes end closest together, then the fullest', () => {
     const asked = (line: string) =>
       fit(typed(`# Laps\nminutes 3; groups 4-6\n## Main part\n${line}: squat, march`), library).ways[0]
-    // Four minutes to three. A lap of half a minute costs 2 and 1 more, and two of them have to go.
+    // Four minutes to three. A lap of half a minute costs 2 plus 1, and two of them have to go.
     expect(asked('15/0 x 8')).toMatchObject({ cost: 6, changes: [{ lever: 'laps', steps: -2 }], after: { g1: 180 } })
-    // A lap of 80 s costs 2 and 2 more; so do ten seconds of every work, which leave the session fuller.
+    // A lap of 80 s costs 2 plus 2; ten seconds less of every work cost the same and leave the session fuller.
     expect(asked('40/0 x 3')).toMatchObject({ cost: 4, changes: [{ lever: 'work', steps: -2 }], after: { g1: 180 } })
   })
 

@@ -41,14 +41,14 @@ describe('a session as a problem', () => {
   })
 
   it('tells apart what a block leaves to the next only where that makes a difference', () => {
-    // Whether the plank is left out decides who has to get down for the push-ups.
+    // Whether the plank is left out decides whether the child has to get down for the push-ups.
     const w = typed('## Main part', '2 laps 30/10, no last rest', 'squat', 'plank', 'list', 'push-up 10')
     const plank = stationsOf(w.sections[0]!.blocks[0]!)[1]!.id
     expect(build(setStation(w, plank, { optional: true })).problem.states).toBe(2)
     // Any rest that is left after the circuit is long enough for that.
     const rested = typed('## Main part', ...circuit, 'list', 'curl-up 10')
     expect(build(rested).problem.states).toBe(1)
-    // After a talk nothing of it is left, and a clock waits for nobody.
+    // After a talk no rest is left, and a clock does not wait.
     const talk = typed('## Main part', ...circuit, 'talk 30 s', '2 laps 20/10', 'squat', 'lunge')
     expect(build(talk, 12).problem.states).toBe(1)
   })
@@ -94,7 +94,7 @@ describe('a session as a problem', () => {
     const w = typed('## Main part', '3 laps 30/30', 'jumping jack', 'tuck jump')
     const { problem, choices } = build(w, 12)
     const own = choices[0]!.own[0]![0]!
-    // Levers stand in the order laps, work, rest: less rest alone is not for K–1.
+    // Levers come in the order laps, work, rest: less rest alone is not allowed for K–1.
     expect(own.filter(({ steps }) => steps[2]! < 0 && steps[1] === 0)).toEqual([])
     expect(problem.blocks[0]!.lanes[1]!.own[0]!.length).toBeGreaterThan(own.length)
   })

@@ -11,7 +11,7 @@ import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
 const stations = (w: Session) => w.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))
-/** How often each rule speaks, by level. */
+/** How often each rule has findings, by weight. */
 const said = (found: readonly Finding[]) => {
   const counts = new Map<string, number>()
   for (const { rule, level } of found) counts.set(`${rule} ${level}`, (counts.get(`${rule} ${level}`) ?? 0) + 1)
@@ -30,14 +30,14 @@ const lapsOf = (w: Session) =>
   w.sections
     .flatMap((s) => s.blocks)
     .map((b) => w.groups.map((g) => `${g.letter} ${traitsOf(b).laps(b as never, g.id)}`))
-/** Moves a group of kindergarten or grade 1 does. */
+/** Exercises that a group of kindergarten or grade 1 does. */
 const youngMoves = (w: Session) =>
   new Set(
     w.groups
       .filter((g) => lowestGrade(g) < 2)
       .flatMap((g) => stations(w).map((s) => (s.cells.by?.[g.id] ?? s.cells.all).move)),
   )
-/** What every group does at a row, and what is said of it. */
+/** What every group does in a row, and the texts about it. */
 const done = ({ cells, ...row }: Station, { groups }: Session) =>
   JSON.stringify([row, groups.map((g) => valueFor(cells, g.id))])
 const named = (w: Session) => stations(w).flatMap((s) => (s.storyName ? [s.id] : []))
@@ -55,22 +55,22 @@ it('every fix of any session takes its finding away, adds none as bad, keeps the
           const { session: edited } = fix
           expect(readSession(edited)).toEqual(edited)
           const after = checkSession(edited, library)
-          // Gone, and what is as bad is no more often said than before.
+          // Gone, and findings of the same weight are no more frequent than before.
           const key = `${finding.rule} ${finding.level}`
           expect(said(after).get(key) ?? 0, `${fix.id} for ${key}`).toBeLessThan(said(before).get(key)!)
           const [old, now] = [said(before), said(after)]
           for (const [one, n] of now)
             if (levels.indexOf(one.split(' ')[1] as Finding['level']) <= levels.indexOf(finding.level))
               expect(n, `${fix.id} for ${key} brings ${one}`).toBeLessThanOrEqual(old.get(one) ?? 0)
-          // Rows with a name in the story stand in their order, in one part and the same.
+          // Rows with a story name keep their order and stay in the same section.
           expect(named(edited).filter((id) => named(session).includes(id))).toEqual(
             named(session).filter((id) => named(edited).includes(id)),
           )
-          // A finding about one row touches that row, or two that change places.
+          // A fix for one row changes that row, or swaps two rows.
           const rows = new Map(stations(session).map((row) => [row.id, done(row, session)]))
           const changed = stations(edited).filter((row) => rows.get(row.id) !== done(row, session))
           if (finding.where.station) expect(changed.length, fix.id).toBeLessThanOrEqual(1)
-          // Nothing new for the youngest but walking and marching.
+          // Nothing new for the youngest except walking and marching.
           const known = youngMoves(session)
           expect([...youngMoves(edited)].filter((id) => !known.has(id) && id !== 'march')).toEqual([])
           const [takes, took] = [secondsOf(edited), secondsOf(session)]

@@ -14,7 +14,7 @@ const imports: Import[] = files.flatMap((from) =>
   ]),
 )
 
-/** What stands above all floors is its own. */
+/** A file above all layers is a layer of its own. */
 const place = (file: string): string => floorOf(file) ?? file
 const between = (arrows: readonly Import[]): Import[] => arrows.map(([from, to]) => [place(from), place(to)])
 

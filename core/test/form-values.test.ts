@@ -34,7 +34,7 @@ describe('check values that only further forms can express', () => {
       restBetween: { all: 0 },
       restStations: { all: 0 },
     }
-    // By the clock, but for a second from one move to the next.
+    // By the clock, plus a second from one exercise to the next.
     expect(typicalSeconds(stepsOf(rounds))).toBe(180 + 5)
   })
 
@@ -48,13 +48,13 @@ describe('check values that only further forms can express', () => {
 
   // Observed (common practice, no source; led by an adult, group 4–6).
   it('the ladder 1–10 of desk press-up, plank, jumping jack and squat takes 310 s ± 15 %', () => {
-    // At the desk, where nobody goes down to the floor: change-overs and all.
+    // At the desk, where nobody gets down to the floor: including change-overs.
     const steps = typed('ladder 1-10', 'desk push-up', 'desk plank', 'jumping jack', 'squat')
     expect(Math.abs(typicalSeconds(steps) - 310)).toBeLessThanOrEqual(310 * 0.15)
   })
 
   it('nine cardio reps with drawing and reading a card take 21 s ± 20 %', () => {
-    // A card of nine: 8 s to draw and read it, then nine of the hardest cardio move of the library.
+    // A card of nine: 8 s to draw and read it, then nine of the hardest cardio exercise of the library.
     const steps = typed('star jump 9')
     expect(Math.abs(8 + typicalSeconds(steps) - 21)).toBeLessThanOrEqual(21 * 0.2)
   })
@@ -78,7 +78,7 @@ describe('check values that only further forms can express', () => {
     ])
     const steps = timeline(nine, 'g1', library)
     expect(totals(steps, nine.groups[0]!, library).session.talk).toBe(8 * 8)
-    // All of it: getting down and up again between them too.
+    // The whole sum, including getting down and up again between them.
     expect(Math.abs(typicalSeconds(steps) - 8 * 8 - 158)).toBeLessThanOrEqual(158 * 0.2)
   })
 })
@@ -151,7 +151,7 @@ describe('as many rounds as you can', () => {
       cap: { all: 600 },
     }
     const group = sessionOf([amrap]).groups[0]!
-    // 20 squats of 1.75 s are 35 s, and a second to begin again; the third round is 4 % longer, and so on.
+    // 20 squats of 1.75 s are 35 s, plus a second to start again; the third round is 4 % longer, and so on.
     let left = 600
     let rounds = 0
     let next = 0
@@ -171,8 +171,8 @@ describe('chance', () => {
   it('a coin sheet of 6 + 6 takes 14.707 flips until both columns are done', () => {
     const { mean, low, high } = spreadOf(clearedDraws([6, 6]))
     expect(mean).toBeCloseTo(14.707, 3)
-    // Closed form: the flips still to come after k are there while either side has come up at most five times. Up to
-    // the eleventh flip that is certain; from the twelfth on never both at once. Binomial by a reference package.
+    // Closed form: a flip is still needed after k as long as either side has come up at most five times. Up to the eleventh flip that is
+    // certain; from the twelfth on both at once is impossible. Binomial by a reference package.
     const atMostFive = (k: number) =>
       binomialDistribution(k, 0.5)!
         .slice(0, 6)
@@ -190,7 +190,7 @@ describe('chance', () => {
     const steps = typed('coin', 'heads: squat 10', 'heads: push-up 5', 'tails: jumping jack 20', 'tails: plank 20 s')
     expect(steps.filter((s) => s.say.code === 'chance.draw')).toHaveLength(4)
     const total = (end: 'low' | 'typical' | 'high') => steps.reduce((sum, s) => sum + s.seconds[end], 0)
-    // Squats 22 or 26, push-ups, jacks, a plank, their change-overs, and four flips at least.
+    // Squats 22 or 26, push-ups, jacks, a plank, their change-overs, and at least four flips.
     expect(total('low')).toBeGreaterThanOrEqual(4 * 12)
     expect(total('high')).toBeGreaterThan(total('typical') + 2 * 12)
   })
@@ -221,7 +221,7 @@ describe('sums', () => {
     core
       .sayText({ code: 'sums.sum', params: { ...sum.written } }, core.moveNames(library.moves), language)
       .replace(/: (that many|ese número)$/, '')
-  /** What a sum comes to, reckoned by the test itself. */
+  /** The value of a sum, computed by the test itself. */
   const reckon = (text: string): number => {
     const missing = /^(\d+) \+ \? = (\d+)$/.exec(text)
     if (missing) return Number(missing[2]) - Number(missing[1])
@@ -250,7 +250,7 @@ describe('sums', () => {
   it('have no answer twice before every one was asked, in a block and from block to block', () => {
     const apart = { ...block, same: false }
     for (let seed = 0; seed < 200; seed++) {
-      // Eight stations, answers from 5 to 12; then four more of 5 to 16.
+      // Eight stations with answers from 5 to 12, then four more with 5 to 16.
       const asked = new Set<string>()
       const first = sumsFor({ ...apart, seed }, group('g1', [3]), asked).map((s) => s.answer)
       expect(new Set(first).size).toBe(8)
@@ -277,7 +277,7 @@ describe('sums', () => {
     expect(sumsFor({ ...block, seed: 4 }, group('g2', [3]))).not.toEqual(sumsFor(block, group('g2', [3])))
     const own = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
     expect(own.some((s) => inWords(s, 'en').startsWith('double'))).toBe(true)
-    // Grade 2 reckons within 20 (common practice, no source): no sum of its has a larger number in it.
+    // Grade 2 calculates within 20 (common practice, no source): none of its sums has a larger number.
     const second = sumsFor({ ...block, range: { all: { from: 15, to: 19 } } }, group('g1', [2]))
     for (const { written } of second)
       expect(Math.max(...written.text.match(/\d+/g)!.map(Number)), written.text).toBeLessThanOrEqual(20)
@@ -300,7 +300,7 @@ it('a relay for two takes the other one’s turn as long as one’s own, and no 
 
 it('levels, targets, games, measures, calls and quizzes take their seconds', () => {
   const total = (...lines: string[]) => typicalSeconds(typed(...lines))
-  // Changing over happens inside a level's time.
+  // Changing over is part of a level's time.
   expect(total('levels 2-3, each 60 s, bonus', 'march', 'jog', 'high knees', 'star jump')).toBe(60 * 3)
   // Throwing, collecting, writing down.
   expect(total('target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds')).toBe(3 * (20 + 15 + 5))

@@ -134,7 +134,7 @@ describe('what a line must not become', () => {
   })
 })
 
-/** Words that are understood: those of the closed lists, and of the library's names. */
+/** Known words: those of the closed lists and of the library's names. */
 const understood = new Set(
   [
     ...nameIndex(library).names.keys(),
@@ -153,12 +153,12 @@ const understood = new Set(
   ].flatMap((text) => plainName(text).split(' ')),
 )
 
-/** Free lines of every kind, to be thrown together. */
+/** Free lines of every kind, to be combined at random. */
 const freeLine = fc.oneof(
   ...textsOf('texts').map(([, text]) => fc.constantFrom(...text.split('\n').filter((line) => line.trim()))),
 )
 const freeText = fc.array(freeLine, { minLength: 1, maxLength: 12 }).map((lines) => lines.join('\n'))
-/** Letters put in, taken out, changed; lines without breaks. */
+/** Letters inserted, deleted, changed; lines without breaks. */
 const mutated = fc
   .tuple(
     freeText,
@@ -201,7 +201,7 @@ describe('what a text leaves open of its parts', () => {
     for (const as of ['all', 'last'] as const) {
       const { workout: made, questions: left } = put(as)
       expect(left.filter((q) => q.kind === 'rounds')).toEqual([])
-      // What was chosen is printed so that nobody asks again.
+      // A chosen answer is printed so that the question does not come again.
       expect(readText(printed(made), library).questions).toEqual([])
     }
   })
@@ -258,7 +258,7 @@ describe('what a text leaves open of its parts', () => {
     expect(words.questions).toEqual([])
     for (const line of text.split('\n')) expect(words.workout.sections[0]!.note).toContain(line)
     expect(readText(text, library, { groups, choices: chosen(questions[0]!, 'read') }).questions).not.toEqual(questions)
-    // In a session’s own text no line may take others away: it is read as it is.
+    // In a session’s own text no line may swallow others: each is read as it is.
     expect(applyText(text, words.workout, library).questions.map((q) => q.kind)).not.toContain('language')
   })
 
@@ -287,7 +287,7 @@ describe('what a text leaves open of its parts', () => {
     expect(move('Star jumps 10', 'US')).toBe('jumping-jack:star-jump')
     expect(move('Skipping 20 s', 'IE')).toMatch(/^rope-skip/)
     expect(move('Skipping 20 s', 'CA')).toMatch(/^skip:/)
-    // What only British teachers write says it as well.
+    // Words that only British teachers use mean the same.
     expect(move('Star jumps 10 secs')).toBe('jumping-jack:jumping-jack')
   })
 })
@@ -329,7 +329,7 @@ describe('the laws of reading', () => {
     fc.assert(
       fc.property(fc.constantFrom(...textsOf('texts').map(([, text]) => text)), fc.nat(40), (text, at) => {
         const lines = text.split('\n')
-        // In a table it would be a row of it.
+        // In a table it would be one of its rows.
         fc.pre(!/\||\t/.test(text))
         const put = 1 + (at % lines.length)
         const more = read([...lines.slice(0, put), words, ...lines.slice(put)].join('\n')).workout
@@ -362,7 +362,7 @@ describe('the laws of reading', () => {
         const lost = plainName(text)
           .split(' ')
           .filter((w) => /^\p{L}{5,}$/u.test(w) && !kept.includes(w))
-        // What is understood is said another way: words of the closed lists, names of moves, with a letter mistyped or without.
+        // Known words written differently: words of the closed lists and names of exercises, with a letter mistyped or missing.
         expect(lost.filter((w) => ![...understood].some((known) => lettersApart(w, known, 2) <= 2))).toEqual([])
       }),
       { numRuns: samples(20, 1000) },
@@ -393,7 +393,7 @@ describe('a text put to a session', () => {
     expect(questions.map((q) => q.received)).toEqual(['Plonkity'])
     expect(rows(workout)).toHaveLength(3)
     expect(workout.moves?.map(({ move }) => move.name)).toEqual(['Plonkity'])
-    // Set right again, all is as it was, and nothing is left of the word.
+    // After correction everything is as before, and nothing is left of the word.
     const back = applyText(print(session, library), workout, library).workout
     expect(print(back, library)).toBe(print(session, library))
     expect(back.moves).toBeUndefined()

@@ -6,7 +6,7 @@ import { parse } from '@esfuerzo/core/notation'
 import { fillBounds } from '../src/fit/fillBounds.ts'
 import { library } from './sessions.ts'
 
-/** A block of the main part for one group, and how near it comes to each line. */
+/** A block of the main section for one group, and how near it comes to each limit. */
 function uses(groups: string, ...lines: string[]) {
   const { workout: session, problems } = parse([`groups ${groups}`, '## Main part', ...lines].join('\n'), library)
   expect(problems).toEqual([])
@@ -34,7 +34,7 @@ describe('the lines of the grades', () => {
     const line = uses('K-1', '3 laps 40/20', 'jumping jack', 'high knees')
     expect(line('work')).toEqual([40, 30])
     expect(line('workPerRest')).toEqual([2, 1])
-    // The youngest one’s high knees are a march: only the jacks are vigorous.
+    // The youngest children's high knees are a march: only the jacks are vigorous.
     expect(line('vigorousSeconds')).toEqual([120, 480])
   })
 
@@ -53,7 +53,7 @@ describe('the lines of the grades', () => {
   })
 
   it('a rest must be long enough to get into place', () => {
-    // Down to the floor takes 4 s; three of them are there.
+    // Getting down to the floor takes 4 s; three of them are available.
     expect(uses('4-6', '2 laps 30/3', 'squat', 'curl-up')('changeOver')).toEqual([1, 0])
     expect(uses('4-6', '2 laps 30/4', 'squat', 'curl-up')('changeOver')).toEqual([0, 0])
     // Grades K–1 take a quarter longer.

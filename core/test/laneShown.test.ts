@@ -15,14 +15,14 @@ function laneOf(text: string, change: (session: Session) => Session = (w) => w) 
   const reader = laneReader(publication, track)
   const begin = startRun(course, 0).lanes[0]!
   const at = (index: number, more: object = {}) => ({ ...begin, index, ...more })
-  /** The first step of a kind, from the front. */
+  /** The first step of a kind. */
   const first = (kind: string) => track.steps.findIndex((s) => s.kind === kind)
   const clock = (index: number, elapsed: number, more: object = {}) =>
     reader.clock(at(index, more), stepView(track.steps[index]!, elapsed), elapsed)
   return { publication, course, track, reader, at, first, clock }
 }
 const circuit = '## Main\n2 rounds, rest 40\nsquat 10\nplank 20 s\n'
-/** The first station with something on it that a text cannot say. */
+/** The first station that has something a text cannot say. */
 const withStation =
   (more: { storyName?: string; focus?: string; note?: string; easier?: string; harder?: string }) =>
   (w: Session): Session => {
@@ -65,7 +65,7 @@ describe('what a lane shows', () => {
     const { reader, at, track } = laneOf(text, surprise)
     const last = track.steps.findLastIndex((s) => s.section === track.steps[0]!.section)
     expect(reader.shown(at(last)).following).toMatchObject({ called: { code: 'surprise' }, doing: undefined })
-    // Of a rest before it nothing is told either.
+    // The rest before it does not reveal it either.
     const restLast = {
       ...track,
       steps: [track.steps[0]!, { ...track.steps[1]!, kind: 'rest' as const }, track.steps.at(-1)!],

@@ -14,7 +14,7 @@ const typed = (...lines: string[]): Session => {
 const blockOf = (...lines: string[]): Block => typed(...lines).sections[0]!.blocks[0]!
 const all = ['g1', 'g2']
 
-/** Every form that has levers, as typed: what each lever stands at, a step shorter, a step longer. */
+/** Every form that has levers, as typed: each lever's current value, a step shorter, a step longer. */
 const forms: [form: Form, lines: string[], levers: [kind: string, now: number, shorter?: number, longer?: number][]][] =
   [
     ['talk', ['talk 60 s'], [['talk', 60, 45, undefined]]],

@@ -6,8 +6,8 @@ const school: Book = { sheet: 'A4', pages: 200, paper: 'school', cover: 'soft' }
 
 describe('what things at home weigh', () => {
   it('a book: leaves × area × grammage, and its covers, reckoned by hand', () => {
-    // ISO 216: an A4 sheet is 0.210 m × 0.297 m = 0.06237 m². 100 leaves × 0.06237 × 80 g = 498.96 g,
-    // two soft covers of 250 g/m²: 31.185 g. Together 530 g.
+    // ISO 216: an A4 sheet is 0.210 m × 0.297 m = 0.06237 m². 100 leaves × 0.06237 × 80 g = 498.96 g, two soft covers of 250 g/m²: 31.185
+    // g. Together 530 g.
     expect(bookKg(school)).toBe(0.53)
     // A5 is 0.148 × 0.210 = 0.03108 m². 160 leaves × 0.03108 × 60 = 298.4 g, hard covers 2 × 0.03108 × 1300 = 80.8 g.
     expect(bookKg({ sheet: 'A5', pages: 320, paper: 'novel', cover: 'hard' })).toBe(0.38)

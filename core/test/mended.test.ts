@@ -15,7 +15,7 @@ const changesOf = (changes: readonly FitChange[]) =>
 const circuit = (session: Session) => session.sections.flatMap((s) => s.blocks).findLast(canArrange)!.id
 const movesIn = (session: Session, ids: readonly string[]) => ids.map((id) => findStation(session, id).cells.all.move)
 
-// Five sessions as teachers really have them, and what a good one would do with each (common practice, no source).
+// Five sessions as teachers really have them, and what a good teacher would do with each (common practice, no source).
 describe('sessions mended as a good teacher would', () => {
   it('two lanes a minute and a half too long, and the game stays: ten seconds less work for them, the third keeps what it has', () => {
     const w = typed(`# Wind in the sails
@@ -41,8 +41,8 @@ quad stretch each side
 butterfly`)
     expect(Object.values(sessionSeconds(w, library)).filter((s) => s > 15 * 60)).toHaveLength(2)
     const [way] = fit(w, library).ways
-    // Rests cannot give: grades 2–3 would climb mountains 25 s with 15 s of rest. Ten-second slots are no work at all.
-    // A lap less would leave the youngest, who are in time, three minutes short.
+    // Rests cannot be shortened: grades 2–3 would do mountain climbers for 25 s with 15 s of rest. Ten-second slots are not work. One lap
+    // less would leave the youngest, who are in time, three minutes short.
     expect(changesOf(way!.changes)).toEqual([
       ['work', 'all', [30, 30], [20, 20]],
       ['stay', 'g1', [], []],
@@ -119,7 +119,7 @@ hip bridge`)
     expect([findings.before.trips, findings.after.trips]).toEqual([4, 1])
     expect([findings.before.muscles, findings.after.muscles]).toEqual([1, 0])
     expect(findings.after.seconds).toBeLessThan(findings.before.seconds)
-    // The floor moves stand side by side.
+    // The floor exercises are next to each other.
     const moves = movesIn(w, order)
     const floor = ['plank', 'seated-reach', 'curl-up', 'bridge'].map((m) => moves.indexOf(m)).sort((a, b) => a - b)
     expect(floor.at(-1)! - floor[0]!).toBe(3)

@@ -30,7 +30,7 @@ const refused = (work: () => unknown): boolean => {
     work()
     return false
   } catch (error) {
-    // Anything but words of ours is a crash.
+    // Anything except one of our own errors is a crash.
     if (error instanceof ProblemError) return true
     throw error
   }

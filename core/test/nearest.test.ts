@@ -7,7 +7,7 @@ import { library } from './sessions.ts'
 const { names } = nameIndex(library)
 const letters = fc.string({ unit: fc.constantFrom(...'abcdeilnopqrstu 0é'), maxLength: 14 })
 
-/** All edits, without a bound and without looking at which letters there are. */
+/** All edits, without a bound and without the letter-count shortcut. */
 function apartPlainly(a: string, b: string): number {
   const rows = Array.from({ length: a.length + 1 }, (_, i) =>
     Array.from({ length: b.length + 1 }, (_, j) => (i === 0 ? j : j === 0 ? i : 0)),
@@ -35,7 +35,7 @@ it('passes over no name that is near', () => {
   const all = [...names.keys()]
   fc.assert(
     fc.property(fc.constantFrom(...all), fc.nat(), fc.constantFrom(...'aeiou rst'), (name, at, letter) => {
-      // One slip of the hand in a name.
+      // One typing mistake in a name.
       const i = at % name.length
       const typed = `${name.slice(0, i)}${letter}${name.slice(i + 1)}`.slice(0, 40)
       const most = Math.min(3, Math.max(1, Math.floor(typed.length / 3)))

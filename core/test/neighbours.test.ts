@@ -8,7 +8,7 @@ import { randomOrder } from './support/orderInstances.ts'
 import { orderCost } from '../src/arrange/orderProblem.ts'
 
 const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
-/** A move as grades 4–6 do it. */
+/** An exercise as grades 4–6 do it. */
 const doing = (id: string, load?: number) => {
   const cell = valueFor(cellsFor(library.moves.get(id)!, groups, 'rounds'), 'g1')
   return neighbourOf({ ...cell, ...(load && { load: { kg: load } }) }, library)
@@ -41,14 +41,15 @@ describe('what two stations have against standing next to each other', () => {
     expect(clash('squat', 'push-up').seconds).toBe(3)
     const loaded = clashOf(doing('squat', 2), doing('jumping-jack'))
     expect([loaded.seconds, loaded.things]).toEqual([4, 1])
-    // Both with a weight in the hands: nothing is put down.
+    // Both use a weight in the hands: nothing is put down.
     expect(clashOf(doing('squat', 2), doing('lunge', 2)).things).toBe(0)
   })
 
   it('costs what its parts cost', () => {
     const nothing = { muscles: [], overlaps: [], seconds: 0, things: 0, hardJumps: false, thuds: false, family: false }
     expect(clashCost(nothing)).toBe(0)
-    // Doubled: 3 a shared main muscle, 1 an overlap, half a second's, 2 a thing, 4 hard jumps, 2 thuds, 5 a family.
+    // Doubled: 3 per shared main muscle, 1 per overlap, half per second, 2 per thing, 4 for hard jumps, 2 for two loud ones, 5 for the same
+    // family.
     expect(clashCost({ ...nothing, muscles: ['a', 'b'], overlaps: ['c'] })).toBe(14)
     expect(clashCost({ ...nothing, seconds: 7, things: 2 })).toBe(15)
     expect(clashCost({ ...nothing, hardJumps: true, thuds: true, family: true })).toBe(22)

@@ -213,7 +213,7 @@ describe('every demo session', () => {
               expect(after).not.toEqual(session)
               const i = session.groups.findIndex((g) => g.id === lane.group)
               const view = sessionView(after, library)
-              // One block, and of other lanes nothing but where targets stand.
+              // One block, and nothing of other lanes except shared targets.
               const blocks = (w: Session) => w.sections.flatMap((s) => s.blocks)
               const changed = blocks(after).filter((b, n) => b !== blocks(session)[n])
               expect(changed.map((b) => b.id)).toEqual([change.block])

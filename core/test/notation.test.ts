@@ -7,7 +7,7 @@ import { sessionArbitrary } from './arbitraries.ts'
 import { library, typicalSeconds } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
-/** A session whose own moves are known by their names: their ids are given as they are met. */
+/** A session with generated exercises of its own: their ids are assigned in order of appearance. */
 const byName = ({ moves, ...w }: Session, { moves: named = moves }: Pick<Session, 'moves'> = {}): unknown =>
   JSON.parse(
     (named ?? []).reduce(
@@ -52,7 +52,7 @@ describe('the laws of the notation, over every form', () => {
   })
 })
 
-/** A session as in the handbook, with things on it that a whiteboard cannot say. */
+/** A session as in the handbook, with things that a whiteboard text cannot say. */
 const storm = `# Storm-day springs
 minutes 22; groups K-1, 2-3, 4-6; space mat; quiet
 
@@ -101,7 +101,7 @@ describe('a whiteboard', () => {
       'list',
     ])
     const jump = rows(w).find((s) => s.cells.all.move === 'squat-jump')!
-    // K–1 does the frog, which is what it would be given anyway; 4–6 the tuck.
+    // K–1 does the frog, which is its default anyway; 4–6 the tuck.
     expect(jump.cells).toEqual({
       all: { move: 'squat-jump', version: 'squat-jump' },
       by: { g1: { move: 'squat-jump', version: 'frog' }, g3: { move: 'squat-jump', version: 'tuck-jump' } },
@@ -255,7 +255,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
       sessionArbitrary,
       fc.array(fc.tuple(fc.nat({ max: 3 }), fc.nat(), fc.constantFrom(...bits)), { minLength: 10, maxLength: 10 }),
       (w, changes) => {
-        // Some lines of a session in a row: what goes wrong goes wrong in a line or between two.
+        // Some consecutive lines of a session: mistakes happen within a line or between two.
         const lines = print(w, library).split('\n')
         const from = changes[0]![1] % lines.length
         let text = lines.slice(from, from + 20).join('\n')
@@ -272,18 +272,18 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
           const { workout: session, problems } = parse(text, library)
           for (const p of problems) expect(p.column).toBeGreaterThan(0)
           if (texts % 5) continue
-          // What was read is a session like any other: printed and read again it is the same.
+          // A session that was read behaves like any other: printed and read again it is the same.
           const again = parse(print(session, library), library)
           expect(again.problems).toEqual([])
           expect(byName(again.workout)).toEqual(byName(strip(session, libraryFor(session, library)), session))
         }
       },
     ),
-    // Each text is long: the first that fails says enough.
+    // Each text is long: reporting the first failure is enough.
     { numRuns: texts10, endOnFailure: true },
   )
   expect(texts).toBe(texts10 * 10)
-  // The limit is only there for what hangs.
+  // The limit is only there to catch a hang.
 }, 1_800_000)
 
 it('a line of a hundred stretches and as many open brackets is read to its end', () => {

@@ -7,7 +7,7 @@ import { library } from './sessions.ts'
 import { shelf } from './shelf.ts'
 import { samples } from './support/samples.ts'
 
-/** A text as one sees it: blanks of all kinds alike, what is no ink left out. */
+/** A text as a person sees it: all kinds of blanks are equal, invisible characters are removed. */
 const seen = (text: string) => text.replace(/[\p{Cf}]/gu, '').replace(/\s+/g, ' ')
 
 describe('a session as a document', () => {

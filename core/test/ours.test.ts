@@ -8,7 +8,7 @@ import { publish } from '@esfuerzo/core/publication'
 import { courseOf } from '@esfuerzo/core/run'
 import { library } from './sessions.ts'
 
-/** Numbers and choices that are ours, each held where it stands: another would be another product. */
+/** Numbers and choices of our own, each tested: with others it would be another product. */
 const home: Home = { space: 'run', quiet: false, company: 'together', kit: [], standIns: {}, outdoors: false }
 const move = (id: string) => library.moves.get(id)!
 const typed = (...lines: string[]) => {

@@ -14,7 +14,7 @@ const library = indexLibrary({ ...libraryData, words: libraryWords })
 const at = (file: string) => new URL(`./fixtures/outputs/${file}`, import.meta.url)
 const renew = process.env.RENEW === 'outputs'
 
-/** A hundred random sessions, drawn once and kept, so that they are the same when forms come in. */
+/** A hundred random sessions, generated once and stored, so that they stay the same when forms are added. */
 function drawn(): Session[] {
   if (renew && !existsSync(at('sessions.json.gz'))) {
     const sessions = fc.sample(sessionArbitrary, { numRuns: 100, seed: 13 })
@@ -39,7 +39,7 @@ it('what is made of every demo session and of random ones is what was made of th
       Object.fromEntries(Object.entries(outputs).map(([kind, make]) => [kind, digest(() => make(w, library))])),
     ]),
   )
-  // Where what is made of a session changes on purpose:  RENEW=outputs npx vitest run --project core outputs
+  // To accept an intended change of the outputs:  RENEW=outputs npx vitest run --project core outputs
   if (renew) writeFileSync(at('digests.json'), `${JSON.stringify(made, null, 1)}\n`)
   const before = JSON.parse(readFileSync(at('digests.json'), 'utf8')) as typeof made
   expect(made).toEqual(Object.fromEntries(sessions.map(([name]) => [name, before[name]])))

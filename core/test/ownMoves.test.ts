@@ -62,7 +62,7 @@ describe('a session with a move of the teacher’s own', () => {
     const { workout, problems } = parse(text, hers)
     expect(problems).toEqual([])
     expect(stationsOf(workout.sections[0]!.blocks[0]!)[0]!.cells.all.move).toBe('own-limpet')
-    // Who does not know it gets it by its name.
+    // A library that does not have it gets it by its name.
     const theirs = parse(text, library)
     expect([theirs.problems, theirs.workout.moves?.map(({ move }) => move.name)]).toEqual([[], ['Limpet squat']])
   })

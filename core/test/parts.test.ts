@@ -51,7 +51,7 @@ describe('a copied piece', () => {
     expect(movesOf(pastePart(w, copied(w, [station]), place))).toEqual(['pogo', 'squat-jump', 'pogo', 'plank'])
     expect(pastePart(w, copied(w, block), place).sections[1]!.blocks.map((b) => b.id)).toEqual(['b2', 'b4'])
     expect(pastePart(w, copied(w, section), place).sections.map((s) => s.id)).toEqual(['p1', 'p2', 'p4', 'p3'])
-    // Without a block of its own the cursor's section says where.
+    // Without a block of its own, the cursor's section decides the place.
     expect(movesOf(pastePart(w, copied(w, [station]), { section: 'p2' }))).toEqual([
       'pogo',
       'squat-jump',
@@ -64,7 +64,7 @@ describe('a copied piece', () => {
     const w = setCell(three(), 's1', ['g3'], (cell) => ({ ...cell, version: 'quarter-turn' }))
     const into = pastePart(one(), copied(w, [stationsOf(findBlock(w, 'b2'))[0]!]), { section: 'p2', block: 'b2' })
     const { cells } = stationsOf(findBlock(into, 'b2')).at(-1)!
-    // The only group, grades 4–5, is the like of the third one there.
+    // The only group, grades 4–5, is most similar to the third one there.
     expect(cells).toEqual({ all: { move: 'pogo', version: 'quarter-turn' } })
     expect(
       likeGroups(

@@ -26,7 +26,7 @@ const problemOf = (most: number) =>
       forced: force ? ['m0'] : [],
     }))
 
-/** Every way to pick, looked at. */
+/** Tries every possible pick. */
 function bruteForce(problem: PickProblem): number | undefined {
   let best: number | undefined
   const { candidates } = problem

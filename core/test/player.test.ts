@@ -30,7 +30,7 @@ import { sessionArbitrary } from './arbitraries.ts'
 import { library, sessionOf, station } from './sessions.ts'
 
 const courseFor = (w: Session, ids = w.groups.map((g) => g.id)): Course => courseOf(publish(w, library), ids)
-/** The lane's state with some of it changed. */
+/** The lane's state with some fields changed. */
 const at = (state: PlayerState, more: object): PlayerState => ({ lanes: state.lanes.map((l) => ({ ...l, ...more })) })
 
 const session = sessionOf([
@@ -124,13 +124,13 @@ describe('the player', () => {
     const { steps } = capped.lanes[0]!
     const talk = steps.findIndex((s) => s.block === 'b2')
     const start = startRun(capped, 0)
-    // A slow child is still at its first squats: it was not pushed on before, and is stopped by the cap like everybody.
+    // A slow child is still at its first squats: it was not pushed on before, and the cap stops it like everybody.
     expect(tick(start, capped, 59.9).lanes[0]!.index).toBe(0)
     const over = tick(start, capped, 61)
     expect(over.lanes[0]).toMatchObject({ index: talk, began: 60 })
     expect(stepsDone(over, capped, 0)).toMatchObject({ done: 1, skipped: 0 })
     expect(leftCounted(start, over, capped, 0, { seen: true, spoken: true })).toMatchObject({ seconds: 60, by: 'cap' })
-    // A pause does not count, and going back does not give the time again.
+    // A pause does not count, and going back does not give the time back.
     const paused = resume(pause(tick(start, capped, 20), 20), 120)
     expect(tick(paused, capped, 159).lanes[0]!.index).toBe(0)
     expect(tick(paused, capped, 160).lanes[0]!.index).toBe(talk)
@@ -174,7 +174,7 @@ const laps = (move: string, version: string): Session['sections'][number]['block
   laps: { all: [1, 2].map(() => ({ work: 20, rest: 10 })) },
   stations: [station(move, version)],
 })
-/** What families are sent of a session; undefined where nobody has anything to do. */
+/** The publication of a session; undefined if nobody has anything to do. */
 function publishable(w: Session) {
   try {
     return publish(w, library)
@@ -261,7 +261,7 @@ describe('what is heard', () => {
   })
 
   it('ahead is what would be heard if nobody did anything, to the end and its bell', () => {
-    // Counted work goes on for as long as it takes: nothing is known beyond it.
+    // Counted work lasts as long as it takes: nothing after it can be predicted.
     expect(cuesAhead(begin, course, 0, 1000).filter((c) => c.kind === 'bell')).toHaveLength(1)
     const all = cuesAhead(done(begin, course, 0, 24), course, 24, 1000)
     expect(all.filter((c) => c.kind === 'bell').map((c) => [c.at, c.kind === 'bell' && c.tone])).toEqual([

@@ -81,7 +81,7 @@ describe('every edit', () => {
       ),
       { numRuns: samples(80, 300) },
     )
-    // Every one of them was really applied at least once.
+    // Every one of them was applied at least once.
     expect([...seen].sort()).toEqual(
       Object.keys(editsOf(core.newSession('x', [[1]], 9, 1), () => 0, {} as core.Cell)).sort(),
     )

@@ -32,7 +32,7 @@ describe('a predicted pulse', () => {
     const main = 'jog on the spot 120 s'
     const { version } = { version: library.moves.get('jog')!.versions.find((v) => v.id === 'jog')! }
     const curve = curveOf(main)
-    // Eight of its own resting METs are the most a child of nine and a half can do: jogging on the spot is all of it.
+    // Eight of its own resting METs are the maximum of a child of nine and a half: jogging on the spot reaches it.
     const target = 84 + (curve.top - 84) * ((version.met - 1) / 7)
     let beats = 84
     for (let t = 0; t < 60; t += 0.001) beats += ((target - beats) / 25) * 0.001
@@ -59,7 +59,7 @@ describe('a predicted pulse', () => {
   })
 
   it('has the minutes that the rules as they are written come to, on every lane', () => {
-    // docs/computation.md, reckoned anew in steps of a hundredth of a second.
+    // docs/computation.md, computed independently in steps of a hundredth of a second.
     const strength = ['squat', 'lunge', 'hinge', 'push', 'pull', 'brace', 'curl', 'extend', 'twist']
     const metOf = (step: Step): number => {
       if (['rest', 'talk', 'measure'].includes(step.kind)) return 1.3

@@ -13,8 +13,8 @@ describe('a pulse by fingers', () => {
   })
 })
 
-// Field layout: Bluetooth SIG, Heart Rate Service 1.0, section 3.1, and GATT Specification Supplement, "Heart Rate
-// Measurement": flags (bit 0 format, bits 1–2 contact, bit 3 energy, bit 4 RR), then the fields in that order.
+// Field layout: Bluetooth SIG, Heart Rate Service 1.0, section 3.1, and GATT Specification Supplement, "Heart Rate Measurement": flags (bit
+// 0 format, bits 1–2 contact, bit 3 energy, bit 4 RR), then the fields in that order.
 describe('a pulse belt’s bytes', () => {
   it('one byte of rate, no contact sensor', () => {
     expect(decodeHeartRate(view(0x00, 72))).toEqual({ rate: 72, intervals: [] })

@@ -7,7 +7,7 @@ import { library } from './sessions.ts'
 import { plainTimes, type Three } from './support/plainTimes.ts'
 import { samples } from './support/samples.ts'
 
-/** What the plain computation can go through draw by draw: few rows, few draws. */
+/** What the plain computation can enumerate draw by draw: few rows, few draws. */
 function small(block: BlockOf<'chance'>): BlockOf<'chance'> {
   const most = block.device === 'cards' ? 2 : block.device === 'dice' ? 3 : 4
   const cleared = block.stop.kind === 'cleared' && block.device === 'coin'
@@ -38,7 +38,7 @@ describe('the timing and a second computation, written from the text alone', () 
             last: (block) => steps.findLast((s) => s.block === block.id && s.kind === 'work' && s.station)?.station,
           })
           const sums = totals(steps, group, library)
-          // Where a game stopped by the clock leaves a child is for no text to say.
+          // Where a game stopped by the clock leaves a child is not defined in the docs.
           const blocks = session.sections.flatMap((s) => s.blocks)
           const stopped = blocks.findIndex((b) => b.form === 'chance' && b.stop.kind === 'seconds')
           for (const { id, form } of blocks.slice(0, stopped < 0 ? undefined : stopped + 1)) {

@@ -9,7 +9,7 @@ import { library } from './sessions.ts'
 import { editsOf } from './support/anyEdit.ts'
 import { samples } from './support/samples.ts'
 
-/** The view as the timeline tells it: every step at its second of the session. */
+/** The view from the timeline: every step at its second of the session. */
 const told = (session: Session, from: Library) =>
   sessionView(session, from).map(({ group, blocks, totals, tooLong }) => ({
     group,
@@ -18,7 +18,7 @@ const told = (session: Session, from: Library) =>
     tooLong,
   }))
 
-/** The same, timed whole, with nothing known from before. */
+/** The same session, timed completely without a cache. */
 const whole = (session: Session, from: Library) =>
   session.groups.map((group) => {
     const steps = timeline(session, group.id, from)

@@ -16,7 +16,7 @@ export const station = (move: string, version: string, more: Partial<Cell> = {})
   cells: { all: { move, version, ...more } } as PerGroup<Cell>,
 })
 
-/** n stations of a standing move that has no sides. */
+/** n stations with a standing exercise that has no sides. */
 export const stations = (n: number) => Array.from({ length: n }, () => station('jumping-jack', 'jumping-jack'))
 
 export const typicalSeconds = (steps: readonly Step[]) => steps.reduce((sum, s) => sum + s.seconds.typical, 0)

@@ -3,7 +3,7 @@ import type { Session } from '@esfuerzo/core'
 import { parse } from '@esfuerzo/core/notation'
 import type { Library } from '../src/library/library.ts'
 
-/** A session a teacher would stand by, with why it is good. */
+/** A session a teacher would recommend, and why it is good. */
 export interface ShelfSession {
   file: string
   why: string
@@ -20,7 +20,7 @@ export const shelf = (library: Library): ShelfSession[] =>
       const [first = '', ...rest] = readFileSync(new URL(file, folder), 'utf8').split('\n')
       const { workout: session, problems } = parse(rest.join('\n'), library)
       if (problems.length) throw new Error(`${file}: ${JSON.stringify(problems)}`)
-      // What a text does not say: there is a soft ball in these homes.
+      // What a text does not say: these homes have a soft ball.
       return {
         file,
         why: first.replace(/^Why: /, ''),

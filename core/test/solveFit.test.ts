@@ -19,7 +19,7 @@ describe('the exact fit', () => {
       expect(solution.proven).toBe(true)
       expect(fitHolds(problem, solution), `seed ${seed}`).toBe(true)
     }
-    // Both outcomes are met often enough for this to mean something.
+    // Both outcomes occur often enough for this test to mean something.
     expect(fitting).toBeGreaterThan(150)
     expect(fitting).toBeLessThan(390)
   })

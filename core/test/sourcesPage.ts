@@ -6,7 +6,7 @@ import { timingDefaults } from '../src/timing/defaults.ts'
 import { papers, sheets } from '@esfuerzo/core'
 import { libraryData } from '@esfuerzo/library'
 
-/** docs/sources.md, made from the tables that the computation itself reads. */
+/** docs/sources.md, made from the tables that the core itself uses. */
 export function sourcesPage(): string {
   const rows = Object.entries(timingDefaults).map(
     ([key, d]) => `| \`${key}\` | ${d.value} | ${d.source} | ${d.about} |`,

@@ -7,7 +7,7 @@ import { readSessionText, timeline, totals, type Step, type Session } from '@esf
 import { library, typicalSeconds } from './sessions.ts'
 import { plainTimes } from './support/plainTimes.ts'
 
-// The smallest sessions on which a stopwatch and the timing once disagreed.
+// The smallest sessions for which a stopwatch and the timing once disagreed.
 
 const folder = join(dirname(fileURLToPath(import.meta.url)), 'fixtures', 'times')
 const read = (name: string): Session => readSessionText(readFileSync(join(folder, `${name}.json`), 'utf8'))
@@ -22,7 +22,7 @@ const totalsOf = (name: string) => {
 const perRep = (move: string, version: string) =>
   library.moves.get(move)!.versions.find((v) => v.id === version)!.secondsPerRep
 
-// The orders of a whole pack are too many for the plain computation; what they come to is below.
+// A whole pack has too many orders for the plain computation; its expected total is computed below.
 const names = readdirSync(folder).flatMap((file) => (file === 'cards-52.json' ? [] : file.replace(/\.json$/, '')))
 it.each(names)('%s: both computations say the same', (name) => {
   const session = read(name)
@@ -45,10 +45,10 @@ describe('a cap', () => {
   })
 
   it('leaves out what it cut: how the child stands, what it holds, its reps', () => {
-    // Standing up from the desk takes a second; the bottle of the chops was never taken up.
+    // Standing up from the desk takes a second; the bottle for the chops was never picked up.
     const next = stepsIn(stepsOf('cap-stance'), 'b2')
     expect(next[0]).toMatchObject({ kind: 'change', seconds: { typical: 1 } })
-    // As many squats as there was time for, not the hundred that were asked.
+    // As many squats as there was time for, not the hundred that were asked for.
     expect(totalsOf('cut-reps').session.reps.squat).toBeCloseTo(10 / perRep('squat', 'squat'), 9)
   })
 
@@ -64,7 +64,7 @@ describe('a cap', () => {
 describe('chance', () => {
   it('lasts as long as its tasks together do, at their 5 %, 50 % and 95 % points', () => {
     const [low, typical, high] = total(stepsOf('chance-high'))
-    // Six draws of 12 s and six tasks of at most 26 s, with at most 4 s to get into place for each.
+    // Six draws of 12 s and six tasks of at most 26 s, with at most 4 s to get into position for each.
     expect(high).toBeLessThan(6 * (12 + 26 + 4))
     expect(low! < typical! && typical! < high!).toBe(true)
   })
@@ -76,7 +76,7 @@ describe('chance', () => {
   it('of a whole pack asks for every card once: nothing is left to chance', () => {
     const [low, typical, high] = total(stepsOf('cards-52'))
     expect([low, high]).toEqual([typical, typical])
-    // 1 to 9 and four tens of each suit, 8 s a card, a second to get into place for all but the first of a session.
+    // 1 to 9 and four tens of each suit, 8 s per card, a second to get into position for all but the first of a session.
     const seconds = ['squat', 'march', 'jumping-jack', 'high-knees'].map((move) => {
       const each = perRep(move, library.moves.get(move)!.standard)
       return [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 10, 10, 10].reduce((sum, n) => sum + Math.floor(n * each + 0.5 + 1e-9), 0)
@@ -150,7 +150,7 @@ describe('what is counted', () => {
 
   it('halves are rounded up, whatever floats make of them', () => {
     const hundredths = Math.round(perRep('treasure-run', 'treasure-hop') * 100)
-    // 60 % of three goes, at the pace of kindergarten: a half to the last digit.
+    // 60 % of three sets, at the pace of kindergarten: exactly a half.
     const hundredThousandths = 18 * hundredths * 125
     expect(hundredThousandths % 100_000).toBe(50_000)
     const work = stepsOf('rounding').find((s) => s.kind === 'work')!

@@ -47,7 +47,7 @@ describe('days of a term', () => {
     now = keepFree(now, '2027-01-14')
     expect(whole(now).places).toEqual(now.places)
     expect(clearDay(now, '2027-01-07').places.map((p) => p.pinned)).toEqual([true, true])
-    // What changes nothing is no step back.
+    // An edit that changes nothing adds no undo step.
     expect(clearDay(now, '2027-03-30')).toBe(now)
     expect(pinDay(now, '2027-01-12', true)).toBe(now)
   })
@@ -119,7 +119,7 @@ describe('a planned term', () => {
     expect(planned).toMatchObject({ proven: true, score: { kept: true, filled: 21, formTwice: [], uneven: 0 } })
     const now = whole(plannedTerm(wanted, problem, planned!.plan, titles))
     expect(now.places.filter((p) => p.session)).toHaveLength(21)
-    // The last day of every fourth week is for the storm.
+    // The last day of every fourth week is for the rainy-day session.
     expect(now.places.filter((p) => !p.session).map((p) => openDays(now).find((d) => d.date === p.date)!.week)).toEqual(
       [3, 7, 11],
     )
@@ -145,14 +145,14 @@ describe('a planned term', () => {
       return plannedTerm(t, problem, (await planTerm(problem, noSolver))!.plan, titles)
     }
     expect(dates(await plan(mine))).toEqual(['2027-01-12', '2027-03-02'])
-    // Left to the plan they are the first two weeks and the last full one but one.
+    // By default they are in the first two weeks and the second-to-last full one.
     expect(dates(await plan(tests))).toEqual(['2027-01-05', '2027-01-12', '2027-03-16'])
   })
 
   it('begins in the middle of a term: what has been stays, met families are met, test days that have been are not planned again', async () => {
     const tests: Term = { ...wanted, tests: known[0]!.id, sessions: wanted.sessions.slice(1) }
     const from = '2027-01-18'
-    // Two that hold no series: what has been is not judged.
+    // Two that form no series: past days are not judged.
     const been = [
       ['2027-01-05', 0],
       ['2027-01-12', 0],
@@ -174,7 +174,7 @@ describe('a planned term', () => {
       '2027-01-12',
       '2027-03-16',
     ])
-    // All over, there is nothing to plan.
+    // If all are past, there is nothing to plan.
     expect(planProblem(now, known, { from: '2028-01-01' }).days).toEqual([])
     expect(testDays(tests, new Set(), { from, had: ['2027-01-05', '2027-01-12', '2027-03-16'] })).toEqual({
       missed: [],
@@ -268,7 +268,7 @@ it('a session that comes again is a step on at its second time, and nothing anyb
     stepped += Number(JSON.stringify(rest) !== JSON.stringify({ ...session, title: undefined }))
     const looks = (one: typeof session) => checkSession(one, library).filter((f) => f.level !== 'note').length
     expect(looks(again)).toBeLessThanOrEqual(looks(session))
-    // To beat it, it is the same again.
+    // A session to be beaten is repeated unchanged.
     expect({ ...termStep(session, library, 2, {}), title: '' }).toEqual({ ...again, title: '' })
   }
   expect(stepped).toBeGreaterThan(3)

@@ -13,7 +13,7 @@ const whole: Partial<TermSession> = {
   regions: ['upper', 'core', 'lower'],
   parts: ['push', 'pull', 'legs', 'core'],
 }
-/** A term with these sessions one after the other on its open days; none where it is undefined. */
+/** A term with these sessions in order on its open days; none where it is undefined. */
 function termOf(rows: readonly (Partial<TermSession> | undefined)[], more: Partial<Term> = {}) {
   const term = { ...newTerm('Term', '2027-01-04'), ...more }
   const known = rows.map((row, i) => termSessionOf(i, { ...whole, ...row }))
@@ -31,7 +31,7 @@ const times = <T>(n: number, row: T): T[] => Array.from({ length: n }, () => row
 const daily = [1, 2].map((weekday) => ({ weekday, at: '15:00' }))
 const strong = { strength: true }
 
-/** For each rule a term that breaks it and one that comes as near as it may. */
+/** For each rule, a term that breaks it and one that just keeps it. */
 const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: ReturnType<typeof termOf> }> = {
   'push-pull-legs-core': {
     breaks: termOf(times(3, { ...strong, parts: ['push', 'legs', 'core'] })),
@@ -53,7 +53,7 @@ const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: Retur
     breaks: termOf([strong, strong], { days: daily }),
     near: termOf([strong, strong], { days: [1, 3].map((weekday) => ({ weekday, at: '15:00' })) }),
   },
-  // Two home days a week, so that two weeks lie between the first place and the fifth, sixteen days to the sixth.
+  // Two home days a week, so that the fifth place is two weeks after the first, and the sixth sixteen days.
   'again-in-time': { breaks: sameOn([0, 5]), near: sameOn([0, 2, 4]) },
   'new-moves-a-week': {
     breaks: termOf([{}, {}, { moves: ['a', 'b', 'c', 'd'] }]),
@@ -121,6 +121,6 @@ it('every rule has its file, and is in the registry', () => {
   const files = readdirSync(new URL('../src/term/rules/', import.meta.url)).map((f) => inKebab(f.replace('.ts', '')))
   expect(files.sort()).toEqual([...termRuleIds].sort())
   expect(termRules.map((r) => r.id).sort()).toEqual([...termRuleIds].sort())
-  // What a school says of one is said of no other.
+  // A school's setting for one rule affects no other.
   expect(ruleIds.filter((id) => (termRuleIds as readonly string[]).includes(id))).toEqual([])
 })

@@ -84,7 +84,7 @@ describe('more is never less', () => {
           }
           const now = seconds({})
           for (const more of [{ dose: 1 }, { rest: 1 }, { between: 5 }, { rounds: 1 }, { cap: 7 }])
-            // Each step is rounded for itself: what a rest covers more of may round the other way by a second.
+            // Each step is rounded separately: if a rest covers more, the rounding may differ by a second.
             for (const [i, n] of seconds(more).entries())
               expect(n + ('rest' in more || 'between' in more ? doses.length * rounds : 0)).toBeGreaterThanOrEqual(
                 now[i]!,

@@ -8,7 +8,7 @@ import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 import { writtenArbitrary } from './support/writtenSessions.ts'
 
-/** Through JSON, and without the moves it carries: a text says none of them. */
+/** Through JSON, and without the exercises it carries: a text contains none of them. */
 const said = (w: Session): unknown => {
   const { moves: _, ...rest } = w
   return JSON.parse(JSON.stringify(rest))
@@ -58,7 +58,7 @@ describe('what teachers name as they like survives the text', () => {
   })
 })
 
-/** What each group has where groups may differ. */
+/** Each group's value for fields that may differ by group. */
 function spread(value: unknown, groups: readonly string[]): unknown {
   if (value === null || typeof value !== 'object') return value
   if (Array.isArray(value)) return value.map((v) => spread(v, groups))
@@ -78,7 +78,7 @@ it('a digit typed over another changes what it says, and nothing else', () => {
   fc.assert(
     fc.property(writtenArbitrary, fc.nat(), fc.integer({ min: 1, max: 9 }), (w, where, digit) => {
       const text = print(w, library)
-      // Of rows and of what stands over them: no digit of a name, a heading or a note.
+      // For rows and the lines above them: no digit inside a name, a heading or a note.
       const from = text.indexOf('\n## ')
       const places = [...text.matchAll(/\d/g)]
         .map((m) => m.index)
@@ -90,12 +90,12 @@ it('a digit typed over another changes what it says, and nothing else', () => {
       const at = places[where % places.length]!
       const typed = text.slice(0, at) + String(digit) + text.slice(at + 1)
       const applied = apply(typed, w, library)
-      // What no session has, 0 laps or a lap twice, is named and left out.
+      // Values no session has, such as 0 laps or a lap twice, are reported and left out.
       if (applied.problems.length || print(applied.workout, library) !== typed) return
       const ids = w.groups.map((g) => g.id)
       const [before, after] = [new Map(leaves(spread(w, ids))), new Map(leaves(spread(applied.workout, ids)))]
       const differ = [...new Set([...before.keys(), ...after.keys()])].filter((p) => before.get(p) !== after.get(p))
-      // Under one row, or in one fact of one block.
+      // In one row, or in one fact of one block.
       const parts = new Set(differ.map((p) => /^(?:\/\w+){4}(?:\/stations\/\d+)?/.exec(p)?.[0]))
       expect(parts.size, `${lineAt(text, at)} → ${lineAt(typed, at)}\n${differ.join('\n')}`).toBeLessThanOrEqual(1)
       for (const p of differ) {

@@ -5,21 +5,21 @@ import type { AxeResults, RunOptions } from 'axe-core'
 
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-/** What axe is in a page that it was put into. */
+/** The axe object in a page into which it was injected. */
 declare const axe: { run: (within: string | Document, options: RunOptions) => Promise<AxeResults> } | undefined
 
 /**
- * What axe finds on a page that has come to rest: what is half faded in has half its contrast. Axe is put into a page once, since to
- * parse it takes longer than most of what it is asked.
+ * What axe finds on a page that has finished animating: a half-faded element has half its contrast. Axe is injected only once per page,
+ * because parsing it takes longer than most checks.
  *
- * @returns a line for each rule that is broken, with the elements that break it
+ * @returns a line for each broken rule, with the elements that break it
  */
 export async function axeFinds(page: Page, rules?: string[], within?: string): Promise<string[]> {
   if (await page.evaluate(() => typeof axe === 'undefined')) await page.evaluate(source)
   return page.evaluate(
     async ({ rules, within }) => {
       const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
-      // What begins to fade does so in the frame after it was put in.
+      // A fade starts in the frame after the element was inserted.
       await frame().then(frame)
       const ending = document
         .getAnimations()

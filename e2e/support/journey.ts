@@ -3,11 +3,11 @@ import { patience } from '../../scripts/patience.mjs'
 import { axeFinds } from './axe.ts'
 import { password, teacherOf } from './teacher.ts'
 
-/** A test whose pages may not log an error or throw, and which has more time on a busy machine, whatever time it asks for. */
+/** A test whose pages may not log an error or throw, and which gets more time on a busy machine, whatever timeout it sets. */
 export const test = base.extend<{ watched: void; patient: void }>({
   patient: [
     async ({}, use, info) => {
-      // What the configuration gives is stretched already; what a journey asks for itself is not.
+      // The configured timeout is already multiplied; one that a journey sets itself is not.
       const asked = info.timeout < 120_000 * patience ? info.timeout * patience : info.timeout
       if (patience > 1) info.setTimeout(Math.max(asked, 180_000 * patience))
       await use()
@@ -19,7 +19,7 @@ export const test = base.extend<{ watched: void; patient: void }>({
       const problems: string[] = []
       page.on('pageerror', (error) => problems.push(error.message))
       page.on('console', (message) => {
-        // A refused or failed request is logged by the browser itself; the page's own words about it are what counts.
+        // The browser itself logs a refused or failed request; the page's own message about it is what counts.
         if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) problems.push(message.text())
       })
       await use()
@@ -32,7 +32,7 @@ export { expect }
 
 export const at = (path: string) => `${process.env.ESFUERZO_URL}${path}`
 
-/** The cookie of this file's teacher, signed in once by the interface. */
+/** The cookie of this file's teacher, signed in once. */
 const cookies = new Map<string, Promise<string>>()
 export function teacherCookie(): Promise<string> {
   const email = teacherOf(test.info().file)
@@ -53,7 +53,7 @@ async function signedIn(email: string): Promise<string> {
     .find((one) => one.startsWith('esfuerzo='))!
 }
 
-/** Opens the Desk as this file's teacher, who is signed in: journeys are about what comes after. */
+/** Opens the Desk as this file's teacher, already signed in. */
 export async function openDesk(page: Page): Promise<void> {
   const [name = '', value = ''] = (await teacherCookie()).split('=')
   await page.context().addCookies([{ name, value, url: at('/') }])
@@ -61,7 +61,7 @@ export async function openDesk(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: /Welcome back/ })).toBeVisible()
 }
 
-/** Signs in as a teacher does: this file's, or the demo's on a stack of its own. */
+/** Signs in as a teacher does: this file's teacher, or the demo's on a stack of its own. */
 export async function signIn(page: Page, base?: string): Promise<void> {
   await page.goto(`${base ?? at('')}/`)
   await page.getByLabel('E-mail').fill(base ? 'marisol@island.example' : teacherOf(test.info().file))
@@ -88,14 +88,14 @@ export async function beginFromText(page: Page, text: string): Promise<void> {
   await page.getByRole('dialog', { name: 'Paste a plan' }).getByRole('button', { name: 'Create session' }).click()
 }
 
-/** Finds a move and puts it in below the cursor. */
+/** Finds an exercise and inserts it below the cursor. */
 export async function addMove(page: Page, typed: string): Promise<void> {
   await page.getByRole('tab', { name: 'Exercises' }).click()
   await page.getByRole('combobox', { name: 'Find an exercise' }).fill(typed)
   await page.getByRole('combobox', { name: 'Find an exercise' }).press('Enter')
 }
 
-/** Says "done" to whatever waits for the child, in every lane, until the session is over. */
+/** Presses "done" whenever a lane waits for the child, until the session is over. */
 export async function playToEnd(page: Page, timeout = 60_000 * patience): Promise<void> {
   const over = page.getByRole('heading', { name: 'Done!', exact: true })
   await expect(async () => {
@@ -104,22 +104,22 @@ export async function playToEnd(page: Page, timeout = 60_000 * patience): Promis
   }).toPass({ timeout, intervals: [20] })
 }
 
-/** A lane's total as it stands beside the lane. */
+/** The total next to a lane. */
 export const laneTotal = (page: Page, letter: string) => page.locator(`[data-lane="${letter}"] b`)
 
 /**
- * No violations of any rule axe knows, best practice included.
+ * No violations of any axe rule, including best practices.
  *
- * @param rules only these, where the rest is looked at elsewhere
- * @param within only this part of the page, where the rest was looked at before
+ * @param rules only these, if the rest is checked elsewhere
+ * @param within only this part of the page, if the rest was checked before
  */
 export async function expectAccessible(page: Page, rules?: string[], within?: string): Promise<void> {
-  // A view that is still on its way has no main part yet.
+  // A view that is still loading has no main landmark yet.
   await page.locator('main, [role=main]').first().waitFor()
   expect(await axeFinds(page, rules, process.env.VERIFY ? undefined : within)).toEqual([])
 }
 
-/** Nothing sticks out of the page sideways, and no text is cut off by its box. */
+/** Nothing is wider than the page, and no text is cut off by its box. */
 export async function expectNothingCut(page: Page): Promise<void> {
   const cut = await page.evaluate(() => {
     const seen = (e: Element) => {

@@ -6,7 +6,7 @@ export function keysOf(page: Page) {
   const press = async (...keys: string[]) => {
     for (const key of keys) await keyboard.press(key)
   }
-  /** Presses a key until something has the focus; the page must let it be reached. */
+  /** Presses a key until an element has the focus; it must be reachable. */
   const until = async (locator: Locator, key = 'Tab', most = 80) => {
     for (let i = 0; i < most; i++) {
       if (await locator.first().evaluate((e) => e === document.activeElement || e.contains(document.activeElement)))

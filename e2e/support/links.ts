@@ -1,7 +1,7 @@
 import { request, type APIRequestContext, type Page } from '@playwright/test'
 import { at, expect, teacherCookie } from './journey.ts'
 
-/** Asks the server as this file's teacher. */
+/** Calls the server as this file's teacher. */
 export async function withInterface<T>(ask: (api: APIRequestContext) => Promise<T>): Promise<T> {
   const baseURL = process.env.ESFUERZO_URL!
   const context = await request.newContext({
@@ -15,7 +15,7 @@ export async function withInterface<T>(ask: (api: APIRequestContext) => Promise<
   }
 }
 
-/** What the server answers to a question that has an answer; a moment's refusal under load is asked again, and said if it stays. */
+/** The server's answer to a request that must succeed; a temporary refusal under load is retried, and reported if it persists. */
 async function answered(api: APIRequestContext, path: string) {
   let said = ''
   for (let attempt = 0; attempt < 3; attempt++) {
@@ -27,7 +27,7 @@ async function answered(api: APIRequestContext, path: string) {
   throw new Error(`answered: ${path} was answered with ${said}`)
 }
 
-/** The token of the latest live link of one of the demo's sessions. */
+/** The token of the latest active link of one of the demo's sessions. */
 export const tokenOf = (title: string): Promise<string> =>
   withInterface(async (api) => {
     const { workouts: sessions } = await answered(api, '/api/workouts')

@@ -5,10 +5,10 @@ import { libraryData } from '@esfuerzo/library'
 import { ring, type Sound } from '../../web/src/player/ring.ts'
 
 const rate = 44_100
-/** Quiet for so long, then louder than that: a sound begins. */
+/** This much silence, then a louder sample: a sound begins. */
 const [quietSeconds, threshold] = [0.2, 0.003]
 
-/** What rings in a session of so many laps of five minutes: when, and which sound. */
+/** The sounds of a session with a number of five-minute laps: when, and which. */
 function schedule(laps: number): { at: number; sound: Sound }[] {
   const library = indexLibrary(libraryData)
   const groups = newSession('x', [[4, 5, 6]], 20, library.version).groups
@@ -20,14 +20,14 @@ function schedule(laps: number): { at: number; sound: Sound }[] {
   })
 }
 
-/** The moments at which something rings in a session of so many laps, in seconds. */
+/** The moments of the sounds of a session with a number of laps, in seconds. */
 export const moments = (laps: number): number[] => schedule(laps).map(({ at }) => at)
 
 /**
- * Renders every bell and tick of a session of so many laps through the player's own sounds, and looks for where they
- * begin in the samples.
+ * Renders every bell and tick of a session with a number of laps through the player's own sounds, and finds where they begin in the
+ * samples.
  *
- * @returns where sounds were asked for and where they were found, in seconds
+ * @returns where sounds were scheduled and where they were found, in seconds
  */
 export async function render(laps: number): Promise<{ asked: number[]; found: number[] }> {
   const asked = schedule(laps)

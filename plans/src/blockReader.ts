@@ -2,7 +2,7 @@ import type { PlanBlock } from '@esfuerzo/core/oldPlans'
 
 /** Elements whose text nobody sees. */
 const unseen = new Set(['script', 'style', 'head', 'title', 'template', 'noscript', 'svg', 'math', 'iframe', 'object'])
-/** Elements that begin a line of their own. */
+/** Elements that start a line of their own. */
 const lines = new Set([
   ...[
     'p',
@@ -24,18 +24,18 @@ const lines = new Set([
 ])
 const lists = new Set(['ul', 'ol'])
 
-/** A table while it is read: its rows, and cells above that reach down into the row that is read. */
+/** A table while it is read: its rows, and cells from above that span into the current row. */
 interface OpenTable {
   rows: string[][]
   row: string[] | undefined
-  /** By column: how many rows more, and with what. */
+  /** By column: how many more rows the cell spans, and its text. */
   down: Map<number, { rows: number; text: string }>
   cell: { text: string; across: number; down: number } | undefined
 }
 
 const spanOf = (value: string | undefined, most: number): number => Math.min(most, Math.max(1, Number(value) || 1))
 
-/** Pieces of a document out of its elements, by the names HTML has for them. */
+/** Turns elements into pieces of a document, using HTML's names for them. */
 export class BlockReader {
   readonly blocks: PlanBlock[] = []
   private text = ''
@@ -101,14 +101,14 @@ export class BlockReader {
     if (lists.has(name)) this.depth = Math.max(0, this.depth - 1)
   }
 
-  /** Ends a paragraph, and with it a quotation of one. */
+  /** Ends a paragraph, and the quotation it belongs to. */
   closeParagraph(): void {
     this.end()
     this.quotes = 0
     this.heading = undefined
   }
 
-  /** Ends the line that is read. */
+  /** Ends the current line. */
   end(): void {
     const cell = this.table?.cell
     if (this.table) {
@@ -156,7 +156,7 @@ export class BlockReader {
     else this.closeCell(table)
   }
 
-  /** Cells from above come before what stands at their place. */
+  /** Cells that span from above come first. */
   private fillDown(table: OpenTable): void {
     const row = table.row!
     for (let above = table.down.get(row.length); above; above = table.down.get(row.length)) {
@@ -178,7 +178,7 @@ export class BlockReader {
       .replace(/ ?\n ?/g, '\n')
       .trim()
     for (let i = 0; i < cell.across; i++) {
-      // A head over several columns is the head of each; a line over the whole width is one line.
+      // A heading over several columns applies to each; a cell over the whole width is one line.
       if (cell.down > 1) table.down.set(row.length, { rows: cell.down - 1, text })
       row.push(text)
     }
@@ -201,7 +201,7 @@ export class BlockReader {
     const width = Math.max(0, ...table.rows.map((row) => row.length))
     const rows = table.rows.map((row) => [...row, ...Array.from({ length: width - row.length }, () => '')])
     const outer = this.table
-    // A table in a cell is lines of the cell.
+    // A table in a cell becomes lines of the cell.
     if (outer?.cell) outer.cell.text += `\n${rows.map((row) => row.filter(Boolean).join('  ')).join('\n')}\n`
     else if (rows.length) this.blocks.push({ kind: 'table', rows })
   }

@@ -1,13 +1,13 @@
 import { ProblemError, type Expected, type Problem, type ProblemCode, type Received } from '@esfuerzo/core'
 
-/** Bounds of a plan that a teacher could have written; ours. */
+/** Limits of a plan that a teacher could have written; ours. */
 export const planBounds = {
-  /** Of a file, and of all that is packed in it, counted while it is unpacked; in bytes. */
+  /** For a file, and for everything packed in it, counted while unpacking; in bytes. */
   bytes: 10 * 1024 * 1024,
   unpacked: 50 * 1024 * 1024,
-  /** Of one part of a packed file that is read: a document's own text. */
+  /** For one part of a packed file that is read: a document's own text. */
   part: 6 * 1024 * 1024,
-  /** Of a word processor's text without how it looks. */
+  /** For a document's text without formatting. */
   docx: 1024 * 1024,
   /** Files packed in one. */
   entries: 2000,
@@ -17,13 +17,13 @@ export const planBounds = {
   /** Rows of a sheet. */
   rows: 2000,
   columns: 60,
-  /** Lines of text that came of it. */
+  /** Lines of the resulting text. */
   lines: 500,
-  /** Until whoever waits gives up, in milliseconds. */
+  /** The timeout, in milliseconds. */
   wait: 10_000,
 } as const
 
-/** That a file was not read, and why. @param name the file's, which a teacher knows it by */
+/** A file was not read, and why. @param name the file's, which a teacher recognizes */
 export function refused(
   code: Extract<ProblemCode, `file-${string}`>,
   name: string,

@@ -1,13 +1,15 @@
 const starts = (bytes: Uint8Array, ...head: number[]) => head.every((byte, i) => bytes[i] === byte)
 
-/** What Windows has where Latin 1 has nothing to see: https://encoding.spec.whatwg.org/index-windows-1252.txt, from 0x80 on. */
+/**
+ * The characters Windows-1252 has where Latin 1 has control codes: https://encoding.spec.whatwg.org/index-windows-1252.txt, from 0x80 on.
+ */
 const windowsLetters = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ'
-// Not every decoder that is asked for Windows-1252 knows them.
+// Not every decoder for Windows-1252 knows them.
 const windows = (text: string): string =>
   text.replace(/[\u0080-\u009f]/g, (c) => windowsLetters[c.charCodeAt(0) - 0x80]!)
 
 /**
- * Bytes as text: by their mark, else as UTF-8 where they can be, as UTF-16 where every other is empty, else as Windows-1252.
+ * Decodes bytes: by their byte order mark; otherwise as UTF-8 if valid, as UTF-16 if every other byte is zero, else as Windows-1252.
  *
  * @example decoded(new Uint8Array([0xe9])) // 'é'
  */

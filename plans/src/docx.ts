@@ -4,18 +4,18 @@ import { planBounds, refused } from './bounds.ts'
 import { blocksOfHtml } from './html.ts'
 import { withoutEntities } from './xml.ts'
 
-/** Parts of a document that its text is made of; pictures, fonts, themes, programs are none. */
+/** The parts of a document that contain its text; pictures, fonts, themes and macros are not among them. */
 export const docxParts =
   /^(?:\[Content_Types\]\.xml|_rels\/\.rels|word\/(?:_rels\/document\.xml\.rels|(?:document|styles|numbering|footnotes|endnotes|comments)\.xml))$/
 
 /**
- * How its words look, where the writer's cursor was, what its spelling said: most of a document, and none of its text. A package that
- * makes a tree of all of it takes some hundred times its length.
+ * Formatting, cursor position, spelling marks: most of a document, and none of its text. A package that builds a tree of all of it needs
+ * about a hundred times its length.
  */
 const looks =
   /<w:rPr>.*?<\/w:rPr>|<w:(?:rPr|proofErr|bookmarkStart|bookmarkEnd|lastRenderedPageBreak|spacing|ind|jc|noProof)\b[^<>]*\/>| w:rsid\w*="[^"]*"/gs
 
-/** @throws {ProblemError} `file-too-big` where more is left than a document of fifty pages has */
+/** @throws {ProblemError} `file-too-big` if more is left than a document of fifty pages has */
 function withoutLooks(bytes: Uint8Array, name: string): Uint8Array {
   const text = new TextDecoder().decode(bytes).replace(looks, '')
   if (text.length > planBounds.docx)
@@ -23,7 +23,7 @@ function withoutLooks(bytes: Uint8Array, name: string): Uint8Array {
   return new TextEncoder().encode(text)
 }
 
-/** What styles come to: a title over headings, quotations as ours are written. */
+/** The meaning of styles: a title above headings, quotations as ours are written. */
 const styleMap = [
   "p[style-name='Title'] => h1:fresh",
   "p[style-name='Subtitle'] => p:fresh",
@@ -36,7 +36,7 @@ const styleMap = [
 /**
  * The pieces of a word processor's document (ECMA-376).
  *
- * @throws {ProblemError} `file-broken`, `file-kind` where it brings programs along
+ * @throws {ProblemError} `file-broken`, `file-kind` if it contains macros
  */
 export async function blocksOfDocx(parts: ReadonlyMap<string, Uint8Array>, name: string): Promise<PlanBlock[]> {
   const read = (part: string, bytes: Uint8Array) =>
@@ -45,7 +45,7 @@ export async function blocksOfDocx(parts: ReadonlyMap<string, Uint8Array>, name:
   const { default: mammoth } = await import('mammoth')
   let pictures = 0
   try {
-    // In a page it wants the one, elsewhere the other.
+    // In a browser the library needs one form, elsewhere the other.
     const input = { arrayBuffer: small.buffer as ArrayBuffer, buffer: small as Buffer }
     const { value } = await mammoth.convertToHtml(input, {
       styleMap,

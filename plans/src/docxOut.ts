@@ -1,11 +1,12 @@
 import type { PlanBlock } from '@esfuerzo/core/oldPlans'
 
-/** Left, so that a page of A4 and one of Letter hold it; in twentieths of a point. */
+/** Left margin, chosen so that both A4 and Letter hold the page; in twentieths of a point. */
 const margins = { top: 1000, bottom: 1000, left: 1000, right: 1000 }
 const hair = { style: 'single', size: 4, color: '999999' } as const
 
 /**
- * A document as a word processor has it (ECMA-376): title, headings, lines, quotations, tables whose heads are repeated on every page.
+ * A session as a word-processor document (ECMA-376): title, headings, lines, quotations, and tables whose headings are repeated on every
+ * page.
  *
  * @param blocks of a session: `planBlocks`
  */
@@ -40,7 +41,7 @@ export async function docxOf(blocks: readonly PlanBlock[]): Promise<Uint8Array<A
       case 'quote':
         return block.text.split('\n').map((line) => new Paragraph({ text: line, style: 'Quote' }))
       case 'table':
-        // Two tables one after the other would be one.
+        // Two adjacent tables would merge into one.
         return [table(block.rows), new Paragraph({})]
       case 'line':
         return [new Paragraph({ text: block.text, ...(block.listed && { bullet: { level: block.listed - 1 } }) })]

@@ -1,6 +1,6 @@
 import type { SheetData } from 'write-excel-file/universal'
 
-/** A table with one line of heads; what is missing is empty. */
+/** A table with one line of headings; a missing cell is empty. */
 export interface ExcelTable {
   heads: readonly string[]
   rows: readonly (readonly (string | number | null)[])[]

@@ -3,7 +3,7 @@ import type { PlanBlock } from '@esfuerzo/core/oldPlans'
 import { BlockReader } from './blockReader.ts'
 
 /**
- * The pieces of a page of HTML.
+ * The pieces of an HTML page.
  *
  * @example blocksOfHtml('<h2>Warm-up</h2><p>Jog 60 s') // [{ kind: 'heading', level: 2, text: 'Warm-up' }, { kind: 'line', text: 'Jog 60 s' }]
  */
@@ -16,7 +16,7 @@ export function blocksOfHtml(html: string): PlanBlock[] {
         if (name === 'pre') pre++
         reader.open(name, attributes)
       },
-      // A line's end in the source is a blank, but for text that is set as it is.
+      // A line break in the source is a blank, except in preformatted text.
       ontext: (text) => reader.write(pre ? text : text.replace(/\s+/g, ' ')),
       onclosetag: (name) => {
         if (name === 'pre') pre--

@@ -1,3 +1,3 @@
-// Old plans: text out of the files of other programs. Named exports only; what is in no list is nobody else's business.
+// Imported plans: text from files of other programs. Named exports only: anything not listed is internal.
 export { planKinds, type PlanKind } from './kind.ts'
 export { readPlan, type ReadPlan } from './readPlan.ts'

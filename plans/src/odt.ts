@@ -5,7 +5,7 @@ import { BlockReader } from './blockReader.ts'
 import { planBounds, refused } from './bounds.ts'
 import { withoutEntities } from './xml.ts'
 
-/** Elements of OpenDocument by the names HTML has for them (OASIS OpenDocument 1.3, parts 3.5 and 3.9). */
+/** Elements of OpenDocument by HTML's names for them (OASIS OpenDocument 1.3, parts 3.5 and 3.9). */
 const asHtml: Record<string, string> = {
   'text:p': 'p',
   'text:list': 'ul',
@@ -14,7 +14,7 @@ const asHtml: Record<string, string> = {
   'table:table': 'table',
   'table:table-row': 'tr',
   'table:table-cell': 'td',
-  // What nobody reads on the page.
+  // Elements that are invisible on the page.
   'office:annotation': 'template',
   'text:note-citation': 'template',
   'text:tracked-changes': 'template',
@@ -30,7 +30,7 @@ const asHtml: Record<string, string> = {
 export function blocksOfOdt(xml: Uint8Array, name: string): PlanBlock[] {
   const reader = new BlockReader()
   const quotes = new Set<string>()
-  /** How often the cell that is open stands side by side. */
+  /** How many times the open cell is repeated across. */
   const repeats: number[] = []
   let body = false
   let style = ''

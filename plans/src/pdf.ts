@@ -8,11 +8,11 @@ import type { PdfPage } from './pdfLines.ts'
  * @throws {ProblemError} `file-locked`, `file-broken`, `file-too-big`
  */
 export async function pagesOfPdf(bytes: Uint8Array, name: string): Promise<{ pages: PdfPage[]; pictures: number }> {
-  // The reader's own worker is this one: it is put where it is looked for.
+  // This thread is the reader's worker: it is registered where the library looks for it.
   await import('pdfjs-dist/legacy/build/pdf.worker.mjs')
   const { getDocument, OPS, VerbosityLevel } = await import('pdfjs-dist/legacy/build/pdf.mjs')
   const task = getDocument({
-    // A copy, which it takes for itself; of bytes and nothing else.
+    // A copy of exactly these bytes, because the library takes ownership.
     data: new Uint8Array(bytes),
     isEvalSupported: false,
     useSystemFonts: false,

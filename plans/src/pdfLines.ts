@@ -1,6 +1,6 @@
 import type { PlanBlock } from '@esfuerzo/core/oldPlans'
 
-/** A stretch of text on a page: where it begins, how wide and how large it is, in points from the lower left. */
+/** A piece of text on a page: its start, width and size, in points from the lower left. */
 export interface PdfText {
   text: string
   x: number
@@ -13,18 +13,18 @@ export interface PdfPage {
   texts: readonly PdfText[]
 }
 
-/** Text in one line of a page, cut where gaps are wide. */
+/** Text in one line of a page, split at wide gaps. */
 interface Line {
   y: number
   size: number
   cells: { text: string; x: number; end: number }[]
 }
 
-/** A gap of so many letters' heights is a blank, and of so many the next column's. */
+/** Gap widths, in letter heights, that mean a blank or the next column. */
 const [blank, wide] = [0.15, 1.6]
-/** Of a page, at its head and foot, where what it repeats stands. */
+/** The share of a page, at its top and bottom, where repeated text is found. */
 const margin = 0.1
-/** A text so much larger than most is a heading. */
+/** A text this much larger than most is a heading. */
 const larger = 1.15
 
 function linesOf({ texts }: PdfPage): Line[] {
@@ -54,10 +54,10 @@ function linesOf({ texts }: PdfPage): Line[] {
 }
 
 const wordsOf = (line: Line): string => line.cells.map((c) => c.text).join(' ')
-/** What a page repeats differs by its number. */
+/** Repeated lines may differ in the page number. */
 const repeatKey = (line: Line): string => `${Math.round(line.y / 3)} ${wordsOf(line).replace(/\d+/g, '#')}`
 
-/** Lines at the head or the foot of pages that stand on more than one. */
+/** Lines at the top or bottom that occur on more than one page. */
 function repeatedIn(pages: readonly { height: number; lines: readonly Line[] }[]): ReadonlySet<string> {
   const count = new Map<string, number>()
   for (const { height, lines } of pages)
@@ -67,7 +67,7 @@ function repeatedIn(pages: readonly { height: number; lines: readonly Line[] }[]
   return new Set([...count].flatMap(([key, n]) => (n > 1 ? [key] : [])))
 }
 
-/** Where a page of two columns of text is cut: no line of words goes over it, and both sides have words, not amounts. */
+/** Where to split a page of two text columns: no line crosses it, and both sides have words, not amounts. */
 function gutterOf(lines: readonly Line[]): number | undefined {
   const two = lines.filter((l) => l.cells.length >= 2)
   const starts = two.map((l) => l.cells[1]!.x).sort((a, b) => a - b)
@@ -80,7 +80,7 @@ function gutterOf(lines: readonly Line[]): number | undefined {
   const words = (texts: readonly string[]) =>
     texts.reduce((n, t) => n + t.split(' ').length, 0) / Math.max(1, texts.length)
   const [left, other] = [side((x) => x < cut), side((x) => x >= cut)]
-  // A table's second column is short, and stands on the lines of its first.
+  // A table's second column is short, and is aligned with the lines of its first.
   const apart = right.filter((l) => l.cells.length === 1).length
   const isText = words(left) >= 2.5 && words(other) >= 2.5
   return other.length >= 4 &&
@@ -96,7 +96,7 @@ const isTable = (lines: readonly Line[]): boolean =>
   lines.filter((l) => l.cells.length > 2 || /^\W*\d/.test(l.cells[1]!.text) || l.cells[1]!.text.length <= 8).length >
   lines.length / 2
 
-/** A page of two columns as one: what goes over both cuts them, and the left comes before the right. */
+/** A page of two columns as one: a line across both splits them, and the left comes before the right. */
 function inReadingOrder(lines: readonly Line[]): Line[] {
   const cut = gutterOf(lines)
   if (cut === undefined) return [...lines]
@@ -123,7 +123,7 @@ function inReadingOrder(lines: readonly Line[]): Line[] {
 const middle = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
 
-/** Lines of as many cells one after the other are a table; cells stand in the column they begin nearest to. */
+/** Consecutive lines with the same number of cells are a table; each cell goes into the column whose start is nearest. */
 function tableFrom(lines: readonly Line[], from: number): { rows: string[][]; to: number } | undefined {
   let to = from
   while (to < lines.length && lines[to]!.cells.length >= 2) to++
@@ -144,7 +144,7 @@ function tableFrom(lines: readonly Line[], from: number): { rows: string[][]; to
 }
 
 const bullet = /^[\u2022\u2023\u25aa\u25cf\u25e6\u2043\u2219\uf0b7\uf0a7\u00b7–-]\s*/
-/** A line that goes on in the next: it reaches the edge, and the next begins small. */
+/** A line that continues in the next: it reaches the edge, and the next starts in lower case. */
 const goesOn = (line: Line, next: Line | undefined, edge: number): boolean =>
   next !== undefined &&
   line.cells.length === 1 &&
@@ -154,8 +154,8 @@ const goesOn = (line: Line, next: Line | undefined, edge: number): boolean =>
   /^\p{Ll}/u.test(next.cells[0]!.text)
 
 /**
- * Pages as pieces: what they repeat is taken off, columns are read one after the other, larger lines are headings, lines of aligned
- * cells are tables.
+ * Pages as pieces: repeated lines are removed, columns are read one after the other, larger lines are headings, lines of aligned cells are
+ * tables.
  */
 export function blocksOfPages(pages: readonly PdfPage[]): { blocks: PlanBlock[]; repeated: string[] } {
   const all = pages.map((page) => ({ height: page.height, lines: linesOf(page) }))

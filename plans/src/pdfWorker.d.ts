@@ -1,2 +1,2 @@
-// The package says nothing of it: it puts itself where its other half looks for it.
+// The package has no types for this: the module registers itself where the other half looks for it.
 declare module 'pdfjs-dist/legacy/build/pdf.worker.mjs'

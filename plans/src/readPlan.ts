@@ -5,14 +5,14 @@ import { decoded } from './decoded.ts'
 import { kindFacts, kindOf, type PlanKind } from './kind.ts'
 import { unpack } from './unpack.ts'
 
-/** What was read out of a file. */
+/** What was read from a file. */
 export interface ReadPlan {
   kind: PlanKind
-  /** A text as a teacher would have typed it for each session in the file. */
+  /** A text as a teacher would have typed it, for each session in the file. */
   texts: string[]
-  /** Pictures, which are not read: their names, or what they are called here. */
+  /** Pictures, which are not read: their names, or a generic name. */
   pictures: string[]
-  /** What stood at the head or foot of several pages, and belongs to none. */
+  /** Lines at the top or bottom of several pages, which belong to no session. */
   repeated: string[]
   /** It had more lines than are read. */
   cut: boolean
@@ -20,7 +20,7 @@ export interface ReadPlan {
 
 type Found = { kind: PlanKind; parts: PlanBlock[][]; pictures?: string[]; repeated?: string[] }
 
-/** An archive that is one of the documents we know, by what is in it. */
+/** An archive that is one of the known documents, by its contents. */
 async function packed(bytes: Uint8Array, name: string): Promise<Found> {
   const { docxParts, blocksOfDocx } = await import('./docx.ts')
   const { xlsxParts, sheetsOfXlsx } = await import('./xlsx.ts')
@@ -83,11 +83,11 @@ async function found(bytes: Uint8Array, name: string): Promise<Found | { kind: P
 }
 
 /**
- * Reads an old plan: a document, a sheet, a page, a text. What it cannot open is refused whole.
+ * Reads an old plan: a document, a spreadsheet, a page, a text. A file that cannot be opened is refused as a whole.
  *
  * @param bytes of the file
- * @param name of the file: it tells texts apart, and is what is said of it
- * @throws {ProblemError} a code that begins with `file-`, at the file's name
+ * @param name of the file: it distinguishes kinds of text, and is used in messages
+ * @throws {ProblemError} a code that starts with `file-`, at the file's name
  */
 export async function readPlan(bytes: Uint8Array, name: string): Promise<ReadPlan> {
   if (bytes.length > planBounds.bytes)
@@ -103,7 +103,7 @@ export async function readPlan(bytes: Uint8Array, name: string): Promise<ReadPla
             .flatMap((b) => (b.kind === 'picture' && b.name && !read.pictures?.length ? [b.name] : [])),
         ]
   const whole = 'text' in read ? [read.text] : read.parts.flatMap(sessionsIn).map(planText)
-  // A text is as long as it was typed; of a document more is a book.
+  // A plain text is accepted at any length; a document with more than this is a book.
   const most = 'text' in read ? limits.lines : planBounds.lines
   const texts = whole.map((text) => text.split('\n').slice(0, most).join('\n')).filter((text) => text.trim())
   if (!texts.length)

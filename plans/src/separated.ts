@@ -1,8 +1,8 @@
 import Papa from 'papaparse'
 
 /**
- * Rows of a text with a separator: the one a spreadsheet says in its first line, else the one that gives most lines the same number of
- * cells. What stands nowhere separates nothing.
+ * Rows of a delimited text: with the separator a spreadsheet states in its first line, otherwise the one that gives most lines the same
+ * number of cells. A separator that does not occur is not considered.
  *
  * @example separated('a;b\n1,5;2') // [['a', 'b'], ['1,5', '2']]
  */
@@ -15,7 +15,7 @@ export function separated(text: string): string[][] {
   return read.sort((a, b) => evenness(b) - evenness(a))[0] ?? []
 }
 
-/** How many cells stand in lines as long as most are. */
+/** The most common number of cells per line, and how many cells those lines have. */
 function evenness(rows: readonly string[][]): number {
   const lengths = new Map<number, number>()
   for (const { length } of rows) lengths.set(length, (lengths.get(length) ?? 0) + 1)

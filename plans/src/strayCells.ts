@@ -1,6 +1,6 @@
 import { strFromU8, strToU8 } from 'fflate'
 
-/** Rows and cells of a sheet, where they begin and end; names may have a prefix (ECMA-376, part 1, 18.3). */
+/** Rows and cells of a sheet, with their start and end; names may have a prefix (ECMA-376, part 1, 18.3). */
 const tags = /<(\/?)(?:\w+:)?(row|c)\b([^<>]*)>/g
 const nameOf = /\br="([A-Z]*)(\d*)"/
 
@@ -14,11 +14,11 @@ export const columnNumber = (letters: string): number =>
   [...letters].reduce((sum, letter) => sum * 26 + letter.charCodeAt(0) - 64, 0)
 
 /**
- * A sheet without what lies outside of its bounds: one cell in the last row and column would be a table of seventeen thousand million
- * cells. Nothing is unpacked into rows for that.
+ * A sheet without the cells outside its limits: a cell in the last row and column would make a table of seventeen billion cells. Nothing is
+ * expanded into rows for that.
  *
  * @param xml a sheet's part of a workbook
- * @returns the sheet within its bounds, and how many of its rows have cells, those outside too
+ * @returns the sheet within its limits, and how many of its rows have cells, including those outside
  */
 export function withoutStrayCells(
   xml: Uint8Array,
@@ -26,9 +26,9 @@ export function withoutStrayCells(
 ): { xml: Uint8Array; rows: number } {
   const text = strFromU8(xml)
   const kept: string[] = []
-  /** Until where the text is kept or left out. */
+  /** How far the text has been copied or skipped. */
   let at = 0
-  /** What is being left out, until it ends. */
+  /** The element being skipped, until it ends. */
   let leaving: 'row' | 'c' | undefined
   let row = 0
   let rows = 0
@@ -59,6 +59,6 @@ export function withoutStrayCells(
     if (!isWhole) leaving = name
   }
   if (!leaving) kept.push(text.slice(at))
-  // What a sheet says of its own size would be believed.
+  // A sheet's own statement of its size would be trusted.
   return { xml: strToU8(kept.join('').replace(/<(?:\w+:)?dimension\b[^<>]*>/g, '')), rows }
 }

@@ -1,4 +1,4 @@
-// What tables of other programs hold, for whoever reads tables only. Named exports only.
+// Tables of other programs, for code that only reads tables. Named exports only.
 export { decoded } from './decoded.ts'
 export { separated } from './separated.ts'
 export { withoutStrayCells } from './strayCells.ts'

@@ -2,14 +2,14 @@ import { ProblemError } from '@esfuerzo/core'
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate'
 import { planBounds, refused } from './bounds.ts'
 
-/** So much of a packed file is pushed at once, so that a bomb is seen while it goes off. */
+/** How many bytes are unpacked at a time, so that a zip bomb is noticed early. */
 const slice = 16 * 1024
 
 /**
- * What is packed in a file, counted while it is unpacked: what an archive says of itself is not believed.
+ * The contents of a packed file, counted while unpacking: the sizes an archive states are not trusted.
  *
- * @param wanted whether a part is to be read; all are counted
- * @returns the parts that are wanted, and all names
+ * @param wanted whether to read a part; all are counted
+ * @returns the wanted parts, and all names
  * @throws {ProblemError} `file-too-big`, `file-locked`, `file-broken`
  */
 export function unpack(
@@ -22,14 +22,14 @@ export function unpack(
   let unpacked = 0
   const tooBig = (atMost: number) =>
     refused('file-too-big', name, { expected: { atMost: atMost / 1024 / 1024, of: 'MiB' } })
-  // What is thrown while it unpacks comes back as an error of the unpacking.
+  // An exception while unpacking becomes an unpacking error.
   const asRefused = (error: unknown): Error =>
     error instanceof ProblemError ? error : refused('file-broken', name, { cause: error })
   const onFile = (file: UnzipFile) => {
     names.push(file.name)
     if (names.length > planBounds.entries)
       throw refused('file-too-big', name, { expected: { atMost: planBounds.entries, of: 'entries' } })
-    // What is not wanted is passed over without being unpacked; a name that climbs is nobody's part.
+    // An unwanted part is skipped without unpacking; a path that climbs out of the archive is never a part.
     if (!wanted(file.name) || file.name.split(/[\\/]/).includes('..')) return
     const chunks: Uint8Array[] = []
     let size = 0
@@ -44,7 +44,7 @@ export function unpack(
     }
     file.start()
   }
-  // A part that needs a password says so in its head: general purpose bit 0, APPNOTE.TXT 4.4.4.
+  // A part that needs a password has a flag in its header: general purpose bit 0, APPNOTE.TXT 4.4.4.
   if (bytes.length > 8 && bytes[0] === 0x50 && bytes[2] === 0x03 && (bytes[6]! & 1) === 1)
     throw refused('file-locked', name)
   const unzip = new Unzip(onFile)

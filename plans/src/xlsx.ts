@@ -5,16 +5,16 @@ import { cellText } from './sheets.ts'
 import { withoutStrayCells } from './strayCells.ts'
 import { withoutEntities } from './xml.ts'
 
-/** Parts of a workbook that its cells are made of. */
+/** The parts of a workbook that its cells come from. */
 export const xlsxParts =
   /^(?:\[Content_Types\]\.xml|_rels\/\.rels|xl\/(?:workbook|sharedStrings|styles)\.xml|xl\/_rels\/workbook\.xml\.rels|xl\/worksheets\/[^/]+\.xml)$/
 
-/** Names a spreadsheet gives by itself. */
+/** Default sheet names of spreadsheet programs. */
 const unnamed = /^(?:sheet|tabelle|hoja|feuil|blatt|planilha|foglio|table)\s?\d*$/i
 
 const filledIn = (row: readonly string[]): string[] => row.filter((cell) => cell.trim())
 
-/** Rows of a sheet as pieces: rows with one cell before a table are lines; a table ends where a title or its head comes again. */
+/** Rows of a sheet as pieces: rows with one cell before a table are lines; a table ends where a title or its heading comes again. */
 export function blocksOfRows(rows: readonly string[][]): PlanBlock[] {
   const blocks: PlanBlock[] = []
   let table: string[][] = []
@@ -39,7 +39,7 @@ export function blocksOfRows(rows: readonly string[][]): PlanBlock[] {
   return blocks
 }
 
-/** A sheet within the bounds of a plan. @throws {ProblemError} `file-too-big` where more rows are used than a plan has */
+/** A sheet within a plan's limits. @throws {ProblemError} `file-too-big` if more rows are used than a plan has */
 function bounded(sheet: Uint8Array, name: string): Uint8Array {
   const { xml, rows } = withoutStrayCells(sheet, planBounds)
   if (rows > planBounds.rows)
@@ -51,7 +51,7 @@ function bounded(sheet: Uint8Array, name: string): Uint8Array {
 }
 
 /**
- * The sheets of a workbook (ECMA-376), each under its name where somebody gave it one.
+ * The sheets of a workbook (ECMA-376), each under its name if somebody named it.
  *
  * @throws {ProblemError} `file-broken`, `file-too-big`
  */

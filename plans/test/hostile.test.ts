@@ -34,11 +34,11 @@ const word = (document: Uint8Array, more: Record<string, Uint8Array> = {}) =>
 
 describe('a file that is meant badly, or that nobody can read', () => {
   it('comes to too much when it is unpacked: counted, not believed', async () => {
-    // 40 MB of blanks in some 40 KB.
+    // 40 MB of blanks in about 40 KB.
     const bomb = word(new Uint8Array(40 * mib).fill(32))
     expect(bomb.length).toBeLessThan(100_000)
     expect(await refusal(bomb, 'bomb.docx')).toBe('file-too-big')
-    // What its directory says of it is a lie: the size in the head of each part is put to nothing.
+    // Its directory lies: the size in the header of each part is set to zero.
     const lying = bomb.slice()
     for (let i = 0; i < lying.length - 30; i++)
       if (lying[i] === 0x50 && lying[i + 1] === 0x4b && lying[i + 2] === 3) lying.fill(0, i + 22, i + 26)
@@ -52,7 +52,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     const long = word(wordXml(paragraph('Squats x10').repeat(40_000)))
     expect(long.length).toBeLessThan(20_000)
     expect(await refusal(long, 'long.docx')).toBe('file-too-big')
-    // How words look is no length: what is long by that alone is read.
+    // Formatting does not count as length: a document that is long only because of it is read.
     const dressed = `<w:p w:rsidR="00A1B2C3"><w:r><w:rPr>${'<w:b/><w:sz w:val="24"/>'.repeat(40)}</w:rPr><w:t>Squats x10</w:t></w:r></w:p>`
     expect(await refusal(word(wordXml(dressed.repeat(2000))), 'dressed.docx')).toMatch(/^read: Squats x10\nSquats x10/)
   })
@@ -77,7 +77,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
   })
 
   it('has a password', async () => {
-    // Compound files hold what is encrypted (MS-OFFCRYPTO 2.1); the same head with another name is a document of before 2007.
+    // Compound files contain what is encrypted (MS-OFFCRYPTO 2.1); the same header with another name is a document from before 2007.
     const compound = new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 0xa1, 0xb1, 0x1a, 0xe1, ...new Uint8Array(600)])
     expect(await refusal(compound, 'plan.docx')).toBe('file-locked')
     expect(await refusal(compound, 'plan.doc')).toBe('file-kind .doc')
@@ -100,7 +100,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(await pdf([[], []]), 'scan.pdf')).toBe('file-empty')
     expect(await refusal(png, 'board.png')).toBe('file-picture')
     expect(await refusal(png, 'board.docx')).toBe('file-picture')
-    // What is beside text is named.
+    // Content that is not text is reported.
     const { pictures } = await readPlan(
       await docx([heading('Main part'), picture(), ...bullets('Squats x10')]),
       'a.docx',
@@ -129,7 +129,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
       '../../etc/passwd': utf8('x'),
       'word/../../styles.xml': utf8('<!'),
     })
-    // They are nobody's part: what is left is read.
+    // They are not parts: the rest is read.
     expect(await refusal(climbing, 'climb.docx')).toBe('read: Squats x10\nLunges x8\n')
   })
 

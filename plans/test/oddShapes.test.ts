@@ -23,7 +23,7 @@ const {
   xlsx,
 } = made
 
-/** What a file came to as whiteboards: titles, parts and rows; what was asked stands behind a question mark. */
+/** The whiteboard texts of a file: titles, sections and rows; open questions are marked with a question mark. */
 async function whiteboards(bytes: Uint8Array, name: string): Promise<string[]> {
   const { texts } = await readPlan(bytes, name)
   return texts.map((text) => {

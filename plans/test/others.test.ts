@@ -10,7 +10,7 @@ import { readPlan } from '../src/readPlan.ts'
 import { bullets, docx, down, heading, pdf, table, title, utf8, xlsx } from './support/made.ts'
 
 const require = createRequire(import.meta.url)
-/** One plan, whoever wrote the file. */
+/** The same plan from every program that wrote it. */
 const whiteboard = `# Ferry day
 minutes 20; groups K-1, 2-3, 4-6; space mat
 

@@ -51,7 +51,7 @@ describe('cells outside of a plan', () => {
   })
 
   it('are looked for in one pass, whatever is not closed', () => {
-    // A pass over each of a hundred thousand would take minutes.
+    // A scan for each of a hundred thousand would take minutes.
     const open = '<row r="9"><c r="A9">'.repeat(100_000)
     expect(withoutStrayCells(sheet(open), planBounds).rows).toBeGreaterThan(planBounds.rows)
     expect(withoutStrayCells(strToU8('<c '.repeat(200_000)), planBounds).rows).toBe(0)

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** How much longer a class takes than is usual, where its teacher says that it counts. */
+/** How much longer a class takes than usual, if its teacher applies it. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('classes', (t) => void t.double('pace'))
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Classes sessions are handed out to, and which class a link is for. */
+/** The classes sessions are sent to, and which class a link is for. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('classes', (t) => {
     t.uuid('id').primary()

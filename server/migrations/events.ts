@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What was done with an account that its teacher may want to see; a session's title is asked of the session, so that it goes with it. */
+/** Events of an account that its teacher may want to see; the session's title is read from the session, so that it is deleted with it. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('events', (t) => {
     t.bigIncrements('id')

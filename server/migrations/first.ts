@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Teachers, their sessions, what was sent out, what came back; sign-ins and limits, so that several servers can run side by side. */
+/** Teachers, their sessions, publications and runs; sign-ins and limits, so that several servers can run side by side. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('teachers', (t) => {
     t.uuid('id').primary()
@@ -36,7 +36,7 @@ export async function up(knex: Knex): Promise<void> {
     t.uuid('teacher_id').notNullable().references('teachers.id').onDelete('cascade')
     t.uuid('workout_id').notNullable().references('workouts.id').onDelete('cascade')
     t.text('sha256').notNullable().references('snapshots.sha256')
-    // The hash of the token, so that nothing here opens a link.
+    // The hash of the token, so that no row here opens a link.
     t.text('token_hash').notNullable().unique()
     t.text('title').notNullable()
     t.timestamp('created_at').notNullable().defaultTo(knex.fn.now())
@@ -47,7 +47,7 @@ export async function up(knex: Knex): Promise<void> {
 
   await knex.schema.createTable('runs', (t) => {
     t.uuid('publication_id').notNullable().references('publications.id').onDelete('cascade')
-    // Made on the device; with the publication it is the key, so that a run sent twice is stored once.
+    // Made on the device; together with the publication it is the key, so that a run sent twice is stored once.
     t.uuid('id').notNullable()
     t.text('group_id').notNullable()
     t.timestamp('started_at').notNullable()

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Every server hears of what is deleted for good, so that none goes on answering it from memory. */
+/** Every server is told about permanent deletions, so that none goes on answering from memory. */
 export async function up(knex: Knex): Promise<void> {
   for (const [table, kind, key] of told) {
     await knex.raw(`

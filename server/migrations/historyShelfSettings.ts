@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** States a session was in, pieces kept on the shelf, copies for colleagues, a school's settings, links sent by message. */
+/** Revisions of sessions, saved parts, copies for colleagues, a school's settings, links sent by message. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('workout_versions', (t) => {
     t.uuid('id').primary()
@@ -10,7 +10,7 @@ export async function up(knex: Knex): Promise<void> {
     t.text('reason').notNullable().defaultTo('edit')
     t.timestamp('started_at').notNullable().defaultTo(knex.fn.now())
     t.timestamp('saved_at').notNullable().defaultTo(knex.fn.now())
-    // A closed state is not saved over any more: the next save begins another.
+    // A closed revision is no longer overwritten: the next save starts another.
     t.boolean('closed').notNullable().defaultTo(false)
     t.index(['workout_id', 'saved_at'])
   })
@@ -37,7 +37,7 @@ export async function up(knex: Knex): Promise<void> {
     t.timestamp('ends_at').notNullable()
   })
 
-  // A link in a message that leads to a new password, for an account that is there or one that is to be made.
+  // A link in a message that lets somebody choose a password, for an existing account or one to be created.
   await knex.schema.createTable('mailed_links', (t) => {
     t.text('token_hash').primary()
     t.uuid('teacher_id').references('teachers.id').onDelete('cascade')
@@ -47,7 +47,7 @@ export async function up(knex: Knex): Promise<void> {
     t.timestamp('ends_at').notNullable()
   })
 
-  // The zone becomes one of a school's settings; those of a school that never changed any are null.
+  // The zone becomes a setting; settings of a school that never changed any are null.
   await knex.schema.alterTable('teachers', (t) => void t.jsonb('settings'))
 }
 

@@ -17,7 +17,7 @@ import * as terms from './terms.ts'
 import * as testHow from './testHow.ts'
 import * as versionOrder from './versionOrder.ts'
 
-/** Every migration, in the order in which they are applied. Names are kept for ever; what has run is never changed. */
+/** Every migration, in order of application. Names never change; a migration that has run is never edited. */
 export const migrations: readonly { name: string; migration: Knex.Migration }[] = [
   { name: '001-first', migration: first },
   { name: '002-history-shelf-settings', migration: historyShelfSettings },

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** How a session came: the text it was begun from, kept until its teacher throws it away, gone with the session. */
+/** The text a session was imported from, kept until its teacher discards it, deleted with the session. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('originals', (t) => {
     t.uuid('workout_id').primary().references('workouts.id').onDelete('cascade')

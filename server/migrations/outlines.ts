@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What the server has to know of a snapshot, so that nobody reads it whole for a run or for a list. */
+/** What the server needs of a snapshot, so that the whole snapshot is not read for a run or a list. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('snapshots', (t) => void t.jsonb('outline'))
 }

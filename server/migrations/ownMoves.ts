@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** A teacher's own moves, with the figures drawn for them. */
+/** A teacher's own exercises, with the figures drawn for them. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('own_moves', (t) => {
     t.uuid('teacher_id').notNullable().references('teachers.id').onDelete('cascade')

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
 
 /**
- * The class book: pupils by alias, with no code but a number it is made from; until when a class keeps results; values that are typed,
- * and what a run tells besides its results.
+ * The class book: pupils by alias, with only a number from which their code is made; how long a class keeps results; typed values, and what
+ * a run contains besides its results.
  */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('classes', (t) => {
-    // The usual year's end, for a class that nobody has said it of.
+    // The usual end of the school year, for classes without one.
     t.date('year_ends')
       .notNullable()
       .defaultTo(
@@ -15,7 +15,7 @@ export async function up(knex: Knex): Promise<void> {
         ),
       )
     t.smallint('keep_months').notNullable().defaultTo(0)
-    // A year that was over before the class had a rule is not one of its: nothing goes that nobody was told of.
+    // School years that ended before the class had a retention rule are not counted: nothing is deleted without notice.
     t.date('ruled_from').notNullable().defaultTo(knex.raw('current_date'))
     t.timestamp('removed_at')
   })
@@ -24,9 +24,9 @@ export async function up(knex: Knex): Promise<void> {
     t.uuid('teacher_id').notNullable().references('teachers.id').onDelete('cascade')
     t.uuid('class_id').notNullable().references('classes.id').onDelete('cascade')
     t.text('alias').notNullable()
-    // What two aliases are told apart by.
+    // The form in which aliases are compared.
     t.text('alias_key').notNullable()
-    // Its code is made from this and the server's secret; what is stored opens nothing.
+    // Its code is made from this and the server's secret; the stored number opens nothing.
     t.integer('slip').notNullable()
     t.text('note').notNullable().defaultTo('')
     t.timestamp('created_at').notNullable().defaultTo(knex.fn.now())
@@ -48,7 +48,7 @@ export async function up(knex: Knex): Promise<void> {
     t.index(['pupil_id', 'publication_id'])
     t.index('replaced_by')
   })
-  // What a run tells besides its results, and in how long they were done, is caught up with.
+  // Fills in, for existing runs, what they contain besides results and the time results took.
   await knex('results').where({ source: 'run' }).delete()
   await knex('runs').update({ has_rows: false })
 }

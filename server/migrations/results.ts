@@ -1,9 +1,9 @@
 import type { Knex } from 'knex'
 
-/** Results one by one, and what later work asks of what was sent home: no list has to read a snapshot or a run's document. */
+/** Results as single rows, and facts about publications: no list has to read a snapshot or a run's document. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('runs', (t) => {
-    // Runs of a release before, and those it stores while both are at work, have no rows yet.
+    // Runs stored by the previous release, also while both releases run, have no rows yet.
     t.boolean('has_rows').notNullable().defaultTo(false)
   })
   await knex.schema.createTable('results', (t) => {

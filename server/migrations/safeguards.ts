@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
 
 /**
- * A zone that the database does not know ends a teacher's clean-up; a device's clock that was never set moves a run out of its year.
- * Own moves count their saves. Pupils of before keep their short codes until a longer one is used.
+ * A time zone unknown to the database would stop a teacher's cleanup; a device's unset clock moves a run out of its year. Own exercises
+ * count their saves. Existing pupils keep their short codes until a longer one is used.
  */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('teachers', (t) => {
-    // What her zone was called before it was set to UTC; she is told until she chooses another.
+    // The name of her zone before it was set to UTC; she is notified until she chooses another.
     t.text('unknown_zone')
   })
   await knex.raw(`
@@ -20,7 +20,7 @@ export async function up(knex: Knex): Promise<void> {
   })
   await knex('pupils').update({ short_code: true })
   await knex.schema.alterTable('runs', (t) => {
-    // What lists ask of a run, so that nobody reads its document for them.
+    // What lists need of a run, so that its document is not read for them.
     t.jsonb('came_back')
   })
   // The same bounds as runs/runMoment.ts.
@@ -29,10 +29,10 @@ export async function up(knex: Knex): Promise<void> {
     update results set at = r.received_at from runs r
     where results.publication_id = r.publication_id and results.run_id = r.id and r.${odd}`)
   await knex.raw(`update runs set finished_at = received_at, started_at = received_at where ${odd}`)
-  // A value and what replaced it are one pupil's of one session, and go together. Asked at every row, the constraint took half of the time
-  // of a clean-up.
+  // A value and its replacement belong to one pupil's session and are deleted together. Checked on every row, the constraint took half of a
+  // cleanup's time.
   await knex.schema.alterTable('results', (t) => void t.dropForeign('replaced_by'))
-  // What a class keeps no longer is looked for by these.
+  // Indexes for finding expired results.
   await knex.raw('create index results_of_pupil_at on results (pupil_id, at)')
   await knex.raw('create index runs_of_pupil_finished on runs (pupil_id, finished_at)')
   await knex.raw('create index publications_class on publications (class_id) where class_id is not null')

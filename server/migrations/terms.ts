@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Terms, the states they were in, and the addresses calendars ask. */
+/** Terms, their revisions, and the addresses that calendars poll. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('terms', (t) => {
     t.uuid('id').primary()
@@ -30,7 +30,7 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.createTable('term_links', (t) => {
     t.uuid('id').primary()
     t.uuid('term_id').notNullable().references('terms.id').onDelete('cascade')
-    // Nothing is stored that opens it.
+    // Nothing stored opens it.
     t.text('token_hash').notNullable().unique()
     t.timestamp('created_at').notNullable().defaultTo(knex.fn.now())
     t.timestamp('ended_at')

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** What was otherwise than a test says: only like is compared with like. */
+/** How a test was done differently from its description: only comparable results are compared. */
 export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('results', (t) => void t.text('how'))
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** States in the order in which they were made, whatever the clock says: it may be set back. */
+/** Revisions in the order in which they were made, regardless of the clock, which may be set back. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw('alter table workout_versions add column place bigint')
   await knex.raw(

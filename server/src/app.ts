@@ -57,7 +57,7 @@ export interface AppParts {
   library: Library
   log: Logger
   post: Post
-  /** Where messages can be looked at; in the demo only. */
+  /** Where messages can be viewed; in the demo only. */
   outbox?: Outbox | undefined
   /** Runs work after the response is sent. */
   afterwards: Afterwards
@@ -67,16 +67,16 @@ export interface AppParts {
   gone: Gone
   /** Where long work is done. */
   jobPool: JobPool
-  /** Writes what runs brought, after them. */
+  /** Writes the results of runs, after the runs themselves. */
   resultWriter: ResultWriter
   limits?: Limits
   /** Counters and timers. */
   metrics?: Metrics
-  /** Folder of the built pages, with `teacher/` and `family/` in it; without it only the interface is served. */
+  /** Folder of the built pages, with `teacher/` and `family/`; without it only the API is served. */
   pages?: string
 }
 
-/** What pages may ask of a device: the belt by Bluetooth, and that a screen stays on. */
+/** What pages may use of a device: Bluetooth for the belt, and keeping the screen on. */
 const permissions =
   'bluetooth=(self), screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), midi=()'
 
@@ -141,7 +141,7 @@ export function createApp({
   app.use(compression())
   app.use(originCheck(config.publicOrigin))
 
-  // The interface without a sign-in comes first, so that a family's request never touches the session table.
+  // Routes without a sign-in come first, so that a family's request never reads the session table.
   const json = express.json({ limit: documentLimits.bytes + 4096, strict: true })
   const smallJson = express.json({ limit: 4096, strict: true })
   const openPosts = new Set(
@@ -163,7 +163,7 @@ export function createApp({
   app.use(
     '/api',
     session({
-      // Bound to this very host, where the browser can hold to it (RFC 6265bis).
+      // A cookie bound to this host, if the browser supports that prefix (RFC 6265bis).
       name: secure ? '__Host-esfuerzo' : 'esfuerzo',
       secret: config.secret,
       store: signInStore(pool, log),
@@ -214,7 +214,8 @@ export function createApp({
     if (error.code === 'unexpected') req.log.error({ error: loggedError(error.cause) }, 'unexpected')
     if (error.code === 'storage-full') health.metFullStorage()
     if (res.headersSent) {
-      // The answer is out, and only keeping the sign-in alive failed; or it broke off in the middle, which the other side must see.
+      // The answer is already sent: either only extending the sign-in failed, or the answer broke off in the middle, which the client must
+      // notice.
       if (!res.writableEnded) res.destroy()
       return
     }

@@ -23,7 +23,7 @@ import { keepCleanedUp } from './cleanup/cleanUp.ts'
 import { ResultWriter } from './results/resultWriter.ts'
 import { openJobPool } from './workers/jobPool.ts'
 
-/** Ends the process with words in place of a stack: what happened, and what to do. */
+/** Exits with a message instead of a stack trace: what happened, and what to do. */
 function giveUp(words: string): never {
   console.error(`\nEsfuerzo cannot start. ${words}\n`)
   process.exit(1)
@@ -43,7 +43,7 @@ const log = openLog(config.logLevel)
 const library = indexLibrary({ ...libraryData, words: libraryWords })
 const db = openDatabase(config.databaseUrl, log)
 const pool = new pg.Pool({ connectionString: config.databaseUrl, max: 5, ...waitBounds })
-// A connection that dies while idle is the pool's business, not the end of the server.
+// The pool handles a connection that dies while idle; it must not stop the server.
 pool.on('error', (error) => log.warn({ err: error }, 'a database connection was lost'))
 
 await prepareDatabase(config, library).catch((error: unknown) => {

@@ -5,14 +5,14 @@ import type { Config } from './base/config.ts'
 import { migrateDatabase, openDatabase, statementBounds } from './base/database.ts'
 import { addDemo } from './demo/addDemo.ts'
 
-/** Names the lock under which one server after the other prepares the database: a number of our own. */
+/** Names the lock under which one server at a time prepares the database: an arbitrary number of ours. */
 const startLock = 4_180_001
 
 /**
- * Brings the tables up to date and adds the demo where it is wanted: one server at a time, however many start at once. A
- * migration lock that a killed start left behind is freed: whoever holds the start lock is the only one.
+ * Migrates the tables and adds the demo if wanted: one server at a time, however many start at once. A migration lock left by a killed
+ * start is released: the holder of the start lock is the only one.
  *
- * @throws {Error} where the database cannot be reached or changed
+ * @throws {Error} if the database cannot be reached or changed
  */
 export async function prepareDatabase(
   { databaseUrl, demo, secret }: Pick<Config, 'databaseUrl' | 'demo' | 'secret'>,

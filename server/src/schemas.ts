@@ -6,7 +6,7 @@ import { termSchema } from '@esfuerzo/core/term'
 import type { schemaNames } from '@esfuerzo/contract'
 import { implement } from './http/implement.ts'
 
-/** The documents' JSON Schemas, made from the very schemas that check them. */
+/** The documents' JSON Schemas, generated from the schemas that validate them. */
 export function schemaRoutes(router: Router): void {
   const documents: Record<(typeof schemaNames)[number], z.ZodType> = {
     'workout.json': sessionSchema,

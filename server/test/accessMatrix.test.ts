@@ -10,15 +10,15 @@ let own: Agent
 let other: Agent
 let about: Subjects
 let ids: { own: string; other: string }
-/** Statements of the request under way that change rows which belong to a teacher. */
+/** Statements of the current request that change rows which belong to a teacher. */
 let writes: { sql: string; bindings: unknown }[] = []
-// Stored with its publication, in the transaction that has just made that one.
+// Stored with its publication, in the transaction that has just created it.
 const writesOwned = new RegExp(
   `\\b(insert into|update|delete from) "?(${ownedTables.filter((t) => t !== 'published_facts').join('|')})\\b`,
 )
 
 beforeAll(async () => {
-  // Every try signs up and asks for messages from the one address of the tests.
+  // Every test request signs up and asks for messages from the tests' one address.
   const many = { points: 10_000, seconds: 60 }
   server = await testServer({
     ...defaultLimits,
@@ -43,8 +43,8 @@ const actors = ['anonymous', 'family', 'ended', 'other', 'own'] as const
 type Actor = (typeof actors)[number]
 
 /**
- * What every route answers to: nobody; somebody with a link's token; with an ended link's token; another
- * teacher, asking for the first one's things; the teacher whose they are.
+ * How every route answers: nobody; somebody with a link's token; with an ended link's token; another teacher, asking for the first one's
+ * things; the teacher they belong to.
  */
 const expected: Record<EndpointName, Record<Actor, number>> = {
   signIn: { anonymous: 401, family: 401, ended: 401, other: 401, own: 401 },
@@ -143,7 +143,7 @@ const expected: Record<EndpointName, Record<Actor, number>> = {
   health: { anonymous: 200, family: 200, ended: 200, other: 200, own: 200 },
 }
 
-/** Somebody with an ended link has those of both kinds; nobody guesses one. */
+/** Somebody with an ended link has ended tokens of both kinds; nobody guesses one. */
 function tokenOf(name: EndpointName, actor: Actor): Record<string, string> {
   if (name === 'readCopy') return {}
   if (actor === 'anonymous') return { token: noToken }
@@ -160,7 +160,7 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
   it.each(actors)('to %s', async (actor) => {
     // Fresh for every route that comes after a change: only its owner, who comes last, can take away what it is asked for.
     if (made !== name && changed) {
-      // Another may have a move under the same id, which is another move.
+      // Another teacher may have an exercise with the same id, which is a different one.
       await server.db('own_moves').delete()
       about = await makeSubjects(server, own)
       changed = false
@@ -172,7 +172,7 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
     const answer = await agent[method](askedBy(name, actor)).send(bodyOf(name, about) as object)
     changed ||= writes.length > 0
     expect(answer.status).toBe(expected[name][actor])
-    // Every statement that changes something names whose it may change.
+    // Every changing statement names the owner whose rows it may change.
     if (endpoints[name].access === 'teacher' && (actor === 'own' || actor === 'other'))
       for (const { sql, bindings } of writes) expect(JSON.stringify(bindings), sql.slice(0, 200)).toContain(ids[actor])
     if (answer.status >= 400) {
@@ -192,7 +192,7 @@ describe.each(Object.keys(endpoints) as EndpointName[])('%s', (name) => {
       own = await signedInAgain('own@island.example')
       other = await signedInAgain('other@island.example')
     }
-    // Whatever another did, the owner's session is as it was.
+    // Whatever another teacher did, the owner's session is unchanged.
     if (actor === 'other' || actor === 'anonymous') {
       const kept = await own.get(`/api/workouts/${about.sent.workoutId}`).expect(200)
       expect(kept.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })

@@ -12,7 +12,7 @@ afterAll(() => server.close())
 const password = 'a long new password'
 const ana = { name: 'Ana', email: 'ana@island.example', zone: 'Atlantic/Azores' }
 
-/** The newest message once there are so many; answers go out before messages are written. */
+/** The newest message once there are this many; answers are sent before messages are written. */
 async function message(count: number) {
   for (let i = 0; i < 100; i++) {
     const messages = await server.outbox.list()
@@ -122,7 +122,7 @@ describe('a forgotten password', () => {
       await server.flush()
     }
     expect(await sent()).toBe(before + defaultLimits.mail.points)
-    // Somebody who signs up for the same address uses none of that up.
+    // Somebody else's sign-up for the same address uses none of that up.
     await server.browser().post('/api/accounts').send(ana).expect(200)
     await server.flush()
     expect(await sent()).toBe(before + defaultLimits.mail.points + 1)
@@ -150,7 +150,7 @@ it('messages are real .eml files, read in the demo only and with its key', async
     await server.browser().get(path).expect(404)
 })
 
-/** As it is said to a page, which may be a release behind: in the version before, where that can say it. */
+/** As sent to a page that may be one release behind: in the previous version, if that can express it. */
 const onTheWire = (settings: Settings) => writtenDocument(settingsDocument, settings)
 
 describe('settings', () => {
@@ -164,7 +164,7 @@ describe('settings', () => {
     }
     await own.put('/api/settings').send(settings).expect(200)
     expect((await own.get('/api/settings')).body).toEqual(onTheWire(settings))
-    // A country needs the version that has it; words of her own go with either.
+    // A country needs the version that has it; words of her own can be sent with either.
     const told = { ...settings, readings: { 'toe tap': 'ball-taps', pu: 'push-up:knee-push-up' } }
     await own.put('/api/settings').send(told).expect(200)
     expect((await own.get('/api/settings')).body).toEqual(onTheWire(told))
@@ -173,7 +173,7 @@ describe('settings', () => {
       .send({ ...told, country: 'NZ' })
       .expect(200)
     expect((await own.get('/api/settings')).body).toEqual(onTheWire({ ...told, country: 'NZ' }))
-    // What the school makes of single checks needs this version.
+    // The school's settings for single checks need this version.
     const policies: Settings = { ...told, checks: { 'no-water': 'off' } }
     await own.put('/api/settings').send(policies).expect(200)
     expect((await own.get('/api/settings')).body).toEqual(policies)
@@ -222,7 +222,7 @@ it('deleting everything wants the password, leaves nothing, and touches nobody e
     await Promise.all(['teachers', 'workouts', 'workout_versions', 'publications', 'snapshots', 'runs'].map(counts)),
   ).toEqual([1, 1, 1, 1, 1, 0])
   await server.browser().get(`/api/go/${theirs.publication.token}`).expect(200)
-  // Nor in a message that waits to be picked up, nor in any cell of any table.
+  // Nor in a message waiting to be delivered, nor in any cell of any table.
   expect((await server.outbox.list()).filter((m) => JSON.stringify(m).includes(ana.email))).toEqual([])
   const { rows: tables } = await server.db.raw<{ rows: { name: string }[] }>(
     "select table_name as name from information_schema.tables where table_schema = 'public'",

@@ -55,7 +55,7 @@ it('a backup restored into an empty cluster has every table, equal by count and 
   await expect(readBackup(url, file)).rejects.toThrow('not empty')
   expect(await contents(db)).toEqual(before)
   expect(await rekeyLinks(db, secret, new Date())).toEqual([])
-  // What links and codes are made of is in no table.
+  // The secret for links and codes is in no table.
   for (const table of Object.keys(before)) {
     const rows = await db.raw('select count(*) from ?? as row_ where row_::text like ?', [table, `%${secret}%`])
     expect([table, (rows as { rows: { count: string }[] }).rows[0]!.count]).toEqual([table, '0'])
@@ -133,7 +133,7 @@ it('what was deleted after the backup is deleted again, and links of another sec
   expect(await repeatDeletions(db, deletions)).toEqual({ again: 4, failed: [] })
   expect(await repeatDeletions(db, deletions)).toEqual({ again: 0, failed: [] })
   const after = await contents(server.db)
-  // Who is signed in, what was counted and what was written down has gone on meanwhile.
+  // Sign-ins, counters and events have changed meanwhile.
   const { sign_ins: _a, limits: _c, events: _e, ...restored } = await contents(db)
   const { sign_ins: _b, limits: _d, events: _f, ...now } = after
   expect(restored).toEqual(now)

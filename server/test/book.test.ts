@@ -11,7 +11,7 @@ let own: Agent
 let classId: string
 let pupils: { id: string; alias: string }[]
 let sent: Awaited<ReturnType<typeof sentSession>>
-/** A session whose one station asks for reps. */
+/** A session whose one station records reps. */
 function recorded() {
   const session = smallSession()
   return {
@@ -116,10 +116,10 @@ describe('a cell', () => {
       written: [{ id: beside.id }],
       differing: [{ id: late.id, now: { id: now.id, value: 12 } }],
     })
-    // Told what stands, it may be written.
+    // After being told the current value, it may overwrite it.
     expect((await write({ ...late, id: randomUUID(), was: now.id }).expect(200)).body.written).toHaveLength(1)
     expect(await valueAt(tern, columns[0]!)).toMatchObject({ value: 14 })
-    // Two who typed the same differ in nothing.
+    // Two who typed the same value have no conflict.
     expect((await write(cell(tern, columns[0]!, 14)).expect(200)).body).toMatchObject({
       written: [{ value: 14 }],
       differing: [],
@@ -177,7 +177,7 @@ describe('a cell', () => {
       { id: gone.id, why: 'no-pupil' },
     ])
     expect(answer.written.map((e: BookEntry) => e.value)).toEqual([12, 9])
-    // A page of the release before keeps what it is told differs.
+    // A page of the previous release keeps what is reported as changed.
     expect(answer.differing.map((d: { id: string }) => d.id)).toContain(gone.id)
     expect(await server.db('results')).toHaveLength(2)
   })
@@ -216,7 +216,7 @@ describe('a cell', () => {
     ).body.pupils
     sent = await sentSession(own, recorded())
     const taken = { ...cell(pupils[0]!.id, columns[0]!, 7), id: theirs.id }
-    // At once, as from two tabs, and after.
+    // At the same time, as from two tabs, and afterwards.
     const answers = await Promise.all([write(taken), write(taken), write(taken)])
     for (const { status, body } of answers)
       expect([status, body.refused]).toEqual([200, [{ id: theirs.id, why: 'id-taken' }]])
@@ -296,7 +296,7 @@ describe('tests over dates', () => {
     sent = { ...sent, publication: again }
     await write(cell(tern, holds[0]!, 26)).expect(200)
     const { tests } = (await own.get(`/api/classes/${classId}/tests`).expect(200)).body
-    // Before the work and after it are two tests, whatever the block; a set-up is known though nobody said it.
+    // Before and after the work are two different tests, in any block; a set-up is known even if nobody entered it.
     const setUp = 'as-told'
     expect(tests).toMatchObject([
       { test: 'hold', unit: 'seconds', setUp, moment: 'before' },

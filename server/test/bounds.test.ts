@@ -163,20 +163,20 @@ describe('what is deleted', () => {
     const { workoutId: sessionId, publication } = await sentSession(own, smallSession('Deleted unheard'))
     const address = `/snapshots/${publication.sha256}`
     await server.browser().get(address).expect(200)
-    // Every connection that listens is cut, and the deletion comes before anybody listens again.
+    // Every listening connection is cut, and the deletion happens before anybody listens again.
     await server.db.raw("select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen%'")
     await server.db('workouts').where({ id: sessionId }).delete()
     await server.db('snapshots').where({ sha256: publication.sha256 }).delete()
     await expect.poll(async () => (await server.browser().get(address)).status, { timeout: 60_000 }).toBe(404)
-    // And it is kept in memory again once deletions are heard of.
+    // It is cached again once deletion notices arrive.
     await expect.poll(() => server.gone.heard, { timeout: 60_000 }).toBe(true)
   })
 })
 
-/** What whoever listens for deletions asks now and then, to know that its connection lives: no request's doing. */
+/** The listener's own keep-alive query, which belongs to no request. */
 const lookOfListener = 'SELECT pg_backend_pid()'
 
-/** All else that is asked of the database while something is done, whoever asks. */
+/** All other database queries during an action, by anybody. */
 async function asked(act: () => Promise<unknown>): Promise<string[]> {
   const query = vi.spyOn(pg.Client.prototype, 'query')
   await act()
@@ -190,15 +190,15 @@ describe('statements a request', () => {
     const { workoutId: sessionId } = await sentSession(own)
     const save = (revision: number) =>
       own.put(`/api/workouts/${sessionId}`).send({ revision, document: smallSession() }).expect(200)
-    // The first after sending begins a state, the second goes on in it.
+    // The first after sending starts a revision, the second continues it.
     const counts: number[] = []
     for (const revision of [1, 2, 3, 4]) counts.push((await asked(() => save(revision))).length)
-    // Work of the server's own may fall into one of them: whoever asks is counted.
+    // The server's background work may fall into one of them: whoever queries is counted.
     expect(counts.sort().slice(0, 3)).toEqual([2, 2, 2])
     expect(counts[3]).toBeLessThanOrEqual(3)
     const { body } = await own.get(`/api/workouts/${sessionId}/versions`)
     expect(body.versions.map((v: { reason: string }) => v.reason)).toEqual(['edit', 'published'])
-    // One that comes too late asks once more, to say whether it is there at all.
+    // A late one makes one more query, to find out whether the row exists at all.
     const late = () => own.put(`/api/workouts/${sessionId}`).send({ revision: 1, document: smallSession() }).expect(409)
     expect((await asked(late)).length).toBeLessThanOrEqual(4)
   })

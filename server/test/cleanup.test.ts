@@ -13,7 +13,7 @@ beforeEach(async () => {
 })
 afterAll(() => server.close())
 
-/** A class whose year is over, with a pupil and so many typed values of that year. */
+/** A class whose year is over, with a pupil and a number of typed values of that year. */
 async function classOf(values: number): Promise<string> {
   const { teacher_id } = await server.db('teachers').first('id as teacher_id')
   const id = randomUUID()
@@ -137,7 +137,7 @@ describe('settings', () => {
       .put('/api/settings')
       .send({ readings: { '': 'x' } })
       .expect(400)
-    // A page of the release before sends all of them.
+    // A page of the previous release sends all of them.
     const { body: all } = await own.get('/api/settings').expect(200)
     await own
       .put('/api/settings')

@@ -9,7 +9,7 @@ import { demoRuns } from '../src/demo/runs.ts'
 import { demoSessions, demoText, demoSession } from '../src/demo/sessions.ts'
 import { library } from './support/testServer.ts'
 
-/** What a section of a session comes to for its groups, in seconds or in what it counts. */
+/** The length of a section for its groups, in seconds or in the unit it counts. */
 const main = (file: string, role: Role = 'main') => {
   const { workout: session, problems } = parse(demoText(file), library)
   expect(problems).toEqual([])
@@ -51,7 +51,7 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ])
   })
 
-  // By the clock: reckoned by hand from what the whiteboard says.
+  // By the clock: calculated by hand from the whiteboard text.
   it.each<[string, Role | undefined, number[]]>([
     // 30 s talk, 8 × (20 + 10), 45 s, 8 × (20 + 10)
     ['the-ferry-stays-in', 'main', [555, 555, 555]],
@@ -67,7 +67,7 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ['storm-day-springs', 'game', [120, 120, 120]],
     // 3 × 3 at 20/20 and 30/20, 45 s between laps
     ['harbour-wall', 'main', [410, 500, 500]],
-    // a call every so often for three minutes
+    // one call every few seconds for three minutes
     ['captains-orders', 'main', [180, 180, 180]],
     // ends at the cap
     ['round-the-island', 'main', [300, 480, 480]],

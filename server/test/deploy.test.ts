@@ -41,13 +41,13 @@ it('nobody hands the lead to another without the password, and etcd lets Patroni
   expect(filled('patroni.yml', node)).toMatch(/^ +authentication: \{ username: esfuerzo, password: 'not-a-secret' \}$/m)
   const etcd = { name: 'db1', host: '10.0.0.1', client: 2379, peer: 2380, folder: '/var/lib/etcd/esfuerzo' }
   const members = 'db1=http://10.0.0.1:2380'
-  // Of etcd 3.4, seen: what is said by a file has that door shut where nothing is said of it, and Patroni is answered 404.
+  // Observed in etcd 3.4: with a configuration file, that port is closed unless the file opens it, and Patroni gets 404.
   expect(filled('etcd.yml', { ...etcd, members })).toMatch(/^enable-grpc-gateway: true$/m)
 })
 
 it('of two proxies the one that comes back does not take the address from the other', () => {
   const text = filled('keepalived.conf', { interface: 'eth0', priority: 101, address: '10.0.0.20/24' })
-  // man keepalived.conf, "nopreempt": the initial state must be BACKUP for it to be heeded.
+  // man keepalived.conf, "nopreempt": it only works if the initial state is BACKUP.
   expect(text).toMatch(/^ +state BACKUP$/m)
   expect(text).toMatch(/^ +nopreempt$/m)
 })

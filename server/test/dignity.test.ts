@@ -6,7 +6,7 @@ import { byAlias } from '@esfuerzo/core/classBook'
 import { pupilKey } from '../src/pupils/pupilCode.ts'
 import { exportOf, runOf, sentSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
-// Children are listed by alias and never by what they did, and nobody is told of another: over every route there is.
+// Children are listed by alias and never by their results, and nobody learns about another child: checked over every route.
 const secret = 's'.repeat(40)
 let server: TestServer
 let own: Agent
@@ -16,7 +16,7 @@ let sessionId: string
 const pupils: { id: string; alias: string }[] = []
 const runs = new Map<string, string>()
 
-/** The further down by alias, the more; so that an order by value would be seen either way. */
+/** Later aliases have higher values, so that an order by value would be noticed in either direction. */
 const values = [3, 30, 12, 21, 7, 26]
 
 beforeAll(async () => {
@@ -43,12 +43,12 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-/** Every list in an answer, however deep. */
+/** Every list in an answer, at any depth. */
 function listsIn(data: unknown): unknown[][] {
   if (Array.isArray(data)) return [data, ...data.flatMap(listsIn)]
   return data && typeof data === 'object' ? Object.values(data).flatMap(listsIn) : []
 }
-/** Every field's name in an answer. */
+/** The name of every field in an answer. */
 function namesIn(data: unknown): string[] {
   if (Array.isArray(data)) return data.flatMap(namesIn)
   return data && typeof data === 'object'
@@ -75,7 +75,7 @@ it.each(asked)('%s lists nobody by what they did, and compares nobody', async (n
       const alias = (entry as { alias?: unknown } | null)?.alias
       return typeof alias === 'string' ? [alias] : []
     })
-    // Runs are in the order they came in, which is nobody's doing.
+    // Runs are in order of arrival, which says nothing about results.
     if (name !== 'listRuns') expect(aliases).toEqual([...aliases].sort(byAlias))
   }
   expect(namesIn(body).filter((field) => comparing.test(field))).toEqual([])

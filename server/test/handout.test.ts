@@ -23,7 +23,7 @@ async function readPdf(bytes: Uint8Array): Promise<{ text: string; pages: { widt
     const { items } = await page.getTextContent()
     text += `${items.map((item) => ('str' in item ? item.str : '')).join(' ')}\n`
   }
-  // A line may be broken after a dash.
+  // A line may break after a dash.
   return { text: text.replace(/\s+/g, ' ').replace(/([-–]) /g, '$1'), pages }
 }
 
@@ -61,7 +61,7 @@ describe('paper', () => {
     for (const f of found) expect((await print(found, 'es')).text).toContain(findingText(f, 'es').what.slice(0, 12))
     const clean = (await print([], 'en')).text
     expect(clean).toContain('All checks are fine')
-    // With each lane's predicted pulse, and what it is not.
+    // With each lane's predicted pulse and its limits.
     const zones = [...clean.matchAll(/(\d+) min (light|moderate|vigorous)/g)]
     expect(zones).toHaveLength(3 * session.groups.length)
     const minutes = zones.reduce((sum, [, n]) => sum + Number(n), 0)

@@ -34,7 +34,7 @@ const save = (id: string, revision: number, title: string) =>
     .expect(200)
 const versions = async (id: string) => (await own.get(`/api/workouts/${id}/versions`).expect(200)).body.versions
 
-/** As if the states had been saved so much earlier. */
+/** As if the revisions had been saved that much earlier. */
 const age = (id: string, minutes: number) =>
   server
     .db('workout_versions')

@@ -16,6 +16,6 @@ it('an expression is welcome where one of its choices is, whole', () => {
   expect(isWelcome('none said')).toBe(false)
   const one = (licence: string, runs: boolean) => ({ name: 'x', version: '1.0.0', licence, runs })
   expect(unwelcome([one('SSPL-1.0', false), one('ISC', true)])).toEqual([one('SSPL-1.0', false)])
-  // What is let be for development is not where it runs.
+  // A package tolerated for development is not shipped.
   expect(unwelcome([{ ...one('none said', true), name: 'buffers', version: '0.1.1' }])).toHaveLength(1)
 })

@@ -3,8 +3,8 @@ import { z } from 'zod'
 import { endpoints, type EndpointName } from '@esfuerzo/contract'
 
 /**
- * No page may overwrite what another has saved since: whatever replaces something takes the revision it started from, or only the
- * fields that were changed, or is one value that nobody can hold an old half of.
+ * No page may overwrite what another has saved since: a route that replaces something takes the revision it started from, or only the
+ * changed fields, or a single value.
  */
 type Manner = 'revision' | 'changed fields' | 'one value' | 'each cell by what stood there'
 
@@ -33,7 +33,7 @@ it('every route that replaces something says over what', () => {
     rename: 'one value',
     moveRun: 'one value',
   })
-  // A file of moves replaces those of the same id: by the save that each change started from.
+  // A file of exercises replaces those with the same id, checked by the revision each change started from.
   expect(Object.keys((endpoints.keepOwnMoves.query as z.ZodObject).shape)).toEqual(['over'])
 })
 
@@ -41,7 +41,7 @@ it('no other route writes over a document that was sent before', () => {
   const posts = (Object.keys(endpoints) as EndpointName[]).filter(
     (name) => endpoints[name].method === 'POST' && endpoints[name].access === 'teacher',
   )
-  // Each of these makes something, or does one thing to it.
+  // Each of these creates something, or does one thing to it.
   expect(posts.sort()).toEqual(
     [
       'addClass',

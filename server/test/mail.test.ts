@@ -81,7 +81,7 @@ describe('by a mail server that refuses', () => {
     expect((await copy('nobody@island.example')).body.code).toBe('recipient-refused')
     expect(await server.db('copies')).toEqual([])
     await copy('colleague@island.example').expect(200)
-    // What is sent after the answer fails in the log alone.
+    // A failure after the answer only appears in the log.
     await server
       .browser()
       .post('/api/accounts')

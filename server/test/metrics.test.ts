@@ -16,7 +16,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-/** A line of the format: a comment that helps or says the type, or a name, its labels and a number, as Go's ParseFloat reads one. */
+/** A line of the format: a comment with help or a type, or a name, its labels and a number, as Go's ParseFloat reads one. */
 const line =
   /^(?:# (?:HELP|TYPE) [a-zA-Z_:][\w:]* .+|([a-zA-Z_:][\w:]*)(\{(?:[a-zA-Z_]\w*="(?:[^"\\\n]|\\["\\n])*",?)*\})? (-?(?:\d[\d.e+-]*|\+?Inf)|NaN|Nan))$/
 const counted = async (name: string, labels: Record<string, string>): Promise<number> => {
@@ -44,7 +44,7 @@ it('counts requests by the contract’s route and what was refused by its code, 
   expect(text).not.toMatch(/island\.example/)
   for (const name of ['process_cpu_seconds_total', 'nodejs_eventloop_lag_seconds', 'esfuerzo_database_connections'])
     expect(text).toContain(`# HELP ${name} `)
-  // The format, as https://prometheus.io/docs/instrumenting/exposition_formats/ has it (from memory).
+  // The format, according to https://prometheus.io/docs/instrumenting/exposition_formats/ (from memory).
   expect(
     text
       .trimEnd()

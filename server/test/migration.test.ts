@@ -34,7 +34,7 @@ const documents = Object.fromEntries(
   moves: { moves: object[] }
 } & Record<string, object>
 
-/** The last migration of the release before. */
+/** The last migration of the previous release. */
 const before = '004-classes'
 const secret = 's'.repeat(40)
 
@@ -108,7 +108,7 @@ it('a filled database of the release before is migrated, and everything in it op
   const [own] = documents.moves.moves as { move: { id: string } }[]
   await db('own_moves').insert({ teacher_id: teacher, id: own!.move.id, document: JSON.stringify(own) })
 
-  // A zone that PostgreSQL does not know, and a run by a clock that was never set.
+  // A zone unknown to PostgreSQL, and a run by a clock that was never set.
   const odd = randomUUID()
   await db('teachers').insert({ id: odd, email: 'odd@island.example', name: 'Odd', password_hash: '', zone: 'Foo/Bar' })
   const late = {
@@ -176,7 +176,7 @@ it('a filled database of the release before is migrated, and everything in it op
   expect(total).toBe(1)
   expect(runs[0].run).toEqual({ ...run, version: 2 })
 
-  // A family goes on where it was.
+  // A family continues where it was.
   expect((await supertest(server).get(`/api/go/${token}`).expect(200)).body.sha256).toBe(sha256)
   expect((await supertest(server).get(`/snapshots/${sha256}`).expect(200)).body).toEqual(documents.publication)
   const sheet = await supertest(server).get(`/api/go/${token}/sheets/session`).expect(200)

@@ -21,20 +21,20 @@ afterAll(() => server.close())
 let about: Subjects
 beforeEach(async () => void (about = await makeSubjects(server, own)))
 
-// What ends the sign-in or takes everything along would end the trial.
+// Routes that end the sign-in or export everything would end the trial.
 const left = new Set<EndpointName>(['signOut', 'signOutEverywhere', 'deleteAccount', 'exportAll'])
 const names = (Object.keys(endpoints) as EndpointName[]).filter((name) => !left.has(name))
 
-/** @param body as text: whatever it is, whole or not */
+/** @param body as text, valid or not */
 function ask(name: EndpointName, address: string, body?: string) {
   const { method } = endpoints[name]
   const request = own[method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'](address)
   return method === 'GET' ? request : request.type('json').send(body ?? '')
 }
 
-/** The query of a route, as what it says. */
+/** A route's query, as a URL query. */
 const saidBy = (query: string) => Object.fromEntries(new URLSearchParams(query))
-/** Whatever it is, as an address carries it. */
+/** Any text, as an address carries it. */
 const written = (query: unknown): string =>
   Object.entries(query ?? {})
     .map(
@@ -47,13 +47,13 @@ const secret = 'a secret that is in no log'
 it('mutated requests to every route crash nothing, are answered below 500, and leave the log without anybody’s words', async () => {
   const random = seededRandom(28)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
-  // Words of somebody's, wherever a route takes words.
+  // Personal text, in every place where a route takes text.
   const withWords = (body: unknown) =>
     JSON.parse(JSON.stringify(body ?? {}).replaceAll(/"(?:Springs|wrong|Renamed)"/g, `"${secret}"`)) as unknown
   const odd = ['%00', '%ff', '..%2f', 'é', "'", '%F0%9F', '9'.repeat(40), 'null']
   for (let i = 0; i < samples(120, 10_000); i++) {
     const name = names[i % names.length]!
-    // What was taken away is there again.
+    // Deleted things are restored.
     if (i % names.length === 0) about = await makeSubjects(server, own)
     const params = paramsOf(name, about)
     const address = endpoints[name].path
@@ -81,18 +81,18 @@ const viewsAfter = (entry: number) =>
     views,
   )
 
-/** A request that is known to have been answered wrong somewhere, or that is made to be. */
+/** A request that once got a wrong answer, or that is designed to. */
 interface Kept {
   route: EndpointName
   why: string
-  /** As it is sent, whatever it is; in place of what the route takes. */
+  /** The raw body, instead of what the route takes. */
   body?: string
-  /** Put into what the route takes, by the path to its place. */
+  /** Put into the route's valid body, at the path of its place. */
   put?: Record<string, unknown>
-  /** A text of so many signs; what is there, so many times. */
+  /** A text of this many characters; the existing list repeated this many times. */
   long?: Record<string, number>
   many?: Record<string, number>
-  /** So many lists in each other, as all there is. */
+  /** This many nested lists, as the whole body. */
   deep?: number
   params?: Record<string, string>
   query?: string
@@ -129,7 +129,7 @@ it.each(corpus)('$route, $why: refused or taken whole, and what there was stays'
   if (answer.status >= 400) expect(answer.headers['content-type']).toContain('application/problem+json')
   const there = await own.get(`/api/workouts/${about.sent.workoutId}`).expect(200)
   if (answer.status >= 400) expect(there.body).toMatchObject({ revision: 1, document: { title: 'Springs' } })
-  // What was taken is shown, printed and counted.
+  // Accepted data can be shown, printed and counted.
   if (answer.status === 200)
     for (const view of viewsAfter(corpus.indexOf(kept)))
       expect((await ask(view, addressOf(view, about))).status).toBeLessThan(500)

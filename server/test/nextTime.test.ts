@@ -135,8 +135,8 @@ it('a class’s own pace is told once eight children and two sessions say it, an
     for (const { id } of pupils)
       await send(publication.token, runOf(publication, { id: randomUUID(), results: [], counted }), id)
   }
-  // Eight children draw the usual pace to 8 of 11 parts of their own. All are alike here, so that what leaving the longest one out takes
-  // away, 0.157 of the 0.2 that children lie apart, is put on top: 1.3 × e^0.0315, to the power of 8 / 11.
+  // Eight children pull the usual pace 8 / 11 of the way to their own. Here they are all alike, so the correction for leaving out the
+  // longest one, 0.157 of the 0.2 by which children differ, is added: 1.3 × e^0.0315, to the power of 8 / 11.
   expect(await pace()).toMatchObject({
     children: 8,
     pace: expect.closeTo((1.3 * Math.exp(0.157 * 0.2)) ** (8 / 11), 3),

@@ -51,7 +51,7 @@ describe('while the database makes somebody wait', () => {
     const answers = await Promise.all(saves)
     await holder.rollback()
     expect(new Set(answers.map((a) => a.body.code))).toEqual(new Set(['database-away']))
-    // Twelve answers are a line or two in the log, without a stack.
+    // Twelve answers make a line or two in the log, without a stack trace.
     const lines = server.logged.slice(before).filter((line) => line.includes('"level":50'))
     expect(lines.length).toBeLessThanOrEqual(2)
     expect(lines.join().length).toBeLessThan(1000)
@@ -64,7 +64,7 @@ describe('while the database makes somebody wait', () => {
   it('a save and a change of the tables that wait for each other are no fault: the save is told to come again', async () => {
     const { workoutId: sessionId } = await sentSession(own)
     const holder = await server.db.transaction()
-    // Whoever looks first is ended: the save, after a second.
+    // The one that waits first is ended: the save, after a second.
     await holder.raw("set local deadlock_timeout = '20s'")
     await holder.raw('lock table workout_versions in access exclusive mode')
     const put = () => own.put(`/api/workouts/${sessionId}`).send({ revision: 1, document: smallSession('Between') })

@@ -29,7 +29,7 @@ it('keeps a teacher’s own moves for her alone, and changes one that is kept ag
     .send({ format: 'esfuerzo.moves', version: 1, moves: [changed] })
     .expect(200)
   expect(await names(own)).toEqual(['Whelk squat'])
-  // Another teacher may have one of the same id; it is another move.
+  // Another teacher may have one with the same id; it is a different exercise.
   await keep(other, ownSquat()).expect(200)
   expect(await names(own)).toEqual(['Whelk squat'])
   await other.delete('/api/moves/own-squat').expect(200)
@@ -63,7 +63,7 @@ it('publishes a session that carries one, and says which moves were used lately'
   const hers = withOwnMoves(library, [ownSquat()])
   const cells = { all: { move: 'own-squat', version: 'squat' } }
   const bare = addStation(smallSession(), 'b2', cells)
-  // Without the move in it, nobody could know what it is.
+  // Without the exercise in it, nobody could know what it is.
   const { body } = await own.post('/api/workouts').send({ document: bare }).expect(400)
   expect(body.problems[0]).toMatchObject({ code: 'unknown-move', received: 'own-squat' })
 

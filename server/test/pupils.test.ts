@@ -122,7 +122,7 @@ describe('pupils', () => {
     const { classId } = await scene()
     const up = { name: '3b', grades: [1, 2], yearEnds: '2028-07-31', keepMonths: 1 }
     expect((await own.put(`/api/classes/${classId}`).send(up).expect(200)).body).toMatchObject({ ...up, pupils: 2 })
-    // A page of the release before says neither: they stay.
+    // A page of the previous release sends neither: they stay.
     const before = await own
       .put(`/api/classes/${classId}`)
       .send({ name: '3b', grades: [1, 2] })
@@ -191,7 +191,7 @@ describe('codes', () => {
     expect(statuses.filter((status) => status === 404)).toHaveLength(30)
     expect(statuses.filter((status) => status === 429)).toHaveLength(4)
     await give(publication.token, await codeOf(tern.id)).expect(429)
-    // Another link of the teacher's is the same count.
+    // Another link of the teacher's shares the count.
     const { publication: second } = await sentSession(own)
     await give(second.token, await codeOf(tern.id)).expect(429)
   })
@@ -213,7 +213,7 @@ describe('codes', () => {
     )
     const { publication } = await sentSession(own)
     const codes = await Promise.all(children.map((child) => codeOf(child.id)))
-    // All at once, the wrong ones first: the worst order there is.
+    // All at once, the wrong ones first: the worst order.
     const slips = codes.filter((_, i) => i % 2 === 0).map(() => give(publication.token, 'BBBBBB'))
     expect((await Promise.all(slips)).map((a) => a.status)).toEqual(Array(13).fill(404))
     const answers = await Promise.all(codes.map((code) => give(publication.token, code)))
@@ -232,7 +232,7 @@ describe('codes', () => {
     const tries = new CodeTries(server.db, defaultLimits)
     const at = { teacherId: randomUUID(), network: '192.0.2.1', length: 6, pupils: 10_000_000 }
     await tries.right(at, randomUUID())
-    // Ten million pupils leave room for one wrong code of all strangers.
+    // With ten million pupils, all strangers together have one wrong code.
     await tries.wrong({ ...at, network: '198.51.100.1' })
     await expect(tries.wrong({ ...at, network: '198.51.100.2' })).rejects.toMatchObject({ code: 'too-many-tries' })
     await expect(tries.mustBeOpen({ ...at, network: '198.51.100.3' })).rejects.toMatchObject({ code: 'too-many-tries' })
@@ -297,7 +297,7 @@ describe('a run', () => {
     await send(publication.token, run, key).expect(200)
     const loose = runOf(publication)
     await send(publication.token, loose).expect(200)
-    // What a run says of itself proves nothing.
+    // What a run claims about itself proves nothing.
     const claimed = runOf(publication, { pupil: tern.id })
     await send(publication.token, claimed).expect(200)
     const rows = await server.db('runs').select('id', 'pupil_id', 'document')
@@ -328,7 +328,7 @@ describe('a run', () => {
   })
 })
 
-/** Every row of every table that names an id. */
+/** Every row of every table that contains an id. */
 async function rowsNaming(id: string): Promise<string[]> {
   const { rows } = await server.db.raw<{ rows: { name: string }[] }>(
     "select table_name as name from information_schema.tables where table_schema = 'public'",
@@ -375,7 +375,7 @@ describe('deleting', () => {
       .update({ removed_at: server.db.raw("now() - interval '8 days'") })
     expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { pupils: 1 } })
     expect(await rowsNaming(tern.id)).toEqual([])
-    // As a backup of before would bring it back.
+    // As an old backup would bring it back.
     await server.db('pupils').insert({ ...before[0], removed_at: null })
     const { deletions: noted } = await readDeletions(server.deletionsFile)
     await repeatDeletions(server.db, noted)
@@ -446,7 +446,7 @@ describe('retention', () => {
       by: 'teacher',
     })
     expect(await cleanUp(server.db, server.deletions, '2026-08-31')).toMatchObject({ gone: { runs: 0, results: 0 } })
-    // Nobody was told of a year that was over before there was a rule.
+    // Nobody was notified of a year that ended before there was a rule.
     expect(await cleanUp(server.db, server.deletions, '2026-09-01')).toMatchObject({ gone: { runs: 0, results: 0 } })
     await server.db('classes').update({ ruled_from: '2026-07-01' })
     // 22:30 in Greenwich is half past ten on the 31st in the Azores.

@@ -8,7 +8,7 @@ import { termRoom } from '../src/terms/store.ts'
 import { sessionRoom } from '../src/sessions/store.ts'
 import { ownSquat, sentSession, smallSession, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
-/** Requests that come at once: none is answered 500, no room is overfilled, nothing of one is lost by the other. */
+/** Simultaneous requests: none is answered 500, no limit is exceeded, and none loses another's work. */
 let server: TestServer
 let own: Agent
 beforeAll(async () => void (server = await testServer()))

@@ -10,7 +10,7 @@ let server: TestServer
 beforeAll(async () => void (server = await testServer()))
 afterAll(() => server.close())
 
-/** The rows of a run as they lie in the database, in the words of the computation. */
+/** The rows of a run as stored in the database, in the core's terms. */
 async function rowsOf(run: string) {
   const rows: Record<string, unknown>[] = await server
     .db('results')

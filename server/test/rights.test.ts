@@ -8,8 +8,8 @@ import { addressOf, bodyOf, makeSubjects, queryOf, type Subjects } from './suppo
 import { runOf, testServer, type Agent, type TestServer } from './support/testServer.ts'
 
 /**
- * Every route as a stranger would ask it who knows ids that are not hers: from a calendar's file, a child's device, a colleague's screen.
- * A refused request changes no row of any table; one that is taken changes none of the other teacher's.
+ * Every route as a stranger would call it who knows ids that are not hers: from a calendar file, a child's device, a colleague's screen. A
+ * refused request changes no row of any table; an accepted one changes none of the other teacher's.
  */
 let server: TestServer
 let owner: Agent
@@ -30,7 +30,7 @@ beforeAll(async () => {
   const { rows } = await server.db.raw<{ rows: { name: string }[] }>(
     "select table_name as name from information_schema.tables where table_schema = 'public' order by 1",
   )
-  // A sign-in is kept alive, a try is counted: neither is anybody's thing.
+  // An extended sign-in or a counted try is not anybody's data.
   tables = rows.map((row) => row.name).filter((name) => !['sign_ins', 'limits'].includes(name))
 })
 afterAll(() => server.close())
@@ -48,7 +48,7 @@ const read = async (digests: string[], bindings = {}): Promise<Digest[]> =>
   (await server.db.raw(digests.join(' union all '), bindings as never)).rows
 /** Count and hash of every table. */
 const everything = () => read(tables.map((table) => digest(table)))
-/** And of what is the other teacher's in each. */
+/** The same for the other teacher's rows in each. */
 const owned = () =>
   read(
     ownedTables.map((table) => digest(table, ownerSql(table, 't'))),
@@ -61,12 +61,12 @@ interface Asked {
   body: unknown
 }
 
-/** Every way to mix another's ids with her own in what a route takes. */
+/** Every way to mix another teacher's ids with her own in what a route takes. */
 function askedOf(name: EndpointName): Asked[] {
   const names = [...endpoints[name].path.matchAll(/:(\w+)/g)]
     .map((m) => m[1]!)
     .filter((n) => n !== 'kind' && n !== 'name')
-  // All of another's; at length also one at a time, and none.
+  // All of the other's ids; with VERIFY also one at a time, and none.
   const single = names.length > 1 ? names.map((n) => [n]) : []
   const paths = names.length ? [names, ...samples<string[][]>([], [...single, []])] : [[]]
   const path = (theirOwn: readonly string[], query: string) => {
@@ -80,7 +80,7 @@ function askedOf(name: EndpointName): Asked[] {
     slips: `?pupils=${theirs.pupil}`,
   }
   const query = queries[name] ?? queryOf(name, hers)
-  // A path of another's is asked for with a body that would be taken; a route without one with what is another's in its body.
+  // A path with another's ids is called with a valid body; a route without one with another's ids in its body.
   const bodies = samples([names.length ? hers : theirs], [theirs, hers])
   return paths.flatMap((theirOwn) =>
     bodies.map((whose) => ({
@@ -91,9 +91,9 @@ function askedOf(name: EndpointName): Asked[] {
   )
 }
 
-/** Routes that change who is asking. */
+/** Routes that change who is signed in. */
 const left: EndpointName[] = ['signOut', 'signOutEverywhere', 'deleteAccount', 'changePassword']
-/** Every route that changes something; at length also those that only read. */
+/** Every route that changes something; with VERIFY also those that only read. */
 const asked = (Object.keys(endpoints) as EndpointName[]).filter(
   (name) =>
     endpoints[name].access === 'teacher' && !left.includes(name) && (endpoints[name].method !== 'GET' || samples(0, 1)),

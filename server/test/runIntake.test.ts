@@ -27,7 +27,7 @@ describe('results that cannot be written at the moment', () => {
     expect(answers.map((a) => a.status)).toEqual(Array<number>(40).fill(200))
     expect(await count('runs')).toBe(40)
     await released
-    // Two values each: what was counted, and how it felt.
+    // Two values each: the count, and how it felt.
     await expect.poll(() => count('results'), { timeout: 120_000 }).toBe(80)
   })
 
@@ -98,7 +98,7 @@ describe('a run', () => {
       ).expect(200)
     for (const { finished_at } of await server.db('runs').select('finished_at'))
       expect(Math.abs(finished_at.getTime() - Date.now())).toBeLessThan(60_000)
-    // Neither goes with a year long past, nor stays for ever.
+    // Neither is deleted with a year long past, nor kept forever.
     await server.db('classes').update({ ruled_from: '2000-01-01' })
     expect(await cleanUp(server.db, server.deletions)).toMatchObject({ gone: { runs: 0 } })
     await server.db('classes').update({ year_ends: '2099-07-31' })

@@ -34,7 +34,7 @@ it('takes a late run that was over before its link was, for fourteen days, and n
   await endedAgo(lateDays + 0.1)
   await send(lateDays + 1).expect(410)
 
-  // Ended by hand: the same, until it is said to be misused.
+  // Ended by hand: the same, until it is marked as misused.
   await endedAgo(-7)
   await agent.post(`/api/publications/${publication.id}/end`).send({}).expect(200)
   await send(1).expect(200)
@@ -49,7 +49,7 @@ it('lists runs page by page, each once, with how many there are', async () => {
   const ids = Array.from({ length: 55 }, () => randomUUID())
   for (const id of ids)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication, { id })).expect(200)
-  // Many came in at the very same moment.
+  // Many arrived at the same moment.
   await server
     .db('runs')
     .whereIn('id', ids.slice(0, 40))
@@ -97,7 +97,7 @@ it('takes away one run or all of a link for good, and again after a restore', as
   await agent.delete(`${path}/${runs[0]!.id}`).expect(200)
   await agent.delete(`${path}/${runs[0]!.id}`).expect(404)
   expect(await left()).toBe(3)
-  // As a backup made before would have it.
+  // As in an earlier backup.
   await send(runs[0]!)
   const noted = (await readDeletions(server.deletionsFile)).deletions.filter((d) => d.what === 'run')
   expect((await repeatDeletions(server.db, noted)).again).toBe(1)

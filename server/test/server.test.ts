@@ -296,12 +296,13 @@ describe('signing in', () => {
     await own.get('/api/me').expect(200)
     await signIn(phone, 'correct horse').expect(401)
     await signIn(phone, 'battery staple').expect(200)
-    // As https://cheatsheetseries.owasp.org/cheatsheets/Password_Storage_Cheat_Sheet.html has it (from memory): Argon2id, 19 MiB, two passes.
+    // According to https://cheatsheetseries.owasp.org/cheatsheets/Password_Storage_Cheat_Sheet.html (from memory): Argon2id, 19 MiB, two
+    // passes.
     const [{ password_hash }] = (await server.db('teachers').where({ email: 'own@island.example' })) as [
       { password_hash: string },
     ]
     expect(password_hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/)
-    // Two weeks without use end a sign-in.
+    // A sign-in ends after two weeks without use.
     const [{ seconds }] = (
       await server.db.raw('select extract(epoch from max(expire) - now()) as seconds from sign_ins')
     ).rows as [{ seconds: string }]
@@ -361,7 +362,7 @@ it('answers every code with its status and a problem document that fits its sche
   expect(toServerError(new Error('boom')).code).toBe('unexpected')
   expect(toServerError(Object.assign(new Error('x'), { code: '57P01' })).code).toBe('database-away')
   expect(isDatabaseAway(new AggregateError([Object.assign(new Error('x'), { code: 'ECONNREFUSED' })]))).toBe(true)
-  // What a primary that has just handed the lead over says to a write.
+  // How a primary that has just handed over the lead answers a write.
   expect(isDatabaseAway(Object.assign(new Error('read-only transaction'), { code: '25006' }))).toBe(true)
   expect(isDatabaseAway(Object.assign(new Error('duplicate'), { code: '23505' }))).toBe(false)
 })

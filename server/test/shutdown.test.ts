@@ -12,7 +12,7 @@ it('told to stop, it says so for a while, then takes no new request, and answers
   const url = `http://127.0.0.1:${port}`
   const body = JSON.stringify({ email: 'nobody@island.example', password: 'wrong' })
 
-  // A sign-in whose body is still on its way when the server is told to stop.
+  // A sign-in whose body is still being sent when the server is told to stop.
   const slow = request(`${url}/api/session`, {
     method: 'POST',
     headers: {
@@ -40,7 +40,7 @@ it('told to stop, it says so for a while, then takes no new request, and answers
     .poll(async () => (await (await fetch(`${url}/healthz`)).json()) as { status: string })
     .toMatchObject({ status: 'stopping' })
   expect((await fetch(`${url}/healthz`)).status).toBe(503)
-  // What comes all the same is answered as ever.
+  // Requests that still arrive are answered as usual.
   expect((await fetch(`${url}/api/me`)).status).toBe(401)
 
   await expect

@@ -17,7 +17,7 @@ async function emptyDatabase(name: string): Promise<string> {
   return inject('databaseUrl').replace(/\/[^/]*$/, `/${name}`)
 }
 
-/** Brings a database to where the release before left it. */
+/** Migrates a database to the previous release's version. */
 async function old(url: string): Promise<void> {
   const db = openDatabase(url)
   const then = migrations.slice(0, 5)

@@ -17,7 +17,7 @@ const open = async (limits: Limits = defaultLimits) => (server = await testServe
 afterEach(() => server.close())
 
 const right = 'correct horse'
-/** A try from an address, as the proxy says it. */
+/** A try from an address, according to the proxy header. */
 const from = (address: string, email: string, password = 'wrong') =>
   server.browser().post('/api/session').set('X-Forwarded-For', address).send({ email, password })
 
@@ -81,7 +81,7 @@ describe('guessing', () => {
     for (let i = 0; i < 40; i++) await from('192.0.2.1', 'known@island.example')
     expect((await from('192.0.2.1', 'known@island.example', right)).body.code).toBe('guarded')
     await sign(right).expect(200)
-    // Ten wrong ones on that very device are enough: then it waits.
+    // Ten wrong ones on that same device are enough: then it waits.
     for (let i = 0; i < 10; i++) await sign('wrong')
     expect((await sign(right)).body.code).toBe('too-many-tries')
     expect((await sign(right, 'nobody@island.example')).body.code).toBe('wrong-sign-in')
@@ -125,7 +125,7 @@ describe('guessing', () => {
     expect((await follow(own).expect(200)).body.email).toBe('known@island.example')
     await own.get('/api/me').expect(200)
     await follow().expect(410)
-    // Nor is it good for choosing a password.
+    // Nor can it be used to choose a password.
     const chosen = await server
       .browser()
       .post('/api/password/chosen')
@@ -231,7 +231,7 @@ describe('by SMTP', () => {
     expect([mail.from!.address, mail.to![0]!.address]).toEqual(['esfuerzo@school.example', 'ana@island.example'])
     const token = /\/password\/([A-Za-z0-9_-]{22})/.exec(mail.text!)![1]!
     await server.browser().post('/api/password/chosen').send({ token, password: 'long enough for anybody' }).expect(200)
-    // There is no outbox to look into.
+    // There is no outbox to view.
     await server.browser().get(`/api/outbox?key=${server.outboxKey}`).expect(404)
     post.close()
   })
@@ -296,7 +296,7 @@ describe('what a server is told', () => {
   })
 
   it('gives no account away in any of them: without its key the outbox is shut even in the demo', async () => {
-    // The takeover: ask for a new password, read the message, follow its link.
+    // The takeover: request a new password, read the message, follow its link.
     await server.teacher('known@island.example')
     await server.browser().post('/api/password/forgotten').send({ email: 'known@island.example' }).expect(200)
     await server.flush()
@@ -362,7 +362,7 @@ describe('what a page may not', () => {
     expect(await write('127.0.0.1:4180')).toBe(200)
     expect(await write('[::1]:4180')).toBe(200)
     expect(await write('localhost:4180')).toBe(200)
-    // A name that somebody has lead here.
+    // A name that somebody pointed here.
     expect(await write('rebound.example:4180')).toBe(403)
     expect(await write('127.0.0.1.rebound.example')).toBe(403)
     await unset.close()

@@ -88,7 +88,7 @@ describe('a term', () => {
     await send(first.plus({ hours: 12 }).toISO())
     await send(first.plus({ days: 3, hours: 12 }).toISO())
     await send(second.plus({ hours: 12 }).toISO())
-    // Before its day it is nobody's.
+    // Before its date it belongs to no place.
     await send(first.minus({ days: 1 }).plus({ hours: 12 }).toISO())
     const places = [first, second].map((day, i) => ({ id: `d${i}`, date: day.toISODate(), session: sessionId }))
     const id = await add({ ...newTerm('Now', first.toISODate()), places })
@@ -99,7 +99,7 @@ describe('a term', () => {
       ],
       children: null,
     })
-    // Of another class nothing came back.
+    // Another class has no results.
     const { body } = await own
       .post('/api/classes')
       .send({ name: '4b', grades: [4] })
@@ -192,7 +192,7 @@ describe('the calendar of a term', () => {
     expect(over.text).not.toContain('Springs')
     const next = (await own.post(`/api/terms/${id}/link`)).body.link.token
     expect(next).not.toBe(token)
-    // What lies in the bin is asked in vain.
+    // An address of a term in the trash finds nothing.
     await own.delete(`/api/terms/${id}`).expect(200)
     await asks.get(`/api/go/${next}/calendar`).expect(410)
   })

@@ -36,7 +36,7 @@ it('makes nothing before it can be taken: whoever reads slowly holds up the maki
     before = made
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
-  // A mebibyte or so waits on its way.
+  // About a mebibyte is buffered on the way.
   expect(made).toBeLessThan(60)
   stuck.destroy()
   await zipping

@@ -58,7 +58,7 @@ describe('saving by itself', () => {
       ['two', 1],
       ['three', 2],
     ])
-    // Kept as it is typed, and with what is sent as it is sent; "three" was not taken away by the answer to "two".
+    // Kept as typed, together with what was being sent; the answer to "two" did not remove "three".
     expect(kept).toEqual(['two', 'two', 'three', 'three', undefined])
   })
 

@@ -18,7 +18,7 @@ const read = (text: string): Session => {
   expect(problems).toEqual([])
   return readSession(session)
 }
-/** Two things are worth a look: a plank too long, and a jump upstairs. */
+/** Two findings: a plank that is too long, and a jump upstairs. */
 const session = read(`# Rainy morning
 minutes 5; groups 4-6; space mat; quiet
 ## Warm-up
@@ -33,7 +33,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   serve({ 'GET /api/settings': () => newSettings('Atlantic/Azores') })
 })
-/** What is worth a look in a session, once it has settled and what mends it was looked for. */
+/** A session's findings, once it has stopped changing and the search for fixes is done. */
 async function looking(document: Session) {
   const composer = useComposer()
   composer.edit(() => document)
@@ -102,7 +102,7 @@ it('at hand-out a stop holds it back until it is mended or answered; looks are l
   const [stop] = checkSession(stairs, library)
   const answered = leaveFinding(stairs, { finding: findingKey(stop!), reason: 'a gym mat lies there' })
   expect(sendingLooks(answered, library).filter(isStopped)).toEqual([])
-  // What it is about changes: the answer holds no more.
+  // Its subject changes, so the answer no longer holds.
   const more = setDetails(answered, { aim: { target: 'Jump off the table.' } })
   expect(sendingLooks(more, library).filter(isStopped)).toHaveLength(1)
 })

@@ -46,7 +46,7 @@ it('a run puts its minutes on its day, beside those that were tapped in', () => 
   const book = withRun(tapped, entry('Fog', '2026-11-24', 10), run('2026-11-24', 18))
   expect(book.moved).toEqual({ '2026-11-24': 48, '2026-11-16': 50 })
   expect(movedInWeek(book, new Date(2026, 10, 29))).toBe(48)
-  // A run left open overnight is no day of moving.
+  // A run left open overnight does not count as moving.
   expect(withRun(empty, entry('Fog', '2026-11-24', 1), run('2026-11-24', 4000)).moved).toEqual({ '2026-11-27': 600 })
 })
 

@@ -148,7 +148,7 @@ const pupils = proposedAliases(24, [], random(5))
   .sort(byAlias)
   .map((alias, i) => ({ id: `p${i}`, alias }))
 
-/** Each pupil's values as they are meant, by the column's key; at times there is none. */
+/** Each pupil's values as they are meant, by the column's key; sometimes there is none. */
 function meant(next: () => number): Map<string, Map<string, number>> {
   return new Map(
     pupils.map(({ id }) => {
@@ -162,14 +162,14 @@ function meant(next: () => number): Map<string, Map<string, number>> {
   )
 }
 
-/** Windows-1252 as its bytes. Its signs between 0x80 and 0x9f are left out: Node 20 decodes them as Latin-1, browsers as they are. */
+/** Windows-1252 as bytes. Its characters between 0x80 and 0x9f are left out: Node 20 decodes them as Latin-1, browsers correctly. */
 const windows1252 = (text: string) => Uint8Array.from([...text.replaceAll('–', '-')], (sign) => sign.charCodeAt(0))
 const utf16 = (text: string, little: boolean, mark: boolean) => {
   const units = [...(mark ? '\ufeff' : ''), ...text].map((sign) => sign.charCodeAt(0))
   return Uint8Array.from(units.flatMap((unit) => (little ? [unit & 255, unit >> 8] : [unit >> 8, unit & 255])))
 }
 
-/** The odd shapes a spreadsheet comes in. */
+/** The odd layouts of spreadsheets. */
 interface Shape {
   separator: ',' | ';' | '\t' | '|'
   encoding: 'utf8' | 'utf8-mark' | 'utf16le' | 'utf16be' | 'utf16le-bare' | 'windows'
@@ -220,7 +220,7 @@ function headsOf({ heads, upper }: Shape): string[][] {
   return lines[heads]
 }
 
-/** A table of what is meant, in its shape. */
+/** A table with given values, in an odd layout. */
 function tableIn(shape: Shape, values: ReturnType<typeof meant>, next: () => number): string[][] {
   const order = shape.shuffled ? [...pupils].sort(() => next() - 0.5) : pupils
   const number = (n: number | undefined) =>

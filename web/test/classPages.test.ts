@@ -378,7 +378,7 @@ describe('the page of a class', () => {
       alias: `Kelp ${i}`,
     }))
     const values = many.flatMap(({ id }, i) =>
-      // A try-out, then two days that count.
+      // A practice test, then two days that count.
       ['a', 'b', 'c'].map((day, d) => ({ pupil: id, day, trial: 1, value: 10 + i + (d === 2 ? 5 + i : 0) })),
     )
     answers[`GET /api/classes/${classId}`] = () => ({ class: schoolClass, pupils: many, removed: [] })
@@ -400,7 +400,7 @@ describe('the page of a class', () => {
       'Very high and very low first results often move toward the middle by themselves.',
     ])
     expect(said.join(' ')).not.toMatch(/Kelp/)
-    // Each child beside itself, in alias order.
+    // Each child next to itself, in alias order.
     expect(view.findAll('tbody tr').map((row) => row.findAll('td').at(-1)!.text())[0]).toMatch(
       /^\+5 stands · clearly more\s+± 4/,
     )

@@ -22,7 +22,7 @@ const router = createRouter({
   ],
 })
 
-/** A component as it stands in the teacher's pages. */
+/** A component as the teacher's pages render it. */
 function mounted(component: Component, props: Record<string, unknown> = {}) {
   const host = defineComponent({ render: () => h(VApp, () => h(component, props)) })
   return mount(host, { global: { plugins: [i18n, vuetify, router] }, attachTo: document.body })
@@ -174,7 +174,7 @@ describe('the shelf', () => {
     const count = () => Number(/\d+/.exec(shelf.find('[aria-live]').text())![0])
     const all = count()
     expect(all).toBeGreaterThan(100)
-    // Only those in sight are in the page.
+    // Only visible ones are in the page.
     expect(shelf.findAll('[role=option]').length).toBeLessThan(30)
     expect(shelf.findAll('[role=option]').length).toBeGreaterThan(8)
     await shelf
@@ -193,7 +193,7 @@ it('the lanes say how late each is, in words', async () => {
   const lanes = mounted((await import('../src/compose/lanes/LanesPanel.vue')).default)
   expect(lanes.findAll('.total').map((e) => e.text())).toEqual(Array(3).fill('6:001:00 over'))
   expect(lanes.find('[role=img]').attributes('aria-label')).toBe('Lane A, K–1: 6:00, 1:00 over')
-  // One picture a lane: no element a second of work.
+  // One picture per lane, not one element per second of work.
   expect(lanes.findAll('.strip path').length).toBeLessThanOrEqual(3 * 5)
 })
 
@@ -217,7 +217,7 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
   const item = mounted(RunItem, { run })
   for (const text of ['B', '2–3', 'Springs', 'took 17:30', 'felt 4 of 5', '2 skipped', 'Frog jump 12, 11'])
     expect(item.text()).toContain(text)
-  // It goes by a second press.
+  // A second press closes it.
   await item.find('button[aria-label^="Delete the results of 2–3"]').trigger('click')
   expect(item.findComponent(RunItem).emitted('remove')).toBeUndefined()
   const [go] = item.findAll('.asking button').filter((b) => b.text() === 'Delete permanently')
@@ -245,7 +245,7 @@ describe('the address of a term for calendars', () => {
     const waiting: { of: string; answer: (token: string | null) => void }[] = []
     vi.stubGlobal('fetch', (path: string) => {
       return new Promise((resolve) =>
-        // What a test before still saves is none of this one's questions.
+        // A late save of the previous test must not count here.
         (path.startsWith('/api/terms/') ? waiting : []).push({
           of: path,
           answer: (token) => resolve(Response.json({ link: token && { token, madeAt: '2027-01-01T00:00:00.000Z' } })),
@@ -258,7 +258,7 @@ describe('the address of a term for calendars', () => {
     const shown = () =>
       page.find<HTMLTextAreaElement>('.address textarea').exists() &&
       page.find<HTMLTextAreaElement>('.address textarea').element.value
-    // Before it is known whether there is one, none is offered.
+    // Until it is known whether there is one, none is offered.
     expect(page.text()).not.toContain('Create address')
     id.value = idOf('b')
     await flushPromises()

@@ -89,7 +89,7 @@ describe('lanes', () => {
     const picture = lanePicture(sessionView(long, library)[0]!, 0.3, 18)
     expect(Object.keys(picture)).toEqual(['work', 'talk', 'blocks'])
     expect(picture.work.match(/M/g)).toHaveLength(90)
-    // Drawn so small that the rests cannot be seen, neighbours become one stretch.
+    // Drawn so small that the rests are invisible, neighbors become one bar.
     expect(lanePicture(sessionView(long, library)[0]!, 0.01, 18).work.match(/M/g)).toHaveLength(1)
   })
 

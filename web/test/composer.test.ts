@@ -5,7 +5,7 @@ import { addStation, newSettings, newSession, setDetails, stationsOf, type Sessi
 import { library } from '../src/repertoire/library.ts'
 import { device } from './support/deviceStore.ts'
 
-/** A server with one session in it. */
+/** A server with one session. */
 const server = {
   document: undefined as unknown as Session,
   revision: 1,
@@ -153,7 +153,7 @@ describe('the composer', () => {
     await quiet()
     expect([composer.saveState, await drafts()]).toEqual(['away', 1])
     server.down = false
-    // The page is loaded anew, in the same tab.
+    // The page is reloaded, in the same tab.
     const again = await fresh()
     await again.open('w1')
     expect([again.document.title, again.canUndo, again.message?.text]).toEqual(['In the dark', true, 'restored'])

@@ -79,7 +79,7 @@ describe('the lanes ask where the question arises', () => {
     expect(words()).toContain('Lane A, B: too many steps to send home (limit: 3000).')
     await press('Show the block')
     expect(composer.selectedRow).toMatchObject({ id: 's2' })
-    // What is typed goes on being taken.
+    // Further typing is accepted.
     composer.edit((w) => setDetails(w, { minutes: 60 }))
     expect(composer.document.minutes).toBe(60)
   })
@@ -199,7 +199,7 @@ describe('the keys of the composer', () => {
     fit: vi.fn(),
     arrange: vi.fn(),
   })
-  /** The keys at work, over an element that has the focus. */
+  /** The keys at work, on a focused element. */
   async function keysOver(html: string) {
     const called = actions()
     composing(session)

@@ -13,7 +13,7 @@ import type { Jobs } from '../src/workers/jobs.ts'
 import { open, serve, type Answers } from './support/pages.ts'
 import { coreJobs } from './support/workers.ts'
 
-/** What is asked of the worker, and what it is made to answer in place of a draft. */
+/** What the worker is asked, and the answer it is made to give instead of a draft. */
 const asked: Jobs['draft']['asked'][] = []
 let instead: (ask: Jobs['draft']['asked']) => 'draft' | 'nothing' | Promise<never> = () => 'draft'
 afterAll(() => void (coreJobs.asked = () => 'run'))
@@ -65,7 +65,7 @@ describe('three drafts', () => {
     const again = drafts.value.work!
     const at = stationsIn(again).findIndex((s) => kept[0] === `main ${s.cells.all.move}`)
     expect(at).toBeGreaterThanOrEqual(0)
-    // Its ids are others by now: it is known by its move.
+    // Its ids are different by now: it is recognized by its move.
     keep('work', rowIn(again, at))
     expect([...keptOf('work')]).toEqual([])
   })
@@ -110,7 +110,7 @@ describe('the conditions', () => {
       ...before,
       home: { ...before.home, company: 'together' },
     })
-    // Those of a session are its own.
+    // A session's own groups are fixed.
     expect(withAddress(before, query, { gradeNames: undefined, fixed: true }).groups).toEqual(before.groups)
   })
 })

@@ -63,7 +63,7 @@ describe('the player', () => {
     expect(at(29.5)).toEqual(['work', 1])
     expect(bells()).toContainEqual([30, 'rest'])
     expect(bells()).toContainEqual([40, 'work'])
-    // Looked at 3 s late: the bells rang in time all the same, and none rings twice.
+    // Updated 3 s late: the bells rang in time all the same, and none rings twice.
     expect(at(33)).toEqual(['rest', 7])
     expect(first!.next.value?.step.station).toBe('s2')
     expect(at(75)).toEqual(['rest', 5])

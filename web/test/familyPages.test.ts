@@ -14,7 +14,7 @@ import type { Life } from '../src/family/runLife.ts'
 import { trackGeometry } from '../src/player/trackGeometry.ts'
 import { library } from '../src/repertoire/library.ts'
 
-/** The device's store of runs, and of the child's books; what else a page keeps is forgotten. */
+/** The device's store of runs, and of the children's books; everything else a page keeps is cleared. */
 const disk = new Map<string, Life>()
 const books = new Map<string, ChildBook>()
 vi.mock('../src/shared/device/deviceStore.ts', () => ({
@@ -48,7 +48,7 @@ const token = 'AbCdEfGhIjKlMnOpQrStUv'
 const coded = 'CodesCodesCodesCodes22'
 const sha256 = 'a'.repeat(64)
 
-/** K–1 and 4–6: jumps with reps to write down, then a surprise. */
+/** K–1 and 4–6: jumps with recorded reps, then a surprise. */
 function session(): Session {
   let w = newSession(
     'Springs',
@@ -74,7 +74,7 @@ function session(): Session {
   }
 }
 const sent: { url: string; run: Run; key: string | undefined }[] = []
-/** The codes of the link's class, with whose they are; none where the teacher gave out none. */
+/** The codes of the link's class with their pupils; none if the teacher gave out none. */
 let codes: Record<string, string> = {}
 const keyOf = (alias: string) =>
   `0b0c6d0e-4d5a-4a6f-9d6e-${String(alias.length).padStart(12, '0')}.device-nonce.${'m'.repeat(22)}`
@@ -378,7 +378,7 @@ describe('the page after', () => {
     await away.find('button.main').trigger('click')
     await flushPromises()
     expect(away.find('[role=status]').text()).toContain('Saved on this device')
-    // The network is back: it goes by itself, and the page says so.
+    // The network is back: it is sent automatically, and the page says so.
     answerRun = () => new Response('{"id":"r"}', { status: 200 })
     window.dispatchEvent(new Event('online'))
     await vi.waitFor(() => expect(away.find('[role=status]').text()).toContain('Your teacher can see it now'))

@@ -8,7 +8,7 @@ import { jobDoor, type Thread } from '../src/workers/jobDoor.ts'
 
 const session = newSession('Springs', [[0, 1]], 20, library.version)
 
-/** A worker in the same thread, over a real message channel; it answers when it is told to. */
+/** A worker in the same thread, over a real message channel; it answers when told to. */
 function stage() {
   const threads: {
     ended: boolean
@@ -59,7 +59,7 @@ describe('the door to the workers', () => {
     const seen: number[] = []
     const answer = door.run('arrange', session, { block: 'b2' }, { onProgress: (share) => seen.push(share) })
     await soon(() => threads[0]!.calls === 1)
-    // Another was made to stand by meanwhile.
+    // A spare one was started meanwhile.
     expect(threads).toHaveLength(2)
     threads[0]!.report(0.5)
     await soon(() => seen.length === 1)
@@ -68,7 +68,7 @@ describe('the door to the workers', () => {
     expect(seen).toEqual([0.5])
     void door.run('arrange', session, { block: 'b2' }).catch(() => {})
     await soon(() => threads[0]!.calls === 2)
-    // The other stands by still: none is started for each work.
+    // The other one is still idle: not every job starts a new one.
     expect(threads.map((t) => t.ended)).toEqual([false, false])
     void door.run('fit', session, { fill: false }).catch(() => {})
     await soon(() => threads[1]!.calls === 1)
@@ -120,7 +120,7 @@ describe('a work that follows the session', () => {
     const { threads, workout, work, scope } = follow()
     await soon(() => threads[0]!.calls === 1)
     workout.value = setDetails(session, { title: 'Gusts' })
-    // It comes just then, before anybody has noticed.
+    // It happens just then, before anybody has noticed.
     threads[0]!.finish({ answer: { order: ['old'] } })
     await soon(() => threads.some((t, i) => i > 0 && t.calls === 1))
     expect(work.answer.value).toBeUndefined()
@@ -128,7 +128,7 @@ describe('a work that follows the session', () => {
     threads.find((t, i) => i > 0 && t.calls === 1)!.finish({ answer: { order: ['new'] } })
     await soon(() => work.current.value)
     expect(work.answer.value).toEqual({ order: ['new'] })
-    // A later edit leaves it on screen, but not to be applied.
+    // A later edit leaves it on screen, but it can no longer be applied.
     workout.value = setDetails(session, { title: 'Squalls' })
     await nextTick()
     expect([work.current.value, work.running.value]).toEqual([false, true])

@@ -53,7 +53,7 @@ const entry: BookEntry = {
 const book = { entries: [entry], target: 'more', moved: { '2026-11-01': 20 } }
 const draft = { revision: 1, document: writtenDocument(sessionDocument, workout), sent: [], at: 0 }
 
-/** What lies there beside what is right: what this release keeps with something else in places, and what is of nobody's making. */
+/** Invalid data next to valid data: values of this release with some fields replaced, and values nobody wrote. */
 function* spoilt(good: unknown): Generator<unknown> {
   yield* [null, undefined, 0, '', 'x', [], {}, [null], new Date(0), new Map()]
   const random = seededRandom(20_261_129)

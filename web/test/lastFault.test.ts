@@ -17,7 +17,7 @@ it('a fault of the server is worded with the number its log has; a refusal is no
   await expect(client('me', {})).rejects.toMatchObject({ code: 'unexpected' })
   expect(i18n.global.t('errors.unexpected')).toBe(`${title}. ${detail} Error number: 69756159.`)
   expect(i18n.global.t('errors.busy')).not.toContain('69756159')
-  // The next has its own, or none where a proxy in between has answered.
+  // The next error has its own number, or none if a proxy in between has answered.
   answer(500, {})
   await expect(client('me', {})).rejects.toMatchObject({ code: 'unexpected' })
   expect(i18n.global.t('errors.unexpected')).toBe(`${title}. ${detail}`)

@@ -25,7 +25,7 @@ import { vuetify } from '../src/shell/vuetify.ts'
 
 const squat = (): OwnMove => copyOfMove(library.moves.get('squat')!, 'own-limpet', 'Limpet squat')
 
-/** A server that has the teacher's own moves, and says what it was asked. */
+/** A server with the teacher's own exercises, which records the requests. */
 function answering(moves: OwnMove[] = [], used: { move: string; last: string }[] = []) {
   const asked: { method: string; path: string; body?: unknown }[] = []
   vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
@@ -219,7 +219,7 @@ describe('a move of one’s own', () => {
     const view = setFigure(drawn, { ...drawn.figures[0]!, view: 'front' })
     expect(view.figures[0]!.view).toBe('front')
     expect(removeVersion(view, 'squat').figures).toEqual([])
-    // Drawn anew it is seen from one side: another side of what it was would show something else.
+    // After redrawing it is seen from one side: a second view of the old figure would show something else.
     const turned = copyOfMove(library.moves.get('windmill')!, 'own-mill-move', 'Slow mill')
     expect(drawOwnFigure(turned, 'windmill', 'own-mill', library).figures[0]).not.toHaveProperty('second')
     expect(library.figures.get('squat')!.view).toBe('side')

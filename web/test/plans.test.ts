@@ -33,7 +33,7 @@ const desk = async (): Promise<Opened> => {
   await flushPromises()
   return page
 }
-/** Files let go over the page. */
+/** Files dropped onto the page. */
 async function drop(...files: File[]) {
   const event = new Event('drop', { bubbles: true, cancelable: true })
   const transfer = { files, types: ['Files'], items: files.map((file) => ({ kind: 'file', type: file.type })) }
@@ -63,7 +63,7 @@ describe('old plans on the Desk', () => {
     await vi.waitFor(() => expect(page.router.currentRoute.value.name).toBe('compose'))
     expect(made).toHaveLength(1)
     expect(made[0]!.document.title).toBe('Monday')
-    // How it came: the file's name, and what was read of it.
+    // Its origin: the file's name, and what was read of it.
     expect(made[0]!.original).toBe('two.html\n\n# Monday\nSquats x10\nPlank 20 s\n')
     view!.unmount()
     const again = await desk()

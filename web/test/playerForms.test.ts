@@ -11,7 +11,7 @@ import { library } from '../src/repertoire/library.ts'
 
 vi.stubGlobal('AudioContext', undefined)
 
-/** One block of each form as a teacher writes it, and what a child reads in it somewhere. */
+/** One block of each form as a teacher writes it, and a text a child reads somewhere in it. */
 const texts: Record<Form, [text: string, reads: RegExp]> = {
   talk: ['talk 30 s', /The block|Listen/],
   list: ['squat 5\nside lunge 6', /Squat/],
@@ -42,7 +42,7 @@ function published(text: string): Publication | undefined {
   return publish(session, library)
 }
 
-/** What every step of a run shows, from the first to the last, by skipping on. */
+/** What every step of a run shows, from the first to the last, by skipping. */
 async function walk(publication: Publication) {
   const lane = publication.lanes[0]!
   const stage = mount(PlayerStage, {

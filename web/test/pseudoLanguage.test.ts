@@ -28,7 +28,7 @@ import { wordsEn } from '../src/words/words.en.ts'
 import { teacherWords } from '../src/words/words.ts'
 import { open, serve } from './support/pages.ts'
 
-/** Every sentence in a language that nobody speaks: what a page shows outside of the marks was not taken from the words. */
+/** Every sentence in a language that nobody speaks: text on a page outside the marks did not come from the words files. */
 const pseudo = <T>(words: T): T => {
   if (typeof words === 'string')
     return words
@@ -51,7 +51,7 @@ afterAll(() => {
   Object.assign(teacherWords.en, english)
 })
 
-/** What the library itself says, whose words are its own files; and what a teacher of the test typed. */
+/** The library's own texts, which have their own files; and what the test's teacher typed. */
 const data = new Set<string>()
 const collect = (value: unknown): void => {
   if (typeof value === 'string') data.add(value.trim())
@@ -60,7 +60,7 @@ const collect = (value: unknown): void => {
 for (const part of [library.moves, library.muscles, library.kit, library.measures])
   for (const one of part.values()) collect(one)
 
-/** Texts and names of a page that are neither words of ours nor data. */
+/** Texts and names on a page that are neither our words nor data. */
 function untranslated(typed: readonly string[]): string[] {
   const own = new Set([...data, ...typed, 'Esfuerzo', ...Info.weekdays('long', { locale: 'en' }), 'Atlantic/Azores'])
   // Vuetify's own word, which has its own files for other languages.
@@ -68,7 +68,7 @@ function untranslated(typed: readonly string[]): string[] {
   const found: string[] = []
   const look = (text: string | null) => {
     if (!text || own.has(text.trim())) return
-    // Inside out: a sentence may be put into another.
+    // From the inside out: a sentence may be inserted into another.
     let rest = text
     for (let before = ''; before !== rest;) {
       before = rest
@@ -76,7 +76,7 @@ function untranslated(typed: readonly string[]): string[] {
     }
     for (const piece of rest.split(/[|·:,()“”"×+–…/]|\d+(?:\.\d+)?/)) {
       const plain = piece.trim()
-      // Units and single letters are the same in every language we speak.
+      // Units and single letters are the same in every language we support.
       if (!/\p{L}{2}/u.test(plain) || ['min', 'kg', 'km'].includes(plain) || own.has(plain)) continue
       found.push(text.trim())
       return
@@ -92,7 +92,7 @@ function untranslated(typed: readonly string[]): string[] {
   return [...new Set(found)]
 }
 
-/** A session whose own words are no English, with a block of every form. */
+/** A session whose own words are not English, with a block of every form. */
 function everyForm(): Session {
   const empty = newSession('Σίγμα', [[0, 1], [4]], 20, library.version)
   const bare: Session = {
@@ -108,7 +108,7 @@ function everyForm(): Session {
       : added
   }, bare)
 }
-/** With it what its blocks say on the whiteboard, which is a language of its own. */
+/** Plus the whiteboard text of its blocks, which is a notation of its own. */
 const typedIn = (session: Session) => [
   ...['Σίγμα', 'Μέρος', 'Ομάδα A', 'Ομάδα B'],
   ...session.sections.flatMap((s) => s.blocks).flatMap((b) => session.groups.map((g) => printBlockFor(b, g.id))),

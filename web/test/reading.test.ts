@@ -17,7 +17,7 @@ describe('a text beside a session that changed meanwhile', () => {
       text: 'a 1\nb 2\nc\nd\n',
       clashes: [],
     })
-    // What does not stand is told.
+    // A conflict is reported.
     expect(mergeText('a mine\n', 'a\n', 'a theirs\n')).toEqual({
       text: 'a mine\n',
       clashes: [{ mine: 'a mine', theirs: 'a theirs' }],

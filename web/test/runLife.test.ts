@@ -5,7 +5,7 @@ import { CallError } from '@esfuerzo/contract'
 import { adoptFirstRecords } from '../src/family/firstRecords.ts'
 import { runLife, type Life, type LifeStore, type SendOutcome, type RunLife } from '../src/family/runLife.ts'
 
-/** A device and a server that may fail at any moment, and what has come of it so far. */
+/** A device and a server that may fail at any moment, and the state so far. */
 function world() {
   const disk = new Map<string, Life>()
   const server = new Map<string, Run>()
@@ -114,7 +114,7 @@ describe('the life of a run', () => {
   type Command = 'begin' | 'finish' | 'answer' | 'close' | 'network' | 'answers' | 'storage' | 'ended' | 'send'
   const commands: Command[] = ['begin', 'finish', 'answer', 'close', 'network', 'answers', 'storage', 'ended', 'send']
 
-  /** A run is begun, ended and answered more often than anything fails. */
+  /** Runs are started, ended and answered more often than anything fails. */
   const weighted = commands.map((c, i) => ({ arbitrary: fc.constant(c), weight: i < 3 ? 4 : 1 }))
 
   it('in any order of starting, closing, losing network and storage: what was called kept arrives, once', async () => {
@@ -149,7 +149,7 @@ describe('the life of a run', () => {
         page = open()
         await page.sendWaiting()
         for (const id of promised) expect(server.has(id)).toBe(true)
-        // Every row is of a run that began, and no run has two.
+        // Every row belongs to a run that began, and no run has two.
         const lives = [...server.keys()].map((id) => made.get(id))
         expect(lives).not.toContain(undefined)
         expect(new Set(lives).size).toBe(lives.length)

@@ -26,7 +26,7 @@ it('says every sentence of the family’s pages as the package for words in Vue 
     for (const key of keys) {
       for (const n of [0, 1, 2, 5]) {
         const told = i18n.global.t(key, { ...params, n }, n)
-        // What is not given stays open there as it does here, only in other marks.
+        // A missing value is left open there as here, only with other marks.
         expect(ours.t(key, { ...params, n }, n).replace(/\{\w+\}/g, ''), key).toBe(told)
       }
     }

@@ -67,7 +67,7 @@ describe('what was done with an account', () => {
     expect(view.findAll('li')).toHaveLength(6)
     await press(`Show all ${events.length}`)
     expect(view.findAll('li')).toHaveLength(events.length)
-    // Every kind there is has words of its own.
+    // Every kind has words of its own.
     expect(words().match(/Other/g)).toHaveLength(1)
   })
 

@@ -15,7 +15,7 @@ const { library } = await import('../src/repertoire/library.ts')
 const { vuetify } = await import('../src/shell/vuetify.ts')
 
 type Answer = [status: number, body: unknown]
-/** What the server answers, by method and path; each call takes it anew. */
+/** The server's answers, by method and path; looked up at each call. */
 let answers: Record<string, (body: unknown) => Answer>
 const calls: string[] = []
 vi.stubGlobal('fetch', async (url: string, init: { method: string; body?: string }) => {

@@ -9,7 +9,7 @@ import TermPage from '../src/term/TermPage.vue'
 import TermsPage from '../src/term/TermsPage.vue'
 import { open, Refusal, serve, type Answers, type Opened } from './support/pages.ts'
 
-/** Another term each time: what a page of the test before saves late is not this one's. */
+/** Another term each time: a late save by the previous test's page must not affect this one's. */
 let id: string
 const sessionId = (n: number) => `00000000-0000-4000-8000-00000000000${n}`
 const forms = [
@@ -44,7 +44,7 @@ let calls: { key: string; body: unknown }[]
 beforeEach(() => {
   id = crypto.randomUUID()
   setActivePinia(createPinia())
-  // Days that have been are not planned.
+  // Past days are not planned.
   vi.useFakeTimers({ toFake: ['Date'], now: new Date('2027-01-02T09:00:00Z') })
   stored = start
   let revision = 1
@@ -71,7 +71,7 @@ beforeEach(() => {
 })
 
 afterEach(() => void vi.useRealTimers())
-/** The workers' work is done in this thread, beside other tests. */
+/** The workers' jobs run in this thread, beside other tests. */
 const soon = (holds: () => void) => vi.waitFor(holds, { timeout: 10_000 })
 
 const opened = async (): Promise<Opened> => {
@@ -95,7 +95,7 @@ describe('a term on screen', () => {
     const page = await opened()
     await putFirst(page, '2027-01-05')
     expect(cell('2027-01-05').textContent).toContain('Session 0')
-    // What came back stands by its place.
+    // The results are shown at its place.
     expect(cell('2027-01-05').textContent).toContain('11 of 22')
     cell('2027-01-05').focus()
     await press('x', { ctrlKey: true })
@@ -186,7 +186,7 @@ describe('a term on screen', () => {
     delete answers[`PUT /api/terms/${id}`]
     await putFirst(page, '2027-01-05')
     await soon(() => expect(page.words()).toContain('Your work is saved on this device'))
-    // What is done meanwhile comes along.
+    // Changes made meanwhile are included.
     cell('2027-01-07').focus()
     await press('f')
     answers[`PUT /api/terms/${id}`] = save
@@ -324,7 +324,7 @@ describe('a term taken along', () => {
     await page.press('Copy')
     expect(copied.at(-1)).toContain(`/api/go/${token}/calendar`)
     expect(page.words()).toContain('Copied')
-    // Another address was not copied yet.
+    // A new address has not been copied yet.
     answers[`DELETE /api/terms/${id}/link`] = () => ({})
     await page.press('End address…')
     await page.press('End address now')

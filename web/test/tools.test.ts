@@ -65,7 +65,7 @@ describe('ways to fit', () => {
     const way = fit(long, library).ways[0]!
     const lanes = [...document.querySelectorAll('tr')]
     expect(lanes).toHaveLength(2)
-    // Without the first change a lane is late again, and the words say by how much.
+    // Without the first change a lane is late again, and the text says by how much.
     const [first] = document.querySelectorAll<HTMLInputElement>('input[type=checkbox]')
     first!.click()
     await nextTick()
@@ -204,7 +204,7 @@ describe('chance and spread', () => {
     const block = blockOf(coin, 'chance')
     const { words } = await open(ChancePanel, { block })
     expect(words()).toMatch(/usually \d:\d\d to \d:\d\d; 1 in 20 takes over/)
-    // The second under heads is never reached where heads comes up once at most in six flips: 7 in 64.
+    // The second one under heads is never reached if heads comes up at most once in six flips: 7 in 64.
     expect(words()).toContain('never comes up for 1 child in 9')
     const { press } = await open(RowAsk, { block: composer.document.sections[0]!.blocks[0]!, role: 'main' })
     await press('How long will it take?')

@@ -19,7 +19,7 @@ const session = newSession(
   library.version,
 )
 const newer = { ...session, version: 99, somethingNew: true }
-/** A server whose session, and whose answer to a save, are as told. */
+/** A server whose session, and whose answer to a save, are given. */
 const server = { document: session as unknown, save: 200, sent: [] as { document: { version: number } }[] }
 const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
 async function fakeFetch(url: string, init: { method: string; body?: string }): Promise<Response> {

@@ -75,7 +75,7 @@ describe('undo and redo', () => {
           retry: 1e9,
         })
         autosave.settle(start)
-        // What undo and redo should give, kept the plain way: all states, and where in them we are.
+        // The expected result of undo and redo, kept the simple way: all states, and the current position.
         let states = [start]
         let at = 0
         for (const { kind, a, b, then } of chain) {

@@ -14,18 +14,18 @@ import { clashCost, clashOf, neighbourOf, type Clash, type Neighbour } from './n
 import { orderCost, type OrderProblem } from './orderProblem.ts'
 import { orderStations } from './orderStations.ts'
 
-/** How an order does, for the group for which it does worst in each. */
+/** The quality of an order, each figure for the group that does worst in it. */
 export interface OrderFindings {
-  /** Times a child gets down to the floor on the way through the stations once. */
+  /** How often a child gets down to the floor on the way through the stations. */
   trips: number
-  /** Times a main muscle is worked twice in a row. */
+  /** How often a main muscle is worked twice in a row. */
   muscles: number
   families: number
   hardJumps: number
   thuds: number
   /** Things put down or picked up. */
   things: number
-  /** Seconds of changing over, before pace. */
+  /** Seconds of changing over, before the pace is applied. */
   seconds: number
 }
 
@@ -33,7 +33,7 @@ export interface ArrangeAnswer {
   block: string
   /** Ids of the stations, first to last. */
   order: string[]
-  /** Whether that is another order than now. */
+  /** Whether the order differs from the current one. */
   better: boolean
   cost: { before: number; after: number; bound: number }
   findings: { before: OrderFindings; after: OrderFindings }
@@ -44,7 +44,7 @@ export interface ArrangeAnswer {
 /** Whether the teacher may choose the order of a block's stations, and nothing else depends on it. */
 export const canArrange = (block: Block): boolean => traitsOf(block).freeOrder && stationsOf(block).length > 2
 
-/** Whether any group comes round to the first station again. */
+/** Whether any group returns to the first station for another lap. */
 const comesRound = (block: Block, groupIds: readonly string[]): boolean =>
   groupIds.some((g) => traitsOf(block).comesRound(block, g))
 
@@ -77,7 +77,7 @@ function blockOrder(session: Session, blockId: string, ours: Library): BlockOrde
 }
 
 /**
- * How the stations of a block stand as they are.
+ * The quality of a block's current order.
  *
  * @throws {ProblemError} `not-found`, `unknown-move` or `unknown-version`
  */
@@ -87,10 +87,9 @@ export function orderFindings(session: Session, blockId: string, library: Librar
 }
 
 /**
- * The order of a block's stations in which neighbours go best together, for all groups at once; pinned ones hold their
- * place.
+ * The order of a block's stations in which neighbors suit each other best, for all groups at once; pinned stations keep their place.
  *
- * @throws {ProblemError} `not-found`, or `invalid` where the order is not the teacher's to choose
+ * @throws {ProblemError} `not-found`, or `invalid` if the teacher cannot choose the order
  * @example arrange(session, 'b3', library).findings // before: 5 trips to the floor, after: 2
  */
 export function arrange(session: Session, blockId: string, library: Library): ArrangeAnswer {
@@ -128,12 +127,12 @@ export function arrange(session: Session, blockId: string, library: Library): Ar
   }
 }
 
-/** For each finding the group for which it is worst. */
+/** For each finding, the group that does worst in it. */
 function findingsOf({ lanes, cycle, muscle }: BlockOrder, order: readonly number[]): OrderFindings {
   const list = lanes.map(({ here, before }): OrderFindings => {
     const way = order.map((i) => here[i]!)
     if (before) way.unshift(before)
-    // Round again: the first of the block follows its last.
+    // In a round, the first station of the block follows the last.
     if (cycle && order.length > 1) way.push(here[order[0]!]!)
     const clashes = way.slice(1).map((b, i) => clashOf(way[i]!, b, muscle))
     const count = (holds: (clash: Clash) => boolean) => clashes.filter(holds).length

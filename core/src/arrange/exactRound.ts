@@ -2,9 +2,9 @@ import type { OrderProblem } from './orderProblem.ts'
 import { far, fillTable } from './subsetTable.ts'
 
 /**
- * The best way round where nothing is pinned. A way round may be begun anywhere, so one table, from station 0, gives the
- * least cost; the ways that have it are few, and of these, turned in every way that begins well after what stands
- * before, the nearest to the order that is wins.
+ * The best round trip when nothing is pinned. A round trip may start anywhere, so one table from station 0 gives the least cost. Few round
+ * trips have that cost; each is rotated to every start that follows well on what comes before, and the one nearest to the current order
+ * wins.
  *
  * @returns stations by place
  */
@@ -24,7 +24,7 @@ export function exactRound({ costs, before }: OrderProblem): number[] {
   const first = Math.min(...before)
   const mayBegin = (station: number) => before[station] === first
 
-  // By state and by the place of station 0: the least distance of getting there.
+  // By state and by the place of station 0: the least distance of reaching it.
   const { count, last, size, edges, before: froms } = ways
   const distances = new Int32Array(count * n).fill(far)
   for (let s = 0; s < count; s++) {
@@ -65,10 +65,10 @@ export function exactRound({ costs, before }: OrderProblem): number[] {
   }
 }
 
-/** The states that lie on a way of the least cost, smaller subsets first, and for each those it may come from. */
+/** The states on a least-cost path, smaller subsets first, each with its possible predecessors. */
 interface Ways {
   count: number
-  /** By state: its last station, and how many it has been through. */
+  /** By state: its last station, and how many stations it has visited. */
   last: Uint8Array
   size: Uint8Array
   /** By state: where its entries in `before` start; the last one's end with the list. */
@@ -82,7 +82,7 @@ function bestWays(near: readonly Int32Array[], best: number, at: (subset: number
   const keys: number[][] = Array.from({ length: m + 1 }, () => [])
   for (let subset = 1; subset <= full; subset++) {
     for (let j = 0; j < m; j++) {
-      // Costs are the same both ways, so the way on is a way here: over all that is left.
+      // Costs are symmetric, so the remaining path is also a table entry: the path over all remaining stations.
       if (subset & (1 << j) && at(subset, j) + at((full ^ subset) | (1 << j), j) === best)
         keys[bits(subset)]!.push(subset * m + j)
     }

@@ -5,8 +5,8 @@ import { orderCost, orderDistance, type OrderProblem } from './orderProblem.ts'
 const restarts = 40
 
 /**
- * A good order of many stations: from the one that is, and from shaken ones, stations are moved, swapped and turned
- * round as long as that helps. The same problem always gives the same order.
+ * Finds a good order of many stations: starting from the current order and from shuffled ones, it moves, swaps and reverses stations as
+ * long as that helps. The same problem always gives the same order.
  */
 export function improveOrder(problem: OrderProblem): number[] {
   const random = seededRandom(1)

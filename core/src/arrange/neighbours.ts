@@ -15,13 +15,13 @@ export function neighbourOf(cell: Cell, library: Library): Neighbour {
   return { what, stance: stanceFor(what, cell.load !== undefined, library) }
 }
 
-/** What two stations have against standing next to each other. */
+/** The reasons not to put two stations next to each other. */
 export interface Clash {
-  /** Main muscles they share, those of the aim left out. */
+  /** Main muscles they share, except those of the aim. */
   muscles: string[]
-  /** Muscles that are one's main and help in the other, those of the aim left out. */
+  /** Muscles that are main for one and help in the other, except those of the aim. */
   overlaps: string[]
-  /** Seconds to change over, before pace. */
+  /** Seconds to change over, before the pace is applied. */
   seconds: number
   /** Things put down or picked up. */
   things: number
@@ -32,7 +32,7 @@ export interface Clash {
 
 const both = (a: readonly string[], b: readonly string[], aim?: string) => a.filter((m) => b.includes(m) && m !== aim)
 
-/** @param aim the muscle the session is about: doing it twice in a row is meant */
+/** @param aim the muscle the session trains: working it twice in a row is intended */
 export function clashOf(a: Neighbour, b: Neighbour, aim?: string): Clash {
   const [one, other] = [a.what.move.muscles, b.what.move.muscles]
   const noise = ({ what }: Neighbour) => what.version.noise ?? what.move.noise
@@ -50,8 +50,8 @@ export function clashOf(a: Neighbour, b: Neighbour, aim?: string): Clash {
 }
 
 /**
- * What a clash costs, doubled so that it is a whole number: 3 a shared main muscle, 1 an overlap, the change-over's
- * seconds ÷ 2, 2 a thing, 4 for two hard jumps, 2 for two thuds, 5 for the same family. Ours.
+ * The cost of a clash, doubled to make it a whole number: 3 per shared main muscle, 1 per overlap, the change-over's seconds ÷ 2, 2 per
+ * thing, 4 for two hard jumps, 2 for two loud ones, 5 for the same family. Ours.
  *
  * @example two squats, both standing, quiet, empty hands, one main muscle: 2 × 3 + 1 + 2 × 5 = 17
  */

@@ -1,12 +1,11 @@
 import type { OrderProblem } from './orderProblem.ts'
 
-/** Rounds of raising the prices of stations with too many neighbours. */
+/** Rounds of raising the prices of stations with too many neighbors. */
 const rounds = 200
 
 /**
- * A cost that no order goes below, by 1-trees with prices on the stations (Held & Karp 1970, Oper Res 18:1138). Places
- * that are held are let go, so it holds for pinned orders too. A row that does not come back is closed over a station
- * that stands next to any other for nothing.
+ * A lower bound on the cost of any order, by 1-trees with prices on the stations (Held & Karp 1970, Oper Res 18:1138). Pins are ignored, so
+ * the bound also holds for pinned orders. An open row is closed through an extra station that is next to any other at no cost.
  */
 export function orderBound({ costs, before, cycle }: OrderProblem): number {
   const n = before.length
@@ -26,7 +25,7 @@ export function orderBound({ costs, before, cycle }: OrderProblem): number {
   return first + Math.max(0, Math.ceil(best - 1e-6))
 }
 
-/** The shortest tree over all points but the last, and that one's two nearest. */
+/** The shortest tree over all points except the last, plus the last one's two nearest. */
 function oneTree(size: number, cost: (a: number, b: number) => number): { length: number; degrees: number[] } {
   const degrees: number[] = Array(size).fill(0)
   const last = size - 1

@@ -1,6 +1,6 @@
 /** Stations to arrange: the cost of two neighbors. Whole numbers. */
 export interface OrderProblem {
-  /** Symmetric; the diagonal is not looked at. */
+  /** Symmetric; the diagonal is not used. */
   costs: readonly (readonly number[])[]
   /** The cost of a station in first place: next to what comes before the block. */
   before: readonly number[]
@@ -24,6 +24,6 @@ export function orderCost({ costs, before, cycle }: OrderProblem, order: readonl
   return sum
 }
 
-/** How far an order is from the one that is: the places each station has moved, summed. */
+/** How far an order is from the current one: the number of places each station has moved, summed. */
 export const orderDistance = (order: readonly number[]): number =>
   order.reduce((sum, station, place) => sum + Math.abs(station - place), 0)

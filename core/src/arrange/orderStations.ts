@@ -16,8 +16,8 @@ export interface OrderSolution {
 export const exactTo = 16
 
 /**
- * The order that costs least; among equal ones the nearest to the one that is. Exact to 16 stations, by dynamic
- * programming over subsets (Held & Karp 1962, J SIAM 10:196); above that by local search, with a proven lower bound.
+ * The order with the least cost; among equals the nearest to the current one. Exact up to 16 stations, by dynamic programming over subsets
+ * (Held & Karp 1962, J SIAM 10:196); above that by local search, with a proven lower bound.
  *
  * @example orderStations of three in a row, costs 0–1: 9, 0–2: 1, 1–2: 1 // order [0, 2, 1], cost 2
  */
@@ -35,13 +35,13 @@ export function orderStations(problem: OrderProblem): OrderSolution {
 }
 
 /**
- * Tables over subsets, the distance as a fraction of the cost. On a way round the first is fixed in turn, as the last
- * must come back to it.
+ * Tables over subsets, with the distance as a fraction of the cost. On a round trip each station is fixed as the first in turn, because the
+ * last must return to it.
  */
 function exactOrder({ costs, before, cycle, pinned }: OrderProblem): number[] {
   const n = before.length
   const all = [...before.keys()]
-  // Distance is at most n²/2, so a whole step of cost always outweighs it.
+  // The distance is at most n²/2, so a whole step of cost always outweighs it.
   const scale = n * n
   const mayStand = (station: number, place: number) => (pinned[station] || pinned[place] ? station === place : true)
   const start = (station: number) => before[station]! * scale + station
@@ -78,7 +78,7 @@ function exactOrder({ costs, before, cycle, pinned }: OrderProblem): number[] {
   return order
 }
 
-/** The best way through a table, first to last. */
+/** The best path through a table, first to last. */
 function walkBack(table: Int32Array, near: readonly Int32Array[], price: readonly Int32Array[], end: number): number[] {
   const m = near.length
   const way: number[] = []

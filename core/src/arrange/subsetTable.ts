@@ -1,13 +1,13 @@
-/** Out of reach; twice it still fits a 32-bit number. */
+/** Unreachable; twice this still fits a 32-bit number. */
 export const far = 1 << 30
 
 /**
- * The least cost of going through every subset of some stations, by the last one: at subset × stations + station
- * (Held & Karp 1962, J SIAM 10:196).
+ * The least cost of visiting every subset of some stations, by the last one: at index subset × stations + station (Held & Karp 1962, J SIAM
+ * 10:196).
  *
  * @param near cost from one station to the next
- * @param begin cost of beginning with a station; `far` where it may not be
- * @param price what a station costs at a place besides, `far` where it may not stand there; left out, nothing
+ * @param begin cost of starting with a station; `far` if it may not start
+ * @param price extra cost of a station at a place, `far` if it may not be there; nothing by default
  */
 export function fillTable(
   near: readonly Int32Array[],
@@ -28,7 +28,7 @@ export function fillTable(
       if (own === far) continue
       const row = near[j]!
       const from = (subset ^ (1 << j)) * m
-      // The last station itself is out of reach in the subset without it.
+      // The last station itself is unreachable in the subset without it.
       let least = far
       for (let b = 0; b < size; b++) {
         const i = inside[b]!

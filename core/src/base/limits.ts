@@ -1,6 +1,5 @@
 /**
- * How large a session may get. Chosen well above anything a teacher has been known to plan, so that a document
- * beyond them is a mistake or an attack, not a session (ours).
+ * The largest session allowed, well above anything a teacher has been known to plan: a larger document is a mistake or an attack (ours).
  */
 export const limits = {
   sections: 12,
@@ -8,7 +7,7 @@ export const limits = {
   stations: 200,
   groups: 6,
   laps: 30,
-  /** Words to learn in one session. */
+  /** Vocabulary words in one session. */
   words: 6,
   /** A teacher's own exercises in one session. */
   ownMoves: 40,
@@ -20,7 +19,7 @@ export const limits = {
   sentBytes: 4 * 1024 * 1024,
   /** Lines of a whiteboard text. */
   lines: 2000,
-  /** Mistakes of a text that are named one by one. */
+  /** Mistakes of a text that are reported one by one. */
   mistakes: 100,
   /** The whole document as JSON, in bytes of UTF-8. */
   bytes: 512 * 1024,
@@ -28,6 +27,6 @@ export const limits = {
   line: 120,
   /** Several lines of text: a note, a target. */
   paragraph: 1000,
-  /** The longest single stretch on a clock, in seconds: one hour. */
+  /** The longest timed stretch, in seconds: one hour. */
   seconds: 3600,
 } as const

@@ -1,8 +1,8 @@
 /**
- * How many letters must be put in, taken out, changed or swapped with their neighbour to make one text the other
- * (optimal string alignment). Given up above a bound, so that it takes time in proportion to the text.
+ * How many letters must be inserted, deleted, changed or swapped with a neighbor to turn one text into the other (optimal string
+ * alignment). Stops above a bound, so that the time is proportional to the text.
  *
- * @param most distances above this come back as `most + 1`
+ * @param most larger distances return `most + 1`
  * @example lettersApart('plnak', 'plank', 3) // 1
  */
 export function lettersApart(a: string, b: string, most: number): number {
@@ -44,7 +44,7 @@ function bits(set: number): number {
 
 const letterSets = new WeakMap<ReadonlyMap<string, unknown>, Uint32Array>()
 
-/** The letters of every name, in order, worked out once. */
+/** The letters of every name in sorted order, computed once. */
 function setsOf(names: ReadonlyMap<string, unknown>): Uint32Array {
   let sets = letterSets.get(names)
   if (!sets) {
@@ -54,14 +54,14 @@ function setsOf(names: ReadonlyMap<string, unknown>): Uint32Array {
   return sets
 }
 
-/** Letters of a typed name that are looked at. */
+/** How many letters of a typed name are compared. */
 const longest = 40
 
 /**
- * The names most like a typed one: those that hold all its words first, then the fewest letters apart.
+ * The names most similar to a typed one: first those that contain all its words, then the fewest letters apart.
  *
- * @param names in plain form, with what each stands for
- * @param count how many at most
+ * @param names in plain form, with what each refers to
+ * @param count at most this many
  */
 export function nearest<T>(typed: string, names: ReadonlyMap<string, T>, count: number): T[] {
   // Anything longer than any name is a sentence; its words may still be names.
@@ -75,7 +75,7 @@ export function nearest<T>(typed: string, names: ReadonlyMap<string, T>, count: 
   for (const [name, value] of names) {
     const set = sets[i++]!
     const holds = words.some((w) => name.includes(w))
-    // Every letter that only one of them has is one that must be changed.
+    // Every letter that only one of them has must be changed.
     const near = bits(own & ~set) <= most && bits(set & ~own) <= most
     const apart = near ? lettersApart(short, name, most) : most + 1
     if (apart <= most) ranked.push({ value, rank: apart })

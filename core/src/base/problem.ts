@@ -22,7 +22,7 @@ export type Counted =
   | 'pages'
   | 'pictures'
 
-/** What no bound and no list says; `words/en/problems.ts` has words for each. */
+/** Problems without a bound or a list of choices; `words/en/problems.ts` has the sentence for each. */
 export const rules = [
   'id',
   'ownId',
@@ -60,12 +60,12 @@ export const rules = [
 ] as const
 export type Rule = (typeof rules)[number]
 
-/** A rule as Zod carries it with a schema of ours: in the place of its message. */
+/** How one of our own rules travels inside a Zod schema: in the place of its message. */
 export const rule = (made: Rule): Rule => made
 
-/** What would have been right, as data. */
+/** The expected value, as data. */
 export type Expected =
-  /** A type of JSON's, by Zod's name. */
+  /** A JSON type, by Zod's name. */
   | { type: string }
   | { atLeast: number; of?: Counted }
   /** An upper limit; in one lane of a session; the rest of a text was left out. */
@@ -81,8 +81,7 @@ export type Expected =
 export type Received = string | { is: 'nothing' | 'object' | 'more' } | { count: number; of: Counted }
 
 /**
- * One thing that is wrong with a piece of data, as data. The sentence a person reads is made from it in
- * one place a language, `words/en/problems.ts`.
+ * One mistake in a piece of data, as data. The sentence a person reads is made from it in one place per language, `words/en/problems.ts`.
  */
 export interface Problem {
   /** The kind of mistake. Codes are stable and never reused. */
@@ -127,7 +126,7 @@ export const problemCodes = [
 
 export type ProblemCode = (typeof problemCodes)[number]
 
-/** Thrown where data that must be right is not; carries every problem found, not just the first. */
+/** Thrown when data that must be correct is not; carries every problem found, not only the first. */
 export class ProblemError extends Error {
   readonly problems: Problem[]
 
@@ -139,7 +138,7 @@ export class ProblemError extends Error {
 }
 
 /**
- * A path as people read it; nothing for the whole document.
+ * A path as people read it; empty for the whole document.
  *
  * @example pathText(['sections', 0, 'blocks', 2, 'laps']) // 'sections[0].blocks[2].laps'
  * @example pathText([]) // ''

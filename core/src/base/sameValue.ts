@@ -1,5 +1,5 @@
 /**
- * Whether two JSON values are the same, keys in any order; a key that is undefined counts as absent.
+ * Whether two JSON values are equal, with keys in any order; an undefined key counts as absent.
  *
  * @example sameValue({ a: 1, b: undefined }, { a: 1 }) // true
  */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { rule } from './problem.ts'
 import { limits } from './limits.ts'
 
-// C0 and C1 controls, and the two separators that some readers take for line breaks.
+// C0 and C1 controls, and the two separators that some readers treat as line breaks.
 const control = /[\u0000-\u001f\u007f-\u009f\u2028\u2029]/
 const controlButBreaks = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u2028\u2029]/
 
@@ -23,8 +23,8 @@ export const lineSchema = text(limits.line, control)
 export const paragraphSchema = text(limits.paragraph, controlButBreaks)
 
 /**
- * Typed or pasted text made fit to be stored: NFC, broken surrogates and control characters dropped, cut to
- * length without splitting a character.
+ * Cleans typed or pasted text for storage: NFC, without broken surrogates and control characters, cut to length without splitting a
+ * character.
  *
  * @param kind `line` turns breaks into spaces; `paragraph` keeps them
  * @example cleanText('a\u0007b\nc', 'line') // 'ab c'

@@ -1,5 +1,5 @@
 /**
- * How many bytes a text has in UTF-8.
+ * The length of a text in UTF-8 bytes.
  *
  * @example utf8Length('2 × 🪑') // 9
  */

@@ -20,7 +20,7 @@ export function shown(value: unknown): Received {
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
 }
 
-/** The value at a path inside unknown data, or undefined where the path leaves it. */
+/** The value at a path inside unknown data, or undefined if the path leaves it. */
 export function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   let here = root
   for (const part of path) {
@@ -32,7 +32,7 @@ export function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
 
 const countedBy: Partial<Record<string, Counted>> = { string: 'characters', array: 'entries' }
 
-/** A rule of ours, where a schema carries one in the place of Zod's message. */
+/** Our own rule, if a schema carries one in the place of Zod's message. */
 const ruleOf = (message: string): { expected?: Expected } =>
   (rules as readonly string[]).includes(message) ? { expected: { rule: message as Rule } } : {}
 
@@ -61,10 +61,10 @@ function codeAndExpected(issue: Issue): { code: ProblemCode; expected?: Expected
 }
 
 /**
- * What Zod found, as our own problems: one per mistake, unknown keys one per key.
+ * Zod's findings as our own problems: one per mistake, and one per unknown key.
  *
- * @param error what `safeParse` gave
- * @param input the data it was given, to say what stood there
+ * @param error what `safeParse` returned
+ * @param input the parsed data, to report the value found
  */
 export function zodProblems(error: { readonly issues: readonly Issue[] }, input: unknown): Problem[] {
   return error.issues.flatMap((issue): Problem[] => {

@@ -30,9 +30,9 @@ export interface BoundUse {
 }
 
 /**
- * How much of each of its grade's lines a block uses for one group; lines that do not concern it are left out.
+ * How much of each limit of its grade a block uses for one group; limits that do not apply are left out.
  *
- * @param steps the block's, timed for the group
+ * @param steps the block's steps, timed for the group
  * @example a circuit of 40/20 for K–1 has work at 40 of 30 and workPerRest at 2 of 1
  */
 export function blockBounds(
@@ -69,7 +69,7 @@ function setsOf(block: Block, groupId: string): number | undefined {
 }
 
 /**
- * Work and rest by the clock, and whether a rest is long enough to get into place; none for other forms.
+ * Timed work and rest, and whether a rest is long enough to get into position; undefined for other forms.
  *
  * @param seconds the whole block's
  */

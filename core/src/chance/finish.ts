@@ -1,13 +1,13 @@
-/** When the children of a group are through: of a simulation's seconds. */
+/** When the children of a group finish, from a simulation's seconds. */
 export interface Finish {
-  /** Seconds by which one child in ten, half of them, nine in ten and nineteen in twenty are through. */
+  /** Seconds after which one child in ten, half of them, nine in ten and nineteen in twenty have finished. */
   early: number
   median: number
   late: number
   last: number
-  /** Share of the children who are through within the session's minutes, 0 to 1. */
+  /** Share of the children who finish within the session's minutes, 0 to 1. */
   inTime: number
-  /** How many finish from `from + n × width` seconds on, up to the next. */
+  /** How many finish between `from + n × width` seconds and the next step. */
   bins: { from: number; width: number; shares: number[] }
 }
 
@@ -16,10 +16,10 @@ const widths = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600]
 const mostBins = 30
 
 /**
- * Sums up a simulation.
+ * Summarizes a simulation.
  *
  * @param ends seconds in rising order
- * @param budget seconds to the finish line
+ * @param budget seconds available
  * @example finishOf(Float64Array.of(50, 60, 70, 80), 70).inTime // 0.75
  */
 export function finishOf(ends: Float64Array, budget: number): Finish {

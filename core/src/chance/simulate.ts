@@ -15,17 +15,17 @@ import { lognormalFactors } from '../distribution/lognormal.ts'
 import { playGame } from '../forms/chance/playGame.ts'
 import { seededRandom } from '../distribution/seededRandom.ts'
 
-/** How children differ: the spread of the logarithm, from child to child and from step to step of one child. Ours. */
+/** How children differ: the standard deviation of the logarithm, between children and between the steps of one child. Ours. */
 export const childSpread = { child: 0.2, step: 0.15 }
 
 export interface SimulateOptions {
-  /** How many; 10 000 unless said. */
+  /** How many; 10 000 by default. */
   children?: number
   seed?: number
-  /** Seconds against grades 4–6; left out, the group's grades decide. */
+  /** Seconds compared with grades 4–6; by default the group's grades decide. */
   pace?: number
   spread?: { child: number; step: number }
-  /** Share of the children that are through, 0 to 1. */
+  /** Share of the children simulated so far, 0 to 1. */
   onProgress?: (share: number) => void
 }
 
@@ -33,17 +33,17 @@ export interface SimulateOptions {
 interface Part {
   /** Seconds led by a clock. */
   fixed: number
-  /** Typical seconds of each step a child ends, and where it is cut. */
+  /** Typical seconds of each self-paced step, and where it is cut. */
   counted: Float64Array
   limits: Float64Array
-  /** The block is over then, done or not. */
+  /** The block ends then, done or not. */
   cap: number
   chance?: ChanceModel
 }
 
 /**
- * When children finish: each with a factor of its own and another for every step it ends itself; draws as they fall.
- * The same seed gives the same children.
+ * Simulates when children finish: each has a factor of its own and another for every self-paced step; draws are random. The same seed gives
+ * the same children.
  *
  * @returns each child's seconds, in rising order
  * @throws {ProblemError} `unknown-move` or `unknown-version`

@@ -1,13 +1,13 @@
 import { binomial } from '../distribution/chances.ts'
 
-/** The change of a class: of those who have both days. */
+/** The change of a class: only children who have both days. */
 export interface ClassChange {
   children: number
-  /** Of their changes, on the test's scale. */
+  /** The median change, on the test's scale. */
   median: number
   /** The median's interval with 95 % or more, if there are enough children. */
   interval?: { from: number; to: number; confidence: number }
-  /** How many neither gained nor lost. */
+  /** How many changed neither up nor down. */
   ties: number
 }
 
@@ -20,8 +20,8 @@ const medianOf = (sorted: readonly number[]): number => {
 }
 
 /**
- * The exact interval of a median: from the k-th smallest to the k-th largest, k as large as 95 % allow.
- * Source: the sign test's interval, Conover 1999, Practical Nonparametric Statistics, 3.2 (from memory).
+ * The exact interval of a median: from the k-th smallest to the k-th largest value, with the largest k that keeps 95 % confidence. Source:
+ * the sign test's interval, Conover 1999, Practical Nonparametric Statistics, 3.2 (from memory).
  *
  * @returns k from 1, and the confidence; undefined below six
  * @example signInterval(6)?.confidence // 0.96875
@@ -40,10 +40,10 @@ export function signInterval(n: number): { k: number; confidence: number } | und
 }
 
 /**
- * A class's change: the median of its children's, with its interval. Children are compared with themselves and with nobody else.
+ * A class's change: the median of its children's changes, with its interval. Children are compared only with themselves.
  *
- * @param changes after less before of each child that has both
- * @returns undefined where there are too few to say
+ * @param changes after minus before, for each child that has both
+ * @returns undefined if there are too few to say
  * @example classChange([1, 2, 2, 3, 3, 4, 5, 6])?.median // 3
  */
 export function classChange(changes: readonly number[]): ClassChange | undefined {

@@ -1,12 +1,12 @@
 /** A class's pace beside the usual one for its grades: 1.1 is a tenth longer. */
 export interface ClassPace {
   pace: number
-  /** Of the middle half of the children, each drawn towards the usual as the class is. */
+  /** The quartiles of the children's paces, shrunk toward the usual pace like the class's. */
   quartiles: { from: number; to: number }
   children: number
 }
 
-/** A run's counted steps, each as real seconds ÷ those usual for the grades, its first and last of a block left out. */
+/** A run's counted steps, each as real seconds ÷ usual seconds for the grades, without the first and last of a block. */
 export interface PacedRun {
   child: string
   /** Sessions are counted: one is too few. */
@@ -21,9 +21,9 @@ const ratios = { from: 0.4, to: 3 }
 const fewest = { steps: 3, seconds: 60, children: 8, sessions: 2 }
 /** Of each child its last runs, up to this many. */
 const lastRuns = 3
-/** Of the children so large a share with the longest times is left out: a tablet left alone only ever lengthens. */
+/** This share of the children, those with the longest times, is left out: a tablet left alone only ever lengthens a time. */
 const dropped = 0.15
-/** How far the paces of children of one class lie apart, and those of classes, as logarithms; ours. */
+/** How much paces differ between children of one class and between classes, as logarithms; ours. */
 const spread = { children: 0.2, classes: 0.12 }
 /** The usual pace counts like this many children: the best guess with little data. */
 const usualWeight = Math.round(spread.children ** 2 / spread.classes ** 2)
@@ -52,9 +52,9 @@ function normalQuantile(share: number): number {
 }
 
 /**
- * How much too low the middle of all but the highest is, in standard deviations of a normal distribution.
+ * How much too low the median is after the highest values were left out, in standard deviations of a normal distribution.
  *
- * @param kept share that is left
+ * @param kept share that is kept
  * @example cutBias(0.85).toFixed(3) // '0.189'
  */
 const cutBias = (kept: number): number => (kept < 1 ? normalQuantile(1 - kept / 2) : 0)
@@ -68,9 +68,9 @@ function runPace({ steps }: PacedRun): number | undefined {
 }
 
 /**
- * A class's own pace: of each run the middle of its counted steps, of each child the middle of its last three runs, of the class the
- * middle of its children without the longest 15 %, put right by what leaving them out takes away, drawn towards what is usual with the
- * weight n ÷ (n + 3). The middle, since a mean is moved twice as far by tablets left alone. Ours.
+ * A class's own pace: the median of each run's counted steps, the median of each child's last three runs, and the median of the children
+ * without the longest 15 %, corrected for the bias of leaving them out and shrunk toward the usual pace with weight n ÷ (n + 3). Medians
+ * are used because tablets left alone move a mean twice as far. Ours.
  *
  * @returns undefined below eight children and two sessions
  */

@@ -6,7 +6,7 @@ import type { PacedRun } from './classPace.ts'
 /** Seconds from the last rep to the tap; ours. */
 const tapSeconds = 1
 
-/** What of a lane tells the pace it was timed at. */
+/** The part of a lane that tells which pace it was timed at. */
 type PacedLane = Pick<Lane, 'steps' | 'grades' | 'pace'>
 
 /**

@@ -1,9 +1,9 @@
 import type { Scale } from '../terms/measure.ts'
 
 /**
- * A value where differences mean the same everywhere: a ratio's logarithm.
+ * A value on a scale where differences mean the same everywhere: for a ratio, its logarithm.
  *
- * @throws {RangeError} for a ratio of nothing: nought seconds are no hold
+ * @throws {RangeError} for a ratio of zero: zero seconds are not a hold
  * @example onScale(20, { kind: 'ratio' }) - onScale(10, { kind: 'ratio' }) // 0.6931471805599454
  */
 export function onScale(value: number, { kind }: Scale): number {
@@ -13,7 +13,7 @@ export function onScale(value: number, { kind }: Scale): number {
 }
 
 /**
- * The error of so many hits, which nobody has to measure: the binomial's standard deviation.
+ * The error of a number of hits, known without measuring: the binomial standard deviation.
  *
  * @param share of hits, 0 to 1
  * @example hitsError(20, 0.5).toFixed(2) // '2.24'

@@ -1,10 +1,10 @@
-/** Quantiles of the normal distribution that are used here: two sides of 95 % and of 80 %. */
+/** The normal quantiles used here: two-sided 95 % and 80 %. */
 const normal = { 0.95: 1.959963984540054, 0.8: 1.2815515655446004 } as const
 export type Confidence = keyof typeof normal
 
 /**
- * How far from nought a Student t stays with a confidence, on both sides. Source: Abramowitz & Stegun 1964, 26.7.5 (from memory),
- * exact to a thousandth from ten degrees of freedom on.
+ * The two-sided quantile of Student's t at a confidence. Source: Abramowitz & Stegun 1964, 26.7.5 (from memory), accurate to a thousandth
+ * from ten degrees of freedom.
  *
  * @param freedom degrees of freedom, at least 3
  * @example tQuantile(0.95, 20).toFixed(3) // '2.086'

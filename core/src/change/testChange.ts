@@ -22,30 +22,28 @@ export interface ChildChange {
   /** Means of the days on each side, in the test's unit. */
   before: number
   after: number
-  /** After less before, on the test's scale. */
+  /** After minus before, on the test's scale. */
   change: number
-  /** A change is clear beyond this. */
+  /** A change larger than this is clear. */
   variation: number
 }
 
 /** The results of a class's test days. */
 export interface TestChange {
   sides: Sides
-  /** Of the class; its confidence and ties with it. */
+  /** Of the class, with its confidence and its ties. */
   class: ClassChange
-  /** Children with a value on any of the days that are compared. */
+  /** Children with a value on any of the compared days. */
   any: number
   children: readonly ChildChange[]
-  /** How many of them are clear, and how many would be by chance alone. */
+  /** How many changes are clear, and how many would be by chance alone. */
   clear: number
   byChance: number
   /** How a measure of one child varies from day to day; a throw's follows from its hits. */
   error?: TypicalError
 }
 
-/**
- * Why nothing is said: it is for the lesson, or a game at that age; there are not two sides yet; too few children have both.
- */
+/** Why there is no result: the test is for the lesson, or a game at that age; there are not two dates yet; too few children have both. */
 export type Unsaid = { none: 'lesson' | 'game' | 'no-two-sides' } | { none: 'too-few'; both: number; any: number }
 
 /** What a change is computed from: a measure's own error on its scale, one child's days. */
@@ -54,7 +52,7 @@ type Judged = Pick<Measure, 'use' | 'gameUpTo' | 'scale' | 'error' | 'trials' | 
 /** A child's value of a day; undefined if it was not done by the test's rules, or not often enough. */
 function valueOn(measure: Judged, tries: readonly Try[], pupil: string, day: string): number | undefined {
   const own = tries.filter((t) => t.pupil === pupil && t.day === day)
-  // The best of three is more than the best of two.
+  // The best of three tries tends to be better than the best of two.
   if (own.length !== measure.trials || own.some((t) => t.otherwise)) return undefined
   const value = dayValue(
     measure,
@@ -63,7 +61,7 @@ function valueOn(measure: Judged, tries: readonly Try[], pupil: string, day: str
   return measure.scale.kind === 'ratio' && value <= 0 ? undefined : value
 }
 
-/** The days of a child that count: it learns a test by doing it, and who joined late learns it later. */
+/** The days of a child that count: a child learns a test by doing it, so the first day does not count, also for one who joined late. */
 function countedDays(days: readonly TestDay[], tries: readonly Try[], pupil: string): TestDay[] {
   const done = new Set(tries.filter((t) => t.pupil === pupil).map((t) => t.day))
   return days.filter((day) => done.has(day.key)).slice(1)
@@ -71,7 +69,7 @@ function countedDays(days: readonly TestDay[], tries: readonly Try[], pupil: str
 
 const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
-/** A measure's own error on its scale: of a ratio the logarithm of its factor. */
+/** A measure's own error on its scale: for a ratio, the logarithm of its factor. */
 const ownError = ({ scale, error }: Judged): number | undefined =>
   error && (scale.kind === 'ratio' ? Math.log(error.value) : error.value)
 
@@ -138,13 +136,13 @@ function throwsError(scale: Judged['scale'], values: readonly number[]): Typical
 }
 
 /**
- * How a class changed between the first days that count and the last, and what may be said of each child: each beside itself, as the
- * test counts it, only where it was done as the test says, and never its own first day.
+ * How a class changed between the first and the last days that count, and what can be said of each child. Each child is compared with
+ * itself, the way the test counts, only if the test was done as described, and never with its own first day.
  *
- * @param days in their order, the try-out first, all of one set-up and one moment of the lesson
- * @param pupils of the class, in the order they are told
+ * @param days in order, the practice test first, all with one set-up and at one moment of the lesson
+ * @param pupils of the class, in the order of the result
  * @param grade the lowest of the class
- * @returns or why nothing is said
+ * @returns the change, or why there is none
  */
 export function testChange(
   measure: Judged,
@@ -179,8 +177,8 @@ export function testChange(
 }
 
 /**
- * How a class's values moved from before the work to after it in one lesson: the middle of the children's own differences, and nothing
- * of any child: a warm muscle and a second try reach further.
+ * How a class's values changed from before the work to after it in one lesson: the median of the children's own differences, and nothing
+ * about single children, because a warm muscle and a second try reach further.
  *
  * @returns undefined below eight children with both
  */

@@ -17,10 +17,10 @@ export interface Sides {
 const fortnight = 14 * 24 * 60 * 60 * 1000
 
 /**
- * Which days of a test are compared: after the try-out those within a fortnight of the first with those within a fortnight of the last.
+ * Which days of a test are compared: after the practice test, those within two weeks of the first with those within two weeks of the last.
  *
- * @param days in their order
- * @returns undefined where there are not two sides yet
+ * @param days in order
+ * @returns undefined if there are not two sides yet
  * @example sidesOf([{ key: 'a', at: 0 }, { key: 'b', at: 7 * 864e5 }, { key: 'c', at: 70 * 864e5 }])?.after.length // 1
  */
 export function sidesOf(days: readonly TestDay[]): Sides | undefined {

@@ -2,7 +2,7 @@
 export interface TypicalError {
   /** Standard deviation of one child's values between days, on the test's own scale. */
   error: number
-  /** Degrees of freedom it is known with. */
+  /** Its degrees of freedom. */
   freedom: number
 }
 
@@ -11,16 +11,16 @@ const ownWeight = 20
 /** From this many, a class's own differences count. */
 const fewest = 8
 /**
- * Differences that show so many times the variance are no chance: between 20 and 40 degrees of freedom one in twenty shows so much where
- * nothing is behind it (F distribution; the round number ours).
+ * Observed variance above this multiple of the expected variance is not chance: with 20 to 40 degrees of freedom, chance alone exceeds it
+ * one time in twenty (F distribution; the round number ours).
  */
 const plainlyMore = 2
 
 const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
 /**
- * The variance that differences between two days of the same children show of one day.
- * Source: Hopkins 2000, Sports Med 30:1 (typical error = SD of differences ÷ √2).
+ * The variance of a single day, from the differences between two days of the same children. Source: Hopkins 2000, Sports Med 30:1 (typical
+ * error = SD of differences ÷ √2).
  *
  * @param differences at least two
  * @example differenceVariance([1, -1]) // 1

@@ -15,15 +15,15 @@ export type ChangeWord = 'clear' | 'probably' | 'same' | 'open'
 
 export interface Verdict {
   word: ChangeWord
-  /** After less before, on the test's scale. */
+  /** After minus before, on the test's scale. */
   change: number
   /** A change must be larger than this to be clear: the measure's variation. */
   variation: number
 }
 
 /**
- * What may be said of one child's change. Source: Weir 2005, J Strength Cond Res 19:231 (the smallest difference that is real, for
- * one day against one); Hopkins 2000, Sports Med 30:1; three words and days a side: ours.
+ * The verdict on one child's change. Source: Weir 2005, J Strength Cond Res 19:231 (the smallest real difference, one day against one);
+ * Hopkins 2000, Sports Med 30:1; the three words and the days per side: ours.
  *
  * @example changeVerdict({ mean: 0, days: 1 }, { mean: 6, days: 1 }, { error: 2, freedom: 40 }).word // 'clear'
  * @example changeVerdict({ mean: 0, days: 1 }, { mean: 3, days: 1 }, { error: 2, freedom: 40 }).word // 'open'

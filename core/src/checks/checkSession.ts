@@ -13,7 +13,7 @@ export interface CheckOptions {
   context?: CheckContext
 }
 
-/** A finding's level in this school; undefined where the rule is off. A stop is never lowered. */
+/** A finding's weight in this school; undefined if the rule is off. A weight of *fix* is never lowered. */
 function levelHere(found: Level, rule: Rule, policies: RulePolicies): Level | undefined {
   const policy = policies[rule.id]
   if (!policy || rule.level === 'stop') return found
@@ -21,8 +21,8 @@ function levelHere(found: Level, rule: Rule, policies: RulePolicies): Level | un
 }
 
 /**
- * What a thoughtful colleague would say to a session: stops first, then looks, then notes, each in the order of the rules. What the
- * teacher left comes with her answer.
+ * All findings of a session: fix first, then advice, then tips, each in the order of the rules. A finding the teacher ignored carries her
+ * reason.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */

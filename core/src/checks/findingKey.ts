@@ -3,7 +3,7 @@ import type { Finding } from './rule.ts'
 const longest = 600
 
 /**
- * What makes a finding the same one: its rule, its place, its groups, its numbers. An answer holds as long as none of them changes.
+ * What identifies a finding: its rule, its place, its groups and its numbers. A teacher's answer holds until one of these changes.
  *
  * @example findingKey({ rule: 'landings', where: {}, groups: ['g1'], facts: { landings: 70, most: 60 } })
  * // 'landings|||g1|landings:70,most:60'

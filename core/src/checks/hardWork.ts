@@ -1,6 +1,6 @@
 import type { CheckedLane, CheckedStep } from './view.ts'
 
-/** Work that is hard for children: quick, or with a full landing. */
+/** Work that is hard for children: fast, or with a full landing. */
 export const isHard = ({ hard }: CheckedStep): boolean => hard === true
 
 /** Work that moves, not holds. Counted circles and bends move. */
@@ -12,5 +12,5 @@ export const isMoving = ({ kind, doing }: CheckedStep): boolean =>
 /** When a step is over. */
 export const endOf = ({ at, seconds }: CheckedStep): number => at + seconds.typical
 
-/** The hard steps of a lane, in their order. */
+/** The hard steps of a lane, in order. */
 export const hardSteps = ({ steps }: CheckedLane): CheckedStep[] => steps.filter(isHard)

@@ -1,6 +1,6 @@
 import { moderateMet, vigorousMet } from '../terms/effort.ts'
 
-/** Grades in three bands, as the trade speaks of them: K–1, 2–3, 4–6. */
+/** Grades in the three usual bands: K–1, 2–3, 4–6. */
 export type Band = 0 | 1 | 2
 
 /** The band of a lane: that of its lowest grade. @example bandOf([2, 3]) // 1 */
@@ -19,9 +19,9 @@ export interface Limit {
 const same = (n: number): [number, number, number] => [n, n, n]
 const ours = 'ours'
 
-/** Every limit of every rule, once. Limits include their end value. */
+/** Every limit of every rule, defined once. Limits include their end value. */
 export const limits = {
-  /** Seconds of moving before the first hard work: an eighth of the session, held between these. */
+  /** Seconds of moving before the first hard work: an eighth of the session, within these bounds. */
   warmUpLeast: {
     value: same(90),
     unit: 's',
@@ -29,9 +29,9 @@ export const limits = {
   },
   warmUpMost: { value: same(180), unit: 's', source: 'Faigenbaum et al. 2009, shortened: ours' },
   warmUpShare: { value: same(1 / 8), unit: 'of the session', source: ours },
-  /** A shorter session needs none, unless it jumps or sprints at full effort. */
+  /** A shorter session needs no warm-up, unless it jumps or sprints at full effort. */
   warmUpFrom: { value: same(600), unit: 's', source: ours },
-  /** From here on work is hard. */
+  /** Work is hard from this value on. */
   hardMet: {
     value: same(vigorousMet),
     unit: 'MET',
@@ -39,11 +39,11 @@ export const limits = {
   },
   /** Weight of a landing from which work is hard in any case; the schema’s scale, 1 a full-effort jump. */
   hardImpact: { value: same(0.75), unit: 'of a full-effort landing', source: ours },
-  /** Weight from which a landing is a full one: low bounces, jacks and skipping are not counted. */
+  /** A landing of this weight or more is a full one: low bounces, jacks and skipping are not counted. */
   fullLanding: { value: same(0.5), unit: 'of a full-effort landing', source: ours },
   /** Calm work needs no easier way: a child who finds it too hard does less of it. */
   easierFrom: { value: same(4.5), unit: 'MET', source: ours },
-  /** Vigorous work that ends so near to the end asks for a cool-down. */
+  /** Vigorous work that ends this close to the end needs a cool-down. */
   vigorousEnd: { value: same(180), unit: 's', source: ours },
   coolDownLeast: { value: same(60), unit: 's', source: 'common practice, no source' },
   talk: { value: [45, 60, 90], unit: 's', source: 'common practice, no source' },
@@ -85,7 +85,7 @@ export const limits = {
   downWithin: { value: same(15), unit: 's', source: ours },
   downAfter: { value: same(60), unit: 's of hard work', source: ours },
   counterFrom: { value: same(60), unit: 's', source: 'common practice, no source' },
-  /** A muscle counts as worked from here on. */
+  /** A muscle counts as worked from this value on. */
   muscleWorked: { value: same(90), unit: 's', source: ours },
   activeShare: {
     value: same(0.5),
@@ -97,14 +97,14 @@ export const limits = {
   aimStrength: { value: same(60), unit: 's', source: 'two sets, ours' },
   aimStretches: { value: same(3), unit: 'stretches', source: ours },
   aimBalance: { value: same(60), unit: 's', source: ours },
-  /** From here on work counts as moderate, for the aim. */
+  /** Work counts as moderate from this value on, for the aim. */
   moderateMet: {
     value: same(moderateMet),
     unit: 'MET',
     source: 'Trost et al. 2011, Med Sci Sports Exerc 43:1360; Butte et al. 2018 (youth, from memory)',
   },
   workByClock: { value: [30, 40, 60], unit: 's', source: 'common practice, no source: attention and form' },
-  /** Work to rest, over neighbouring hard stations. */
+  /** Work per rest, over neighboring hard stations. */
   workToRest: { value: [1, 1.5, 2], unit: 'to 1', source: 'common practice, no source' },
   ratioFrom: { value: same(120), unit: 's', source: ours },
   sprintWork: { value: same(20), unit: 's', source: 'Tabata et al. 1996: 20/10, up to four minutes' },
@@ -126,7 +126,7 @@ export const limits = {
   sidesApart: { value: same(10), unit: 's', source: ours },
   jumpsInARow: { value: same(2), unit: 'stations', source: ours },
   stepUp: { value: same(4 / 3), unit: 'of last time', source: ours },
-  /** Getting into place by the clock that no rest covers. */
+  /** Seconds of getting into position that no rest covers in a timed block. */
   changeUncovered: { value: same(2), unit: 's', source: ours },
   write: { value: [1, 2, 3], unit: 'results', source: ours },
   overheadFree: { value: same(0.5), unit: 'kg', source: ours },

@@ -4,7 +4,7 @@ import { setUpOf } from '../terms/testValue.ts'
 import type { Found } from './rule.ts'
 import type { CheckView } from './view.ts'
 
-/** A block that measures: its test, and how that is set up. */
+/** A block that measures: its test and the test's set-up. */
 export interface Measured {
   section: string
   block: string
@@ -12,7 +12,7 @@ export interface Measured {
   setUp: SetUp
 }
 
-/** The tests of a session, in their order. */
+/** The tests of a session, in order. */
 export const measuredIn = ({ blocks, library }: CheckView): Measured[] =>
   [...blocks.values()].flatMap(({ section, block }) => {
     const said = traitsOf(block).measured?.(block)

@@ -3,7 +3,7 @@ import { isHard } from './hardWork.ts'
 import { limit } from './limits.ts'
 import type { CheckedStep, CheckView } from './view.ts'
 
-/** Muscles with the seconds the lane in which they work longest works them as main ones, the longest first. */
+/** Muscles with their seconds of main work in the lane where they work longest, the longest first. */
 export function longestWorked({ lanes }: CheckView, counts: (step: CheckedStep) => boolean): [string, number][] {
   const most = new Map<string, number>()
   for (const { steps } of lanes) {
@@ -18,14 +18,14 @@ export function longestWorked({ lanes }: CheckView, counts: (step: CheckedStep) 
   return [...most].filter(([, seconds]) => seconds >= limit('muscleWorked', 0)).sort((a, b) => b[1] - a[1])
 }
 
-/** The muscles a session is work for, the longest worked first. Marching in a warm-up asks for no stretch. */
+/** The muscles a session trains, the longest worked first. Marching in a warm-up calls for no stretch. */
 export function longestInWork(view: CheckView): [string, number][] {
   const around = ['warmUp', 'coolDown']
   const asks = new Set(view.session.sections.filter(({ role }) => !around.includes(role)).map(({ id }) => id))
   return longestWorked(view, ({ section }) => asks.has(section))
 }
 
-/** Muscles that are moved before the first hard work of any lane. */
+/** Muscles that move before the first hard work of any lane. */
 export function warmed({ lanes }: CheckView): Set<string> {
   const moves = new Set<Move>()
   for (const { steps } of lanes)
@@ -36,10 +36,10 @@ export function warmed({ lanes }: CheckView): Set<string> {
   return new Set([...moves].flatMap(({ muscles, stretches = [] }) => [...muscles.main, ...muscles.also, ...stretches]))
 }
 
-/** Muscles that are stretched somewhere in the session. */
+/** Muscles that are stretched anywhere in the session. */
 export const stretched = ({ cells }: CheckView): Set<string> =>
   new Set(cells.flatMap(({ move }) => move.stretches ?? []))
 
-/** The names of muscles, in one fact. */
+/** The names of muscles, joined into one fact. */
 export const muscleNames = (ids: readonly string[], { library }: CheckView): string =>
   ids.map((id) => library.muscles.get(id)?.name ?? id).join(' + ')

@@ -3,14 +3,14 @@ import type { Found } from './rule.ts'
 import type { Where } from './where.ts'
 import type { CheckedLane } from './view.ts'
 
-/** How much of something a lane has, and where most of it is. */
+/** How much of something a lane has, and which place has most of it. */
 export interface Amount {
   n: number
   where?: Where
 }
 
 /**
- * One finding for all lanes that have more of something than their limit: its numbers are those of the lane that is furthest beyond.
+ * One finding for all lanes that exceed their limit of something, with the numbers of the lane that exceeds it most.
  *
  * @param name what the number is called in the finding's facts
  */

@@ -102,7 +102,7 @@ export const ruleIds = [
 ] as const
 export type RuleId = (typeof ruleIds)[number]
 
-/** Rules about a term, by their ids, for ever. */
+/** Rules about a term. Their ids never change. */
 export const termRuleIds = [
   'push-pull-legs-core',
   'upper-lower-core',
@@ -118,10 +118,10 @@ export const termRuleIds = [
 ] as const
 export type TermRuleId = (typeof termRuleIds)[number]
 
-/** What its words are made of: numbers and names. */
+/** The numbers and names its sentence is made of. */
 export type Facts = Readonly<Record<string, number | string>>
 
-/** Something a thoughtful colleague would say, as data. */
+/** A finding of the checks, as data. */
 export interface Finding {
   rule: RuleId
   level: Level
@@ -133,7 +133,7 @@ export interface Finding {
   answered?: string
 }
 
-/** A finding before its rule's name is put to it. */
+/** A finding before its rule's name is added. */
 export type Found = Omit<Finding, 'rule' | 'level' | 'answered'> & { level?: Level }
 
 /** One thing to look at. */
@@ -144,7 +144,7 @@ export interface Rule {
   find: (view: CheckView) => Found[]
 }
 
-/** Findings about single stations, one a station: the groups it holds for together. */
+/** Findings about single stations, one per station, for all the groups it applies to. */
 export function perStation(
   { cells }: CheckView,
   find: (cell: CheckedCell) => (Omit<Found, 'where' | 'groups'> & { facts: Facts }) | undefined,
@@ -166,7 +166,7 @@ export function perStation(
   return [...found.values()]
 }
 
-/** One finding for every lane something is found in, with the numbers of the first of them. */
+/** One finding for all lanes in which something is found, with the numbers of the first. */
 export function perLane(
   { lanes }: Pick<CheckView, 'lanes'>,
   find: (lane: CheckedLane) => { where?: Where; facts: Facts; level?: Level } | undefined,
@@ -181,7 +181,7 @@ export function perLane(
   return [{ where, groups: found.map((one) => one.group), ...rest }]
 }
 
-/** Of single steps, one finding a station: the groups it holds for together. */
+/** Findings about single steps, one per station, for all the groups it applies to. */
 export function perStepOfStation(
   { lanes }: Pick<CheckView, 'lanes'>,
   find: (step: CheckedStep, lane: CheckedLane) => { facts: Facts; level?: Level } | undefined,

@@ -44,11 +44,11 @@ const denied = /\b(?:no|not|never|don[’']?t|do not|without|avoid|instead of|no
 
 const deniedWithin = /\b(?:without|never|instead of|sin|nunca)\b/i
 
-/** The sentences of a text, each with what ends it: `Run. Stop!` is `Run. ` and `Stop!`. */
+/** The sentences of a text, each with its end mark: `Run. Stop!` gives `Run. ` and `Stop!`. */
 const sentences = (text: string): string[] => text.match(/[^.!?;\n]+[.!?;\n]*\s*/g) ?? []
 
 /**
- * The words that match in a text, unless the sentence forbids just that: "never head the ball" asks nobody to.
+ * The words that match in a text, unless their sentence forbids it: "never head the ball" asks nobody to.
  *
  * @example saidSo('Head the ball.', /head the ball/i) // 'Head the ball'
  * @example saidSo('Never head the ball.', /head the ball/i) // undefined
@@ -61,7 +61,7 @@ export function saidSo(text: string, pattern: RegExp): string | undefined {
   return undefined
 }
 
-/** The text without the sentences that say it. @example withoutSaid('Run. Head the ball.', /head the ball/i) // 'Run.' */
+/** The text without the sentences that match. @example withoutSaid('Run. Head the ball.', /head the ball/i) // 'Run.' */
 export const withoutSaid = (text: string, pattern: RegExp): string =>
   sentences(text)
     .filter((sentence) => saidSo(sentence, pattern) === undefined)

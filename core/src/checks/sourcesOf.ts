@@ -1,7 +1,7 @@
 import { limits, type LimitId } from './limits.ts'
 import type { RuleId } from './rule.ts'
 
-/** Which limits each rule holds a session to. A rule that is left out has none: it looks for something, not for too much of it. */
+/** Which limits each rule applies. A rule that is not listed has none: it looks for something, not for too much of it. */
 export const limitsOf: Partial<Record<RuleId, readonly LimitId[]>> = {
   'no-warm-up': ['warmUpLeast'],
   'short-warm-up': ['warmUpLeast', 'warmUpMost', 'warmUpShare'],
@@ -48,7 +48,7 @@ export const limitsOf: Partial<Record<RuleId, readonly LimitId[]>> = {
 }
 
 /**
- * Where a rule's numbers are from, each source once; ours are not named.
+ * The sources of a rule's numbers, each once; our own limits are not listed.
  *
  * @example sourcesOf('things-to-fetch') // []
  */

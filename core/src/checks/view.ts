@@ -17,18 +17,18 @@ import { saidIn, type Said } from './said.ts'
 export interface CheckedStep extends Step {
   move?: string
   doing?: { move: Move; version: Version }
-  /** Work that is hard for children: quick, or with a full landing. */
+  /** Work that is hard for children: fast, or with a full landing. */
   hard?: true
 }
 
-/** A group's lane as rules look at it. */
+/** A group's lane as rules see it. */
 export interface CheckedLane {
   group: Group
   band: Band
   /** The lowest grade. */
   grade: number
   seconds: number
-  /** Of the whole lane, each with its beginning from the start of the session. */
+  /** Steps of the whole lane, each with its start from the beginning of the session. */
   steps: readonly CheckedStep[]
   totals: LaneView['totals']
 }
@@ -47,26 +47,26 @@ export interface CheckedCell {
 }
 
 const [hardMet, hardImpact] = [limit('hardMet', 0), limit('hardImpact', 0)]
-/** Whether a version is hard work for children: quick, or with a full landing. */
+/** Whether a version is hard work for children: fast, or with a full landing. */
 const hardFor = ({ met, impact }: Version): boolean => met >= hardMet || impact >= hardImpact
 
 /** What is known besides the session; missing facts are not checked. */
 export interface CheckContext {
   /** Ids of exercises the classes were sent before. */
   known?: ReadonlySet<string>
-  /** The school's warm-ups may hold a few gentle stretches. */
+  /** Whether the school's warm-ups may include a few gentle stretches. */
   heldWarmUp?: boolean
   /** How long a lane worked in the last session of the same aim within three weeks, in seconds. */
   lastWork?: number
 }
 
-/** All that rules ask of a session, worked out once. */
+/** Everything the rules need of a session, computed once. */
 export interface CheckView {
   session: Session
   context: CheckContext
   /** The teacher's own words. */
   said: readonly Said[]
-  /** Every block by its id, with the section it is in. */
+  /** Every block by its id, with its section. */
   blocks: ReadonlyMap<string, { section: Section; block: Block }>
   library: Library
   lanes: readonly CheckedLane[]
@@ -74,7 +74,7 @@ export interface CheckView {
 }
 
 /**
- * A session as rules look at it.
+ * A session as rules see it.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */

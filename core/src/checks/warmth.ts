@@ -2,7 +2,7 @@ import { hardSteps, isMoving } from './hardWork.ts'
 import { limit } from './limits.ts'
 import type { CheckedLane, CheckedStep, CheckView } from './view.ts'
 
-/** A lane whose hard work comes before it is warm. */
+/** A lane with hard work before it is warm. */
 export interface ColdStart {
   lane: CheckedLane
   first: CheckedStep
@@ -18,8 +18,8 @@ export const movedBefore = ({ steps }: CheckedLane, at: number): number =>
   steps.reduce((sum, s) => (s.at < at && isMoving(s) ? sum + s.seconds.typical : sum), 0)
 
 /**
- * The lanes that move less before their first hard work than an eighth of the session, held between a minute and a half and
- * three. Jogging and jacks warm where they are meant to; a short session needs no warm-up unless it lands at full effort.
+ * The lanes that move for less than an eighth of the session (at least a minute and a half, at most three) before their first hard work.
+ * Jogging and jacks count as warming up; a short session needs no warm-up unless it has full-effort landings.
  */
 export function coldStarts({ lanes, session }: CheckView): ColdStart[] {
   const warmUps = new Set(session.sections.filter((s) => s.role === 'warmUp').map((s) => s.id))

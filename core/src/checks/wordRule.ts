@@ -2,7 +2,7 @@ import type { Found, Level, Rule, RuleFamily, RuleId } from './rule.ts'
 import { saidSo, type Said } from './said.ts'
 import type { CheckView } from './view.ts'
 
-/** A rule about the teacher's own words, which a fix can take out again. */
+/** A rule about the teacher's own words, which a fix can remove. */
 export interface WordRule extends Rule {
   pattern: RegExp
 }
@@ -17,7 +17,7 @@ export const saidOf = ({ said }: CheckView, pattern: RegExp, groups: string[] = 
 /**
  * A rule that looks for words, in English and in Spanish.
  *
- * @param only where the words matter at all; left out, everywhere
+ * @param only where the words matter; everywhere by default
  */
 export const wordRule = (
   id: RuleId,

@@ -8,7 +8,7 @@ import { searchMoves } from './searchMoves.ts'
 
 /** A teacher's filter; missing fields don't matter. */
 export interface MoveFilter {
-  /** Any text, forgiving of its spelling. */
+  /** Any text; spelling mistakes are tolerated. */
   typed?: string
   /** Id of a muscle that works or is stretched. */
   muscle?: string
@@ -19,7 +19,7 @@ export interface MoveFilter {
   /** Fits this much floor. */
   space?: Space
   quiet?: boolean
-  /** Ready for it in one version at least. */
+  /** Only exercises with at least one version this grade is ready for. */
   grade?: number
   /** Fits a session's home. */
   home?: Home
@@ -28,9 +28,9 @@ export interface MoveFilter {
 }
 
 /**
- * Moves a teacher looks for, the likeliest first.
+ * Exercises a teacher looks for, the most likely first.
  *
- * @example filterMoves({ typed: 'jump', quiet: true }, library) // moves with a version that does not thud
+ * @example filterMoves({ typed: 'jump', quiet: true }, library) // moves with a version that makes no noise
  */
 export function filterMoves(filter: MoveFilter, library: Library): Move[] {
   const { muscle, region, family, kit, space, quiet, grade, home, notAmong } = filter
@@ -57,7 +57,7 @@ export function filterMoves(filter: MoveFilter, library: Library): Move[] {
 /** The muscles an exercise is for: those that work most, or those it stretches. */
 export const musclesOf = (move: Move): string[] => [...move.muscles.main, ...(move.stretches ?? [])]
 
-/** With `none`: needs nothing. With a thing: needs it. */
+/** With `none`: needs no equipment. With a thing: needs that thing. */
 function needsOnly(needs: Move['kit'], kit: string): boolean {
   if (kit === 'none') return needs.every((need) => need.optional)
   return needs.some((need) => need.id === kit)

@@ -8,18 +8,18 @@ import type { Move, Version } from '../terms/move.ts'
 export interface LikeMove {
   move: Move
   version: Version
-  /** Ids of the muscles both are for. */
+  /** Ids of the muscles both train. */
   shared: string[]
   sameFamily: boolean
 }
 
 /**
- * Moves like one: of its family or for its muscles, that a grade can do in a home; the likest first. A version that is
- * about as hard is taken.
+ * Exercises similar to one: of its family or for its muscles, possible for a grade in a home; the most similar first. A version of about
+ * the same difficulty is chosen.
  *
- * @param version the one that is done now
+ * @param version the one done now
  * @param grade the lowest of the groups it is for
- * @param without ids of moves that are in the session already
+ * @param without ids of moves that the session already has
  */
 export function likeMoves(
   move: Move,

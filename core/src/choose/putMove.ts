@@ -17,11 +17,11 @@ export interface MovePlace {
 }
 
 /**
- * The one rule for putting a move into a cell, however it gets there: added, dropped, typed, swapped or chosen. It comes in the
- * version the group is ready for in that home, with the dose the cell had where the move takes that, else the move's first by the
- * school's policy. A load stays where a weight can be held, a tempo stays.
+ * The one rule for putting an exercise into a cell, whether added, dropped, typed, swapped or chosen. It gets the version the group is
+ * ready for in that home, with the dose the cell had if the exercise takes it, otherwise the school's usual first dose. A load stays if the
+ * hands can hold it; a tempo stays.
  *
- * @param cell what stands there; left out for a new station
+ * @param cell the current cell; undefined for a new station
  */
 export function putMove(
   cell: Cell | undefined,

@@ -27,9 +27,8 @@ function wordsOf(move: Move) {
 }
 
 /**
- * Moves whose names, synonyms, versions, family, muscles or aims hold every word that was typed; those of
- * exactly that name come first, then those whose name, or a word of whose name, begins with it. Where none has them,
- * those with words a letter or two away.
+ * Exercises whose names, synonyms, versions, family, muscles or aims contain every typed word; exact names first, then those whose name, or
+ * a word of it, starts with the text. If there are none, those with words a letter or two away.
  *
  * @param typed any text; empty gives all
  * @example searchMoves(moves, 'press up')[0].name // 'Push-up'

@@ -6,8 +6,8 @@ import type { Move, Version } from '../terms/move.ts'
 import { versionFor } from '../library/versionFor.ts'
 
 /**
- * The version of a move for a group in a home: the one it is ready for where that fits, else the hardest easier one that does. A
- * thing that something may stand in for is no reason for an easier one: what is taken for it is asked where the move is seen.
+ * The version of an exercise for a group in a home: the one it is ready for if that is possible there, otherwise the hardest easier one
+ * that is. Equipment with a stand-in does not force an easier version: the child is asked what it uses.
  */
 export function versionAtHome(
   move: Move,

@@ -10,10 +10,7 @@ export const aliasSchema = lineSchema.max(24).refine((alias) => aliasKey(alias) 
   error: rule('someSign'),
 })
 
-/**
- * Things of the shore that an alias is made of. None that is used to call a child something: no snail, no whale, no shrimp, no crab.
- * Ours.
- */
+/** Things of the shore that an alias is made of. None can be used as a nickname: no snail, whale, shrimp or crab. Ours. */
 export const aliasKinds = [
   'Anchor',
   'Beacon',
@@ -41,12 +38,12 @@ export const aliasKinds = [
   'Wave',
 ] as const
 
-/** Numbers of an alias go from 1 to this. */
+/** The numbers of aliases go from 1 to this. */
 const highest = 99
 
 /**
- * Aliases nobody has: a kind of thing and a number, both drawn, so that no order of a register shows through. No kind comes twice
- * before each has come once.
+ * Unused aliases: a kind of thing and a number, both random, so that no register order shows through. Each kind is used once before any is
+ * repeated.
  *
  * @param taken aliases of the class
  * @param random numbers from 0 up to 1
@@ -71,7 +68,7 @@ export function proposedAliases(count: number, taken: readonly string[], random:
 }
 
 /**
- * What two aliases are told apart by: neither case, nor accents' form, nor blanks, nor signs that nobody sees.
+ * The form in which aliases are compared: without case, accent encoding, blanks or invisible characters.
  *
  * @example aliasKey(' TERN  4') // 'tern 4'
  */
@@ -88,8 +85,7 @@ const nameWord = /^(?=..)\p{Lu}[\p{Ll}\p{M}]*(?:['’-]\p{Lu}?[\p{Ll}\p{M}]+)*$/
 const initial = /^\p{Lu}\.?$/u
 
 /**
- * Whether an alias looks like somebody's full name: two words or more that are written like names, and no number. A warning, no more:
- * it cannot know.
+ * Whether an alias looks like a full name: two or more capitalized words and no number. Only a warning, because it cannot know.
  *
  * @example looksLikeName('Ana Lucía Prado') // true
  * @example looksLikeName('Tern 4') // false
@@ -106,5 +102,5 @@ export function looksLikeName(alias: string): boolean {
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
 
-/** The one order pupils are ever listed in: by alias, numbers by their size. @example byAlias('Tern 4', 'Tern 11') < 0 // true */
+/** The only order in which pupils are listed: by alias, with numbers by value. @example byAlias('Tern 4', 'Tern 11') < 0 // true */
 export const byAlias = (a: string, b: string): number => collator.compare(a, b) || (a < b ? -1 : a > b ? 1 : 0)

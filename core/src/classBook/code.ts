@@ -1,13 +1,13 @@
 /** Characters of a pupil's code: no two look alike in print, and without vowels none is a word. Ours. */
 export const codeAlphabet = 'BCDFGHJKLMNPQRTVWXZ34579'
 
-/** Signs of a code, and of those that were printed before codes became longer. */
+/** Length of a code, and of those printed before codes became longer. */
 export const codeLengths = { now: 6, before: 4 } as const
 
 /**
- * A code as it was typed, made as it is written: small letters and blanks are nobody's mistake.
+ * A typed code in its canonical form: lower case and blanks are accepted.
  *
- * @returns undefined for what no code can be
+ * @returns undefined if the text cannot be a code
  * @example readCode(' kt7 m3b ') // 'KT7M3B'
  * @example readCode('KT0M3B') // undefined
  */
@@ -18,14 +18,14 @@ export function readCode(typed: string): string | undefined {
 }
 
 /**
- * How many codes there are of a length.
+ * How many codes of a length exist.
  *
  * @example codeCount(6) // 191102976
  */
 export const codeCount = (length: number): number => codeAlphabet.length ** length
 
 /**
- * The code of a number.
+ * The code with a number.
  *
  * @param n a whole number from 0 up to {@link codeCount}
  * @example codeOf(0, 6) // 'BBBBBB'

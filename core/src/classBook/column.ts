@@ -17,7 +17,7 @@ export interface BookPlace {
   trial?: number | undefined
 }
 
-/** A column of the class book: a box of the session's paper form. */
+/** A column of the class book: one box of the session's paper form. */
 export interface BookColumn extends BookPlace {
   key: string
   kind: RecordRow['kind'] | 'felt' | 'pulse' | 'weight' | 'moved'
@@ -26,7 +26,7 @@ export interface BookColumn extends BookPlace {
   /** The part of the session. */
   part: string
   unit: ResultRow['unit'] | 'kg'
-  /** Which of how many boxes in a row. */
+  /** Which box in a row of how many. */
   nth: number
   of: number
   /** Seconds of timed work. */
@@ -40,7 +40,7 @@ export interface BookColumn extends BookPlace {
 }
 
 /**
- * A place as one word, the same for two results of the same thing.
+ * A place as one string, equal for two results of the same thing.
  *
  * @example placeKey({ what: 'result', block: 'b2', station: 's1', lap: 2 }) // 'result b2 s1 lap 2'
  */
@@ -54,7 +54,7 @@ export function placeKey({ what, block, station, lap, rung, trial }: BookPlace):
 }
 
 /**
- * The columns of a session for one lane: what its paper form asks for, box by box and in its order, surprises too.
+ * The columns of a session for one lane: the boxes of its paper form in order, including surprises.
  *
  * @example bookColumns(publication, lane, 'en')[0]?.key // 'result b2 s1 lap 1'
  */

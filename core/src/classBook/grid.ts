@@ -11,7 +11,7 @@ export interface BookEntry extends BookPlace {
   source: 'run' | 'typed' | 'imported'
   /** For values that came with a run. */
   run?: string | undefined
-  /** Seconds of work by the clock it was done in. */
+  /** Seconds of timed work it was done in. */
   seconds?: number | undefined
   kg?: number | undefined
   clean?: 'yes' | 'no' | undefined
@@ -26,7 +26,7 @@ export interface BookCell {
 /** The cells of a class: by pupil, then by the column's key. */
 export type BookCells = ReadonlyMap<string, ReadonlyMap<string, BookCell>>
 
-/** Moments are all written alike, so that their text is in order. */
+/** Times are all in the same format, so their text sorts correctly. */
 const inTime = (a: BookEntry, b: BookEntry) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1)
 
 /** Entries by whose they are. */
@@ -40,7 +40,7 @@ export function byPupil(entries: readonly BookEntry[]): Map<string, BookEntry[]>
   return found
 }
 
-/** A child's entries by their place. */
+/** A child's entries by place. */
 type ByPlace = ReadonlyMap<string, readonly BookEntry[]>
 
 function byPlace(entries: readonly BookEntry[]): ByPlace {
@@ -54,7 +54,7 @@ function byPlace(entries: readonly BookEntry[]): ByPlace {
   return found
 }
 
-/** The entries a column shows: a level is the highest rung, a weight what its station was done with. */
+/** The entries a column shows: for a level the highest rung; for a weight the one used at its station. */
 function entriesFor({ kind, key, block, station }: BookColumn, places: ByPlace): BookEntry[] {
   const direct = [...(places.get(key) ?? [])]
   if (kind === 'level') {
@@ -73,10 +73,10 @@ function entriesFor({ kind, key, block, station }: BookColumn, places: ByPlace):
 }
 
 /**
- * What stands in each cell.
+ * The value of each cell.
  *
- * @param entries those that no other has replaced, of this session
- * @param earlier a child's values of the same places when the session was sent home before
+ * @param entries the current ones of this session (not replaced by a later one)
+ * @param earlier a child's values of the same places from earlier times the session was sent home
  */
 export function bookCells(
   columns: readonly BookColumn[],
@@ -99,9 +99,9 @@ export function bookCells(
 }
 
 /**
- * A child's own values of a cell in the order they were done, as they compare: per thirty seconds where the clock said how long.
+ * A child's own values of a cell in the order they were done, made comparable: per thirty seconds if the work was timed.
  *
- * @returns nothing where there is only one, or where some are timed and some are not
+ * @returns nothing if there is only one, or if some are timed and some are not
  */
 export function ownLine({ unit }: Pick<BookColumn, 'unit'>, { entry, before }: BookCell): number[] {
   const told = [...before, entry].filter((e) => e.value !== null)

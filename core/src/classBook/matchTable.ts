@@ -18,7 +18,7 @@ export interface TableColumn {
   /** From 0. */
   index: number
   head: string
-  /** Key of the book's column; undefined for one that is left out. */
+  /** Key of the book's column; undefined if the column is skipped. */
   key?: string
 }
 
@@ -47,7 +47,7 @@ interface Pupil {
   alias: string
 }
 
-/** Words alone: no case, no accents, no signs, no unit in brackets. */
+/** Words only: no case, accents, punctuation or unit in brackets. */
 const plain = (text: string) =>
   text
     .normalize('NFKD')
@@ -58,10 +58,10 @@ const plain = (text: string) =>
     .trim()
 
 /**
- * How a table is meant: which column has the aliases, where they begin, and which of the book's columns each other one is, by the words
- * above it. Heads over several columns count for each of them.
+ * How to read a table: which column has the aliases, where the rows start, and which of the book's columns each other column is, by its
+ * heading. A heading over several columns counts for each of them.
  *
- * @returns undefined where no alias of the class is in it
+ * @returns undefined if it contains no alias of the class
  */
 export function matchTable(
   rows: readonly (readonly string[])[],
@@ -95,7 +95,7 @@ const headWords = new Set([
   'alumna',
 ])
 
-/** Whether numbers count boxes, as in "1, 2, 3, 1, 2": each one more than the one before, or the first again. */
+/** Whether the numbers are box numbers, as in "1, 2, 3, 1, 2": each is one more than the one before, or starts again. */
 const areBoxes = (numbers: readonly number[]): boolean =>
   numbers.includes(2) && numbers.every((n, i) => n === 1 || (i > 0 && n === numbers[i - 1]! + 1))
 
@@ -116,7 +116,7 @@ function headsOf(above: readonly (readonly string[])[], width: number): string[]
   return Array.from({ length: width }, (_, c) =>
     above.flatMap((row, r) => {
       const own = row[c] ?? ''
-      // Only above another head: the lowest row has a head for each.
+      // Only above another heading: the lowest row has a heading for each column.
       const goesOn = r < above.length - 1 && above[above.length - 1]![c]
       const before = goesOn ? row.slice(0, c).findLast(Boolean) : undefined
       const text = own || (before ?? '')
@@ -154,16 +154,14 @@ function matchHeads(heads: readonly string[][], aliases: number, named: readonly
   return columns.map(({ index, head }) => ({ index, head, ...(keys.has(index) && { key: keys.get(index)! }) }))
 }
 
-/** Whether words name one box of several: "squat jump lap 2", "squat jump 2". */
+/** Whether the words name one of several boxes: "squat jump lap 2", "squat jump 2". */
 const isBox = (words: string, { name, nth, column }: NamedColumn): boolean =>
   words === plain(`${name} ${nth}`) || words === plain(`${name} ${column.nth}`)
 
 /** Cells that mean "nothing". */
 const nothing = /^(?:[-–—.?/]|n\/?a|x)$/i
 
-/**
- * The cells of a table as it is matched, and what is wrong with it, line by line. A cell with nothing in it leaves the book as it is.
- */
+/** The cells of a table after matching, and its mistakes, line by line. An empty cell leaves the book unchanged. */
 export function readCells(
   rows: readonly (readonly string[])[],
   { aliases, first, columns }: TableMatch,

@@ -1,14 +1,14 @@
 import { z } from 'zod'
 
-/** Until when a class keeps its results. */
+/** How long a class keeps its results. */
 export interface Retention {
-  /** The school year's last day: '2027-07-31'. */
+  /** The last day of the school year: '2027-07-31'. */
   yearEnds: string
   /** Months past it. */
   keepMonths: number
 }
 
-/** A day of the calendar: '2027-07-31'. */
+/** A calendar date: '2027-07-31'. */
 export const daySchema = z.iso.date().regex(/^2\d{3}-/)
 export const keepMonthsSchema = z.int().min(0).max(24)
 
@@ -22,7 +22,7 @@ function daysIn(year: number, month: number): number {
 }
 
 /**
- * A day so many months on; the last of the month where there is no such day.
+ * A date some months later; the last day of the month if the day does not exist there.
  *
  * @example monthsLater('2027-08-31', 1) // '2027-09-30'
  */
@@ -34,8 +34,8 @@ export function monthsLater(day: string, months: number): string {
 }
 
 /**
- * The day on which a school year that a day lies in is over, where nobody has said: the last of July.
- * Common practice of schools north of the equator, no source; a teacher sets her own.
+ * The default end of the school year that contains a date: July 31. Common practice of schools north of the equator, no source; a teacher
+ * can set her own.
  *
  * @example usualYearEnd('2026-11-28') // '2027-07-31'
  */
@@ -48,8 +48,8 @@ export function usualYearEnd(day: string): string {
 export const keptUntil = ({ yearEnds, keepMonths }: Retention): string => monthsLater(yearEnds, keepMonths)
 
 /**
- * The last school year's end whose results have had their time: what is of that day or before is to go. A class that has moved up has
- * years behind it, each with its own end.
+ * The latest year-end whose results are due for deletion, with everything before it. A class that has moved up has earlier years, each with
+ * its own end.
  *
  * @param today '2027-08-01'
  * @example lastYearToGo({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-08-01') // '2027-07-31'
@@ -62,7 +62,7 @@ export function lastYearToGo({ yearEnds, keepMonths }: Retention, today: string)
 }
 
 /**
- * The day on which the next results go, where it is near enough to be said: a month before.
+ * The date of the next deletion of results, if it is less than a month away.
  *
  * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-07-10') // '2027-07-31'
  * @example goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-05-10') // undefined

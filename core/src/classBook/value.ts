@@ -32,9 +32,9 @@ const bounds: Record<Unit, { from: number; to: number; whole: boolean }> = {
 
 /** No child does a counted exercise more often in a second (ours: quick feet reach four). */
 const mostPerSecond = 5
-/** Faster than this is asked about (ours). */
+/** A faster count than this is questioned (ours). */
 const quickPerSecond = 3
-/** A pulse outside of this is counted again: common practice, no source. */
+/** A pulse outside these bounds should be counted again: common practice, no source. */
 const usualPulse = { from: 55, to: 215 }
 
 /** The bounds of a column's values. */
@@ -50,9 +50,9 @@ export function boundsOf({ unit, seconds, range }: Pick<BookColumn, 'unit' | 'se
 }
 
 /**
- * A value as it was typed, with a point or a comma.
+ * A typed value, with a decimal point or comma.
  *
- * @returns undefined for an empty cell: it is missing, which is not zero
+ * @returns undefined for an empty cell: missing is not zero
  * @example readValue('12', { unit: 'reps' }) // { value: 12 }
  * @example readValue('1,5', { unit: 'kg' }) // { value: 1.5 }
  * @example readValue(' ', { unit: 'reps' }) // undefined
@@ -89,7 +89,7 @@ const middle = (values: readonly number[]): number => {
 }
 
 /**
- * Why a value that can be is asked about: it is kept either way. A child is compared with itself and with nobody else.
+ * Why a possible value is questioned; it is kept either way. A child is compared only with itself.
  *
  * @param own its other values of the same thing
  * @example unlikely(120, { unit: 'reps', seconds: 30 }, []) // { code: 'faster', perSecond: 4 }
@@ -116,7 +116,7 @@ export function unlikely(
 }
 
 /**
- * A count as it would be in thirty seconds, so that laps of different length compare; undefined for what is not counted by the clock.
+ * A count converted to thirty seconds, so that laps of different length compare; undefined if the work was not timed.
  *
  * @example per30(18, { unit: 'reps', seconds: 45 }) // 12
  */

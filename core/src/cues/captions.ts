@@ -1,20 +1,20 @@
 import type { Step } from '../timing/step.ts'
 import { stepCues, type Cue } from './stepCues.ts'
 
-/** A text and when it is on, in seconds from the start. */
+/** A text and when it is shown, in seconds from the start. */
 export interface Caption {
   at: number
   until: number
   text: string
 }
 
-/** A cue at its moment of a session led by typical seconds. */
+/** A cue at its moment in a session that runs at typical seconds. */
 export const trackCues = (steps: readonly Step[]): Cue[] => [
   ...steps.flatMap((step) => stepCues(step, step.seconds.typical).map((cue) => ({ ...cue, at: step.at + cue.at }))),
   ...(steps.length ? [{ at: endOf(steps), kind: 'bell' as const, tone: 'end' as const }] : []),
 ]
 
-/** Seconds a lane lasts by typical seconds. */
+/** How many typical seconds a lane lasts. */
 export const endOf = (steps: readonly Step[]): number => {
   const last = steps.at(-1)
   return last ? last.at + last.seconds.typical : 0
@@ -28,8 +28,8 @@ export interface CallWords {
 }
 
 /**
- * A session as captions for a film: one after the other without a gap, each step's words from its start; with the
- * number where something is counted or the last three seconds run, and the half where it is called.
+ * A session as captions for a film: one after the other without a gap. Each shows its step's words from the step's start, with the number
+ * while something is counted or the last three seconds run, and *half-way* when it is called.
  *
  * @param words what is said at a step
  * @example captions([rest of 15 s], () => 'Breathe', half) // Breathe 0–12, 'Breathe · 3' 12–13, … 2, … 1

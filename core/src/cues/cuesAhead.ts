@@ -10,8 +10,8 @@ export type LaneCue = Cue & {
 }
 
 /**
- * Everything to be heard from now to some seconds ahead if nobody does anything: what a player schedules on the audio
- * clock, so that a page that is busy is not late.
+ * All sounds from now to some seconds ahead if nobody does anything: a player schedules them on the audio clock, so that a busy page is not
+ * late.
  *
  * @param now seconds of the run's clock
  * @param ahead how many seconds to look ahead

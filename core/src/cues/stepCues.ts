@@ -11,12 +11,12 @@ type CuedStep = Pick<Step, 'kind' | 'by' | 'side' | 'reps' | 'seconds'>
 
 /** A slot shorter than this has no halfway call: there is hardly time to hear it. Ours. */
 const shortestHalved = 20
-/** A step shorter than this is not counted down. Ours. */
+/** A step shorter than this has no countdown. Ours. */
 const shortestTicked = 5
 
 /**
- * What is heard of one step, `at` in seconds from its start: the bell that begins it, half-way through a long slot of
- * work, the last three seconds of a clocked one, and each rep of counted work at the pace of the figure.
+ * The sounds of one step, `at` in seconds from its start: the bell that starts it, half-way through a long slot of work, the last three
+ * seconds of a timed step, and each rep of counted work at the figure's pace.
  *
  * @param seconds it lasts
  * @example stepCues({ kind: 'rest', by: 'clock', seconds }, 15).map((c) => c.at) // [0, 12, 13, 14]

@@ -1,9 +1,7 @@
-/**
- * A distribution over whole numbers from 0: the chance of each, adding up to 1 (to within what is too small to matter).
- */
+/** A distribution over whole numbers from 0: the probability of each, summing to 1 (except for negligible tails). */
 export type Chances = Float64Array
 
-/** How a chance comes out: its mean, and its 5 % and 95 % points. */
+/** A summary of a distribution: its mean, and its 5 % and 95 % points. */
 export interface Spread {
   low: number
   mean: number
@@ -21,7 +19,7 @@ export const certain = (n: number): Chances => {
 export const mean = (chances: Chances): number => chances.reduce((sum, p, value) => sum + p * value, 0)
 
 /**
- * The smallest value whose chance of not being passed reaches a share.
+ * The smallest value whose cumulative probability reaches a share.
  *
  * @param share 0 to 1
  * @example quantile(Float64Array.of(0.5, 0.25, 0.25), 0.6) // 1
@@ -45,7 +43,7 @@ export const spreadOf = (chances: Chances): Spread => ({
 /** The sum of two independent numbers. */
 export function plus(a: Chances, b: Chances): Chances {
   const sum = new Float64Array(a.length + b.length - 1)
-  // Most values cannot be: seconds lie apart.
+  // Most values have probability 0, because seconds are coarse; skipping them saves time.
   const possible = [...b.keys()].filter((j) => b[j]! > 0)
   for (let i = 0; i < a.length; i++) {
     const p = a[i]!
@@ -54,7 +52,7 @@ export function plus(a: Chances, b: Chances): Chances {
   return sum
 }
 
-/** One of several distributions, each with a weight; weights add up to 1. */
+/** A mixture of several distributions with weights that sum to 1. */
 export function mixed(parts: readonly (readonly [weight: number, Chances])[]): Chances {
   const sum = new Float64Array(Math.max(1, ...parts.map(([, chances]) => chances.length)))
   for (const [weight, chances] of parts) chances.forEach((p, value) => (sum[value] = sum[value]! + weight * p))
@@ -64,7 +62,7 @@ export function mixed(parts: readonly (readonly [weight: number, Chances])[]): C
 /**
  * How many of n tries succeed.
  *
- * @param share chance of one, 0 to 1
+ * @param share probability of one success, 0 to 1
  * @example binomial(5, 0.5)[3] // 0.3125
  */
 export function binomial(n: number, share: number): Chances {

@@ -1,23 +1,23 @@
 import { binomial, certain, plus, type Chances } from './chances.ts'
 
-/** Draws beyond this are as good as impossible (for the forms' limits less than one in a million). */
+/** More draws than this are practically impossible (for the forms' limits, less than one in a million). */
 const mostDraws = 4096
 /** Probability that may be left out at a distribution's tail. */
 const tail = 1e-9
 
 /**
- * How many draws it takes until every column of a table is done, each draw calling one column with the same chance; a
- * draw for a finished column is drawn again. Exact, column by column: of k draws among m columns, c go to the last with
- * binomial chance, the rest to the others.
+ * How many draws it takes until every column of a table is done, when each draw calls one column with equal probability; a draw for a
+ * finished column is repeated. Exact, column by column: of k draws among m columns, c go to the last with binomial probability, the rest to
+ * the others.
  *
- * @param columns rows of each column; empty ones are never needed, but called all the same
+ * @param columns rows of each column; empty ones are called but never needed
  * @example mean(clearedDraws([6, 6])) // 14.707: closed form, see the tests
  */
 export const clearedDraws = (columns: readonly number[]): Chances =>
   remembered(`cleared ${columns.join()}`, () => until((k) => shareOf(columns, k, (called, rows) => called >= rows)))
 
 /**
- * How many draws it takes until the first column with any rows is done.
+ * How many draws it takes until the first column that has rows is done.
  *
  * @example mean(firstCleared([6, 6])) // 9.293
  */
@@ -38,7 +38,7 @@ function remembered(key: string, make: () => Chances): Chances {
   return made
 }
 
-/** A distribution from the chance that something has happened after k draws. */
+/** A distribution from the probability that something has happened after k draws. */
 function until(doneAfter: (k: number) => number): Chances {
   const chances: number[] = []
   let done = 0
@@ -59,9 +59,9 @@ function calls(n: number, columns: number): Chances {
   return rows[n]!
 }
 
-/** The chance that k draws over some columns leave every one of them as is wanted. */
+/** The probability that k draws over some columns leave every column as required. */
 function shareOf(columns: readonly number[], k: number, wanted: (called: number, rows: number) => boolean): number {
-  // By draws that are left for the columns not looked at yet.
+  // By draws left for the columns not considered yet.
   let left = new Float64Array(k + 1)
   left[k] = 1
   for (let m = columns.length; m > 0; m--) {
@@ -78,7 +78,7 @@ function shareOf(columns: readonly number[], k: number, wanted: (called: number,
 }
 
 /**
- * The sum of a number of draws, each one of some values with the same chance, put back after each.
+ * The sum of a number of draws with replacement from equally likely values.
  *
  * @param values whole numbers
  * @example mean(sumOfDraws([1, 2, 3, 4, 5, 6], 2)) // 7
@@ -96,7 +96,7 @@ function sumOfSame(values: readonly number[], draws: number): Chances {
 }
 
 /**
- * The sum of a number of cards from a deck, none put back; when it is used up it is shuffled and dealt again.
+ * The sum of a number of cards drawn from a deck without replacement; an empty deck is shuffled and dealt again.
  *
  * @param deck how many cards have each value
  * @example mean(sumOfCards([{ value: 1, count: 1 }, { value: 5, count: 1 }], 2)) // 6: both, for certain
@@ -130,5 +130,5 @@ export function sumOfCards(deck: readonly { value: number; count: number }[], dr
   return chances
 }
 
-/** How often one of some faces is called in n draws. */
+/** How often any of some faces is called in n draws. */
 export const callsOf = (n: number, faces: number): Chances => binomial(n, 1 / faces)

@@ -1,9 +1,9 @@
 /**
- * Factors around 1 as children differ: the logarithm is normal, half of them are above 1. Box & Muller 1958, Ann Math
- * Stat 29:610.
+ * Factors around 1 that model how children differ: the logarithm is normal, half of them are above 1. Box & Muller 1958, Ann Math Stat
+ * 29:610.
  *
  * @param random from 0 up to 1
- * @param sigma of the logarithm; 0 gives 1 always
+ * @param sigma standard deviation of the logarithm; 0 always gives 1
  */
 export function lognormalFactors(random: () => number): (sigma: number) => number {
   let spare: number | undefined

@@ -1,6 +1,6 @@
 /**
- * Random numbers from 0 up to 1 that come again with the same seed: Tommy Ettinger's mulberry32, a 32-bit generator
- * that is good enough to shuffle a game with (public domain).
+ * Repeatable random numbers from 0 up to 1: Tommy Ettinger's mulberry32, a 32-bit generator that is good enough to shuffle a game (public
+ * domain).
  *
  * @param seed a whole number
  * @example seededRandom(1)() // 0.6270739405881613

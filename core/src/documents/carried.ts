@@ -2,7 +2,7 @@ import { readDocument, writtenDocument, type DocumentKind } from './document.ts'
 
 type Kinds = readonly DocumentKind<unknown>[]
 
-/** How deep in an answer documents may lie: `{ parts: [{ part }] }` is three. */
+/** How deep documents may be nested in an answer: `{ parts: [{ part }] }` is three. */
 const deepest = 4
 
 /** Anything carried in a message, with each document in it changed; what holds none stays the same object. */
@@ -23,9 +23,9 @@ function mapDocuments(
 }
 
 /**
- * A message as it came over the wire, every document in it read.
+ * Reads every document in a message received over the network.
  *
- * @throws {ProblemError} `newer-version` where the other side is a release ahead in a document this one cannot read
+ * @throws {ProblemError} `newer-version` if the other side's document is a release ahead and cannot be read here
  */
 export const readCarried = (kinds: Kinds, message: unknown): unknown => mapDocuments(kinds, message, readDocument)
 

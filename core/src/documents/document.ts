@@ -15,13 +15,13 @@ export interface DocumentKind<T> {
   /** The version this program works with. */
   version: number
   schema: Schema<T>
-  /** From every version that was ever written to the next. */
+  /** Migrations from every version ever written to the next. */
   migrations: Migrations
   /** Errors between its parts. It gets unknown data and never throws. */
   cross?: (document: unknown) => Problem[]
   /**
-   * The document as the version before would have written it; undefined where that version cannot say all of it. What can be
-   * said so is written so: a server or a page that is one release behind then reads it.
+   * The document as the previous version would have written it; undefined if that version cannot express all of it. Writing this form lets
+   * a server or page that is one release behind read it.
    */
   asBefore?(document: T): Record<string, unknown> | undefined
 }
@@ -30,10 +30,10 @@ export interface DocumentKind<T> {
 export type DocumentOf<K> = K extends { schema: Schema<infer T> } ? T : never
 
 /**
- * The one way in for every document, wherever it comes from: migrated to this version, checked whole, in its canonical form.
+ * The only way in for a document, wherever it comes from: migrated to this version, fully checked, in its canonical form.
  *
  * @param data JSON data of any shape
- * @throws {ProblemError} with every problem found, each with its path; nothing is read by halves
+ * @throws {ProblemError} with every problem found, each with its path; a document is never read in part
  */
 export function readDocument<T>(kind: DocumentKind<T>, data: unknown): T {
   const document = migrate(data, kind.version, kind.migrations)

@@ -6,10 +6,10 @@ import { utf8Length } from '../base/utf8Length.ts'
 /**
  * Reads a document from the text of a file.
  *
- * @throws {ProblemError} `too-big` past 512 KiB, `not-json` with the parser's own words, and all of {@link readDocument}
+ * @throws {ProblemError} `too-big` above 512 KiB, `not-json` with the parser's own message, and everything {@link readDocument} throws
  */
 export function readDocumentText<T>(kind: DocumentKind<T>, text: string): T {
-  // Three bytes is the longest a UTF-16 unit becomes in UTF-8, so shorter texts need no counting.
+  // A UTF-16 unit is at most three bytes in UTF-8, so shorter texts need no counting.
   if (text.length * 3 > limits.bytes && utf8Length(text) > limits.bytes) {
     throw new ProblemError([{ code: 'too-big', path: [], expected: { atMost: limits.bytes / 1024, of: 'KiB' } }])
   }
@@ -23,6 +23,6 @@ export function readDocumentText<T>(kind: DocumentKind<T>, text: string): T {
   return readDocument(kind, data)
 }
 
-/** A document as the text that is stored, in the version {@link writtenDocument} gives it. */
+/** A document as stored text, in the version that {@link writtenDocument} chooses. */
 export const writtenText = <T>(kind: DocumentKind<T>, document: T): string =>
   JSON.stringify(writtenDocument(kind, document))

@@ -5,12 +5,12 @@ import { shown } from '../base/zodProblems.ts'
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>
 
 /**
- * Brings a document read from a file or a database up to the version this program works with.
+ * Migrates a document read from a file or a database to the version this program works with.
  *
  * @param document what was read; not changed
  * @param to the version this program works with
- * @throws {ProblemError} `newer-version` when the document is from a later program. One without a version, or with one that was never
- *   written, comes back as it is: its schema says what is wrong with it.
+ * @throws {ProblemError} `newer-version` if the document is from a later program. One without a version, or with a version that never
+ *   existed, is returned unchanged: its schema reports the mistake.
  */
 export function migrate(document: unknown, to: number, migrations: Migrations): unknown {
   if (document === null || typeof document !== 'object' || Array.isArray(document)) return document

@@ -1,6 +1,6 @@
 import type { On } from './schema.ts'
 
-/** A point of the unit box: x to the right, y down. */
+/** A point in the unit box: x to the right, y down. */
 export interface Point {
   x: number
   y: number
@@ -19,10 +19,10 @@ export const lengths = {
 
 export const headRadius = 0.07
 
-/** Where the floor is in the box. */
+/** The height of the floor in the box. */
 export const floorY = 0.96
 
-/** The named points of a figure in one moment. */
+/** The named points of a figure at one moment. */
 export interface Joints {
   hip: Point
   shoulder: Point
@@ -39,7 +39,7 @@ export interface Joints {
   toeL: Point
 }
 
-/** How thick the body is round each joint: what touches the floor is the skin, not the joint. */
+/** Thickness of the body around each joint: the skin touches the floor, not the joint. */
 export const radius: Record<keyof Joints, number> = {
   hip: 0.035,
   shoulder: 0.035,
@@ -56,10 +56,10 @@ export const radius: Record<keyof Joints, number> = {
   toeL: 0.024,
 }
 
-/** The point between the feet: things are placed from that of the first pose. */
+/** The point between the feet in the first pose: things are placed relative to it. */
 export const originAmong = ({ ankleR, ankleL }: Joints): number => (ankleR.x + ankleL.x) / 2
 
-/** The end of a segment that starts at a point; angle in degrees, 0 down, 90 right, 180 up. */
+/** The end of a segment that starts at a point; angle in degrees: 0 down, 90 right, 180 up. */
 export function segmentEnd(from: Point, angle: number, length: number): Point {
   const a = (angle * Math.PI) / 180
   return { x: from.x + Math.sin(a) * length, y: from.y + Math.cos(a) * length }
@@ -85,9 +85,9 @@ const restsWith: Partial<Record<keyof Joints, keyof On>> = {
 }
 
 /**
- * How far the lowest point of the body is above what is under it; negative is below.
+ * How far the lowest point of the body is above its support; negative is below.
  *
- * @param on heights of what is not on the floor
+ * @param on heights of the parts that are supported by something other than the floor
  */
 export function clearance(joints: Joints, on: On = {}): number {
   let least = Infinity
@@ -101,7 +101,7 @@ export function clearance(joints: Joints, on: On = {}): number {
   return least
 }
 
-/** The figure moved as a whole. */
+/** The whole figure moved. */
 export function shifted(joints: Joints, dx: number, dy: number): Joints {
   const result = {} as Joints
   for (const name in joints) {

@@ -5,10 +5,10 @@ import type { Company, Figure, Prop } from './schema.ts'
 export const isCompany = (prop: Prop): prop is Company => prop.kind === 'partner' || prop.kind === 'follower'
 
 /**
- * Where somebody else is who does what the figure does: a point of the figure becomes that of the other child.
+ * Where the other child of a pair is: maps a point of the figure to the other child's.
  *
- * @param first the joints of the first pose, between whose feet what stands beside them is measured from
- * @returns undefined where the figure is alone
+ * @param first the joints of the first pose; what is beside them is measured from between their feet
+ * @returns undefined if the figure is alone
  * @example beside(mirror, joints)?.({ x: 0.4, y: 0.9 }) // { x: 0.96, y: 0.9 }, with a partner 0.28 before feet at 0.4
  */
 export function beside({ props = [] }: Figure, first: Joints): ((point: Point) => Point) | undefined {

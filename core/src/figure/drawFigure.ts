@@ -24,9 +24,9 @@ const width = {
   neck: 0.042,
   gap: 0.066,
 }
-/** How broad each child is in the trunk. */
+/** Trunk width of each child. */
 const build: Record<Child, number> = { crop: 1, tail: 0.92, curls: 1.12 }
-/** How far down a limb's upper segment its cloth reaches. */
+/** How far the sleeve or shorts reach down a limb's upper segment. */
 const cloth = { sleeve: 0.55, shorts: 0.62 }
 
 /** The joints a limb is drawn from and through. */
@@ -37,15 +37,15 @@ interface Limbs {
 }
 
 /**
- * The joints as they are drawn. A pose knows one shoulder and one hip; seen from the front each limb is moved out to
- * its own side. Whoever lies keeps the legs together.
+ * The joints as drawn. A pose has one shoulder and one hip; seen from the front each limb is moved out to its own side. A child lying down
+ * keeps the legs together.
  */
 function spread(joints: Joints, view: Figure['view']): Limbs {
   const { shoulder, hip } = joints
   if (view === 'side') return { joints, shoulders: [shoulder, shoulder], hips: [hip, hip] }
   const direction = directionOf(hip, shoulder)
   const upright = Math.abs(Math.cos((direction * Math.PI) / 180)) > 0.7
-  // Across the trunk, on the side of the right limbs.
+  // Across the trunk, toward the side of the right limbs.
   const out = segmentEnd({ x: 0, y: 0 }, direction - 90, half.shoulders)
   const hips = upright ? half.hips : 0
   const moved = (p: Point, dx: number, dy: number): Point => ({ x: p.x + dx, y: p.y + dy })
@@ -70,17 +70,17 @@ function spread(joints: Joints, view: Figure['view']): Limbs {
   }
 }
 
-/** The same of the farther side, which is lighter. */
+/** The farther side's limb, in a lighter shade. */
 const farther: Partial<Record<Tone, Tone>> = { skin: 'farSkin', shirt: 'farShirt', shorts: 'farShorts', ink: 'farInk' }
 const ofSide = (tone: Tone, far: boolean): Tone => (far ? (farther[tone] ?? tone) : tone)
 
-/** An arm, its hand and its sleeve. */
+/** An arm with its hand and sleeve. */
 const arm = ([shoulder, elbow, hand]: [Point, Point, Point], far: boolean): Stroke[] => [
   stroke(ofSide('skin', far), width.arm, shoulder, elbow, hand),
   dot(ofSide('skin', far), width.hand, hand),
   stroke(ofSide('shirt', far), width.sleeve, shoulder, along(shoulder, elbow, cloth.sleeve)),
 ]
-/** A leg, its shoe and its half of the shorts. */
+/** A leg with its shoe and its half of the shorts. */
 const leg = ([hip, knee, ankle, toe]: [Point, Point, Point, Point], far: boolean): Stroke[] => [
   stroke(ofSide('skin', far), width.leg, hip, knee, ankle),
   stroke(ofSide('ink', far), width.shoe, ankle, toe),
@@ -112,8 +112,8 @@ function withIt(figure: Figure, body: readonly Stroke[]): Stroke[] {
 }
 
 /**
- * A figure as it is drawn in one moment of its cycle: a child in a shirt, shorts and shoes, whose nose says which way it looks. Seen from
- * the side what is farther away is lighter, and behind; an arm in front of the trunk has a gap round it, so that it can be told from it.
+ * A figure as drawn at one moment of its cycle: a child in a shirt, shorts and shoes; the nose shows which way it looks. Seen from the
+ * side, the farther limbs are lighter and behind; an arm in front of the trunk has a gap around it, so that it can be told apart.
  *
  * @param t share of the cycle; its whole part is ignored
  * @param child who shows it

@@ -3,7 +3,7 @@ import type { Child } from './parts.ts'
 import type { Figure } from './schema.ts'
 import { dot, type Stroke } from './stroke.ts'
 
-/** A disc of the head: so far forward and up from its middle, and how large, in radii of the head. */
+/** A disc of the head: how far forward and up from its center, and how large, in radii of the head. */
 type Disc = readonly [forward: number, upward: number, across: number]
 
 /** Hair covers a head, from which the face looks out; the nose sticks out of that. */
@@ -15,7 +15,7 @@ const side = {
 } as const
 const front = { hair: [0, 0.1, 2.06], face: [0, -0.22, 1.66], nose: [0, -0.3, 0.22], eye: [0.34, -0.04, 0.22] } as const
 
-/** What hair each child has besides: a tail, or curls all round. */
+/** Each child's extra hair: a ponytail, or curls all around. */
 const more: Record<Child, Record<Figure['view'], readonly Disc[]>> = {
   crop: { side: [], front: [] },
   tail: {
@@ -49,9 +49,9 @@ const more: Record<Child, Record<Figure['view'], readonly Disc[]>> = {
 }
 
 /**
- * A head: hair, face, and a nose that says which way it looks; seen from the front two eyes.
+ * A head: hair, face, and a nose that shows which way it looks; two eyes if seen from the front.
  *
- * @param shoulder the neck comes from there: it says which way is up
+ * @param shoulder where the neck starts: it shows which way is up
  */
 export function drawHead(shoulder: Point, head: Point, view: Figure['view'], child: Child): Stroke[] {
   const length = Math.hypot(head.x - shoulder.x, head.y - shoulder.y)

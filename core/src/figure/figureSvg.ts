@@ -27,9 +27,9 @@ export const figureSvgContent = (figure: Figure, t: number): string =>
   `<line x1="2" y1="${floorY * 100}" x2="98" y2="${floorY * 100}" stroke="#D9D0BF" stroke-width="1.5"/>${drawFigure(figure, t).map(line).join('')}`
 
 /**
- * A still picture of a figure as SVG text, for paper and for whoever has no script.
+ * A still picture of a figure as SVG text, for print and for pages without scripts.
  *
- * @param t share of the cycle; by default the moment that stands for the move
+ * @param t share of the cycle; by default the moment that represents the exercise
  * @param size of its sides, in CSS pixels
  * @example figureSvg(squat).startsWith('<svg xmlns=') // true
  */

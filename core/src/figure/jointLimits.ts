@@ -1,13 +1,13 @@
 import type { Problem } from '../base/problem.ts'
 import type { Figure, Pose } from './schema.ts'
 
-/** An angle the short way round, from −180 to 180 degrees. */
+/** An angle normalized to between −180 and 180 degrees. */
 export const turned = (angle: number): number => {
   const turn = ((angle % 360) + 360) % 360
   return turn > 180 ? turn - 360 : turn
 }
 
-/** How far joints bend, in degrees. Common practice, no source: wider than a clinic's tables, so that a lively drawing passes. */
+/** How far joints bend, in degrees. Common practice, no source: wider than clinical tables, so that a lively drawing passes. */
 export const jointLimits = {
   knee: [-10, 160],
   elbow: [-15, 162],
@@ -18,15 +18,15 @@ export const jointLimits = {
 
 type Joint = keyof typeof jointLimits
 
-/** A pose with every joint inside its limits, and which were not. */
+/** A pose with every joint inside its limits, and the joints that were not. */
 export interface ClampedPose {
   pose: Pose
   clamped: { joint: Joint; at: keyof Pose; received: number; expected: number }[]
 }
 
 /**
- * A pose as a body can take it. Seen from the side, knees bend backwards and elbows forwards; seen from the front an
- * angle is only a picture of one, and just the fold is bounded.
+ * A pose limited to what a body can do. Seen from the side, knees bend backward and elbows forward; seen from the front an angle is only a
+ * projection, so only the fold is limited.
  *
  * @example clampPose({ ...standing, legR: [0, 40] }, 'side').pose.legR // [0, 10]: a knee does not bend forwards
  */
@@ -66,9 +66,9 @@ export function clampPose(pose: Pose, view: Figure['view']): ClampedPose {
 }
 
 /**
- * A figure with every pose, seen from either side, as a body can take it.
+ * A figure with every pose limited to what a body can do, seen from either side.
  *
- * @returns the figure itself where nothing had to be changed; a problem `impossible-angle` for each joint that was
+ * @returns the figure itself if nothing had to change; a problem `impossible-angle` for each joint that did
  */
 export function clampFigure(figure: Figure): { figure: Figure; problems: Problem[] } {
   const problems: Problem[] = []

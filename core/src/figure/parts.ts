@@ -2,7 +2,7 @@
 export const children = ['crop', 'tail', 'curls'] as const
 export type Child = (typeof children)[number]
 
-/** The limbs of a figure, and the things it can stand by or carry. */
+/** The limbs of a figure, and the things it can stand next to or carry. */
 export const limbNames = ['armR', 'armL', 'legR', 'legL'] as const
 export type LimbName = (typeof limbNames)[number]
 export const placedKinds = [

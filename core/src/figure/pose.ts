@@ -26,7 +26,7 @@ const limbJoints = {
 /** A hand or foot within this distance of the floor, or of what it is on, stands on it. */
 const standsOn = 0.03
 
-/** A pose with everything said, but for a thing that is held. */
+/** A pose with every value filled in, except for a held thing. */
 type FullPose = Required<Omit<Pose, 'free'>> & Pick<Pose, 'free'>
 
 /** A key pose with its joints placed in the box and its supporting limbs. */
@@ -40,7 +40,7 @@ interface Key {
 
 interface Prepared {
   keys: Key[]
-  /** Where the point between the feet of the first pose is: things are placed from there. */
+  /** The point between the feet in the first pose: things are placed relative to it. */
   origin: number
   fixed: readonly LimbName[]
   /** Start and end of each key pose's hold, as shares of the cycle. */
@@ -81,7 +81,7 @@ function withFeet(joints: Joints, pose: Pick<FullPose, 'footR' | 'footL'>): Join
   return joints
 }
 
-/** Lowest skin of a limb's end: a hand, or a foot from ankle to toe. */
+/** The lowest skin at a limb's end: a hand, or a foot from ankle to toe. */
 function endBottom(joints: Joints, name: LimbName): number {
   if (name === 'legR') return Math.max(joints.ankleR.y + radius.ankleR, joints.toeR.y + radius.toeR)
   if (name === 'legL') return Math.max(joints.ankleL.y + radius.ankleL, joints.toeL.y + radius.toeL)
@@ -89,8 +89,8 @@ function endBottom(joints: Joints, name: LimbName): number {
 }
 
 /**
- * How far a limb's middle joint is off the line from root to end, with the sign of the side it is on; that of the
- * more bent of two poses says which way a limb bends on the way from one to the other.
+ * How far a limb's middle joint is off the line from root to end, signed by side; between two poses, the more bent one decides which way a
+ * limb bends.
  */
 function foldOf(joints: Joints, name: LimbName): number {
   const { root, middle, end } = limbJoints[name]
@@ -98,13 +98,13 @@ function foldOf(joints: Joints, name: LimbName): number {
   return (c.y - a.y) * (b.x - a.x) - (c.x - a.x) * (b.y - a.y)
 }
 
-/** Which way a limb bends, by the pose it is most bent in; a straight one may go either way. */
+/** Which way a limb bends, taken from its most bent pose; a straight one may go either way. */
 const bendOf = (name: LimbName, ...poses: Joints[]): 1 | -1 => {
   const fold = poses.map((joints) => foldOf(joints, name)).sort((a, b) => Math.abs(b) - Math.abs(a))[0]!
   return fold > -1e-4 ? 1 : -1
 }
 
-/** Bends a limb so that it ends at a point, or as near as its length lets it. */
+/** Bends a limb so that it ends at a point, or as near as its length allows. */
 function reach(joints: Joints, name: LimbName, target: Point, bend: 1 | -1): void {
   const { root, middle, end, upper, lower } = limbJoints[name]
   const solved = twoBone(joints[root], target, upper, lower, bend)
@@ -124,10 +124,10 @@ function asPlaced(pose: FullPose, joints: Joints): FullPose {
 /** How far a limb's end is above its support. */
 const above = (joints: Joints, name: LimbName, on: On) => floorY - (on[name] ?? 0) - endBottom(joints, name)
 
-/** Below this a limb is as good as straight: twice the area between it and the straight line, some two hundredths of the box off it. */
+/** Below this a limb counts as straight: twice the area between the limb and the straight line, about two hundredths of the box off it. */
 const asStraight = 0.007
 
-/** A limb that is as good as straight in a pose bends to the side it bends to in others, so that it does not snap over on its way there. */
+/** A limb that is nearly straight in a pose bends to the side it bends to in other poses, so that it does not snap over on the way. */
 function bendAlike(keys: readonly Key[], name: LimbName): void {
   const bend = bendOf(name, ...keys.map((k) => k.joints))
   for (const { joints, pose } of keys) {
@@ -194,18 +194,18 @@ function prepare(figure: Figure): Prepared {
 }
 
 const mix = (a: number, b: number, share: number) => a + (b - a) * share
-/** From one direction to another the short way round, so that arms may circle. */
+/** From one direction to another the short way around, so that arms can circle. */
 const mixAngle = (a: number, b: number, share: number) => {
   const turn = ((((b - a) % 360) + 540) % 360) - 180
   return a + turn * share
 }
 const mixPoint = (a: Point, b: Point, share: number): Point => ({ x: mix(a.x, b.x, share), y: mix(a.y, b.y, share) })
-/** Slow at both ends, as a body moves. */
+/** Slow at both ends, the way a body moves. */
 const eased = (share: number) => (1 - Math.cos(Math.PI * share)) / 2
 
 /**
- * How far each foot is on its way. Where the weight goes from one foot to the other, the one comes down before the other leaves the
- * floor: nobody kneels in between.
+ * How far each foot has come. When the weight shifts from one foot to the other, the first lands before the second lifts, so that nobody
+ * kneels in between.
  */
 function footShares(a: Key, b: Key, share: number): { legR: number; legL: number } {
   const leaves = (name: 'legR' | 'legL') => a.bears[name] && !b.bears[name]
@@ -257,8 +257,8 @@ const lower = (a: On, b: On): On =>
   )
 
 /**
- * Where a figure's joints are at a moment of its cycle, in a unit box with the floor at `floorY`. The lowest
- * point of the body is on the floor, or as far above it as the pose lifts; segment lengths never change.
+ * Where a figure's joints are at a moment of its cycle, in a unit box with the floor at `floorY`. The lowest point of the body is on the
+ * floor, or as far above it as the pose lifts; segment lengths never change.
  *
  * @param t share of the cycle; its whole part is ignored
  * @example pose(squat, 0).hip.y < pose(squat, 0.5).hip.y // true: standing, then down
@@ -279,7 +279,7 @@ function preparedFor(figure: Figure): Prepared {
   return known
 }
 
-/** Between which key poses a moment is, and how far on; share 0 is in the first of them. */
+/** Which key poses a moment lies between, and how far along; share 0 is the first of them. */
 function stretchAt(figure: Figure, t: number): { from: number; to: number; share: number } {
   const { keys, times } = preparedFor(figure)
   const phase = t - Math.floor(t)
@@ -292,10 +292,10 @@ function stretchAt(figure: Figure, t: number): { from: number; to: number; share
 }
 
 /**
- * Where a thing is that leaves the hands: it goes in a straight line on the floor and in an arc through the air.
+ * Where a thing is after it leaves the hands: in a straight line on the floor, or in an arc through the air.
  *
- * @param carried where it is while it is held, in a moment of the figure
- * @returns undefined where no pose lets go of it
+ * @param carried where it is while held, at a moment of the figure
+ * @returns undefined if no pose lets go of it
  */
 export function freeAt(figure: Figure, t: number, carried: (joints: Joints) => Point): Point | undefined {
   const { keys, origin } = preparedFor(figure)
@@ -306,23 +306,21 @@ export function freeAt(figure: Figure, t: number, carried: (joints: Joints) => P
   const [a, b] = [keys[from]!, keys[to]!]
   if (!a.pose.free && !b.pose.free) return carried(pose(figure, t))
   const point = mixPoint(place(a), place(b), share)
-  // A throw rises above the straight line; what rolls stays down.
+  // A throw rises above the straight line; a rolling thing stays down.
   const rolls = point.y > floorY - 0.12
   const far = Math.abs(place(a).x - place(b).x)
   return { x: point.x, y: point.y - (rolls ? 0 : far * share * (1 - share)) }
 }
 
-/** Where the point between the feet of the first pose is. */
+/** The point between the feet in the first pose. */
 export const originOf = (figure: Figure): number => preparedFor(figure).origin
 
 /** Where the other person is; undefined if the figure is alone. */
 export const companyOf = (figure: Figure): ((point: Point) => Point) | undefined =>
   beside(figure, preparedFor(figure).keys[0]!.joints)
 
-/**
- * The moment of the cycle that stands for the move where nothing moves.
- */
+/** The moment of the cycle that represents the exercise in a still picture. */
 export const stillAt = (figure: Figure): number => preparedFor(figure).times[figure.thumb ?? 0]?.from ?? 0
 
-/** The moments at which the figure is in its key poses, mirrored ones included. */
+/** The moments at which the figure is in its key poses, including mirrored ones. */
 export const keyMoments = (figure: Figure): number[] => preparedFor(figure).times.map((time) => time.from)

@@ -4,7 +4,7 @@ import { freeAt, originOf } from './pose.ts'
 import type { CarriedProp, Figure, PlacedProp } from './schema.ts'
 import type { Stroke } from './stroke.ts'
 
-/** Heights of what can be stood, sat or leaned on, in box heights (a child of 1.3 m is 0.8 high). */
+/** Heights of supports to stand, sit or lean on, in box heights (a child of 1.3 m is 0.8 high). */
 export const propHeights = { chair: 0.17, chairBack: 0.42, desk: 0.4, step: 0.09 } as const
 
 const prop = (width: number, ...points: [number, number][]): Stroke => ({
@@ -22,7 +22,7 @@ const arrow = (from: number, to: number): Stroke[] => {
   return [prop(0.014, [from, y], [to, y]), prop(0.014, [to + back, y - 0.026], [to, y], [to + back, y + 0.026])]
 }
 
-/** How each placed thing is drawn, its middle at x. Chairs have their back on the far side, away from the figure. */
+/** How each placed thing is drawn, with its center at x. Chairs have their back on the far side, away from the figure. */
 const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure['view'], joints: Joints) => Stroke[]> =
   {
     chair: (x, back) => {
@@ -85,7 +85,7 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
       ),
     ],
     vee: (x) => [prop(0.012, [x - 0.2, floorY + 0.06], [x, floorY], [x + 0.2, floorY + 0.06])],
-    // A sheet on the wall, and a three on it.
+    // A sheet on the wall with a three on it.
     number: (x) => [
       prop(0.012, [x - 0.09, 0.3], [x + 0.09, 0.3], [x + 0.09, 0.54], [x - 0.09, 0.54], [x - 0.09, 0.3]),
       prop(
@@ -101,7 +101,7 @@ const placed: Record<PlacedProp['kind'], (x: number, back: 1 | -1, view: Figure[
         [x - 0.04, 0.48],
       ),
     ],
-    // Where it goes, under the floor.
+    // Where it travels, drawn below the floor.
     ahead: (x) => arrow(x - 0.16, x + 0.16),
     toAndFro: (x) => [...arrow(x, x + 0.18), ...arrow(x, x - 0.18)],
     target: (x) => [
@@ -130,8 +130,8 @@ const wheelchair = (x: number): { behind: Stroke[]; front: Stroke[] } => {
   }
 }
 /**
- * Whether a figure sits on a chair and its legs stay as they are: then the child who shows it sits in a wheelchair, since whoever does
- * needs no other version.
+ * Whether a figure sits on a chair with its legs still: then the child who shows it sits in a wheelchair, because a wheelchair user needs
+ * no other version.
  */
 export const sitsStill = ({ poses, view }: Figure): boolean =>
   view === 'side' &&
@@ -151,7 +151,7 @@ const carriedAt =
     return b ? middle(a!, b) : a!
   }
 
-/** From a joint to the skin a thing lies on; between seat and shoulders that is the belly, half a child's depth away. */
+/** From a joint to the skin a thing rests on; between seat and shoulders that is the belly, half a child's depth away. */
 const underThing = (by: CarriedProp['by']): number => (by.length === 2 ? 0.045 : radius[by[0]!])
 
 /** How each carried thing is drawn: where it is held, and along which line. */
@@ -173,13 +173,13 @@ const carried: Record<
     const middle = y - underThing(by) - 0.015
     return [prop(0.03, [x - 0.06, middle], [x + 0.06, middle])]
   },
-  // Breath, out of the mouth; from the front it is blown to one side.
+  // Breath from the mouth; from the front it is drawn to one side.
   breath: ({ x, y }, _, __, view) =>
     [-0.035, 0, 0.035].map((up) => {
       const mouth = y + (view === 'side' ? 0.03 : 0.05)
       return prop(0.012, [x + 0.1, mouth + up / 2], [x + 0.15, mouth + up * 1.5])
     }),
-  // Round and round: an arrow that bites its tail; about the hips a wider one.
+  // A circular motion: an arrow in a closed circle; around the hips a wider one.
   turns: ({ x, y }, _, by) => {
     const r = by.includes('hip') ? 0.13 : 0.075
     const at = (degrees: number): [number, number] => [
@@ -206,7 +206,7 @@ const carried: Record<
       ),
     ]
   },
-  // Held flat, a rolled sock in its bowl.
+  // Held flat, with a rolled sock in its bowl.
   spoon: ({ x, y }) => [
     prop(0.016, [x, y], [x + 0.12, y]),
     prop(0.03, [x + 0.11, y + 0.004], [x + 0.15, y + 0.004]),

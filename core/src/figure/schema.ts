@@ -23,7 +23,7 @@ export type On = z.infer<typeof onSchema>
 export const poseSchema = z.strictObject({
   /** From hip to shoulders; 180 is upright. */
   torso: angle,
-  /** Of the head against the torso. */
+  /** The head's angle against the torso. */
   neck: angle.optional(),
   armR: limb,
   armL: limb,
@@ -32,13 +32,13 @@ export const poseSchema = z.strictObject({
   /** Directions of the feet; 90 is flat, pointing forward. */
   footR: angle.optional(),
   footL: angle.optional(),
-  /** What is not on the floor but on something: a foot on a step, hands on a chair. */
+  /** A part supported by a thing instead of the floor: a foot on a step, hands on a chair. */
   on: onSchema.optional(),
   /** How far the lowest point is above its support, in box heights: a jump. */
   lift: z.number().min(0).max(0.4).optional(),
   /** Where a thrown, rolled or kicked thing is when nobody holds it: forward of the feet and above the floor. */
   free: z.tuple([z.number().min(-0.6).max(0.6), z.number().min(0).max(1)]).optional(),
-  /** Share of the cycle the pose is held, against `go`, the share of the way to the next. */
+  /** Share of the cycle the pose is held; `go` is the share of the way to the next. */
   hold: z.number().min(0).max(20).optional(),
   go: z.number().min(0.05).max(20).optional(),
 })
@@ -75,9 +75,9 @@ const seen = {
 export const figureSchema = z.strictObject({
   id: idSchema,
   ...seen,
-  /** Reps in one cycle; 2 where a cycle does both sides of an alternating move. */
+  /** Reps in one cycle; 2 if a cycle does both sides of an alternating exercise. */
   reps: z.int().min(1).max(4).optional(),
-  /** After its poses the figure does them again with left and right changed over. */
+  /** After its poses the figure repeats them with left and right swapped. */
   mirrored: z.boolean().optional(),
   /** The pose that shows the exercise when nothing moves. */
   thumb: z.int().min(0).max(11).optional(),

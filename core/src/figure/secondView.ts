@@ -3,9 +3,9 @@ import type { Figure } from './schema.ts'
 const made = new WeakMap<Figure, Figure>()
 
 /**
- * A figure as it is seen from its other side: in the same moment of the cycle both do the same.
+ * A figure seen from its other side; at the same moment of the cycle both are in the same position.
  *
- * @returns undefined where one side shows the move; the same object for the same figure
+ * @returns undefined if one side is enough to show the exercise; the same object for the same figure
  * @example secondView(windmill)?.view // 'side'
  */
 export function secondView(figure: Figure): Figure | undefined {

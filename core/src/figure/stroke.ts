@@ -6,7 +6,7 @@ export type Tone =
   | ('farSkin' | 'farShirt' | 'farShorts' | 'farInk')
   | ('prop' | 'gap')
 
-/** One line of a drawing, round at its ends; of one point twice it is a dot. */
+/** One line of a drawing, with round ends; the same point twice makes a dot. */
 export interface Stroke {
   points: Point[]
   width: number
@@ -16,10 +16,10 @@ export interface Stroke {
 export const stroke = (tone: Tone, width: number, ...points: Point[]): Stroke => ({ points, width, tone })
 /** @param across its diameter */
 export const dot = (tone: Tone, across: number, { x, y }: Point): Stroke =>
-  // A line of no length is not drawn everywhere.
+  // Not every renderer draws a line of zero length.
   stroke(tone, across, { x, y }, { x: x + 0.0005, y })
 
-/** A point so far on the way from one to another. */
+/** A point partway from one to another. */
 export const along = (a: Point, b: Point, share: number): Point => ({
   x: a.x + (b.x - a.x) * share,
   y: a.y + (b.y - a.y) * share,

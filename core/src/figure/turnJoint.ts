@@ -2,7 +2,7 @@ import { directionOf, type Joints, type Point } from './body.ts'
 import { clampPose, turned, type ClampedPose } from './jointLimits.ts'
 import type { Figure, Pose } from './schema.ts'
 
-/** The joints a hand can take hold of, each with the joint its segment turns about. */
+/** The joints a hand can drag, each with the joint its segment turns around. */
 export const handles = {
   shoulder: 'hip',
   head: 'shoulder',
@@ -26,7 +26,7 @@ export type Handle = keyof typeof handles
  */
 export const angleTo = (from: Point, to: Point): number => Math.round(directionOf(from, to))
 
-/** The angle of the segment that ends at a joint, in a pose; the head's against the trunk is made one in the picture. */
+/** The angle of the segment that ends at a joint, in a pose; the head's angle is converted from trunk-relative to the picture's. */
 export function angleOf(pose: Pose, handle: Handle): number {
   const side = handle.endsWith('R') ? 'R' : 'L'
   if (handle === 'shoulder') return pose.torso
@@ -39,8 +39,8 @@ export function angleOf(pose: Pose, handle: Handle): number {
 }
 
 /**
- * A pose with the segment that ends at a joint turned to a direction; what hangs on it keeps its own. No joint bends further than a
- * body does.
+ * A pose with the segment that ends at a joint turned to a direction; segments attached to it keep their direction. No joint bends further
+ * than a body can.
  *
  * @param angle degrees in the picture
  * @example turnJoint(standing, 'side', 'ankleR', 60).clamped[0].joint // 'knee'

@@ -1,15 +1,15 @@
 import type { Point } from './body.ts'
 
 /**
- * Where the middle joint of a two-segment limb is, when its root and the point it reaches for are given.
- * Segment lengths hold: a target out of reach is approached along a straight limb.
+ * Where the middle joint of a two-segment limb is, given its root and its target. Segment lengths are fixed: a target out of reach is
+ * approached with a straight limb.
  *
  * Source of the formula: law of cosines.
  *
  * @param upper length from the root to the middle joint
  * @param lower length from the middle joint to the end
  * @param bend which side the middle joint is on: the sign of the turn from upper to lower segment
- * @returns the middle joint and the end, which is the target where it can be reached
+ * @returns the middle joint and the end, which is the target if it can be reached
  */
 export function twoBone(
   root: Point,

@@ -44,12 +44,12 @@ export interface BuiltFit {
 export interface BuildOptions {
   least: number
   most: number
-  /** Settings that cost more are not looked at. */
+  /** Settings that cost more are not considered. */
   mostCost: number
   direction: Direction
-  /** Whether a lane's own settings may go the other way too, to end with the others. */
+  /** Whether a lane's own settings may also go the opposite way, to end together with the others. */
   even: boolean
-  /** `block:lever` or `block:out:station` that may not be turned. */
+  /** `block:lever` or `block:out:station` that must not be turned. */
   barred: ReadonlySet<string>
 }
 
@@ -68,10 +68,9 @@ const lostMinutes = (now: number, after: Passage | undefined): number => {
 const asItIs: readonly Variant[] = [{ out: [], cost: 0 }]
 
 /**
- * A session as a problem to be solved, however often and in whatever bounds: for each block the settings for all groups
- * and those for one, with their costs and what they do to each lane's seconds. Kept sections, the first three minutes
- * of a warm-up and the cool-down have none but what is; nothing that passes a grade's line, or passes it by more than
- * now, is among them.
+ * A session as an optimization problem, reusable with different bounds: for each block, the settings for all groups and those for one, with
+ * their costs and their effect on each lane's seconds. Kept sections, the first three minutes of a warm-up and the cool-down keep their
+ * current setting; no setting exceeds a grade's limit, or exceeds it further than now.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
@@ -83,7 +82,7 @@ export function fitBuilder(session: Session, ours: Library): (options: BuildOpti
   const lapMinutes = flat.map((_, k) => Math.ceil(Math.max(...lanes.map((lane) => lane.lapSeconds(k))) / 60))
 
   return ({ least, most, mostCost, direction, even, barred }) => {
-    // Only of lanes that have to get shorter it is no loss.
+    // If all lanes have to get shorter, nothing is lost.
     const late = lanes.map((lane) => direction !== 'shorter' || lane.total > most)
     const choices: FitChoices[] = []
     const blocks: FitBlock[] = []
@@ -151,7 +150,7 @@ export function fitBuilder(session: Session, ours: Library): (options: BuildOpti
   }
 }
 
-/** Settings with the same key do the same to every lane. */
+/** Settings with the same key have the same effect on every lane. */
 function keyOf(
   variant: number,
   ...passages: (readonly ({ seconds: number; exit: number } | undefined)[] | undefined)[]

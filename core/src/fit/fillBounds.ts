@@ -4,9 +4,9 @@ import { traitsOf } from '../session/formTraits.ts'
 import type { Group } from '../terms/group.ts'
 
 /**
- * How far a session may be filled up by its clock: a slot not past the grade's line whatever is done in it, a rest not
- * longer than the work it follows. Ours: a session is filled with doing, not with waiting. Each is a value and the most
- * it should be; where it is more already, it may stay.
+ * How far a timed session may be filled: no slot longer than the grade's limit for any exercise, and no rest longer than the work it
+ * follows. Ours: fill a session with doing, not with waiting. Each pair is a value and its maximum; a value already above its maximum may
+ * stay.
  *
  * @example a circuit of 30/40 for grades 4–6: [[30, 60], [10, 0]]
  */

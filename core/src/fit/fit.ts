@@ -12,11 +12,11 @@ import { solveFit } from './solveFit.ts'
 /** One option: its changes, its cost, and when every lane ends. */
 export interface FitWay {
   changes: FitChange[]
-  /** How much a teacher would mind, in steps of a rest. */
+  /** How much a teacher would mind, in units of one rest step. */
   cost: number
   /** Seconds by group. */
   after: Record<string, number>
-  /** False where the search was cut short and a cheaper way may exist. */
+  /** False if the search was cut short and a cheaper way may exist. */
   proven: boolean
 }
 
@@ -45,19 +45,19 @@ export interface FitAnswer {
 export interface FitOptions {
   /** Fill a session that is too short, instead of leaving it. */
   fill?: boolean
-  /** Share of the work that is done, 0 to 1. */
+  /** Share of the work done, 0 to 1. */
   onProgress?: (share: number) => void
 }
 
 /** A session is full if it ends within this many seconds before its minutes. Ours. */
 export const fullWithin = 60
 
-/** How much settings may cost, tried in turn: a way found below one of them is the cheapest of all. */
+/** Cost limits, tried in turn: the first solution found below one of them is the cheapest of all. */
 const costLimits = [8, 16, 32, 64]
 
 /**
- * The least change that has every group end within the session's minutes, and together where that is asked: named
- * changes, up to two alternatives that turn other levers, or how near it comes and what holds it.
+ * The smallest change that makes every group end within the session's minutes, and together if asked: named changes, up to two alternatives
+ * that turn other levers, or how near it gets and what prevents it.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  * @example fit(session of 18:20 in 18 minutes, library).ways[0].changes // rest 30 → 25 s in the circuit
@@ -119,7 +119,7 @@ function nearest(session: Session, library: Library, build: Build, { budget, bef
   const fill = asked === 'fill'
   const built = build({})
   const ranges = reach(built.problem)
-  // No lane can do better alone; together it may have to be worse: then twice as far each time, and halved back.
+  // No lane can do better alone, but together they may do worse: double the gap, then halve it back.
   const edge = fill
     ? Math.min(budget - fullWithin, ...ranges.map(([, most]) => most))
     : Math.max(budget, ...ranges.map(([least]) => least))

@@ -5,8 +5,8 @@ import { leversOf } from './levers.ts'
 import { turnedFor, withoutStations } from './settings.ts'
 
 /**
- * One named change: a lever turned by so many steps for all groups or for one; a station left out; or a group that
- * stays as it is while the others change. A group's own changes of a block stand in for those for all.
+ * One named change: a lever turned some steps for all groups or for one; a station left out; or a group that stays unchanged while the
+ * others change. A group's own changes of a block replace those for all.
  */
 export interface FitChange {
   block: string
@@ -24,8 +24,8 @@ export interface FitChange {
 /**
  * The session with some of the proposed changes, as one edit.
  *
- * @param changes those that are taken, of one proposal
- * @throws {ProblemError} `not-found` where the session has changed since
+ * @param changes the accepted changes of one proposal
+ * @throws {ProblemError} `not-found` if the session has changed since
  */
 export function applyFit(session: Session, changes: readonly FitChange[]): Session {
   const groups = session.groups.map((g) => g.id)

@@ -10,7 +10,7 @@ export interface FitBlock {
 }
 
 export interface FitLane {
-  /** What each shared setting does to the lane; undefined where the setting is not for this lane. */
+  /** What each shared setting does to the lane; undefined if the setting is not allowed for this lane. */
   follow: readonly (Passage | undefined)[]
   /** The extra cost for a lane to follow each of them: it takes time from a lane that needs all of it. */
   spared: readonly number[]
@@ -19,9 +19,9 @@ export interface FitLane {
 }
 
 /**
- * Choose one shared setting for each block, and for any lane a setting of its own instead, at the least total cost
- * such that every lane's seconds are between `least` and `most`, and at most `together` apart. Every lane begins in
- * state 0; states say how a lane comes out of a block (how the child stands, what rest is unused).
+ * The problem: choose one shared setting for each block, and optionally a lane's own setting instead, at the least total cost, so that
+ * every lane's seconds are between `least` and `most` and at most `together` apart. Every lane starts in state 0; a state says how a lane
+ * leaves a block (the child's position, unused rest).
  */
 export interface FitProblem {
   blocks: readonly FitBlock[]
@@ -41,6 +41,6 @@ export interface FitSolution {
   own: (number | undefined)[][]
   /** Of each lane. */
   seconds: number[]
-  /** False where the search was cut short: a cheaper one may exist. */
+  /** False if the search was cut short: a cheaper one may exist. */
   proven: boolean
 }

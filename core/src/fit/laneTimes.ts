@@ -44,14 +44,14 @@ interface Boundary {
 }
 
 /**
- * One group's way through the blocks: what each setting takes, from every state it may come in with. What was timed
- * once is kept, however often a fit asks.
+ * One group's way through the blocks: how long each setting takes, from every state the lane may enter it in. Each timing is computed once
+ * per fit.
  */
 export class LaneTimes {
   readonly #group: Group
   readonly #library: Library
   readonly #pace: number
-  /** Rest beyond this never makes a difference: no change-over takes longer. */
+  /** Rest beyond this makes no difference: no change-over takes longer. */
   readonly #mostRested: number
   readonly #bases: Base[] = []
   readonly #known: Map<string, Known | undefined>[] = []
@@ -59,8 +59,8 @@ export class LaneTimes {
   readonly #spare: Partial<Record<BoundUse['line'], number>> = {}
 
   /**
-   * @param library with the session's own moves
-   * @param mayChange which sections have anything that may change
+   * @param library including the session's own exercises
+   * @param mayChange which sections may change
    */
   constructor(
     session: Session,
@@ -97,8 +97,8 @@ export class LaneTimes {
       byWay: new Map<string, number>(),
     }))
     this.#enter(0, startCarry)
-    // Landings are a whole session's line. What is left of it is shared out evenly among the blocks that may grow, so
-    // that no two of them can pass it together.
+    // The landing limit is for the whole session. What is left of it is divided evenly among the blocks that may grow, so that together
+    // they cannot exceed it.
     for (const line of ['landings', 'hardLandings'] as const) {
       const landing = this.#bases.flatMap((base) => base.lines.filter((u) => u.line === line))
       const used = landing.reduce((sum, u) => sum + u.value, 0)
@@ -129,11 +129,11 @@ export class LaneTimes {
   }
 
   /**
-   * What a setting does to this lane; undefined where it is not for it: past a lever's end or a grade's line, or into a
-   * warm-up's first minutes.
+   * What a setting does to this lane; undefined if it is not allowed: beyond a lever's end or a grade's limit, or inside a warm-up's first
+   * minutes.
    *
    * @param k which block
-   * @param entries the states the lane may come in with
+   * @param entries the states the lane may enter with
    */
   passage(k: number, variant: Variant, setting: Setting, entries: ReadonlySet<number>): Passage | undefined {
     const key = `${variant.out.join()}|${setting.steps.join()}`
@@ -165,7 +165,7 @@ export class LaneTimes {
   }
 
   #withinLines(base: Base, block: Block, longer: boolean): boolean {
-    // Shortening passes no line but that of a rest.
+    // Shortening can only break the limit of a rest.
     const lines = longer
       ? this.#lines(block, this.#steps(block, startCarry).steps)
       : clockBounds(block, this.#group, base.seconds, this.#library, this.#pace)
@@ -198,8 +198,8 @@ export class LaneTimes {
     const key = carryKey(carry)
     let id = byCarry.get(key)
     if (id !== undefined) return id
-    // Two that lead to the same steps and leave the same behind, whichever stations are left out, are one: what is
-    // carried in is spent on the first change-over, and no lever changes that.
+    // Two settings with the same steps and the same remainder are one, whichever stations are left out: a carried-in rest is spent on the
+    // first change-over, and no lever changes that.
     const way = k < this.#bases.length ? this.#wayKey(this.#bases[k]!.block, carry) : ''
     id = byWay.get(way) ?? carries.push(carry) - 1
     byWay.set(way, id)
@@ -208,7 +208,7 @@ export class LaneTimes {
   }
 
   #wayKey(block: Block, carry: Carry): string {
-    // Talk covers change-overs as rest does: how much, depends on how long it is made.
+    // Talk covers change-overs as rest does; how much depends on its length.
     if (traitsOf(block).explains) return carryKey(carry)
     return variantsOf(block, Infinity, new Set())
       .map(({ out }) => {

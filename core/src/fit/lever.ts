@@ -2,15 +2,15 @@ import { limits } from '../base/limits.ts'
 import type { Block, BlockOf, Form } from '../session/forms.ts'
 import { mapGroups, valueFor, type PerGroup, type Scope } from '../terms/perGroup.ts'
 
-/** What of a block can be turned to make it shorter or longer. */
+/** The parts of a block that can be turned to make it shorter or longer. */
 export type LeverKind = 'laps' | 'work' | 'rest' | 'roundRest' | 'cap' | 'talk' | 'game' | 'draws'
 
-/** One thing that can be turned by whole steps, for all groups or for one. */
+/** One thing that can be turned in whole steps, for all groups or for one. */
 export interface Lever {
   kind: LeverKind
   /** Cost of one step before the section's factor: how much a teacher minds; laps cost more by their minutes. Ours. */
   cost: number
-  /** Turned for the whole block or not at all: no group has a value of its own. */
+  /** Turned for the whole block only: no group has a value of its own. */
   whole?: true
   /** Most steps to lengthen; by default as far as its limits. */
   longer?: number
@@ -22,14 +22,14 @@ export interface Lever {
   copy(block: Block, groupId: string, from: Block): Block
 }
 
-/** The bounds of a number on a lever, and the size of its step. */
+/** The bounds of a number on a lever, and its step size. */
 export interface Bounds {
   step: number
   least: number
   most: number
 }
 
-/** Whole steps that stay between the bounds; a number that is outside already may only come nearer. */
+/** Whole steps within the bounds; a number already outside may only come nearer. */
 export function turned(n: number, steps: number, { step, least, most }: Bounds): number | undefined {
   const to = n + steps * step
   if (steps < 0 && to < least) return undefined
@@ -37,7 +37,7 @@ export function turned(n: number, steps: number, { step, least, most }: Bounds):
   return to
 }
 
-/** A lever over a field that may differ by group. */
+/** A lever for a field that may differ by group. */
 export function fieldLever<F extends Form, V>(
   kind: LeverKind,
   cost: number,
@@ -77,7 +77,7 @@ export function fieldLever<F extends Form, V>(
   }
 }
 
-/** A lever over a plain number that may differ by group. */
+/** A lever for a plain number that may differ by group. */
 export const numberLever = <F extends Form>(
   kind: LeverKind,
   cost: number,
@@ -94,8 +94,8 @@ export const numberLever = <F extends Form>(
     (n, steps) => turned(n, steps, bounds),
   )
 
-// What a step of each costs: rest 5 s 1 (between rounds, by 15 s, 3), work 5 s 2, a lap or round 2 and 1 more for each started
-// minute of it, a minute of a cap or game 3, 15 s of talk 2, a draw 2. Ours.
+// The cost of one step: rest 5 s 1 (between rounds, 15 s each, 3), work 5 s 2, a lap or round 2 plus 1 per started minute of it, a minute
+// of a cap or game 3, 15 s of talk 2, a draw 2. Ours.
 export const costs: Record<LeverKind, number> = {
   laps: 2,
   work: 2,
@@ -109,12 +109,12 @@ export const costs: Record<LeverKind, number> = {
 export const rounds: Bounds = { step: 1, least: 1, most: limits.laps }
 export const rests: Bounds = { step: 5, least: 0, most: 60 }
 export const roundRests: Bounds = { step: 15, least: 0, most: 120 }
-/** Less than a quarter of a minute is over before a child has got into it. Ours. */
+/** Less than a quarter of a minute is over before a child gets going. Ours. */
 export const works: Bounds = { step: 5, least: 15, most: 60 }
 /** Most laps, rounds or sets added to fill a session. Ours. */
 const moreLaps = 3
 export const minutes: Bounds = { step: 60, least: 60, most: 20 * 60 }
-/** A cap of a minute is no "as many as you can" any more. */
+/** With a cap of one minute it is no longer "as many as you can". */
 const caps: Bounds = { ...minutes, least: 120 }
 
 type Rested = 'restBetween' | 'restStations' | 'restAfter' | 'lapRest'
@@ -138,5 +138,5 @@ export const capLever = <F extends 'amrap' | 'rounds'>() =>
     caps,
   )
 
-/** The levers of a block of a form, the cheapest to say first. */
+/** The levers of a block of a form, the easiest to explain first. */
 export type LeversFor<B extends Block> = (block: B) => readonly Lever[]

@@ -31,7 +31,7 @@ const formLevers: { [F in Form]?: LeversFor<BlockOf<F>> } = {
   target: targetLevers,
 }
 
-/** The levers of a block; none for forms whose length nobody sets. */
+/** The levers of a block; none for forms without a set length. */
 export const leversOf = (block: Block): readonly Lever[] =>
   (formLevers[block.form] as LeversFor<Block> | undefined)?.(block) ?? []
 

@@ -1,7 +1,7 @@
 import type { FitBlock, FitLane, FitProblem, Passage } from './fitProblem.ts'
 
 /**
- * The least and the most seconds each lane can come to, whatever that costs and whatever the others do.
+ * The shortest and longest seconds each lane can reach, whatever the cost and regardless of the others.
  *
  * @example one block of 100 s that may be 80 s: [[80, 100]]
  */

@@ -3,7 +3,7 @@ import { hasStations, stationsOf } from '../session/forms.ts'
 import type { Lever } from './lever.ts'
 import { leversOf, stationOutCost } from './levers.ts'
 
-/** A whole setting of a block's levers: how many steps each is turned, in their order. */
+/** A complete setting of a block's levers: how many steps each is turned, in their order. */
 export interface Setting {
   steps: readonly number[]
   cost: number
@@ -16,14 +16,14 @@ const mostSteps = 24
 export type Direction = 'shorter' | 'longer' | 'either'
 
 /**
- * All settings of a block's levers up to a cost, cheapest first. One setting never turns some levers to shorten and
- * others to lengthen: a teacher who takes time out of a rest does not put it into the work of the same block.
+ * All settings of a block's levers up to a cost, cheapest first. No setting turns some levers to shorten and others to lengthen: a teacher
+ * does not move seconds from a rest into the work of the same block.
  *
  * @param most the most a setting may cost
- * @param barred kinds of lever that may not be turned
- * @param groups for whom: a lever goes as far as it goes for one of them
- * @param own whether it is a lane's own setting, which a block whose lever is for all cannot have
- * @param lapMinutes started minutes that a lap gives its longest lane: what it costs besides
+ * @param barred kinds of lever that must not be turned
+ * @param groups for whom: a lever goes as far as it can for any of them
+ * @param own whether it is a lane's own setting, which is impossible for a lever of the whole block
+ * @param lapMinutes started minutes that a lap adds to its longest lane: its extra cost
  */
 export function settingsOf(
   block: Block,

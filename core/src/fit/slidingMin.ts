@@ -1,11 +1,11 @@
 /**
- * The least of each value and those up to `width` after it.
+ * The minimum of each value and the `width` values after it.
  *
- * @param width how many values after each are looked at, 0 or more
+ * @param width how many following values are included, 0 or more
  * @example slidingMin(Int32Array.of(5, 3, 4, 9), 1) // [3, 3, 4, 9]
  */
 export function slidingMin(values: Int32Array, width: number): Int32Array {
-  // Stretches of 1, 2, 4 … values, each from two of half its length; the last overlap as far as is needed.
+  // Windows of 1, 2, 4 … values, each made from two of half its length; the last two overlap as far as needed.
   let least = Int32Array.from(values)
   let covered = 1
   const wanted = Math.min(width + 1, values.length)

@@ -3,7 +3,7 @@ import { slidingMin } from './slidingMin.ts'
 
 const never = 1 << 29
 
-/** The least own cost of being at each second in one state; `lo` to `hi` are the seconds that can be. */
+/** The least own cost of reaching each second in one state; `lo` to `hi` are the possible seconds. */
 interface Cells {
   cost: Int32Array
   lo: number
@@ -23,7 +23,7 @@ function clear(table: Table): void {
   }
 }
 
-/** Puts into `to` where a passage leads from `from`, at a cost; what would cost `limit` or more is left out. */
+/** Writes into `to` the seconds a transition reaches from `from`, at a cost; costs of `limit` or more are left out. */
 function pass(to: Table, from: Table, passage: Passage, cost: number, limit: number): void {
   for (let e = 0; e < from.length; e++) {
     const source = from[e]!
@@ -58,8 +58,8 @@ function merge(to: Table, from: Table): void {
 }
 
 /**
- * What a lane still costs from a block on, by state and second, when it may choose the shared settings for itself at a
- * share of their cost and only has to end between `least` and `most`: never more than it costs in truth.
+ * A lower bound on what a lane still costs from a block on, by state and second: as if it could choose the shared settings for itself at a
+ * share of their cost and only had to end between `least` and `most`.
  */
 type ToGo = Float64Array[]
 
@@ -131,18 +131,18 @@ function ahead(table: Table, toGo: ToGo): number {
 export interface SolveOptions {
   /** Only solutions that cost less count. */
   below?: number
-  /** Branches looked at before the search is cut short. */
+  /** Branches explored before the search is cut short. */
   branches?: number
-  /** Share of the search that is done, 0 to 1. */
+  /** Share of the search done, 0 to 1. */
   onProgress?: (share: number) => void
 }
 
 /**
- * The exact least cost of a fit: branch and bound over the shared settings, block by block; under each branch a table
- * for every lane of the least own cost by second and state, and at the end a window slid over the seconds. Branches are
- * cut by what the lanes still cost at least when each may choose the shared settings for itself.
+ * The exact least cost of a fit: branch and bound over the shared settings, block by block. Each branch has a table per lane of the least
+ * own cost by second and state; at the end a window slides over the seconds. Branches are cut by a lower bound: the lanes' cost if each
+ * could choose the shared settings for itself.
  *
- * @returns undefined where nothing fits (or nothing below a given cost)
+ * @returns undefined if nothing fits (or nothing below a given cost)
  * @example one block of 100 s that may be 80 s for 4, most 90: cost 4, seconds [80]
  */
 // oxlint-disable-next-line max-lines-per-function -- a branch and bound is one search over state that all its steps share
@@ -178,7 +178,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
     if (first > last) return
     const sum = leastWithin(ends, cost, together ?? most, first, last)
     if (sum >= best + tie) return
-    // Of ways that cost the same: lanes ending closest together, then the fullest, then the fewest changes.
+    // Among ways of equal cost: the lanes that end closest together, then the fullest, then the fewest changes.
     let [narrow, wide] = [0, together ?? most]
     while (narrow < wide) {
       const middle = (narrow + wide) >> 1
@@ -271,7 +271,7 @@ export function solveFit(problem: FitProblem, options: SolveOptions = {}): FitSo
 /** Branches to search for the best among options of equal cost. Ours. */
 const tieBranches = 2000
 
-/** A way that was found: the shared setting of each block, and the window in which every lane ends. */
+/** A solution: the shared setting of each block, and the window in which every lane ends. */
 interface Found {
   cost: number
   shared: number[]
@@ -279,7 +279,7 @@ interface Found {
   to: number
 }
 
-/** Of two ways that cost the same, whether the first is the better one. */
+/** Of two solutions with the same cost, whether the first is better. */
 function isBetter(problem: FitProblem, a: Found, b: Found): boolean {
   const [widthA, widthB] = [a.to - a.from, b.to - b.from]
   if (widthA !== widthB) return widthA < widthB
@@ -303,7 +303,7 @@ function addReach(sums: Int32Array, table: Table, first: number, last: number, w
   for (let at = first; at <= last; at++) sums[at] = Math.min(never, sums[at]! + reach[at - first]!)
 }
 
-/** Finds the lanes' own settings again, once the shared ones and the window are known. */
+/** Recovers the lanes' own settings once the shared ones and the window are known. */
 function trace(
   problem: FitProblem,
   { shared, from, to }: Pick<Found, 'shared' | 'from' | 'to'>,
@@ -328,7 +328,7 @@ function trace(
       for (const { cost, passage } of list) pass(next, tables.at(-1)!, passage, cost, never)
       tables.push(next)
     }
-    // Of equal ones the end nearest the finish line.
+    // Among equals, the end nearest to the session's limit.
     let at = { t: from, e: 0, cost: never }
     for (const [e, cells] of tables.at(-1)!.entries())
       for (let t = from; t <= to; t++) if (cells.cost[t]! <= at.cost) at = { t, e, cost: cells.cost[t]! }

@@ -16,9 +16,9 @@ const block = (text: string) =>
     .trim()
 
 /**
- * Captions as WebVTT (W3C, "WebVTT: The Web Video Text Tracks Format"), to lie beside a film.
+ * Captions as WebVTT (W3C, "WebVTT: The Web Video Text Tracks Format"), to go with a film.
  *
- * @param title shown by nothing, for whoever opens the file
+ * @param title not displayed; for a reader who opens the file
  * @example webVtt([{ at: 0, until: 1.5, text: 'Squat' }], 'Springs') // 'WEBVTT - Springs\n\n1\n00:00:00.000 --> …'
  */
 export function webVtt(captions: readonly Caption[], title: string): string {
@@ -31,7 +31,7 @@ export function webVtt(captions: readonly Caption[], title: string): string {
 }
 
 /**
- * Captions as SubRip, as most players read it: numbered, with a comma before the thousandths.
+ * Captions as SubRip, which most players read: numbered, with a comma before the milliseconds.
  *
  * @example subRip([{ at: 0, until: 1.5, text: 'Squat' }]) // '1\n00:00:00,000 --> 00:00:01,500\nSquat\n'
  */

@@ -1,6 +1,6 @@
 import type { Cue } from '../cues/stepCues.ts'
 
-/** Samples a second, as on every sound card. */
+/** Samples per second, as on every sound card. */
 export const sampleRate = 44_100
 
 /** For each sound: frequency in Hz, loudness 0 to 1, seconds until it has faded. */
@@ -14,13 +14,12 @@ const tones: Record<string, [hz: number, loudness: number, seconds: number]> = {
 }
 
 /**
- * A session's bells and ticks as a WAV file (RIFF, PCM): one channel, 44.1 kHz, 16 bit. A sound begins at the very
- * sample of its moment.
+ * A session's bells and ticks as a WAV file (RIFF, PCM): one channel, 44.1 kHz, 16 bit. A sound starts at the exact sample of its moment.
  *
  * @param cues at seconds from the start
- * @param seconds the file lasts
- * @param onProgress told of the share that is done, 0 to 1
- * @returns the file's bytes: 44 of header, then two a sample
+ * @param seconds length of the file
+ * @param onProgress called with the share done, 0 to 1
+ * @returns the file's bytes: a header of 44, then two per sample
  */
 export function clickTrack(
   cues: readonly Cue[],

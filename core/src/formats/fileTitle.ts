@@ -1,5 +1,5 @@
 /**
- * A title as the beginning of a file's name: letters and digits without marks, dashes between, at most 60.
+ * A title as the start of a file name: letters and digits without accents, joined by hyphens, at most 60 characters.
  *
  * @example fileTitle('Captain’s orders') // 'captain-s-orders'
  */

@@ -7,15 +7,14 @@ import { print } from '../notation/print.ts'
 import { fetchList } from '../home/fetchList.ts'
 import type { Session } from '../session/schema.ts'
 
-/** Text that Markdown would take for marks, or for HTML. */
+/** Text that Markdown would read as markup, or as HTML. */
 const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#|])/g, '\\$1')
 
 /** A fence that no run of backticks in the text closes. */
 const fence = (text: string) => '`'.repeat(Math.max(3, ...[...text.matchAll(/`+/g)].map(([run]) => run.length + 1)))
 
 /**
- * A session as Markdown: what it is for, how long it is for each group, what to fetch, and the running order as the
- * whiteboard would have it, section by section.
+ * A session as Markdown: its goal, its length for each group, the equipment, and the running order as whiteboard text, section by section.
  */
 export function markdown(session: Session, ours: Library): string {
   const library = libraryFor(session, ours)
@@ -31,7 +30,7 @@ export function markdown(session: Session, ours: Library): string {
         : `- ${name}${standIns.length ? ` (or ${standIns.join(', ')})` : ''}`,
     ),
   )
-  // The notation's own section marks are headings of the second level already.
+  // The notation's own section marks are already second-level headings.
   const [, ...sections] = print(session, library).split(/^## /m)
   return [
     `# ${plain(session.title)}`,

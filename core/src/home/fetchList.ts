@@ -8,28 +8,28 @@ import { setUpOf } from '../terms/testValue.ts'
 import { valueFor } from '../terms/perGroup.ts'
 import { hasKit } from './obstacles.ts'
 
-/** One thing to fetch before a session begins. */
+/** One thing to fetch before a session starts. */
 export interface Fetch {
   kit: string
   name: string
-  /** What is taken instead, where the house does not have it. */
+  /** What is used instead if the home does not have it. */
   standIn?: string
   /** What else would do. */
   standIns: string[]
   /** What a child asks first. */
   ask?: string
-  /** Nobody needs it; it makes it softer. */
+  /** Optional: it only makes the floor softer. */
   optional: boolean
   /** Ids of the groups that need it. */
   groups: string[]
   /** Ids of the moves it is for. */
   moves: string[]
-  /** Neither there nor stood in for. */
+  /** Missing, without a stand-in. */
   missing: boolean
 }
 
 /**
- * What a session needs from the house, for all its groups, needed things first, each in the order it first comes up.
+ * The equipment a session needs at home, for all its groups: required things first, each in order of first use.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
@@ -75,7 +75,7 @@ function measuredKit(block: Block, library: Library): readonly string[] {
   return measure ? setUpOf(measure, measured.setUp).kit : []
 }
 
-/** One of the moves takes the real thing only: nothing is offered in its place, and what was chosen for it is not enough. */
+/** One of the exercises needs the real thing: no stand-in is offered, and a chosen stand-in does not count. */
 function real(thing: Fetch): void {
   thing.standIns = []
   if (!thing.standIn) return

@@ -7,17 +7,17 @@ import { spaceSchema, type Space } from '../terms/space.ts'
 export type Obstacle =
   | { code: 'space'; needs: Space }
   | { code: 'noise' }
-  /** `real`: nothing may stand in for it here. */
+  /** `real`: a stand-in is not allowed here. */
   | { code: 'kit'; kit: string; real?: true }
   | { code: 'company' }
   | { code: 'adult' }
 
-/** What a house has: what was said, and what is in every home. */
+/** What a home has: what the teacher listed, and what every home has. */
 export const hasKit = (home: Pick<Home, 'kit'>, kit: string, library: Pick<Library, 'kit'>): boolean =>
   home.kit.includes(kit) || Boolean(library.kit.get(kit)?.usual)
 
 /**
- * What stands in the way of one version of a move in a home. A stand-in that was chosen takes a thing's place.
+ * The obstacles to one version of an exercise in a home. A chosen stand-in takes a thing's place.
  *
  * @example obstacles(ropeSkip, standard, { ...home, quiet: true }, library) // [{ code: 'noise' }]
  */
@@ -28,7 +28,7 @@ export function obstacles(move: Move, version: Version, home: Home, library: Pic
   const missing = (version.kit ?? move.kit).filter((need) => {
     if (need.optional) return false
     const replaced = Boolean(home.standIns[need.id])
-    // A house that takes something else for a thing has none of it: where it must be the real one, that is not enough.
+    // A home with a stand-in for a thing does not have the thing itself: that is not enough if it must be the real one.
     if (need.standIn === false && replaced && !home.kit.includes(need.id)) return true
     return !hasKit(home, need.id, library) && !replaced
   })
@@ -43,6 +43,6 @@ export function obstacles(move: Move, version: Version, home: Home, library: Pic
   ]
 }
 
-/** The versions of a move that can be done in a home by a grade. @param grade the lowest of a group; left out, any */
+/** The versions of an exercise that a grade can do in a home. @param grade the lowest of a group; any grade by default */
 export const versionsFor = (move: Move, home: Home, library: Pick<Library, 'kit'>, grade = 6): Version[] =>
   move.versions.filter((v) => v.fromGrade <= grade && obstacles(move, v, home, library).length === 0)

@@ -28,11 +28,11 @@ function ownMovesOf(session: Session): Set<string> {
 }
 
 /**
- * A session with just those of the teacher's own moves in it that it uses, so that it can be sent to a colleague and opened
- * years later. What it carries already stays as it was put in.
+ * A session with only those of the teacher's own exercises that it uses, so that it can be sent to a colleague and opened years later. An
+ * exercise it already carries is not replaced.
  *
- * @param library with the teacher's own moves in it
- * @returns the session itself where nothing changes
+ * @param library including the teacher's own exercises
+ * @returns the session itself if nothing changes
  */
 export function carryMoves(session: Session, library: Library): Session {
   const used = ownMovesOf(session)

@@ -9,10 +9,9 @@ import type { Move } from '../terms/move.ts'
 import { versionFor } from './versionFor.ts'
 
 /**
- * The dose a move begins with in a form of work; the teacher changes it from there. Clocked forms need none.
- * Sources: ten of each and thirty seconds are common practice; stretches are held 10 s up to grade 2 and 20 s
- * above, within the published 10–30 s (Garber et al. 2011, Med Sci Sports Exerc 43:1334, adults), or as the school's
- * hold policy says.
+ * The default dose of an exercise in a form of work; the teacher can change it. Timed forms need none. Sources: ten of each and thirty
+ * seconds are common practice; stretches are held 10 s up to grade 2 and 20 s above, within the published 10–30 s (Garber et al. 2011, Med
+ * Sci Sports Exerc 43:1334, adults), or by the school's hold policy.
  *
  * @example firstDose(quadStretch, { grades: [0, 1] }, 'list') // { unit: 'seconds', amount: 10 }
  */
@@ -37,7 +36,7 @@ export function firstDose(
 }
 
 /**
- * What every group does of a move, whatever the home: each its own version and first dose. A text's words mean that.
+ * What every group does of an exercise when the home is not known: each its own version and default dose. A name in a text means this.
  *
  * @param groups the session's, at least one
  */
@@ -47,7 +46,7 @@ export const cellsFor = (move: Move, groups: readonly Group[], form: Form): PerG
     return { move: move.id, version: versionFor(move, group).id, ...(dose && { dose }) }
   })
 
-/** Each group's cell; what most of them share is the shared value, the first on a tie. @param groups at least one */
+/** Each group's cell; the value most of them have becomes the shared one, the first of them in a tie. @param groups at least one */
 export function sharedCells(groups: readonly Group[], cellOf: (group: Group) => Cell): PerGroup<Cell> {
   const cells = groups.map((group): [string, Cell] => [group.id, cellOf(group)])
   const counts = new Map<string, { cell: Cell; n: number }>()

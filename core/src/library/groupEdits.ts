@@ -17,9 +17,9 @@ const groupPlace = (session: Session, groupId: string): number => {
 }
 
 /**
- * Adds a lane. It does what all do, in the version of each move that its lowest grade is ready for.
+ * Adds a lane. It does what all do, in the version of each exercise that its lowest grade is ready for.
  *
- * @param gradeNames what the school calls its grades
+ * @param gradeNames the school's names for its grades
  * @throws {ProblemError} `too-many` with six groups already
  */
 export function addGroup(
@@ -42,7 +42,7 @@ export function addGroup(
         cells: mapGroups(station.cells, [group.id], (cell) => {
           const move = library.moves.get(cell.move)
           if (!move) return cell
-          // A version the grade is ready for stays; a harder one gives way to its own.
+          // A version the grade is ready for stays; a harder one is replaced by the grade's own.
           const ready = (id: string | undefined) =>
             (move.versions.find((v) => v.id === id)?.fromGrade ?? 0) <= lowestGrade(group)
           const { fromLap = [], ...base } = cell
@@ -61,9 +61,9 @@ export function addGroup(
 }
 
 /**
- * Takes a lane out, with everything it had of its own.
+ * Removes a lane with all of its own values.
  *
- * @throws {ProblemError} `too-small` when it is the last
+ * @throws {ProblemError} `too-small` if it is the last
  */
 export function removeGroup(session: Session, groupId: string): Session {
   const at = groupPlace(session, groupId)
@@ -84,9 +84,9 @@ export function removeGroup(session: Session, groupId: string): Session {
 }
 
 /**
- * Gives a lane another name or other grades; other grades bring their ages and, where the name was theirs, their name.
+ * Changes a lane's name or grades; with the grades change its ages and, unless the teacher named it, its name.
  *
- * @param gradeNames what the school calls its grades
+ * @param gradeNames the school's names for its grades
  */
 export function setGroup(
   session: Session,

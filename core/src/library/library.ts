@@ -27,14 +27,14 @@ export const kitItemSchema = z.strictObject({
   noStandIn: z.string().optional(),
   /** Assumed to be in every home. */
   usual: z.boolean().optional(),
-  /** What a child asks first, in a child's words. */
+  /** The question a child asks first, in a child's words. */
   ask: z.string().optional(),
 })
 export type KitItem = z.infer<typeof kitItemSchema>
 
 /**
- * An activity of the 2011 adult Compendium (Ainsworth et al., Med Sci Sports Exerc 43:1575), note code and value from
- * memory. It ranks moves; it never becomes energy.
+ * An activity of the 2011 adult Compendium (Ainsworth et al., Med Sci Sports Exerc 43:1575), code and value from memory. It ranks
+ * exercises; it is never converted to energy.
  */
 export const activitySchema = z.strictObject({
   code: z.string().regex(/^\d{5}$/),
@@ -51,13 +51,13 @@ export const libraryDataSchema = z.strictObject({
   kit: z.array(kitItemSchema),
   effort: z.array(activitySchema),
   measures: z.array(measureSchema),
-  /** Its texts in other languages, where families are spoken to; pages of the teacher's do without. */
+  /** Its texts in other languages, for family pages; the teacher's pages do not need them. */
   words: z.object({ es: z.record(z.string(), z.string()) }).optional(),
 })
 /** The library as it is in its files. */
 export type LibraryData = z.infer<typeof libraryDataSchema>
 
-/** The library as the computation uses it: everything by id. */
+/** The library with everything indexed by id. */
 export interface Library {
   version: number
   moves: ReadonlyMap<string, Move>
@@ -74,7 +74,7 @@ export interface Library {
 const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<T['id'], T> =>
   new Map(list.map((entry) => [entry.id, entry]))
 
-/** Indexes a library that is known to be right (a test reads every file with {@link readLibrary}). */
+/** Indexes a library that is known to be valid (a test reads every file with {@link readLibrary}). */
 export const indexLibrary = (data: LibraryData): Library => ({
   version: data.version,
   moves: byId(data.moves),

@@ -55,12 +55,12 @@ export function ownMoveProblems({ move, figures }: OwnMove, library: Library, at
 /** Exercises that were read, and what was corrected in their figures. */
 export interface ReadMoves {
   moves: OwnMove[]
-  /** Joints that bent further than a body does, each with its path. */
+  /** Joints bent further than a body can bend, each with its path. */
   clamped: Problem[]
 }
 
 /**
- * Reads a file of moves. All of it is right, or nothing is taken; a figure's impossible angles are set right and said.
+ * Reads a file of exercises. Either all of it is valid, or nothing is read; impossible angles of a figure are corrected and reported.
  *
  * @throws {ProblemError} naming every mistake with its path
  */

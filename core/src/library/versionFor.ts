@@ -5,8 +5,8 @@ import type { Library } from './library.ts'
 import type { Move, Version } from '../terms/move.ts'
 
 /**
- * The version a group is given when a move is put in: the hardest whose `fromGrade` its lowest grade has
- * reached, not beyond the ordinary one; where none fits, the easiest.
+ * The default version of an exercise for a group: the hardest whose `fromGrade` its lowest grade has reached, but not harder than the
+ * standard one; if none fits, the easiest.
  *
  * @example versionFor(squatJump, { grades: [0, 1] }).id // 'frog'
  */
@@ -30,7 +30,7 @@ export interface Performed {
 const performed = new WeakMap<Version, Performed>()
 
 /**
- * What a cell asks for, looked up.
+ * The move and version that a cell names.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */

@@ -1,4 +1,4 @@
-/** Sides of a sheet, in millimetres (ISO 216:2007, table 1: A and B series). */
+/** Sides of a sheet, in millimeters (ISO 216:2007, table 1: A and B series). */
 export const sheets = {
   A3: [297, 420],
   A4: [210, 297],
@@ -8,11 +8,11 @@ export const sheets = {
 } as const
 export type Sheet = keyof typeof sheets
 
-/** Grammage of a book's paper, in grams a square metre (common practice, no source). */
+/** Paper weight of a book, in grams per square meter (common practice, no source). */
 export const papers = { school: 80, novel: 60, picture: 150 } as const
 export type Paper = keyof typeof papers
 
-/** What two covers of a book weigh, in grams a square metre of board (ours). */
+/** Weight of a book's two covers, in grams per square meter of board (ours). */
 const coverGrammage = { soft: 250, hard: 1300 } as const
 export type Cover = keyof typeof coverGrammage
 
@@ -25,7 +25,7 @@ export interface Book {
 }
 
 /**
- * What a book weighs, in kilograms: leaves × area × grammage, and two covers.
+ * The weight of a book, in kilograms: leaves × area × paper weight, plus two covers.
  *
  * @example bookKg({ sheet: 'A4', pages: 200, paper: 'school', cover: 'soft' }) // 0.53
  */

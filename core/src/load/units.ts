@@ -1,6 +1,6 @@
 /** Kilograms in an avoirdupois pound, exactly (international yard and pound agreement, 1959). */
 export const kgPerPound = 0.45359237
-/** Litres in a US liquid gallon, exactly: 231 cubic inches of 25.4 mm. */
+/** Liters in a US liquid gallon, exactly: 231 cubic inches of 25.4 mm. */
 const litresPerGallon = 3.785411784
 
 export const weightUnits = ['kg', 'lb'] as const

@@ -2,17 +2,17 @@ import { z } from 'zod'
 import { pulseRate } from '../results/pulse.ts'
 import { feltSchema, type Run } from '../run/schema.ts'
 
-/** What one run of a lane says of how the session went. */
+/** What one run of a lane says about how the session went. */
 export const cameBackSchema = z.strictObject({
   felt: feltSchema.optional(),
-  /** Of what was counted: how many results were clean, of how many that say so. */
+  /** Of the counted results: how many were clean, and how many say whether they were. */
   clean: z.int().min(0),
   told: z.int().min(0),
   /** Something was done in an easier version. */
   easier: z.boolean(),
   /** It was stopped before its end. */
   early: z.boolean(),
-  /** Its pulses in beats a minute, where the session asked for them. */
+  /** Its pulses in beats per minute, if the session asked for them. */
   pulses: z
     .array(z.strictObject({ when: z.enum(['before', 'during', 'after', 'minuteAfter']), rate: z.number() }))
     .optional(),
@@ -21,7 +21,7 @@ export const cameBackSchema = z.strictObject({
 })
 export type CameBack = z.infer<typeof cameBackSchema>
 
-/** What a run says of how it went. */
+/** How a run went, from its results. */
 export function cameBackOf({
   felt,
   results,
@@ -50,14 +50,12 @@ export const isUnsaidClean = ({ typed, told }: CameBack): boolean => typed === t
 /** What its teacher says of what was typed in: mostly clean. @example saidClean(run).told // 1 */
 export const saidClean = (run: CameBack): CameBack => (isUnsaidClean(run) ? { ...run, clean: 1, told: 1 } : run)
 
-/**
- * What a lane's runs say: it can be a step more, a step less, the same again; or too little is known, which means the same again too.
- */
+/** The conclusion from a lane's runs: a step up, a step down, the same again; or too little is known, which also means the same again. */
 export type Signal = 'up' | 'down' | 'same' | 'unknown'
 
-/** From so many runs of one time on, one time is enough; else the same twice in a row. */
+/** From this many runs on, one time is enough; with fewer, two times in a row must agree. */
 export const enoughRuns = 5
-/** Shares of runs and the highest middle that still says up; of five faces the three lower ones. Ours. */
+/** Shares of runs, and the highest median effort that still means *up*; on the scale of five faces, the three lower ones. Ours. */
 const limits = { clean: 0.7, hard: 0.3, ten: 6, faces: 3 }
 
 const middle = (values: readonly number[]): number => {
@@ -66,7 +64,7 @@ const middle = (values: readonly number[]): number => {
   return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
 
-/** What the runs of one time say. */
+/** The conclusion from the runs of one time. */
 function ofOneTime(runs: readonly CameBack[]): Signal {
   if (!runs.length) return 'unknown'
   const told = runs.filter((run) => run.told > 0)
@@ -77,7 +75,7 @@ function ofOneTime(runs: readonly CameBack[]): Signal {
   const hard = seen.filter((run) => run.easier || run.early).length
   if (hard / seen.length >= limits.hard || (told.length > 0 && unclean / told.length >= limits.hard)) return 'down'
   const felt = runs.flatMap((run) => run.felt ?? [])
-  // What nobody said is not taken for good.
+  // A missing answer does not count as a good one.
   if (!told.length || !felt.length || told.length < runs.length / 2 || felt.length < runs.length / 2) return 'unknown'
   const clean = told.reduce((sum, run) => sum + run.clean, 0) / told.reduce((sum, run) => sum + run.told, 0)
   const scale = felt[0]!.scale
@@ -86,7 +84,7 @@ function ofOneTime(runs: readonly CameBack[]): Signal {
 }
 
 /**
- * What came back says of a lane: from five runs of the last time, or the same twice in a row.
+ * The conclusion from a lane's results: from five or more runs of the last time, or from the same conclusion twice in a row.
  *
  * @param times its runs of the last times it was sent home, the latest first
  * @example signalOf([Array(5).fill({ felt: { scale: 'ten', value: 5 }, clean: 3, told: 3, easier: false, early: false })]) // 'up'

@@ -9,7 +9,7 @@ import { targetNext } from '../forms/target/next.ts'
 import type { Block, BlockOf, Form } from '../session/forms.ts'
 import type { FormSteps, NextPlace, StepsFor } from './step.ts'
 
-/** The steps of each form; what is played by chance or in words has a new rule next time, which only a teacher can think of. */
+/** The steps of each form. Forms of chance or words need a new rule next time, which only a teacher can think of. */
 const formNext: { [F in Form]?: StepsFor<BlockOf<F>> } = {
   amrap: amrapNext,
   calls: callsNext,
@@ -21,6 +21,6 @@ const formNext: { [F in Form]?: StepsFor<BlockOf<F>> } = {
   target: targetNext,
 }
 
-/** What of a block can be a step more or less for a group. */
+/** What of a block can be made a step harder or easier for a group. */
 export const stepsOf = (block: Block, at: NextPlace): FormSteps =>
   (formNext[block.form] as StepsFor<Block> | undefined)?.(block, at) ?? { up: [], down: [] }

@@ -28,26 +28,26 @@ export interface LaneNext {
   /** Runs of the last time. */
   runs: number
   /**
-   * Why nothing is proposed where nothing is: it was weeks ago; no step is small enough, or there is none; what could be changed is the
-   * same for all lanes, and it stands at the first, or they do not agree.
+   * Why nothing is proposed: it was weeks ago; there is no step that is small enough, or none at all; what could be changed is shared by
+   * all lanes, and it is at its limit or they do not agree.
    */
   why?: 'long-ago' | 'no-step' | 'shared' | 'apart'
-  /** The one that is proposed first, then what could be done in its place. Never two of them in one session. */
+  /** The first proposal, then its alternatives. Never two of them in one session. */
   changes: NextChange[]
 }
 
-/** After so many weeks without it, it is done again as it was: trade's. */
+/** After this many weeks without it, it is repeated unchanged: common practice, no source. */
 const longAgo = 3
-/** So much more work a week at most; ours. */
+/** The largest increase of work per week; ours. */
 const moreAWeek = 0.1
 /** So many ways are shown. */
 const mostWays = 3
 
-/** What is said and where, whatever its numbers: a finding that is there already is not a new one. */
+/** A finding's rule and place, whatever its numbers: an existing finding with other numbers is not a new one. */
 const saying = ({ rule, level, where }: Finding): string =>
   [rule, level, where.block ?? where.section, where.station].join(' ')
 
-/** What can be a step more or less in a session for a lane: its main part first, in the order of the form's own steps. */
+/** What of a session can be made a step harder or easier for a lane: its main section first, in the order of the form's own steps. */
 function candidates(
   session: Session,
   library: Library,
@@ -73,11 +73,11 @@ const withStep = (session: Session, { change: { block }, step }: { change: NextC
   changeBlock(session, block, () => step.block as Block)
 
 /**
- * What each lane does next time: one lever, the smallest step, from what came back. No step makes a lane longer than the session's
- * minutes, its work more than a tenth longer for each week since, or brings something a colleague would stop at or look at.
+ * What each lane does next time: one lever, its smallest step, based on the results. No step makes a lane longer than the session's
+ * minutes, increases its work by more than a tenth per week since, or adds a finding of weight *fix* or *advice*.
  *
  * @param cameBack the runs of each lane, time by time, the latest first
- * @param weeks since it was sent home last, at least one
+ * @param weeks since it was last sent home, at least one
  */
 export function nextTime(
   session: Session,
@@ -108,7 +108,7 @@ export function nextTime(
       if (signal === 'up' && !moved.every((lane) => within(lanes, lane))) return false
       return checkSession(after, library).every((f) => f.level === 'note' || known.has(saying(f)))
     })
-    // What all lanes share is moved once, and only where all of them say so.
+    // A lever shared by all lanes moves once, and only if all of them agree.
     const changes = found.filter(({ step }) => !step.shared || (agreed && i === 0))
     if (!changes.length) return { ...lane, why: !found.length ? 'no-step' : agreed ? 'shared' : 'apart', changes: [] }
     return { ...lane, changes: changes.slice(0, mostWays).map((c) => c.change) }
@@ -116,9 +116,9 @@ export function nextTime(
 }
 
 /**
- * A session with some of the changes, as one edit. A change whose step is not there any more is passed over.
+ * A session with some of the changes, as one edit. A change whose step no longer exists is skipped.
  *
- * @throws {ProblemError} `not-found` where a block has gone since
+ * @throws {ProblemError} `not-found` if a block was removed since
  */
 export const applyNext = (session: Session, library: Library, changes: readonly NextChange[]): Session =>
   changes.reduce((now, change) => {
@@ -132,7 +132,7 @@ export const applyNext = (session: Session, library: Library, changes: readonly 
   }, session)
 
 /**
- * The title a session has next time: numbered on.
+ * The session's title next time, numbered.
  *
  * @example nextTitle('Ten gannets') // 'Ten gannets 2'
  * @example nextTitle('Ten gannets 2') // 'Ten gannets 3'

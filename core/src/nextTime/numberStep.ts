@@ -2,7 +2,7 @@ import type { Block } from '../session/forms.ts'
 import { mapGroups, valueFor, type PerGroup } from '../terms/perGroup.ts'
 import type { NextLever, NextPlace, NextStep } from './step.ts'
 
-/** A number of a block so much more or less for a group; undefined where that goes too far. */
+/** A number of a block changed by some amount for a group; undefined if that goes too far. */
 export function numberStep<B extends Block>(
   lever: NextLever,
   block: B,

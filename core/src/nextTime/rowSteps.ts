@@ -20,7 +20,7 @@ const rowsOf = (block: Block, { group, library }: NextPlace): Row[] =>
     return { station, cell, done: performedBy(cell, library) }
   })
 
-/** The block with other cells of some rows for the group. */
+/** The block with other cells in some rows for the group. */
 function withRows(block: Block, { group }: NextPlace, rows: readonly Row[], change: (row: Row) => Cell): Block {
   const changed = new Map(rows.map((row) => [row.station.id, change(row)]))
   const stations = stationsOf(block).map((station) => {
@@ -30,28 +30,28 @@ function withRows(block: Block, { group }: NextPlace, rows: readonly Row[], chan
   return { ...block, stations } as Block
 }
 
-/** A plain number of a unit; ranges and what is open are the child's own to raise. */
+/** A plain number of a unit; ranges and open doses are for the child to raise. */
 const amountIn = ({ dose }: Cell, unit: 'reps' | 'seconds'): number | undefined =>
   dose?.unit === unit && typeof dose.amount === 'number' ? dose.amount : undefined
 
 const withAmount = (cell: Cell, amount: number): Cell =>
   cell.dose ? { ...cell, dose: { ...cell.dose, amount } } : cell
 
-/** Power is further and softer, never more of it. */
+/** Power work becomes further and softer, never more of it. */
 const isPower = ({ done }: Row): boolean => done.version.impact >= 0.5 || done.move.builds.includes('power')
 const isStretch = ({ done }: Row): boolean => done.move.family === 'stretch' || done.move.family === 'breathe'
 const isBalance = ({ done }: Row): boolean => done.move.family === 'balance'
 
-/** The most reps that are still the same dose, by band. Trade's; the youngest get another version in place of more. */
+/** The most reps that still train the same thing, by band. Common practice, no source; the youngest get another version instead of more. */
 const mostReps = [0, 12, 15] as const
-/** Reps a harder version begins with again. */
+/** A harder version starts again with this many reps. */
 const repsAgain = 8
 /** The longest balance, by band. */
 const longestBalance = [20, 30, 30] as const
-/** The smallest thing in a house that makes a weight heavier: an exercise book, a tenth of a litre. */
+/** The smallest household thing that makes a weight heavier: an exercise book, a tenth of a liter. */
 const smallestKg = 0.1
 
-/** One rep more of everything that is counted, up to the most of the band. */
+/** One more rep of everything that is counted, up to the most of the band. */
 function moreReps(block: Block, at: NextPlace): NextStep | undefined {
   const most = mostReps[at.band]
   const rows = rowsOf(block, at).filter((row) => {
@@ -81,7 +81,7 @@ export function lessReps(block: Block, at: NextPlace): NextStep | undefined {
   }
 }
 
-/** Five seconds more of every balance, up to the longest of the band. */
+/** Five more seconds of every balance, up to the longest of the band. */
 function longerBalance(block: Block, at: NextPlace): NextStep | undefined {
   const most = longestBalance[at.band]
   const rows = rowsOf(block, at).filter((row) => {
@@ -98,7 +98,7 @@ function longerBalance(block: Block, at: NextPlace): NextStep | undefined {
   }
 }
 
-/** A weight a tenth of a kilogram heavier, where its reps are at their most; where that is much, fewer reps. Not for the youngest. */
+/** A weight a tenth of a kilogram heavier, if its reps are at their most; if that is a large step, fewer reps. Not for the youngest. */
 function heavier(block: Block, at: NextPlace): NextStep | undefined {
   if (at.band === 0) return undefined
   const row = rowsOf(block, at).find(({ cell }) => cell.load && (amountIn(cell, 'reps') ?? 0) >= mostReps[at.band])
@@ -121,13 +121,13 @@ function ladderOf({ cell, done }: Row, { group, home, library }: NextPlace) {
   return { fit, own: done.move.versions.findIndex((v) => v.id === cell.version), all: done.move.versions }
 }
 
-/** The next version of the first row that has one, with its reps from eight again where they were many. */
+/** The next version of the first row that has one, with its reps from eight again if there were many. */
 export function harderVersion(block: Block, at: NextPlace): NextStep | undefined {
   for (const row of rowsOf(block, at)) {
     if (isStretch(row) || row.cell.fromLap) continue
     const { fit, own, all } = ladderOf(row, at)
     const next = all.slice(own + 1).find((v) => fit.includes(v))
-    // What lands harder is for the teacher to choose.
+    // A version that lands harder is for the teacher to choose.
     if (!next || next.impact > row.done.version.impact) continue
     return versionStep(block, at, row, next, Math.min(amountIn(row.cell, 'reps') ?? 0, repsAgain))
   }

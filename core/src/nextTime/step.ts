@@ -4,7 +4,7 @@ import type { Block } from '../session/forms.ts'
 import type { Home } from '../session/schema.ts'
 import type { Group } from '../terms/group.ts'
 
-/** What of a block can be a step more or less next time. One at a time. */
+/** What of a block can be made a step harder or easier next time. One at a time. */
 export const nextLevers = [
   'reps',
   'hold',
@@ -24,14 +24,14 @@ export type NextLever = (typeof nextLevers)[number]
 /** One step of one lever, with the block it makes. */
 export interface NextStep {
   lever: NextLever
-  /** What it stands at and would stand at, as numbers; of a version their names. */
+  /** Its value before and after, as numbers; for a version, the names. */
   facts: { from: number | string; to: number | string; move?: string }
   block: Block
-  /** What it moves stands in one place for all lanes. */
+  /** All lanes share the value it changes. */
   shared?: true
 }
 
-/** Whom a step is for, and where. */
+/** Who a step is for, and where. */
 export interface NextPlace {
   group: Group
   band: Band
@@ -39,7 +39,7 @@ export interface NextPlace {
   home: Home
 }
 
-/** The steps of a form, the first to be tried first; those it cannot take are undefined. */
+/** The steps of a form, the first to try first; those it cannot take are undefined. */
 export interface FormSteps {
   up: readonly (NextStep | undefined)[]
   down: readonly (NextStep | undefined)[]

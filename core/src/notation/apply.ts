@@ -21,8 +21,8 @@ import { stripHead } from './sectionHead.ts'
 import type { TextProblem } from './textProblem.ts'
 
 /**
- * Which entry of an old list each entry of a new one is: those alike first, in order; what is left between them by
- * place, where `near` says it may be the same.
+ * Maps each entry of a new list to an entry of the old one: first equal ones in order, then those in between by position if `near` accepts
+ * them.
  *
  * @returns for each new entry the index of the old one, or undefined
  */
@@ -34,7 +34,7 @@ function matched<A, B>(
 ): (number | undefined)[] {
   const n = before.length
   const m = after.length
-  // Longest common subsequence; lists are at most 200 long.
+  // Longest common subsequence; lists have at most 200 entries.
   const best = Array.from({ length: n + 1 }, () => new Uint16Array(m + 1))
   for (let i = n - 1; i >= 0; i--)
     for (let j = m - 1; j >= 0; j--)
@@ -72,10 +72,10 @@ export interface Applied {
 }
 
 /**
- * Changes a session to what a text says, and keeps everything the text cannot say: ids, pins, kit, words, links, notes
- * of what is untouched. Stations are matched by section, order and move.
+ * Changes a session to what a text says, and keeps everything the text cannot say: ids, pins, equipment, vocabulary, links, notes of what
+ * is untouched. Stations are matched by section, order and exercise.
  *
- * @throws {ProblemError} where what the text says is no session: too many of something
+ * @throws {ProblemError} if the text is not a valid session: too many of something
  * @example apply(print(w), w) // w itself, value for value
  */
 export function apply(text: string, previous: Session, library: Library): Applied {
@@ -102,11 +102,11 @@ export interface AppliedText extends Applied {
 }
 
 /**
- * Changes a session to what any text says, as {@link apply} does; its own groups stay, and what the text brings along in moves that
- * nobody knows yet is the session's.
+ * Changes a session to what any text says, like {@link apply}; its own groups stay, and new exercises named in the text are added to the
+ * session.
  *
- * @param told what words stand for, as their teacher said; where the school is; what was said of this text
- * @throws {ProblemError} where what the text says is no session: too many of something
+ * @param told the teacher's answers on what words mean; the school's country; the answers about this text
+ * @throws {ProblemError} if the text is not a valid session: too many of something
  */
 export function applyText(
   text: string,
@@ -133,7 +133,7 @@ export function applyText(
   }
 }
 
-/** The lines of a text's parts by the ids they have in the session: its parts are those of the text, in the same order. */
+/** The line numbers of a text's parts by their ids in the session, which has the same parts in the same order. */
 function linesIn(session: Session, { workout: said, lines }: Pick<Parsed, 'workout' | 'lines'>): Map<string, number> {
   const ids = partIds(said.sections)
   return new Map(partIds(session.sections).flatMap((id, i) => (lines.has(ids[i]!) ? [[id, lines.get(ids[i]!)!]] : [])))
@@ -149,7 +149,7 @@ function merged(parsed: Parsed, previous: Session, library: Library): Session {
   const now = parsed.workout
   const before = strip(previous, library)
   const groups = mergedGroups(now.groups, previous, before)
-  // Ids as the text has them (g1 …) into those of the session.
+  // Maps ids as in the text (g1 …) to those of the session.
   const ids = new Map(now.groups.map((g, i) => [g.id, groups[i]!.id]))
   const taken = new Set(groups.map((g) => g.id))
 
@@ -183,7 +183,7 @@ function merged(parsed: Parsed, previous: Session, library: Library): Session {
       ? (withGroups(section, ids) as Section)
       : mergedSection(section, previous.sections[i]!, before.sections[i]!, ids, previous, taken)
   })
-  // New parts get ids that nothing in the old session had.
+  // New parts get ids that the old session did not use.
   const known = new Set(partIds(previous.sections))
   const claimed = new Set<string>()
   result = { ...result, sections: sections.map((section) => numbered(section, known, claimed)) }
@@ -193,7 +193,7 @@ function merged(parsed: Parsed, previous: Session, library: Library): Session {
 const partIds = (sections: readonly Section[]): string[] =>
   sections.flatMap((s) => [s.id, ...s.blocks.flatMap((b) => [b.id, ...stationsOf(b).map((x) => x.id)])])
 
-/** A section whose new parts have free ids; ids of the session are kept, each once. */
+/** A section whose new parts have free ids; ids of the session are kept, each used once. */
 function numbered(section: Section, known: ReadonlySet<string>, claimed: Set<string>): Section {
   const free = (prefix: string) => {
     let n = 1
@@ -222,7 +222,7 @@ function numbered(section: Section, known: ReadonlySet<string>, claimed: Set<str
 /** Prefix of the ids of new parts until they get one. */
 const newMark = '\u0000'
 
-/** A parsed part with the session's group ids, its own ids marked as new. */
+/** A parsed part with the session's group ids, and its own ids marked as new. */
 function withGroups(part: unknown, ids: ReadonlyMap<string, string>): unknown {
   const walk = (value: unknown, key?: string): unknown => {
     if (key === 'id') return `${newMark}${String(value)}`

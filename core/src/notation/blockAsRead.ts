@@ -1,7 +1,7 @@
 import { newBlock, type Block, type Form } from '../session/forms.ts'
 
 /**
- * The block a text begins: without the rests a fresh one of the composer proposes, since what a text does not say is none.
+ * The block a text starts: without the default rests of the composer, because a rest the text does not mention is zero.
  *
  * @example blockAsRead('rounds', 'b1').restBetween // { all: 0 }, where newBlock.rounds('b1') has 60
  */

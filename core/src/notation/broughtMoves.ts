@@ -23,10 +23,11 @@ export class BroughtMoves {
   }
 
   /**
-   * The move a name in quotes is.
+   * The move that a name in quotes refers to.
    *
    * @param written as it was typed
-   * @returns undefined where nothing is left of it, its teacher said that it is none, or the text has brought as many as a session may have
+   * @returns undefined if nothing is left of it, the teacher said that it is not an exercise, or the text has added as many as a session
+   *   may have
    */
   named(written: string): Named | undefined {
     const name = clean(written)

@@ -61,10 +61,10 @@ const tempoWords: [RegExp, Tempo][] = [
 ]
 const eachSide = /\b(?:(?:each|per|every|both) (?:side|leg|arm|foot|hand|way)s?|e\.? ?s\.?(?![\p{L}]))/iu
 const lapPattern = /^(?:from )?lap (\d{1,2})(?: on)?\s*:\s*(.*)$/i
-/** Words that say nothing a cell can hold. */
+/** Words with no meaning for a cell. */
 const filler = /^(?:(?:of|the|a|an|and|then|do|for|at|with|on|in|x|by|to|go|hold)(?=\s|$)|[\s,.:()/>|&•+-])*$/i
 
-/** A factor of a word like "200 g": at most two digits are read before the unit, three for grams. */
+/** A factor before a quantity such as "200 g": at most two digits before the unit, three for grams. */
 const gramPattern = /(?<![\p{L}\p{N}.,])(\d{3,4}) ?(?:g|grams?)(?![\p{L}\p{N}])/iu
 
 function takeLoad(text: string): { load?: { kg: number }; rest: string } {
@@ -78,10 +78,9 @@ function takeLoad(text: string): { load?: { kg: number }; rest: string } {
 }
 
 /**
- * A text without what a pattern finds in it, where that is no part of a move's name: "slow" may be its first word, and
- * "both legs" its last.
+ * A text without what a pattern matches, unless that is part of an exercise's name: "slow" may be its first word, and "both legs" its last.
  *
- * @returns undefined where there is nothing to take out
+ * @returns undefined if there is nothing to remove
  */
 function takeOutsideName(
   text: string,
@@ -99,10 +98,10 @@ function takeOutsideName(
 }
 
 /**
- * Reads what a piece of text says of a cell: name, dose, load, tempo, laps, in any order and with anything between.
+ * Reads a cell from text: name, dose, load, tempo, laps, in any order and with anything in between.
  *
  * @param fallback the unit of a number without one
- * @param brought where a name in quotes that the library does not know is a move the text brings along
+ * @param brought if given, a name in quotes that the library does not know becomes a new exercise
  */
 export function readCellWords(
   { text, quoted }: Hidden,
@@ -139,7 +138,7 @@ export function readCellWords(
     const other = or && find(or[1]!)
     if (other) {
       said.oneOf = [...new Set([...(said.oneOf ?? []), other.named.move.id])].slice(0, 5)
-      // "Squat or lunge 10": the ten is for either.
+      // "Squat or lunge 10": the ten is for both.
       facts.push(`${other.before} ${other.after}`)
       continue
     }
@@ -148,7 +147,7 @@ export function readCellWords(
       said.fromLap = laterLap(said.fromLap ?? [], change)
       continue
     }
-    // A list's own numbering, "1." or "2)", is no dose, nor is "2:" where another number follows.
+    // List numbering, "1." or "2)", is not a dose, nor is "2:" if another number follows.
     let rest = fact.replace(/^\s*(?:[-•]\s+|\d{1,2}(?:[.)]|:(?=\D*\d))\s+)/, '')
     const loaded = takeLoad(rest)
     if (loaded.load) said.load = loaded.load
@@ -207,7 +206,7 @@ function takeManner(fact: string, said: CellWords, index: NameIndex, quoted: rea
   return oneSide
 }
 
-/** Changes in the order of their laps, the last word on each; a lap that cannot be is no change. */
+/** Changes in the order of their laps; the last one for a lap wins; an impossible lap is ignored. */
 const laterLap = (changes: SaidLapChange[], change: SaidLapChange): SaidLapChange[] =>
   change.lap < 2 || change.lap > limits.laps
     ? changes
@@ -246,10 +245,10 @@ function doseOf(said: CellWords, move: Move | undefined): Cell['dose'] {
 }
 
 /**
- * A cell changed to what a text says. A text that names a move says all of the cell; one that does not changes only
- * what it says.
+ * A cell changed to what a text says. A text that names an exercise replaces the whole cell; one that does not changes only what it
+ * mentions.
  *
- * @param now what the cell is before
+ * @param now the current cell
  * @param fallback the unit of a number without one
  * @returns the cell, or what could not be read with the names it may have meant
  * @example readCell('12', { move: 'squat', version: 'squat', tempo: 'slow' }, library, 'reps')
@@ -290,7 +289,7 @@ export function fieldsOf(said: CellWords, move: Move | undefined): Partial<Cell>
 const kg = (load: { kg: number }) => `${load.kg} kg`
 
 /**
- * All that a text can say of a cell.
+ * Everything of a cell that a text can say.
  *
  * @example printCell({ move: 'squat-jump', version: 'tuck-jump', dose: { unit: 'reps', amount: 8 } }, library) // 'Tuck jump 8'
  */
@@ -300,9 +299,9 @@ export function printCell(cell: Cell, library: Library): string {
 }
 
 /**
- * A cell under a name that stands for it.
+ * A cell under a given name.
  *
- * @param base a cell whose dose, load and the rest hold where nothing else is said: what is not there is denied
+ * @param base a cell whose dose, load and other values apply by default: a missing value is printed as its opposite
  */
 export function printCellAs(cell: Cell, library: Library, name: string, base?: Cell): string {
   const index = nameIndex(library)
@@ -330,9 +329,9 @@ export function printCellAs(cell: Cell, library: Library, name: string, base?: C
 }
 
 /**
- * A line that names a move, with what else it says of the cell; each group's version is left open where none is named.
+ * Reads a line that names an exercise, with everything else about the cell; each group's version stays open if none is named.
  *
- * @returns undefined where it names none, or says something nothing can be made of
+ * @returns undefined if it names none, or has words that cannot be read
  * @example readNamedCell('12 tuck jumps', library) // { move: squatJump, words: { version: 'tuck-jump', dose: 12 reps } }
  */
 export function readNamedCell(text: string, library: Library): { move: Move; words: Partial<Cell> } | undefined {

@@ -74,9 +74,9 @@ interface Ends {
 type WithEnds = Block & { from: PerGroup<number>; to: PerGroup<number> }
 
 /**
- * Two ends that may differ by group, said as one: `ladder 1-10`, `levels 4-6`.
+ * Two ends that may differ by group, written as one: `ladder 1-10`, `levels 4-6`.
  *
- * @param word what is printed before them
+ * @param word printed before them
  * @param most the largest either may be
  */
 export function endsFact<B extends WithEnds>(word: string, most: number): Fact<B> {

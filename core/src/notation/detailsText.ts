@@ -6,7 +6,7 @@ import type { Group } from '../terms/group.ts'
 import { plainMarks } from './plainMarks.ts'
 import { printGroup, readGroups } from './groupsText.ts'
 
-/** What the lines before the first section say. */
+/** The lines before the first section. */
 export interface DetailsWords {
   minutes?: number
   groups?: Group[]
@@ -35,7 +35,7 @@ const spaceWords: [RegExp, Space][] = [
 /**
  * One fact of a details line.
  *
- * @returns undefined where the text is none
+ * @returns undefined if the text is not a fact
  * @example readDetail('minutes 22') // { minutes: 22 }
  */
 export function readDetail(text: string): DetailsWords | undefined {

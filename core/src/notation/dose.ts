@@ -2,7 +2,7 @@ import { limits } from '../base/limits.ts'
 import type { Amount, Dose, Unit } from '../terms/dose.ts'
 import { plainMarks } from './plainMarks.ts'
 
-/** Words people write for each unit; minutes are turned into seconds. */
+/** Words people write for each unit; minutes are converted to seconds. */
 const unitWords: [words: string, unit: Unit, times: number][] = [
   ['seconds?|secs?|s', 'seconds', 1],
   ['minutes?|mins?', 'seconds', 60],
@@ -39,10 +39,10 @@ const inBounds = (amount: Amount): boolean => {
 }
 
 /**
- * Takes a dose out of a text.
+ * Extracts a dose from a text.
  *
  * @param fallback the unit of a number without one
- * @returns the dose, and the text without it; no dose where none is in it or it is out of bounds
+ * @returns the dose, and the text without it; no dose if there is none or it is out of bounds
  * @example takeDose('squat 10-15 slow', 'reps') // { dose: { unit: 'reps', amount: { from: 10, to: 15 } }, bare: true, rest: 'squat  slow' }
  */
 export function takeDose(
@@ -80,7 +80,7 @@ export function takeDose(
 }
 
 /**
- * Reads a text that is a dose and nothing else.
+ * Reads a text that is only a dose.
  *
  * @example readDose('30 s', 'reps') // { unit: 'seconds', amount: 30 }
  * @example readDose('as long as you can', 'reps') // { unit: 'seconds', amount: { most: 60 } }
@@ -100,7 +100,7 @@ const unitAfter: Record<Unit, string> = {
 }
 
 /**
- * A dose as it is written on a whiteboard.
+ * A dose in whiteboard text.
  *
  * @example printDose({ unit: 'seconds', amount: { from: 20, to: 30 } }) // '20-30 s'
  * @example printDose({ unit: 'reps', amount: { atLeast: 10 } }) // '10+'

@@ -9,11 +9,11 @@ export type FactField =
   | { kind: 'choice'; choices: readonly string[] }
 
 /**
- * One thing a form's line says, with the words for it: laps, a rest, a cap. A form's line is its facts one after the
- * other; each may have values of single groups in brackets behind it.
+ * One thing a form's line says, with its words: laps, a rest, a cap. A form's line is a list of facts; each may be followed by values for
+ * single groups in brackets.
  */
 export interface Fact<B extends Block, V = unknown> {
-  /** Which of its form's it is: a page has a word for it. */
+  /** The fact's name within its form: a page has a word for it. */
   id: string
   field?: FactField
   /** Whether it can be removed, and its value when first set. */
@@ -26,11 +26,11 @@ export interface Fact<B extends Block, V = unknown> {
    * Reads the words of the fact.
    *
    * @param text already in plain marks, trimmed
-   * @param base the shared value, for brackets that say only what differs
-   * @returns undefined where the text says something else
+   * @param base the shared value, for brackets that give only the difference
+   * @returns undefined if the text says something else
    */
   read: (text: string, base: V | undefined) => V | undefined
-  /** The words. @param base the shared value, where a group's own is printed in brackets */
+  /** The words. @param base the shared value, if a group's own is printed in brackets */
   print: (value: V, base?: V) => string
   /** Whether a value need not be printed: it is the default. */
   silent?: (value: V) => boolean
@@ -43,9 +43,9 @@ export const fact = <B extends Block, V>(made: Fact<B, V>): Fact<B> => made as u
 export const secondsPattern = '(\\d{1,2}:[0-5]\\d|\\d{1,4}(?:\\.5)?)\\s*(s|secs?|seconds?|mins?|minutes?)?'
 
 /**
- * The seconds of what {@link secondsPattern} found.
+ * The seconds in a match of {@link secondsPattern}.
  *
- * @param fallback what a number without a unit is
+ * @param fallback the meaning of a number without a unit
  */
 export function secondsOf(written: string, unit: string | undefined, fallback: 's' | 'min' = 's'): number {
   if (written.includes(':')) {
@@ -63,9 +63,9 @@ export const printSeconds = (seconds: number): string =>
 const bare = new RegExp(`^${secondsPattern}$`, 'i')
 
 /**
- * A stretch of seconds with words before it: `rest 60 s`, `cap 10 min`.
+ * A number of seconds with a word before it: `rest 60 s`, `cap 10 min`.
  *
- * @param words a pattern of the words that may stand before it; the first is printed
+ * @param words a pattern of the words that may come before it; the first is printed
  * @param min the fewest seconds
  */
 export function secondsFact<B extends Block>(
@@ -102,7 +102,7 @@ export function secondsFact<B extends Block>(
 /**
  * A whole number with a word: `3 rounds`, `4 sets`.
  *
- * @param word its singular; an `s` makes it many
+ * @param word its singular; an `s` makes the plural
  */
 export function countFact<B extends Block>(
   key: keyof B & string,

@@ -6,7 +6,7 @@ import type { Fact } from './facts.ts'
 export interface FormNotation<B extends Block> {
   /** The start of a line that opens a block of this form. */
   opens: RegExp
-  /** What its line says, in the order in which it is printed; the first always is. */
+  /** The facts of its line in print order; the first is always printed. */
   facts: Fact<B>[]
   /** The line of a form without facts. */
   bare?: string
@@ -15,14 +15,14 @@ export interface FormNotation<B extends Block> {
     read: (word: string, block: B) => Partial<Pick<Station, 'face' | 'storyName'>> | undefined
     print: (station: Station) => string | undefined
   }
-  /** Faces of the columns, where rows in one line are parted by bars. */
+  /** Faces of the columns, if rows in one line are separated by bars. */
   columns?: (block: B) => readonly Face[]
-  /** Lines of its own below its line. */
+  /** Extra lines below its first line. */
   lines?: {
     /** The block with what a line says; undefined if the line says nothing of this form's. */
     read: (line: string, block: B) => B | undefined
     print: (block: B) => string[]
-    /** Fields that its first line says, though lines say the others. */
+    /** Fields in its first line, although extra lines give the others. */
     facts?: readonly string[]
     /** The block without what its lines cannot say. */
     strip: (block: B) => B

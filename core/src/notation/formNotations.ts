@@ -48,7 +48,7 @@ export const notationOf = (form: Form): FormNotation<Block> => formNotations[for
 /** The facts of any block's form. */
 export const factsOf = (block: Block): Fact<Block>[] => notationOf(block.form).facts
 
-/** A line's facts: pairs of work and rest one after the other are one. */
+/** A line's facts: consecutive pairs of work and rest are one fact. */
 export function factTexts(line: string): string[] {
   const texts: string[] = []
   for (const { base } of segments(plainMarks(line), ',;·')) {
@@ -59,7 +59,7 @@ export function factTexts(line: string): string[] {
 }
 
 /**
- * What one group's cell of a block's row says: its facts, without brackets.
+ * One group's cell of a block's row as text: its facts, without brackets.
  *
  * @example printBlockFor(circuit, 'g2') // '3 laps 30/25, lap rest 60 s'
  */
@@ -74,9 +74,9 @@ export const printBlockFor = (block: Block, groupId: string): string =>
     .join(', ')
 
 /**
- * A block changed to what a text says for some groups; facts it does not say stay.
+ * A block changed to what a text says for some groups; facts it does not mention stay.
  *
- * @returns the block, or the words nothing could be made of
+ * @returns the block, or the words that could not be read
  * @example readBlockFor(circuit, ['g2'], '4 laps 20/10') // { block: … }
  */
 export function readBlockFor(block: Block, scope: Scope, text: string): { block: Block } | { unread: string } {

@@ -2,7 +2,7 @@ import { defaultAges, gradesName, laneLetters, type Group } from '../terms/group
 import { limits } from '../base/limits.ts'
 import { plainMarks } from './plainMarks.ts'
 
-/** Grades as a whiteboard has them: `K-1`, `4-6`, `K+2`. */
+/** Grades in whiteboard text: `K-1`, `4-6`, `K+2`. */
 export function gradesText(grades: readonly number[]): string {
   const name = (g: number) => (g === 0 ? 'K' : String(g))
   const sorted = [...new Set(grades)].sort((a, b) => a - b)
@@ -12,9 +12,9 @@ export function gradesText(grades: readonly number[]): string {
 }
 
 /**
- * The grades a text says.
+ * Reads the grades in a text.
  *
- * @returns undefined where it says none
+ * @returns undefined if there are none
  * @example readGrades('K–1') // [0, 1]
  * @example readGrades('grades 4 to 6') // [4, 5, 6]
  */
@@ -35,7 +35,7 @@ export function readGrades(text: string): number[] | undefined {
   return [...new Set(parts.flatMap((p) => p!))].sort((a, b) => a - b)
 }
 
-/** A name without the marks that mean something in a text. */
+/** A name without the characters that have a meaning in a text. */
 export const plainLabel = (name: string): string =>
   name
     .replace(/["“”[\];·,:()|#>]/g, ' ')

@@ -11,7 +11,7 @@ export interface Named {
   version?: string
 }
 
-/** A text as names are compared: small letters, no marks, words in the singular. */
+/** A text in the form in which names are compared: lower case, no accents, words in the singular. */
 export function plainName(text: string): string {
   const known = plainNames.get(text)
   if (known !== undefined) return known
@@ -37,7 +37,7 @@ export const nameKey = (name: string): string => plainName(name) || name.replace
 
 const plainNames = new Map<string, string>()
 
-/** Both sides are treated alike, so that what matters is only that "lunges" and "lunge" come out the same. */
+/** Both sides are treated alike, so all that matters is that "lunges" and "lunge" become the same. */
 function singular(word: string): string {
   if (word.length < 3 || word.endsWith('ss')) return word
   if (/(?:ch|sh|x|ss|zz)es$/.test(word)) return word.slice(0, -2)
@@ -45,7 +45,7 @@ function singular(word: string): string {
   return word.endsWith('s') ? word.slice(0, -1) : word
 }
 
-/** Every name in a library, each standing for one thing. */
+/** Every name in a library, each for one thing. */
 export interface NameIndex {
   names: ReadonlyMap<string, Named>
   /** Number of words of the longest name that starts with a word. */
@@ -56,9 +56,9 @@ export interface NameIndex {
 const indexes = new WeakMap<Library['moves'], NameIndex>()
 
 /**
- * The names of a library: moves, their synonyms and playful names, then versions; where two would share one, the
- * move goes before the version, and the earlier before the later. `move: version` is always there, and a teacher's own moves by
- * their ids too: two of hers may have one name, or a name without a letter.
+ * The names of a library: exercises, their synonyms and playful names, then versions; if two share a name, the exercise wins over the
+ * version, and the earlier over the later. `move: version` is always there, and a teacher's own exercises also by their ids: two of hers
+ * may have the same name, or a name without a letter.
  */
 export function nameIndex(library: Library): NameIndex {
   const known = indexes.get(library.moves)
@@ -107,9 +107,9 @@ export interface FoundName {
 const word = /[\p{L}\p{N}]+(?:['’][\p{L}]+)?/gu
 
 /**
- * The longest name of the library in a text; the first of equally long ones. Quotes settle which.
+ * The longest name of the library in a text; the first of equally long ones. A name in quotes always wins.
  *
- * @param quoted what stands in the quotes of a text that hides it
+ * @param quoted the quoted names of a text in which they are hidden
  * @example findName('10 squat jumps slow', index)?.named.move.id // 'squat-jump'
  */
 export function findName(
@@ -145,7 +145,7 @@ function rawQuoteIn(text: string): { name: string; before: string; after: string
   return { name: match[1]!, before: text.slice(0, match.index), after: text.slice(match.index + match[0].length) }
 }
 
-/** Up to three names most like a typed one, as people write them. */
+/** Up to three names most similar to a typed one, as people write them. */
 export function nearestNames(typed: string, { names }: NameIndex): string[] {
   const near = nearest(plainName(typed), names, 6).map(({ move, version }) =>
     version ? (move.versions.find((v) => v.id === version)?.name ?? move.name) : move.name,

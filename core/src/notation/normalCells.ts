@@ -4,8 +4,8 @@ import { canonical, valueFor, type PerGroup } from '../terms/perGroup.ts'
 import type { Cell } from '../session/station.ts'
 
 /**
- * The one way of writing down what each group does at a station: what most do is shared, on a tie the ordinary
- * version of its move, then the first. No group's value changes.
+ * The one way of storing what each group does at a station: the value most groups have is shared; in a tie the standard version of its
+ * move, then the first. No group's value changes.
  *
  * @param groupIds all groups, in order
  */

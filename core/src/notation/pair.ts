@@ -3,8 +3,7 @@ const whole = new RegExp(`^${pair}$`, 'i')
 const atEnd = new RegExp(`(?<!\\d)${pair}$`, 'i')
 
 /**
- * Whether a piece of a line goes on what the piece before it says: pairs of work and rest one after the other are one fact, a pair
- * a lap.
+ * Whether a piece of a line continues the piece before it: consecutive pairs of work and rest are one fact, one pair per lap.
  *
  * @example goesOnPairs('3 laps 30/30', '60/45') // true
  */

@@ -23,7 +23,7 @@ import { stripText } from './stripText.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
 /**
- * Whether a text is written as ours are, line for line: with the first line that is not nothing is read any further.
+ * Whether every line of a text is in our own notation; reading stops at the first line that is not.
  *
  * @example isOurs('squat 10', library) // true
  */
@@ -56,12 +56,12 @@ export type ReadsFreely = (
 const longestLine = 6000
 
 /**
- * Reads a whiteboard text. Whatever can be read is; the rest is named with its line and column, and left out. A text with more
- * lines or mistakes than a session ever has is read so far and no further, and that is named too.
+ * Reads a whiteboard text. Whatever can be read is read; the rest is reported with its line and column, and left out. A text with more
+ * lines or mistakes than a session ever has is read up to the limit, and that is reported too.
  *
- * @param defaults the groups a text without any is for; left out, K–1, 2–3 and 4–6
- * @param freely asked for what a line that is not read whole may be; without it such a line is a mistake
- * @param readings what names in quotes stand for, as their teacher said; else those the library does not know are moves of her own
+ * @param defaults the groups of a text that names none; by default K–1, 2–3 and 4–6
+ * @param freely called for a line that is not fully read; without it such a line is a mistake
+ * @param readings the teacher's answers on what names in quotes mean; otherwise unknown ones are new exercises of hers
  */
 export function parse(
   text: string,
@@ -168,7 +168,7 @@ class Reader {
     this.#sections.push(this.#section)
   }
 
-  /** The section rows go into: a text without any headings is one main part. */
+  /** The section that rows go into: a text without any headings is one main section. */
   #need(): Section {
     if (!this.#section) {
       this.#section = { id: `p${++this.#ids.p}`, role: roleInTitle(''), title: 'Main part', blocks: [] }
@@ -208,7 +208,7 @@ class Reader {
     return true
   }
 
-  /** Puts the open block into its section. */
+  /** Adds the open block to its section. */
   #close(): void {
     if (this.#block) {
       const note = stripText(this.#block.note)
@@ -263,7 +263,7 @@ class Reader {
       this.#open({ ...inline.block, id: this.#blockId() } as Block, inline.common)
       for (const row of inline.rows) this.#station(row.text, n, row.at + indent, row.word)
       this.#problems.push(...inline.problems)
-      // One line is a whole block: what follows is a list of its own.
+      // One line is a whole block: what follows is a separate list.
       this.#close()
       return
     }
@@ -285,7 +285,7 @@ class Reader {
     return true
   }
 
-  /** A block's rows with their own words as a text says them. */
+  /** A block's rows with their own words. */
   #plainWords(block: Block): Block {
     if (!hasStations(block)) return block
     const stations = block.stations.map((station) => {
@@ -372,7 +372,7 @@ class Reader {
   }
 }
 
-/** The first mistakes, and in place of all others that there are more. */
+/** The first mistakes, and one that says there are more. */
 function atMost(problems: TextProblem[]): TextProblem[] {
   const next = problems[limits.mistakes]
   if (!next) return problems

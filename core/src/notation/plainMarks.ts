@@ -1,6 +1,6 @@
 /**
- * A text with the marks that keyboards and pens differ in made one: ×, *, en dashes, primes, fraction slashes. Length
- * stays the same, so that columns still point at what was typed.
+ * A text with typographic variants unified: ×, *, en dashes, primes, fraction slashes. The length stays the same, so that columns still
+ * point at what was typed.
  *
  * @example plainMarks('3×30″') // '3x30s'
  */

@@ -17,7 +17,7 @@ import { inQuotes } from './quoted.ts'
 import { printHead } from './sectionHead.ts'
 import { strip } from './strip.ts'
 
-/** The line that opens a block: its facts, each with what single groups have of their own in brackets. */
+/** The line that starts a block: its facts, each followed by the differing values of single groups in brackets. */
 export function printFormLine(block: Block, groups: readonly Group[]): string {
   const notation = notationOf(block.form)
   if (notation.bare) return notation.bare
@@ -34,10 +34,7 @@ export function printFormLine(block: Block, groups: readonly Group[]): string {
     .join(', ')
 }
 
-/**
- * A station's line. The move's own name means the version each grade is ready for; a group that does something else
- * has brackets.
- */
+/** A station's line. The exercise's own name means the version each grade is ready for; a group that does something else has brackets. */
 export function printStation(station: Station, block: Block, groups: readonly Group[], library: Library): string {
   const index = nameIndex(library)
   const { all } = station.cells
@@ -45,7 +42,7 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
   const plain = move && index.names.get(nameKey(move.name))
   const word = notationOf(block.form).prefix?.print(station)
 
-  /** The line under a name, and how many groups need brackets beside it. */
+  /** The line for a name, and how many groups need brackets next to it. */
   const line = (name: string, expected: (groupId: string) => Cell) => {
     const own = groups.flatMap((group) => {
       const cell = valueFor(station.cells, group.id)
@@ -73,7 +70,7 @@ export function printStation(station: Station, block: Block, groups: readonly Gr
 }
 
 /**
- * A station as a row of a table: its name, and what each group does under it, each said whole.
+ * A station as a row of a table: its name, and what each group does, each in full.
  *
  * @returns a group that does another version has its name in its cell
  */
@@ -116,16 +113,16 @@ const isUnsaid = (block: Block, before: Block | undefined): boolean =>
 const quoted = (text: string) => text.split('\n').map((line) => `> ${line}`)
 
 /**
- * What stands over a block's rows: how it is worked, and lines of its form's own.
+ * The lines above a block's rows: how it is worked, and extra lines of its form.
  *
- * @param before the block before it in its section
+ * @param before the previous block of its section
  */
 export const linesOver = (block: Block, before: Block | undefined, groups: readonly Group[]) => ({
   facts: isUnsaid(block, before) ? [] : [printFormLine(block, groups)],
   own: notationOf(block.form).lines?.print(block) ?? [],
 })
 
-/** The lines of one block. @param before the block before it in its section */
+/** The lines of one block. @param before the previous block of its section */
 export function printBlock(
   block: Block,
   before: Block | undefined,

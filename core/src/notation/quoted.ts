@@ -12,7 +12,7 @@ const most = 6400
 const hiddenName = /"(([\ue000-\uf8ff])\2*)"/u
 
 /**
- * A line whose names in quotes are opaque: numbers, commas, colons and brackets in them mean nothing. Length stays the same, so that
+ * A line with its quoted names hidden: numbers, commas, colons and brackets in them mean nothing. The length stays the same, so that
  * columns still point at what was typed.
  *
  * @example hideQuoted('2: "Zorb, 3×" 4').quoted // ['Zorb, 3×']
@@ -40,7 +40,7 @@ function endOfQuote(text: string, at: number): number {
   return end > at && text.slice(at + 1, end).trim() ? end : -1
 }
 
-/** Whether a mark opens a name: one behind a number is of seconds. */
+/** Whether a mark opens a name: one after a number means seconds. */
 function opensQuote(text: string, at: number): boolean {
   if (text[at] === '“') return true
   if (text[at] !== '"' || /\d$/.test(text.slice(0, at))) return false
@@ -59,7 +59,7 @@ export function quotedIn(
   return { name, before: text.slice(0, match.index), after: text.slice(match.index + match[0].length) }
 }
 
-/** A name in quotes, which must not have any itself. @example inQuotes('The "big" one') // '"The \'big\' one"' */
+/** A name in quotes, with its own quotes replaced. @example inQuotes('The "big" one') // '"The \'big\' one"' */
 export const inQuotes = (name: string): string => `"${name.replace(/["“”]/g, "'")}"`
 
 /** The original of a hidden text, except for its marks. */

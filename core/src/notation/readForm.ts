@@ -12,7 +12,7 @@ import { plainMarks } from './plainMarks.ts'
 import { segments, type Segment } from './segments.ts'
 import { textProblem, type TextProblem } from './textProblem.ts'
 
-/** What a line that opens a block says. */
+/** What a line that starts a block says. */
 export interface OpenedBlock {
   block: Block
   /** An amount for every row without its own: `hold 20 s`. */
@@ -20,7 +20,7 @@ export interface OpenedBlock {
   problems: TextProblem[]
 }
 
-/** Pairs of work and rest one after the other are one fact: a pair a lap. */
+/** Consecutive pairs of work and rest are one fact: one pair per lap. */
 function joinedPairs(list: Segment[]): Segment[] {
   const joined: Segment[] = []
   for (const segment of list) {
@@ -38,10 +38,10 @@ function joinedPairs(list: Segment[]): Segment[] {
 const holdPattern = /^(?:hold|each)\s+(.+)$/i
 
 /**
- * Reads the line that opens a block.
+ * Reads the line that starts a block.
  *
- * @param line where it stands, from 1
- * @returns undefined where the line opens none
+ * @param line its line number, from 1
+ * @returns undefined if the line does not start a block
  */
 export function readFormLine(
   text: string,
@@ -103,10 +103,10 @@ function withFacts(
   return { block, problems }
 }
 
-/** A stretch of words longer than this is no two facts without a comma. */
+/** A longer stretch of words is not two facts without a comma. */
 const mostWords = 12
 
-/** The fact a stretch says, or the two it says without a comma between: `ladder 10-20 by 5`. */
+/** The fact in a stretch of words, or the two facts in it without a comma between: `ladder 10-20 by 5`. */
 function readFacts(text: string, facts: Fact<Block>[]): { f: Fact<Block>; all: unknown }[] | undefined {
   const one = (words: string) =>
     facts.map((f) => ({ f, all: f.read(words, undefined) })).find(({ all }) => all !== undefined)

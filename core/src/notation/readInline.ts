@@ -23,7 +23,7 @@ export interface InlineBlock {
   problems: TextProblem[]
 }
 
-// Not before a pair of work and rest: `8x20/10` is laps by the clock.
+// Not before a pair of work and rest: `8x20/10` means timed laps.
 const times = /^(\d{1,2})\s*x\s*(?!\d+\s*s?\s*\/)(?=\S)/i
 /** After its exercise: `squat 3x10`. */
 const timesBehind = /(?<=\s)(\d{1,2})\s*x\s*(?=\d)/i
@@ -46,7 +46,7 @@ function colonAt(text: string): number {
   return -1
 }
 
-/** Whose names make a line a block of rows: those of the library, also any in quotes, or any words. */
+/** Which names make a line a block of rows: those of the library, also any in quotes, or any words. */
 export type NamesTaken = 'known' | 'quoted' | 'any'
 
 /** A line as typed, and the same line with its quoted names hidden. */
@@ -75,10 +75,10 @@ const named = ({ text, quoted, library, names }: Line, from = 0, to = text.lengt
 }
 
 /**
- * Reads a line that is a whole block: `3x10 squat, rest 60`, `squat 3x10`, `2x 30 s: jack, plank`, `20/10 x8 high knees`,
- * `amrap 10: a, b`, `coin: a, b | c, d`.
+ * Reads a line that is a whole block: `3x10 squat, rest 60`, `squat 3x10`, `2x 30 s: jack, plank`, `20/10 x8 high knees`, `amrap 10: a, b`,
+ * `coin: a, b | c, d`.
  *
- * @returns undefined where the line is none
+ * @returns undefined if the line is not a block
  */
 export function readInline(
   raw: string,
@@ -129,7 +129,7 @@ const setsOf = (n: number, rest: number): Block => ({
   restStations: { all: 0 },
 })
 
-/** Rows without those that are a rest, and its seconds. */
+/** Rows without those that are a rest, and the rest's seconds. */
 function restApart(all: InlineBlock['rows']): { rows: InlineBlock['rows']; rest: number } {
   const restIn = ({ text }: { text: string }) => restWords.exec(plainMarks(text))
   const found = all.map(restIn).find((match) => match)
@@ -139,7 +139,7 @@ function restApart(all: InlineBlock['rows']): { rows: InlineBlock['rows']; rest:
   }
 }
 
-/** A form's line, then its rows: behind a colon, or from the first name on. */
+/** A form's line, then its rows: after a colon, or from the first name on. */
 function readHeaded(line: Line, groups: readonly Group[], at: number): InlineBlock | undefined {
   const { text, quoted, library } = line
   const colon = colonAt(text)
@@ -148,14 +148,14 @@ function readHeaded(line: Line, groups: readonly Group[], at: number): InlineBlo
   if (split <= 0) return undefined
   const head = text.slice(0, split).replace(/(?:\s+of)?[\s,]*$/i, '')
   const opened = readFormLine(head, groups, 'b0', at)
-  // Words before a name that no form understands are the row's own.
+  // Words before a name that no form can read belong to the row.
   if (!opened || opened.problems.length) return undefined
   const from = colon >= 0 ? split + 1 : split
   const { block, common } = opened
   if (!('stations' in block)) return undefined
   const faces = notationOf(block.form).columns?.(block)
   if (!faces) return { block, common, rows: rowsOf(line, from), problems: [] }
-  // Each column under its face; a line without bars is dealt out.
+  // Each column under its face; a line without bars is distributed over the faces.
   const columns = text.slice(from).split('|')
   let next = from
   const rows = columns.flatMap((column, i) => {

@@ -24,9 +24,9 @@ export interface ReadStation {
 /**
  * Reads the line of a station.
  *
- * @param common the dose of rows that have none of their own
- * @param at where the text begins in its line, from 0
- * @param brought where a name in quotes that the library does not know is a move the text brings along
+ * @param common the dose of rows without one of their own
+ * @param at where the text starts in its line, from 0
+ * @param brought if given, a name in quotes that the library does not know becomes a new exercise
  */
 export function readStation(
   text: string,
@@ -91,7 +91,7 @@ export function readStation(
   return { station: { id, cells, ...word }, problems }
 }
 
-/** A face or a called word before a row, and how much of the line it takes with its colon. */
+/** A face or a call word before a row, and how much of the line it takes including its colon. */
 function readWordBefore(typed: string, { text, quoted }: Hidden, block: Block) {
   const { prefix } = notationOf(block.form)
   const before = prefix && /^([^:[\]";]{1,60}|"[^"]{1,60}"):\s+(?=\S)/.exec(text)

@@ -27,7 +27,7 @@ export interface ReadText extends Parsed {
 export interface ReadTextOptions {
   /** The groups of a text that names none; by default K–1, 2–3 and 4–6. */
   groups?: readonly Group[]
-  /** The groups are a session's own: a text's labels are matched to them. */
+  /** The groups are an existing session's: a text's labels are matched to them. */
   keepGroups?: boolean
   /** What words mean, as their teacher said. */
   readings?: Readings
@@ -37,13 +37,13 @@ export interface ReadTextOptions {
   choices?: Choices
 }
 
-/** A line that only we write: facts of the session, brackets for a group. */
+/** A line only our notation has: facts of the session, brackets for a group. */
 const ourLine = /^\s*(?:minutes \d+(?:;|\s*$)|groups )|\[[^\][]+:[^\][]*\]/m
 /** What is read differently if it is in our form. */
 const trap =
   /->|→|^\s*\S.*?\s=\s|\b(?:easier|harder)\b(?!:\s)|^\s*(?:min(?:ute)? \d|odd|even)\b.*:|^\s*\d{1,2}\s?-\s?\p{L}|^\s*rest\b|(?:^|\s):\d\d\b|^\s*\d+ ?[x×] ?\p{L}/imu
 
-/** Names that are read otherwise by country or by lesson. */
+/** Names that mean different things by country or lesson. */
 const severalIn = new RegExp(`\\b(?:${Object.keys(severalMeanings).join('|')})(?:e?s)?\\b`, 'i')
 
 /** Whether a text that reads fully as ours would still be misread: facts come after its rows, or it has such a line. */
@@ -53,8 +53,8 @@ function isTrap(text: string, { workout: session }: Parsed): boolean {
 }
 
 /**
- * Reads any text a teacher writes. What is written as ours are is read as it stands; in such a text a line that is not is read
- * freely, and so is a text that is not. Nothing is refused: what is left open is asked.
+ * Reads any text a teacher writes. Text in our own notation is read exactly; lines of it that are not in the notation, and any other text,
+ * are read freely. Nothing is refused: open points become questions.
  *
  * @example readText('Squats x10', library).workout.sections[0].blocks[0].form // 'list'
  */
@@ -105,7 +105,7 @@ function readAny(text: string, library: Library, options: ReadTextOptions): Read
   }
 }
 
-/** That a text has more lines than a session ever has: it is read so far and no further. */
+/** Reports that a text has more lines than a session ever has: it is read up to the limit. */
 function tooMuch(text: string): TextProblem[] {
   const lines = text.split('\n')
   if (lines.length <= limits.lines) return []
@@ -113,7 +113,7 @@ function tooMuch(text: string): TextProblem[] {
   return [textProblem('too-many', at, { expected: { atMost: limits.lines, of: 'lines', unread: true } })]
 }
 
-/** A text of ours with lines that are not. */
+/** A text in our notation with lines that are not. */
 function readMixed(
   text: string,
   library: Library,

@@ -40,7 +40,7 @@ export function printHead({ role, title, keep, surprise, minutes }: Head): strin
     ...(keep === undefined ? [] : [keep ? 'keep' : 'may be cut']),
     ...(surprise ? ['surprise'] : []),
   ]
-  // A title that ends with a bracket is closed by one that says something.
+  // A title that ends with a bracket is closed by an extra one with a meaning.
   const closing = marks.length || !/\)$/.test(title) ? marks : [roleWords[role][0]]
   return `## ${[title, ...(closing.length ? [`(${closing.join(', ')})`] : [])].filter(Boolean).join(' ')}`
 }

@@ -11,10 +11,10 @@ export interface Segment {
 }
 
 /**
- * Cuts a line at its commas, semicolons and middle dots, each stretch with its own brackets. Brackets that never
- * close run to the line's end; commas inside them cut nothing.
+ * Splits a line at its commas, semicolons and middle dots, each piece with its own brackets. An unclosed bracket runs to the end of the
+ * line; commas inside brackets do not split.
  *
- * @param cuts the characters it is cut at
+ * @param cuts the characters to split at
  * @example segments('30/30 [2-3: 30/25], lap rest 60', ',')
  * // [{ base: '30/30', own: [{ group: '2-3', says: '30/25' }] }, { base: 'lap rest 60', own: [] }], each with its place
  */

@@ -69,7 +69,7 @@ export const wordBefore = (word: string): string =>
     .slice(0, 60)
     .trim()
 
-/** A block as a text says it. */
+/** A block without what a text cannot say. */
 export function stripBlock(
   block: Block,
   groupIds: readonly string[],
@@ -88,7 +88,7 @@ export function stripBlock(
   })
   if (notation.lines) {
     const own = notation.lines.strip(block)
-    // What lines say and what facts say are different fields; the facts' come from the stripped block.
+    // Extra lines and facts give different fields; the facts' come from the stripped block.
     const facts = new Set(Object.keys(stripped))
     stripped = {
       ...own,
@@ -112,8 +112,8 @@ export function stripBlock(
 }
 
 /**
- * A session without what a whiteboard text cannot say: ids, letters and ages, pins, story names, focus, records, kit,
- * words to learn, links, seeds, what goes without saying. What `parse(print(w))` gives.
+ * A session without what a whiteboard text cannot say: ids, letters and ages, pins, story names, focus, records, equipment, vocabulary,
+ * links, seeds, defaults. This is what `parse(print(w))` returns.
  *
  * @param library whose version it gets
  */

@@ -1,7 +1,7 @@
 /**
- * What of a note, a target or a rule a text says: its lines without spaces at their ends or round the whole.
+ * What a text keeps of a note, a target or a rule: its lines, trimmed.
  *
- * @returns undefined where nothing is left
+ * @returns undefined if nothing is left
  */
 export const stripText = (text: string | undefined): string | undefined =>
   text

@@ -6,11 +6,11 @@ export interface TextProblem extends Problem {
   line: number
   /** From 1, in UTF-16 units. */
   column: number
-  /** How much of the line it is about. */
+  /** How many characters of the line it covers. */
   length: number
 }
 
-/** A problem at a place of a text. @param at line and column from 1, length in UTF-16 units */
+/** A problem at a place in a text. @param at line and column from 1, length in UTF-16 units */
 export const textProblem = (
   code: Problem['code'],
   at: { line: number; column: number; length: number },

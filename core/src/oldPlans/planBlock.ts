@@ -1,4 +1,4 @@
-/** A piece of a document, wherever it came from: what a page has from top to bottom. */
+/** A piece of a document of any format: what a page has from top to bottom. */
 export type PlanBlock =
   | {
       kind: 'heading'
@@ -9,13 +9,13 @@ export type PlanBlock =
   | {
       kind: 'line'
       text: string
-      /** It stands in a list, so deep. */
+      /** Its nesting depth in a list. */
       listed?: number
     }
   | { kind: 'quote'; text: string }
   | {
       kind: 'table'
-      /** Cells as text; a cell's own lines are kept. All rows are of one length. */
+      /** Cells as text; line breaks in a cell are kept. All rows have the same length. */
       rows: string[][]
     }
   | {

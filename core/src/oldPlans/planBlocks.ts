@@ -9,13 +9,13 @@ import { stationsOf } from '../session/forms.ts'
 import type { Session } from '../session/schema.ts'
 import type { PlanBlock } from './planBlock.ts'
 
-/** A station's own words, each in a column where one of a block's rows has some. */
+/** A station's own words, each kind in a column if any of a block's rows has it. */
 const ownWords = ['note', 'easier', 'harder'] as const
 const inHead = (word: string): string => `${word[0]!.toUpperCase()}${word.slice(1)}`
 
 /**
- * A session as a document has it: headings, how each block is worked, its rows in a table with the groups across. Read again by
- * {@link planText} and `readText` it is the same session, but for what a whiteboard cannot say.
+ * A session as a document: headings, how each block is worked, and its rows in a table with one column per group. {@link planText} and
+ * `readText` turn it back into the same session, except for what a whiteboard text cannot say.
  */
 export function planBlocks(session: Session, ours: Library): PlanBlock[] {
   const library = libraryFor(session, ours)

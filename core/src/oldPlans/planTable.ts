@@ -3,15 +3,15 @@ import type { Library } from '../library/library.ts'
 import type { Session } from '../session/schema.ts'
 import { planBlocks } from './planBlocks.ts'
 
-/** A table with one line of heads; all rows are as long. */
+/** A table with one line of headings; all rows have the same length. */
 export interface PlanTable {
   heads: string[]
   rows: string[][]
 }
 
 /**
- * A session as one table, as a spreadsheet has it: a row a station with its part, how its block is worked and what each group does. A
- * block without stations is a row of its own.
+ * A session as one spreadsheet table: one row per station with its section, how its block is worked and what each group does. A block
+ * without stations is a row of its own.
  */
 export function planTable(session: Session, library: Library): PlanTable {
   const blocks = planBlocks(session, library)

@@ -1,12 +1,12 @@
 import { limits } from '../base/limits.ts'
 import type { PlanBlock } from './planBlock.ts'
 
-/** Marks that tell which way writing runs or where a word may break, and say nothing themselves. */
+/** Invisible marks for writing direction and word breaks. */
 const silent = /[\u00ad\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff]/g
-/** Bullets of other programs, among them those that only their own fonts show. */
+/** Bullets of other programs, including private-use characters of their fonts. */
 const bullets = /^\s*[\u2022\u2023\u25aa\u25cf\u25e6\u2043\u2219\uf0b7\uf0a7\u00b7o]\s+(?=\p{L}|\p{N})/u
 
-/** A line without marks that say nothing. */
+/** A line without invisible marks. */
 const plain = (text: string): string =>
   text
     .replace(silent, '')
@@ -15,16 +15,16 @@ const plain = (text: string): string =>
 const allLinesOf = (text: string): string[] => text.split(/\r\n|[\n\r\u2028\u2029]/).map(plain)
 const linesOf = (text: string): string[] => allLinesOf(text).filter(Boolean)
 
-/** A line that only we write: then its tables are ours too. */
+/** A line only our documents have: then the tables are ours too. */
 const ourFacts = /^minutes \d+; groups /
 
-/** Words over columns of a row's own words. */
+/** Headings over columns of a row's own words. */
 const ownWords = { note: /^note$/i, easier: /^easier$/i, harder: /^harder$/i } as const
 
 /**
- * A table of ours as lines of a whiteboard: each group in brackets of its own, its words on lines of their own.
+ * A table of ours as whiteboard lines: each group in brackets, the row's own words on lines below.
  *
- * @returns undefined where its head is not ours
+ * @returns undefined if its heading is not ours
  */
 function ourRows([head, ...rows]: readonly string[][]): string[] | undefined {
   if (!head || !/^move$/i.test(plain(head[0] ?? ''))) return undefined
@@ -46,14 +46,14 @@ function ourRows([head, ...rows]: readonly string[][]): string[] | undefined {
   })
 }
 
-/** So many lines in a cell are a text of their own: the table only sets them side by side. */
+/** A cell with this many lines is a text of its own: the table is only used for layout. */
 const linesOfText = 3
 
-/** Whether a table has texts side by side, not rows. */
+/** Whether a table is a layout of texts side by side instead of rows. */
 const isLayout = (rows: readonly string[][]): boolean =>
   rows.length <= 3 && rows.some((row) => row.some((cell) => linesOf(cell).length >= linesOfText))
 
-/** A table of texts side by side, one text after the other; the first row of short ones are their headings. */
+/** A layout table as one text after the other; a first row of short cells gives their headings. */
 function columnsAsText(rows: readonly string[][]): string[] {
   const [head, ...rest] = rows
   const isHead = rest.length > 0 && head!.every((cell) => linesOf(cell).length <= 1 && cell.length <= 60)
@@ -65,7 +65,7 @@ function columnsAsText(rows: readonly string[][]): string[] {
 }
 const listed = (line: string): string => (bullets.test(line) ? line.replace(bullets, '- ') : line)
 
-/** A head of two rows as one: where the first says what several columns have in common, the second says which each is. */
+/** Two heading rows as one: if the first names what several columns share, the second names each of them. */
 function withOneHead([first, second, ...rest]: readonly string[][]): string[][] {
   if (!first || !second) return [first ?? []]
   const shared = first.some((cell, i) => i > 0 && cell !== '' && cell === first[i - 1])
@@ -78,7 +78,7 @@ function withOneHead([first, second, ...rest]: readonly string[][]): string[][] 
 /** A row of words over rows of amounts. */
 const isHead = (row: readonly string[]): boolean =>
   row.length > 1 && row.every((cell) => cell !== '' && !/\d/.test(cell)) && new Set(row).size === row.length
-/** One cell alone over the whole width is a line between tables. */
+/** A single cell over the whole width is a line between tables. */
 const isLine = (row: readonly string[]): boolean =>
   row.length > 1 && row.slice(1).every((text) => text === '' || text === row[0])
 
@@ -96,7 +96,7 @@ function tableLines(rows: readonly string[][], ours: boolean): string[] {
   if (said.length === 1) return [said[0]!.filter(Boolean).join(', ')]
   const bars = (row: readonly string[]) => `| ${row.join(' | ')} |`
   if (!said.some(isLine)) return [...said.map(bars), '']
-  // Each of the tables that lines make of one has its head, once.
+  // Lines split a table into several; each of them gets the heading once.
   const [first] = said
   const head = isHead(first!) ? bars(first!) : undefined
   const body = said.filter((row) => bars(row) !== head)
@@ -106,11 +106,14 @@ function tableLines(rows: readonly string[][], ours: boolean): string[] {
   })
 }
 
-/** Headings of a session's parts: they begin no session of their own. English, as the texts are. */
+/** Headings of a session's sections, which do not start a new session. In English, like the texts. */
 const partWords =
   /\b(?:warm|cool|main|circuit|stations?|block|rounds?|part|skills?|games?|challenge|finisher?|stretch|brief|equipment|kit|rules?|notes?|intro|introduction|activity|activities|exercises?|moves?|tabata|amrap|emom|ladder|test|fitness|core|strength|cardio|relax|tag|end)/i
 
-/** How many `#` each level has: the smallest at the top is the title where all others of it name parts; else all of it are parts. */
+/**
+ * How many `#` each level has: a single one of the highest level is the title if all others name sections; otherwise all of them are
+ * sections.
+ */
 function levels(blocks: readonly PlanBlock[]): (level: number) => number {
   const used = [...new Set(blocks.flatMap((b) => (b.kind === 'heading' ? [b.level] : [])))].sort((a, b) => a - b)
   const [smallest] = used
@@ -123,8 +126,8 @@ function levels(blocks: readonly PlanBlock[]): (level: number) => number {
 }
 
 /**
- * A piece of a document as the text a teacher would have typed: headings with their level, lists, tables with bars; a table that says
- * what each group does, in a document we wrote, as lines of the whiteboard.
+ * A piece of a document as the text a teacher would have typed: headings with their level, lists, tables with bars; a table with a column
+ * per group, in a document of ours, as whiteboard lines.
  *
  * @example planText([{ kind: 'heading', level: 1, text: 'Springs' }, { kind: 'line', text: 'Squats x10', listed: 1 }])
  * // '# Springs\n- Squats x10\n'
@@ -136,7 +139,7 @@ export function planText(blocks: readonly PlanBlock[]): string {
   const lines = blocks.flatMap((block): string[] => {
     switch (block.kind) {
       case 'heading':
-        // Only the first can be the title; parts of its level stand under it.
+        // Only the first can be the title; later headings of its level are sections.
         return linesOf(block.text).map(
           (line) => `${'#'.repeat(Math.max(block === title ? 1 : 2, level(block.level)))} ${line}`,
         )
@@ -162,7 +165,8 @@ const hasRows = (blocks: readonly PlanBlock[]): boolean =>
   blocks.filter((b) => b.kind === 'line').length >= 2 || blocks.some((b) => b.kind === 'table' && b.rows.length >= 2)
 
 /**
- * A document cut into its sessions: where headings of the highest level stand over rows more than once, and name no parts of a session.
+ * Splits a document into its sessions: at headings of the highest level, if more than one of them has rows below it and they are not names
+ * of sections.
  */
 export function sessionsIn(blocks: readonly PlanBlock[]): PlanBlock[][] {
   const top = Math.min(...blocks.flatMap((b) => (b.kind === 'heading' ? [b.level] : [])))

@@ -1,19 +1,19 @@
-/** One of those to choose from. Scores are whole numbers, so that equal answers are equal. */
+/** A candidate. Scores are whole numbers, so that equal answers are exactly equal. */
 export interface PickCandidate {
   id: string
   score: number
-  /** What it is or brings: a family, a muscle, "new". */
+  /** What it is or adds: a family, a muscle, "new". */
   labels: readonly string[]
 }
 
-/** So many of a list, the best together. */
+/** Pick this many of a list so that together they score most. */
 export interface PickProblem {
   /** Exactly so many are picked. */
   count: number
   candidates: readonly PickCandidate[]
-  /** Ids of those that are picked in any case. */
+  /** Ids that must be picked. */
   forced?: readonly string[]
-  /** What a label adds, once, where any pick has it. Not negative. */
+  /** A bonus for a label, counted once if any pick has it. Not negative. */
   worth?: Readonly<Record<string, number>>
   /** The fewest and the most picks with a label. */
   least?: Readonly<Record<string, number>>
@@ -24,27 +24,27 @@ export interface PickSolution {
   /** In the order of the candidates. */
   ids: string[]
   score: number
-  /** No answer is worth more than this. */
+  /** An upper bound: no answer is worth more. */
   bound: number
-  /** False where the search was cut short: then something up to the bound may exist. */
+  /** False if the search was cut short: then a better answer up to the bound may exist. */
   proven: boolean
 }
 
-/** How often each label comes among some picks. */
+/** How often each label occurs among some picks. */
 export function labelCounts(picks: readonly PickCandidate[]): Map<string, number> {
   const counts = new Map<string, number>()
   for (const { labels } of picks) for (const label of labels) counts.set(label, (counts.get(label) ?? 0) + 1)
   return counts
 }
 
-/** What some picks are worth together: their scores, and each label that is worth something once. */
+/** The value of some picks together: their scores, plus each label's bonus once. */
 export const pickScore = (picks: readonly PickCandidate[], { worth = {} }: Pick<PickProblem, 'worth'>): number => {
   const counts = labelCounts(picks)
   const brought = Object.entries(worth).reduce((sum, [label, value]) => sum + (counts.has(label) ? value : 0), 0)
   return picks.reduce((sum, { score }) => sum + score, brought)
 }
 
-/** Whether some picks keep to every line of a problem. */
+/** Whether some picks satisfy every constraint of a problem. */
 export function isAllowed(picks: readonly PickCandidate[], problem: PickProblem): boolean {
   const counts = labelCounts(picks)
   const { count, forced = [], least = {}, most = {} } = problem

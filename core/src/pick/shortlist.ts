@@ -3,7 +3,7 @@ import type { PickCandidate } from './pickProblem.ts'
 /** So many of the best are looked at for a part: what is picked is the best of these, and not of all moves. */
 const mostCandidates = 25
 
-/** The best so many, those that are forced in any case, and of every label that is asked for a few. */
+/** The best candidates up to a number, plus those that must be picked, plus a few for every label with a constraint. */
 export function shortlist(
   scored: readonly PickCandidate[],
   forced: readonly string[],

@@ -1,18 +1,18 @@
 import { isAllowed, pickScore, type PickCandidate, type PickProblem, type PickSolution } from './pickProblem.ts'
 
 export interface SolveOptions {
-  /** The search is cut short after so many branches, once there is an answer; what was found by then stands. */
+  /** The search is cut short after this many branches if there is an answer; that answer is returned. */
   branches?: number
 }
 
-/** Enough for any part of a session to be proven; a hundredth of a second here and there. */
+/** Enough to prove the optimum for any section of a session; occasionally takes a hundredth of a second. */
 const usualBranches = 200_000
 
 /**
  * The best picks, by branch and bound: the most promising first, so that the first answer is the greedy one and stopping at any moment
- * leaves an answer. A branch is left where even the best of the rest cannot beat what is known, or a line cannot be kept any more.
+ * leaves an answer. A branch is cut if even the best of the rest cannot beat the known answer, or a constraint can no longer be met.
  *
- * @returns undefined where nothing keeps to every line, or nothing was found in so many branches
+ * @returns undefined if no picks satisfy every constraint, or none were found in this many branches
  * @example solvePicks({ count: 1, candidates: [{ id: 'a', score: 1, labels: [] }, { id: 'b', score: 2, labels: [] }] })!.ids // ['b']
  */
 export function solvePicks(
@@ -37,7 +37,7 @@ export function solvePicks(
   const add = (candidate: PickCandidate, n: 1 | -1) => {
     for (const label of candidate.labels) counts.set(label, (counts.get(label) ?? 0) + n)
   }
-  /** What the rest may still bring at most. */
+  /** The most the remaining candidates can still add. */
   const hope = (at: number) =>
     best(at, count - picks.length) +
     worths.reduce(
@@ -80,7 +80,7 @@ export function solvePicks(
   return { ids, score, bound: proven ? score : Math.max(score, root), proven }
 }
 
-/** The sum of the so many best scores from a place on. */
+/** The sum of the best scores from a position on, for this many picks. */
 function topScores(order: readonly PickCandidate[]): (at: number, n: number) => number {
   const sorted = order.map((_, at) =>
     order
@@ -95,7 +95,7 @@ function topScores(order: readonly PickCandidate[]): (at: number, n: number) => 
   return (at, n) => sums[at]?.[n] ?? 0
 }
 
-/** How many from a place on have a label. */
+/** How many candidates from a position on have a label. */
 function labelsLeft(order: readonly PickCandidate[]): Map<string, number>[] {
   const left: Map<string, number>[] = [new Map()]
   for (const { labels } of order.toReversed()) {

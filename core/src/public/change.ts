@@ -1,4 +1,4 @@
-// What changed, and how surely. Named exports only; what is in no list is nobody else's business.
+// What changed between tests, and how certain it is. Named exports only: anything not listed is internal.
 export { classChange, signInterval } from '../change/classChange.ts'
 export { classPace, type ClassPace, type PacedRun } from '../change/classPace.ts'
 export { pacedRun } from '../change/pacedRun.ts'

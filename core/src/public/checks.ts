@@ -1,4 +1,4 @@
-// What a thoughtful colleague would say to a session. Named exports only; what is in no list is nobody else's business.
+// The checks of a session. Named exports only: anything not listed is internal.
 export { checkSession, type CheckOptions } from '../checks/checkSession.ts'
 export { findingKey } from '../checks/findingKey.ts'
 export type { Fix, MadeFix } from '../checks/fixes/fix.ts'

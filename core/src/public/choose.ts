@@ -1,4 +1,4 @@
-// Finding moves, and putting one in. Named exports only; what is in no list is nobody else's business.
+// Finding exercises and putting them in. Named exports only: anything not listed is internal.
 export { proposeQuiz } from '../quiz/proposeQuiz.ts'
 export { searchMoves } from '../choose/searchMoves.ts'
 export { filterMoves, musclesOf, type MoveFilter } from '../choose/filterMoves.ts'

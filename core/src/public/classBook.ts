@@ -1,4 +1,4 @@
-// The class book: pupils by alias, their codes, what they did. Named exports only; what is in no list is nobody else's business.
+// The class book: pupils by alias, their codes, their results. Named exports only: anything not listed is internal.
 export {
   aliasKey,
   aliasKinds,

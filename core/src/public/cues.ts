@@ -1,4 +1,4 @@
-// What is heard of a step, as captions and as sound. Named exports only; what is in no list is nobody else's business.
+// The sounds of a step, as captions and as audio. Named exports only: anything not listed is internal.
 export { captions, endOf, trackCues, type Caption } from '../cues/captions.ts'
 export { subRip, webVtt } from '../formats/captionFiles.ts'
 export { clickTrack } from '../formats/clickTrack.ts'

@@ -1,4 +1,4 @@
-// Figures: drawn and bent. Named exports only; what is in no list is nobody else's business.
+// Figures: drawing and posing. Named exports only: anything not listed is internal.
 export { floorY, type Point } from '../figure/body.ts'
 export { children, type Child } from '../figure/parts.ts'
 export { type Figure, type Pose } from '../figure/schema.ts'

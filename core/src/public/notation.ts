@@ -1,4 +1,4 @@
-// Whiteboard text: read and printed. Named exports only; what is in no list is nobody else's business.
+// Whiteboard text: reading and printing. Named exports only: anything not listed is internal.
 export { takeDose } from '../notation/dose.ts'
 export { printCell, readCell, readNamedCell } from '../notation/cell.ts'
 export { notationOf, printBlockFor, readBlockFor } from '../notation/formNotations.ts'

@@ -1,4 +1,4 @@
-// What is sent home, and what paper says of it. Named exports only; what is in no list is nobody else's business.
+// What is sent home, and what print says of it. Named exports only: anything not listed is internal.
 export { recordRows, type RecordRow } from '../sheets/recordRows.ts'
 export { sheetRows } from '../sheets/sheetRows.ts'
 export { type SheetBlock, type SheetRow, type SheetSection } from '../sheets/sheetBlock.ts'

@@ -1,4 +1,4 @@
-// A lane's predicted pulse. Named exports only; what is in no list is nobody else's business.
+// A lane's predicted pulse. Named exports only: anything not listed is internal.
 export {
   pulseBand,
   pulseCurve,

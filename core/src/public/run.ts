@@ -1,4 +1,4 @@
-// How a child runs a session, and what comes back. Named exports only; what is in no list is nobody else's business.
+// How a child runs a session, and its results. Named exports only: anything not listed is internal.
 export { asksPulse, countsOf, pulsesAsked } from '../run/asksPulse.ts'
 export { feltScale } from '../run/felt.ts'
 export { mostCountedSteps, runFormat, runVersion, writtenRun } from '../run/runFormat.ts'

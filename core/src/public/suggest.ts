@@ -1,4 +1,4 @@
-// What a place leaves open, and what would fill it. Named exports only; what is in no list is nobody else's business.
+// What a place leaves open, and suggestions to fill it. Named exports only: anything not listed is internal.
 export {
   offered,
   placeOfRole,

@@ -1,2 +1,2 @@
-// What goes into a table of another program. Named exports only; what is in no list is nobody else's business.
+// Tables for other programs. Named exports only: anything not listed is internal.
 export { formulaStart, tableCell } from '../formats/tableCell.ts'

@@ -1,4 +1,4 @@
-// A term: which session comes home on which day. Named exports only; what is in no list is nobody else's business.
+// A term: which session is done on which day. Named exports only: anything not listed is internal.
 export { dateOf, dayNumber, daysOn, homeDays, isEasierWeek, openDays, weekdayOf, type HomeDay } from '../term/days.ts'
 export { coverage, type Coverage, type CoverageKind, type WeekFacts } from '../term/coverage.ts'
 export {

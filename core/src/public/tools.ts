@@ -1,4 +1,4 @@
-// Heavy work: to the minutes, in order, by chance. Named exports only; what is in no list is nobody else's business.
+// Heavy computations: fitting, arranging, chance. Named exports only: anything not listed is internal.
 export { quantile, spreadOf, type Spread } from '../distribution/chances.ts'
 export { chanceOutlook, type LineOutlook } from '../forms/chance/outlook.ts'
 export { simulate } from '../chance/simulate.ts'

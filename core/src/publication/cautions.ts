@@ -13,8 +13,8 @@ export interface Caution {
 export const cautionsShown = 7
 
 /**
- * What a session's moves and tests ask to take care of, each said once with what it is for: what a move puts first comes first, then
- * what is for most of them.
+ * The cautions of a session's exercises and tests, each once with what it applies to: first those an exercise lists first, then those that
+ * apply to most of them.
  *
  * @param phrase a text of the publication in the reader's language
  * @example gatheredCautions(publication, (text) => text)[0] // { text: 'Shoes on, …', moves: ['Pogo jump', 'Hop'] }
@@ -39,8 +39,8 @@ export function gatheredCautions(
 }
 
 /**
- * Moves and tests that may be a surprise: where a session has one, all but those that are seen to stand elsewhere, in a step, in what
- * a child draws or chooses, or measured.
+ * Exercises and tests that may be a surprise: in a session with a surprise, all except those that are visible elsewhere, in a step, in what
+ * a child draws or chooses, or in a measurement.
  */
 function surprises({
   sections,

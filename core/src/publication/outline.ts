@@ -9,11 +9,11 @@ export interface Outline {
     name: string
     /** Outlines of earlier releases have none. */
     grades?: number[]
-    /** What each station is called to this lane: its version's name. */
+    /** The name of each station for this lane: its version's name. */
     stations: Record<string, string>
     /** Each station's exercise and version at the start; outlines of the release before have none. */
     does?: Record<string, { move: string; version: string }>
-    /** Seconds of work by the clock at each station, lap by lap from 1; a station that a child counts is not in it. */
+    /** Seconds of timed work at each station, lap by lap from 1; a station that a child counts is left out. */
     work?: Record<string, Record<number, number>>
     /** How many steps it has: no run did more. */
     steps?: number
@@ -69,7 +69,7 @@ function workOf(steps: Publication['lanes'][number]['steps']): Record<string, Re
   for (const { kind, by, station, lap, set, seconds } of steps) {
     if (kind !== 'work' || by !== 'clock' || !station) continue
     const laps = (work[station] ??= {})
-    // The second side of a lap counts with the first.
+    // The second side of a lap is counted with the first.
     const nth = set ?? lap ?? 1
     laps[nth] = (laps[nth] ?? 0) + seconds.typical
   }

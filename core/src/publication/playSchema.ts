@@ -15,8 +15,8 @@ export const turnSchema = z.object({
 export type PlayedTurn = z.infer<typeof turnSchema>
 
 /**
- * What the steps of a lane do not tell of a form that a child plays: the coin's table, a quiz's answers. A form
- * without one is run by its steps alone. Read leniently and by itself, like all that a device may be too old for.
+ * What a lane's steps do not tell about a form that a child plays: the coin's table, a quiz's answers. A form without one is run by its
+ * steps alone. Read leniently and separately, because the device's program may be older.
  */
 export const playSchema = z.discriminatedUnion('form', [
   z.object({ form: z.literal('amrap'), seconds: z.number(), turns: z.array(turnSchema) }),
@@ -28,10 +28,10 @@ export const playSchema = z.discriminatedUnion('form', [
     table: z.array(z.object({ face: z.string(), turns: z.array(turnSchema) })),
     seed: z.number(),
   }),
-  /** A circuit that is over at its cap. */
+  /** A circuit that ends at its cap. */
   z.object({ form: z.literal('rounds'), seconds: z.number() }),
   z.object({ form: z.literal('intervals'), pick: z.number(), turns: z.array(turnSchema) }),
-  /** Two in turn: the other one's turn is shown. */
+  /** Two take turns: the other child's turn is shown. */
   z.object({ form: z.literal('relay'), turns: z.array(turnSchema) }),
   z.object({ form: z.literal('ladder'), rungs: z.array(z.number()) }),
   z.object({ form: z.literal('levels'), turns: z.array(turnSchema), bonus: z.boolean() }),

@@ -30,12 +30,12 @@ import {
 } from './schema.ts'
 
 /**
- * What families are sent: the session without the teacher's notes, its moves, figures, pace and computed steps.
- * A station, move or version is in it only where some lane does it; a link or note never is.
+ * Makes what families are sent: the session without the teacher's notes, its exercises, figures, pace and computed steps. A station,
+ * exercise or version is included only if some lane does it; a link or note never is.
  *
  * @param schoolNote a line of the school's own
- * @throws {ProblemError} `too-small` where no lane has anything to do; `too-many` where one has more steps than a lane may
- *   have; `too-big` where it all comes to more than may be sent; `unknown-move` and `unknown-version`
+ * @throws {ProblemError} `too-small` if no lane has anything to do; `too-many` if a lane has too many steps; `too-big` if the result is too
+ *   large to send; `unknown-move` and `unknown-version`
  */
 export function publish(session: Session, ours: Library, schoolNote = ''): Publication {
   const library = libraryFor(session, ours)
@@ -112,7 +112,7 @@ export function publish(session: Session, ours: Library, schoolNote = ''): Publi
 /** Versions that some lane does or may choose, by exercise. */
 type UsedVersions = Map<string, Set<string>>
 
-/** A group's lane; the versions it has are put to those that are used. */
+/** A group's lane; the versions it uses are added to those in use. */
 function publishedLane(
   { group, pace, steps }: { group: Group; pace: number; steps: Step[] },
   blocks: readonly Block[],
@@ -164,7 +164,7 @@ function publishedMove(move: Move, shown: ReadonlySet<string>): PublishedMove {
   return { id, name, standard, cues, cautions, ...(adult && { adult }), versions }
 }
 
-/** The tests of a session as families get them: what only a teacher reads of them is left out. */
+/** The tests of a session for families, without what only a teacher reads. */
 function publishedMeasures(blocks: readonly Block[], library: Library): PublishedMeasure[] {
   const tests = blocks.flatMap((b) => [traitsOf(b).measured?.(b).test, b.betweenLaps].filter((t) => t !== undefined))
   return [...new Set(tests)].map((test) => publishedMeasureSchema.parse(library.measures.get(test)))

@@ -7,11 +7,11 @@ import { playSchema } from './playSchema.ts'
 
 export const publicationFormat = 'esfuerzo.publication'
 
-// Zod's small build: a family's phone fetches this.
+// Zod's small build, because a family's phone downloads this.
 const spanSchema = z.object({ low: z.number(), typical: z.number(), high: z.number() })
 
-// Read leniently, unlike every other document: an installed page may be older than the session it runs, so a
-// key it does not know is passed over and a kind it does not know is shown as work by the clock.
+// Read leniently, unlike every other document: an installed page may be older than the session it runs, so an unknown key is ignored and an
+// unknown kind is shown as timed work.
 const stepSchema = z.object({
   at: z.number(),
   seconds: spanSchema,
@@ -90,7 +90,7 @@ export const publicationSchema = z.object({
       id: z.string(),
       name: z.string(),
       standIns: z.array(z.string()),
-      /** What this school's homes take instead. */
+      /** The stand-ins used by this school's homes. */
       standIn: z.optional(z.string()),
       /** What a child asks first. */
       ask: z.optional(z.string()),
@@ -98,11 +98,11 @@ export const publicationSchema = z.object({
       optional: z.optional(z.boolean()),
     }),
   ),
-  /** Codes of the words of care, worded by the page. */
+  /** Codes of the care texts, worded by the page. */
   care: z.array(z.string()),
   /** Whether the minutes a child moved this week are sent. */
   asksMoved: z.optional(z.boolean()),
-  /** A line of the school's own, shown with the care. */
+  /** A line of the school's own, shown with the care texts. */
   schoolNote: z.optional(z.string()),
   sections: z.array(
     z.object({
@@ -141,7 +141,7 @@ export const publicationSchema = z.object({
       /** What is played in a block, by its id. */
       /** The version of each exercise that a child of the lane may choose instead. */
       choices: z.catch(z.record(z.string(), z.string()), {}),
-      /** Kilograms each of its stations is done with. */
+      /** Kilograms used at each of its stations. */
       loads: z.catch(z.record(z.string(), z.number()), {}),
       plays: z.catch(z.record(z.string(), z.catch(z.optional(playSchema), undefined)), {}),
     }),
@@ -150,7 +150,7 @@ export const publicationSchema = z.object({
   /** Its tests with their set-ups. Older sessions have none. */
   measures: z.catch(z.optional(z.array(publishedMeasureSchema)), undefined),
   figures: z.array(z.custom<Figure>((figure) => typeof figure === 'object' && figure !== null && 'poses' in figure)),
-  /** The library's texts in here in other languages, by the English text. */
+  /** The library's texts used here in other languages, by the English text. */
   phrases: z.catch(z.object({ es: z.optional(z.record(z.string(), z.string())) }), {}),
 })
 export interface Publication extends z.infer<typeof publicationSchema> {}

@@ -9,26 +9,26 @@ import { workMet } from './workMet.ts'
 export const pulseZones = ['light', 'moderate', 'vigorous'] as const
 export type PulseZone = (typeof pulseZones)[number]
 
-/** A lane's predicted pulse. It is a picture of the session, and of no child. */
+/** A lane's predicted pulse. It describes the session, not any child. */
 export interface PulseCurve {
-  /** Every few seconds, in seconds from the start and beats a minute. */
+  /** Every few seconds: seconds from the start and beats per minute. */
   points: { at: number; beats: number }[]
   rest: number
   top: number
-  /** Where moderate and vigorous begin, in beats a minute. */
+  /** Where moderate and vigorous begin, in beats per minute. */
   from: { moderate: number; vigorous: number }
   /** Minutes in each zone. */
   minutes: Record<PulseZone, number>
 }
 
-/** Middle resting pulses by age. Source: Fleming et al. 2011, Lancet 377:1011 (from memory). */
+/** Median resting pulses by age. Source: Fleming et al. 2011, Lancet 377:1011 (from memory). */
 const restByAge: readonly [below: number, beats: number][] = [
   [6, 98],
   [8, 91],
   [Infinity, 84],
 ]
 /**
- * The most a child can do, in its own resting METs, by age: 45 to 48 ml/kg/min against a rest of 6 to 5.5, which falls as it grows.
+ * A child's maximum, in its own resting METs, by age: 45 to 48 ml/kg/min divided by a resting value of 6 to 5.5, which falls with growth.
  * Sources: Butte et al. 2018, Med Sci Sports Exerc 50:246; Armstrong and Welsman 1994, Exerc Sport Sci Rev 22:435; from memory.
  */
 const peakByAge: readonly [below: number, mets: number][] = [
@@ -36,24 +36,24 @@ const peakByAge: readonly [below: number, mets: number][] = [
   [10, 8],
   [Infinity, 8.5],
 ]
-/** Seconds in which a pulse goes two thirds of the way to where the work takes it, up and down; ours. */
+/** Seconds in which a pulse covers two thirds of the way to the level of the work, rising and falling; ours. */
 const [up, down] = [25, 45]
-/** METs of standing still, of getting into place, and of work that is no move of the library; ours. */
+/** METs of standing still, of getting into position, and of work that is not a move of the library; ours. */
 const still = 1.3
 const moving = 2
 const unknown = 3
-/** A point every so many seconds. */
+/** One point every this many seconds. */
 const every = 5
 
-/** Children spread at least so many beats to both sides of the curve; ours. */
+/** Children spread at least this many beats to both sides of the curve; ours. */
 export const pulseBand = 15
 
 /** @example restingPulse(7) // 91 */
 export const restingPulse = (age: number): number => restByAge.find(([below]) => age < below)![1]
 
 /**
- * The highest pulse of an age. Source: Tanaka et al. 2001, J Am Coll Cardiol 37:153 (adults); checked in boys of 10 to 16 by Machado
- * & Denadai 2011; below that it is drawn on.
+ * The maximum pulse of an age. Source: Tanaka et al. 2001, J Am Coll Cardiol 37:153 (adults); checked in boys of 10 to 16 by Machado &
+ * Denadai 2011; extrapolated below that.
  *
  * @example topPulse(10) // 201
  */
@@ -62,7 +62,7 @@ export const topPulse = (age: number): number => 208 - 0.7 * age
 /** @example peakMets(9) // 8 */
 export const peakMets = (age: number): number => peakByAge.find(([below]) => age < below)![1]
 
-/** The age a group stands for: the middle of its ages. */
+/** The age that represents a group: the middle of its ages. */
 const ageOf = ({ ages: [from, to] }: Pick<Group, 'ages'>): number => (from + to) / 2
 
 function metOf(step: Step, library: Library): number {
@@ -72,7 +72,7 @@ function metOf(step: Step, library: Library): number {
   return workMet(performedBy({ move: step.move, version: step.version }, library))
 }
 
-/** A stretch in which a pulse is drawn to a height. */
+/** A period in which a pulse approaches a level. */
 interface Drawn {
   from: number
   to: number
@@ -84,7 +84,7 @@ interface Drawn {
 const beatsAfter = ({ from, to, within }: Drawn, seconds: number): number =>
   to + (from - to) * Math.exp(-seconds / within)
 
-/** How long a pulse is at a height or above it: it crosses it once at most, since it goes one way. */
+/** How long a pulse is at a level or above: it crosses it at most once, because it moves in one direction. */
 function secondsAbove(drawn: Drawn, beats: number): number {
   const { from, to, within, seconds } = drawn
   const [starts, ends] = [from >= beats, beatsAfter(drawn, seconds) >= beats]
@@ -94,15 +94,15 @@ function secondsAbove(drawn: Drawn, beats: number): number {
 }
 
 /**
- * A lane's predicted pulse: each step draws it to its own height, quickly up and slowly down.
+ * A lane's predicted pulse: each step moves it toward its own level, quickly up and slowly down.
  *
- * @param steps of the lane, each with its beginning from the start
+ * @param steps of the lane, each with its start from the beginning
  */
 export function pulseCurve(steps: readonly Step[], group: Pick<Group, 'ages'>, library: Library): PulseCurve {
   const age = ageOf(group)
   const [rest, top] = [restingPulse(age), topPulse(age)]
   const peak = peakMets(age)
-  /** Where so many METs take the pulse, from its rest at one to its top at the most the child can do. */
+  /** The pulse at a number of METs, between resting at one and the maximum at the most the child can do. */
   const beatsAt = (met: number) => rest + (top - rest) * Math.min(1, Math.max(0, (met - 1) / (peak - 1)))
   const from = { moderate: beatsAt(moderateMet), vigorous: beatsAt(vigorousMet) }
   const minutes: PulseCurve['minutes'] = { light: 0, moderate: 0, vigorous: 0 }

@@ -3,12 +3,12 @@ import { stationsOf } from '../session/forms.ts'
 import type { Question } from '../forms/quiz/schema.ts'
 import type { Session } from '../session/schema.ts'
 
-/** Three questions are what a quiz at the end has time for (ours). */
+/** A quiz at the end has time for three questions (ours). */
 const wanted = 3
 
 const fits = (text: string) => text.length > 0 && text.length <= 120
 
-/** A question with its right answer put among the wrong ones, at a place that follows from the question itself. */
+/** A question with its right answer among the wrong ones, at a position derived from the question itself. */
 function question(ask: string, answer: string, others: readonly string[], why: string): Question | undefined {
   const wrong = [...new Set(others)].filter((o) => o !== answer && fits(o)).slice(0, 2)
   if (!fits(ask) || !fits(answer) || wrong.length === 0 || why.length > 120) return undefined
@@ -16,19 +16,19 @@ function question(ask: string, answer: string, others: readonly string[], why: s
   return { ask, answers: [...wrong.slice(0, right), answer, ...wrong.slice(right)], right, why }
 }
 
-/** What a quiz asks, in the language its teacher writes in. */
+/** The quiz texts, in the language the teacher writes in. */
 export interface QuizWords {
   meaning: (word: string) => string
   /** @param muscle its anatomical name */
   worked: (muscle: string) => string
   /** @param move its name */
   helps: (move: string) => string
-  /** Meanings that are wrong of any word. */
+  /** Meanings that are wrong for any word. */
   otherMeanings: readonly string[]
 }
 
 /**
- * Up to three questions from the session itself: its words to learn, its muscle, a cue of one of its moves.
+ * Up to three questions from the session itself: its vocabulary, its muscle, a cue of one of its exercises.
  *
  * @example a session with the word "land" asks what it means
  */

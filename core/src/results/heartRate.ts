@@ -2,7 +2,7 @@
 export interface HeartRate {
   /** Beats a minute. */
   rate: number
-  /** Whether it feels the skin; undefined where the belt cannot tell. */
+  /** Whether it has skin contact; undefined if the belt cannot tell. */
   contact?: boolean
   /** Seconds between beats, oldest first. */
   intervals: number[]
@@ -12,11 +12,11 @@ export interface HeartRate {
 const flags = { wide: 1, touching: 2, tellsTouch: 4, energy: 8, intervals: 16 }
 
 /**
- * Reads a Heart Rate Measurement (characteristic 0x2A37) as the Bluetooth SIG's Heart Rate Service 1.0, section 3.1,
- * lays it out: flags, the rate in one byte or two, energy (two bytes, passed over: it is none of a child's business),
- * then intervals between beats in 1/1024 s, all little-endian.
+ * Reads a Heart Rate Measurement (characteristic 0x2A37) in the format of the Bluetooth SIG's Heart Rate Service 1.0, section 3.1: flags,
+ * the rate in one byte or two, energy (two bytes, ignored: no child's energy is processed), then intervals between beats in 1/1024 s, all
+ * little-endian.
  *
- * @throws {RangeError} where bytes are missing
+ * @throws {RangeError} if bytes are missing
  * @example decodeHeartRate(new DataView(Uint8Array.of(0x16, 120, 0x00, 0x02).buffer)) // { rate: 120, contact: true, intervals: [0.5] }
  */
 export function decodeHeartRate(bytes: DataView): HeartRate {
@@ -33,7 +33,7 @@ export function decodeHeartRate(bytes: DataView): HeartRate {
 }
 
 /**
- * The bytes of a Heart Rate Measurement, as a belt sends them: what the simulated belt is made of.
+ * The bytes of a Heart Rate Measurement, as a belt sends them; used by the simulated belt.
  *
  * @example encodeHeartRate({ rate: 120, contact: true, intervals: [0.5] }) // [22, 120, 0, 2]
  */

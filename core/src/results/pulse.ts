@@ -1,17 +1,17 @@
-/** A pulse counted by fingers, made a rate. */
+/** A pulse counted with the fingers, as a rate. */
 export interface PulseRate {
   /** Beats a minute. */
   rate: number
-  /** One beat more or less changes the rate by so many. */
+  /** How much one beat more or less changes the rate. */
   step: number
 }
 
 /**
- * Beats counted by fingers as a rate, with what the counting can tell apart.
+ * Beats counted with the fingers as a rate, with the resolution of the count.
  *
  * @param beats counted
  * @param seconds counted for
- * @throws {RangeError} where no time was counted
+ * @throws {RangeError} for zero seconds
  * @example pulseRate(12, 6) // { rate: 120, step: 10 }
  */
 export function pulseRate(beats: number, seconds: number): PulseRate {

@@ -11,7 +11,7 @@ const counts: Record<string, (moment: string) => Pulse['when'][]> = {
 }
 
 /**
- * The counts of the pulse that a test asks for, one after the other; none for what is no pulse.
+ * The pulse counts a test asks for, in order; none for other tests.
  *
  * @example countsOf({ test: 'pulseAfter', moment: 'alone' }) // ['after', 'minuteAfter']
  */
@@ -19,7 +19,7 @@ export const countsOf = ({ test, moment }: Pick<PlayOf<'measure'>, 'test' | 'mom
   counts[test]?.(moment) ?? []
 
 /**
- * When a session asks a lane to count its pulse: where it does in its course, and then after it too; never where it does not, and no
+ * When a session asks a lane to count its pulse: during the course if it has such a step, and then also after it; otherwise never, and no
  * pulse is sent home from there.
  */
 export function pulsesAsked({ plays }: Pick<Lane, 'plays'>): Pulse['when'][] {

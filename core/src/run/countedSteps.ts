@@ -6,11 +6,11 @@ import type { CountedStep } from './schema.ts'
 const mostSeconds = 3600
 
 /**
- * The work a child counts itself that was left between two states of a run, with how long it took: what its own pace is learnt
- * from. Skipped and started-again steps are no measure of anything and are left out.
+ * The self-counted work that a child left between two states of a run, with its duration: the source of its own pace. Skipped and restarted
+ * steps measure nothing and are left out.
  *
- * @param lane whose @param tapped seconds since the step began, where the child said it was done; else a cap ended it
- * @param seen whether the page was in sight all the while @param spoken whether the device spoke or rang
+ * @param lane whose @param tapped seconds since the step began, if the child said it was done; otherwise a cap ended it
+ * @param seen whether the page was visible all the time @param spoken whether the device spoke or rang
  * @example leftCounted(before, after, course, 0, { tapped: 14.2, seen: true, spoken: true })?.seconds // 14.2
  */
 export function leftCounted(

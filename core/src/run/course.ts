@@ -10,7 +10,7 @@ export interface Course {
   lanes: readonly {
     lane: Lane
     steps: readonly PlayedStep[]
-    /** Seconds after which a block is over, done or not, by its id. */
+    /** Seconds after which a block ends, done or not, by its id. */
     caps: ReadonlyMap<string, number>
   }[]
   /** Each block's position in the session, by its id. Lanes wait for each other at the start of a block. */
@@ -25,8 +25,8 @@ const answered = (step: PlayedStep, play: Play | undefined): boolean =>
 const patient = (step: PlayedStep): PlayedStep => ({ ...step, by: 'count' })
 
 /**
- * The steps of a lane as they are run. What a child plays by taps, rounds against a clock or a coin sheet, is one
- * step however many the timeline has for it.
+ * The steps of a lane as they are run. What a child plays by taps, rounds against a clock or a coin sheet, is one step, however many the
+ * timeline has for it.
  */
 export function playedSteps(lane: Lane, titles: ReadonlyMap<string, string>): PlayedStep[] {
   const steps: PlayedStep[] = []
@@ -71,7 +71,7 @@ const capsOf = (lane: Lane): ReadonlyMap<string, number> =>
 /**
  * What a player runs.
  *
- * @param ids of the lanes, in the order in which they stand side by side; unknown ones are left out
+ * @param ids of the lanes, in the order in which they are side by side; unknown ones are left out
  */
 export function courseOf(publication: Publication, ids: readonly string[]): Course {
   const blocks = publication.sections.flatMap((s) => s.blocks)

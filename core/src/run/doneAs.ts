@@ -8,7 +8,7 @@ export interface DoneAs {
   version: PublishedMove['versions'][number]
   /** Whether it is the easiest. */
   easiest: boolean
-  /** Whether it is another than the session says. */
+  /** Whether it differs from what the session says. */
   changed: boolean
 }
 
@@ -16,8 +16,8 @@ export interface DoneAs {
  * What is done at a step of a lane.
  *
  * @param moves of the publication, by id
- * @param index of the step, where it is not the one that is on
- * @returns undefined where a step is about no move, or the child has not picked one yet
+ * @param index of the step, if not the current one
+ * @returns undefined if a step has no exercise, or the child has not picked one yet
  */
 export function doneAs(
   moves: ReadonlyMap<string, PublishedMove>,

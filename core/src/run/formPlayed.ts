@@ -6,7 +6,7 @@ import { targetPlayed } from '../forms/target/played.ts'
 import type { Play, PlayOf } from '../publication/playSchema.ts'
 import type { Played } from './played.ts'
 
-/** How each form is played; the others by their steps. */
+/** How each played form is played; the others run by their steps. */
 const formPlayed: { [F in Play['form']]?: Played<PlayOf<F>> } = {
   amrap: amrapPlayed,
   chance: chancePlayed,

@@ -50,9 +50,9 @@ export type Prompt =
 /** A lane's clock: it changes by the second. */
 export interface LaneClock {
   prompt: Prompt
-  /** A rep, or seconds; `long` ones are read as minutes and seconds. */
+  /** A rep, or seconds; `long` ones are shown as minutes and seconds. */
   digits: { rep: number } | { seconds: number; long: boolean }
-  /** Which of the cues is on. */
+  /** Which of the cues is shown. */
   cue: number
   lastThree: boolean
 }
@@ -89,7 +89,7 @@ export interface LaneReader {
   spoken: (state: LaneState, index: number) => Called | undefined
 }
 
-/** What a reader looks up, by id. */
+/** The publication's parts, indexed by id. */
 interface Known {
   publication: Publication
   track: Course['lanes'][number]
@@ -142,7 +142,7 @@ function called({ moves, track }: Known, state: LaneState, s: PlayedStep, index:
   return story && !done.changed ? { by: 'story', story } : { by: 'move', move: done.move.id, version: done.version.id }
 }
 
-/** What comes after the step that is on; of a surprise only that it is one. */
+/** What comes after the current step; of a surprise only that it is one. */
 function comingOf(known: Known, state: LaneState) {
   const { moves, track } = known
   const next = nextShown(track.steps, state.index)
@@ -255,7 +255,7 @@ function choicesOf({ track }: Known, s: PlayedStep, doing: DoneAs | undefined): 
   }))
 }
 
-/** Seconds of rest until the next work: a change, and the other one's turn, are rests one after the other. */
+/** Seconds of rest until the next work: a change-over and the other child's turn are consecutive rests. */
 function restAfter(steps: readonly PlayedStep[], index: number): number {
   let rest = 0
   for (let i = index + 1; steps[i]?.kind === 'rest'; i++) rest += steps[i]!.seconds.typical

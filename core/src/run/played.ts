@@ -9,6 +9,6 @@ export interface Played<P extends Play> {
   answered?: readonly StepKind[]
   /** Its screen shows what its steps say, so it is no cue. */
   saysItself?: true
-  /** Seconds after which the block is over, done or not. */
+  /** Seconds after which the block ends, done or not. */
   cap?: (play: P) => number
 }

@@ -4,31 +4,31 @@ import type { Course, PlayedStep } from './course.ts'
 
 /** The state of one lane of a run. */
 export interface LaneState {
-  /** Index of the step that is on; equal to the number of steps when all are over. */
+  /** Index of the current step; equal to the number of steps at the end. */
   index: number
-  /** When it began, in seconds of the clock; while waiting, when it came to the block's start. */
+  /** When it began, in seconds of the clock; while waiting, when it reached the block's start. */
   began: number
-  /** When its block began, for a block that is over at its cap. */
+  /** When its block began, for a block that ends at its cap. */
   blockBegan?: number
   /** Waiting at the start of a block until the other lane arrives. */
   waiting?: boolean
-  /** Indexes of the work steps that were skipped, and of those done as an easier version. */
+  /** Indexes of the work steps that were skipped, and of those done in an easier version. */
   skipped: readonly number[]
   eased: readonly number[]
-  /** Indexes of the work steps that a cap came before. */
+  /** Indexes of the work steps that a cap cut off. */
   unreached?: readonly number[]
   /** How many versions easier each station is done from now on. */
   easier: Readonly<Record<string, number>>
   /** The exercise chosen at a station with a choice, and the station chosen for a step with one. */
   chosen: Readonly<Record<string, string>>
   picked: Readonly<Record<number, string>>
-  /** Seconds a step was given on top. */
+  /** Extra seconds a step was given. */
   more: Readonly<Record<number, number>>
 }
 
 /**
- * Where a run is. Steps begin at exact times on the clock, never at the moment somebody looked, so that the
- * seconds of a session add up however late the page is drawn.
+ * The position of a run. Steps begin at exact times on the clock, never when the page is drawn, so that the seconds of a session add up
+ * however late the page is drawn.
  */
 export interface PlayerState {
   lanes: readonly LaneState[]
@@ -36,7 +36,7 @@ export interface PlayerState {
   pausedAt?: number
 }
 
-/** A step that began: which lane's, which one, when. */
+/** A step that began: which lane's, which step, when. */
 export interface Start {
   lane: number
   index: number
@@ -59,7 +59,7 @@ const freshLane = (index: number, began: number): LaneState => ({
  * A run that begins now.
  *
  * @param now seconds of a clock that never goes back
- * @param from seconds from the start of the session: each lane begins with the step that is on then
+ * @param from seconds from the start of the session: each lane begins with the step at that time
  */
 export function startRun(course: Course, now: number, from = 0): PlayerState {
   return {
@@ -71,15 +71,15 @@ export function startRun(course: Course, now: number, from = 0): PlayerState {
 }
 
 /**
- * How long a step may last where its block has no cap: its seconds by the clock; what the child ends lasts as long as it takes, "as long
- * as you can" up to its own cap. Nobody is pushed on for being slow.
+ * How long a step may last if its block has no cap: a timed step its seconds; a self-paced step as long as needed; "as long as you can" up
+ * to its own cap. A slow child is never pushed on.
  *
- * @param more seconds given on top
+ * @param more extra seconds given
  */
 export const stepLimit = (step: Pick<PlayedStep, 'kind' | 'by' | 'seconds' | 'say'>, more = 0): number =>
   (waitsForDone(step) ? (isOpenHold(step) ? step.seconds.high : Infinity) : step.seconds.typical) + more
 
-/** "As long as you can": held to its cap at the most. */
+/** "As long as you can": at most up to its cap. */
 const isOpenHold = ({ say }: Pick<PlayedStep, 'say'>): boolean => {
   const { amount, unit } = say.params as { amount?: Amount; unit?: Unit }
   return unit === 'seconds' && typeof amount === 'object' && 'most' in amount
@@ -111,8 +111,8 @@ function enter(state: PlayerState, course: Course, lane: number, index: number, 
 }
 
 /**
- * When the step a lane is at is over if nobody does anything, in seconds of the clock, and which comes then: a cap ends what is on of its
- * block, and all that is left of it.
+ * When the current step of a lane ends if nobody does anything, in seconds of the clock, and which follows: a cap ends the current step of
+ * its block and everything left of it.
  */
 export function stepOver(course: Course, lane: number, { index, began, blockBegan = began, more }: LaneState) {
   const { steps, caps } = course.lanes[lane]!
@@ -145,8 +145,8 @@ function release(state: PlayerState, course: Course, at: number, starts: Start[]
 }
 
 /**
- * The state at a later moment, and what began on the way: every step that has run out is left at the second it ran
- * out; where a block begins, the lane that is there first waits for the other.
+ * The state at a later moment, and the steps that began on the way: every finished step ends at the exact second it ran out; at the start
+ * of a block, the lane that arrives first waits for the other.
  */
 export function advance(state: PlayerState, course: Course, now: number): { state: PlayerState; starts: Start[] } {
   const starts: Start[] = []
@@ -171,7 +171,7 @@ export function advance(state: PlayerState, course: Course, now: number): { stat
   }
 }
 
-/** Leaves a lane's step for another at a moment, and lets go who waited for that. */
+/** Moves a lane to another step at a moment, and releases the lane that waited for it. */
 function leave(
   state: PlayerState,
   course: Course,
@@ -188,7 +188,7 @@ function leave(
 /** The state at a later moment. */
 export const tick = (state: PlayerState, course: Course, now: number): PlayerState => advance(state, course, now).state
 
-/** The player standing still. @param now seconds of the clock it is run by */
+/** The player before it moves. @param now seconds of its clock */
 export const pause = (state: PlayerState, now: number): PlayerState =>
   state.pausedAt === undefined ? { ...state, pausedAt: now } : state
 
@@ -211,14 +211,14 @@ export function resume(state: PlayerState, now: number): PlayerState {
 const goTo = (state: PlayerState, course: Course, lane: number, index: number, now: number): PlayerState =>
   leave(state, course, lane, index, state.pausedAt ?? now, [])
 
-/** The child says the counted work is done. Steps by the clock are not done before their time. */
+/** The child says the counted work is done. Timed steps cannot end early this way. */
 export function done(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
   const { index, waiting } = state.lanes[lane]!
   const step = course.lanes[lane]!.steps[index]
   return step?.by === 'count' && !waiting ? goTo(state, course, lane, index + 1, now) : state
 }
 
-/** Leaves the step; work that is left is remembered as skipped. */
+/** Leaves the step; unfinished work is recorded as skipped. */
 export function skip(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
   const { index, skipped, waiting } = state.lanes[lane]!
   const step = course.lanes[lane]!.steps[index]
@@ -233,8 +233,8 @@ export function skip(state: PlayerState, course: Course, lane: number, now: numb
 const backWithin = 3
 
 /**
- * Starts the step again; right at its start, goes to the one before. What was skipped there counts again. Its block has gone on for
- * as long as what comes before it usually takes.
+ * Restarts the step; right at its start, goes to the previous one. If that was skipped, it counts again. Its block's elapsed time becomes
+ * what the steps before it usually take.
  */
 export function back(state: PlayerState, course: Course, lane: number, now: number): PlayerState {
   const here = state.lanes[lane]!
@@ -254,7 +254,7 @@ export function back(state: PlayerState, course: Course, lane: number, now: numb
   })
 }
 
-/** Gives the step that is on some seconds more. */
+/** Gives the current step some extra seconds. */
 export function moreTime(state: PlayerState, lane: number, seconds: number): PlayerState {
   const here = state.lanes[lane]!
   return withLane(state, lane, {
@@ -263,7 +263,7 @@ export function moreTime(state: PlayerState, lane: number, seconds: number): Pla
   })
 }
 
-/** The station a lane's step is done at: its own, or the one the child picked for it. */
+/** The station of a lane's step: its own, or the one the child picked. */
 export const stationAt = (lane: LaneState, step: PlayedStep | undefined, index = lane.index): string | undefined =>
   step?.station ?? lane.picked[index]
 
@@ -287,7 +287,7 @@ export function choose(state: PlayerState, course: Course, lane: number, move: s
   return station ? withLane(state, lane, { ...here, chosen: { ...here.chosen, [station]: move } }) : state
 }
 
-/** The child picks the station it does in a step that lets it. */
+/** The child picks the station of a step that offers a choice. */
 export function pick(state: PlayerState, lane: number, index: number, station: string): PlayerState {
   const here = state.lanes[lane]!
   return withLane(state, lane, { ...here, picked: { ...here.picked, [index]: station } })
@@ -297,7 +297,7 @@ export function pick(state: PlayerState, lane: number, index: number, station: s
 export interface StepView {
   /** Share of the step that is over, 0 to 1. */
   share: number
-  /** Whole seconds left by the clock; a step of 30 s shows 30 first and 1 last. */
+  /** Whole seconds left; a step of 30 s shows 30 first and 1 last. */
   secondsLeft: number
   /** The figure's current rep, from 1; undefined if nothing is counted. */
   rep?: number
@@ -305,7 +305,7 @@ export interface StepView {
   awaitsDone: boolean
 }
 
-/** @param elapsed seconds since the step began @param more seconds it was given on top */
+/** @param elapsed seconds since the step began @param more extra seconds it was given */
 export function stepView(step: PlayedStep, elapsed: number, more = 0): StepView {
   const limit = stepLimit(step, more)
   const awaitsDone = waitsForDone(step)
@@ -321,7 +321,7 @@ export function stepView(step: PlayedStep, elapsed: number, more = 0): StepView 
   return view
 }
 
-/** How many work steps of a lane were done, how many skipped, how many done as an easier version. */
+/** How many work steps of a lane were done, how many skipped, how many done in an easier version. */
 export function stepsDone(
   state: PlayerState,
   course: Course,
@@ -343,6 +343,6 @@ export function stepsDone(
   }
 }
 
-/** Seconds from a step to the end of the session, by typical seconds. */
+/** Seconds from a step to the end of the session, at typical seconds. */
 export const secondsAfter = (steps: readonly PlayedStep[], index: number): number =>
   steps.slice(index + 1).reduce((sum, s) => sum + s.seconds.typical, 0)

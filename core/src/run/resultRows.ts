@@ -31,10 +31,10 @@ export interface ResultRow {
   version?: string
   /** Its name: the version's, or the block's if it belongs to no station. */
   name: string
-  /** Of a pulse beats a minute, of how it felt the scale. */
+  /** For a pulse beats per minute; for effort the scale. */
   unit: Result['unit'] | 'perMinute' | 'faces' | 'ten' | 'minutes'
   value: number
-  /** Seconds of work by the clock that it was done in. */
+  /** Seconds of timed work it was done in. */
   seconds?: number
   kg?: number
   clean?: 'yes' | 'no'
@@ -105,9 +105,9 @@ function rowOf(result: Result, lane: Outline['lanes'][number] | undefined, { blo
 }
 
 /**
- * What a run brought, one by one: its results, how it felt, its pulses.
+ * The results of a run as single rows: its results, how it felt, its pulses.
  *
- * @param outline of what was sent home; what it does not know of a result stays unsaid
+ * @param outline of what was sent home; a result it does not describe stays without details
  */
 export function resultRows(run: Run, outline: Outline): ResultRow[] {
   const lane = outline.lanes.find((l) => l.id === run.group)

@@ -5,7 +5,7 @@ export const runVersion = 3
 export const mostCountedSteps = 600
 
 /**
- * A run as a device writes it: as the version before where that says all of it, so that a server of the release before takes it.
+ * A run as a device writes it: in the previous version if that can express all of it, so that a server one release behind accepts it.
  *
  * @example writtenRun({ …run, version: 3 }).version // 2
  */

@@ -2,7 +2,7 @@ import type { Problem } from '../base/problem.ts'
 import type { Outline } from '../publication/outline.ts'
 import type { Run } from './schema.ts'
 
-/** Values of one block that are not a step's: its rounds, its points, tries of a test. */
+/** Values of one block that do not belong to a step: its rounds, its points, tries of a test. */
 const ofBlock = 20
 
 /** A run with more entries than its lane has steps: nobody did that, and reading it would delay everybody. */

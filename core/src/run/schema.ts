@@ -19,7 +19,7 @@ export const resultSchema = z.strictObject({
   block: idSchema,
   station: idSchema.optional(),
   lap: z.int().min(1).max(100).optional(),
-  /** Of a ladder, and of a measurement, from 1. */
+  /** The rung of a ladder, or the try of a measurement, from 1. */
   rung: z.int().min(1).max(100).optional(),
   trial: z.int().min(1).max(20).optional(),
   value: z.number().min(-100).max(10_000),
@@ -52,22 +52,22 @@ const surveySchema = z.strictObject({
 })
 export type Survey = z.infer<typeof surveySchema>
 
-/** How long a child took over work that it counts itself: what its own pace is learnt from. */
+/** How long a child took over self-counted work: the source of its own pace. */
 export const countedStepSchema = z.strictObject({
-  /** Of the lane's steps, from 0. */
+  /** Index of the lane's step, from 0. */
   step: z.int().min(0).max(20_000),
-  /** From its start to its end, pauses left out. */
+  /** From its start to its end, without pauses. */
   seconds: z.number().min(0).max(3600),
-  /** What ended it: the child's tap, the clock that a lane counts itself by, or the cap of a part that is over. */
+  /** What ended it: the child's tap, the clock of a lane that counts itself, or the cap of its block. */
   by: z.enum(['tap', 'clock', 'cap']),
-  /** Whether the page was in sight all the time. */
+  /** Whether the page was visible all the time. */
   seen: z.boolean(),
   /** Whether the device spoke or rang while it ran. */
   spoken: z.boolean(),
 })
 export interface CountedStep extends z.infer<typeof countedStepSchema> {}
 
-/** A moment by a device's clock: one that was never set says 1970. */
+/** A time by the device's clock: a clock that was never set says 1970. */
 const momentSchema = z.iso.datetime().regex(/^(?:19[7-9]\d|2\d{3})-/, rule('moment'))
 
 const stepsSchema = z.int().min(0).max(20_000)
@@ -81,14 +81,14 @@ export const runSchema = z.strictObject({
   /** SHA-256 of the publication that was run. */
   publication: z.string().regex(/^[0-9a-f]{64}$/, rule('hash')),
   group: idSchema,
-  /** Of the class book, where the child gave its code. */
+  /** Of the class book, if the child entered its code. */
   pupil: z.uuid().optional(),
   startedAt: momentSchema,
   finishedAt: momentSchema,
   /** The device's IANA time zone. */
   zone: zoneSchema,
   steps: z.strictObject({ done: stepsSchema, skipped: stepsSchema, easier: stepsSchema }),
-  /** Whether it went to its end or was stopped before; version 1 did not say. */
+  /** Whether it reached its end or was stopped early; version 1 did not record it. */
   ended: z.enum(['whole', 'early']).optional(),
   counted: z.array(countedStepSchema).max(mostCountedSteps).optional(),
   felt: feltSchema.optional(),
@@ -100,7 +100,7 @@ export const runSchema = z.strictObject({
 })
 export interface Run extends z.infer<typeof runSchema> {}
 
-/** A run as a document. What version 1 did not record is left out. */
+/** A run as a document. What version 1 did not record is missing. */
 export const runDocument: DocumentKind<Run> = {
   format: runFormat,
   version: runVersion,

@@ -1,2 +1,2 @@
-/** The survey's questions, each answered by one of its fixed answers. */
+/** The survey's questions, each with a fixed set of answers. */
 export const surveyQuestions = { again: ['yes', 'maybe', 'no'], space: ['enough', 'tight'] } as const

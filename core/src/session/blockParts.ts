@@ -9,7 +9,7 @@ import { lineSchema, paragraphSchema } from '../base/text.ts'
 
 /** Whole seconds on a clock. */
 export const secondsSchema = z.int().min(0).max(limits.seconds)
-/** A stretch of at least a second. */
+/** A duration of at least a second. */
 export const stretchSchema = z.int().min(1).max(limits.seconds)
 /** How often something is done: laps, rounds, sets, tries. */
 export const countSchema = z.int().min(1).max(limits.laps)

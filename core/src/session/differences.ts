@@ -4,11 +4,11 @@ import { valueFor } from '../terms/perGroup.ts'
 import type { Section, Session } from './schema.ts'
 import type { Station } from './station.ts'
 
-/** One thing in which a session differs from an earlier state of itself. */
+/** One difference between a session and an earlier revision of it. */
 export interface Difference {
   kind: 'added' | 'removed' | 'moved' | 'changed'
   what: 'details' | 'group' | 'section' | 'block' | 'station'
-  /** Of the part; the empty string for details. */
+  /** Id of the part; empty for details. */
   id: string
   /** For `changed`: the fields, or for a station's cells the ids of the groups that now do something else. */
   fields: string[]
@@ -24,7 +24,7 @@ const fieldsThatDiffer = (a: object, b: object, without: readonly string[]): str
     (key) => !without.includes(key) && !sameValue((a as never)[key], (b as never)[key]),
   )
 
-/** Ids that keep their order: a longest run that rises in both lists. The others were moved. */
+/** Ids that keep their order: a longest common increasing sequence of both lists. The others were moved. */
 function steady(before: readonly string[], after: readonly string[]): Set<string> {
   const at = new Map(before.map((id, i) => [id, i]))
   const common = after.filter((id) => at.has(id))
@@ -86,8 +86,8 @@ const placedStations = (w: Session): Placed<Station>[] =>
   w.sections.flatMap((s) => s.blocks.flatMap((b) => stationsOf(b).map((part) => ({ part, parent: b.id }))))
 
 /**
- * What changed from one state of a session to another, part by part, matched by id: details, groups, sections,
- * blocks, stations, each in running order.
+ * What changed between two revisions of a session, part by part, matched by id: details, groups, sections, blocks, stations, each in
+ * running order.
  *
  * @example differences(w, removeStation(w, 's4')) // [{ kind: 'removed', what: 'station', id: 's4', fields: [] }]
  */

@@ -17,7 +17,7 @@ import { newSums, sumsSchema, type SumsBlock } from '../forms/sums/schema.ts'
 import { newTalk, talkSchema, type TalkBlock } from '../forms/talk/schema.ts'
 import { newTarget, targetSchema, type TargetBlock } from '../forms/target/schema.ts'
 
-/** A block is one form of work. A further form is one schema file, named here. */
+/** A block is one form of work. To add a form, add one schema file and list it here. */
 export const blockSchema: z.ZodType<Block> = z.discriminatedUnion('form', [
   talkSchema,
   listSchema,
@@ -76,7 +76,7 @@ export const newBlock: { [F in Form]: (id: string) => BlockOf<F> } = {
   quiz: newQuiz,
 }
 
-/** Every form, in the order in which a teacher is offered them. */
+/** Every form, in the order in which they are offered to a teacher. */
 export const forms = Object.keys(newBlock) as Form[]
 
 /** Blocks whose rows are stations. */
@@ -85,5 +85,5 @@ export type StationBlock = Extract<Block, { stations: Station[] }>
 /** Whether a block can hold exercises, and have stations looked up. */
 export const hasStations = (block: Block): block is StationBlock => 'stations' in block
 
-/** The stations of any block; none for forms without. */
+/** The stations of any block; none for forms without stations. */
 export const stationsOf = (block: Block): readonly Station[] => (hasStations(block) ? block.stations : [])

@@ -1,4 +1,4 @@
-/** One less of something a block has at least one of. @example oneLess(1) // 1 */
+/** One less of something that a block has at least one of. @example oneLess(1) // 1 */
 export const oneLess = (n: number): number => Math.max(1, n - 1)
 
 const minute = 60

@@ -32,7 +32,7 @@ interface StationsPart extends z.infer<typeof stationsPartSchema> {}
 interface BlockPart extends z.infer<typeof blockPartSchema> {}
 interface SectionPart extends z.infer<typeof sectionPartSchema> {}
 
-/** A piece of a session on its way to another place: the clipboard's and the shelf's. */
+/** A piece of a session to be inserted elsewhere: on the clipboard or in the saved parts. */
 export const partSchema: z.ZodType<Part> = z.discriminatedUnion('kind', [
   stationsPartSchema,
   blockPartSchema,
@@ -78,8 +78,8 @@ export function partOf(session: Session, piece: Section | Block | readonly Stati
 /**
  * Reads a copied piece from text.
  *
- * @returns undefined where the text is no piece of ours at all
- * @throws {ProblemError} where it says it is one and is not right, naming every mistake
+ * @returns undefined if the text is not a piece of ours
+ * @throws {ProblemError} if it claims to be one but is not valid, naming every mistake
  */
 export function readPart(text: string): Part | undefined {
   let data: unknown
@@ -94,8 +94,8 @@ export function readPart(text: string): Part | undefined {
 }
 
 /**
- * For each group of a session the group of another that is most like it: the one with most grades in common, the
- * nearest by mean grade where none is.
+ * For each group of a session, the most similar group of another: the one with the most grades in common, otherwise the nearest by mean
+ * grade.
  *
  * @example likeGroups([{ id: 'g1', grades: [4, 5] }], [{ id: 'x', grades: [0] }, { id: 'y', grades: [5, 6] }]).get('g1') // 'y'
  */
@@ -115,8 +115,7 @@ export function likeGroups(
 }
 
 /**
- * A piece from another session with its values per group given to the groups of this one: each takes what the
- * group most like it had.
+ * A piece from another session with its per-group values mapped to this one's groups: each gets the values of the most similar group.
  *
  * @param from the groups of the session it comes from
  */

@@ -6,7 +6,7 @@ import type { Block } from './forms.ts'
 /** Laps of work and rest for one group. */
 export interface Clock {
   laps: readonly Lap[]
-  /** In place of a lap's last rest, between laps. */
+  /** Replaces a lap's last rest, between laps. */
   lapRest?: number | undefined
   /** How many of the rows a child picks. */
   pick?: number | undefined
@@ -18,13 +18,12 @@ export interface Clock {
 export interface FormTraits<B extends Block> {
   /** Whether the teacher may choose the order of its stations, and nothing else depends on it. */
   freeOrder: boolean
-  /** Whether a group comes round to the first station again. */
+  /** Whether a group returns to the first station for another lap. */
   comesRound: (block: B, groupId: string) => boolean
   /**
-   * How many times a group comes to the stations: laps, rounds, sets, rungs; 1 where they are done once, or where chance or the
-   * child says how often.
+   * How many times a group does the stations: laps, rounds, sets, rungs; 1 if they are done once, or if chance or the child decides.
    *
-   * @param groupId left out, what stands for all
+   * @param groupId by default, the shared value
    */
   laps: (block: B, groupId?: string) => number
   /** The name of going through it once, if that can be repeated. */
@@ -43,7 +42,7 @@ export interface FormTraits<B extends Block> {
   cap?: (block: B, groupId: string) => number | undefined
   /** Whether its line can be left out if its rows stand alone. */
   goesWithoutSaying?: (block: B) => boolean
-  /** The test it is, how that is set up, and when in the lesson. */
+  /** The test, its set-up, and when in the lesson it is done. */
   measured?: (block: B) => { test: TestId; setUp: string | undefined; moment: 'before' | 'after' | 'alone' }
   /** Whether it explains what comes after it, and so must come before. */
   explains?: boolean
@@ -51,15 +50,15 @@ export interface FormTraits<B extends Block> {
   plainRows?: boolean
   /** Whether each of its rows has a side, suit or number that calls it. */
   faced?: boolean
-  /** Whether its rows are neighbours in a circle: who does one comes from the one before. */
+  /** Whether its rows form a circle: the first row follows the last. */
   circuit?: boolean
   /** Whether only the number counts, against a clock or another child. */
   raced?: boolean
   /** With one lap, round, set, rung or minute less; the same block if it has none to give. */
   oneLess?: (block: B, scope: Scope) => B
-  /** With one more of them for everybody. */
+  /** The block with one more of them for everybody. */
   oneMore?: (block: B) => B
-  /** With every lap of its clock changed. */
+  /** The block with every lap of its clock changed. */
   withLaps?: (block: B, scope: Scope, change: (lap: Lap) => Lap) => B
   /** With at most this many sets or rounds. */
   setsAtMost?: (block: B, scope: Scope, most: number) => B

@@ -23,16 +23,16 @@ export const sessionDocument: DocumentKind<Session> = {
 }
 
 /**
- * Reads a session: migrated to this version, every value per group in its canonical form.
+ * Reads a session: migrated to this version, every per-group value in its canonical form.
  *
  * @param input JSON data of any shape
- * @throws {ProblemError} with every problem found, each with its path; nothing is read by halves
+ * @throws {ProblemError} with every problem found, each with its path; a document is never read in part
  */
 export const readSession = (input: unknown): Session => readDocument(sessionDocument, input)
 
 /**
  * Reads a session from the text of a file.
  *
- * @throws {ProblemError} as {@link readDocumentText} does
+ * @throws {ProblemError} like {@link readDocumentText}
  */
 export const readSessionText = (text: string): Session => readDocumentText(sessionDocument, text)

@@ -58,13 +58,13 @@ export type Answer = z.infer<typeof answerSchema>
 
 export const sessionVersion = 4
 
-/** The session a teacher makes: the single source of its type, its checks and its JSON Schema. */
+/** The session a teacher makes: the single source of its type, its validation and its JSON Schema. */
 export const sessionSchema = z.strictObject({
   format: z.literal(sessionFormat),
   version: z.literal(sessionVersion),
   title: lineSchema.min(1),
   aim: aimSchema,
-  /** The budget: where the finish line is. */
+  /** The session's minutes: the time limit. */
   minutes: z.int().min(1).max(120),
   /** Whether all groups are to end within 15 s of each other. */
   finishTogether: z.boolean(),
@@ -79,7 +79,7 @@ export const sessionSchema = z.strictObject({
   moves: z.array(ownMoveSchema).max(limits.ownMoves).optional(),
   sections: z.array(sectionSchema).max(limits.sections),
 })
-// Interfaces, so that a declaration names them instead of writing them out.
+// Interfaces instead of type aliases, so that generated declarations refer to them by name.
 export interface Session extends z.infer<typeof sessionSchema> {}
 
 /** Whether a section is never cut: as the teacher chose; by default games and cool-downs. */

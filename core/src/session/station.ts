@@ -8,7 +8,7 @@ import { lineSchema, paragraphSchema } from '../base/text.ts'
 
 const loadSchema = z.strictObject({ kg: z.number().min(0).max(20) })
 
-/** Everything a coin, a card, a die or a tossed thing can say. */
+/** Every face of a coin, a card, a die or a tossed thing. */
 export const faces = [
   'heads',
   'tails',
@@ -61,7 +61,7 @@ export interface Cell extends z.infer<typeof cellSchema> {}
 export type Tempo = NonNullable<Cell['tempo']>
 
 /**
- * What a cell comes to in one lap: itself, with every change that began by then.
+ * A cell in one lap: with every change that has begun by then applied.
  *
  * @param lap from 1
  * @example cellAt({ move: 'm', version: 'a', fromLap: [{ lap: 2, version: 'b' }] }, 3) // { move: 'm', version: 'b' }
@@ -83,7 +83,7 @@ export const stationSchema = z.strictObject({
   optional: z.boolean().optional(),
   /** Its name in today's story. */
   storyName: lineSchema.optional(),
-  /** Today's one point to look at. */
+  /** Today's one point to watch. */
   focus: lineSchema.optional(),
   /** Which side of the coin, suit, number or side of the line calls it, in a form of chance. */
   face: z.enum(faces).optional(),

@@ -3,21 +3,21 @@ import type { Section } from './schema.ts'
 import type { Station } from './station.ts'
 
 /**
- * What sessions and pieces of version 2 say that version 1 did not: a part's own minutes, the teacher's words at a station, any
- * row of rungs on a ladder, and how many a child picks per group, which was one number for all.
+ * What version 2 of sessions and pieces added to version 1: a section's own minutes, the teacher's words at a station, any row of rungs on
+ * a ladder, and the number a child picks per group, which was one number for all.
  */
 const newAtStation = ['note', 'easier', 'harder'] as const satisfies readonly (keyof Station)[]
 
 type Bag = Record<string, unknown>
 const isBag = (value: unknown): value is Bag => value !== null && typeof value === 'object' && !Array.isArray(value)
 
-/** A block of version 1, of any shape, as version 2 has it. */
+/** A block of version 1, of any shape, in version 2. */
 export const blockFromFirst = (block: unknown): unknown =>
   isBag(block) && block.form === 'intervals' && typeof block.pick === 'number'
     ? { ...block, pick: { all: block.pick } }
     : block
 
-/** A section of version 1, of any shape, as version 2 has it. */
+/** A section of version 1, of any shape, in version 2. */
 export const sectionFromFirst = (section: unknown): unknown =>
   isBag(section) && Array.isArray(section.blocks) ? { ...section, blocks: section.blocks.map(blockFromFirst) } : section
 

@@ -12,7 +12,7 @@ import { targetSheet } from '../forms/target/sheet.ts'
 import type { Play, PlayOf } from '../publication/playSchema.ts'
 import type { FormSheet } from './formSheet.ts'
 
-/** What each form that is played says of itself on paper. */
+/** The sheet file of each played form. */
 const formSheets: { [F in Play['form']]: FormSheet<PlayOf<F>> } = {
   amrap: amrapSheet,
   chance: chanceSheet,
@@ -27,6 +27,6 @@ const formSheets: { [F in Play['form']]: FormSheet<PlayOf<F>> } = {
   target: targetSheet,
 }
 
-/** What paper says of what is played; nothing of its own where steps tell all. */
+/** A form's own lines on paper; none if its steps say everything. */
 export const sheetOf = (play: Play | undefined): FormSheet<Play> =>
   play ? (formSheets[play.form] as unknown as FormSheet<Play>) : {}

@@ -11,27 +11,27 @@ import { sheetRows } from './sheetRows.ts'
 /** Something a session asks a child to write down. */
 export interface RecordRow {
   block: string
-  /** The part of the session it is in. */
+  /** The section of the session it is in. */
   part: string
-  /** Of a station, a measurement; what else is written down is named by its kind. */
+  /** Of a station or a measurement; anything else is named by its kind. */
   kind: 'station' | 'measure' | 'rounds' | 'level' | 'points'
   station?: string
   name?: string
   unit: Unit
-  /** One a lap, set, trial or round. */
+  /** One per lap, set, trial or round. */
   boxes: number
   kg?: number
 }
 
-/** What a form that is written down as a whole counts; a measurement by what is measured. */
+/** What is counted when a form is recorded as a whole; for a measurement, what is measured. */
 const unitOf = { rounds: 'goes', level: 'goes', points: 'score' } as const
-/** Of sessions sent home before they carried their tests. */
+/** For sessions sent home before they carried their tests. */
 const unitOfTest: Partial<Record<string, Unit>> = { hold: 'seconds', reps30: 'reps' }
 
 /**
- * Everything a lane's session records, in its order.
+ * Everything a lane's session records, in order.
  *
- * @param surprises whether what a surprise would give away is in it; a family's paper does not say
+ * @param surprises whether to include what would give a surprise away; a family's sheet leaves it out
  */
 export function recordRows(publication: Publication, lane: Lane, language: Language, surprises = false): RecordRow[] {
   const names = moveNames(new Map(publication.moves.map((m) => [m.id, m])), phrasesIn(publication.phrases, language))

@@ -1,16 +1,16 @@
 import type { PlayOf } from '../publication/playSchema.ts'
 import type { Unit } from '../terms/units.ts'
 
-/** One station as paper shows it to a lane. */
+/** One station as a printed sheet shows it to a lane. */
 export interface SheetRow {
-  /** Its station's id; what a game asks for on a miss has none. */
+  /** Its station's id; the task after a miss in a game has none. */
   station?: string
   name: string
-  /** How many or how long; the empty string where a clock or the child says. */
+  /** How many or how long; empty if a clock or the child decides. */
   dose: string
   /** Whether it is done on each side. */
   eachSide: boolean
-  /** What to do, said to a child: the version's own words, then the first cues. */
+  /** Instructions for the child: the version's own words, then the first cues. */
   cues: string[]
   /** The teacher's own words for it, and for what is easier and harder. */
   note?: string
@@ -20,27 +20,27 @@ export interface SheetRow {
   figure?: string
   /** The side of the coin, suit or number that calls it, in a game of chance. */
   face?: string
-  /** Boxes to write in: one a lap, set or round; one where chance or the child says how often it comes. */
+  /** Boxes to write in: one per lap, set or round; one if chance or the child decides how often it comes. */
   boxes: number
-  /** What the boxes are for, where the session asks for a result. */
+  /** What the boxes are for, if the session asks for a result. */
   record?: Unit
   /** Kilograms it is done with. */
   kg?: number
 }
 
-/** A block as paper shows it. */
+/** A block as a printed sheet shows it. */
 export interface SheetBlock {
   id: string
   title?: string
-  /** How often it is gone through; once, where chance, a clock or the rungs say how often. */
+  /** How often it is repeated; once if chance, a clock or the rungs decide. */
   times: number
-  /** What chance is asked, and until when: a number of draws or seconds. */
+  /** What chance uses, and how long: a number of draws or seconds. */
   chance?: Pick<PlayOf<'chance'>, 'device' | 'stop'>
   /** How many of the rows are chosen each time. */
   pick?: number
-  /** Seconds after which it is over: as many rounds as fit, or as far as one comes. */
+  /** Seconds after which it ends: as many rounds as fit, or as far as the child gets. */
   cap?: { seconds: number; asMany: boolean }
-  /** Seconds of work and rest by the clock, one pair a lap where laps differ, else one. */
+  /** Seconds of timed work and rest: one pair per lap if laps differ, otherwise one. */
   pace: { work: number; rest: number }[]
   rows: SheetRow[]
   /** Lines of a form without stations: rules, questions, what is measured. */

@@ -10,10 +10,10 @@ import type { SheetBlock, SheetRow, SheetSection } from './sheetBlock.ts'
 import { partTitle } from '../words/parts.ts'
 import { doseWords, sayText } from '../words/say.ts'
 
-/** Two cues are what a reader takes in beside a picture. */
+/** A reader takes in two cues next to a picture. */
 const cuesShown = 2
 
-/** What paper says of a lane's session: its sections, blocks and rows, in one language. */
+/** A lane's session for print: its sections, blocks and rows, in one language. */
 export function sheetRows(publication: Publication, lane: Lane, language: Language): SheetSection[] {
   const writer = new BlockWriter(publication, lane, language)
   const phrase = phrasesIn(publication.phrases, language)
@@ -87,9 +87,9 @@ class BlockWriter {
     }
   }
 
-  /** What is done by the steps, each station once. */
+  /** The exercises in the steps, each station once. */
   #rows(steps: readonly LaneStep[], lapOf: (step: LaneStep) => number, noDose: boolean): SheetRow[] {
-    /** The sum that says how many, where one does: its answer is the child's to find. */
+    /** The sum that gives the number, if there is one: its answer is for the child to find. */
     const sums = new Map(
       steps.flatMap((s) => (s.say.code === 'sums.sum' && s.station ? [[s.station, this.#said(s)] as const] : [])),
     )
@@ -148,7 +148,7 @@ class BlockWriter {
     }
   }
 
-  /** The side of the coin, suit or number that calls a station, where chance does. */
+  /** The side of the coin, suit or number that calls a station, in a form of chance. */
   #face(station: string | undefined, block: string): string | undefined {
     const play = this.#lane.plays[block]
     if (!play || !('table' in play)) return undefined
@@ -164,16 +164,16 @@ class BlockWriter {
   }
 }
 
-/** What is said without being done, and is no row's. */
+/** Spoken text that belongs to no row. */
 const isLine = (step: LaneStep) => (step.kind === 'talk' && step.say.code !== 'sums.sum') || step.kind === 'measure'
 
-/** Rows as they stand in the table: column by column, however the draws of one game fell. */
+/** Rows in table order, column by column, regardless of the draws of one game. */
 function inTableOrder({ table }: PlayOf<'chance'>, rows: readonly SheetRow[]): SheetRow[] {
   const order = table.flatMap(({ turns }) => turns.map((turn) => turn.station))
   return [...rows].sort((a, b) => order.indexOf(a.station) - order.indexOf(b.station))
 }
 
-/** Work and rest by the clock, lap by lap; a split slot is one; nothing where the child keeps the time, or rows take different ones. */
+/** Timed work and rest, lap by lap; a split slot counts as one; nothing if the child keeps the time, or rows take different times. */
 function paceOf(lane: Lane, block: string): { work: number; rest: number }[] {
   const steps = lane.steps.filter((s) => s.block === block)
   const work = steps.filter((s) => s.kind === 'work')
@@ -188,7 +188,7 @@ function paceOf(lane: Lane, block: string): { work: number; rest: number }[] {
   return pace.every((lap) => lap.work === pace[0]!.work && lap.rest === pace[0]!.rest) ? pace.slice(0, 1) : pace
 }
 
-/** The seconds of each slot of a lap: one piece of work, or both sides of a move one after the other. */
+/** The seconds of each slot of a lap: one piece of work, or both sides of an exercise one after the other. */
 function slotSeconds(steps: readonly LaneStep[]): number[] {
   const slots: number[] = []
   let before: LaneStep | undefined

@@ -3,7 +3,7 @@ import type { Operation, SumsBlock } from '../forms/sums/schema.ts'
 import { lowestGrade, type Group } from '../terms/group.ts'
 import { valueFor } from '../terms/perGroup.ts'
 
-/** A sum as it is written: in signs, which every language has; of a double, which each has its word for, the numbers too. */
+/** A sum as it is written: in symbols, which every language shares; for a double, which each language has a word for, also the numbers. */
 export interface Written {
   text: string
   double?: number
@@ -18,8 +18,8 @@ export interface Sum {
 }
 
 /**
- * What a grade reckons with, where the teacher says nothing else: within 10; within 20 with a missing part and doubles;
- * tables; dividing; two steps. Common practice, no source.
+ * The arithmetic of a grade if the teacher sets nothing else: within 10; within 20 with a missing number and doubles; tables; division; two
+ * steps. Common practice, no source.
  */
 export function operationsFor(grade: number): Operation[] {
   if (grade <= 0) return ['add']
@@ -30,10 +30,10 @@ export function operationsFor(grade: number): Operation[] {
   return ['times', 'divide', 'twoSteps']
 }
 
-/** The largest number that may stand in a grade's sum: kindergarten and grade 1 reckon within ten. Common practice, no source. */
+/** The largest number in a grade's sum: kindergarten and grade 1 calculate within ten. Common practice, no source. */
 const largest = (grade: number): number => (grade <= 1 ? 10 : grade <= 2 ? 20 : 100)
 
-/** Every sum of one operation that comes to an answer, small numbers first. */
+/** Every sum of one operation with a given answer, small numbers first. */
 const writers: Record<Operation, (answer: number, most: number) => Written[]> = {
   add: (n, most) =>
     range(Math.max(n <= 1 ? 0 : 1, n - most), Math.min(n - 1, most)).map((a) => ({ text: `${a} + ${n - a}` })),
@@ -57,11 +57,11 @@ const operationsOf = (block: SumsBlock, group: Pick<Group, 'grades'>): Operation
   block.operations ?? operationsFor(lowestGrade(group))
 
 /**
- * The sums of a block for one group, one a station: answers inside the group's own range, no sum and no answer twice in a session as far
- * as the range allows. With `same` groups of one range have the same answers, though the sums differ. A range above a
- * grade's numbers is kept: both numbers are within them then.
+ * The sums of a block for one group, one per station: answers inside the group's own range, with no sum and no answer repeated in a session
+ * as far as the range allows. With `same`, groups of one range have the same answers, though the sums differ. A range above a grade's
+ * numbers is kept: then both numbers stay within the grade's.
  *
- * @param asked sums and answers the group had before in the session; these are put to it
+ * @param asked sums and answers the group had before in the session; the new ones are added to it
  * @example sumsFor(newSums('b1') with two stations, { grades: [4, 5], … }) // [{ written: { text: '36 ÷ 4' }, answer: 9, … }, …]
  */
 export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, asked = new Set<string>()): Sum[] {
@@ -76,14 +76,14 @@ export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, a
     return { wanted: operationsOf(block, group).flatMap(by), added: by('add') }
   }
   const fresh = (sums: readonly Sum[]) => sums.filter((sum) => !asked.has(sum.written.text))
-  // Groups with the same answers have had different ones before: they leave out only what this block has asked.
+  // Groups with the same answers may have had different ones before: only this block's are left out.
   const fewer = block.same ? [] : range(from, to).filter((answer) => asked.has(answerKey(answer)))
   const draw = withoutReplacement(range(from, to), fewer, answers)
   return block.stations.map((): Sum => {
     const first = draw()
     const { wanted, added } = sumsOf(first)
-    // An answer none of the operations comes to is added up to instead: every number has a sum. With answers of its own a group
-    // that had them all takes another answer before it takes a sum again.
+    // An answer that no operation reaches becomes an addition, because every number is a sum. With answers of its own, a group that has had
+    // all sums of an answer gets another answer before a sum repeats.
     const others = block.same
       ? []
       : range(from, to)
@@ -102,10 +102,10 @@ export function sumsFor(block: SumsBlock, group: Pick<Group, 'id' | 'grades'>, a
   })
 }
 
-/** An answer among the sums that were asked. */
+/** An answer among the sums asked before. */
 const answerKey = (answer: number) => `= ${answer}`
 
-/** Draws one after the other, each once before any comes again; those that came before come last. */
+/** Draws in turn, each once before any repeats; those used before come last. */
 function withoutReplacement(all: readonly number[], before: readonly number[], random: () => number): () => number {
   let left: number[] = []
   let first = true
@@ -127,5 +127,5 @@ function firstFilled<T>(lists: readonly (() => T[])[]): T[] {
   return []
 }
 
-/** A number from an id, so that each group's chance is its own. */
+/** A number from an id, so that each group has its own random numbers. */
 const hash = (text: string): number => [...text].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 65_521, 7)

@@ -16,10 +16,10 @@ export interface CoverageRow {
   total: number
 }
 
-/** A week in numbers: how often, how hard, how long, what kind. */
+/** A week in numbers: how many sessions, how hard, how long, which kinds. */
 export interface WeekFacts {
   week: number
-  /** Days with a session; with holidays only, there are no days at all. */
+  /** Days with a session; a week with only holidays has none. */
   days: number
   open: number
   minutes: number
@@ -36,7 +36,7 @@ export interface WeekFacts {
 export interface Coverage {
   rows: CoverageRow[]
   weeks: WeekFacts[]
-  /** How often each form is a main part. */
+  /** How often each form is a main section. */
   forms: { form: Form; times: number }[]
 }
 
@@ -44,12 +44,12 @@ const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)]
 const rounded = (n: number): number => Math.round(10 * n) / 10
 
 /**
- * What a term holds.
+ * The coverage of a term.
  *
  * @param sessions by id; a place whose session is not among them counts for nothing
- * @param ids what is looked for, by kind, in the order it is shown; what no session has is there with noughts
+ * @param ids what to look for, by kind, in display order; what no session has is listed with zeros
  * @param met ids of moves the class knew before
- * @param counts which places count: all where nothing is said
+ * @param counts which places count; all by default
  */
 export function coverage(
   term: Term,

@@ -4,13 +4,13 @@ import type { Term } from './schema.ts'
 const [cycle, century, leap, year] = [146_097, 36_524, 1461, 365]
 /** Days before a month in a year that starts in March: 153 every five months. */
 const beforeMonth = (fromMarch: number): number => Math.floor((153 * fromMarch + 2) / 5)
-/** Between the first of March of year 0 and 1970. */
+/** Days between March 1 of year 0 and 1970. */
 const toEpoch = 719_468
 
 /**
- * A day as a whole number, for what lies between two; days of the Gregorian calendar, counted from 1 January 1970.
+ * A date as a whole number, to compute differences; days of the Gregorian calendar, counted from January 1, 1970.
  *
- * @param date an ISO date that is there
+ * @param date an existing ISO date
  * @example dayNumber('1970-01-02') // 1
  */
 export function dayNumber(date: string): number {
@@ -21,7 +21,7 @@ export function dayNumber(date: string): number {
   return Math.floor(years / 400) * cycle + days - toEpoch
 }
 
-/** The ISO date of a day. @example dateOf(1) // '1970-01-02' */
+/** The ISO date of a day number. @example dateOf(1) // '1970-01-02' */
 export function dateOf(day: number): string {
   const all = day + toEpoch
   const ofCycle = all - Math.floor(all / cycle) * cycle
@@ -41,7 +41,7 @@ export function dateOf(day: number): string {
 /** @example daysOn('2026-02-27', 3) // '2026-03-02' */
 export const daysOn = (date: string, days: number): string => dateOf(dayNumber(date) + days)
 
-/** As ISO 8601 counts them: 1 is Monday. @example weekdayOf('2027-01-05') // 2 */
+/** The ISO 8601 weekday: 1 is Monday. @example weekdayOf('2027-01-05') // 2 */
 export const weekdayOf = (date: string): number => ((((dayNumber(date) + 3) % 7) + 7) % 7) + 1
 
 /** A day PE could happen on at home. */
@@ -49,7 +49,7 @@ export interface HomeDay {
   date: string
   /** From {@link dayNumber}. */
   number: number
-  /** Its week in the term, 0 the first. */
+  /** Its week in the term, from 0. */
   week: number
   /** As ISO 8601 counts them. */
   weekday: number
@@ -60,7 +60,7 @@ export interface HomeDay {
 }
 
 /**
- * The home days of a term in their order, those in holidays too.
+ * The home days of a term in order, including those in holidays.
  *
  * @example homeDays({ starts: '2027-01-04', weeks: 1, days: [{ weekday: 2, at: '15:00' }], off: [] })[0].date // '2027-01-05'
  */
@@ -83,14 +83,14 @@ export function homeDays({ starts, weeks, days, off }: Pick<Term, 'starts' | 'we
   })
 }
 
-/** The days on which something can happen. */
+/** The home days outside holidays. */
 export const openDays = (term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>): HomeDay[] =>
   homeDays(term).filter((day) => day.off === undefined)
 
-/** Every fourth week is an easier one. Trade's. */
+/** Every fourth week is an easier one. Common practice, no source. */
 export const isEasierWeek = (week: number): boolean => week % 4 === 3
 
-/** Weeks whose every home day is open, in order. */
+/** Weeks whose home days are all open, in order. */
 export const fullWeeks = (term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>): number[] => {
   const days = homeDays(term)
   return Array.from({ length: term.weeks }, (_, week) => week).filter((week) => {

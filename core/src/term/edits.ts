@@ -69,7 +69,7 @@ export function strandedPlaces(term: Term): Place[] {
   return term.places.filter((p) => !open.has(p.date))
 }
 
-/** How many times a session came before a place, each at most three weeks after the one before: 0 is its first. */
+/** How many times a session came before a place, each at most three weeks after the previous one: 0 for its first time. */
 export function comingsBefore(term: Term, place: Pick<Place, 'session' | 'date'>): number {
   const before = term.places.filter((p) => p.session === place.session && p.date < place.date).map((p) => p.date)
   let [coming, last] = [0, place.date]
@@ -85,8 +85,8 @@ export function comingsBefore(term: Term, place: Pick<Place, 'session' | 'date'>
 export const stepAt = (coming: number): number => Math.ceil(coming / 2)
 
 /**
- * A term as a plan has it. What is pinned stays; a session that comes on the same day keeps its place, one that comes on another takes
- * its place along, so that a calendar moves it.
+ * Puts a plan into a term. Pinned places stay; a session that stays on its day keeps its place, and one that moves to another day takes its
+ * place's id along, so that calendars move the entry.
  *
  * @param titles of the sessions by id
  */
@@ -126,7 +126,7 @@ export function plannedTerm(term: Term, problem: PlanProblem, plan: Plan, titles
   return withPlaces(term, places)
 }
 
-/** Days that two states of a term have otherwise, in their order. */
+/** Days that differ between two states of a term, in order. */
 export function changedDays(before: Term, after: Term): string[] {
   const at = (term: Term, date: string) => term.places.find((p) => p.date === date)?.session ?? ''
   const dates = [...new Set([...before.places, ...after.places].map((p) => p.date))].sort()
@@ -134,10 +134,10 @@ export function changedDays(before: Term, after: Term): string[] {
 }
 
 /**
- * A term of another year, from one that is over: the same sessions on the same weekdays, as many weeks in. Its holidays are its own,
- * and so is its class; what was made for a step is made anew.
+ * A new term from a finished one: the same sessions on the same weekdays, the same number of weeks in. It has no holidays or class yet;
+ * sessions made for the next step are not copied.
  *
- * @param starts the first day of its first week, a day of the same weekday
+ * @param starts the first day of its first week, on the same weekday
  */
 export function copiedTerm(term: Term, title: string, starts: string): Term {
   const by = dayNumber(starts) - dayNumber(term.starts)

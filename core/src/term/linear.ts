@@ -1,11 +1,11 @@
-/** A sum of variables, each times a number, and a number beside them. */
+/** A linear expression: variables with factors, and a constant. */
 export interface Linear {
   of: ReadonlyMap<string, number>
   constant: number
 }
 
 /**
- * A sum of sums, names and numbers, each times a factor.
+ * The sum of expressions, variables and numbers, each with a factor.
  *
  * @example sum(['x', 2], [3]).constant // 3
  */
@@ -26,7 +26,7 @@ export function sum(...parts: readonly (readonly [of: string | number | Linear, 
 /** @example total(['x', 'y']).of.size // 2 */
 export const total = (parts: readonly (string | Linear)[]): Linear => sum(...parts.map((part) => [part] as const))
 
-/** Variables as the LP format writes them, one a line, so that no line gets too long for a reader. */
+/** Variables in the LP format, one per line, so that no line gets too long for a solver's reader. */
 const written = (factors: ReadonlyMap<string, number>): string =>
   [...factors].map(([name, n]) => `${n < 0 ? '-' : '+'} ${Math.abs(n)} ${name}`).join('\n ')
 
@@ -35,7 +35,7 @@ export class Program {
   readonly #lines: string[] = []
   readonly #binaries = new Set<string>()
 
-  /** A variable that is 0 or 1. The others are 0 or more. */
+  /** Declares a variable that is 0 or 1. The others are 0 or more. */
   binary(name: string): string {
     this.#binaries.add(name)
     return name
@@ -46,12 +46,12 @@ export class Program {
     if (factors.size) this.#lines.push(`c${this.#lines.length}: ${written(factors)} ${relation} ${value - constant}`)
   }
 
-  /** In the LP format that solvers read. */
+  /** The program in the LP format that solvers read. */
   maximize({ of: factors }: Linear): string {
     const names = [...this.#binaries]
     return [
       'Maximize',
-      // A program without a goal has one all the same.
+      // The format requires an objective even if there is none.
       ` obj: ${factors.size ? written(factors) : `0 ${names[0] ?? 'none'}`}`,
       'Subject To',
       ...(this.#lines.length ? this.#lines.map((line) => ` ${line}`) : [' c0: none >= 0']),

@@ -3,7 +3,7 @@ import { Program, sum, total, type Linear } from './linear.ts'
 import { familyWithin, latest, soonest, type PlanProblem } from './planProblem.ts'
 import type { Plan, PlanScore } from './planScore.ts'
 
-/** One session on one day, as a part of its series: the first time, or on from a day before. */
+/** One session on one day of its series: the first time, or following on from an earlier day. */
 interface Coming {
   name: string
   session: number
@@ -89,7 +89,7 @@ function seriesLines(program: Program, problem: PlanProblem, { first, second, th
   for (const i of problem.days.keys()) program.line(at(i), '<=', 1)
 }
 
-/** Families that are met, as variables: each comes twice, and soon enough after it came first. */
+/** Families that are met, as variables: each comes twice, the second time soon enough after the first. */
 function familyLines(
   program: Program,
   { days, sessions, families }: PlanProblem,
@@ -99,7 +99,7 @@ function familyLines(
   const met = families.map((family, f) => {
     const holds = (k: number) => sessions[k]!.families.includes(family)
     const name = program.binary(`f${f}`)
-    // What comes in series comes again within a fortnight: then it is enough that one of them comes.
+    // A series repeats within two weeks, so it is enough that one of its sessions comes.
     if (!sessions.some((s, k) => s.only && holds(k))) {
       const begin = first.filter((c) => holds(c.session)).map((c) => c.name)
       program.line(sum([name], [total(begin), -1]), '<=', 0)
@@ -117,7 +117,7 @@ function familyLines(
   return total(met)
 }
 
-/** Days that are otherwise than before. */
+/** Days that differ from before. */
 function changesOf({ days, before }: PlanProblem, at: OnDay): Linear {
   if (!before) return total([])
   return total(
@@ -129,7 +129,7 @@ function changesOf({ days, before }: PlanProblem, at: OnDay): Linear {
   )
 }
 
-/** Days next to each other on which different sessions have one form, or strength is worked two calendar days running. */
+/** Neighboring days on which different sessions have the same form, or strength work falls on two consecutive calendar days. */
 function apartLines(program: Program, { days, sessions }: PlanProblem, { on }: Comings, at: OnDay): Linear {
   const names: string[] = []
   const forms = [...new Set(sessions.flatMap((s): Form[] => (s.form ? [s.form] : [])))]
@@ -142,7 +142,7 @@ function apartLines(program: Program, { days, sessions }: PlanProblem, { on }: C
     for (const [n, form] of forms.entries()) {
       const holds = (k: number) => sessions[k]!.form === form
       const own = sessions.some((s) => s.only && s.form === form && s.fixed.includes(i) && s.fixed.includes(i + 1))
-      // The same session on both is no other.
+      // The same session on both days does not count as different.
       const same = on[i + 1]!.filter((c) => c.from === i && holds(c.session)).map((c) => c.name)
       over(`t${i}_${n}`, sum([at(i, holds)], [at(i + 1, holds)], [total(same), -1], [own ? -1 : 0]))
     }
@@ -171,10 +171,10 @@ function unevenLines(program: Program, { weeks, sessions }: PlanProblem, at: OnD
 }
 
 /**
- * A plan as a mixed-integer program in the LP format. First: as many days filled, as few changed, as many families met as can be, in
- * that order. Then, with those, forms and strength days apart and weeks even.
+ * A plan as a mixed-integer program in the LP format. First stage: as many days filled, as few changed, as many families met as possible,
+ * in that order. Second stage, keeping those: forms and strength days apart and weeks even.
  *
- * @param reached what the first came to
+ * @param reached the result of the first stage
  */
 export function planLp(problem: PlanProblem, reached?: Pick<PlanScore, 'filled' | 'changes' | 'families'>): string {
   const program = new Program()
@@ -195,7 +195,7 @@ export function planLp(problem: PlanProblem, reached?: Pick<PlanScore, 'filled' 
   return program.maximize(sum([apart, -most], [uneven, -1]))
 }
 
-/** The plan a solver's columns say. @param primal the value of each variable, by its name */
+/** The plan in a solver's solution. @param primal the value of each variable, by its name */
 export function planFrom(problem: PlanProblem, primal: (name: string) => number): Plan {
   const { on } = comingsOf(problem)
   return problem.days.map((_, i) => {

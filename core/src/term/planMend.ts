@@ -7,7 +7,7 @@ interface Way extends Series {
   cost: number
 }
 
-/** What looking through all mended plans found. */
+/** The result of searching all repaired plans. */
 export interface Mended {
   plan: Plan
   score: PlanScore
@@ -19,11 +19,11 @@ export interface Mended {
 const mostSteps = 300_000
 
 /**
- * The best plan that changes as few days as can be of what stood there, among those that fill every day. All with one change fewer are
- * looked through before one more is allowed.
+ * The best plan that changes as few existing days as possible, among those that fill every day. All plans with one change fewer are
+ * searched before one more change is allowed.
  *
- * @param problem with what stood there `before`
- * @returns undefined where not every day can be filled, or that many steps do not tell
+ * @param problem with the existing plan as `before`
+ * @returns undefined if not every day can be filled, or if the step limit is reached
  */
 export function planMend(problem: PlanProblem): Mended | undefined {
   const { days, sessions, weeks, free, families, before } = problem
@@ -45,7 +45,7 @@ export function planMend(problem: PlanProblem): Mended | undefined {
     for (let i = from; i < days.length; i++) if (plan[i] === undefined && !free.has(i)) return i
     return days.length
   }
-  /** Whether days before the first open one are already worse than the best plan is. */
+  /** Whether the days before the first open one are already worse than the best plan. */
   const isWorse = (done: number): boolean => {
     if (!best || best.score.families.length < families.length) return false
     const spoilt = best.score.formTwice.length + best.score.strengthNext.length

@@ -5,9 +5,9 @@ import type { TermSession } from './profile.ts'
 import type { Place, Term } from './schema.ts'
 import { testDays, type TestMiss } from './testDays.ts'
 
-/** Days between two times of one session: not sooner, not later. Trade's. */
+/** Days between two times of one session: the fewest and the most. Common practice, no source. */
 export const [soonest, latest] = [4, 14]
-/** So often a session comes. Trade's. */
+/** How often a session comes. Common practice, no source. */
 export const [fewest, most] = [2, 3]
 /** Days of rest after which a session starts over: three weeks after its last time. Trade's. */
 export const rests = 21
@@ -16,7 +16,7 @@ export const familyWithin = 21
 /** How far a week's minutes may differ from the average; how much less an easier week has. */
 const [uneven, easier] = [0.2, 0.75]
 
-/** A session as a plan weighs it. */
+/** The properties of a session that a plan depends on. */
 export interface PlanSession {
   id: string
   families: readonly Family[]
@@ -26,7 +26,7 @@ export interface PlanSession {
   hard: boolean
   /** Moderate and vigorous minutes, whole. */
   load: number
-  /** Indices of days it has and keeps. */
+  /** Indices of the days where it is fixed. */
   fixed: readonly number[]
   /** It comes on those days only: test days, or days she pinned, which form no series. */
   only: boolean
@@ -59,10 +59,10 @@ export interface PlanProblem {
   missed: readonly TestMiss[]
 }
 
-/** Vigorous minutes from which a session is hard. Ours. */
+/** A session with this many vigorous minutes is hard. Ours. */
 export const hardFrom = 8
 
-/** Whether days of one session are a series: two or three, each four to fourteen days after the one before. */
+/** Whether days of one session form a series: two or three, each four to fourteen days after the previous one. */
 export const isSeries = (numbers: readonly number[]): boolean =>
   numbers.length >= fewest &&
   numbers.length <= most &&
@@ -87,7 +87,7 @@ export interface PlanOptions {
 }
 
 /**
- * What is asked of a plan for a term.
+ * The planning problem of a term.
  *
  * @param known the sessions a plan may use and those that are pinned; others are left out
  */
@@ -150,7 +150,7 @@ export function planProblem(term: Term, known: readonly TermSession[], { mend, f
   }
 }
 
-/** Whether days that have been already hold a family twice, soon enough. */
+/** Whether past days already have a family twice, soon enough. */
 function isMet(family: Family, past: readonly Place[], known: readonly TermSession[]): boolean {
   const held = new Set(known.filter((s) => s.families.includes(family)).map((s) => s.id))
   const numbers = past.flatMap((p) => (p.session !== undefined && held.has(p.session) ? [dayNumber(p.date)] : []))
@@ -163,11 +163,11 @@ const canBeSeries = (fixed: readonly number[], days: readonly HomeDay[]): boolea
   const numbers = fixed.map((i) => days[i]!.number)
   if (numbers.length > most) return false
   if (numbers.length === 1) return days.some((d) => isSeries([numbers[0]!, d.number].sort((a, b) => a - b)))
-  // A third may lie between two.
+  // A third may come in between.
   return isSeries(numbers) || (numbers.length === 2 && days.some((d) => isSeries([numbers[0]!, d.number, numbers[1]!])))
 }
 
-/** What each week's minutes should lie between: near the average of the sessions for the days it has. */
+/** The target range of each week's minutes: near the sessions' average for the days it has. */
 function weeksOf(days: readonly HomeDay[], free: ReadonlySet<number>, sessions: readonly PlanSession[]): PlanWeek[] {
   const mean = sessions.reduce((sum, s) => sum + s.load, 0) / Math.max(1, sessions.length)
   return [...new Set(days.map((d) => d.week))].map((week) => {

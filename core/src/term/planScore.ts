@@ -4,7 +4,7 @@ import { familyWithin, isSeries, type PlanProblem } from './planProblem.ts'
 /** A session by its index for each day; undefined for none. */
 export type Plan = readonly (number | undefined)[]
 
-/** How good a plan is, goal by goal, each before all that follow it. */
+/** How good a plan is, goal by goal, each more important than all that follow. */
 export interface PlanScore {
   /** Every session in series, on days free for it; fixed ones in place. */
   kept: boolean
@@ -14,10 +14,10 @@ export interface PlanScore {
   changes: number
   /** Families that come twice, the second time soon enough. */
   families: Family[]
-  /** Days, each the first of two next to each other: different sessions of one form; strength two calendar days running. */
+  /** Pairs of neighboring days, by the first: different sessions of one form; strength on two consecutive calendar days. */
   formTwice: number[]
   strengthNext: number[]
-  /** Weeks with too many or too few minutes, and by how many; their sum. */
+  /** Weeks with too many or too few minutes, the deviations, and their sum. */
   unevenWeeks: number[]
   uneven: number
 }
@@ -34,7 +34,7 @@ function isKept({ days, sessions, free, calm }: PlanProblem, plan: Plan): boolea
   })
 }
 
-/** Whether a family comes twice, and the second time within three weeks of the first. */
+/** Whether a family comes twice, the second time within three weeks of the first. */
 function comesAgain({ days, sessions }: PlanProblem, plan: Plan, family: Family): boolean {
   const own = [...plan.keys()].filter((i) => plan[i] !== undefined && sessions[plan[i]]!.families.includes(family))
   return own.length >= 2 && days[own[1]!]!.number - days[own[0]!]!.number <= familyWithin
@@ -68,7 +68,7 @@ export function planScore(problem: PlanProblem, plan: Plan): PlanScore {
   }
 }
 
-/** The goals as numbers, the most important first; more is better. */
+/** The goals as numbers, the most important first; higher is better. */
 export const goalsOf = (score: PlanScore): number[] => [
   score.filled,
   -score.changes,

@@ -14,10 +14,10 @@ export interface Perfect {
 }
 
 /**
- * A plan that is as good as any could ever be: every day filled, every family, no form twice running, strength days apart, weeks even.
- * The first open day is filled by a series that begins there, then the next; where that leads nowhere the last is taken back.
+ * Looks for a perfect plan: every day filled, every family, no form twice in a row, strength days apart, weeks even. The first open day is
+ * filled by a series that starts there, then the next; on a dead end the last choice is undone.
  *
- * @returns undefined where none is found soon: there may be none
+ * @returns undefined if none is found soon: there may be none
  */
 export function planSearch(problem: PlanProblem, perfect: Perfect): Plan | undefined {
   const { days, sessions, weeks, free } = problem

@@ -18,7 +18,7 @@ export interface Planned {
   proven: boolean
 }
 
-/** What no plan can be better than: every open day filled, every family that one of the sessions has. */
+/** The upper bound of any plan: every open day filled, every family that one of the sessions has. */
 function bounds({ days, sessions, free, families }: PlanProblem): Perfect {
   const fixed = new Set(sessions.filter((s) => s.only).flatMap((s) => s.fixed))
   return {
@@ -28,11 +28,11 @@ function bounds({ days, sessions, free, families }: PlanProblem): Perfect {
 }
 
 /**
- * A plan for a term, exactly. One that is as good as any could ever be is mostly found by searching; else a solver finds the best: days,
- * changes and families first, then forms and evenness.
+ * An optimal plan for a term. A perfect plan is usually found by search; otherwise a solver finds the best: days, changes and families
+ * first, then forms and evenness.
  *
- * @param solve a mixed-integer program in LP format; undefined where nothing keeps to every line, or nothing was found in time
- * @returns undefined where what is fixed cannot stand together, or nothing was found in time
+ * @param solve solves a mixed-integer program in LP format; returns undefined if there is no solution, or none was found in time
+ * @returns undefined if the fixed places contradict each other, or no plan was found in time
  */
 export async function planTerm(
   problem: PlanProblem,

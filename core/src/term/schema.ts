@@ -7,19 +7,19 @@ import { families } from '../terms/move.ts'
 
 export const termFormat = 'esfuerzo.term'
 
-/** How large a term may get (ours): half a year of every day. */
+/** The largest term (ours): half a year of every day. */
 export const termLimits = { weeks: 30, places: 210, off: 40, sessions: 60, storm: 12 } as const
 
-/** A day of the week PE happens at home, and when. */
+/** A weekday on which PE happens at home, and when. */
 export const termDaySchema = z.strictObject({
-  /** As ISO 8601 counts them: 1 is Monday, 7 is Sunday. */
+  /** ISO 8601 weekday: 1 is Monday, 7 is Sunday. */
   weekday: z.int().min(1).max(7),
   /** `HH:MM`, in the school's zone. */
   at: z.iso.time({ precision: -1 }),
 })
 export type TermDay = z.infer<typeof termDaySchema>
 
-/** Days without PE: holidays, a school camp, a festival. Both ends belong to them. */
+/** Days without PE: holidays, a school camp, a festival. Both end dates are included. */
 export const offSchema = z.strictObject({
   from: z.iso.date(),
   to: z.iso.date(),
@@ -42,12 +42,12 @@ export const placeSchema = z.strictObject({
 })
 export type Place = z.infer<typeof placeSchema>
 
-/** A term: which session comes home on which day. */
+/** A term: which session is done on which day. */
 export const termSchema = z.strictObject({
   format: z.literal(termFormat),
   version: z.literal(1),
   title: lineSchema.min(1).max(120),
-  /** The first day of its first week: a day of this thousand years, as the database has to know it too. */
+  /** The first day of its first week: a year of this millennium, because the database must be able to store it. */
   starts: z.iso.date().regex(/^2\d{3}-/),
   weeks: z.int().min(1).max(termLimits.weeks),
   days: z.array(termDaySchema).min(1).max(7),
@@ -110,7 +110,7 @@ export const termDocument: DocumentKind<Term> = {
   cross,
 }
 
-/** A term before anything is planned. @param starts the first day of its first week */
+/** An empty term. @param starts the first day of its first week */
 export const newTerm = (title: string, starts: string): Term => ({
   format: termFormat,
   version: 1,

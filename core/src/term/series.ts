@@ -6,7 +6,7 @@ export interface Series {
   days: readonly number[]
 }
 
-/** Every series each session could come in, by its first day. */
+/** Every series each session could have, by its first day. */
 export function seriesOf({ days, sessions, free, calm }: PlanProblem): Series[][] {
   const taken = new Map(sessions.flatMap(({ fixed }, k) => fixed.map((i) => [i, k] as const)))
   const byFirst: Series[][] = days.map(() => [])

@@ -12,7 +12,7 @@ const easyRuns: readonly CameBack[] = Array.from({ length: enoughRuns }, () => (
   easier: false,
   early: false,
 }))
-/** Between two times of one session, in weeks; a fortnight at most. */
+/** Between two times of one session, in weeks; two at most. */
 const weeks = 2
 
 /**

@@ -2,7 +2,7 @@ import { comingsBefore } from './edits.ts'
 import { homeDays } from './days.ts'
 import type { Term } from './schema.ts'
 
-/** A day of a term as a list has it. */
+/** A day of a term as a list shows it. */
 export interface TermRow {
   /** 1 the first. */
   week: number
@@ -16,9 +16,9 @@ export interface TermRow {
 }
 
 /**
- * The home days of a term in their order, each with what is on it.
+ * The home days of a term in order, each with what is planned on it.
  *
- * @param titles of sessions by id; one that is gone is called what it was called
+ * @param titles of sessions by id; a deleted one keeps its stored name
  */
 export function termRows(term: Term, titles: ReadonlyMap<string, string>): TermRow[] {
   const placed = new Map(term.places.map((p) => [p.date, p]))
@@ -36,9 +36,9 @@ export function termRows(term: Term, titles: ReadonlyMap<string, string>): TermR
 const cell = (text: string): string => text.replaceAll('\\', '\\\\').replaceAll('|', '\\|')
 
 /**
- * A term as CommonMark with a table: weeks down, home days across.
+ * A term as CommonMark with a table: one row per week, one column per home day.
  *
- * @param words for a day that is kept free, and a time that is not the first
+ * @param words for a free day, and for a repeat of a session
  * @example termMarkdown(term, titles, { free: 'free', again: (n) => `(${n})` }).split('\n')[0] // '# Winter'
  */
 export function termMarkdown(

@@ -12,7 +12,7 @@ export interface PlacedDay {
   session: TermSession
 }
 
-/** All that rules ask of a term. */
+/** Everything the rules need of a term. */
 export interface TermView {
   term: Term
   /** In order of day; without those in holidays and those of unknown sessions. */
@@ -21,14 +21,14 @@ export interface TermView {
   met: ReadonlySet<string>
 }
 
-/** Something a thoughtful colleague would say of a term, as data. */
+/** A finding about a term, as data. */
 export interface TermFinding {
   rule: TermRuleId
   level: Level
   facts: Facts
 }
 
-/** One thing to look at in a term. */
+/** One point to check in a term. */
 export interface TermRule {
   id: TermRuleId
   level: Level
@@ -36,7 +36,7 @@ export interface TermRule {
 }
 
 /**
- * A term as rules look at it.
+ * A term as rules see it.
  *
  * @param sessions by id
  * @param met ids of moves the class knew before
@@ -57,9 +57,9 @@ export function termView(
 }
 
 /**
- * What a thoughtful colleague would say to a term, in the order of the rules.
+ * The checks of a term, in the order of the rules.
  *
- * @param policies what the school makes of single rules
+ * @param policies the school's settings for single rules
  */
 export const checkTerm = (view: TermView, rules: readonly TermRule[], policies: RulePolicies = {}): TermFinding[] =>
   rules.flatMap(({ id, level, find }) => {

@@ -11,7 +11,7 @@ import { thingsAWeek } from './rules/thingsAWeek.ts'
 import { upperLowerCore } from './rules/upperLowerCore.ts'
 import type { TermRule } from './termRule.ts'
 
-/** Every rule about a term; a test holds its file to its id. */
+/** Every rule about a term; a test compares each file name with its rule's id. */
 export const termRules = [
   pushPullLegsCore,
   upperLowerCore,

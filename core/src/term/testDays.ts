@@ -15,18 +15,19 @@ export const testsApart = 42
 
 /** The past part of a term. */
 interface Behind {
-  /** The first day that can still be one, an ISO date. */
+  /** The earliest possible test day, an ISO date. */
   from?: string | undefined
-  /** Test days that have been, in their order. */
+  /** Past test days, in order. */
   had?: readonly string[]
 }
 
 /**
- * The test days of a term: the try-out in the first open week, the first in the next, the second in the last full week but one; on the
- * same weekday, six weeks apart, none in the first week after holidays. Where all of that cannot be, the fewest are missed.
+ * The test days of a term: the practice test in the first open week, the first test in the next, the second in the second-to-last full
+ * week; on the same weekday, six weeks apart, none in the first week after holidays. If not all of that is possible, as few conditions as
+ * possible are broken.
  *
- * @param kept days nobody may move, which are no test days
- * @returns no days where all have been, or there is no room
+ * @param kept days that must not move and are not test days
+ * @returns no days if all are past, or there is no room
  */
 export function testDays(
   term: Pick<Term, 'starts' | 'weeks' | 'days' | 'off'>,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-/** The fitness ideas a session can be built round. */
+/** The fitness aims a session can have. */
 export const buildsSchema = z.enum([
   'endurance',
   'strength',

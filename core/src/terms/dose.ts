@@ -12,7 +12,7 @@ const rangeSchema = z
   .strictObject({ from: count, to: count })
   .refine((r) => r.from < r.to, { path: ['to'], error: rule('moreThanFrom'), params: { code: 'too-small' } })
 
-/** A number, a range, a floor (at least), or open up to a cap (as many or as long as you can). */
+/** A number, a range, a minimum (at least), or open up to a cap (as many or as long as you can). */
 export const amountSchema = z.union(
   [count, rangeSchema, z.strictObject({ atLeast: count }), z.strictObject({ most: count })],
   { error: rule('amount') },
@@ -23,8 +23,8 @@ export const doseSchema = z.strictObject({ unit: unitSchema, amount: amountSchem
 export type Dose = z.infer<typeof doseSchema>
 
 /**
- * The amount a dose is timed at: a range at its middle, a floor at its number, an open one at 60 % of its cap.
- * Source: ours (the share of the cap), common practice (the rest).
+ * The amount used for timing: a range at its middle, a minimum at its number, an open dose at 60 % of its cap. Source: ours (the share of
+ * the cap), common practice (the rest).
  *
  * @example typicalAmount({ from: 10, to: 15 }) // 12.5
  * @example typicalAmount({ most: 30 }) // 18

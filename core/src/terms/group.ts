@@ -11,7 +11,7 @@ export const paceSchema = z.number().min(0.6).max(1.8)
 export const laneLetters = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 export type LaneLetter = (typeof laneLetters)[number]
 
-/** A group of grades: a column of the running order, a lane to the finish line. */
+/** A group of grades: a column of the running order, and a lane of the timeline. */
 export const groupSchema = z.strictObject({
   id: idSchema,
   letter: z.enum(laneLetters),
@@ -19,16 +19,16 @@ export const groupSchema = z.strictObject({
   grades: z.array(gradeSchema).min(1).max(7),
   /** From and to, in years. */
   ages: z.tuple([z.int().min(3).max(14), z.int().min(3).max(15)]),
-  /** How much longer than usual for its grades it takes over counted work, where a class's own pace is used. */
+  /** How much longer than usual for its grades it takes over counted work, if a class's own pace is used. */
   pace: paceSchema.optional(),
 })
 export type Group = z.infer<typeof groupSchema>
 
-/** A group over several grades is held to the limits of its lowest. */
+/** A group of several grades is held to the limits of its lowest. */
 export const lowestGrade = (group: Pick<Group, 'grades'>): number => Math.min(...group.grades)
 
 /**
- * The ages of a run of grades, where the school says nothing else: grade + 5 to grade + 6.
+ * The default ages of a run of grades: grade + 5 to grade + 6.
  *
  * @example defaultAges([2, 3]) // [7, 9]
  */
@@ -41,9 +41,9 @@ export const defaultAges = (grades: readonly number[]): [number, number] => [
 export const defaultGradeNames: readonly string[] = ['K', '1', '2', '3', '4', '5', '6']
 
 /**
- * A group's name from its grades, until the teacher gives it another.
+ * A group's name from its grades, until the teacher names it.
  *
- * @param names what the school calls its grades, kindergarten first
+ * @param names the school's names for its grades, kindergarten first
  * @example gradesName([0, 1]) // 'K–1'
  */
 export function gradesName(grades: readonly number[], names: readonly string[] = defaultGradeNames): string {

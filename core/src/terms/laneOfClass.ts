@@ -10,10 +10,10 @@ const away = ({ grades = [] }: Graded, classGrades: readonly number[]) =>
   Math.min(Infinity, ...grades.flatMap((a) => classGrades.map((b) => Math.abs(a - b))))
 
 /**
- * The lane a class runs: the one that shares most of its grades, the nearest where none does; the first of several.
+ * The lane a class runs: the one that shares most of its grades, otherwise the nearest; the first of several.
  *
  * @param grades of the class
- * @returns undefined where there is no lane
+ * @returns undefined if there is no lane
  * @example laneOfClass([{ id: 'g1', grades: [0, 1] }, { id: 'g2', grades: [2, 3] }], [1, 2, 3]) // { id: 'g2', grades: [2, 3] }
  */
 export const laneOfClass = <L extends Graded>(lanes: readonly L[], grades: readonly number[]): L | undefined =>

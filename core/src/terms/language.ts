@@ -1,4 +1,4 @@
-/** The languages families are spoken to in. */
+/** The languages of family pages. */
 export const languages = ['en', 'es'] as const
 export type Language = (typeof languages)[number]
 
@@ -6,9 +6,9 @@ export type Language = (typeof languages)[number]
 export type Phrases = Partial<Record<Language, Readonly<Record<string, string>>>>
 
 /**
- * The language a device is set to, as far as we speak it.
+ * The first of a device's languages that we support.
  *
- * @param wanted as browsers name them, the dearest first
+ * @param wanted as browsers name them, the preferred first
  * @example languageOf(['ca-ES', 'es-MX', 'en']) // 'es'
  */
 export function languageOf(wanted: readonly string[]): Language {
@@ -17,7 +17,7 @@ export function languageOf(wanted: readonly string[]): Language {
 }
 
 /**
- * Looks a text of the library up in a language; what nobody translated, such as a teacher's own words, stays as it is.
+ * Looks up a text of the library in a language; an untranslated text, such as a teacher's own words, is returned unchanged.
  *
  * @example phrasesIn({ es: { Squat: 'Sentadilla' } }, 'es')('Squat') // 'Sentadilla'
  */

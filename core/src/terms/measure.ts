@@ -34,7 +34,7 @@ export const scaleSchema = z.discriminatedUnion('kind', [
 ])
 export type Scale = z.infer<typeof scaleSchema>
 
-/** A way of setting a test up. Another one is another test: they do not compare. */
+/** A way of setting a test up. Results of different set-ups do not compare. */
 const setUpSchema = z.strictObject({
   id: idSchema,
   name: lineSchema.min(1),
@@ -50,7 +50,7 @@ export const measureSchema = z.strictObject({
   /** What it tells, in one line for a teacher. */
   tells: lineSchema.min(1),
   figure: idSchema,
-  /** From which grade it is done at all. */
+  /** The lowest grade that does it. */
   fromGrade: gradeSchema,
   /** Up to which grade it is a game: done, but its change is not judged. */
   gameUpTo: gradeSchema.optional(),
@@ -58,9 +58,9 @@ export const measureSchema = z.strictObject({
   use: z.enum(['change', 'lesson']),
   /** The body's state: warm and cold values don't compare. */
   warm: z.enum(['needed', 'cold', 'any']),
-  /** A go that does not count, in a child's words. */
+  /** A try that does not count, in a child's words. */
   practice: lineSchema.min(1).optional(),
-  /** How many tries count; a test of which the best counts says more with more of them, so it is always as many. */
+  /** How many tries count; if the best counts, more tries mean better results, so the number is fixed. */
   trials: z.int().min(1).max(5),
   score: z.enum(['best', 'mean', 'sum']),
   unit: unitSchema,
@@ -86,7 +86,7 @@ export const measureSchema = z.strictObject({
   /** The first one is the default. */
   setUps: z.array(setUpSchema).min(1).max(6),
   scale: scaleSchema,
-  /** How one child’s values differ from day to day at home: a standard deviation, of a ratio a factor above 1. */
+  /** How one child’s values differ from day to day at home: a standard deviation; for a ratio, a factor above 1. */
   error: z.strictObject({ value: z.number().positive(), source: lineSchema.min(1) }).optional(),
   /** Its time: setting up with the practice try, and each try. */
   seconds: z.strictObject({ setUp: z.int().min(0), trial: z.int().min(1) }),
@@ -99,7 +99,7 @@ export const measureSchema = z.strictObject({
   thud: z.boolean().optional(),
   /** Meters of free floor, if it travels. */
   metres: z.number().positive().optional(),
-  /** What else a teacher should know. */
+  /** Other things a teacher should know. */
   notes: z.array(paragraphSchema.min(1)).max(4),
 })
 export interface Measure extends z.infer<typeof measureSchema> {}

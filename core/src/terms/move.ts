@@ -84,7 +84,7 @@ export const versionSchema = z.strictObject({
   space: spaceSchema.optional(),
   noise: noiseSchema.optional(),
   kit: needsSchema.optional(),
-  /** An adult must be by for this version. */
+  /** An adult must be present for this version. */
   adult: z.boolean().optional(),
   figure: idSchema.optional(),
 })
@@ -94,10 +94,10 @@ export const moveSchema = z
   .strictObject({
     id: idSchema,
     name: lineSchema.min(1),
-    /** A child's name of our own invention. */
+    /** A child's name, invented by us. */
     playName: lineSchema.min(1).optional(),
     synonyms: z.array(lineSchema.min(1)).max(20),
-    /** Names that are understood when they are typed and never shown: names of punishment, of films. */
+    /** Names that are understood when typed but never shown: names of punishment, of films. */
     understood: z.array(lineSchema.min(1)).max(10).optional(),
     retired: z.boolean().optional(),
     replacedBy: idSchema.optional(),
@@ -119,7 +119,7 @@ export const moveSchema = z
     /** The closest activity in the Compendium, by code; `ours` if there is none. */
     effort: z.string().regex(/^(?:\d{5}|ours)$/),
     versions: z.array(versionSchema).min(1).max(5),
-    /** The id of the ordinary version. */
+    /** The id of the standard version. */
     standard: idSchema,
     // A line as typed or pasted, without characters that no database stores.
     cues: z

@@ -39,9 +39,9 @@ export const movesFile = (moves: readonly OwnMove[]): MovesFile => ({
 })
 
 /**
- * A copy of a move to be changed: its own id and name, the library's figure.
+ * A copy of an exercise to be changed: its own id and name, the library's figure.
  *
- * @param id begins with `own-`
+ * @param id starts with `own-`
  */
 export const copyOfMove = (move: Move, id: string, name: string): OwnMove => ({
   move: { ...move, id, name, synonyms: [] },

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { sameValue } from '../base/sameValue.ts'
 import { idSchema } from '../base/id.ts'
 
-/** A value that may differ by group: the shared one, and whole values of their own for some groups. */
+/** A value that may differ by group: the shared one, and complete values of their own for some groups. */
 export interface PerGroup<T> {
   all: T
   by?: Record<string, T>
@@ -12,7 +12,7 @@ export interface PerGroup<T> {
 export type Scope = 'all' | readonly string[]
 
 /**
- * The one canonical form: own values equal to the shared one are dropped, and so is an empty `by`.
+ * The canonical form: own values equal to the shared one are dropped, and so is an empty `by`.
  *
  * @example canonical({ all: 3, by: { g1: 3, g2: 4 } }) // { all: 3, by: { g2: 4 } }
  */
@@ -22,13 +22,13 @@ export function canonical<T>(value: PerGroup<T>): PerGroup<T> {
   return own.length ? { all: value.all, by: Object.fromEntries(own) } : { all: value.all }
 }
 
-/** The schema of a value that may differ by group. Unknown group ids are found by `crossProblems`, which sees the groups. */
+/** The schema of a value that may differ by group. Unknown group ids are found by `crossProblems`, which knows the groups. */
 export const perGroupSchema = <S extends z.ZodType>(value: S) =>
   z
     .strictObject({ all: value, by: z.record(idSchema, value).optional() })
     .overwrite((v) => canonical(v as PerGroup<z.output<S>>) as typeof v)
 
-/** The value that holds for one group. */
+/** The value for one group. */
 export function valueFor<T>(value: PerGroup<T>, groupId: string): T {
   return value.by && Object.hasOwn(value.by, groupId) ? value.by[groupId]! : value.all
 }
@@ -42,10 +42,10 @@ export const hasOwn = (value: PerGroup<unknown>, groupId: string): boolean =>
   value.by !== undefined && Object.hasOwn(value.by, groupId)
 
 /**
- * Changes the value for some groups and for no other.
+ * Changes the value for some groups and no other.
  *
- * @param scope `'all'` changes the shared value and every own value; a list changes just those groups
- * @param change from the value that holds now to the new one
+ * @param scope `'all'` changes the shared value and every own value; a list changes only those groups
+ * @param change from the current value to the new one
  * @example mapGroups({ all: 1 }, ['g2'], (n) => n + 1) // { all: 1, by: { g2: 2 } }
  */
 export function mapGroups<T>(value: PerGroup<T>, scope: Scope, change: (now: T) => T): PerGroup<T> {
@@ -59,8 +59,8 @@ export function mapGroups<T>(value: PerGroup<T>, scope: Scope, change: (now: T) 
 }
 
 /**
- * Where every group has a value of its own, the shared one says nothing any more: what most of them have becomes
- * shared, the first on a tie. No group's value changes.
+ * If every group has a value of its own, the shared one is unused: the value that most of them have becomes shared, in a tie the first. No
+ * group's value changes.
  *
  * @param groupIds all groups of the session
  * @example settled({ all: 1, by: { g1: 2, g2: 2, g3: 3 } }, ['g1', 'g2', 'g3']) // { all: 2, by: { g3: 3 } }
@@ -73,7 +73,7 @@ export function settled<T>(value: PerGroup<T>, groupIds: readonly string[]): Per
   return canonical({ all, by: value.by })
 }
 
-/** A part of a session with each of its values per group {@link settled}. */
+/** A part of a session with each of its per-group values {@link settled}. */
 export function settledPart<T>(part: T, groupIds: readonly string[]): T {
   const walk = (value: unknown): unknown => {
     if (value === null || typeof value !== 'object') return value

@@ -7,12 +7,12 @@ import { countries } from './country.ts'
 import { defaultGradeNames } from './group.ts'
 import { lineSchema, paragraphSchema } from '../base/text.ts'
 
-/** How long a stretch is held: seconds, slow breaths, or what its grade usually gets. Published range 10–30 s. */
+/** How long a stretch is held: seconds, slow breaths, or the usual for its grade. Published range 10–30 s. */
 export const holdPolicies = ['byGrade', '10', '15', '20', '30', 'breaths'] as const
 /** Whether a warm-up only moves, or may hold a few gentle stretches once the body is warm. */
 export const warmUpStyles = ['moving', 'mixed'] as const
 
-/** What a school or a teacher decides once, where good teachers differ. */
+/** Settings of a school or a teacher for questions on which good teachers differ. */
 export const policySchema = z.strictObject({
   hold: z.enum(holdPolicies),
   warmUp: z.enum(warmUpStyles),
@@ -31,12 +31,12 @@ export const settingsSchema = z.strictObject({
   version: z.literal(4),
   school: lineSchema,
   country: z.enum(countries),
-  /** What each grade is called, from kindergarten or reception (0) to the top (6). */
+  /** The name of each grade, from kindergarten or reception (0) to the top (6). */
   gradeNames: z.array(lineSchema.min(1).max(24)).length(7),
   zone: zoneSchema,
   /** The minute of the day at which school starts: 0 is midnight. */
   dayStart: z.int().min(0).max(1439),
-  /** The first day of a week, as ISO 8601 counts them: 1 is Monday, 7 is Sunday. */
+  /** The first day of a week, by ISO 8601: 1 is Monday, 7 is Sunday. */
   weekStart: z.int().min(1).max(7),
   policy: policySchema,
   /** A line of the school's own on every family page. */
@@ -53,7 +53,7 @@ export const settingsSchema = z.strictObject({
 })
 export interface Settings extends z.infer<typeof settingsSchema> {}
 
-/** A teacher's school as a document. */
+/** A teacher's settings as a document. */
 export const settingsDocument: DocumentKind<Settings> = {
   format: settingsFormat,
   version: 4,
@@ -63,14 +63,14 @@ export const settingsDocument: DocumentKind<Settings> = {
     2: (settings) => ({ ...settings, country: 'unsaid' }),
     3: (settings) => ({ ...settings, checks: {} }),
   },
-  // Version 3 knows of no checks, version 2 of no country.
+  // Version 3 has no checks, version 2 no country.
   asBefore: ({ checks, country, ...rest }) => {
     if (Object.keys(checks).length) return undefined
     return country === 'unsaid' ? { ...rest, version: 2 } : { ...rest, country, version: 3 }
   },
 }
 
-/** Settings before anybody has changed them. @param zone of the school */
+/** The default settings. @param zone of the school */
 export const newSettings = (zone: string): Settings => ({
   format: settingsFormat,
   version: 4,

@@ -8,15 +8,15 @@ const { keyType: word, valueType: meaning } = settingsSchema.shape.readings.def
 const { keyType: ruleId } = settingsSchema.shape.checks.def
 
 /**
- * What is changed in a teacher's settings: fields that are left out stay, so that two pages lose nothing of each other. Single words and
- * checks are changed by name; null takes one away.
+ * A change to a teacher's settings: missing fields stay, so that two pages do not overwrite each other. Single words and checks are changed
+ * by name; null removes one.
  */
 export const settingsChangeSchema = z
   .strictObject({
     ...fields,
     readings: z.record(word, meaning.nullable()),
     checks: z.record(ruleId, rulePolicySchema.nullable()),
-    // Pages of the release before send the whole document.
+    // Pages of the previous release send the whole document.
     format: z.literal(settingsFormat),
     version: z.int(),
   })
@@ -25,7 +25,7 @@ export interface SettingsChange extends z.infer<typeof settingsChangeSchema> {}
 
 type Named = Readonly<Record<string, string>>
 
-/** Names whose value differs, with null for those that are gone. */
+/** Names whose value differs, with null for removed ones. */
 function namedChanges(before: Named, after: Named): Record<string, string | null> {
   const names = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((n) => before[n] !== after[n])
   return Object.fromEntries(names.map((name) => [name, after[name] ?? null]))
@@ -37,7 +37,7 @@ const withNamed = (before: Named, change: Readonly<Record<string, string | null>
   )
 
 /**
- * What differs between two states of the settings.
+ * The differences between two states of the settings.
  *
  * @example settingsChange(newSettings('UTC'), { ...newSettings('UTC'), school: 'Pier school' }) // { school: 'Pier school' }
  */

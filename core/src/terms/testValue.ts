@@ -3,7 +3,7 @@ import type { Measure } from './measure.ts'
 // Separate from the schema, so that a family's phone loads none of it.
 
 /**
- * Where a test ends for a grade; undefined where nothing caps it.
+ * The cap of a test for a grade; undefined if there is none.
  *
  * @example capFor({ caps: [{ fromGrade: 3, value: 45 }, { fromGrade: 5, value: 60 }] }, 4) // 45
  */
@@ -15,7 +15,7 @@ export const setUpOf = <S extends { id: string }>({ setUps }: { setUps: readonly
   setUps.find((s) => s.id === id) ?? setUps[0]!
 
 /**
- * What a day's tries come to, as the test counts them.
+ * The result of a day's tries, scored as the test defines.
  *
  * @param tries at least one
  * @example dayValue({ score: 'best', better: 'higher' }, [12, 14]) // 14

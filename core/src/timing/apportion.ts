@@ -2,7 +2,7 @@ import type { Span } from './span.ts'
 import type { Step } from './step.ts'
 
 /**
- * Whole numbers in proportion to others, with a sum of their own.
+ * Whole numbers in proportion to others, with a given sum.
  *
  * @example shares([10, 20, 10], 44) // [11, 22, 11]
  */
@@ -19,8 +19,8 @@ export function shares(weights: readonly number[], sum: number): number[] {
 }
 
 /**
- * Gives some steps so many seconds in all for a quick or a slow child, the first of them first. What a quick child does after the cap
- * of a usual one lengthens its steps, what a slow one does not come to shortens them; neither beyond the usual.
+ * Distributes a total over some steps for a quick or a slow child, starting with the first. What a quick child does beyond a usual one's
+ * cap lengthens its steps, what a slow child does not reach shortens them; neither beyond the usual duration.
  */
 export function spread(steps: readonly Step[], end: 'low' | 'high', seconds: number): void {
   let spare = seconds - steps.reduce((sum, step) => sum + step.seconds[end], 0)
@@ -34,9 +34,9 @@ export function spread(steps: readonly Step[], end: 'low' | 'high', seconds: num
 }
 
 /**
- * Steps that last so long together, each in its share of what a usual child takes. None is led by a clock then.
+ * Steps with a given total, each in proportion to a usual child's. None of them is timed by a clock then.
  *
- * @param steps end to end; the first stays where it begins
+ * @param steps end to end; the first keeps its start
  */
 export function lastingTogether(steps: readonly Step[], { low, typical, high }: Span): Step[] {
   const usual = shares(

@@ -3,13 +3,13 @@ import { spread } from './apportion.ts'
 import type { Step } from './step.ts'
 
 /**
- * Steps ended by a cap for three whole children: a quick, a usual and a slow one are each stopped by it. The usual one's step that
- * meets it is cut, what comes after is left out, and what it would have done is not done.
+ * Steps ended by a cap for three complete children: quick, usual and slow, each stopped by it. The usual child's step that reaches the cap
+ * is cut, later ones are left out, and their effects do not happen.
  *
  * @param steps end to end
  * @param cap seconds from the start of the first
- * @param goesOn whether whoever is quick goes on until the cap: the steps are only what a usual child does
- * @returns `met`: which step the cap ends, where it ends one
+ * @param goesOn whether a quick child goes on until the cap: the steps are only what a usual child does
+ * @returns `met`: which step the cap ends, if any
  */
 export function endAtCap(steps: readonly Step[], cap: number, goesOn: boolean): { steps: Step[]; met?: number } {
   const total = (end: keyof Span) =>

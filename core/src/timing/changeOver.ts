@@ -32,7 +32,7 @@ export function postureSeconds(from: Posture, to: Posture): number {
   return defaultOf(levels.includes('low') ? 'changeKneel' : 'changeSame')
 }
 
-/** Where a child is between moves: the posture, the things in the hands, and whether anything was done yet. */
+/** A child's state between exercises: the posture, the things in the hands, and whether anything was done yet. */
 export interface Stance {
   posture: Posture
   held: readonly string[]
@@ -45,8 +45,8 @@ export const startStance: Stance = { posture: 'standing', held: [], begun: false
 const nothing: readonly string[] = []
 
 /**
- * The things a move is done with that are taken up and put down. What is held to be heavier is the load: a bottle that is pressed
- * is taken up once, whatever is in it; a squat's weight is a thing more.
+ * The things an exercise uses that are picked up and put down. A thing held as extra weight is the load: a bottle that is pressed is picked
+ * up once, whatever its weight; a squat's weight is one thing more.
  */
 export function heldThings(what: Performed, load: boolean, library: Pick<Library, 'kit'>): readonly string[] {
   if (what.kit.length === 0 && !load) return nothing
@@ -54,7 +54,7 @@ export function heldThings(what: Performed, load: boolean, library: Pick<Library
   return load && !(what.move.loadable && things.length) ? [...things, 'load'] : things
 }
 
-/** The stance a move is done in. */
+/** The posture and things of an exercise. */
 export const stanceFor = (what: Performed, load: boolean, library: Pick<Library, 'kit'>): Stance => ({
   posture: what.posture,
   held: heldThings(what, load, library),
@@ -62,8 +62,8 @@ export const stanceFor = (what: Performed, load: boolean, library: Pick<Library,
 })
 
 /**
- * Seconds to change over from one move to the next, before pace: posture, and 3 s for each thing put down or
- * taken up. The first move of a session costs nothing when it is done standing with empty hands.
+ * Seconds to change over from one exercise to the next, before pace: posture, and 3 s for each thing put down or picked up. The first
+ * exercise of a session costs nothing if it is done standing with empty hands.
  */
 export function changeSeconds(from: Stance, to: Stance): number {
   const things =
@@ -72,16 +72,16 @@ export function changeSeconds(from: Stance, to: Stance): number {
   return posture + things * defaultOf('changeThing')
 }
 
-/** Seconds to stand up for the way to another station, before pace; whoever stands walks off at once. */
+/** Seconds to stand up before walking to another station, before pace; a standing child walks off at once. */
 export const standUpSeconds = (from: Stance): number =>
   from.posture === 'standing' ? 0 : postureSeconds(from.posture, 'standing')
 
 /**
- * Seconds of getting into place for a quick, a usual and a slow child: × pace, less what a rest before it covered.
+ * Seconds of getting into position for a quick, a usual and a slow child: × pace, minus what a rest before it covered.
  *
  * @param seconds before pace
  * @param rested seconds of rest or talk just before
- * @param fade what a later round takes longer
+ * @param fade how much longer a later round takes
  * @example changeSpan(4, 1.25) // { low: 4, typical: 5, high: 7 }
  */
 export function changeSpan(seconds: number, pace: number, rested = 0, fade: readonly Fraction[] = []): Span {

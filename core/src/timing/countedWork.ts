@@ -12,7 +12,7 @@ export const tempos: Record<Tempo, number> = {
   slow: defaultOf('tempoSlow'),
 }
 
-/** What counted work depends on besides its dose. */
+/** What the duration of counted work depends on besides its dose. */
 export interface Counting {
   version: Pick<Version, 'secondsPerRep' | 'secondsPerMetre' | 'secondsPerGo'>
   tempo?: Tempo
@@ -20,17 +20,17 @@ export interface Counting {
   pace: number
   /** Seconds of one breath in the group. */
   breath: number
-  /** What it is slowed by besides: a later round's factors. */
+  /** Extra slowing factors, such as a later round's. */
   fade?: readonly Fraction[]
 }
 
-/** Seconds of one rep as this group does it: version × tempo × pace. */
+/** Seconds of one rep in this group: version × tempo × pace. */
 export const secondsPerRep = ({ version, tempo = 'led', pace }: Pick<Counting, 'version' | 'tempo' | 'pace'>): number =>
   version.secondsPerRep * tempos[tempo] * pace
 
 const nothing: readonly Fraction[] = []
 
-/** Seconds of one of a dose's units, as factors: a rep, a go or a metre at the version's pace, a breath, a second. */
+/** Seconds of one of a dose's units, as factors: a rep, a go or a meter at the version's pace, a breath, a second. */
 function unitFactors(unit: Unit, { version, tempo = 'led', pace, breath, fade = nothing }: Counting): Fraction[] {
   if (unit === 'seconds') return []
   if (unit === 'breaths') return [fraction(breath), ...fade]
@@ -39,30 +39,30 @@ function unitFactors(unit: Unit, { version, tempo = 'led', pace, breath, fade = 
   return [fraction(one), fraction(tempos[tempo]), fraction(pace), ...fade]
 }
 
-/** What a move that takes no reps may be counted in instead, the likeliest first. */
+/** Units for an exercise that takes no reps, the most likely first. */
 const instead: readonly Unit[] = ['seconds', 'goes', 'breaths', 'metres']
 
 /**
- * The unit so many of a move are done in: ten "of" a hold are ten seconds; all else is as it was asked for.
+ * The unit in which a number of an exercise is done: ten "of" a hold are ten seconds; otherwise the unit asked for.
  *
  * @example unitTaken('reps', plank) // 'seconds'
  */
 export const unitTaken = (unit: Unit, { measures }: Pick<Move, 'measures'>): Unit =>
   unit !== 'reps' || measures.includes('reps') ? unit : (instead.find((u) => measures.includes(u)) ?? unit)
 
-/** A dose as a move takes it. */
+/** A dose in a unit the exercise takes. */
 export const doseTaken = (dose: Dose, move: Pick<Move, 'measures'>): Dose => {
   const unit = unitTaken(dose.unit, move)
   return unit === dose.unit ? dose : { ...dose, unit }
 }
 
-/** Whether a dose is led by the clock: seconds that do not end when the child has had enough. */
+/** Whether a dose is timed by the clock: seconds that do not end early. */
 export const isByClock = (dose: Dose): boolean => dose.unit === 'seconds' && capOf(dose.amount) === undefined
 
 const quick = fraction(defaultOf('quick'))
 const slow = fraction(defaultOf('slow'))
 
-/** What a child ends, for a quick one, most, and a slow one: 0.75 and 1.35 of the typical, each rounded once. */
+/** The duration of self-paced work for a quick, a usual and a slow child: 0.75, 1 and 1.35 of the typical, each rounded once. */
 export function countedSpan(...factors: readonly Fraction[]): Span {
   const whole = product(factors)
   if (whole && Number.isSafeInteger(100 * whole.n) && Number.isSafeInteger(100 * whole.d))
@@ -79,8 +79,8 @@ export function countedSpan(...factors: readonly Fraction[]): Span {
 }
 
 /**
- * Seconds a dose takes: amount × seconds per unit, a quick child 0.75 and a slow one 1.35 of it; for "as many as
- * you can" the slow end is the cap. Seconds are a clock's, except "as long as you can", which the child ends.
+ * Seconds a dose takes: amount × seconds per unit, 0.75 of it for a quick child and 1.35 for a slow one; for "as many as you can" the slow
+ * end is the cap. Seconds are timed by the clock, except "as long as you can", which the child ends.
  *
  * @example countedWork({ unit: 'reps', amount: 10 }, { version: { secondsPerRep: 1.8 }, pace: 1, breath: 6 })
  * // { low: 14, typical: 18, high: 24 }

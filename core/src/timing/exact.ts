@@ -1,4 +1,4 @@
-/** A number as a whole number over a whole number, so that halves are halves: 0.1 + 0.2 in floats is not 0.3. */
+/** A number as an exact fraction, so that halves stay halves: in floats 0.1 + 0.2 is not 0.3. */
 export interface Fraction {
   n: number
   d: number
@@ -8,7 +8,7 @@ const known = new Map<number, Fraction>()
 const whole = (x: number) => Math.abs(x - Math.round(x)) < 1e-9 * Math.max(1, Math.abs(x))
 
 /**
- * A number with few decimals, or the mean of up to seven such, as a fraction; anything else to six decimals.
+ * A number with few decimals, or the mean of up to seven such numbers, as a fraction; anything else to six decimals.
  *
  * @example fraction(1.15) // { n: 23, d: 20 }
  * @example fraction(3.35 / 3) // { n: 67, d: 60 }
@@ -35,7 +35,7 @@ function lowest(n: number, d: number): Fraction {
 export const minus = ({ n, d }: Fraction, whole: number): Fraction => ({ n: n - whole * d, d })
 
 /**
- * A product, where it is of numbers that floats hold exactly.
+ * A product, if its numbers are exact in floating point.
  *
  * @example product([fraction(1.5), fraction(2)]) // { n: 6, d: 2 }
  */
@@ -50,7 +50,7 @@ export function product(factors: readonly Fraction[]): Fraction | undefined {
 }
 
 /**
- * A product to the nearest whole number, halves up, in whole numbers throughout.
+ * A product rounded to the nearest whole number, halves up, computed in whole numbers.
  *
  * @example roundProduct(fraction(3), fraction(0.6), fraction(1.25), fraction(2)) // 5, of 4.5
  */
@@ -64,7 +64,7 @@ export function roundProduct(...factors: readonly Fraction[]): number {
   return Number((2n * bigN + bigD) / (2n * bigD))
 }
 
-/** A fraction of numbers that floats hold exactly, to the nearest whole number, halves up. */
+/** A fraction of exactly represented numbers, rounded to the nearest whole number, halves up. */
 export function rounded({ n, d }: Fraction): number {
   const rest = (2 * n + d) % (2 * d)
   return (2 * n + d - rest) / (2 * d) - (rest < 0 ? 1 : 0)

@@ -5,10 +5,10 @@ import { valueFor } from '../terms/perGroup.ts'
 import { defaultOf } from './defaults.ts'
 
 /**
- * Seconds to explain the moves of some blocks: 15 s for each move, 8 s for each further version shown. A lane
- * sees its own version; where lanes differ they watch each other's. Common practice, no source.
+ * Seconds to explain the exercises of some blocks: 15 s for each, 8 s for each further version shown. A lane sees its own version; if lanes
+ * differ they watch each other's. Common practice, no source.
  *
- * @param met moves the children already know
+ * @param met exercises the children already know
  * @example two moves, one of them in three versions across the lanes: 15 + 15 + 2 × 8 = 46
  */
 export function explainingSeconds(

@@ -37,7 +37,7 @@ const timings: { [F in Form]: (block: BlockOf<F>, steps: StepBuilder) => void } 
   quiz: timeQuiz,
 }
 
-/** Puts one block's steps after those that are there. */
+/** Appends one block's steps to the existing ones. */
 export function timeBlock(block: Block, steps: StepBuilder): void {
   const time = timings[block.form] as (block: Block, steps: StepBuilder) => void
   time(block, steps)

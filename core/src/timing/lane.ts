@@ -10,33 +10,33 @@ import { defaultPace } from './pace.ts'
 import type { Step } from './step.ts'
 import { LaneFull, StepBuilder } from './stepBuilder.ts'
 
-/** A block as one group lives it. */
+/** A block as one group does it. */
 export interface TimedBlock {
   section: string
   block: string
-  /** Their `at` counts from where the block begins. */
+  /** Their `at` counts from the start of the block. */
   steps: readonly Step[]
-  /** Typical seconds of all of it. */
+  /** Typical seconds of the whole block. */
   seconds: number
-  /** What it leaves to the next. */
+  /** What it passes on to the next block. */
   leaves: Carry
 }
 
-/** Where a block stands in a lane. */
+/** A block's position in a lane. */
 export interface Placed<T = TimedBlock> {
   /** Seconds from the start of the session. */
   start: number
   timed: T
 }
 
-/** One more than a lane may have: whoever counts them sees that it is too long. */
+/** One more than a lane may have, so that a caller who counts them sees that it is too long. */
 const most = limits.steps + 1
 
 /**
- * Times a block for a group that comes to it in some state.
+ * Times a block for a group that enters it in some state.
  *
- * @param section id of the section it stands in
- * @param library with the session's own moves
+ * @param section id of its section
+ * @param library including the session's own exercises
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function timedBlock(
@@ -58,9 +58,9 @@ export function timedBlock(
 }
 
 /**
- * A group's blocks end to end, each as `time` finds it. A lane that is longer than it may be ends one step past that.
+ * A group's blocks end to end, each timed by `time`. A lane that is too long ends one step past the limit.
  *
- * @param cut a block of which only so many first steps belong to the lane
+ * @param cut a block of which only the first steps belong to the lane
  */
 export function placedBlocks<T extends TimedBlock>(
   session: Pick<Session, 'sections'>,
@@ -91,7 +91,7 @@ export function firstSteps<T extends TimedBlock>(timed: T, n: number): T {
 }
 
 /**
- * How a block of a session finds a group; one that is nowhere in it, as the beginning does.
+ * The state in which a block of a session finds a group; for an unknown block, the state at the start.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */

@@ -1,5 +1,5 @@
 /**
- * Seconds as minutes and seconds, the way a clock shows them.
+ * Seconds as minutes and seconds, as a clock shows them.
  *
  * @example minutesText(1280) // '21:20'
  * @example minutesText(5) // '0:05'
@@ -10,9 +10,9 @@ export function minutesText(seconds: number): string {
 }
 
 /**
- * Seconds as a person types them: seconds, or minutes and seconds.
+ * Reads seconds as a person types them: seconds, or minutes and seconds.
  *
- * @returns undefined where the text is neither
+ * @returns undefined if the text is neither
  * @example parseSeconds('90') // 90
  * @example parseSeconds('1:30') // 90
  */

@@ -10,26 +10,26 @@ import { defaultPace } from './pace.ts'
 import type { Step } from './step.ts'
 import { blockTotals, sumOfBlocks, type SessionTotals, type Totals } from './totals.ts'
 
-/** A block of a lane with what it comes to. */
+/** A block of a lane with its totals. */
 export interface BlockView extends TimedBlock {
   totals: Totals
 }
 
-/** A session as one group lives it: its blocks end to end. */
+/** A session as one group does it: its blocks end to end. */
 export interface LaneView {
   group: Group
   blocks: readonly Placed<BlockView>[]
   totals: SessionTotals
-  /** More steps than a lane may have: these are the first. */
+  /** True if there are more steps than a lane may have: these are the first. */
   tooLong: boolean
 }
 
 /**
- * Every group's lane. A block that is the same object as before, comes to the same group in the same state and is done with the
- * same library is not timed again: after an edit only what it touches is.
+ * Every group's lane. A block is not timed again if it is the same object as before, the group enters it in the same state, and the library
+ * is the same: after an edit only the affected blocks are.
  *
- * @param ours the library; the teacher's own moves come with the session
- * @param before what was timed before, and is put to it; left out, all that any session needed
+ * @param ours the library; the teacher's own exercises come with the session
+ * @param before a cache of timed blocks, which is extended; by default, one shared by all sessions
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function sessionView(session: Session, ours: Library, before: TimedBefore = timedBefore): LaneView[] {
@@ -56,7 +56,7 @@ export function sessionView(session: Session, ours: Library, before: TimedBefore
 }
 
 /**
- * The step of a lane that is on at a moment, and when it begins; a step ends where the next begins.
+ * The current step of a lane at a moment, and its start; a step ends where the next begins.
  *
  * @param seconds from the start of the session
  * @returns undefined before the start and from the end on
@@ -69,7 +69,7 @@ export function stepAt({ blocks }: Pick<LaneView, 'blocks'>, seconds: number): {
   return block && step && { step, at: block.start + step.at }
 }
 
-/** A block that was timed, with everything that makes a difference to it. */
+/** A timed block, with everything its timing depends on. */
 interface Known {
   library: Library
   group: Group
@@ -78,10 +78,10 @@ interface Known {
   view: BlockView
 }
 
-/** Blocks that were timed; forgotten with the documents they belong to. */
+/** Timed blocks, garbage-collected with their documents. */
 export type TimedBefore = WeakMap<Block, Known[]>
 const timedBefore: TimedBefore = new WeakMap<Block, Known[]>()
-/** Ways into a block come and go while others are edited: only the latest are asked for again. */
+/** The ways into a block change while others are edited: only the latest are kept. */
 const mostKnown = 48
 
 function known(before: TimedBefore, block: Block, made: Omit<Known, 'view'>, make: () => BlockView): BlockView {

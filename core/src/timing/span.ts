@@ -1,4 +1,4 @@
-/** Seconds a step takes: for a quick child, for most, for a slow one. By the clock all three are the same. */
+/** Seconds a step takes: for a quick, a usual and a slow child. By the clock all three are equal. */
 export interface Span {
   low: number
   typical: number
@@ -6,7 +6,7 @@ export interface Span {
 }
 
 /**
- * To the nearest whole number, halves up.
+ * Rounds to the nearest whole number, halves up.
  *
  * @example roundHalfUp(2.5) // 3
  */
@@ -14,13 +14,13 @@ export const roundHalfUp = (n: number): number => Math.floor(n + 0.5)
 
 const clockedSpans: Span[] = []
 
-/** A stretch on the clock. Spans are never changed, so equal ones are the same object: a timeline has hundreds. */
+/** A timed duration. Spans are never changed, so equal ones share one object: a timeline has hundreds. */
 export const clocked = (seconds: number): Span => {
   const whole = roundHalfUp(seconds)
   return (clockedSpans[whole] ??= Object.freeze({ low: whole, typical: whole, high: whole }))
 }
 
-/** The sum of spans, as quick and slow children doing all of it. */
+/** The sum of spans, if quick and slow children do all of them. */
 export const addSpan = (sum: Span, more: Span): Span => ({
   low: sum.low + more.low,
   typical: sum.typical + more.typical,

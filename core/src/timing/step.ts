@@ -6,7 +6,7 @@ import type { Span } from './span.ts'
 
 export type StepKind = 'work' | 'rest' | 'change' | 'switch' | 'talk' | 'measure'
 
-/** What is said whatever the form; `words/` has one sentence a language for each. */
+/** Sayings of any form; `words/` has one sentence per language for each. */
 export type BaseSayCode =
   | 'work'
   | 'workSide'
@@ -19,11 +19,11 @@ export type BaseSayCode =
   | 'travel'
   | 'measure'
 
-/** What only one form says, `form.what`; its words stand in the form's words.en.ts and words.es.ts. */
+/** Sayings of a single form, `form.what`; the words are in the form's words.en.ts and words.es.ts. */
 export type FormSayCode = `${Form}.${string}`
 export type SayCode = BaseSayCode | FormSayCode
 
-/** What is said, as data. `move` and `version` are ids; names come from the library of the day it was published. */
+/** What is said, as data. `move` and `version` are ids; names come from the library at the time of publishing. */
 export interface Say {
   code: SayCode
   params: {
@@ -32,9 +32,9 @@ export interface Say {
     story?: string
     side?: 'first' | 'second'
     title?: string
-    /** The teacher's own words, or data of the form's: rules, a question, a sum. */
+    /** The teacher's own words, or data of the form: rules, a question, a sum. */
     text?: string
-    /** Of a sum of doubling: what is doubled, and what is put to it. */
+    /** For a doubling sum: the number to double, and the number to add. */
     double?: number
     plus?: number
     lap?: number
@@ -44,12 +44,12 @@ export interface Say {
     unit?: Unit
     face?: Face
     test?: TestId
-    /** Moves the child may do instead. */
+    /** Exercises the child may do instead. */
     oneOf?: string[]
   }
 }
 
-/** One stretch of a group's session. Its `at` is the sum of the typical seconds before it. */
+/** One step of a group's session. Its `at` is the sum of the typical seconds before it. */
 export interface Step {
   /** Seconds from the start. */
   at: number
@@ -69,7 +69,7 @@ export interface Step {
   side?: 'first' | 'second'
   /** Typical reps of counted work. */
   reps?: number
-  /** How fast reps are done, where it is not led. */
+  /** The tempo of reps that are not led. */
   tempo?: Tempo
   say: Say
 }

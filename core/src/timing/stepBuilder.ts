@@ -24,11 +24,11 @@ export interface Turn {
   cell: Cell
   what: Performed
   stance: Stance
-  /** What is said of it, made once however many laps it comes up in. */
+  /** What is said about it, made once for all laps. */
   says: Partial<Record<string, Say>>
 }
 
-/** Thrown where a lane would get more steps than it may have. */
+/** Thrown when a lane would get more steps than it may have. */
 export class LaneFull extends Error {}
 
 /** Which lap and which set a step belongs to, from 1. */
@@ -38,20 +38,19 @@ export interface Where {
 }
 
 /**
- * Puts one group's steps of a block end to end, and keeps what carries over from step to step: where the clock is, how
- * the child stands, what is in the hands, how much of the rest just taken is still unused. Every form's timing
- * file writes through it, so that none can leave a gap. The clock begins at 0.
+ * Puts one group's steps of a block end to end and carries state from step to step: the clock, the child's posture, the things in the
+ * hands, the unused part of the last rest. Every form's timing file writes through it, so that none can leave a gap. The clock starts at 0.
  */
 export class StepBuilder {
-  /** What does not hold for a step is there as undefined: steps of one shape are made and read several times as fast. */
+  /** Missing fields are stored as undefined: steps of the same shape are several times faster to create and read. */
   readonly steps: Step[] = []
-  /** How many steps there may be. */
+  /** The maximum number of steps. */
   readonly #most: number
   readonly group: Group
   readonly pace: number
   #library: Library
   #breath: number
-  /** How things stood before each step of a block whose cap may come in the middle of one. */
+  /** The state before each step of a block whose cap may fall inside a step. */
   #before: Carry[] | undefined
   #at = 0
   #fade: readonly Fraction[] = []
@@ -63,8 +62,8 @@ export class StepBuilder {
   #asked: Set<string> | undefined
 
   /**
-   * @param carry what came before; left out, the session begins
-   * @param most how many steps there may be: whatever would add another throws {@link LaneFull}
+   * @param carry the state to start from; by default the start of the session
+   * @param most maximum number of steps: one more throws {@link LaneFull}
    */
   constructor(group: Group, library: Library, pace: number, carry: Carry = startCarry, most = Infinity) {
     this.#most = most
@@ -77,17 +76,17 @@ export class StepBuilder {
     this.#askedBefore = carry.asked
   }
 
-  /** What the next block starts from. */
+  /** The state the next block starts from. */
   get carry(): Carry {
     return { stance: this.#stance, rested: this.#rested, asked: this.#asked ?? this.#askedBefore }
   }
 
-  /** Sums that were asked before, to put those to it that are asked now: none comes twice in a session. */
+  /** Sums asked before, to which new ones are added: none is repeated in a session. */
   get sumsAsked(): Set<string> {
     return (this.#asked ??= new Set(this.#askedBefore))
   }
 
-  /** Says which block the next steps belong to. */
+  /** Sets the block of the following steps. */
   enter(section: string, block: string): void {
     this.#section = section
     this.#block = block
@@ -122,7 +121,7 @@ export class StepBuilder {
   }
 
   #sayOf(turn: Turn, code: SayCode, side?: 'first' | 'second', dose?: Dose): Say {
-    // A ladder's dose is another on every rung.
+    // A ladder's dose differs on every rung.
     const key =
       side || dose ? `${code}-${side ?? ''}-${dose && dose !== turn.cell.dose ? JSON.stringify(dose) : ''}` : code
     const there = turn.says[key]
@@ -154,7 +153,7 @@ export class StepBuilder {
     }
   }
 
-  /** A rest on the clock. @param next what it announces: a turn, or that the child chooses @param lap the lap it belongs to */
+  /** A timed rest. @param next what it announces: a turn, or that the child chooses @param lap the lap it belongs to */
   rest(seconds: number, next: Turn | Say | undefined, lap?: number): void {
     if (seconds <= 0) return
     this.#add({
@@ -170,7 +169,7 @@ export class StepBuilder {
     this.#rested += seconds
   }
 
-  /** A rest as long as somebody else's work, which whoever is done ends: time to get into place as any rest is. */
+  /** A rest as long as another child's work, which that child ends; like any rest it can be used to get into position. */
   wait(seconds: Span, say: Say, where: Where & { station?: string } = {}): void {
     if (seconds.high <= 0) return
     const { section, block } = { section: this.#section, block: this.#block }
@@ -178,7 +177,7 @@ export class StepBuilder {
     this.#rested += seconds.typical
   }
 
-  /** A step that is a turn's. */
+  /** A step of one child's turn. */
   #turnStep(turn: Turn, kind: StepKind, by: Step['by'], seconds: Span, say: Say): Step {
     return {
       at: this.#at,
@@ -195,7 +194,7 @@ export class StepBuilder {
     }
   }
 
-  /** Work on the clock. The change-over has to fit in the rest before it; that it does is for a check to see. */
+  /** Timed work. The change-over has to fit into the rest before it; a check reports if it does not. */
   slot(turn: Turn, seconds: number, lap?: number, side?: 'first' | 'second'): void {
     const { station, cell } = turn
     this.#add({
@@ -216,14 +215,14 @@ export class StepBuilder {
     this.#settle(turn)
   }
 
-  /** A slot of both sides where the move has two: halves, the odd second to the first. */
+  /** A slot for both sides if the exercise has two: halves, with the odd second on the first. */
   splitSlot(turn: Turn, seconds: number, lap?: number): void {
     if (turn.what.sides !== 'each' || seconds < 2) return this.slot(turn, seconds, lap)
     this.slot(turn, Math.ceil(seconds / 2), lap, 'first')
     this.slot(turn, Math.floor(seconds / 2), lap, 'second')
   }
 
-  /** Something that is no move: a flip, a question, a measurement, the way to the next station. */
+  /** Anything but an exercise: a flip, a question, a measurement, the way to the next station. */
   tell(kind: StepKind, by: Step['by'], seconds: Span, say: Say, where: Where & { station?: string } = {}): void {
     if (seconds.high <= 0) return
     const { section, block } = { section: this.#section, block: this.#block }
@@ -232,8 +231,8 @@ export class StepBuilder {
   }
 
   /**
-   * The way to the next station, on the clock. Whoever is down stands up for it, and has to get down again; by the clock
-   * that has to fit in the rest. Things stay in the hands.
+   * The way to the next station, timed. A child on the floor stands up for it and gets down again; with a clock that has to fit into the
+   * rest. Things stay in the hands.
    */
   travel(travel: Travel | undefined, byClock = false): void {
     if (!travel) return
@@ -257,13 +256,13 @@ export class StepBuilder {
     this.#rested = 0
   }
 
-  /** A measurement of so many trials, set up first where it needs that. */
+  /** A measurement with a number of trials, set up first if needed. */
   measure(test: TestId, trials: number, moment?: string): void {
     const seconds = measureSeconds(this.#library.measures.get(test)!, trials)
     this.tell('measure', 'clock', clocked(seconds), { code: 'measure', params: { test, n: trials, title: moment } })
   }
 
-  /** What is counted in `run`, changing over too, takes longer by some factors; the clock's seconds stay. */
+  /** Counted work and change-overs added by `run` are multiplied by some factors; timed seconds stay. */
   slower(factors: readonly Fraction[], run: () => void): void {
     const before = this.#fade
     this.#fade = factors
@@ -272,10 +271,10 @@ export class StepBuilder {
   }
 
   /**
-   * Whatever `run` adds ends with the cap for three whole children: a quick, a usual and a slow one are each stopped by
-   * it. The usual one's step that meets it is cut, what comes after is left out, and what it would have done is not done.
+   * Whatever `run` adds ends with the cap for three complete children: quick, usual and slow, each stopped by it. The usual child's step
+   * that reaches the cap is cut, later ones are left out, and their effects do not happen.
    *
-   * @param goesOn whether whoever is quick goes on until the cap: what `run` adds is only what a usual child does
+   * @param goesOn whether a quick child goes on until the cap: what `run` adds is only what a usual child does
    */
   capped(cap: number | undefined, run: () => void, goesOn = false): void {
     if (cap === undefined) return run()
@@ -289,14 +288,14 @@ export class StepBuilder {
     if (met !== undefined) this.#standAfterCut(all[met]!, steps[met]!, carries[met]!, carries[met + 1])
   }
 
-  /** How things stand where a step was cut. @param before how they stood at its start @param after and at its end; left out, as now */
+  /** The state at a cut step. @param before the state at its start @param after the state at its end; by default, now */
   #standAfterCut(whole: Step, cut: Step, before: Carry, after?: Carry): void {
     const left = cut.seconds.typical
     if (left === whole.seconds.typical) {
       if (after) this.#stand(after.stance, after.rested)
       return
     }
-    // A rest is taken as far as it went.
+    // A cut rest counts for its elapsed part.
     this.#stand(before.stance, whole.kind === 'rest' || whole.kind === 'talk' ? before.rested + left : 0)
   }
 
@@ -312,7 +311,7 @@ export class StepBuilder {
   }
 
   /**
-   * Makes the steps from one on last so long together, each in its share: what only chance knows the parts of. None is led by a
+   * Gives the steps from an index on a total duration, each in proportion: chance determines only their sum. None of them is timed by a
    * clock then.
    */
   lastAltogether(first: number, span: Span): void {
@@ -324,7 +323,7 @@ export class StepBuilder {
     return this.#at
   }
 
-  /** Counted work with its change-over, and both sides where the move has two. */
+  /** Counted work with its change-over, on both sides if the exercise has two. */
   dose(turn: Turn, asked: Dose, where: Where = {}): void {
     const dose = doseTaken(asked, turn.what.move)
     this.#changeTo(turn)
@@ -357,7 +356,7 @@ export class StepBuilder {
     this.#settle(turn)
   }
 
-  /** Getting into place: what the rest before it did not cover. */
+  /** Getting into position: the part that the rest before it did not cover. */
   #change(seconds: number, step: (seconds: Span) => Step): void {
     if (seconds === 0) return
     const span = changeSpan(seconds, this.pace, this.#rested, this.#fade)

@@ -9,11 +9,11 @@ import { firstSteps, placedBlocks, timedBlock } from './lane.ts'
 import type { Step } from './step.ts'
 
 /**
- * A session as one group lives it, second by second. Typical seconds leave no gap, do not overlap and add up
- * to the total. What is longer than a lane may be ends one step past that: {@link laneProblems} says so.
+ * A session as one group does it, second by second. Typical seconds leave no gap, do not overlap and add up to the total. A lane that is
+ * too long ends one step past the limit: {@link laneProblems} reports it.
  *
- * @param library ours; the teacher's own moves come with the session
- * @param pace seconds against grades 4–6; left out, the group's grades decide
+ * @param library ours; the teacher's own exercises come with the session
+ * @param pace seconds relative to grades 4–6; by default the group's grades decide
  * @throws {ProblemError} `unknown-group`, `unknown-move` or `unknown-version`
  */
 export function timeline(session: Session, groupId: string, library: Library, pace?: number): Step[] {
@@ -36,17 +36,17 @@ export function timeline(session: Session, groupId: string, library: Library, pa
     firstSteps,
   )
   return placed.flatMap(({ start, timed }) => {
-    // Made just now and held by nobody else: counted on from the start of the session where they are.
+    // These objects are new and shared with nobody, so their times are shifted in place.
     for (const step of timed.steps) step.at += start
     return timed.steps
   })
 }
 
-/** Whether a lane has more steps than it may have: it cannot be sent home, and its time is longer than said. */
+/** Whether a lane has more steps than it may have: it cannot be sent home, and its real time is longer than shown. */
 export const isTooLong = (steps: readonly Step[]): boolean => steps.length > limits.steps
 
 /**
- * What keeps a lane from being sent home: more steps than a lane may have, named by the block in which they run out.
+ * What prevents a lane from being sent home: too many steps, reported at the block where the limit is passed.
  *
  * @param steps of the group, from {@link timeline}
  * @example laneProblems(session, group, steps) // [{ code: 'too-many', path: ['sections', 1, 'blocks', 0], … }]

@@ -6,7 +6,7 @@ import { defaultPace } from './pace.ts'
 import { noTime, type Span } from './span.ts'
 import type { Step } from './step.ts'
 
-/** What a group's steps come to, for a block, a section or the whole session. Seconds are typical unless said. */
+/** The totals of a group's steps, for a block, a section or the whole session. Seconds are typical unless stated. */
 export interface Totals {
   seconds: Span
   work: number
@@ -16,7 +16,7 @@ export interface Totals {
   talk: number
   /** Measuring: neither work nor rest. */
   measure: number
-  /** Reps by move id; clocked work counts the reps it has time for. */
+  /** Reps by move id; timed work counts the reps it has time for. */
   reps: Record<string, number>
   /** Landings × impact. */
   landings: number
@@ -60,7 +60,7 @@ const add = (sums: Record<string, number>, key: string, n: number) => {
  * Adds up a group's steps per block, section and session.
  *
  * @param steps from `timeline`
- * @param group whose steps they are; clocked work counts reps at its pace
+ * @param group whose steps they are; timed work counts reps at its pace
  */
 export function totals(
   steps: readonly Step[],
@@ -103,9 +103,9 @@ function sumOf(parts: readonly Totals[]): Totals {
 }
 
 /**
- * What the steps of one block come to.
+ * The totals of one block's steps.
  *
- * @param library with the session's own moves
+ * @param library including the session's own exercises
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function blockTotals(steps: readonly Step[], library: Library, pace: number): Totals {
@@ -119,14 +119,14 @@ export function blockTotals(steps: readonly Step[], library: Library, pace: numb
     seconds.low += low
     seconds.typical += typical
     seconds.high += high
-    // Written out: as a table from kind to field it takes twice as long.
+    // Written out, because a table from kind to field takes twice as long.
     if (step.kind === 'work') sum.work += typical
     else if (step.kind === 'rest') sum.rest += typical
     else if (step.kind === 'talk') sum.talk += typical
     else if (step.kind === 'measure') sum.measure += typical
     else sum.change += typical
     if (step.kind !== 'work' || step.station === undefined) continue
-    // Mostly both sides of one go, or one lap after another.
+    // Usually both sides of one set, or one lap after another.
     if (!last || !isOf(last.step, step)) {
       last = firstOf.get(step.station)
       while (last && !isOf(last.step, step)) last = last.next
@@ -145,11 +145,11 @@ export function blockTotals(steps: readonly Step[], library: Library, pace: numb
 
 const share = (sum: Totals) => void (sum.active = sum.seconds.typical ? sum.work / sum.seconds.typical : 0)
 
-/** All the work of one station in one version: laps may bring another. */
+/** All the work of one station in one version: laps may use another. */
 interface StationWork {
   step: Step
   seconds: number
-  /** Counted reps; 0 where the clock leads. */
+  /** Counted reps; 0 for timed work. */
   reps: number
   /** Another of the same station. */
   next: StationWork | undefined

@@ -1,6 +1,6 @@
 import type { Language } from '../terms/language.ts'
 
-/** Codes of the care every family page and sheet carries; an adult is asked to be near for K–2. */
+/** Codes of the care texts on every family page and sheet; an adult is asked to be near for K–2. */
 export const careCodes = ['space', 'shoes', 'water', 'medicine', 'stop', 'adultNear', 'schoolFirst'] as const
 export type CareCode = (typeof careCodes)[number]
 
@@ -26,7 +26,7 @@ const words: Record<Language, Record<CareCode, string>> = {
 }
 
 /**
- * One line of care; a code a newer session has and this program does not know says nothing.
+ * One line of care; empty for a code of a newer session that this program does not know.
  *
  * @example careText('water', 'es') // 'Ten agua cerca.'
  */

@@ -11,7 +11,7 @@ const words: Record<Language, Record<RuleId | TermRuleId, RuleWords>> = {
 }
 
 /**
- * What a finding says, and why anybody looks there.
+ * A finding's sentence, and why it matters.
  *
  * @example findingText({ rule: 'over-minutes', facts: { by: 90, minutes: 20 }, … }, 'en').what // '1:30 over the 20 minutes.'
  */
@@ -23,7 +23,7 @@ export const findingText = (
   return { what: what(facts), why }
 }
 
-/** What a rule is called, and why anybody looks there. @example ruleText('no-water', 'en').title // 'No water' */
+/** A rule's title, and why it matters. @example ruleText('no-water', 'en').title // 'No water' */
 export const ruleText = (rule: RuleId | TermRuleId, language: Language): { title: string; why: string } => {
   const { title, why } = words[language][rule]
   return { title, why }

@@ -42,5 +42,5 @@ const es: Record<keyof typeof en, Sentence> = {
   ...targetEs,
 }
 
-/** What forms of work say of their own, by their code, `form.what`; the compiler asks every language for every code. */
+/** The forms' own sayings, by their code, `form.what`; the compiler requires every code in every language. */
 export const formSentences: Record<Language, Record<string, Sentence>> = { en, es }

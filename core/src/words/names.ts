@@ -1,9 +1,9 @@
 import type { Say } from '../timing/step.ts'
 
-/** The names behind the ids of a `say`: a library's, or those a publication carries. */
+/** The names for the ids in a saying: from a library, or from a publication. */
 export type Names = (move: string, version: string | undefined) => string
 
-/** What names are made from: a library's move or a published one. */
+/** Sources of names: a library's move or a published one. */
 interface NamedMove {
   name: string
   standard: string
@@ -11,7 +11,7 @@ interface NamedMove {
 }
 
 /**
- * What a child reads for a move: the ordinary version by the move's name, any other by its own.
+ * The name a child reads: the move's name for its standard version, otherwise the version's own.
  *
  * @param phrase looks a text up in another language
  *
@@ -26,6 +26,6 @@ export const moveNames =
     return phrase(move.versions.find((v) => v.id === version)?.name ?? move.name)
   }
 
-/** The name to say for a step: today's story name, else the move's. */
+/** The name to say for a step: today's story name, otherwise the move's. */
 export const sayName = (say: Say, names: Names): string =>
   say.params.story ?? (say.params.move ? names(say.params.move, say.params.version) : '')

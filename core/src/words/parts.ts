@@ -1,7 +1,7 @@
 import type { Role } from '../terms/roles.ts'
 import type { Language } from '../terms/language.ts'
 
-/** What the parts of a session are called. */
+/** The names of a session's sections. */
 export const parts: Record<Language, Record<Role, string>> = {
   en: {
     brief: 'Before we start',
@@ -26,8 +26,7 @@ export const parts: Record<Language, Record<Role, string>> = {
 }
 
 /**
- * A section's title as families read it: one that is only its part's name is said in their language, the teacher's own
- * stays as it is.
+ * A section's title as families read it: a default title is translated, the teacher's own stays.
  *
  * @example partTitle({ role: 'warmUp', title: 'Warm-up' }, 'es') // 'Calentamiento'
  * @example partTitle({ role: 'main', title: 'Springs' }, 'es') // 'Springs'

@@ -3,9 +3,9 @@ import { problemsInEnglish } from './en/problems.ts'
 import type { ProblemWords } from './problemWords.ts'
 
 /**
- * What a problem says, without where: for a field that shows it beside itself.
+ * A problem's sentence without its place: for a field that shows it next to itself.
  *
- * @param words of the language; left out, English
+ * @param words of the language; English by default
  * @example problemSentence({ code: 'unread', path: [], received: 'plnak', expected: { oneOf: ['Plank'] } })
  * // 'Nothing can be made of "plnak"; did you mean Plank?'
  */
@@ -17,7 +17,7 @@ export function problemSentence(problem: Problem, words: ProblemWords = problems
 /**
  * One problem as a sentence: where, what, and what would be right.
  *
- * @param words of the language; left out, English
+ * @param words of the language; English by default
  * @example problemText({ code: 'unknown-key', path: ['sections', 0, 'colour'], received: 'colour' })
  * // 'sections[0].colour: "colour" is not a field here; check the spelling or take it out'
  */

@@ -28,7 +28,7 @@ const isBase = (code: string): code is BaseSayCode => Object.hasOwn(sentences.en
 export function sayText(say: Say, names: Names, language: Language): string {
   const name = sayName(say, names)
   if (isBase(say.code)) return sentences[language][say.code](say.params, name)
-  // An older page may not know a newer form's words; a title always says something.
+  // An older page may not know a newer form's words; the title is always available.
   const own = Object.hasOwn(formSentences[language], say.code) ? formSentences[language][say.code] : undefined
   return own?.(say.params, name) ?? say.params.title ?? name
 }

@@ -1,11 +1,11 @@
 import type { Form } from '../session/forms.ts'
 import type { BaseSayCode, Say } from '../timing/step.ts'
 
-/** What a code says. `name` is the move, or its name in today's story. */
+/** The words of a code. `name` is the move, or its name in today's story. */
 export type Sentence = (params: Say['params'], name: string) => string
 
-/** What each code of no form says in one language. */
+/** The words of each general code in one language. */
 export type Sentences = Record<BaseSayCode, Sentence>
 
-/** What a form of work says of its own, by its code, `form.what`. */
+/** A form's own sayings, by their code, `form.what`. */
 export type FormWords<F extends Form> = Record<`${F}.${string}`, Sentence>

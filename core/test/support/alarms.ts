@@ -1,16 +1,16 @@
 import type { Finding, RuleId } from '@esfuerzo/core/checks'
 
-/** What is said of sessions that are good: sessions with a look in them, and notes. */
+/** Findings in sessions that are good: sessions with advice, and tips. */
 export interface Alarms {
   sessions: number
   stops: number
   looks: number
   medianNotes: number
-  /** How many sessions each rule is heard in. */
+  /** How many sessions each rule has a finding in. */
   rules: Partial<Record<RuleId, number>>
 }
 
-/** Counts what was said of each session of a shelf. */
+/** Counts the findings in each session of a shelf. */
 export function alarms(said: readonly (readonly Finding[])[]): Alarms {
   const notes = said.map((found) => found.filter((f) => f.level === 'note').length).sort((a, b) => a - b)
   const rules: Alarms['rules'] = {}

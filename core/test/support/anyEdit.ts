@@ -3,7 +3,7 @@ import { cellsFor } from '../../src/library/cellsFor.ts'
 import { hasStations, mapGroups, type Session } from '@esfuerzo/core'
 import { library } from '../sessions.ts'
 
-/** Every edit of the public list, on something the session has; each takes its choices from the random numbers. */
+/** Every edit of the public list, applied to something the session has; random numbers make the choices. */
 export function editsOf(w: Session, pick: (n: number) => number, cell: core.Cell): Record<string, () => Session> {
   const one = <T>(list: readonly T[]): T | undefined => (list.length ? list[pick(list.length)] : undefined)
   const section = one(w.sections)?.id ?? 'p0'

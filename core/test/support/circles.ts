@@ -1,6 +1,6 @@
 export type Import = [from: string, to: string]
 
-/** Things that lead back to themselves, along the arrows; none where there is no circle. */
+/** Nodes that reach themselves along the arrows; empty if there is no cycle. */
 export function circlesOf(arrows: readonly Import[]): string[] {
   const next = new Map<string, Set<string>>()
   for (const [from, to] of arrows) if (from !== to) (next.get(from) ?? next.set(from, new Set()).get(from)!).add(to)

@@ -32,7 +32,7 @@ const classes = [
 ]
 export const six = [[0], [1], [2], [3], [4], [5, 6]]
 
-/** Something asked for, from its parts; what is left out is as in most homes. */
+/** A draft request from its parts; by default the home is a typical one. */
 export function askOf(
   library: Library,
   {
@@ -71,7 +71,7 @@ const movesOf = (session: Session): string[] =>
     .flatMap(({ cells }) => [cells.all, ...Object.values(cells.by ?? {})].map((c) => c.move))
 
 /**
- * Conditions as they come: any aim, any class, any home; half of them of teachers with a past, whose classes know most of what there is.
+ * Random conditions: any aim, any class, any home; half of them for teachers with earlier sessions, whose classes know most exercises.
  *
  * @param past sessions the last two are taken from
  */
@@ -107,7 +107,7 @@ export function randomAsks(
   })
 }
 
-/** The corners: minutes, floor, quiet, kit, company, one or six groups. */
+/** The corner cases: minutes, floor, quiet, equipment, company, one or six groups. */
 export const cornerAsks = (library: Library): DraftAsk[] =>
   [8, 12, 20, 45].flatMap((minutes) =>
     (['spot', 'mat'] as const).flatMap((space) =>
@@ -115,7 +115,7 @@ export const cornerAsks = (library: Library): DraftAsk[] =>
         [[], ['soft-ball', 'band', 'rope']].flatMap((kit) =>
           (['alone', 'together'] as const).flatMap((company) =>
             [[[2, 3]], six].flatMap((grades, i) =>
-              // Kit makes no difference to who is alone with six groups: 96 corners, not 128.
+              // Equipment makes no difference for a child alone with six groups: 96 corners, not 128.
               i === 1 && kit.length && company === 'alone'
                 ? []
                 : [

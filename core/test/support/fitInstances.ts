@@ -1,7 +1,7 @@
 import { seededRandom } from '../../src/distribution/seededRandom.ts'
 import { type FitProblem, type FitSolution, type Passage } from '../../src/fit/fitProblem.ts'
 
-/** A small random fit. @param states more than one, so that what a block leaves matters to the next */
+/** A small random fit. @param states more than one, so that what a block passes on matters to the next */
 export function randomFit(seed: number, { blocks = 3, lanes = 3, settings = 4, states = 1 } = {}): FitProblem {
   const random = seededRandom(seed)
   const upTo = (n: number) => Math.floor(random() * n)
@@ -40,7 +40,7 @@ export function randomFit(seed: number, { blocks = 3, lanes = 3, settings = 4, s
   }
 }
 
-/** What lanes may do in a block under a shared setting: their cost, and where it leads. */
+/** What lanes may do in a block under a shared setting: the cost, and the result. */
 const choicesOf = (problem: FitProblem, k: number, g: number, o: number) => {
   const block = problem.blocks[k]!
   const lane = block.lanes[g]!
@@ -51,7 +51,7 @@ const choicesOf = (problem: FitProblem, k: number, g: number, o: number) => {
   ]
 }
 
-/** The least cost by trying everything; undefined where nothing fits. */
+/** The least cost, by trying everything; undefined if nothing fits. */
 export function bruteFit(problem: FitProblem): number | undefined {
   const { blocks, lanes, least, most, together } = problem
   let best: number | undefined
@@ -86,7 +86,7 @@ export function bruteFit(problem: FitProblem): number | undefined {
   return best
 }
 
-/** A fit of one state as a mixed-integer program in the LP format other solvers read. */
+/** A fit with one state as a mixed-integer program in the LP format other solvers read. */
 export function fitLp({ blocks, lanes, least, most, together }: FitProblem): string {
   const cost: string[] = []
   const rules: string[] = []
@@ -130,7 +130,7 @@ export function fitLp({ blocks, lanes, least, most, together }: FitProblem): str
   ].join('\n')
 }
 
-/** Whether a solution keeps to its problem, and costs what it says. */
+/** Whether a solution satisfies its problem, and costs what it says. */
 export function fitHolds(problem: FitProblem, solution: FitSolution): boolean {
   const { blocks, lanes, least, most, together } = problem
   let cost = blocks.reduce((sum, block, k) => sum + block.shared[solution.shared[k]!]!.cost, 0)

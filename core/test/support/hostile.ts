@@ -11,8 +11,8 @@ const blocks = <B extends Block>(n: number, block: (id: string) => B) =>
   Array.from({ length: n }, (_, i) => block(`b${i + 1}`))
 
 /**
- * Sessions of allowed values whose steps nobody could ever do: a few kilobytes each, up to hundreds of megabytes once they are worked
- * out to the second.
+ * Sessions of allowed values whose steps nobody could ever do: a few kilobytes each, up to hundreds of megabytes once computed to the
+ * second.
  */
 export const hostileSessions: Record<string, () => Session> = {
   'calls every second for an hour, forty times': () =>
@@ -34,7 +34,7 @@ export const hostileSessions: Record<string, () => Session> = {
     ),
 }
 
-/** Allowed, and as large as it may be: close under three thousand steps in each of six lanes. */
+/** Allowed, and as large as possible: just under three thousand steps in each of six lanes. */
 export const largeSession = (): Session =>
   sessionOf([{ ...newBlock.rounds('b1'), stations: rows(48), rounds: { all: 30 }, restStations: { all: 5 } }], six)
 

@@ -1,4 +1,4 @@
-/** Values that break what trusts them: each stands for a kind. */
+/** Values that break naive code: one of each kind. */
 const odd: readonly unknown[] = [
   null,
   '',
@@ -31,7 +31,7 @@ const odd: readonly unknown[] = [
 type Random = () => number
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
 
-/** Every place of some data, as the thing that holds it and its key. */
+/** Every place in some data, as its container and key. */
 function places(data: unknown): { holder: Record<string, unknown>; key: string }[] {
   if (data === null || typeof data !== 'object') return []
   const holder = data as Record<string, unknown>
@@ -39,8 +39,7 @@ function places(data: unknown): { holder: Record<string, unknown>; key: string }
 }
 
 /**
- * Some data as JSON would carry it, spoilt in up to three places: a value in place of another, one taken away, one doubled, one
- * moved, a key misspelt.
+ * Some data as JSON would carry it, damaged in up to three places: a value replaced, removed, doubled or moved, or a key misspelled.
  *
  * @param random from 0 to 1
  */

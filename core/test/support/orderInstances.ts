@@ -1,7 +1,7 @@
 import { orderCost, orderDistance, type OrderProblem } from '../../src/arrange/orderProblem.ts'
 import { seededRandom } from '../../src/distribution/seededRandom.ts'
 
-/** Random neighbours, symmetric; some stations hold their place. */
+/** Random neighbors, symmetric; some stations are pinned. */
 export function randomOrder(seed: number, n: number, pins = true): OrderProblem {
   const random = seededRandom(seed)
   const upTo = (k: number) => Math.floor(random() * k)
@@ -15,7 +15,7 @@ export function randomOrder(seed: number, n: number, pins = true): OrderProblem 
   }
 }
 
-/** Every order that leaves the pinned stations where they are. */
+/** Every order that leaves the pinned stations in place. */
 function* orders({ pinned }: OrderProblem): Generator<number[]> {
   const free = [...pinned.keys()].filter((i) => !pinned[i])
   function* permute(left: number[], taken: number[]): Generator<number[]> {
@@ -29,7 +29,7 @@ function* orders({ pinned }: OrderProblem): Generator<number[]> {
   }
 }
 
-/** The least cost by trying every order, and of those the least distance. */
+/** The least cost by trying every order, and the least distance among those. */
 export function bruteOrder(problem: OrderProblem) {
   let best = { cost: Infinity, distance: Infinity }
   for (const order of orders(problem)) {
@@ -40,8 +40,8 @@ export function bruteOrder(problem: OrderProblem) {
 }
 
 /**
- * As a mixed-integer program, places numbered along the way so that no part of it closes in itself (Miller, Tucker &
- * Zemlin 1960, J ACM 7:326). A row that does not come back goes over a station 0 that costs nothing to leave.
+ * As a mixed-integer program, with places numbered along the way so that no part of it closes into a loop (Miller, Tucker & Zemlin 1960, J
+ * ACM 7:326). An open row goes over a station 0 that costs nothing to leave.
  */
 export function orderLp({ costs, before, cycle }: OrderProblem): string {
   const n = before.length

@@ -20,7 +20,7 @@ import { timelineCommand } from '../../../cli/src/timelineCommand.ts'
 
 const call = { rest: 'rest', ready: 'ready', go: 'go' } as never
 
-/** What is made of a session, each as text: the same session must come to the same bytes, however the code is laid out. */
+/** The outputs of a session, each as text: the same session must give the same bytes, however the code is organized. */
 export const outputs: Record<string, (session: Session, library: Library) => unknown> = {
   timeline: (w, library) => w.groups.map((g) => timeline(w, g.id, library)),
   totals: (w, library) => w.groups.map((g) => totals(timeline(w, g.id, library), g, library)),
@@ -55,7 +55,7 @@ export const outputs: Record<string, (session: Session, library: Library) => unk
 /** Documents leave nothing open. */
 const unasked = () => {}
 
-/** The beginning of an output's SHA-256; one that is refused says so, and why. */
+/** The beginning of an output's SHA-256; if the output is refused, the reason. */
 export function digest(make: () => unknown): string {
   let made: unknown
   try {

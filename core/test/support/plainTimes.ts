@@ -11,8 +11,8 @@ import {
   type Session,
 } from '@esfuerzo/core'
 
-// How long a session takes, written a second time from docs/computation.md by reading alone, slowly and plainly: it shares nothing with the
-// timing it is compared with but the documents' types. Fractions are whole numbers over whole numbers; nothing is rounded twice.
+// How long a session takes, implemented a second time from docs/computation.md alone, slowly and plainly: it shares only the documents'
+// types with the timing it is compared with. Fractions are exact; nothing is rounded twice.
 
 type Q = { n: bigint; d: bigint }
 const q = (x: number): Q => ({ n: BigInt(Math.round(x * 1e6)), d: 1_000_000n })
@@ -23,10 +23,10 @@ const round = ({ n, d }: Q): number => (n <= 0n ? 0 : Number((2n * n + d) / (2n 
 export type Three = [low: number, typical: number, high: number]
 const sure = (n: number): Three => [n, n, n]
 const spread = (seconds: Q): Three => [round(mul(seconds, q(0.75))), round(seconds), round(mul(seconds, q(1.35)))]
-/** Getting into place that takes a usual child no whole second is nothing for anybody. */
+/** Getting into position is zero for everybody if it takes a usual child less than a whole second. */
 const change = (seconds: Q): Three => (round(seconds) === 0 ? sure(0) : spread(seconds))
 
-/** One stretch of one block. `end`: what is so when it is over: how the child is placed, what is in its hands. */
+/** One period of one block. `end`: the state afterward: the child's posture, the things in its hands. */
 interface Bit {
   time: Three
   work: boolean
@@ -46,8 +46,7 @@ const height = (posture: string) =>
 /**
  * Seconds of every block for a quick, a usual and a slow child, and reps of counted work by move.
  *
- * @param lots what is drawn by lot, and is not drawn twice: the answers of a block of sums, and the station a block of calls or chance
- * ends with
+ * @param lots the random choices, taken as given: the answers of a block of sums, and the station a block of calls or chance ends with
  */
 export function plainTimes(
   session: Session,
@@ -103,7 +102,7 @@ export function plainTimes(
     const end = { posture: turn.posture, hands: turn.hands, begun: true, rested: 0 }
     put({ time: change(mul(left, fade)), work: false, reps: {}, end })
   }
-  /** What is counted of a move that does not take what was asked for: seconds before goes. */
+  /** The unit for a move that does not take the one asked for: seconds before goes. */
   const unitOf = ({ move }: Turn, unit: Dose['unit']): Dose['unit'] =>
     move.measures.includes(unit) || unit === 'seconds'
       ? unit
@@ -163,7 +162,7 @@ export function plainTimes(
         trials * ({ pulse: 15, sitAndReach: 20, hold: 60, reps30: 30 }[id as 'pulse'] + 5),
     )
 
-  /** Three children, each stopped at the cap; what the cut one of the usual child would have changed is not changed. */
+  /** Three children, each stopped at the cap; the effects of the usual child's cut step do not happen. */
   function capped(cap: number | undefined, run: () => void): Three | undefined {
     if (cap === undefined) return void run()
     const before = { ...child }
@@ -177,7 +176,7 @@ export function plainTimes(
       const fits = at + bit.time[1] <= cap
       kept.push(fits ? bit : { ...bit, reps: {} })
       if (fits) Object.assign(child, bit.end)
-      // A rest is taken as far as it went.
+      // A cut rest counts for its elapsed part.
       else if (bit.end?.rested) child.rested += cap - at
       else child.rested = 0
       if (bit.work && fits) child.rested = 0
@@ -205,7 +204,7 @@ export function plainTimes(
     const draw = { coin: 12, cards: 8, dice: 4, toss: 35 }[block.device]
     const rounds = block.stop.kind === 'draws' ? block.stop.draws : block.device === 'toss' ? 3 : undefined
     const after: Record<string, number> = {}
-    /** Every way a game can go, one draw after another, each with its chance. */
+    /** Every way a game can go, draw by draw, each with its probability. */
     function go(n: number, seconds: number, chances: number, at: Child, called: number[], deck: Map<string, number>) {
       if (chances < 1e-7) return
       if (rounds === undefined ? table.every((rows, f) => called[f]! >= rows.length) : n === rounds) {

@@ -1,5 +1,5 @@
 /**
- * How many cases a law is tried on: the first number in `npm test`, the second in `npm run verify`, which takes its time.
+ * How many cases a law is tried on: the first number in `npm test`, the second in `npm run verify`, which may take longer.
  *
  * @example samples(60, 400) // 60, and 400 where VERIFY is set
  */

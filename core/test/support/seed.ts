@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 
 /**
- * Property tests take the same cases every time, so that a run can be compared with the one before; `SEED=7 npm test` takes
- * others, and whatever fails there gets a test of its own.
+ * Property tests use the same cases every time, so that runs can be compared; `SEED=7 npm test` uses others, and any failure there gets a
+ * test of its own.
  */
 fc.configureGlobal({ seed: Number(process.env.SEED ?? 20_261_125) })

@@ -2,8 +2,8 @@ import type { Highs } from 'highs'
 import type { PickProblem } from '../../src/pick/pickProblem.ts'
 
 /**
- * A problem as a mixed-integer program in the LP format that solvers read: `x0` is 1 where the first candidate is picked, `y0` where the
- * first label that is worth something is among the picks.
+ * A problem as a mixed-integer program in the LP format that solvers read: `x0` is 1 if the first candidate is picked, `y0` if the first
+ * label with a bonus is among the picks.
  *
  * @example picksLp({ count: 1, candidates: [{ id: 'a', score: 2, labels: [] }] }) // 'Maximize\n obj: 2 x0\nSubject To\n …'
  */
@@ -16,7 +16,7 @@ function picksLp({ count, candidates, forced = [], worth = {}, least = {}, most 
     ...candidates.map(({ score }, i) => `${score} x${i}`),
     ...worths.map(([, value], j) => `${value} y${j}`),
   ]
-  // A line without a term is one no pick can keep or break: the first is made impossible, the second left out.
+  // A constraint without a term is always broken or always met: the first makes the problem infeasible, the second is left out.
   const lines = [
     `${sum(x)} = ${count}`,
     ...Object.entries(least).flatMap(([label, n]) => {
@@ -42,7 +42,7 @@ function picksLp({ count, candidates, forced = [], worth = {}, least = {}, most 
   ].join('\n')
 }
 
-/** A problem solved by a package from elsewhere: what its best picks are worth, and which; undefined where there are none. */
+/** A problem solved by an independent package: the value of its best picks, and which they are; undefined if there are none. */
 export function solvedBy(highs: Highs, problem: PickProblem): { score: number; ids: string[] } | undefined {
   const answer = highs.solve(picksLp(problem), { mip_rel_gap: 0 })
   if (answer.Status !== 'Optimal') return undefined

@@ -16,7 +16,7 @@ import { comparePlans, planScore, type Plan, type PlanScore } from '../../src/te
 /** A session's id, by its number. */
 export const idOf = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 
-/** A session as a term weighs it. */
+/** A session's properties for planning. */
 export const termSessionOf = (n: number, more: Partial<TermSession> = {}): TermSession => ({
   id: idOf(n),
   title: `Session ${String(n).padStart(2, '0')}`,
@@ -39,7 +39,7 @@ export const termSessionOf = (n: number, more: Partial<TermSession> = {}): TermS
 const familyNames = ['squat', 'push', 'jump'] as const
 const formNames: readonly Form[] = ['intervals', 'chance']
 
-/** Small terms, each with its sessions: few enough for every plan to be looked at. */
+/** Small terms, each with its sessions: few enough to enumerate every plan. */
 export const smallTerms = fc
   .record({
     weeks: fc.integer({ min: 2, max: 4 }),
@@ -87,13 +87,13 @@ export const smallTerms = fc
     for (const [i, { day, session }] of pins.entries()) {
       const date = dates[day % Math.max(1, dates.length)]
       const id = session === undefined ? undefined : idOf(session % known.length)
-      // The test days are their own.
+      // The test days have a session of their own.
       if (date && id !== start.tests) places.set(date, { id: `q${i}`, date, pinned: true, ...(id && { session: id }) })
     }
     return { term: { ...start, places: [...places.values()] }, known, mend: before !== undefined }
   })
 
-/** The best of all plans there are, by looking at each. */
+/** The best of all plans, by enumerating them. */
 export function bestOfAll(problem: PlanProblem): PlanScore | undefined {
   let best: PlanScore | undefined
   const plan: (number | undefined)[] = problem.days.map(() => undefined)
@@ -127,7 +127,7 @@ const allFamilies = [
 ] as const
 const mainForms = ['intervals', 'rounds', 'chance', 'amrap', 'sets', 'calls', 'ladder'] as const
 
-/** A term of twelve weeks with two home days, thirty sessions, test days and a holiday, of a seed. */
+/** A term of twelve weeks with two home days, thirty sessions, test days and a holiday, from a seed. */
 export function largeTerm(seed: number): { term: Term; known: TermSession[] } {
   const random = seededRandom(seed)
   const below = (n: number) => Math.floor(n * random())
@@ -157,7 +157,7 @@ export function largeTerm(seed: number): { term: Term; known: TermSession[] } {
   }
 }
 
-/** A term as it was planned, from which a session and a day were taken since. */
+/** A planned term from which a session and a day were removed since. */
 export function mendedTerm(term: Term, problem: PlanProblem, plan: Plan): Term {
   const there = plannedTerm(term, problem, plan, new Map())
   const gone = there.places.find((p) => p.session !== term.tests)!.session!

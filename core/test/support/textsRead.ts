@@ -5,7 +5,7 @@ import { print, readText, type ReadText } from '@esfuerzo/core/notation'
 import { namedAs, understandName } from '../../src/notation/free/understandName.ts'
 import { library } from '../sessions.ts'
 
-// Texts as teachers write them and everyday names of moves, with what they mean: how many of them are read right.
+// Texts as teachers write them and everyday names of exercises, with their meaning: counts how many are read correctly.
 
 export const { groups } = newSession(
   'x',
@@ -34,7 +34,7 @@ export interface Expected {
   >
 }
 
-/** All that is wrong with how a text was read; empty where it was read whole. */
+/** Every mistake in how a text was read; empty if it was read completely. */
 export function misread(text: string, expected: Expected['texts'][string]): string[] {
   const { workout: made } = read(text)
   const session = readSession(JSON.parse(JSON.stringify(made)))
@@ -64,7 +64,7 @@ export function misread(text: string, expected: Expected['texts'][string]): stri
 }
 
 const fixtures = (name: string) => join(import.meta.dirname, '../fixtures', name)
-/** The texts of a folder of fixtures, each with what it means. */
+/** The texts of a folder of fixtures, each with its meaning. */
 export const textsOf = (name: string): [string, string, Expected['texts'][string]][] => {
   const { texts } = JSON.parse(readFileSync(join(fixtures(name), 'expected.json'), 'utf8')) as Expected
   return readdirSync(fixtures(name))
@@ -72,7 +72,7 @@ export const textsOf = (name: string): [string, string, Expected['texts'][string
     .map((file) => [file, readFileSync(join(fixtures(name), file), 'utf8'), texts[file.replace('.txt', '')]!])
 }
 
-/** How everyday names are understood: those that are right, asked about, and wrong in silence. */
+/** How everyday names are understood: right, asked about, or wrong without a question. */
 export function namesRead(): { right: number; asked: number; known: number; wrong: string[] } {
   const names = readFileSync(fixtures('texts/names.tsv'), 'utf8')
     .trim()

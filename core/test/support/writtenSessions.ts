@@ -16,7 +16,7 @@ import { copyOfMove } from '../../src/terms/ownMove.ts'
 import { sessionArbitrary } from '../arbitraries.ts'
 import { library } from '../sessions.ts'
 
-/** A teacher's own move under a name, with versions beside the ordinary one. */
+/** A teacher's own exercise under a name, with other versions besides the standard one. */
 const own = (id: string, name: string, versions: readonly string[] = [], measures?: Move['measures']): OwnMove => {
   const { move, figures } = copyOfMove(library.moves.get('squat')!, id, name)
   const [first] = move.versions
@@ -34,7 +34,7 @@ const own = (id: string, name: string, versions: readonly string[] = [], measure
   }
 }
 
-/** Own moves whose names are everything a name should not be. */
+/** Own exercises with the worst possible names. */
 const ownMoves = [
   own('own-zorb', 'Zorb', ['Zorb easy', 'Little zorb']),
   own('own-twin', 'Zorb', ['Zorb easy']),
@@ -104,7 +104,7 @@ function oddBlock(block: Block, pick: Pick): Block {
   return { ...block, stations: block.stations.map((s) => oddStation(s, block.form, pick)) } as Block
 }
 
-/** Sessions of every form with own moves, odd names of groups, all tests, calls of reserved words, questions with our marks in them. */
+/** Sessions of every form with own exercises, odd group names, all tests, calls of reserved words, questions with our marks in them. */
 export const writtenArbitrary: fc.Arbitrary<Session> = fc
   .tuple(sessionArbitrary, fc.infiniteStream(fc.nat({ max: 9999 })))
   .map(([w, numbers]) => {

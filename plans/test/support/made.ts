@@ -36,7 +36,7 @@ export const numbered = (...texts: string[]) =>
 export const picture = () =>
   new Paragraph({ children: [new ImageRun({ type: 'png', data: png, transformation: { width: 20, height: 20 } })] })
 
-/** A cell of lines, or over several columns or rows. */
+/** A cell with lines, or over several columns or rows. */
 type Cell = string | { text: string; across?: number; down?: number }
 export const table = (...rows: Cell[][]) =>
   new Table({
@@ -59,7 +59,7 @@ export const table = (...rows: Cell[][]) =>
     ),
   })
 
-/** A file of the package `docx`. */
+/** A file made with the package `docx`. */
 export async function docx(children: Children, around: { header?: string; footer?: string } = {}): Promise<Uint8Array> {
   const document = new Document({
     numbering: {
@@ -84,7 +84,7 @@ export async function docx(children: Children, around: { header?: string; footer
 /** Text at a place of a page, from its lower left. */
 export type Placed = [text: string, x: number, y: number, size?: number]
 
-/** A file of the package `pdf-lib`, A4. */
+/** A file made with the package `pdf-lib`, A4. */
 export async function pdf(pages: readonly Placed[][]): Promise<Uint8Array> {
   const document = await PDFDocument.create()
   const font = await document.embedFont(StandardFonts.Helvetica)
@@ -105,7 +105,7 @@ export async function pdf(pages: readonly Placed[][]): Promise<Uint8Array> {
 export const down = (x: number, y: number, ...texts: string[]): Placed[] =>
   texts.map((text, i) => [text, x, y - 18 * i])
 
-/** A file of the package `exceljs`. */
+/** A file made with the package `exceljs`. */
 export async function xlsx(
   sheets: Record<string, unknown[][]>,
   change: (book: ExcelJS.Workbook) => void = () => {},
@@ -132,7 +132,7 @@ export const flatOdt = (body: string): Uint8Array =>
     `<?xml version="1.0" encoding="UTF-8"?><office:document ${spaces} office:mimetype="application/vnd.oasis.opendocument.text"><office:body><office:text>${body}</office:text></office:body></office:document>`,
   )
 export const utf8 = (text: string): Uint8Array => strToU8(text)
-/** Western letters in a byte each, as old programs write them. */
+/** Western letters in one byte each, as old programs write them. */
 export const latin = (text: string): Uint8Array =>
   Uint8Array.from(text, (c) => ({ '–': 0x96, '’': 0x92, '½': 0xbd })[c] ?? c.charCodeAt(0))
 export const utf16 = (text: string): Uint8Array =>

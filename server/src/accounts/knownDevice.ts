@@ -14,8 +14,8 @@ interface Account {
 }
 
 /**
- * Devices on which somebody signed in to an account before, told by a mark that only this server can make. It opens nothing: whoever
- * has it needs the password all the same, but is not one of the strangers who made a mailed link necessary. Another password ends it.
+ * Devices on which somebody signed in to an account before, identified by a mark that only this server can make. It opens nothing: the
+ * password is still needed, but no mailed link. A changed password invalidates it.
  */
 export interface KnownDevices {
   /** What identifies this device, for counting; undefined if it is not known for the account. */
@@ -24,7 +24,7 @@ export interface KnownDevices {
   remember: (req: Request, res: Response, account: Account) => void
 }
 
-/** @param secure whether pages are reached by https alone */
+/** @param secure whether pages are reached only by https */
 export function knownDevices(secret: string, secure: boolean): KnownDevices {
   const name = secure ? '__Host-esfuerzo-known' : 'esfuerzo-known'
   const markFor = ({ teacher, passwordHash }: Account): string =>

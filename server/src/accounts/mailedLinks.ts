@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import { tokenHash } from '../http/linkToken.ts'
 
-/** What a mailed link does: lets a password be chosen, or signs in. */
+/** What a mailed link does: lets its reader choose a password, or signs in. */
 export type LinkPurpose = 'password' | 'sign-in'
 
 /** For whom: an existing teacher, or a future one. */

@@ -8,10 +8,7 @@ export const hashPassword = (password: string): Promise<string> => hash(password
 
 let decoy: Promise<string> | undefined
 
-/**
- * Whether a password goes with a hash. Without a hash it takes as long, so that the time tells nobody whether an
- * account exists.
- */
+/** Whether a password matches a hash. Without a hash it takes the same time, so that timing reveals no accounts. */
 export async function passwordFits(passwordHash: string | undefined, password: string): Promise<boolean> {
   decoy ??= hashPassword('nobody has this password')
   const fits = await verify(passwordHash ?? (await decoy), password)

@@ -6,7 +6,7 @@ const bounds = { atOnce: 4, waiting: 200, ofNetwork: 60 } as const
 
 /** Password checks, a few at a time: thousands of requests take neither memory nor processor from everybody else. */
 export interface PasswordChecks {
-  /** @throws {ServerError} `busy` where too many wait */
+  /** @throws {ServerError} `busy` if too many are waiting */
   run: <T>(network: string, check: () => Promise<T>) => Promise<T>
 }
 

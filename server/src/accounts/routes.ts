@@ -37,7 +37,7 @@ export interface AccountParts {
   known: KnownDevices
   /** Where links in messages lead. */
   pagesAt: string
-  /** Messages lie in an outbox that can be looked into. */
+  /** Messages go to an outbox that can be viewed. */
   demo: boolean
 }
 
@@ -51,10 +51,10 @@ const signedOut = (req: Request) =>
   new Promise<void>((resolve, reject) => req.session.destroy((e) => (e ? reject(e) : resolve())))
 
 /**
- * Signing in and out, up and off. No answer tells whether an account exists. Only wrong passwords are counted: by account and network
- * together, by account, and by network. Past a limit right and wrong passwords get the same answer, and the right one a mailed link
- * (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*); nobody is kept out, and a device
- * that signed in before is asked for none.
+ * Sign-in, sign-out, sign-up and deleting an account. No answer reveals whether an account exists. Only wrong passwords are counted: by
+ * account and network together, by account, and by network. Above a limit right and wrong passwords get the same answer, and a right one
+ * also a mailed link (https://cheatsheetseries.owasp.org/cheatsheets/Authentication_Cheat_Sheet.html, *Account lockout*); nobody is locked
+ * out, and a known device needs no link.
  */
 // oxlint-disable-next-line max-lines-per-function -- one route after the other; they share counters of tries
 export function accountRoutes(router: Router, parts: AccountParts): void {
@@ -78,10 +78,10 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
     const network = networkOfRequest(req)
     const found = await findAccount(db, account)
     const device = found && known.markOf(req, found)
-    // A device that signed in to the account before has tries of its own: no stranger uses them up.
+    // A device that signed in to the account before has its own limit: strangers cannot use it up.
     const both = device ? `${device} ${account}` : `${network} ${account}`
     const canWrite = await post.ready()
-    // Where no message can be sent a link would keep its owner out.
+    // If no message can be sent, requiring a link would lock the owner out.
     const isPast = async () =>
       (await byBoth.isFull(both)) ||
       (!device && canWrite && ((await byAccount.isFull(account)) || (await byNetwork.isFull(network))))
@@ -176,8 +176,8 @@ export function accountRoutes(router: Router, parts: AccountParts): void {
   })
 
   /**
-   * Whoever asks for many is refused. Where many went to one address no more do, and nobody is told: the last of them is younger
-   * than the hour its link works for, so that nobody can keep its owner out by asking.
+   * A client that asks for many is refused. After many to one address, no more are sent, without telling anybody: the latest is younger
+   * than the hour its link works, so nobody can lock an owner out by asking.
    */
   function sendLater(counter: Counter, email: string, write: () => Promise<void>): void {
     afterwards.later('a message could not be sent', async () => {

@@ -10,10 +10,7 @@ const PgStore = connectPgSimple(session)
 /** Milliseconds between two renewals of a sign-in: it lasts for weeks, and each write is a commit. */
 const keptFor = 60 * 60 * 1000
 
-/**
- * Sign-ins in the database, each kept alive once an hour at most. That one could not be kept alive longer is no reason to fail a request
- * that is answered.
- */
+/** Sign-ins in the database, each extended at most once an hour. A failed extension does not fail a request that is already answered. */
 class SignInStore extends PgStore {
   readonly #log: Logger
   readonly #kept = new LRUCache<string, true>({ max: 20_000, ttl: keptFor })

@@ -20,7 +20,7 @@ const teacher = ({ id, email, name, unknown_zone }: Row): Teacher => ({
   ...(unknown_zone && { unknownZone: unknown_zone }),
 })
 
-/** A teacher and the hash of her password, by address in any case. */
+/** A teacher and the hash of her password, by address, ignoring case. */
 export async function findAccount(
   db: Knex,
   email: string,
@@ -29,19 +29,19 @@ export async function findAccount(
   return row && { teacher: teacher(row), passwordHash: row.password_hash }
 }
 
-/** The teacher of an id; undefined where the account is gone. */
+/** The teacher with an id; undefined if the account is deleted. */
 export async function readTeacher(db: Knex, id: string): Promise<Teacher | undefined> {
   const row = await owned<Row>(db, id, 'teachers').first()
   return row && teacher(row)
 }
 
-/** @param zone of her school, until its settings say another */
+/** @param zone of her school, until her settings change it */
 export async function addTeacher(db: Knex, who: Teacher, zone: string, passwordHash: string): Promise<void> {
   const { id, email, name } = who
   await db<Row>('teachers').insert({ id, email, name, zone, password_hash: passwordHash })
 }
 
-/** Gives a teacher another name. @returns undefined where the account is gone */
+/** Changes a teacher's name. @returns undefined if the account is deleted */
 export async function renameTeacher(db: Knex, id: string, name: string): Promise<Teacher | undefined> {
   const [row] = await owned<Row>(db, id, 'teachers').update({ name }).returning('*')
   return row && teacher(row)
@@ -52,7 +52,7 @@ export async function readPasswordHash(db: Knex, id: string): Promise<string | u
   return (await owned<Row>(db, id, 'teachers').first('password_hash'))?.password_hash
 }
 
-/** Puts another password in. @param hash from `hashPassword` */
+/** Changes the password. @param hash from `hashPassword` */
 export async function setPasswordHash(db: Knex, id: string, passwordHash: string): Promise<void> {
   await owned<Row>(db, id, 'teachers').update({ password_hash: passwordHash })
 }
@@ -72,7 +72,7 @@ export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
     await endSignIns(trx, id)
     const sent: { sha256: string }[] = await owned(trx, id, 'publications').distinct('sha256')
     const teacher = await owned<Row>(trx, id, 'teachers').first('email')
-    // An account that was to be made for the address, too.
+    // Also an account that was to be created for the address.
     if (teacher) await trx('mailed_links').whereRaw('lower(email) = lower(?)', [teacher.email]).delete()
     return { found: await owned(trx, id, 'teachers').delete(), shas: sent.map((row) => row.sha256) }
   })
@@ -81,7 +81,7 @@ export async function deleteTeacher(db: Knex, id: string): Promise<boolean> {
   return found > 0
 }
 
-/** Whether anybody has an account yet. */
+/** Whether any account exists yet. */
 export async function anyTeacher(db: Knex): Promise<boolean> {
   return (await db('teachers').first('id')) !== undefined
 }

@@ -3,9 +3,9 @@ import { linkToken, tokenHash } from '../http/linkToken.ts'
 import { separateCodes } from '../pupils/store.ts'
 import { rekeyLinks, type NewLink } from './rekeyLinks.ts'
 
-/** What ended with the secret before. */
+/** What became invalid with the old secret. */
 export interface Rekeyed {
-  /** Links to families that were alive, with their new tokens. */
+  /** Active links to families, with their new tokens. */
   links: NewLink[]
   signIns: number
   copies: number
@@ -13,10 +13,10 @@ export interface Rekeyed {
 }
 
 /**
- * Makes worthless all that was made under another secret than this one: whoever has that could make every link, code and key again.
- * Links to families get new tokens; calendars' addresses end, copies and mailed links are gone, everybody is signed out; pupils' codes
- * and the keys of their devices are others, since they are made of the secret. What a family has begun without its new link stays on its
- * device, and can be sent as a file.
+ * Invalidates everything made under another secret than this one: whoever has that secret could forge every link, code and key. Links to
+ * families get new tokens; calendar addresses, copies and mailed links are deleted, and everybody is signed out; pupils' codes and their
+ * devices' keys change, because they are made from the secret. An unfinished run without its new link stays on its device, and can be sent
+ * as a file.
  */
 export async function rekey(db: Knex, secret: string, now: Date): Promise<Rekeyed> {
   // All or nothing: links are listed once, and a link whose new address nobody saw is lost.

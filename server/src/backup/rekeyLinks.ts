@@ -16,10 +16,10 @@ interface Row {
 }
 
 /**
- * Gives links that this installation's secret does not make new tokens. A database restored under another secret has such links:
- * pages and sheets would print tokens that lead nowhere. The old ones are dead from then on.
+ * Gives new tokens to links that this installation's secret does not generate. A database restored under another secret has such links:
+ * pages and sheets would print tokens that lead nowhere. The old tokens stop working.
  *
- * @returns the links that are still to be followed, with their new tokens
+ * @returns the active links, with their new tokens
  */
 export async function rekeyLinks(db: Knex, secret: string, now: Date): Promise<NewLink[]> {
   return db.transaction(async (trx) => {

@@ -31,9 +31,9 @@ const repeat: Record<Deletion['what'], (db: Knex, teacher: string, id: string, a
 }
 
 /**
- * Deletes once more what had been deleted; what is gone stays gone. One that fails holds up no other.
+ * Repeats earlier permanent deletions. One that fails does not stop the others.
  *
- * @returns how many were there again, and those that could not be repeated
+ * @returns how many rows were there again, and the deletions that failed
  */
 export async function repeatDeletions(
   db: Knex,

@@ -19,7 +19,7 @@ try {
   const { deletions, unread } = await readDeletions(config.deletions)
   const { again, failed: kept } = await repeatDeletions(db, deletions)
   console.log(`· ${again} deletions made after the backup were repeated`)
-  // What had its time since the backup was made has it again.
+  // Cleans up what has expired since the backup.
   const today = new Date(Date.now() - 12 * 60 * 60 * 1000).toISOString().slice(0, 10)
   const { runs, results, failed } = await dropKept(db, today)
   if (runs + results) console.log(`· ${runs} runs and ${results} values whose class keeps them no longer were deleted`)

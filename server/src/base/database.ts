@@ -2,17 +2,17 @@ import knexPackage, { type Knex } from 'knex'
 import type { Logger } from 'pino'
 import { migrations } from '../../migrations/index.ts'
 
-// knex is CommonJS: under ESM the function is its default's default, depending on who loads it.
+// knex is CommonJS: under ESM the function is its default's default, depending on the loader.
 const knex = ((knexPackage as unknown as { default?: typeof knexPackage }).default ?? knexPackage) as typeof knexPackage
 
-// Imported, not read from a folder, so that they run wherever the server's TypeScript does.
+// Imported instead of read from a folder, so that they run wherever the server's TypeScript does.
 const migrationSource: Knex.MigrationSource<(typeof migrations)[number]> = {
   getMigrations: async () => [...migrations],
   getMigrationName: ({ name }) => name,
   getMigration: async ({ migration }) => migration,
 }
 
-/** How long the database lets our statements run, wait and idle; set with the role when a server starts. */
+/** Database timeouts for statements, locks and idle transactions; set on the role when a server starts. */
 export const statementBounds = {
   statement_timeout: '10s',
   lock_timeout: '2s',
@@ -33,8 +33,8 @@ interface Connection {
 }
 
 /**
- * Lets nobody have a connection again on which a statement was waited for in vain: it may be in the middle of a transaction whose end was
- * never sent, and what is written on it next would be in that.
+ * Discards a connection whose statement timed out: it may still be in a transaction whose end was never sent, and later writes would be
+ * part of that.
  */
 function droppedWhenLate(connection: Connection): void {
   const prototype = Object.getPrototypeOf(connection) as Connection
@@ -50,7 +50,7 @@ function droppedWhenLate(connection: Connection): void {
 }
 
 /**
- * A pool on the database. A connection that dies is replaced; nothing here ends the server.
+ * A connection pool. A connection that dies is replaced and never stops the server.
  *
  * @param bounds `unbound` for work that may take as long as it needs
  * @param wait for a statement's answer, in milliseconds
@@ -94,10 +94,10 @@ export function openDatabase(
 const deadlock = '40P01'
 
 /**
- * Brings the tables up to date. Where requests of another server and a migration wait for each other, PostgreSQL ends one of them: a
- * migration is whole or not there, and is begun again.
+ * Migrates the tables to the latest version. If another server's requests and a migration deadlock, PostgreSQL ends one of them: a
+ * migration is applied completely or not at all, and is retried.
  *
- * @throws what PostgreSQL says, a deadlock when it was the tenth
+ * @throws PostgreSQL's error, a deadlock after the tenth try
  */
 export async function migrateDatabase(db: Knex): Promise<void> {
   for (let tries = 1; ; tries++)
@@ -115,8 +115,8 @@ const awayCodes = new Set([
   'EPIPE',
   'ETIMEDOUT',
   'ENOTFOUND',
-  // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions, operator intervention (57014 is a
-  // statement that took too long), a lock that was not to be had, a deadlock, too many connections, and a primary that is none any more
+  // https://www.postgresql.org/docs/15/errcodes-appendix.html: connection exceptions, operator intervention (57014 is a statement timeout),
+  // a lock that was not available, a deadlock, too many connections, and a primary that has become a standby
   '08000',
   '08003',
   '08006',
@@ -131,7 +131,7 @@ const awayCodes = new Set([
   '25006',
 ])
 
-/** Whether an error says that the database is away, not that the query was wrong. */
+/** Whether an error means that the database is unavailable, not that the query was wrong. */
 export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false
   const { code } = error as { code?: string }
@@ -148,6 +148,6 @@ export function isDatabaseAway(error: unknown): boolean {
 
 const fullCodes = new Set(['ENOSPC', 'EDQUOT', '53100', '53200'])
 
-/** Whether an error says that the disk, or the database's own memory, is full. */
+/** Whether an error means that the disk, or the database's memory, is full. */
 export const isStorageFull = (error: unknown): boolean =>
   error instanceof Error && (fullCodes.has((error as { code?: string }).code ?? '') || isStorageFull(error.cause))

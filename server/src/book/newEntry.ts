@@ -1,7 +1,7 @@
 import type { BookColumn } from '@esfuerzo/core/classBook'
 import type { ResultKind } from '@esfuerzo/core/run'
 
-/** A value that is typed or read from a file, ready to be stored. */
+/** A value that was typed or read from a file, ready to be stored. */
 export interface NewEntry {
   id: string
   pupil_id: string
@@ -19,7 +19,7 @@ export interface NewEntry {
   value: number | null
   seconds: number | null
   source: 'typed' | 'imported'
-  /** The entry whose place it takes. */
+  /** The entry it replaces. */
   replaces: string | null
 }
 

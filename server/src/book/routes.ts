@@ -82,11 +82,11 @@ interface Writing {
 }
 
 /**
- * Writes every cell that can be written. One that stands otherwise than it was seen comes back as it is now; one that cannot be at all
- * comes back with the reason.
+ * Writes every cell that can be written. A cell that has changed since it was read is returned with its current value; one that cannot be
+ * written is returned with the reason.
  */
 async function write(trx: Knex.Transaction, { teacherId, of: schoolClass, publicationId, columns, cells }: Writing) {
-  // One writes in a class at a time, until the transaction's end.
+  // Only one request at a time writes in a class, until the end of the transaction.
   if (!(await isOwn(trx, teacherId, 'classes', schoolClass.id, 'lock'))) throw new ServerError('not-found')
   const there: Standing = {
     byKey: new Map(columns.map((column) => [column.key, column])),
@@ -103,7 +103,7 @@ async function write(trx: Knex.Transaction, { teacherId, of: schoolClass, public
   const added = await addEntries(trx, { teacherId, classId: schoolClass.id, publicationId }, entries)
   const stored = new Set(added.map((entry) => entry.id))
   for (const { id } of entries) if (!stored.has(id)) refused.push({ id, why: 'id-taken' })
-  // A page of the release before knows of no refusals; a cell that differs it keeps.
+  // A page of the previous release does not know refusals, but it keeps a cell that is reported as changed.
   const forOlder = refused.map(({ id }) => ({ id, now: null }))
   return { written: [...added, ...standing], differing: [...differing, ...forOlder], refused }
 }

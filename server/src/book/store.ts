@@ -51,7 +51,7 @@ const entryColumns = [
   'source',
 ].map((name) => `r.${name}`)
 
-/** Values of a class's pupils that no other has replaced. */
+/** Current values of a class's pupils (not replaced by later ones). */
 const ofClass = (db: Knex, teacherId: string, classId: string) =>
   db('results as r')
     .join('pupils as u', 'u.id', 'r.pupil_id')
@@ -177,10 +177,10 @@ export async function storedAlready(
 }
 
 /**
- * Stores entries, each in the place of what it replaces. One whose id is another row's is left out.
+ * Stores entries, each replacing the one it names. An entry whose id is taken is left out.
  *
- * @param at when they were typed; now where left out
- * @returns those that were stored
+ * @param at when they were typed; now by default
+ * @returns the stored entries
  */
 export async function addEntries(
   trx: Knex.Transaction,
@@ -216,7 +216,7 @@ export async function addEntries(
   return rows.map(entryOf)
 }
 
-/** Who of a class is in it now. */
+/** The pupils of a class who are in it now. */
 export async function pupilsIn(db: Knex, teacherId: string, classId: string): Promise<Set<string>> {
   const rows: { id: string }[] = await owned(db, teacherId, 'pupils')
     .where({ class_id: classId, removed_at: null })
@@ -269,7 +269,7 @@ export async function listSent(
     }))
 }
 
-/** Runs of a link that no pupil has: those of the class's own lane first, then the latest first. */
+/** Runs of a link without a pupil: those of the class's own lane first, the latest first. */
 export async function looseRuns(
   db: Knex,
   teacherId: string,

@@ -1,7 +1,7 @@
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { DateTime } from 'luxon'
 
-/** A home day, as a calendar has it. */
+/** A home day in a calendar. */
 export interface HomeDayEvent {
   /** Identifies the event forever: a file opened twice adds it once, and a moved event moves. */
   id: string
@@ -9,7 +9,7 @@ export interface HomeDayEvent {
   /** The description below it. */
   text?: string
   link?: string
-  /** ISO date of the school's calendar. */
+  /** ISO date in the school's calendar. */
   day: string
   /** `HH:MM`, in the school's zone. */
   at: string
@@ -28,8 +28,7 @@ export interface HomeDayCalendar {
 }
 
 /**
- * Home days as iCalendar (RFC 5545). Times are written in UTC, so that no zone need be described; each day's own
- * summer or winter time is counted.
+ * Home days as iCalendar (RFC 5545). Times are in UTC, so that no zone has to be described; daylight saving time is applied for each day.
  */
 export function calendarFile({ name, zone, stamp, events }: HomeDayCalendar): string {
   const calendar = ical({

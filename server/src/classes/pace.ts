@@ -17,8 +17,8 @@ interface Row {
 }
 
 /**
- * How long a class takes beside what is usual, from its own runs; undefined where too few children say it. Runs are read in a thread of
- * their own, as text: nobody else waits for it.
+ * A class's pace relative to the usual, from its own runs; undefined if there are too few children. Runs are parsed in a worker thread, so
+ * that nobody else waits.
  */
 export async function paceOfClass(
   db: Knex,

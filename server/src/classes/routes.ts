@@ -9,7 +9,7 @@ import type { JobPool } from '../workers/jobPool.ts'
 import { paceOfClass } from './pace.ts'
 import { addClass, classRoom, isOwnClass, listClasses, removeClass, restoreClass, saveClass } from './store.ts'
 
-/** The classes a teacher hands sessions out to. */
+/** The classes a teacher sends sessions to. */
 export function classRoutes(router: Router, db: Knex, deletions: Deletions, pool: JobPool): void {
   implement(router, 'listClasses', ({ teacherId }) => listClasses(db, teacherId))
 

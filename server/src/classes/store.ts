@@ -11,7 +11,7 @@ interface Row {
   teacher_id: string
   name: string
   grades: number[]
-  /** As text: a day has no hour anywhere. */
+  /** As text, because a date has no time zone. */
   ends: string
   keep_months: number
   pace: number | null
@@ -120,13 +120,13 @@ export async function restoreClass(db: Knex, teacherId: string, id: string): Pro
   return found > 0 ? findClass(db, teacherId, id) : undefined
 }
 
-/** Deletes a class with its pupils and all they did, for good. Links that were for it are for all from then on. */
+/** Permanently deletes a class with its pupils and all their results. Its links then become links for all classes. */
 export async function deleteClass(db: Knex, teacherId: string, id: string): Promise<boolean> {
   await dropDone(db, { pupils: owned(db, teacherId, 'pupils').where({ class_id: id }) })
   return (await owned(db, teacherId, 'classes').where({ id }).delete()) > 0
 }
 
-/** Those that have lain in the bin their time. */
+/** Classes whose time in the trash is over. */
 export const classesToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>
   db('classes').whereRaw(`removed_at < now() - interval '${pupilBinDays} days'`).select('id', 'teacher_id')
 

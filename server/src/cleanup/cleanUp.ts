@@ -13,7 +13,7 @@ import { terms } from '../terms/store.ts'
 import { binDays, deleteForGood } from '../sessions/store.ts'
 import { dropRows } from '../tables/dropRows.ts'
 
-/** Names the lock under which one of several servers cleans up: a number of our own. */
+/** Names the lock under which one of several servers cleans up: an arbitrary number of ours. */
 const cleanUpLock = 4_180_002
 
 const hour = 60 * 60 * 1000
@@ -26,7 +26,7 @@ export interface CleanUpFailure {
   error: unknown
 }
 
-/** How many rows of each kind went, and what could not be cleaned up. */
+/** How many rows of each kind were deleted, and what could not be cleaned up. */
 export interface CleanedUp {
   gone: Record<string, number>
   failed: CleanUpFailure[]
@@ -65,14 +65,14 @@ function openTally(): Tally {
 }
 
 /**
- * Takes away what has had its time: ended sign-ins, counts, mailed links and copies, sessions and terms that have lain in the trash for
- * thirty days, pupils and classes that have for seven, results that a class keeps no longer, snapshots that nothing leads to. What came
- * through links for all stays until its teacher deletes it. Every kind, and every row of a kind, is done by itself in short
- * transactions: what fails is reported, and all the rest is done.
+ * Deletes what has expired: ended sign-ins, counters, mailed links and copies; sessions and terms after thirty days in the trash, pupils
+ * and classes after seven; results beyond a class's retention; unreferenced snapshots. Runs of links for all classes stay until their
+ * teacher deletes them. Every kind, and every row of a kind, is handled in its own short transaction: a failure is reported, and everything
+ * else continues.
  *
- * @param deletions where pupils and classes that go are noted
- * @param today the day results are held against: one that has begun wherever people live
- * @returns undefined where another server is at it
+ * @param deletions a log of deleted pupils and classes
+ * @param today the date for retention: one that has begun everywhere people live
+ * @returns undefined if another server is cleaning up
  */
 export async function cleanUp(
   db: Knex,
@@ -156,7 +156,7 @@ export interface CleanUpParts {
   log: Logger
 }
 
-/** Cleans up once an hour, the first time as soon as the start is over. */
+/** Cleans up once an hour, the first time right after the start. */
 export function keepCleanedUp({ db, outbox, library, deletions, log }: CleanUpParts): { stop: () => void } {
   async function run(): Promise<void> {
     try {

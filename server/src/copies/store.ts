@@ -19,7 +19,7 @@ export async function hasRoom(db: Knex, teacherId: string): Promise<boolean> {
   return Number(count!.n) < copyRoom
 }
 
-/** Stores a copy for a colleague; those whose time is over are cleared away. */
+/** Stores a copy for a colleague; expired copies are deleted. */
 export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
   await owned(db, copy.teacherId, 'copies').where('ends_at', '<', db.fn.now()).delete()
   await db('copies').insert({
@@ -31,7 +31,7 @@ export async function addCopy(db: Knex, copy: NewCopy): Promise<void> {
   })
 }
 
-/** Takes a copy away again; its link leads nowhere. */
+/** Withdraws a copy; its link stops working. */
 export async function removeCopy(db: Knex, teacherId: string, id: string): Promise<void> {
   await owned(db, teacherId, 'copies').where({ id }).delete()
 }

@@ -27,15 +27,15 @@ const deletionSchema = z.strictObject({
 export type Deletion = z.infer<typeof deletionSchema>
 
 /**
- * What was deleted for good, kept beside the database: a database that is restored from a backup forgets nobody's wish to be
- * forgotten. A line a deletion.
+ * A log of permanent deletions, kept beside the database: after restoring a backup they are repeated, so that deleted people stay deleted.
+ * One line per deletion.
  */
 export interface Deletions {
   /** Called once it is deleted, before the response. */
   note: (deletion: Omit<Deletion, 'at'>) => Promise<void>
 }
 
-/** @param file made with the first deletion */
+/** @param file created with the first deletion */
 export const openDeletions = (file: string): Deletions => ({
   async note(deletion) {
     await mkdir(dirname(file), { recursive: true })
@@ -51,8 +51,8 @@ export interface ReadDeletions {
 }
 
 /**
- * Every deletion of a file; none where there is no file. A line that is none is passed over and named: the others are repeated all the
- * same. One cut short by a power cut at the end is nobody's mistake.
+ * Every deletion in a file; none if the file does not exist. An invalid line is skipped and reported; the others are still repeated. A last
+ * line cut short by a power cut is not an error.
  */
 export async function readDeletions(file: string): Promise<ReadDeletions> {
   const text = await readFile(file, 'utf8').catch((error: NodeJS.ErrnoException) => {

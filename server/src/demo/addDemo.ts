@@ -61,7 +61,7 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
       }
       const runs = demoRuns(sent, pupils, library, 100 * weeksAgo + seed + 1)
       const paper = classes.map((c, i) => ({ of: c, typed: demoPaper(sent, c, runs, 1000 * weeksAgo + 10 * seed + i) }))
-      // A link of before is over; the latest is still to be followed.
+      // Earlier links have ended; the latest is active.
       return { at: sentAt, days: weeksAgo === session.weeksAgo ? 90 : 14, runs, paper }
     })
     return { document, at: sent.at(-1)!.at, snapshot, sent, tests: session.tests ?? false }
@@ -69,9 +69,9 @@ function prepared(classes: readonly DemoClass[], library: Library, now: Date) {
 }
 
 /**
- * Gives teachers the island school: fifteen sessions of different forms sent out over eight weeks with what came back, and five
- * in draft; a term of twelve weeks. Dates are relative to today. Three teachers at a time: others
- * wait for a connection no longer than a request does.
+ * Gives teachers the island school: fifteen sessions of different forms sent home over eight weeks with their results, and five drafts; a
+ * term of twelve weeks. Dates are relative to today. Three teachers at a time, so that others wait for a connection no longer than a
+ * request does.
  */
 export async function addDemoTeachers(
   db: Knex,
@@ -89,7 +89,7 @@ export async function addDemoTeachers(
   await Promise.all([lane(), lane(), lane()])
 }
 
-/** What all teachers of the demo have, ready to be written. */
+/** What all demo teachers have, ready to be written. */
 interface Island {
   classes: readonly DemoClass[]
   sessions: ReturnType<typeof prepared>
@@ -139,7 +139,7 @@ async function addDemoTeacher(
   })
 }
 
-/** The classes with their pupils, and the ids they have in this database. */
+/** The classes with their pupils, and their ids in this database. */
 async function addDemoClasses(
   trx: Knex.Transaction,
   teacherId: string,
@@ -158,7 +158,7 @@ async function addDemoClasses(
   return ids
 }
 
-/** Fills an empty database with the demo; one that has a teacher is left alone. */
+/** Fills an empty database with the demo; a database that has a teacher is left unchanged. */
 export async function addDemo(db: Knex, library: Library, secret: string, now: Date): Promise<void> {
   if (!(await anyTeacher(db))) await addDemoTeachers(db, library, secret, now, [demoSignIn])
 }

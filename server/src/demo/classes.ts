@@ -9,7 +9,7 @@ export interface DemoPupil {
   /** Its share of the usual amount at the start; more every week. */
   share: number
   growth: number
-  /** How often it runs a session, of a hundred times. */
+  /** How often a class does a session, in percent. */
   diligence: number
   /** Its own pace beside the usual one. */
   pace: number
@@ -27,7 +27,7 @@ const classes = [
   { name: 'Class 5 · Petrels', grades: [4, 5, 6], count: 24, pace: 118 },
 ]
 
-/** The school's three classes, the same with the same seed. */
+/** The school's three classes, always the same with the same seed. */
 export function demoClasses(seed: number): DemoClass[] {
   const random = xoroshiro128plus(seed)
   const next = (from: number, to: number) => uniformInt(random, from, to)
@@ -48,7 +48,7 @@ export function demoClasses(seed: number): DemoClass[] {
   }))
 }
 
-/** Aliases that no other class of the demo has either. */
+/** Aliases that no other demo class has. */
 function newAliases(count: number, taken: string[], random: () => number): string[] {
   const aliases = proposedAliases(count, taken, random)
   taken.push(...aliases)

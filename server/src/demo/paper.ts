@@ -5,7 +5,7 @@ import type { DemoClass } from './classes.ts'
 import type { DemoRun, DemoSent } from './runs.ts'
 import { demoTries } from './tests.ts'
 
-/** A value that the teacher typed in from a paper form. */
+/** A value that the teacher typed from a paper form. */
 export interface DemoTyped {
   alias: string
   column: BookColumn

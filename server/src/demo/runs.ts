@@ -35,13 +35,13 @@ export interface DemoSent {
   weeksAgo: number
   /** Whether two runs went oddly: one was left open over supper, one was skipped through. */
   odd: boolean
-  /** A test day: nearly every home sends it back. */
+  /** A test day: nearly every home sends results. */
   tests: boolean
 }
 
 /**
- * What came back of a session: from a seed, spread over the days after it was sent out, by children who each have their own pace and
- * run some sessions and others not; two or three of each lane without a code.
+ * The runs of a session: from a seed, spread over the days after it was sent home, by children with a pace of their own who do some
+ * sessions and skip others; two or three of each lane without a code.
  */
 export function demoRuns(sent: DemoSent, pupils: readonly DemoPupil[], library: Library, seed: number): DemoRun[] {
   const random = xoroshiro128plus(seed)

@@ -8,11 +8,11 @@ export interface DemoSession {
   /** Name of its file in `sessions/`. */
   file: string
   weeksAgo: number
-  /** Weeks ago when it had been sent home before, the first first. */
+  /** How many weeks ago it had been sent home before, oldest first. */
   before?: readonly number[]
-  /** Whether two of its runs went oddly. */
+  /** Whether two of its runs are odd. */
   odd?: true
-  /** A test day: nearly every home sends it back. */
+  /** A test day: nearly every home sends results. */
   tests?: true
   /** Days from the week's first session. */
   day?: number
@@ -25,7 +25,7 @@ export interface DemoSession {
   left?: Partial<Record<RuleId, string>>
 }
 
-/** The demo's sessions, oldest first; those marked `draft` are not sent out. All names and stories are ours. */
+/** The demo's sessions, oldest first; those marked `draft` are not sent home. All names and stories are invented. */
 export const demoSessions: readonly DemoSession[] = [
   {
     file: 'the-ferry-stays-in',

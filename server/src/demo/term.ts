@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon'
 import { keepFree, newTerm, openDays, placeSession, type Term } from '@esfuerzo/core/term'
 
-/** A session of the demo, and when it was sent home. */
+/** A demo session, and when it was sent home. */
 export interface DemoSent {
   id: string
   title: string
@@ -15,7 +15,7 @@ const begun = 7
 const times = 2
 
 /**
- * The demo's term of twelve weeks: what was sent home stands where it was sent, the weeks to come are planned, a week is free.
+ * The demo's term of twelve weeks: sent sessions on the days they were sent, planned weeks to come, and one free week.
  *
  * @param classId whose term it is
  */
@@ -42,7 +42,7 @@ export function demoTerm(sent: readonly DemoSent[], classId: string, now: Date, 
     const last = free.at(-1)
     return last ? placeSession(term, last.date, { session: id, title }) : term
   }, first)
-  // Two and two take turns, so that each comes again a week later; the last day of every fourth week is for the storm.
+  // Pairs of sessions alternate, so that each returns a week later; the last day of every fourth week has the rainy-day session.
   const todo = days.filter((d) => d.week >= begun && !past.places.some((p) => p.date === d.date))
   const others = sent.filter((s) => !s.tests)
   return todo.reduce((term, { date, week }, i) => {

@@ -30,7 +30,7 @@ export function demoTries(
     const measure = measures?.find((m) => m.id === measured?.test)
     const spread = usual[measure?.id ?? '']?.(grade)
     if (!measured || !measure || !spread) return []
-    // One day is another than the next, and a try than the one before.
+    // Days differ from each other, and so do tries on the same day.
     const variation = () => (next(-10, 10) / 10) * spread.variation
     const day = spread.value * (0.6 + 0.4 * share) * (1 + aWeek * (firstWeek - weeksAgo)) + variation()
     const { step, from, to } = measure.range

@@ -94,7 +94,7 @@ export function keptRevisions<D>(kind: RevisionedKind<D>): KeptRevisions<D> {
       const rows: SavedRow[] = await db
         .with('saved', save)
         .with('last', all(db, teacherId, id).orderBy('place', 'desc').limit(1).select('id', 'started_at'))
-        // A clock that was set back is not ten minutes on. What another closes meanwhile is not written over.
+        // If the clock was set back, ten minutes have not passed. A revision that another request closes meanwhile is not overwritten.
         .with(
           'went_on',
           db.raw(

@@ -19,20 +19,20 @@ export const saved = (row: Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>
 
 /** How a kind of document is stored. Every query names the teacher: no id reaches another teacher's document. */
 export interface Revisioned<D> {
-  /** A teacher's documents that are not in the bin, for queries of the kind's own. */
+  /** A teacher's documents that are not in the trash, for the kind's own queries. */
   own: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
   /** Those in the bin. */
   binned: (db: Knex, teacherId: string) => Knex.QueryBuilder<RevisionedRow>
-  /** How many a teacher has, those in the bin too. */
+  /** How many a teacher has, including those in the trash. */
   count: (db: Knex, teacherId: string) => Promise<number>
   /** Stores a new document with its first revision. @param at when, for documents of the past */
   add: (db: Knex, teacherId: string, id: string, document: D, at?: Date) => Promise<Saved>
   /** Undefined if it is not hers, deleted or in the trash. */
   find: (db: Knex, teacherId: string, id: string) => Promise<(Saved & { document: D }) | undefined>
   /**
-   * Saves over the revision the change started from, and writes the history, in one statement.
+   * Saves if the revision is still the one the change started from, and writes the history, in one statement.
    *
-   * @returns `conflict` where another revision was saved since, undefined where it is not hers or not there
+   * @returns `conflict` if another revision was saved since, undefined if it is not hers or does not exist
    */
   save: (
     db: Knex,
@@ -41,7 +41,7 @@ export interface Revisioned<D> {
     revision: number,
     document: D,
   ) => Promise<Saved | 'conflict' | undefined>
-  /** Whether it is still at a revision; it stays so until the transaction ends. */
+  /** Whether it is still at a revision; the row is locked until the transaction ends. */
   isAtRevision: (trx: Knex.Transaction, teacherId: string, id: string, revision: number) => Promise<boolean>
   /** Moves it to the trash; false if it is not hers or doesn't exist. */
   remove: (db: Knex, teacherId: string, id: string) => Promise<boolean>

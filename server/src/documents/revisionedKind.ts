@@ -12,12 +12,12 @@ export interface RevisionedRow {
   removed_at: Date | null
 }
 
-/** A kind of document that a teacher saves over revisions, with its history and a bin. */
+/** A kind of document that a teacher saves by revision, with its history and a trash. */
 export interface RevisionedKind<D> {
   table: 'workouts' | 'terms'
-  /** The table of its states, and the column there that names the document. */
+  /** The table of its revisions, and the column that names the document. */
   revisions: { table: 'workout_versions' | 'term_versions'; of: string }
   document: DocumentKind<D>
-  /** Columns of its own, made from the document at each save. */
+  /** Its own columns, made from the document at each save. */
   columns: (document: D) => { title: string } & Record<string, Knex.Value>
 }

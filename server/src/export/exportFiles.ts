@@ -36,7 +36,7 @@ const json = (data: unknown) => `${JSON.stringify(data, null, 1)}\n`
 /** A file name: letters and digits of the title, then the start of the id, so that no two are equal. */
 const fileName = (title: string, id: string) => `${fileTitle(title)}-${id.slice(0, 8)}`
 
-/** Of a run as a table. */
+/** A run as a row of a table. */
 const columns = [
   ...['session', 'run', 'group', 'started', 'finished', 'zone', 'steps_done', 'steps_skipped', 'steps_easier'],
   ...['felt', 'felt_scale', 'pulses', 'again', 'space'],
@@ -69,7 +69,7 @@ async function* runLines(db: Knex, teacherId: string): AsyncGenerator<object[]> 
   for await (const run of allRuns(db, teacherId)) yield linesOf(run)
 }
 
-/** A list as JSON, as {@link json} writes it but for the lines' beginnings, piece by piece. */
+/** A list as JSON, like {@link json} except for indentation, piece by piece. */
 async function* jsonPieces(items: AsyncIterable<object>): AsyncGenerator<string> {
   let between = '[\n'
   for await (const item of items) {
@@ -80,12 +80,12 @@ async function* jsonPieces(items: AsyncIterable<object>): AsyncGenerator<string>
   yield between === '[\n' ? '[]\n' : '\n]\n'
 }
 
-/** A file that is one piece. */
+/** A file made of one piece. */
 const file = (name: string, text: string): ZippedFile => ({ name, text: [text] })
 
 /**
- * All of a teacher's data as files, each read when it is asked for. It is no picture of one moment: what is made or deleted
- * meanwhile may be missing.
+ * All of a teacher's data as files, each read when it is requested. It is not a consistent snapshot: what is created or deleted meanwhile
+ * may be missing.
  */
 export async function* exportFiles(db: Knex, teacher: Teacher): AsyncGenerator<ZippedFile> {
   const { id } = teacher

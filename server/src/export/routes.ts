@@ -7,7 +7,7 @@ import { readTeacher } from '../accounts/store.ts'
 import { exportFiles } from './exportFiles.ts'
 import { zipFiles } from './zipFiles.ts'
 
-/** Everything of a teacher's, as a zip of open files. */
+/** All of a teacher's data, as a zip of open files. */
 export function exportRoutes(router: Router, db: Knex): void {
   implement(router, 'exportAll', async ({ teacherId, res }) => {
     const teacher = await readTeacher(db, teacherId)

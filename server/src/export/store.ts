@@ -10,24 +10,24 @@ const iso = (date: Date) => date.toISOString()
 /** Number of runs read at a time (ours); fewer large ones. */
 const runBatch = 20
 
-/** A document of a teacher's, under its title. */
+/** A teacher's document, with its title. */
 interface Titled {
   id: string
   title: string
   document: unknown
 }
 
-/** The titles of all of a teacher's sessions, those in the bin too. */
+/** The titles of all of a teacher's sessions, including those in the trash. */
 export const sessionTitles = (db: Knex, teacherId: string): Promise<{ id: string; title: string }[]> =>
   owned(db, teacherId, 'workouts').select('id', 'title').orderBy(['created_at', 'id'])
 
-/** A teacher's sessions of these ids. */
+/** A teacher's sessions with these ids. */
 export const allSessions = (db: Knex, teacherId: string, ids: readonly { id: string }[]): AsyncGenerator<Titled> =>
   inBatches<Titled>(ids, (some) =>
     owned(db, teacherId, 'workouts').whereIn('id', some).select('id', 'title', 'document'),
   )
 
-/** All of a teacher's terms, those in the bin too. */
+/** All of a teacher's terms, including those in the trash. */
 export async function* allTerms(db: Knex, teacherId: string): AsyncGenerator<Titled> {
   const hers = () => owned(db, teacherId, 'terms')
   yield* inBatches<Titled>(await hers().select('id').orderBy(['starts', 'id']), (ids) =>

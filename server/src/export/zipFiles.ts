@@ -2,7 +2,7 @@ import { once } from 'node:events'
 import { Readable, type Writable } from 'node:stream'
 import { ZipArchive } from 'archiver'
 
-/** A file on its way into a zip. */
+/** A file to be written into a zip. */
 export interface ZippedFile {
   name: string
   /** Its text, piece by piece, made on demand. */
@@ -10,10 +10,10 @@ export interface ZippedFile {
 }
 
 /**
- * Writes files as one zip, each when the one before is out: of all of them there is a piece or two in memory at a time, however slow
- * whoever reads. Where that one goes away the rest is not made.
+ * Writes files into one zip, each after the previous one is sent: only a piece or two are in memory at a time, however slow the reader. If
+ * the reader goes away, the rest is not made.
  *
- * @throws what making a file threw; `into` has then no end, and is to be destroyed so that nobody takes it for whole
+ * @throws what making a file threw; `into` then has no end and must be destroyed, so that nobody takes it for complete
  */
 export async function zipFiles(files: AsyncIterable<ZippedFile>, into: Writable): Promise<void> {
   const zip = new ZipArchive()
@@ -25,7 +25,7 @@ export async function zipFiles(files: AsyncIterable<ZippedFile>, into: Writable)
   try {
     for await (const { name, text } of files) {
       const source = Readable.from(encoded(text), { highWaterMark: 1 })
-      // What making it threw comes by the source alone.
+      // Its error is already reported by the source.
       const failed = new Promise<never>((_, reject) => source.once('error', reject))
       const out = once(zip, 'entry', { signal: gone.signal })
       zip.append(source, { name })

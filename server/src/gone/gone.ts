@@ -8,14 +8,14 @@ export type GoneThing = { snapshot: string } | { teacher: string }
 export interface Gone {
   /** Whether notices arrive at the moment. If not, nothing may be answered from memory. */
   readonly heard: boolean
-  /** @param forget called for each thing; with undefined where some may have been missed: everything is to be forgotten */
+  /** @param forget called for each deleted thing; with undefined if some may have been missed: then everything must be forgotten */
   onGone: (forget: (thing: GoneThing | undefined) => void) => void
   close: () => Promise<void>
 }
 
 const channel = 'gone'
 
-/** Listens on the database, whose triggers tell of every deletion when it is committed. */
+/** Listens on the database, whose triggers report every committed deletion. */
 export async function listenForGone(databaseUrl: string, log: Logger): Promise<Gone> {
   const subscriber = createSubscriber<{ gone: GoneThing }>(
     { connectionString: databaseUrl, connectionTimeoutMillis: 3000 },

@@ -11,9 +11,9 @@ export interface PaperStore {
   /** Its checks, for the teacher. */
   look: (teacherId: string, asked: Jobs['lookSheet']['asked']) => Promise<Uint8Array>
   /**
-   * Of what was sent home.
+   * A sheet of a publication.
    *
-   * @param read its body, where it has to be made
+   * @param read reads its body, if the sheet has to be made
    */
   sent: (snapshot: { sha256: string; owner: string; read: () => Promise<string> }, sheet: Sheet) => Promise<Uint8Array>
 }

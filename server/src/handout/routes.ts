@@ -41,7 +41,7 @@ export interface HandoutParts {
   pagesAt: string
 }
 
-/** A session on paper, in a calendar, in a message: the teacher's side. */
+/** A session as a printed sheet, a calendar entry or a message: the teacher's side. */
 export function handoutRoutes(router: Router, { db, paper, secret, post, written, pagesAt }: HandoutParts): void {
   const linkOf = (id: string, at = pagesAt) => `${at}/go/${linkToken('publication', id, secret)}`
 

@@ -29,7 +29,7 @@ export interface FamilyMessage {
 /**
  * Sends a teacher's message to the families of her class.
  *
- * @param links the addresses it may have in it
+ * @param links the addresses it may contain
  * @throws {ServerError} `invalid` with every other address, `too-many-tries`, `mail-away`
  */
 export async function writeFamilies(

@@ -2,7 +2,7 @@ import { isIPv6 } from 'node:net'
 import type { Request } from 'express'
 
 /**
- * Where a request comes from, as it is counted: of IPv6 the first 64 bits, since whoever has one address has all of those
+ * The network a request is counted under: for IPv6 the first 64 bits, because one subscriber has all of those addresses
  * (https://www.rfc-editor.org/rfc/rfc6177).
  *
  * @example networkOf('2001:db8:1:2:3:4:5:6') // '2001:db8:1:2'

@@ -1,8 +1,8 @@
 import type { Logger } from 'pino'
 
 /**
- * What is done once the answer is out: how long it takes tells whoever asked nothing, nor does when it begins.
- * A server that stops does what is left first.
+ * Runs work after the answer is sent, so that neither its duration nor its start reveals anything to the client. A stopping server finishes
+ * it first.
  */
 export class Afterwards {
   #log: Logger
@@ -13,7 +13,7 @@ export class Afterwards {
     this.#log = log
   }
 
-  /** Does it within half a second. A failure is logged under `what`. */
+  /** Runs it within half a second. A failure is logged under `what`. */
   later(what: string, work: () => Promise<void>): void {
     const run = () => {
       this.#waiting.delete(timer)

@@ -2,14 +2,14 @@ import type { Router } from 'express'
 import pg from 'pg'
 import { implement } from './implement.ts'
 
-/** How long a full disk is spoken of after it was last met, in milliseconds. */
+/** How long a full disk is reported after it was last seen, in milliseconds. */
 const remembered = 60_000
 
 /** Whether the server can work, asked over its own connection, which waits for nobody else. */
 export interface Health {
   /** Whether the database answers within a second. */
   database: () => Promise<boolean>
-  /** Says that there was no room to write. */
+  /** Records that there was no room to write. */
   metFullStorage: () => void
   isStorageFull: () => boolean
   /** Reports from now on that it is stopping, so that proxies send requests elsewhere. */
@@ -48,7 +48,7 @@ export function openHealth(databaseUrl: string): Health {
   }
 }
 
-/** `/healthz`: the database's state, the disk's, and whether the server is about to end. */
+/** `/healthz`: the state of the database and the disk, and whether the server is stopping. */
 export function healthRoutes(router: Router, health: Health): void {
   implement(router, 'health', async ({ res }) => {
     const there = await health.database()

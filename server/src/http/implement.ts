@@ -10,7 +10,7 @@ export interface Call<N extends EndpointName> {
   params: z.output<Endpoints[N]['params']>
   query: z.output<Endpoints[N]['query']>
   body: z.output<Endpoints[N]['body']>
-  /** Id of the signed-in teacher; the empty string on routes that are not a teacher's. */
+  /** Id of the signed-in teacher; empty on routes that need no teacher. */
   teacherId: string
   req: Request
   res: Response
@@ -29,8 +29,8 @@ function checked<S extends z.ZodType>(schema: S, data: unknown, where: string): 
 }
 
 /**
- * Puts a route of the contract on a router: checks what comes in, calls the handler, checks what goes out. A
- * handler that has answered by itself returns undefined.
+ * Adds a route of the contract to a router: validates the request, calls the handler, validates the answer. A handler that has answered by
+ * itself returns undefined.
  */
 export function implement<N extends EndpointName>(
   router: Router,

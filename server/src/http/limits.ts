@@ -10,9 +10,9 @@ export interface Limit {
 }
 
 export interface Limits {
-  /** Wrong passwords for one account by one network, or by one device that signed in to it before. */
+  /** Wrong passwords for one account from one network, or from one device that signed in to it before. */
   account: Limit
-  /** Wrong passwords for one account from anywhere: past it the right one needs a mailed link too, on a device that is new to it. */
+  /** Wrong passwords for one account from anywhere: above this, a right one also needs a mailed link, on a device that is new to it. */
   guard: Limit
   /** Wrong passwords from one network, for any account: above it, the same. There is room for a school behind one address. */
   network: Limit
@@ -22,24 +22,24 @@ export interface Limits {
   asked: Limit
   /** Messages of a kind to one address: the last one still works when no more are sent. */
   mail: Limit
-  /** Links to sign in, mailed to one address because of many wrong passwords. */
+  /** Sign-in links mailed to one address because of many wrong passwords. */
   signInMail: Limit
   /** Messages a teacher writes to others. */
   written: Limit
-  /** Runs sent by link; a class shares one. */
+  /** Runs sent through a link; a class shares one. */
   runs: Limit
-  /** Runs sent by link from one network: a home, or a whole school; and in a day, so that no network fills a link. */
+  /** Runs sent through a link from one network: a home, or a whole school; also per day, so that no network fills a link. */
   runsOfNetwork: Limit
   runsOfDay: Limit
-  /** Wrong codes of pupils by teacher and network, from a network that has given no right one lately. */
+  /** Wrong pupil codes by teacher and network, from a network without a recent right one. */
   codes: Limit
-  /** Wrong codes by teacher and network, from one that has: each child whose code was right there brings as many again. */
+  /** Wrong codes by teacher and network, from a network with right ones: each child whose code was right there adds this many again. */
   codesOfKnown: Limit
-  /** Networks in which one child's code brings more tries. */
+  /** In how many networks one child's code adds tries. */
   networksOfPupil: Limit
-  /** Wrong codes by teacher, from all networks together that have given no right one; how many is worked out by its pupils. */
+  /** Wrong codes by teacher, from all networks together without a right one; the number depends on her pupils. */
   codesOfTeacher: { seconds: number }
-  /** Sheets made for a link; one that was made before is not counted. */
+  /** Sheets made for a link; a sheet that exists already is not counted. */
   sheets: Limit
 }
 
@@ -74,10 +74,10 @@ export class LocalCounter {
     this.#limiter = new RateLimiterMemory({ points: limit.points, duration: limit.seconds })
   }
 
-  /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
+  /** Counts one. @throws {ServerError} `too-many-tries` above the limit */
   count = (key: string): Promise<void> => consume(this.#limiter, key)
 
-  /** Takes one back that was counted. */
+  /** Takes back one count. */
   refund = async (key: string): Promise<void> => void (await this.#limiter.reward(key))
 }
 
@@ -107,7 +107,7 @@ export class Counter {
 
   #key = (key: string) => createHash('sha256').update(key).digest('base64url')
 
-  /** Counts one. @throws {ServerError} `too-many-tries` past the limit */
+  /** Counts one. @throws {ServerError} `too-many-tries` above the limit */
   count = (key: string): Promise<void> => consume(this.#limiter, this.#key(key))
 
   /** Counts one if there is room. @returns whether there was */
@@ -120,7 +120,7 @@ export class Counter {
       },
     )
 
-  /** Takes back some that were counted: others' stay. */
+  /** Takes back some counts; others' stay. */
   async refund(key: string, points = 1): Promise<void> {
     await this.#limiter.reward(this.#key(key), points)
   }

@@ -4,8 +4,8 @@ import { createHash, createHmac } from 'node:crypto'
 export type LinkKind = 'publication' | 'copy' | 'term'
 
 /**
- * The token of a link: the first 128 bits of an HMAC of what it leads to under the server's secret, in base64url.
- * It can always be made again, so a sheet can be printed twice and nothing secret is stored.
+ * The token of a link: the first 128 bits of an HMAC of its target under the server's secret, in base64url. It can always be generated
+ * again, so a sheet can be printed twice and nothing secret is stored.
  */
 export const linkToken = (kind: LinkKind, id: string, secret: string): string =>
   createHmac('sha256', secret).update(`${kind}:${id}`).digest().subarray(0, 16).toString('base64url')

@@ -4,7 +4,7 @@ import { pino, type DestinationStream, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 
 /**
- * A request's path without what opens anything: tokens and snapshot hashes are cut out, queries dropped.
+ * A request's path without secrets: tokens and snapshot hashes are removed, and queries dropped.
  *
  * @example loggedPath('/api/go/AbCdEfGhIjKlMnOpQrStUv/runs?x=1') // '/api/go/…/runs'
  */
@@ -15,7 +15,7 @@ export const loggedPath = (url: string): string =>
 const withoutAddresses = (text: string): string => text.replace(/[^\s<>"']+@[^\s<>"']+/g, '…')
 
 /**
- * An error as it is logged: of the database's own only what names the place. Its words may hold what somebody wrote.
+ * An error as logged: for a database error, only the fields that name its place, because its message may contain personal text.
  *
  * @example loggedError(Object.assign(new Error('bad "secret"'), { routine: 'f', code: '22P05' })) // { code: '22P05', routine: 'f', … }
  */
@@ -23,7 +23,7 @@ export function loggedError(error: unknown): Record<string, unknown> {
   if (!(error instanceof Error)) return { type: typeof error }
   const { code, routine, table, column, constraint, stack = '' } = error as Error & Record<string, string | undefined>
   const frames = stack.split('\n').filter((line) => line.startsWith('    at '))
-  // A mail server says to whom it could not write.
+  // A mail server's error names the recipient.
   const about = routine ? { routine, table, column, constraint } : { message: withoutAddresses(error.message) }
   return { type: error.name, code, ...about, at: frames.slice(0, 8).map((line) => line.trim()) }
 }
@@ -32,10 +32,10 @@ export function loggedError(error: unknown): Record<string, unknown> {
 export const openLog = (level: string, stream?: DestinationStream): Logger =>
   pino({ level, serializers: { err: loggedError } }, stream as DestinationStream)
 
-/** So often an outage is spoken of, in milliseconds. */
+/** How often an outage is logged, in milliseconds. */
 const said = 10_000
 
-/** Of many answers that the server is not available, a line at the first and then a number every ten seconds. */
+/** Logs many unavailable answers as one line at the first, then a count every ten seconds. */
 function outageTally(logger: Logger): () => void {
   let more = 0
   let timer: NodeJS.Timeout | undefined
@@ -53,7 +53,7 @@ function outageTally(logger: Logger): () => void {
   }
 }
 
-/** One structured line a request, with its id; no header, body, token or alias. Those answered 503 are counted in place of that. */
+/** One structured line per request, with its id; no header, body, token or alias. Answers with 503 are counted instead. */
 export function requestLog(logger: Logger): RequestHandler {
   const unavailable = outageTally(logger)
   return pinoHttp({

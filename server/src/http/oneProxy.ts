@@ -2,8 +2,8 @@ import type { Application } from 'express'
 import proxyaddr from 'proxy-addr'
 
 /**
- * Whose word is taken for where a request comes from: that of the proxy it comes through, and nobody's behind it. Whoever reaches
- * the server itself from elsewhere is taken for who they are, whatever their headers say.
+ * Decides whose forwarding headers are trusted: only those of the proxy the request came through. A client that reaches the server directly
+ * is identified by its address, whatever its headers say.
  *
  * @param networks addresses, networks, and the names express knows
  */

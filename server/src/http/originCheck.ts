@@ -4,10 +4,7 @@ import { ServerError } from './serverError.ts'
 
 const reads = new Set(['GET', 'HEAD', 'OPTIONS'])
 
-/**
- * Where a request says it goes, when nobody said where that is: by number or on this machine only. A name could be anybody's who
- * has it lead here.
- */
+/** Whether a host is a number or this machine, for use if no public origin is configured. A name could be pointed here by anybody. */
 function ownOrigin(protocol: string, host: string): string | undefined {
   const { hostname } = new URL(`http://${host}`)
   const number = hostname.replace(/^\[|\]$/g, '')
@@ -15,10 +12,10 @@ function ownOrigin(protocol: string, host: string): string | undefined {
 }
 
 /**
- * Refuses writes that do not come from our own pages. Browsers send `Origin` with every request that is not a
- * read, so one without it is refused too (https://www.rfc-editor.org/rfc/rfc6454#section-7.3).
+ * Refuses writes that do not come from our own pages. Browsers send `Origin` with every request that is not a read, so one without it is
+ * also refused (https://www.rfc-editor.org/rfc/rfc6454#section-7.3).
  *
- * @param publicOrigin where pages are reached from outside; left out, the request's own host counts where it is a number
+ * @param publicOrigin the pages' public address; by default the request's own host, if it is a number
  */
 export const originCheck =
   (publicOrigin?: string): RequestHandler =>

@@ -2,7 +2,7 @@ import { ProblemError, problemText, type Expected, type Problem } from '@esfuerz
 import { errorsInEnglish, errorStatus, type ErrorCode, type ProblemDocument } from '@esfuerzo/contract'
 import { isDatabaseAway, isStorageFull } from '../base/database.ts'
 
-/** Something the server refuses or cannot do, by code. Handlers throw it; it is put into words here, once. */
+/** An error the server reports, by code. Handlers throw it; it is worded here, in one place. */
 export class ServerError extends Error {
   readonly code: ErrorCode
   readonly problems: Problem[]

@@ -3,17 +3,17 @@ import tlds from 'tlds' with { type: 'json' }
 
 const links = new LinkifyIt({ fuzzyIP: true }).tlds(tlds)
 
-/** Signs that mail programs and browsers take for a dot or a stroke (Unicode TS #46 maps the first two to a dot). */
+/** Characters that mail programs and browsers read as a dot or a slash (Unicode TS #46 maps the first two to a dot). */
 const likeness: readonly [RegExp, string][] = [
   [/[\u3002\uff61\u2024\u00b7]/g, '.'],
   [/[\u2044\u2215\u29f8\u27cb]/g, '/'],
 ]
 
 /**
- * The first address in a text, however it is spelled: with or without `https://`, as a bare host, with letters of other widths, with
- * signs in between that nobody sees.
+ * The first address in a text, however it is written: with or without `https://`, as a bare host, with letters of other widths, with
+ * invisible characters in between.
  *
- * @returns as it is read without those tricks; undefined where there is none
+ * @returns the address without those tricks; undefined if there is none
  * @example addressIn('see shop.example.com') // 'shop.example.com'
  * @example addressIn('Jump 3.5 times. Then rest') // undefined
  */

@@ -9,7 +9,7 @@ export interface Letter {
   replyTo?: string
 }
 
-/** Whose message it is, where a teacher writes. */
+/** The sender, if a teacher writes. */
 interface Writer {
   name: string
   email: string

@@ -6,13 +6,13 @@ import { v7 as uuid } from 'uuid'
 import type { Message } from '@esfuerzo/contract'
 import type { Post } from './post.ts'
 
-/** A folder of real .eml files, in place of a post office: for a mail system to pick up, or to be looked at in the demo. */
+/** A folder of real .eml files, instead of a mail server: for a mail system to pick up, or to be viewed in the demo. */
 export interface Outbox extends Post {
-  /** The newest first, a hundred at most. */
+  /** The newest first, at most a hundred. */
   list: () => Promise<Message[]>
   /** One message's file; undefined if it doesn't exist. */
   read: (file: string) => Promise<Buffer | undefined>
-  /** Takes away what has lain there too long. @param now milliseconds */
+  /** Deletes old messages. @param now milliseconds */
   prune: (now: number) => Promise<void>
 }
 
@@ -23,7 +23,7 @@ const kept = 14 * 24 * 60 * 60 * 1000
 /** Free bytes required to write a message: its size and some more. */
 const room = 1024 * 1024
 
-/** @param folder made when it is first needed */
+/** @param folder created when first needed */
 export function openOutbox(folder: string): Outbox {
   const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
   const files = async () => (await readdir(folder).catch(() => [])).filter((f) => f.endsWith('.eml')).sort()
@@ -31,7 +31,7 @@ export function openOutbox(folder: string): Outbox {
     async send(letter) {
       const { message } = await writer.sendMail({ from: sender, ...letter })
       await mkdir(folder, { recursive: true, mode: 0o700 })
-      // Version 7 ids sort by time, so the folder's own order is that of sending.
+      // Version 7 ids sort by time, so the folder's order is the order of sending.
       await writeFile(join(folder, `${uuid()}.eml`), message as Buffer, { mode: 0o600 })
     },
     async ready() {

@@ -1,6 +1,6 @@
 import type { Letter } from './letters.ts'
 
-/** The other side takes no messages for an address, and will not later either. */
+/** The recipient's server permanently refuses messages for an address. */
 export class RecipientRefused extends Error {
   constructor(cause: unknown) {
     super('the recipient was refused', { cause })

@@ -5,8 +5,8 @@ import { ServerError } from '../http/serverError.ts'
 import type { Outbox } from './outbox.ts'
 
 /**
- * What opens the outbox: whoever reads it could follow its links into any account, so that being able to reach the server is
- * not enough. It is printed where the server is started, and nowhere else.
+ * The key of the outbox: whoever reads the outbox could follow its links into any account, so being able to reach the server is not enough.
+ * It is printed where the server is started, and nowhere else.
  */
 export const outboxKey = (secret: string): string =>
   createHmac('sha256', secret).update('outbox').digest().subarray(0, 9).toString('base64url')

@@ -3,9 +3,9 @@ import type { Letter } from './letters.ts'
 import { RecipientRefused, type Post } from './post.ts'
 
 /**
- * Sends a message that somebody waits for.
+ * Sends a message while a client waits.
  *
- * @throws {ServerError} `recipient-refused` where there is no such address, `mail-away` where it could not be handed over
+ * @throws {ServerError} `recipient-refused` if the address does not exist, `mail-away` if the message could not be handed over
  */
 export async function sendNow(post: Post, letter: Letter): Promise<void> {
   if (!(await post.ready())) throw new ServerError('mail-away')

@@ -7,24 +7,24 @@ import type { Health } from '../http/health.ts'
 import type { Post } from '../mail/post.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 
-/** Seconds a request takes, from one out of memory to one that is given up. */
+/** Request durations in seconds, from one answered from memory to a timeout. */
 const requestBuckets = [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10]
-/** Seconds a statement takes, up to its bound. */
+/** Statement durations in seconds, up to the limit. */
 const statementBuckets = [0.001, 0.0025, 0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 5, 10]
-/** As much of a slow statement as is logged. */
+/** How much of a slow statement is logged. */
 const spoken = 400
 
 /** What a server measures: numbers only, no names. */
 export interface Metrics {
-  /** Counts and times every request, by its route as the contract has it. */
+  /** Counts and times every request, by its route in the contract. */
   requests: RequestHandler
-  /** Counts what could not be done, by its code. */
+  /** Counts failures, by code. */
   failed: (code: ErrorCode) => void
-  /** Times every statement of a pool; one slower than the bound is logged with its text, never with its values. */
+  /** Times every statement of a pool; a slow one is logged with its text, never with its values. */
   watchDatabase: (db: Knex, slow: { log: Logger; milliseconds: number }) => void
   watchHealth: (health: Health) => void
   watchJobs: (jobs: Pick<JobPool, 'load'>) => void
-  /** The same way out for messages, counted. */
+  /** The same mailer, with counting. */
   countedPost: (post: Post) => Post
   /** All metrics in the text format of Prometheus (https://prometheus.io/docs/instrumenting/exposition_formats/, version 0.0.4). */
   text: () => Promise<string>
@@ -148,7 +148,7 @@ export function openMetrics(): Metrics {
   }
 }
 
-/** The one page of the metrics' own door. */
+/** The only page of the metrics' own port. */
 export function metricsApp(app: Express, metrics: Metrics): Express {
   app.disable('x-powered-by')
   app.get('/metrics', async (_req, res) => void res.type(metrics.contentType).send(await metrics.text()))

@@ -34,10 +34,10 @@ function readRow(document: unknown): OwnMove[] {
 }
 
 /**
- * Keeps moves, all or none.
+ * Saves exercises, all or none.
  *
- * @param over the save of each that the change started from; one that is there and not named is none of which the change knew
- * @returns why none was kept: there would be too many, or another page has saved one since
+ * @param over the revision each change started from; an existing exercise that is not named was unknown to the change
+ * @returns why none was saved: there would be too many, or another page has saved one since
  */
 export const keepOwnMoves = (
   db: Knex,
@@ -59,7 +59,7 @@ export const keepOwnMoves = (
       const { version } = movesFile([])
       const document = JSON.stringify({ version, ...move })
       const stored = there.find((row) => row.id === id)
-      // Sent twice, it is stored once.
+      // A repeated request is stored once.
       if (stored && sameValue(stored.document, JSON.parse(document))) continue
       changes.push({ id, document, stored })
     }

@@ -5,7 +5,7 @@ import { implement } from '../http/implement.ts'
 import { ServerError } from '../http/serverError.ts'
 import { readOriginal, removeOriginal } from './store.ts'
 
-/** How a session came, for looking it up. */
+/** The text a session was imported from, to be looked up. */
 export function originalRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'readOriginal', async ({ teacherId, params }) => {
     const original = await readOriginal(db, teacherId, params.id)

@@ -7,9 +7,9 @@ import { entryPage } from './entryPage.ts'
 export const solverPolicy = "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'"
 
 /**
- * The two built sets of pages. Their files have a hash in the name and never change; their entries are always asked for.
+ * The two built sets of pages. Their files have a hash in the name and never change; their entry pages are always revalidated.
  *
- * @param pages folder with `teacher/` and `family/` in it
+ * @param pages folder with `teacher/` and `family/`
  */
 export function servePages(app: Express, pages: string): void {
   // Compressed at build time: the smallest encoding the browser accepts is served.
@@ -20,7 +20,7 @@ export function servePages(app: Express, pages: string): void {
     serveStatic: { index: false, immutable: true, maxAge: '1y' },
   }
   app.use('/go/assets', expressStaticGzip(join(pages, 'family', 'assets'), files))
-  // Compiling WebAssembly is the solver's alone: a worker has the policy of its own response.
+  // Only the solver compiles WebAssembly: a worker has the policy of its own response.
   app.use('/assets', (req, res, next) => {
     if (/^\/solver\.worker-[\w-]+\.js$/.test(req.path)) res.set('Content-Security-Policy', solverPolicy)
     next()
@@ -33,7 +33,7 @@ export function servePages(app: Express, pages: string): void {
     res.set('Cache-Control', 'no-cache')
     res.sendFile(join(pages, 'family', basename(req.path)), (error) => error && next())
   })
-  // A page older than the deployment asks for a script that is gone: it must hear that, not get a page in its place.
+  // A page older than the deployment requests a script that no longer exists: it must get an error, not a page in its place.
   app.get(
     /^\/(?!api\/|snapshots\/|schemas\/|assets\/|go\/assets\/|go\/workbox-|go(?:\/|$)).*/,
     entryPage(join(pages, 'teacher', 'index.html')),

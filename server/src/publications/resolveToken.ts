@@ -4,9 +4,9 @@ import { findByToken, type LinkTarget } from './store.ts'
 import { tokenHash } from '../http/linkToken.ts'
 
 /**
- * Where a link leads.
+ * The target of a link.
  *
- * @throws {ServerError} `not-found` for a token nobody made, `ended` for one whose time is over
+ * @throws {ServerError} `not-found` for an unknown token, `ended` for one whose time is over
  */
 export async function resolveToken(db: Knex, token: string): Promise<LinkTarget> {
   const target = await findByToken(db, tokenHash(token))

@@ -25,7 +25,7 @@ import { linkToken } from '../http/linkToken.ts'
 import type { JobPool } from '../workers/jobPool.ts'
 import { oneAtATime } from '../rights/oneAtATime.ts'
 
-/** Sending a session out, ending its link: the teacher's side. */
+/** Sending a session home and ending its link: the teacher's side. */
 export function publicationRoutes(router: Router, db: Knex, pool: JobPool, secret: string): void {
   const info = (p: StoredPublication): PublicationInfo => ({ ...p, token: linkToken('publication', p.id, secret) })
 

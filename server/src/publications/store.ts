@@ -98,10 +98,10 @@ export async function listPublications(db: Knex, teacherId: string, sessionId: s
 }
 
 /**
- * Ends a link; one that has ended stays as it was, but may still be said to be misused.
+ * Ends a link; an ended one stays unchanged, but can still be marked as misused.
  *
- * @param misused nothing more is taken through it
- * @returns the session it leads to; undefined where it is not hers
+ * @param misused accept nothing more through it
+ * @returns the session it leads to; undefined if it is not hers
  */
 export async function endPublication(
   db: Knex,
@@ -125,9 +125,9 @@ export interface LinkTarget {
   title: string
   endsAt: Date
   endedAt: Date | null
-  /** Ended because it came into wrong hands. */
+  /** Ended because it reached strangers. */
   misused: boolean
-  /** Of the class it is for: its grades, its year's end, months it keeps results past that. */
+  /** Of the class it is for: its grades, the end of its year, and how many months longer it keeps results. */
   grades: number[] | null
   yearEnds: string | null
   keepMonths: number | null
@@ -138,7 +138,7 @@ export interface LinkTarget {
 const pupilsOfLink = `exists (
   select from pupils u where u.teacher_id = p.teacher_id and u.removed_at is null and (c.id is null or u.class_id = c.id)) as codes`
 
-/** Where a token leads: one indexed query. */
+/** The target of a token: one indexed query. */
 export async function findByToken(db: Knex, tokenHash: string): Promise<LinkTarget | undefined> {
   type OfClass = {
     class: string | null

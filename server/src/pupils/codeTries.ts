@@ -7,15 +7,15 @@ import { ServerError } from '../http/serverError.ts'
 const windows = 13
 /** Highest chance that guesses at full limits, from any number of networks, find one of a teacher's codes within a year. Ours. */
 export const guessedAYear = 1 / 1000
-/** Of that, what networks may use up that have never given a right code. The rest is for those where a child helps to guess. */
+/** The share for networks that have never given a right code. The rest is for networks where a child helps to guess. */
 const ofStrangers = 0.9
 /** Most wrong short codes by teacher in a window: there are too few such codes to promise anything. Ours. */
 const shortTries = 100
 
 /**
- * How many wrong codes all networks that have given no right one may try together in one window.
+ * How many wrong codes all networks without a right one may try together in one window.
  *
- * @param pupils how many codes there are to be found
+ * @param pupils how many codes exist
  * @example strangersTries(25) // 529
  */
 export const strangersTries = (pupils: number): number =>
@@ -28,14 +28,14 @@ export interface CodeTry {
   network: string
   /** The code's characters, as far as it is one. */
   length: number
-  /** How many codes there are to be found. */
+  /** How many codes exist. */
   pupils: number
 }
 
 /**
- * Counts wrong codes, and no right ones. A network in which children of the teacher's have given right codes has tries of its own, more
- * with each child; all others share what a year of guessing may have. So a school behind one address gets in, and no number of networks
- * finds a code.
+ * Counts wrong codes, not right ones. A network from which the teacher's children have given right codes has tries of its own, more with
+ * each child; all others share the tries allowed for a year of guessing. So a school behind one address gets in, and no number of networks
+ * can find a code.
  */
 export class CodeTries {
   readonly #strange: Counter
@@ -74,7 +74,7 @@ export class CodeTries {
     if (isShut) throw new ServerError('too-many-tries')
   }
 
-  /** Counts a wrong code. @throws {ServerError} `too-many-tries` past the limit */
+  /** Counts a wrong code. @throws {ServerError} `too-many-tries` above the limit */
   async wrong(attempt: CodeTry): Promise<void> {
     const place = this.#place(attempt)
     if ((await this.#known.counted(place)) !== undefined) return this.#known.count(place)
@@ -84,7 +84,7 @@ export class CodeTries {
       throw new ServerError('too-many-tries')
   }
 
-  /** A right code makes its network known, and brings it more tries: once for each child, in a few networks for each. */
+  /** A right code makes its network known and adds tries: once per child, in a few networks for each. */
   async right(attempt: CodeTry, pupil: string): Promise<void> {
     const there = `${pupil} ${attempt.network}`
     if ((await this.#seen.counted(there)) !== undefined) return

@@ -4,20 +4,20 @@ import { codeCount, codeLengths, codeOf } from '@esfuerzo/core/classBook'
 const hmac = (secret: string, text: string) => createHmac('sha256', secret).update(text).digest()
 
 /**
- * A pupil's code, from its id, the number of its slip and the server's secret: it can always be made again, and is stored nowhere.
+ * A pupil's code, from its id, the number of its slip and the server's secret: it can always be generated again, and is stored nowhere.
  *
- * @param slip raised until nobody else of the teacher's has the same code
+ * @param slip raised until no other of the teacher's pupils has the same code
  */
 export const pupilCode = (id: string, slip: number, secret: string): string =>
-  // Forty-eight bits: every code is as likely as another to one in a million.
+  // Forty-eight bits: all codes are equally likely to within one in a million.
   codeOf(hmac(secret, `pupil-code-6:${id}:${slip}`).readUIntBE(0, 6) % codeCount(codeLengths.now), codeLengths.now)
 
-/** The short code that was printed before codes became longer. It holds until the long one is used, or another slip is made. */
+/** The short code printed before codes became longer. It works until the long one is used, or a new slip is made. */
 export const shortCode = (id: string, slip: number, secret: string): string =>
   codeOf(hmac(secret, `pupil-code:${id}:${slip}`).readUIntBE(0, 6) % codeCount(codeLengths.before), codeLengths.before)
 
 /**
- * The first number of a slip, from one on, whose code is free.
+ * The first number of a slip, from a given one on, whose code is free.
  *
  * @param taken codes of the teacher's other pupils
  */
@@ -42,7 +42,7 @@ export function pupilKey(id: string, slip: number, secret: string): string {
   return `${id}.${device}.${seal(id, slip, device, secret).toString('base64url')}`
 }
 
-/** The pupil a key names, to be looked up and held against its slip; undefined for what no key can be. */
+/** The pupil a key names, to be looked up and compared with its slip; undefined if the text cannot be a key. */
 export function keyOfPupil(key: string): { id: string; isFor: (slip: number, secret: string) => boolean } | undefined {
   const [, id, device, mark] = /^([0-9a-f-]{36})\.([\w-]{12})\.([\w-]{22})$/.exec(key) ?? []
   if (!id || !device || !mark) return undefined

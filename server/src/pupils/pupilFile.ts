@@ -101,7 +101,7 @@ export async function* pupilJson(db: Knex, teacherId: string, id: string, file: 
 
 const fields = ['session', 'at', 'what', 'name', 'lap', 'trial', 'value', 'unit', 'seconds', 'kg', 'from'] as const
 
-/** A pupil's values as a table, a line each, in the order they were done. */
+/** A pupil's values as a table, one line each, in the order they were done. */
 export const pupilCsv = ({ alias, note, results }: PupilFile): string =>
   csvLines(
     ['alias', ...fields, 'note'],
@@ -110,7 +110,7 @@ export const pupilCsv = ({ alias, note, results }: PupilFile): string =>
 
 export const bookColumns = ['class', 'alias', ...fields]
 
-/** The values of all of a teacher's pupils, by class and alias: the lines of one pupil at a time, in the order they were done. */
+/** The values of all of a teacher's pupils, by class and alias: one pupil's lines at a time, in the order they were done. */
 export async function* bookLines(db: Knex, teacherId: string): AsyncGenerator<object[]> {
   const pupils: { id: string; alias: string; class: string }[] = await db('pupils as u')
     .join('classes as c', 'c.id', 'u.class_id')

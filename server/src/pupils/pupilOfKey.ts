@@ -3,9 +3,9 @@ import { keyOfPupil } from './pupilCode.ts'
 import { findPupil } from './store.ts'
 
 /**
- * The pupil a device's key stands for, of those whom a link's teacher has.
+ * The pupil of a device's key, among those of a link's teacher.
  *
- * @returns undefined for no key, one whose slip was renewed, one of another teacher's, one of a pupil that was taken away
+ * @returns undefined for no key, a key of a renewed slip, of another teacher, or of a deleted pupil
  */
 export async function pupilOfKey(
   db: Knex,

@@ -132,7 +132,7 @@ export function pupilRoutes(router: Router, { db, deletions, jobPool, secret }: 
   })
 }
 
-/** A family's side: whose a code is. */
+/** The family's side: looking up a code. */
 export function codeRoutes(router: Router, db: Knex, limits: Limits, secret: string): void {
   const tries = new CodeTries(db, limits)
   implement(router, 'giveCode', async ({ params, body, req, res }) => {

@@ -13,7 +13,7 @@ interface Row {
   alias: string
   alias_key: string
   slip: number
-  /** Its short code of before still holds. */
+  /** Whether its old short code still works. */
   short_code: boolean
   note: string
   removed_at: Date | null
@@ -119,9 +119,9 @@ async function readPupil(db: Knex, teacherId: string, id: string): Promise<Pupil
 }
 
 /**
- * Gives a pupil another alias, note or class; what is left out stays. Results and code go along.
+ * Changes a pupil's alias, note or class; missing fields stay. Results and code move with the pupil.
  *
- * @returns the pupil as it is then; undefined where it is not hers, or why it was not changed
+ * @returns the changed pupil; undefined if it is not hers, or why it was not changed
  */
 export const savePupil = (
   db: Knex,
@@ -184,9 +184,9 @@ export const restorePupil = (db: Knex, teacherId: string, id: string): Promise<P
   })
 
 /**
- * Makes every pupil's code one that no other of the teacher's pupils has: under another secret two may have come together.
+ * Makes every pupil's code unique among the teacher's pupils: under another secret two may have become equal.
  *
- * @returns how many pupils have another slip
+ * @returns how many pupils got a new slip
  */
 export const separateCodes = (db: Knex, secret: string, codeFor: typeof pupilCode = pupilCode): Promise<number> =>
   db.transaction(async (trx) => {
@@ -213,11 +213,11 @@ export async function deletePupil(db: Knex, teacherId: string, id: string): Prom
   })
 }
 
-/** Those who have lain in the bin their time. */
+/** Pupils whose time in the trash is over. */
 export const pupilsToGo = (db: Knex): Promise<{ id: string; teacher_id: string }[]> =>
   db('pupils').whereRaw(`removed_at < now() - interval '${pupilBinDays} days'`).select('id', 'teacher_id')
 
-/** Codes of a class's pupils, to be printed; in the order of their aliases. */
+/** Codes of a class's pupils for printing, in the order of their aliases. */
 export async function slipsOf(
   db: Knex,
   teacherId: string,
@@ -231,9 +231,9 @@ export async function slipsOf(
 }
 
 /**
- * Whose a code is, among those a link is for: the pupils of its class, or of all of the teacher's classes.
+ * The pupil with a code, among those a link is for: the pupils of its class, or of all of the teacher's classes.
  *
- * @returns undefined where nobody has it
+ * @returns undefined if nobody has it
  */
 export async function findByCode(
   db: Knex,
@@ -256,7 +256,7 @@ export async function findByCode(
   return found
 }
 
-/** How many pupils a link's codes lead to: those of its class, or all of the teacher's. */
+/** How many pupils a link's codes can belong to: those of its class, or all of the teacher's. */
 export async function countReached(
   db: Knex,
   { teacherId, classId }: { teacherId: string; classId: string | null },

@@ -11,8 +11,8 @@ const again = 1000
 const [batch, most] = [50, 2000]
 
 /**
- * Writes the results of runs that are stored already, one statement at a time. A run is acknowledged by its own table: results that are
- * locked or slow hold no child up, and follow when they can.
+ * Writes the results of stored runs, one statement at a time. A run is acknowledged once it is in its own table: locked or slow results
+ * delay no child, and follow when they can.
  */
 export class ResultWriter {
   readonly #db: Knex
@@ -27,7 +27,7 @@ export class ResultWriter {
     this.#log = log
   }
 
-  /** Writes a run's results, and waits a moment for it. */
+  /** Writes a run's results, and waits briefly for it. */
   async follow(run: StoredRun): Promise<void> {
     if (this.#waiting.length >= most) return
     await new Promise<void>((resolve) => {

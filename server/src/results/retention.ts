@@ -12,16 +12,16 @@ interface ClassRow {
 
 /** What retention deleted, and the classes in which it failed. */
 export interface Dropped {
-  /** Runs, and values besides those of runs. */
+  /** Runs, and typed values. */
   runs: number
   results: number
   failed: { class: string; error: unknown }[]
 }
 
 /**
- * Deletes what classes keep no longer, class by class: their pupils' runs and results up to the last school year whose time is over, and
- * runs that came through links for the class alone. Aliases and codes stay. A day is the teacher's, wherever the server stands. A year
- * that was over before the class had a rule goes with the next. A class in which something is wrong holds up no other.
+ * Deletes expired results, class by class: the pupils' runs and results up to the last school year beyond retention, and runs of the
+ * class's own links. Aliases and codes stay. Dates are in the teacher's time zone. A year that ended before the class had a rule is deleted
+ * with the next. A failing class does not stop the others.
  *
  * @param today '2027-08-01'
  */

@@ -15,8 +15,8 @@ export interface StoredRun {
 }
 
 /**
- * Writes the results of runs that have none yet, in one statement. Whose they are and when they were done is the run's row to say: a
- * teacher may have moved the run meanwhile.
+ * Writes the results of runs that have none yet, in one statement. The pupil and the time come from the run's row, because a teacher may
+ * have reassigned it meanwhile.
  */
 export async function writeResults(db: Knex, runs: readonly StoredRun[]): Promise<void> {
   const jobs = runs.map(({ publicationId, id, run, outline }) => ({
@@ -62,8 +62,8 @@ export interface CaughtUp {
 }
 
 /**
- * Writes the results of runs that have none yet, as those that a release before has stored, and the facts of what it sent home. One that
- * cannot be read is reported and left.
+ * Writes missing results of runs, such as those stored by an earlier release, and missing facts of publications. An unreadable run is
+ * reported and skipped.
  */
 export async function catchUp(db: Knex, library: Library): Promise<CaughtUp> {
   const caughtUp: CaughtUp = { runs: 0, publications: 0, failed: [] }

@@ -29,10 +29,10 @@ type Parent = 'workouts' | 'terms' | 'publications'
 export const ownedTables = Object.keys(ownership) as OwnedTable[]
 
 /**
- * The condition under which a teacher may read or change a row. Being its owner is the only right there is; whatever else will
- * give rights is added here, and no store writes such a condition itself.
+ * The condition under which a teacher may read or change a row. Being its owner is the only right; any other right is added here, and no
+ * store writes such a condition itself.
  *
- * @param alias what the statement calls the table
+ * @param alias the table's alias in the statement
  * @returns SQL with the binding `teacherId`
  * @example ownerSql('runs', 'r') // 'exists (select from publications o where o.id = r.publication_id and o.teacher_id = :teacherId)'
  */
@@ -60,7 +60,7 @@ export function owned(db: Knex, teacherId: string, table: OwnedTable): Knex.Quer
   return db(table).modify(ownedBy(teacherId, table))
 }
 
-/** Whether a row is a teacher's own. It stays so until the transaction ends, where `lock` asks for that. */
+/** Whether a row is a teacher's own. With `lock` the row is locked until the transaction ends. */
 export async function isOwn(
   db: Knex,
   teacherId: string,

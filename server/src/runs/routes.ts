@@ -23,7 +23,7 @@ export interface RunSendParts {
   resultWriter: ResultWriter
 }
 
-/** A run on its way in. */
+/** An incoming run. */
 export function runSendRoutes(router: Router, { db, limits, secret, gone, resultWriter }: RunSendParts): void {
   const linkOf = runLinks(db, gone)
   const byLink = new LocalCounter(limits.runs)

@@ -18,10 +18,10 @@ export interface RunLink {
 }
 
 /**
- * Links that runs come through, kept in memory: a class sends thirty through one in an evening. What is deleted is forgotten
- * at once, and while deletions are not heard of nothing is answered from memory.
+ * Links that runs arrive through, cached in memory: a class sends thirty through one in an evening. Deletions are removed at once, and
+ * while deletion notices are not received nothing is answered from memory.
  *
- * @returns where a token leads, be it ended or not; throws {ServerError} `not-found` for a token nobody made
+ * @returns the target of a token, active or ended; throws {ServerError} `not-found` for an unknown token
  */
 export function runLinks(db: Knex, gone: Gone): (token: string) => Promise<RunLink> {
   const find = async (hash: string): Promise<RunLink | undefined> => {
@@ -35,7 +35,7 @@ export function runLinks(db: Knex, gone: Gone): (token: string) => Promise<RunLi
     // A waiting request gets its link even if it was dropped meanwhile.
     ignoreFetchAbort: true,
   })
-  // All of them, with those that are being read: it costs a statement each, and is seldom.
+  // All of them, including those being read: it costs one statement each, and is rare.
   gone.onGone(() => cache.clear())
   return async (token) => {
     const hash = tokenHash(token)

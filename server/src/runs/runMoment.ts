@@ -3,8 +3,8 @@ const day = 24 * 60 * 60 * 1000
 const bounds = { behind: 400 * day, ahead: day }
 
 /**
- * When a run was over, as the server keeps it: the device's own word, or the moment it came in where the device's clock cannot be right.
- * A run dated 1970 would be deleted at once with the year it claims, one dated 2999 would be kept for ever.
+ * When a run was finished, as the server stores it: the device's time, or the time it arrived if the device's clock cannot be right. A run
+ * dated 1970 would be deleted at once with that year, and one dated 2999 would be kept forever.
  *
  * @param finishedAt by the device's clock, ISO 8601
  * @param receivedAt milliseconds

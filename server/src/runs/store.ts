@@ -18,20 +18,20 @@ export const runRoom = 3000
 export const lateDays = 14
 
 /**
- * Whether a link takes a run: a live one any; one that has ended those that were over by then and come within {@link lateDays}, but none
- * where it was ended for misuse. Bindings `now`, `at` (when the run was over, by the device's clock), `lateDays`.
+ * Whether a link accepts a run: an active one any; an ended one those finished before and received within {@link lateDays}, but none if it
+ * was ended for misuse. Bindings `now`, `at` (when the run was finished, by the device's clock), `lateDays`.
  */
 const takesRun = `
   least(ended_at, ends_at) > :now
   or not misused and :at <= least(ended_at, ends_at) and :now <= least(ended_at, ends_at) + :lateDays * interval '1 day'`
 
 /**
- * Stores a run, where its link takes it at this moment; one that is there already stays as it is. Its results follow
- * ({@link ResultWriter}): a run is kept whatever happens to them.
+ * Stores a run, if its link accepts it at this moment; an existing run stays unchanged. Its results follow ({@link ResultWriter}): a run is
+ * kept even if they fail.
  *
- * @param pupil whose it is, where that is known
- * @throws {ServerError} `not-found` where the link is there no longer, `ended` where it takes none any more, `too-many-tries` where
- *   it has no room for another
+ * @param pupil the run's pupil, if known
+ * @throws {ServerError} `not-found` if the link no longer exists, `ended` if it accepts none any more, `too-many-tries` if it has no room
+ *   for another
  */
 export async function addRun(db: Knex, link: RunLink, run: Run, pupil?: string): Promise<void> {
   const now = new Date()
@@ -111,9 +111,9 @@ export async function addRuns(
 const withoutPupil = ({ pupil: _, ...run }: Run): Run => run
 
 /**
- * Gives a run to a pupil, or to nobody, with all it brought.
+ * Assigns a run with all its results to a pupil, or to nobody.
  *
- * @returns false where the run or the pupil is not hers
+ * @returns false if the run or the pupil is not hers
  */
 export const moveRun = (
   db: Knex,
@@ -143,12 +143,12 @@ export const removeRuns = async (db: Knex, teacherId: string, publicationId: str
 
 /** Number of runs on a page. */
 const page = 24
-/** A mark has milliseconds; the database counts finer. */
+/** A page mark has milliseconds; the database has microseconds. */
 const received = "date_trunc('milliseconds', r.received_at)"
 
 /**
- * A run as a list shows it: without how long single steps took, and with no more values than anybody reads in a line. A whole one may
- * be 150 KiB, and a page of them would hold up everybody else while it is read.
+ * A run as a list shows it: without the time of single steps, and with no more values than fit a line. A whole run may be 150 KiB, and
+ * reading a page of them would delay everybody else.
  */
 const listedDocument = `jsonb_set(r.document - 'counted', '{results}', coalesce(
   (select jsonb_agg(value - 'how' order by nth)
@@ -167,9 +167,9 @@ interface Row {
 }
 
 /**
- * What came back to a teacher, of all her sessions or of one, the latest first.
+ * A teacher's runs, of all her sessions or of one, the latest first.
  *
- * @param before the `next` of the page before
+ * @param before the `next` of the previous page
  */
 export async function listRuns(
   db: Knex,

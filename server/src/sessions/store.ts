@@ -7,7 +7,7 @@ import { revisioned, saved } from '../documents/revisioned.ts'
 import type { RevisionedRow } from '../documents/revisionedKind.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
-/** Sessions, saved over revisions, with their history and the bin. */
+/** Sessions, saved by revision, with their history and the trash. */
 export const sessions = revisioned<Session>({
   table: 'workouts',
   revisions: { table: 'workout_versions', of: 'workout_id' },

@@ -27,7 +27,7 @@ export async function readSettings(db: Knex, teacherId: string): Promise<Setting
   return row?.settings ? readDocument(settingsDocument, row.settings) : newSettings(row?.zone ?? 'UTC')
 }
 
-/** Puts a teacher's settings in place of those before. */
+/** Replaces a teacher's settings. */
 export async function saveSettings(db: Knex, teacherId: string, settings: Settings): Promise<void> {
   await owned<Row>(db, teacherId, 'teachers').update({
     settings: writtenText(settingsDocument, settings),
@@ -37,10 +37,10 @@ export async function saveSettings(db: Knex, teacherId: string, settings: Settin
 }
 
 /**
- * Changes some of a teacher's settings; the rest stays as whoever saved last left it.
+ * Changes some of a teacher's settings; the rest stays as last saved.
  *
- * @returns all of them as they are then
- * @throws {ProblemError} where they would be more than settings may be; nothing is changed then
+ * @returns all settings afterwards
+ * @throws {ProblemError} if they would exceed the limits of settings; then nothing changes
  */
 export const changeSettings = (db: Knex, teacherId: string, change: SettingsChange): Promise<Settings> =>
   db.transaction(async (trx) => {

@@ -7,7 +7,7 @@ import { stationRowsOf } from './stationRows.ts'
 const chances = (sheet: SheetOf): PlayOf<'chance'>[] =>
   Object.values(sheet.lane.plays).filter((play): play is PlayOf<'chance'> => play !== undefined && 'table' in play)
 
-/** A sheet for a coin, a die or a toss: a column a face, a box a row. */
+/** A sheet for a coin, a die or a toss: one column per face, one box per row. */
 export function coinSheet(sheet: SheetOf): Content[] {
   const rows = new Map(stationRowsOf(sheet).map(({ row }) => [row.station, row]))
   return [

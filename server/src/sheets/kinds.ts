@@ -60,7 +60,7 @@ const blockHead = (sheet: SheetOf, block: SheetBlock): Content[] => {
   ]
 }
 
-/** The session for one lane, to be read aloud or followed alone; surprises on a page of their own. */
+/** The session for one lane, to be read aloud or followed alone; surprises are on a page of their own. */
 function sessionSheet(sheet: SheetOf): Content[] {
   let n = 0
   const part = (surprise: boolean) =>
@@ -99,7 +99,7 @@ function sessionSheet(sheet: SheetOf): Content[] {
   ]
 }
 
-/** A picture for the wall: the main part's stations, large, two or three in a row. */
+/** A poster for the wall: the main section's stations, large, two or three in a row. */
 function poster(sheet: SheetOf): Content[] {
   const stations = stationRowsOf(sheet, false)
   const across = stations.length > 4 ? 3 : 2
@@ -135,7 +135,7 @@ function poster(sheet: SheetOf): Content[] {
   ]
 }
 
-/** A card for each station, two on a page, to lie on the floor. */
+/** A card for each station, two on a page, to lay on the floor. */
 function stationCards(sheet: SheetOf): Content[] {
   return stationRowsOf(sheet).map(({ row }, i): Content => ({
     table: {
@@ -162,7 +162,7 @@ function stationCards(sheet: SheetOf): Content[] {
   }))
 }
 
-/** How each kind of sheet is laid out for one lane. */
+/** The layout of each kind of sheet for one lane. */
 export const sheetKinds: Record<SheetKind, (sheet: SheetOf) => Content[]> = {
   session: sessionSheet,
   poster,

@@ -1,4 +1,4 @@
-/** Marks that no face of ours has, drawn: they print sharp at any size. */
+/** Symbols that our fonts lack, as drawings: they print sharp at any size. */
 const svg = (size: number, inside: string) =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 20 20">${inside}</svg>`
 
@@ -6,7 +6,7 @@ const svg = (size: number, inside: string) =>
 export const boxMark = (size: number): string =>
   svg(size, '<rect x="1" y="1" width="18" height="18" fill="#FFFFFF" stroke="#1D2B2A" stroke-width="1.4"/>')
 
-/** One of five faces, from very easy to very hard: the mouth falls. */
+/** One of five faces, from very easy to very hard: the mouth turns down. */
 export function faceMark(level: 1 | 2 | 3 | 4 | 5, size: number): string {
   const bend = (3 - level) * 2.4
   return svg(

@@ -5,7 +5,7 @@ import { type Lane, type Publication, type SheetBlock, type SheetRow } from '@es
 import { boxMark, faceMark } from './marks.ts'
 import { sheetWords, type SheetWords } from './words.ts'
 
-/** What every sheet is made from. */
+/** The building blocks of every sheet. */
 export interface SheetOf {
   publication: Publication
   lane: Lane
@@ -23,7 +23,7 @@ export const laneSheetOf = (publication: Publication, lane: Lane, language: Lang
   width,
 })
 
-/** A figure of the session as a picture; a thing without one leaves its place empty. */
+/** A figure of the session as a picture; empty space for a thing without one. */
 export function picture({ publication }: SheetOf, figure: string | undefined, size: number): Content {
   const found = publication.figures.find((f) => f.id === figure) as Figure | undefined
   return found ? { svg: figureSvg(found, { size }), width: size } : { text: ' ' }
@@ -35,7 +35,7 @@ export const boxes = (count: number, size = 22): Content => ({
   columnGap: 4,
 })
 
-/** The head of a sheet: what, for whom, how long. */
+/** The header of a sheet: what, for whom, how long. */
 export const head = ({ publication, lane, words }: SheetOf, title = publication.title): Content => [
   { text: title, style: 'title' },
   {
@@ -61,7 +61,7 @@ export const ruled = {
   hLineColor: () => '#9AA5A2',
 }
 
-/** The same for rows that go on from others above. */
+/** The same for rows that continue a table above. */
 export const ruledOn = {
   ...ruled,
   hLineWidth: (i: number, node: { table: { body: unknown[] } }) => (i === node.table.body.length ? 0 : 0.7),
@@ -73,7 +73,7 @@ export const doseLine = ({ words }: SheetOf, row: SheetRow): string =>
     .filter(Boolean)
     .join(', ')
 
-/** How a block is gone through, in one line. */
+/** How a block is worked, in one line. */
 export const blockLine = ({ words }: SheetOf, block: SheetBlock): string =>
   [
     block.times > 1 ? words.times(block.times) : '',

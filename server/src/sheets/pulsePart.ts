@@ -5,10 +5,10 @@ import { sheetWords } from './words.ts'
 
 /** Points of the picture. */
 const [width, height] = [300, 64]
-/** The picture reaches from standing still to a little above the top. */
+/** The chart reaches from standing still to a little above the maximum. */
 const margin = 10
 
-/** The curve with its band, the two zones as lines: black on white, for any printer. */
+/** The curve with its band, and the two zones as lines: black on white, for any printer. */
 function picture({ points, rest, top, from }: PulseCurve): string {
   const seconds = points.at(-1)?.at || 1
   const x = (at: number) => ((width * at) / seconds).toFixed(1)
@@ -28,7 +28,7 @@ function picture({ points, rest, top, from }: PulseCurve): string {
 }
 
 /**
- * Each lane's predicted pulse on paper, for the teacher alone: the curve, the minutes in each zone, and what it is not.
+ * Each lane's predicted pulse in print, for the teacher only: the curve, the minutes in each zone, and its limits.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */

@@ -11,7 +11,7 @@ import { sheetWords } from './words.ts'
 const { resolve } = createRequire(import.meta.url)
 const text = (file: string) => resolve(`@expo-google-fonts/atkinson-hyperlegible/${file}`)
 const display = (file: string) => resolve(`@expo-google-fonts/bricolage-grotesque/${file}`)
-// A PDF takes TrueType only: of other formats it keeps the words and loses the letters.
+// The PDF package handles TrueType only: with other formats the text is kept but its letters are not shown.
 const regular = text('400Regular/AtkinsonHyperlegible_400Regular.ttf')
 const bold = text('700Bold/AtkinsonHyperlegible_700Bold.ttf')
 const heading = display('700Bold/BricolageGrotesque_700Bold.ttf')
@@ -33,7 +33,7 @@ const pages: Record<Paper, { size: 'A4' | 'LETTER'; width: number }> = {
 /** Points between the margins. */
 export const widthOn = (paper: Paper): number => pages[paper].width - 2 * margin
 
-/** Content as PDF, black on white. */
+/** Content as a PDF, black on white. */
 export const pdfOf = (
   content: Content,
   { title, language, paper }: { title: string; language: Language; paper: Paper },
@@ -64,7 +64,7 @@ export const pdfOf = (
     .getBuffer()
 
 /**
- * A sheet as PDF, a page or more for each lane.
+ * A sheet as PDF, one or more pages for each lane.
  *
  * @param lanes ids of the lanes it is for; unknown ones are left out
  */

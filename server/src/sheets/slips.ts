@@ -58,7 +58,7 @@ function slipCell({ alias, code }: Slip, language: Language): TableCell {
   }
 }
 
-/** The codes of a class, to be cut out: each is alone on its slip. */
+/** The codes of a class to cut out: each slip has only one. */
 export function slipSheet(slips: readonly Slip[], language: Language): Content[] {
   const cells = slips.map((slip) => slipCell(slip, language))
   const rows = Array.from({ length: Math.ceil(cells.length / across) }, (_, r) =>

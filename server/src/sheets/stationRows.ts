@@ -1,7 +1,7 @@
 import { sheetRows, type SheetBlock, type SheetRow, type SheetSection } from '@esfuerzo/core/publication'
 import type { SheetOf } from './parts.ts'
 
-/** The session's parts as paper shows them to the lane. */
+/** The session's sections as print shows them to the lane. */
 export const sectionsOf = (sheet: SheetOf): SheetSection[] => sheetRows(sheet.publication, sheet.lane, sheet.language)
 
 /** Every station once, without those of a surprise. */

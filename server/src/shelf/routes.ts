@@ -6,7 +6,7 @@ import { implement } from '../http/implement.ts'
 import { ServerError, tooMany } from '../http/serverError.ts'
 import { keepPart, listShelf, removePart, renamePart, shelfRoom } from './store.ts'
 
-/** Sections and blocks a teacher keeps for other sessions. */
+/** Sections and blocks a teacher saved for reuse. */
 export function shelfRoutes(router: Router, db: Knex, deletions: Deletions): void {
   implement(router, 'listShelf', async ({ teacherId }) => ({ parts: await listShelf(db, teacherId) }))
 

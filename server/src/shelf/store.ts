@@ -21,10 +21,10 @@ const kept = (row: Row): KeptPart => ({
 
 const own = (db: Knex, teacherId: string) => owned<Row>(db, teacherId, 'shelf')
 
-/** How many pieces a shelf has room for (ours). */
+/** How many parts a teacher can save (ours). */
 export const shelfRoom = 200
 
-/** The pieces a teacher keeps, the latest first. */
+/** A teacher's saved parts, the latest first. */
 export async function listShelf(db: Knex, teacherId: string): Promise<KeptPart[]> {
   return (await own(db, teacherId).orderBy('kept_at', 'desc').limit(shelfRoom)).map(kept)
 }

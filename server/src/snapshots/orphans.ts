@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 
 /**
- * Takes away snapshots that no link leads to any more.
+ * Deletes snapshots that no link leads to any more.
  *
- * @param shas of those that may be; left out, of all
- * @returns how many went
+ * @param shas of the candidates; all by default
+ * @returns how many were deleted
  */
 export async function dropOrphans(db: Knex, shas?: readonly string[]): Promise<number> {
   const query = db('snapshots').whereNotExists(db('publications').whereRaw('publications.sha256 = snapshots.sha256'))

@@ -10,16 +10,16 @@ const canonicalize = canonicalizePackage as unknown as (value: unknown) => strin
 export interface Snapshot {
   /** Canonical JSON (RFC 8785). */
   body: string
-  /** Of the body, in hex: its address. */
+  /** SHA-256 of the body, in hex: its address. */
   sha256: string
   outline: Outline
   facts: PublishedFacts
 }
 
 /**
- * A session as it is sent out: its family-safe projection as canonical JSON (RFC 8785), addressed by SHA-256.
+ * A published session: its family-safe projection as canonical JSON (RFC 8785), addressed by SHA-256.
  *
- * @throws {ProblemError} where there is nothing to send, or more than may be sent
+ * @throws {ProblemError} if there is nothing to send, or more than may be sent
  */
 export function snapshotOf(session: Session, library: Library, schoolNote?: string): Snapshot {
   const publication = publish(session, library, schoolNote)

@@ -6,7 +6,7 @@ import type { Gone } from '../gone/gone.ts'
 const brotli = promisify(brotliCompress)
 const zip = promisify(gzip)
 
-/** A snapshot in every encoding a browser may ask for. */
+/** A snapshot in every encoding a browser may request. */
 export interface Encoded {
   identity: Buffer
   br: Buffer
@@ -14,8 +14,8 @@ export interface Encoded {
 }
 
 /**
- * Snapshots kept in memory, compressed once. They never change, so once warm no request needs the database; one that is
- * deleted is forgotten at once, and while deletions are not heard of nothing is answered from memory.
+ * Snapshots cached in memory, compressed once. They never change, so a cached one needs no database; a deleted one is removed at once, and
+ * while deletion notices are not received nothing is answered from memory.
  *
  * @param read from the database
  */

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { ownedBy } from '../rights/rights.ts'
 import type { PublishedFacts } from './facts.ts'
 
-/** Stores what later work asks of a publication, in its transaction. */
+/** Stores what lists and results need of a publication, in its transaction. */
 export async function addFacts(db: Knex, publicationId: string, facts: PublishedFacts): Promise<void> {
   await db('published_facts')
     .insert({ publication_id: publicationId, ...facts })
@@ -16,7 +16,7 @@ export async function readSnapshot(db: Knex, sha256: string): Promise<string | u
   return row?.body
 }
 
-/** The snapshot a teacher's publication leads to. */
+/** The snapshot of a teacher's publication. */
 export async function readOwnSnapshot(
   db: Knex,
   teacherId: string,

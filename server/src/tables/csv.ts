@@ -3,9 +3,9 @@ import Papa from 'papaparse'
 import { tableCell } from '@esfuerzo/core/table'
 
 /**
- * Lines of a table: RFC 4180, and what looks like a formula stays text in a spreadsheet. No line end after the last.
+ * Lines of a table: RFC 4180; text that looks like a formula stays text in a spreadsheet. No line end after the last.
  *
- * @param head whether the names of the columns come first
+ * @param head whether the column names come first
  * @example csvLines(['a', 'b'], [{ b: '=1', a: 'x, y' }]) // 'a,b\r\n"x, y",\'=1'
  */
 export const csvLines = (columns: readonly string[], rows: readonly object[], head = true): string =>

@@ -4,11 +4,11 @@ import type { Knex } from 'knex'
 const atOnce = { runs: 250, results: 4000, others: 5000 }
 
 /**
- * Deletes rows a few at a time, each few in a transaction of its own: however many there are, nobody waits for them, and what is
- * deleted stays so where it breaks off.
+ * Deletes rows in small batches, each in a transaction of its own: nobody waits for many rows, and completed batches stay deleted if it
+ * breaks off.
  *
- * @param which restricts `db(table)` to the rows that are to go
- * @returns how many went
+ * @param which restricts `db(table)` to the rows to delete
+ * @returns how many were deleted
  */
 export async function dropRows(db: Knex, table: string, which: (query: Knex.QueryBuilder) => void): Promise<number> {
   const size = table === 'runs' ? atOnce.runs : table === 'results' ? atOnce.results : atOnce.others

@@ -3,14 +3,14 @@ import { setImmediate } from 'node:timers/promises'
 /** Bytes read at once (ours): ten documents may have five megabytes. */
 const most = { rows: 10, bytes: 16 * 1024 }
 
-/** Bytes as a table has them, packed: rows of unequal size are read in batches of equal weight. */
+/** Compressed bytes of a row as stored: rows of unequal size are read in batches of equal size. */
 export const storedSize = (column: string): string => `pg_column_size(${column}) as size`
 
 /**
- * What `read` has of each id, in their order, a batch at a time; what was deleted meanwhile is left out.
+ * The results of `read` for each id, in order, one batch at a time; rows deleted meanwhile are left out.
  *
- * @param ids with their {@link storedSize} where they may be large
- * @param rows so many at a time
+ * @param ids with their {@link storedSize} if they may be large
+ * @param rows per batch
  */
 export async function* inBatches<Row extends { id: string }>(
   ids: readonly { id: string; size?: number }[],

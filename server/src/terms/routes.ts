@@ -31,7 +31,7 @@ import {
 /** A session whose length is unknown. */
 const usualMinutes = 20
 
-/** A term's sessions as a calendar file: its places on home days, each with what its session is called. */
+/** A term as a calendar file: its places on home days, each with its session's title. */
 async function termCalendar(db: Knex, minutes: SessionMinutes, teacherId: string, id: string): Promise<string> {
   const found = await terms.find(db, teacherId, id)
   if (!found) throw new ServerError('not-found')

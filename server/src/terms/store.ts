@@ -6,7 +6,7 @@ import { revisioned, saved } from '../documents/revisioned.ts'
 import type { RevisionedRow } from '../documents/revisionedKind.ts'
 import { owned, ownedBy } from '../rights/rights.ts'
 
-/** Terms, saved over revisions, with their history and the bin. */
+/** Terms, saved by revision, with their history and the trash. */
 export const terms = revisioned<Term>({
   table: 'terms',
   revisions: { table: 'term_versions', of: 'term_id' },
@@ -17,7 +17,7 @@ export const terms = revisioned<Term>({
 /** Limit of terms for a teacher, including the trash: three a year for three classes over ten years (ours). */
 export const termRoom = 90
 
-/** A teacher's terms, the latest first, and those in the bin. */
+/** A teacher's terms, the latest first, and those in the trash. */
 export async function listTerms(
   db: Knex,
   teacherId: string,
@@ -35,14 +35,14 @@ export async function listTerms(
   }
 }
 
-/** Days from a place's own on in which what comes back is its: until the session comes again, a fortnight at most. Ours. */
+/** For how many days from its own on a place's results count for it: until the session comes again, at most two weeks. Ours. */
 const doneWithin = 14
 
 /**
- * Homes that sent something back of each place; of a class's term those of its children and of its links. A child counts once; a run of
- * nobody is a home of its own.
+ * Homes that sent results for each place; for a class's term, those of its children and its links. A child counts once; a run without a
+ * pupil counts as one home.
  *
- * @param zone of the school: a day is its day
+ * @param zone of the school, which decides the date
  */
 export async function doneOf(
   db: Knex,
@@ -97,7 +97,7 @@ export async function sessionsOf(
   return new Map(rows.map((row) => [row.id, row]))
 }
 
-/** Links to sessions that can be followed, the latest of each. */
+/** Active links to sessions, the latest of each. */
 export async function followedLinks(
   db: Knex,
   teacherId: string,

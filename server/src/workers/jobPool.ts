@@ -8,24 +8,24 @@ import type { JobName, Jobs } from './jobs.ts'
 
 /** Limits of one job (ours): any session takes a fraction of them. */
 const bounds = {
-  /** Of one worker's heap, in MiB. */
+  /** Heap limit of one worker, in MiB. */
   memory: 256,
   /** Pieces that wait. */
   queue: 200,
-  /** Pieces of one owner that wait or run: a link is a whole class's. */
+  /** Jobs of one owner that wait or run: a link is shared by a whole class. */
   eachOwner: { snapshot: 3, draftSheet: 8, lookSheet: 8, columns: 8, pace: 4, minutes: 4, slips: 4, sentSheet: 16 },
 }
 
 /** Runs long work, so that nobody waits for somebody else's. */
 export interface JobPool {
   /**
-   * @param owner whose work it is: a teacher's or a link's id. Nobody has more than a few pieces in the queue
-   * @throws {ProblemError} as the work does
-   * @throws {ServerError} `busy` where others are before it for too long, `too-many-tries` where the owner's own are,
-   *   `too-dear` where it takes more time or memory than any session needs
+   * @param owner whose work it is: a teacher's or a link's id. Nobody has more than a few jobs in the queue
+   * @throws {ProblemError} as the job does
+   * @throws {ServerError} `busy` if others are ahead of it for too long, `too-many-tries` if the owner's own are, `too-dear` if it takes
+   *   more time or memory than any session needs
    */
   run: <N extends JobName>(name: N, asked: Jobs[N]['asked'], owner: string) => Promise<Jobs[N]['answer']>
-  /** How many pieces wait, and how many are being done. */
+  /** How many jobs are waiting, and how many are running. */
   load: () => { waiting: number; running: number }
   close: () => Promise<void>
 }
@@ -35,9 +35,9 @@ const isSource = import.meta.url.endsWith('.ts')
 const filename = fileURLToPath(new URL(isSource ? './worker.ts' : './worker.js', import.meta.url))
 
 /**
- * Threads are started when they are first needed; one core is left to the requests.
+ * Threads are started when first needed; one core is left for requests.
  *
- * @param seconds from asking for a piece of work to its answer
+ * @param seconds from requesting a job to its answer
  */
 export function openJobPool(seconds: number): JobPool {
   const pool = new Piscina({

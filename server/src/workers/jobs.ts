@@ -29,7 +29,7 @@ export interface Draft {
 /** Which sheet of a session is wanted. */
 export interface Sheet {
   kind: SheetKind
-  /** Ids of lanes; all of them where left out. */
+  /** Ids of lanes; all by default. */
   lanes?: readonly string[]
   language: Language
   paper: Paper
@@ -57,7 +57,7 @@ export interface Jobs {
   minutes: { asked: { documents: Session[]; grades?: number[] }; answer: (number | undefined)[] }
   /** Codes of a class to cut out. */
   slips: { asked: { slips: Slip[]; language: Language; paper: Paper }; answer: Uint8Array }
-  /** A sheet of what was sent home. */
+  /** A sheet of a publication. */
   sentSheet: { asked: { body: string; sheet: Sheet }; answer: Uint8Array }
 }
 export type JobName = keyof Jobs
@@ -83,7 +83,7 @@ function minutesOf(session: Session, library: Library, grades?: number[]): numbe
   }
 }
 
-/** How each is done, for a worker to run. */
+/** How each job is done, for a worker to run. */
 export const jobs: { [N in JobName]: (asked: Jobs[N]['asked'], library: Library) => Promise<Jobs[N]['answer']> } = {
   snapshot: async ({ document, schoolNote }, library) => snapshotOf(document, library, schoolNote),
   draftSheet: ({ draft, sheet }, library) => lanesPdf(publish(draft.document, library, draft.schoolNote), sheet),

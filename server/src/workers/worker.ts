@@ -13,7 +13,7 @@ export interface Task<N extends JobName = JobName> {
 }
 export type JobOutcome<N extends JobName> = { answer: Jobs[N]['answer'] } | { problems: Problem[] }
 
-/** The worker's one door. Problems come back as data: an error would lose them on its way between threads. */
+/** The worker's only entry. Problems are returned as data: an error would lose them on its way between threads. */
 export default async function work<N extends JobName>({ name, asked, begun }: Task<N>): Promise<JobOutcome<N>> {
   Atomics.store(begun, 0, 1)
   try {

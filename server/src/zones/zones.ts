@@ -4,8 +4,8 @@ import { ServerError } from '../http/serverError.ts'
 let known: ReadonlySet<string> | undefined
 
 /**
- * The time zones that this database knows. Statements work with a teacher's zone, and one with a zone the database does not know fails
- * for everybody in it; so nothing else decides what a zone is.
+ * The time zones this database knows. SQL uses a teacher's zone, and an unknown zone would fail the statement for everybody in it; so only
+ * the database decides what a zone is.
  */
 async function zonesOf(db: Knex): Promise<ReadonlySet<string>> {
   if (known) return known
@@ -13,7 +13,7 @@ async function zonesOf(db: Knex): Promise<ReadonlySet<string>> {
   return (known = new Set(rows.map((row) => row.name)))
 }
 
-/** @throws {ServerError} `invalid` where the database does not know a zone */
+/** @throws {ServerError} `invalid` if the database does not know a zone */
 export async function mustBeZone(db: Knex, zone: string): Promise<void> {
   if ((await zonesOf(db)).has(zone)) return
   throw new ServerError('invalid', [

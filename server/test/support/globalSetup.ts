@@ -9,7 +9,7 @@ declare module 'vitest' {
   }
 }
 
-/** A real PostgreSQL for the server's tests, on loopback, thrown away afterwards. */
+/** A real PostgreSQL for the server's tests, on loopback, discarded afterwards. */
 export default async function setup(project: TestProject) {
   // One test starts the built server.
   needBuild(root)

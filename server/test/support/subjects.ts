@@ -6,14 +6,14 @@ import { keepOriginal } from '../../src/originals/store.ts'
 import { pupilCode } from '../../src/pupils/pupilCode.ts'
 import { ownSquat, runOf, sentSession, smallSession, type Agent, type TestServer } from './testServer.ts'
 
-/** What the routes are asked about: one of everything a teacher has. */
+/** What the routes are called with: one of everything a teacher has. */
 export interface Subjects {
   sent: { workoutId: string; publication: PublicationInfo }
   /** A link that was ended as misused. */
   ended: PublicationInfo
   /** A run that came back. */
   came: string
-  /** A state of the session, a piece on the shelf, a copy's link. */
+  /** A revision of the session, a saved part, a copy's link. */
   version: string
   kept: string
   copy: string
@@ -21,7 +21,7 @@ export interface Subjects {
   /** A pupil of the class, and its code. */
   pupil: string
   code: string
-  /** A term, the address its calendar asks, and one that is asked no more. */
+  /** A term, the address its calendar uses, and one that has been withdrawn. */
   term: string
   termToken: string
   endedTermToken: string
@@ -38,7 +38,7 @@ const aTerm = (session: string) => ({
   places: [{ id: 'd1', date: '2027-01-05', session }],
 })
 
-/** One of everything, anew; what there was of it is gone. */
+/** One of everything, recreated; the previous ones are deleted. */
 export async function makeSubjects(server: TestServer, own: Agent): Promise<Subjects> {
   const sent = await sentSession(own)
   const { publication: ended } = await sentSession(own)
@@ -150,10 +150,10 @@ const routesOf = {
   kept: ['renamePart', 'removePart'],
 } as const satisfies Record<string, readonly EndpointName[]>
 
-/** What a route takes, well formed; undefined where it takes nothing. */
+/** A valid body for a route; undefined if it takes none. */
 export const bodyOf = (name: EndpointName, about: Subjects): unknown => bodies[name]?.(about)
 
-/** What stands for each `:name` in a route's path. */
+/** The value of each `:name` in a route's path. */
 export function paramsOf(name: EndpointName, about: Subjects): Record<string, string> {
   const { publication } = about.sent
   const is = (routes: readonly EndpointName[]) => routes.includes(name)
@@ -184,10 +184,10 @@ export function paramsOf(name: EndpointName, about: Subjects): Record<string, st
   }
 }
 
-/** What stands behind the `?` of a route's address. */
+/** The query of a route's address. */
 export const queryOf = (name: EndpointName, about: Subjects): string => queries[name]?.(about) ?? ''
 
-/** Where a route is asked. @param instead what stands for some of its names, and behind its `?` */
+/** The address of a route. @param instead other values for some of its names, and for its query */
 export function addressOf(
   name: EndpointName,
   about: Subjects,

@@ -49,7 +49,7 @@ export const jobPool = openJobPool(30 * patience)
 /**
  * A server on the tests' database, emptied first, with everything it logged.
  *
- * @param proxy it takes the tests for a proxy, which says where a request comes from
+ * @param proxy treat the tests as a proxy, whose header says where a request comes from
  */
 export async function testServer(
   limits: Limits = defaultLimits,
@@ -86,11 +86,11 @@ export async function testServer(
     ...instead,
   }
   const app = createApp(parts)
-  // One listening socket for all requests, as in life.
+  // One listening socket for all requests, as in production.
   const server = app.listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
 
-  /** A second server on the same database. @param hears of deletions by other means than the database's */
+  /** A second server on the same database. @param hears receives deletion notices in another way than from the database */
   const another = async (hears?: Gone) => {
     const heard = hears ?? (await listenForGone(url, log))
     const beside = createApp({ ...parts, gone: heard }).listen(0, '127.0.0.1')
@@ -119,7 +119,7 @@ export async function testServer(
     health: parts.health,
     limits,
     another,
-    /** Sends what is to be sent once an answer is out. */
+    /** Sends the messages that go out after an answer. */
     flush: () => parts.afterwards.flush(),
     server,
     logged,
@@ -143,7 +143,7 @@ export const ownSquat = (): OwnMove => copyOfMove(library.moves.get('squat')!, '
 export type TestServer = Awaited<ReturnType<typeof testServer>>
 export type Agent = ReturnType<TestServer['browser']>
 
-/** A session of two groups with one station that asks for reps. */
+/** A session of two groups with one station that records reps. */
 export function smallSession(title = 'Springs'): Session {
   const empty = newSession(
     title,
@@ -158,7 +158,7 @@ export function smallSession(title = 'Springs'): Session {
   return { ...session, sections: session.sections.map((s) => ({ ...s, note: 'only for me' })) }
 }
 
-/** Makes a session and sends it out. */
+/** Creates a session and sends it home. */
 export async function sentSession(agent: Agent, session = smallSession()) {
   const { body: saved } = await agent.post('/api/workouts').send({ document: session }).expect(200)
   const { body: publication } = (await agent
@@ -184,7 +184,7 @@ export const runOf = (publication: PublicationInfo, more: Partial<Run> = {}): Ru
   ...more,
 })
 
-/** What a teacher takes with her, by the file's name. */
+/** What a teacher exports, by the file's name. */
 export async function exportOf(agent: Agent): Promise<Record<string, string>> {
   const answer = await agent
     .get('/api/export')

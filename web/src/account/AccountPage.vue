@@ -44,7 +44,7 @@ const out = useSignOut(() => account.signOutEverywhere())
 const onEverywhere = () => leaving.attempt(() => out.ask())
 async function onDelete() {
   if (!(await ending.attempt(() => account.deleteAccount(password.value)))) return
-  // Nothing of an account that is gone is left on this device, whoever's it is.
+  // Nothing of a deleted account is left on this device, whoever uses it.
   await clearWork()
   forgetTeacher()
   await router.push({ name: 'sign-in' })

@@ -4,12 +4,12 @@ import { useI18n } from 'vue-i18n'
 import { callCode, type LoggedEvent } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 
-/** What was done with an account, so that its teacher sees what was not her. */
+/** The events of an account, so that its teacher notices what she did not do. */
 const { t, te, d } = useI18n()
 const events = shallowRef<readonly LoggedEvent[]>()
 const problem = ref('')
 const all = ref(false)
-/** So many are shown at first. */
+/** How many are shown at first. */
 const few = 6
 
 async function load() {

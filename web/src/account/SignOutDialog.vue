@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SigningOut } from './useSignOut.ts'
 
-/** Work that is not sent, named, before somebody signs out on a shared device. */
+/** Lists unsent work before somebody signs out on a shared device. */
 const props = defineProps<{ out: SigningOut }>()
 const { t } = useI18n()
 const unsent = computed(() => props.out.unsent.value)

@@ -6,7 +6,7 @@ import { deviceStore } from '../shared/device/deviceStore.ts'
 import { isOwners } from '../shared/device/owner.ts'
 import { keptAs } from '../shared/keptAs.ts'
 
-/** Work of the teacher who is signed in that this device has and the server has not. */
+/** Work of the signed-in teacher that this device has and the server does not. */
 export interface UnsentWork {
   kind: 'session' | 'term' | 'results'
   title: string
@@ -14,12 +14,12 @@ export interface UnsentWork {
   count: number
   /** Where it goes on. */
   to: RouteLocationRaw
-  /** What is kept, as it is kept. */
+  /** What is kept, in its stored form. */
   kept: unknown[]
 }
 
 const titled = z.looseObject({ title: z.string(), format: z.optional(z.string()) })
-/** Work of somebody else's is not looked at, and goes after so long, in milliseconds: its teacher does not come back here. */
+/** Work of another teacher is not read, and is deleted after this long, in milliseconds: she does not come back here. */
 const forgotten = 30 * 24 * 60 * 60 * 1000
 
 const drafts = deviceStore('drafts')
@@ -31,7 +31,7 @@ interface Owned {
   at?: number
 }
 
-/** What is unsent, by name; nothing where the device keeps nothing. */
+/** The unsent work, by name; empty if the device keeps nothing. */
 export async function unsentWork(): Promise<UnsentWork[]> {
   const found: UnsentWork[] = []
   for (const [key, value] of await drafts.entries().catch(none)) {
@@ -66,7 +66,7 @@ export async function unsentWork(): Promise<UnsentWork[]> {
   return [...found, ...books.values()]
 }
 
-/** Takes everything of hers off the device, and what others have left for weeks. */
+/** Deletes everything of hers on the device, and what others left weeks ago. */
 export async function clearWork(): Promise<void> {
   for (const store of [drafts, cells])
     for (const [key, value] of await store.entries().catch(none)) {
@@ -77,6 +77,6 @@ export async function clearWork(): Promise<void> {
   try {
     sessionStorage.clear()
   } catch {
-    // Where nothing can be kept, nothing is left.
+    // If nothing can be kept, nothing is left.
   }
 }

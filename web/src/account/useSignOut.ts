@@ -6,27 +6,26 @@ import { useAccount } from '../signin/account.ts'
 import { forgetTeacher } from './forgetTeacher.ts'
 import { clearWork, unsentWork, type UnsentWork } from './unsentWork.ts'
 
-/** How often it is looked whether all has been sent, and how long before anybody is asked, in milliseconds. */
+/** How often to check whether everything has been sent, and how long before asking, in milliseconds. */
 const [look, patience] = [250, 1500]
 
 export interface SigningOut {
-  /** What is not sent while somebody is asked about it; empty while nobody is. */
+  /** The unsent work while the dialog is open; otherwise empty. */
   unsent: ShallowRef<readonly UnsentWork[]>
   /**
    * Signs out; asks first where a shared device has work that is not sent. While it asks it goes on looking, and signs out as soon as
    * all is sent.
    */
   ask: () => Promise<void>
-  /** Hands what is not sent over as a file, and signs out. */
+  /** Saves the unsent work as a file, and signs out. */
   download: () => Promise<void>
-  /** Signs out; what is not sent is lost. */
+  /** Signs out; unsent work is lost. */
   discard: () => Promise<void>
   stay: () => void
 }
 
 /**
- * Signing out. On a shared device, which every device is until its teacher says otherwise, nothing of hers is left behind, and nothing
- * of it is lost without her being asked.
+ * Signing out. On a shared device, which is the default, nothing of hers is left behind, and nothing is lost without asking her.
  *
  * @param end ends the sign-in: here, or everywhere
  */
@@ -45,7 +44,7 @@ export function useSignOut(end: () => Promise<unknown> = useAccount().signOut): 
     if (isShared) await clearWork()
     forgetTeacher()
     await router.push({ name: 'sign-in' })
-    // A page that was open may have kept something while it was left.
+    // An open page may have stored something while it was being closed.
     if (isShared) await clearWork()
   }
   async function ask(): Promise<void> {
@@ -55,7 +54,7 @@ export function useSignOut(end: () => Promise<unknown> = useAccount().signOut): 
       const left = await unsentWork()
       if (mine !== turn) return
       if (!left.length) return leave()
-      // What was typed a moment ago is on its way.
+      // Text typed a moment ago is still being sent.
       if (waited >= patience || !navigator.onLine) unsent.value = left
       await pause()
       if (mine !== turn) return

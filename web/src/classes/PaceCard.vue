@@ -6,7 +6,7 @@ import type { ClassPace } from '@esfuerzo/core/change'
 import { client } from '../shared/client.ts'
 import { useTried } from './useTried.ts'
 
-/** A class's own pace, with its spread: offered once enough children say it, and used where she says so. */
+/** A class's own pace, with its spread: offered once there are enough children, and used if she chooses so. */
 const props = defineProps<{ of: SchoolClass }>()
 const emit = defineEmits<{ use: [pace: number | null] }>()
 const { t } = useI18n()
@@ -18,7 +18,7 @@ const load = () =>
   })
 watch(() => props.of.id, load, { immediate: true })
 const percent = (pace: number) => Math.round((pace - 1) * 100)
-/** A pace in words: so much longer or shorter than is usual. */
+/** A pace in words: how much longer or shorter than usual. */
 function text(pace: number): string {
   const n = percent(pace)
   return n === 0 ? t('pace.usual') : t(n > 0 ? 'pace.longer' : 'pace.shorter', { n: Math.abs(n) })

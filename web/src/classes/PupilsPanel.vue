@@ -23,7 +23,7 @@ const editing = shallowRef<Pupil>()
 const gone = shallowRef<Pupil>()
 
 const text = ref('')
-/** A line an alias; a table pasted from elsewhere has it in its first cell. */
+/** One alias per line; in a table pasted from elsewhere it is the first cell. */
 const typed = computed(() =>
   text.value
     .split(/[\n;]/)

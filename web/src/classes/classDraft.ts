@@ -29,7 +29,7 @@ export const isWhole = ({ name, grades, yearEnds }: ClassDraft): boolean =>
 export const cleanDraft = (draft: ClassDraft): ClassDraft => ({ ...draft, name: cleanText(draft.name, 'line').trim() })
 
 /**
- * What differs between a class as it was read and as it is to be: what is not in it another page may have changed meanwhile, and stays.
+ * The changed fields of a class: missing fields stay, because another page may have changed them meanwhile.
  *
  * @example changedFields({ ...draft, name: '2b' }, { ...draft, name: '3b' }) // { name: '3b' }
  */
@@ -41,13 +41,13 @@ export const changedFields = (before: ClassDraft, after: ClassDraft): Partial<Cl
   )
 
 /**
- * A class a year on: each grade the next, its year's end too, and the number in its name where that was a grade's.
+ * A class one year later: each grade becomes the next, its year's end moves too, and so does the number in its name if that was a grade's.
  *
  * @example movedUp({ name: 'Class 3', grades: [3], yearEnds: '2027-07-31', keepMonths: 0 }).name // 'Class 4'
  */
 export function movedUp(draft: ClassDraft): ClassDraft {
   const grades = [...new Set(draft.grades.map((grade) => Math.min(6, grade + 1)))]
   const name = draft.name.replace(/\d+/, (n) => (draft.grades.includes(Number(n)) ? String(Number(n) + 1) : n))
-  // Its pace was beside its grades of before.
+  // Its pace was relative to its former grades.
   return { ...draft, pace: null, name, grades, yearEnds: monthsLater(draft.yearEnds, 12) }
 }

@@ -3,10 +3,10 @@ import { useI18n } from 'vue-i18n'
 import { callCode, CallError } from '@esfuerzo/contract'
 import { problemSentence } from '../words/i18n.ts'
 
-/** Calls of a view of the class book, with what went wrong in words. */
+/** Calls of a class book view, with their errors in words. */
 export interface Tried {
   problem: Ref<string>
-  /** Makes a call. @returns whether it went well */
+  /** Makes a call. @returns whether it succeeded */
   tried: (work: () => Promise<unknown>) => Promise<boolean>
 }
 

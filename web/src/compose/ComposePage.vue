@@ -40,7 +40,7 @@ const cursor = useCursor()
 const edits = useEdits()
 const panel = usePanel()
 const timed = useLanes()
-/** Where a link leads into the panel, that tab is open. */
+/** If a link leads into the panel, that tab is open. */
 const wantedTab = tabNames.find((name) => name === route.query.panel)
 const tab = ref<PanelTab>(wantedTab ?? 'moves')
 /** On a narrow page the panel lies below and opens on demand. */
@@ -108,7 +108,7 @@ const linesOf = (from: Session, to: Session) => differenceLines(from, to, i18n.g
 async function onHandOut() {
   if (await session.flush()) await router.push({ name: 'handout', params: { id: props.id } })
 }
-/** Runs the session as a family would, from the first step of the row the cursor is on. */
+/** Runs the session as a family would, from the first step of the current row. */
 async function onPlay() {
   const row = cursor.selectedRow
   const group = cursor.scope === 'all' ? session.document.groups[0]!.id : cursor.scope[0]!

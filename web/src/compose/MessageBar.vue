@@ -16,7 +16,7 @@ const open = computed({
 })
 const text = computed(() => {
   const { text: said = '', params = {} } = messages.message ?? {}
-  // Some say how many of something: the number chooses the words.
+  // Some messages contain a number, which chooses singular or plural.
   if (te(`messages.${said}`)) return t(`messages.${said}`, params, Number(params.n ?? 1))
   return te(said) ? t(said) : said
 })

@@ -1,9 +1,7 @@
 import { type LaneView } from '@esfuerzo/core'
 import type { Row } from './order/rows.ts'
 
-/**
- * The second of a lane at which a row of the running order begins: 0 where it has no step, or no row is chosen.
- */
+/** The second of a lane at which a row of the running order starts: 0 if it has no step, or no row is chosen. */
 export function playFrom(row: Row | undefined, blocks: LaneView['blocks']): number {
   for (const { start, timed } of blocks) {
     if (row?.kind === 'station') {

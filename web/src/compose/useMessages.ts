@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
-/** A line for the teacher, and what can be done about it. `text` is a key of the words or a sentence. */
+/** A message for the teacher, and an action for it. `text` is a key of the words or a sentence. */
 export interface Message {
   text: string
   params?: Record<string, unknown>

@@ -20,7 +20,7 @@ const props = defineProps<{
   pasted?: string
   /** The file's name. */
   file?: string | undefined
-  /** What of the file is not in the text. */
+  /** The content of the file that is not in the text. */
   left?: readonly string[]
 }>()
 const emit = defineEmits<{ made: [session: { id: string; title: string }] }>()

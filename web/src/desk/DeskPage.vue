@@ -31,13 +31,13 @@ const router = useRouter()
 const sessions = shallowRef<SessionSummary[]>()
 const { runs, left, problem: runsProblem, load: loadRuns, more, remove } = useRuns()
 const problem = ref('')
-/** Classes whose results go within a month. */
+/** Classes whose results are deleted within a month. */
 const going = shallowRef<{ id: string; name: string; date: string }[]>([])
 const running = shallowRef<RunningTerm[]>([])
 const adding = ref(false)
 const reading = ref(false)
 const pasted = ref('')
-/** The file a text is out of. */
+/** The file a text came from. */
 const from = shallowRef<{ key: string; name: string; left: string[] }>()
 function onText(text = '') {
   pasted.value = text

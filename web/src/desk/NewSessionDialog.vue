@@ -25,7 +25,7 @@ const title = ref('')
 const minutes = ref('20')
 const minutesTouched = ref(false)
 const chosen = ref([0, 1, 2])
-/** The beginning that is changed; the empty one by default. */
+/** The form of the starting point that is edited; the empty one by default. */
 const from = ref('')
 const busy = ref(false)
 const problem = ref('')

@@ -8,7 +8,7 @@ import { useReadings } from '../reading/useReadings.ts'
 import { library } from '../repertoire/library.ts'
 import { begunGroups } from './begunGroups.ts'
 
-/** A session of an old plan: what its text came to, in numbers, and the way into it; or the session it became. */
+/** A session of an imported plan: its size, and a way into it; or the session it became. */
 const props = defineProps<{ session: PlanSession; /** Its name. */ file: string }>()
 const emit = defineEmits<{ look: [] }>()
 const { t } = useI18n()

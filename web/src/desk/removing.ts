@@ -1,7 +1,7 @@
 /** Removals in progress: the trash waits for them before it is listed. */
 const underway = new Set<Promise<unknown>>()
 
-/** Notes a removal until it is over, however it ends. */
+/** Registers a removal until it is over, however it ends. */
 export function removing<T>(work: Promise<T>): Promise<T> {
   underway.add(work)
   const over = () => underway.delete(work)

@@ -18,7 +18,7 @@ function partName(session: Session, { what, id }: Difference, t: Words): string 
 }
 
 /**
- * One difference between two states of a session as a line: what, where, for whom.
+ * One difference between two revisions of a session as a line: what, where, for whom.
  *
  * @example 'Changed: Squat jump (A, C)'
  */

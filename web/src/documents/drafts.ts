@@ -13,7 +13,7 @@ export interface Draft<T> {
   sent?: readonly T[]
   /** When it was last written, in milliseconds. */
   at: number
-  /** Id of the teacher whose it is. */
+  /** Id of the teacher it belongs to. */
   owner?: string
 }
 
@@ -39,7 +39,7 @@ const keyOf = (id: string, tab: string) => `${id}/${tab}`
 export interface Drafts<T> {
   /** Stores what is on screen, or deletes this tab's copy. A device without storage keeps nothing; the page still saves. */
   keep: (id: string, draft: Omit<Draft<T>, 'at' | 'owner'> | undefined) => Promise<void>
-  /** Drafts that this tab, or tabs that are gone, left behind; the latest first. They stay where they are. */
+  /** Drafts left by this tab or by closed tabs; the latest first. They stay where they are. */
   find: (id: string) => Promise<FoundDraft<T>[]>
   /** Deletes a draft: it was saved, copied or discarded. */
   drop: (key: string) => Promise<void>

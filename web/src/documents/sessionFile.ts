@@ -6,7 +6,7 @@ import { library } from '../repertoire/library.ts'
 /**
  * Reads a session from the text of a file, a drop or the clipboard.
  *
- * @throws {ProblemError} with every mistake; nothing is read by halves
+ * @throws {ProblemError} with every mistake; a session is never read in part
  */
 export function sessionFromText(text: string): Session {
   const session = readSessionText(text)
@@ -22,5 +22,5 @@ export function sessionFromText(text: string): Session {
  */
 export const sessionFileName = (title: string): string => `${fileTitle(title)}.json`
 
-/** Hands a session to the browser as a file to keep. */
+/** Downloads a session as a file. */
 export const saveSessionFile = (session: Session): void => saveFile(sessionFileName(session.title), session)

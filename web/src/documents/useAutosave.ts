@@ -4,9 +4,9 @@ import { callCode, CallError, retryable } from '@esfuerzo/contract'
 import { senderOf } from '../shared/sender.ts'
 
 /**
- * `saved` all is stored · `unsaved` about to be · `saving` on its way · `away` the server or its database cannot be
- * reached, tried again by itself · `signed-out` wants a sign-in · `conflict` saved elsewhere meanwhile ·
- * `refused` the server does not take it as it is · `newer` it and the server are a release apart, tried again by itself
+ * `saved` everything is stored · `unsaved` about to be saved · `saving` in progress · `away` the server or its database cannot be reached,
+ * retried automatically · `signed-out` needs a sign-in · `conflict` saved elsewhere meanwhile · `refused` the server does not accept it ·
+ * `newer` the page and the server are a release apart, retried automatically
  */
 export type SaveState = 'saved' | 'unsaved' | 'saving' | 'away' | 'signed-out' | 'conflict' | 'refused' | 'newer'
 
@@ -15,19 +15,19 @@ export interface AutosaveParts<T> {
   document: Readonly<Ref<T>>
   /** The revision it started from. */
   revision: Ref<number>
-  /** Stores it; the new revision comes back. @throws {CallError} */
+  /** Stores it and returns the new revision. @throws {CallError} */
   save: (document: T, revision: number) => Promise<number>
   /** The stored document, to look at after a conflict. @throws {CallError} */
   reload: () => Promise<{ document: T; revision: number }>
   /**
-   * Keeps it on the device until it is stored; undefined takes that copy away.
+   * Keeps a copy on the device until it is stored; undefined deletes the copy.
    *
-   * @param sent what is on its way, or was sent and never answered: one of them may be what is stored by now
+   * @param sent what is being sent, or was sent and never answered: one of them may be stored by now
    */
   keep: (document: T | undefined, sent?: readonly T[]) => Promise<void>
-  /** Milliseconds of quiet before a save. */
+  /** Milliseconds without a change before a save. */
   quiet?: number
-  /** Milliseconds before the first new try; doubles up to ten seconds. */
+  /** Milliseconds before the first retry; doubles up to ten seconds. */
   retry?: number
 }
 
@@ -61,7 +61,7 @@ export function useAutosave<T>({
   const state = ref<SaveState>('saved')
   const detail = ref('')
   const stored = shallowRef(document.value) as ShallowRef<T>
-  /** Sent since the last answer: a save whose answer was lost may have been stored all the same. */
+  /** Sent since the last answer: a save whose answer was lost may still have been stored. */
   let sentUnanswered: T[] = []
 
   const sender = senderOf(attempt, quiet, retry)

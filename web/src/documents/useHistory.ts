@@ -1,11 +1,11 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
 
-/** A document with its past and its future. */
+/** A document with its undo and redo history. */
 export interface History<T> {
   current: ShallowRef<T>
   canUndo: ComputedRef<boolean>
   canRedo: ComputedRef<boolean>
-  /** Puts the next document in place; steps with the same `merge` key right after each other are undone as one. */
+  /** Applies the next document; consecutive steps with the same `merge` key are undone as one. */
   push: (next: T, merge?: string) => void
   undo: () => void
   redo: () => void

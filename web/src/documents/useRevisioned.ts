@@ -5,7 +5,7 @@ import { reloadOnce } from '../shared/reloadOnce.ts'
 import { useAutosave, type SaveState } from './useAutosave.ts'
 import { useHistory } from './useHistory.ts'
 
-/** A document as the server has it, with the count of its saves. */
+/** A document as the server has it, with its revision number. */
 export interface Revision<T> {
   document: T
   revision: number
@@ -23,9 +23,9 @@ export interface RevisionedParts<T> {
   empty: T
   /** @throws {CallError} */
   read: (id: string) => Promise<Revision<T>>
-  /** Saves over a revision; the new one comes back. @throws {CallError} */
+  /** Saves over a revision and returns the new one. @throws {CallError} */
   save: (id: string, over: Revision<T>) => Promise<number>
-  /** Stores a document as one of its own; its id comes back. @throws {CallError} */
+  /** Stores a document as a separate one and returns its id. @throws {CallError} */
   copy: (document: T) => Promise<string>
   /** Closes the current revision, so that the next sitting starts another. @throws {CallError} */
   close: (id: string) => Promise<unknown>
@@ -34,7 +34,7 @@ export interface RevisionedParts<T> {
     find: (id: string) => Promise<FoundWork<T>[]>
     drop: (key: string) => Promise<void>
   }
-  /** Before a document that was loaded is put on screen. */
+  /** Called before a loaded document is shown. */
   onLoad?: (document: T) => void
   /** What happened to work found again: restored, or kept as a copy beside another; and to the stored document. */
   onFound: (what: 'restored' | 'copied' | 'theirsCopied' | 'notCopied') => void
@@ -54,7 +54,7 @@ export interface Revisioned<T> {
   stored: ComputedRef<T>
   canUndo: ComputedRef<boolean>
   canRedo: ComputedRef<boolean>
-  /** Puts the next document in place; steps with the same key right after each other are undone as one. */
+  /** Applies the next document; consecutive steps with the same key are undone as one. */
   push: (next: T, merge?: string) => void
   undo: () => void
   redo: () => void
@@ -67,7 +67,7 @@ export interface Revisioned<T> {
   readStored: () => Promise<Revision<T>>
   /** Work of closed tabs besides what is on screen: each stays on the device until it is copied or discarded. */
   offered: ComputedRef<readonly FoundWork<T>[]>
-  /** Stores offered work as a document of its own; its id comes back. @throws {CallError} it is still there then */
+  /** Stores offered work as a separate document and returns its id. @throws {CallError} then it is still offered */
   copyOffered: (work: FoundWork<T>) => Promise<string>
   /** Gives offered work up. */
   dropOffered: (work: FoundWork<T>) => Promise<void>
@@ -78,7 +78,7 @@ export type RevisionedStore<T> = {
   readonly [K in keyof Revisioned<T>]: Revisioned<T>[K] extends ComputedRef<infer V> ? V : Revisioned<T>[K]
 }
 
-/** A document on screen with its history, its saving, its drafts on the device, and a way out of a conflict. */
+/** A document on screen with its history, saving, drafts on the device, and a way to resolve a conflict. */
 // oxlint-disable-next-line max-lines-per-function -- one state: what is on screen, and what becomes of it
 export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   const id = ref('')
@@ -103,7 +103,7 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
       parts.drafts.keep(id.value, now && { revision: revision.value, document: now, ...(sent?.length && { sent }) }),
   })
 
-  /** Opens a document; unsaved work that this device still has comes back with it. */
+  /** Opens a document; unsaved work on this device is restored with it. */
   async function open(next: string): Promise<void> {
     if (loadedId.value === next && autosave.state.value !== 'saved') return
     const again = loadedId.value === next
@@ -129,9 +129,9 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   }
 
   /**
-   * Work that was not stored goes on from here, also where what is stored is a save of its own whose answer was lost; where another
-   * has moved on, it becomes a copy. It leaves the device once it is stored somewhere else, and not before. Of several that were left
-   * the latest is taken up, the others are offered.
+   * Unsaved work continues from here, also if the stored revision is one of its own saves whose answer was lost; if somebody else has saved
+   * since, it becomes a copy. It leaves the device only once it is stored. If several drafts were left, the latest is restored and the
+   * others are offered.
    */
   async function takeUp(stored: Revision<T>): Promise<void> {
     offered.value = []
@@ -219,5 +219,5 @@ export function useRevisioned<T>(parts: RevisionedParts<T>): Revisioned<T> {
   }
 }
 
-/** To be read only: a document is changed by what can be done to it. */
+/** Read-only: a document is changed through its edits. */
 const shown = <V>(source: Readonly<Ref<V>>): ComputedRef<V> => computed(() => source.value)

@@ -11,12 +11,12 @@ import type { TimedDraft } from '../workers/jobs.ts'
 import DraftPart from './DraftPart.vue'
 import { useStaged } from './useStaged.ts'
 
-/** One draft: its thread, how long each lane takes, what is in it; a row is kept by its tick. */
+/** One draft: its thread, the length of each lane, its contents; a checkbox keeps a row. */
 const props = defineProps<{
   draft: TimedDraft
-  /** Keys of the rows that are kept. */
+  /** Keys of the kept rows. */
   kept: ReadonlySet<string>
-  /** Whether the time to explain what is new is taken in. */
+  /** Whether the time to explain new exercises is included. */
   explains: boolean
   busy: boolean
 }>()
@@ -29,14 +29,14 @@ const scale = computed(() => session.value.minutes * 60)
 
 /** Its lanes as the draft would be taken: with the talk about what is new, where that is taken in. */
 const lanes = computed(() => (props.explains && props.draft.explained) || props.draft.lanes)
-/** Its lanes and its parts, each drawn in a frame of its own. */
+/** Its lanes and its sections, each rendered in a frame of its own. */
 type Piece = { lane: LaneView; section?: undefined } | { lane?: undefined; section: Section }
 const pieces = computed((): Piece[] => [
   ...lanes.value.map((lane) => ({ lane })),
   ...session.value.sections.map((section) => ({ section })),
 ])
 const staged = useStaged(pieces)
-/** Once all of it has been there. Until then what stands below would be pushed away from under the pointer. */
+/** Whether everything has been rendered once. Until then content below would be pushed away from under the pointer. */
 const whole = ref(false)
 watchEffect(() => (whole.value ||= staged.value.length >= pieces.value.length))
 const secondsOf = ({ id }: Section) =>

@@ -15,7 +15,7 @@ import DraftCard from './DraftCard.vue'
 import { addressOf, groupsOf, knownBefore, withAddress, type KnownBefore } from './askFrom.ts'
 import { useDrafts } from './useDrafts.ts'
 
-/** Three sessions for these conditions, side by side: take one, keep what is good and draft the rest again. */
+/** Three sessions for these conditions, side by side: take one, or keep its good rows and draft the rest again. */
 const { t } = useI18n()
 const route = useRoute()
 const router = useRouter()
@@ -27,9 +27,9 @@ const { drafts, keptOf, making, problem, make, stop, keep, forget } = useDrafts(
 const into = shallowRef<{ id: string; revision: number; document: Session }>()
 const known = shallowRef<KnownBefore>()
 const failed = ref('')
-// The address keeps it, with the conditions: opened again, the same three come.
+// The address contains it, with the conditions: opening it again gives the same three.
 let seed = Number(route.query.seed) || 1 + Math.floor(Math.random() * 1_000_000)
-/** How often one of them was asked for otherwise. */
+/** How often one of them was requested again. */
 let others = 0
 const explains = ref<ReadonlySet<Intent>>(new Set(intents))
 
@@ -102,14 +102,14 @@ async function draftThree() {
   await router.replace({ query: { ...route.query, ...addressOf(known.value!, seed) } })
   await make(ask(seed))
 }
-/** Asked again under the same conditions, others come. */
+/** Requested again under the same conditions, others come. */
 async function onDraft() {
   seed++
   await draftThree()
 }
 const onAgain = (intent: Intent) => make(ask(seed + 1_000_003 * ++others), [intent])
 
-/** What stands where a draft would. */
+/** What is shown in a draft's place. */
 const insteadOf = (intent: Intent): string =>
   making.value ? t('draft.making') : t(drafts.value[intent] === null ? 'draft.nothing' : 'draft.none')
 
@@ -119,7 +119,7 @@ function onExplain(intent: Intent, on: boolean) {
 }
 
 const taking = ref(false)
-/** The draft as it is taken: with the time to explain where that is wanted; into the empty session under its own name. */
+/** The draft as taken: with the time to explain if wanted; into the empty session under its own name. */
 async function onTake(intent: Intent) {
   const draft = drafts.value[intent]
   if (!draft) return

@@ -17,7 +17,7 @@ import { library } from '../repertoire/library.ts'
 import { blockSummary, doseText } from '../compose/order/cellText.ts'
 import { rowKey } from './useDrafts.ts'
 
-/** A part of a draft: its rows with what each group does; a row is kept by its tick. */
+/** A section of a draft: its rows with what each group does; a checkbox keeps a row. */
 const props = defineProps<{
   section: Section
   groups: readonly Group[]
@@ -25,13 +25,13 @@ const props = defineProps<{
   seconds: number
   /** Id of the move the draft is about. */
   skill: string
-  /** Keys of the rows that are kept. */
+  /** Keys of the kept rows. */
   kept: ReadonlySet<string>
 }>()
 const emit = defineEmits<{ keep: [row: HeldRow] }>()
 const { t } = useI18n()
 
-/** What each group does of a row; where they differ each dose after the letters of who does it: "A 8 · B C 10". */
+/** What each group does in a row; if they differ, each dose after the letters of its groups: "A 8 · B C 10". */
 function dosesOf(block: Block, station: Station): { letters: string; dose: string }[] {
   const byDose = new Map<string, string[]>()
   for (const group of props.groups) {
@@ -59,7 +59,7 @@ const blocks = computed(() =>
     }),
   })),
 )
-/** What makes a block, where it is more than one move after the other. */
+/** How a block is worked, if it is more than a list of exercises. */
 function summaryOf(block: Block): string {
   const { text, dose } = blockSummary(block, props.groups[0]!.id, t)
   const said = [text, dose].filter(Boolean).join(' · ')
@@ -105,7 +105,7 @@ h3 {
   font-size: 16px;
 }
 .part {
-  /* What comes into one part moves nothing inside the others. */
+  /* A row appearing in one section does not move others. */
   contain: layout style;
   border-top: 1px solid var(--hair);
   padding-top: 8px;

@@ -13,13 +13,13 @@ import type { SessionSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
 
-/** What is known before anything is asked: from the session it is for, else from what was sent home last. */
+/** Defaults for the draft request: from the session it is for, otherwise from what was last sent home. */
 export interface KnownBefore {
   aim: Builds
   minutes: number
   groups: Group[]
   home: Home
-  /** The last two sessions that were sent home, the latest last. */
+  /** The last two sessions sent home, the latest last. */
   recent: Session[]
 }
 
@@ -29,7 +29,7 @@ const classes = [
   [4, 5, 6],
 ]
 
-/** The last two sessions that were sent, as they were sent, the latest last. */
+/** The last two sessions, in the form in which they were sent, the latest last. */
 async function lastTwo(sessions: readonly SessionSummary[]): Promise<Session[]> {
   const sent = sessions
     .filter((w) => w.sentAt)
@@ -42,10 +42,10 @@ async function lastTwo(sessions: readonly SessionSummary[]): Promise<Session[]> 
 }
 
 /**
- * What is known of the conditions.
+ * The known conditions.
  *
  * @param into the empty session the draft is for
- * @param gradeNames what the school calls its grades
+ * @param gradeNames the school's names for its grades
  */
 export async function knownBefore(
   into: Session | undefined,
@@ -68,7 +68,7 @@ export async function knownBefore(
 export const groupsOf = (grades: readonly (readonly number[])[], gradeNames: readonly string[] | undefined): Group[] =>
   newSession('Draft', grades, 20, library.version, gradeNames).groups
 
-/** Grades as the address has them: "0-1.4-5-6". Undefined where that is no address of ours. */
+/** Grades as the address has them: "0-1.4-5-6". Undefined for an invalid address. */
 function groupsFrom(text: string, gradeNames: readonly string[] | undefined): Group[] | undefined {
   try {
     return groupsOf(
@@ -80,7 +80,7 @@ function groupsFrom(text: string, gradeNames: readonly string[] | undefined): Gr
   }
 }
 
-/** The conditions as an address keeps them: opened again, the same drafts come. */
+/** The conditions as an address keeps them: opening it again gives the same drafts. */
 export const addressOf = ({ aim, minutes, groups, home }: KnownBefore, seed: number): LocationQueryRaw => ({
   seed,
   aim,
@@ -93,9 +93,9 @@ export const addressOf = ({ aim, minutes, groups, home }: KnownBefore, seed: num
 })
 
 /**
- * What is known, and over it what an address says; what it says wrong is as if it were not said.
+ * The known conditions, overridden by those of an address; invalid ones are ignored.
  *
- * @param fixed the groups are those of a session: an address has none
+ * @param fixed the groups are a session's: the address has none
  */
 export function withAddress(
   known: KnownBefore,

@@ -6,15 +6,17 @@ import { library } from '../repertoire/library.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 import type { TimedDraft } from '../workers/jobs.ts'
 
-/** What a row is known by when it comes again: its ids are new then. @example rowKey({ part: 'main', station }) // 'main squat' */
+/**
+ * The key by which a row is recognized in a new draft, where its ids are new. @example rowKey({ part: 'main', station }) // 'main squat'
+ */
 export const rowKey = ({ part, station }: HeldRow): string => `${part} ${station.cells.all.move}`
 
 /**
- * Three drafts, one after the other, each shown as it comes; stopped, those that came stay. Drafted again, a row that is kept comes again
- * and the rest is another.
+ * Three drafts, one after the other, each shown when it is ready; if stopped, the finished ones stay. When drafting again, kept rows stay
+ * and the rest is different.
  */
 export function useDrafts() {
-  /** Null where nothing can be done under these conditions. */
+  /** Null if nothing is possible under these conditions. */
   const drafts = shallowRef<Partial<Record<Intent, TimedDraft | null>>>({})
   const kept = shallowRef<Partial<Record<Intent, readonly HeldRow[]>>>({})
   /** Which is being made. */
@@ -29,7 +31,7 @@ export function useDrafts() {
   }
   onScopeDispose(stop)
 
-  /** @param which intents are drafted; the others stay as they are */
+  /** @param which intents are drafted; the others stay unchanged */
   async function make(asked: Omit<DraftAsk, 'held'>, which: readonly Intent[] = intents): Promise<void> {
     stop()
     const here = (abort = new AbortController())
@@ -43,7 +45,7 @@ export function useDrafts() {
           const there = other === intent ? undefined : drafts.value[other]
           return there ? [there.thread.move] : []
         })
-        // The first that is found stands at once, so that stopping leaves a session; where it is not all it could be, it is looked on.
+        // The first result is shown at once, so that stopping leaves a session; if it is not optimal, the search goes on.
         for (const quick of [true, false]) {
           const draft = await coreDoor.run('draft', carrier, { intent, ask, besides, quick }, { signal: here.signal })
           if (abort !== here) return
@@ -58,7 +60,7 @@ export function useDrafts() {
     making.value = undefined
   }
 
-  /** Keeps a row, or lets it go again. */
+  /** Keeps a row, or no longer keeps it. */
   function keep(intent: Intent, row: HeldRow): void {
     const before = kept.value[intent] ?? []
     const others = before.filter((other) => rowKey(other) !== rowKey(row))
@@ -66,7 +68,7 @@ export function useDrafts() {
   }
   const keptOf = (intent: Intent): ReadonlySet<string> => new Set((kept.value[intent] ?? []).map(rowKey))
 
-  /** For other conditions nothing is kept. Drafts leave the screen one by one: all at once hold the page up. */
+  /** Under other conditions nothing is kept. Drafts leave the screen one by one, because removing all at once blocks the page. */
   async function forget(): Promise<void> {
     kept.value = {}
     for (const intent of intents) {

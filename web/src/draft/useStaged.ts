@@ -1,8 +1,8 @@
 import { onScopeDispose, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 
 /**
- * A list that comes to the screen entry by entry, one every other frame: what is long to draw holds nobody up. Changed, its entries
- * change one after the other.
+ * A list whose entries are rendered one by one, every other frame, so that a long one does not block the page. Changed entries are replaced
+ * the same way.
  *
  * @example useStaged(computed(() => ['a', 'b'])).value // [], soon ['a'], then ['a', 'b']
  */
@@ -10,7 +10,7 @@ export function useStaged<T>(list: Ref<readonly T[]>): ShallowRef<readonly T[]> 
   const shown = shallowRef<readonly T[]>([])
   let frame = 0
   onScopeDispose(() => cancelAnimationFrame(frame))
-  /** A frame lies between, in which the page answers: what is drawn in two running counts as one. */
+  /** A frame lies in between, in which the page can respond: renders in two consecutive frames count as one long task. */
   const later = (work: () => void): void => {
     frame = requestAnimationFrame(() => (frame = requestAnimationFrame(work)))
   }

@@ -13,7 +13,7 @@ import { linesOf, type BookLine } from './book.ts'
 import FeltFace from './FeltFace.vue'
 import type { LastTime } from './kept.ts'
 
-/** What one lane tells after its run. */
+/** The questions to one lane after its run. */
 export interface LaneAnswers {
   felt?: Felt
   results: Result[]
@@ -29,7 +29,7 @@ const props = defineProps<{
   /** How long it took, in words. */
   took: string
   last: LastTime | undefined
-  /** Of the child, where it gave its code. */
+  /** Of the child, if it entered its code. */
   alias?: string | undefined
 }>()
 const emit = defineEmits<{ change: [answers: LaneAnswers] }>()
@@ -87,7 +87,7 @@ watch(
   { immediate: true, deep: true },
 )
 
-/** What was tapped on the way: rounds, scores, readings. */
+/** What was tapped during the run: rounds, scores, readings. */
 const notedLines = computed(() =>
   noted.value.map((r) => {
     const block = props.publication.sections.flatMap((s) => s.blocks).find((b) => b.id === r.block)

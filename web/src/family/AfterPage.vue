@@ -19,7 +19,7 @@ import { useLinkedSession } from './session.ts'
 const props = defineProps<{ token: string }>()
 const { t } = useSentences()
 const { session, error, load } = useLinkedSession(props.token)
-/** The run that is asked about; null where there is none. */
+/** The run that the questions are about; null if there is none. */
 const life = shallowRef<Life | null>()
 void runs.finished(props.token).then(([latest]) => (life.value = latest ?? null))
 
@@ -29,7 +29,7 @@ const ran = computed(() =>
     return lane ? [{ lane, result }] : []
   }),
 )
-/** Nothing was done: no praise for that, and no blame. */
+/** Nothing was done: neither praise nor blame. */
 const early = computed(() => ran.value.every(({ result }) => !result.done))
 const took = computed(() => {
   const { startedAt, finishedAt } = life.value ?? {}
@@ -38,12 +38,12 @@ const took = computed(() => {
 const answers = shallowReactive<Record<string, LaneAnswers>>({})
 const survey = reactive<Survey>({})
 const last = shallowReactive<Record<string, LastTime | undefined>>({})
-/** The book of the child that ran, where it gave its code. */
+/** The book of the child that ran, if it entered its code. */
 const bookOf = computed(() => {
   const who = ran.value.map(({ lane }) => pupilOf(lane.id)).find(Boolean)
   return who ? { who } : {}
 })
-/** Of each lane the minutes its child moved this week, with this run, where the session asks for them. */
+/** For each lane the minutes its child moved this week, including this run, if the session asks for them. */
 const moved = shallowReactive<Record<string, number>>({})
 watch([session, life], async ([found, now]) => {
   if (!found?.publication.asksMoved || !now?.finishedAt) return
@@ -55,7 +55,7 @@ watch([session, life], async ([found, now]) => {
   }
 })
 const state = ref<'asking' | 'sending' | SendOutcome>('asking')
-/** What was told, to be kept as a file. */
+/** The answers, to be saved as a file. */
 const told = shallowRef<Run[]>([])
 
 watch([session, life], async ([found]) => {
@@ -63,7 +63,7 @@ watch([session, life], async ([found]) => {
   for (const { lane } of ran.value) last[lane.id] = await lastTime(found.publication.title, lane.id, pupilOf(lane.id))
 })
 
-/** The child that ran a lane, where it gave its code. */
+/** The child that ran a lane, if it entered its code. */
 const whoRan = (lane: string) => life.value?.lanes.find((l) => l.lane === lane)?.pupil
 function pupilOf(lane: string): string | undefined {
   const pupil = whoRan(lane)
@@ -97,7 +97,7 @@ function runOf({ lane, result }: { lane: Lane; result: LaneResult }): Run {
   }
 }
 
-/** What was done goes into the child's own book, which stays on the device. */
+/** The results go into the child's own book, which stays on the device. */
 async function keepInBook(run: Run) {
   const { publication } = session.value!
   const { lines = [] } = answers[run.group] ?? {}
@@ -109,14 +109,14 @@ async function onSend() {
   state.value = 'sending'
   const { title } = session.value!.publication
   const all = ran.value.map(runOf)
-  // The child's own first: the book is open to it while the rest is still on its way, and has it when the page is closed now.
+  // The child's book first: it can be opened while the rest is being sent, and has the run even if the page is closed now.
   for (const run of all) await keepInBook(run)
   told.value = all
   state.value = await runs.answer(life.value!, all)
   for (const { group, finishedAt, results } of all)
     await keepTime(title, group, { finishedAt, results }, pupilOf(group))
 }
-/** What was kept goes by itself when the network is back: then the page says so. */
+/** A kept run is sent automatically when the network is back; then the page says so. */
 async function onOnline() {
   if (state.value !== 'kept') return
   await runs.sendWaiting()

@@ -2,7 +2,7 @@
 import { useFloor } from '../shared/look/useFloor.ts'
 import { startLanguage, useLanguage } from './useLanguage.ts'
 
-// The floor and the language that were chosen on this device hold for every page.
+// The scheme and the language chosen on this device apply to every page.
 useFloor()
 void useLanguage().speak(startLanguage())
 </script>

@@ -7,11 +7,11 @@ import LanguageChoice from './LanguageChoice.vue'
 import MinutesWeek from './MinutesWeek.vue'
 import { keptPupils, pupilId, type KeptPupil } from './pupils.ts'
 
-/** A child's own book, on this device alone: last time, what it wants, minutes moved this week, the words it learnt. */
+/** A child's own book, on this device only: last time, its target, minutes moved this week, the words it learned. */
 const { t, locale } = useSentences()
 const route = useRoute()
 const pupils = shallowRef<KeptPupil[]>([])
-/** Whose book is open; the device's own where no code was given. */
+/** Whose book is open; the device's own if no code was entered. */
 const who = ref(typeof route.query.who === 'string' ? route.query.who : '')
 const book = shallowRef<ChildBook>()
 const now = new Date()

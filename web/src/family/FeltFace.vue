@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** Five faces of our own, from easy to very hard: a pebble whose brow goes up and whose mouth opens as work gets harder. */
+/** Five faces of our own, from easy to very hard: a pebble whose brow rises and whose mouth opens as work gets harder. */
 const props = defineProps<{ level: number }>()
 const mouth = computed(
   () =>

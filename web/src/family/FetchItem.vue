@@ -4,10 +4,10 @@ import { useSentences } from '../shared/sentences.ts'
 import KitPicture from './KitPicture.vue'
 import { type Publication } from '@esfuerzo/core/publication'
 
-/** One thing to fetch, what else would do, and what a child asks first. */
+/** One thing to fetch, its stand-ins, and what a child asks first. */
 const props = defineProps<{
   item: Publication['kit'][number]
-  /** Looks a text of the library up in the page's language. */
+  /** Looks up a text of the library in the page's language. */
   phrase: (text: string) => string
 }>()
 const { t } = useSentences()

@@ -37,7 +37,7 @@ const publication = computed(() => session.value?.publication)
 const phrase = computed(() => phrasesIn(publication.value?.phrases, locale.value as Language))
 const shown = computed(() => publication.value?.sections.filter((s) => !s.surprise) ?? [])
 const cautions = computed(() => (publication.value ? gatheredCautions(publication.value, phrase.value) : []))
-/** Whom a caution is for: the first of its moves, and how many more. */
+/** What a caution applies to: the first of its exercises, and how many more. */
 function careFor({ moves }: Caution): string {
   if (!moves.length) return t('front.careSurprise')
   const names = moves.slice(0, 4).join(', ')
@@ -48,19 +48,19 @@ const isYours = (grades: readonly number[]) => grades.some((g) => session.value?
 const lanes = computed(() =>
   [...(publication.value?.lanes ?? [])].sort((a, b) => Number(isYours(b.grades)) - Number(isYours(a.grades))),
 )
-/** What would be sent: of whatever lane is picked, a pulse only where one is asked for. */
+/** What would be sent: for any lane, a pulse only if one is asked for. */
 const sentLanes = computed(() => lanes.value.map((lane) => ({ lane, alias: who.value?.alias })))
 const sheetOf = (kind: 'session' | 'results') => `/api/go/${props.token}/sheets/${kind}?language=${locale.value}`
-/** Children of this device; who runs, and who beside in the second lane. */
+/** Children of this device; who runs, and who runs beside in the second lane. */
 const pupils = shallowRef<KeptPupil[]>([])
 const who = shallowRef<KeptPupil>()
 const beside = shallowRef<string>('')
 void keptPupils().then((found) => {
   pupils.value = found
-  // With one child on the device nobody has to say who it is.
+  // With one child on the device nobody has to choose.
   if (found.length === 1) who.value = found[0]
 })
-/** What the child wanted, from its own book. */
+/** The child's target, from its own book. */
 const wanted = ref('')
 watch(
   who,
@@ -71,7 +71,7 @@ watch(
   { immediate: true },
 )
 const others = computed(() => pupils.value.filter((p) => !who.value || pupilId(p) !== pupilId(who.value)))
-/** The run that is on, and the one that is over and was not sent. */
+/** The current run, and the finished one that was not sent. */
 const underway = shallowRef<Life>()
 const unsent = shallowRef<Life>()
 watch(session, async (found) => {
@@ -87,7 +87,7 @@ const childNames = computed(() => ({
 }))
 const targets = ['whole', 'quiet', 'more', 'smile'] as const
 const target = ref<(typeof targets)[number]>()
-/** Lanes ticked to run side by side; undefined while one is run. */
+/** Lanes chosen to run side by side; undefined while one runs. */
 const two = ref<string[]>()
 
 async function onStart(lanes: string[], anew = true) {

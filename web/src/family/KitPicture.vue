@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A thing to fetch as a picture, for a child who does not read yet. */
+/** A picture of a thing to fetch, for a child who cannot read yet. */
 defineProps<{ kit: string }>()
 
 /** Strokes in a box of 24 by 24, by the id of the thing. Ours. */

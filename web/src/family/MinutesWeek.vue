@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useSentences } from '../shared/sentences.ts'
 import { mostMinutes, weekOf, type ChildBook } from './book.ts'
 
-/** Minutes moved this week, whatever moved: five more or less by a tap. No goal, no streak, nothing to lose. */
+/** Minutes moved this week, of any kind: five more or less per tap. No goal, no streak, nothing to lose. */
 const props = defineProps<{ moved: ChildBook['moved']; now: Date }>()
 const emit = defineEmits<{ set: [day: string, minutes: number] }>()
 const { t, locale } = useSentences()

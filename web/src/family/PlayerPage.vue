@@ -13,7 +13,7 @@ const props = defineProps<{ token: string }>()
 const { t } = useSentences()
 const { session, error, load } = useLinkedSession(props.token)
 const query = new URLSearchParams(location.search)
-/** A try-out may go faster than life: `?speed=10`. */
+/** A preview may run faster than real time: `?speed=10`. */
 const speed = Math.min(600, Math.max(1, Number(query.get('speed')) || 1))
 const target = query.get('target') ?? undefined
 

@@ -7,7 +7,7 @@ import { useSentences } from '../shared/sentences.ts'
 /** One line: what is sent, to whom, and until when it is kept. */
 const props = defineProps<{
   lanes: readonly { lane: Lane; alias?: string | undefined }[]
-  /** A day; until the teacher deletes it where left out. */
+  /** A date; without it, until the teacher deletes it. */
   keptUntil?: string | undefined
   /** Whether the session asks for the minutes moved this week. */
   moved?: boolean | undefined

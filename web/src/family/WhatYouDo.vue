@@ -7,7 +7,7 @@ import { useSentences } from '../shared/sentences.ts'
 /** What will be done, in pictures: each exercise and test once, as the first lane does it. A surprise is hidden. */
 const props = defineProps<{
   publication: Publication
-  /** Looks a text of the library up in the page's language. */
+  /** Looks up a text of the library in the page's language. */
   phrase: (text: string) => string
 }>()
 const { t } = useSentences()

@@ -4,7 +4,7 @@ import { CallError, familyClient } from '@esfuerzo/contract/family'
 import { useSentences } from '../shared/sentences.ts'
 import { forgetPupil, keepPupil, pupilId, type KeptPupil } from './pupils.ts'
 
-/** Who runs: children of this device, and one whose code is given now. */
+/** Who runs: children of this device, and one whose code is entered now. */
 const props = defineProps<{ token: string; pupils: readonly KeptPupil[]; codes: boolean }>()
 const emit = defineEmits<{ pupils: [pupils: KeptPupil[]] }>()
 /** The child that runs; undefined for one without a code. */

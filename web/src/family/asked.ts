@@ -2,18 +2,18 @@ import { sayName, type Names, type Say } from '@esfuerzo/core'
 import { type Lane, type Publication } from '@esfuerzo/core/publication'
 import { playedOf, type Result } from '@esfuerzo/core/run'
 
-/** A place where the session asks for a result: a box a lap. */
+/** A place for which the session asks a result: one box per lap. */
 export interface Asked {
   block: string
   station: string
   unit: Result['unit']
   name: string
   laps: number[]
-  /** Kilograms it is done with, where the session says so. */
+  /** The weight it is done with in kilograms, if the session has one. */
   kg?: number
 }
 
-/** Where a session asks a lane for results, each with as many boxes as the station came up. */
+/** The places where a session asks a lane for results, each with one box per time the station came. */
 export function askedOf(publication: Publication, lane: Lane, names: Names): Asked[] {
   return publication.sections
     .flatMap((s) => s.blocks)
@@ -30,16 +30,16 @@ export function askedOf(publication: Publication, lane: Lane, names: Names): Ask
     )
 }
 
-/** All that was done at a place, its laps together. */
+/** All results at a place, its laps together. */
 const sumAt = (results: readonly Result[], block: string, station: string | undefined): number | undefined => {
   const own = results.filter((r) => r.block === block && r.station === station)
   return own.length ? own.reduce((sum, r) => sum + r.value, 0) : undefined
 }
 
 /**
- * A child against itself: what it did at a place now, and last time on this device.
+ * A child compared with itself: its result at a place now, and last time on this device.
  *
- * @returns undefined where there is nothing to compare
+ * @returns undefined if there is nothing to compare
  */
 export function againstLast(
   now: readonly Result[],

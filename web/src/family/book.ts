@@ -61,7 +61,7 @@ const shape = z.looseObject({
 })
 const empty = (): ChildBook => ({ entries: [], moved: {} })
 
-/** A day as its text, by the device's own clock. @example dayOf(new Date(2026, 10, 28, 23)) // '2026-11-28' */
+/** A date as text, by the device's clock. @example dayOf(new Date(2026, 10, 28, 23)) // '2026-11-28' */
 export const dayOf = (at: Date): string =>
   [at.getFullYear(), at.getMonth() + 1, at.getDate()].map((n) => String(n).padStart(2, '0')).join('-')
 
@@ -71,7 +71,7 @@ export const weekOf = (at: Date): string[] =>
     dayOf(new Date(at.getFullYear(), at.getMonth(), at.getDate() - ((at.getDay() + 6) % 7) + i)),
   )
 
-/** Minutes moved in the week of a day. */
+/** Minutes moved in the week of a date. */
 export const movedInWeek = ({ moved }: Pick<ChildBook, 'moved'>, at: Date): number =>
   weekOf(at).reduce((sum, day) => sum + (moved[day] ?? 0), 0)
 
@@ -132,7 +132,7 @@ export interface ThenAndNow extends BookLine {
   last?: number
 }
 
-/** The latest session of each title, with the same session's time before. */
+/** The latest run of each title, with the previous run of the same session. */
 export function latest(book: ChildBook): { entry: BookEntry; before?: BookEntry; lines: ThenAndNow[] }[] {
   const titles = [...new Set(book.entries.map((e) => e.title))]
   return titles.map((title) => {
@@ -145,7 +145,7 @@ export function latest(book: ChildBook): { entry: BookEntry; before?: BookEntry;
   })
 }
 
-/** All words learnt, each once, the first first. */
+/** All learned words, each once, the first first. */
 export const wordsLearnt = ({ entries }: Pick<ChildBook, 'entries'>): { word: string; meaning: string }[] => [
   ...new Map(entries.toReversed().flatMap((e) => e.words.map((w) => [w.word, w] as const))).values(),
 ]

@@ -1,8 +1,8 @@
 import type { Router } from 'vue-router'
 
 /**
- * Lets the pages run without a network. A newer version waits beside the one that is on until no session runs, and
- * takes over when a page other than the player is opened.
+ * Lets the pages run offline. A newer version waits beside the current one until no session runs, and takes over when any page except the
+ * player is opened.
  */
 export function installApp(
   router: Router,

@@ -11,7 +11,7 @@ export interface KeptSession {
   title: string
   endsAt: string
   publication: Publication
-  /** Of the class its link is for. */
+  /** Of the class the link is for. */
   grades?: number[] | undefined
   codes?: boolean | undefined
   keptUntil?: string | undefined
@@ -47,7 +47,7 @@ const tolerant = async <T>(work: () => Promise<T>): Promise<T | undefined> => {
   }
 }
 
-/** Keeps a session on the device, to run without a network. */
+/** Keeps a session on the device, to run offline. */
 export const keepSession = async (session: KeptSession): Promise<void> =>
   void (await tolerant(() => sessions.set(session.token, session)))
 

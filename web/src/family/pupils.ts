@@ -2,17 +2,17 @@ import * as z from 'zod/mini'
 import { deviceStore } from '../shared/device/deviceStore.ts'
 import { keptAmong } from '../shared/keptAs.ts'
 
-/** A child whose code was given on this device: it has several, in a home with several children. */
+/** A child whose code was entered on this device; a home may have several children. */
 export interface KeptPupil {
   alias: string
-  /** What its runs are sent with. */
+  /** The key its runs are sent with. */
   key: string
 }
 
 const store = deviceStore('pupils')
 const shape = z.looseObject({ alias: z.string(), key: z.string() })
 
-/** Of all the keys a pupil may have, the part that names it. */
+/** The part of a pupil's keys that identifies the pupil. */
 export const pupilId = ({ key }: KeptPupil): string => key.split('.')[0]!
 
 /** Any failure of a store, as a promise or at once: a device without storage asks again next time. */

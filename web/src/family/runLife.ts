@@ -5,8 +5,8 @@ import type { KeptPupil } from './pupils.ts'
 import type { KeptRun } from '../player/usePlayer.ts'
 
 /**
- * A run on this device, from its start until the server has it: `underway` it is played · `finished` its questions are not
- * answered yet · `answered` it is to be sent. One or two lanes are one run here; each lane is sent as a run of its own.
+ * A run on this device, from its start until the server has it: `underway` it is being played · `finished` its questions are not answered
+ * yet · `answered` it is to be sent. One or two lanes are one run here; each lane is sent as a separate run.
  */
 export interface Life {
   id: string
@@ -51,8 +51,8 @@ export interface RunLifeParts {
 }
 
 /**
- * What became of a run that was sent: `sent` the server has it · `kept` it is on this device and goes by itself · `unkept`
- * neither: the page is all that has it · `refused` the server would not take it; it is on this device as long as that keeps anything
+ * The outcome of sending a run: `sent` the server has it · `kept` it is on this device and will be sent automatically · `unkept` neither:
+ * only the page has it · `refused` the server did not accept it; it stays on this device while storage lasts
  */
 export type SendOutcome = 'sent' | 'kept' | 'unkept' | 'refused'
 
@@ -64,21 +64,21 @@ export interface RunLife {
       lanes: readonly { lane: string; pupil?: KeptPupil | undefined }[]
     },
   ) => Promise<Life>
-  /** The run behind a link that is still on, of that very session. */
+  /** The current run behind a link, of that same session. */
   underway: (token: string, sha256: string) => Promise<Life | undefined>
   /** Keeps where a run is. */
   progress: (life: Life, player: KeptRun) => Promise<void>
   /** Its end. */
   finish: (life: Life, ended: NonNullable<Life['ended']>, results: LaneResult[]) => Promise<void>
-  /** Runs behind a link that are over and not answered for, the latest first. */
+  /** Finished runs behind a link without answers, the latest first. */
   finished: (token: string) => Promise<Life[]>
   /** Sends the results of each lane. */
   answer: (life: Life, runs: Run[]) => Promise<SendOutcome>
-  /** Every run that is answered for and not with the server. */
+  /** Every answered run that the server does not have. */
   waiting: () => Promise<Life[]>
   /** Sends all of those. */
   sendWaiting: () => Promise<void>
-  /** Takes a run off the device for good. */
+  /** Permanently deletes a run from the device. */
   drop: (id: string) => Promise<void>
 }
 
@@ -89,7 +89,7 @@ const staleAfter = 6 * 60 * 60 * 1000
 // oxlint-disable-next-line max-lines-per-function -- one state machine: its states and what moves between them
 export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
   const here = new Map<string, Life>()
-  /** Those that are in the store, so that one that has left it, sent by another tab, leaves here too. */
+  /** Those in the store, so that a run sent and removed by another tab disappears here too. */
   const stored = new Set<string>()
   const sending = new Map<string, Promise<SendOutcome>>()
 
@@ -147,7 +147,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
     const kept = await write({ ...life, runs: left, refused })
     return refused ? 'refused' : kept ? 'kept' : 'unkept'
   }
-  /** One delivery at a time for each life. */
+  /** One delivery at a time per run. */
   function delivered(life: Life): Promise<SendOutcome> {
     const known = sending.get(life.id)
     if (known) return known
@@ -184,7 +184,7 @@ export function runLife({ store, send, now, newId }: RunLifeParts): RunLife {
           now() - life.keptAt < staleAfter,
       ),
     async progress(life, player) {
-      // A late write of a run that is over would bring it back to life.
+      // A late write of a finished run would revive it.
       if (here.get(life.id)?.stage === 'underway') await write({ ...life, player })
     },
     async finish({ player: _, ...life }, ended, results) {

@@ -22,8 +22,7 @@ const client = familyClient((input, init) => fetch(input, init))
 const sessions = new Map<string, LinkedSession>()
 
 /**
- * Follows a link to its session. What has been opened here before is shown from this device when the network is away,
- * and when its link has ended.
+ * Opens the session of a link. A session opened here before is shown from this device if the network is away, or if its link has ended.
  *
  * @throws {CallError} `not-found`, `ended`, `offline`, `unexpected`
  */

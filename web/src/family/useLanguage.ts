@@ -18,7 +18,7 @@ async function spanish() {
   return { ...family.default, ...player.default }
 }
 
-/** Which language the pages are in, and changing it; the choice holds on this device. */
+/** The language of the pages, and changing it; the choice is kept on this device. */
 export function useLanguage() {
   const { locale, has, add } = useSentences()
   async function speak(language: Language) {

@@ -21,7 +21,7 @@ import FactText from './FactText.vue'
 const props = defineProps<{
   block: Block
   scope: Scope
-  /** Only these, by id; left out, all of them. */
+  /** Only these, by id; all by default. */
   only?: string[]
   /** All but these. */
   without?: string[]

@@ -6,7 +6,7 @@ import { type PlayedTurn, type Publication } from '@esfuerzo/core/publication'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import type { PlayerWords } from '../player/useWords.ts'
 
-/** One thing to do in a form that is played: its figure, its name, how many. */
+/** One task in a played form: its figure, its name, how many. */
 const props = defineProps<{
   turn: PlayedTurn
   /** Reps asked for, if they are not the turn's own amount. */

@@ -1,4 +1,4 @@
-/** What several forms have, in English. */
+/** Words of several forms, in English. */
 export const commonLabels = {
   facts: { travel: 'On the way to the next station', betweenLaps: 'Measured between laps', unit: 'Unit' },
   choices: {

@@ -5,7 +5,7 @@ export interface FormLabels {
   about: string
   /** The text of its row in the running order, if that is not its numbers. */
   row?: string
-  /** Beside the field of each fact of its line, by the fact's id. */
+  /** The label of each fact's field, by the fact's id. */
   facts: Record<string, string>
   /** Words for a fact's choices; `none` for nothing. */
   choices?: Record<string, Record<string, string>>

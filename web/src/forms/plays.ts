@@ -25,6 +25,6 @@ const formPlays: { [F in Form]?: FormPlay } = {
   levels: levelsScreen,
 }
 
-/** The screen of its own that a step is shown on, where its form has one. */
+/** The form's own screen for a step, if it has one. */
 export const playOfStep = (step: PlayedStep, play: Play | undefined): FormPlay | undefined =>
   Object.values(formPlays).find((f) => f.shows(step, play))

@@ -6,7 +6,7 @@ import type { SchoolClass } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useCalls } from './useCalls.ts'
 
-/** Which class a link is for, or all; a class can be made here. */
+/** Which class a link is for, or all; a class can be created here. */
 const props = defineProps<{ groups: readonly Group[] }>()
 const emit = defineEmits<{ classes: [classes: SchoolClass[]] }>()
 const chosen = defineModel<string>()

@@ -17,7 +17,7 @@ const language = ref<Language>('en')
 const share = ref<number>()
 
 async function lines() {
-  // The library's Spanish is large, and needed here only.
+  // The library's Spanish is large, and only needed here.
   const { libraryWords } = await import('@esfuerzo/library/words')
   return laneCaptions(props.session, group.value, library, language.value, libraryWords)
 }

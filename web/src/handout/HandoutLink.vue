@@ -16,7 +16,7 @@ import { useSettings } from '../settings/store.ts'
 import { isStopped, sendingLooks, sendingProblems, type SendingLook } from './sendingLooks.ts'
 import { useCalls } from './useCalls.ts'
 
-/** Links for the families: what has changed since the last, what deserves a look, making, showing and ending one. */
+/** Links for families: changes since the last one, open findings, and creating, showing and ending a link. */
 const props = defineProps<{
   id: string
   session: Session
@@ -58,7 +58,7 @@ const iso = (days: number) => DateTime.now().plus({ days }).toISODate()
 const until = ref(iso(14))
 const days = computed(() => {
   const end = DateTime.fromISO(until.value).endOf('day')
-  // It ends on that day, at the hour it was made.
+  // It ends on that day, at the time of day it was created.
   const whole = Math.floor(end.diffNow('days').days)
   return end.isValid && whole >= 1 && whole <= 365 ? whole : undefined
 })

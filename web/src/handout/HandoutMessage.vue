@@ -9,7 +9,7 @@ import { client } from '../shared/client.ts'
 import { familiesMessage } from './familiesMessage.ts'
 import { useCalls } from './useCalls.ts'
 
-/** Telling the families: a message with the link, and the home days for their calendars. */
+/** A message to families with the link, and the home days for their calendars. */
 const props = defineProps<{ publications: readonly PublicationInfo[] }>()
 const { t, locale } = useI18n()
 const { busy, problem, guarded } = useCalls('handout.messageWrong')

@@ -6,7 +6,7 @@ import { papers, teacherSheetKinds, type Paper } from '@esfuerzo/contract'
 import LaneChoice from './LaneChoice.vue'
 import ChoiceField from '../shared/fields/ChoiceField.vue'
 
-/** Sheets to print: what for, for whom, in which language, on which paper. */
+/** Sheets to print: which kind, for whom, in which language, on which paper. */
 const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
 const lanes = ref(props.session.groups.map((g) => g.id))

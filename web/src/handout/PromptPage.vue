@@ -19,7 +19,7 @@ import { client } from '../shared/client.ts'
 import { library } from '../repertoire/library.ts'
 import { useCalls } from './useCalls.ts'
 
-/** The words of a lane, large and scrolling in time, for the teacher who films. */
+/** The words of a lane, large and scrolling in time, for a teacher who films. */
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 const route = useRoute()

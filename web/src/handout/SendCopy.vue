@@ -11,7 +11,7 @@ import { library } from '../repertoire/library.ts'
 import { client } from '../shared/client.ts'
 import { saveContent } from '../shared/saveFile.ts'
 
-/** A copy for a colleague: by link, by message, or as a file, also of other programs; or on the clipboard, to be pasted on a Desk. */
+/** A copy for a colleague: by link, by message, or as a file, also for other programs; or on the clipboard, to be pasted on a Desk. */
 const props = defineProps<{ id: string; session: Session }>()
 const { t } = useI18n()
 const email = ref('')
@@ -38,7 +38,7 @@ async function onLink() {
 }
 const onMarkdown = () =>
   saveContent(`${fileTitle(props.session.title)}.md`, markdown(props.session, library), 'text/markdown')
-/** What makes them is large, and loaded when it is wanted. */
+/** The code for this is large, and is loaded when needed. */
 async function onWord() {
   const { docxOf } = await import('@esfuerzo/plans/write')
   const bytes = await docxOf(planBlocks(props.session, library))

@@ -6,8 +6,8 @@ import { publish } from '@esfuerzo/core/publication'
 export type SendingLook = { code: 'check'; finding: Finding } | { code: 'noResult' } | { code: 'noTarget' }
 
 /**
- * What still deserves a look before sending, the gravest first: neither answered nor switched off by the school. What is not to be
- * sent so has to be mended or answered; nothing else stops anybody.
+ * Open findings before sending, the most serious first: neither ignored nor switched off by the school. A finding of weight *fix* must be
+ * fixed or ignored with a reason; no other one blocks sending.
  */
 export function sendingLooks(session: Session, library: Library, policies: RulePolicies = {}): SendingLook[] {
   const looks: SendingLook[] = checkSession(session, library, { policies })
@@ -30,5 +30,5 @@ export function sendingProblems(session: Session, library: Library): Problem[] {
   }
 }
 
-/** Whether something holds a session back until it is mended or answered. */
+/** Whether a finding blocks sending until it is fixed or ignored. */
 export const isStopped = (look: SendingLook): boolean => look.code === 'check' && look.finding.level === 'stop'

@@ -5,7 +5,7 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 import { useSettings } from '../settings/store.ts'
 
-/** All tests: those that compare over a term, those for the lesson, and what is left out on purpose. */
+/** All tests: those for comparing over a term, those for the lesson, and the ones we leave out on purpose. */
 const { t, tm } = useI18n()
 const settings = useSettings()
 void settings.load()

@@ -3,12 +3,12 @@ import { useI18n } from 'vue-i18n'
 import { library } from '../repertoire/library.ts'
 import { bodyHalf, bodyRegions } from './bodyRegions.ts'
 
-/** A drawn body, from the front and from the back, with its muscles to choose from. */
+/** A drawn body, front and back, whose muscles can be selected. */
 const muscle = defineModel<string>()
 const { t } = useI18n()
 const views = ['front', 'back'] as const
 const nameOf = (id: string) => library.muscles.get(id)?.name ?? id
-/** The left of the picture is the right's mirror. */
+/** The left half of the picture mirrors the right. */
 const halves = [undefined, 'translate(120 0) scale(-1 1)'] as const
 const onPick = (id: string) => (muscle.value = muscle.value === id ? undefined : id)
 </script>
@@ -57,7 +57,7 @@ svg {
 }
 .muscle {
   fill: var(--far);
-  /* A hit area a finger finds, as wide as the line round it. */
+  /* A target large enough for a finger, as wide as the line around it. */
   stroke: var(--far);
   stroke-width: 1.5;
   stroke-linejoin: round;

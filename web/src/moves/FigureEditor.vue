@@ -18,7 +18,7 @@ import {
 import FigureDrawing from '../shared/figure/FigureDrawing.vue'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 
-/** Draws a figure: its poses one by one, by their joints. Only what is changed is sent on. */
+/** Draws a figure: its poses one by one, by their joints. Only changes are emitted. */
 const figure = defineModel<Figure>({ required: true })
 const { t } = useI18n()
 const at = ref(0)
@@ -30,7 +30,7 @@ const moment = computed(() => keyMoments(figure.value)[at.value] ?? 0)
 const joints = computed(() => poseAt(figure.value, moment.value))
 const drawing = computed(() => drawFigure(figure.value, moment.value))
 const now = computed(() => figure.value.poses[at.value] ?? figure.value.poses[0]!)
-/** The nearer side's lie on top, where two are in one place. */
+/** The nearer side's joints are on top, if two overlap. */
 const names = (Object.keys(handles) as Handle[]).sort((a, b) => Number(a.endsWith('R')) - Number(b.endsWith('R')))
 
 const setPoses = (poses: Pose[]) => (figure.value = { ...figure.value, poses })
@@ -75,7 +75,7 @@ function onRemove() {
 }
 const onMirror = () =>
   setPoses(figure.value.poses.map((p, i) => (i === at.value ? mirrorPose(p, figure.value.view) : p)))
-/** One pose alone, for its small picture. */
+/** A single pose, for its thumbnail. */
 const alone = (i: number): Figure => ({ ...figure.value, mirrored: false, poses: [figure.value.poses[i]!] })
 </script>
 

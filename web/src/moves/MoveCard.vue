@@ -8,7 +8,7 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 import { cycleOf, standardFigure, standardVersion } from '../repertoire/standardFigure.ts'
 
-/** A move in the repertoire; its figure moves while it is pointed at. */
+/** An exercise in the list; its figure moves while it is pointed at. */
 const props = defineProps<{ move: Move }>()
 const { t } = useI18n()
 const settings = useSettings()

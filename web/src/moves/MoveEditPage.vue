@@ -44,7 +44,7 @@ import {
   type Field,
 } from '../shared/fields/field.ts'
 
-/** A move of the teacher's own: new, a copy of one of ours, or one she has. */
+/** A teacher's own exercise: new, a copy of one of ours, or an existing one. */
 const props = defineProps<{ moveId?: string }>()
 const { t } = useI18n()
 const route = useRoute()
@@ -65,7 +65,7 @@ const form = useForm<OwnMove>(
 const { draft, refusal, changed } = form
 onMounted(async () => {
   if (!props.moveId || known.value) return
-  // Opened by its address: her moves are not here yet.
+  // Opened by its address: her exercises are not loaded yet.
   await repertoire.load()
   known.value = findKnown()
   if (known.value) form.begin(known.value)
@@ -119,7 +119,7 @@ const fields = computed((): Field[] => {
 })
 
 const open = () => router.push({ name: 'move', params: { move: move.value.id } })
-/** A copy that is kept as it is has changed nothing, but is new. */
+/** An unchanged copy has no changes, but is new. */
 const onSave = async () => (await form.save(!known.value)) && open()
 async function onRemove() {
   try {

@@ -9,7 +9,7 @@ import { library } from '../repertoire/library.ts'
 import { cycleOf, figureOf } from '../repertoire/standardFigure.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 
-/** One move: its versions side by side, what to say, what goes wrong, what to watch, what it needs. */
+/** One exercise: its versions side by side, cues, common faults, cautions, equipment. */
 const props = defineProps<{ moveId: string }>()
 const { t, n } = useI18n()
 const repertoire = useRepertoire()

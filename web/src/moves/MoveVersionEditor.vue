@@ -11,7 +11,7 @@ import { itemField, numberField, textField, type Field } from '../shared/fields/
 import { library } from '../repertoire/library.ts'
 import { effortOf, efforts, figureIn, type Effort } from './moveDraft.ts'
 
-/** One version of a move of the teacher's own. */
+/** One version of a teacher's own exercise. */
 const props = defineProps<{ version: Version; own: OwnMove }>()
 const emit = defineEmits<{ change: [fields: Partial<Version>]; standard: []; draw: []; remove: [] }>()
 const { t } = useI18n()

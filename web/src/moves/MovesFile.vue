@@ -6,7 +6,7 @@ import { saveFile } from '../shared/saveFile.ts'
 import { useRepertoire } from '../repertoire/store.ts'
 import { refusalOf } from '../words/refusal.ts'
 
-/** The teacher's own moves out to a file and in from one. */
+/** Exports and imports the teacher's own exercises. */
 const { t } = useI18n()
 const repertoire = useRepertoire()
 

@@ -14,7 +14,7 @@ import MovesFile from './MovesFile.vue'
 import { useRepertoire } from '../repertoire/store.ts'
 import ChoiceField from '../shared/fields/ChoiceField.vue'
 
-/** The repertoire: browse it by body, family, kit, floor, noise and grade, and by what was not used lately. */
+/** The list of exercises: filter by muscle, family, equipment, space, noise and grade, and by what was not used lately. */
 const { t } = useI18n()
 const repertoire = useRepertoire()
 const settings = useSettings()
@@ -71,7 +71,7 @@ const gone = computed({
   },
 })
 
-// Only what is in sight is in the page.
+// Only visible entries are in the page.
 const list = useTemplateRef('list')
 const { width, top } = useElementBounding(list)
 const columns = computed(() => Math.max(1, Math.floor((width.value + 10) / 250)))

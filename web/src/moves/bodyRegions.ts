@@ -1,6 +1,6 @@
 /**
- * Where each muscle lies on the body seen from the front and from the back, by id: the half on the right of a picture of 120 × 222, as
- * a path; the other half is its mirror. Ours.
+ * The area of each muscle on the body, front and back, by id: the right half of a picture of 120 × 222, as a path; the other half mirrors
+ * it. Ours.
  */
 export const bodyRegions: Readonly<Record<'front' | 'back', Readonly<Record<string, string>>>> = {
   front: {

@@ -1,7 +1,7 @@
 import { copyOfMove, type Library, type Move, type OwnMove, type Version } from '@esfuerzo/core'
 import { type Figure } from '@esfuerzo/core/figure'
 
-/** What a teacher says of effort, and the MET value it ranks by (ours, after the Compendium's light, moderate and vigorous calisthenics). */
+/** The effort a teacher chooses, and the MET value it ranks by (ours, after the Compendium's light, moderate and vigorous calisthenics). */
 export const efforts = { light: 2.8, moderate: 3.8, hard: 6, veryHard: 8 } as const
 export type Effort = keyof typeof efforts
 
@@ -11,7 +11,7 @@ export const effortOf = (met: number): Effort =>
     Math.abs(efforts[word] - met) < Math.abs(efforts[best] - met) ? word : best,
   )
 
-/** A move to begin with: like standing there, with one version. @param id begins with `own-` */
+/** A new exercise: like standing in place, with one version. @param id starts with `own-` */
 export const blankMove = (id: string, name: string): OwnMove => ({
   move: {
     id,
@@ -38,11 +38,11 @@ export const blankMove = (id: string, name: string): OwnMove => ({
   figures: [],
 })
 
-/** A copy of a move to change, or a new one. @param id begins with `own-` */
+/** A copy of an exercise to change, or a new one. @param id starts with `own-` */
 export const draftFrom = (move: Move | undefined, id: string, name: string): OwnMove =>
   move ? copyOfMove(move, id, name) : blankMove(id, name)
 
-/** A version more, like the last one, a little harder. */
+/** One more version, like the last one, a little harder. */
 export function addVersion({ move, figures }: OwnMove, name: string): OwnMove {
   const last = move.versions.at(-1)!
   const taken = new Set(move.versions.map((v) => v.id))
@@ -50,7 +50,7 @@ export function addVersion({ move, figures }: OwnMove, name: string): OwnMove {
   return { figures, move: { ...move, versions: [...move.versions, { ...last, id, name }] } }
 }
 
-/** A move without one of its versions; the last stays, and where the ordinary one goes the first is it. */
+/** An exercise without one of its versions; the last one stays, and if the standard version is removed the first takes its place. */
 export function removeVersion({ move, figures }: OwnMove, id: string): OwnMove {
   const versions = move.versions.filter((v) => v.id !== id)
   if (versions.length === 0) return { move, figures }
@@ -58,23 +58,23 @@ export function removeVersion({ move, figures }: OwnMove, id: string): OwnMove {
   return withoutLooseFigures({ figures, move: { ...move, versions, standard } })
 }
 
-/** A move with one of its versions changed. */
+/** An exercise with one of its versions changed. */
 export const setVersion = ({ move, figures }: OwnMove, id: string, change: Partial<Version>): OwnMove => ({
   figures,
   move: { ...move, versions: move.versions.map((v) => (v.id === id ? { ...v, ...change } : v)) },
 })
 
 /**
- * A version with a figure of its own to draw: a copy of the one it has.
+ * A version with its own figure to draw: a copy of its current one.
  *
- * @param id of the new figure; begins with `own-`
+ * @param id of the new figure; starts with `own-`
  */
 export function drawOwnFigure(own: OwnMove, version: string, id: string, library: Pick<Library, 'figures'>): OwnMove {
   const { move, figures } = own
   const found = move.versions.find((v) => v.id === version)
   const model = found && figureIn(own, found, library)
   if (!model || model.id.startsWith('own-')) return own
-  // It is drawn from one side: another side of its old poses would show what it no longer does.
+  // It is drawn from one side: a second view of its old poses would show the old exercise.
   const { second: _, ...drawn } = model
   return setVersion({ move, figures: [...figures, { ...drawn, id }] }, version, { figure: id })
 }
@@ -90,7 +90,7 @@ export function withoutLooseFigures({ move, figures }: OwnMove): OwnMove {
   return { move, figures: figures.filter((f) => used.has(f.id)) }
 }
 
-/** The figure a version has, drawn for it or the library's. */
+/** A version's figure: drawn for it, or the library's. */
 export function figureIn(
   { move, figures }: OwnMove,
   version: Version,

@@ -8,12 +8,12 @@ import { callCode, type Message } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { keptKey } from './keptKey.ts'
 
-/** The demo's stand-in for a post office: every message that would have been sent, as it lies in its file. */
+/** The demo's simulated mail server: every message that would have been sent, as stored in its file. */
 const { t, locale } = useI18n()
 const route = useRoute()
 const messages = shallowRef<Message[]>()
 const problem = ref('')
-/** What opens it: in the address where the start command printed it, then kept until the browser is closed. */
+/** Its key: in the address the start command printed, then kept until the browser is closed. */
 const key = ref([route.query.key].flat()[0] ?? keptKey.read())
 
 const typed = ref('')
@@ -34,10 +34,10 @@ async function load() {
   }
 }
 onMounted(load)
-// A message is on its way for a moment.
+// A message takes a moment to arrive.
 useIntervalFn(() => void (messages.value && load()), 2000)
 const when = (m: Message) => DateTime.fromISO(m.date).setLocale(locale.value).toLocaleString(DateTime.DATETIME_MED)
-/** A message's text with its links to be followed. */
+/** A message's text with links that work. */
 const pieces = (text: string) =>
   text.split(/(https?:\/\/\S+)/).map((piece, i) => ({ piece, href: i % 2 ? piece : undefined }))
 </script>

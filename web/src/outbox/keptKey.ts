@@ -1,6 +1,6 @@
 const name = 'esfuerzo-outbox-key'
 
-/** The outbox's key, kept until the browser is closed; nowhere where storage is not to be had. */
+/** The outbox's key, kept until the browser is closed; not kept if storage is unavailable. */
 export const keptKey = {
   read: (): string => {
     try {

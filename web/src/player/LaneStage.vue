@@ -19,7 +19,7 @@ const props = defineProps<{
   words: PlayerWords
   paused: boolean
   speed: number
-  /** Beside another lane: its own skip, and less round it. */
+  /** Next to another lane: its own skip button, and less space around it. */
   beside: boolean
 }>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
@@ -31,7 +31,7 @@ const { lane } = props.track
 
 const cycle = computed(() => shown.cycle.value / props.speed)
 const still = computed(() => props.paused || waiting.value || step.value?.kind === 'rest')
-/** The form's own screen, where a child plays it. */
+/** The form's own screen, if a child plays it. */
 const play = computed(() => (step.value && !waiting.value ? lane.plays[step.value.block] : undefined))
 const screen = computed(() => step.value && playOfStep(step.value, play.value))
 const picks = computed(() =>

@@ -32,15 +32,15 @@ const props = withDefaults(
     speed: number
     /** Seconds from the start of the session at which the run begins. */
     from?: number
-    /** A run to go on with. */
+    /** A run to continue. */
     kept?: KeptRun
   }>(),
   { from: 0, kept: undefined },
 )
 const emit = defineEmits<{
-  /** The run is over: whole, or early by "stop". */
+  /** The run is over: completed, or stopped early. */
   finish: [results: LaneResult[], ended: 'whole' | 'early']
-  /** What to go on with, should the page be loaded again. */
+  /** What to continue with, if the page is reloaded. */
   keep: [run: KeptRun]
 }>()
 const { t } = useSentences()
@@ -93,7 +93,7 @@ async function onGoOn() {
   stayAwake()
   player.togglePause()
 }
-// A locked screen, or another page in front: the run waits.
+// A locked screen, or another page in front: the run pauses.
 useEventListener(document, 'visibilitychange', () => {
   if (document.visibilityState === 'hidden') {
     player.unseen()

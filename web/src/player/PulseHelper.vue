@@ -5,11 +5,11 @@ import { decodeHeartRate, pulseRate, type Pulse } from '@esfuerzo/core/run'
 import { audioClock } from './audioClock.ts'
 import { bluetoothBelt, radioOf, simulatedBelt, type Belt } from './belt.ts'
 
-/** Counting a pulse by fingers for 6, 10, 15 or 30 seconds; or a belt counts it. */
+/** Counting a pulse with the fingers for 6, 10, 15 or 30 seconds, or with a belt. */
 const props = defineProps<{ when: Pulse['when']; seconds?: number | undefined }>()
 const emit = defineEmits<{ pulse: [pulse: Pulse] }>()
 const { t } = useSentences()
-/** A test that is counted half a minute is counted so by all. */
+/** A test that is counted for half a minute is counted that long by everybody. */
 const lengths = props.seconds === 30 ? ([30] as const) : ([6, 10, 15] as const)
 const seconds = ref<Pulse['seconds']>(props.seconds === 30 ? 30 : 15)
 const startsAt = ref<number>()

@@ -10,7 +10,7 @@ const root = useTemplateRef('root')
 const { width, height } = useElementSize(root)
 const stroke = computed(() => laneStroke(props.letter))
 const track = computed(() => trackGeometry(width.value, height.value))
-/** A group's line beside the middle of the lane: two for a double one. */
+/** A group's line next to the middle of the lane: two for a double one. */
 const lines = computed(() =>
   stroke.value.strokes.map((s) => ({ ...s, path: trackGeometry(width.value, height.value, s.offset * 1.5).path })),
 )

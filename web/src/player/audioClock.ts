@@ -9,10 +9,7 @@ export interface Planned {
   pitch: number
 }
 
-/**
- * The clock a run goes by: the audio device's own, so that bells and digits never part. A device without sound goes by
- * the computer's.
- */
+/** The clock of a run: the audio device's own, so that bells and digits stay together. A device without sound uses the computer's. */
 export interface AudioClock {
   /** Must be called from a tap, as browsers require. */
   wake: () => Promise<void>
@@ -20,9 +17,9 @@ export interface AudioClock {
   now: () => number
   /** Whether the device suspends its sound until somebody taps. */
   asleep: () => boolean
-  /** Puts sounds on the audio clock; those that are on it already stay. */
+  /** Schedules sounds on the audio clock; those already scheduled stay. */
   plan: (sounds: readonly Planned[]) => void
-  /** Takes back every sound that is still to come. */
+  /** Cancels every sound that is still to come. */
   cancel: () => void
 }
 
@@ -30,8 +27,8 @@ export interface AudioClock {
 const stalledAfter = 2
 
 /**
- * @param makeContext how to get an audio context; where that throws, the run is silent
- * @param wall seconds of the computer's clock, that never go back
+ * @param makeContext creates an audio context; if it throws, the run is silent
+ * @param wall seconds of the computer's clock, which never goes back
  */
 export function createAudioClock(makeContext: () => AudioContext, wall = () => performance.now() / 1000): AudioClock {
   let context: AudioContext | undefined
@@ -64,7 +61,7 @@ export function createAudioClock(makeContext: () => AudioContext, wall = () => p
         }
         await context.resume()
       } catch {
-        // No sound on this device: everything is on the screen too.
+        // No sound on this device: everything is also on the screen.
       }
     },
     plan(sounds) {
@@ -86,5 +83,5 @@ export function createAudioClock(makeContext: () => AudioContext, wall = () => p
   }
 }
 
-/** The page's one clock, woken by the tap that starts the session. */
+/** The page's only clock, started by the tap that starts the session. */
 export const audioClock = createAudioClock(() => new AudioContext())

@@ -1,12 +1,12 @@
 import { encodeHeartRate } from '@esfuerzo/core/run'
 
-/** A pulse belt: sends Heart Rate Measurements as bytes until it is let go. */
+/** A pulse belt: sends Heart Rate Measurements as bytes until it is released. */
 export interface Belt {
   connect: (onBytes: (bytes: DataView) => void) => Promise<void>
   release: () => void
 }
 
-/** As much of the browser's Bluetooth as a belt needs. */
+/** The part of the browser's Bluetooth that a belt needs. */
 interface Radio {
   requestDevice: (options: { filters: { services: string[] }[] }) => Promise<{
     gatt?: {
@@ -48,7 +48,7 @@ export function bluetoothBelt(radio: Radio): Belt {
 const [restingRate, workRate, settles] = [92, 148, 45]
 
 /**
- * A belt for trying out: no device, the same bytes.
+ * A simulated belt: no device, the same bytes.
  *
  * @param every milliseconds between two measurements
  */

@@ -1,7 +1,7 @@
 /** The player's sounds. */
 export type Sound = 'work' | 'rest' | 'end' | 'half' | 'tick'
 
-/** Each sound as partials: frequency in Hz, loudness 0 to 1, seconds until it has died away. */
+/** Each sound as partials: frequency in Hz, loudness 0 to 1, seconds until it has faded. */
 const partials: Record<Sound, readonly [hz: number, loudness: number, seconds: number, after?: number][]> = {
   work: [
     [880, 0.5, 1.1],
@@ -20,15 +20,15 @@ const partials: Record<Sound, readonly [hz: number, loudness: number, seconds: n
   tick: [[440, 0.2, 0.12]],
 }
 
-/** Seconds a partial takes to swell: long enough not to click. */
+/** Seconds a partial takes to rise: long enough not to click. */
 const attack = 0.01
 
 /**
- * Puts a sound on a context's own clock, live or offline.
+ * Schedules a sound on a context's own clock, live or offline.
  *
  * @param at seconds of the context's clock
- * @param pitch how much higher than written: 1 for the first lane, more for the second
- * @returns what sounds, so that it can be taken back
+ * @param pitch multiplier: 1 for the first lane, more for the second
+ * @returns the audio nodes, so that they can be cancelled
  */
 export function ring(context: BaseAudioContext, at: number, sound: Sound, pitch = 1): OscillatorNode[] {
   return partials[sound].map(([hz, loudness, seconds, after = 0]) => {

@@ -5,7 +5,7 @@ export interface Speech {
   /** Says a text now, replacing what is being said. */
   say: (text: string, language: Language) => void
   hush: () => void
-  /** Whether it has said something on this device. */
+  /** Whether it has spoken on this device. */
   speaks: () => boolean
 }
 
@@ -13,8 +13,8 @@ export interface Speech {
 const silentAfter = 3000
 
 /**
- * @param synth the device's speech, if it has any
- * @param setTimer as `setTimeout`
+ * @param synth the device's speech synthesis, if any
+ * @param setTimer like `setTimeout`
  */
 export function createSpeech(synth: SpeechSynthesis | undefined, setTimer: typeof setTimeout = setTimeout): Speech {
   let dumb = synth === undefined

@@ -1,21 +1,21 @@
 import { type Point } from '@esfuerzo/core/figure'
 
-/** A running track round a box: straights joined by quarter circles. */
+/** A running track around a box: straights joined by quarter circles. */
 export interface TrackGeometry {
   /** Width of the lane, in pixels. */
   lane: number
-  /** The middle of the lane as an SVG path, from the middle of the top, clockwise. */
+  /** The middle of the lane as an SVG path, from the top center, clockwise. */
   path: string
   /** Its length, in pixels. */
   length: number
-  /** The point a share of the way round; shares below 0 and above 1 are the start and the end. */
+  /** The point at a share of the way around; shares below 0 and above 1 are the start and the end. */
   pointAt: (share: number) => Point
 }
 
 /**
  * @param width of the box, in pixels
  * @param height of the box, in pixels
- * @param aside how far the path runs from the middle of the lane, in pixels: above 0 inside, below 0 outside
+ * @param aside distance of the path from the middle of the lane, in pixels: above 0 inside, below 0 outside
  * @example trackGeometry(1000, 600).pointAt(0.5) // the middle of the bottom
  */
 export function trackGeometry(width: number, height: number, aside = 0): TrackGeometry {
@@ -23,7 +23,7 @@ export function trackGeometry(width: number, height: number, aside = 0): TrackGe
   const i = lane / 2 + 6 + aside
   const w = Math.max(1, width - 2 * i)
   const h = Math.max(1, height - 2 * i)
-  // The same centres for every line of the lane, so that lines side by side stay side by side in the bends.
+  // The same centers for every line of the lane, so that parallel lines stay parallel in the bends.
   const r = Math.max(0, Math.min(w + 2 * aside, h + 2 * aside) * 0.26 - aside)
   const [right, bottom] = [i + w, i + h]
   const quarter = (Math.PI * r) / 2
@@ -37,7 +37,7 @@ export function trackGeometry(width: number, height: number, aside = 0): TrackGe
     const a = from + (d / quarter) * (Math.PI / 2)
     return { x: cx + r * Math.cos(a), y: cy + r * Math.sin(a) }
   }
-  /** The pieces of the way round: how long each is, and the point so far along it. */
+  /** The pieces of the way around: the length of each, and a point along it. */
   const pieces: [long: number, at: (d: number) => Point][] = [
     [w / 2 - r, (d) => ({ x: i + w / 2 + d, y: i })],
     [quarter, turn(right - r, i + r, -Math.PI / 2)],

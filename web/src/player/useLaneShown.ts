@@ -30,7 +30,7 @@ export interface ShownLane {
   cue: ComputedRef<string>
   digits: ComputedRef<string | number>
   lastThree: ComputedRef<boolean>
-  /** What follows the work that is on. */
+  /** What follows the current work. */
   following: ComputedRef<{ name: string; figure: Figure | undefined; rest: number } | undefined>
   /** Exercises the child may choose at this station, including the current one. */
   choices: ComputedRef<{ move: string; name: string; on: boolean }[]>

@@ -53,7 +53,7 @@ export interface LanePlayer {
   pick: (index: number, station: string) => void
 }
 
-/** What a child found out on the way: a count, a score, a pulse. */
+/** What a child found out during the run: a count, a score, a pulse. */
 export type Finding = { result: Result } | { pulse: Pulse }
 
 /** A run stored on the device, so that a reloaded page continues where it was. */
@@ -62,7 +62,7 @@ export interface KeptRun {
   /** Seconds of the run's clock. */
   now: number
   found: Finding[][]
-  /** Of each lane, how long counted steps took. */
+  /** How long counted steps took in each lane. */
   counted?: CountedStep[][]
 }
 
@@ -74,9 +74,9 @@ export interface Player {
   toGo: ComputedRef<number>
   /** Share of the session that is over, 0 to 1. */
   share: ComputedRef<number>
-  /** What each lane found out on the way. */
+  /** What each lane found out during the run. */
   found: ShallowRef<readonly (readonly Finding[])[]>
-  /** How long each lane took over the work it counts itself. */
+  /** How long each lane took over self-counted work. */
   counted: ShallowRef<readonly (readonly CountedStep[])[]>
   /** The page was hidden: the current step was not visible all the time. */
   unseen: () => void
@@ -103,7 +103,7 @@ export interface PlayerOptions {
   onStart?: (start: Start) => void
 }
 
-/** How many seconds of real time bells are put on the audio clock ahead. */
+/** How many seconds of real time ahead bells are scheduled on the audio clock. */
 const horizon = 15
 /** Each lane's bell has its own pitch: the second a major third higher. */
 const pitches = [1, 1.26]
@@ -117,8 +117,8 @@ const samePlace = (a: Finding, b: Finding) =>
     : 'pulse' in a && 'pulse' in b && a.pulse.when === b.pulse.when
 
 /**
- * Runs one lane or two by a clock. All that is shown follows from the clock's reading, so a late frame shows the right
- * second and nothing drifts; all that is heard is on the audio clock long before.
+ * Runs one or two lanes by a clock. Everything shown is computed from the clock's reading, so a late frame shows the right second and
+ * nothing drifts; everything heard is scheduled on the audio clock well before.
  */
 // oxlint-disable-next-line max-lines-per-function -- one clock, and what is read from it
 export function usePlayer(course: Course, options: PlayerOptions): Player {
@@ -133,7 +133,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
   const state = shallowRef(kept ? pause(kept.state, kept.now) : startRun(course, now.value, from))
   const found = shallowRef<readonly (readonly Finding[])[]>(kept?.found ?? course.lanes.map(() => []))
   const counted = shallowRef<readonly (readonly CountedStep[])[]>(kept?.counted ?? course.lanes.map(() => []))
-  /** Whether each lane's step has been in sight since it began. */
+  /** Whether each lane's step has been visible since it began. */
   const seen = course.lanes.map(() => true)
   const total = Math.max(...course.lanes.map(({ steps }) => steps.reduce((sum, s) => sum + s.seconds.typical, 0)))
 
@@ -145,7 +145,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
     for (const start of starts) onStart?.(start)
     ring()
   }
-  /** Notes the counted work a lane has left. @param tapped seconds it took, where the child said so */
+  /** Records the counted work a lane has left. @param tapped seconds it took, if the child said so */
   function left(lane: number, before: PlayerState, after: PlayerState, tapped?: number) {
     if (before.lanes[lane]!.index === after.lanes[lane]!.index) return
     const how = { seen: seen[lane]!, spoken: spoken(), ...(tapped !== undefined && { tapped }) }
@@ -168,7 +168,7 @@ export function usePlayer(course: Course, options: PlayerOptions): Player {
   }
 
   function ring() {
-    // What began since the last look is due now, not lost.
+    // A step that began since the last update is due now, not lost.
     const cues = cuesAhead(state.value, course, Math.max(0, now.value - 0.25 * speed), horizon * speed)
     clock.plan(
       cues.flatMap((cue): Planned[] => {

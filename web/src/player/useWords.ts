@@ -15,7 +15,7 @@ import { type Publication } from '@esfuerzo/core/publication'
 /** A session's words in the language of the page. */
 export interface PlayerWords {
   language: ComputedRef<Language>
-  /** A text of the library's in that language. */
+  /** A text of the library in that language. */
   phrase: (text: string) => string
   names: Names
   say: (say: unknown) => string

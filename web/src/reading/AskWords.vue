@@ -5,10 +5,10 @@ import type { Answer, Question } from '@esfuerzo/core/notation'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 
-/** What a text leaves open, the first of it with its answers. A tap answers; words are known from then on. */
+/** A text's open questions, the first one with its answers. A tap answers; words are remembered. */
 const props = defineProps<{
   questions: readonly Question[]
-  /** What the session would last with an answer, where that is worth saying. */
+  /** How long the session would last with an answer, if that is worth saying. */
   lasting?: (question: Question, answer: Answer) => string
 }>()
 const emit = defineEmits<{ answer: [question: Question, answer: Answer]; show: [question: Question] }>()
@@ -18,7 +18,7 @@ const buttons = useTemplateRef<HTMLButtonElement[]>('buttons')
 const first = computed(() => props.questions[0])
 const asked = computed(() => first.value && t(`ask.what.${first.value.kind}`, { words: wordsOf(first.value) }))
 const later = computed(() => [...new Set(props.questions.slice(1).map(wordsOf))].slice(0, 8))
-/** How long it lasts is said where the answers differ in it. */
+/** The length is shown if it differs between the answers. */
 const differ = computed(() => new Set(answers.value.map((a) => a.seconds)).size > 1)
 const answers = computed(() =>
   (first.value?.answers ?? []).map((answer) => ({

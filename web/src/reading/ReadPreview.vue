@@ -7,7 +7,7 @@ import MoveFigure from '../shared/figure/MoveFigure.vue'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 import { library } from '../repertoire/library.ts'
 
-/** What a text came to: its sections with their rows, and how long each group takes. */
+/** The result of reading a text: its sections with their rows, and how long each group takes. */
 const props = defineProps<{ session: Session }>()
 const { t } = useI18n()
 const whole = computed(() => libraryFor(props.session, library))

@@ -11,19 +11,19 @@ import { library } from '../repertoire/library.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 import { problemText } from '../words/i18n.ts'
 
-/** A text from anywhere beside what it came to; its open words are answered, and then it is taken. */
+/** Any text next to its result; its open questions are answered, and then it is accepted. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{
   title: string
-  /** What the button says that takes it. */
+  /** The label of the button that accepts it. */
   take: string
-  /** A text that is there already. */
+  /** An initial text. */
   pasted?: string | undefined
   groups: readonly Group[]
-  /** The groups are a session's own. */
+  /** The groups belong to an existing session. */
   keepGroups?: boolean
   busy?: boolean
-  /** What of it is not in the text. */
+  /** The content of the file that is not in the text. */
   left?: readonly string[] | undefined
   /** Why it was not taken. */
   problem?: string
@@ -46,7 +46,7 @@ const readWith = (told: Told) =>
   readText(text.value, library, { groups: props.groups, keepGroups: props.keepGroups, ...told })
 watch([text, told], () => (read.value = text.value.trim() ? readWith(told.value) : undefined), { immediate: true })
 
-/** What the session lasts with an answer. */
+/** How long the session lasts with an answer. */
 const lasting = (question: Question, given: Answer): string =>
   minutesText(longest(readWith(withAnswer(question, given)).workout))
 const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.length) ?? false)

@@ -4,7 +4,7 @@ import { onBeforeUnmount, onMounted, shallowRef, useTemplateRef, watch } from 'v
 import { useI18n } from 'vue-i18n'
 import { lineTops, markAsks, replaceText, textEditor, type Mark } from './textEditor.ts'
 
-/** A text as it is typed, and beside each of its lines what it became. */
+/** A text while it is typed, with the result of each line next to it. */
 const text = defineModel<string>({ required: true })
 const props = defineProps<{
   label: string
@@ -54,7 +54,7 @@ watch(
 
 defineExpose({
   focus: () => view.value?.focus(),
-  /** Keeps the caret in sight where somebody types. */
+  /** Keeps the caret in view while somebody types. */
   showCaret() {
     const editor = view.value
     if (editor?.hasFocus) editor.dispatch({ effects: EditorView.scrollIntoView(editor.state.selection.main.head) })

@@ -8,7 +8,7 @@ import { searchMoves } from '@esfuerzo/core/choose'
 import MoveFigure from '../shared/figure/MoveFigure.vue'
 import { library } from '../repertoire/library.ts'
 
-/** A stretch of the text that asks something: line and column from 1. */
+/** A piece of the text with an open question: line and column from 1. */
 export interface Mark {
   line: number
   column: number
@@ -17,7 +17,7 @@ export interface Mark {
 
 const setMarks = StateEffect.define<readonly Mark[]>()
 const asks = Decoration.mark({ class: 'cm-asks' })
-/** What asks is underlined, and goes along with what is typed before it. */
+/** A piece with a question is underlined, and moves with text typed before it. */
 const marks = StateField.define<DecorationSet>({
   create: () => Decoration.none,
   update(before, transaction) {
@@ -42,9 +42,9 @@ function decorated({ doc }: EditorState, list: readonly Mark[]): DecorationSet {
 export const markAsks = (view: EditorView, list: readonly Mark[]): void =>
   view.dispatch({ effects: setMarks.of(list), annotations: Transaction.addToHistory.of(false) })
 
-/** Where a name may be begun: the last words of a line before the caret. */
+/** Where a name may start: the last words of a line before the caret. */
 const words = /\p{L}[\p{L}\p{M}' -]*$/u
-/** So few letters may be anything. */
+/** So few letters could be anything. */
 const fewest = 3
 
 function suggest(context: CompletionContext) {
@@ -56,7 +56,7 @@ function suggest(context: CompletionContext) {
   return options.length ? { from: found.from, options, filter: false } : null
 }
 
-/** The figure of a suggested move, drawn still. */
+/** The figure of a suggested exercise, as a still picture. */
 function figureOf({ type }: Completion): Node | null {
   const move = library.moves.get(type ?? '')
   const figure = move && library.figures.get(move.figure)
@@ -66,23 +66,23 @@ function figureOf({ type }: Completion): Node | null {
   return span
 }
 
-/** What comes from elsewhere is no typing: it is not taken back by the text's own undo, and is not told. */
+/** A change from outside is not typing: the text's own undo does not revert it, and it is not reported. */
 const fromElsewhere = Annotation.define<boolean>()
 
 /** What the editor tells. */
 export interface EditorListener {
   typed: (text: string) => void
-  /** The caret's line, from 1, and whether somebody is typing at all. */
+  /** The caret's line, from 1, and whether somebody is typing. */
   caret: (line: number, focused: boolean) => void
   /** Lines stand elsewhere now. */
   measured: () => void
 }
 
 /**
- * An editor for texts as teachers write them: own undo, search, moves suggested as they are typed. `Enter` is a new line unless a
- * suggestion is marked, `Tab` leaves.
+ * An editor for texts as teachers write them: own undo, search, exercises suggested while typing. `Enter` makes a new line unless a
+ * suggestion is selected, `Tab` leaves.
  *
- * @param phrases its own words, by the English ones
+ * @param phrases translations of its own words
  */
 export function textEditor(
   parent: HTMLElement,
@@ -114,14 +114,14 @@ export function textEditor(
     }),
   ]
   const view = new EditorView({ parent, state: EditorState.create({ doc: text, extensions }) })
-  // Escape closes its own suggestions and search first.
+  // Escape first closes its suggestions and search.
   view.dom.addEventListener('keydown', (event) => {
     if (event.key === 'Escape' && event.defaultPrevented) event.stopPropagation()
   })
   return view
 }
 
-/** Puts another text into the editor; what is the same stays, and with it the caret. */
+/** Replaces the editor's text; equal parts stay, and with them the caret. */
 export function replaceText(view: EditorView, text: string): void {
   const before = view.state.doc.toString()
   if (text === before) return
@@ -140,7 +140,7 @@ export function replaceText(view: EditorView, text: string): void {
   })
 }
 
-/** Where each line begins and ends, in CSS pixels from the top of the editor. */
+/** Where each line starts and ends, in CSS pixels from the top of the editor. */
 export function lineTops(view: EditorView): { top: number; height: number }[] {
   const above = view.documentTop - view.dom.getBoundingClientRect().top
   return Array.from({ length: view.state.doc.lines }, (_, i) => {

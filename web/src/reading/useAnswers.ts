@@ -12,14 +12,14 @@ import {
 } from '@esfuerzo/core/notation'
 import { useReadings } from './useReadings.ts'
 
-/** All that was told about a text: words and country for every text of hers, choices for this one alone. */
+/** All answers about a text: words and country for all of a teacher's texts, choices for this one only. */
 export interface Told {
   readings: Readings
   country: Country
   choices: Choices
 }
 
-/** What a text leaves open, answered: a word is remembered for the next text, what is about this text holds while it is read. */
+/** Answers to a text's open questions: a word is remembered for the next text, a choice about this text lasts while it is read. */
 export function useAnswers(): {
   told: ComputedRef<Told>
   withAnswer: (question: Question, answer: Answer) => Told
@@ -30,7 +30,7 @@ export function useAnswers(): {
   const choices = shallowRef<Choices>(new Map())
   const told = computed<Told>(() => ({ readings: readings.value, country: country.value, choices: choices.value }))
 
-  /** What would be told with one answer more, to look at what it would come to. */
+  /** All answers with one more, to preview its effect. */
   const withAnswer = (question: Question, answer: Answer): Told =>
     isAboutWord(question)
       ? { ...told.value, readings: new Map([...readings.value, [plainName(question.received), readingOf(answer)]]) }

@@ -4,7 +4,7 @@ import { ProblemError, type Problem } from '@esfuerzo/core'
 import type { ReadPlan } from '@esfuerzo/plans'
 import { readPlanFile } from '../workers/plans.ts'
 
-/** A session in an old plan: its text, and what was made of it. */
+/** A session in an imported plan: its text, and the session made from it. */
 export interface PlanSession {
   key: string
   text: string
@@ -12,7 +12,7 @@ export interface PlanSession {
   made?: { id: string; title: string }
 }
 
-/** A file that was dropped, and what came of it. */
+/** A dropped file, and the result of reading it. */
 export interface PlanFile {
   key: string
   name: string
@@ -27,7 +27,7 @@ export interface PlanFile {
 const nothing = { pictures: [], repeated: [], cut: false }
 let count = 0
 
-/** Old plans that were dropped: they stay, one after the other, until they are taken or put away, or the page is closed. */
+/** Imported plans stay, in order, until they are taken or discarded, or the page is closed. */
 export const usePlans = defineStore('plans', () => {
   const files = shallowRef<readonly PlanFile[]>([])
   const change = (key: string, more: Partial<PlanFile>) =>
@@ -44,7 +44,7 @@ export const usePlans = defineStore('plans', () => {
     }
   }
 
-  /** Reads files, each by itself and one after the other. @returns the files as they came out */
+  /** Reads files one after the other. @returns the results */
   async function add(chosen: readonly File[]): Promise<readonly PlanFile[]> {
     const added = chosen.map((file) => ({ key: String(++count), file }))
     files.value = [
@@ -62,7 +62,7 @@ export const usePlans = defineStore('plans', () => {
     return files.value.filter((file) => added.some(({ key }) => key === file.key))
   }
 
-  /** Notes which session was made of one. */
+  /** Records which session was made from one. */
   function made(key: string, session: { id: string; title: string }): void {
     files.value = files.value.map((file) => ({
       ...file,
@@ -71,7 +71,7 @@ export const usePlans = defineStore('plans', () => {
   }
   /** Puts a file away. */
   const drop = (key: string) => (files.value = files.value.filter((file) => file.key !== key))
-  /** Whoever signs in next has plans of her own. */
+  /** The next teacher to sign in has her own plans. */
   const forget = () => (files.value = [])
   return { files, add, made, drop, forget }
 })

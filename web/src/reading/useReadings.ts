@@ -3,19 +3,19 @@ import type { Country } from '@esfuerzo/core'
 import { plainName, readingOf, type Answer, type Question, type Readings } from '@esfuerzo/core/notation'
 import { useSettings } from '../settings/store.ts'
 
-/** What words stand for in a teacher's texts. */
+/** The meaning of words in a teacher's texts. */
 export interface TeachersReadings {
   readings: ComputedRef<Readings>
-  /** Where the school is: it tells what some names mean. */
+  /** The school's country, which decides what some names mean. */
   country: ComputedRef<Country>
-  /** Takes an answer about a word: at once here, and with her settings for the next text. */
+  /** Accepts an answer about a word: here at once, and in her settings for later texts. */
   remember: (question: Question, answer: Answer) => Promise<void>
 }
 
-/** Answers of this page that could not be kept: they hold until it is left. */
+/** Answers on this page that could not be saved: they last until the page is closed. */
 const heldHere = shallowRef<Readonly<Record<string, string>>>({})
 
-/** The words a teacher has told what they stand for. */
+/** The words whose meaning a teacher has given. */
 export function useReadings(): TeachersReadings {
   const settings = useSettings()
   void settings.load()
@@ -33,7 +33,7 @@ export function useReadings(): TeachersReadings {
       try {
         await settings.save({ ...now, readings: { ...now.readings, [word]: readingOf(answer) } })
       } catch {
-        // Held here all the same; the next answer tries again.
+        // Still applied here; the next answer tries to save it again.
       }
     },
   }

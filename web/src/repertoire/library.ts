@@ -4,16 +4,13 @@ import { libraryData } from '@esfuerzo/library'
 
 const ours = indexLibrary(libraryData)
 
-/** The repertoire, for every view of the teacher's: ours, and what she has of her own. */
+/** The exercises for every teacher view: ours, and her own. */
 export const library = shallowReactive({ ...ours })
 
-/** Her own moves, by where they come from: her collection, and what an open session carries. */
+/** Her own exercises, by source: her collection, and the open session. */
 const own: Record<'collection' | 'session', readonly OwnMove[]> = { collection: [], session: [] }
 
-/**
- * Takes moves into the repertoire; they replace what came from the same place. Those of the collection go before a session's
- * older ones.
- */
+/** Adds exercises; they replace those from the same source. Those of the collection take precedence over a session's older ones. */
 export function takeOwnMoves(from: keyof typeof own, moves: readonly OwnMove[]): void {
   if (own[from].length === 0 && moves.length === 0) return
   own[from] = moves

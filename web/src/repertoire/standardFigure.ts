@@ -10,7 +10,7 @@ export const figureOf = (
 
 export const standardVersion = (move: Move): Version => move.versions.find((v) => v.id === move.standard)!
 
-/** The figure that stands for a move. */
+/** The figure that represents an exercise. */
 export const standardFigure = (move: Move, library: Pick<Library, 'figures'>): Figure | undefined =>
   figureOf(move, standardVersion(move), library)
 

@@ -5,15 +5,15 @@ import { callCode, type CallError, type UsedMove } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { library, takeOwnMoves } from './library.ts'
 
-/** The teacher's own moves, and which moves she used lately. */
+/** The teacher's own exercises, and those she used lately. */
 export const useRepertoire = defineStore('repertoire', () => {
   const own = shallowRef<readonly OwnMove[]>([])
-  /** The save of each that this page has seen last. */
+  /** The latest revision of each that this page has seen. */
   let revisions: Readonly<Record<string, number>> = {}
   const used = shallowRef<readonly UsedMove[]>([])
   const error = shallowRef<CallError['code']>()
   const loaded = shallowRef(false)
-  /** What was removed last, until something else happens to it. */
+  /** The last removed exercise, until something else happens to it. */
   const removed = shallowRef<OwnMove>()
   const lately = computed(() => new Map(used.value.map(({ move, last }) => [move, last])))
 
@@ -22,7 +22,7 @@ export const useRepertoire = defineStore('repertoire', () => {
     takeOwnMoves('collection', moves)
   }
 
-  /** Without them everything goes on with the library's moves. */
+  /** If they cannot be loaded, everything works with the library's exercises. */
   async function load(): Promise<void> {
     error.value = undefined
     try {
@@ -36,7 +36,7 @@ export const useRepertoire = defineStore('repertoire', () => {
     }
   }
 
-  /** @throws {CallError} naming each mistake, `conflict` where another page has saved one since; nothing is changed then */
+  /** @throws {CallError} naming each mistake, `conflict` if another page has saved one since; then nothing changes */
   async function keep(moves: readonly OwnMove[]): Promise<void> {
     const known = moves.flatMap(({ move: { id } }) => (id in revisions ? [`${id}:${revisions[id]}`] : []))
     const query = known.length ? { over: known.join() } : {}
@@ -45,7 +45,7 @@ export const useRepertoire = defineStore('repertoire', () => {
     revisions = answered.revisions ?? {}
   }
 
-  /** Takes a move out of the collection; it can be put back. Sessions keep it. @throws {CallError} */
+  /** Removes an exercise from the collection; it can be restored. Sessions keep it. @throws {CallError} */
   async function remove(gone: OwnMove): Promise<void> {
     await client('removeOwnMove', { params: { id: gone.move.id } })
     take(own.value.filter((m) => m.move.id !== gone.move.id))
@@ -59,10 +59,10 @@ export const useRepertoire = defineStore('repertoire', () => {
   }
 
   /**
-   * Takes in a file of moves.
+   * Imports a file of exercises.
    *
-   * @returns what had to be set right in its figures
-   * @throws {ProblemError | CallError | SyntaxError} naming each mistake; nothing is taken then
+   * @returns what had to be corrected in its figures
+   * @throws {ProblemError | CallError | SyntaxError} naming each mistake; then nothing is imported
    */
   async function takeFile(text: string): Promise<Problem[]> {
     const { moves, clamped } = readMoves(JSON.parse(text), library)

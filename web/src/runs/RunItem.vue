@@ -8,11 +8,11 @@ import { pulseRate } from '@esfuerzo/core/run'
 import type { RunSummary } from '@esfuerzo/contract'
 import LaneKey from '../shared/lanes/LaneKey.vue'
 
-/** One run that came back; `short` leaves out which session it was. */
+/** One run; `short` leaves out the session's name. */
 const props = defineProps<{ run: RunSummary; short?: boolean }>()
 const emit = defineEmits<{ remove: [] }>()
 const { t, locale } = useI18n()
-/** Whether it is asked if it is really to go. */
+/** Whether the delete confirmation is shown. */
 const asking = ref(false)
 const when = computed(() => DateTime.fromISO(props.run.receivedAt).toRelative({ locale: locale.value }))
 const took = computed(() =>
@@ -33,7 +33,7 @@ const results = computed(() => {
     .map(([station, values]) => `${props.run.stations[station] ?? ''} ${values.join(', ')}`)
     .join(' · ')
 })
-/** What else a child told: pulse, made easier, the two questions. */
+/** The child's other answers: pulse, easier versions, the two questions. */
 const more = computed(() => {
   const { pulses = [], survey = {}, steps } = props.run.run
   return [
@@ -127,7 +127,7 @@ a:hover {
   font-variant-numeric: tabular-nums;
 }
 @container (max-width: 420px) {
-  /* In the panel beside the running order the results take a line of their own. */
+  /* In the panel next to the running order the results have a line of their own. */
   .run {
     grid-template-columns: minmax(0, 1fr) auto;
   }

@@ -4,7 +4,7 @@ import { callCode } from '@esfuerzo/contract'
 import { nextTitle } from '@esfuerzo/core/nextTime'
 import { client } from '../shared/client.ts'
 
-/** Makes the next session from one that came back: a copy, its title numbered on, with what came back beside it. */
+/** Creates the next session from a sent one: a copy with a numbered title, and its results next to it. */
 export function useNextSession() {
   const router = useRouter()
   const problem = ref('')

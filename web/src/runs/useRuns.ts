@@ -2,13 +2,13 @@ import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
 import { callCode, type CallError, type RunSummary } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 
-/** What came back, page by page, the latest first. */
+/** Runs, page by page, the latest first. */
 export interface Runs {
-  /** Those that are here; undefined until the first page is. */
+  /** The loaded ones; undefined until the first page is loaded. */
   runs: ShallowRef<RunSummary[] | undefined>
   /** How many more there are. */
   left: ComputedRef<number>
-  /** Why the last page could not be fetched. */
+  /** Why the last page could not be loaded. */
   problem: ShallowRef<CallError['code'] | undefined>
   /** The first page, anew. */
   load: () => Promise<void>

@@ -7,7 +7,7 @@ import { rules, ruleText, type RuleId, type TermRuleId } from '@esfuerzo/core/ch
 import { termRules } from '@esfuerzo/core/term'
 import ChoiceField from '../shared/fields/ChoiceField.vue'
 
-/** What a school makes of single checks: another weight, or none. What is not to be sent so stays. */
+/** The school's settings for single checks: another weight, or off. A weight of *fix* cannot be changed. */
 const policies = defineModel<RulePolicies>({ required: true })
 const { t, locale } = useI18n()
 const language = computed(() => locale.value as Language)
@@ -21,7 +21,7 @@ const items = computed(() =>
     .map(({ id }) => ({ value: id, title: ruleText(id, language.value).title }))
     .sort((a, b) => a.title.localeCompare(b.title, locale.value)),
 )
-/** Those that are changed, by their names; a rule that is no more is kept and not shown. */
+/** The changed checks, by name; a rule that no longer exists is kept but not shown. */
 const changed = computed(() =>
   open
     .filter(({ id }) => policies.value[id])
@@ -39,7 +39,7 @@ function onBack(id: AnyRule) {
 </script>
 
 <template>
-  <!-- What was picked goes into the list: the field begins anew. -->
+  <!-- A picked check moves into the list, and the field is cleared. -->
   <v-autocomplete
     :key="changed.length"
     :items="items"

@@ -16,7 +16,7 @@ import FieldList from '../shared/fields/FieldList.vue'
 import { choiceField } from '../shared/fields/field.ts'
 import CheckPolicies from './CheckPolicies.vue'
 
-/** The school: what it calls its grades, its days and weeks, what it holds right where good teachers differ. */
+/** The school: its names for grades, its days and weeks, and its choices where good teachers differ. */
 const { t, locale } = useI18n()
 const store = useSettings()
 const saved = ref(false)
@@ -26,7 +26,7 @@ const childNames = computed(() => ({
   tail: t('settings.children.tail'),
   curls: t('settings.children.curls'),
 }))
-/** As it is stored: without the blanks nobody sees. */
+/** As it is stored: without invisible blanks. */
 const cleaned = ({ school, familyNote, gradeNames, ...rest }: Settings): Settings => ({
   ...rest,
   school: cleanText(school, 'line'),
@@ -54,7 +54,7 @@ const policies = computed(() => {
 const setGradeName = (grade: number, name: string) =>
   set({ gradeNames: draft.value?.gradeNames.map((before, i) => (i === grade ? name : before)) ?? [] })
 const { school, familyNote, gradeNames, zone } = settingsSchema.shape
-/** What is refused stands at its field; here stands the rest. */
+/** A refused value is reported at its field; everything else here. */
 const elsewhere = computed(() => {
   const atField = ['school', 'familyNote', 'gradeNames', 'zone']
   const rest = refusal.value?.problems.filter((p) => !atField.includes(String(p.path[0]))) ?? []
@@ -71,7 +71,7 @@ watch(changed, (on) => on && (saved.value = false))
 
 const libraryMoves = new Map(libraryData.moves.map((move) => [move.id, move]))
 
-/** What her own words stand for, by the alphabet. */
+/** The meanings of her own words, alphabetically. */
 const words = computed(() =>
   Object.entries(draft.value?.readings ?? {})
     .sort(([a], [b]) => a.localeCompare(b))
@@ -109,7 +109,7 @@ const dayStart = computed({
   },
 })
 
-// What was changed is taken along; what cannot be taken keeps the page.
+// Changes are saved on leaving; if they cannot be, the page stays.
 onBeforeRouteLeave(() => form.save())
 </script>
 

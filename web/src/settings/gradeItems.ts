@@ -1,9 +1,9 @@
 import { defaultGradeNames } from '@esfuerzo/core'
 
 /**
- * Grades to choose from: by the school's own names where it has given some, else in words.
+ * Grades to choose from: by the school's own names if it has some, otherwise in words.
  *
- * @param names what the school calls its grades
+ * @param names the school's names for its grades
  * @param t finds words by key
  */
 export const gradeItems = (names: readonly string[], t: (key: string) => string): { value: number; title: string }[] =>

@@ -5,7 +5,7 @@ import { CallError } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 import { useCountryWords } from '../words/countryWords.ts'
 
-/** The school's settings, asked for once and kept until they are changed here. */
+/** The school's settings, loaded once and kept until they are changed here. */
 export const useSettings = defineStore('settings', () => {
   const settings = shallowRef<Settings>()
   const error = shallowRef<CallError['code']>()
@@ -15,7 +15,7 @@ export const useSettings = defineStore('settings', () => {
     (country) => useCountryWords(country ?? 'unsaid'),
   )
 
-  /** Without them everything goes on with what goes without saying. */
+  /** If they cannot be loaded, the defaults apply. */
   async function load(): Promise<void> {
     if (settings.value) return
     error.value = undefined
@@ -27,9 +27,9 @@ export const useSettings = defineStore('settings', () => {
   }
 
   /**
-   * Saves what differs from the settings this page has: what another page has changed since stays.
+   * Saves the differences from this page's settings: changes by other pages since stay.
    *
-   * @throws {CallError} naming each field that cannot be taken; nothing is changed then
+   * @throws {CallError} naming each invalid field; then nothing changes
    */
   async function save(next: Settings): Promise<void> {
     const before = settings.value

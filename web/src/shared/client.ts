@@ -3,7 +3,7 @@ import { noteFault } from './lastFault.ts'
 
 const asked = createClient((input, init) => fetch(input, { ...init, credentials: 'same-origin' }))
 
-/** The page's own way to the server. */
+/** The page's connection to the server. */
 export const client: Client = async (name, input) => {
   try {
     return await asked(name, input)

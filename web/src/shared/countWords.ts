@@ -1,2 +1,2 @@
-/** Finds words by key and number, as vue-i18n's `t` does. */
+/** Finds words by key and number, like vue-i18n's `t`. */
 export type CountWords = (key: string, params: Record<string, unknown>, n: number) => string

@@ -7,7 +7,7 @@ const number = shallowRef<string>()
 export const lastFault = readonly(number)
 
 /**
- * Notes under which number a fault of the server's can be found; of what is refused, or was away, nobody asks for one.
+ * Records the number under which a server error can be found in its log; a refused request or an outage has none.
  *
  * @example noteFault(new CallError('unexpected', '', [], undefined, '69756159-2182-4f8f')); lastFault.value // '69756159'
  */

@@ -3,10 +3,10 @@ const key = 'esfuerzo-reloaded-at'
 const patience = 5 * 60 * 1000
 
 /**
- * Loads a page anew that has met a document of a later release, once; what was typed is kept on the device by then.
+ * Reloads a page once after it received a document of a later release; typed text is kept on the device by then.
  *
  * @param now milliseconds
- * @returns false where that has been tried just now
+ * @returns false if that was tried just now
  */
 export function reloadOnce(now = Date.now(), place: Pick<Location, 'reload'> = location): boolean {
   try {

@@ -1,4 +1,4 @@
-/** Hands bytes or text to the browser as a file to keep. @param type its MIME type */
+/** Downloads bytes or text as a file. @param type its MIME type */
 export function saveContent(name: string, content: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }))
   const link = document.createElement('a')
@@ -8,6 +8,6 @@ export function saveContent(name: string, content: BlobPart, type: string): void
   URL.revokeObjectURL(url)
 }
 
-/** Hands a document to the browser as a JSON file to keep. */
+/** Downloads a document as a JSON file. */
 export const saveFile = (name: string, document_: unknown): void =>
   saveContent(name, `${JSON.stringify(document_, null, 1)}\n`, 'application/json')

@@ -1,11 +1,11 @@
 import { inject, ref, type App, type InjectionKey, type Ref } from 'vue'
 
-/** Sentences by key, in objects inside objects. */
+/** Sentences by key, in nested objects. */
 export interface Messages {
   [key: string]: string | Messages
 }
 
-/** The words of a set of pages: small, since every family fetches them before a session runs. */
+/** The words of a set of pages: small, because every family downloads them before a session runs. */
 export interface Sentences {
   /** The language that is spoken. */
   locale: Ref<string>
@@ -13,10 +13,10 @@ export interface Sentences {
   has: (language: string) => boolean
   add: (language: string, messages: Messages) => void
   /**
-   * The sentence of a key; in the first language where the spoken one has none, the key itself where none has.
+   * The sentence of a key; in the first language if the current one lacks it, or the key itself if both do.
    *
-   * @param params what stands for `{name}` in it
-   * @param n how many it is about: of `none | one | many`, or of `one | many`, the one that fits
+   * @param params values for `{name}` placeholders
+   * @param n the number that chooses between `none | one | many`, or between `one | many`
    */
   t: (key: string, params?: Readonly<Record<string, unknown>>, n?: number) => string
   install: (app: App) => void

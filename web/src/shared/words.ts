@@ -1,2 +1,2 @@
-/** Finds words by key, as vue-i18n's `t` does. */
+/** Finds words by key, like vue-i18n's `t`. */
 export type Words = (key: string, params?: Record<string, unknown>) => string

@@ -10,7 +10,7 @@ import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './teacher.css'
 
-// The content security policy allows no code made at run time; Zod's fast path is such code.
+// The content security policy allows no code generated at run time, which Zod's fast path uses.
 z.config({ jitless: true })
 
 createApp(App).use(createPinia()).use(i18n).use(playerSentences()).use(vuetify).use(router).mount('#app')

@@ -14,7 +14,7 @@ declare module 'vue-router' {
 
 const moveProps = (to: RouteLocation) => ({ moveId: String(to.params.move) })
 
-/** The teacher's views; every one but the sign-in wants a teacher. */
+/** The teacher's views; every one except the sign-in needs a teacher. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [

@@ -1,11 +1,11 @@
-// Without the utility classes, which no page of ours uses: they are ten times the rest.
+// Without the utility classes, which none of our pages use: they are ten times the rest.
 import 'vuetify/styles/core'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
 const base = { 'border-color': '#1D2B2A', 'medium-emphasis-opacity': 1, 'high-emphasis-opacity': 1 }
 
-/** The sports-hall floor by day and by night, for Vuetify's own parts; the same values as in shared/look/tokens.css. */
+/** The day and night color schemes for Vuetify's own parts; the same values as in shared/look/tokens.css. */
 export const floors = {
   day: {
     dark: false,
@@ -37,7 +37,7 @@ export const floors = {
   },
 }
 
-/** Vuetify made plain: no elevation, no pills, no capitals, small corners. */
+/** Plain Vuetify: no elevation, no pills, no capitals, small corners. */
 export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: {

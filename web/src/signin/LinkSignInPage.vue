@@ -6,7 +6,7 @@ import OpenPage from './OpenPage.vue'
 import { useTrying } from './useTrying.ts'
 import { vFocusFirst } from '../shared/focusFirst.ts'
 
-/** Where a mailed link to sign in leads. It is followed by a press: what looks through a mailbox opens links by itself. */
+/** The target of a mailed sign-in link. It needs a button press, because mail scanners open links automatically. */
 const props = defineProps<{ token: string }>()
 const { t } = useI18n()
 const account = useAccount()

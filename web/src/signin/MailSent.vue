@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 
-/** A message is on its way; in the demo it lies in the outbox. */
+/** A message was sent; in the demo it is in the outbox. */
 defineProps<{ text: string; demo: boolean }>()
 const { t } = useI18n()
 </script>

@@ -6,12 +6,12 @@ import MailSent from './MailSent.vue'
 import OpenPage from './OpenPage.vue'
 import { useTrying } from './useTrying.ts'
 
-/** A form that is answered by a message: what was asked for, or where to look for it. */
+/** A form that is answered by a message: the fields, or where to look for the message. */
 const props = defineProps<{
   /** Of its words: `signUp`, `forgotten`. */
   words: 'signUp' | 'forgotten'
   email: string
-  /** Asks for the message. @returns whether it lies in the demo's outbox */
+  /** Requests the message. @returns whether it is in the demo's outbox */
   ask: () => Promise<boolean>
 }>()
 const { t } = useI18n()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import MarkLogo from '../shared/look/MarkLogo.vue'
 
-/** What the pages before the sign-in share: one card in the middle of the floor. */
+/** The common layout of pages before sign-in: one card in the middle of the page. */
 defineProps<{ title: string; lead?: string }>()
 const emit = defineEmits<{ submit: [] }>()
 </script>

@@ -7,9 +7,9 @@ import { setOwner } from '../shared/device/owner.ts'
 /** Who is signed in on this device. */
 export const useAccount = defineStore('account', () => {
   const teacher = shallowRef<Teacher>()
-  // What the device keeps is marked with whose it is.
+  // Data on the device is marked with its owner.
   watch(teacher, (now) => setOwner(now?.id), { flush: 'sync' })
-  /** `away` when the server cannot be asked: whoever was signed in is taken to be so still. */
+  /** `away` if the server cannot be reached: the last signed-in teacher is assumed to be signed in still. */
   const state = ref<'unknown' | 'in' | 'out' | 'away'>('unknown')
 
   async function load(): Promise<void> {
@@ -28,7 +28,7 @@ export const useAccount = defineStore('account', () => {
     state.value = 'in'
   }
 
-  /** Follows a mailed link to sign in. @throws {CallError} `ended` where it was followed before or its time is over */
+  /** Follows a mailed sign-in link. @throws {CallError} `ended` if it was used before or has expired */
   async function signInByLink(token: string): Promise<void> {
     teacher.value = await client('signInByLink', { body: { token } })
     state.value = 'in'
@@ -40,37 +40,40 @@ export const useAccount = defineStore('account', () => {
     state.value = 'out'
   }
 
-  /** Signs every other device out too. @throws {CallError} `wrong-sign-in` where `current` is not the password */
+  /** Also signs every other device out. @throws {CallError} `wrong-sign-in` if `current` is not the password */
   async function changePassword(current: string, next: string): Promise<void> {
     await client('changePassword', { body: { current, next } })
   }
 
-  /** Ends every sign-in, on this device too. @throws {CallError} */
+  /** Ends every sign-in, including this device's. @throws {CallError} */
   async function signOutEverywhere(): Promise<void> {
     await client('signOutEverywhere', {})
     teacher.value = undefined
     state.value = 'out'
   }
 
-  /** Asks for an account; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} `invalid`, `too-many-tries`, `offline` */
+  /**
+   * Requests an account; a message says how to continue. @returns whether it is in the demo's outbox @throws {CallError} `invalid`,
+   * `too-many-tries`, `offline`
+   */
   async function signUp(name: string, email: string): Promise<boolean> {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
     try {
       return (await client('signUp', { body: { name, email, zone } })).demo
     } catch (error) {
-      // A browser may know a newer zone than the server's database: she chooses one in her settings then.
+      // A browser may have a newer zone than the server's database: then she chooses one in her settings.
       const isZone = error instanceof CallError && error.problems.some((p) => p.path.join() === 'zone')
       if (!isZone) throw error
       return (await client('signUp', { body: { name, email, zone: 'UTC' } })).demo
     }
   }
 
-  /** Asks for a new password; how it goes on comes by message. @returns whether that lies in the demo's outbox @throws {CallError} */
+  /** Requests a new password; a message says how to continue. @returns whether it is in the demo's outbox @throws {CallError} */
   async function forgotPassword(email: string): Promise<boolean> {
     return (await client('forgotPassword', { body: { email } })).demo
   }
 
-  /** Follows a mailed link, and signs in. @throws {CallError} `ended` where the link's time is over */
+  /** Follows a mailed link, and signs in. @throws {CallError} `ended` if the link has expired */
   async function choosePassword(token: string, password: string): Promise<void> {
     teacher.value = await client('choosePassword', { body: { token, password } })
     state.value = 'in'
@@ -81,7 +84,7 @@ export const useAccount = defineStore('account', () => {
     teacher.value = await client('rename', { body: { name } })
   }
 
-  /** Everything, for good. @throws {CallError} `wrong-sign-in` where it is not the password */
+  /** Deletes everything permanently. @throws {CallError} `wrong-sign-in` if the password is wrong */
   async function deleteAccount(password: string): Promise<void> {
     await client('deleteAccount', { body: { password } })
     teacher.value = undefined

@@ -2,15 +2,15 @@ import { ref, type Ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode, type CallError } from '@esfuerzo/contract'
 
-/** A thing that is tried when a form is sent: whether it is under way, and what went wrong. */
+/** Runs an action when a form is sent: whether it is in progress, and what went wrong. */
 export interface Trying {
   busy: Ref<boolean>
   problem: Ref<string>
-  /** True when it went through. What did not is worded in `problem`. */
+  /** True if it succeeded. A failure is worded in `problem`. */
   attempt: (work: () => Promise<void>) => Promise<boolean>
 }
 
-/** @param own words for single codes, where a form has better ones than the general */
+/** @param own the form's own words for single codes, if better than the general ones */
 export function useTrying(own: Partial<Record<CallError['code'], string>> = {}): Trying {
   const { t } = useI18n()
   const busy = ref(false)

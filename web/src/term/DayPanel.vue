@@ -17,7 +17,7 @@ const emit = defineEmits<{
   clear: []
   pin: []
   free: []
-  /** Makes the session's step, and opens it. */
+  /** Makes the session's next step, and opens it. */
   step: []
 }>()
 const { t, locale } = useI18n()
@@ -30,7 +30,7 @@ const heading = computed(() => DateTime.fromISO(props.date).setLocale(locale.val
 const open = computed(() => place.value?.made ?? place.value?.session)
 const title = computed(() => props.titles.get(open.value ?? '') ?? place.value?.title ?? t('term.deleted'))
 const isThere = computed(() => open.value !== undefined && props.titles.has(open.value))
-/** It comes again, and no session was made for that. */
+/** It is a repeat without a next-step session yet. */
 const wantsStep = computed(
   () =>
     place.value?.session !== undefined &&
@@ -57,7 +57,7 @@ const ladder = computed(() => {
     return {
       date: p.date,
       day: DateTime.fromISO(p.date).setLocale(locale.value).toFormat('ccc d LLL'),
-      // It was there before, too long ago to go on from.
+      // It came before, but too long ago to continue from.
       what: t(coming === 0 && i > 0 ? 'term.coming.anew' : `term.coming.${Math.min(coming, 2)}`),
       open: p.made ?? p.session,
     }

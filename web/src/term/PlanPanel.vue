@@ -46,7 +46,7 @@ function toggle(id: string) {
   }))
 }
 const withTests = computed(() => props.sessions.filter((s) => props.profiles.get(s.id)?.tests.length))
-/** Families her chosen sessions practise; those that are ticked are to come twice. */
+/** Families that her chosen sessions practice; ticked ones are to come twice. */
 const families = computed(() => {
   const held = new Set(props.term.sessions.flatMap((id) => props.profiles.get(id)?.families ?? []))
   return [...new Set([...held, ...props.term.families])]
@@ -57,7 +57,7 @@ function toggleFamily(family: (typeof props.term.families)[number]) {
     families: term.families.includes(family) ? term.families.filter((f) => f !== family) : [...term.families, family],
   }))
 }
-/** Every chosen session has been looked at. */
+/** Every chosen session has been analyzed. */
 const ready = computed(
   () =>
     props.term.sessions.length > 0 &&
@@ -85,7 +85,7 @@ async function run(mend: boolean) {
   if (abort === here) running.value = false
 }
 const day = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('ccc d LLL')
-/** What is met, and by name what is not. */
+/** Which conditions are met, and the names of those that are not. */
 const said = computed(() => {
   if (!found.value) return []
   const { problem: asked, planned } = found.value

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { callCode, type CallAnswer } from '@esfuerzo/contract'
 import { client } from '../shared/client.ts'
 
-/** A term in a calendar: as a file, or at an address the calendar asks again and again. */
+/** A term in a calendar: as a file, or at an address that the calendar polls. */
 const props = defineProps<{ id: string }>()
 const { t } = useI18n()
 type Link = CallAnswer<'readTermLink'>['link']
@@ -50,7 +50,7 @@ watch(
   },
   { immediate: true },
 )
-// Another address was not copied yet.
+// A new address has not been copied yet.
 watch(address, () => (copied.value = false))
 const copy = () =>
   tried(async () => {

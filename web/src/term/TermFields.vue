@@ -8,7 +8,7 @@ import { strandedPlaces, termLimits, type Term } from '@esfuerzo/core/term'
 import NumberField from '../shared/fields/NumberField.vue'
 import { client } from '../shared/client.ts'
 
-/** When a term is, on which days, without which; whose it is; its storm shelf. */
+/** A term's dates, weekdays and holidays; its class; its rainy-day sessions. */
 const props = defineProps<{ term: Term; sessions: readonly SessionSummary[]; titles: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ change: [change: (term: Term) => Term, merge?: string] }>()
 const { t, locale } = useI18n()

@@ -6,7 +6,7 @@ import { callCode, type CallAnswer } from '@esfuerzo/contract'
 import { homeDays, type Term } from '@esfuerzo/core/term'
 import { client } from '../shared/client.ts'
 
-/** The week's message to the families: what comes home on which day, with its links. */
+/** The weekly message to families: which session is on which day, with its links. */
 const props = defineProps<{ id: string; term: Term; titles: ReadonlyMap<string, string>; date: string }>()
 const { t, locale } = useI18n()
 
@@ -18,7 +18,7 @@ const problem = ref('')
 const busy = ref(false)
 const links = ref<CallAnswer<'listTermLinks'>['links']>()
 
-/** The week the chosen day is in. */
+/** The week of the chosen day. */
 const days = computed(() => {
   const all = homeDays(props.term)
   const week = all.find((d) => d.date === props.date)?.week ?? 0
@@ -32,7 +32,7 @@ const days = computed(() => {
     })
 })
 const when = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('cccc d LLLL')
-/** Without a link a session is named alone. */
+/** Without a link only the session's name is given. */
 function draft() {
   subject.value = t('term.message.subject', { title: props.term.title })
   const lines = days.value.map(({ date, session, title }) => {

@@ -5,7 +5,7 @@ import { fileTitle } from '@esfuerzo/core/cues'
 import { termMarkdown, termRows, type Term } from '@esfuerzo/core/term'
 import { saveContent } from '../shared/saveFile.ts'
 
-/** A term on paper, as text, as a table. */
+/** A term as a printout, as text, as a table. */
 const props = defineProps<{ term: Term; titles: ReadonlyMap<string, string> }>()
 const { t } = useI18n()
 
@@ -24,7 +24,8 @@ function onCsv() {
     coming: time || '',
     note: kind === 'off' ? title : kind === 'free' ? t('term.free') : '',
   }))
-  // RFC 4180 line ends, and its mark, so that a spreadsheet reads letters right; a title that looks like a formula stays text.
+  // RFC 4180 line ends, and a byte order mark so that a spreadsheet reads the letters correctly; a title that looks like a formula stays
+  // text.
   const text = `\uFEFF${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })}`
   saveContent(name('csv'), text, 'text/csv')
 }

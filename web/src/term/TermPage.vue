@@ -53,7 +53,7 @@ onMounted(() => {
   void settings.load()
   if (!repertoire.loaded) void repertoire.load()
 })
-/** The day that comes next; the first where all are over. */
+/** The next day; the first if all are past. */
 function firstDay(): string {
   const days = homeDays(term.value).filter((d) => !d.off)
   return (days.find((d) => d.date >= today) ?? days[0])?.date ?? term.value.starts
@@ -77,7 +77,7 @@ useEventListener(document, 'keydown', (event: KeyboardEvent) => {
 const { put, move, pin, free, clear } = useDayEdits((session) => titles.value.get(session))
 const onChange = (change: (term: Term) => Term, merge?: string) => store.edit(change, merge)
 
-/** Sessions that would fill a gap, shown to be put on a day. */
+/** Sessions that would fill a gap, offered to be put on a day. */
 const gap = shallowRef<{ kind: CoverageKind; id: string }>()
 const offered = computed(() => {
   const all = summaries.value ?? []
@@ -221,7 +221,7 @@ aside {
   align-items: center;
   margin-bottom: 10px;
 }
-/* On paper the weeks alone, on one page. */
+/* Printed: only the weeks, on one page. */
 @media print {
   aside,
   .hint,

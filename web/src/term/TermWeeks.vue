@@ -169,7 +169,7 @@ function onDrop(event: DragEvent, date: string) {
           <small v-if="easier && !off" class="quiet">{{ t('term.easier') }}</small>
         </th>
         <td v-for="{ date, off: holiday, place } in cells" :key="date" role="gridcell">
-          <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -- a button is none -->
+          <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions -- a button cannot be used here -->
           <button
             type="button"
             :data-date="date"

@@ -35,7 +35,7 @@ onMounted(async () => {
   await Promise.all([settings.load(), load()])
   starts.value = weekStart(DateTime.now()).plus({ weeks: 1 }).toISODate()
 })
-/** The first day of the week a day is in, as the school counts weeks. */
+/** The first day of a date's week, as the school counts weeks. */
 function weekStart(day: DateTime<true>): DateTime<true> {
   const first = settings.settings?.weekStart ?? 1
   return day.minus({ days: (day.weekday - first + 7) % 7 })

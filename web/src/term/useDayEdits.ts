@@ -1,7 +1,7 @@
 import { clearDay, keepFree, moveDay, pinDay, placeSession } from '@esfuerzo/core/term'
 import { useTerm } from './useTerm.ts'
 
-/** What is done with the days of a term, a step each that can be taken back. */
+/** Changes to the days of a term, each one undo step. */
 export function useDayEdits(titleOf: (session: string) => string | undefined) {
   const store = useTerm()
   const isPinned = (date: string) => store.document.places.some((p) => p.date === date && p.pinned)

@@ -7,15 +7,15 @@ import { coreDoor } from '../workers/coreDoor.ts'
 import { useTerm } from './useTerm.ts'
 
 /**
- * Makes a session as it comes again, a step on where it is due, and opens it.
+ * Makes a session's next step where it is due, and opens it.
  *
- * @param load reads the teacher's sessions anew, with the one that was made
+ * @param load reloads the teacher's sessions, including the new one
  */
 export function useNextStep(load: () => Promise<void>) {
   const store = useTerm()
   const router = useRouter()
   const making = ref(false)
-  /** Why it could not be made, by the error's code. */
+  /** The error code, if it could not be made. */
   const failed = ref('')
 
   async function make(date: string): Promise<void> {

@@ -6,9 +6,9 @@ import { useRevisioned } from '../documents/useRevisioned.ts'
 import { client } from '../shared/client.ts'
 import { i18n } from '../words/i18n.ts'
 
-/** The term on screen: its history, its saving, a way out of a conflict. */
+/** The term on screen: its history, saving, and resolving a conflict. */
 export const useTerm = defineStore('term', () => {
-  /** What became of work that was found again. */
+  /** What became of restored work. */
   const found = ref<'restored' | 'copied' | 'theirsCopied' | 'notCopied'>()
   const revisioned = useRevisioned<Term>({
     empty: newTerm('…', '2027-01-04'),
@@ -22,7 +22,7 @@ export const useTerm = defineStore('term', () => {
     drafts: draftsOf(termDocument),
     onFound: (what) => (found.value = what),
   })
-  /** Changes the term by one edit; what changes nothing is no step back. */
+  /** Changes the term by one edit; an edit that changes nothing adds no undo step. */
   const edit = (change: (term: Term) => Term, merge?: string): void =>
     revisioned.push(change(revisioned.document.value), merge)
   return { ...revisioned, found, edit }

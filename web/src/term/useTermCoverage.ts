@@ -6,10 +6,10 @@ import { useSettings } from '../settings/store.ts'
 import { client } from '../shared/client.ts'
 
 /**
- * What a term covers, planned or done, what came back of it, and what a colleague would say of it.
+ * What a term covers, planned or done, its results, and its checks.
  *
- * @param profiles of its sessions, as far as they are known
- * @param gone sessions that are in the bin or deleted
+ * @param profiles of its sessions, as far as they are loaded
+ * @param gone sessions in the trash or deleted
  */
 export function useTermCoverage(
   id: () => string,
@@ -19,10 +19,10 @@ export function useTermCoverage(
 ) {
   const repertoire = useRepertoire()
   const settings = useSettings()
-  /** Homes that a place came back from. */
+  /** How many homes sent results for a place. */
   const done = shallowRef<ReadonlyMap<string, number>>(new Map())
   const children = ref<number | null>(null)
-  // Where what came back cannot be asked, the plan alone is shown.
+  // If the results cannot be loaded, only the plan is shown.
   watch(
     id,
     async (asked) => {
@@ -46,7 +46,7 @@ export function useTermCoverage(
     regions: ['upper', 'core', 'lower'],
     parts: ['push', 'pull', 'legs', 'core'],
   }))
-  /** Moves the class knew before the term began. */
+  /** Exercises the class knew before the term began. */
   const met = computed(
     () => new Set([...repertoire.lately].flatMap(([move, last]) => (last < term.value.starts ? [move] : []))),
   )
@@ -58,7 +58,7 @@ export function useTermCoverage(
   )
   const facts = computed(() => planned.value.weeks)
 
-  // Nothing is said before every session in it is known.
+  // No findings until every session in it is loaded.
   const known = computed(() =>
     term.value.places.every((p) => !p.session || profiles.has(p.session) || gone.value.has(p.session)),
   )

@@ -4,7 +4,7 @@ import type { Term, TermSession } from '@esfuerzo/core/term'
 import { client } from '../shared/client.ts'
 import { coreDoor } from '../workers/coreDoor.ts'
 
-/** Every session a term speaks of. */
+/** Every session a term refers to. */
 const idsIn = ({ places, sessions, storm, tests }: Term): string[] => [
   ...new Set([
     ...sessions,
@@ -14,7 +14,7 @@ const idsIn = ({ places, sessions, storm, tests }: Term): string[] => [
   ]),
 ]
 
-/** The teacher's sessions, and of those in the term what it asks of them, each worked out once beside the page. */
+/** The teacher's sessions, and the properties of those in the term, each computed once in a worker. */
 export function useTermSessions(term: Ref<Term>) {
   const summaries = shallowRef<readonly SessionSummary[]>()
   const profiles = reactive(new Map<string, TermSession>())
@@ -49,7 +49,7 @@ export function useTermSessions(term: Ref<Term>) {
       const found = await coreDoor.run('termSession', document, { id, ...(wanted && { grades: wanted }) })
       if (wanted === grades) profiles.set(id, found)
     } catch (error) {
-      // Asked again with the next change.
+      // Loaded again with the next change.
       asked.delete(id)
       problem.value = callCode(error)
     }
@@ -63,7 +63,7 @@ export function useTermSessions(term: Ref<Term>) {
     },
     { immediate: true },
   )
-  /** Sessions that are planned and in the bin or deleted. */
+  /** Planned sessions that are in the trash or deleted. */
   const gone = computed(() =>
     summaries.value ? new Set(idsIn(term.value).filter((id) => !titles.value.has(id))) : new Set<string>(),
   )

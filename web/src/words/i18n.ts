@@ -17,15 +17,15 @@ export const i18n = createI18n({
 
 const problemWords = (): ProblemWords => teacherWords[i18n.global.locale.value].problems
 
-// Whoever looks after the server is told which line of its log it was.
+// An operator is told which line of the server's log it was.
 i18n.global.setPostTranslationHandler((text, key) =>
   key === 'errors.unexpected' && lastFault.value
     ? `${String(text)} ${i18n.global.t('faultNumber', { number: lastFault.value })}`
     : text,
 )
 
-/** A problem in the teacher's language, with where it is. */
+/** A problem in the teacher's language, with its place. */
 export const problemText = (problem: Problem): string => text(problem, problemWords())
 
-/** A problem in the teacher's language, beside the field it is about. */
+/** A problem in the teacher's language, next to its field. */
 export const problemSentence = (problem: Problem): string => sentence(problem, problemWords())

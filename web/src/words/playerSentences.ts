@@ -1,5 +1,5 @@
 import playerEn from '../player/locales/en.json'
 import { createSentences, type Sentences } from '../shared/sentences.ts'
 
-/** The player's words where a teacher tries a session: in English, as her pages are. */
+/** The player's words when a teacher tries a session: in English, like her pages. */
 export const playerSentences = (): Sentences => createSentences('en', playerEn)

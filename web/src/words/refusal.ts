@@ -2,7 +2,7 @@ import { CallError } from '@esfuerzo/contract'
 import { ProblemError, type Problem } from '@esfuerzo/core'
 import { i18n } from './i18n.ts'
 
-/** Why something was not taken: by name where the mistakes are known, else in one sentence. */
+/** Why something was refused: by name if the mistakes are known, otherwise in one sentence. */
 export interface Refusal {
   /** Empty where there are problems. */
   sentence: string
@@ -10,9 +10,9 @@ export interface Refusal {
 }
 
 /**
- * What a teacher is told of something that was refused, here or by the server.
+ * The message about something that was refused, here or by the server.
  *
- * @throws what is a fault of the program, and nobody's mistake
+ * @throws an error of the program, which is nobody's mistake
  */
 export function refusalOf(error: unknown): Refusal {
   if (error instanceof SyntaxError) return { sentence: '', problems: [{ code: 'not-json', path: [] }] }

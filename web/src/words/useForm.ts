@@ -4,7 +4,7 @@ import { sameValue, zodProblems, type Problem } from '@esfuerzo/core'
 import { problemSentence } from './i18n.ts'
 import { refusalOf, type Refusal } from './refusal.ts'
 
-/** What a field's value is checked by: part of the document's own schema. */
+/** The check of a field's value: part of the document's own schema. */
 interface FieldSchema {
   safeParse: (value: unknown) => { success: boolean; error?: Parameters<typeof zodProblems>[0] }
 }
@@ -12,22 +12,22 @@ interface FieldSchema {
 /** A form over a draft: what is changed, what is being sent, what was refused and where. */
 export interface Form<T> {
   draft: ShallowRef<T>
-  /** The draft is another than what was begun with or sent last. */
+  /** The draft differs from the initial value or the last one sent. */
   changed: ComputedRef<boolean>
   busy: Ref<boolean>
   refusal: ShallowRef<Refusal | undefined>
-  /** Takes a value as what is stored: nothing is changed. */
+  /** Accepts a value as stored: nothing is changed. */
   begin: (value: T) => void
-  /** True when it went through, or there was nothing to send. @param always sends what is not changed too */
+  /** True if it succeeded, or there was nothing to send. @param always send even without changes */
   save: (always?: boolean) => Promise<boolean>
-  /** What was refused at a place of the document, for the field that stands for it. */
+  /** The refusal at a place of the document, for its field. */
   refusedAt: (...path: (string | number)[]) => string[]
 }
 
 /**
- * @param start the value a draft begins with
- * @param send stores the draft; what it throws is worded
- * @param shown the `v-form` it is shown in: its fields are asked before anything is sent
+ * @param start the initial value of a draft
+ * @param send stores the draft; its errors are worded
+ * @param shown the `v-form` it is in: its fields are validated before anything is sent
  */
 export function useForm<T>(start: T, send: (draft: T) => Promise<void>, shown?: Readonly<Ref<VForm | null>>): Form<T> {
   const stored = shallowRef(start)
@@ -70,7 +70,7 @@ export function useForm<T>(start: T, send: (draft: T) => Promise<void>, shown?: 
   }
 }
 
-/** @returns a rule for a field: true, or the sentence for the first thing its schema does not take */
+/** @returns a rule for a field: true, or the sentence for the schema's first complaint */
 export const ruleOf =
   (schema: FieldSchema) =>
   (value: unknown): true | string => {

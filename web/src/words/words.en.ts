@@ -4,7 +4,7 @@ import { formsEn } from '../forms/labels.en.ts'
 import playerEn from '../player/locales/en.json'
 import en from './locales/en.json'
 
-/** All a teacher reads in English: another language of the teacher's is another such file, and its line in `words.ts`. */
+/** Everything a teacher reads in English. Another language is another such file, with a line in `words.ts`. */
 export const wordsEn = {
   messages: {
     ...en,

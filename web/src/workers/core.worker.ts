@@ -4,13 +4,13 @@ import { indexLibrary, ProblemError, sessionProblems, type Problem, type Session
 import { libraryData } from '@esfuerzo/library'
 import { jobs, type JobName, type Jobs } from './jobs.ts'
 
-// As in the page: no code is made at run time.
+// As in the page: no code is generated at run time.
 z.config({ jitless: true })
 const library = indexLibrary(libraryData)
 
 export type JobOutcome<N extends JobName> = { answer: Jobs[N]['answer'] } | { problems: Problem[] }
 
-/** The worker's one door. Problems come back as data: an error would lose them on its way between threads. */
+/** The worker's only entry. Problems are returned as data: an error would lose them on its way between threads. */
 export const door = {
   run<N extends JobName>(
     name: N,

@@ -3,22 +3,22 @@ import { ProblemError, type Session } from '@esfuerzo/core'
 import type { Door } from './core.worker.ts'
 import type { JobName, Jobs } from './jobs.ts'
 
-/** What the door needs of a worker: the browser's, or a stand-in in tests. */
+/** What the queue needs of a worker: the browser's, or a mock in tests. */
 export type Thread = Parameters<typeof wrap>[0] & { terminate(): void; onerror?: unknown }
 
 export interface RunOptions {
   /** Aborting ends the worker, whatever it is doing. */
   signal?: AbortSignal
-  /** Share of the work that is done, 0 to 1. */
+  /** Share of the work done, 0 to 1. */
   onProgress?: (share: number) => void
 }
 
 export interface JobDoor {
   /**
-   * Runs a work over a session in a worker.
+   * Runs a job on a session in a worker.
    *
-   * @throws {ProblemError} what the work found wrong with the session
-   * @throws {DOMException} `AbortError` when it was cancelled
+   * @throws {ProblemError} the problems found in the session
+   * @throws {DOMException} `AbortError` if it was cancelled
    */
   run: <N extends JobName>(
     name: N,
@@ -26,7 +26,7 @@ export interface JobDoor {
     asked: Jobs[N]['asked'],
     options?: RunOptions,
   ) => Promise<Jobs[N]['answer']>
-  /** Has a worker stand by, so that the next work begins at once. */
+  /** Starts a spare worker, so that the next job begins at once. */
   warm: () => void
   /** Ends every worker. */
   close: () => void
@@ -37,9 +37,9 @@ interface Hand {
   remote: Remote<Door>
 }
 
-/** The one way from the page to heavy work. @param makeThread starts a worker that exposes {@link Door} */
+/** The only way from the page to heavy work. @param makeThread starts a worker that exposes {@link Door} */
 export function jobDoor(makeThread: () => Thread): JobDoor {
-  /** Those that stand by, the one that worked last on top. */
+  /** Idle workers, the most recently used on top. */
   const idle: Hand[] = []
   const busy = new Set<Hand>()
   const make = (): Hand => {
@@ -57,7 +57,7 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
     async run(name, session, asked, { signal, onProgress } = {}) {
       signal?.throwIfAborted()
       const hand = idle.pop() ?? make()
-      // Another stands by while this one works, so that what comes after a cancelled work begins at once.
+      // A spare one is started while this one works, so that the job after a cancelled one begins at once.
       if (!idle.length) idle.push(make())
       busy.add(hand)
       let onAbort = () => {}
@@ -79,7 +79,7 @@ export function jobDoor(makeThread: () => Thread): JobDoor {
           ReturnType<Door['run']>
         >
         if ('problems' in outcome) throw new ProblemError(outcome.problems)
-        // What it has timed and compiled is warm: it works next. To start one takes a core for a while: two are kept, no more.
+        // Its caches are warm, so it works next. Starting one takes a core for a while: at most two are kept.
         busy.delete(hand)
         idle.push(hand)
         if (idle.length > 2) end(idle[0]!)

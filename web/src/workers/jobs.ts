@@ -34,19 +34,19 @@ import {
   type Spread,
 } from '@esfuerzo/core/tools'
 
-/** When a group's children are through, simulated. */
+/** When a group's children finish, simulated. */
 export interface GroupFinish {
   group: string
   finish: Finish
 }
 
-/** What a block of chance comes to for a group. */
+/** A group's outlook for a block of chance. */
 export interface GroupChance {
   group: string
-  /** Of the block alone, with children as they differ. */
+  /** For the block alone, with children of different pace. */
   finish: Finish
   draws: Spread
-  /** The typical child's seconds, exactly: the draws alone make the difference. */
+  /** The typical child's seconds, exact: only the draws vary. */
   seconds: { early: number; median: number; late: number }
   lines: LineOutlook[]
 }
@@ -54,23 +54,23 @@ export interface GroupChance {
 /** A draft with its lanes, alone and with the talk about what is new where something is, so that whoever shows it computes nothing. */
 export type TimedDraft = Draft & { lanes: LaneView[]; explained?: LaneView[] }
 
-/** What is asked of a worker, and what comes back: each work by its name. */
+/** The jobs of a worker with their arguments and results, by name. */
 export interface Jobs {
   fit: { asked: { fill: boolean }; answer: FitAnswer }
   arrange: { asked: { block: string }; answer: ArrangeAnswer }
   finish: { asked: Record<never, never>; answer: GroupFinish[] }
   chance: { asked: { block: string }; answer: GroupChance[] }
-  /** What each lane does next time, from what came back. */
+  /** What each lane does next time, from the results. */
   next: { asked: { cameBack: Parameters<typeof nextTime>[2]; weeks: number }; answer: LaneNext[] }
   /** The best so many moves for a place together, each with why. */
   suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: Suggestion[] }
-  /** What comes first for a place, before anything is typed. */
+  /** The first suggestions for a place, before anything is typed. */
   offer: { asked: { place: SuggestFor; most: number; context: SuggestContext }; answer: Suggestion[] }
-  /** A session of an intent for some conditions; the session that comes along says nothing. */
+  /** A session with an intent for some conditions; the session argument is not used. */
   draft: { asked: { intent: Intent; ask: DraftAsk; besides: string[]; quick: boolean }; answer: TimedDraft | undefined }
-  /** What a term asks of a session. */
+  /** The properties of a session that a term needs. */
   termSession: { asked: { id: string; grades?: number[] }; answer: TermSession }
-  /** A session as it comes again in a term. */
+  /** A session's next step, when it repeats in a term. */
   termStep: { asked: { coming: number; cameBack: Parameters<typeof termStep>[3] }; answer: Session }
   /** A lane's bells as the bytes of a WAV file. */
   clickTrack: { asked: { group: string }; answer: Uint8Array<ArrayBuffer> }
@@ -85,17 +85,17 @@ type Work<N extends JobName> = (
   report: Report,
 ) => Jobs[N]['answer']
 
-/** One report out of several groups' reports. */
+/** One progress report from several groups' reports. */
 const inPart =
   (report: Report, n: number, most: number): Report =>
   (share) =>
     report((n + share) / most)
 
-/** How each is done: pure computation over a session, for a worker to run. */
+/** How each job is done: pure computation on a session, in a worker. */
 export const jobs: { [N in JobName]: Work<N> } = {
   clickTrack: (session, { group }, library, report) => {
     const steps = timeline(session, group, library)
-    // A little silence after the last bell, so that it is heard whole.
+    // A little silence after the last bell, so that it is heard to its end.
     return clickTrack(trackCues(steps), endOf(steps) + 2, report)
   },
   termStep: (session, { coming, cameBack }, library) => termStep(session, library, coming, cameBack),

@@ -8,7 +8,7 @@ import PlanWorker from './plans.worker.ts?worker'
 /**
  * Reads an old plan in a worker of its own, which is ended when it is done, broken, or too slow.
  *
- * @throws {ProblemError} a code that begins with `file-`
+ * @throws {ProblemError} a code that starts with `file-`
  */
 export async function readPlanFile(file: File): Promise<ReadPlan> {
   const refused = (code: Problem['code'], more: Partial<Problem> = {}) =>

@@ -2,7 +2,7 @@ import { expose } from 'comlink'
 import { ProblemError, type Problem } from '@esfuerzo/core'
 import { readPlan, type ReadPlan } from '@esfuerzo/plans'
 
-/** What reads an old plan: a broken or a hostile file takes this thread along and nothing else. */
+/** Reads an old plan: a broken or hostile file only takes this thread down. */
 const door = {
   async read(bytes: Uint8Array, name: string): Promise<ReadPlan | { problems: Problem[] }> {
     try {

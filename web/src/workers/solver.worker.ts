@@ -3,10 +3,10 @@ import highsLoader, { type Highs } from 'highs'
 import wasm from 'highs/runtime?url'
 import { planTerm, type Planned, type PlanProblem, type Solved } from '@esfuerzo/core/term'
 
-// Loaded with the first question; its own response alone may compile WebAssembly.
+// Loaded with the first question; only its own response may compile WebAssembly.
 let solver: Promise<Highs> | undefined
 
-/** So many seconds a plan may take for each of its stages. */
+/** The time limit in seconds for each stage of a plan. */
 const planSeconds = 5
 
 /** Solves a mixed-integer program in LP format; out of time, the best so far is the answer. */
@@ -14,7 +14,7 @@ async function solved(lp: string): Promise<Solved | undefined> {
   solver ??= highsLoader({ locateFile: () => wasm })
   try {
     const { Status, Columns, ObjectiveValue } = (await solver).solve(lp, { mip_rel_gap: 0, time_limit: planSeconds })
-    // Out of time without an answer it gives columns all the same, and no value.
+    // If time runs out without an answer, it still returns columns, but no value.
     if (Status !== 'Optimal' && !Number.isFinite(ObjectiveValue)) return undefined
     const columns = Object.fromEntries(Object.entries(Columns).map(([name, { Primal }]) => [name, Number(Primal)]))
     return { columns, proven: Status === 'Optimal' }
@@ -26,7 +26,7 @@ async function solved(lp: string): Promise<Solved | undefined> {
 
 /** The solver's one door. */
 export const solverDoor = {
-  /** A plan for a term; undefined where nothing keeps to what is fixed, or nothing was found in time. */
+  /** A plan for a term; undefined if the fixed places contradict each other, or none was found in time. */
   plan: (problem: PlanProblem): Promise<Planned | undefined> => planTerm(problem, solved),
 }
 export type SolverDoor = typeof solverDoor

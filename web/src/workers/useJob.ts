@@ -5,9 +5,9 @@ import type { JobDoor } from './jobDoor.ts'
 import type { JobName, Jobs } from './jobs.ts'
 
 export interface JobView<N extends JobName> {
-  /** The last answer; it may be for an older document, see `current`. */
+  /** The last result; it may be for an older document, see `current`. */
   answer: ShallowRef<Jobs[N]['answer'] | undefined>
-  /** Whether the answer is for the document as it is now: only then may it be applied. */
+  /** Whether the result is for the current document: only then may it be applied. */
   current: ComputedRef<boolean>
   running: Ref<boolean>
   /** 0 to 1. */
@@ -18,12 +18,12 @@ export interface JobView<N extends JobName> {
   cancel: () => void
 }
 
-/** How long a document must stand still before the work begins anew, in milliseconds. */
+/** How long a document must be unchanged before the job starts again, in milliseconds. */
 const pause = 250
 
 /**
- * A work that follows a document: it begins anew when the document or what is asked changes, and ends what it was doing.
- * An answer that comes for an older document is dropped.
+ * A job that follows a document: it restarts when the document or the question changes, and cancels what it was doing. A result for an
+ * older document is dropped.
  */
 export function useJob<N extends JobName>(
   door: JobDoor,

@@ -1,7 +1,7 @@
 import { disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
 import { afterAll, afterEach, vi } from 'vitest'
 
-// What is waited for comes when it comes: a busy machine is no failure. The test's own time is the bound.
+// Waits have no limit of their own, because a busy machine is not a failure. The test's timeout is the limit.
 const waitFor = vi.waitFor.bind(vi)
 vi.waitFor = (callback) => waitFor(callback, { timeout: 100_000, interval: 20 })
 
@@ -9,7 +9,7 @@ vi.waitFor = (callback) => waitFor(callback, { timeout: 100_000, interval: 20 })
 disableAutoUnmount()
 enableAutoUnmount(afterEach)
 
-// Files share their modules: what one still waits for when it is over, an autosave, is none of the next one's.
+// Files share modules: an autosave still pending at the end of one must not affect the next.
 const pending = ((globalThis as { pending?: Set<ReturnType<typeof setTimeout>> }).pending ??= watchTimers())
 function watchTimers() {
   const timers = new Set<ReturnType<typeof setTimeout>>()
@@ -26,7 +26,7 @@ afterAll(() => {
   pending.clear()
 })
 
-// What a browser has and jsdom does not: pages only need it to be there.
+// Browser features that jsdom lacks: pages only need them to exist.
 class Observer {
   observe() {}
   unobserve() {}
@@ -37,7 +37,7 @@ vi.stubGlobal('ResizeObserver', Observer)
 vi.stubGlobal('IntersectionObserver', Observer)
 vi.stubGlobal('visualViewport', new EventTarget())
 Element.prototype.scrollIntoView = () => {}
-// jsdom lays nothing out; lists that show only what is in sight need a height.
+// jsdom has no layout; lists that show only visible entries need a height.
 Object.defineProperties(HTMLElement.prototype, {
   clientHeight: { configurable: true, get: () => 600 },
   clientWidth: { configurable: true, get: () => 300 },

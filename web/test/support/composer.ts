@@ -15,10 +15,10 @@ type Stores = Own<ReturnType<typeof useSession>> &
   Own<ReturnType<typeof useLanes>> &
   Own<ReturnType<typeof usePanel>> &
   Own<ReturnType<typeof useMessages>>
-/** All rooms of the composer as one: what a test sees and does of it, wherever it stands. */
+/** All stores of the composer as one: what a test reads and calls, wherever it is defined. */
 export type Composer = Stores
 
-/** The composer of the Pinia that is active. */
+/** The composer of the active Pinia. */
 export function useComposer(): Composer {
   const messages = useMessages()
   const cursor = useCursor()

@@ -4,7 +4,7 @@ import { purposes, type Purpose } from '../../src/shared/device/purposes.ts'
 
 const all = Object.keys(purposes) as Purpose[]
 
-/** What the device keeps, as its own databases have it (in memory, by a package that keeps to the standard). */
+/** What the device keeps, in its own databases (in memory, by a package that follows the standard). */
 export const device = {
   get: (purpose: Purpose, key: string) => deviceStore(purpose).get(key),
   set: (purpose: Purpose, key: string, value: unknown) => deviceStore(purpose).set(key, value),
@@ -13,7 +13,7 @@ export const device = {
     for (const purpose of all) await deviceStore(purpose).clear()
   },
   close: closeDevice,
-  /** Until all that was asked of it is done: it works by tasks of its own, which no faked clock has. */
+  /** Waits until all its requests are done: it has its own task queue, which fake timers do not control. */
   settled: async () => {
     for (let i = 0; i < 20; i++) await new Promise((resolve) => setImmediate(resolve))
   },

@@ -7,7 +7,7 @@ import { VApp } from 'vuetify/components/VApp'
 import { i18n } from '../../src/words/i18n.ts'
 import { vuetify } from '../../src/shell/vuetify.ts'
 
-/** What the server answers to a method and path, with the body it was sent. Numbers are a refusal's status and code. */
+/** The server's answer to a method and path, given the request's body. A number is an error's status and code. */
 export type Answers = Record<string, (body: unknown) => unknown>
 
 export class Refusal {
@@ -19,13 +19,13 @@ export class Refusal {
   }
 }
 
-/** A server in place of the network. What it has no answer for is a network that is away. @returns every call, in order */
+/** A server instead of the network. A request without an answer fails as if offline. @returns every call, in order */
 export function serve(answers: Answers): { key: string; body: unknown }[] {
   const calls: { key: string; body: unknown }[] = []
   vi.stubGlobal('fetch', async (url: string, init: { method?: string; body?: string } = {}) => {
     const key = `${init.method ?? 'GET'} ${url.split('?')[0]}`
     const body: unknown = init.body === undefined ? undefined : JSON.parse(init.body)
-    // As the server does: documents are read on their way in and written on their way out.
+    // Like the server: documents are read on their way in and written on their way out.
     const read = readCarried(allDocumentKinds, body)
     calls.push({ key, body: read })
     const answer = answers[key]?.(read)
@@ -38,7 +38,7 @@ export function serve(answers: Answers): { key: string; body: unknown }[] {
 }
 
 const page = { template: '<div />' }
-/** Every view of the teacher's a link may lead to. */
+/** Every teacher view that has a link. */
 const routes = [
   ['/', 'desk'],
   ['/sign-in', 'sign-in'],
@@ -64,13 +64,13 @@ const routes = [
 export interface Opened {
   view: VueWrapper
   router: Router
-  /** Presses the button of that name, wherever it is in the document: dialogs lie outside their view. */
+  /** Presses the button with that name, anywhere in the document: dialogs are outside their view. */
   press: (name: string | RegExp) => Promise<void>
   /** All words in the document. */
   words: () => string
 }
 
-/** A component as it stands in the teacher's pages. */
+/** A component as the teacher's pages render it. */
 export async function open(component: Component, props: Record<string, unknown> = {}): Promise<Opened> {
   document.body.innerHTML = ''
   const router = createRouter({

@@ -1,7 +1,7 @@
 import type { Candidate, FixMaker } from './fix.ts'
 import { canBeAdded, withCoolDownRow } from './newRow.ts'
 
-/** The shape that bends the other way, in the cool-down. */
+/** The pose that bends the other way, in the cool-down. */
 export const counterShape: FixMaker = {
   id: 'counter-shape',
   *candidates(fixing): Generator<Candidate> {

@@ -12,7 +12,7 @@ import type { Candidate, FixMaker, Fixing } from './fix.ts'
 const weighs = (version: Version, move: Move): boolean =>
   (version.kit ?? move.kit).some((k) => ['bottle', 'school-bag'].includes(k.id) && !k.optional)
 
-/** The versions below a group's own that it can do in this home, the nearest first. */
+/** The versions easier than a group's own that it can do in this home, the nearest first. */
 function below({ view }: Fixing, group: Group, cell: Cell): Version[] {
   const move = view.library.moves.get(cell.move)
   if (!move) return []
@@ -44,7 +44,7 @@ function stepDown(fixing: Fixing, session: Session, stationId: string, cells: (i
   return { name, edited }
 }
 
-/** The stations a finding is about: its own, or all that land, the heaviest first. */
+/** The stations a finding is about: its own, or all with landings, the most landings first. */
 function stations({ view, finding }: Fixing) {
   const all = [...view.blocks.values()].flatMap(({ block }) => stationsOf(block))
   if (finding.where.station) return all.filter((s) => s.id === finding.where.station)
@@ -70,7 +70,7 @@ export const easierVersion: FixMaker = {
         const { name, edited } = stepDown(fixing, session, station.id, (id) => valueFor(station.cells, id), by)
         if (name) yield { facts: { version: name }, session: edited }
       }
-    // One station is not enough: all of them, one after the other.
+    // If one station is not enough: all of them, one after the other.
     let now = session
     for (const station of fixing.finding.where.station ? [] : several) {
       const { name, edited } = stepDown(fixing, now, station.id, (id) => valueFor(station.cells, id), 3)

@@ -4,7 +4,7 @@ import { limit } from '../limits.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** As many sets as children need. */
+/** The number of sets children need. */
 export const fewerSets: FixMaker = {
   id: 'fewer-sets',
   candidates: (fixing) => {

@@ -2,7 +2,7 @@ import type { Session } from '../../session/schema.ts'
 import type { Facts, Finding } from '../rule.ts'
 import type { CheckView } from '../view.ts'
 
-/** Every kind of edit that can take a finding away: its file has the same name in camel case. */
+/** Every kind of edit that can resolve a finding: its file has the same name in camel case. */
 export const fixIds = [
   'easier-version',
   'like-move',
@@ -46,12 +46,12 @@ export interface Fix {
   seconds: Record<string, number>
 }
 
-/** A fix with the session it makes. */
+/** A fix and the session it produces. */
 export interface MadeFix extends Fix {
   session: Session
 }
 
-/** What a fix writes into a session, in the teacher's language. */
+/** The words a fix writes into a session, in the teacher's language. */
 export interface FixWords {
   warmUp: string
   coolDown: string
@@ -62,11 +62,11 @@ export interface FixWords {
   surprise: string
 }
 
-/** What a fix is made for. */
+/** The finding a fix is made for. */
 export interface Fixing {
   view: CheckView
   finding: Finding
-  /** Ids of the groups it is about; of a finding about the whole session, all of them. */
+  /** Ids of the groups it is about; all groups for a finding about the whole session. */
   groups: readonly string[]
   words: FixWords
 }

@@ -24,7 +24,7 @@ const isGone = (finding: Finding, after: readonly Finding[]): boolean =>
       (finding.groups.length === 0 || other.groups.some((id) => finding.groups.includes(id))),
   )
 
-/** Whether nothing as bad was added: each finding of that weight was there before. */
+/** Whether no finding of the same weight was added: each of that weight existed before. */
 function addsNothing(finding: Finding, before: readonly Finding[], after: readonly Finding[]): boolean {
   return after.every((other) => {
     if (rank(other) > rank(finding)) return true
@@ -48,10 +48,10 @@ function* firstThatHolds(
 }
 
 /**
- * Looks for the edits that take a finding away, one after the other; each was tried: the finding is gone, nothing as bad has come.
- * Yields what it finds, and `undefined` after every look in vain, so that a page can go on in between.
+ * Looks for edits that resolve a finding, one after the other. Each was tried: the finding is gone and no finding of the same weight was
+ * added. Yields each edit it finds, and `undefined` after each failed try so that a page can continue in between.
  *
- * @param options as the session was looked at
+ * @param options those the session was checked with
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function* fixSearch(

@@ -3,7 +3,7 @@ import type { Role } from '../../session/schema.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 import { blocksOf, resized } from './resized.ts'
 
-/** Which parts may give: main parts first, a game last of all. */
+/** Which sections may be shortened: main sections first, a game last. */
 const giving: readonly Role[] = ['main', 'challenge', 'skill', 'warmUp', 'test', 'coolDown', 'brief', 'game']
 
 /** One lap, round, set or minute less in one block; if that is not enough, two, then three. */

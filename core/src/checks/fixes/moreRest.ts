@@ -2,7 +2,7 @@ import { changeBlock } from '../../session/edits/locate.ts'
 import { traitsOf } from '../../session/formTraits.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 
-/** More rest by the clock of a block, in steps of five seconds. */
+/** More rest in a timed block, in steps of five seconds. */
 export const moreRest: FixMaker = {
   id: 'more-rest',
   *candidates({ view, finding, groups }): Generator<Candidate> {

@@ -19,7 +19,7 @@ export function canBeAdded({ view }: Fixing, move: Move): boolean {
   return fits && (!met || met.has(move.id))
 }
 
-/** The session with a part of one row, after another part; null puts it first. */
+/** The session with a new section of one row after another section; null puts it first. */
 export function withPart(
   session: Session,
   part: { role: Role; title: string },

@@ -7,7 +7,7 @@ import type { CheckView } from '../view.ts'
 import type { Facts } from '../rule.ts'
 import type { Candidate } from './fix.ts'
 
-/** The blocks of parts of some roles, the parts in that order. */
+/** The blocks of sections with the given roles, the sections in that order. */
 export const blocksOf = ({ session }: CheckView, roles: readonly Role[]): Block[] =>
   session.sections
     .filter((s) => roles.includes(s.role))

@@ -3,7 +3,7 @@ import { traitsOf } from '../../session/formTraits.ts'
 import { bandOf, limit } from '../limits.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 
-/** Less work by the clock of a block: to the age's line, or in steps of five seconds. */
+/** Less timed work in a block: down to the age's limit, or in steps of five seconds. */
 export const shorterWork: FixMaker = {
   id: 'shorter-work',
   *candidates({ view, finding, groups }): Generator<Candidate> {

@@ -1,7 +1,7 @@
 import type { Candidate, FixMaker } from './fix.ts'
 import { canBeAdded, withCoolDownRow } from './newRow.ts'
 
-/** One stretch more in the cool-down, for the muscle that worked longest. */
+/** One more stretch in the cool-down, for the muscle that worked longest. */
 export const stretchIt: FixMaker = {
   id: 'stretch-it',
   *candidates(fixing): Generator<Candidate> {

@@ -1,12 +1,12 @@
 import { setDetails } from '../../session/edits/details.ts'
 import type { FixMaker } from './fix.ts'
 
-/** The lanes take so much of the minutes; the rest is for fetching, explaining and drinking (ours). */
+/** The lanes take this share of the minutes; the rest is for fetching, explaining and drinking (ours). */
 const share = 0.88
 /** The longest a session may be. */
 const mostMinutes = 120
 
-/** The session says how long it is. */
+/** Sets the session's minutes to what it really takes. */
 export const trueMinutes: FixMaker = {
   id: 'true-minutes',
   candidates: ({ view }) => {

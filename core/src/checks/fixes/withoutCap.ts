@@ -2,7 +2,7 @@ import { changeBlock } from '../../session/edits/locate.ts'
 import { traitsOf } from '../../session/formTraits.ts'
 import type { Candidate, FixMaker } from './fix.ts'
 
-/** Everybody finishes what a cap cuts in the middle of a side. */
+/** Everybody finishes the side that a cap would cut in the middle. */
 export const withoutCap: FixMaker = {
   id: 'without-cap',
   *candidates({ view }): Generator<Candidate> {

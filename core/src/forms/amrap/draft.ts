@@ -1,7 +1,7 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import type { AmrapBlock } from './schema.ts'
 
-/** As many rounds as one can, the youngest for two thirds of the time. */
+/** As many rounds as possible; the youngest for two thirds of the time. */
 export const amrapDraft: FormDraft<AmrapBlock> = {
   intents: ['work'],
   upTo: [18, 60],

@@ -1,7 +1,7 @@
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { AmrapBlock } from './schema.ts'
 
-/** The rounds are the child’s to count. */
+/** The child counts the rounds. */
 export const amrapPlay: PlayFor<AmrapBlock> = ({ stations, cap }, { own, turn }) => ({
   form: 'amrap',
   seconds: own(cap),

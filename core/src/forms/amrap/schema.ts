@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { perGroupSchema } from '../../terms/perGroup.ts'
 import { blockFields, stationsField, stretchSchema, travelSchema } from '../../session/blockParts.ts'
 
-/** As many rounds as you can in the cap. */
+/** As many rounds as possible before the cap. */
 export const amrapSchema = z.strictObject({
   ...blockFields,
   form: z.literal('amrap'),

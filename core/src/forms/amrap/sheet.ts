@@ -1,7 +1,7 @@
 import type { PlayOf } from '../../publication/playSchema.ts'
 import type { FormSheet } from '../../sheets/formSheet.ts'
 
-/** Rows once each, the cap, and the rounds to write down. */
+/** Each row once, the cap, and a box for the rounds. */
 export const amrapSheet: FormSheet<PlayOf<'amrap'>> = {
   once: true,
   block: ({ seconds }) => ({ cap: { seconds, asMany: true } }),

@@ -20,7 +20,7 @@ function timeRound(block: AmrapBlock, steps: StepBuilder, lap: number): void {
   })
 }
 
-/** As many rounds as fit the cap; the step that meets it is cut. */
+/** As many rounds as fit before the cap; the step that reaches the cap is cut. */
 export function timeAmrap(block: AmrapBlock, steps: StepBuilder): void {
   const cap = steps.valueFor(block.cap)
   const start = steps.now
@@ -35,7 +35,7 @@ export function timeAmrap(block: AmrapBlock, steps: StepBuilder): void {
 }
 
 /**
- * How many rounds a group gets through, to a tenth.
+ * How many rounds a group completes, to a tenth.
  *
  * @example a round of 60 s in ten minutes: 60, 60, 62.4, 64.9 … gives 9.1
  */
@@ -47,7 +47,7 @@ export function amrapRounds(block: AmrapBlock, group: Group, library: Library, p
     steps.slower(fade(round), () => timeRound(block, steps, round))
     const took = steps.now - before
     if (took === 0) return 0
-    // In whole tenths: a part of a round is rounded down.
+    // In whole tenths: part of a round is rounded down.
     if (steps.now >= cap) return (10 * (round - 1) + Math.floor((10 * (cap - before)) / took)) / 10
   }
 }

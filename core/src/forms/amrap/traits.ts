@@ -3,7 +3,7 @@ import { mapGroups } from '../../terms/perGroup.ts'
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { AmrapBlock } from './schema.ts'
 
-/** Rounds until the time is over: the child says how many. */
+/** Rounds until the time is over: the child reports how many. */
 export const amrapTraits: FormTraits<AmrapBlock> = {
   ...plainTraits,
   freeOrder: true,

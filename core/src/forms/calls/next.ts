@@ -4,7 +4,7 @@ import type { CallsBlock } from './schema.ts'
 
 const quickest = 4
 
-/** Calls a second quicker; a second slower. */
+/** Calls come a second faster, or a second slower. */
 export const callsNext: StepsFor<CallsBlock> = (block, at) => ({
   up: [numberStep('calls', block, 'every', at, -1, { least: quickest })],
   down: [numberStep('calls', block, 'every', at, 1, { most: 15 })],

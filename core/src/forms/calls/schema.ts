@@ -2,12 +2,12 @@ import { z } from 'zod'
 import { perGroupSchema } from '../../terms/perGroup.ts'
 import { blockFields, seedSchema, stationsField, stretchSchema } from '../../session/blockParts.ts'
 
-/** A caller calls, the children do it: each station is a call, its story name the word. */
+/** A caller calls and the children do it: each station is a call; its story name is the word. */
 export const callsSchema = z.strictObject({
   ...blockFields,
   form: z.literal('calls'),
   stations: stationsField,
-  /** From one call to the next. */
+  /** Seconds from one call to the next. */
   every: perGroupSchema(stretchSchema),
   /** How long it lasts. */
   seconds: perGroupSchema(stretchSchema),

@@ -3,10 +3,10 @@ import type { PlayedTurn, PlayOf } from '../../publication/playSchema.ts'
 
 type ChancePlay = PlayOf<'chance'>
 
-/** What chance brought: a face of the coin or die, a card with its number, how many of five things lie on the left. */
+/** A result of chance: a face of the coin or die, a card with its number, or how many of five things lie on the left. */
 export interface DrawOutcome {
   face: string
-  /** Of a card, 1 to 13; of a toss, how many of five lie on the left, 0 to 5. */
+  /** For a card, 1 to 13; for a toss, how many of five lie on the left, 0 to 5. */
   value?: number
 }
 
@@ -19,9 +19,9 @@ export interface ChanceTask {
   amount?: number
 }
 
-/** A coin sheet, a pack of cards or a toss while it is being played. */
+/** A coin sheet, a pack of cards or a toss during play. */
 export interface ChanceGame {
-  /** Draws whose tasks are done, and the one that is on. */
+  /** Draws whose tasks are done, and the current one. */
   draws: number
   /** Rows done at least once. */
   done: readonly string[]
@@ -45,7 +45,7 @@ export const startChance = (play: ChancePlay): ChanceGame => ({
 const values = Array.from({ length: 13 }, (_, i) => i + 1)
 
 /**
- * What the device itself brings, where the child has no real coin, cards or die. A pack is dealt to its end before a card comes again.
+ * The device's own draw, for a child without a coin, cards or die. A pack is dealt to its end before any card repeats.
  *
  * @param random gives numbers from 0 up to 1
  */
@@ -64,10 +64,7 @@ export function drawOutcome(game: Pick<ChanceGame, 'gone'>, play: ChancePlay, ra
 
 const nameOf = ({ face, value }: DrawOutcome) => `${face} ${value}`
 
-/**
- * The game after a draw. A face whose rows are all done asks for nothing where the sheet is to be cleared: that is
- * drawn again.
- */
+/** The game after a draw. On a sheet to be cleared, a face whose rows are all done has no task: it is drawn again. */
 export function drawn(game: ChanceGame, play: ChancePlay, outcome: DrawOutcome): ChanceGame {
   if (game.over) return game
   const faces = { ...game.faces, [outcome.face]: (game.faces[outcome.face] ?? 0) + 1 }
@@ -95,7 +92,7 @@ function tasksOf(game: ChanceGame, play: ChancePlay, { face, value = 0 }: DrawOu
   return [{ ...row, ...(play.device === 'cards' && { amount: repsOfCard(value) }) }]
 }
 
-/** The game after the first of the tasks that are on is done. */
+/** The game after the first of the current tasks is done. */
 export function taskDone(game: ChanceGame, play: ChancePlay): ChanceGame {
   const [task, ...tasks] = game.drawn?.tasks ?? []
   if (!task || !game.drawn) return game
@@ -103,7 +100,7 @@ export function taskDone(game: ChanceGame, play: ChancePlay): ChanceGame {
   if (tasks.length) return { ...game, done, drawn: { ...game.drawn, tasks } }
   const draws = game.draws + 1
   const rows = play.table.reduce((sum, face) => sum + face.turns.length, 0)
-  // A toss has rounds; sessions sent before may not say how many.
+  // A toss has rounds; older published sessions may not say how many.
   const most = play.stop.kind === 'draws' ? (play.stop.most ?? 1) : play.device === 'toss' ? 3 : Infinity
   const cleared = play.stop.kind === 'cleared' && play.device !== 'toss'
   const over = cleared ? done.length >= rows : play.stop.kind !== 'seconds' && draws >= most

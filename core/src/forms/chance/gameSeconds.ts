@@ -12,9 +12,9 @@ const games = 5000
 const tail = 1e-9
 
 /**
- * How long a game of chance takes at the typical pace: draws, tasks and changing over between them. Exact, by every way the draws can
- * fall; with cards on different levels and wherever there are too many ways, from five thousand games of the block's own seed, whose 5 %
- * point is in truth one between 4 and 6 %.
+ * How long a game of chance takes at the typical pace: draws, tasks and changing over between them. Exact, over every way the draws can
+ * fall; with cards at different levels, or too many ways, it uses five thousand games with the block's own seed, whose estimated 5 % point
+ * is really between 4 and 6 %.
  */
 export function gameSeconds(model: ChanceModel): Chances {
   const key = keyOf(model)
@@ -44,8 +44,8 @@ function exactSeconds(model: ChanceModel): Chances | undefined {
 }
 
 /**
- * Games of so many draws are games of fewer on the way: played once, they answer for all of them up to the next sixteen. Longer ones do
- * not: their luck runs otherwise, and an answer would hang on what was asked before it.
+ * A shorter game is the beginning of a longer one, so games are played once for all lengths up to the next multiple of sixteen. Longer
+ * games have different luck, so an answer must not depend on what was asked before.
  */
 const ledgers = new Map<string, Chances[]>()
 const mostLedgers = 40
@@ -104,7 +104,7 @@ function chancesOfGames(numbers: readonly number[]): Chances {
   return chances
 }
 
-/** A pack of one row a suit where getting from any to any takes the same: only the cards' numbers differ. */
+/** A pack with one row per suit in which every change-over takes the same time: only the cards' numbers differ. */
 function cardsAlike({ stop, faces, changes, draw }: ChanceModel): Chances | undefined {
   const rows = faces.flatMap((f) => f.rows)
   const places = rows.map((row) => row.stance)
@@ -212,11 +212,11 @@ function tossedSeconds({ faces, changes, draw }: ChanceModel, rounds: number): C
 }
 const fiveThings = binomial(5, 0.5)
 
-/** Every row once: a draw for a face that is done, or that has no row, is drawn again, as often as that happens. */
+/** Every row once: a draw for a face that is done, or has no row, is repeated until another comes. */
 function cleared({ faces, changes, draw }: ChanceModel): Chances | undefined {
   const sizes = faces.map(({ rows }) => rows.length + 1)
   const ends: States = new Map()
-  // Layer by layer of rows done, each state after all that lead to it.
+  // Layer by layer of rows done, each state after all its predecessors.
   let layer: States = new Map([[0, new Map([[0, 1]])]])
   let work = 0
   while (layer.size) {

@@ -24,7 +24,7 @@ export interface ChanceRow {
   unit: Unit
   /** Typical seconds for each number that may be drawn; one entry if the amount is the row's own. */
   tasks: readonly number[]
-  /** Whether a clock leads it: the same for every child. */
+  /** Whether it runs by the clock: the same for every child. */
   clocked: boolean
   /** Its place in `changes`. */
   stance: number
@@ -37,13 +37,13 @@ export interface ChanceModel {
   faces: readonly { face: Face; rows: readonly ChanceRow[] }[]
   /** Seconds of one draw. */
   draw: number
-  /** Typical seconds of changing over from one way of being placed to another; 0 is how the block finds the child. */
+  /** Typical seconds of changing over from one position to another; 0 is the position in which the block starts. */
   changes: readonly (readonly number[])[]
   seed: number
 }
 
 /**
- * @param steps of the group, up to the block
+ * @param steps of the group, before the block
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  */
 export function chanceModel(block: ChanceBlock, steps: StepBuilder): ChanceModel {

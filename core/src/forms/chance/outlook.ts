@@ -23,22 +23,22 @@ export interface LineOutlook {
   stations: string[]
   unit: Unit
   amount: Spread
-  /** The chance that it never comes up, 0 to 1. */
+  /** The probability that it never comes up, 0 to 1. */
   never: number
 }
 
 export interface ChanceOutlook {
-  /** Of the whole block, for a child at the typical pace. */
+  /** The whole block, for a child at the typical pace. */
   seconds: Chances
   draws: Chances
-  /** Draws until the first column is done, where the sheet is to be cleared. */
+  /** Draws until the first column is done, on a sheet to be cleared. */
   first?: Chances
   lines: LineOutlook[]
 }
 
 /**
- * How long a chance block takes a group where it stands in its session and what it brings, by every way the draws can fall, at
- * the typical pace, changing over between tasks too.
+ * How long a chance block takes a group at its place in the session and what it brings, over every way the draws can fall, at the typical
+ * pace, including change-overs between tasks.
  *
  * @throws {ProblemError} `unknown-move` or `unknown-version`
  * @example a coin sheet of 6 + 6: first has mean 9.293, draws 14.707
@@ -74,7 +74,7 @@ function drawsOf(model: ChanceModel, columns: readonly number[]): Chances {
 function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[] {
   const { device, faces, stop } = model
   if (stop.kind === 'seconds') return timedLines(model, group)
-  /** A distribution that depends on the number of draws, over all of them. */
+  /** A distribution that depends on the number of draws, averaged over all of them. */
   const over = (chancesAt: (n: number) => Chances): Chances =>
     mixed([...draws].flatMap((p, n) => (p > 1e-9 ? [[p, chancesAt(n)] as const] : [])))
   if (device === 'cards' && stop.kind !== 'cleared') {

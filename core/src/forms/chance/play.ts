@@ -1,7 +1,7 @@
 import type { PlayFor } from '../../publication/playFor.ts'
 import { chanceTable, roundsOfToss, type ChanceBlock } from './schema.ts'
 
-/** The child draws, and the table says what comes. */
+/** The child draws, and the table shows the task. */
 export const chancePlay: PlayFor<ChanceBlock> = (block, { turn }) => {
   const stop = block.device === 'toss' ? roundsOfToss(block.stop) : block.stop
   const most = stop.kind === 'seconds' ? stop.seconds : stop.kind === 'draws' ? stop.draws : undefined

@@ -18,8 +18,8 @@ interface Playing {
 }
 
 /**
- * One game by the player's own rules: rows of a face are taken in turn; cards are not put back before the pack is through; where every
- * row is to be done once, a draw for a face that is done costs its time and brings nothing; a time cuts what is on.
+ * One game by the player's own rules: rows of a face are taken in turn; a card comes back only after the whole pack; if every row is to be
+ * done once, a draw for a finished face costs its time and brings no task; a time limit cuts the current task.
  *
  * @param random from 0 up to 1
  */

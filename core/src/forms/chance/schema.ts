@@ -12,7 +12,7 @@ export const deviceFaces = {
 } as const satisfies Record<string, readonly Face[]>
 export type Device = keyof typeof deviceFaces
 
-/** Chance says what comes next: a coin over a two-column sheet, cards, a die, things tossed over a line. */
+/** Chance decides what comes next: a coin over a two-column sheet, cards, a die, things tossed over a line. */
 export const chanceSchema = z.strictObject({
   ...blockFields,
   form: z.literal('chance'),
@@ -42,7 +42,7 @@ export const newChance = (id: string): ChanceBlock => ({
 })
 
 /**
- * The stations of each face: those that name it, then those without one, dealt out in turn.
+ * The stations of each face: those that name it, then those without a face, distributed in turn.
  *
  * @example a coin sheet of four stations without faces: heads the first and third, tails the second and fourth
  */
@@ -60,5 +60,5 @@ export function chanceTable(block: ChanceBlock): Map<Face, ChanceBlock['stations
 export const roundsOfToss = (stop: ChanceBlock['stop']): ChanceBlock['stop'] =>
   stop.kind === 'cleared' ? { kind: 'draws', draws: 3 } : stop
 
-/** Whether chance says what comes next in a block. */
+/** Whether chance decides what comes next in a block. */
 export const isChance = (block: { form: string }): block is ChanceBlock => block.form === 'chance'

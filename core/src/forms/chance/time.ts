@@ -9,8 +9,8 @@ import { clocked } from '../../timing/span.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
 /**
- * What chance brings, as the steps of one game: a draw and its task after the other. Together they last as long as half of all games
- * do, for a usual child; as the 5 % and the 95 % point of all games for the quick and the slow end.
+ * The results of chance as the steps of one game: draws and their tasks in turn. For a usual child they last as long as the median of all
+ * games; for the quick and the slow end, as long as the 5 % and 95 % points.
  */
 export function timeChance(block: ChanceBlock, steps: StepBuilder): void {
   const model = chanceModel(block, steps)
@@ -37,7 +37,7 @@ function draw({ device, draw: seconds }: ChanceModel, { face, station }: RowOf, 
   steps.tell('change', 'count', clocked(seconds), { code: 'chance.draw', params }, { station: station.id })
 }
 
-/** The number a card asks for on the whole. */
+/** The average number a card asks for. */
 const cardMean = Math.round(cardValues.reduce((sum, n) => sum + n, 0) / cardValues.length)
 
 /** A row done once, with the drawn number if there is one. */
@@ -47,7 +47,7 @@ function task({ device }: ChanceModel, { station }: RowOf, steps: StepBuilder, l
   steps.dose(turn, numbered ? { unit: 'reps', amount: number } : (turn.cell.dose ?? openDose), { lap })
 }
 
-/** A number of draws, or as many as a time holds: each brings the task of a row, the next in the table. */
+/** A number of draws, or as many as fit into a time: each calls a row, the next in the table. */
 function draws(model: ChanceModel, rows: readonly RowOf[], steps: StepBuilder, count: number, limit = Infinity): void {
   const start = steps.now
   for (let n = 1; n <= count && steps.now - start < limit; n++) {
@@ -65,7 +65,7 @@ function draws(model: ChanceModel, rows: readonly RowOf[], steps: StepBuilder, c
   }
 }
 
-/** Every row done once, now from the one column, now from the other. */
+/** Every row done once, alternating between the columns. */
 function cleared(model: ChanceModel, steps: StepBuilder): void {
   const longest = Math.max(...model.faces.map(({ rows }) => rows.length))
   let n = 0

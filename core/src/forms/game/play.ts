@@ -1,7 +1,7 @@
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { GameBlock } from './schema.ts'
 
-/** The rules are shown, and what comes of a miss. */
+/** Shows the rules, and the task after a miss. */
 export const gamePlay: PlayFor<GameBlock> = ({ setUp, rules, players, harder, onMiss }, { own, ofCell }) => ({
   form: 'game',
   setUp,

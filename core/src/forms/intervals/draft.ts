@@ -1,7 +1,7 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import type { IntervalsBlock } from './schema.ts'
 
-/** Work and rest by band: never more work to rest than its age has. */
+/** Work and rest by grade band: never more work per rest than the age allows. */
 const clocks = [
   [
     [20, 20],
@@ -27,10 +27,10 @@ export const intervalsDraft: FormDraft<IntervalsBlock> = {
   intents: ['work', 'learn'],
   laps: true,
   moves: [3, 6],
-  // Power is few and fresh, never as many as go into half a minute.
+  // Power work is few and fresh, never as many as fit into half a minute.
   takes: (move) => !move.builds.includes('power'),
   sizes: ({ id, band, moves, row, young }) =>
-    // A stretch is held half a minute at most.
+    // A stretch is held for half a minute at most.
     clocks[band]
       .filter(([work]) => work <= 30 || !moves.some((m) => m.stretches))
       .flatMap(([work, rest]) =>

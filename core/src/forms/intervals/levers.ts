@@ -24,7 +24,7 @@ const laps = fieldLever<'intervals', Lap[]>(
   },
 )
 
-/** Turns one of the two seconds of every lap. */
+/** Changes the work or the rest of every lap. */
 const everyLap = (kind: 'work' | 'rest', bounds: Bounds) =>
   fieldLever<'intervals', Lap[]>(
     kind,
@@ -40,5 +40,5 @@ const everyLap = (kind: 'work' | 'rest', bounds: Bounds) =>
 
 const levers = [laps, everyLap('work', works), everyLap('rest', rests), restLever<'intervals'>('roundRest', 'lapRest')]
 
-/** Laps, the two seconds of each, the rest between laps. */
+/** Laps, the work and rest of each, and the rest between laps. */
 export const intervalsLevers: LeversFor<IntervalsBlock> = () => levers

@@ -3,7 +3,7 @@ import type { NextLever, NextPlace, NextStep, StepsFor } from '../../nextTime/st
 import { mapGroups, valueFor } from '../../terms/perGroup.ts'
 import type { IntervalsBlock, Lap } from './schema.ts'
 
-/** The longest work of a band, in seconds; the youngest work no longer and rest no less. Trade's. */
+/** The longest work of a band, in seconds; the youngest get no longer work and no shorter rest. Common practice, no source. */
 const longest = [0, 40, 60] as const
 const mostLaps = 4
 

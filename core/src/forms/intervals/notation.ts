@@ -10,7 +10,7 @@ const count = '(\\d{1,2})\\s*(?:laps?|rounds?|times|x)|x\\s*(\\d{1,2})'
 const before = new RegExp(`^(?:${count})(?:\\s*(?:of|at|:))?(?:\\s+|(?=\\d)|$)`, 'i')
 const after = new RegExp(`(?:^|\\s+)(?:${count})$`, 'i')
 
-/** `3 laps 30/30`, `20/10 x8`, or a pair a lap: `30/30, 60/45, 60/30`. */
+/** `3 laps 30/30`, `20/10 x8`, or one pair per lap: `30/30, 60/45, 60/30`. */
 function readLaps(text: string, base: Lap[] | undefined): Lap[] | undefined {
   const front = before.exec(text)
   const back = front ? null : after.exec(text)

@@ -11,13 +11,13 @@ export const lapSchema = z.strictObject({
 })
 export type Lap = z.infer<typeof lapSchema>
 
-/** By the clock: every station of every lap has the lap's work, then its rest. */
+/** Timed by the clock: every station of every lap has the lap's work, then its rest. */
 export const intervalsSchema = z.strictObject({
   ...blockFields,
   form: z.literal('intervals'),
   stations: stationsField,
   travel: travelSchema.optional(),
-  /** The child chooses that many of the stations. */
+  /** The child chooses this many of the stations. */
   pick: perGroupSchema(z.int().min(1).max(limits.stations)).optional(),
   laps: perGroupSchema(z.array(lapSchema).min(1).max(limits.laps)),
   /** Replaces a lap's last rest between laps; 0 counts too. */

@@ -4,10 +4,10 @@ import type { Say } from '../../timing/step.ts'
 import type { StepBuilder, Turn } from '../../timing/stepBuilder.ts'
 
 /**
- * By the clock: for each lap, for each station, work then rest. Between laps `lapRest`, where there is one,
- * stands in for the lap's last rest; the very last rest counts unless `lastRest` is false. A move done on each
- * side splits its slot at half, the odd second to the first side, or takes two slots. With `pick` of fewer stations than there
- * are a lap has that many slots, whichever the child chooses.
+ * Times a timed circuit: for each lap and each station, work then rest. Between laps, `lapRest` replaces the lap's last rest if there is
+ * one; the very last rest counts unless `lastRest` is false. An exercise done on each side splits its slot in half, with the odd second on
+ * the first side, or takes two slots. If `pick` is less than the number of stations, a lap has that many slots, whichever the child
+ * chooses.
  */
 export function timeIntervals(block: IntervalsBlock, steps: StepBuilder): void {
   const laps = steps.valueFor(block.laps)

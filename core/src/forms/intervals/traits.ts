@@ -19,7 +19,7 @@ export const intervalsTraits: FormTraits<IntervalsBlock> = {
     twoSlots: block.sideSlots === 2,
   }),
   circuit: true,
-  // A single lap gives ten seconds of its work.
+  // A single lap with ten seconds of work.
   oneLess: (block, scope) => ({
     ...block,
     laps: mapGroups(block.laps, scope, (laps) =>

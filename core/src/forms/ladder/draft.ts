@@ -1,7 +1,7 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import type { LadderBlock } from './schema.ts'
 
-/** One of each, two of each, up to a number and down again, a breath between. */
+/** One of each, two of each, up to a number and down again, with a breath in between. */
 export const ladderDraft: FormDraft<LadderBlock> = {
   intents: ['work'],
   rests: true,

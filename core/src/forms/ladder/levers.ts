@@ -1,7 +1,7 @@
 import { costs, numberLever, restLever, type LeversFor } from '../../fit/lever.ts'
 import type { LadderBlock } from './schema.ts'
 
-/** A session is not filled with higher rungs than this, which few children do well at home. Ours. */
+/** The highest rung used to fill a session: few children do more well at home. Ours. */
 const highestRung = 20
 
 /** How high a ladder goes, rung by rung; one that starts at its top is left alone. */

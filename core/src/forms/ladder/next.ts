@@ -3,12 +3,12 @@ import type { StepsFor } from '../../nextTime/step.ts'
 import { valueFor } from '../../terms/perGroup.ts'
 import type { LadderBlock } from './schema.ts'
 
-/** The highest rung of a band. Trade's. */
+/** The highest rung of a band. Common practice, no source. */
 const highest = [6, 8, 10] as const
 
 /**
- * A rung more at the larger end, up to the highest of the band; two less. A falling ladder begins with its larger end. A row of numbers of
- * its own is the teacher's.
+ * One rung more at the larger end, up to the highest of the band; or two fewer. A falling ladder starts with its larger end. A custom row
+ * of numbers is the teacher's and stays.
  */
 export const ladderNext: StepsFor<LadderBlock> = (block, at) => {
   if (block.rungs || block.unit === 'seconds') return { up: [], down: [] }

@@ -3,7 +3,7 @@ import { limits } from '../../base/limits.ts'
 import { perGroupSchema, valueFor } from '../../terms/perGroup.ts'
 import { blockFields, secondsSchema, stationsField } from '../../session/blockParts.ts'
 
-/** How high a ladder may go. */
+/** The highest rung allowed. */
 const rungSchema = z.int().min(1).max(120)
 
 /** One of each, two of each … ten; or 10-15-20 of one exercise with rests. */
@@ -17,7 +17,7 @@ export const ladderSchema = z.strictObject({
   by: z.int().min(1).max(limits.laps),
   /** `upDown` has its top once. */
   shape: z.enum(['up', 'down', 'upDown']),
-  /** Any row of numbers, 21-15-9, in place of all of that. */
+  /** Any row of numbers, 21-15-9, instead of the fields above. */
   rungs: perGroupSchema(z.array(rungSchema).min(1).max(60)).optional(),
   /** Between rungs. */
   restBetween: perGroupSchema(secondsSchema),
@@ -37,14 +37,14 @@ export const newLadder = (id: string): LadderBlock => ({
   restBetween: { all: 0 },
 })
 
-/** The rungs of a ladder for a group, in the order in which they are climbed. */
+/** The rungs of a ladder for a group, in climbing order. */
 export const rungsFor = (block: LadderBlock, groupId: string): number[] =>
   block.rungs
     ? valueFor(block.rungs, groupId)
     : rungs(valueFor(block.from, groupId), valueFor(block.to, groupId), block.by, block.shape)
 
 /**
- * The rungs of a ladder in the order in which they are climbed.
+ * The rungs of a ladder in climbing order.
  *
  * @example rungs(1, 4, 1, 'upDown') // [1, 2, 3, 4, 3, 2, 1]
  */

@@ -1,7 +1,7 @@
 import type { PlayOf } from '../../publication/playSchema.ts'
 import type { FormSheet } from '../../sheets/formSheet.ts'
 
-/** The rungs say how many, and how often. */
+/** The rungs give the number and how often it comes. */
 export const ladderSheet: FormSheet<PlayOf<'ladder'>> = {
   noDose: () => true,
   goneThroughOnce: true,

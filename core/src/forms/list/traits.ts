@@ -1,7 +1,7 @@
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { ListBlock } from './schema.ts'
 
-/** One after the other, in the teacher's own order. */
+/** One after the other, in the teacher's order. */
 export const listTraits: FormTraits<ListBlock> = {
   ...plainTraits,
   freeOrder: true,

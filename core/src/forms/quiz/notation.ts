@@ -1,7 +1,7 @@
 import type { QuizBlock } from './schema.ts'
 import type { FormNotation } from '../../notation/formNotation.ts'
 
-/** `quiz`, then a line a question: `ask: What works? | *the calves | the neck | because: they lift the heels` */
+/** `quiz`, then one line per question: `ask: What works? | *the calves | the neck | because: they lift the heels` */
 export const quizNotation: FormNotation<QuizBlock> = {
   opens: /^quiz\b/i,
   facts: [],
@@ -34,7 +34,7 @@ export const quizNotation: FormNotation<QuizBlock> = {
   },
 }
 
-/** A text in quotes where its own marks or spaces would be lost: a bar parts the answers, a star marks the right one. */
+/** A text in quotes if its own marks or spaces would be misread: a bar separates the answers, a star marks the right one. */
 const closed = (text: string): string =>
   /[|"]|^\*|^because:|^\s|\s$|^$/i.test(text) ? `"${text.replace(/["\\]/g, '\\$&')}"` : text
 const opened = (text: string): string =>

@@ -18,7 +18,7 @@ export const questionSchema = z
   })
 export type Question = z.infer<typeof questionSchema>
 
-/** A few questions on the words, the muscle, the form. */
+/** A few questions on vocabulary, muscles or form. */
 export const quizSchema = z.strictObject({
   ...blockFields,
   form: z.literal('quiz'),

@@ -1,5 +1,5 @@
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { QuizBlock } from './schema.ts'
 
-/** Questions take as long as they take. */
+/** Questions have no fixed length. */
 export const quizTraits: FormTraits<QuizBlock> = { ...plainTraits }

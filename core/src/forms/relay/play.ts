@@ -1,5 +1,5 @@
 import type { PlayFor } from '../../publication/playFor.ts'
 import type { RelayBlock } from './schema.ts'
 
-/** Whose turn it is, is shown. */
+/** Shows whose turn it is. */
 export const relayPlay: PlayFor<RelayBlock> = ({ stations }, { turn }) => ({ form: 'relay', turns: stations.map(turn) })

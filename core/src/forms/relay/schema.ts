@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { blockFields, countSchema, secondsSchema, stationsField } from '../../session/blockParts.ts'
 import { perGroupSchema } from '../../terms/perGroup.ts'
 
-/** Two take turns at every station: one works while the other rests, then they change; then the next station. */
+/** Two take turns at every station: one works while the other rests, then they swap; then the next station. */
 export const relaySchema = z.strictObject({
   ...blockFields,
   form: z.literal('relay'),
@@ -13,7 +13,7 @@ export const relaySchema = z.strictObject({
 })
 export interface RelayBlock extends z.infer<typeof relaySchema> {}
 
-/** Two rounds, three seconds to change. */
+/** Two rounds, three seconds to swap. */
 export const newRelay = (id: string): RelayBlock => ({
   id,
   form: 'relay',

@@ -4,8 +4,8 @@ import type { StepBuilder } from '../../timing/stepBuilder.ts'
 import type { RelayBlock } from './schema.ts'
 
 /**
- * As the first of the two lives it: a station's work, the change, and as long again while the other does the same; the change back
- * comes before the next station, never after the last.
+ * From the first child's view: a station's work, the swap, and the same time again while the other does it; the swap back comes before the
+ * next station, never after the last.
  */
 export function timeRelay(block: RelayBlock, steps: StepBuilder): void {
   const rounds = steps.valueFor(block.rounds)

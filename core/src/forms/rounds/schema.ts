@@ -16,7 +16,7 @@ export const roundsSchema = z.strictObject({
   stations: stationsField,
   travel: travelSchema.optional(),
   rounds: perGroupSchema(countSchema),
-  /** Between rounds, in place of the rest between stations. */
+  /** Between rounds, instead of the rest between stations. */
   restBetween: perGroupSchema(secondsSchema),
   restStations: perGroupSchema(secondsSchema),
   /** Nobody continues past it; it cuts the step it meets. */

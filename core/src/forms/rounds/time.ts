@@ -3,8 +3,8 @@ import { openDose } from '../../timing/openDose.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
 /**
- * A circuit by reps: rests only between, at the end of a round `restBetween` in place of `restStations`; a cap cuts
- * the step it meets.
+ * Times a circuit by reps. Rests come only in between; at the end of a round `restBetween` replaces `restStations`; a cap cuts the step
+ * that reaches it.
  */
 export function timeRounds(block: RoundsBlock, steps: StepBuilder): void {
   const rounds = steps.valueFor(block.rounds)

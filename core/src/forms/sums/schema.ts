@@ -16,7 +16,7 @@ export const sumsSchema = z.strictObject({
   ...blockFields,
   form: z.literal('sums'),
   stations: stationsField,
-  /** Left out, those of each group's grades. */
+  /** By default, the operations of each group's grades. */
   operations: z.array(operationsSchema).min(1).max(7).optional(),
   range: perGroupSchema(sumRangeSchema),
   unit: z.enum(['reps', 'seconds']),

@@ -9,5 +9,5 @@ function moved(block: TargetBlock, by: number): NextStep | undefined {
   return { lever: 'distance', facts: { from: from!, to: to! }, block: { ...block, targets }, shared: true }
 }
 
-/** Half a metre back; half a metre nearer. */
+/** Half a meter back, or half a meter nearer. */
 export const targetNext: StepsFor<TargetBlock> = (block) => ({ up: [moved(block, 0.5)], down: [moved(block, -0.5)] })

@@ -8,7 +8,7 @@ export const targetSchemaEntry = z.strictObject({
   points: z.int().min(1).max(20),
 })
 
-/** Throwing at targets: easier nearer, harder smaller. */
+/** Throwing at targets: easier if nearer, harder if smaller. */
 export const targetSchema = z.strictObject({
   ...blockFields,
   form: z.literal('target'),
@@ -18,7 +18,7 @@ export const targetSchema = z.strictObject({
 })
 export interface TargetBlock extends z.infer<typeof targetSchema> {}
 
-/** Five throws, three rounds, at one, two and three metres. */
+/** Five throws, three rounds, at one, two and three meters. */
 export const newTarget = (id: string): TargetBlock => ({
   id,
   form: 'target',

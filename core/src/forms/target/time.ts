@@ -5,7 +5,7 @@ import { fraction } from '../../timing/exact.ts'
 import { clocked } from '../../timing/span.ts'
 import type { StepBuilder } from '../../timing/stepBuilder.ts'
 
-/** Rounds of throws, each collected and written down. */
+/** Rounds of throws, including collecting and writing down. */
 export function timeTarget(block: TargetBlock, steps: StepBuilder): void {
   const throws = steps.valueFor(block.throws)
   const rounds = steps.valueFor(block.rounds)

@@ -23,7 +23,7 @@ const withBlocks = (session: Session, section: number, blocks: Block[]): Session
 /**
  * Adds an empty block of a form to a section.
  *
- * @param before id of the block it comes before; left out, it is the section's last
+ * @param before id of the block to insert it before; by default it goes last in the section
  */
 export function addBlock(session: Session, sectionId: string, form: Form, before?: string): Session {
   const section = sectionPlace(session, sectionId)
@@ -34,7 +34,7 @@ export function addBlock(session: Session, sectionId: string, form: Form, before
   return withinLimits(withBlocks(session, section, inserted(blocks, at, block)))
 }
 
-/** Takes a block out with all its stations. @throws {ProblemError} `not-found` */
+/** Removes a block with all its stations. @throws {ProblemError} `not-found` */
 export function removeBlock(session: Session, blockId: string): Session {
   const { section, block } = blockPlace(session, blockId)
   return withBlocks(session, section, without(session.sections[section]!.blocks, block))
@@ -53,7 +53,7 @@ export function moveBlock(session: Session, blockId: string, by: -1 | 1): Sessio
   return withBlocks(taken, section + by, inserted(other.blocks, at, blocks[block]!))
 }
 
-/** Puts a copy of a block, with new ids, right after it. */
+/** Inserts a copy of a block, with new ids, right after it. */
 export function duplicateBlock(session: Session, blockId: string): Session {
   const { section, block } = blockPlace(session, blockId)
   const { blocks } = session.sections[section]!
@@ -63,8 +63,8 @@ export function duplicateBlock(session: Session, blockId: string): Session {
 /**
  * Changes a block of a known form: its laps, rests, seconds, title, note.
  *
- * @param change from the block to the block; checked afterwards
- * @throws {ProblemError} `invalid` when the block has another form; else whatever its schema finds
+ * @param change from the old block to the new one, which is validated
+ * @throws {ProblemError} `invalid` if the block has another form; otherwise whatever its schema finds
  * @example setBlock(w, 'b2', 'intervals', (b) => ({ ...b, laps: mapGroups(b.laps, ['g3'], () => laps) }))
  */
 export function setBlock<F extends Form>(
@@ -83,7 +83,7 @@ export function setBlock<F extends Form>(
   })
 }
 
-/** Changes what every block has: title, note, link. Undefined takes a field away. */
+/** Changes the fields every block has: title, note, link. Undefined removes a field. */
 export function setBlockWords(
   session: Session,
   blockId: string,

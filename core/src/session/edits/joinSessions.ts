@@ -4,15 +4,15 @@ import type { Role, Section, Session } from '../schema.ts'
 import { withinLimits } from './locate.ts'
 import { pastePart } from './pastePart.ts'
 
-/** Of two sessions made one, one warm-up and one cool-down are enough: the first session's. */
+/** When two sessions are joined, one warm-up and one cool-down are enough: those of the first. */
 const onceOnly: ReadonlySet<Role> = new Set(['brief', 'warmUp', 'coolDown'])
 
 /**
- * Two sessions as one longer one: the other's skill, main, game, challenge and test come after this one's own,
- * before the cool-down; its words are added, its minutes too. Each group takes what the group most like it had.
+ * Joins two sessions into a longer one: the other's skill, main, game, challenge and test sections follow this one's own, before the
+ * cool-down; its vocabulary and its minutes are added. Each group gets the values of the most similar group.
  *
- * @param whole also take over the other's own brief, warm-up and cool-down
- * @throws {ProblemError} `too-many` past the limits
+ * @param whole also include the other's brief, warm-up and cool-down
+ * @throws {ProblemError} `too-many` above the limits
  */
 export function joinSessions(session: Session, other: Session, whole = false): Session {
   const taken = other.sections.filter((s) => whole || !onceOnly.has(s.role))
@@ -42,7 +42,7 @@ export function joinSessions(session: Session, other: Session, whole = false): S
   })
 }
 
-/** The section the other's come after: the last before the cool-down at the end. */
+/** The section after which the other's sections go: the last before the final cool-down. */
 function anchorOf(sections: readonly Section[]): string | undefined {
   const last = sections.findLastIndex((s) => s.role !== 'coolDown')
   return sections[last]?.id

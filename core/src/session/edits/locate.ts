@@ -68,7 +68,7 @@ export function findStation(session: Session, stationId: string): Station {
   return stationsOf(session.sections[place.section]!.blocks[place.block]!)[place.station]!
 }
 
-/** A part that an edit made, checked by its own schema, so that no edit can leave an invalid document. */
+/** A part made by an edit, validated by its own schema, so that no edit can leave an invalid document. */
 export function checked<S extends z.ZodType>(schema: S, part: unknown): z.output<S> {
   const result = schema.safeParse(part)
   if (!result.success) throw new ProblemError(zodProblems(result.error, part))
@@ -86,7 +86,7 @@ export const inserted = <T>(list: readonly T[], at: number, entry: T): T[] => [
   ...list.slice(at),
 ]
 
-/** Takes one entry out of a list. */
+/** Removes one entry of a list. */
 export const without = <T>(list: readonly T[], at: number): T[] => list.filter((_, i) => i !== at)
 
 /** Moves one entry of a list to another index. */
@@ -102,7 +102,7 @@ export function changeSection(session: Session, sectionId: string, change: (sect
   return { ...session, sections: replaced(session.sections, at, next) }
 }
 
-/** Changes one block and checks it. */
+/** Changes one block and validates it. */
 export function changeBlock(session: Session, blockId: string, change: (block: Block) => Block): Session {
   const place = blockPlace(session, blockId)
   const section = session.sections[place.section]!
@@ -116,7 +116,7 @@ export function changeBlock(session: Session, blockId: string, change: (block: B
   }
 }
 
-/** Changes one station and checks it. */
+/** Changes one station and validates it. */
 export function changeStation(session: Session, stationId: string, change: (station: Station) => Station): Session {
   const place = stationPlace(session, stationId)
   const section = session.sections[place.section]!
@@ -125,7 +125,7 @@ export function changeStation(session: Session, stationId: string, change: (stat
   return withStations(session, place, replaced(block.stations, place.station, next))
 }
 
-/** Puts another list of stations into a block. */
+/** Replaces a block's list of stations. */
 export function withStations(
   session: Session,
   place: { section: number; block: number },

@@ -4,7 +4,7 @@ import type { Section, Session } from '../schema.ts'
 import type { Station } from '../station.ts'
 import { blockPlace, findBlock, idsOf, inserted, sectionPlace, stationPlace, withStations } from './locate.ts'
 
-/** Index of an entry by id; the end of the list where no id is given. */
+/** Index of an entry by id; the end of the list if no id is given. */
 function placeOf(list: readonly { id: string }[], before: string | undefined): number {
   if (before === undefined) return list.length
   const at = list.findIndex((entry) => entry.id === before)
@@ -21,12 +21,12 @@ const changedBlocks = (session: Session, change: (blocks: Block[], section: Sect
 })
 
 /**
- * Moves stations, in the order in which they stand, to another place.
+ * Moves stations, in their current order, to another place.
  *
- * @param stationIds those that are there; each once
+ * @param stationIds existing ones; each once
  * @param blockId the block they go into
- * @param before id of the station they come before; left out, or one of themselves with nothing after, the end
- * @throws {ProblemError} `not-found`, or `invalid` where the block takes no stations
+ * @param before id of the station to insert them before; by default, or if it is one of them with nothing after, the end
+ * @throws {ProblemError} `not-found`, or `invalid` if the block takes no stations
  */
 export function moveStationsTo(
   session: Session,

@@ -23,9 +23,9 @@ export interface PastePlace {
 }
 
 /**
- * Puts pieces in one after the other, the first after the place, each next after the one before.
+ * Inserts several pieces in a row, the first after the place, each next one after the one before.
  *
- * @throws {ProblemError} as {@link pastePart} does; then none of them is in
+ * @throws {ProblemError} like {@link pastePart}; then none of them is inserted
  */
 export function pasteParts(session: Session, parts: readonly Part[], place: PastePlace): Session {
   let now = session
@@ -41,10 +41,10 @@ export function pasteParts(session: Session, parts: readonly Part[], place: Past
 }
 
 /**
- * Puts a copied piece in after the place of its own kind: stations after a station, a block after a block, a
- * section after a section. Ids are new; each group takes what the group most like it had where the piece was made.
+ * Inserts a copied piece after the place of its own kind: stations after a station, a block after a block, a section after a section. Ids
+ * are new; each group gets the values of the most similar group of the piece's session.
  *
- * @throws {ProblemError} `not-found` where there is no block for a station, `too-many` past the limits
+ * @throws {ProblemError} `not-found` if there is no block for a station, `too-many` above the limits
  */
 export function pastePart(session: Session, part: Part, place: PastePlace): Session {
   const groupIds = session.groups.map((g) => g.id)

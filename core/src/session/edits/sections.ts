@@ -26,7 +26,7 @@ export function addSection(
   return withinLimits({ ...session, sections: inserted(session.sections, at, added) })
 }
 
-/** Takes a section out with all that is in it. @throws {ProblemError} `not-found` */
+/** Removes a section with everything in it. @throws {ProblemError} `not-found` */
 export function removeSection(session: Session, sectionId: string): Session {
   return { ...session, sections: without(session.sections, sectionPlace(session, sectionId)) }
 }
@@ -39,7 +39,7 @@ export function moveSection(session: Session, sectionId: string, by: -1 | 1): Se
   return { ...session, sections: moved(session.sections, at, to) }
 }
 
-/** Puts a copy of a section, with new ids, right after it. */
+/** Inserts a copy of a section, with new ids, right after it. */
 export function duplicateSection(session: Session, sectionId: string): Session {
   const at = sectionPlace(session, sectionId)
   const copy = fresh(session, session.sections[at]!)

@@ -22,7 +22,7 @@ import {
  * Adds a station to a block.
  *
  * @param cells what each group does there
- * @param after id of the station it follows; left out, it is the block's last
+ * @param after id of the station it follows; by default it goes last in the block
  */
 export function addStation(session: Session, blockId: string, cells: PerGroup<Cell>, after?: string): Session {
   const place = blockPlace(session, blockId)
@@ -32,14 +32,14 @@ export function addStation(session: Session, blockId: string, cells: PerGroup<Ce
   return withinLimits(withStations(session, place, inserted(stations, at, station)))
 }
 
-/** Takes a station out of its block. @throws {ProblemError} `not-found` */
+/** Removes a station from its block. @throws {ProblemError} `not-found` */
 export function removeStation(session: Session, stationId: string): Session {
   const place = stationPlace(session, stationId)
   const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
   return withStations(session, place, without(stations, place.station))
 }
 
-/** Puts a copy of a station, with a new id, right after it. */
+/** Inserts a copy of a station, with a new id, right after it. */
 export function duplicateStation(session: Session, stationId: string): Session {
   const place = stationPlace(session, stationId)
   const stations = stationsOf(session.sections[place.section]!.blocks[place.block]!)
@@ -48,8 +48,8 @@ export function duplicateStation(session: Session, stationId: string): Session {
 }
 
 /**
- * Moves a station up (−1) or down (1); past the end of its block it goes on into the nearest block that has
- * stations. At either end of the session nothing changes.
+ * Moves a station up (−1) or down (1); past the end of its block it goes into the nearest block that has stations. At either end of the
+ * session nothing changes.
  */
 export function moveStation(session: Session, stationId: string, by: -1 | 1): Session {
   const place = stationPlace(session, stationId)
@@ -68,10 +68,10 @@ export function moveStation(session: Session, stationId: string, by: -1 | 1): Se
 }
 
 /**
- * Puts the stations of a block into another order.
+ * Changes the order of a block's stations.
  *
  * @param order every station's id, first to last
- * @throws {ProblemError} `not-found` where the block has other stations by now
+ * @throws {ProblemError} `not-found` if the block's stations have changed since
  */
 export function reorderStations(session: Session, blockId: string, order: readonly string[]): Session {
   const place = blockPlace(session, blockId)
@@ -90,7 +90,7 @@ export function reorderStations(session: Session, blockId: string, order: readon
 /**
  * Changes what some groups do at a station, and no other group.
  *
- * @param change from the cell that holds now to the new one
+ * @param change from the current cell to the new one
  * @example setCell(w, 's4', ['g1'], (cell) => ({ ...cell, version: 'frog' }))
  */
 export function setCell(session: Session, stationId: string, scope: Scope, change: (cell: Cell) => Cell): Session {

@@ -2,7 +2,7 @@ import type { Facts } from '../../checks/rule.ts'
 import { latest, most, rests, soonest } from '../planProblem.ts'
 import type { TermRule } from '../termRule.ts'
 
-/** A session that comes again too soon, too late to be remembered, or too often running. */
+/** A session that repeats too soon, too late to be remembered, or too many times in a row. */
 export const againInTime: TermRule = {
   id: 'again-in-time',
   level: 'note',
@@ -14,7 +14,7 @@ export const againInTime: TermRule = {
       const gaps = own.slice(1).map((day, i) => ({ between: day.number - own[i]!.number, week: day.week + 1 }))
       const wrong = gaps.find(({ between }) => between < soonest || (between > latest && between < rests))
       if (wrong) return [{ title, week: wrong.week, days: wrong.between }]
-      // The longest run of times without a rest between.
+      // The longest run of times without a break.
       const runs = gaps.reduce(
         (runs, { between }) => (between < rests ? [...runs.slice(0, -1), runs.at(-1)! + 1] : [...runs, 1]),
         [1],

@@ -15,7 +15,7 @@ export const easierWeek: TermRule = {
       .filter(isEasierWeek)
       .flatMap((week) => {
         const before = [week - 3, week - 2, week - 1].map(effort)
-        // Holidays among them have been rest enough.
+        // Holidays among them were enough rest.
         if (before.some((minutes) => minutes === 0)) return []
         const mean = before.reduce((a, b) => a + b, 0) / before.length
         return effort(week) > share * mean

@@ -1,7 +1,7 @@
 import { familyWithin } from '../planProblem.ts'
 import type { TermRule } from '../termRule.ts'
 
-/** A family of this term that comes once, or again too late. */
+/** A family of this term that comes only once, or again too late. */
 export const seenOnce: TermRule = {
   id: 'seen-once',
   level: 'note',

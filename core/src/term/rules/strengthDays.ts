@@ -1,6 +1,6 @@
 import type { TermRule } from '../termRule.ts'
 
-/** Strength on two calendar days running. */
+/** Strength on two consecutive calendar days. */
 export const strengthDays: TermRule = {
   id: 'strength-days',
   level: 'note',

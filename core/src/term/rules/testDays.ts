@@ -4,7 +4,7 @@ import { hardFrom } from '../planProblem.ts'
 import { testsApart } from '../testDays.ts'
 import type { TermRule } from '../termRule.ts'
 
-/** Test days that cannot be compared: tired, out of practice, too near each other, on another weekday. */
+/** Test days that cannot be compared: tired, out of practice, too close together, on another weekday. */
 export const testDays: TermRule = {
   id: 'test-days',
   level: 'note',

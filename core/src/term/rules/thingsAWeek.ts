@@ -3,7 +3,7 @@ import type { TermRule } from '../termRule.ts'
 /** Things a week that a family fetches. Trade's. */
 export const mostThings = 3
 
-/** More things in a week than a family has at hand. */
+/** More equipment in a week than a family has at hand. */
 export const thingsAWeek: TermRule = {
   id: 'things-a-week',
   level: 'note',

@@ -6,7 +6,7 @@ const lapWords: Record<string, string> = { laps: 'laps', sets: 'sets', rounds: '
 const laps = ({ block, word, steps }: Facts): string | undefined =>
   steps === undefined ? undefined : `${block ? `${block}: ` : ''}${lapWords[`${word}`]} ${steps}`
 
-/** What a fix says it does, on its button. */
+/** The label of each fix on its button. */
 export const fixesInEnglish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Use “${f.version}”`,
   'like-move': (f) => `Use ${f.move} instead`,

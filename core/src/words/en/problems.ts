@@ -1,7 +1,7 @@
 import type { Counted, Expected, Problem, ProblemCode, Received, Rule } from '../../base/problem.ts'
 import type { ProblemWords } from '../problemWords.ts'
 
-/** JSON's types as people call them. */
+/** JSON types in everyday words. */
 const types: Record<string, string> = {
   string: 'text',
   number: 'a number',
@@ -98,7 +98,7 @@ const got = ({ received }: Problem) => (received === undefined ? '' : `, found $
 const near = ({ expected }: Problem) =>
   expected && 'oneOf' in expected && expected.oneOf.length ? expected.oneOf.join(', ') : undefined
 
-/** What each problem says, after its place. */
+/** The sentence of each problem, after its place. */
 const sentences: Record<ProblemCode, (p: Problem) => string> = {
   'not-json': (p) => `not JSON: ${found(p.received) || 'unreadable'}`,
   'wrong-type': (p) => `should be ${want(p.expected, 'something else')}${got(p)}`,

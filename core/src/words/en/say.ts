@@ -43,7 +43,7 @@ const tests: Record<TestId, string> = {
   reps30: 'How many in thirty seconds',
 }
 
-/** What each code says in English. */
+/** The English words of each code. */
 export const sentencesInEnglish: Sentences = {
   work: (p, name) => `${name}${dose(p)}`,
   workSide: (p, name) => `${name}, ${p.side === 'second' ? 'other side' : 'first side'}${dose(p)}`,

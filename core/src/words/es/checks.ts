@@ -18,7 +18,7 @@ const aims: Record<string, string> = {
 }
 const kinds: Record<string, string> = { push: 'empujar', pull: 'tirar', legs: 'piernas', core: 'el centro' }
 
-/** What every rule says in Spanish. */
+/** The sentences of every rule in Spanish. */
 export const checksInSpanish: Record<RuleId, RuleWords> = {
   'short-warm-up': {
     title: 'Calentamiento corto',

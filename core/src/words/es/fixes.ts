@@ -5,7 +5,7 @@ const lapWords: Record<string, string> = { laps: 'vueltas', sets: 'series', roun
 const laps = ({ block, word, steps }: Facts): string | undefined =>
   steps === undefined ? undefined : `${block ? `${block}: ` : ''}${lapWords[`${word}`]} ${steps}`
 
-/** What a fix says it does, on its button. */
+/** The label of each fix on its button. */
 export const fixesInSpanish: Record<FixId, (facts: Facts) => string> = {
   'easier-version': (f) => `Tomar «${f.version}»`,
   'like-move': (f) => `Tomar ${f.move} en su lugar`,

@@ -43,7 +43,7 @@ const tests: Record<TestId, string> = {
   reps30: '¿Cuántas en treinta segundos?',
 }
 
-/** What each code says in Spanish. */
+/** The Spanish words of each code. */
 export const sentencesInSpanish: Sentences = {
   work: (p, name) => `${name}${dose(p)}`,
   workSide: (p, name) => `${name}, ${p.side === 'second' ? 'el otro lado' : 'primer lado'}${dose(p)}`,

@@ -43,7 +43,7 @@ const tests: Record<string, (f: Facts) => string> = {
   weekday: () => 'Los días de pruebas no son del mismo día de la semana.',
 }
 
-/** What every rule about a term says in Spanish. */
+/** The sentences of every rule about a term in Spanish. */
 export const termChecksInSpanish: Record<TermRuleId, RuleWords> = {
   'push-pull-legs-core': {
     title: 'Empujar, tirar, piernas, centro',

@@ -71,7 +71,7 @@ const sharesUnit = ({ key }: BookColumn) => {
 }
 const metaOf = (header: { column: { columnDef: { meta?: unknown } } }) => header.column.columnDef.meta as BookColumn
 
-// Rows that are out of sight are not drawn; the active one always is, and all of them on paper.
+// Rows outside the window are not rendered; the active one always is, and all of them are for print.
 const frame = useTemplateRef<HTMLElement>('frame')
 const printing = ref(false)
 useEventListener(window, 'beforeprint', () => (printing.value = true))
@@ -92,7 +92,7 @@ const virtual = useVirtualizer(
 )
 const rows = computed(() => virtual.value.getVirtualItems().map(({ index }) => index))
 const above = computed(() => (rows.value[0] ?? 0) * rowHeight)
-/** Rows left out before one that is drawn, as empty height. */
+/** Rows skipped before a rendered one, as empty height. */
 const gapBefore = (i: number) => (i === 0 ? above.value : (rows.value[i]! - rows.value[i - 1]! - 1) * rowHeight)
 const below = computed(() => (props.pupils.length - 1 - (rows.value.at(-1) ?? 0)) * rowHeight)
 
@@ -238,7 +238,7 @@ const rowSelection = (row: number) =>
     : undefined
 
 defineExpose({
-  /** To a cell, as from a list of cells that ask for an answer. */
+  /** Goes to a cell, for example from the list of cells with open questions. */
   async goTo(pupil: string, column: string) {
     const row = props.pupils.findIndex((p) => p.id === pupil)
     const index = columns.value.findIndex((c) => c.key === column)
@@ -249,7 +249,8 @@ defineExpose({
 
 <template>
   <div ref="frame" class="frame">
-    <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/interactive-supports-focus -- its cells take the focus -->
+    <!-- eslint-disable-next-line vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/interactive-supports-focus -- its
+         cells take the focus -->
     <table
       role="grid"
       :aria-label="t('book.grid')"

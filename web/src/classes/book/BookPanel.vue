@@ -49,7 +49,7 @@ const about = computed(() => {
     ...(own.length ? [t('book.before', { list: own.join(', ') })] : []),
   ].join(' · ')
 })
-/** The run that the active cell is from: it may have come with a brother's code. */
+/** The run that the active cell comes from: it may have been sent with a sibling's code. */
 const run = computed(() => {
   const pupil = props.pupils[active.value.row]
   const column = book.columns.value[active.value.column]

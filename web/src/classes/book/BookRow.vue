@@ -15,7 +15,7 @@ const props = defineProps<{
   row: number
   /** The active column; none if it is in another row. */
   active: number
-  /** The first and the last column that are selected. */
+  /** The first and the last selected column. */
   selected: readonly [first: number, last: number] | undefined
   editing: string | undefined
 }>()
@@ -145,7 +145,7 @@ td.active:focus-within {
 small {
   font-size: 12px;
 }
-/* Where a value is from: a filled mark for a run, an open one for what was typed. */
+/* Where a value comes from: a filled mark for a run, an open one for a typed value. */
 .mark {
   width: 6px;
   height: 6px;

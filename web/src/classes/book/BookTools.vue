@@ -17,7 +17,7 @@ const table = computed(() => tableOf(props.book, props.pupils, t))
 const name = computed(() => fileTitle(props.title))
 const onCsv = () => saveContent(`${name.value}.csv`, csvOf(table.value), 'text/csv;charset=utf-8')
 async function onExcel() {
-  // What makes it is large, and seldom wanted.
+  // The code for this is large and rarely needed.
   const { excelOf } = await import('@esfuerzo/plans/write')
   saveContent(`${name.value}.xlsx`, await excelOf(table.value), xlsxType)
 }

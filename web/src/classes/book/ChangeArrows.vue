@@ -8,7 +8,7 @@ import VChart from 'vue-echarts'
 
 use([LinesChart, ScatterChart, GridComponent, SVGRenderer])
 
-/** Each child's own arrow from before to after, in alias order and without a name: whose it is, a click says. */
+/** Each child's own arrow from before to after, in alias order and without a name: a click shows whose it is. */
 const props = defineProps<{
   arrows: readonly { before: number; after: number; text: string }[]
   unit: string
@@ -16,7 +16,7 @@ const props = defineProps<{
   hint: string
 }>()
 const whose = ref('')
-/** A little room on both sides of all values, on round numbers. */
+/** A little space on both sides of all values, at round numbers. */
 const ends = computed(() => {
   const all = props.arrows.flatMap(({ before, after }) => [before, after])
   return { min: Math.floor(Math.min(...all)) - 1, max: Math.ceil(Math.max(...all)) + 1 }
@@ -45,7 +45,7 @@ const option = computed(() => ({
       symbol: ['none', 'arrow'],
       symbolSize: 9,
       lineStyle: { color: 'var(--ink)', width: 2, opacity: 1 },
-      // Who stayed is a dot alone.
+      // A child without a change is a dot.
       data: props.arrows.flatMap(({ before, after }, i) =>
         before === after
           ? []
@@ -66,7 +66,7 @@ const option = computed(() => ({
     },
   ],
 }))
-/** Of an arrow its place, of a dot its height. */
+/** The position of an arrow, or the height of a dot. */
 function onClick({ data }: { data?: unknown }) {
   const i = Array.isArray(data) ? -Number(data[1]) : (data as { i?: number } | undefined)?.i
   whose.value = props.arrows[i ?? -1]?.text ?? ''

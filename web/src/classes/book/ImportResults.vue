@@ -17,7 +17,7 @@ const match = shallowRef<TableMatch>()
 const refused = ref<TableProblem | 'no-aliases'>()
 const pasted = ref('')
 const busy = ref(false)
-/** Whether lines that cannot be read are to be left out. */
+/** Whether to skip lines that cannot be read. */
 const without = ref(false)
 
 const columns = computed(() => props.book.columns.value)

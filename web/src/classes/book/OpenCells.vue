@@ -55,7 +55,7 @@ function why({ text, problem, unlikely, now, why: refused }: TypedCell): string 
 </template>
 
 <style scoped>
-/* In sight wherever one is, and nothing moves when it comes. */
+/* Always in view, and nothing moves when it appears. */
 .open {
   position: sticky;
   bottom: 8px;

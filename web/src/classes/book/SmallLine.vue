@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** A child's own values in the order they were done, as a small line: against itself, on a scale of its own. */
+/** A child's own values in the order they were done, as a sparkline with its own scale. */
 const props = defineProps<{ values: readonly number[] }>()
 const width = 36
 const height = 14

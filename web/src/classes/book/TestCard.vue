@@ -14,7 +14,7 @@ import {
   wordText,
 } from './testText.ts'
 
-/** A test over its days: what changed in sentences, each child's own arrow, and all numbers as a table in alias order. */
+/** A test over its days: the change in sentences, each child's own arrow, and all numbers as a table in alias order. */
 const props = defineProps<{
   test: TestOverDates
   before: TestOverDates | undefined
@@ -59,7 +59,7 @@ const ends = computed(() => {
   const at = (key: string | undefined) => props.test.days.find((d) => d.key === key)?.at ?? ''
   return { from: day(at(before[0]?.key), 'd LLL'), to: day(at(after.at(-1)?.key), 'd LLL') }
 })
-/** A pupil's tries of a day, in their order. */
+/** A pupil's tries of a day, in order. */
 const tries = (pupil: string, key: string) => props.test.values.filter((v) => v.pupil === pupil && v.day === key)
 /** Which measurement of a session it is, if there are several. */
 function nth(i: number): string {

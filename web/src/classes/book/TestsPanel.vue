@@ -3,11 +3,14 @@ import { useI18n } from 'vue-i18n'
 import type { Pupil, TestOverDates } from '@esfuerzo/contract'
 import TestCard from './TestCard.vue'
 
-/** Tests over the days they were measured on, pupils by alias: only like beside like. They are typed in with their session. */
+/**
+ * Tests over the days they were measured on, pupils by alias: only comparable results are compared. They are typed into their session's
+ * book.
+ */
 const props = defineProps<{ tests: readonly TestOverDates[]; pupils: readonly Pupil[]; grade: number }>()
 const emit = defineEmits<{ open: [publicationId: string] }>()
 const { t } = useI18n()
-/** The same test of the same set-up before and after the work of a lesson. */
+/** The same test with the same set-up, before and after a lesson's work. */
 const before = (test: TestOverDates) =>
   test.moment === 'after'
     ? props.tests.find((b) => b.moment === 'before' && b.test === test.test && b.setUp === test.setUp)

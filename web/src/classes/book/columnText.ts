@@ -29,7 +29,7 @@ export const columnUnit = ({ unit, seconds, test }: BookColumn, t: Words): strin
 export const saysPer30 = ({ unit, seconds }: BookColumn): boolean =>
   per30(30, { unit, seconds }) !== undefined && seconds !== 30
 
-/** A column in one line, as a table's head has it: "Squat jump, lap 2 (reps in 30 s)". */
+/** A column in one line, as a table's heading has it: "Squat jump, lap 2 (reps in 30 s)". */
 export function columnLine(column: BookColumn, t: Words): string {
   const name = [columnName(column, t), columnNth(column, t)].filter(Boolean).join(', ')
   return `${name} (${columnUnit(column, t)})`

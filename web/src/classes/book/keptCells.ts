@@ -36,12 +36,12 @@ export function cellKeeper(book: string, named: () => string): CellKeeper {
       try {
         if (cell && !mayKeep()) return
         if (cell) {
-          // Structured cloning takes no reactive proxies.
+          // Structured cloning does not accept reactive proxies.
           const plain = JSON.parse(JSON.stringify(cell)) as TypedCell
           await store.set(prefix + key, { ...plain, book: named(), owner: ownerNow(), at: Date.now() })
         } else await store.remove(prefix + key)
       } catch {
-        // Private windows may refuse storage; the page is then the only copy until it is saved.
+        // Private windows may refuse storage; then the page is the only copy until it is saved.
       }
     },
     async all() {

@@ -3,7 +3,7 @@ import { cellText, decoded, separated, withoutStrayCells } from '@esfuerzo/plans
 /** A table as written: rows of cells as text. */
 export type TableRows = string[][]
 
-/** Why a file is no table that can be read. */
+/** Why a file cannot be read as a table. */
 export type TableProblem = 'empty' | 'too-big' | 'old-excel' | 'other-zip' | 'not-a-table' | 'broken'
 
 export class TableError extends Error {
@@ -16,15 +16,15 @@ export class TableError extends Error {
   }
 }
 
-/** Bounds of a table that a class could have made (ours). */
+/** Limits of a table that a class could have made (ours). */
 export const tableBounds = { bytes: 2 * 1024 * 1024, unpacked: 24 * 1024 * 1024, rows: 2000, columns: 400 } as const
 
 const starts = (bytes: Uint8Array, ...head: number[]) => head.every((byte, i) => bytes[i] === byte)
 
 /**
- * A table from a file: Excel, or text in whatever encoding and with whatever separator.
+ * A table from a file: Excel, or text in any encoding and with any separator.
  *
- * @throws {TableError} where nothing can be made of it
+ * @throws {TableError} if it cannot be read
  */
 export async function readTable(data: ArrayBuffer): Promise<TableRows> {
   const bytes = new Uint8Array(data)
@@ -72,7 +72,7 @@ async function readExcel(bytes: Uint8Array): Promise<TableRows> {
       return [name, xml]
     })
     const sheets = await readSheets(zipSync(Object.fromEntries(parts), { level: 0 }).buffer as ArrayBuffer)
-    // The sheet with most in it: a cover sheet is not meant.
+    // The sheet with the most cells: not a cover sheet.
     const filled = sheets.map(({ data }) => data.map((row) => row.map(cellText)))
     return filled.sort((a, b) => cellsIn(b) - cellsIn(a))[0] ?? []
   } catch (error) {

@@ -26,13 +26,13 @@ export const at = (row: number, column: number): Selection => ({
 
 const held = (n: number, count: number) => Math.max(0, Math.min(count - 1, n))
 
-/** A selection whose active place is elsewhere, within the grid. @param extend keeps the other corner */
+/** A selection with its active cell moved within the grid. @param extend keeps the other corner */
 function moved({ active, anchor, begun }: Selection, rows: number, columns: number, size: Size, extend: boolean) {
   const next = { row: held(active.row + rows, size.rows), column: held(active.column + columns, size.columns) }
   return { active: next, anchor: extend ? anchor : next, begun: extend ? begun : next.column }
 }
 
-/** What keys do to a selection. */
+/** The effect of keys on a selection. */
 export interface Pressed {
   key: string
   shift?: boolean
@@ -52,8 +52,8 @@ const steps: Record<string, readonly [rows: number, columns: number]> = {
 }
 
 /**
- * Where a key leads: arrows, with Shift to select; Home and End along the row, with Control through the grid; Tab to the right and
- * Enter down to where the row was begun, so that a form is typed along its row and the next begins where this one did.
+ * Where a key leads: arrows, with Shift to select; Home and End along the row, with Control through the grid; Tab to the right and Enter
+ * down to the column where the row was started, so that forms can be typed row by row.
  *
  * @returns undefined for a key that leads nowhere: Tab past the grid's end leaves it
  */
@@ -78,7 +78,7 @@ export function lead(
   return { ...at(active.row, column), begun }
 }
 
-/** The rows and columns that are selected, ends included. */
+/** The selected rows and columns, including the ends. */
 export function area({ active, anchor }: Selection): { top: number; left: number; bottom: number; right: number } {
   return {
     top: Math.min(active.row, anchor.row),
@@ -103,9 +103,9 @@ export interface PlacedText extends CellPlace {
 }
 
 /**
- * Where the cells of a pasted block go: from the selection's corner on; one cell, or a row or column that fits, fills what is selected.
+ * Where the cells of a pasted block go: from the selection's corner on; a single cell, or a row or column that fits, fills the selection.
  *
- * @returns the texts, and how many lie outside of the grid
+ * @returns the texts, and how many are outside the grid
  */
 export function placeBlock(
   block: readonly (readonly string[])[],

@@ -4,7 +4,7 @@ import type { TestOverDates } from '@esfuerzo/contract'
 import type { Words } from '../../shared/words.ts'
 import { library } from '../../repertoire/library.ts'
 
-/** The test as the library has it; undefined for one of a release to come. */
+/** The test as the library has it; undefined for a test of a newer release. */
 export const measureOfTest = (test: string | undefined): Measure | undefined =>
   library.measures.get(test as Measure['id'])
 
@@ -29,7 +29,7 @@ export const changeOf = (
     grade,
   )
 
-/** How the class moved within one lesson, from the last day on which it was measured before and after. */
+/** How the class changed within one lesson, from the latest day measured both before and after. */
 export function inLesson(before: TestOverDates, after: TestOverDates, measure: Measure, pupils: readonly string[]) {
   const last = after.days.findLast((day) => before.days.some((b) => b.publicationId === day.publicationId))
   const first = last && before.days.find((b) => b.publicationId === last.publicationId)
@@ -43,7 +43,7 @@ const signed = (n: number, unit: string) => `${n > 0 ? '+' : n < 0 ? '−' : ''}
 const rounded = (n: number, step: number) => Math.round(n * (step < 1 ? 10 : 1)) / (step < 1 ? 10 : 1)
 
 /**
- * A change on the test's scale in words: a ratio in per cent, the rest in the test's own unit.
+ * A change on the test's scale in words: a ratio in percent, otherwise in the test's own unit.
  *
  * @example changeText(2, reach) // '+2 cm'
  */
@@ -56,7 +56,7 @@ export const changeText = (change: number, { scale, range, in: unit }: Measure):
 export const variationText = (variation: number, { scale, in: unit }: Measure): string =>
   scale.kind === 'ratio' ? `${Math.round((Math.exp(variation) - 1) * 100)} %` : `${rounded(variation, 0.5)} ${unit}`
 
-/** Of clear and probable which way it went; the rest say no way. */
+/** Clear and probable changes have a direction; the others have none. */
 export function wordText({ word, change }: ChildChange, { better }: Measure, t: Words): string {
   if (word !== 'clear' && word !== 'probably') return t(`book.change.word.${word}`)
   const more = better === 'lower' ? change < 0 : change > 0
@@ -68,7 +68,7 @@ export function sentencesOf(found: TestChange | Unsaid, measure: Measure, t: Wor
   if ('none' in found) return [t(`book.change.${found.none}`, { ...found })]
   const { median, interval, children, ties } = found.class
   const { from, to } = interval!
-  // A bound at nought is those that stayed the same.
+  // A bound of zero means those that stayed the same.
   const word = from >= 0 && median > 0 ? 'more' : to <= 0 && median < 0 ? 'less' : 'open'
   const said = (n: number) => changeText(n, measure)
   const judged = found.children.filter((child) => child.word !== 'top')

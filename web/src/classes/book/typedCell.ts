@@ -11,8 +11,8 @@ export interface TypedCell {
   /** The entry that stood there. */
   was: string | null
   /**
-   * `waiting` to be sent · `refused` it cannot be · `asked` it is hardly likely, and not sent before it is said to be right · `differs`
-   * somebody else wrote there meanwhile
+   * `waiting` to be sent · `refused` it cannot be written · `asked` it is unlikely, and not sent before it is confirmed · `differs`
+   * somebody else changed it meanwhile
    */
   state: 'waiting' | 'refused' | 'asked' | 'differs'
   /** Why the server can never store it this way. */

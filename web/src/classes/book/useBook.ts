@@ -41,13 +41,13 @@ export interface Book {
   textOf: (pupil: string, column: string) => string
   /** Cells to check: refused, unlikely, or written by somebody else meanwhile. */
   open: ComputedRef<TypedCell[]>
-  /** Puts texts into cells as one step that can be undone. */
+  /** Puts texts into cells as one undo step. */
   put: (texts: readonly CellText[], source?: TypedCell['source']) => void
   /** Confirms an unlikely value, or mine over somebody else's. */
   confirm: (cell: TypedCell) => void
   /** Keeps the server's value. */
   drop: (cell: TypedCell) => void
-  /** A value whose pupil is gone was another's. */
+  /** A value whose pupil is gone belonged to somebody else. */
   give: (cell: TypedCell, pupil: string) => void
   undo: () => void
   redo: () => void
@@ -73,10 +73,10 @@ interface Step {
 }
 
 /**
- * What a class did of one session: what the server has, what was typed over it, and the way there. Every cell is written by itself, so
- * that two tabs lose nothing of each other; what is not with the server yet is kept on the device.
+ * A class's results of one session: the server's values, what was typed over them, and saving. Every cell is written separately, so that
+ * two tabs do not overwrite each other; unsaved values are kept on the device.
  *
- * @param named what the book is called, for somebody who signs out while something of it is not stored
+ * @param named the book's name, shown to somebody who signs out while something is unsaved
  */
 // oxlint-disable-next-line max-lines-per-function -- one state: what is stored, what is typed, and the way from one to the other
 export function useBook(classId: string, publication: string, named: () => string = () => ''): Book {
@@ -206,7 +206,7 @@ export function useBook(classId: string, publication: string, named: () => strin
     try {
       const answer = await client('writeBook', { params, body: { cells: going.map(writtenOf) } })
       sender.arrived()
-      // A server of the release before answers without refusals.
+      // A server of the previous release answers without refusals.
       const refused = new Map((answer.refused ?? []).map(({ id, why }) => [id, why]))
       taken(going, answer as Taken, refused)
       sender.soon(0)
@@ -238,7 +238,7 @@ export function useBook(classId: string, publication: string, named: () => strin
       const here = typed.get(key)
       const why = refused.get(cell.id)
       if (here?.id === cell.id) setTyped(key, leftOf(cell, why, others))
-      // Typed on while it was on its way: it is written over what has just been written.
+      // Edited while it was being saved: the edit is saved over the value just written.
       else if (here && !why) setTyped(key, { ...here, was: cellOf(cell.pupil, cell.column)?.entry.id ?? null })
     }
   }

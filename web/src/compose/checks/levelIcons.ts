@@ -1,7 +1,7 @@
 import { mdiAlertOctagonOutline, mdiEyeOutline, mdiNoteTextOutline } from '@mdi/js'
 import type { Finding, Level } from '@esfuerzo/core/checks'
 
-/** A shape for each weight: not its hue says which it is. */
+/** A shape for each weight, so that color alone does not carry the meaning. */
 export const levelIcons: Record<Level, string> = {
   stop: mdiAlertOctagonOutline,
   look: mdiEyeOutline,

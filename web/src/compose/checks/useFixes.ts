@@ -11,17 +11,17 @@ export interface FixesFor {
   language: Language
 }
 
-/** The edits for one finding, and the session they were made from: they change no other. */
+/** The edits for one finding, and the session they were made from: they apply to no other. */
 export interface FoundFixes {
   from: Session
   made: readonly MadeFix[]
 }
 
 /**
- * The edits that take findings away, found one after the other: every one is tried on the whole session, so the page breathes
- * between two tries. Those of before stand until they are searched for anew: nothing blinks.
+ * The edits that resolve findings, found one after the other: each is tried on the whole session, so the page gets time between two tries.
+ * Earlier ones stay until the new search is done, so that nothing flickers.
  *
- * @returns by the finding's key; a finding without an entry is still searched for
+ * @returns by the finding's key; a finding without an entry is still being searched
  */
 export function useFixes(asked: Readonly<Ref<FixesFor>>): ReadonlyMap<string, FoundFixes> {
   const fixes = shallowReactive(new Map<string, FoundFixes>())

@@ -32,14 +32,14 @@ export const useCursor = defineStore('cursor', () => {
     { flush: 'sync' },
   )
 
-  /** Folds a section away or opens it again. */
+  /** Folds a section or opens it again. */
   function toggleFold(sectionId: string): void {
     const next = new Set(folded.value)
     if (!next.delete(sectionId)) next.add(sectionId)
     folded.value = next
   }
 
-  /** Puts the cursor on a row, opening the section it is folded away in. */
+  /** Moves the cursor to a row, opening its section if it is folded. */
   function goTo(rowId: string, cell = -1): void {
     const section = rowsOf(session.document, library, t).find((r) => r.id === rowId)?.section
     if (section && section.id !== rowId && folded.value.has(section.id)) toggleFold(section.id)

@@ -12,7 +12,7 @@ export interface Selection {
 export interface RowSelection {
   /** The cursor. Setting it clears the rest of the selection. */
   selection: WritableComputedRef<Selection | undefined>
-  /** The row the cursor is on. */
+  /** The row with the cursor. */
   selectedRow: ComputedRef<Row | undefined>
   /** The selected rows in running order; only the cursor's row if nothing more is selected. */
   selectedRows: ComputedRef<Row[]>
@@ -21,20 +21,20 @@ export interface RowSelection {
   cellsTo: Ref<number | undefined>
   /** The groups that an edit of the selected cells is for. */
   scope: ComputedRef<Scope>
-  /** Takes everything from where the taking began to a row. */
+  /** Selects everything from the anchor to a row. */
   extendTo: (rowId: string) => void
-  /** Takes the next row up (−1) or down (1) too. */
+  /** Extends the selection by the next row up (−1) or down (1). */
   extendRows: (by: -1 | 1) => void
-  /** Takes the next cell left (−1) or right (1) too. */
+  /** Extends the selection by the next cell left (−1) or right (1). */
   extendCells: (by: -1 | 1) => void
-  /** Takes a row too, or lets it go. */
+  /** Adds a row to the selection, or removes it. */
   toggle: (rowId: string) => void
 }
 
 /**
- * The cursor of the running order, and the rows and cells that are taken together with it.
+ * The cursor of the running order, and the rows and cells selected with it.
  *
- * @param rows as they are shown
+ * @param rows as shown
  * @param groups the session's
  */
 export function useSelection(rows: ComputedRef<Row[]>, groups: ComputedRef<readonly Group[]>): RowSelection {

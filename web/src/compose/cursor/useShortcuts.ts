@@ -11,17 +11,17 @@ export interface ShortcutActions {
   help: () => void
   /** From the panel back to the running order. */
   leave: () => void
-  /** Runs the session from the row the cursor is on. */
+  /** Runs the session from the cursor's row. */
   play: () => void
   /** The session as a whiteboard text. */
   text: () => void
   /** Ways to the minutes. */
   fit: () => void
-  /** A better order for the block the cursor is in. */
+  /** A better order for the cursor's block. */
   arrange: () => void
 }
 
-/** The composer's keys that work anywhere; those of the row and cell the cursor is on are {@link onRowKey}'s. */
+/** The composer's keys that work anywhere; those of the current row and cell are in {@link onRowKey}. */
 export function useShortcuts(actions: ShortcutActions): void {
   const session = useSession()
   const messages = useMessages()
@@ -53,7 +53,7 @@ export function useShortcuts(actions: ShortcutActions): void {
     if (action) act(event, action)
   })
 
-  // Copy, cut and paste through the system's clipboard, so that they work between sessions and tabs.
+  // Copy, cut and paste through the system clipboard, so that they work between sessions and tabs.
   const ofOrder = (event: ClipboardEvent) => !isTyping(event.target) && !getSelection()?.toString()
   function copy(event: ClipboardEvent): boolean {
     const text = ofOrder(event) ? edits.copied() : undefined
@@ -80,7 +80,7 @@ export function useShortcuts(actions: ShortcutActions): void {
   }
 }
 
-/** A key on the running order's cursor. True when it meant something. */
+/** A key on the running order's cursor. Returns whether it was handled. */
 export function onRowKey(event: KeyboardEvent, toPanel: () => void): boolean {
   const cursor = useCursor()
   const edits = useEdits()

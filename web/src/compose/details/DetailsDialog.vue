@@ -31,7 +31,7 @@ import FetchList from './FetchList.vue'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** Aim, groups and conditions, in one calm panel. */
+/** Aim, groups and conditions, in one panel. */
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const session = useSession()

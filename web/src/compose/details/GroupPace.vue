@@ -6,7 +6,7 @@ import type { SchoolClass } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** At whose pace each lane is timed: the usual one of its grades, or a class's own that its teacher uses. */
+/** The pace that times each lane: the usual one of its grades, or a class's own if its teacher uses it. */
 const props = defineProps<{ groups: readonly Group[] }>()
 const { t } = useI18n()
 const edits = useEdits()
@@ -18,7 +18,7 @@ const much = (pace: number) => {
   const n = Math.round((pace - 1) * 100)
   return `${n > 0 ? '+' : n < 0 ? '−' : '±'}${Math.abs(n)} %`
 }
-/** The lanes that a class with a pace of its own is in, or that have one already. */
+/** The lanes of a class with its own pace, or that already have one. */
 const choices = computed(() =>
   props.groups.flatMap((group) => {
     const own = classes.value.filter((c) => c.pace && c.grades.some((grade) => group.grades.includes(grade)))

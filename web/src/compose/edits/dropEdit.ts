@@ -23,11 +23,11 @@ export type Dragged =
 
 export type Edge = 'top' | 'bottom'
 
-/** The id that comes after an entry of a list, if any. */
+/** The id after an entry of a list, if any. */
 const after = (list: readonly { id: string }[], id: string): string | undefined =>
   list[list.findIndex((entry) => entry.id === id) + 1]?.id
 
-/** The block stations dropped on a row go into, and the station they come before. */
+/** The block that stations dropped on a row go into, and the station they are inserted before. */
 function stationPlace(row: Row, edge: Edge): { block: string; before?: string } | undefined {
   if (row.kind === 'station') {
     return { block: row.block.id, before: edge === 'top' ? row.id : after(stationsOf(row.block), row.id) }
@@ -41,7 +41,7 @@ function stationPlace(row: Row, edge: Edge): { block: string; before?: string } 
  * The edit a drop makes.
  *
  * @param on the row it is dropped on @param edge at which edge of it
- * @returns undefined where that cannot be dropped there
+ * @returns undefined if it cannot be dropped there
  */
 export function dropEdit(
   dragged: Dragged,
@@ -73,7 +73,7 @@ export function dropEdit(
   }
   const [row] = dragged.rows
   if (row?.kind === 'section') {
-    // Below any row of a section is below the section.
+    // Below any row of a section means below the section.
     const before =
       edge === 'top' && on.kind === 'section' ? () => on.id : (w: Session) => after(w.sections, on.section.id)
     return on.section.id === row.id ? undefined : (w) => moveSectionTo(w, row.id, before(w))

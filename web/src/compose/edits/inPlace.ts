@@ -28,7 +28,7 @@ const unitOf = (cell: Cell): Unit => cell.dose?.unit ?? library.moves.get(cell.m
 const firstGroup = (session: Session, scope: Scope): string => (scope === 'all' ? session.groups[0]!.id : scope[0]!)
 
 /**
- * What a row or cell says as text, to be changed in place.
+ * The text of a row or cell, for editing in place.
  *
  * @param cell index of the cell; −1 is the row's head: its name
  */
@@ -47,9 +47,9 @@ const unread = (received: string, nearest: readonly string[] = []) =>
   new ProblemError([{ code: 'unread', path: [], received, ...(nearest.length && { expected: { oneOf: nearest } }) }])
 
 /**
- * The edit that makes a row or cell say what was typed.
+ * The edit that changes a row or cell to the typed text.
  *
- * @throws {ProblemError} `unread` from the edit, where nothing can be made of it
+ * @throws {ProblemError} `unread` from the edit, if the text cannot be read
  */
 export function inPlaceEdit(
   row: Row,

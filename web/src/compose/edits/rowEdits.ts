@@ -24,7 +24,7 @@ import type { Row } from '../order/rows.ts'
 type StationRow = Extract<Row, { kind: 'station' }>
 type Edit = (w: Session) => Session
 
-/** What each kind of row does for the same four commands. */
+/** How each kind of row implements the same four commands. */
 const editsOf = {
   station: { move: moveStation, duplicate: duplicateStation, remove: removeStation },
   block: { move: moveBlock, duplicate: duplicateBlock, remove: removeBlock },
@@ -39,10 +39,10 @@ export interface RowEdits {
 }
 
 /**
- * What the four commands do to rows, one or more.
+ * What the four commands do to one or more rows.
  *
  * @param rows in running order
- * @returns undefined where there is no row a command could be for
+ * @returns undefined if no row supports a command
  */
 export function rowEdits(rows: readonly Row[]): RowEdits | undefined {
   const sections = new Set(rows.filter((r) => r.kind === 'section').map((r) => r.id))
@@ -103,7 +103,7 @@ const doseStep: Record<NonNullable<Cell['dose']>['unit'], number> = {
   score: 1,
 }
 
-/** A cell with its dose one step up (1) or down (−1), within its ends. */
+/** A cell with its dose one step up (1) or down (−1), within limits. */
 export const stepDose = (cell: Cell, by: -1 | 1): Cell =>
   cell.dose
     ? { ...cell, dose: { ...cell.dose, amount: stepAmount(cell.dose.amount, by * doseStep[cell.dose.unit]) } }

@@ -14,7 +14,7 @@ export function useAddMove({
   sayPlace,
 }: Hand & { sayPlace: () => void }) {
   /**
-   * Puts a move in below the cursor and moves the cursor onto it.
+   * Inserts an exercise below the cursor and moves the cursor to it.
    *
    * @param said what was typed besides its name: a version, a dose, a load
    */

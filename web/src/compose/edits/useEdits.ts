@@ -13,7 +13,7 @@ import { cellEdit, rowEdits } from './rowEdits.ts'
 import { usePieces } from './usePieces.ts'
 import { useSwap } from './useSwap.ts'
 
-/** What can be done to the session: every change is one of these, and one step of undo. */
+/** Everything that can be done to the session: every change is one of these, and one undo step. */
 export const useEdits = defineStore('edits', () => {
   const { t } = i18n.global
   const session = useSession()
@@ -23,15 +23,15 @@ export const useEdits = defineStore('edits', () => {
   const hold = () => settings.settings?.policy.hold
 
   /**
-   * Applies an edit. One that cannot be taken changes nothing and says why.
+   * Applies an edit. An invalid edit changes nothing and shows why.
    *
-   * @param merge edits with the same key right after each other are undone as one
+   * @param merge consecutive edits with the same key are undone as one
    */
   function edit(change: (now: Session) => Session, merge?: string): boolean {
     return attempt(() => session.push(carryMoves(change(session.document), library), merge))
   }
 
-  /** Does what may turn out to be no session; then says why and is false. */
+  /** Runs an action that may produce an invalid session; then shows why and returns false. */
   function attempt(work: () => void): boolean {
     try {
       work()
@@ -71,7 +71,7 @@ export const useEdits = defineStore('edits', () => {
     if (edits && edit(edits.move(by))) sayPlace()
   }
 
-  /** Moves what was dragged to where it was dropped. */
+  /** Moves the dragged rows to where they were dropped. */
   function drop(dragged: Dragged, on: Row, edge: Edge): void {
     const change = dropEdit(dragged, on, edge, hold())
     if (!change) return

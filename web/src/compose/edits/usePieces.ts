@@ -65,9 +65,9 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
     })
 
   /**
-   * Puts in what a text says, below the cursor: sections where it has headings, else blocks, or rows where it is a plain list.
+   * Inserts a text below the cursor: sections if it has headings, otherwise blocks, or rows if it is a plain list.
    *
-   * @returns false where nothing of it is a session's
+   * @returns false if nothing in it belongs in a session
    */
   function insertRead({ workout: session, said }: ReadText, onto: 'first' | 'last' = 'first'): boolean {
     const parts = partsOf(session, said.headings)
@@ -109,14 +109,14 @@ export function usePieces({ session, cursor, messages, edit, attempt, targetBloc
   }
 
   /**
-   * Puts what was copied in after the cursor: a piece of a session, or a text from anywhere. What is clear goes in at once; the rest
-   * is looked at first.
+   * Inserts the clipboard after the cursor: a piece of a session, or any text. Clear text is inserted at once; otherwise a dialog opens
+   * first.
    *
-   * @returns false where the text is neither
+   * @returns false if the clipboard is neither
    */
   function paste(text: string): boolean {
     let part: Part | undefined
-    // One that claims to be a piece and is not right has been named.
+    // An invalid piece has already been reported.
     if (!attempt(() => void (part = readPart(text)))) return true
     if (part) return insert([part]) || true
     const read = readHere(text)

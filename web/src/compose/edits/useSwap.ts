@@ -10,10 +10,9 @@ type StationRow = Extract<Row, { kind: 'station' }>
 /** Swaps a row's exercise for another. */
 export function useSwap({ session, cursor, messages, hold, edit }: Hand) {
   /**
-   * Puts another move in the place of each taken row's, for the groups of the taken cells: one like it that is not in the session
-   * yet.
+   * Replaces the exercise of each selected row, for the groups of the selected cells, by a similar one that the session does not have yet.
    *
-   * @param moveId the move; left out, the likest
+   * @param moveId the new exercise; by default the most similar
    */
   function swap(moveId?: string, scope = cursor.scope): void {
     const { groups } = session.document

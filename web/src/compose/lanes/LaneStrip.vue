@@ -6,7 +6,7 @@ import { lanePicture } from './lanes.ts'
 
 const props = defineProps<{ lane: LaneView; scale: number; label: string }>()
 type Found = NonNullable<ReturnType<typeof stepAt>>
-/** `point`: the step under the pointer and how far from the left it is, in pixels; `go`: it was clicked. */
+/** `point`: the step under the pointer and its distance from the left, in pixels; `go`: it was clicked. */
 const emit = defineEmits<{ point: [found: Found | undefined, left: number]; go: [step: Found['step']] }>()
 const height = 18
 const root = useTemplateRef('root')
@@ -21,7 +21,8 @@ function onClick(event: MouseEvent) {
 }
 </script>
 
-<!-- eslint-disable vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/mouse-events-have-key-events -- the same rows are reached by keys in the running order -->
+<!-- eslint-disable vuejs-accessibility/no-static-element-interactions, vuejs-accessibility/mouse-events-have-key-events -- the same rows are
+     reached by keys in the running order -->
 <template>
   <div
     ref="root"

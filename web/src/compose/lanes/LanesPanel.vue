@@ -29,7 +29,7 @@ const lanes = computed(() =>
     const over = typical - budget.value
     const fit = over > 0 ? t('lanes.late', { by: minutesText(over) }) : t('lanes.spare', { by: minutesText(-over) })
     const spread = low === high ? '' : t('lanes.spread', { low: minutesText(low), high: minutesText(high) })
-    // More than a fifth of the minutes left is well under them.
+    // With more than a fifth of the minutes left, a lane is well under time.
     const spare = -over > budget.value / 5
     const total = tooLong ? t('lanes.over', { total: minutesText(typical) }) : minutesText(typical)
     const found = checks.lanes.get(group.id)
@@ -61,12 +61,12 @@ function onGo(step: Step) {
   const merged = cursor.rows.find((r) => r.kind === 'section' && r.block?.id === step.block)
   cursor.goTo(step.station ?? (merged ? section!.id : step.block))
 }
-/** Lanes that are to end together and do not. */
+/** Lanes that should end together and do not. */
 const apart = computed(() => {
   const ends = timed.lanes.map((l) => l.totals.session.seconds.typical)
   return session.document.finishTogether && Math.max(...ends) - Math.min(...ends) > finishTogether
 })
-/** Lanes that are too long to be sent home, and where their steps run out. */
+/** Lanes that are too long to be sent home, and where they pass the limit. */
 const tooLong = computed(() => {
   const found = timed.lanes.filter((lane) => lane.tooLong)
   const letters = found.map((lane) => lane.group.letter).join(', ')

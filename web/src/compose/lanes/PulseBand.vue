@@ -19,7 +19,7 @@ const cameBack = shallowRef<Parameters<typeof measuredAt>[1]>([])
 onMounted(async () => {
   const id = session.id
   if (!id) return
-  // A picture that has no dots is still a picture.
+  // A picture without dots is still valid.
   const { times } = await client('readCameBack', { params: { id } }).catch(() => ({ times: [] }))
   if (session.id === id) cameBack.value = times
 })

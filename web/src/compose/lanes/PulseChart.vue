@@ -10,7 +10,7 @@ import { laneStroke } from '../../shared/lanes/laneStrokes.ts'
 
 use([LineChart, ScatterChart, GridComponent, MarkAreaComponent, SVGRenderer])
 
-/** Predicted pulses of all lanes under their strips, each in its own stroke; measured ones as dots over them. */
+/** Predicted pulses of all lanes under their strips, each in its own stroke; measured pulses as dots on top. */
 const props = defineProps<{
   lanes: readonly { letter: string; curve: PulseCurve; measured: readonly { at: number; beats: number }[] }[]
   /** Seconds of the whole width, as above. */
@@ -36,7 +36,7 @@ const option = computed(() => {
       splitLine: { lineStyle: { color: 'var(--hair)' } },
     },
     series: curves.flatMap(({ color, dash, strokes, points }, i) => [
-      // How wide children spread, as a thin wash under its line.
+      // How far children spread, as a light area under its line.
       ...[-pulseBand, 2 * pulseBand].map((by, part) => ({
         type: 'line',
         stack: `band ${i}`,
@@ -69,7 +69,7 @@ const option = computed(() => {
           },
         }),
       },
-      // A double line is a wide one with the card's colour inside.
+      // A double line is a wide one with the card's color inside.
       ...(strokes.length > 1
         ? [
             {

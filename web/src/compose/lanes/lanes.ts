@@ -1,6 +1,6 @@
 import { type LaneView } from '@esfuerzo/core'
 
-/** One lane as the few paths it is drawn with, however long the session. */
+/** One lane as a few paths, however long the session. */
 export interface LanePicture {
   /** Filled: work. */
   work: string
@@ -13,13 +13,13 @@ export interface LanePicture {
 const rect = (from: number, to: number, height: number) =>
   `M${from.toFixed(1)} 0H${to.toFixed(1)}V${height}H${from.toFixed(1)}Z`
 
-/** Stretches narrower than this would be a smear; neighbours are drawn as one. In pixels. */
+/** Steps narrower than this would blur; neighbors are drawn as one. In pixels. */
 const narrow = 1.5
 
 /**
- * A lane's stretches as SVG paths.
+ * A lane's steps as SVG paths.
  *
- * @param scale pixels of a second
+ * @param scale pixels per second
  * @param height pixels of the lane
  */
 export function lanePicture({ blocks }: Pick<LaneView, 'blocks'>, scale: number, height: number): LanePicture {
@@ -47,16 +47,16 @@ export function lanePicture({ blocks }: Pick<LaneView, 'blocks'>, scale: number,
 }
 
 /**
- * How long the time scale is: past the finish line and past the longest lane, in whole minutes.
+ * The length of the time scale: past the session's minutes and the longest lane, in whole minutes.
  *
- * @param budget seconds to the finish line
+ * @param budget seconds of the session's minutes
  * @param longest seconds of the longest lane
  * @example scaleSeconds(1320, 1400) // 1560
  */
 export const scaleSeconds = (budget: number, longest: number): number =>
   Math.ceil((Math.max(budget, longest) * 1.06) / 60 + 0.5) * 60
 
-/** Minutes to write under the scale: at most eight marks. */
+/** Minute labels under the scale: at most eight marks. */
 export function scaleMarks(seconds: number): number[] {
   const minutes = seconds / 60
   const every = [1, 2, 5, 10, 15, 30].find((n) => minutes / n <= 8) ?? 30

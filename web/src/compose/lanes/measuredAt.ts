@@ -5,8 +5,8 @@ import type { CameBack } from '@esfuerzo/core/nextTime'
 const fewest = 5
 
 /**
- * Measured pulses of a lane where they were counted: before at its beginning, during where it measures, after at its end and a minute
- * later. None where fewer than five homes sent any.
+ * Measured pulses of a lane at the moments they were counted: before, at its start; during, at its measurement; after, at its end and a
+ * minute later. None if fewer than five homes sent any.
  *
  * @example measuredAt({ id: 'g1', steps }, times) // [{ at: 0, beats: 92 }, …]
  */

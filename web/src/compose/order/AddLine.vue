@@ -21,7 +21,7 @@ const problem = ref('')
 watch(text, () => (problem.value = ''))
 
 const read = computed(() => (text.value.trim() ? readNamedCell(text.value, library) : undefined))
-/** The dose that was typed, and the letters beside it. */
+/** The typed dose, and the group letters next to it. */
 const typed = computed(() => takeDose(text.value, 'reps'))
 /** What a line means that says more than an exercise: `3x10 squat, rest 60`, `ladder 1-10: squat, push-up`, `10 star jumps x 2`. */
 const line = computed(() => {

@@ -45,7 +45,7 @@ const found = computed(() => {
   return ids.flatMap((id) => checks.rows.get(id) ?? [])
 })
 const marks = computed(() => rowMarks(props.row, session.document, library, t, found.value, textOf))
-/** A block's row has buttons in its name's cell, which are no part of its name. */
+/** The buttons in a block row's name cell are not part of its name. */
 const label = computed(() =>
   props.row.kind === 'section' || props.row.kind === 'block'
     ? [title.value, ...marks.value.map((mark) => mark.text), ...(note.value ? [note.value] : [])].join(', ')
@@ -273,7 +273,7 @@ const edge = useDropRow(root, () => props.row)
 .title {
   font-size: 15px;
 }
-/* Marks give way before a title does. */
+/* Marks are shortened before a title is. */
 h2.title {
   flex: none;
   max-width: calc(100% - 64px);
@@ -338,7 +338,7 @@ h2.title {
   grid-column: 2;
   padding: 4px 8px;
 }
-/* Where a name has little room the sign says it, its words on pointing. */
+/* If there is little room, a symbol replaces the words, which appear on hover. */
 @container name (max-width: 240px) {
   .mark-words {
     display: none;

@@ -63,7 +63,7 @@ const lineTop = computed<number>((before) => {
 /** Measured when first rendered; after that it is observed, so an edit measures nothing. */
 const onDrawn = ({ el }: VNode) => virtualizer.value.measureElement(el as Element)
 
-/** The group whose column the cursor keeps to on its way up and down, through rows where groups share a cell. */
+/** The group whose column the cursor remembers on its way up and down, through rows where groups share a cell. */
 let column = ''
 watch(
   () => cursor.selection,
@@ -115,10 +115,10 @@ const roomBelow = 300
 /** The row of groups sticks to the top of the page; nothing may be hidden under it. */
 const headHeight = 44
 
-/** The element the cursor is on, once it is drawn. */
+/** The cursor's element, once it is rendered. */
 const cursorElement = () => body.value?.querySelector<HTMLElement>('[tabindex="0"]')
 
-/** Does something with the cursor's element; a far one is scrolled to and drawn first. */
+/** Does something with the cursor's element; a distant one is scrolled to and rendered first. */
 function withCursor(action: (element: HTMLElement) => void, tries = 6): void {
   const element = cursorElement()
   if (element) return action(element)
@@ -248,7 +248,7 @@ defineExpose({ focus })
   position: relative;
 }
 .slot {
-  /* What is laid out anew in one row leaves the others alone. */
+  /* A layout change in one row leaves the others alone. */
   contain: layout style;
   position: absolute;
   left: 0;

@@ -7,7 +7,7 @@ export interface Suggestion {
   detail?: string
 }
 
-/** A line of text with things to choose from below it. The text counts until one of them is gone to with the arrows. */
+/** A text field with suggestions below it. The typed text counts until a suggestion is selected with the arrows. */
 const props = defineProps<{
   label: string
   suggestions: Suggestion[]

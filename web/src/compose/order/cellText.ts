@@ -15,7 +15,7 @@ import type { FormSummary, Summary } from '../../forms/summary.ts'
 import { formSummaries } from '../../forms/summaries.ts'
 
 /**
- * A dose as short as a running order wants it.
+ * A dose in the short form of a running order.
  *
  * @example amountText({ from: 10, to: 15 }, 'reps', t) // '10–15'
  * @example amountText({ most: 20 }, 'seconds', t) // 'up to 20 s'
@@ -38,7 +38,7 @@ const lapSeconds = (laps: readonly Lap[], value: (lap: Lap) => number): string =
 }
 
 /**
- * What a cell's dose reads like in its block, for one group, with the weight that is held.
+ * A cell's dose as text in its block, for one group, with the weight.
  *
  * @example doseText(list, { …, dose: { unit: 'reps', amount: 8 }, load: { kg: 0.5 } }, group, library, t) // '8 · 0.5 kg'
  */

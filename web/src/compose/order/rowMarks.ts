@@ -5,7 +5,7 @@ import { gravest, levelIcons } from '../checks/levelIcons.ts'
 import type { Words } from '../../shared/words.ts'
 import type { Row } from './rows.ts'
 
-/** A small sign beside a row's name, with its meaning in words. */
+/** A small symbol next to a row's name, with its meaning in words. */
 export interface RowMark {
   icon: string
   text: string
@@ -14,9 +14,9 @@ export interface RowMark {
 }
 
 /**
- * What is marked on a row: a section that is kept or a surprise, a move that some group cannot do in this home, what is worth a look.
+ * The marks of a row: a kept section or a surprise, an exercise that some group cannot do in this home, findings.
  *
- * @param found what was found at this row
+ * @param found the findings at this row
  */
 export function rowMarks(
   row: Row,

@@ -24,7 +24,7 @@ import { blockSummary, doseText } from './cellText.ts'
 /** One cell of the running order: what one group does, or several neighboring groups together. */
 export interface RowSpan {
   groupIds: string[]
-  /** The letter of the group whose own value it is; undefined for a shared one. */
+  /** The letter of the group the value belongs to; undefined for a shared one. */
   own?: string
   text: string
   dose: string
@@ -124,10 +124,10 @@ function faceName(block: Block, station: Station, t: Words): string {
 }
 
 /**
- * A session as rows, top to bottom: sections, their blocks, their stations. A section with one untitled block is
- * one row with it; a block that wants stations and has none says so in an empty row.
+ * A session as rows, top to bottom: sections, their blocks, their stations. A section with one untitled block shares a row with it; a block
+ * that needs stations and has none has an empty row that says so.
  *
- * @param folded ids of the sections of which only their own row is shown
+ * @param folded ids of sections of which only their own row is shown
  */
 export function rowsOf(session: Session, ours: Library, t: Words, folded: ReadonlySet<string> = new Set()): Row[] {
   // A colleague's session may bring her own exercises.
@@ -137,7 +137,7 @@ export function rowsOf(session: Session, ours: Library, t: Words, folded: Readon
   let n = 0
   for (const section of session.sections) {
     const [first, ...others] = section.blocks
-    // A block with a name of its own keeps a row of its own; a talk says its name in its cells.
+    // A block with its own name has a row of its own; a talk shows its name in its cells.
     const only = first && others.length === 0 && (!first.title || traitsOf(first).explains) ? first : undefined
     rows.push({ kind: 'section', id: section.id, section, block: only, spans: only ? blockSpans(only, groups, t) : [] })
     if (folded.has(section.id)) {

@@ -12,7 +12,7 @@ const rowKey = 'esfuerzo-row'
 /** What is dragged is read when the drag starts. */
 type DraggedOf = () => Dragged
 
-/** Makes an element something that can be dragged into the running order. */
+/** Makes an element draggable into the running order. */
 export function useDraggable(element: Readonly<Ref<HTMLElement | null>>, dragged: DraggedOf): void {
   watchEffect((onCleanup) => {
     if (!element.value) return
@@ -21,9 +21,9 @@ export function useDraggable(element: Readonly<Ref<HTMLElement | null>>, dragged
 }
 
 /**
- * Makes a row a place to drop things at, and tells at which edge something is held over it.
+ * Makes a row a drop target, and reports at which edge something is held over it.
  *
- * @param row as it is now
+ * @param row the current row
  */
 export function useDropRow(element: Readonly<Ref<HTMLElement | null>>, row: () => Row): ShallowRef<Edge | undefined> {
   const edge = shallowRef<Edge>()
@@ -48,7 +48,7 @@ export function useDropRow(element: Readonly<Ref<HTMLElement | null>>, row: () =
   return edge
 }
 
-/** Hears of every drop in the running order. */
+/** Is notified of every drop in the running order. */
 export function useDrops(onDrop: (dragged: Dragged, on: Row, edge: Edge) => void): Ref<Dragged | undefined> {
   const dragging = shallowRef<Dragged>()
   let stop = () => {}

@@ -15,7 +15,7 @@ const { t } = useI18n()
 const edits = useEdits()
 const panel = usePanel()
 const session = useSession()
-/** What would fill it depends on the part it is in. */
+/** Suggestions depend on the section it is in. */
 const place = computed(() =>
   placeOfRole(session.document.sections.find((s) => s.blocks.some((b) => b.id === props.block.id))?.role ?? 'main'),
 )

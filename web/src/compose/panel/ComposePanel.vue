@@ -18,13 +18,13 @@ const panel = usePanel()
 const checks = useChecks()
 const { tool } = useTool()
 const shown = useTemplateRef<{ focus?: () => void }>('shown')
-/** Only the editor of a row runs anything. */
+/** Only the editor of a row needs a session action. */
 const listeners = computed(() => (tab.value === 'edit' ? { play: () => emit('play') } : {}))
 
 /** Its name, with the number of findings. */
 const textOf = (name: PanelTab) =>
   t(`compose.tab.${name}`) + (name === 'look' && checks.toLookAt ? ` · ${checks.toLookAt}` : '')
-/** A tab that is pressed again on a narrow page is put away. */
+/** Pressing the open tab again on a narrow page closes it. */
 function onTab(name: PanelTab) {
   panel.close()
   open.value = !(open.value && tab.value === name)
@@ -63,7 +63,7 @@ aside {
   display: flex;
   flex-direction: column;
 }
-/* As wide with its number as without: no tab moves when one comes up. */
+/* The same width with and without its number: no tab moves when one appears. */
 aside :deep(#tab-look) {
   min-width: 124px;
   text-align: left;

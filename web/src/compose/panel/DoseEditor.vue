@@ -31,7 +31,7 @@ const amountOf: Record<Kind, (n: number) => Amount> = {
 }
 const setKind = (next: Kind) => (dose.value = { ...dose.value, amount: amountOf[next](number.value) })
 function setNumber(n: number) {
-  // A range stays one: the other end gives way.
+  // A range stays valid: the other end moves along.
   const amount = to.value === undefined ? amountOf[kind.value](n) : { from: n, to: Math.max(to.value, n + 1) }
   dose.value = { ...dose.value, amount }
 }

@@ -8,7 +8,7 @@ import { useSession } from '../session/useSession.ts'
 import { useMessages } from '../useMessages.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** Makes a longer session: another one's main part is joined on. */
+/** Makes a longer session by adding another one's main section. */
 const { t } = useI18n()
 const session = useSession()
 const messages = useMessages()

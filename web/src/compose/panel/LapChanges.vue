@@ -97,7 +97,7 @@ legend {
   width: 100%;
   align-items: center;
 }
-/* A version's name is read whole. */
+/* A version's name is shown in full. */
 .change .version {
   grid-column: 1 / -1;
   grid-row: 2;

@@ -17,7 +17,7 @@ const root = useTemplateRef('root')
 const scope = ref<'all' | string[]>('all')
 const row = computed(() => cursor.selectedRow)
 
-// The cell the cursor is on says whom a change is for, until the teacher says otherwise.
+// The cursor's cell decides which groups a change is for, until the teacher chooses otherwise.
 watch(
   () => [cursor.selection?.row, cursor.selection?.cell, cursor.cellsTo] as const,
   () => {

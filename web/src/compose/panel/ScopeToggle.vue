@@ -3,7 +3,7 @@ import { useI18n } from 'vue-i18n'
 import { type Group } from '@esfuerzo/core'
 import LaneKey from '../../shared/lanes/LaneKey.vue'
 
-/** Whom a change is for: all groups, or some. */
+/** Which groups a change is for: all, or some. */
 const props = defineProps<{ groups: Group[]; modelValue: 'all' | string[] }>()
 const emit = defineEmits<{ 'update:modelValue': [scope: 'all' | string[]] }>()
 const { t } = useI18n()

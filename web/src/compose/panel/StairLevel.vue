@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** How hard a version is: a stair filled up to its step. */
+/** How hard a version is: a staircase filled up to its step. */
 defineProps<{ at: number; of: number }>()
 </script>
 

@@ -22,7 +22,7 @@ const { text, asks, lines, refused, waiting, clashes, onCaret, answer, lasting, 
 const editor = useTemplateRef('editor')
 const ask = useTemplateRef('ask')
 const sheet = useTemplateRef('sheet')
-// A question that comes up below takes room away.
+// A question that appears below takes space away.
 useResizeObserver(sheet, () => editor.value?.showCaret())
 
 const entries = computed(() =>

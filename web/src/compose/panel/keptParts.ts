@@ -5,7 +5,7 @@ import { CallError, type KeptPart } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { useMessages } from '../useMessages.ts'
 
-/** The sections and blocks a teacher keeps for other sessions. */
+/** The sections and blocks a teacher saved for reuse. */
 export const useKeptParts = defineStore('kept-parts', () => {
   const parts = shallowRef<KeptPart[]>()
   const error = shallowRef<CallError['code']>()
@@ -42,7 +42,7 @@ export const useKeptParts = defineStore('kept-parts', () => {
     if (renamed) parts.value = parts.value?.map((p) => (p.id === id ? renamed : p))
   }
 
-  /** Takes a piece off the shelf; what comes back puts it there again. */
+  /** Removes a saved part; the returned function restores it. */
   async function remove(piece: KeptPart): Promise<(() => Promise<void>) | undefined> {
     const gone = await tried(() => client('removePart', { params: { id: piece.id } }))
     if (!gone) return undefined

@@ -19,7 +19,7 @@ export interface LineEntry {
 }
 
 /**
- * What each line of a text became, in the order of the lines; lines that became nothing by themselves are not among them.
+ * What each line of a text became, in line order; lines that became nothing by themselves are left out.
  *
  * @param lines the line of each part, by its id
  */

@@ -22,11 +22,11 @@ function settled({ a, o, b }: { a: string[]; o: string[]; b: string[] }): { line
 }
 
 /**
- * A text typed beside a session that changed meanwhile: what was typed and what was changed there both stand. Where both changed
- * the same lines, what was typed does, and what was changed is told.
+ * Merges a text with a session that changed meanwhile: both changes are kept. If both changed the same lines, the typed ones win, and the
+ * session's are reported.
  *
- * @param mine as it was typed
- * @param base the session's text both began with
+ * @param mine the typed text
+ * @param base the session's text both started from
  * @param theirs the session's text now
  * @example mergeText('a\nb 2\n', 'a\nb\n', 'a 1\nb\n').text // 'a 1\nb 2\n'
  */

@@ -7,7 +7,7 @@ import RowEditor from './RowEditor.vue'
 export const panelTabs = {
   moves: MoveShelf,
   edit: RowEditor,
-  // The editor is large and comes when it is wanted.
+  // The editor is large and loads when needed.
   text: defineAsyncComponent(() => import('./TextPanel.vue')),
   shelf: KeptParts,
   // Loaded on demand.

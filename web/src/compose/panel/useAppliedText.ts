@@ -18,7 +18,7 @@ export interface PutText {
   put: () => Session | undefined
 }
 
-/** @param told what was said of words and of this text */
+/** @param told the answers about words and about this text */
 export function useAppliedText(text: Ref<string>, told: Ref<Told>): PutText {
   const session = useSession()
   const questions = shallowRef<readonly Question[]>([])

@@ -6,32 +6,32 @@ import { library } from '../../repertoire/library.ts'
 import { useSession } from '../session/useSession.ts'
 import { mergeText, type Clash } from './mergeText.ts'
 
-/** A text beside the session it belongs to. */
+/** A text next to the session it belongs to. */
 export interface MergedText {
   text: ShallowRef<string>
-  /** Rows that were changed here and in the running order: these stand, those are told. */
+  /** Rows changed both here and in the running order: the typed ones stay, the others are reported. */
   clashes: ShallowRef<readonly Clash[]>
-  /** Whether it has what the session does not have yet. */
+  /** Whether it has changes that the session does not have yet. */
   isHeld: () => boolean
   /** Keeps it on the device until the session has it. */
   hold: (on: boolean) => void
-  /** The session has all of it now. */
+  /** The session now has all of it. */
   isTaken: () => void
-  /** The session was changed elsewhere: both changes stand. */
+  /** The session was changed elsewhere: both changes are kept. */
   follow: () => void
-  /** Says what the session says, and nothing else. */
+  /** Resets the text to the session's. */
   print: () => void
-  /** Ends a clash. @param theirs whether the running order's row is taken */
+  /** Resolves a conflict. @param theirs whether to use the running order's row */
   settle: (clash: Clash, theirs: boolean) => void
 }
 
-/** What is typed and not yet the session's, with the session's text it began with. */
+/** Typed text that the session does not have yet, with the session's text it started from. */
 const heldText = (session: string) =>
   useSessionStorage<{ text: string; base: string } | null>(`esfuerzo.text.${session}`, null, {
     serializer: { read: (text) => JSON.parse(text) as { text: string; base: string }, write: JSON.stringify },
   })
 
-/** The session's text with what is typed in it: it outlives another tab, another page, a reload. */
+/** The session's text with unsaved typing: it survives another tab, another page, a reload. */
 export function useMergedText(): MergedText {
   const session = useSession()
   const printed = (session: Session) => print(session, libraryFor(session, library))

@@ -23,7 +23,7 @@ export interface SessionText extends Pick<MergedText, 'clashes' | 'settle'> {
   refused: ShallowRef<string>
   /** An unclear line is being typed: the session waits until it is left. */
   waiting: ShallowRef<boolean>
-  /** Where the caret is, and whether anybody types. */
+  /** Where the caret is, and whether anybody is typing. */
   onCaret: (line: number, focused: boolean) => void
   answer: (question: Question, answer: Answer) => Promise<void>
   /** Seconds the session would last with an answer. */
@@ -33,8 +33,8 @@ export interface SessionText extends Pick<MergedText, 'clashes' | 'settle'> {
 }
 
 /**
- * The session as a text, both ways live: what is typed changes the running order, what is changed there is written here. A line that is
- * being typed waits until it is left; what is not clear is asked. What is typed outlives another tab, another page, a reload.
+ * The session as a text, live in both directions: typing changes the running order, and its changes appear here. A line being typed is read
+ * once the caret leaves it; unclear text becomes a question. Typed text survives another tab, another page, a reload.
  */
 export function useSessionText(): SessionText {
   const session = useSession()
@@ -45,14 +45,14 @@ export function useSessionText(): SessionText {
   const waiting = shallowRef(false)
   const caret = shallowRef({ line: 1, focused: false })
   let leaving: ReturnType<typeof setTimeout> | undefined
-  /** Typed, and not put to the session yet. */
+  /** Typed, and not applied to the session yet. */
   let typed = false
-  /** The session as the text last made it; any other came from elsewhere. */
+  /** The session as last changed by the text; any other change came from elsewhere. */
   let made: Session = session.document
 
   const isCarets = ({ line }: Question) => caret.value.focused && line === caret.value.line
 
-  /** Puts the text to the session. @param typing the caret's line is not finished */
+  /** Applies the text to the session. @param typing the caret's line is not finished */
   function take(typing: boolean): void {
     typed = false
     clearTimeout(leaving)

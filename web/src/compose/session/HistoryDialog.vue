@@ -15,7 +15,7 @@ import { useMessages } from '../useMessages.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
 
-/** The states this session was in: look at any, give it a name, bring it back. */
+/** The revisions of this session: view any, name it, restore it. */
 const open = defineModel<boolean>({ required: true })
 const { t, locale } = useI18n()
 const session = useSession()

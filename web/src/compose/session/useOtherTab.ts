@@ -8,7 +8,7 @@ const patience = 5000
 /**
  * Whether another tab of this browser has the same session open.
  *
- * @param sessionId whose tabs are asked
+ * @param sessionId the session to ask about
  */
 export function useOtherTab(sessionId: MaybeRefOrGetter<string>): { elsewhere: ComputedRef<boolean> } {
   const { data, post } = useBroadcastChannel<string, string>({ name: 'esfuerzo-open-session' })
@@ -20,7 +20,7 @@ export function useOtherTab(sessionId: MaybeRefOrGetter<string>): { elsewhere: C
   useIntervalFn(
     () => {
       now.value = Date.now()
-      // With the time, so that every word is a new one.
+      // With the time, so that every message is new.
       post(`${toValue(sessionId)} ${now.value}`)
     },
     every,

@@ -10,7 +10,7 @@ import { client } from '../../shared/client.ts'
 import { i18n } from '../../words/i18n.ts'
 import { useMessages } from '../useMessages.ts'
 
-/** The session on screen: its history, its saving, a way out of a conflict. It is changed by edits only. */
+/** The session on screen: its history, saving, and resolving a conflict. It is changed only by edits. */
 export const useSession = defineStore('session', () => {
   const messages = useMessages()
   const settings = useSettings()

@@ -54,7 +54,7 @@ const shorter = computed(() =>
       : [{ group, text: t(by > 0 ? 'arrange.shorter' : 'arrange.longer', { by: minutesText(Math.abs(by)) }) }]
   }),
 )
-/** How much better an order might still be, where not every one could be tried. */
+/** How much better an order might still be, if not all could be tried. */
 const gap = computed(() => {
   const { after, bound } = answer.value?.cost ?? { after: 0, bound: 0 }
   return after > bound ? Math.ceil(((after - bound) / after) * 100) : 0

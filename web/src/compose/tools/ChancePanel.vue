@@ -58,7 +58,7 @@ const rangeText = (low: number, high: number, unit: string) => {
   const [from, to] = [Math.round(low), Math.round(high)]
   return t(`unit.short.${unit}`, { n: from === to ? `${from}` : `${from}–${to}`, count: to })
 }
-/** A chance as "1 in n". */
+/** A probability as "1 in n". */
 const oneIn = (chance: number) => Math.max(1, Math.round(1 / chance))
 const draws = computed(() => {
   const spread = shown.value?.draws

@@ -9,7 +9,7 @@ import { useSession } from '../session/useSession.ts'
 import { usePanel } from '../panel/usePanel.ts'
 import ToolPanel from './ToolPanel.vue'
 
-/** Will everybody finish? Ten thousand children a lane, quick and slow. */
+/** Will everybody finish? Ten thousand simulated children per lane, quick and slow. */
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 const { t } = useI18n()
 const session = useSession()

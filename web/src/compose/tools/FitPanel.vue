@@ -27,7 +27,7 @@ const answer = computed(() => (work.current.value ? work.answer.value : undefine
 const budget = computed(() => session.document.minutes * 60)
 
 const chosen = ref(0)
-/** Changes of the chosen way that are left out, by their place. */
+/** Changes of the chosen way that are left out, by their position. */
 const left = ref(new Set<number>())
 watch(work.answer, () => (chosen.value = 0))
 watch([work.answer, chosen], () => (left.value = new Set()))

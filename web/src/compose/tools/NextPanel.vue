@@ -30,7 +30,7 @@ const messages = useMessages()
 const edits = useEdits()
 const panel = usePanel()
 const lanes = shallowRef<LaneNext[]>()
-/** Of each lane the chosen change by its place; -1 is the same again. */
+/** For each lane, the chosen change by its position; -1 is the same again. */
 const chosen = ref<Record<string, number>>({})
 const problem = ref('')
 const running = ref(false)

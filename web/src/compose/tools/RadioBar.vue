@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string | number">
 import { useId } from 'vue'
 
-/** One of a few choices side by side; native radios, so that arrow keys go from one to the next. */
+/** One of a few choices side by side; native radio buttons, so that arrow keys move between them. */
 defineProps<{ choices: readonly T[]; label: string }>()
 const chosen = defineModel<T>({ required: true })
 defineSlots<{ default?: (props: { choice: T }) => unknown }>()

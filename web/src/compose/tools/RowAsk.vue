@@ -10,8 +10,8 @@ import { usePanel } from '../panel/usePanel.ts'
 import { orderMark } from './findingsText.ts'
 
 /**
- * What a block's row asks by itself: the order of its stations, said where it strikes the eye; how long chance takes.
- * `brief`: there is no room for words beside a long name.
+ * A block row's own question: the order of its stations if it has a problem; how long chance takes. `brief`: there is no room for words
+ * next to a long name.
  */
 const props = defineProps<{ block: Block; role: Role; brief?: boolean }>()
 const { t } = useI18n()
@@ -54,7 +54,7 @@ const mark = computed(() =>
 </template>
 
 <style scoped>
-/* No part of the button: a click on the row's words takes the row. */
+/* Not part of the button: a click on the row's words selects the row. */
 .said {
   flex: 0 1 auto;
   min-width: 0;

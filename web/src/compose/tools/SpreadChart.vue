@@ -38,7 +38,7 @@ const option = computed(() => {
         data: points,
         symbol: 'none',
         silent: true,
-        // A double line is a wide one with the card's colour inside.
+        // A double line is a wide one with the card's color inside.
         lineStyle: {
           color: s === 0 ? color : 'var(--card)',
           width: strokes.length > 1 ? (s === 0 ? 5 : 2) : stroke.width,

@@ -5,7 +5,7 @@ import type { Words } from '../../shared/words.ts'
 const told = ['trips', 'muscles', 'hardJumps', 'things', 'families', 'thuds'] as const
 
 /**
- * What another order saves, a line for each thing that is better or worse.
+ * What another order improves, one line for each difference.
  *
  * @example ['2 trips to the floor instead of 5', 'no muscle twice in a row any more']
  */

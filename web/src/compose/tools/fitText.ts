@@ -24,7 +24,7 @@ export interface FitText {
 const counted: readonly LeverKind[] = ['laps', 'draws']
 
 /**
- * What a proposed change does, in words.
+ * A proposed change, in words.
  *
  * @example { where: 'Springs', what: 'rest 30 s → 25 s' }
  */
@@ -61,6 +61,6 @@ function whatText(change: FitChange, form: Form, session: Session, library: Pick
   return `${t(`fit.lever.${lever === 'laps' ? `laps_${traitsOf({ form }).lapWord}` : lever}`)} ${text}`
 }
 
-/** A stretch of time in a line of text, its unit never on the next line. @example '45 s', '1:20' */
+/** A duration in a line of text, with its unit never on the next line. @example '45 s', '1:20' */
 export const secondsText = (seconds: number, t: Words): string =>
   seconds < 60 ? t('unit.short.seconds', { n: seconds }).replace(' ', '\u00a0') : minutesText(seconds)

@@ -2,7 +2,7 @@ import type { Reason } from '@esfuerzo/core/suggest'
 import type { Words } from '../../shared/words.ts'
 
 /**
- * Why a move is suggested, in a line.
+ * Why an exercise is suggested, in one line.
  *
  * @example reasonsText([{ code: 'firstPull' }, { code: 'known' }], t) // 'nothing pulls yet · the class knows it'
  */

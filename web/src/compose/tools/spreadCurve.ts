@@ -7,7 +7,7 @@ export interface Curve {
 }
 
 /**
- * The hill a chart draws: at each minute the share of children a minute, down to nothing on both sides.
+ * The curve of a chart: at each minute the share of children per minute, down to zero on both sides.
  *
  * @example spreadCurve({ letter: 'A', bins: { from: 60, width: 30, shares: [1] } }) // [[1, 0], [1.25, 2], [1.5, 0]]
  */

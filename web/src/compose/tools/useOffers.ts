@@ -12,10 +12,10 @@ import { useSuggestions } from './useSuggestions.ts'
 const most = 6
 
 /**
- * What the place of the cursor leaves open: moves by their ids, the best first, each with why. Worked out beside the page once the
- * session stands still; where it cannot be, nothing is offered.
+ * What the cursor's place leaves open: exercises by id, the best first, each with reasons. Computed in a worker once the session has
+ * stopped changing; if that fails, nothing is offered.
  *
- * @param wanted whether somebody looks for a move: nothing is worked out while rows are typed into
+ * @param wanted whether somebody is looking for an exercise: nothing is computed while rows are typed
  */
 export function useOffers(wanted: Ref<boolean>): ShallowRef<ReadonlyMap<string, string>> {
   const { t } = useI18n()

@@ -25,7 +25,7 @@ export function useSuggestions() {
   const session = useSession()
   const repertoire = useRepertoire()
   return {
-    /** What comes first for a place, before anything is typed. */
+    /** The first suggestions for a place, before anything is typed. */
     offer: (place: SuggestFor, most: number, signal: AbortSignal): Promise<Suggestion[]> =>
       coreDoor.run('offer', session.document, { place, most, context: suggestContext(repertoire.lately) }, { signal }),
     /** @returns none if nothing meets the conditions */

@@ -7,7 +7,7 @@ import { useCursor } from '../cursor/useCursor.ts'
 import { usePanel } from '../panel/usePanel.ts'
 import type { Tool } from './tool.ts'
 
-/** For which blocks a tool is. */
+/** Which blocks a tool applies to. */
 const fits: Record<Extract<Tool, { block: string }>['kind'], (block: Block) => boolean> = {
   arrange: canArrange,
   chance: isChance,

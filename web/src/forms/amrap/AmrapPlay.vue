@@ -7,7 +7,7 @@ import type { Finding } from '../../player/usePlayer.ts'
 import type { FormScreen } from '../formScreen.ts'
 import TurnCard from '../TurnCard.vue'
 
-/** As many rounds as fit the time: one station after the other, each tapped off, rounds counted. */
+/** As many rounds as fit into the time: one station after the other, each tapped when done, rounds counted. */
 const props = defineProps<FormScreen<PlayOf<'amrap'>>>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
 const { t } = useSentences()

@@ -16,7 +16,7 @@ import { amountText } from '../../compose/order/cellText.ts'
 import { useEdits } from '../../compose/edits/useEdits.ts'
 import FactFields from '../FactFields.vue'
 
-/** The sheet as children have it before them: a column for each face, its rows to be moved across. */
+/** The sheet as children see it: one column per face, with rows that can be moved across. */
 const props = defineProps<{ block: BlockOf<'chance'>; scope: Scope }>()
 const { t } = useI18n()
 const edits = useEdits()

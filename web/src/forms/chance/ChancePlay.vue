@@ -15,7 +15,7 @@ const real = ref(false)
 const card = ref(1)
 const task = computed(() => game.value.drawn?.tasks[0])
 const again = computed(() => game.value.drawn !== undefined && !task.value && !game.value.over)
-/** Two take turns: whose it is. */
+/** Two take turns: whose turn it is. */
 const player = computed(() => (props.play.oneByOne ? (game.value.draws % 2) + 1 : undefined))
 const faceName = (face: string) => t(`player.faces.${face}`)
 const isDone = (row: string) => game.value.done.includes(row)

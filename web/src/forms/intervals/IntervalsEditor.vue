@@ -22,7 +22,7 @@ const setLaps = (next: (now: Lap[]) => Lap[], what: string) =>
   change((b) => ({ ...b, laps: mapGroups(b.laps, props.scope, next) }), what)
 
 const setCount = (n: number) => setLaps((now) => Array.from({ length: n }, (_, i) => now[i] ?? now.at(-1)!), 'laps')
-/** One lap's value, or every lap's while they are alike. */
+/** One lap's value, or every lap's while they are equal. */
 const setLap = (at: number | 'all', field: keyof Lap, value: number) =>
   setLaps((now) => now.map((lap, i) => (at === 'all' || at === i ? { ...lap, [field]: value } : lap)), `${field}-${at}`)
 /** Laps start out ten seconds apart, so that they differ. */

@@ -3,7 +3,7 @@ import { useI18n } from 'vue-i18n'
 import type { Lap } from '@esfuerzo/core'
 import NumberField from '../../shared/fields/NumberField.vue'
 
-/** Work and rest of a lap, or of all while they are alike. */
+/** Work and rest of a lap, or of all while they are equal. */
 defineProps<{ lap: Lap }>()
 const emit = defineEmits<{ set: [field: keyof Lap, seconds: number] }>()
 const { t } = useI18n()

@@ -6,7 +6,7 @@ import FactFields from '../FactFields.vue'
 /** A ladder, drawn as one. */
 const props = defineProps<{ block: BlockOf<'ladder'>; scope: Scope }>()
 const steps = computed(() => {
-  // The shared rungs are those of no group.
+  // The shared rungs belong to no group.
   return rungsFor(props.block, props.scope === 'all' ? '' : props.scope[0]!)
 })
 const top = computed(() => Math.max(1, ...steps.value))

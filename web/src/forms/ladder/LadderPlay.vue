@@ -4,7 +4,7 @@ import { useSentences } from '../../shared/sentences.ts'
 import { type PlayOf } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
 
-/** The ladder beside the figure, with the rung the child is on. */
+/** The ladder next to the figure, with the child's current rung. */
 const props = defineProps<{ play: PlayOf<'ladder'>; step: PlayedStep }>()
 const { t } = useSentences()
 const at = computed(() => (props.step.lap ?? 1) - 1)

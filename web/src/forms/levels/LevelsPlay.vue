@@ -5,7 +5,7 @@ import { type PlayOf } from '@esfuerzo/core/publication'
 import { type PlayedStep } from '@esfuerzo/core/run'
 import type { Finding } from '../../player/usePlayer.ts'
 
-/** A skill ladder: which level is on, and a tap once it is done. */
+/** A skill ladder: the current level, and a tap once it is done. */
 const props = defineProps<{ play: PlayOf<'levels'>; step: PlayedStep }>()
 const emit = defineEmits<{ note: [finding: Finding] }>()
 const { t } = useSentences()

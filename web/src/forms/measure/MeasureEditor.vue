@@ -6,7 +6,7 @@ import { useEdits } from '../../compose/edits/useEdits.ts'
 import { library } from '../../repertoire/library.ts'
 import FactFields from '../FactFields.vue'
 
-/** Which test it is, when in the lesson and how it is set up; as many tries as the test counts, unless she says otherwise. */
+/** Which test it is, when in the lesson and with which set-up; as many tries as the test counts by default. */
 const props = defineProps<{ block: BlockOf<'measure'>; scope: Scope }>()
 const { t } = useI18n()
 const edits = useEdits()

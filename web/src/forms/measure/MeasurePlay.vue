@@ -11,7 +11,7 @@ import { measureShown } from '../../player/measure/measureShown.ts'
 import PulseCounts from '../../player/measure/PulseCounts.vue'
 import { useTestClock } from '../../player/measure/useTestClock.ts'
 
-/** A test: how it is set up and done, in a picture and words; the clock it needs; a box for each try; how it was done. */
+/** A test: how it is set up and done, in a picture and words; its clock; a box for each try; how it was done. */
 const props = defineProps<FormScreen<Play | undefined>>()
 const emit = defineEmits<{ note: [finding: Finding]; finish: [] }>()
 const { t } = useSentences()
@@ -58,7 +58,7 @@ const topped = computed(
 )
 /** Instructions come first, then the clock. */
 const ready = ref(false)
-/** Which try is being counted: the one that was open when the clock began. */
+/** Which try is being counted: the one that was open when the clock started. */
 const counting = ref(1)
 function onStart() {
   counting.value = open.value

@@ -19,7 +19,7 @@ const change = (i: number, fields: Partial<Question>, what: string) =>
     props.block.questions.map((q, k) => (k === i ? { ...q, ...fields } : q)),
     `${what}-${i}`,
   )
-/** A question and its answers are never empty: an emptied field keeps its last letter until something is typed. */
+/** A question and its answers are never empty: a cleared field keeps its last letter until something is typed. */
 const line = (typed: string, before: string) => cleanText(typed, 'line') || before.slice(0, 1) || '?'
 const onAnswer = (i: number, k: number, typed: string) => {
   const { answers } = props.block.questions[i]!

@@ -15,7 +15,7 @@ const seconds = computed(() =>
   props.scope === 'all' ? props.block.seconds.all : valueFor(props.block.seconds, props.scope[0]!),
 )
 
-/** What explaining the blocks after this one would take, up to the next talk. */
+/** How long explaining the following blocks takes, up to the next talk. */
 const proposed = computed(() => {
   const blocks = session.document.sections.flatMap((s) => s.blocks)
   const after = blocks.slice(blocks.findIndex((b) => b.id === props.block.id) + 1)

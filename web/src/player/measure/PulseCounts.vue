@@ -5,14 +5,14 @@ import { audioClock } from '../audioClock.ts'
 import PulseHelper from '../PulseHelper.vue'
 import { useSentences } from '../../shared/sentences.ts'
 
-/** The counts of a pulse test, one after the other: at rest twice and their middle, after work now and in a minute. */
+/** The counts of a pulse test, one after the other: at rest twice with their mean, after work at once and after a minute. */
 const props = defineProps<{ counts: readonly Pulse['when'][]; seconds: number | undefined }>()
 const emit = defineEmits<{ done: [pulses: Pulse[]] }>()
 const { t } = useSentences()
 /** At rest it is counted twice: half a minute each time. */
 const tries = computed(() => (props.counts.length === 1 && props.seconds === 30 ? 2 : props.counts.length))
 const kept = ref<Pulse[]>([])
-/** When the next count is due, on the device's clock. */
+/** When the next count is due, by the device's clock. */
 const due = ref<number>()
 const left = ref(0)
 let timer: ReturnType<typeof setInterval> | undefined

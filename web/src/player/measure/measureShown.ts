@@ -1,6 +1,6 @@
 import { type Publication, type PublishedMeasure } from '@esfuerzo/core/publication'
 
-/** Of sessions sent home before they carried their tests: what there was to tell of three of them. */
+/** For sessions sent home before they carried their tests: the instructions of three tests. */
 const before: Record<string, Pick<PublishedMeasure, 'unit' | 'clock' | 'figure'>> = {
   sitAndReach: { unit: 'score', clock: { kind: 'none' }, figure: 'seated-reach' },
   hold: { unit: 'seconds', clock: { kind: 'up' }, figure: '' },
@@ -8,7 +8,7 @@ const before: Record<string, Pick<PublishedMeasure, 'unit' | 'clock' | 'figure'>
 }
 
 /**
- * How a test is done, as a session carries it; for sessions of before in the page's own words.
+ * How a test is done, as a session carries it; for older sessions in the page's own words.
  *
  * @param said a text of the page's
  */

@@ -2,10 +2,10 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import { audioClock } from '../audioClock.ts'
 
 /**
- * The clock of a test: it runs until it is stopped or so many seconds are over.
+ * The clock of a test: it runs until it is stopped or a number of seconds is over.
  *
- * @param most seconds after which it stops by itself; undefined where nothing but the child ends it
- * @param onEnd told of the seconds when it stops
+ * @param most seconds after which it stops automatically; undefined if only the child ends it
+ * @param onEnd called with the seconds when it stops
  */
 export function useTestClock({ most, onEnd }: { most: () => number | undefined; onEnd: (seconds: number) => void }) {
   const since = ref<number>()

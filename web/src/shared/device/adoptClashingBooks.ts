@@ -32,8 +32,8 @@ async function add(purpose: DevicePurpose, entries: readonly [string, unknown][]
 }
 
 /**
- * Takes over what a release before kept in the one database that two pages opened: typed values of class books, children's books.
- * It is deleted once both have theirs.
+ * Takes over data of a previous release from the one database that two pages opened: typed values of class books, children's books. It is
+ * deleted once both have theirs.
  */
 export async function adoptClashingBooks(): Promise<void> {
   const old = await openThere()

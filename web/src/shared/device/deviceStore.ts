@@ -18,7 +18,7 @@ export interface DeviceStore {
 let adopting: Promise<void> | undefined
 
 async function adopt(): Promise<void> {
-  // A browser that does not tell its databases has to try.
+  // A browser that cannot list its databases has to try.
   const names = await indexedDB.databases?.()
   if (names?.every(({ name }) => name !== 'esfuerzo-book')) return
   // Rarely needed, so a phone doesn't download it in advance.

@@ -2,10 +2,10 @@ import { promisifyRequest } from 'idb-keyval'
 import type { DevicePurpose } from './purposes.ts'
 
 /**
- * Opens a database of the device, and brings it up to date.
+ * Opens a database of the device, and migrates it.
  *
- * @param closed called where it is closed by others: a page of a later release wants to bring it up to date, or the browser ended it
- * @throws {DOMException} where the browser keeps nothing, or a later release has been here
+ * @param closed called if it is closed from outside: a page of a later release wants to migrate it, or the browser closed it
+ * @throws {DOMException} if the browser stores nothing, or a later release was used here
  */
 export async function openDevice(
   { name, version, upgrade }: DevicePurpose,

@@ -1,8 +1,6 @@
 const name = 'esfuerzo-own-device'
 
-/**
- * Whether a teacher said that this device is hers alone. Else it is a shared one: what it keeps of her goes when she signs out.
- */
+/** Whether a teacher said that this device is hers alone. Otherwise it counts as shared: her data is removed from it when she signs out. */
 export const ownDevice = {
   read: (): boolean => {
     try {

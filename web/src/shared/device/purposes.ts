@@ -5,7 +5,7 @@ export interface DevicePurpose {
   /** Of its one store. */
   store: string
   version: number
-  /** Brings an older database up to this version. @param from 0 for one that is new */
+  /** Migrates an older database to this version. @param from 0 for a new one */
   upgrade: (db: IDBDatabase, from: number) => void
 }
 
@@ -20,7 +20,7 @@ const purpose = (name: string, store: string): DevicePurpose => ({
 export const purposes = {
   /** Sessions and terms whose state on screen the server does not have. */
   drafts: purpose('esfuerzo-drafts', 'drafts'),
-  /** Values typed into a class book that the server does not have yet, a key each. */
+  /** Values typed into a class book that the server does not have yet, one key each. */
   classBook: purpose('esfuerzo-class-book', 'cells'),
   /** What a child did; stored only on this device. */
   childBook: purpose('esfuerzo-child-book', 'books'),

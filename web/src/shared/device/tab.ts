@@ -12,7 +12,7 @@ function hold(tab: string): Promise<boolean> {
     void navigator.locks
       .request(lockOf(tab), { ifAvailable: true }, (lock) => {
         resolve(lock !== null)
-        // Never released: the browser does when the tab is closed.
+        // Never released: the browser does that when the tab is closed.
         return lock ? new Promise(() => {}) : undefined
       })
       .catch(() => resolve(true))
@@ -22,7 +22,7 @@ function hold(tab: string): Promise<boolean> {
 let held: Promise<string> | undefined
 async function holdOwn(): Promise<string> {
   const known = sessionStorage.getItem(name)
-  // A tab that was duplicated has the other's name.
+  // A duplicated tab has the other's name.
   id = known && (await hold(known)) ? known : uuid()
   if (id !== known) {
     sessionStorage.setItem(name, id)
@@ -33,7 +33,7 @@ async function holdOwn(): Promise<string> {
 
 /** This tab's name; it survives a reload and no other tab shares it. */
 export async function tabId(): Promise<string> {
-  // Cleared at a sign-out, it is another tab from then on.
+  // If cleared at sign-out, it counts as another tab from then on.
   if (!held || sessionStorage.getItem(name) !== (await held)) held = holdOwn()
   return held
 }
@@ -42,9 +42,9 @@ export async function tabId(): Promise<string> {
 const silent = 60_000
 
 /**
- * Which tabs are there, by their names. Where the browser does not tell, a tab that wrote within the last minute is.
+ * Which tabs are open, by their names. If the browser cannot tell, a tab that wrote within the last minute counts as open.
  *
- * @returns whether a tab is there that wrote something at a moment, in milliseconds
+ * @returns whether a tab is open that wrote something at a moment, in milliseconds
  */
 export async function tabsThere(): Promise<(tab: string, at: number) => boolean> {
   try {

@@ -2,8 +2,8 @@
 import { floorY, type Child, type Drawing, type Point } from '@esfuerzo/core/figure'
 
 /**
- * A drawn figure on its floor, inside a picture of −4 −4 108 108. Tones are attributes, not classes: a class that changes on an
- * element inside a picture cannot be patched.
+ * A drawn figure on its floor, in a picture of −4 −4 108 108. Tones are attributes, not classes: a class that changes on an element inside
+ * a picture cannot be patched.
  */
 defineProps<{ drawing: Drawing; child?: Child }>()
 const path = (points: readonly Point[]) =>

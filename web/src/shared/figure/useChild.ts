@@ -7,7 +7,7 @@ let chosen: Ref<Child> | undefined
 /** The child in the drawings on this device. */
 export function useChild(): Ref<Child> {
   chosen ??= useLocalStorage<Child>('esfuerzo-child', 'crop')
-  // What another release knew and this one does not is the first.
+  // A child unknown to this release becomes the first.
   if (!children.includes(chosen.value)) chosen.value = 'crop'
   return chosen
 }

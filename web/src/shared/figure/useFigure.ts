@@ -3,10 +3,10 @@ import { computed, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { stillAt, type Figure } from '@esfuerzo/core/figure'
 
 /**
- * The moment of a figure's cycle as time goes by, as a share of it. Only figures on screen move, and none for whoever asked for less motion.
+ * The current moment of a figure's cycle, as a share of it. Only visible figures move, and none if reduced motion is preferred.
  *
  * @param cycle seconds of one cycle; 0 stands still
- * @param element what has to be in sight for it to move
+ * @param element must be visible for it to move
  */
 export function useFigure(
   figure: Readonly<Ref<Figure>>,

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { laneStroke } from './laneStrokes.ts'
 
-/** Draws round its positioned parent in a group's painted line. */
+/** Draws a group's line around its positioned parent. */
 const props = defineProps<{ letter: string }>()
 const stroke = computed(() => laneStroke(props.letter))
 </script>

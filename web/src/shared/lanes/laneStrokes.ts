@@ -4,7 +4,7 @@ import { type LaneLetter } from '@esfuerzo/core'
 export interface LaneStroke {
   /** CSS colour. */
   color: string
-  /** Widths of the strokes side by side: two for a double line. */
+  /** Widths of parallel strokes: two for a double line. */
   strokes: { width: number; offset: number }[]
   /** SVG dash pattern; empty for a solid line. */
   dash: string
@@ -12,7 +12,7 @@ export interface LaneStroke {
 
 const one = (width: number) => [{ width, offset: 0 }]
 
-/** One line a letter: solid, dashed, double, dotted, dash-dot, wide. */
+/** One line style per letter: solid, dashed, double, dotted, dash-dot, wide. */
 export const laneStrokes: Record<LaneLetter, LaneStroke> = {
   A: { color: 'var(--lane-A)', strokes: one(3), dash: '' },
   B: { color: 'var(--lane-B)', strokes: one(3), dash: '7 4' },

@@ -1,7 +1,7 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { computed, watch, type ComputedRef, type Ref } from 'vue'
 
-/** The floor: as the system has it, by day, or by night. */
+/** The color scheme: the system's, day, or night. */
 export const floors = ['system', 'day', 'night'] as const
 export type Floor = (typeof floors)[number]
 

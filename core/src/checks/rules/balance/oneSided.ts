@@ -2,7 +2,7 @@ import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 import { strengthPart } from '../../../terms/strengthPart.ts'
 
-/** A strength session most of whose work is of one kind. */
+/** A strength session in which most of the work is of one kind. */
 export const oneSided: Rule = {
   id: 'one-sided',
   level: 'note',

@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A version the lowest grade of its group is not ready for. */
+/** A version that the lowest grade of its group is not ready for. */
 export const beyondGrade: Rule = {
   id: 'beyond-grade',
   level: 'look',

@@ -8,7 +8,7 @@ export const noEasier: Rule = {
   family: 'care',
   find: (view) =>
     perStation(view, ({ section, station, move, version }) => {
-      // A warm-up is done as gently as one likes.
+      // A warm-up can be done as gently as the child likes.
       if (section.role === 'warmUp') return undefined
       const easiest = move.versions[0]!.id === version.id
       if (!easiest || station.easier || version.met < limit('easierFrom', 0) || move.family === 'game') return undefined

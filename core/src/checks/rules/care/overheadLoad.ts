@@ -1,7 +1,7 @@
 import { bandOf, limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A weight above the head or the face for grades 2 and 3. The youngest have a rule of their own, the older their loads. */
+/** A weight above the head or the face for grades 2 and 3. The youngest have a rule of their own; the older have limits on loads. */
 export const overheadLoad: Rule = {
   id: 'overhead-load',
   level: 'stop',

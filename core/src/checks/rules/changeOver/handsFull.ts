@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** A weight in the hands where the hands are needed: on the wall, on the floor. */
+/** A weight in the hands when the hands are needed on the wall or the floor. */
 export const handsFull: Rule = {
   id: 'hands-full',
   level: 'look',

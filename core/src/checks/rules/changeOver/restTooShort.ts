@@ -26,7 +26,7 @@ function stancesIn({ cells, library }: CheckView): (step: CheckedStep, lane: Che
 function tooSoon(view: CheckView): Map<CheckedStep, number> {
   const stance = stancesIn(view)
   const found = new Map<CheckedStep, number>()
-  // The same neighbours come again with every lap and in every lane.
+  // The same neighbors occur in every lap and every lane.
   const known = new Map<Stance, Map<Stance, number>>()
   const between = (from: Stance, to: Stance): number => {
     const own = known.get(from) ?? new Map<Stance, number>()

@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perStepOfStation, type Rule } from '../../rule.ts'
 
-/** A stretch held shorter or longer than ten to thirty seconds a side. */
+/** A stretch held for less than ten or more than thirty seconds a side. */
 export const holdPolicy: Rule = {
   id: 'hold-policy',
   level: 'look',

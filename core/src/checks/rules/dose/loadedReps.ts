@@ -2,7 +2,7 @@ import { typicalAmount } from '../../../terms/dose.ts'
 import { limit } from '../../limits.ts'
 import { perStation, type Rule } from '../../rule.ts'
 
-/** With a weight fewer or more reps than six to fifteen. */
+/** Fewer than six or more than fifteen reps with a weight. */
 export const loadedReps: Rule = {
   id: 'loaded-reps',
   level: 'look',

@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import type { Found, Rule } from '../../rule.ts'
 
-/** A plank or a wall sit held longer than its shape lasts. */
+/** A plank or a wall sit held longer than children can keep good form. */
 export const longHold: Rule = {
   id: 'long-hold',
   level: 'look',

@@ -15,7 +15,7 @@ export const sameMuscleTwice: Rule = {
         const shared = row.move.muscles.main.filter(
           (id) => next.move.muscles.main.includes(id) && id !== view.session.aim.muscle,
         )
-        // Strength is what tires a muscle; hopping and running go by on the same calves all day.
+        // Strength work tires a muscle; hopping and running use the calves all day without harm.
         const works = [row, next].every(
           ({ move }) => !['stretch', 'breathe', 'balance', 'travel', 'jump', 'game'].includes(move.family),
         )

@@ -4,7 +4,7 @@ import { overLimit } from '../../overLimit.ts'
 import type { Rule } from '../../rule.ts'
 import type { Where } from '../../where.ts'
 
-/** A long stretch of hard work without half a minute of relief. */
+/** A long stretch of hard work without half a minute of easier work. */
 export const vigorousMinutes: Rule = {
   id: 'vigorous-minutes',
   level: 'note',

@@ -16,7 +16,7 @@ interface Run {
 const eases = (step: CheckedStep): boolean =>
   step.kind !== 'work' || (step.doing !== undefined && step.doing.version.met < limit('restUnderMet', 0))
 
-/** Neighbouring hard work of one block, with what rests between. */
+/** Neighboring hard work of one block, with the rests in between. */
 function runsOf({ steps }: CheckedLane): Run[] {
   const runs: Run[] = []
   let now: Run | undefined
@@ -35,7 +35,7 @@ function runsOf({ steps }: CheckedLane): Run[] {
   return runs
 }
 
-/** More work to rest than the age has, over a run of hard stations by the clock. */
+/** More work per rest than the age allows, over a run of hard timed stations. */
 export const workRestRatio: Rule = {
   id: 'work-rest-ratio',
   level: 'look',

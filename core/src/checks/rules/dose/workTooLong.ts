@@ -3,7 +3,7 @@ import { isHard } from '../../hardWork.ts'
 import { limit } from '../../limits.ts'
 import { perStepOfStation, type Rule } from '../../rule.ts'
 
-/** Hard work by the clock for longer than attention and form last. */
+/** Timed hard work for longer than attention and form last. */
 export const workTooLong: Rule = {
   id: 'work-too-long',
   level: 'note',

@@ -1,7 +1,7 @@
 import { overLimit, type Amount } from '../../overLimit.ts'
 import type { Rule } from '../../rule.ts'
 
-/** Too long on the hands in a row. */
+/** Too long on the hands without a break. */
 export const wrists: Rule = {
   id: 'wrists',
   level: 'note',

@@ -1,6 +1,6 @@
 import { perStation, type Rule } from '../../rule.ts'
 
-/** More floor than the home has. */
+/** Needs more floor space than the home has. */
 export const floorTooSmall: Rule = {
   id: 'floor-too-small',
   level: 'look',

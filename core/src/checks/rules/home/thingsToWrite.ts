@@ -2,7 +2,7 @@ import { stationsOf } from '../../../session/forms.ts'
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** More results to write down than a child of that age does. */
+/** More results to write down than a child of that age manages. */
 export const thingsToWrite: Rule = {
   id: 'things-to-write',
   level: 'note',

@@ -2,7 +2,7 @@ import { perStation, type Rule } from '../../rule.ts'
 import { traitsOf } from '../../../session/formTraits.ts'
 import { stationsOf } from '../../../session/forms.ts'
 
-/** Things thrown for a score lie about when the next station runs or jumps. */
+/** Things thrown for points lie around when the next station runs or jumps. */
 export const thrownThings: Rule = {
   id: 'thrown-things',
   level: 'note',

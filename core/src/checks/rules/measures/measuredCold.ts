@@ -3,10 +3,10 @@ import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 import { movedBefore } from '../../warmth.ts'
 
-/** A reach before the lesson is cold on purpose, and compares with the one after it. */
+/** A reach test before the lesson is cold on purpose: it is compared with the one after the lesson. */
 const coldFirst: readonly TestId[] = ['sitAndReach']
 
-/** A test that needs a warm body is done on a cold one. */
+/** A test that needs a warm body is done without a warm-up. */
 export const measuredCold: Rule = {
   id: 'measured-cold',
   level: 'look',

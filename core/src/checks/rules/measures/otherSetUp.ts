@@ -1,7 +1,7 @@
 import { measuredIn, perTest } from '../../measured.ts'
 import type { Rule } from '../../rule.ts'
 
-/** The same test is set up in two ways in one session: they do not compare. */
+/** The same test has two different set-ups in one session, so its results do not compare. */
 export const otherSetUp: Rule = {
   id: 'other-set-up',
   level: 'look',

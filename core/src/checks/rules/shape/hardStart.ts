@@ -3,7 +3,7 @@ import { limit } from '../../limits.ts'
 import { perStepOfStation, type Rule } from '../../rule.ts'
 import { movedBefore } from '../../warmth.ts'
 
-/** A jump at full effort or a load in the first minute of a warm-up. */
+/** A full-effort jump or a load in the first minute of a warm-up. */
 export const hardStart: Rule = {
   id: 'hard-start',
   level: 'look',

@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
-/** Lanes that are to finish together and do not. */
+/** Lanes that should finish together and do not. */
 export const lanesApart: Rule = {
   id: 'lanes-apart',
   level: 'look',

@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
-/** More work than the youngest keep up with. */
+/** More work than the youngest can keep up with. */
 export const longForYoung: Rule = {
   id: 'long-for-young',
   level: 'note',

@@ -10,7 +10,7 @@ export const longTalk: Rule = {
     const found = new Map<string, Found>()
     for (const { steps, band, group } of lanes)
       for (const { kind, block, section, seconds, say } of steps) {
-        // The rules of a game and a sum are read while it is played.
+        // The rules of a game and a sum are read during play, so they are not counted.
         if (kind !== 'talk' || say.code !== 'talk' || seconds.typical <= limit('talk', band)) continue
         const one = found.get(block) ?? { where: { section, block }, groups: [], facts: {} }
         one.groups.push(group.id)

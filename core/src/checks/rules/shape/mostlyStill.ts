@@ -2,10 +2,10 @@ import { isMoving } from '../../hardWork.ts'
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** Aims that are still by their nature, or rest long by it. */
+/** Aims that are still by nature, or rest long by design. */
 const still = ['strength', 'power', 'flexibility', 'balance', 'muscularEndurance']
 
-/** Less than half of the time moving, where moving is the aim. */
+/** Less than half of the time moving when moving is the aim. */
 export const mostlyStill: Rule = {
   id: 'mostly-still',
   level: 'note',

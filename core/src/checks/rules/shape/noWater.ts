@@ -2,7 +2,7 @@ import { endOf } from '../../hardWork.ts'
 import { limit } from '../../limits.ts'
 import type { Rule } from '../../rule.ts'
 
-/** No pause to drink in twenty minutes; outdoors in fifteen. */
+/** No water break in twenty minutes; outdoors in fifteen. */
 export const noWater: Rule = {
   id: 'no-water',
   level: 'note',

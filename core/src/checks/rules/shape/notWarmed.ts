@@ -2,7 +2,7 @@ import { isHard } from '../../hardWork.ts'
 import { longestWorked, muscleNames, warmed } from '../../muscleWork.ts'
 import type { Rule } from '../../rule.ts'
 
-/** Of the two muscles that work hard longest, neither is moved before. */
+/** Neither of the two muscles that work hard longest is moved before. */
 export const notWarmed: Rule = {
   id: 'not-warmed',
   level: 'note',

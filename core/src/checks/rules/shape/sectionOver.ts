@@ -1,6 +1,6 @@
 import { perLane, type Found, type Rule } from '../../rule.ts'
 
-/** A part over the minutes it was given. */
+/** A section takes longer than the minutes it was given. */
 export const sectionOver: Rule = {
   id: 'section-over',
   level: 'look',

@@ -1,7 +1,7 @@
 import type { Rule } from '../../rule.ts'
 import { coldest, coldStarts } from '../../warmth.ts'
 
-/** Some moving before the first hard work, and less than would warm. */
+/** Some moving before the first hard work, but too little to warm up. */
 export const shortWarmUp: Rule = {
   id: 'short-warm-up',
   level: 'look',

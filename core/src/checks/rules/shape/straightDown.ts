@@ -5,14 +5,14 @@ import type { CheckedLane, CheckedStep } from '../../view.ts'
 
 const low = ['lyingBack', 'lyingFront', 'seated', 'kneeling', 'handsAndFeet']
 
-/** Still and low: lying, sitting or kneeling in a stretch or a breath. */
+/** Still and low: lying, sitting or kneeling in a stretch or a breathing exercise. */
 const isDown = (step: CheckedStep): boolean =>
   step.doing !== undefined &&
   ['stretch', 'breathe'].includes(step.doing.move.family) &&
   !isMoving(step) &&
   low.includes(step.doing.version.posture ?? step.doing.move.posture)
 
-/** The first still and low step that comes right upon a minute of hard work. */
+/** The first still and low step right after a minute of hard work. */
 function downAfter({ steps, band }: CheckedLane): CheckedStep | undefined {
   let hard = 0
   let until = -Infinity
@@ -28,7 +28,7 @@ function downAfter({ steps, band }: CheckedLane): CheckedStep | undefined {
   return undefined
 }
 
-/** From hard work straight onto the floor: the reason for a cool-down is a head that stays clear. */
+/** From hard work straight onto the floor: a cool-down exists to keep children from getting dizzy. */
 export const straightDown: Rule = {
   id: 'straight-down',
   level: 'note',

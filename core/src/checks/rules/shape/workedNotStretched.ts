@@ -1,7 +1,7 @@
 import { longestInWork, muscleNames, stretched } from '../../muscleWork.ts'
 import type { Rule } from '../../rule.ts'
 
-/** Of the two muscles that work longest, neither is stretched. */
+/** Neither of the two muscles that work longest is stretched. */
 export const workedNotStretched: Rule = {
   id: 'worked-not-stretched',
   level: 'note',

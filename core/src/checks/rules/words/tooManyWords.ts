@@ -1,7 +1,7 @@
 import { limit } from '../../limits.ts'
 import { perLane, type Rule } from '../../rule.ts'
 
-/** More words of the teacher's own than a child of that age reads. */
+/** More of the teacher's own words than a child of that age reads. */
 export const tooManyWords: Rule = {
   id: 'too-many-words',
   level: 'note',
