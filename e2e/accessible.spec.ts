@@ -17,7 +17,7 @@ const layoutShift = (page: Page) =>
       }),
   )
 
-test('no view of the teacher’s has an accessibility violation', async ({ page }) => {
+test('no teacher view has an accessibility violation', async ({ page }) => {
   await page.goto(at('/sign-in'))
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   await expectAccessible(page)
@@ -71,7 +71,7 @@ test('no view of the teacher’s has an accessibility violation', async ({ page 
   await expectAccessible(page)
 })
 
-test('no view of the family’s has an accessibility violation, on a phone', async ({ page }) => {
+test('no family view has an accessibility violation, on a phone', async ({ page }) => {
   await openDesk(page)
   await page
     .getByRole('region', { name: 'Sent home' })
@@ -102,7 +102,7 @@ test('no view of the family’s has an accessibility violation, on a phone', asy
 /** Only what the dark scheme changes. The rest is the same as by day. */
 const colours = ['color-contrast', 'link-in-text-block']
 
-test('@verify by night no view has an accessibility violation either', async ({ page }) => {
+test('@verify no view has an accessibility violation in the dark scheme', async ({ page }) => {
   await page.emulateMedia({ colorScheme: 'dark' })
   await openDesk(page)
   await expect(page.getByRole('heading', { name: 'Sent home' })).toBeVisible()
@@ -127,7 +127,7 @@ test('@verify by night no view has an accessibility violation either', async ({ 
   await expectAccessible(page, colours)
 })
 
-test('@verify at 200 % zoom nothing is cut', async ({ browser }) => {
+test('@verify nothing is cut off at 200 % zoom', async ({ browser }) => {
   // Night changes colors alone, and no color takes room.
   for (const colorScheme of process.env.VERIFY ? (['light', 'dark'] as const) : (['light'] as const)) {
     // A window of 1280 × 800 at 200 % zoom lays its pages out on 640 × 400.

@@ -17,7 +17,7 @@ async function follow(page: Page, subject: string, to: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Choose a password' })).toBeVisible()
 }
 
-test('a newcomer signs up by message, settles in, forgets her password, takes everything along and leaves', async ({
+test('a newcomer signs up by message, settles in, forgets her password, exports everything and deletes her account', async ({
   page,
 }) => {
   await page.goto(at('/sign-in'))
@@ -120,7 +120,10 @@ test('@verify a teacher changes her password, and signs out everywhere', async (
   await tablet.context().close()
 })
 
-test('a session is removed, found in the bin, and put back; a copy goes to a colleague', async ({ page, browser }) => {
+test('a session is removed, found in the trash, and restored; a copy goes to a colleague', async ({
+  page,
+  browser,
+}) => {
   await openDesk(page)
   await newSession(page, 'Off to the bin')
   await expect(page.getByTestId('save-mark')).toHaveText('saved')

@@ -75,7 +75,7 @@ async function open(page: Page, document: Session): Promise<string> {
   return id as string
 }
 
-test('@verify a good session is left in peace; spoilt, it is said where and why, mended by one click each, and handed out', async ({
+test('@verify a good session has no findings; spoiled, each one says where and why, is fixed by one click, and it is sent home', async ({
   page,
 }) => {
   const document = await good(page)
@@ -133,9 +133,7 @@ async function settled(page: Page): Promise<number> {
   return all.count()
 }
 
-test('@verify what she leaves is answered with her reason, stays left, and can be looked at again; all by keyboard', async ({
-  page,
-}) => {
+test('@verify an ignored finding keeps her reason, and can be reopened; all by keyboard', async ({ page }) => {
   await open(page, setDetails(await good(page), { minutes: 9 }))
   const over = asks(page).filter({ hasText: 'over the planned 9 minutes' })
   await expect(over).toHaveCount(1)

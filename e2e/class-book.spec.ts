@@ -139,7 +139,7 @@ test('class, slips, a run with a code on a phone, the grid fills, the rest is ty
   await phone.close()
 })
 
-test('@verify a class of twenty-four by six from paper, at a person’s pace: a key a value besides its own', async ({
+test('@verify a class of twenty-four by six from paper, at a person’s pace: one extra key per value', async ({
   page,
 }) => {
   await openDesk(page)
@@ -176,7 +176,7 @@ test('@verify a class of twenty-four by six from paper, at a person’s pace: a 
   expect(stored.entries.map((e) => e.value).sort()).toEqual(typed.flat().sort())
 })
 
-test('two tabs lose nothing of each other; what is typed while the server is away stays on screen and goes when it is back', async ({
+test('two tabs do not overwrite each other; typing while the server is away stays on screen and is sent later', async ({
   page,
   context,
 }) => {
@@ -217,7 +217,7 @@ test('two tabs lose nothing of each other; what is typed while the server is awa
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
 })
 
-test('@verify what cannot be is refused, what is hardly likely is asked about, and both stay as they were typed', async ({
+test('@verify an impossible value is refused, an unlikely one is questioned, and both stay as typed', async ({
   page,
 }) => {
   await openDesk(page)
@@ -235,7 +235,7 @@ test('@verify what cannot be is refused, what is hardly likely is asked about, a
   await expect(page.locator('#cell-0-0')).toHaveText('')
 })
 
-test('@verify results go out as CSV and Excel and come in again as they were', async ({ page }) => {
+test('@verify results are exported as CSV and Excel and imported again unchanged', async ({ page }) => {
   await openDesk(page)
   await openBook(page, 'Class 8 · Turnstones', /Storm-day springs/)
   await page.locator('#cell-0-0').click()

@@ -7,7 +7,7 @@ test.beforeEach(async ({ page }) => {
   await openDesk(page)
 })
 
-test('rows, sections and moves are dragged to where they belong', async ({ page }) => {
+test('rows, sections and exercises can be dragged', async ({ page }) => {
   await newSession(page, 'Dragged about')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   for (const move of ['squat', 'plank', 'lunge']) await addMove(page, move)
@@ -36,9 +36,7 @@ test('rows, sections and moves are dragged to where they belong', async ({ page 
   await expect(titles(page)).toHaveText(['Squat', 'Plank', 'Lunge'])
 })
 
-test('a cell says what is typed into it, for its group alone; what cannot be read stays and says why', async ({
-  page,
-}) => {
+test('a cell takes typed text for its group alone; unreadable text stays and says why', async ({ page }) => {
   await newSession(page, 'Typed in place')
   await page.getByRole('gridcell', { name: 'Warm-up', exact: true }).click()
   await addMove(page, 'squat')
@@ -75,7 +73,7 @@ test('a cell says what is typed into it, for its group alone; what cannot be rea
   await expect(titles(page)).toHaveCount(3)
 })
 
-test('@verify what a lap changes, a weight and a focus are set for one group', async ({ page }) => {
+test('@verify lap changes, a weight and a focus are set for one group', async ({ page }) => {
   await newSession(page, 'From lap two')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'squat jump')
@@ -100,7 +98,7 @@ test('@verify what a lap changes, a weight and a focus are set for one group', a
   await expect(page.getByRole('grid')).toBeVisible()
 })
 
-test('an earlier state is looked at, named and brought back', async ({ page }) => {
+test('an earlier revision is viewed, named and restored', async ({ page }) => {
   await newSession(page, 'With a past')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'squat')
@@ -133,7 +131,7 @@ test('an earlier state is looked at, named and brought back', async ({ page }) =
   await expect(titles(page)).toHaveText(['Plank'])
 })
 
-test('@verify a section goes on the shelf and into another session; two sessions become one', async ({ page }) => {
+test('@verify a section is saved and inserted into another session; two sessions are joined', async ({ page }) => {
   await page
     .getByRole('region', { name: 'Sent home' })
     .getByRole('link', { name: /Storm-day springs/ })
@@ -157,7 +155,7 @@ test('@verify a section goes on the shelf and into another session; two sessions
   await expect(page.getByRole('heading', { name: 'Ten stations, twice' })).toHaveCount(0)
 })
 
-test('@verify only rows in sight are in the page, and every row is reached', async ({ page }) => {
+test('@verify only visible rows are in the page, and every row can be reached', async ({ page }) => {
   await newSession(page, 'A long one', 90)
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await addMove(page, 'squat')

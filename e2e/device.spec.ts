@@ -92,7 +92,7 @@ async function runAsChild(page: Page, link: string) {
   await expect(page.getByRole('heading', { name: 'Sent' })).toBeVisible()
 }
 
-test('class book and child’s book in one profile: each keeps its own, whichever comes first', async ({ page }) => {
+test('class book and child’s book in one profile each keep their own data, in either order', async ({ page }) => {
   await openDesk(page)
   const schoolClass = await aClass(page, 'Class 5 · Device', ['Tern 4', 'Plover 61'])
   // The class book first.
@@ -113,7 +113,7 @@ test('class book and child’s book in one profile: each keeps its own, whicheve
   await mend(page.context())
 })
 
-test('@verify what a release before kept in the one database of both is there again, and the database is gone', async ({
+test('@verify data of a previous release in the shared database is found again, and the old database is gone', async ({
   page,
 }) => {
   await openDesk(page)
@@ -141,7 +141,7 @@ test('@verify what a release before kept in the one database of both is there ag
   await expect.poll(databases).not.toContain('esfuerzo-book')
 })
 
-test('@verify a pupil removed elsewhere: everything else is saved, and its value goes to another or is discarded', async ({
+test('@verify a pupil removed elsewhere: everything else is saved, and the value is reassigned or discarded', async ({
   page,
 }) => {
   await openDesk(page)
@@ -165,7 +165,7 @@ test('@verify a pupil removed elsewhere: everything else is saved, and its value
   await expect.poll(() => kept(page, 'esfuerzo-class-book', 'cells')).toHaveLength(0)
 })
 
-test('@verify two tabs typing without a network, both closed, opened again: the later is on screen, the other is offered', async ({
+test('@verify two tabs type offline, both are closed and opened again: the later is on screen, the other is offered', async ({
   page,
   context,
 }) => {
@@ -210,7 +210,7 @@ test('@verify two tabs typing without a network, both closed, opened again: the 
   await expect(page.getByRole('row', { name: 'Squat' })).toBeVisible()
 })
 
-test('a shared device: nothing is left behind, and nothing goes without being asked about', async ({ page }) => {
+test('a shared device keeps nothing, and nothing is deleted without asking', async ({ page }) => {
   await openDesk(page)
   const schoolClass = await aClass(page, 'Class 5 · Shared', ['Tern 4'])
   await openBook(page, schoolClass)

@@ -12,7 +12,7 @@ import {
 
 test.describe.configure({ timeout: 180_000 })
 
-test('@verify three drafts are compared, a row is kept and the rest drafted again, one is taken, played and handed out without a finding', async ({
+test('@verify three drafts are compared, a row is kept and the rest drafted again, one is taken, played and sent home without a finding', async ({
   page,
 }) => {
   await openDesk(page)
@@ -72,7 +72,7 @@ test('@verify an empty session is drafted into, under its own name', async ({ pa
   await expect(page.getByRole('link', { name: 'Draft for me' })).toHaveCount(0)
 })
 
-test('moves are suggested for a place with their reasons, and taken as one edit', async ({ page }) => {
+test('exercises are suggested for a place with reasons, and taken as one edit', async ({ page }) => {
   await openDesk(page)
   await newSession(page, 'Half an idea')
   await page.getByRole('gridcell', { name: /^Main part/ }).click()

@@ -11,9 +11,7 @@ async function linkOf(page: Parameters<typeof openDesk>[0], title: RegExp): Prom
   return (await page.locator('a.address').first().getAttribute('href'))!
 }
 
-test('the player pauses, goes back and skips, shows the rep that is counted, and keeps a surprise', async ({
-  page,
-}) => {
+test('the player pauses, goes back and skips, shows the counted rep, and keeps a surprise secret', async ({ page }) => {
   const href = await linkOf(page, /Storm-day springs/)
   await page.goto(href)
   await expect(page.getByText('Over the gap')).toHaveCount(0)
@@ -46,7 +44,7 @@ test('the player pauses, goes back and skips, shows the rep that is counted, and
   await expect(page.getByText('Side step over the line')).toHaveCount(0)
 })
 
-test('a run finished without a network is kept on the device and sent when it is back', async ({ page, context }) => {
+test('a run finished offline is kept on the device and sent when the network is back', async ({ page, context }) => {
   const href = await linkOf(page, /Heron and limpet/)
   await page.goto(`${href}?speed=300`)
   await page.getByRole('button', { name: /2–3/ }).click()
@@ -61,7 +59,7 @@ test('a run finished without a network is kept on the device and sent when it is
   await expect(page.getByRole('heading', { name: 'Sent' })).toBeVisible()
 })
 
-test('@verify an ended link says so kindly, and a made-up one too', async ({ page }) => {
+test('@verify an ended link and an invalid one say so kindly', async ({ page }) => {
   const href = await linkOf(page, /The ferry stays in/)
   await page.getByRole('button', { name: 'End link…' }).click()
   await page.getByRole('button', { name: 'End link now' }).click()

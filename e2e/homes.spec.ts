@@ -1,10 +1,7 @@
 import { at, expect, expectAccessible, test, playToEnd } from './support/journey.ts'
 import { startLane, tokenOf } from './support/links.ts'
 
-test('two lanes run without a network from the link to the queued results, which are sent when it is back', async ({
-  page,
-  context,
-}) => {
+test('two lanes run offline from the link to the queued results, which are sent later', async ({ page, context }) => {
   const token = await tokenOf('Rock-pool circuit')
   await page.goto(at(`/go/${token}`))
   await expect(page.getByRole('heading', { name: 'Rock-pool circuit' })).toBeVisible()
@@ -47,7 +44,7 @@ test('two lanes run without a network from the link to the queued results, which
   expect(sent.every((url) => url.endsWith(`/api/go/${token}/runs`))).toBe(true)
 })
 
-test('a page that is loaded again comes back where it was, paused', async ({ page }) => {
+test('a reloaded page continues where it was, paused', async ({ page }) => {
   await startLane(page, 'Storm-day springs', /4–6/)
   const heading = page.getByRole('heading', { level: 2 })
   const skip = page.getByRole('button', { name: 'Skip' })
@@ -63,7 +60,7 @@ test('a page that is loaded again comes back where it was, paused', async ({ pag
   await expect(page.getByTestId('digits')).not.toHaveText(stood!)
 })
 
-test('@verify a work is made easier with one tap and lasts longer with another', async ({ page }) => {
+test('@verify work is made easier with one tap and longer with another', async ({ page }) => {
   await startLane(page, 'Storm-day springs', /4–6/)
   const heading = page.getByRole('heading', { level: 2 })
   const easier = page.getByRole('button', { name: 'Make it easier' })
@@ -97,7 +94,7 @@ test('@verify a coin sheet is played to its end, with the coin on the screen and
   await expect(page.locator('.chance')).toHaveCount(0)
 })
 
-test('@verify in Spanish everything is in Spanish, and the choice holds on the device', async ({ page }) => {
+test('@verify in Spanish everything is in Spanish, and the choice is kept on the device', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(at(`/go/${await tokenOf('Storm-day springs')}`))
   await page.getByRole('button', { name: 'Español' }).click()

@@ -48,7 +48,7 @@ async function messageText(page: Page, id: string): Promise<string> {
   return message.inputValue()
 }
 
-test('@verify how long a session takes is the same for a group wherever it is said', async ({ page }) => {
+test('@verify a session’s length for a group is the same wherever it is shown', async ({ page }) => {
   await openDesk(page)
   await beginFromText(page, plan)
   await page.waitForURL(/\/sessions\//)

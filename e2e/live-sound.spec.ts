@@ -33,7 +33,7 @@ const shortSlots = () =>
 /** How long to listen. */
 const seconds = 60
 
-test('with the page blocked again and again, bells are on schedule and no digit is behind', async ({ page }) => {
+test('with the page blocked repeatedly, bells are on schedule and no digit is late', async ({ page }) => {
   await page.addInitScript(() => {
     window.heard = { sounds: [], context: undefined }
     const { start } = OscillatorNode.prototype

@@ -10,7 +10,7 @@ import {
   test,
 } from './support/journey.ts'
 
-test('@verify a move of the teacher’s own is drawn, put into a session, sent home, and done by a child', async ({
+test('@verify a teacher’s own exercise is drawn, put into a session, sent home, and done by a child', async ({
   page,
 }) => {
   await openDesk(page)
@@ -82,7 +82,7 @@ test('@verify a move of the teacher’s own is drawn, put into a session, sent h
   await expect(page.getByText('Limpet squat').first()).toBeVisible()
 })
 
-test('@verify a file of moves with mistakes is refused naming each; a right one comes in', async ({ page }) => {
+test('@verify a file of exercises with mistakes is refused naming each; a valid one is imported', async ({ page }) => {
   await openDesk(page)
   await page.goto(at('/moves'))
   const put = async (moves: unknown) => {
@@ -125,7 +125,7 @@ test('@verify a file of moves with mistakes is refused naming each; a right one 
   await expect(page.getByRole('link', { name: /Whelk curl/ })).toBeVisible()
 })
 
-test('@verify the repertoire’s views are accessible, cut nothing, and move only what is looked at', async ({
+test('@verify the exercise views are accessible, cut nothing off, and animate only what is pointed at', async ({
   page,
 }) => {
   await openDesk(page)

@@ -12,7 +12,7 @@ test.afterAll(() => stack.stop())
 
 const rows = ['Squat', 'Plank', 'Lunge', 'Push-up']
 
-test('@verify server or database killed while working: the page says so, keeps the work, and saves when it is back', async ({
+test('@verify server or database killed while working: the page says so, keeps the work, and saves later', async ({
   page,
 }) => {
   await signIn(page, stack.url)
@@ -39,7 +39,7 @@ test('@verify server or database killed while working: the page says so, keeps t
   for (const name of rows) await expect(page.getByRole('row', { name })).toBeVisible()
 })
 
-test('@verify work that was not saved comes back after the page was closed and opened again', async ({ page }) => {
+test('@verify unsaved work is restored after the page was closed and opened again', async ({ page }) => {
   await signIn(page, stack.url)
   await page
     .getByRole('link', { name: /In a power cut/ })

@@ -67,7 +67,7 @@ async function sendRuns(page: Page, address: string): Promise<void> {
     }
 }
 
-test('@verify a second test day, what changed, the next session from what came back: two changes taken, one refused, handed out, and the child’s book', async ({
+test('@verify a second test day, what changed, the next session from results: two changes taken, one refused, sent home, and the child’s book', async ({
   page,
   browser,
   context,
@@ -140,7 +140,10 @@ test('@verify a second test day, what changed, the next session from what came b
   await phone.close()
 })
 
-test('@verify a test is done by touch on a phone: read, counted by taps, said how', async ({ page, browser }) => {
+test('@verify a test is done by touch on a phone: read, counted by taps, with how it was done', async ({
+  page,
+  browser,
+}) => {
   await openDesk(page)
   const sent = page.getByRole('region', { name: 'Sent home' }).getByRole('listitem').filter({ hasText: 'Soundings' })
   await sent.getByRole('link', { name: /\d results?$/ }).click()

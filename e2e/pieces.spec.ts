@@ -25,7 +25,7 @@ test('@verify a row is copied from one session into another by the clipboard', a
   await page.getByTestId('save-mark').getByText('saved', { exact: true }).waitFor()
 })
 
-test('a session goes out as a file and comes in again; one with mistakes is refused whole, naming them', async ({
+test('a session is exported as a file and imported again; one with mistakes is refused, naming them', async ({
   page,
 }) => {
   await openDesk(page)
@@ -66,7 +66,7 @@ test('a session goes out as a file and comes in again; one with mistakes is refu
   await expect(page.getByRole('heading', { name: 'On a stick (again)' })).toBeVisible()
 })
 
-test('@verify two tabs on one session warn each other; a lane’s stretch says what is there and leads to its row', async ({
+test('@verify two tabs on one session warn each other; a lane’s bar explains itself and leads to its row', async ({
   page,
   context,
 }) => {

@@ -46,7 +46,7 @@ async function plans(): Promise<{ name: string; bytes: string }[]> {
   ]
 }
 
-test('@verify old plans of several kinds are dropped, looked at in a list, one is answered and becomes a session, the others wait', async ({
+test('@verify old plans of several kinds are dropped and listed, one is answered and becomes a session, the others wait', async ({
   page,
 }) => {
   await openDesk(page)

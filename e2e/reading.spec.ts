@@ -23,7 +23,7 @@ async function paste(page: Page, text: string) {
 }
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Paste a plan' })
 
-test('a plan is pasted on the Desk, its open words are answered, and it is a session; the words are known in the next', async ({
+test('a plan is pasted on the Desk, its questions are answered, and it becomes a session; the words are known next time', async ({
   page,
   context,
 }) => {

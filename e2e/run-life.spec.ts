@@ -18,7 +18,7 @@ const cameBack = (title: string) =>
     return sessions.find((w: { title: string }) => w.title === title).runs as number
   })
 
-test('@verify no storage and no network: the page says so, offers the run as a file, and sends it while it is open', async ({
+test('@verify without storage and network the page says so, offers the run as a file, and sends it while it is open', async ({
   page,
   context,
 }) => {
@@ -45,7 +45,7 @@ test('@verify no storage and no network: the page says so, offers the run as a f
   await expect.poll(() => cameBack('Ten gannets')).toBe(before + 1)
 })
 
-test('@verify closed while sending, opened again, sent again: one row; a run that was not sent waits to be', async ({
+test('@verify closed while sending, opened again, sent again: one row; an unsent run waits', async ({
   page,
   context,
 }) => {

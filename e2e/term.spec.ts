@@ -3,7 +3,7 @@ import { keysOf } from './support/keys.ts'
 
 test.describe.configure({ timeout: 180_000 })
 
-test('@verify a term is planned, changed by drag and by keys, taken back, put into a calendar, and shows nothing at its old address', async ({
+test('@verify a term is planned, changed by drag and by keys, undone, put into a calendar, and shows nothing at its old address', async ({
   page,
 }) => {
   const policies = new Map<string, string>()
@@ -93,7 +93,7 @@ test('@verify a term is planned, changed by drag and by keys, taken back, put in
   expect((await page.request.get(address)).status()).toBe(410)
 })
 
-test('@verify by keyboard alone and by night: gaps are filled, the term is planned around a pin, steps on, goes to paper and to the families', async ({
+test('@verify by keyboard alone and in the dark scheme: gaps are filled, the term is planned around a pin, stepped on, printed and sent to families', async ({
   page,
 }) => {
   const { type, press, until } = keysOf(page)

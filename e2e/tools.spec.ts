@@ -31,7 +31,7 @@ const text = [
   'tails: lunge 8',
 ].join('\n')
 
-test('@verify too long by minutes: ways to fit from the lane, stations arranged from the row, one step back each', async ({
+test('@verify too long by minutes: ways to fit from the lane, stations arranged from the row, one undo step each', async ({
   page,
 }) => {
   await openDesk(page)
@@ -79,7 +79,7 @@ test('@verify too long by minutes: ways to fit from the lane, stations arranged 
   await expectNothingCut(page)
 })
 
-test('@verify cancel answers at once, and an edit begins the work anew', async ({ page }) => {
+test('@verify cancel answers at once, and an edit restarts the work', async ({ page }) => {
   await openDesk(page)
   // The worker never answers: its script is blocked.
   await page.route('**/core.worker*', (route) => route.fulfill({ contentType: 'text/javascript', body: 'for(;;);' }))
@@ -102,7 +102,7 @@ test('@verify cancel answers at once, and an edit begins the work anew', async (
   await page.goto(at('/'))
 })
 
-test('@verify a good session is spoilt, the tab says by what, and leads there; the hand-out lists it', async ({
+test('@verify a spoiled session lists its findings in the tab, which leads there; sending home lists them too', async ({
   page,
 }) => {
   await openDesk(page)

@@ -1,7 +1,7 @@
 // Empty Desk: these journeys need nothing of the demo.
 import { addMove, expect, newSession, openDesk, test } from './support/journey.ts'
 
-test('changed in two tabs, both are kept', async ({ page, context }) => {
+test('edits in two tabs are both kept', async ({ page, context }) => {
   await openDesk(page)
   await newSession(page, 'In two tabs')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()

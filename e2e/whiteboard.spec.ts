@@ -54,7 +54,7 @@ test('the whiteboard text and the running order follow each other', async ({ pag
   expect((await written(page)).match(/Pogo jump/g)).toHaveLength(2)
 })
 
-test('@verify a line says a whole block, and a list from elsewhere is pasted', async ({ page, context }) => {
+test('@verify a line describes a whole block, and a list from elsewhere is pasted', async ({ page, context }) => {
   await newSession(page, 'Line by line')
   await page.getByRole('gridcell', { name: 'Main part', exact: true }).click()
   await page.keyboard.press('Enter')
@@ -89,7 +89,7 @@ test('@verify a line says a whole block, and a list from elsewhere is pasted', a
   await expect(read).toHaveCount(0)
 })
 
-test('@verify beside each line of the text stands what it became; rounds that may be of two lists are asked about', async ({
+test('@verify next to each line of the text is its result; rounds that may apply to two lists are asked about', async ({
   page,
 }) => {
   await newSession(page, 'Line by line')
@@ -169,7 +169,7 @@ test('@verify a coin sheet, a ladder and rounds are built by hand, and a child c
   await expect(page.getByRole('row', { name: /2 rounds, rest 30 s/ })).toBeVisible()
 })
 
-test('@verify a beginning is taken, for the groups that were chosen', async ({ page }) => {
+test('@verify a starting point is used, for the chosen groups', async ({ page }) => {
   await page.getByRole('button', { name: 'New session', exact: true }).first().click()
   await page.getByLabel('Grades K–1').uncheck()
   await page.getByRole('radio', { name: /One to ten/ }).check()

@@ -16,7 +16,7 @@ export const bound = {
     add('core/src/bounds/blockBounds.ts', "from '../terms/effort.ts'", "import { anySets } from './gradeBounds.ts'")
     add(
       'core/test/gradeBounds.test.ts',
-      "describe('the lines of the grades'",
+      "describe('the limits of the grades'",
       "  it('sets of one thing', () => {\n    expect(uses('4-6', '7 rounds', 'squat 5')('anySets')).toEqual([7, 6])\n    expect(uses('4-6', '6 rounds', 'squat 5')('anySets')).toEqual([6, 6])\n  })\n",
     )
     compile()

@@ -23,7 +23,7 @@ async function core(...args: string[]): Promise<Ran> {
   return { code, out: out!.join('\n'), err: err!.map((line) => `${line}\n`).join('') }
 }
 
-it('is a program: results on standard output, mistakes on standard error, 0 or 2', async () => {
+it('writes results to standard output and mistakes to standard error, and exits with 0 or 2', async () => {
   const program = (...args: string[]) =>
     new Promise<Ran>((resolve) => {
       execFile(process.execPath, ['--import', 'tsx', 'cli/src/index.ts', ...args], (error, out, err) =>
@@ -81,7 +81,7 @@ it('prints every group’s seconds and steps, or one group’s', async () => {
   expect(groups[0].steps).toHaveLength(4)
 })
 
-it('names every mistake on standard error and ends with 2', async () => {
+it('reports every mistake on standard error and exits with 2', async () => {
   const bad = JSON.parse(JSON.stringify(session))
   bad.title = 7
   bad.groups[0].grades = [9]
@@ -97,7 +97,7 @@ it('names every mistake on standard error and ends with 2', async () => {
   ).toEqual(['title', 'groups[0].grades[0]', 'sections[1].blocks[0].stations[0].cells.all.colour'])
 })
 
-it('refuses unknown moves, unknown groups, missing files and missing words', async () => {
+it('refuses unknown moves, unknown groups, missing files and missing arguments', async () => {
   const moon = JSON.parse(JSON.stringify(session))
   moon.sections[1].blocks[0].stations[0].cells.all.move = 'moonwalk'
   const answers = await Promise.all([
@@ -115,7 +115,7 @@ it('refuses unknown moves, unknown groups, missing files and missing words', asy
   ])
 })
 
-it('notation turns whiteboard text into JSON and back, and timeline takes either', async () => {
+it('converts whiteboard text to JSON and back, and timeline accepts either', async () => {
   const text = '# Springs\nminutes 20; groups K-1, 4-6; space mat\n\n## Main part\n3 laps 30/30\nSquat jump\n'
   const board = await file('board.txt', text)
   const json = await core('notation', board)
@@ -130,7 +130,7 @@ it('notation turns whiteboard text into JSON and back, and timeline takes either
   expect((await core('notation', board, '--to', 'music')).code).toBe(2)
 })
 
-it('takes any text: what it leaves open is asked, and is a mistake only where that is wanted', async () => {
+it('accepts any text: open points are printed as questions, and are errors only with --strict', async () => {
   const typo = await core('notation', await file('typo.txt', '## Main part\nplnak 30 s'), '--to', 'text')
   expect([typo.code, typo.err]).toEqual([0, ''])
   expect(typo.out).toContain('Plank 30 s')
@@ -166,7 +166,7 @@ it('fits a session to its minutes, arranges a block, says when children finish',
   expect(findings[0].what).toContain('over the')
 })
 
-it('says by name what is too long to be worked out, and works nothing out', async () => {
+it('refuses by name what is too long to compute, without computing it', async () => {
   const text = await file(
     'endless.txt',
     ['# Endless', 'minutes 20; groups 2-3', '## Main part', ...calls(3)].join('\n'),
@@ -221,7 +221,7 @@ it('drafts three sessions as whiteboard text, the same again with the same seed,
   }
 })
 
-it('takes old plans of other programs: a document, a sheet with two sessions, and says what it cannot open', async () => {
+it('reads plans of other programs: a document, a spreadsheet with two sessions; names a file it cannot open', async () => {
   const bytes = async (name: string, content: Uint8Array) => {
     const path = join(folder, name)
     await writeFile(path, content)
@@ -258,7 +258,7 @@ it.each([
   ['spread', '--children', '100'],
   ['check'],
   ['notation'],
-])('%s takes a session with moves of its own, as text and as JSON', async (verb, ...more) => {
+])('%s accepts a session with its own exercises, as text and as JSON', async (verb, ...more) => {
   const text = 'minutes 20; groups 4-6\n## Main part\n2 laps 30/30\n"Zorb, 3 × high" 4\nsquat\nlunge\n'
   const path = await file(`own-${verb}.txt`, text)
   const asText = await core(verb!, path, ...more)

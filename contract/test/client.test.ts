@@ -19,7 +19,7 @@ const errorOf = (promise: Promise<unknown>) =>
 const id = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
 
 describe('the client', () => {
-  it('puts params into the path and the query behind it, and no body where there is none', async () => {
+  it('puts params into the path and the query, and sends no body if there is none', async () => {
     const { client, sent } = clientThat(json(200, { runs: [] }))
     expect(await client('listRuns', { query: { workout: id } })).toEqual({ runs: [] })
     await client('listRuns', { query: {} })
@@ -49,7 +49,7 @@ describe('the client', () => {
     expect(error).toMatchObject({ code: 'invalid', message: 'document.colour: …', problems })
   })
 
-  it('takes no answer, and a proxy’s page instead of ours, for being offline', async () => {
+  it('treats a missing answer, or a proxy’s page instead of ours, as offline', async () => {
     const dead = clientThat(() => Promise.reject(new TypeError('fetch failed')))
     expect(await errorOf(dead.client('me', {}))).toMatchObject({ code: 'offline' })
     const proxy = clientThat(() => new Response('<h1>Bad gateway</h1>', { status: 502 }))
@@ -69,7 +69,7 @@ describe('the contract', () => {
     }
   })
 
-  it('lets families call nothing that is a teacher’s, and nobody write without a body that is bounded', () => {
+  it('gives families no teacher’s route, and lets nobody write without a limit on the body', () => {
     for (const [name, e] of Object.entries(endpoints)) {
       if (e.access === 'family') expect(e.path, name).toMatch(/^\/api\/go\/:token/)
       expect(e.body.safeParse({ surplus: 1 }).success, name).toBe(false)
@@ -82,7 +82,7 @@ describe('the contract', () => {
   })
 })
 
-it('a failed call is worded by its code, anything else as unexpected', async () => {
+it('words a failed call by its code, anything else as unexpected', async () => {
   const away = createClient(() => Promise.reject(new TypeError('network')))
   const failed = await away('listBin', {}).catch((error: unknown) => error)
   expect(callCode(failed)).toBe('offline')

@@ -3,7 +3,7 @@ import type { Run } from '@esfuerzo/core/run'
 import { endpoints } from '../src/index.ts'
 import { familyClient } from '../src/family.ts'
 
-it('a family’s page asks at the addresses of the contract, and a pupil’s key goes in no address', async () => {
+it('a family’s page uses the addresses of the contract, and never puts a pupil’s key into an address', async () => {
   const sent: { method: string; url: string; headers: Record<string, string> }[] = []
   const client = familyClient((url, init) => {
     sent.push({

@@ -14,7 +14,7 @@ import { bruteOrder, orderLp, randomOrder } from './support/orderInstances.ts'
 const instances = samples(6, 300)
 
 describe('the order of stations', () => {
-  it('is that of brute force on 300 small random instances, the nearest to now among equals', () => {
+  it('equals brute force on 300 small random instances, the nearest to the current order among equals', () => {
     for (let seed = 1; seed <= 300; seed++) {
       const problem = randomOrder(seed, 2 + (seed % 6))
       const { order, cost, bound } = orderStations(problem)
@@ -25,7 +25,7 @@ describe('the order of stations', () => {
     }
   })
 
-  it(`costs what a MIP solver package finds on ${instances} larger ones`, async () => {
+  it(`costs the same as a MIP solver package’s on ${instances} larger ones`, async () => {
     const highs = await highsLoader()
     for (let seed = 1; seed <= instances; seed++) {
       const problem = randomOrder(2000 + seed, 8, false)
@@ -35,7 +35,7 @@ describe('the order of stations', () => {
     }
   })
 
-  it('of more than sixteen stations holds its pins and, without pins, costs at most a third or 2 more than the proven bound', () => {
+  it('keeps its pins with more than sixteen stations; without pins it costs at most a third or 2 more than the proven bound', () => {
     for (let seed = 1; seed <= 12; seed++) {
       const problem = randomOrder(3000 + seed, 17 + seed, seed % 3 === 0)
       const { order, cost, bound } = orderStations(problem)
@@ -47,7 +47,7 @@ describe('the order of stations', () => {
     }
   })
 
-  it('bounds are never above the optimum: on exact instances', () => {
+  it('has bounds that are never above the optimum on exact instances', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const problem = randomOrder(4000 + seed, 9, seed % 2 === 0)
       expect(orderBound(problem), `seed ${4000 + seed}`).toBeLessThanOrEqual(orderStations(problem).cost)
@@ -84,7 +84,7 @@ describe('arranging a block', () => {
     expect([...order].sort()).toEqual([...stationsOf(findBlock(w, blockOf(w))).map((s) => s.id)].sort())
   })
 
-  it('counts what stands before the block, and leaves pins where they are', () => {
+  it('takes what comes before the block into account, and keeps pins', () => {
     const lines = ['## Main part', '3 laps 30/15', 'squat', 'plank', 'jumping jack', 'push-up']
     const w = typed('## Warm-up', 'plank 20 s', ...lines)
     const id = blockOf({ ...w, sections: w.sections.slice(1) })
@@ -96,7 +96,7 @@ describe('arranging a block', () => {
     expect(arrange(held, id, library).order[1]).toBe(pinned)
   })
 
-  it('leaves the aim’s own muscle out of account', () => {
+  it('ignores the aim’s own muscle', () => {
     const w = typed('## Main part', '2 laps 30/15', 'squat', 'lunge', 'wall sit', 'plank')
     const muscle = library.moves.get('squat')!.muscles.main[0]!
     const aimed = { ...w, aim: { ...w.aim, muscle } }
@@ -105,7 +105,7 @@ describe('arranging a block', () => {
     )
   })
 
-  it('says what it saves in seconds where nobody waits for a clock, and reorders as one edit', () => {
+  it('reports the seconds saved if nobody waits for a clock, and reorders as one edit', () => {
     const w = typed(
       '## Main part',
       '3 rounds: arm circles 10, curl-up 10, jumping jack 10, push-up 10, high knees 20, hip bridge 10',
@@ -116,7 +116,7 @@ describe('arranging a block', () => {
     expect(answer.seconds.after.g1!).toBeLessThan(answer.seconds.before.g1!)
   })
 
-  it('refuses what has no order of its own', () => {
+  it('refuses a block without an order of its own', () => {
     const w = typed('## Main part', 'coin', 'heads: squat 10', 'heads: lunge 8', 'tails: plank 10 s')
     const { id } = w.sections[0]!.blocks[0]!
     expect(() => arrange(w, id, library)).toThrow(/invalid/)

@@ -19,7 +19,7 @@ function problemsOf(run: () => unknown) {
 }
 
 describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
-  it('is a session of allowed values, and is refused by name before it is worked out', () => {
+  it('is a session of allowed values, and is refused by name before it is computed', () => {
     const workout = readSession(JSON.parse(JSON.stringify(session())))
     const steps = timeline(workout, 'g1', library)
     expect(steps).toHaveLength(limits.steps + 1)
@@ -31,7 +31,7 @@ describe.each(Object.entries(hostileSessions))('%s', (_, session) => {
   })
 })
 
-it('the step that is one too many is named by its block, the last that fits is not', () => {
+it('names the block of the first step over the limit, and accepts the last one that fits', () => {
   const laps = { all: Array.from({ length: 30 }, () => ({ work: 20, rest: 0 })) }
   const intervals = { ...newBlock.intervals('b2'), laps, stations: stations(100) }
   const fits = sessionOf([intervals])
@@ -45,7 +45,7 @@ it('the step that is one too many is named by its block, the last that fits is n
   expect(problems.map((p) => [p.code, p.path])).toEqual([['too-many', ['sections', 0, 'blocks', 1]]])
 })
 
-it('what is as large as may be is sent, and stays under what may be sent', () => {
+it('a session as large as allowed can be sent, and stays under the size limit', () => {
   const body = JSON.stringify(publish(largeSession(), library))
   expect(body.length).toBeGreaterThan(2 ** 20)
   expect(body.length).toBeLessThan(limits.sentBytes)
@@ -53,14 +53,14 @@ it('what is as large as may be is sent, and stays under what may be sent', () =>
 })
 
 describe('a text', () => {
-  it('with more lines than a session ever has is read so far', () => {
+  it('with more lines than a session ever has is read up to the limit', () => {
     const { workout: session, problems } = parse(`# Long\n${'> a note\n'.repeat(3000)}10 squats`, library)
     expect(session.sections).toHaveLength(0)
     expect(problems).toMatchObject([{ code: 'too-many', line: limits.lines + 1 }])
     expect(problemText(problems[0]!)).toContain('the rest was not read')
   })
 
-  it('names a hundred mistakes and that there are more, whatever comes after them', () => {
+  it('reports a hundred mistakes and that there are more, and still reads what follows', () => {
     const { workout: session, problems } = parse(`10 squats\n${'no such thing\n'.repeat(1000)}10 lunges`, library)
     expect(problems).toHaveLength(limits.mistakes + 1)
     expect(problems.at(-1)).toMatchObject({ code: 'too-many', line: limits.mistakes + 2 })
@@ -69,7 +69,7 @@ describe('a text', () => {
     expect(inOneLine.problems).toHaveLength(limits.mistakes + 1)
   })
 
-  it('with exactly so many is read whole', () => {
+  it('with exactly as many lines as allowed is read completely', () => {
     const { problems } = parse(`${'no such thing\n'.repeat(limits.mistakes)}10 squats`, library)
     expect(problems).toHaveLength(limits.mistakes)
     expect(parse('\n'.repeat(limits.lines - 1) + '10 squats', library).problems).toEqual([])

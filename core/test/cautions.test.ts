@@ -18,8 +18,8 @@ const list = (...moves: string[]) => ({
 })
 const gathered = (session: Session) => gatheredCautions(publish(session, library), same)
 
-describe('what there is to take care of', () => {
-  it('is said once, with the moves it is for', () => {
+describe('cautions of a session', () => {
+  it('are shown once, with the exercises they are for', () => {
     const cautions = gathered(sessionOf([list('pogo', 'hop', 'plank')]))
     expect(new Set(cautions.map((c) => c.text)).size).toBe(cautions.length)
     const shoes = cautions.find((c) => c.text.startsWith('Wear shoes'))!
@@ -27,13 +27,13 @@ describe('what there is to take care of', () => {
     expect(cautions.find((c) => c.text.startsWith('If a wrist'))!.moves).toEqual(['Plank'])
   })
 
-  it('puts first what a move puts first, then what is for most', () => {
+  it('come in order: first what an exercise puts first, then what applies to most', () => {
     const cautions = gathered(sessionOf([list('pogo', 'hop', 'skip', 'push-up')]))
     expect(cautions[0]!.text).toMatch(/^Wear shoes/)
     expect(cautions[1]!.text).toMatch(/^Use a real wall/)
   })
 
-  it('names no move of a surprise, but says what is asked for it', () => {
+  it('name no exercise of a surprise, but show its caution', () => {
     const session = sessionOf([list('hop')])
     const [section] = session.sections
     const secret = { ...session, sections: [{ ...section!, surprise: true }] }
@@ -42,7 +42,7 @@ describe('what there is to take care of', () => {
     expect(cautions.flatMap((c) => c.moves)).toEqual([])
   })
 
-  it('says what a test asks too, and names no test of a surprise', () => {
+  it('include those of tests, and name no test of a surprise', () => {
     const test = {
       id: 'b2',
       form: 'measure' as const,
@@ -60,7 +60,7 @@ describe('what there is to take care of', () => {
     expect(secret.flatMap((c) => c.moves)).toEqual([])
   })
 
-  it('of what only chance may bring names no move either where that is the surprise, and does where it is not', () => {
+  it('name exercises that only chance may bring, unless they are the surprise', () => {
     const coin = {
       ...list('squat'),
       id: 'b2',
@@ -100,13 +100,13 @@ describe('what there is to take care of', () => {
     expect(named(false)).toEqual(expect.arrayContaining(['One-leg hop', 'Plank']))
   })
 
-  it('is in Spanish where the family reads Spanish', () => {
+  it('are in Spanish for a family that reads Spanish', () => {
     const [first] = gatheredCautions(publish(sessionOf([list('hop')]), library), (text) => `es ${text}`)
     expect(first).toMatchObject({ moves: ['es One-leg hop'] })
     expect(first!.text).toMatch(/^es /)
   })
 
-  it('of every demo session fits on the front page, with at most as many again behind it', () => {
+  it('fit on the front page for every demo session, with at most as many again behind it', () => {
     const whole = indexLibrary(libraryData)
     for (const session of demoSessions) {
       const workout = demoSession(session, whole)

@@ -28,7 +28,7 @@ const choose = (n: number, k: number) => {
 }
 
 describe('exact chances, against closed forms and a reference package', () => {
-  it('binomial tables are those of the package', () => {
+  it('binomial tables equal the package’s', () => {
     for (const [n, p] of [
       [1, 0.5],
       [5, 0.5],
@@ -65,7 +65,7 @@ describe('exact chances, against closed forms and a reference package', () => {
     expect(sum(clearedDraws([3, 1, 2, 0]))).toBeCloseTo(1, 8)
   })
 
-  it('cards without putting back follow the hypergeometric distribution', () => {
+  it('cards without replacement follow the hypergeometric distribution', () => {
     const hearts = sumOfCards(
       [
         { value: 1, count: 13 },
@@ -96,8 +96,8 @@ describe('exact chances, against closed forms and a reference package', () => {
   })
 })
 
-describe('what a block of chance comes to', () => {
-  it('a row that is third under its face is never reached while the face comes up twice at most', () => {
+describe('the outlook of a block of chance', () => {
+  it('never reaches the third row of a face while the face comes up at most twice', () => {
     const w = typed('coin, 6 flips', 'heads: squat 10', 'heads: push-up 5', 'heads: lunge 8', 'tails: jumping jack 20')
     const { lines, draws } = outlook(w)
     expect(mean(draws)).toBe(6)
@@ -109,7 +109,7 @@ describe('what a block of chance comes to', () => {
     expect(lines[3]!.amount.mean).toBeCloseTo(60, 8)
   })
 
-  it('a suit comes to a quarter of the deck’s reps, a side of the toss to half of what is thrown', () => {
+  it('gives a suit a quarter of the deck’s reps, a side of the toss half of what is thrown', () => {
     const cards = typed(
       'cards, 20 draws',
       'clubs: squat',
@@ -124,7 +124,7 @@ describe('what a block of chance comes to', () => {
     expect(toss.lines.map((l) => l.amount.mean)).toEqual([10, 10].map((n) => expect.closeTo(n, 10)))
   })
 
-  it('by the clock: as many draws as are begun in it', () => {
+  it('by the clock: counts as many draws as are started in it', () => {
     const w = typed('coin, for 2 min', 'heads: squat 10', 'tails: squat 10')
     const { draws, seconds } = outlook(w)
     expect(quantile(seconds, 0.5)).toBe(120)
@@ -134,7 +134,7 @@ describe('what a block of chance comes to', () => {
     expect(mean(draws)).toBeCloseTo(Math.ceil(120 / one), 8)
   })
 
-  it('by the clock: what a row brings hangs on what it leaves time for, as every way the flips can fall says', () => {
+  it('by the clock: a row’s reps depend on the time left for it, over every way the flips can fall', () => {
     const perRep = library.moves.get('squat')!.versions.find((v) => v.id === 'squat')!.secondsPerRep
     const takes = [40, 5].map((reps) => 12 + Math.floor(perRep * reps + 0.5))
     const counts = [0, 1].map(() => new Map<number, number>())
@@ -163,7 +163,7 @@ describe('what a block of chance comes to', () => {
     }
   })
 
-  it('an empty sheet takes no time', () => {
+  it('gives an empty sheet no time', () => {
     const w = typed('coin, until all are done', 'heads: squat 10')
     const empty = { ...chanceOf(w)[0]!, stations: [] }
     expect(outlook(w, empty).lines).toEqual([])
@@ -229,7 +229,7 @@ describe('the simulation', () => {
     }
   })
 
-  it('leaves what a clock leads as it is, stops at a cap, and says how far it is', () => {
+  it('leaves timed steps unchanged, stops at a cap, and reports progress', () => {
     const clock = typed('3 laps 20/10', 'jumping jack', 'squat')
     expect(new Set(simulate(clock, clock.groups[0]!, library, { children: 50 }))).toEqual(new Set([180]))
     const capped = typed('5 rounds, cap 3 min: squat 20, push-up 10, lunge 20')
@@ -241,7 +241,7 @@ describe('the simulation', () => {
     expect(seen.length).toBeGreaterThan(10)
   })
 
-  it('is summed up as shares of the children', () => {
+  it('is summarized as shares of the children', () => {
     const finish = finishOf(
       Float64Array.from({ length: 100 }, (_, i) => 600 + i),
       649,

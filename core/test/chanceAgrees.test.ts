@@ -89,7 +89,7 @@ function expectAgreement(games: readonly number[], chances: Chances) {
 }
 
 const all = devices.flatMap((device) => stops.map((stop) => [device, stop.kind, stop] as const))
-it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane, the same', (device, _, stop) => {
+it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane, give the same', (device, _, stop) => {
   const { block, workout: session } = sessionWith(device, stop)
   const group = session.groups[0]!
   const model = modelOf({ block, workout: session })
@@ -119,7 +119,7 @@ it.each(all)('%s, until %s: exact, simulated, played by a child, and in the lane
     expect(steps.reduce((sum, s) => sum + s.seconds[end], 0)).toBe(quantile(seconds, share))
 })
 
-it('says the same of a game whatever was asked before it', async () => {
+it('gives the same for a game whatever was asked before it', async () => {
   const fresh = async () => {
     vi.resetModules()
     return (await import('../src/forms/chance/gameSeconds.ts')).gameSeconds

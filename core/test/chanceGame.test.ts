@@ -32,7 +32,7 @@ function playOut(play: PlayOf<'chance'>, random: () => number, most = 10_000): {
 }
 
 describe('a coin sheet', () => {
-  it('calls the rows of a column from the top, and asks for another flip where the column is done', () => {
+  it('calls the rows of a column from the top, and asks for another flip if the column is done', () => {
     const heads: DrawOutcome = { face: 'heads' }
     const first = drawn(startChance(play()), play(), heads)
     expect(first.drawn!.tasks.map((t) => t.turn.move)).toEqual(['squat'])
@@ -46,7 +46,7 @@ describe('a coin sheet', () => {
     expect(drawn(last, play(), heads)).toBe(last)
   })
 
-  it('is over whatever the coin does, with every row done once', () => {
+  it('ends whatever the coin does, with every row done once', () => {
     fc.assert(
       fc.property(fc.integer(), (seed) => {
         const { game } = playOut(play(), seededRandom(seed))
@@ -73,7 +73,7 @@ describe('a coin sheet', () => {
 })
 
 describe('other devices', () => {
-  it('a card asks for its number, pictures for ten; the draws end it', () => {
+  it('a card asks for its number, pictures for ten; the number of draws ends it', () => {
     expect([1, 7, 10, 11, 13].map(repsOfCard)).toEqual([1, 7, 10, 10, 10])
     const cards = play({ device: 'cards', stop: { kind: 'draws', most: 2 } })
     const one = drawn(startChance(cards), cards, { face: 'heads', value: 12 })
@@ -82,7 +82,7 @@ describe('other devices', () => {
     expect([game.draws, flips]).toEqual([2, 2])
   })
 
-  it('a pack is dealt to its end before a card comes again, and then shuffled', () => {
+  it('a pack is dealt to its end before a card repeats, and is then shuffled', () => {
     const faces = ['clubs', 'diamonds', 'hearts', 'spades']
     const cards = play({
       device: 'cards',
@@ -102,7 +102,7 @@ describe('other devices', () => {
     expect(new Set(seen.slice(52)).size).toBe(52)
   })
 
-  it('a toss takes the moves of a side in turn, round by round, and has three rounds where none are said', () => {
+  it('a toss takes the exercises of a side in turn, round by round, and has three rounds by default', () => {
     const toss = play({
       device: 'toss',
       stop: { kind: 'cleared' },
@@ -121,7 +121,7 @@ describe('other devices', () => {
     expect(asked).toEqual(['squat', 'plank', 'march', 'plank', 'squat', 'plank'])
   })
 
-  it('five things over the line: left reps of one move, right of the other, none where none lie', () => {
+  it('five things over the line: left reps of one exercise, right of the other, none if none lie there', () => {
     const toss = play({
       device: 'toss',
       stop: { kind: 'seconds', most: 60 },

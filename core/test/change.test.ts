@@ -51,7 +51,7 @@ describe('Student’s t', () => {
 })
 
 describe('the typical error', () => {
-  it('of differences is their standard deviation ÷ √2', () => {
+  it('from differences is their standard deviation ÷ √2', () => {
     const next = normals(3)
     const differences = Array.from({ length: 50 }, () => next() * 3 + 1)
     // simple-statistics uses the population's standard deviation.
@@ -59,7 +59,7 @@ describe('the typical error', () => {
     expect(Math.sqrt(differenceVariance(differences))).toBeCloseTo(sample / Math.SQRT2, 10)
   })
 
-  it('is the test’s own where a class says little, believed less where it varies less, whole where it varies more', () => {
+  it('is the test’s own if a class says little, trusted less if it varies less, fully if it varies more', () => {
     const small = Array.from({ length: 24 }, (_, i) => (i % 2 ? 0.5 : -0.5))
     const large = small.map((d) => d * 12)
     expect(typicalError(2, small.slice(0, 7), []).error).toBe(2)
@@ -87,10 +87,10 @@ describe('the typical error', () => {
   })
 })
 
-describe('what is said of a child', () => {
+describe('the verdict on a child', () => {
   const one = (mean: number) => ({ mean, days: 1 })
   const error = { error: 2, freedom: 1000 }
-  it('is clear from 1.96 × √2 × the error on for one day against one, probable from 1.81 errors on', () => {
+  it('is clear from 1.96 × √2 × the error for one day against one, probable from 1.81 errors', () => {
     // Weir 2005: 1.96 × √2; two-sided 80 %: 1.2816 × √2 = 1.812.
     expect(changeVerdict(one(0), one(5.6), error).word).toBe('clear')
     expect(changeVerdict(one(0), one(-5.6), error).word).toBe('clear')
@@ -99,13 +99,13 @@ describe('what is said of a child', () => {
     expect(changeVerdict(one(0), one(3.6), error).word).toBe('open')
   })
 
-  it('is never "the same" of one day a side: too close to tell is not the same', () => {
+  it('is never "the same" with one day per side: too close to tell is not the same', () => {
     expect(changeVerdict(one(0), one(0), error).word).toBe('open')
     expect(changeVerdict({ mean: 0, days: 2 }, { mean: 0.9, days: 2 }, error).word).toBe('same')
     expect(changeVerdict({ mean: 0, days: 2 }, { mean: 1.1, days: 2 }, error).word).toBe('open')
   })
 
-  it('needs less with two days a side', () => {
+  it('needs less with two days per side', () => {
     expect(changeVerdict({ mean: 0, days: 2 }, { mean: 4, days: 2 }, error).word).toBe('clear')
     expect(clearByChance(24)).toBe(1)
   })
@@ -143,15 +143,15 @@ describe('what is said of a child', () => {
     }
     return clear / all
   }
-  it.each([0, 1, 1.5])('is "clear" of at most 6 %% who have not changed, with a day’s effect of %d trial SD', (day) =>
+  it.each([0, 1, 1.5])('is "clear" for at most 6 %% who have not changed, with a day’s effect of %d trial SD', (day) =>
     expect(falseClear(day, 1, samples(300, 2000))).toBeLessThanOrEqual(0.06),
   )
-  it.each([0, 1, 1.5])('and of at most 8 %% where the true error is twice the test’s own, with %d', (day) =>
+  it.each([0, 1, 1.5])('is "clear" for at most 8 %% if the true error is twice the test’s own, with %d', (day) =>
     expect(falseClear(day, 0.5, samples(300, 2000))).toBeLessThanOrEqual(0.08),
   )
 })
 
-describe('what is said of a class', () => {
+describe('the verdict on a class', () => {
   it('has the sign test’s exact interval', () => {
     expect(signInterval(5)).toBeUndefined()
     expect(signInterval(6)).toEqual({ k: 1, confidence: 0.96875 })
@@ -164,14 +164,14 @@ describe('what is said of a class', () => {
     }
   })
 
-  it('is its median of those who have both, ties told, and nothing below eight', () => {
+  it('is the median of children who have both, with ties reported, and nothing below eight', () => {
     const changes = [3, -1, 0, 2, 4, 1, 0, 5, 2]
     expect(classChange(changes)).toMatchObject({ children: 9, median: median(changes), ties: 2 })
     expect(classChange(changes)!.interval).toMatchObject({ from: 0, to: 4 })
     expect(classChange(changes.slice(0, 7))).toBeUndefined()
   })
 
-  it('misses a true median in one of twenty at most', () => {
+  it('misses a true median at most one time in twenty', () => {
     const next = normals(9)
     const many = samples(1500, 10_000)
     let missed = 0
@@ -202,11 +202,11 @@ describe('a class’s pace', () => {
     return median(paces)
   }
 
-  it('is shifted by less than 5 %% where 30 %% of the runs are left alone, which only lengthens', () => {
+  it('shifts by less than 5 %% if 30 %% of the runs are left alone, which only lengthens them', () => {
     expect(Math.abs(middle(30) / middle(0) - 1)).toBeLessThan(0.05)
   })
 
-  it('is drawn towards the usual where children are few, and told only from eight of them and two sessions on', () => {
+  it('is shrunk toward the usual pace with few children, and given only from eight of them and two sessions', () => {
     const runs = runsOf(8, 1.5, 0, 3)
     const { pace, children } = classPace(runs)!
     expect(children).toBe(8)
@@ -217,7 +217,7 @@ describe('a class’s pace', () => {
     expect(classPace(runs.filter((run) => run.session === 's0'))).toBeUndefined()
   })
 
-  it('is one child’s as any other’s, however often it runs', () => {
+  it('counts each child equally, however often it runs', () => {
     const eager = Array.from({ length: 60 }, (_, i): PacedRun => ({
       child: 'eager',
       session: 's9',
@@ -228,7 +228,7 @@ describe('a class’s pace', () => {
     expect(Math.abs(classPace([...runs, ...eager])!.pace - classPace(runs)!.pace)).toBeLessThan(0.03)
   })
 
-  it('hears nothing of what was tapped away or left open for ever', () => {
+  it('ignores steps that were tapped away or left open', () => {
     const runs = runsOf(20, 1, 0, 8)
     const noisy = runs.map((run) => ({
       ...run,
@@ -238,7 +238,7 @@ describe('a class’s pace', () => {
   })
 })
 
-describe('what a run tells of a child’s own pace', () => {
+describe('a child’s own pace from a run', () => {
   const { workout: session } = parse(
     '# Fog\n## Main\n2 rounds\nsquat 10; own pace\nlunge 10; own pace\npush-up 6\n',
     indexLibrary(libraryData),
@@ -253,7 +253,7 @@ describe('what a run tells of a child’s own pace', () => {
   const told = (change: (step: CountedStep) => CountedStep = (step) => step) =>
     pacedRun({ counted: counted.map(change) } as Run, lane, one)?.steps.map((s) => Math.round(s.ratio * 100) / 100)
 
-  it('is counted work at its own pace, a second less for the tap, without a block’s first and last', () => {
+  it('comes from self-paced counted work, minus a second for the tap, without a block’s first and last', () => {
     expect(own).toHaveLength(4)
     // The first squat is the block's first; the last of the block is a push-up, which the figure leads.
     expect(told()).toEqual([1.2, 1.2, 1.2])
@@ -262,14 +262,14 @@ describe('what a run tells of a child’s own pace', () => {
   const timedAt = (pace: number) =>
     publish({ ...session, groups: session.groups.map((g) => ({ ...g, pace })) }, indexLibrary(libraryData)).lanes[0]!
 
-  it('is told beside the usual of the grades, at whatever pace the lane was timed', () => {
+  it('is relative to the usual pace of the grades, whatever pace the lane was timed at', () => {
     const run = { counted } as Run
     const ratios = (pace: number) => pacedRun(run, timedAt(pace), one)!.steps.map((step) => step.ratio)
     // Steps are timed to half seconds.
     ratios(1.4).forEach((ratio, i) => expect(ratio).toBeCloseTo(ratios(1)[i]!, 1))
   })
 
-  it('comes to the class’s pace, drawn to the usual, and stays there where it is used', () => {
+  it('converges to the class’s pace, shrunk toward the usual, and stays there when it is used', () => {
     // 1.40 to the power of 24 ÷ 27: 1.35.
     const target = 1.4 ** (24 / 27)
     const factor = lognormalFactors(seededRandom(28))
@@ -305,7 +305,7 @@ describe('what a run tells of a child’s own pace', () => {
     for (const own of offers) expect(own[3]! / own[0]!).toBeGreaterThan(0.9)
   })
 
-  it('is nothing that a clock or a cap ended, that was out of sight or counted aloud', () => {
+  it('ignores steps ended by a clock or a cap, out of sight or counted aloud', () => {
     for (const not of [{ by: 'cap' }, { by: 'clock' }, { seen: false }, { spoken: true }] as const)
       expect(told((step) => ({ ...step, ...not }))).toBeUndefined()
   })
@@ -327,7 +327,7 @@ describe('test days of a class', () => {
   const tried = (trials = 1) => on('d0', () => 1, trials)
   const more = [...tried(), ...on('d1', (i) => 15 + i), ...on('d2', (i) => 17 + i)]
 
-  it('are sides a fortnight wide after the try-out', () => {
+  it('form two sides of two weeks each after the practice test', () => {
     expect(sidesOf(daysOf(0, 7))).toBeUndefined()
     expect(sidesOf(daysOf(0, 7, 20))).toBeUndefined()
     expect(sidesOf(daysOf(0, 7, 20, 40, 70, 78))).toMatchObject({
@@ -337,13 +337,13 @@ describe('test days of a class', () => {
     })
   })
 
-  it('are compared child by child, the try-out left out', () => {
+  it('are compared child by child, without the practice test', () => {
     const found = testChange(stands, term, more, pupils, 3)
     expect(found).toMatchObject({ any: 10, class: { children: 10, median: 2 }, byChance: 1 })
     expect('children' in found && found.children.map((child) => child.pupil)).toEqual(pupils)
   })
 
-  it('compare holds as ratios, hits by what throws are like, the rest as they are', () => {
+  it('compare holds as ratios, hits by the binomial, the rest unchanged', () => {
     const ratio = { ...measureOf('plankHold'), use: 'change' as const }
     const hold = [...tried(), ...on('d1', (i) => 10 + i), ...on('d2', (i) => (10 + i) * 1.5)]
     const found = testChange(ratio, term, hold, pupils, 5)
@@ -356,20 +356,20 @@ describe('test days of a class', () => {
     expect('error' in thrown).toBe(false)
   })
 
-  it('say nothing of what is for the lesson, of a pulse, of games of the youngest', () => {
+  it('give no result for lesson tests, pulses and games of the youngest', () => {
     for (const id of ['pulse', 'restingPulse', 'pulseAfter', 'wallSit', 'hold'] as const)
       expect(testChange(measureOf(id), term, more, pupils, 5)).toEqual({ none: 'lesson' })
     expect(testChange(stands, term, more, pupils, 1)).toEqual({ none: 'game' })
   })
 
-  it('say nothing within a fortnight or before a third day, nor of fewer than eight children with both', () => {
+  it('give no result within two weeks or before a third day, nor below eight children with both', () => {
     expect(testChange(stands, term.slice(0, 2), more, pupils, 3)).toEqual({ none: 'no-two-sides' })
     expect(testChange(stands, daysOf(0, 7, 14), more, pupils, 3)).toEqual({ none: 'no-two-sides' })
     const few = more.filter((t) => t.day !== 'd2' || Number(t.pupil.slice(1)) < 7)
     expect(testChange(stands, term, few, pupils, 3)).toEqual({ none: 'too-few', both: 7, any: 10 })
   })
 
-  it('leave out who did it otherwise, or another number of times: the best of three is more than the best of two', () => {
+  it('leave out a child who did it differently, or a different number of times: the best of three beats the best of two', () => {
     const cold = more.map((t) => (t.pupil === 'p3' && t.day === 'd2' ? { ...t, otherwise: true } : t))
     expect(testChange(stands, term, cold, pupils, 3)).toMatchObject({ any: 10, class: { children: 9 } })
     const twice = [...tried(2), ...on('d1', (i) => 10 + i, 2), ...on('d2', (i, n) => 12 + i - n, 2)]
@@ -378,7 +378,7 @@ describe('test days of a class', () => {
     expect(testChange(reach, term, thrice, pupils, 3)).toMatchObject({ none: 'too-few', both: 0 })
   })
 
-  it('tell a child at the top that it reached the top, whatever it was before', () => {
+  it('report that a child at the maximum reached it, whatever it had before', () => {
     const capped = { ...measureOf('plankHold'), use: 'change' as const }
     const held = [...tried(), ...on('d1', () => 20), ...on('d2', (i) => (i === 0 ? 45 : 22))]
     const found = testChange(capped, term, held, pupils, 3)
@@ -401,7 +401,7 @@ describe('test days of a class', () => {
     expect(testChange(stands, days, later, pupils, 3)).toMatchObject({ class: { children: 9 } })
   })
 
-  it('raise the variation by what the class itself shows', () => {
+  it('raise the variation to what the class itself shows', () => {
     const days = daysOf(0, 7, 14, 77)
     const wild = [
       ...tried(),
@@ -415,7 +415,7 @@ describe('test days of a class', () => {
     expect('error' in calm && calm.error!.error).toBe(1.5)
   })
 
-  it('tell of one lesson the middle of the class and nothing of a child', () => {
+  it('report the median of the class for one lesson, and nothing about a child', () => {
     const [before, after] = [on('x', (i) => 10 + i, 2), on('y', (i) => 13 + i, 2)]
     expect(lessonChange(reach, { before, after }, pupils)).toEqual({ median: 3, children: 10 })
     expect(lessonChange(reach, { before, after }, pupils.slice(0, 7))).toBeUndefined()
@@ -464,7 +464,7 @@ describe('simulated classes, typed by people', () => {
     return { right: count.right[0]! / count.right[1]!, typed: count.typed[0]! / count.typed[1]!, of: count.typed[1]! }
   }
 
-  it('are clear of at most 6 %% who have not changed; mistyped ones that pass the question are counted by themselves', () => {
+  it('have at most 6 %% clear among the unchanged; mistyped values that pass the question are counted separately', () => {
     const none = clearOf(0, samples(150, 1500))
     expect(none.right).toBeLessThanOrEqual(0.06)
     // A mistyped value that no question catches is usually called clear: that is why the page asks to type it again.
@@ -506,7 +506,7 @@ describe('simulated classes, typed by people', () => {
   const told = [...indexLibrary(libraryData).measures.values()].filter((m) => m.use === 'change' && m.error)
 
   it.each(told.map((m) => m.id))(
-    '%s: false “clear” of at most 5.5 %%, and found nearly as often as a t-test finds it',
+    '%s: false “clear” for at most 5.5 %%, and found nearly as often as by a t-test',
     (id) => {
       const measure = measureOf(id)
       const none = clearOfTest(measure, 0, samples(400, 20_000))

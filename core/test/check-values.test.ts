@@ -19,7 +19,7 @@ const secondsOf = (...blocks: Block[]) => {
   return typicalSeconds(timeline(session, 'g1', library))
 }
 
-describe('clocked forms: arithmetic', () => {
+describe('timed forms: arithmetic', () => {
   it.each<[string, number, Block]>([
     // The format of Tabata et al. 1996, Med Sci Sports Exerc 28:1327 (that study used a cycle and adults).
     ['20/10 × 8', 240, intervals(1, laps(8, 20, 10))],
@@ -56,7 +56,7 @@ describe('clocked forms: arithmetic', () => {
     expect(secondsOf(...talks)).toBe(48 * 60)
   })
 
-  it('splits a slot of a move done each side at half, the odd second first, or takes two slots', () => {
+  it('splits a slot of an exercise done each side in half, the odd second first, or takes two slots', () => {
     const stand = station('one-leg-stand', 'one-leg-stand')
     const split = timeline(sessionOf([{ ...intervals(0, laps(1, 31, 10)), stations: [stand] }]), 'g1', library)
     expect(split.map((s) => [s.kind, s.side, s.seconds.typical])).toEqual([
@@ -182,7 +182,7 @@ describe('changing over (common practice, no source)', () => {
     expect(postureSeconds('seated', 'standing')).toBe(4)
   })
 
-  it('takes 3 s for each thing put down or taken up; a session starts standing, with empty hands', () => {
+  it('takes 3 s for each thing put down or picked up; a session starts standing, with empty hands', () => {
     const bag = { posture: 'standing' as const, held: ['school-bag'], begun: true }
     expect(changeSeconds(startStance, { ...startStance, begun: true })).toBe(0)
     expect(changeSeconds(startStance, bag)).toBe(3)
@@ -197,7 +197,7 @@ describe('changing over (common practice, no source)', () => {
     stations: [station('squat', 'squat', { dose }), station('bridge', 'bridge', { dose })],
   })
 
-  it('is × pace, and after a rest only what the rest did not cover is added', () => {
+  it('is × pace, and after a rest only the part that the rest did not cover is added', () => {
     // grades 4–6: 17.5 → 18, to the floor 4, 24; K–1: 21.875 → 22, 5, 30
     const session = sessionOf([list(0)], [[4], [0]])
     expect(timeline(session, 'g1', library).map((s) => [s.kind, s.seconds.typical])).toEqual([
@@ -215,7 +215,7 @@ describe('changing over (common practice, no source)', () => {
     expect(timeline(sessionOf([list(4)]), 'g1', library).map((s) => s.kind)).toEqual(['work', 'rest', 'work'])
   })
 
-  it('rests only between, and never adds a change-over to a clock', () => {
+  it('rests only in between, and never adds a change-over to a clock', () => {
     expect(timeline(sessionOf([list(10)]), 'g1', library).at(-1)!.kind).toBe('work')
     const down: Block = {
       id: 'b1',
@@ -226,7 +226,7 @@ describe('changing over (common practice, no source)', () => {
     expect(secondsOf(down)).toBe(40)
   })
 
-  it('does both sides of a counted dose with a switch of 1 s between', () => {
+  it('does both sides of a counted dose with a switch of 1 s in between', () => {
     const block: Block = {
       id: 'b1',
       form: 'list',
@@ -241,7 +241,7 @@ describe('changing over (common practice, no source)', () => {
   })
 })
 
-it('explains a new move in 15 s and each further version in 8 s', () => {
+it('takes 15 s to explain a new exercise and 8 s for each further version', () => {
   const cells = {
     all: { move: 'squat-jump', version: 'squat-jump' },
     by: { g2: { move: 'squat-jump', version: 'frog' }, g3: { move: 'squat-jump', version: 'rise' } },
@@ -255,7 +255,7 @@ it('explains a new move in 15 s and each further version in 8 s', () => {
   expect(explainingSeconds(blocks, groups, library, new Set(['squat-jump']))).toBe(15)
 })
 
-it('holds a first stretch 10 s up to grade 2 and 20 s above, inside the published 10–30 s (Garber et al. 2011)', () => {
+it('holds a stretch 10 s by default up to grade 2 and 20 s above, inside the published 10–30 s (Garber et al. 2011)', () => {
   const quad = library.moves.get('quad-stretch')!
   expect(firstDose(quad, { grades: [2, 3] }, 'list')).toEqual({ unit: 'seconds', amount: 10 })
   expect(firstDose(quad, { grades: [3, 4] }, 'list')).toEqual({ unit: 'seconds', amount: 20 })

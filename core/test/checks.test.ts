@@ -363,7 +363,7 @@ const cases: Record<RuleId, { breaks: () => Session; near: () => Session; contex
 }
 
 describe('rules', () => {
-  it('have each an id, and a file of that name or a line among the rules about words', () => {
+  it('each have an id, and a file of that name or a line among the rules about words', () => {
     expect(rules.map((r) => r.id)).toEqual([...ruleIds])
     const folder = new URL('../src/checks/rules/', import.meta.url)
     const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'))
@@ -372,7 +372,7 @@ describe('rules', () => {
     expect(files.sort()).toEqual([...own.map((r) => `${r.family}/${camel(r.id)}.ts`), 'wordRules.ts'].sort())
   })
 
-  it('hold to limits that say where they are from', () => {
+  it('have limits with a source', () => {
     for (const [id, { value, source }] of Object.entries(limits)) {
       expect(source.length, id).toBeGreaterThan(3)
       // Limits for older children are never lower.
@@ -381,7 +381,7 @@ describe('rules', () => {
   })
 
   it.each(Object.entries(cases) as [RuleId, (typeof cases)[RuleId]][])(
-    '%s finds what breaks it, and not what is near',
+    '%s finds what breaks it, and not what nearly does',
     (rule, { breaks, near, context }) => {
       const [one] = findingsOf(rule, breaks(), context)
       expect(one).toBeDefined()
@@ -393,7 +393,7 @@ describe('rules', () => {
     },
   )
 
-  it('put stops before looks before notes', () => {
+  it('list fix before advice before tips', () => {
     const all = found(cases['young-load'].breaks()).map((f) => levels.indexOf(f.level))
     expect(all).toEqual([...all].sort((a, b) => a - b))
   })
@@ -403,23 +403,26 @@ describe('rules', () => {
 const withoutFix: readonly RuleId[] = ['small-things']
 
 describe('fixes', () => {
-  it.each(Object.keys(makersFor) as RuleId[])('%s is taken away by one click, and nothing as bad comes', (rule) => {
-    const { breaks, context = {} } = cases[rule]
-    const session = breaks()
-    const [one] = findingsOf(rule, session, context)
-    const fixes = fixesOf(session, one!, library, fixWords.en, { context })
-    if (!withoutFix.includes(rule)) expect(fixes.length).toBeGreaterThan(0)
-    for (const fix of fixes) {
-      expect(fix.session).toEqual(readSession(fix.session))
-      expect(findingsOf(rule, fix.session, context).length).toBeLessThan(findingsOf(rule, session, context).length)
-      for (const language of ['en', 'es'] as const)
-        expect(fixText(fix, language)).not.toMatch(/undefined|NaN|\[object|“”|«»/)
-    }
-  })
+  it.each(Object.keys(makersFor) as RuleId[])(
+    '%s is resolved by one click, and no finding of the same weight is added',
+    (rule) => {
+      const { breaks, context = {} } = cases[rule]
+      const session = breaks()
+      const [one] = findingsOf(rule, session, context)
+      const fixes = fixesOf(session, one!, library, fixWords.en, { context })
+      if (!withoutFix.includes(rule)) expect(fixes.length).toBeGreaterThan(0)
+      for (const fix of fixes) {
+        expect(fix.session).toEqual(readSession(fix.session))
+        expect(findingsOf(rule, fix.session, context).length).toBeLessThan(findingsOf(rule, session, context).length)
+        for (const language of ['en', 'es'] as const)
+          expect(fixText(fix, language)).not.toMatch(/undefined|NaN|\[object|“”|«»/)
+      }
+    },
+  )
 })
 
-describe('levels', () => {
-  it('a light weight for the youngest is looked at alone, nothing with an adult, a stop over a kilogram', () => {
+describe('weights', () => {
+  it('a light weight for the youngest is advice if alone, nothing with an adult, a fix above a kilogram', () => {
     const load = (kg: number, company: 'alone' | 'together') =>
       findingsOf('young-load', session(`${head(10, 'K-1')}${main(`bag row 8; ${kg} kg`)}`, { company })).map(
         (f) => f.level,
@@ -432,7 +435,7 @@ describe('levels', () => {
     ])
   })
 
-  it('a short session needs no warm-up unless it lands at full effort at once', () => {
+  it('a short session needs no warm-up unless it starts with full-effort landings', () => {
     const at = (row: string) => findingsOf('no-warm-up', session(`${head(3, '4-6')}${main(row)}`)).length
     expect([at('high knees 60 s'), at('"Squat jump: Tuck jump" 10')]).toEqual([0, 1])
   })
@@ -442,7 +445,7 @@ describe('levels', () => {
     expect([at(11), at(12).map((f) => f.facts.landings)]).toEqual([[], [108]])
   })
 
-  it('far under the minutes is a look, a little under a note', () => {
+  it('far under the minutes is advice, a little under a tip', () => {
     const under = (seconds: number) =>
       findingsOf('well-under-minutes', session(`${head(10)}${main(`1 lap ${seconds}/0\nmarch on the spot`)}`)).map(
         (f) => f.level,
@@ -451,7 +454,7 @@ describe('levels', () => {
   })
 })
 
-it('demo sessions are free of stops, and of looks but for those left with a reason', () => {
+it('demo sessions have no fix, and only advice ignored with a reason', () => {
   const whole = indexLibrary(libraryData)
   const looks = demoSessions.flatMap((session) =>
     checkSession(demoSession(session, whole), whole)
@@ -461,7 +464,7 @@ it('demo sessions are free of stops, and of looks but for those left with a reas
   expect(looks).toEqual([])
 })
 
-it('beginnings are free of stops and looks', () => {
+it('starting points have no fix and no advice', () => {
   const whole = indexLibrary(libraryData)
   const looks = beginnings.flatMap(({ id, text }) =>
     checkSession(parse(text, whole).workout, whole)

@@ -36,7 +36,7 @@ import { demoSessions, demoSession } from '../../server/src/demo/sessions.ts'
 import { library } from './sessions.ts'
 
 describe('aliases', () => {
-  it('are drawn: no kind twice before each came once, no alias twice, none that is taken', () => {
+  it('are random: no kind repeats before each came once, no alias twice, none that is taken', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 40 }), fc.integer(), (count, seed) => {
         const taken = ['Tern 4', 'tern  5']
@@ -48,7 +48,7 @@ describe('aliases', () => {
     )
   })
 
-  it('are seen, and told apart by what is seen of them', () => {
+  it('are visible, and compared by what is visible', () => {
     for (const unseen of ['', ' ', '\u200b', '\u202e\u2060', '\ufeff', '\u00ad'])
       expect(aliasSchema.safeParse(unseen).success, JSON.stringify(unseen)).toBe(false)
     for (const seen of ['Tern 4', 'Ñandú 7', '👩‍🚀', '燕 3']) expect(aliasSchema.safeParse(seen).success, seen).toBe(true)
@@ -56,7 +56,7 @@ describe('aliases', () => {
     expect(aliasKey('Tern 4')).not.toBe(aliasKey('Tern 5'))
   })
 
-  it('have numbers that tell nothing of an order', () => {
+  it('have numbers that reveal no order', () => {
     // Random numbers rise by chance in half of the pairs; register order would rise in all.
     const numbers = proposedAliases(40, [], seededRandom(7)).map((alias) => Number(/\d+$/.exec(alias)![0]))
     const rising = numbers.slice(1).filter((n, i) => n > numbers[i]!).length
@@ -64,7 +64,7 @@ describe('aliases', () => {
     expect(rising).toBeLessThan(29)
   })
 
-  it('are in one order, numbers by their size', () => {
+  it('are in one order, with numbers by value', () => {
     expect(['Tern 11', 'Tern 4', 'anchor 2'].sort(byAlias)).toEqual(['anchor 2', 'Tern 4', 'Tern 11'])
   })
 
@@ -84,7 +84,7 @@ describe('aliases', () => {
 })
 
 describe('codes', () => {
-  it('are six of twenty-four signs without look-alikes or vowels, each number another', () => {
+  it('are six of twenty-four characters without look-alikes or vowels, each number a different code', () => {
     expect([codeAlphabet.length, codeCount(6), codeCount(4), new Set(codeAlphabet).size]).toEqual([
       24, 191_102_976, 331_776, 24,
     ])
@@ -98,7 +98,7 @@ describe('codes', () => {
     expect(codeOf(codeCount(4) - 1, 4)).toBe('9999')
   })
 
-  it('are read as they are typed', () => {
+  it('are accepted as people type them', () => {
     expect(readCode(' kt-7 m3b')).toBe('KT7M3B')
     // Slips printed earlier have four.
     expect(readCode('kt7m')).toBe('KT7M')
@@ -107,15 +107,15 @@ describe('codes', () => {
   })
 })
 
-describe('until when results are kept', () => {
-  it('ends with the school year and the months past it, on the last day of a short month', () => {
+describe('retention of results', () => {
+  it('ends with the school year plus the extra months, on the last day of a short month', () => {
     expect(keptUntil({ yearEnds: '2027-07-31', keepMonths: 0 })).toBe('2027-07-31')
     expect(keptUntil({ yearEnds: '2027-12-31', keepMonths: 2 })).toBe('2028-02-29')
     expect([usualYearEnd('2026-08-01'), usualYearEnd('2026-07-31')]).toEqual(['2027-07-31', '2026-07-31'])
     expect(monthsLater('2028-02-29', -12)).toBe('2027-02-28')
   })
 
-  it('goes year by year for a class that moves up, never before its time and never after', () => {
+  it('goes year by year for a class that moves up, never too early or too late', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 2026, max: 2040 }),
@@ -133,13 +133,13 @@ describe('until when results are kept', () => {
     )
   })
 
-  it('is said a month before, for the year before too', () => {
+  it('is announced a month before, also for the previous year', () => {
     expect(goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-06-30')).toBeUndefined()
     expect(goesSoon({ yearEnds: '2027-07-31', keepMonths: 0 }, '2027-07-01')).toBe('2027-07-31')
     expect(goesSoon({ yearEnds: '2028-07-31', keepMonths: 2 }, '2027-09-15')).toBe('2027-09-30')
   })
 
-  it('is said before whatever goes next, however long it is kept', () => {
+  it('is announced before each deletion, however long results are kept', () => {
     for (let keepMonths = 0; keepMonths <= 24; keepMonths++)
       for (let day = 0; day < 366; day++) {
         const asked = { yearEnds: '2029-07-31', keepMonths }
@@ -158,7 +158,7 @@ describe('the lane of a class', () => {
     { id: 'b', grades: [2, 3] },
     { id: 'c', grades: [4, 5, 6] },
   ]
-  it('is the one that shares most grades, else the nearest', () => {
+  it('is the one that shares most grades, otherwise the nearest', () => {
     expect(laneOfClass(lanes, [1, 2, 3])?.id).toBe('b')
     expect(laneOfClass(lanes.slice(0, 2), [6])?.id).toBe('b')
     expect(laneOfClass([], [1])).toBeUndefined()
@@ -178,25 +178,22 @@ const published: [string, Publication, Lane][] = demoSessions.flatMap((session) 
 })
 
 describe('columns', () => {
-  it.each(published)(
-    'of %s: every box of its paper form in its order, each with a key of its own',
-    (_, publication, lane) => {
-      const columns = bookColumns(publication, lane, 'en')
-      const keys = columns.map((c) => c.key)
-      expect(new Set(keys).size).toBe(keys.length)
-      const form = recordRows(publication, lane, 'en').filter((r) => r.kind !== 'measure')
-      const onForm = form.flatMap((row) =>
-        Array.from({ length: row.boxes }, (_, i) => `${row.block} ${row.station ?? row.kind} ${i + 1}`),
-      )
-      const inBook = columns
-        .filter((c) => ['station', 'rounds', 'level', 'points'].includes(c.kind))
-        .map((c) => `${c.block} ${c.station ?? c.kind} ${c.nth}`)
-      expect(inBook.filter((place) => onForm.includes(place))).toEqual(onForm)
-      expect(columns.at(-1)!.kind).toBe('felt')
-    },
-  )
+  it.each(published)('%s: every box of its paper form in order, each with a key of its own', (_, publication, lane) => {
+    const columns = bookColumns(publication, lane, 'en')
+    const keys = columns.map((c) => c.key)
+    expect(new Set(keys).size).toBe(keys.length)
+    const form = recordRows(publication, lane, 'en').filter((r) => r.kind !== 'measure')
+    const onForm = form.flatMap((row) =>
+      Array.from({ length: row.boxes }, (_, i) => `${row.block} ${row.station ?? row.kind} ${i + 1}`),
+    )
+    const inBook = columns
+      .filter((c) => ['station', 'rounds', 'level', 'points'].includes(c.kind))
+      .map((c) => `${c.block} ${c.station ?? c.kind} ${c.nth}`)
+    expect(inBook.filter((place) => onForm.includes(place))).toEqual(onForm)
+    expect(columns.at(-1)!.kind).toBe('felt')
+  })
 
-  it('of timed work have its seconds, of counted work none', () => {
+  it('have seconds for timed work, and none for counted work', () => {
     const columns = published.flatMap(([, publication, lane]) => bookColumns(publication, lane, 'en'))
     const timed = columns.filter((c) => c.seconds !== undefined)
     expect(timed.length).toBeGreaterThan(20)
@@ -252,13 +249,13 @@ describe('values', () => {
     ['20', 'perMinute', { problem: { code: 'too-small', atLeast: 30 } }],
   ])('"%s" in %s', (typed, unit, expected) => expect(readValue(typed, { unit })).toEqual(expected))
 
-  it('are bounded by what a child can do in the time', () => {
+  it('are limited to what a child can do in the time', () => {
     expect(boundsOf({ unit: 'reps', seconds: 30 })).toMatchObject({ to: 150 })
     expect(impossible(151, { unit: 'reps', seconds: 30 })).toEqual({ code: 'too-large', atMost: 150 })
     expect(impossible(NaN, { unit: 'reps' })).toEqual({ code: 'not-a-number' })
   })
 
-  it('are asked about where they are hardly likely: against the clock and the child’s own, against nobody else’s', () => {
+  it('are questioned if unlikely: against the clock and the child’s own values, never against others’', () => {
     expect(unlikely(100, reps, [])).toMatchObject({ code: 'faster' })
     expect(unlikely(40, reps, [])).toBeUndefined()
     expect(unlikely(40, reps, [11, 12, 10])).toEqual({ code: 'far-from-own', usual: 11 })
@@ -268,7 +265,7 @@ describe('values', () => {
     expect(unlikely(10, { unit: 'ten' }, [1, 1])).toBeUndefined()
   })
 
-  it('compare per thirty seconds, where a clock ran and something was counted', () => {
+  it('compare per thirty seconds, if work was timed and counted', () => {
     expect(per30(18, reps)).toBe(18)
     expect(per30(18, { unit: 'reps', seconds: 45 })).toBe(12)
     expect(per30(18, { unit: 'reps' })).toBeUndefined()
@@ -277,14 +274,14 @@ describe('values', () => {
 })
 
 describe('cells', () => {
-  it('show the latest value, with the child’s own before it in the order they were done', () => {
+  it('show the latest value, with the child’s own earlier ones in the order they were done', () => {
     const [first, second, third] = [entry(10), entry(11), entry(12)]
     const cell = bookCells([reps], [third, first], [second]).get('p')!.get(reps.key)!
     expect([cell.entry.value, cell.before.map((e) => e.value)]).toEqual([12, [11, 10]])
     expect(ownLine(reps, cell)).toEqual([11, 10, 12])
   })
 
-  it('tell what is missing from zero', () => {
+  it('distinguish a missing value from zero', () => {
     expect(
       bookCells([reps], [entry(0)])
         .get('p')!
@@ -298,7 +295,7 @@ describe('cells', () => {
     expect(bookCells([reps], []).get('p')).toBeUndefined()
   })
 
-  it('compare laps of different length, and do not compare what was timed with what was not', () => {
+  it('compare laps of different length, but not timed with untimed work', () => {
     const cell = { entry: entry(18, { seconds: 45 }), before: [entry(10)] }
     expect(ownLine(reps, cell)).toEqual([10, 12])
     expect(ownLine(reps, { entry: entry(18), before: [entry(10, { seconds: undefined })] })).toEqual([])
@@ -306,7 +303,7 @@ describe('cells', () => {
     expect(ownLine(reps, { entry: entry(18), before: [entry(null)] })).toEqual([])
   })
 
-  it('of a level show the highest rung of a run, of a weight what the station was done with', () => {
+  it('show the highest rung of a run for a level, and the weight of the station for a weight', () => {
     const level: BookColumn = {
       ...reps,
       what: 'result',
@@ -339,7 +336,7 @@ describe('cells', () => {
     ).toBe(1.5)
   })
 
-  it('have a place that is the same for the same thing and another for another', () => {
+  it('have the same place for the same thing and another for another', () => {
     expect(placeKey(entry(1))).toBe(reps.key)
     expect(placeKey({ what: 'result', block: 'b2', trial: 2 })).toBe('result b2 trial 2')
   })

@@ -34,7 +34,7 @@ const steps = timeline(session, 'g1', library)
 const track = captions(steps, words, half)
 
 describe('captions', () => {
-  it('say each step, its half, its last three seconds, and the rep that is counted', () => {
+  it('show each step, its half-way call, its last three seconds, and the rep that is counted', () => {
     expect(track.slice(0, 6).map((c) => [c.at, c.until, c.text])).toEqual([
       [0, 15, 'Squat'],
       [15, 17, 'Squat · half-way'],
@@ -63,7 +63,7 @@ describe('captions', () => {
 })
 
 describe('caption files', () => {
-  it('are WebVTT that a published parser reads, without an error, to the same texts and times', () => {
+  it('are WebVTT that a published parser reads without an error, with the same texts and times', () => {
     const { cues, errors } = new WebVTTParser().parse(webVtt(track, 'Springs'), 'metadata')
     expect(errors).toEqual([])
     expect(cues.map((c) => [c.startTime, c.endTime])).toEqual(
@@ -82,7 +82,7 @@ describe('caption files', () => {
     expect(entries[0]!.text).toBe('Squat')
   })
 
-  it('keep hours apart from minutes, and no empty line inside a text', () => {
+  it('distinguish hours from minutes, and have no empty line inside a text', () => {
     expect(subRip([{ at: 3723.5, until: 3724, text: 'a\n\nb' }])).toBe('1\n01:02:03,500 --> 01:02:04,000\na\nb\n')
   })
 })
@@ -94,13 +94,13 @@ describe('the click track', () => {
   const wav = new WaveFile(bytes)
   const samples = wav.getSamples(false, Int16Array) as unknown as Int16Array
 
-  it('is a WAV file that another reader opens: 44.1 kHz, 16 bit, one channel, of that length', () => {
+  it('is a WAV file that another program reads: 44.1 kHz, 16 bit, one channel, of the right length', () => {
     expect(wav.fmt).toMatchObject({ audioFormat: 1, numChannels: 1, sampleRate: 44_100, bitsPerSample: 16 })
     expect(samples.length).toBe(Math.ceil(seconds * sampleRate))
     expect(bytes.length).toBe(44 + samples.length * 2)
   })
 
-  it('has every bell and tick at its very sample, and silence before it', () => {
+  it('has every bell and tick at its exact sample, and silence before it', () => {
     const loud = cues.filter((c) => c.kind !== 'count')
     expect(loud.length).toBeGreaterThan(12)
     for (const cue of loud) {
@@ -111,7 +111,7 @@ describe('the click track', () => {
     }
   })
 
-  it('never wraps round where sounds meet', () => {
+  it('never overflows where sounds overlap', () => {
     const pile: Cue[] = Array.from({ length: 6 }, () => ({ at: 0, kind: 'bell', tone: 'work' }))
     const view = new DataView(clickTrack(pile, 0.1).buffer)
     expect(view.getInt16(44, true)).toBe(32767)
@@ -119,7 +119,7 @@ describe('the click track', () => {
 })
 
 describe('Markdown', () => {
-  it('has the title, the lengths, the kit and every section, with nothing taken for a mark', () => {
+  it('has the title, the lengths, the equipment and every section, with no text read as markup', () => {
     const text = markdown({ ...session, title: 'Springs *and* <b>' }, library)
     expect(text).toMatch(/^# Springs \\\*and\\\* \\<b\\>\n/)
     expect(text).toContain('| A |')

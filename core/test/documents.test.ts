@@ -41,13 +41,13 @@ const fixtures = readdirSync(folder).map((file) => {
 const fixture = (name: string) => fixtures.find((f) => f.name === name)!
 const read = <T>(kind: DocumentKind<T>, name: string): T => readDocument(kind, fixture(name).data)
 
-it('there is a document of the version before for every kind', () => {
+it('there is a document of the previous version for every kind', () => {
   expect(new Set(fixtures.map((f) => f.kind))).toEqual(new Set(allDocumentKinds))
   expect(fixtures.every((f) => f.data.version === 1)).toBe(true)
 })
 
 describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
-  it('is read as this version’s, twice the same, and is not changed by that', () => {
+  it('is read as this version’s, with the same result twice, and is not changed', () => {
     const before = structuredClone(data)
     const document = readDocument(kind, data) as { version: number }
     expect(document.version).toBe(kind.version)
@@ -55,7 +55,7 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
     expect(data).toEqual(before)
   })
 
-  it('is written so that the release before reads it, where that wrote it', () => {
+  it('is written so that the previous release reads it, if that release wrote it', () => {
     const written = writtenDocument(kind, readDocument(kind, data)) as { version: number }
     // Runs can always be read, and devices write them in their own version: see docs/formats.md.
     const wanted = kind === documentKinds.run ? { ...data, version: 2 } : data
@@ -63,7 +63,7 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
     expect(written).toEqual(kind === settingsDocument ? { ...data, version: 2, readings: {} } : wanted)
   })
 
-  it('of a later version is refused by its version, and by nothing else', () => {
+  it('of a later version is refused by its version only', () => {
     const later = { ...data, version: kind.version + 1, somethingNew: true }
     const problems = (() => {
       try {
@@ -77,7 +77,7 @@ describe.each(fixtures)('$name of version 1', ({ data, kind }) => {
   })
 })
 
-it('settings of version 2 have no country, those of 3 no checks; what they cannot say is written in this version', () => {
+it('settings of version 2 have no country, those of 3 no checks; what these cannot express is written in this version', () => {
   const { version } = settingsDocument
   const whole = { ...newSettings('Atlantic/Azores'), readings: { pu: 'push-up' } }
   const asBefore = (settings: typeof whole) => writtenDocument(settingsDocument, settings) as { version: number }
@@ -93,7 +93,7 @@ it('settings of version 2 have no country, those of 3 no checks; what they canno
   expect(writtenDocument(settingsDocument, policies)).toEqual(policies)
 })
 
-it('a session with one of the new tests, or with answers, is written in the version that knows of them', () => {
+it('a session with a new test, or with answers, is written in the version that has them', () => {
   const session: Session = read(sessionDocument, 'session')
   const answered = { ...session, answered: [{ finding: 'no-water||||', reason: 'the tap is next door' }] }
   expect(writtenDocument(sessionDocument, answered)).toEqual({ ...answered, version: 3 })
@@ -114,7 +114,7 @@ it('a session with one of the new tests, or with answers, is written in the vers
   expect(readSession({ ...note, version: 2 })).toEqual(note)
 })
 
-it('a run with minutes moved, a lane with a pace of its own and a session that asks are written in this version', () => {
+it('a run with minutes moved, a lane with its own pace and a session that asks are written in this version', () => {
   const run = read(documentKinds.run, 'run')
   expect(writtenDocument(documentKinds.run, run)).toEqual({ ...run, version: 2 })
   const moved = { ...run, movedMinutes: 120 }
@@ -136,7 +136,7 @@ describe('a session of version 1', () => {
 
   const withHers = libraryFor(session, library)
 
-  it('opens, is timed, printed, sent out and played', () => {
+  it('can be opened, timed, printed, sent and played', () => {
     const forms = session.sections.flatMap((s) => s.blocks).map((b) => b.form)
     expect(new Set(forms).size).toBe(14)
     for (const group of session.groups) {
@@ -150,19 +150,19 @@ describe('a session of version 1', () => {
     expect(play).toMatchObject({ pick: 2 })
   })
 
-  it('sent out then is played now', () => {
+  it('can be played now if it was sent then', () => {
     const publication: Publication = read(documentKinds.publication, 'publication')
     expect(courseOf(publication, ['g1', 'g3']).lanes).toHaveLength(2)
   })
 
-  it('has the child’s choice per group from now on', () => {
+  it('has a per-group choice from now on', () => {
     const pick = session.sections.flatMap((s) => s.blocks).find((b) => b.form === 'intervals' && b.pick)
     expect(pick?.form === 'intervals' && valueFor(pick.pick!, 'g2')).toBe(2)
   })
 })
 
-describe('the rule of two releases', () => {
-  it('holds for any session: what the version before can say is written in it, the rest in this one', () => {
+describe('compatibility of two releases', () => {
+  it('holds for any session: written in the previous version if that can express it, otherwise in this one', () => {
     let before = 0
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
@@ -183,7 +183,7 @@ describe('the rule of two releases', () => {
     expect(before).toBeGreaterThan(5)
   })
 
-  it('holds on the wire: every document in a message is read on the way in and written on the way out', () => {
+  it('holds on the network: every document in a message is read on the way in and written on the way out', () => {
     const session = read(sessionDocument, 'session')
     const message = {
       id: 'x',

@@ -182,7 +182,7 @@ function draftsOf(ask: DraftAsk): Draft[] {
   return made
 }
 
-describe('drafts for conditions as they come', () => {
+describe('drafts for random conditions', () => {
   const asks = randomAsks(library, past, samples(10, 500), [6, 45])
   let made: { ask: DraftAsk; drafts: Draft[] }[] = []
   beforeAll(() => {
@@ -190,14 +190,14 @@ describe('drafts for conditions as they come', () => {
   }, 1_800_000)
   const all = () => made.flatMap(({ ask, drafts }) => drafts.map((draft) => ({ ask, draft })))
 
-  it('keep every condition, or name what they had to leave', () => {
+  it('keep every condition, or name those they could not', () => {
     const faults = all().flatMap(({ ask, draft }) =>
       broken(draft, ask).map((fault) => `${draft.intent} ${ask.aim} ${ask.minutes} min, seed ${ask.seed}: ${fault}`),
     )
     expect(faults).toEqual([])
   }, 900_000)
 
-  it('have something of the last two sessions come back one step on, or say that it does not', () => {
+  it('include something of the last two sessions one step further, or say that they do not', () => {
     const past = all().filter(({ ask }) => ask.recent.length)
     const silent = past.filter(({ ask, draft }) => !draft.relaxed.includes('back') && !comesBack(draft, ask))
     expect(silent.map(({ ask, draft }) => `${draft.intent} ${ask.aim}, seed ${ask.seed}`)).toEqual([])
@@ -207,7 +207,7 @@ describe('drafts for conditions as they come', () => {
       )
   })
 
-  it('name a condition in at most one of twenty where there are twelve to twenty-five minutes', () => {
+  it('name an unmet condition in at most one of twenty with twelve to twenty-five minutes', () => {
     const usual = all().filter(({ ask }) => ask.minutes >= 12 && ask.minutes <= 25)
     const named = usual.filter(({ draft }) => draft.relaxed.length)
     const looks = usual.filter(({ draft }) => draft.findings.some((f) => f.level === 'look'))
@@ -230,7 +230,7 @@ describe('drafts for conditions as they come', () => {
     expect(differ.length).toBeGreaterThanOrEqual(0.8 * made.length)
   })
 
-  it('have no habit: no move in more than a third of them, no form in many more than half, no title in a third', () => {
+  it('are varied: no exercise in more than a third of them, no form in many more than half, no title in a third', () => {
     const share = (listOf: (draft: Draft) => readonly string[]) => {
       const counts = new Map<string, number>()
       for (const { draft } of all())
@@ -253,7 +253,7 @@ describe('drafts for conditions as they come', () => {
     expect(titles[0]![1]).toBeLessThan(0.34)
   })
 
-  it('each stage is the best there is: the form and skill of all of them, the moves of each part by a solver from elsewhere', async () => {
+  it('are optimal in each stage: the form and skill of all, the exercises of each section by an independent solver', async () => {
     const highs = await highsLoader()
     for (const ask of asks.slice(0, samples(2, 40)))
       for (const intent of intents) {
@@ -289,7 +289,7 @@ describe('a draft', () => {
     seed: 5,
   })
 
-  it('comes again with its seed, and is another with another', () => {
+  it('repeats with its seed, and differs with another', () => {
     const drafts = draftsOf(ask)
     expect(draftsOf(ask)).toEqual(drafts)
     const other = draftsOf({ ...ask, seed: 6 })
@@ -306,14 +306,14 @@ describe('a draft', () => {
     expect(again.session.title).not.toBe(work!.session.title)
   })
 
-  it('stopped early is a session all the same', () => {
+  it('is still a session when stopped early', () => {
     const cut = drafted('learn', ask, { branches: 3, quick: true })
     expect(cut.session.sections.length).toBeGreaterThanOrEqual(4)
     expect(rowsOf(cut.session, ['main']).length).toBeGreaterThan(0)
   })
 })
 
-describe('the corners', () => {
+describe('the corner cases', () => {
   const corners = cornerAsks(library)
   it('are ninety-six', () => expect(corners).toHaveLength(96 + 16))
   it('each have a draft, or a named condition', () => {
@@ -325,7 +325,7 @@ describe('the corners', () => {
   }, 1_800_000)
 })
 
-it('six groups on one clock', () => {
+it('six groups run by one clock', () => {
   const ask = askOf(library, { aim: 'muscularEndurance', minutes: 20, grades: six, seed: 3 })
   const work = drafted('work', ask)
   expect(broken(work, ask)).toEqual([])

@@ -64,7 +64,7 @@ beforeEach(() => {
 })
 
 describe('stations', () => {
-  it('go in at the end or after another, with an id of their own', () => {
+  it('are added at the end or after another, with an id of their own', () => {
     const next = put(w, 'b2', 'jog', 's3')
     expect(movesOf(next, 'b2')).toEqual(['pogo', 'jog', 'plank', 'lunge'])
     expect(stationsOf(findBlock(next, 'b2')).map((s) => s.id)).toEqual(['s3', 's6', 's4', 's5'])
@@ -85,13 +85,13 @@ describe('stations', () => {
     expect(moveStation(w, 's1', -1)).toBe(w)
   })
 
-  it('are doubled right below and taken out', () => {
+  it('are duplicated right below and removed', () => {
     const twice = duplicateStation(w, 's4')
     expect(movesOf(twice, 'b2')).toEqual(['pogo', 'plank', 'plank', 'lunge'])
     expect(movesOf(removeStation(twice, 's4'), 'b2')).toEqual(['pogo', 'plank', 'lunge'])
   })
 
-  it('change for the groups they are told to, and become shared again when they are the same', () => {
+  it('change for the given groups, and become shared again when they are equal', () => {
     const own = setCell(w, 's2', ['g1'], (cell) => ({ ...cell, version: 'slow-squat' }))
     const { cells } = findStation(own, 's2')
     expect([valueFor(cells, 'g1').version, valueFor(cells, 'g2').version]).toEqual(['slow-squat', 'squat'])
@@ -105,13 +105,13 @@ describe('stations', () => {
     })
   })
 
-  it('take a story name, a focus and a wish for results, and lose them again', () => {
+  it('take a story name, a focus and recording of results, and lose them again', () => {
     const told = setStation(w, 's3', { storyName: 'Buoy in the waves', record: 'reps', pinned: true })
     expect(findStation(told, 's3')).toMatchObject({ storyName: 'Buoy in the waves', record: 'reps', pinned: true })
     expect(findStation(setStation(told, 's3', { storyName: undefined }), 's3').storyName).toBeUndefined()
   })
 
-  it('refuse what is not there and what is not valid', () => {
+  it('refuse unknown ids and invalid values', () => {
     expect(codeOf(() => removeStation(w, 's99'))).toBe('not-found')
     expect(codeOf(() => setCell(w, 's1', 'all', (cell) => ({ ...cell, dose: { unit: 'reps', amount: 0 } })))).toBe(
       'too-small',
@@ -124,7 +124,7 @@ describe('stations', () => {
 })
 
 describe('blocks', () => {
-  it('are added, moved over the edge of their section, doubled with new ids and taken out', () => {
+  it('are added, moved past the edge of their section, duplicated with new ids and removed', () => {
     const two = addBlock(w, 'p2', 'talk', 'b2')
     expect(two.sections[1]!.blocks.map((b) => b.form)).toEqual(['talk', 'intervals'])
     expect(moveBlock(two, 'b4', 1).sections[1]!.blocks.map((b) => b.id)).toEqual(['b2', 'b4'])
@@ -151,14 +151,14 @@ describe('blocks', () => {
     expect(codeOf(() => addBlock(w, 'p2', 'talk', 'b9'))).toBe('not-found')
   })
 
-  it('are named and linked to a film, over https only', () => {
+  it('can have a name and a film link, over https only', () => {
     expect(findBlock(setBlockWords(w, 'b2', { title: 'Round one' }), 'b2').title).toBe('Round one')
     expect(codeOf(() => setBlockWords(w, 'b2', { link: 'http://films.example' }))).toBe('bad-format')
   })
 })
 
 describe('sections', () => {
-  it('are added with a block of a form, moved, doubled and taken out', () => {
+  it('are added with a block of a form, moved, duplicated and removed', () => {
     const next = addSection(w, { role: 'game', title: 'Over\nthe gap', form: 'intervals' }, 'p2')
     expect(next.sections.map((s) => s.title)).toEqual(['Warm-up', 'Main part', 'Over the gap', 'Cool-down'])
     expect(addSection(w, { role: 'brief', title: 'Hello' }, null).sections[0]!.title).toBe('Hello')
@@ -168,7 +168,7 @@ describe('sections', () => {
     expect(removeSection(w, 'p2').sections.map((s) => s.id)).toEqual(['p1', 'p3'])
   })
 
-  it('keep games and cool-downs unless told otherwise', () => {
+  it('keep games and cool-downs by default', () => {
     expect(w.sections.map(isKept)).toEqual([false, false, true])
     expect(setSection(w, 'p3', { keep: false }).sections.map(isKept)).toEqual([false, false, false])
     expect(codeOf(() => setSection(w, 'p3', { title: 'a\u0000' }))).toBe('bad-text')
@@ -176,7 +176,7 @@ describe('sections', () => {
 })
 
 describe('groups', () => {
-  it('come in with the next letter, doing what all do in a version they are ready for', () => {
+  it('are added with the next letter, doing what all do in a version they are ready for', () => {
     const next = addGroup(put(w, 'b2', 'side-plank'), [0], library)
     expect(next.groups.at(-1)).toMatchObject({ id: 'g3', letter: 'C', name: 'K', ages: [5, 6] })
     expect(valueFor(findStation(next, 's6').cells, 'g3').version).toBe('knee-side-plank')
@@ -185,7 +185,7 @@ describe('groups', () => {
     expect(codeOf(() => addGroup(six, [3], library))).toBe('too-many')
   })
 
-  it('go with everything of their own; the last one stays', () => {
+  it('are removed with all of their own values; the last one stays', () => {
     const own = setBlock(w, 'b2', 'intervals', (b) => ({ ...b, lapRest: { all: 60, by: { g2: 30 } } }))
     const next = removeGroup(own, 'g2')
     expect(JSON.stringify(next)).not.toContain('g2')
@@ -193,7 +193,7 @@ describe('groups', () => {
     expect(codeOf(() => removeGroup(next, 'g1'))).toBe('too-small')
   })
 
-  it('take the name and ages of their grades, until the teacher gives another name', () => {
+  it('take the name and ages of their grades, until the teacher names them', () => {
     expect(setGroup(w, 'g1', { grades: [2, 3] }).groups[0]).toMatchObject({ name: '2–3', ages: [7, 9] })
     const named = setGroup(w, 'g1', { name: 'Terns' })
     expect(setGroup(named, 'g1', { grades: [2] }).groups[0]).toMatchObject({ name: 'Terns', grades: [2] })

@@ -7,7 +7,7 @@ import { sessionArbitrary } from './arbitraries.ts'
 import { library } from './sessions.ts'
 import { samples } from './support/samples.ts'
 
-it('whatever a step of any session says, there is a sentence for it in every language', () => {
+it('whatever a step of any session says has a sentence in every language', () => {
   const seen = new Set<string>()
   const mute = new Set<string>()
   fc.assert(

@@ -28,7 +28,7 @@ function isKey(call: string, word: string): boolean {
   return new RegExp(`[{,] *${word}:`).test(call)
 }
 
-it('every example in the docs of the computation that stands for itself is true', () => {
+it('every runnable example in the docs of the core is true', () => {
   expect(selfContained.length).toBeGreaterThanOrEqual(40)
   const wrong = selfContained.flatMap(({ file, call, value }) => {
     const evaluate = (text: string): unknown => runInNewContext(`(${text})`, { ...core })
@@ -56,7 +56,7 @@ it('every example in the docs of the computation that stands for itself is true'
   expect(wrong).toEqual([])
 })
 
-it('examples name functions that are there', () => {
+it('examples name existing functions', () => {
   const called = examples.flatMap(({ file, call }) => {
     const name = /^(\w+)\(/.exec(call)?.[1]
     const source = readFileSync(new URL(file, folder), 'utf8')

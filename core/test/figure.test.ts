@@ -51,7 +51,7 @@ describe.each(views)('%s', (_, figure) => {
     expect(other).toEqual([])
   })
 
-  it('never sinks into the floor, and stays on it, or on what it stands on, unless a pose lifts', () => {
+  it('never sinks into the floor, and stays on it, or on its support, unless a pose lifts', () => {
     const lifts = Math.max(...figure.poses.map((p) => p.lift ?? 0))
     const stands = Math.max(...figure.poses.flatMap((p) => [0, ...Object.values(p.on ?? {})]))
     const above = cycle.map((joints) => clearance(joints))
@@ -63,7 +63,7 @@ describe.each(views)('%s', (_, figure) => {
       expect(clearance(pose(figure, keyMoments(figure)[i]!), p.on)).toBeCloseTo(p.lift ?? 0, 6)
   })
 
-  it('lets feet that stand stay: they neither slide up nor down by one per cent of the height', () => {
+  it('keeps standing feet in place: they move neither up nor down by one percent of the height', () => {
     for (const foot of ['R', 'L'] as const) {
       const bottom = (j: Joints) =>
         Math.max(j[`ankle${foot}`].y + radius[`ankle${foot}`], j[`toe${foot}`].y + radius[`toe${foot}`])
@@ -74,7 +74,7 @@ describe.each(views)('%s', (_, figure) => {
     }
   })
 
-  it('does not jump where one pose ends and the way to the next begins', () => {
+  it('does not jump between one pose and the way to the next', () => {
     const nearby = 1e-4
     const jumps = keyMoments(figure).flatMap((t, i) => {
       const { hold = 0.15, go = 1 } = figure.poses[i % figure.poses.length]!
@@ -87,7 +87,7 @@ describe.each(views)('%s', (_, figure) => {
     expect(Math.max(...jumps)).toBeLessThan(0.006)
   })
 
-  it('bends no joint further than a body does', () => {
+  it('bends no joint further than a body can', () => {
     expect(clampFigure(figure).problems).toEqual([])
   })
 
@@ -104,7 +104,7 @@ describe.each(views)('%s', (_, figure) => {
 /** A child of 1.3 m is 0.8 of the box high. */
 const metres = 1.3 / 0.8
 
-it('no joint is faster than a child is, at the pace each version is led', () => {
+it('no joint is faster than a child’s, at the pace each version is led', () => {
   // Common practice, no source: a foot that flicks up in 0.3 s is the fastest motion, about 8 m/s at its toes; the trunk is slower.
   const fastest = (joint: keyof Joints) => (['head', 'hip', 'shoulder'].includes(joint) ? 3 : 8.5)
   const tooFast = [...library.moves.values()].flatMap((move) =>
@@ -122,7 +122,7 @@ it('no joint is faster than a child is, at the pace each version is led', () => 
   expect(tooFast).toEqual([])
 })
 
-describe('a move that one side does not show', () => {
+describe('an exercise that one side does not show', () => {
   const both = [...library.figures.values()].filter((f) => f.second)
 
   it('is drawn from another side too, in as many poses, held as long', () => {
@@ -136,7 +136,7 @@ describe('a move that one side does not show', () => {
     }
   })
 
-  it('and what one side shows has no other', () => {
+  it('has no second view if one side is enough', () => {
     expect(secondView(library.figures.get('squat')!)).toBeUndefined()
   })
 })
@@ -163,7 +163,7 @@ const made = (more: Partial<Figure>, ...poses: Figure['poses']): Figure => ({
 })
 
 describe('a figure with impossible angles', () => {
-  it('is clamped, and says which joint of which pose', () => {
+  it('is clamped, and names the joint and pose', () => {
     const { figure, problems } = clampFigure(made({}, standing, { ...standing, legR: [0, 60], neck: 90 }))
     expect(figure.poses[1]).toEqual({ ...standing, legR: [0, 10], neck: 65 })
     expect(problems).toEqual([
@@ -173,27 +173,27 @@ describe('a figure with impossible angles', () => {
     expect(clampFigure(figure).problems).toEqual([])
   })
 
-  it('is clamped from its other side too', () => {
+  it('is also clamped from its other side', () => {
     const second = { view: 'side' as const, poses: [{ ...standing, legR: [0, 60] as [number, number] }] }
     const { figure, problems } = clampFigure(made({ view: 'front', second }, standing))
     expect(figure.second!.poses[0]!.legR).toEqual([0, 10])
     expect(problems.map((p) => p.path)).toEqual([['second', 'poses', 0, 'legR']])
   })
 
-  it('is left alone where every joint is right, and may fold either way where it is seen from the front', () => {
+  it('stays unchanged if every joint is possible, and may fold either way if seen from the front', () => {
     const figure = made({ view: 'front' }, { ...standing, legR: [0, 60] })
     expect(clampFigure(figure).figure).toBe(figure)
   })
 })
 
 describe('things', () => {
-  it('stand where they are put, and hands that are fixed stay on them', () => {
+  it('stay where they are put, and fixed hands stay on them', () => {
     const dip = library.figures.get('chair-dip')!
     const [first] = moments.map((t) => pose(dip, t).handR)
     for (const t of moments) expect(distance(pose(dip, t).handR, first!)).toBeLessThan(0.012)
   })
 
-  it('are carried by a hand, and fly in an arc from it to where they are free', () => {
+  it('are carried by a hand, and fly in an arc after release', () => {
     const ball = (t: number) =>
       drawFigure(library.figures.get('basket-toss')!, t).findLast((s) => s.tone === 'prop')!.points[0]!
     const [held, let_go, landed] = keyMoments(library.figures.get('basket-toss')!)
@@ -203,7 +203,7 @@ describe('things', () => {
     expect(middle.y).toBeLessThan((ball(let_go!).y + ball(landed!).y) / 2)
   })
 
-  it('an arrow under the floor is for moves that go somewhere', () => {
+  it('have an arrow under the floor if the exercise travels', () => {
     const goes = [...library.moves.values()].flatMap((move) =>
       move.versions.flatMap((version) => {
         const figure = library.figures.get(version.figure ?? move.figure)!
@@ -221,8 +221,8 @@ describe('things', () => {
   })
 })
 
-describe('somebody who does the same', () => {
-  it('stands face to face, the line between them where both hands end, or a step behind; lighter, and in the picture', () => {
+describe('another child doing the same', () => {
+  it('faces the first with both hands meeting, or is a step behind; lighter, and inside the picture', () => {
     const company = [...library.figures.values()].filter((f) =>
       f.props?.some((p) => p.kind === 'partner' || p.kind === 'follower'),
     )
@@ -243,7 +243,7 @@ describe('somebody who does the same', () => {
   })
 })
 
-it('is a still picture as SVG text, with nothing but lines', () => {
+it('is a still picture as SVG text, made only of lines', () => {
   const svg = figureSvg(library.figures.get('squat')!, { size: 40 })
   expect(svg).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg" width="40"/)
   expect(svg.replace(/<(?:polyline|line)[^<>]*\/>/g, '')).toMatch(/^<svg[^<>]*><\/svg>$/)
@@ -252,13 +252,13 @@ it('is a still picture as SVG text, with nothing but lines', () => {
 
 describe('a drawn child', () => {
   const toneOf = (figure: Figure, t: number, tone: string) => drawFigure(figure, t).filter((s) => s.tone === tone)
-  it('seen from the front has shoulders and hips as wide as a child’s, and both sides of one tone; from the side the farther is lighter', () => {
+  it('has a child’s shoulder and hip width and one tone from the front; the farther side is lighter from the side', () => {
     const far = (figure: Figure) => ['farShirt', 'farShorts', 'farInk'].some((tone) => toneOf(figure, 0, tone).length)
     expect(far(library.figures.get('jumping-jack')!)).toBe(false)
     expect(far(library.figures.get('squat')!)).toBe(true)
   })
 
-  it('is a head in five and a half high, and looks where its nose is', () => {
+  it('is five and a half heads high, and looks in the direction of its nose', () => {
     const squat = library.figures.get('squat')!
     const strokes = drawFigure(squat, 0)
     const { head, toeR } = pose(squat, 0)
@@ -274,7 +274,7 @@ describe('a drawn child', () => {
     expect(nose(bridge).y).toBeLessThan(pose(bridge, 0).head.y - radius.head * 0.9)
   })
 
-  it('sits in a wheelchair where its legs rest, whoever it is, and on a chair where they work', () => {
+  it('sits in a wheelchair if its legs rest, whichever child it is, and on a chair if they work', () => {
     const seats = [...library.figures.values()].filter((f) => f.props?.some((p) => p.kind === 'chair'))
     const still = seats.filter(sitsStill).map((f) => f.id)
     expect(still).toEqual(expect.arrayContaining(['seated-punches', 'arm-cycling', 'seated-overhead-clap']))
@@ -289,7 +289,7 @@ describe('a drawn child', () => {
     ])
   })
 
-  it('is one of three, who differ in hair and build and stand alike', () => {
+  it('is one of three, who differ in hair and build and have the same posture', () => {
     const squat = library.figures.get('squat')!
     const drawn = children.map((child) => drawFigure(squat, 0, child))
     expect(new Set(drawn.map((strokes) => strokes.filter((s) => s.tone === 'ink').length)).size).toBe(3)
@@ -299,7 +299,7 @@ describe('a drawn child', () => {
     expect(legs[1]).toEqual(legs[0])
   })
 
-  it('steps from foot to foot: one is down before the other leaves, and nobody kneels in between', () => {
+  it('steps from foot to foot: one lands before the other lifts, and nobody kneels in between', () => {
     for (const id of ['march', 'heel-flicks', 'jog', 'high-knees', 'fast-feet']) {
       const figure = library.figures.get(id)!
       for (const t of moments) {

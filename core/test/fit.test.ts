@@ -78,7 +78,7 @@ const demoTexts = readdirSync(demo)
 
 describe('fit to the minutes', () => {
   it.each(demoTexts.map((text, i) => [text.split('\n')[0]!, text, i % 3] as const))(
-    'promises what applying it gives, inside the lines, kept sections untouched: %s',
+    'delivers what it promises, within limits, with kept sections unchanged: %s',
     (_, text, one) => {
       const session = typed(text)
       const asks = [
@@ -93,7 +93,7 @@ describe('fit to the minutes', () => {
     },
   )
 
-  it('takes a lap by its minutes, and among ways of equal cost the one whose lanes end closest together, then the fullest', () => {
+  it('removes a lap by its minutes, and among ways of equal cost prefers lanes that end closest together, then the fullest', () => {
     const asked = (line: string) =>
       fit(typed(`# Laps\nminutes 3; groups 4-6\n## Main part\n${line}: squat, march`), library).ways[0]
     // Four minutes to three. A lap of half a minute costs 2 plus 1, and two of them have to go.
@@ -113,7 +113,7 @@ describe('fit to the minutes', () => {
     for (const id of late) expect(ways[0]!.after[id]).toBeLessThanOrEqual(budget)
   })
 
-  it('does so for any session', () => {
+  it('holds for any session', () => {
     fc.assert(
       fc.property(
         sessionArbitrary,

@@ -24,8 +24,8 @@ const build = (session: Session, mostCost = 12, direction: 'shorter' | 'longer' 
   })
 const circuit = ['3 laps 30/30', 'squat', 'jumping jack', 'plank']
 
-describe('a session as a problem', () => {
-  it('the first setting of every block is the block as it is, at no cost, and adds up to the session’s seconds', () => {
+describe('a session as an optimization problem', () => {
+  it('has each block’s current setting first, at no cost, and these add up to the session’s seconds', () => {
     const w = typed('## Main part', ...circuit, '## After (skill)', '3 rounds, rest 30 s: curl-up 10, lunge 8')
     const { problem, groupIds } = build(w)
     const seconds = groupIds.map((_, g) => {
@@ -40,7 +40,7 @@ describe('a session as a problem', () => {
     expect(seconds).toEqual(Object.values(sessionSeconds(w, library)))
   })
 
-  it('tells apart what a block leaves to the next only where that makes a difference', () => {
+  it('distinguishes what a block passes on only if it matters', () => {
     // Whether the plank is left out decides whether the child has to get down for the push-ups.
     const w = typed('## Main part', '2 laps 30/10, no last rest', 'squat', 'plank', 'list', 'push-up 10')
     const plank = stationsOf(w.sections[0]!.blocks[0]!)[1]!.id
@@ -53,7 +53,7 @@ describe('a session as a problem', () => {
     expect(build(talk, 12).problem.states).toBe(1)
   })
 
-  it('kept sections, the cool-down and the first three minutes of a warm-up have nothing to choose', () => {
+  it('gives kept sections, the cool-down and the first three minutes of a warm-up no choices', () => {
     const w = typed(
       '## Warm-up',
       '1 laps 60/30',
@@ -72,7 +72,7 @@ describe('a session as a problem', () => {
     }
   })
 
-  it('a warm-up that goes on past three minutes gives what is beyond them', () => {
+  it('can shorten a warm-up beyond its first three minutes', () => {
     const w = typed('## Warm-up', '4 laps 30/30', 'march on the spot', 'arm circles')
     const [block] = build(w, 64).problem.blocks
     expect(block!.shared.length).toBeGreaterThan(1)
@@ -80,7 +80,7 @@ describe('a session as a problem', () => {
       for (const passage of lane.follow) if (passage) expect(passage[0]!.seconds).toBeGreaterThanOrEqual(180)
   })
 
-  it('sections give at their price: the main part first, a skill for half as much again, words for twice', () => {
+  it('prices sections: the main one first, a skill at one and a half times, vocabulary at twice', () => {
     const cheapest = (heading: string) => {
       const [block] = build(typed(heading, ...circuit), 12).problem.blocks
       return Math.min(...block!.shared.slice(1).map((s) => s.cost))
@@ -90,7 +90,7 @@ describe('a session as a problem', () => {
     expect(cheapest('## Before we start (brief)')).toBe(2 * main)
   })
 
-  it('nothing passes a grade’s line that did not: no rest for the youngest is shortened below their work', () => {
+  it('exceeds no grade’s limit that was kept before: no rest for the youngest gets shorter than their work', () => {
     const w = typed('## Main part', '3 laps 30/30', 'jumping jack', 'tuck jump')
     const { problem, choices } = build(w, 12)
     const own = choices[0]!.own[0]![0]!

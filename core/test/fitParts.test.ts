@@ -7,8 +7,8 @@ import { reach } from '../src/fit/reach.ts'
 import { slidingMin } from '../src/fit/slidingMin.ts'
 import { randomFit } from './support/fitInstances.ts'
 
-describe('the least of a sliding stretch', () => {
-  it('is that of looking at every stretch', () => {
+describe('a sliding minimum', () => {
+  it('equals looking at every window', () => {
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: -50, max: 50 }), { maxLength: 40 }),
@@ -22,8 +22,8 @@ describe('the least of a sliding stretch', () => {
   })
 })
 
-describe('how far a lane reaches', () => {
-  it('is the least and the most of every way through', () => {
+describe('the reach of a lane', () => {
+  it('is the minimum and maximum over every way through', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const problem = randomFit(seed, { blocks: 3, lanes: 2, states: 1 + (seed % 3) })
       const found = reach(problem)
@@ -66,7 +66,7 @@ describe('distributions', () => {
     )
   })
 
-  it('mixtures have the means they should', () => {
+  it('mixtures have the right means', () => {
     fc.assert(
       fc.property(chancesArbitrary, chancesArbitrary, (a, b) => {
         expect(
@@ -81,7 +81,7 @@ describe('distributions', () => {
     )
   })
 
-  it('quantiles rise with their share, and are values that can be', () => {
+  it('quantiles rise with their share, and are possible values', () => {
     fc.assert(
       fc.property(chancesArbitrary, (a) => {
         const list = [0.05, 0.25, 0.5, 0.75, 0.95, 1].map((share) => quantile(a, share))
@@ -92,7 +92,7 @@ describe('distributions', () => {
     expect(quantile(Float64Array.of(0.5, 0.25, 0.25), 0.6)).toBe(1)
   })
 
-  it('what is certain has no spread; a fair coin’s is even', () => {
+  it('a certain value has no spread; a fair coin’s is even', () => {
     expect(spreadOf(certain(7))).toEqual({ low: 7, mean: 7, high: 7 })
     const { low, mean: middle, high } = spreadOf(binomial(20, 0.5))
     expect(middle).toBeCloseTo(10, 10)

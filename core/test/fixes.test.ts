@@ -42,7 +42,7 @@ const done = ({ cells, ...row }: Station, { groups }: Session) =>
   JSON.stringify([row, groups.map((g) => valueFor(cells, g.id))])
 const named = (w: Session) => stations(w).flatMap((s) => (s.storyName ? [s.id] : []))
 
-it('every fix of any session takes its finding away, adds none as bad, keeps the story, and says its seconds', () => {
+it('every fix of any session resolves its finding, adds none of the same weight, keeps the story, and reports its seconds', () => {
   let tried = 0
   const kinds = new Set<string>()
   fc.assert(

@@ -18,7 +18,7 @@ const imports: Import[] = files.flatMap((from) =>
 const place = (file: string): string => floorOf(file) ?? file
 const between = (arrows: readonly Import[]): Import[] => arrows.map(([from, to]) => [place(from), place(to)])
 
-it('every folder is a floor, and each imports only from those below it, by value or by type', () => {
+it('every folder is a layer, and imports only from layers below it, by value or by type', () => {
   const order = floors.map(([name]) => name!)
   const inside = files.filter((f) => f.includes('/'))
   expect(inside.filter((f) => !order.includes(place(f)))).toEqual([])
@@ -28,7 +28,7 @@ it('every folder is a floor, and each imports only from those below it, by value
   expect(up).toEqual([])
 })
 
-it('no file and no folder leads back to itself; a circle that is planted is found', () => {
+it('no file or folder imports itself in a cycle; a planted cycle is found', () => {
   expect(circlesOf(imports)).toEqual([])
   expect(circlesOf(between(imports))).toEqual([])
   const planted: Import = ['session/schema.ts', 'fit/fit.ts']

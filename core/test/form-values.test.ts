@@ -24,7 +24,7 @@ const typed = (...lines: string[]) => {
   return timeline(session, 'g1', library)
 }
 
-describe('check values that only further forms can express', () => {
+describe('check values that need other forms', () => {
   it('3 × 2 × 30 s without rest is 180 s', () => {
     const rounds: BlockOf<'rounds'> = {
       id: 'b1',
@@ -83,14 +83,14 @@ describe('check values that only further forms can express', () => {
   })
 })
 
-describe('rests of the counted forms are only between', () => {
+describe('rests of counted forms come only in between', () => {
   const two = [station('squat', 'squat', reps(10)), station('push-up', 'push-up', reps(10))]
   const kinds = (block: Block) =>
     stepsOf(block)
       .filter((s) => s.kind === 'rest')
       .map((s) => s.seconds.typical)
 
-  it('rounds: the rest between rounds takes the place of the one between stations', () => {
+  it('rounds: the rest between rounds replaces the one between stations', () => {
     const rounds: BlockOf<'rounds'> = {
       id: 'b1',
       form: 'rounds',
@@ -103,7 +103,7 @@ describe('rests of the counted forms are only between', () => {
     expect(stepsOf({ ...rounds, betweenLaps: 'pulse' }).filter((s) => s.kind === 'measure')).toHaveLength(2)
   })
 
-  it('sets: all sets of one move, then the next', () => {
+  it('sets: all sets of one exercise, then the next', () => {
     const sets: BlockOf<'sets'> = {
       id: 'b1',
       form: 'sets',
@@ -125,7 +125,7 @@ describe('rests of the counted forms are only between', () => {
     ])
   })
 
-  it('a cap cuts the step it meets, for a slow child too', () => {
+  it('a cap cuts the step that reaches it, also for a slow child', () => {
     const capped: BlockOf<'rounds'> = {
       id: 'b1',
       form: 'rounds',
@@ -142,7 +142,7 @@ describe('rests of the counted forms are only between', () => {
   })
 })
 
-describe('as many rounds as you can', () => {
+describe('as many rounds as possible', () => {
   it('counts to a tenth, each round after the second 4 % longer than the one before', () => {
     const amrap: BlockOf<'amrap'> = {
       id: 'b1',
@@ -182,11 +182,11 @@ describe('chance', () => {
     expect([low, high].every((n) => n >= 12)).toBe(true)
   })
 
-  it('dice: the mean and the spread of a sum are those of the textbook', () => {
+  it('dice: the mean and the spread of a sum are the textbook’s', () => {
     expect(spreadOf(sumOfDraws([1, 2, 3, 4, 5, 6], 2))).toEqual({ low: 3, mean: expect.closeTo(7, 10), high: 11 })
   })
 
-  it('a sheet: every row once, each with its flip, and the flips that come up for nothing', () => {
+  it('a sheet: every row once, each with its flip, plus the wasted flips', () => {
     const steps = typed('coin', 'heads: squat 10', 'heads: push-up 5', 'tails: jumping jack 20', 'tails: plank 20 s')
     expect(steps.filter((s) => s.say.code === 'chance.draw')).toHaveLength(4)
     const total = (end: 'low' | 'typical' | 'high') => steps.reduce((sum, s) => sum + s.seconds[end], 0)
@@ -195,7 +195,7 @@ describe('chance', () => {
     expect(total('high')).toBeGreaterThan(total('typical') + 2 * 12)
   })
 
-  it('a toss of five brings five reps a round, whichever side they fall', () => {
+  it('a toss of five brings five reps per round, whichever side they fall on', () => {
     const steps = typed('toss 5, 4 rounds: jumping jack | squat')
     const work = steps.filter((s) => s.kind === 'work')
     for (let round = 1; round <= 4; round++)
@@ -233,7 +233,7 @@ describe('sums', () => {
     return plain - Number(minus ?? 0)
   }
 
-  it('come to their answers, inside the range, never twice, the same for every lane', () => {
+  it('give their answers, inside the range, never twice, the same for every lane', () => {
     for (const grades of [[0], [1], [2, 3], [4], [5, 6]]) {
       const sums = sumsFor(block, group(`g${grades[0]}`, grades))
       for (const sum of sums) {
@@ -247,7 +247,7 @@ describe('sums', () => {
     }
   })
 
-  it('have no answer twice before every one was asked, in a block and from block to block', () => {
+  it('repeat no answer before every one was asked, within a block and across blocks', () => {
     const apart = { ...block, same: false }
     for (let seed = 0; seed < 200; seed++) {
       // Eight stations with answers from 5 to 12, then four more with 5 to 16.
@@ -261,7 +261,7 @@ describe('sums', () => {
     }
   })
 
-  it('are Spanish in Spanish, those of sessions that were sent out before too', () => {
+  it('are Spanish in Spanish, including those of sessions sent earlier', () => {
     const doubles = sumsFor({ ...block, operations: ['double'] }, group('g1', [4]))
     const doubled = doubles.filter((s) => s.operation === 'double')
     expect(doubled.length).toBeGreaterThan(3)
@@ -270,7 +270,7 @@ describe('sums', () => {
     expect(core.sayText(before, core.moveNames(library.moves), 'es')).toBe('el doble de 4, y 1 más: ese número')
   })
 
-  it('keep to what a grade reckons with, and come again with the same seed', () => {
+  it('stay within a grade’s arithmetic, and repeat with the same seed', () => {
     const kinder = sumsFor({ ...block, range: { all: { from: 2, to: 10 } } }, group('g1', [0]))
     expect(kinder.every((s) => s.operation === 'add')).toBe(true)
     expect(sumsFor(block, group('g2', [3]))).toEqual(sumsFor(block, group('g2', [3])))
@@ -284,7 +284,7 @@ describe('sums', () => {
   })
 })
 
-it('a relay for two takes the other one’s turn as long as one’s own, and no change at its ends', () => {
+it('a relay for two gives the other child as long as oneself, without a swap at its ends', () => {
   const steps = typed('relay 2 rounds, change 4 s', 'jumping jack 20 s', 'march 10 s').filter(
     (s) => s.kind !== 'change',
   )
@@ -313,7 +313,7 @@ it('levels, targets, games, measures, calls and quizzes take their seconds', () 
   ).toBe(40)
 })
 
-it('every code that a form says has words in every language, and none of them has a hole', () => {
+it('every saying of a form has words in every language, without an unfilled placeholder', () => {
   const names = core.moveNames(library.moves)
   const codes = Object.keys(formSentences.en) as SayCode[]
   expect(codes.every((code) => core.forms.some((form) => code.startsWith(`${form}.`)))).toBe(true)

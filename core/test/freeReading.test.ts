@@ -31,53 +31,53 @@ import { samples } from './support/samples.ts'
 import { groups, misread, namesRead, printed, read, rows, textsOf } from './support/textsRead.ts'
 
 describe('texts as teachers write them', () => {
-  it.each(textsOf('texts'))('%s is read whole: seconds, rows, words kept', (_, text, expected) => {
+  it.each(textsOf('texts'))('%s is read completely: seconds, rows, words kept', (_, text, expected) => {
     expect(misread(text, expected)).toEqual([])
   })
-  it.each(textsOf('strangers'))('a stranger’s, %s, is read whole', (_, text, expected) => {
+  it.each(textsOf('strangers'))('a stranger’s, %s, is read completely', (_, text, expected) => {
     expect(misread(text, expected)).toEqual([])
   })
 })
 
-describe('everyday names of moves', () => {
-  it('are right or asked about, none wrong in silence, eight of ten of those the library has known', () => {
+describe('everyday names of exercises', () => {
+  it('are right or asked about, never wrong without a question; the library knows eight of ten', () => {
     const { right, known, wrong } = namesRead()
     expect(wrong).toEqual([])
     expect(right / known).toBeGreaterThan(0.78)
   })
 })
 
-describe('what a line must not become', () => {
+describe('misreadings to avoid', () => {
   const only = (text: string) => rows(read(text).workout)
   const cell = (text: string) => only(text)[0]!.cells.all
 
-  it('easier and harder are a row’s own words, never its move', () => {
+  it('easier and harder belong to a row, and never become its exercise', () => {
     const [squat] = only('Squats -> easier: sit to box -> harder: jump squats')
     expect(squat).toMatchObject({ easier: 'sit to box', harder: 'jump squats' })
     expect(squat!.cells.all.move).toBe('squat')
     const [burpee] = only('Burpees - easier: no jump, harder: add a press up')
     expect(burpee!.cells.all.move).toBe('burpee')
   })
-  it('a face is no dose', () => {
+  it('a face is not a dose', () => {
     expect(read('1 = 10 star jumps\n2 = 5 squats').workout.sections[0]!.blocks[0]).toMatchObject({
       form: 'chance',
       device: 'dice',
     })
     expect(cell('1 = 10 star jumps\n2 = 5 squats').dose).toEqual({ unit: 'reps', amount: 10 })
   })
-  it('"Min 1" is no floor of a dose', () => {
+  it('"Min 1" is not a minimum dose', () => {
     const { workout: session } = read('EMOM 4 min\nMin 1: 10 burpees\nMin 2: 8 squats')
     expect(session.sections[0]!.blocks[0]).toMatchObject({ form: 'intervals' })
     expect(rows(session)[0]!.cells.all.dose).toEqual({ unit: 'reps', amount: 10 })
   })
-  it('a table’s number is no dose, its columns say what they are', () => {
+  it('a table’s number is not a dose; its columns give the meaning', () => {
     const { workout: session } = read(
       '| # | Move | Work | Rest |\n|---|---|---|---|\n| 5 | Skaters | 20 sec | 40 sec |\n| 6 | Squats | 20 sec | 40 sec |',
     )
     expect(session.sections[0]!.blocks[0]).toMatchObject({ laps: { all: [{ work: 20, rest: 40 }] } })
     expect(rows(session).map((s) => s.cells.all.move)).toEqual(['skater-step', 'squat'])
   })
-  it('two moves in a line are two rows', () => {
+  it('two exercises in a line are two rows', () => {
     expect(only('5 min jog, 10 star jumps').map((s) => s.cells.all.dose)).toEqual([
       { unit: 'seconds', amount: 300 },
       { unit: 'reps', amount: 10 },
@@ -89,13 +89,13 @@ describe('what a line must not become', () => {
     ['plank 10', { unit: 'seconds', amount: 10 }],
     ['shuttle run 20 m', { unit: 'metres', amount: 20 }],
   ])('%s', (text, dose) => expect(cell(text).dose).toEqual(dose))
-  it('a number before a name is its place in the list', () => {
+  it('a number before a name is list numbering', () => {
     expect(cell('5- Plank').dose).not.toMatchObject({ amount: 5 })
   })
-  it('3 x 10 behind a name is sets', () => {
+  it('3 x 10 after a name means sets', () => {
     expect(read('Squats 3 x 10').workout.sections[0]!.blocks[0]).toMatchObject({ form: 'sets', sets: { all: 3 } })
   })
-  it('rounds and a rest behind rows close over them', () => {
+  it('rounds and a rest after rows apply to those rows', () => {
     const [block] = read('Squats 10\nPlank 20 s\n3 rounds').workout.sections[0]!.blocks
     expect(block).toMatchObject({ form: 'rounds', rounds: { all: 3 } })
     const closed = read('Squats 10\nPlank 20 s\n3 rounds\nrest 60s').workout.sections[0]!.blocks
@@ -105,12 +105,12 @@ describe('what a line must not become', () => {
     const { questions } = read('Ball skills\ntoe taps 20\nball around the waist 10')
     expect(questions.map((q) => q.received)).toContain('toe taps')
   })
-  it('a warm-up of five minutes is no plank', () => {
+  it('a warm-up of five minutes is not a plank', () => {
     const { workout: session } = read('Warm up (5 mins)\nJog\nStar jumps')
     expect(session.sections[0]).toMatchObject({ role: 'warmUp', minutes: 5 })
     expect(rows(session).every((s) => s.cells.all.move !== 'plank')).toBe(true)
   })
-  it('facts behind a heading with its rows are of what comes then', () => {
+  it('facts after a heading with rows apply to what follows', () => {
     const { workout: session } = read(
       'Wed – home PE\n\nWarm up (3 mins): jog, march\n30 on 15 off x 2 rounds\n1. Squats\n2. Plank',
     )
@@ -125,7 +125,7 @@ describe('what a line must not become', () => {
     expect(rows(session)).toHaveLength(3)
     expect(questions.map((q) => q.received)).toEqual(['Plonkity'])
   })
-  it('an answer given once is known the next time', () => {
+  it('an answer given once is remembered', () => {
     const [question] = read('PU 10\nsquats 5').questions
     expect(question?.received).toBe('PU')
     const again = readText('PU 10\nsquats 5', library, { groups, readings: new Map([['pu', 'push-up']]) })
@@ -177,13 +177,13 @@ const mutated = fc
     ),
   )
 
-describe('what a text leaves open of its parts', () => {
+describe('questions about a text’s parts', () => {
   const chosen = (question: Question, as: Answer['as']): Choices =>
     new Map([[choiceKey(question), question.answers.find((a) => a.as === as)!]])
   const plan = 'Squats 10\nLunges 10\nPress ups 5\n\nHops 10\nStar jumps 20\n3 rounds, rest 30 s'
   const forms = (w: Session) => w.sections[0]!.blocks.map((b) => [b.form, stationsOf(b).length])
 
-  it('rounds behind rows in two lists are of all or of the last: asked, with how many rows each means', () => {
+  it('rounds after rows in two lists apply to all or to the last: asked, with how many rows each means', () => {
     const { workout: session, questions } = read(plan)
     expect(forms(session)).toEqual([['rounds', 5]])
     const [question] = questions.filter((q) => q.kind === 'rounds')
@@ -206,12 +206,12 @@ describe('what a text leaves open of its parts', () => {
     }
   })
 
-  it('rounds are not asked about where there is only one thing they can be of', () => {
+  it('rounds are not asked about if there is only one possibility', () => {
     for (const text of ['Squats 10\nLunges 10\n3 rounds', 'Squats 10\n\n## Main\nHops 10\nPlank 20 s\n3 rounds'])
       expect(read(text).questions).toEqual([])
   })
 
-  it('a label that is none of the session’s groups is asked about: one of them, or one more', () => {
+  it('a label of an unknown group is asked about: an existing group, or a new one', () => {
     const session = newSession('Steps', [[0], [1]], 20, library.version)
     const text = 'K: 20 s, Y5: 40 s\nrest 10 s\nSquats\nHops'
     const work = (w: Session) =>
@@ -233,7 +233,7 @@ describe('what a text leaves open of its parts', () => {
     expect(work(more.workout).at(-1)).toBe(40)
   })
 
-  it('and what a table gives a group goes to whom it means', () => {
+  it('a table’s value for a group goes to the group it means', () => {
     const session = newSession('Steps', [[0], [1]], 20, library.version)
     const text = '| Move | K | Y5 |\n|---|---|---|\n| Squats | 5 | 20 |\n| Star jumps | 6 | 30 |'.replace(
       'K |',
@@ -248,7 +248,7 @@ describe('what a text leaves open of its parts', () => {
     expect([kinder!, first!].map(({ id }) => valueFor(cells, id).dose?.amount)).toEqual([5, 20])
   })
 
-  it('a text in another language is asked about, and kept as words where its teacher says so', () => {
+  it('a text in another language is asked about, and kept as words if its teacher says so', () => {
     const text =
       'Calentamiento con los brazos\nPara cada uno: saltos en el sitio 20\ny una pausa de 30 s entre las vueltas'
     const { questions } = read(text)
@@ -262,7 +262,7 @@ describe('what a text leaves open of its parts', () => {
     expect(applyText(text, words.workout, library).questions.map((q) => q.kind)).not.toContain('language')
   })
 
-  it('tells the line of each part, in strangers’ words and in ours', () => {
+  it('reports the line of each part, in strangers’ words and in ours', () => {
     const where = (text: string) => {
       const { workout: session, lines } = read(text)
       return session.sections
@@ -277,7 +277,7 @@ describe('what a text leaves open of its parts', () => {
     expect(rows(session).map((s) => lines.get(s.id))).toEqual([1, 2])
   })
 
-  it('a name that is two moves in two countries is the one of the school’s; without a country it is asked', () => {
+  it('a name that means two exercises in two countries is the school’s; without a country it is asked', () => {
     const move = (text: string, country?: Country) => {
       const { workout: session, questions } = readText(text, library, { groups, ...(country && { country }) })
       return questions.length ? 'asked' : Object.values(rows(session)[0]!.cells.all).slice(0, 2).join(':')
@@ -293,7 +293,7 @@ describe('what a text leaves open of its parts', () => {
 })
 
 describe('the laws of reading', () => {
-  it('is total: whatever is written becomes a session that is valid, every question with answers', () => {
+  it('is total: any text becomes a valid session, and every question has answers', () => {
     fc.assert(
       fc.property(mutated, (text) => {
         const { workout: session, questions } = read(text)
@@ -304,14 +304,14 @@ describe('the laws of reading', () => {
     )
   })
 
-  it('is a session however many parts a text has: what is beyond them goes into the last', () => {
+  it('gives a session however many parts a text has: the rest goes into the last one', () => {
     const row = 'Wk4\tY2\tWarm up 3m\tStar jumps 20s\tHops 20s\tRest 30s\tx3\tCool down 2m'
     const { workout: session } = read(Array.from({ length: 9 }, () => row).join('\n\n'))
     expect(readSession(JSON.parse(JSON.stringify(session))).sections).toHaveLength(limits.sections)
     expect(rows(session).filter((s) => s.cells.all.move === 'hop')).toHaveLength(9)
   })
 
-  it('what it came to is printed as ours, asks nothing more, and stays what it is', () => {
+  it('prints its result in our notation, which asks nothing more and stays the same', () => {
     fc.assert(
       fc.property(mutated, (text) => {
         const { workout: session } = read(text)
@@ -324,7 +324,7 @@ describe('the laws of reading', () => {
     )
   })
 
-  it('a line that is only words changes no row, wherever it stands', () => {
+  it('a line that is only words changes no row, wherever it is', () => {
     const words = 'Remember to breathe out when it gets hard, everybody, and to smile at each other.'
     fc.assert(
       fc.property(fc.constantFrom(...textsOf('texts').map(([, text]) => text)), fc.nat(40), (text, at) => {
@@ -341,7 +341,7 @@ describe('the laws of reading', () => {
     )
   })
 
-  it('what we print meets no trap and is read as it stands', () => {
+  it('our own print is read exactly, and triggers no question', () => {
     fc.assert(
       fc.property(sessionArbitrary, (w) => {
         const text = print(w, library)
@@ -354,7 +354,7 @@ describe('the laws of reading', () => {
     )
   })
 
-  it('loses no word: each is in a name, an amount, a note, a title, or says how', () => {
+  it('loses no word: each is in a name, an amount, a note, a title, or describes how', () => {
     fc.assert(
       fc.property(freeText, (text) => {
         const { workout: session } = read(text)
@@ -370,13 +370,13 @@ describe('the laws of reading', () => {
   })
 })
 
-describe('a text put to a session', () => {
+describe('a text applied to a session', () => {
   const session = parse(
     '# Fog\nminutes 20; groups K-1, 2-3, 4-6; space mat\n\n## Warm-up\nMarch on the spot 30 s\n\n## Main\n3 laps 30/30\nSquat\nPlank\n',
     library,
   ).workout
 
-  it('that is its own changes nothing, over every form', () => {
+  it('changes nothing if it is the session’s own text, over every form', () => {
     fc.assert(
       fc.property(sessionArbitrary, (w) => {
         const { workout: session, questions } = applyText(print(w, library), w, library)
@@ -387,7 +387,7 @@ describe('a text put to a session', () => {
     )
   })
 
-  it('keeps the row of a line that is mistyped, and asks', () => {
+  it('keeps the row of a mistyped line, and asks', () => {
     const text = print(session, library).replace('Plank', 'Plonkity')
     const { workout, questions } = applyText(text, session, library)
     expect(questions.map((q) => q.received)).toEqual(['Plonkity'])
@@ -399,7 +399,7 @@ describe('a text put to a session', () => {
     expect(back.moves).toBeUndefined()
   })
 
-  it('goes on asking what a word is until it is said, and then the row is that move', () => {
+  it('keeps asking what a word means until it is answered, and then the row is that exercise', () => {
     const text = print(session, library).replace('Plank', 'Plonkity 20 s')
     const unknown = applyText(text, session, library).workout
     const again = applyText(printed(unknown), unknown, library)
@@ -417,12 +417,12 @@ describe('a text put to a session', () => {
     expect(printed(note.workout)).toContain('Plonkity')
   })
 
-  it('in strangers’ words takes the session’s own groups', () => {
+  it('uses the session’s own groups for strangers’ words', () => {
     const { workout } = applyText('Y1: 20 s, Y5: 40 s\nSquats\nPlank', session, library)
     expect(workout.groups).toEqual(session.groups)
   })
 
-  it('and edits by hand in turn, in any order, lose neither', () => {
+  it('and edits by hand, in any order, do not undo each other', () => {
     const step = fc.oneof(
       fc.record({ kind: fc.constant('hand' as const), row: fc.nat(9), reps: fc.integer({ min: 1, max: 60 }) }),
       fc.record({

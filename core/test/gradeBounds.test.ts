@@ -22,7 +22,7 @@ function usesOf(session: Session) {
   }
 }
 
-describe('the lines of the grades', () => {
+describe('the limits of the grades', () => {
   // Common practice, no source; landings after Johnson et al. 2011, from memory, scaled by grade.
   it('are those of the lowest grade', () => {
     expect(gradeBounds({ grades: [1, 2] })).toMatchObject({ work: 30, workPerRest: 1, landings: 50 })
@@ -30,7 +30,7 @@ describe('the lines of the grades', () => {
     expect(gradeBounds({ grades: [4, 5, 6] })).toMatchObject({ work: 60, workPerRest: 2, hardLandings: 50 })
   })
 
-  it('clocked vigorous work: at a stretch and to one of rest', () => {
+  it('timed vigorous work: in one go and per second of rest', () => {
     const line = uses('K-1', '3 laps 40/20', 'jumping jack', 'high knees')
     expect(line('work')).toEqual([40, 30])
     expect(line('workPerRest')).toEqual([2, 1])
@@ -38,7 +38,7 @@ describe('the lines of the grades', () => {
     expect(line('vigorousSeconds')).toEqual([120, 480])
   })
 
-  it('work that is not vigorous has no such line', () => {
+  it('work that is not vigorous has no such limit', () => {
     const line = uses('K-1', '3 laps 40/20', 'plank', 'quad stretch')
     expect([line('work'), line('workPerRest'), line('vigorousSeconds')]).toEqual([[0, 30], [0, 1], undefined])
   })
@@ -48,11 +48,11 @@ describe('the lines of the grades', () => {
     expect(uses('K-1', '5 laps 20/10', 'jumping jack', 'high knees')('workPerRest')).toEqual([2, 1])
   })
 
-  it('no rest at all is past every line', () => {
+  it('no rest at all exceeds every limit', () => {
     expect(uses('4-6', '2 laps 30/0', 'jumping jack', 'high knees')('workPerRest')).toEqual([Infinity, 2])
   })
 
-  it('a rest must be long enough to get into place', () => {
+  it('a rest must be long enough to get into position', () => {
     // Getting down to the floor takes 4 s; three of them are available.
     expect(uses('4-6', '2 laps 30/3', 'squat', 'curl-up')('changeOver')).toEqual([1, 0])
     expect(uses('4-6', '2 laps 30/4', 'squat', 'curl-up')('changeOver')).toEqual([0, 0])
@@ -81,7 +81,7 @@ describe('how far a session may be filled', () => {
     return fillBounds(session.sections[0]!.blocks[0]!, session.groups[0]!)
   }
 
-  it('a slot up to the grade’s line whatever is done in it, a rest up to the work', () => {
+  it('a slot up to the grade’s limit for any exercise, a rest up to the work', () => {
     expect(blockFor('4-6', '3 laps 30/40')).toEqual([
       [30, 60],
       [10, 0],

@@ -15,8 +15,8 @@ const codes = (id: string, version: string, at: Partial<Home>) =>
     library,
   ).map((o) => o.code)
 
-describe('what stands in the way', () => {
-  it('is the floor, the neighbours below, the kit, and who is by', () => {
+describe('obstacles', () => {
+  it('are space, neighbors below, equipment, and who is present', () => {
     expect(codes('shuttle-run', 'shuttle-run', { space: 'mat' })).toEqual(['space'])
     expect(codes('shuttle-run', 'shuttle-run', { quiet: true })).toEqual(['noise'])
     expect(codes('biceps-curl', 'biceps-curl', {})).toEqual(['kit'])
@@ -25,21 +25,21 @@ describe('what stands in the way', () => {
     expect(codes('squat', 'squat', { space: 'spot', quiet: true, company: 'alone' })).toEqual([])
   })
 
-  it('is not what every home has, what this one has, or what stands in for it', () => {
+  it('exclude what every home has, what this one has, and stand-ins', () => {
     expect(codes('sit-to-stand', 'sit-to-stand', {})).toEqual([])
     expect(codes('biceps-curl', 'biceps-curl', { kit: ['bottle'] })).toEqual([])
     expect(codes('biceps-curl', 'biceps-curl', { standIns: { bottle: 'a packet of rice' } })).toEqual([])
   })
 
-  it('leaves the versions a grade can do there', () => {
+  it('leave the versions a grade can do there', () => {
     expect(versionsFor(move('biceps-curl'), home, library, 0).map((v) => v.id)).toEqual(['empty-curl'])
     const quiet = { ...home, quiet: true }
     expect(versionsFor(move('skip'), quiet, library).map((v) => v.id)).toEqual(['step-hop'])
   })
 })
 
-describe('moves that fit', () => {
-  it('narrow by muscle, family, kit, floor, noise, grade and what was used lately', () => {
+describe('exercises that fit', () => {
+  it('can be filtered by muscle, family, equipment, space, noise, grade and recent use', () => {
     const ids = (filter: Parameters<typeof filterMoves>[0]) => filterMoves(filter, library).map((m) => m.id)
     expect(ids({ muscle: 'triceps' })).toContain('triceps-stretch')
     for (const m of filterMoves({ family: 'balance' }, library)) expect(m.family).toBe('balance')
@@ -58,7 +58,7 @@ describe('moves that fit', () => {
     expect(ids({ home: { ...home, space: 'mat', quiet: true } })).not.toContain('shuttle-run')
   })
 
-  it('like one are of its family or for its muscles, in a version about as hard, and not in the session yet', () => {
+  it('that are similar share the family or the muscles, in a version of about the same difficulty, and are new to the session', () => {
     const lunge = move('lunge')
     const like = likeMoves(lunge, versionFor(lunge, { grades: [4] }), home, 4, library, new Set(['back-lunge']))
     expect(like.length).toBeGreaterThan(5)
@@ -92,7 +92,7 @@ describe('the fetch list', () => {
     return addStation(w, 'b3', { all: { move: 'boat', version: 'boat' } })
   }
 
-  it('names each thing once, for whom and for what, needed things first, with words to ask', () => {
+  it('lists each thing once, for whom and for what, required things first, with words to ask', () => {
     const [bottle, mat] = fetchList(made({}), library)
     expect(bottle).toMatchObject({
       kit: 'bottle',
@@ -105,7 +105,7 @@ describe('the fetch list', () => {
     expect(mat).toMatchObject({ kit: 'mat', groups: ['g1', 'g2'], optional: true, missing: false })
   })
 
-  it('calls a thing needed where one of its moves needs it, whichever comes first', () => {
+  it('marks a thing as required if one of its exercises requires it, whichever comes first', () => {
     const w = newSession('x', [[4]], 20, library.version)
     const all = [...library.moves.values()].flatMap((m) => m.versions.map((v) => ({ m, v, kit: v.kit ?? m.kit })))
     const must = all.find(
@@ -122,7 +122,7 @@ describe('the fetch list', () => {
     }
   })
 
-  it('says what is taken instead, and misses nothing then', () => {
+  it('shows the stand-in used, and then misses nothing', () => {
     expect(fetchList(made({ standIns: { bottle: 'a packet of rice' } }), library)[0]).toMatchObject({
       standIn: 'a packet of rice',
       missing: false,

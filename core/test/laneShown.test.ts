@@ -33,7 +33,7 @@ const withStation =
   }
 
 describe('what a lane shows', () => {
-  it('says the move that is on, where it stands, and what follows after how much rest', () => {
+  it('names the current exercise, its place, and what follows after how much rest', () => {
     const { reader, at, track } = laneOf(circuit)
     const { heading, where, following, isWork } = reader.shown(at(0))
     expect(heading).toEqual({ by: 'move', move: 'squat', version: track.steps[0]!.version })
@@ -43,7 +43,7 @@ describe('what a lane shows', () => {
     expect(isWork).toBe(true)
   })
 
-  it('shows in a rest what comes, and rests one after the other as one', () => {
+  it('shows during a rest what comes, and consecutive rests as one', () => {
     const { reader, at, track } = laneOf(circuit)
     const rest = track.steps.findIndex((s) => s.kind === 'rest')
     expect(reader.shown(at(rest)).heading).toMatchObject({ move: 'squat' })
@@ -56,7 +56,7 @@ describe('what a lane shows', () => {
     expect(reader.shown(at(work)).following?.rest).toBe(seconds)
   })
 
-  it('tells no surprise before it starts, neither on the screen nor aloud', () => {
+  it('reveals no surprise before it starts, neither on the screen nor aloud', () => {
     const surprise = (w: Session): Session => ({
       ...w,
       sections: w.sections.map((s, i) => (i === 1 ? { ...s, surprise: true } : s)),
@@ -78,7 +78,7 @@ describe('what a lane shows', () => {
     expect(laneReader(open.publication, restLast).spoken(at(0), 1)).toMatchObject({ by: 'say' })
   })
 
-  it('says a story while the move is as the session has it, and the move once the child makes it easier', () => {
+  it('uses the story name for the session’s exercise, and the exercise’s name once the child makes it easier', () => {
     const { reader, course } = laneOf('## Main\nsquat 10\n', withStation({ storyName: 'the crab' }))
     const begin = startRun(course, 0)
     expect(reader.shown(begin.lanes[0]!).heading).toEqual({ by: 'story', story: 'the crab' })
@@ -88,7 +88,7 @@ describe('what a lane shows', () => {
     expect(reader.spoken(begin.lanes[0]!, 0)).toMatchObject({ by: 'say' })
   })
 
-  it('offers what a child may choose, the one that is on marked', () => {
+  it('offers the child’s choices, with the current one marked', () => {
     const { reader, course } = laneOf('## Main\nsquat 10 or lunge or march\n')
     const begin = startRun(course, 0)
     expect(reader.shown(begin.lanes[0]!).choices.map(({ move, on }) => [move, on])).toEqual([
@@ -142,7 +142,7 @@ describe('what a lane shows of the clock', () => {
     expect(clock(first('rest'), 0).digits).toEqual({ seconds: 120, long: true })
   })
 
-  it('leaves time for a drink in a long rest, once what comes has been read', () => {
+  it('leaves time for a drink in a long rest, once the next exercise has been read', () => {
     const { clock, first } = laneOf('## Main\nlist, rest 30\nplank 20 s\nsquat 5\n')
     expect([6, 6.1].map((elapsed) => clock(first('rest'), elapsed).prompt.code)).toEqual(['restNext', 'drink'])
     const short = laneOf('## Main\nlist, rest 29\nplank 20 s\nsquat 5\n')

@@ -77,7 +77,7 @@ describe('the levers of each form', () => {
     expect(found).toEqual(wanted.map(([kind, now, shorter, longer]) => [kind, now, shorter, longer]))
   })
 
-  it.each(forms)('%s: a turn for one group touches no other, and is undone by copying', (_, lines) => {
+  it.each(forms)('%s: a turn for one group affects no other, and is undone by copying', (_, lines) => {
     const block = blockOf(...lines)
     for (const lever of leversOf(block)) {
       const turned = lever.turn(block, ['g2'], -1) ?? lever.turn(block, ['g2'], 1)
@@ -88,7 +88,7 @@ describe('the levers of each form', () => {
     }
   })
 
-  it('a ladder goes up to twenty rungs’ height and no higher', () => {
+  it('a ladder goes up to a height of twenty rungs and no higher', () => {
     const top = (from: string) => {
       const block = blockOf(`ladder ${from}: squat`)
       const turned = leversOf(block)[0]!.turn(block, 'all', 1)
@@ -97,7 +97,7 @@ describe('the levers of each form', () => {
     expect([top('1-19'), top('1-20')]).toEqual([20, undefined])
   })
 
-  it('chance turns what it stops by, for everybody or nobody', () => {
+  it('chance changes its stopping condition, for everybody or nobody', () => {
     const draws = blockOf('coin, 6 flips', 'heads: squat 10', 'tails: lunge 8')
     const [lever] = leversOf(draws)
     expect(lever).toMatchObject({ kind: 'draws', whole: true })
@@ -108,11 +108,11 @@ describe('the levers of each form', () => {
     expect(leversOf(blockOf('coin', 'heads: squat 10', 'tails: lunge 8'))).toEqual([])
   })
 
-  it('forms whose length nobody sets have none', () => {
+  it('forms without a set length have none', () => {
     expect(leversOf(blockOf('measure sit and reach before'))).toEqual([])
   })
 
-  it('go as far as is sensible: no slot under 15 s, no cap under two minutes, laps never none', () => {
+  it('stay sensible: no slot under 15 s, no cap under two minutes, at least one lap', () => {
     const circuit = blockOf('1 laps 15/0', 'squat', 'lunge')
     expect(leversOf(circuit).map((l) => l.turn(circuit, 'all', -1))).toEqual([
       undefined,
@@ -126,7 +126,7 @@ describe('the levers of each form', () => {
     expect(leversOf(ladder)[0]!.turn(ladder, 'all', 1)).toBeUndefined()
   })
 
-  it('added laps are like the last; taken ones come from the end', () => {
+  it('added laps equal the last; removed ones come from the end', () => {
     const block = blockOf('30/30, 60/45, 60/30', 'squat', 'lunge')
     const [laps] = leversOf(block)
     const lapsAt = (steps: number) => (laps!.turn(block, 'all', steps) as { laps: { all: unknown } }).laps.all
@@ -145,7 +145,7 @@ describe('whole settings', () => {
   const foundBy = (most: number, direction: 'shorter' | 'longer' | 'either', barred: string[] = []) =>
     settingsOf(block, most, direction, new Set(barred), all, false, 2)
 
-  it('cost at most what they may, cheapest first, and never pull both ways', () => {
+  it('cost at most the limit, cheapest first, and never both shorten and lengthen', () => {
     const list = foundBy(9, 'either')
     expect(list[0]).toEqual({ steps: [0, 0, 0, 0], cost: 0 })
     const costs = list.map((s) => s.cost)
@@ -160,7 +160,7 @@ describe('whole settings', () => {
     expect(new Set(list.map((s) => s.steps.join())).size).toBe(list.length)
   })
 
-  it('turn no barred lever, and none the wrong way', () => {
+  it('turn no barred lever, and none in the wrong direction', () => {
     expect(foundBy(9, 'shorter', [`${block.id}:laps`]).every((s) => s.steps[0] === 0)).toBe(true)
     expect(foundBy(9, 'longer').every((s) => s.steps.every((n) => n >= 0))).toBe(true)
     expect(foundBy(0, 'either')).toHaveLength(1)
@@ -172,7 +172,7 @@ describe('whole settings', () => {
     expect(settingsOf(coin, 9, 'shorter', new Set(), all, false, 2).length).toBeGreaterThan(1)
   })
 
-  it('are turned one lever after the other, or not at all', () => {
+  it('are applied lever by lever, or not at all', () => {
     const turned = turnedFor(block, 'all', { steps: [-1, -1, 0, -2] })!
     expect(leversOf(turned).map((l) => l.read(turned, 'g1'))).toEqual([3, 35, 30, 30])
     expect(turnedFor(block, 'all', { steps: [-4, 0, 0, 0] })).toBeUndefined()
@@ -188,7 +188,7 @@ describe('stations left out', () => {
     } as Block
   }
 
-  it('are every choice of the optional ones, but for leaving none at all', () => {
+  it('are every choice of the optional ones, except leaving none', () => {
     expect(
       variantsOf(withOptional(2), 100, new Set())
         .map((v) => v.out.length)
@@ -204,7 +204,7 @@ describe('stations left out', () => {
   })
 })
 
-describe('taking some of the changes', () => {
+describe('accepting some of the changes', () => {
   const w = typed('3 laps 30/30', 'squat', 'lunge')
   const { id } = w.sections[0]!.blocks[0]!
   const change = (more: Partial<FitChange>): FitChange => ({
@@ -221,7 +221,7 @@ describe('taking some of the changes', () => {
     return all.map((g) => leversOf(block)[2]!.read(block, g))
   }
 
-  it('a group’s own change stands in for that of all, and can be left out alone', () => {
+  it('a group’s own change replaces that of all, and can be left out alone', () => {
     const shared = change({})
     const own = change({ scope: 'g1', steps: -3 })
     expect(restsOf(applyFit(w, [shared, own]))).toEqual([15, 25])
@@ -231,7 +231,7 @@ describe('taking some of the changes', () => {
     expect(applyFit(w, [])).toEqual(w)
   })
 
-  it('a block that is gone by now is named', () => {
+  it('a block that was removed is named', () => {
     expect(() => applyFit(w, [change({ block: 'b99' })])).toThrow(/not-found/)
   })
 })

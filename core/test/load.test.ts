@@ -4,8 +4,8 @@ import { bookKg, fromKg, gradesFor, homeKg, nextStep, sheets, toKg, toLitres, ty
 
 const school: Book = { sheet: 'A4', pages: 200, paper: 'school', cover: 'soft' }
 
-describe('what things at home weigh', () => {
-  it('a book: leaves × area × grammage, and its covers, reckoned by hand', () => {
+describe('the weight of household things', () => {
+  it('a book: leaves × area × grammage, and its covers, calculated by hand', () => {
     // ISO 216: an A4 sheet is 0.210 m × 0.297 m = 0.06237 m². 100 leaves × 0.06237 × 80 g = 498.96 g, two soft covers of 250 g/m²: 31.185
     // g. Together 530 g.
     expect(bookKg(school)).toBe(0.53)
@@ -15,13 +15,13 @@ describe('what things at home weigh', () => {
     expect(bookKg({ sheet: 'A4', pages: 32, paper: 'picture', cover: 'hard' })).toBe(0.31)
   })
 
-  it('sheets halve: each A size is half the one before, to the millimetre (ISO 216)', () => {
+  it('each A size is half the one before, to the millimeter (ISO 216)', () => {
     expect([Math.floor(sheets.A3[1] / 2), sheets.A3[0]]).toEqual([...sheets.A4])
     expect([Math.floor(sheets.A4[1] / 2), sheets.A4[0]]).toEqual([...sheets.A5])
     expect([Math.floor(sheets.A5[1] / 2), sheets.A5[0]]).toEqual([...sheets.A6])
   })
 
-  it('water weighs a kilogram a litre, and the bottle a little', () => {
+  it('water weighs a kilogram per liter, and the bottle a little', () => {
     expect(homeKg([{ kind: 'bottle', litres: 0.5 }])).toBe(0.52)
     expect(homeKg([{ kind: 'bottle', litres: 1.5 }])).toBe(1.55)
     // Half a US gallon: 1.892705892 l, with its bottle 1.95 kg.
@@ -34,7 +34,7 @@ describe('what things at home weigh', () => {
     expect(homeKg([book, book, book, { kind: 'weighed', kg: 0.5 }])).toBe(2.09)
   })
 
-  it('goes between pounds and kilograms and back, by the exact factor', () => {
+  it('converts between pounds and kilograms by the exact factor', () => {
     expect(toKg(1, 'lb')).toBe(0.45359237)
     expect(fromKg(toKg(3.3, 'lb'), 'lb')).toBeCloseTo(3.3, 12)
     expect(toKg(2, 'kg')).toBe(2)
@@ -43,7 +43,7 @@ describe('what things at home weigh', () => {
 })
 
 describe('which weight for which grade', () => {
-  it('gives none to K–1, and never less to an older grade', () => {
+  it('is none for K–1, and never less for an older grade', () => {
     for (const held of ['hand', 'bag'] as const) {
       expect([mostKg(0, held), mostKg(1, held)]).toEqual([0, 0])
       for (let grade = 1; grade <= 6; grade++)
@@ -56,7 +56,7 @@ describe('which weight for which grade', () => {
     expect(gradesFor(0, 'hand')).toEqual([])
   })
 
-  it('goes up by one more of the lightest thing there is', () => {
+  it('increases by one more of the lightest thing available', () => {
     const book = { kind: 'book' as const, ...school }
     const magazine = { kind: 'weighed' as const, kg: 0.12 }
     expect(nextStep([book, book, book], [book, magazine])).toEqual({ add: magazine, kg: 1.71, more: 0.08 })

@@ -16,8 +16,8 @@ const circuit = (session: Session) => session.sections.flatMap((s) => s.blocks).
 const movesIn = (session: Session, ids: readonly string[]) => ids.map((id) => findStation(session, id).cells.all.move)
 
 // Five sessions as teachers really have them, and what a good teacher would do with each (common practice, no source).
-describe('sessions mended as a good teacher would', () => {
-  it('two lanes a minute and a half too long, and the game stays: ten seconds less work for them, the third keeps what it has', () => {
+describe('sessions repaired as a good teacher would', () => {
+  it('two lanes a minute and a half too long, and the game stays: ten seconds less work for them, the third is unchanged', () => {
     const w = typed(`# Wind in the sails
 minutes 15; groups K-1, 2-3, 4-6; space mat
 ## Before we start
@@ -52,7 +52,7 @@ butterfly`)
       expect(after.sections.filter((s) => s.role === role)).toEqual(w.sections.filter((s) => s.role === role))
   })
 
-  it('two lanes that are to end together: the older ones rest between stations, nobody’s work is touched', () => {
+  it('two lanes that should end together: the older ones rest between stations, nobody’s work changes', () => {
     const w = typed(`# Rowing in step
 minutes 15; groups K-1, 4-6; space mat; finish together
 ## Warm-up
@@ -102,7 +102,7 @@ butterfly`)
     expect(way!.after.g1).toBeGreaterThanOrEqual(14 * 60)
   })
 
-  it('up and down all the time: standing work together, floor work together, one trip a lap instead of four', () => {
+  it('up and down all the time: standing work together, floor work together, one trip per lap instead of four', () => {
     const w = typed(`# Up and down
 minutes 20; groups 2-3
 ## Main part
@@ -125,7 +125,7 @@ hip bridge`)
     expect(floor.at(-1)! - floor[0]!).toBe(3)
   })
 
-  it('bottles and bags put down and taken up at every station: weights together, taken up less often', () => {
+  it('bottles and bags put down and picked up at every station: weights together, picked up less often', () => {
     const w = typed(`# Shopping bags
 minutes 20; groups 4-6
 ## Main part

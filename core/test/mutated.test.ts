@@ -36,7 +36,7 @@ const refused = (work: () => unknown): boolean => {
   }
 }
 
-it('mutated documents are refused with problems or read whole, and what is read is stored, printed, timed and sent', () => {
+it('mutated documents are refused with problems or read completely, and can then be stored, printed, timed and sent', () => {
   const random = seededRandom(20_261_128)
   const all = [...fixtures, example, ...fixtures]
   let read = 0

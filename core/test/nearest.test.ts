@@ -22,7 +22,7 @@ function apartPlainly(a: string, b: string): number {
   return rows[a.length]![b.length]!
 }
 
-it('counts letters apart as the whole table does, up to its bound', () => {
+it('counts letters like the full table, up to its bound', () => {
   fc.assert(
     fc.property(letters, letters, fc.integer({ min: 1, max: 3 }), (a, b, most) => {
       expect(lettersApart(a, b, most)).toBe(Math.min(apartPlainly(a, b), most + 1))
@@ -31,7 +31,7 @@ it('counts letters apart as the whole table does, up to its bound', () => {
   )
 })
 
-it('passes over no name that is near', () => {
+it('misses no similar name', () => {
   const all = [...names.keys()]
   fc.assert(
     fc.property(fc.constantFrom(...all), fc.nat(), fc.constantFrom(...'aeiou rst'), (name, at, letter) => {

@@ -15,28 +15,28 @@ const doing = (id: string, load?: number) => {
 }
 const clash = (a: string, b: string, aim?: string) => clashOf(doing(a), doing(b), aim)
 
-describe('what two stations have against standing next to each other', () => {
-  it('is the same both ways', () => {
+describe('the reasons against two neighboring stations', () => {
+  it('are symmetric', () => {
     const ids = ['squat', 'plank', 'jumping-jack', 'curl-up', 'push-up', 'lunge', 'quad-stretch', 'tuck-jump']
     const known = ids.filter((id) => library.moves.has(id))
     expect(known.length).toBeGreaterThan(6)
     for (const a of known) for (const b of known) expect(clashCost(clash(a, b))).toBe(clashCost(clash(b, a)))
   })
 
-  it('a move beside itself shares every main muscle and its family, and wants a second to begin again', () => {
+  it('for the same exercise twice include every main muscle and the family, and a second to start again', () => {
     const { muscles, family, seconds, things } = clash('squat', 'squat')
     expect(muscles).toEqual(library.moves.get('squat')!.muscles.main)
     expect([family, seconds, things]).toEqual([true, 1, 0])
     expect(clashCost(clash('squat', 'squat'))).toBe(6 * muscles.length + 1 + 10)
   })
 
-  it('muscles of the aim are meant: neither shared nor overlapping ones count', () => {
+  it('ignore muscles of the aim: they are intended', () => {
     const [aim] = library.moves.get('squat')!.muscles.main
     expect(clash('squat', 'squat', aim).muscles).not.toContain(aim)
     expect(clash('squat', 'lunge', aim).overlaps).not.toContain(aim)
   })
 
-  it('down to the floor is 4 s, to hands and feet 3; a weight put down 3 more and a thing', () => {
+  it('give 4 s down to the floor, 3 to hands and knees; 3 more and a thing for a weight put down', () => {
     expect(clash('squat', 'curl-up').seconds).toBe(4)
     expect(clash('squat', 'push-up').seconds).toBe(3)
     const loaded = clashOf(doing('squat', 2), doing('jumping-jack'))
@@ -45,7 +45,7 @@ describe('what two stations have against standing next to each other', () => {
     expect(clashOf(doing('squat', 2), doing('lunge', 2)).things).toBe(0)
   })
 
-  it('costs what its parts cost', () => {
+  it('cost the sum of their parts', () => {
     const nothing = { muscles: [], overlaps: [], seconds: 0, things: 0, hardJumps: false, thuds: false, family: false }
     expect(clashCost(nothing)).toBe(0)
     // Doubled: 3 per shared main muscle, 1 per overlap, half per second, 2 per thing, 4 for hard jumps, 2 for two loud ones, 5 for the same
@@ -57,7 +57,7 @@ describe('what two stations have against standing next to each other', () => {
 })
 
 describe('the local search', () => {
-  it('never leaves an order worse, moves no pinned station, and gives the same again', () => {
+  it('never worsens an order, moves no pinned station, and is repeatable', () => {
     for (let seed = 1; seed <= 10; seed++) {
       const problem = randomOrder(7000 + seed, 18)
       const now = [...problem.before.keys()]
@@ -68,7 +68,7 @@ describe('the local search', () => {
     }
   })
 
-  it('leaves an order alone in which nothing may move', () => {
+  it('leaves an order unchanged if nothing may move', () => {
     const problem = { ...randomOrder(7100, 17), pinned: Array<boolean>(17).fill(true) }
     expect(improveOrder(problem)).toEqual([...Array(17).keys()])
   })

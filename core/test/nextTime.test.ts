@@ -31,23 +31,23 @@ const run = (fields: Partial<CameBack> = {}): CameBack => ({
 })
 const runs = (n: number, fields: Partial<CameBack> = {}) => Array.from({ length: n }, () => run(fields))
 
-describe('what came back', () => {
-  it('says a step more from five clean and easy runs on, or where it did twice in a row', () => {
+describe('the conclusion from results', () => {
+  it('is a step up from five clean and easy runs on, or after two times in a row', () => {
     expect(signalOf([runs(5)])).toBe('up')
     expect(signalOf([runs(4)])).toBe('unknown')
     expect(signalOf([runs(2), runs(1)])).toBe('up')
     expect(signalOf([runs(2), runs(2, { clean: 2 })])).toBe('same')
   })
-  it('says a step less where three of ten took it easier, stopped, or were not clean', () => {
+  it('is a step down if three of ten made it easier, stopped, or were not clean', () => {
     for (const hard of [{ easier: true }, { early: true }, { clean: 1 }])
       expect(signalOf([[...runs(7), ...runs(3, hard)]])).toBe('down')
     expect(signalOf([[...runs(8), ...runs(2, { early: true })]])).toBe('up')
   })
-  it('says a step more where seven of ten are clean, and the same below', () => {
+  it('is a step up if seven of ten are clean, and the same below', () => {
     expect(signalOf([runs(5, { told: 10, clean: 7 })])).toBe('up')
     expect(signalOf([runs(5, { told: 100, clean: 69 })])).toBe('same')
   })
-  it('says the same where it was hard, and nothing where nobody said how it was', () => {
+  it('is the same if it was hard, and nothing if nobody said how it was', () => {
     expect(signalOf([runs(6, { felt: { scale: 'ten', value: 7 } })])).toBe('same')
     expect(signalOf([runs(6, { felt: { scale: 'faces', value: 3 } })])).toBe('up')
     expect(signalOf([runs(6, { felt: { scale: 'faces', value: 4 } })])).toBe('same')
@@ -60,7 +60,7 @@ describe('what came back', () => {
     expect(signalOf([[...runs(3), ...runs(3, { felt: undefined })]])).toBe('up')
     expect(signalOf([[...runs(2), ...runs(4, { felt: undefined })]])).toBe('unknown')
   })
-  it('takes paper for clean only where its teacher says so, and lets it hide nobody who stopped', () => {
+  it('treats paper as clean only if its teacher says so, and still counts those who stopped', () => {
     const paper = runs(5, { typed: true, told: 0, clean: 0 })
     expect(signalOf([paper])).toBe('unknown')
     expect(signalOf([paper.map(saidClean)])).toBe('up')
@@ -103,16 +103,16 @@ describe('next time', () => {
     if (from !== undefined) expect(change!.facts).toMatchObject({ from, ...(to !== undefined && { to }) })
   })
 
-  it('gives the youngest no more reps, no longer work, no less rest, no weight', () => {
+  it('gives the youngest no more reps, no longer work, no shorter rest, no weight', () => {
     for (const main of ['3 rounds, rest 60 s\nsquat 5\nlunge 5', '2 laps 20/25\nsquat\njog on the spot', 'squat 5'])
       for (const change of next(session(main, [0, 1]))[0]!.changes)
         expect(['version', 'round', 'lap']).toContain(change.lever)
   })
-  it('never makes a jump more: power is softer and further', () => {
+  it('never adds a jump: power becomes softer and further', () => {
     const reps = next(session('3 rounds, rest 60 s\nsquat jump 5\nbroad jump 4', [5]))[0]!.changes
     expect(reps.filter((c) => c.lever === 'reps')).toEqual([])
   })
-  it('has a step less where it was too much: shorter work, an easier version, two rungs', () => {
+  it('takes a step down after too much: shorter work, an easier version, two rungs', () => {
     expect(first('3 laps 30/30\nsquat\njog on the spot', [3], { early: true })).toMatchObject({
       lever: 'work',
       facts: { to: 25 },
@@ -121,7 +121,7 @@ describe('next time', () => {
     const easier = first('3 rounds, rest 60 s\nsquat 10\n"Push-up: Push-up" 8', [5], { easier: true })
     expect(easier).toMatchObject({ lever: 'version', direction: 'down' })
   })
-  it('stays the same where it was weeks ago, and says so', () => {
+  it('stays the same after weeks, and says so', () => {
     expect(next(session('3 laps 30/30\nsquat\njog on the spot', [3]), {}, 5)).toMatchObject([
       { why: 'long-ago', changes: [] },
     ])
@@ -129,10 +129,10 @@ describe('next time', () => {
       { signal: 'unknown', changes: [] },
     ])
   })
-  it('finds no step in what chance or words make', () => {
+  it('finds no step for chance or words', () => {
     expect(next(session('talk 60 s\njog on the spot 90 s', [3]))).toMatchObject([{ why: 'no-step', changes: [] }])
   })
-  it('moves what all lanes share once, and only where they agree', () => {
+  it('moves a shared value once, and only if all lanes agree', () => {
     const throws = (signals: Partial<CameBack>[]) => {
       const { groups } = newSession(
         'x',
@@ -167,7 +167,7 @@ describe('next time', () => {
     expect(throws([{}, { early: true }, {}])).toEqual([['apart', 'apart', 'apart'], 2])
   })
 
-  it('marks every step that moves another lane as shared, and no other', () => {
+  it('marks exactly the steps that move another lane as shared', () => {
     for (const demo of demoSessions.filter((_, i) => i % samples(4, 1) === 0)) {
       const session = demoSession(demo, library)
       const steps = (w: Session, id: string) => JSON.stringify(timeline(w, id, library))
@@ -193,14 +193,14 @@ describe('next time', () => {
     })
   })
 
-  it('numbers the title on', () => {
+  it('numbers the title', () => {
     expect([nextTitle('Fog'), nextTitle('Fog 2'), nextTitle('Fog 9')]).toEqual(['Fog 2', 'Fog 3', 'Fog 10'])
   })
 })
 
 describe('every demo session', () => {
   it.each(demoSessions.map((s) => [s.file, s] as const))(
-    '%s: each step is one lever, small, and no worse',
+    '%s: each step is one lever, small, and adds no finding',
     (_, demo) => {
       const session = demoSession(demo, library)
       const known = new Set(checkSession(session, library).map(saying))

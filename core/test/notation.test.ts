@@ -142,7 +142,7 @@ describe('a whiteboard', () => {
     expect(print(w, library).split('## Main part\n')[1]!.trim()).toBe(printed)
   })
 
-  it('names what it cannot read with line and column, offers the nearest, and keeps the rest', () => {
+  it('reports what it cannot read with line and column, suggests similar names, and keeps the rest', () => {
     const { workout: session, problems } = parse(
       '# T\n## Main part\nsquat 10\nplnak 30 s\n3 laps 30/30 [9-9: 20/20], lap wrest 60\nlunge',
       library,
@@ -155,7 +155,7 @@ describe('a whiteboard', () => {
     expect(rows(session).map((s) => s.cells.all.move)).toEqual(['squat', 'lunge'])
   })
 
-  it('needs no headings: a list of moves from elsewhere is a main part', () => {
+  it('needs no headings: a list of exercises becomes a main section', () => {
     const w = read('squats 10\nplank 30 s\njumping jacks')
     expect([w.sections.length, rows(w).length]).toEqual([1, 3])
   })
@@ -175,7 +175,7 @@ describe('while typing', () => {
       })),
     } as Session
   }
-  it('pins, notes, kit, words and links of what is not touched stay, wherever a line is put in', () => {
+  it('pins, notes, equipment, words and links of untouched rows stay, wherever a line is inserted', () => {
     const w = start()
     const lines = print(w, library).split('\n')
     for (let at = 4; at < lines.length; at++) {
@@ -197,7 +197,7 @@ describe('while typing', () => {
     expect(next).toEqual(setCell(w, jump.id, ['g3'], (cell) => ({ ...cell, version: 'rise' })))
   })
 
-  it('a group more or less takes nothing from the others', () => {
+  it('adding or removing a group affects no other', () => {
     const w = start()
     const fewer = apply(
       print(w, library).replace('groups K-1, 2-3, 4-6', 'groups K-1, 4-6').replace(' [2-3: 30/25]', ''),
@@ -218,7 +218,7 @@ it('a section’s title that fills its line keeps its marks', () => {
   expect(plain(parse(print(session, library), library).workout)).toEqual(plain(session))
 })
 
-it('mutated texts by the thousand never crash, never hang, and never make what is no session', () => {
+it('thousands of mutated texts never crash, never hang, and never make an invalid session', () => {
   const bits = [
     '[',
     ']',
@@ -286,7 +286,7 @@ it('mutated texts by the thousand never crash, never hang, and never make what i
   // The limit is only there to catch a hang.
 }, 1_800_000)
 
-it('a line of a hundred stretches and as many open brackets is read to its end', () => {
+it('a line with a hundred pieces and as many open brackets is read to its end', () => {
   const one = 'squat jump [K-1: frog jump] 10 reps; slow; 2 kg, '
   const { problems } = parse(
     `## Main part\n${one.repeat(100)}\n${'['.repeat(100)}${' , ;'.repeat(100)}\nlunge`,

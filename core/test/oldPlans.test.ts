@@ -12,7 +12,7 @@ const seen = (text: string) => text.replace(/[\p{Cf}]/gu, '').replace(/\s+/g, ' 
 
 describe('a session as a document', () => {
   it.each(shelf(library).map(({ file, session }) => [file, session] as const))(
-    '%s is read again the same',
+    '%s gives the same session when read again',
     (_, session) => {
       const text = planText(planBlocks(session, library))
       const read = readText(text, library)
@@ -21,7 +21,7 @@ describe('a session as a document', () => {
     },
   )
 
-  it('of any kind is read again the same', () => {
+  it('of any kind gives the same session when read again', () => {
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
         const read = readText(planText(planBlocks(session, library)), library)

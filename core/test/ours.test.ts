@@ -24,7 +24,7 @@ const quizWords = {
   otherMeanings: ['a kind of ball game', 'how loud you are'],
 }
 
-it('half of a slot is called from twenty seconds on, and no side of a split one', () => {
+it('half-way is called for slots from twenty seconds, and never for a side of a split one', () => {
   const work = (seconds: number, more = {}) =>
     stepCues(
       { kind: 'work', by: 'clock', seconds: { low: seconds, typical: seconds, high: seconds }, ...more },
@@ -35,7 +35,7 @@ it('half of a slot is called from twenty seconds on, and no side of a split one'
   expect(halves(work(30, { side: 'first' }))).toEqual([])
 })
 
-it('what a child answers in its own time waits as long as it takes', () => {
+it('a question without a clock waits as long as the child takes', () => {
   const session = typed('squat 10', '### Reach', 'measure sit and reach before')
   const step = courseOf(publish(session, library), ['g1']).lanes[0]!.steps.find((s) => s.kind === 'measure')
   expect(stepLimit(step!)).toBe(Infinity)
@@ -49,7 +49,7 @@ it('of five tossed things three fall left and two right', () => {
   ])
 })
 
-it('a new, younger lane takes over no later lap that is too hard for it', () => {
+it('a new, younger lane gets no later lap that is too hard for it', () => {
   const hard = move('squat-jump').versions.at(-1)!
   expect(hard.fromGrade).toBeGreaterThan(0)
   const cell: Cell = {
@@ -67,7 +67,7 @@ it('a new, younger lane takes over no later lap that is too hard for it', () => 
   expect(cells?.by?.[next.groups[1]!.id]?.fromLap).toEqual([cell.fromLap![0]])
 })
 
-describe('a move that is put into a cell', () => {
+describe('an exercise put into a cell', () => {
   const place = { form: 'list', home } as const
   const loaded: Cell = {
     move: 'squat',
@@ -79,7 +79,7 @@ describe('a move that is put into a cell', () => {
   const loadable = [...library.moves.values()].find((m) => m.loadable && m.measures.includes('reps'))!
   const bare = [...library.moves.values()].find((m) => !m.loadable && m.measures.includes('reps'))!
 
-  it('keeps the dose it takes, a load it can hold, and the tempo', () => {
+  it('keeps a dose it accepts, a load it can hold, and the tempo', () => {
     expect(putMove(loaded, loadable, { grades: [5] }, place, library)).toMatchObject({
       dose: loaded.dose,
       load: loaded.load,
@@ -88,7 +88,7 @@ describe('a move that is put into a cell', () => {
     expect(putMove(loaded, bare, { grades: [5] }, place, library)).not.toHaveProperty('load')
   })
 
-  it('comes in each group’s own version, and holds its stretches as long as the school does', () => {
+  it('gets each group’s own version, and the school’s hold for stretches', () => {
     expect(putMove(undefined, move('squat-jump'), { grades: [0, 1] }, place, library).version).toBe('frog')
     expect(putMove(undefined, move('squat-jump'), { grades: [4, 5] }, place, library).version).toBe('squat-jump')
     for (const cell of [undefined, loaded])
@@ -99,7 +99,7 @@ describe('a move that is put into a cell', () => {
   })
 })
 
-it('the right answer of a proposed quiz has no place of its own', () => {
+it('the right answer of a proposed quiz has no fixed position', () => {
   const quiz = proposeQuiz(typed('squat 10', 'lunge 8', 'plank 20 s'), library, quizWords)
   const others = ['pogo jump 10', 'march 20 s', 'push-up 5', 'side plank 10 s'].flatMap((line) =>
     proposeQuiz(typed(line, 'squat 10'), library, quizWords),

@@ -23,7 +23,7 @@ function drawn(): Session[] {
   return (JSON.parse(gunzipSync(readFileSync(at('sessions.json.gz'))).toString()) as unknown[]).map(readSession)
 }
 
-it('what is made of every demo session and of random ones is what was made of them before, byte by byte', () => {
+it('outputs of every demo session and of random ones are unchanged, byte by byte', () => {
   const sessions: [string, Session][] = [
     ...demoSessions.map((s): [string, Session] => {
       const session = demoSession(s, library)

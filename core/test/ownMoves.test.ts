@@ -28,8 +28,8 @@ const hers = withOwnMoves(library, [squat()])
 const cells = { all: { move: 'own-limpet', version: 'squat', dose: { unit: 'reps' as const, amount: 8 } } }
 const session = () => addStation(newSession('x', [[4]], 20, library.version), 'b1', cells)
 
-describe('a session with a move of the teacher’s own', () => {
-  it('carries it with its figure, once, and lets go of it with the last row', () => {
+describe('a session with a teacher’s own exercise', () => {
+  it('carries it with its figure, once, and drops it with the last row', () => {
     const carried = carryMoves(session(), hers)
     expect(carried.moves).toEqual([squat()])
     expect(carryMoves(carried, hers)).toBe(carried)
@@ -38,7 +38,7 @@ describe('a session with a move of the teacher’s own', () => {
     expect(carryMoves(newSession('x', [[4]], 20, 1), hers)).not.toHaveProperty('moves')
   })
 
-  it('is whole by itself: read, timed and sent without her collection', () => {
+  it('is complete without her collection: read, timed and sent', () => {
     const carried = readSession(JSON.parse(JSON.stringify(carryMoves(session(), hers))))
     expect(referenceProblems(carried, library)).toEqual([])
     const steps = timeline(carried, 'g1', library)
@@ -49,14 +49,14 @@ describe('a session with a move of the teacher’s own', () => {
     expect(referenceProblems(session(), library).map((p) => p.code)).toEqual(['unknown-move'])
   })
 
-  it('keeps the move as it was put in, whatever becomes of it later', () => {
+  it('keeps the exercise as it was inserted, whatever becomes of it later', () => {
     const carried = carryMoves(session(), hers)
     const changed = squat()
     changed.move.name = 'Another name'
     expect(carryMoves(carried, withOwnMoves(library, [changed])).moves![0]!.move.name).toBe('Limpet squat')
   })
 
-  it('says it on the whiteboard by its name, and reads it there', () => {
+  it('writes it by name in whiteboard text, and reads it back', () => {
     const text = print(session(), hers)
     expect(text).toContain('Limpet squat')
     const { workout, problems } = parse(text, hers)
@@ -67,14 +67,14 @@ describe('a session with a move of the teacher’s own', () => {
     expect([theirs.problems, theirs.workout.moves?.map(({ move }) => move.name)]).toEqual([[], ['Limpet squat']])
   })
 
-  it('never takes the place of one of ours', () => {
+  it('never replaces one of ours', () => {
     const cuckoo = { ...squat(), move: { ...squat().move, id: 'squat', name: 'Cuckoo' } }
     expect(withOwnMoves(library, [cuckoo]).moves.get('squat')!.name).toBe('Squat')
     expect(libraryFor({ moves: [] }, library)).toBe(library)
   })
 })
 
-describe('a file of moves', () => {
+describe('a file of exercises', () => {
   const file = (...moves: unknown[]) => ({ format: 'esfuerzo.moves', version: 1, moves })
   const problemsOf = (data: unknown) => {
     try {
@@ -107,7 +107,7 @@ describe('a file of moves', () => {
     expect(problemsOf({ moves: 3 }).length).toBeGreaterThan(0)
   })
 
-  it('with impossible angles is set right, and says where', () => {
+  it('with impossible angles is corrected, and reports where', () => {
     const bent = squat()
     bent.figures[0] = { ...bent.figures[0]!, poses: [{ ...bent.figures[0]!.poses[0]!, legR: [0, 90] }] }
     const { moves, clamped } = readMoves(file(bent), library)

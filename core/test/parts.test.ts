@@ -43,7 +43,7 @@ const movesOf = (w: Session, block = 'b2') => stationsOf(findBlock(w, block)).ma
 const copied = (from: Session, piece: Parameters<typeof partOf>[1]) => readPart(JSON.stringify(partOf(from, piece)))!
 
 describe('a copied piece', () => {
-  it('goes in after a station, a block or a section, with ids of its own', () => {
+  it('is inserted after a station, a block or a section, with ids of its own', () => {
     const w = three()
     const [section, block] = [w.sections[1]!, w.sections[1]!.blocks[0]!]
     const station = stationsOf(block)[0]!
@@ -60,7 +60,7 @@ describe('a copied piece', () => {
     ])
   })
 
-  it('gives each group what the group most like it had, whatever their ids', () => {
+  it('gives each group the values of the most similar group, whatever their ids', () => {
     const w = setCell(three(), 's1', ['g3'], (cell) => ({ ...cell, version: 'quarter-turn' }))
     const into = pastePart(one(), copied(w, [stationsOf(findBlock(w, 'b2'))[0]!]), { section: 'p2', block: 'b2' })
     const { cells } = stationsOf(findBlock(into, 'b2')).at(-1)!
@@ -84,7 +84,7 @@ describe('a copied piece', () => {
     expect(movesOf(into)).toEqual(['pogo', 'squat-jump', 'plank', 'pogo', 'squat-jump'])
   })
 
-  it('is refused where it cannot go, and where it claims to be one and is not right', () => {
+  it('is refused where it cannot go, or if it claims to be a piece but is not valid', () => {
     const w = three()
     const station = copied(w, [stationsOf(findBlock(w, 'b2'))[0]!])
     const empty = { ...w, sections: w.sections.map((s) => ({ ...s, blocks: [] })) }
@@ -95,7 +95,7 @@ describe('a copied piece', () => {
     for (const other of ['hello', '{"a":1}', 'null', '[1]', '']) expect(readPart(other)).toBeUndefined()
   })
 
-  it('of any session, put into any other, leaves a valid session with every id once', () => {
+  it('of any session, put into any other, leaves a valid session with unique ids', () => {
     fc.assert(
       fc.property(sessionArbitrary, sessionArbitrary, fc.nat(), fc.nat(), (from, to, which, where) => {
         const pieces = from.sections.flatMap((s) => [s, ...s.blocks, ...s.blocks.flatMap((b) => stationsOf(b))])
@@ -116,7 +116,7 @@ describe('a copied piece', () => {
   })
 })
 
-it('the step at any moment is the one whose seconds hold it', () => {
+it('the step at any moment is the one whose seconds contain it', () => {
   fc.assert(
     fc.property(sessionArbitrary, fc.double({ min: -5, max: 2000, noNaN: true }), (w, seconds) => {
       const steps = timeline(w, w.groups[0]!.id, library)

@@ -39,8 +39,8 @@ function bruteForce(problem: PickProblem): number | undefined {
   return best
 }
 
-describe('the best so many of a list', () => {
-  it('are those that looking at every way finds', () => {
+describe('the best picks of a list', () => {
+  it('equal those of exhaustive search', () => {
     fc.assert(
       fc.property(problemOf(10), (problem) => {
         const solution = solvePicks(problem)
@@ -54,7 +54,7 @@ describe('the best so many of a list', () => {
     )
   })
 
-  it('are worth what a solver from elsewhere finds, on lists as long as a session’s', async () => {
+  it('are worth what an independent solver finds, on lists as long as a session’s', async () => {
     const highs = await highsLoader()
     for (const problem of fc.sample(problemOf(25), { numRuns: samples(25, 600), seed: 7 })) {
       const answer = solvedBy(highs, problem)
@@ -69,7 +69,7 @@ describe('the best so many of a list', () => {
     }
   })
 
-  it('stopped early they are an answer all the same, with how much better another may be', () => {
+  it('are valid when stopped early, with an upper bound', () => {
     const candidates = Array.from({ length: 25 }, (_, i) => ({ id: `m${i}`, score: (i * 7) % 13, labels: [] }))
     const cut = solvePicks({ count: 6, candidates }, { branches: 8 })!
     expect(cut.ids).toHaveLength(6)

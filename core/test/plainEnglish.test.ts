@@ -124,7 +124,7 @@ describe('English', () => {
   })
 })
 
-it('the glossary’s page is made from its terms', () => {
+it('the glossary page is made from its terms', () => {
   expect(read('docs/glossary.md')).toBe(glossaryPage())
   expect(new Set(glossary.map((term) => term.en)).size).toBe(glossary.length)
 })

@@ -29,13 +29,13 @@ const score = (p: PlanProblem, plan: Plan) => planScore(p, plan)
 describe('how good a plan is', () => {
   const strong = session({ strength: true })
 
-  it('counts strength two calendar days running, not strength on the next home day after a gap', () => {
+  it('counts strength on two consecutive calendar days, not on the next home day after a gap', () => {
     expect(score(problem([1, 2], [strong, strong]), [0, 1]).strengthNext).toEqual([0])
     expect(score(problem([1, 3], [strong, strong]), [0, 1]).strengthNext).toEqual([])
     expect(score(problem([1, 2], [strong, session()]), [0, 1]).strengthNext).toEqual([])
   })
 
-  it('counts two sessions of one form next to each other, not one session that comes twice', () => {
+  it('counts two different sessions of one form next to each other, not one session twice', () => {
     const forms = [session({ form: 'intervals' }), session({ form: 'intervals' }), session({ form: 'chance' })]
     expect(score(problem([1, 8], forms), [0, 1]).formTwice).toEqual([0])
     expect(score(problem([1, 8], forms), [0, 0]).formTwice).toEqual([])
@@ -43,7 +43,7 @@ describe('how good a plan is', () => {
     expect(score(problem([1, 8], [session(), session()]), [0, 1]).formTwice).toEqual([])
   })
 
-  it('counts a family whose second time is three weeks after its first at most', () => {
+  it('counts a family whose second time is at most three weeks after its first', () => {
     const squats = [session({ families: ['squat'] }), session({ families: ['squat'] })]
     const again = (second: number) =>
       score(problem([1, second], squats, { families: ['squat', 'push'] }), [0, 1]).families
@@ -58,7 +58,7 @@ describe('how good a plan is', () => {
     expect([kept(true), kept(false)]).toEqual([false, true])
   })
 
-  it('keeps what is fixed where it is, and days that are kept free', () => {
+  it('keeps fixed places and free days', () => {
     const fixed = [session({ fixed: [1] })]
     expect(score(problem([1, 8, 15], fixed), [undefined, 0, 0]).kept).toBe(true)
     expect(score(problem([1, 8, 15], fixed), [0, undefined, undefined]).kept).toBe(false)
@@ -77,7 +77,7 @@ describe('how good a plan is', () => {
     expect([week(25, 30).uneven, week(25, 30).unevenWeeks]).toEqual([1, [0]])
   })
 
-  it('counts days that are otherwise than before, save those whose session may be used no more', () => {
+  it('counts days that differ from before, except those whose session may no longer be used', () => {
     const changes = (before: PlanProblem['before'], plan: Plan) =>
       score(problem([1, 8], [session(), session()], before && { before }), plan).changes
     expect(changes([0, 'empty'], [0, undefined])).toBe(0)
@@ -87,7 +87,7 @@ describe('how good a plan is', () => {
   })
 })
 
-it('a series comes two or three times, each four to fourteen days after the one before (common practice, no source)', () => {
+it('lets a series come two or three times, each four to fourteen days after the one before (common practice, no source)', () => {
   expect(
     [
       [1, 5],

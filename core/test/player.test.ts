@@ -50,14 +50,14 @@ const { steps } = course.lanes[0]!
 const begin = startRun(course, 0)
 
 describe('the player', () => {
-  it('leaves steps at the second they run out, however late anybody looks', () => {
+  it('leaves steps at the second they run out, however late it is updated', () => {
     const doneAt = done(startRun(course, 100), course, 0, 124)
     const late = tick(doneAt, course, 124 + 5 + 3.7)
     expect(late.lanes[0]).toMatchObject({ index: 2, began: 129 })
     expect(tick(late, course, 1e6).lanes[0]!.index).toBe(3)
   })
 
-  it('comes to the same place whether it is looked at often or once, one lane or two', () => {
+  it('reaches the same place whether updated often or once, with one lane or two', () => {
     fc.assert(
       fc.property(sessionArbitrary, fc.array(fc.double({ min: 0, max: 40, noNaN: true })), (w, gaps) => {
         const sent = publishable(w)
@@ -81,7 +81,7 @@ describe('the player', () => {
     )
   })
 
-  it('waits for "done" in counted work, however long it takes, and not in work by the clock', () => {
+  it('waits for "done" in counted work, however long it takes, but not in timed work', () => {
     expect(done(begin, course, 0, 9).lanes[0]).toMatchObject({ index: 1, began: 9 })
     expect(done(at(begin, { index: 2 }), course, 0, 9).lanes[0]!.index).toBe(2)
     expect(tick(begin, course, 9999).lanes[0]!.index).toBe(0)
@@ -95,7 +95,7 @@ describe('the player', () => {
     expect(on.pausedAt).toBeUndefined()
   })
 
-  it('goes back to the start of a step, or right at its start to the one before; skips are counted and taken back', () => {
+  it('goes back to the start of a step, or right at its start to the one before; skips are counted and undone', () => {
     const second = skip(begin, course, 0, 4)
     expect(second.lanes[0]).toMatchObject({ index: 1, skipped: [0] })
     expect(stepsDone(second, course, 0)).toEqual({ done: 0, skipped: 1, easier: 0 })
@@ -105,7 +105,7 @@ describe('the player', () => {
     expect(skip(at(begin, { index: 3 }), course, 0, 1).lanes[0]!.index).toBe(3)
   })
 
-  it('ends a block with a cap when its time is up: what was on, and what was not begun, which counts as nothing', () => {
+  it('ends a block with a cap when its time is up: current and remaining steps count as nothing', () => {
     const capped = courseFor(
       sessionOf([
         {
@@ -139,14 +139,14 @@ describe('the player', () => {
     expect(tick(again, capped, 41 + 60).lanes[0]!.index).toBe(talk)
   })
 
-  it('gives ten seconds more to the step that is on, and to no other', () => {
+  it('gives ten seconds more to the current step only', () => {
     const more = moreTime(at(begin, { index: 2 }), 0, 10)
     expect(tick(more, course, 29.9).lanes[0]!.index).toBe(2)
     expect(tick(more, course, 30).lanes[0]!.index).toBe(3)
     expect(stepView(steps[2]!, 20, 10)).toMatchObject({ secondsLeft: 10, share: 20 / 30 })
   })
 
-  it('makes a station easier from now on, and counts what was done of it so', () => {
+  it('makes a station easier from now on, and counts what was done that way', () => {
     const twice = courseFor(sessionOf([laps('squat-jump', 'squat-jump')]), ['g1'])
     const eased = makeEasier(startRun(twice, 0), twice, 0)
     const { station: id } = twice.lanes[0]!.steps[0]!
@@ -162,7 +162,7 @@ describe('the player', () => {
     expect(pick(begin, 0, 4, 'x').lanes[0]!.picked).toEqual({ 4: 'x' })
   })
 
-  it('shows 20 first and 1 last of twenty seconds, and the rep the figure is at', () => {
+  it('shows 20 first and 1 last of twenty seconds, and the figure’s current rep', () => {
     expect([0, 0.2, 18.9, 19.5].map((t) => stepView(steps[2]!, t).secondsLeft)).toEqual([20, 20, 2, 1])
     expect([0, 1.7, 1.9, 17.9, 22].map((t) => stepView(steps[0]!, t).rep)).toEqual([1, 1, 2, 10, 10])
   })
@@ -199,7 +199,7 @@ describe('two lanes side by side', () => {
   )
   const both = courseFor(pair)
 
-  it('are in step where a block begins: the first one there waits, and both begin at the same second', () => {
+  it('are in step at the start of a block: the first one there waits, and both begin at the same second', () => {
     const early = tick(startRun(both, 0), both, 25)
     expect(early.lanes.map((l) => [l.index, l.waiting ?? false])).toEqual([
       [0, false],
@@ -214,7 +214,7 @@ describe('two lanes side by side', () => {
     expect(tick(early, both, 40).lanes.map((l) => l.index)).toEqual([2, 2])
   })
 
-  it('wait for nobody who has finished, and a waiting lane neither skips nor is done', () => {
+  it('wait for nobody who has finished; a waiting lane can neither skip nor be done', () => {
     const early = tick(startRun(both, 0), both, 25)
     expect(skip(early, both, 1, 26)).toBe(early)
     expect(done(early, both, 1, 26)).toBe(early)
@@ -225,7 +225,7 @@ describe('two lanes side by side', () => {
     ])
   })
 
-  it('never wait for ever: whatever the session, both come to its end by saying "done" again and again', () => {
+  it('never wait forever: in any session, both reach the end by pressing "done" repeatedly', () => {
     fc.assert(
       fc.property(sessionArbitrary, (w) => {
         const sent = publishable(w)
@@ -245,8 +245,8 @@ describe('two lanes side by side', () => {
   })
 })
 
-describe('what is heard', () => {
-  it('of a slot: its bell, half of it, the last three seconds; of a rest no half; of counted work its reps', () => {
+describe('sounds', () => {
+  it('of a slot: its bell, half-way, the last three seconds; of a rest no half-way; of counted work its reps', () => {
     const clock = { low: 30, typical: 30, high: 30 }
     expect(stepCues({ kind: 'work', by: 'clock', seconds: clock }, 30)).toEqual([
       { at: 0, kind: 'bell', tone: 'work' },
@@ -260,7 +260,7 @@ describe('what is heard', () => {
     expect(stepCues({ kind: 'work', by: 'clock', seconds: clock, side: 'first' }, 4)).toHaveLength(1)
   })
 
-  it('ahead is what would be heard if nobody did anything, to the end and its bell', () => {
+  it('ahead are those heard if nobody does anything, to the end and its bell', () => {
     // Counted work lasts as long as it takes: nothing after it can be predicted.
     expect(cuesAhead(begin, course, 0, 1000).filter((c) => c.kind === 'bell')).toHaveLength(1)
     const all = cuesAhead(done(begin, course, 0, 24), course, 24, 1000)
@@ -273,7 +273,7 @@ describe('what is heard', () => {
     expect(cuesAhead(pause(begin, 3), course, 3, 1000)).toEqual([])
   })
 
-  it('rings for a waiting lane only when it goes on, and knows that ahead', () => {
+  it('for a waiting lane ring only when it continues, and are known ahead', () => {
     const two = courseFor(
       sessionOf(
         [

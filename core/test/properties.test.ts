@@ -9,7 +9,7 @@ import { editsOf } from './support/anyEdit.ts'
 import { samples } from './support/samples.ts'
 
 describe('any valid session', () => {
-  it('has steps that leave no gap, do not overlap and add up to the total, for every group', () => {
+  it('has steps without gap or overlap that add up to the total, for every group', () => {
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
         for (const group of session.groups) {
@@ -36,7 +36,7 @@ describe('any valid session', () => {
     )
   })
 
-  it('survives save and load, odd Unicode included', () => {
+  it('survives saving and loading, including odd Unicode', () => {
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
         const text = JSON.stringify(session)
@@ -87,7 +87,7 @@ describe('every edit', () => {
     )
   })
 
-  it('of a cell touches no group it was not told to', () => {
+  it('of a cell affects only the given groups', () => {
     fc.assert(
       fc.property(sessionArbitrary, chance, cellArbitrary, (session, stream, cell) => {
         const all = session.sections.flatMap((s) => s.blocks).flatMap((b) => core.stationsOf(b))
@@ -107,7 +107,7 @@ describe('every edit', () => {
   })
 })
 
-it('limits: no edit grows a session past them', () => {
+it('limits: no edit exceeds them', () => {
   let session = core.newSession('x', [[1]], 20, 1)
   for (let i = 3; i < core.limits.sections; i++) session = core.addSection(session, { role: 'main', title: 'Part' })
   expect(() => core.addSection(session, { role: 'main', title: 'Part' })).toThrow(ProblemError)

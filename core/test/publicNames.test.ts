@@ -26,7 +26,7 @@ const lists = [
 /** Types that stand in what is asked for, so that a compiler has to name them. */
 const namedOnly = ['@esfuerzo/core MovesFile']
 
-it('every name the computation offers is asked for by somebody', () => {
+it('every name the core exports is imported somewhere', () => {
   const folders = [
     ...[
       'contract/src',

@@ -34,7 +34,7 @@ session.sections[0]!.note = 'Watch Limpet 11'
 const sent = publish(session, library)
 
 describe('a publication', () => {
-  it('has the lanes with their steps, the moves with their easier versions and figures, and no others', () => {
+  it('has the lanes with their steps, and only their exercises with easier versions and figures', () => {
     expect(sent.lanes.map((l) => [l.letter, l.pace, l.seconds.typical])).toEqual([
       ['A', 1.25, 140],
       ['B', 1, 140],
@@ -59,16 +59,16 @@ describe('a publication', () => {
     expect(text).toContain('Quiet feet')
   })
 
-  it('asks for an adult near for K–2 only', () => {
+  it('asks for an adult nearby for K–2 only', () => {
     expect(sent.care).toContain('adultNear')
     expect(publish({ ...session, groups: [session.groups[1]!] }, library).care).not.toContain('adultNear')
   })
 
-  it('refuses a session without a move', () => {
+  it('refuses a session without an exercise', () => {
     expect(() => publish(sessionOf([]), library)).toThrow('too-small')
   })
 
-  it('is read leniently: unknown keys are passed over, unknown kinds run as work by the clock', () => {
+  it('is read leniently: unknown keys are ignored, unknown kinds run as timed work', () => {
     const newer = JSON.parse(JSON.stringify({ ...sent, version: 7, mood: 'sunny' }))
     newer.lanes[0].steps[0].kind = 'dance'
     newer.lanes[0].steps[0].by = 'moon'
@@ -79,7 +79,7 @@ describe('a publication', () => {
   })
 })
 
-it('says every code in every language, with no hole in the sentence', () => {
+it('has every saying in every language, without an unfilled placeholder', () => {
   const codes = Object.keys(sentences.en) as SayCode[]
   expect(Object.keys(sentences.es).sort()).toEqual([...codes].sort())
   const names = moveNames(library.moves)
@@ -106,12 +106,12 @@ it('says every code in every language, with no hole in the sentence', () => {
   }
 })
 
-it('speaks the first language of a device that we speak', () => {
+it('uses the first language of a device that we support', () => {
   expect(languageOf(['ca-ES', 'es-MX', 'en'])).toBe('es')
   expect(languageOf(['pt'])).toBe('en')
 })
 
-it('takes a run as a device sends it, and nothing that names a child', () => {
+it('accepts a run as a device sends it, and nothing that names a child', () => {
   const run: Run = {
     format: 'esfuerzo.run',
     version: 3,

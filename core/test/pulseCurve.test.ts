@@ -21,14 +21,14 @@ const curveOf = (main: string, grades?: number[]) => {
 const at = (curve: ReturnType<typeof curveOf>, seconds: number) => curve.points.find((p) => p.at >= seconds)!.beats
 
 describe('a predicted pulse', () => {
-  it('begins at the middle resting pulse of the age and has the published top', () => {
+  it('starts at the median resting pulse of the age and has the published maximum', () => {
     // Fleming et al. 2011 and Tanaka et al. 2001, both from memory.
     expect([5, 7, 10].map(restingPulse)).toEqual([98, 91, 84])
     expect(topPulse(10)).toBe(201)
     expect(curveOf('squat 10').points[0]).toEqual({ at: 0, beats: 84 })
   })
 
-  it('goes two thirds of its way in 25 seconds up and in 45 down, as the equation solved in small steps does', () => {
+  it('covers two thirds of its way in 25 seconds up and in 45 down, as the equation solved in small steps does', () => {
     const main = 'jog on the spot 120 s'
     const { version } = { version: library.moves.get('jog')!.versions.find((v) => v.id === 'jog')! }
     const curve = curveOf(main)
@@ -42,7 +42,7 @@ describe('a predicted pulse', () => {
     expect(at(rested, 210)).toBeLessThan(at(rested, 120))
   })
 
-  it('calls marching moderate for every age, jumping jacks and strength never vigorous throughout where they should not be', () => {
+  it('calls marching moderate for every age, and jumping jacks and strength never vigorous throughout', () => {
     const grades = [[0], [0, 1], [2], [2, 3], [4], [4, 5, 6], [6]]
     for (const grade of grades) {
       const march = curveOf('march on the spot 30 min', grade)
@@ -58,7 +58,7 @@ describe('a predicted pulse', () => {
     }
   })
 
-  it('has the minutes that the rules as they are written come to, on every lane', () => {
+  it('has the minutes that the written rules give, on every lane', () => {
     // docs/computation.md, computed independently in steps of a hundredth of a second.
     const strength = ['squat', 'lunge', 'hinge', 'push', 'pull', 'brace', 'curl', 'extend', 'twist']
     const metOf = (step: Step): number => {
@@ -100,7 +100,7 @@ describe('a predicted pulse', () => {
     }
   })
 
-  it('is never above its top nor below its rest, and its minutes are the session’s', () => {
+  it('is never above its maximum or below its rest, and its minutes are the session’s', () => {
     for (const main of ['4 laps 40/10\nburpee\njumping jack', 'slow breaths 4 breaths', 'talk 60 s\nsquat 10'])
       for (const grades of [[0, 1], [2, 3], [6]]) {
         const curve = curveOf(main, grades)
@@ -116,7 +116,7 @@ describe('a predicted pulse', () => {
       }
   })
 
-  it('is higher the harder the work, and calls hard work vigorous', () => {
+  it('is higher for harder work, and calls hard work vigorous', () => {
     const easy = curveOf('march on the spot 180 s')
     const hard = curveOf('burpee 180 s')
     expect(at(hard, 170)).toBeGreaterThan(at(easy, 170))

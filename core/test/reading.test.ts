@@ -100,7 +100,7 @@ describe('a session file', () => {
     expect(problemsOf(() => readSession(bad)).map((p) => [p.code, pathText(p.path)])).toContainEqual([code, path])
   })
 
-  it('that is no JSON, too large, or not a session at all is refused with one clear problem', () => {
+  it('that is not JSON, too large, or not a session is refused with one clear problem', () => {
     expect(problemsOf(() => readSessionText('{"a":')).map((p) => p.code)).toEqual(['not-json'])
     expect(problemsOf(() => readSessionText(`"${'ä'.repeat(limits.bytes / 2 + 1)}"`)).map((p) => p.code)).toEqual([
       'too-big',
@@ -108,13 +108,13 @@ describe('a session file', () => {
     for (const odd of [null, 3, 'x', []]) expect(problemsOf(() => readSession(odd))[0]?.code).toBe('wrong-type')
   })
 
-  it('may not be nested so deep that looking at it takes the program down', () => {
+  it('cannot crash the program by deep nesting', () => {
     let deep: unknown = 1
     for (let i = 0; i < 100_000; i++) deep = { all: deep, by: {} }
     expect(problemsOf(() => readSession({ ...good(), sections: deep })).length).toBeGreaterThan(0)
   })
 
-  it('names moves and versions the library does not have', () => {
+  it('reports moves and versions that the library does not have', () => {
     const session = newSession('x', [[1]], 20, 1)
     session.sections[0]!.blocks = [
       {
@@ -137,7 +137,7 @@ describe('a session file', () => {
   })
 })
 
-it('keeps values per group in one canonical form', () => {
+it('keeps per-group values in one canonical form', () => {
   expect(canonical({ all: { a: 1 }, by: { g1: { a: 1 }, g2: { a: 2 } } })).toEqual({
     all: { a: 1 },
     by: { g2: { a: 2 } },
@@ -149,7 +149,7 @@ it('keeps values per group in one canonical form', () => {
   expect(readSession(raw).sections[0]!.blocks[0]).toMatchObject({ restAfter: { all: 5 } })
 })
 
-it('migrates step by step, and leaves what it does not know to the schema', () => {
+it('migrates step by step, and leaves unknown versions to the schema', () => {
   const steps = {
     1: (d: Record<string, unknown>) => ({ ...d, b: 2 }),
     2: (d: Record<string, unknown>) => ({ ...d, c: 3 }),
@@ -160,7 +160,7 @@ it('migrates step by step, and leaves what it does not know to the schema', () =
   expect(() => migrate({ version: 4 }, 3, steps)).toThrow('newer-version')
 })
 
-it('cleans typed text so that it can be stored', () => {
+it('cleans typed text for storage', () => {
   expect(cleanText('a\u0007b\r\nc', 'line')).toBe('ab c')
   expect(cleanText('a\r\nb', 'paragraph')).toBe('a\nb')
   expect(cleanText('e\u0301\ud83d', 'line')).toBe('é')
@@ -179,7 +179,7 @@ it('reads seconds as people type them', () => {
   ])
 })
 
-it('has a sentence for every problem code, with the path in front', () => {
+it('has a sentence for every problem code, starting with the path', () => {
   for (const code of problemCodes) {
     const sentence = problemText({ code, path: ['sections', 0], received: 'R', expected: { value: 'E' } })
     expect(sentence).toMatch(/^sections\[0\]: \S/)
@@ -187,7 +187,7 @@ it('has a sentence for every problem code, with the path in front', () => {
   }
 })
 
-it('counts in words that fit the number', () => {
+it('uses singular and plural correctly', () => {
   const said = (atLeast: number, kind: 'entries' | 'classes' | 'characters') =>
     problemText({
       code: 'too-small',
@@ -200,7 +200,7 @@ it('counts in words that fit the number', () => {
   expect(said(1, 'characters')).toContain('at least 1 character,')
 })
 
-it('calls types by words a teacher knows', () => {
+it('names types in words a teacher knows', () => {
   const bad = { ...good(), title: 7, minutes: 'x', finishTogether: 1, sections: {}, aim: [] }
   const sentences = problemsOf(() => readSession(bad)).map((p) => problemText(p))
   expect(sentences.sort()).toEqual([

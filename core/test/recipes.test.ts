@@ -7,7 +7,7 @@ const isThere = (path: string) =>
   beginnings.some((beginning) => existsSync(new URL(beginning + path, root))) ||
   existsSync(new URL(path.replace(/^core\//, 'core/src/'), root))
 
-it('every test that docs/security.md names is there', () => {
+it('every test that docs/security.md names exists', () => {
   const text = readFileSync(new URL('docs/security.md', root), 'utf8')
   const named = [...new Set([...text.matchAll(/[\w/-]+\.(?:test|spec)\.ts/g)].map(([path]) => path))]
   expect(named.length).toBeGreaterThan(15)
@@ -16,7 +16,7 @@ it('every test that docs/security.md names is there', () => {
 })
 
 it.each(['CONTRIBUTING.md', 'docs/architecture.md', 'docs/security.md', 'docs/operations.md'])(
-  'every file that %s names is there',
+  'every file that %s names exists',
   (page) => {
     const text = readFileSync(new URL(page, root), 'utf8')
     const named = [...text.matchAll(/`([\w./-]+\.(?:ts|vue|mjs|js|json|md))`/g)].map(([, path]) => path!)

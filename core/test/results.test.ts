@@ -4,8 +4,8 @@ import { decodeHeartRate, encodeHeartRate, pulseRate } from '@esfuerzo/core/run'
 
 const view = (...bytes: number[]) => new DataView(Uint8Array.from(bytes).buffer)
 
-describe('a pulse by fingers', () => {
-  it('is beats × 60 ÷ seconds, and says in which steps it can be told', () => {
+describe('a pulse counted with the fingers', () => {
+  it('is beats × 60 ÷ seconds, with its resolution', () => {
     expect(pulseRate(12, 6)).toEqual({ rate: 120, step: 10 })
     expect(pulseRate(20, 10)).toEqual({ rate: 120, step: 6 })
     expect(pulseRate(31, 15)).toEqual({ rate: 124, step: 4 })
@@ -22,11 +22,11 @@ describe('a pulse belt’s bytes', () => {
   it('two bytes of rate, little-endian', () => {
     expect(decodeHeartRate(view(0x01, 0x2c, 0x01)).rate).toBe(300)
   })
-  it('contact: told and there, told and not there', () => {
+  it('contact: supported and present, supported and absent', () => {
     expect(decodeHeartRate(view(0x06, 80)).contact).toBe(true)
     expect(decodeHeartRate(view(0x04, 80)).contact).toBe(false)
   })
-  it('energy is passed over, intervals are read in 1/1024 s', () => {
+  it('energy is skipped, intervals are read in 1/1024 s', () => {
     expect(decodeHeartRate(view(0x18, 120, 0xff, 0x7f, 0x00, 0x02, 0x00, 0x04))).toEqual({
       rate: 120,
       intervals: [0.5, 1],
@@ -36,7 +36,7 @@ describe('a pulse belt’s bytes', () => {
     expect(() => decodeHeartRate(view(0x01, 72))).toThrow(RangeError)
     expect(() => decodeHeartRate(view(0x10, 72, 1))).toThrow(RangeError)
   })
-  it('what the simulated belt sends is read as it was meant', () => {
+  it('what the simulated belt sends is read correctly', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 0, max: 65535 }),

@@ -26,7 +26,7 @@ const smaller = (session: Session): Session => ({
   })),
 })
 
-describe('the timing and a second computation, written from the text alone', () => {
+describe('the timing and a second implementation, written only from the docs', () => {
   it('agree on every block of any session, for a quick, a usual and a slow child, and on its reps', () => {
     fc.assert(
       fc.property(sessionArbitrary.map(smaller), (session) => {

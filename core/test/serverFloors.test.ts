@@ -17,7 +17,7 @@ const imports: Import[] = files.flatMap((from) =>
 const place = (file: string): string => file.split('/')[0]!
 const between = (arrows: readonly Import[]): Import[] => arrows.map(([from, to]) => [place(from), place(to)])
 
-it('every folder of the server is a floor, and each imports only from those below it', () => {
+it('every folder of the server is a layer, and imports only from layers below it', () => {
   const order = floors.map(([name]) => name!)
   expect(new Set(files.filter((f) => f.includes('/')).map(place))).toEqual(new Set(order))
   expect(imports.length).toBeGreaterThan(300)
@@ -25,7 +25,7 @@ it('every folder of the server is a floor, and each imports only from those belo
   expect(imports.filter(([from, to]) => at(from) >= 0 && (at(to) < 0 || at(to) > at(from)))).toEqual([])
 })
 
-it('no file and no folder of the server leads back to itself; a circle that is planted is found', () => {
+it('no file or folder of the server imports itself in a cycle; a planted cycle is found', () => {
   expect(circlesOf(imports)).toEqual([])
   expect(circlesOf(between(imports))).toEqual([])
   const planted: Import = ['http/health.ts', 'runs/store.ts']

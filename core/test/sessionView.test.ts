@@ -25,7 +25,7 @@ const whole = (session: Session, from: Library) =>
     return { group, steps, totals: totals(steps, group, from), tooLong: isTooLong(steps) }
   })
 
-it('is, after every edit, what timing the whole session anew gives', () => {
+it('after every edit equals timing the whole session again', () => {
   fc.assert(
     fc.property(
       sessionArbitrary,
@@ -50,7 +50,7 @@ it('is, after every edit, what timing the whole session anew gives', () => {
   )
 })
 
-it('times nothing again that was not touched, and everything with another library', () => {
+it('times again only what was touched, and everything with another library', () => {
   const session = largeSession()
   const blocksOf = (w: Session, from = library) => sessionView(w, from).flatMap(({ blocks }) => blocks)
   const before = blocksOf(session)

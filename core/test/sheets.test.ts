@@ -50,12 +50,12 @@ describe('the rows of a sheet', () => {
   const [section] = sheetRows(sent, lane, 'en')
   const [laps, sets, game] = section!.blocks
 
-  it('have the teacher’s own words for a station, where she has some', () => {
+  it('have the teacher’s own words for a station, if any', () => {
     expect(sets!.rows[0]).toMatchObject({ note: 'Back to the sofa', easier: 'sit down each time' })
     expect(Object.keys(laps!.rows[0]!)).not.toContain('note')
   })
 
-  it('have a box a lap or set, the pace lap by lap where laps differ, doses, sides, weights and records', () => {
+  it('have one box per lap or set, the pace lap by lap if laps differ, doses, sides, weights and records', () => {
     expect(laps!.pace).toEqual([
       { work: 30, rest: 30 },
       { work: 60, rest: 45 },
@@ -68,7 +68,7 @@ describe('the rows of a sheet', () => {
     expect([sets!.times, sets!.pace]).toEqual([3, []])
   })
 
-  it('say the clock of the block’s laps, and none where rows take different times', () => {
+  it('show the block’s work and rest, unless rows take different times', () => {
     const paceOf = (text: string) => {
       const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
       const publication = publish(parse(`# Fog\n## Main\n${text}`, library, groups).workout, library)
@@ -82,13 +82,13 @@ describe('the rows of a sheet', () => {
     expect(paceOf('3 rounds, rest 30 s\nplank 20 s\nplank 40 s')).toEqual([])
   })
 
-  it('of a game are its words and what is done on a miss; no cue stands twice', () => {
+  it('show a game’s words and the task after a miss, without repeated cues', () => {
     expect(game!.lines).toEqual(['Socks on the floor.', 'Fetch them.', '+ On one leg'])
     expect(game!.rows[0]).toMatchObject({ dose: '4 times', boxes: 1 })
     for (const row of section!.blocks.flatMap((b) => b.rows)) expect(new Set(row.cues).size).toBe(row.cues.length)
   })
 
-  it('speak the language asked for, and leave what a teacher wrote', () => {
+  it('use the requested language, and leave the teacher’s words unchanged', () => {
     const spanish = sheetRows(sent, lane, 'es')
     expect(spanish[0]!.blocks[1]!.rows[0]).toMatchObject({ name: 'Sentadilla', dose: '10 veces' })
     expect(spanish[0]!.blocks[2]!.lines[0]).toBe('Socks on the floor.')
@@ -96,14 +96,14 @@ describe('the rows of a sheet', () => {
   })
 })
 
-it('words of care are in every language, and a code of tomorrow says nothing', () => {
+it('care texts exist in every language, and an unknown code gives nothing', () => {
   expect(careText('water', 'es')).toBe('Ten agua cerca.')
   expect(careText('moonlight', 'en')).toBe('')
   expect(partTitle({ role: 'warmUp', title: 'Warm-up' }, 'es')).toBe('Calentamiento')
   expect(partTitle({ role: 'warmUp', title: 'Waking the crabs' }, 'es')).toBe('Waking the crabs')
 })
 
-it('what is ours in a plan that was pasted or mended is Spanish on a Spanish page; her own words are hers', () => {
+it('our words in an imported or fixed plan are Spanish on a Spanish page; her own words stay', () => {
   const text = [
     ...['# Fog', 'groups 4-6', '## WARM UP', 'march on the spot 2 min', '## Gannets (main)', 'squat 10', 'lunge 8'],
     ...['## cool down', 'slow breaths 4 breaths'],
@@ -140,7 +140,7 @@ describe('what is done at a step', () => {
     expect(doing(state)).toMatchObject({ version: { id: 'rise' }, changed: true, easiest: true })
   })
 
-  it('is another move where the child chose one, in the version its lane is ready for', () => {
+  it('is another exercise if the child chose one, in the version its lane is ready for', () => {
     const picky = sessionOf([
       {
         id: 'b1',
@@ -158,7 +158,7 @@ describe('what is done at a step', () => {
   })
 })
 
-describe('what chance, a cap and a choice leave open', () => {
+describe('rows left open by chance, a cap or a choice', () => {
   const one = (text: string) => {
     const { workout: session, problems } = parse(`# On paper\nminutes 20; groups 4-6\n## Main part\n${text}`, library)
     expect(problems).toEqual([])
@@ -170,7 +170,7 @@ describe('what chance, a cap and a choice leave open', () => {
     }
   }
 
-  it('is done once each, with the face that calls it, in the order of its table, whatever number the draw had', () => {
+  it('appear once each, with the face that calls them, in table order, whatever the draw’s number', () => {
     const { block } = one('coin\nheads: squat 10\nheads: plank 20 s\ntails: jumping jack 20\ntails: lunge 8')
     expect(block.times).toBe(1)
     expect(block.chance).toEqual({ device: 'coin', stop: { kind: 'cleared' } })
@@ -182,7 +182,7 @@ describe('what chance, a cap and a choice leave open', () => {
     ])
   })
 
-  it('has no number of its own where the card or the toss brings it', () => {
+  it('have no number of their own if the card or the toss gives it', () => {
     const cards = one('cards, 20 draws\nclubs: squat\ndiamonds: curl-up\nhearts: jumping jack\nspades: plank')
     expect(cards.block.rows.map((r) => [r.face, r.dose, r.boxes])).toEqual([
       ['clubs', '', 1],
@@ -199,7 +199,7 @@ describe('what chance, a cap and a choice leave open', () => {
     expect(toss.block.times).toBe(1)
   })
 
-  it('is as many rounds as fit, not as many as a usual child does; a cap is said', () => {
+  it('are as many rounds as fit, not what a usual child does; a cap is shown', () => {
     const { block, publication, lane } = one('as many rounds as you can in 8 min: squat 10, push-up 5')
     expect(block).toMatchObject({ times: 1, cap: { seconds: 480, asMany: true } })
     expect(block.rows.map((r) => r.boxes)).toEqual([1, 1])
@@ -210,13 +210,13 @@ describe('what chance, a cap and a choice leave open', () => {
     })
   })
 
-  it('asks a sum where a sum says how many, and gives no answer away', () => {
+  it('show a sum if a sum gives the number, and reveal no answer', () => {
     const { block } = one('sums 5-12: squat, march')
     for (const row of block.rows) expect(row.dose).toMatch(/[+−×÷?].*that many/)
     expect(block.lines).toEqual([])
   })
 
-  it('has a box for everything the session asks to be written down', () => {
+  it('have a box for everything the session asks to be written down', () => {
     const { publication, lane } = one(
       'target 1 m = 1 and 2 m = 2, 5 throws, 3 rounds\n\n### Reach\nmeasure sit and reach before, 2 trials\n\n### Legs\nsquat 10',
     )
@@ -227,7 +227,7 @@ describe('what chance, a cap and a choice leave open', () => {
   })
 })
 
-it('a test stands on paper as a child does it: set up, steps, the go that does not count, what ends it, what to watch', () => {
+it('a test is printed as a child does it: set-up, steps, the practice try, what ends it, what to watch', () => {
   const text = '# Fog\n## Main\nsquat 5\nmeasure sit and reach after, set-up step, 2 trials\n'
   const publication = publish(parse(text, library).workout, library)
   const [lane] = publication.lanes

@@ -26,14 +26,14 @@ it('the shelf is forty sessions of eight to twenty-five minutes, ten for each ki
   }
 })
 
-it('the shelf is left in peace: no stop, a look in at most one session of ten, two notes at the median', () => {
+it('the shelf has few findings: no fix, advice in at most one session of ten, a median of two tips', () => {
   const found = alarms(sessions.map(({ session }) => checkSession(session, library)))
   expect(found.stops).toBe(0)
   expect(found.looks / found.sessions).toBeLessThanOrEqual(0.1)
   expect(found.medianNotes).toBeLessThanOrEqual(2)
 })
 
-it('of plans as teachers write them one is stopped, for its headers, and one is looked at for its words', () => {
+it('of plans as teachers write them one has a fix, for its headers, and one has advice, for its words', () => {
   const words = [...textsOf('texts'), ...textsOf('strangers')].flatMap(([file, text]) =>
     checkSession(readText(text, library).workout, library).flatMap(({ rule, level, facts }) =>
       level === 'stop' || facts.words !== undefined ? [`${file}: ${level} ${rule}`] : [],

@@ -34,7 +34,7 @@ describe('the exact fit', () => {
     }
   })
 
-  it('takes nothing that costs as much as is forbidden, and says where a search was cut short', () => {
+  it('finds nothing as expensive as the forbidden cost, and reports a search that was cut short', () => {
     const problem = randomFit(1007, { blocks: 4, lanes: 3, settings: 7 })
     const best = solveFit(problem)!
     expect(solveFit(problem, { below: best.cost })).toBeUndefined()

@@ -24,7 +24,7 @@ const perRep = (move: string, version: string) =>
 
 // A whole pack has too many orders for the plain computation; its expected total is computed below.
 const names = readdirSync(folder).flatMap((file) => (file === 'cards-52.json' ? [] : file.replace(/\.json$/, '')))
-it.each(names)('%s: both computations say the same', (name) => {
+it.each(names)('%s: both computations agree', (name) => {
   const session = read(name)
   for (const group of session.groups) {
     const steps = timeline(session, group.id, library)
@@ -39,12 +39,12 @@ it.each(names)('%s: both computations say the same', (name) => {
 })
 
 describe('a cap', () => {
-  it('is reached by a quick child too where it goes on until then', () => {
+  it('also stops a quick child that goes on until then', () => {
     expect(total(stepsOf('amrap-low'))).toEqual([300, 300, 300])
     expect(total(stepsIn(stepsOf('rounds-cap-low'), 'b1'))).toEqual([100, 100, 100])
   })
 
-  it('leaves out what it cut: how the child stands, what it holds, its reps', () => {
+  it('drops the effects of what it cut: the child’s posture, things held, reps', () => {
     // Standing up from the desk takes a second; the bottle for the chops was never picked up.
     const next = stepsIn(stepsOf('cap-stance'), 'b2')
     expect(next[0]).toMatchObject({ kind: 'change', seconds: { typical: 1 } })
@@ -52,24 +52,24 @@ describe('a cap', () => {
     expect(totalsOf('cut-reps').session.reps.squat).toBeCloseTo(10 / perRep('squat', 'squat'), 9)
   })
 
-  it('in a rest leaves the rest that was taken', () => {
+  it('in a rest keeps the part that was taken', () => {
     expect(stepsIn(stepsOf('cap-rest'), 'b2').map((s) => s.kind)).toEqual(['work'])
   })
 
-  it('has no other limit beside it: as many rounds as fit, however short', () => {
+  it('has no other limit: as many rounds as fit, however short', () => {
     expect(typicalSeconds(stepsOf('amrap-200'))).toBe(1200)
   })
 })
 
 describe('chance', () => {
-  it('lasts as long as its tasks together do, at their 5 %, 50 % and 95 % points', () => {
+  it('lasts as long as its tasks together, at their 5 %, 50 % and 95 % points', () => {
     const [low, typical, high] = total(stepsOf('chance-high'))
     // Six draws of 12 s and six tasks of at most 26 s, with at most 4 s to get into position for each.
     expect(high).toBeLessThan(6 * (12 + 26 + 4))
     expect(low! < typical! && typical! < high!).toBe(true)
   })
 
-  it('by the clock is over by the clock for every child', () => {
+  it('by the clock ends at the same time for every child', () => {
     expect(total(stepsOf('chance-seconds-low'))).toEqual([300, 300, 300])
   })
 
@@ -84,7 +84,7 @@ describe('chance', () => {
     expect(typical).toBe(seconds.reduce((a, b) => a + b, 52 * 8 + 51))
   })
 
-  it('of a toss takes the moves of a column in turn, and has three rounds where none are said', () => {
+  it('of a toss takes the exercises of a column in turn, and has three rounds by default', () => {
     const moves = (name: string) => new Set(stepsOf(name).flatMap((s) => (s.kind === 'work' ? s.move! : [])))
     expect([...moves('toss-4')].sort()).toEqual(['high-knees', 'jumping-jack', 'march', 'squat'])
     expect(stepsOf('toss-cleared-4').filter((s) => s.say.code === 'chance.draw')).toHaveLength(3)
@@ -92,15 +92,15 @@ describe('chance', () => {
 })
 
 describe('things and places', () => {
-  it('a bottle that is pressed is the load: it is taken up once', () => {
+  it('a bottle that is pressed is the load: it is picked up once', () => {
     expect(total(stepsOf('load-is-kit'))).toEqual(total(stepsOf('no-load')))
   })
 
-  it('nobody travels between the two sides of a move', () => {
+  it('nobody travels between the two sides of an exercise', () => {
     expect(typicalSeconds(stepsOf('travel-sides'))).toBe(30 + 10 + 30 + 10)
   })
 
-  it('whoever lies gets up to travel, and down again', () => {
+  it('a lying child gets up to travel, and down again', () => {
     const between = stepsOf('travel-lying').slice(2, 5)
     expect(between.map((s) => [s.say.code, s.seconds.typical])).toEqual([
       ['standUp', 4],
@@ -114,7 +114,7 @@ describe('things and places', () => {
   })
 })
 
-describe('what is counted', () => {
+describe('counting', () => {
   it('all of the stations to pick from is the whole circuit', () => {
     expect(total(stepsOf('pick-all'))).toEqual(total(stepsOf('no-pick')))
   })
@@ -128,18 +128,18 @@ describe('what is counted', () => {
     ])
   })
 
-  it('slow reps on the clock are half as many', () => {
+  it('slow reps by the clock are half as many', () => {
     const reps = (name: string) => totalsOf(name).session.reps['squat-jump']!
     expect(reps('slow-clocked')).toBeCloseTo(reps('led-clocked') / 2, 9)
     expect(totalsOf('slow-clocked').session.landings).toBeCloseTo(totalsOf('led-clocked').session.landings / 2, 9)
   })
 
-  it('a measure is no activity', () => {
+  it('a measure is not an activity', () => {
     const { session } = totalsOf('measure-active')
     expect([session.active, session.work, session.measure]).toEqual([0, 0, 110])
   })
 
-  it('seven of what takes no reps are seven seconds, before they are goes', () => {
+  it('seven of something without reps are seven seconds, rather than goes', () => {
     const work = stepsOf('plank-reps').filter((s) => s.kind === 'work')
     expect(work.map((s) => [s.move, s.by, s.say.params.amount, s.say.params.unit])).toEqual([
       ['plank', 'clock', 7, 'seconds'],
@@ -148,7 +148,7 @@ describe('what is counted', () => {
     ])
   })
 
-  it('halves are rounded up, whatever floats make of them', () => {
+  it('halves are rounded up, whatever floats give', () => {
     const hundredths = Math.round(perRep('treasure-run', 'treasure-hop') * 100)
     // 60 % of three sets, at the pace of kindergarten: exactly a half.
     const hundredThousandths = 18 * hundredths * 125
@@ -159,7 +159,7 @@ describe('what is counted', () => {
 })
 
 describe('sums', () => {
-  it('keep to each group’s own range, also where answers are to be the same', () => {
+  it('stay in each group’s own range, also with shared answers', () => {
     const answers = (group: string) =>
       stepsOf('sums-same', group).flatMap((s) => (s.kind === 'work' ? s.say.params.amount : []))
     expect([answers('g1'), answers('g2')]).toEqual([
@@ -168,7 +168,7 @@ describe('sums', () => {
     ])
   })
 
-  it('never come twice in a session', () => {
+  it('never repeat in a session', () => {
     const asked = stepsOf('sums-two-blocks').flatMap((s) => (s.say.code === 'sums.sum' ? s.say.params.text : []))
     expect(asked).toHaveLength(6)
     expect(new Set(asked).size).toBe(6)

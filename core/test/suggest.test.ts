@@ -30,8 +30,8 @@ const squats = sessionOf([
   },
 ])
 
-describe('what a place leaves open', () => {
-  it('is picked as well as looking at every pair finds', () => {
+describe('suggestions for a place', () => {
+  it('are as good as exhaustive search over every pair', () => {
     for (const session of sessions.slice(0, samples(3, 40)))
       for (const place of suggestFor) {
         const { problem } = suggestProblem(session, place, 2, context, library)
@@ -48,7 +48,7 @@ describe('what a place leaves open', () => {
       }
   })
 
-  it('fits the home and every group, is not there yet, and brings nothing anybody would stop at', () => {
+  it('fit the home and every group, are new to the session, and add no fix or advice', () => {
     for (const session of sessions.slice(0, samples(4, 40)))
       for (const place of suggestFor) {
         const found = suggestProblem(session, place, 3, context, library)
@@ -70,7 +70,7 @@ describe('what a place leaves open', () => {
       }
   })
 
-  it('names what nothing does yet first, and what the class knows', () => {
+  it('name first what is still missing, and what the class knows', () => {
     const [first] = offered(suggestProblem(squats, 'work', 1, context, library), 1)
     expect(first!.reasons.map((r) => r.code)).toEqual(
       expect.arrayContaining([expect.stringMatching(/^first(?:Pull|Push|Core)$/)]),
@@ -80,7 +80,7 @@ describe('what a place leaves open', () => {
     expect(all.find(({ move }) => move === 'bag-row')!.reasons).toContainEqual({ code: 'firstPull' })
   })
 
-  it('is filled by so many at once as well as a solver from elsewhere does it', async () => {
+  it('for several places are as good as an independent solver’s', async () => {
     const highs = await highsLoader()
     for (const session of sessions.slice(0, samples(3, 40)))
       for (const place of suggestFor)
@@ -92,7 +92,7 @@ describe('what a place leaves open', () => {
         }
   })
 
-  it('for a cool-down stretches what worked longest, for a warm-up begins with what raises the pulse', () => {
+  it('stretch what worked longest in a cool-down, and start a warm-up with what raises the pulse', () => {
     const solved = (place: 'warmUp' | 'coolDown') => suggested(suggestProblem(squats, place, 2, context, library))
     const long = solved('coolDown').flatMap(({ move }) => library.moves.get(move)!.stretches ?? [])
     expect(long).toEqual(expect.arrayContaining(['quadriceps', 'glutes']))

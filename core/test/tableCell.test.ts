@@ -17,12 +17,12 @@ describe('a cell of a table', () => {
     ['', ''],
   ])('%s is written %s', (text, cell) => expect(tableCell(text)).toBe(cell))
 
-  it('that is a number stays one, also below nothing', () => {
+  it('that is a number stays one, also below zero', () => {
     expect(tableCell(-3)).toBe(-3)
     expect(tableCell(null)).toBeNull()
   })
 
-  it('is no formula for whoever takes any sign for the end of a cell', () => {
+  it('is never a formula, whatever separator a program uses', () => {
     const signs = fc.constantFrom(';', ',', '\t', '|', '=', '+', '-', '@', '\uff1d', ' ', 'a', '1')
     fc.assert(
       fc.property(fc.string({ unit: signs, maxLength: 12 }), (text) => {

@@ -17,7 +17,7 @@ const solve = async (lp: string): Promise<Solved | undefined> => {
   return { columns: Object.fromEntries(Object.entries(Columns).map(([name, c]) => [name, c.Primal])), proven: true }
 }
 
-it('days are counted as a calendar package counts them, over leap years and centuries', () => {
+it('dates are counted as a calendar package counts them, over leap years and centuries', () => {
   fc.assert(
     fc.property(fc.integer({ min: -800_000, max: 200_000 }), (day) => {
       const there = DateTime.fromMillis(day * 86_400_000, { zone: 'utc' })
@@ -33,7 +33,7 @@ it('days are counted as a calendar package counts them, over leap years and cent
 })
 
 describe('a plan', () => {
-  it('is the best of all plans there are, goal by goal', async () => {
+  it('is the best of all plans, goal by goal', async () => {
     await fc.assert(
       fc.asyncProperty(smallTerms, async ({ term, known, mend }) => {
         const problem = planProblem(term, known, { mend })
@@ -49,7 +49,7 @@ describe('a plan', () => {
 
   // One instance takes seven seconds; brute force above checks the same goals on small terms.
   it.runIf(process.env.VERIFY)(
-    'of twelve weeks is the solver’s when a session and a day are taken away: no fewer days change, none is better',
+    'of twelve weeks equals the solver’s after removing a session and a day: no fewer days change, none is better',
     async () => {
       for (const seed of Array.from({ length: 20 }, (_, i) => i + 1)) {
         const { term, known } = largeTerm(seed)

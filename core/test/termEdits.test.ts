@@ -35,7 +35,7 @@ const tides = { session: idOf(2), title: 'Tides' }
 const whole = (now: Term): Term => readDocument(termDocument, now)
 
 describe('days of a term', () => {
-  it('are put, moved, changed with each other, pinned, kept free and cleared, and stay a whole document', () => {
+  it('are added, moved, swapped, pinned, kept free and cleared, and stay a valid document', () => {
     let now = placeSession(placeSession(term, '2027-01-07', springs), '2027-01-05', tides)
     expect(now.places.map((p) => [p.id, p.date, p.title])).toEqual([
       ['d2', '2027-01-05', 'Tides'],
@@ -52,7 +52,7 @@ describe('days of a term', () => {
     expect(pinDay(now, '2027-01-12', true)).toBe(now)
   })
 
-  it('say which of two states are otherwise, and which stand on days that are none any more', () => {
+  it('report which days of two states differ, and which are no longer home days', () => {
     const now = placeSession(placeSession(term, '2027-01-05', springs), '2027-01-07', tides)
     const then = moveDay(now, '2027-01-07', '2027-01-12')
     expect(changedDays(now, then)).toEqual(['2027-01-07', '2027-01-12'])
@@ -66,7 +66,7 @@ describe('days of a term', () => {
     expect(now.places.map((p) => comingsBefore(now, p))).toEqual([0, 1, 2, 0, 1])
   })
 
-  it('come again next year on the same weekdays, without last year’s holidays and what was made for a step', () => {
+  it('repeat next year on the same weekdays, without last year’s holidays and next-step sessions', () => {
     const place = { id: 'd1', date: '2027-01-07', ...springs, made: idOf(9), pinned: true as const }
     const old: Term = {
       ...term,
@@ -81,7 +81,7 @@ describe('days of a term', () => {
 })
 
 describe('test days', () => {
-  it('are the first two weeks and the last full one but one, on one weekday, six weeks apart', () => {
+  it('are the first two weeks and the second-to-last full one, on one weekday, six weeks apart', () => {
     const { days, missed } = testDays(term)
     expect(missed).toEqual([])
     expect([days!.tryOut.week, days!.first.week, days!.second.week]).toEqual([0, 1, 10])
@@ -96,7 +96,7 @@ describe('test days', () => {
       { off: [{ from: '2027-01-11', to: '2027-01-17', name: 'x' }] },
       undefined,
     ],
-  ])('where %s it is said', (_, change, miss) => {
+  ])('report the problem if %s', (_, change, miss) => {
     const { days, missed } = testDays({ ...term, ...change })
     if (miss) expect(missed).toContain(miss)
     else expect(days!.first.week).toBe(3)
@@ -113,7 +113,7 @@ describe('a planned term', () => {
     throw new Error('nothing to solve')
   }
 
-  it('needs no solver where nothing stands in its way: all days, all families, no form twice, weeks even', async () => {
+  it('needs no solver if nothing prevents a perfect one: all days, all families, no form twice, weeks even', async () => {
     const problem = planProblem(wanted, known)
     const planned = await planTerm(problem, noSolver)
     expect(planned).toMatchObject({ proven: true, score: { kept: true, filled: 21, formTwice: [], uneven: 0 } })
@@ -133,7 +133,7 @@ describe('a planned term', () => {
     }
   })
 
-  it('leaves test days where she pinned them, and makes none of its own', async () => {
+  it('leaves test days where she pinned them, and adds none of its own', async () => {
     const tests: Term = { ...wanted, tests: known[0]!.id, sessions: wanted.sessions.slice(1) }
     const mine = ['2027-01-12', '2027-03-02'].reduce(
       (t, date) => pinDay(placeSession(t, date, { session: known[0]!.id, title: 'Test day' }), date, true),
@@ -149,7 +149,7 @@ describe('a planned term', () => {
     expect(dates(await plan(tests))).toEqual(['2027-01-05', '2027-01-12', '2027-03-16'])
   })
 
-  it('begins in the middle of a term: what has been stays, met families are met, test days that have been are not planned again', async () => {
+  it('starts in the middle of a term: past days stay, met families are met, past test days are not planned again', async () => {
     const tests: Term = { ...wanted, tests: known[0]!.id, sessions: wanted.sessions.slice(1) }
     const from = '2027-01-18'
     // Two that form no series: past days are not judged.
@@ -181,7 +181,7 @@ describe('a planned term', () => {
     })
   })
 
-  it('keeps what is pinned and the ids of what stays, so that a calendar moves what moves', async () => {
+  it('keeps pinned places and the ids of what stays, so that a calendar moves moved entries', async () => {
     const pinned = pinDay(
       placeSession(wanted, '2027-01-14', { session: idOf(3), title: 'Session 03' }),
       '2027-01-14',
@@ -195,7 +195,7 @@ describe('a planned term', () => {
   })
 })
 
-it('is told as rows and as a table in Markdown: weeks down, home days across', () => {
+it('is shown as rows and as a table in Markdown: one row per week, one column per home day', () => {
   const off = [{ from: '2027-01-11', to: '2027-01-17', name: 'Snow' }]
   let now: Term = { ...term, weeks: 3, off }
   now = keepFree(placeSession(placeSession(now, '2027-01-05', springs), '2027-01-19', springs), '2027-01-07')
@@ -223,7 +223,7 @@ it('is told as rows and as a table in Markdown: weeks down, home days across', (
   })
 })
 
-describe('what a term holds', () => {
+describe('the coverage of a term', () => {
   const [first, second] = shelf(library).filter(({ session }) => session.aim.builds.length)
   const sessions = new Map([first!, second!].map(({ session }, i) => [idOf(i), termSession(idOf(i), session, library)]))
 
@@ -233,7 +233,7 @@ describe('what a term holds', () => {
     return saidMinutes({ typical: last.at + last.seconds.typical })
   }
 
-  it('is of the class’s own lane where a class is said, in minutes and in effort', () => {
+  it('is for the class’s own lane if a class is given, in minutes and in effort', () => {
     const { session } = first!
     for (const group of session.groups) {
       const own = termSession(idOf(0), session, library, group.grades)
@@ -243,7 +243,7 @@ describe('what a term holds', () => {
     }
   })
 
-  it('is counted week by week; what a class has met is not new again', () => {
+  it('is counted week by week; what a class knows is not new again', () => {
     const places = [0, 1, 0].map((n, i) => ({ id: `d${i}`, date: openDays(term)[i]!.date, session: idOf(n) }))
     const ids = { families: ['squat'], categories: [], builds: [], regions: ['lower'], parts: [] }
     const { weeks, rows } = coverage({ ...term, places }, sessions, ids)
@@ -258,7 +258,7 @@ describe('what a term holds', () => {
   })
 })
 
-it('a session that comes again is a step on at its second time, and nothing anybody would look at comes with it', () => {
+it('a repeated session is a step further at its second time, and adds no fix or advice', () => {
   const sessions = shelf(library).map((s) => s.session)
   let stepped = 0
   for (const session of sessions.slice(0, 12)) {

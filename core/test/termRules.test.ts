@@ -79,7 +79,7 @@ const cases: Record<TermRuleId, { breaks: ReturnType<typeof termOf>; near: Retur
 
 describe.each(termRuleIds)('%s', (id) => {
   const foundIn = (view: ReturnType<typeof termOf>) => checkTerm(view, termRules).filter((f) => f.rule === id)
-  it('is said where it is so, in both languages, and not where it is nearly so', () => {
+  it('is found when true, in both languages, and not when nearly true', () => {
     const [finding] = foundIn(cases[id].breaks)
     expect(finding).toMatchObject({ rule: id, level: 'note' })
     for (const language of ['en', 'es'] as const) {
@@ -90,13 +90,13 @@ describe.each(termRuleIds)('%s', (id) => {
     expect(foundIn(cases[id].near)).toEqual([])
   })
 
-  it('weighs what the school says', () => {
+  it('has the weight the school sets', () => {
     expect(checkTerm(cases[id].breaks, termRules, { [id]: 'off' }).some((f) => f.rule === id)).toBe(false)
     expect(checkTerm(cases[id].breaks, termRules, { [id]: 'look' }).find((f) => f.rule === id)!.level).toBe('look')
   })
 })
 
-it('a session comes again in time, and three times running at most; what has rested begins anew', () => {
+it('a session repeats in time, and at most three times in a row; after a break it starts again', () => {
   const said = (view: ReturnType<typeof termOf>) =>
     checkTerm(view, termRules).flatMap((f) => (f.rule === 'again-in-time' ? [f.facts] : []))
   expect(said(sameOn([0, 1]))).toEqual([{ title: 'Session 00', week: 1, days: 2 }])
@@ -105,7 +105,7 @@ it('a session comes again in time, and three times running at most; what has res
   expect(said(sameOn([0, 2, 4, 10, 12]))).toEqual([])
 })
 
-it('test days are compared where they can be', () => {
+it('test days are compared when possible', () => {
   const said = (view: ReturnType<typeof termOf>) =>
     checkTerm(view, termRules).flatMap((f) => (f.rule === 'test-days' ? [f.facts.what] : []))
   const tests = idOf(0)

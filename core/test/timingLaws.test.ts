@@ -11,7 +11,7 @@ const total = (session: Session, group = session.groups[0]!.id) => {
   return ends.map((end) => steps.reduce((sum, s) => sum + s.seconds[end], 0))
 }
 
-describe('whatever the session', () => {
+describe('in any session', () => {
   it('a group’s time does not depend on the other groups', () => {
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
@@ -24,7 +24,7 @@ describe('whatever the session', () => {
     )
   })
 
-  it('steps lie end to end, and a quick child is never slower, a slow one never quicker than the usual', () => {
+  it('steps are end to end, and a quick child is never slower, a slow one never quicker than the usual', () => {
     fc.assert(
       fc.property(sessionArbitrary, (session) => {
         for (const group of session.groups) {
@@ -42,7 +42,7 @@ describe('whatever the session', () => {
   })
 })
 
-describe('more is never less', () => {
+describe('more never takes less time', () => {
   const moves = fc.constantFrom(...[...library.moves.values()])
   const rows = fc.array(
     fc.tuple(
@@ -60,7 +60,7 @@ describe('more is never less', () => {
     }))
   const small = fc.integer({ min: 0, max: 30 })
 
-  it('in dose, in rest, in rounds and under a cap', () => {
+  it('for dose, rest, rounds and under a cap', () => {
     fc.assert(
       fc.property(
         rows,

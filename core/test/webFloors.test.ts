@@ -14,7 +14,7 @@ const imports: Import[] = files.flatMap((from) =>
 )
 const between = (arrows: readonly Import[]): Import[] => arrows.map(([from, to]) => [floorOf(from)!, floorOf(to)!])
 
-it('every file of the pages stands on a floor, and imports only from those below it', () => {
+it('every file of the pages is on a layer, and imports only from layers below it', () => {
   const order = floors.map(([name]) => name!)
   expect(files.filter((f) => !order.includes(floorOf(f)!))).toEqual([])
   expect(new Set(files.map(floorOf))).toEqual(new Set(order))
@@ -23,7 +23,7 @@ it('every file of the pages stands on a floor, and imports only from those below
   expect(imports.filter(([from, to]) => at(to) > at(from))).toEqual([])
 })
 
-it('no floor of the pages leads back to itself; a circle that is planted is found', () => {
+it('no layer of the pages imports itself in a cycle; a planted cycle is found', () => {
   expect(circlesOf(between(imports))).toEqual([])
   const planted: Import = ['shared/client.ts', 'compose/ComposePage.vue']
   expect(circlesOf(between([...imports, planted]))).toEqual(expect.arrayContaining(['compose', 'shared']))

@@ -15,7 +15,7 @@ const said = (w: Session): unknown => {
 }
 const runs = { numRuns: samples(10, 1000) }
 
-describe('what teachers name as they like survives the text', () => {
+describe('names chosen freely by teachers survive the text', () => {
   it('parse(print(w)) is strip(w)', () => {
     fc.assert(
       fc.property(writtenArbitrary, (w) => {
@@ -28,7 +28,7 @@ describe('what teachers name as they like survives the text', () => {
     )
   })
 
-  it('apply(print(w), w) is w, with a library that does not know its own moves', () => {
+  it('apply(print(w), w) is w, with a library that does not know its own exercises', () => {
     fc.assert(
       fc.property(writtenArbitrary, (w) => {
         const applied = apply(print(w, library), w, library)
@@ -39,7 +39,7 @@ describe('what teachers name as they like survives the text', () => {
     )
   })
 
-  it('a colleague who does not know them reads, prints and sends it back: nothing is lost', () => {
+  it('a colleague without them reads, prints and sends it back: nothing is lost', () => {
     fc.assert(
       fc.property(writtenArbitrary, (w) => {
         const theirs = parse(print(w, library), library)
@@ -73,7 +73,7 @@ function leaves(value: unknown, path = ''): [string, unknown][] {
   return Object.entries(value).flatMap(([k, v]) => leaves(v, `${path}/${k}`))
 }
 
-it('a digit typed over another changes what it says, and nothing else', () => {
+it('a changed digit changes what it says, and nothing else', () => {
   let changed = 0
   fc.assert(
     fc.property(writtenArbitrary, fc.nat(), fc.integer({ min: 1, max: 9 }), (w, where, digit) => {
@@ -134,7 +134,7 @@ describe('one by one', () => {
     ['measure pulse after', 'measure pulse after, 1 trial'],
   ])('%s', (text, printed) => expect(back(text)).toBe(printed))
 
-  it('whatever stands in quotes is one name: no dose, no face, no comma is looked for in it', () => {
+  it('anything in quotes is one name: no dose, face or comma is looked for in it', () => {
     const text = 'dice\n2: "3 zorbs, 5 kg; slow" 4\nthree: squat 3'
     expect(rows(text).map((s) => [s.face, s.cells.all.dose?.amount])).toEqual([
       ['two', 4],

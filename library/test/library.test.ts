@@ -30,7 +30,7 @@ function travel(figure: Figure): number {
 }
 
 describe('the library', () => {
-  it('has at least 240 moves in every family and category, and each id once', () => {
+  it('has at least 240 exercises in every family and category, with unique ids', () => {
     expect(library.moves.size).toBeGreaterThanOrEqual(240)
     expect(library.moves.size).toBe(libraryData.moves.length)
     expect(library.figures.size).toBe(libraryData.figures.length)
@@ -38,13 +38,13 @@ describe('the library', () => {
     expect(new Set(moves.map((m) => m.category)).size).toBe(5)
   })
 
-  it('draws no figure that no move does, and uses none that is not drawn', () => {
+  it('draws no unused figure, and uses no undrawn one', () => {
     const used = new Set(moves.flatMap((m) => m.versions.map((v) => v.figure ?? m.figure)))
     expect([...library.figures.keys()].filter((id) => !used.has(id))).toEqual([])
     expect([...used].filter((id) => !library.figures.has(id))).toEqual([])
   })
 
-  it('gives every move a figure of its own, or says why it shares one', () => {
+  it('gives every exercise a figure of its own, or says why it shares one', () => {
     const standardFigure = (move: Move) => figureOf(move, move.versions.find((v) => v.id === move.standard)!).id
     // A figure belongs to the move of its name, else to the first that does it.
     const ownerOf = (figure: string) =>
@@ -61,7 +61,7 @@ describe('the library', () => {
     }
   })
 
-  it('has a warm-up move and a stretch for every muscle that is a main one', () => {
+  it('has a warm-up exercise and a stretch for every main muscle', () => {
     const main = new Set(moves.flatMap((m) => m.muscles.main))
     // A warm-up moves: no load, no jump, light.
     const warms = (m: Move) =>
@@ -74,7 +74,7 @@ describe('the library', () => {
     }
   })
 
-  it('names no two moves alike', () => {
+  it('gives no two exercises the same name', () => {
     const owners = new Map<string, string>()
     for (const move of moves)
       for (const name of [move.name, move.playName ?? '', ...move.synonyms].filter(Boolean)) {
@@ -110,14 +110,14 @@ describe.each(each)('%s', (_, move) => {
     }
   })
 
-  it('has three versions or more where it is for strength or jumps, and something to say', () => {
+  it('has three or more versions for strength and jumps, and cues', () => {
     const trains = move.builds.some((b) => b === 'strength' || b === 'power') || move.family === 'jump'
     if (trains) expect(move.versions.length).toBeGreaterThanOrEqual(3)
     expect(move.cues.length).toBeGreaterThanOrEqual(1)
     expect(move.synonyms.length).toBeGreaterThanOrEqual(1)
   })
 
-  it('lands with an impact where it jumps, is heard then, and its figure leaves the floor', () => {
+  it('has an impact if it jumps, makes noise then, and its figure leaves the floor', () => {
     if (move.family === 'jump') expect(move.versions.some((v) => v.impact > 0)).toBe(true)
     const lift = (v: Version) => Math.max(...figureOf(move, v).poses.map((p) => p.lift ?? 0))
     for (const v of move.versions) {
@@ -128,7 +128,7 @@ describe.each(each)('%s', (_, move) => {
     }
   })
 
-  it('takes no reps where it is held, and its figure then breathes', () => {
+  it('takes no reps if it is held, and its figure then breathes', () => {
     const held = (move.family === 'stretch' || move.family === 'brace' || move.family === 'balance') && !move.measures.includes('reps')
     const figure = library.figures.get(move.figure)!
     const far = travel(figure)
@@ -137,14 +137,14 @@ describe.each(each)('%s', (_, move) => {
     if (far < 0.02) expect(move.measures).not.toContain('reps')
   })
 
-  it('says how long a metre takes where it is done over metres, unless something else goes them', () => {
+  it('has seconds per meter if it is done over meters, unless something else travels', () => {
     // Of a throw the thing travels; versions on the spot go nowhere.
     if (move.family === 'throwCatch') return
     const ordinary = move.versions.find((v) => v.id === move.standard)!
     expect(ordinary.secondsPerMetre !== undefined).toBe(move.measures.includes('metres'))
   })
 
-  it('gives no weight to K–1, none overhead before grade 4, and wants an adult where feet are above the head', () => {
+  it('gives no weight to K–1, none overhead before grade 4, and asks for an adult if feet are above the head', () => {
     for (const v of move.versions) {
       const weighted = kitOf(move, v).some((k) => weights.includes(k))
       if (move.loadable && weighted) expect(v.fromGrade, v.id).toBeGreaterThanOrEqual(move.height ? 4 : 2)
@@ -159,7 +159,7 @@ describe.each(each)('%s', (_, move) => {
     expect(move.adult && move.versions.find((v) => v.id === move.standard)!.fromGrade < 3).toBeFalsy()
   })
 
-  it('says its first side where it does one side, then the other', () => {
+  it('names its first side if it does one side, then the other', () => {
     if (move.sides !== 'each') return
     const unit = move.measures[0]!
     const w = newSession('x', [[4]], 20, 1)
@@ -171,7 +171,7 @@ describe.each(each)('%s', (_, move) => {
   })
 })
 
-describe('what keeps ankles, heads and windpipes whole', () => {
+describe('what protects ankles, heads and windpipes', () => {
   const needs = (id: string) =>
     moves.flatMap((move) =>
       move.versions.flatMap((version) =>
@@ -179,12 +179,12 @@ describe('what keeps ankles, heads and windpipes whole', () => {
       ),
     )
 
-  it('steps on nothing but the bottom step, and says so', () => {
+  it('steps only on the bottom step, and says so', () => {
     expect(library.kit.get('step')!.standIns).toEqual([])
     for (const { name, how } of needs('step').map((n) => n.version)) expect(`${name} ${how}`).not.toMatch(/book|box|chair/i)
   })
 
-  it('climbs, leans its weight on and throws at real walls only: no door, no cupboard', () => {
+  it('climbs, leans on and throws at real walls only: no door, no cupboard', () => {
     const walls = needs('wall').filter(
       ({ move, version }) =>
         ['throwCatch', 'strike'].includes(move.family) ||
@@ -206,7 +206,7 @@ describe('what keeps ankles, heads and windpipes whole', () => {
     ])
   })
 
-  it('holds on to the back of a chair, never to a stair or a sofa, and to none that slides', () => {
+  it('holds on to the back of a chair, never a stair or a sofa, and nothing that slides', () => {
     for (const { version, need } of needs('chair').filter((n) => /chair back|on the chair$/i.test(n.version.how)))
       expect(need.standIn, version.id).toBe(false)
   })
@@ -223,7 +223,7 @@ describe('what keeps ankles, heads and windpipes whole', () => {
     }
   })
 
-  it('balances and lifts nothing with a point', () => {
+  it('balances and lifts nothing pointed', () => {
     for (const item of library.kit.values()) expect(item.standIns.join(' '), item.id).not.toMatch(/umbrella/)
     const upright = needs('stick').filter((n) => n.move.family === 'balance')
     expect(upright.length).toBeGreaterThan(0)
@@ -234,7 +234,7 @@ describe('what keeps ankles, heads and windpipes whole', () => {
 describe('what a specialist looks for', () => {
   const every = moves.flatMap((move) => move.versions.map((version) => ({ move, version })))
 
-  it('every move has a fault to look for, with what to say: short, and no scolding', () => {
+  it('every exercise has a fault to look for, with what to say: short, without scolding', () => {
     for (const move of moves) {
       expect(move.faults.length, move.id).toBeGreaterThan(0)
       for (const { see, say } of move.faults) {
@@ -244,7 +244,7 @@ describe('what a specialist looks for', () => {
     }
   })
 
-  it('no move that loads, inverts, throws, lands, spins or balances is without a caution', () => {
+  it('no exercise that loads, inverts, throws, lands, spins or balances lacks a caution', () => {
     const heavy = ['bottle', 'school-bag', 'stick', 'band', 'bat']
     const headDown = (move: Move) =>
       ['standing', 'handsAndFeet'].includes(move.posture) &&
@@ -263,7 +263,7 @@ describe('what a specialist looks for', () => {
     expect(asks.filter((m) => m.cautions.length === 0).map((m) => m.id)).toEqual([])
   })
 
-  it('asks for shoes or bare feet where feet jump or run under a leaning body, and for a table that stands', () => {
+  it('asks for shoes or bare feet if feet jump or run under a leaning body, and for a stable table', () => {
     for (const { move, version } of every) {
       const cautions = move.cautions.join(' ')
       const posture = version.posture ?? move.posture
@@ -281,7 +281,7 @@ describe('what a specialist looks for', () => {
       for (const v of library.moves.get(id)!.versions) expect(v.secondsPerGo, v.id).toBeGreaterThanOrEqual(9)
   })
 
-  it('every caution is a whole sentence that makes sense by itself, and none contradicts another', () => {
+  it('every caution is a complete sentence on its own, and none contradicts another', () => {
     for (const caution of new Set(moves.flatMap((m) => m.cautions))) {
       expect(caution).toMatch(/^\p{Lu}.*\.$/u)
       expect(caution.split(' ').length, caution).toBeGreaterThanOrEqual(4)
@@ -292,7 +292,7 @@ describe('what a specialist looks for', () => {
     expect(new Set(moves.flatMap((m) => m.cautions)).size).toBeLessThan(75)
   })
 
-  it('is quiet only where it does not land and does not run', () => {
+  it('is quiet only if it neither lands nor runs', () => {
     for (const { move, version } of every)
       if ((version.noise ?? move.noise) === 'quiet') {
         expect(version.impact, version.id).toBeLessThan(0.25)
@@ -301,13 +301,13 @@ describe('what a specialist looks for', () => {
       }
   })
 
-  it('has a way without a landing for every jump', () => {
+  it('has a version without a landing for every jump', () => {
     for (const move of moves.filter((m) => m.family === 'jump'))
       expect(move.versions.some((v) => v.impact === 0 && (v.noise ?? move.noise) === 'quiet'), move.id).toBe(true)
   })
 
   // From a height, on one leg for distance or height, or with the knees drawn up (Johnson et al. 2011, from memory).
-  it('calls a landing hard for what makes it so, never for being on one leg on the spot', () => {
+  it('calls a landing hard for the right reasons, never for being on one leg on the spot', () => {
     const hard = every.filter(({ version }) => version.hard)
     expect(hard.length).toBeGreaterThan(3)
     for (const { version } of hard) expect(version.impact, version.id).toBeGreaterThanOrEqual(0.75)
@@ -315,14 +315,14 @@ describe('what a specialist looks for', () => {
       expect(library.moves.get(id)!.versions.find((v) => v.id === id)!.hard).toBeUndefined()
   })
 
-  it('shows no name of punishment or from a film, and understands them all the same', () => {
+  it('shows no name of punishment or from a film, but understands them', () => {
     const shown = moves.flatMap((m) => [m.name, m.playName ?? '', ...m.synonyms, ...m.versions.map((v) => v.name)])
     expect(shown.filter((name) => /suicide|superman|spider-?man|death|military|dying/i.test(name))).toEqual([])
     for (const [typed, id] of [['suicide run', 'shuttle-run'], ['superman', 'flyer'], ['military press', 'bottle-press']])
       expect(searchMoves(moves, typed!)[0]?.id).toBe(id)
   })
 
-  it('calls nothing by the name of another move, or says why', () => {
+  it('gives nothing the name of another exercise, or says why', () => {
     const plain = (name: string) => name.toLowerCase().replace(/-/g, ' ')
     const owners = new Map<string, Set<string>>()
     for (const move of moves)
@@ -332,7 +332,7 @@ describe('what a specialist looks for', () => {
     expect(shared.sort()).toEqual(Object.keys(twins).sort())
   })
 
-  it('draws what every version is done with', () => {
+  it('draws the equipment of every version', () => {
     const undrawn = [...library.moves.values()].flatMap((move) =>
       move.versions.flatMap((version) => {
         const needs = (version.kit ?? move.kit).filter((k) => !k.optional)
@@ -343,7 +343,7 @@ describe('what a specialist looks for', () => {
     expect(undrawn).toEqual([])
   })
 
-  it('draws a version by a figure of its own move, or by one of the same shape', () => {
+  it('draws a version with a figure of its own exercise, or one of the same shape', () => {
     // A figure that belongs to another move by name does what that move does: only these are the same.
     const same: Readonly<Record<string, string>> = {
       'pencil-jump:pencil-rise': 'reach-up',
@@ -379,7 +379,7 @@ describe('what a specialist looks for', () => {
     expect(whole.map((m) => [m.id, m.figure])).toEqual([['wave-breath', 'breathe']])
   })
 
-  it('names the side a move changes to: two legs are not one after the other', () => {
+  it('names the side an exercise changes to: two legs are not one after the other', () => {
     for (const { move, version } of every) {
       const sides = version.sides ?? move.sides
       if (/\bsame (?:hand|leg|foot)\b/i.test(version.how)) expect(sides, version.id).toBe('each')
@@ -388,7 +388,7 @@ describe('what a specialist looks for', () => {
     }
   })
 
-  it('raises a pulse in a chair, works every muscle that stands on a poster, and lets everybody rest', () => {
+  it('raises a pulse in a chair, works every muscle on a poster, and lets everybody rest', () => {
     const seated = moves.filter((m) => m.posture === 'seated' && m.kit.some((k) => k.id === 'chair'))
     expect(seated.length).toBeGreaterThanOrEqual(12)
     const raises = seated.filter((m) => m.versions.find((v) => v.id === m.standard)!.met >= 4.3)
@@ -405,25 +405,25 @@ describe('what a specialist looks for', () => {
 describe('what a teacher knows (common practice, no source)', () => {
   const saysOf = (move: Move) => [...move.cues, ...move.faults.flatMap((f) => [f.see, f.say]), ...move.cautions].join(' ')
 
-  it('calls no knee over the toes a fault; the knee that falls inward is one', () => {
+  it('calls no knee over the toes a fault, but the knee that falls inward', () => {
     for (const move of moves) expect(move.faults.map((f) => f.see).join(' ')).not.toMatch(/knees? (over|past|beyond)/)
     for (const move of moves.filter((m) => m.family === 'lunge' && m.builds.includes('strength')))
       expect(move.faults.some((f) => /inward/.test(f.see)), move.id).toBe(true)
   })
 
-  it('keeps elbows below the shoulders in an upright row, and necks from going full circle', () => {
+  it('keeps elbows below the shoulders in an upright row, and necks from full circles', () => {
     expect(saysOf(library.moves.get('upright-row')!)).toMatch(/below your shoulders/)
     expect(saysOf(library.moves.get('neck-tilts')!)).toMatch(/no full circles/)
   })
 
-  it('tells nobody to go on where it hurts: pain stops, and a grown-up is told', () => {
+  it('tells nobody to go on if it hurts: pain stops, and a grown-up is told', () => {
     for (const move of moves)
       for (const text of move.cautions.filter((c) => /\b(hurts?|sore|pinch)/.test(c) && !/nothing hurts/.test(c)))
         expect(text, move.id).toMatch(/tell a grown-up|skip/)
     expect(saysOf(library.moves.get('square-breath')!)).toMatch(/asthma.*no holding/)
   })
 
-  it('sends nobody to sit on a stair, along a string or a sock, nor balls to a wall that do not come back', () => {
+  it('asks nobody to sit on a stair, jump along a string or a sock, or throw at a wall what does not bounce back', () => {
     const standIns = (id: string) => library.kit.get(id)!.standIns.join(' ')
     expect(standIns('chair')).not.toMatch(/stair/)
     expect(standIns('floor-line')).toBe('tape chalk')
@@ -438,19 +438,19 @@ describe('what a teacher knows (common practice, no source)', () => {
       expect(real(library.moves.get(id)!, 'chair'), id).toBe(true)
   })
 
-  it('leaves room around a bat, and says brakes to whoever sits in a wheelchair', () => {
+  it('leaves room around a bat, and mentions brakes for wheelchair users', () => {
     for (const move of moves.filter((m) => m.kit.some((need) => need.id === 'bat')))
       expect(saysOf(move), move.id).toMatch(/[Tt]wo big steps free all around/)
     for (const move of moves.filter((m) => m.id.startsWith('seated-') && m.kit.some((need) => need.id === 'chair')))
       expect(saysOf(move), move.id).toMatch(/wheelchair: brakes on/i)
   })
 
-  it('lets nobody dip before grade 3, nor walk deep in a squat', () => {
+  it('allows no dips before grade 3, and no deep duck walks', () => {
     expect(Math.min(...library.moves.get('chair-dip')!.versions.map((v) => v.fromGrade))).toBe(3)
     expect(moves.some((m) => m.synonyms.includes('duck walk'))).toBe(false)
   })
 
-  it('never jumps in socks, on a step or off one', () => {
+  it('never jumps in socks, or on or off a step', () => {
     for (const move of moves.filter((m) => m.versions.some((v) => v.impact >= 0.5))) {
       expect(saysOf(move), move.id).toMatch(/socks|land|Land|jump/i)
       for (const v of move.versions) if (v.impact >= 0.5) expect(kitOf(move, v)).not.toContain('step')
@@ -467,7 +467,7 @@ it.each([0, 1, 2, 3, 4, 5, 6])('grade %i has a warm-up, a circuit and a cool-dow
   expect(count((m) => m.family === 'stretch' && m.stretches !== undefined)).toBeGreaterThanOrEqual(5)
 })
 
-it('gives a group the hardest version its lowest grade is ready for, not beyond the ordinary one', () => {
+it('gives a group the hardest version its lowest grade is ready for, but not harder than the standard one', () => {
   const jump = library.moves.get('squat-jump')!
   const version = (...grades: number[]) => versionFor(jump, { grades }).id
   expect([version(0, 1), version(2, 3), version(4, 5, 6), version(1, 6)]).toEqual([
@@ -480,7 +480,7 @@ it('gives a group the hardest version its lowest grade is ready for, not beyond 
   expect(versionFor(library.moves.get('side-plank')!, { grades: [0] }).id).toBe('knee-side-plank')
 })
 
-it('puts a move in with what most groups share as the shared value', () => {
+it('inserts an exercise with what most groups share as the shared value', () => {
   const { groups } = newSession(
     'x',
     [
@@ -502,7 +502,7 @@ it('puts a move in with what most groups share as the shared value', () => {
 describe('search', () => {
   const first = (typed: string) => searchMoves(moves, typed)[0]?.id
 
-  it('finds moves by name, synonym, version, muscle and part of a word', () => {
+  it('finds exercises by name, synonym, version, muscle and part of a word', () => {
     expect(first('press-up')).toBe('push-up')
     expect(first('Tuck jump')).toBe('squat-jump')
     // "Shoulder tap" is also called plank taps, and stands before it in the library.
@@ -523,7 +523,7 @@ describe('search', () => {
     ['areoplane', 'aeroplane'],
     ['tricep strech', 'triceps-stretch'],
     ['dribbel', 'dribble'],
-  ])('forgives the spelling of %s', (typed, id) => {
+  ])('tolerates the spelling of %s', (typed, id) => {
     expect(searchMoves(library.moves.values(), typed).slice(0, 3).map((m) => m.id)).toContain(id)
   })
 })

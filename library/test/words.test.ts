@@ -33,7 +33,7 @@ describe('the library in Spanish', () => {
     expect([...texts].filter((text) => !es[text])).toEqual([])
   })
 
-  it('has nothing that no English text asks for any more', () => {
+  it('has nothing that no English text uses any more', () => {
     expect(Object.keys(es).filter((text) => !texts.has(text))).toEqual([])
   })
 
@@ -44,7 +44,7 @@ describe('the library in Spanish', () => {
     expect(cues.filter((cue) => es[cue]!.length > 60)).toEqual([])
   })
 
-  it('says what a primary teacher of either side of the ocean would say to any child', () => {
+  it('uses words a primary teacher on either side of the ocean would use', () => {
     // Patterns a teacher of Spain or Latin America stumbled over; common practice, no source.
     const never: [string, RegExp][] = [
       ['“coger” is rude in half of America', /\b(cog[eií]|coj[ao])/i],
@@ -61,7 +61,7 @@ describe('the library in Spanish', () => {
       expect([why, Object.values(es).filter((text) => words.test(text))]).toEqual([why, []])
   })
 
-  it('tells different moves apart', () => {
+  it('gives different exercises different names', () => {
     const names = [...library.moves.values()].map((m) => es[m.name]!)
     expect(names.filter((name, i) => names.indexOf(name) !== i)).toEqual([])
   })

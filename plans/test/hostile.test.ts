@@ -32,8 +32,8 @@ const paragraph = (text: string) => `<w:p><w:r><w:t>${text}</w:t></w:r></w:p>`
 const word = (document: Uint8Array, more: Record<string, Uint8Array> = {}) =>
   zipSync({ '[Content_Types].xml': contentTypes, '_rels/.rels': rels, 'word/document.xml': document, ...more })
 
-describe('a file that is meant badly, or that nobody can read', () => {
-  it('comes to too much when it is unpacked: counted, not believed', async () => {
+describe('a hostile or unreadable file', () => {
+  it('that unpacks to too much is counted, not believed', async () => {
     // 40 MB of blanks in about 40 KB.
     const bomb = word(new Uint8Array(40 * mib).fill(32))
     expect(bomb.length).toBeLessThan(100_000)
@@ -48,7 +48,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(new Uint8Array(planBounds.bytes + 1), 'large.txt')).toBe('file-too-big')
   })
 
-  it('is small and would be a tree of a thousand megabytes: refused before it grows', async () => {
+  it('that is small but would become a tree of a thousand megabytes is refused before it grows', async () => {
     const long = word(wordXml(paragraph('Squats x10').repeat(40_000)))
     expect(long.length).toBeLessThan(20_000)
     expect(await refusal(long, 'long.docx')).toBe('file-too-big')
@@ -57,7 +57,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(word(wordXml(dressed.repeat(2000))), 'dressed.docx')).toMatch(/^read: Squats x10\nSquats x10/)
   })
 
-  it('has more pieces on its pages, or more pages, than anybody reads', async () => {
+  it('with more pieces on its pages, or more pages, than anybody reads is refused', async () => {
     // 18 pages of 704 pieces: a few more than the 12 000 that are read.
     const crowded = Array.from({ length: 16 }, (_, c) =>
       down(20 + c * 30, 800, ...Array.from({ length: 44 }, () => 'S')),
@@ -68,7 +68,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     )
   })
 
-  it('has ten thousand rows', async () => {
+  it('with ten thousand rows is refused', async () => {
     const rows = Array.from({ length: 10_000 }, (_, i) => [`Squat ${i}`, i])
     expect(await refusal(await xlsx({ Sheet1: rows }), 'rows.xlsx')).toBe('file-too-big')
     expect(await refusal(utf8(rows.map((r) => r.join(';')).join('\n')), 'rows.csv')).toBe('file-too-big')
@@ -76,7 +76,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect([cut, texts[0]!.split('\n').length]).toEqual([true, limits.lines])
   })
 
-  it('has a password', async () => {
+  it('with a password is refused', async () => {
     // Compound files contain what is encrypted (MS-OFFCRYPTO 2.1); the same header with another name is a document from before 2007.
     const compound = new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 0xa1, 0xb1, 0x1a, 0xe1, ...new Uint8Array(600)])
     expect(await refusal(compound, 'plan.docx')).toBe('file-locked')
@@ -95,7 +95,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(locked, 'plan.pdf')).toBe('file-locked')
   })
 
-  it('has pictures only', async () => {
+  it('with pictures only is refused', async () => {
     expect(await refusal(await docx([picture(), picture()]), 'scan.docx')).toBe('file-empty')
     expect(await refusal(await pdf([[], []]), 'scan.pdf')).toBe('file-empty')
     expect(await refusal(png, 'board.png')).toBe('file-picture')
@@ -108,7 +108,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(pictures).toHaveLength(1)
   })
 
-  it('brings programs along', async () => {
+  it('with macros is refused', async () => {
     const macros = word(wordXml(paragraph('Squats x10')), { 'word/vbaProject.bin': utf8('x') })
     expect(await refusal(macros, 'plan.docx')).toBe('file-kind .docm')
     const sheet = await xlsx({ Sheet1: [['Squats', 10]] })
@@ -117,14 +117,14 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(withMacros, 'plan.xlsx')).toBe('file-kind .xlsm')
   })
 
-  it('declares entities that grow, or that reach for files', async () => {
+  it('with entities that grow, or that point to files, is refused', async () => {
     const laughs = `<!DOCTYPE x [<!ENTITY a "ha">${Array.from({ length: 9 }, (_, i) => `<!ENTITY ${'bcdefghij'[i]} "${`&${'abcdefghi'[i]};`.repeat(10)}">`).join('')}]>`
     expect(await refusal(word(wordXml(paragraph('&j;'), laughs)), 'laughs.docx')).toBe('file-broken')
     const reaching = '<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]>'
     expect(await refusal(word(wordXml(paragraph('&a;'), reaching)), 'reach.docx')).toBe('file-broken')
   })
 
-  it('has names that climb', async () => {
+  it('with names that climb out of the archive is refused', async () => {
     const climbing = word(wordXml(paragraph('Squats x10') + paragraph('Lunges x8')), {
       '../../etc/passwd': utf8('x'),
       'word/../../styles.xml': utf8('<!'),
@@ -133,7 +133,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(climbing, 'climb.docx')).toBe('read: Squats x10\nLunges x8\n')
   })
 
-  it('is no document at all, or half of one', async () => {
+  it('that is not a document, or half of one, is refused', async () => {
     const whole = word(wordXml(paragraph('Squats x10')))
     expect(await refusal(whole.slice(0, whole.length / 2), 'half.docx')).toMatch(/^file-(?:broken|kind)/)
     expect(await refusal(word(utf8('<w:document')), 'odd.docx')).toMatch(/^file-(?:broken|empty)$/)
@@ -147,7 +147,7 @@ describe('a file that is meant badly, or that nobody can read', () => {
     expect(await refusal(new Uint8Array(), 'empty.txt')).toBe('file-empty')
   })
 
-  it('is a document with any of its bytes changed: read, or refused in words', async () => {
+  it('with any of its bytes changed is read, or refused in words', async () => {
     const { default: fc } = await import('fast-check')
     const good = [
       await docx([heading('Main part'), ...bullets('Squats x10')]),

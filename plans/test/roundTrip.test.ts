@@ -13,8 +13,8 @@ const sessions: [string, Session][] = [
   ...shelf(library).map(({ file, session }): [string, Session] => [file, session]),
 ]
 
-describe('a session that went to a colleague as a document', () => {
-  it.each(sessions)('%s comes back with its rows, doses, groups and titles', async (_, session) => {
+describe('a session sent to a colleague as a document', () => {
+  it.each(sessions)('%s returns with its rows, doses, groups and titles', async (_, session) => {
     const { texts, kind } = await readPlan(await docxOf(planBlocks(session, library)), 'session.docx')
     expect([kind, texts.length]).toEqual(['docx', 1])
     const read = readText(texts[0]!, library)
@@ -23,7 +23,7 @@ describe('a session that went to a colleague as a document', () => {
   })
 })
 
-it('as a table it has every station in a row, with what each group does', async () => {
+it('as a table has every station in a row, with what each group does', async () => {
   for (const [, session] of sessions) {
     const { heads, rows } = planTable(session, library)
     const stations = session.sections.flatMap((s) => s.blocks.flatMap(stationsOf)).length

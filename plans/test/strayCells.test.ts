@@ -14,7 +14,7 @@ const cut = (rows: string) => {
 }
 
 describe('cells outside of a plan', () => {
-  it('are left out, with what a sheet says of its own size; those within stay as they are', () => {
+  it('are left out, with the sheet’s own size; those inside stay unchanged', () => {
     const { text, used, all } = cut(
       '<row r="1"><c r="A1"><v>1</v></c><c r="XFD1"><v>9</v></c></row><row r="1048576"><c r="A1048576"><v>9</v></c></row>',
     )
@@ -22,7 +22,7 @@ describe('cells outside of a plan', () => {
     expect([used, all.includes('dimension')]).toEqual([2, false])
   })
 
-  it('are counted in rows without a number too, whole or empty, under whatever prefix', () => {
+  it('are counted in rows without a number too, full or empty, with any prefix', () => {
     expect(cut('<x:row><x:c r="A1"/></x:row><row r="9"/><row r="2"><c r="C2"/><c r="B2"><v>4</v></c></row>').text).toBe(
       '<x:row><x:c r="A1"/></x:row><row r="2"><c r="B2"><v>4</v></c></row>',
     )
@@ -32,7 +32,7 @@ describe('cells outside of a plan', () => {
     expect(['A', 'Z', 'AA', 'XFD'].map(columnNumber)).toEqual([1, 26, 27, 16_384])
   })
 
-  it('in the very last place of a sheet cost nothing, and the plan beside them is read', async () => {
+  it('in the last place of a sheet cost nothing, and the plan next to them is read', async () => {
     const parts = unzipSync(
       await xlsx({
         Monday: [
@@ -50,7 +50,7 @@ describe('cells outside of a plan', () => {
     expect(texts.join()).toContain('Plank')
   })
 
-  it('are looked for in one pass, whatever is not closed', () => {
+  it('are searched in one pass, even if elements are not closed', () => {
     // A scan for each of a hundred thousand would take minutes.
     const open = '<row r="9"><c r="A9">'.repeat(100_000)
     expect(withoutStrayCells(sheet(open), planBounds).rows).toBeGreaterThan(planBounds.rows)

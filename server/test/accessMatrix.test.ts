@@ -222,7 +222,7 @@ it('has every route that the application answers', () => {
 })
 
 it.each(Object.entries(endpoints).filter(([, e]) => e.method !== 'GET'))(
-  'refuses %s from another site or from nowhere',
+  'refuses %s from another site or without an origin',
   async (name, endpoint) => {
     const method = endpoint.method.toLowerCase() as 'post' | 'put' | 'delete'
     const from = (site: string) =>

@@ -27,7 +27,7 @@ const signIn = (who: string, secret: string) =>
   server.browser().post('/api/session').send({ email: who, password: secret })
 
 describe('signing up', () => {
-  it('sends a link that works once, makes the account and signs in', async () => {
+  it('sends a link that works once, creates the account and signs in', async () => {
     const before = await sent()
     await server.browser().post('/api/accounts').send(ana).expect(200, { demo: true })
     const { text, to, subject } = await message(before + 1)
@@ -48,7 +48,7 @@ describe('signing up', () => {
       .expect(410)
   })
 
-  it('answers the same where there is an account, and tells its owner by message', async () => {
+  it('answers the same if the account exists, and tells its owner by message', async () => {
     await server.teacher(ana.email)
     const before = await sent()
     await server
@@ -74,7 +74,7 @@ describe('signing up', () => {
 })
 
 describe('a forgotten password', () => {
-  it('is set anew by a link in a message, which signs every device out', async () => {
+  it('is changed by a link in a message, which signs every device out', async () => {
     const old = await server.teacher(ana.email)
     const before = await sent()
     await server
@@ -90,7 +90,7 @@ describe('a forgotten password', () => {
     await signIn(ana.email, password).expect(200)
   })
 
-  it('of nobody gets the same answer and no message', async () => {
+  it('for an unknown address gets the same answer and no message', async () => {
     const before = await sent()
     const known = await server.browser().post('/api/password/forgotten').send({ email: 'none@island.example' })
     expect([known.status, known.body]).toEqual([200, { demo: true }])
@@ -98,7 +98,7 @@ describe('a forgotten password', () => {
     expect(await sent()).toBe(before)
   })
 
-  it('link is dead after its hour, and after a newer one', async () => {
+  it('link expires after its hour, and after a newer one', async () => {
     await server.teacher(ana.email)
     const ask = async () => {
       const before = await sent()
@@ -113,7 +113,7 @@ describe('a forgotten password', () => {
     expect(linkLife).toBe(3_600_000)
   })
 
-  it('is sent a few times an hour to one address, however it is written; the last message is still good', async () => {
+  it('is sent a few times an hour to one address, however it is written; the last message still works', async () => {
     await server.teacher(ana.email)
     const before = await sent()
     for (let i = 0; i < defaultLimits.mail.points + 3; i++) {
@@ -154,7 +154,7 @@ it('messages are real .eml files, read in the demo only and with its key', async
 const onTheWire = (settings: Settings) => writtenDocument(settingsDocument, settings)
 
 describe('settings', () => {
-  it('are kept as they were saved, for their teacher alone', async () => {
+  it('are stored as saved, for their teacher alone', async () => {
     const own = await server.teacher(ana.email)
     const other = await server.teacher('other@island.example')
     const settings = {
@@ -199,7 +199,7 @@ describe('settings', () => {
   })
 })
 
-it('deleting everything wants the password, leaves nothing, and touches nobody else', async () => {
+it('deleting everything needs the password, leaves nothing, and affects nobody else', async () => {
   const own = await server.teacher(ana.email)
   const other = await server.teacher('other@island.example')
   await server.browser().post('/api/password/forgotten').send({ email: ana.email }).expect(200)

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { addressIn } from '../src/mail/addressIn.ts'
 
-describe('an address in somebody’s words', () => {
+describe('an address in a text', () => {
   it.each([
     'https://shop.example.com',
     'HTTP://SHOP.EXAMPLE',

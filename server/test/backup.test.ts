@@ -63,7 +63,7 @@ it('a backup restored into an empty cluster has every table, equal by count and 
   await db.destroy()
 })
 
-it('encrypted, it says nothing to whoever has no key, and all to whoever has', async () => {
+it('an encrypted backup reveals nothing without the key, and everything with it', async () => {
   needAge()
   const identity = join(folder, 'key')
   execFileSync('age-keygen', ['-o', identity], { stdio: 'ignore' })
@@ -84,7 +84,7 @@ it('encrypted, it says nothing to whoever has no key, and all to whoever has', a
   await db.destroy()
 })
 
-it('leaves no half a file where the database cannot be read', async () => {
+it('leaves no partial file if the database cannot be read', async () => {
   const file = join(folder, 'never.backup')
   await expect(writeBackup(cluster.url('nobody_made_this'), file)).rejects.toThrow('nobody_made_this')
   expect(existsSync(file)).toBe(false)
@@ -97,7 +97,7 @@ it('leaves no half a file where the database cannot be read', async () => {
   await db.destroy()
 })
 
-it('what was deleted after the backup is deleted again, and links of another secret get new tokens', async () => {
+it('deletions after the backup are repeated, and links of another secret get new tokens', async () => {
   const leaves = await server.teacher('leaves@island.example')
   const stays = await server.teacher('stays@island.example')
   await sentSession(leaves)
@@ -151,7 +151,7 @@ it('what was deleted after the backup is deleted again, and links of another sec
   await db.destroy()
 })
 
-it('another secret makes worthless whatever the one before has made, and names what is to be handed out again', async () => {
+it('another secret invalidates everything made with the old one, and lists what has to be sent again', async () => {
   const hers = await server.teacher('rekeyed@island.example')
   const { workoutId: sessionId, publication } = await sentSession(hers)
   const ended = await sentSession(hers)
@@ -190,7 +190,7 @@ it('another secret makes worthless whatever the one before has made, and names w
   expect(await rekey(server.db, other, new Date())).toEqual({ links: [], signIns: 0, copies: 0, calendars: 0 })
 })
 
-it('a list of deletions that a power cut tore is read to its last whole line; a line that is none is named', async () => {
+it('a deletion list torn by a power cut is read to its last complete line; an invalid line is named', async () => {
   const file = join(folder, 'torn.jsonl')
   const line = JSON.stringify({ what: 'part', teacher: crypto.randomUUID(), id: 'x', at: new Date().toISOString() })
   writeFileSync(file, `${line}\n${line.slice(0, 20)}`)

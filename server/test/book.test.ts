@@ -77,7 +77,7 @@ describe('the columns', () => {
     expect(columns[3]).toMatchObject({ kind: 'felt', unit: 'faces' })
   })
 
-  it('of a class with other grades are its own lane’s', async () => {
+  it('for a class with other grades are its own lane’s', async () => {
     await own
       .put(`/api/classes/${classId}`)
       .send({ name: '5b', grades: [5] })
@@ -94,7 +94,7 @@ describe('the columns', () => {
 })
 
 describe('a cell', () => {
-  it('is written with where it came from, once however often it is sent', async () => {
+  it('is written with its origin, once however often it is sent', async () => {
     const { columns } = await read()
     const typed = cell(pupils[0]!.id, columns[0]!, 12)
     const first = (await write(typed).expect(200)).body
@@ -105,7 +105,7 @@ describe('a cell', () => {
     ])
   })
 
-  it('that another has written meanwhile is not written over: both are told, and nothing else is lost', async () => {
+  it('that another has changed meanwhile is not overwritten: both values are reported, and nothing else is lost', async () => {
     const { columns } = await read()
     const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
     const [now] = (await write(cell(tern, columns[0]!, 12)).expect(200)).body.written as [BookEntry]
@@ -126,7 +126,7 @@ describe('a cell', () => {
     })
   })
 
-  it('of two tabs at once is written by one, and the other is told', async () => {
+  it('written by two tabs at once is written by one, and the other is told', async () => {
     const { columns } = await read()
     const answers = await Promise.all(
       [11, 12, 13, 14].map((value) => write(cell(pupils[0]!.id, columns[0]!, value)).expect(200)),
@@ -135,7 +135,7 @@ describe('a cell', () => {
     expect(answers.filter((a) => a.body.differing.length === 1)).toHaveLength(3)
   })
 
-  it('takes the place of what a run said, which is no part of the child’s own line any more; cleared, it is missing', async () => {
+  it('replaces a run’s value, which leaves the child’s own line; cleared, it is missing', async () => {
     const { columns } = await read()
     const tern = pupils[0]!.id
     await runs(
@@ -157,7 +157,7 @@ describe('a cell', () => {
     ).toBe(1)
   })
 
-  it('that cannot be comes back with the reason, and everything that was sent with it is written', async () => {
+  it('that is impossible is returned with the reason, and everything else in the request is written', async () => {
     const { columns } = await read()
     const tern = pupils[0]!.id
     const impossible = [
@@ -182,7 +182,7 @@ describe('a cell', () => {
     expect(await server.db('results')).toHaveLength(2)
   })
 
-  it('whose place comes twice in one request is written once, whose id is another value’s is told', async () => {
+  it('whose place occurs twice in one request is written once; a taken id is reported', async () => {
     const { columns } = await read()
     const [tern, plover] = [pupils[0]!.id, pupils[1]!.id]
     const first = cell(tern, columns[0]!, 12)
@@ -224,7 +224,7 @@ describe('a cell', () => {
   })
 })
 
-it('a child’s own line reaches back to the same session sent home before, and to no other', async () => {
+it('a child’s own line goes back to earlier times the same session was sent, and to no other', async () => {
   const { columns } = await read()
   const tern = pupils[0]!.id
   await write(cell(tern, columns[0]!, 10)).expect(200)
@@ -275,7 +275,7 @@ describe('tests over dates', () => {
     return session
   }
 
-  it('stand side by side where they are alike, the earliest first, runs and paper alike', async () => {
+  it('are shown side by side if comparable, the earliest first, runs and paper alike', async () => {
     sent = await sentSession(own, measuring())
     const { columns } = await read()
     const holds = columns.filter((c) => c.kind === 'measure')
@@ -312,7 +312,7 @@ describe('tests over dates', () => {
     expect([valuesOf(tern, 0), valuesOf(tern, 1), valuesOf(plover, 0)]).toEqual([[20, 24], [26], [41.5]])
   })
 
-  it('tell how each try was done: another set-up is another test, what was otherwise is said', async () => {
+  it('record how each try was done: another set-up is another test, differences are reported', async () => {
     sent = await sentSession(own, measuring())
     const try1 = { block: 'b8', trial: 1, value: 40, unit: 'seconds' as const }
     const how = { counted: 'child' as const, warm: false }
@@ -333,7 +333,7 @@ it('runs without a code are listed with the class’s own lane first', async () 
   expect(loose.map((run) => (run as { letter: string }).letter)).toEqual(['A', 'A', 'B', 'B'])
 })
 
-it('what is written at once is bounded', async () => {
+it('the size of one write is limited', async () => {
   const { columns } = await read()
   const cells = Array.from({ length: 1001 }, () => cell(pupils[0]!.id, columns[0]!, 1))
   const answer = await write(...cells)

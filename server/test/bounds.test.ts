@@ -38,7 +38,7 @@ describe('long work', () => {
     },
   )
 
-  it('holds nobody else up: what is dear to work out comes after everything that is asked meanwhile', async () => {
+  it('delays nobody else: expensive work waits for everything requested meanwhile', async () => {
     const { body: saved } = await own.post('/api/workouts').send({ document: dearSession() }).expect(200)
     const order: string[] = []
     const publishing = own
@@ -53,7 +53,7 @@ describe('long work', () => {
     expect(order).toEqual([...Array<string>(30).fill('well'), 'published 200'])
   })
 
-  it('of one owner fills no queue, and what has no time is refused', async () => {
+  it('of one owner cannot fill the queue, and work without time left is refused', async () => {
     const draft = { document: dearSession() }
     const asked = await Promise.allSettled(Array.from({ length: 6 }, () => jobPool.run('snapshot', draft, 'one')))
     const refused = asked.flatMap((a) => (a.status === 'rejected' ? [(a.reason as { code: string }).code] : []))
@@ -66,7 +66,7 @@ describe('long work', () => {
   })
 })
 
-describe('paper', () => {
+describe('print', () => {
   const snapshotOf = (sha256: string) => ({ sha256, owner: 'link', read: async () => 'body' })
   const sheet = { kind: 'session', language: 'en', paper: 'a4' } as const
   function opened() {
@@ -77,7 +77,7 @@ describe('paper', () => {
     return { paper: openPaperStore(pool, gone), gone, forget: (thing?: GoneThing) => forget(thing), made: () => made }
   }
 
-  it('asked for by eight at once is made once, and once for each language', async () => {
+  it('requested eight times at once is made once, and once for each language', async () => {
     const { paper, made } = opened()
     await Promise.all(Array.from({ length: 8 }, () => paper.sent(snapshotOf('a'), sheet)))
     expect(made()).toBe(1)
@@ -88,7 +88,7 @@ describe('paper', () => {
     expect(made()).toBe(4)
   })
 
-  it('of what is gone is made anew, and while nothing is heard of deletions nothing is kept', async () => {
+  it('of something deleted is made again, and while deletion notices are missing nothing is cached', async () => {
     const { paper, gone, forget, made } = opened()
     await paper.sent(snapshotOf('a'), sheet)
     await paper.sent(snapshotOf('b'), sheet)
@@ -121,7 +121,7 @@ describe('a run', () => {
     expect(await server.db('runs').where({ publication_id: publication.id })).toHaveLength(2)
   })
 
-  it('comes through no link that has ended or is gone, on a server that has it in memory and heard nothing', async () => {
+  it('is not accepted through an ended or deleted link, even if a server has it cached and missed the notice', async () => {
     const deaf = await server.another({ heard: true, onGone: () => {}, close: async () => {} })
     const { publication, workoutId: sessionId } = await sentSession(own, smallSession('Known to another'))
     const send = (s: Pick<TestServer, 'browser'>) =>
@@ -146,7 +146,7 @@ describe('a run', () => {
   })
 })
 
-describe('what is deleted', () => {
+describe('deleted data', () => {
   it('is served from no server’s memory', async () => {
     const other = await server.another()
     const { workoutId: sessionId, publication } = await sentSession(own, smallSession('Deleted'))
@@ -159,7 +159,7 @@ describe('what is deleted', () => {
     await other.close()
   })
 
-  it('nor where the server could not hear of it', async () => {
+  it('is not served by a server that missed the notice', async () => {
     const { workoutId: sessionId, publication } = await sentSession(own, smallSession('Deleted unheard'))
     const address = `/snapshots/${publication.sha256}`
     await server.browser().get(address).expect(200)
@@ -185,7 +185,7 @@ async function asked(act: () => Promise<unknown>): Promise<string[]> {
   return asked.filter((text) => text !== lookOfListener)
 }
 
-describe('statements a request', () => {
+describe('statements per request', () => {
   it('a save takes two: who it is, the save with its history', async () => {
     const { workoutId: sessionId } = await sentSession(own)
     const save = (revision: number) =>
@@ -203,7 +203,7 @@ describe('statements a request', () => {
     expect((await asked(late)).length).toBeLessThanOrEqual(4)
   })
 
-  it('a sign-in is kept alive by the first of an hour', async () => {
+  it('a sign-in is extended by the first of an hour', async () => {
     const days = async () => {
       const { rows } = await server.db.raw<{ rows: { days: string }[] }>(
         'select extract(epoch from max(expire) - now()) / 86400 as days from sign_ins',

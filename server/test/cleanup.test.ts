@@ -40,8 +40,8 @@ async function classOf(values: number): Promise<string> {
 const left = async (classId: string) =>
   Number((await server.db('results').where({ class_id: classId }).count({ n: '*' }))[0]!.n)
 
-describe('what classes keep no longer', () => {
-  it('goes a few rows at a time, each few in a transaction of its own', async () => {
+describe('expired data of classes', () => {
+  it('is deleted a few rows at a time, each batch in its own transaction', async () => {
     const id = await classOf(9000)
     const deleted: number[] = []
     const counted = ({ rowCount }: { rowCount: number }, { sql }: { sql: string }) =>
@@ -55,7 +55,7 @@ describe('what classes keep no longer', () => {
     expect(deleted.length).toBeGreaterThanOrEqual(3)
   })
 
-  it('goes in all other classes where one row cannot go, and in that one as far as it got; the rest goes the next time', async () => {
+  it('is deleted in other classes if one row fails, and in that one as far as possible; the rest goes the next time', async () => {
     const classes = [await classOf(3), await classOf(3), await classOf(3)].sort()
     const [, stuck] = classes as [string, string, string]
     await server.db.raw(`
@@ -68,7 +68,7 @@ describe('what classes keep no longer', () => {
     expect(await cleanUp(server.db, server.deletions, '2026-09-01')).toMatchObject({ gone: { results: 3 }, failed: [] })
   })
 
-  it('goes for everybody else where one teacher has a zone the database does not know', async () => {
+  it('is deleted for everybody else if one teacher has a zone the database does not know', async () => {
     const whole = await classOf(2)
     await server.db('teachers').insert({
       id: randomUUID(),
@@ -88,7 +88,7 @@ describe('what classes keep no longer', () => {
   })
 })
 
-it('a kind that cannot be cleaned up holds up no other', async () => {
+it('a kind that cannot be cleaned up does not stop the others', async () => {
   await server.db.raw('alter table events rename to events_away')
   await server.db('sign_ins').insert({ sid: 'old', sess: '{}', expire: new Date(0) })
   const done = await cleanUp(server.db, server.deletions)
@@ -97,7 +97,7 @@ it('a kind that cannot be cleaned up holds up no other', async () => {
   expect(done!.gone).toMatchObject({ sign_ins: 1, copies: 0, snapshots: 0 })
 })
 
-it('a run that cannot be read is reported; the results of all others are caught up with', async () => {
+it('an unreadable run is reported; missing results of all others are written', async () => {
   const { publication } = await sentSession(own)
   for (let i = 0; i < 3; i++)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
@@ -111,7 +111,7 @@ it('a run that cannot be read is reported; the results of all others are caught 
 })
 
 describe('a zone', () => {
-  it('that the database does not know is refused at the sign-up and in settings, whatever a browser says of it', async () => {
+  it('unknown to the database is refused at sign-up and in settings, whatever a browser says', async () => {
     const signUp = (zone: string) =>
       server.browser().post('/api/accounts').send({ name: 'New', email: 'new@island.example', zone })
     for (const zone of ['Foo/Bar', 'US/Pacific-New', 'UTC+25']) {
@@ -124,7 +124,7 @@ describe('a zone', () => {
 })
 
 describe('settings', () => {
-  it('changed by two pages keep what each has changed', async () => {
+  it('changed by two pages keep both changes', async () => {
     const page = (change: object) => own.put('/api/settings').send(change).expect(200)
     await page({ school: 'Pier school', readings: { 'frog hops': 'frog', burps: 'note' } })
     await page({ familyNote: 'Doors open', readings: { planks: 'plank', burps: null } })

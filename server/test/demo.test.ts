@@ -26,7 +26,7 @@ const main = (file: string, role: Role = 'main') => {
 const seconds = (file: string, role?: Role) => main(file, role).map((t) => t.seconds.typical)
 const reps = (file: string) => main(file).map((t) => Object.values(t.reps).map(Math.round))
 
-describe('the demo’s sessions, typed as text, are timed right', () => {
+describe('the demo’s sessions, typed as text, have the right times', () => {
   it('there are more than fifteen, of a dozen and more forms', () => {
     expect(demoSessions.length).toBeGreaterThanOrEqual(15)
     const forms = new Set(
@@ -92,12 +92,12 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
     ])
   })
 
-  it('rounds and sets count what they say: two or three of each', () => {
+  it('rounds and sets have the right counts: two or three of each', () => {
     expect(main('five-buoys').map((t) => t.reps.squat)).toEqual([20, 30, 30])
     expect(main('three-casts').map((t) => t.reps.squat)).toEqual([20, 30, 30])
   })
 
-  it('sums come to as many reps as their answers say, between the smallest and the largest', () => {
+  it('sums have as many reps as their answers, between the smallest and the largest', () => {
     for (const [i, [from, to]] of [
       [3, 8],
       [5, 12],
@@ -125,7 +125,7 @@ describe('the demo’s sessions, typed as text, are timed right', () => {
 })
 
 it.each(beginnings.map((b) => [b.id, b] as const))(
-  'the beginning “%s” is read whole, and fits its minutes',
+  'the starting point “%s” is read completely, and fits its minutes',
   (_, { text }) => {
     const { workout: session, problems } = parse(text, library)
     expect(problems).toEqual([])
@@ -157,7 +157,7 @@ describe('the demo’s classes', () => {
     })
   })
 
-  it('are three of 18 to 24 aliases, none twice, the same each time', () => {
+  it('are three of 18 to 24 aliases, none twice, always the same', () => {
     expect(classes.map((c) => c.pupils.length)).toEqual([18, 22, 24])
     const aliases = classes.flatMap((c) => c.pupils.map((p) => p.alias))
     expect(new Set(aliases).size).toBe(aliases.length)

@@ -15,7 +15,7 @@ const node = {
   password: 'not-a-secret',
 }
 
-it('what several machines are set up with is filled in whole, or says what is missing', () => {
+it('the configuration of several machines is filled in completely, or names what is missing', () => {
   const text = filled('patroni.yml', node)
   expect(text.replace(/^#.*$/gm, '')).not.toContain('{{')
   expect(text).toContain("listen: '10.0.0.1:5432'")
@@ -23,13 +23,13 @@ it('what several machines are set up with is filled in whole, or says what is mi
   expect(() => filled('patroni.yml', without)).toThrow('patroni.yml asks for {{password}}')
 })
 
-it('the server is started by the same words everywhere', () => {
+it('the server has the same start options everywhere', () => {
   const read = (name: string) => readFileSync(new URL(`../../deploy/${name}`, import.meta.url), 'utf8')
   expect(read('esfuerzo.service')).toContain(`ExecStart=/usr/bin/node ${serverWords.join(' ')}\n`)
   expect(read('Containerfile')).toContain(`CMD ${JSON.stringify(['node', ...serverWords]).replaceAll(',', ', ')}`)
 })
 
-it('a commit lies on two machines, and a leader that is gone has lost before another leads', () => {
+it('a commit is on two machines, and a lost leader has stepped down before another leads', () => {
   const text = filled('patroni.yml', node)
   expect(text).toMatch(/^ +synchronous_mode: true$/m)
   const seconds = (name: string) => Number(new RegExp(`^ +${name}: (\\d+)$`, 'm').exec(text)![1])
@@ -37,7 +37,7 @@ it('a commit lies on two machines, and a leader that is gone has lost before ano
   expect(seconds('loop_wait') + 2 * seconds('retry_timeout')).toBeLessThanOrEqual(seconds('ttl'))
 })
 
-it('nobody hands the lead to another without the password, and etcd lets Patroni speak to it', () => {
+it('nobody can change the leader without the password, and etcd lets Patroni connect', () => {
   expect(filled('patroni.yml', node)).toMatch(/^ +authentication: \{ username: esfuerzo, password: 'not-a-secret' \}$/m)
   const etcd = { name: 'db1', host: '10.0.0.1', client: 2379, peer: 2380, folder: '/var/lib/etcd/esfuerzo' }
   const members = 'db1=http://10.0.0.1:2380'
@@ -45,14 +45,14 @@ it('nobody hands the lead to another without the password, and etcd lets Patroni
   expect(filled('etcd.yml', { ...etcd, members })).toMatch(/^enable-grpc-gateway: true$/m)
 })
 
-it('of two proxies the one that comes back does not take the address from the other', () => {
+it('of two proxies, the one that returns does not take the address from the other', () => {
   const text = filled('keepalived.conf', { interface: 'eth0', priority: 101, address: '10.0.0.20/24' })
   // man keepalived.conf, "nopreempt": it only works if the initial state is BACKUP.
   expect(text).toMatch(/^ +state BACKUP$/m)
   expect(text).toMatch(/^ +nopreempt$/m)
 })
 
-it('the proxy sends again only what never left: a write is not sent twice', () => {
+it('the proxy retries only requests that never left: a write is not sent twice', () => {
   const text = filled('haproxy.cfg', {
     host: '10.0.0.9',
     databasePort: 5432,
@@ -66,7 +66,7 @@ it('the proxy sends again only what never left: a write is not sent twice', () =
   expect(text).toContain('on-marked-down shutdown-sessions')
 })
 
-it('no file that machines are set up with names a registry, a password or a machine', () => {
+it('no file for setting up machines names a registry, a password or a machine', () => {
   const folder = new URL('../../deploy/', import.meta.url)
   for (const name of readdirSync(folder)) {
     const text = readFileSync(new URL(name, folder), 'utf8')

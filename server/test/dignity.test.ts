@@ -68,7 +68,7 @@ const addressOf = (name: EndpointName): string =>
     .replace(':sha256', sent.sha256)
 const asked = Object.entries(endpoints).flatMap(([name, e]) => (e.method === 'GET' ? [name as EndpointName] : []))
 
-it.each(asked)('%s lists nobody by what they did, and compares nobody', async (name) => {
+it.each(asked)('%s lists nobody by results, and compares nobody', async (name) => {
   const { body } = await own.get(addressOf(name))
   for (const list of listsIn(body)) {
     const aliases = list.flatMap((entry) => {
@@ -81,7 +81,7 @@ it.each(asked)('%s lists nobody by what they did, and compares nobody', async (n
   expect(namesIn(body).filter((field) => comparing.test(field))).toEqual([])
 })
 
-it('entries of the book are in no order of their values', async () => {
+it('entries of the book are not ordered by their values', async () => {
   const { body } = await own.get(`/api/classes/${classId}/results/${sent.id}`).expect(200)
   const read = body.entries.filter((e: { what: string }) => e.what === 'result').map((e: { value: number }) => e.value)
   expect(read).toHaveLength(6)
@@ -90,7 +90,7 @@ it('entries of the book are in no order of their values', async () => {
   expect(read).not.toEqual(rising.toReversed())
 })
 
-it('what she takes with her is by class and alias', async () => {
+it('a teacher’s export is by class and alias', async () => {
   const files = await exportOf(own)
   const { data } = Papa.parse<Record<string, string>>(files['results/book.csv']!, {
     header: true,
@@ -101,7 +101,7 @@ it('what she takes with her is by class and alias', async () => {
   expect(Object.keys(data[0]!).filter((field) => comparing.test(field))).toEqual([])
 })
 
-it('a child’s own file, its code’s answer and what its link says hold no other alias and no other’s number', async () => {
+it('a child’s own file, its code’s answer and its link’s data contain no other alias or value', async () => {
   const [first, ...others] = pupils
   const file = (await own.get(`/api/pupils/${first!.id}/file`).expect(200)).text
   const link = (await server.browser().get(`/api/go/${sent.token}`).expect(200)).text

@@ -16,8 +16,8 @@ afterAll(() => server.close())
 const seen = async (agent: Agent) => (await agent.get('/api/events').expect(200)).body.events as LoggedEvent[]
 const kinds = async (agent: Agent) => (await seen(agent)).map((e) => e.kind)
 
-describe('what was done with an account', () => {
-  it('is there for its teacher to see, the latest first, and for nobody else', async () => {
+describe('the events of an account', () => {
+  it('are visible to its teacher, the latest first, and to nobody else', async () => {
     const { workoutId: sessionId, publication } = await sentSession(own)
     await own.post(`/api/publications/${publication.id}/end`).send({ misused: true }).expect(200)
     await own.post(`/api/workouts/${sessionId}/copies`).send({}).expect(200)
@@ -35,7 +35,7 @@ describe('what was done with an account', () => {
     expect(taken.map((e) => e.kind)).toEqual(['exported', ...log.map((e) => e.kind)])
   })
 
-  it('names no session that is gone', async () => {
+  it('name no deleted session', async () => {
     const { workoutId: sessionId } = await sentSession(own)
     await own.delete(`/api/workouts/${sessionId}`).expect(200)
     await own.delete(`/api/bin/${sessionId}`).expect(200)
@@ -44,7 +44,7 @@ describe('what was done with an account', () => {
     expect(out).not.toHaveProperty('title')
   })
 
-  it('says that many passwords were tried, once an hour however many', async () => {
+  it('report many tried passwords, once an hour however many', async () => {
     const stranger = server.browser()
     for (let i = 0; i < 6; i++)
       await stranger.post('/api/session').send({ email: 'own@island.example', password: `wrong ${i}` })
@@ -55,7 +55,7 @@ describe('what was done with an account', () => {
     expect((await kinds(own)).filter((k) => k === 'many-wrong-passwords')).toHaveLength(2)
   })
 
-  it('goes back half a year and shows a hundred', async () => {
+  it('go back half a year and show a hundred', async () => {
     const [{ id }] = (await server.db('teachers').where({ email: 'other@island.example' })) as [{ id: string }]
     for (const kind of eventKinds) await noteEvent(server.db, id, kind)
     await server.db.raw(
@@ -68,7 +68,7 @@ describe('what was done with an account', () => {
     expect(await listEvents(server.db, id)).toHaveLength(mostEvents)
   })
 
-  it('goes with the account', async () => {
+  it('are deleted with the account', async () => {
     const gone = await server.teacher('gone@island.example')
     await gone.post('/api/me/delete').send({ password: 'correct horse' }).expect(200)
     const rows = await server.db('events').leftJoin('teachers as t', 't.id', 'events.teacher_id').whereNull('t.id')

@@ -21,7 +21,7 @@ it.runIf(verify)('kills under load lose nothing that was acknowledged, and doubl
 
 // `npm run faults` plants it too, and stops where it is not found.
 if (verify)
-  it('finds an answer that comes before its commit', async () => {
+  it('detects an answer that comes before its commit', async () => {
     const hasty = await startHasty(house.url)
     const found: string[] = []
     for (let i = 0; i < 8 && !found.length; i++) {
@@ -33,7 +33,7 @@ if (verify)
     expect(found[0]).toMatch(/^run \S+ was acknowledged and is there 0 times$/)
   })
 
-it('knows how long nobody was told anything', () => {
+it('measures how long nothing was acknowledged', () => {
   const book = new Book()
   const now = Date.now()
   expect(book.longestPause(now - 500, now)).toBe(500)
@@ -43,7 +43,7 @@ it('knows how long nobody was told anything', () => {
   expect(book.longestPause(now - 500, now + 200)).toBeGreaterThanOrEqual(500)
 })
 
-it('sees what is gone, changed, doubled or nobody’s', () => {
+it('detects missing, changed, doubled or unowned rows', () => {
   const book = new Book()
   book.saves.set('w1', { title: 'Save 3', revision: 4 })
   book.runs.set('r1', '7')

@@ -37,8 +37,8 @@ const sent = (title: string): Publication => publish(sessions.get(title)!, libra
 const sheet = (publication: Publication, more: Partial<Parameters<typeof sheetPdf>[1]>) =>
   sheetPdf(publication, { kind: 'session', lanes: ['g1'], language: 'en', paper: 'a4', ...more }).then(readPdf)
 
-describe('paper', () => {
-  it('is every kind of sheet for sessions of the demo, with nothing undefined on it', async () => {
+describe('print', () => {
+  it('has every kind of sheet for demo sessions, with nothing undefined on it', async () => {
     for (const kind of sheetKinds) {
       // The sheet that most is on is made of all of them, others of some.
       const every = kind === 'session' ? samples(7, 1) : samples(15, 3)
@@ -51,7 +51,7 @@ describe('paper', () => {
     }
   }, 900_000)
 
-  it('is for the teacher what is worth a look, with her answers, and a clean page where there is nothing', async () => {
+  it('shows the teacher her checks, with her answers, and a clean page if there are none', async () => {
     const session = sessions.get('Storm-day springs')!
     const print = (found: Finding[], language: 'en' | 'es') =>
       pdfOf(lookSheet(session, found, language, library), { title: session.title, language, paper: 'a4' }).then(readPdf)
@@ -78,7 +78,7 @@ describe('paper', () => {
     ])
   })
 
-  it('has for a lane what that lane does, its doses and cues, the care and the school’s line', async () => {
+  it('has for a lane what that lane does, its doses and cues, the care texts and the school’s line', async () => {
     const { text } = await sheet(sent('Storm-day springs'), {})
     for (const part of [
       'Storm-day springs',
@@ -93,7 +93,7 @@ describe('paper', () => {
     expect(text).not.toContain('Tuck jump')
   })
 
-  it('keeps a surprise for a page of its own, after a line that says so', async () => {
+  it('puts a surprise on a page of its own, after a line that says so', async () => {
     const bytes = await sheetPdf(sent('Storm-day springs'), {
       kind: 'session',
       lanes: ['g1'],
@@ -105,13 +105,13 @@ describe('paper', () => {
     expect(text.indexOf('Stay safe')).toBeLessThan(text.indexOf('Side step over the line'))
   })
 
-  it('speaks Spanish, letters with marks among them', async () => {
+  it('works in Spanish, including accented letters', async () => {
     const { text } = await sheet(sent('Storm-day springs'), { language: 'es' })
     for (const part of ['Calentamiento', 'Salto de rana', 'Cuídate', 'sillón'.slice(0, 4)]) expect(text).toContain(part)
     expect(text).not.toContain('Stay safe')
   })
 
-  it('a coin sheet has every row under its face, and says where a session has none', async () => {
+  it('a coin sheet has every row under its face, and says if a session has none', async () => {
     const { text } = await sheet(sent('Heads for the harbour'), { kind: 'coin', lanes: ['g3'] })
     expect(text).toMatch(/Heads.*Tails/)
     for (const move of ['Squat', 'Jumping jack', 'Crab walk']) expect(text).toContain(move)
@@ -120,13 +120,13 @@ describe('paper', () => {
     )
   })
 
-  it('a results form has a row for what is asked, weight where there is one, and the lane’s own scale', async () => {
+  it('a results form has a row for each record, a weight if there is one, and the lane’s own scale', async () => {
     expect((await sheet(sent('Storm-day springs'), { kind: 'results' })).text).toContain('just right')
     expect((await sheet(sent('Storm-day springs'), { kind: 'results', lanes: ['g3'] })).text).toContain('no effort')
   })
 })
 
-describe('handing out', () => {
+describe('sending home', () => {
   let server: TestServer
   let own: Agent
   let link: { workoutId: string; publication: PublicationInfo }
@@ -137,7 +137,7 @@ describe('handing out', () => {
   })
   afterAll(() => server.close())
 
-  it('gives a family its sheet by the link, and refuses a lane that is not there', async () => {
+  it('gives a family its sheet through the link, and refuses an unknown lane', async () => {
     const family = server.browser()
     const path = `/api/go/${link.publication.token}/sheets/session`
     const answer = await family.get(`${path}?lanes=g1&language=es&paper=letter`).expect(200)
@@ -172,7 +172,7 @@ describe('handing out', () => {
     await own.get(path.replace('2026-01-12', '2026-13-45')).expect(400)
   })
 
-  it('sends families a message with what she wrote, and no more of them than an account may', async () => {
+  it('sends families a message with what she wrote, up to the account’s limit', async () => {
     const path = `/api/publications/${link.publication.id}/message`
     const message = { to: 'families@island.example', subject: 'Springs on Monday', text: 'No ferry, no hall.' }
     await own.post(path).send(message).expect(200)
@@ -199,7 +199,7 @@ describe('handing out', () => {
     expect(answers).toContain(429)
   })
 
-  it('keeps classes by name and grades, and tells a link’s family which grades it is for', async () => {
+  it('stores classes by name and grades, and tells a link’s family which grades it is for', async () => {
     const made = (
       await own
         .post('/api/classes')
@@ -236,7 +236,7 @@ describe('handing out', () => {
     expect(after.body).not.toHaveProperty('grades')
   })
 
-  it('knows the session as it was sent out last, whatever was changed since', async () => {
+  it('uses the session as it was last sent, whatever was changed since', async () => {
     const changed: Session = smallSession('Springs and more')
     await own.put(`/api/workouts/${link.workoutId}`).send({ revision: 1, document: changed }).expect(200)
     const last = (await own.get(`/api/workouts/${link.workoutId}/last-sent`).expect(200)).body

@@ -45,7 +45,7 @@ const age = (id: string, minutes: number) =>
     })
 
 describe('history', () => {
-  it('takes saves within ten minutes for one state, later ones for another', async () => {
+  it('counts saves within ten minutes as one revision, later ones as another', async () => {
     const id = await made()
     await save(id, 1, 'Second')
     await save(id, 2, 'Third')
@@ -60,7 +60,7 @@ describe('history', () => {
     expect((await versions(id)).map((v: { title: string }) => v.title)).toEqual(['Sixth', 'Fifth', 'Third'])
   })
 
-  it('closes a state when it is left, named or sent out', async () => {
+  it('closes a revision when the session is left, named or sent home', async () => {
     const id = await made()
     await own.post(`/api/workouts/${id}/versions`).send({}).expect(200)
     await save(id, 1, 'Second')
@@ -76,7 +76,7 @@ describe('history', () => {
     ])
   })
 
-  it('remembers why a state was closed when its editor is left afterwards', async () => {
+  it('remembers why a revision was closed when its editor is left afterwards', async () => {
     const id = await made()
     await own.post(`/api/workouts/${id}/publications`).send({ revision: 1, days: 7 }).expect(200)
     await own.post(`/api/workouts/${id}/versions`).send({}).expect(200)
@@ -86,7 +86,7 @@ describe('history', () => {
     })
   })
 
-  it('gives every state back as it was, and lets it be named and unnamed', async () => {
+  it('returns every revision unchanged, and lets it be named and unnamed', async () => {
     const id = await made()
     await age(id, 20)
     await save(id, 1, 'Second')
@@ -97,7 +97,7 @@ describe('history', () => {
     expect((await own.put(path).send({ name: '' }).expect(200)).body.name).toBeNull()
   })
 
-  it('lets the oldest unnamed states go beyond two hundred, never a named one', async () => {
+  it('deletes the oldest unnamed revisions beyond two hundred, never a named one', async () => {
     const id = await made()
     await own.post(`/api/workouts/${id}/versions`).send({ name: 'Kept' }).expect(200)
     await age(id, 10_000)
@@ -113,8 +113,8 @@ describe('history', () => {
   })
 })
 
-describe('the bin', () => {
-  it('shows what was removed, and lets it be taken out for good with its links and runs', async () => {
+describe('the trash', () => {
+  it('shows what was removed, and can delete it permanently with its links and runs', async () => {
     const { workoutId: sessionId, publication } = await sentSession(own)
     await server.browser().post(`/api/go/${publication.token}/runs`).send(runOf(publication)).expect(200)
     await own.delete(`/api/bin/${sessionId}`).expect(404)
@@ -130,7 +130,7 @@ describe('the bin', () => {
     expect(await server.db('snapshots')).toEqual([])
   })
 
-  it('lets go what has lain there for more than thirty days', async () => {
+  it('deletes what has been in it for more than thirty days', async () => {
     const [old, young] = [await made(), await made()]
     await own.delete(`/api/workouts/${old}`).expect(200)
     await own.delete(`/api/workouts/${young}`).expect(200)
@@ -148,9 +148,9 @@ describe('the bin', () => {
   })
 })
 
-describe('the shelf', () => {
+describe('the saved parts', () => {
   const part = partOf(smallSession(), smallSession().sections[1]!)
-  it('keeps pieces by name, the latest first, until they are taken off', async () => {
+  it('are kept by name, the latest first, until they are removed', async () => {
     const first = (await own.post('/api/shelf').send({ name: 'Springs', part }).expect(200)).body
     await own
       .post('/api/shelf')
@@ -165,7 +165,7 @@ describe('the shelf', () => {
     expect((await own.get('/api/shelf')).body.parts).toHaveLength(1)
   })
 
-  it('is full one day, and refuses what is no piece', async () => {
+  it('have a limit, and refuse an invalid part', async () => {
     await server.db.raw(
       `insert into shelf (id, teacher_id, name, part) select gen_random_uuid(), (select id from teachers where email = 'own@island.example'), 'x', ? from generate_series(1, ?)`,
       [JSON.stringify(part), shelfRoom],
@@ -181,7 +181,7 @@ describe('the shelf', () => {
 })
 
 describe('a copy for a colleague', () => {
-  it('is behind a link any teacher may follow, as it was when it was sent, and is announced by message', async () => {
+  it('is behind a link any teacher may open, as it was when it was sent, and is announced by message', async () => {
     const id = await made()
     const before = (await server.outbox.list()).length
     const { token } = (await own.post(`/api/workouts/${id}/copies`).send({ email: 'other@island.example' }).expect(200))
@@ -200,13 +200,13 @@ describe('a copy for a colleague', () => {
   })
 })
 
-describe('how a session came', () => {
+describe('the text a session was imported from', () => {
   const plan = 'Wed – home PE\nSquats x10\n'
   const begun = async () =>
     (await own.post('/api/workouts').send({ document: smallSession(), original: plan }).expect(200)).body.id as string
   const original = async (id: string) => (await own.get(`/api/workouts/${id}/original`).expect(200)).body.original
 
-  it('is kept as it was until it is thrown away, for its teacher alone', async () => {
+  it('is kept unchanged until it is discarded, for its teacher alone', async () => {
     const id = await begun()
     expect(await original(id)).toMatchObject({ text: plan })
     expect(await original(await made())).toBeNull()
@@ -217,7 +217,7 @@ describe('how a session came', () => {
     await own.delete(`/api/workouts/${id}/original`).expect(404)
   })
 
-  it('is bounded, makes no session where it is too long, and is gone with its session', async () => {
+  it('has a size limit, creates no session if it is too long, and is deleted with its session', async () => {
     const answer = await own
       .post('/api/workouts')
       .send({ document: smallSession(), original: 'x'.repeat(100_001) })
@@ -232,7 +232,7 @@ describe('how a session came', () => {
   })
 })
 
-it('exports much of everything whole and in order, however many of it are read at a time', async () => {
+it('exports large data completely and in order, whatever the batch size', async () => {
   const sent = await sentSession(own)
   for (let i = 0; i < 12; i++) await own.post('/api/workouts').send({ document: smallSession(`Session ${i}`) })
   await server.db.raw(

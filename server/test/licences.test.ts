@@ -1,14 +1,14 @@
 import { expect, it } from 'vitest'
 import { installed, isWelcome, unwelcome } from '../../scripts/licences.mjs'
 
-it('nothing is installed under a licence that is not welcome', () => {
+it('no installed package has an unaccepted license', () => {
   const all = installed()
   expect(all.length).toBeGreaterThan(500)
   expect(all.map((p) => p.name)).toEqual(expect.arrayContaining(['vue', 'express', 'knex']))
   expect(unwelcome(all)).toEqual([])
 })
 
-it('an expression is welcome where one of its choices is, whole', () => {
+it('an expression is accepted if one of its choices is accepted completely', () => {
   expect(isWelcome('(MIT OR GPL-3.0-or-later)')).toBe(true)
   expect(isWelcome('MIT AND OFL-1.1')).toBe(true)
   expect(isWelcome('MIT AND AGPL-3.0-only')).toBe(false)

@@ -18,7 +18,7 @@ function mannerOf(body: z.ZodType): Manner | undefined {
   return 'cells' in body.shape ? 'each cell by what stood there' : undefined
 }
 
-it('every route that replaces something says over what', () => {
+it('every route that replaces something states the revision it replaces', () => {
   const replacing = (Object.keys(endpoints) as EndpointName[]).filter((name) => endpoints[name].method === 'PUT')
   const manners = Object.fromEntries(replacing.map((name) => [name, mannerOf(endpoints[name].body)]))
   expect(manners).toEqual({
@@ -37,7 +37,7 @@ it('every route that replaces something says over what', () => {
   expect(Object.keys((endpoints.keepOwnMoves.query as z.ZodObject).shape)).toEqual(['over'])
 })
 
-it('no other route writes over a document that was sent before', () => {
+it('no other route overwrites an existing document', () => {
   const posts = (Object.keys(endpoints) as EndpointName[]).filter(
     (name) => endpoints[name].method === 'POST' && endpoints[name].access === 'teacher',
   )

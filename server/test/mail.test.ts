@@ -9,8 +9,8 @@ import { sentSession, smallSession, testServer, type TestServer } from './suppor
 let server: TestServer
 afterEach(() => server.close())
 
-describe('what goes out', () => {
-  it('to somebody without an account has nobody’s words in it', async () => {
+describe('outgoing messages', () => {
+  it('to somebody without an account contain nobody’s words', async () => {
     server = await testServer()
     const name = 'Win at shop.example.com'
     await server.browser().post('/api/accounts').send({ name, email: 'new@island.example', zone: 'UTC' }).expect(200)
@@ -21,7 +21,7 @@ describe('what goes out', () => {
     expect(letter!.text).not.toContain('shop')
   })
 
-  it('to a colleague has no address in name and title, however it is spelled', async () => {
+  it('to a colleague have no address in name and title, however it is written', async () => {
     server = await testServer()
     const own = await server.teacher('own@island.example')
     await own.put('/api/me').send({ name: 'shop\uff0eexample\uff0ecom' }).expect(200)
@@ -33,7 +33,7 @@ describe('what goes out', () => {
     expect(words).toContain('/copy/')
   })
 
-  it('to families has their link in it and no other address, in no spelling', async () => {
+  it('to families have their link in it and no other address, in any spelling', async () => {
     server = await testServer()
     const own = await server.teacher('own@island.example')
     const { publication } = await sentSession(own)
@@ -47,7 +47,7 @@ describe('what goes out', () => {
   })
 })
 
-describe('by a mail server that refuses', () => {
+describe('a mail server that refuses', () => {
   const sink = new SMTPServer({
     authOptional: true,
     disabledCommands: ['STARTTLS'],
@@ -67,7 +67,7 @@ describe('by a mail server that refuses', () => {
   })
   afterAll(() => new Promise<void>((resolve) => sink.close(() => resolve())))
 
-  it('an address is told to be refused, nothing is kept of what was for it, and no line of the log names it', async () => {
+  it('has its refusal reported, nothing of the message is kept, and no log line names the address', async () => {
     const post = smtpPost(`smtp://127.0.0.1:${port}`, 'Esfuerzo <esfuerzo@school.example>')
     server = await testServer(defaultLimits, { post, outbox: undefined })
     const own = await server.teacher('own@island.example')

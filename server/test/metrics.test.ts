@@ -27,7 +27,7 @@ const counted = async (name: string, labels: Record<string, string>): Promise<nu
   return Number(found?.split(' ').at(-1) ?? 0)
 }
 
-it('counts requests by the contract’s route and what was refused by its code, and knows nobody', async () => {
+it('counts requests by the contract’s route and refusals by code, without personal data', async () => {
   const teacher = await server.teacher('marisol@island.example')
   const { publication } = await sentSession(teacher)
   const { token } = publication
@@ -53,7 +53,7 @@ it('counts requests by the contract’s route and what was refused by its code, 
   ).toEqual([])
 })
 
-it('logs a slow statement with its text and how long it took, and without what it was asked', async () => {
+it('logs a slow statement with its text and duration, and without its values', async () => {
   const before = await counted('esfuerzo_database_slow_statements_total', {})
   await server.db.raw('select pg_sleep(?), ?::text as secret', [0.1, 'marisol@island.example'])
   await server.db.raw('select 1')
@@ -69,7 +69,7 @@ it('logs a slow statement with its text and how long it took, and without what i
   expect(server.logged.join('')).not.toContain('marisol@island.example')
 })
 
-it('counts the messages that leave and those that cannot', async () => {
+it('counts the messages that are sent and those that fail', async () => {
   const letter = { to: 'a@island.example', subject: 'x', text: 'y' }
   const post = { send: async () => {}, ready: async () => true, forget: async () => {} }
   await metrics.countedPost(post).send(letter)
@@ -79,7 +79,7 @@ it('counts the messages that leave and those that cannot', async () => {
   expect(await counted('esfuerzo_messages_total', { outcome: 'failed' })).toBe(1)
 })
 
-it('has a door of its own with one page, and none where the pages are', async () => {
+it('has a port of its own with one page, and none on the pages’ port', async () => {
   const door = supertest(metricsApp(express(), metrics))
   const { headers, text } = await door.get('/metrics').expect(200)
   expect(headers['content-type']).toMatch(/^text\/plain; version=0\.0\.4/)
@@ -88,7 +88,7 @@ it('has a door of its own with one page, and none where the pages are', async ()
   await server.browser().get('/metrics').expect(404)
 })
 
-it('the built server opens that door where it is told to, and nowhere else', async () => {
+it('the built server opens that port where it is told to, and nowhere else', async () => {
   const port = await freePort(4440)
   const door = await freePort(port + 1)
   const folder = join(tmpdir(), 'esfuerzo-metrics')

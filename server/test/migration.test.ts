@@ -38,7 +38,7 @@ const documents = Object.fromEntries(
 const before = '004-classes'
 const secret = 's'.repeat(40)
 
-it('a filled database of the release before is migrated, and everything in it opens, plays and is listed', async () => {
+it('a full database of the previous release is migrated, and everything in it opens, plays and is listed', async () => {
   const admin = openDatabase(inject('databaseUrl'))
   await admin.raw('drop database if exists esfuerzo_before')
   await admin.raw('create database esfuerzo_before')

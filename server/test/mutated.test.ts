@@ -44,7 +44,7 @@ const written = (query: unknown): string =>
 
 const secret = 'a secret that is in no log'
 
-it('mutated requests to every route crash nothing, are answered below 500, and leave the log without anybody’s words', async () => {
+it('mutated requests to every route crash nothing, get answers below 500, and leave no personal text in the log', async () => {
   const random = seededRandom(28)
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
   // Personal text, in every place where a route takes text.
@@ -120,7 +120,7 @@ function sentOf({ route, body, deep, put, long, many }: Kept): string {
   return JSON.stringify(whole)
 }
 
-it.each(corpus)('$route, $why: refused or taken whole, and what there was stays', async (kept) => {
+it.each(corpus)('$route, $why: refused or accepted completely, and existing data stays', async (kept) => {
   const { route, params, query } = kept
   const before = server.logged.length
   const address = addressOf(route, about, { ...params, ...(query !== undefined && { query }) })

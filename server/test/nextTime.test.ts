@@ -21,7 +21,7 @@ const send = (token: string, run: object, pupil?: string) =>
     .send(run)
     .expect(200)
 
-it('what came back is told time by time and lane by lane, the latest first, and of nobody', async () => {
+it('results are reported time by time and lane by lane, the latest first, without names', async () => {
   const { workoutId: sessionId, publication } = await sentSession(own)
   await send(publication.token, runOf(publication, { felt: { scale: 'faces', value: 2 } }))
   await server.db('publications').update({ created_at: server.db.raw("created_at - interval '7 days'") })
@@ -44,7 +44,7 @@ it('what came back is told time by time and lane by lane, the latest first, and 
   await other.get(`/api/workouts/${sessionId}/came-back`).expect(404)
 })
 
-it('of one class what was typed in and imported counts beside its runs, and nothing of another class', async () => {
+it('typed and imported values of a class count beside its runs, and none of another class', async () => {
   const { workoutId: sessionId, publication } = await sentSession(own)
   const aClass = async (name: string, aliases: string[]) => {
     const { id } = (
@@ -111,7 +111,7 @@ function ownPace(): Session {
   return { ...session, sections: [{ ...section!, blocks: [list] }] } as unknown as Session
 }
 
-it('a class’s own pace is told once eight children and two sessions say it, and is kept where its teacher uses it', async () => {
+it('a class’s own pace is given once there are eight children and two sessions, and is kept if its teacher uses it', async () => {
   const classId = (
     await own
       .post('/api/classes')

@@ -35,8 +35,8 @@ afterAll(() => server.close())
 const teacherId = async () =>
   ((await server.db('teachers').where({ email: 'own@island.example' }).first('id')) as { id: string }).id
 
-describe('while the database makes somebody wait', () => {
-  it('a locked table ends in honest words, and touches neither another’s link nor the health', async () => {
+describe('while the database is slow', () => {
+  it('a locked table gives a clear answer, and affects neither other links nor the health check', async () => {
     const { publication, workoutId: sessionId } = await sentSession(own)
     const before = server.logged.length
     const holder = await server.db.transaction()
@@ -61,7 +61,7 @@ describe('while the database makes somebody wait', () => {
       .expect(200)
   })
 
-  it('a save and a change of the tables that wait for each other are no fault: the save is told to come again', async () => {
+  it('a save and a migration that deadlock are not an error: the save is told to retry', async () => {
     const { workoutId: sessionId } = await sentSession(own)
     const holder = await server.db.transaction()
     // The one that waits first is ended: the save, after a second.
@@ -79,7 +79,7 @@ describe('while the database makes somebody wait', () => {
     await put().expect(200)
   })
 
-  it('a connection that was waited for in vain is nobody’s again: its transaction may have no end', async () => {
+  it('a connection that timed out is never used again: its transaction may be open', async () => {
     const url = inject('databaseUrl')
     const late = openDatabase(url, undefined, 'bound', 300)
     const pidOf = async (db: Knex) =>
@@ -96,7 +96,7 @@ describe('while the database makes somebody wait', () => {
     await late.destroy()
   })
 
-  it('a sign-in that no connection is left to ask for is no fault of the server’s', async () => {
+  it('a sign-in for which no connection is left is not a server error', async () => {
     const pool = new pg.Pool({ connectionString: inject('databaseUrl'), max: 1, connectionTimeoutMillis: 200 })
     const narrow = await testServer(defaultLimits, { pool })
     const agent = await narrow.teacher('narrow@island.example')
@@ -110,7 +110,7 @@ describe('while the database makes somebody wait', () => {
     own = await server.teacher('own@island.example')
   })
 
-  it('a door behind which there is no database fills no log', async () => {
+  it('requests without a database do not fill the log', async () => {
     const door = createServer((socket) => socket.destroy()).listen(0, '127.0.0.1')
     await new Promise((resolve) => door.once('listening', resolve))
     const lines: string[] = []
@@ -123,7 +123,7 @@ describe('while the database makes somebody wait', () => {
     await new Promise((resolve) => door.close(resolve))
   })
 
-  it('a full disk is said: by the answer and by the health, until it is over', async () => {
+  it('a full disk is reported: by the answer and the health check, until it is over', async () => {
     const full = Object.assign(new Error('could not extend file'), { code: '53100' })
     expect(toServerError(full).code).toBe('storage-full')
     expect(toServerError(Object.assign(new Error('no space'), { code: 'ENOSPC' })).code).toBe('storage-full')
@@ -158,7 +158,7 @@ it('runs that find no room are told so, and use up nothing of what a class may s
   own = await server.teacher('own@island.example')
 })
 
-describe('input that no database keeps', () => {
+describe('input that no database accepts', () => {
   it.each<
     [string, () => Promise<{ status: number; body: { problems?: { path: (string | number)[] }[] } }>, string | number]
   >([
@@ -188,7 +188,7 @@ describe('input that no database keeps', () => {
     expect([status, body.problems?.[0]?.path[0]]).toEqual([400, field])
   })
 
-  it('in a cue of one’s own is left out of it', async () => {
+  it('in a cue of one’s own is removed', async () => {
     const move = ownSquat()
     move.move.cues = ['Knees\0 out\ud800\u001b']
     const { body } = await own
@@ -199,8 +199,8 @@ describe('input that no database keeps', () => {
   })
 })
 
-describe('room', () => {
-  it('for sessions, their named states and links is bounded, and says so', async () => {
+describe('limits', () => {
+  it('of sessions, their named revisions and links are enforced and explained', async () => {
     const { workoutId: sessionId } = await sentSession(own)
     const id = await teacherId()
     const name = (n: number) => own.post(`/api/workouts/${sessionId}/versions`).send({ name: `Name ${n}` })
@@ -229,7 +229,7 @@ describe('room', () => {
     await server.db('publications').where({ title: 'x' }).delete()
   })
 
-  it('for runs of a link: a stranger fills no table, and a run that is there is still said to be', async () => {
+  it('of a link’s runs: a stranger fills no table, and an existing run is still acknowledged', async () => {
     const { publication } = await sentSession(own)
     const first = runOf(publication)
     const send = (run = runOf(publication)) => server.browser().post(`/api/go/${publication.token}/runs`).send(run)
@@ -244,7 +244,7 @@ describe('room', () => {
   })
 })
 
-it('what has had its time goes by itself; what a class did stays', async () => {
+it('expired data is deleted automatically; a class’s results stay', async () => {
   const fresh = await testServer()
   const her = await fresh.teacher('tidy@island.example')
   const { publication, workoutId: sessionId } = await sentSession(her)
@@ -269,7 +269,7 @@ it('what has had its time goes by itself; what a class did stays', async () => {
   own = await server.teacher('own@island.example')
 })
 
-it('a clock that is set back: the order of states is that of saving, and what was sent is the one that was', async () => {
+it('with a clock set back, revisions are in order of saving, and what was sent is unchanged', async () => {
   const id = '00000000-0000-4000-8000-000000000001'
   await sessions.add(server.db, await teacherId(), id, smallSession('Before'), new Date(Date.now() + 3 * 86_400_000))
   let revision = 1
@@ -290,7 +290,7 @@ it('a clock that is set back: the order of states is that of saving, and what wa
   expect(await titles()).toEqual(['After', 'Third', 'Before'])
 })
 
-it('a file of the pages that is gone is said to be, and is no page in its place', async () => {
+it('a missing file of the pages gets an error, and not a page in its place', async () => {
   const pages = await mkdtemp(join(tmpdir(), 'esfuerzo-pages-'))
   for (const name of ['teacher', 'family']) {
     await mkdir(join(pages, name, 'assets'), { recursive: true })

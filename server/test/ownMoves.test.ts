@@ -18,7 +18,7 @@ const keep = (agent: Agent, ...moves: OwnMove[]) => agent.post('/api/moves').sen
 const names = async (agent: Agent) =>
   (await agent.get('/api/moves').expect(200)).body.moves.map((m: OwnMove) => m.move.name)
 
-it('keeps a teacher’s own moves for her alone, and changes one that is kept again', async () => {
+it('keeps a teacher’s own exercises for her alone, and changes one that is saved again', async () => {
   await keep(own, ownSquat()).expect(200)
   expect(await names(own)).toEqual(['Limpet squat'])
   expect(await names(other)).toEqual([])
@@ -36,7 +36,7 @@ it('keeps a teacher’s own moves for her alone, and changes one that is kept ag
   expect(await names(own)).toEqual(['Whelk squat'])
 })
 
-it('refuses a file with mistakes whole, naming each', async () => {
+it('refuses a file with mistakes completely, naming each', async () => {
   const wrong = ownSquat()
   wrong.move.muscles = { main: ['gills'], also: [] }
   wrong.move.figure = 'own-drawing'
@@ -48,7 +48,7 @@ it('refuses a file with mistakes whole, naming each', async () => {
   expect(await names(own)).toEqual([])
 })
 
-it('has room for so many and no more, and then keeps none of them', async () => {
+it('has a limit, above which none of them is saved', async () => {
   const many = Array.from({ length: mostOwnMoves }, (_, i): OwnMove => {
     const { move, figures } = ownSquat()
     return { move: { ...move, id: `own-${i}`, name: `Squat ${i}` }, figures }
@@ -59,7 +59,7 @@ it('has room for so many and no more, and then keeps none of them', async () => 
   expect(await names(own)).toHaveLength(mostOwnMoves - 1)
 })
 
-it('publishes a session that carries one, and says which moves were used lately', async () => {
+it('publishes a session that carries one, and reports which exercises were used lately', async () => {
   const hers = withOwnMoves(library, [ownSquat()])
   const cells = { all: { move: 'own-squat', version: 'squat' } }
   const bare = addStation(smallSession(), 'b2', cells)

@@ -73,7 +73,7 @@ const book = async (classId: string, publication: string) =>
   (await own.get(`/api/classes/${classId}/results/${publication}`).expect(200)).body
 
 describe('pupils', () => {
-  it('are listed by alias, numbers by their size, and nowhere else', async () => {
+  it('are listed by alias, numbers by value, and nowhere else', async () => {
     const classId = await newClass()
     await newPupils(classId, ['Tern 11', 'Tern 4'])
     await newPupils(classId, ['Anchor 90'])
@@ -85,7 +85,7 @@ describe('pupils', () => {
       .expect(404)
   })
 
-  it('come all or none: an alias twice, or more than forty, and nobody is added', async () => {
+  it('are added all or none: with a duplicate alias, or more than forty, nobody is added', async () => {
     const classId = await newClass()
     await newPupils(classId, ['Tern 4'])
     const twice = await own.post(`/api/classes/${classId}/pupils`).send({ aliases: ['Skua 1', ' tern  4'] })
@@ -101,7 +101,7 @@ describe('pupils', () => {
     expect(await pupilsOf(classId)).toHaveLength(1)
   })
 
-  it('change class with their results, code and runs; an alias that is taken there is said', async () => {
+  it('change class with their results, code and runs; an alias taken there is reported', async () => {
     const { classId, tern, publication } = await scene()
     const code = await codeOf(tern.id)
     const { key } = (await give(publication.token, code).expect(200)).body
@@ -132,7 +132,7 @@ describe('pupils', () => {
 })
 
 describe('codes', () => {
-  it('are free among all of a teacher’s pupils, and nothing in the database tells one', async () => {
+  it('are unique among a teacher’s pupils, and cannot be derived from the database', async () => {
     const codes = new Set<string>()
     for (const name of ['1a', '1b', '1c']) {
       const classId = await newClass(own, { name })
@@ -147,14 +147,14 @@ describe('codes', () => {
     for (const code of [...codes].slice(0, 20)) expect(await rowsNaming(code)).toEqual([])
   })
 
-  it('are raised past one that is taken', () => {
+  it('skip one that is taken', () => {
     const id = randomUUID()
     const taken = new Set([pupilCode(id, 1, secret), pupilCode(id, 2, secret)])
     expect(freeSlip(id, 1, secret, taken)).toBe(3)
     expect([...pupilCode(id, 1, secret)].every((sign) => codeAlphabet.includes(sign))).toBe(true)
   })
 
-  it('come apart again where another secret brings two together', async () => {
+  it('become unique again if another secret makes two equal', async () => {
     const classId = await newClass()
     await newPupils(
       classId,
@@ -184,7 +184,7 @@ describe('codes', () => {
     await give(publication.token, code).expect(404)
   })
 
-  it('are guessed thirty times a day by a network that gave no right one; then not even a right one is looked at', async () => {
+  it('can be guessed thirty times a day from a network without a right one; then not even a right one is checked', async () => {
     const { tern, publication } = await scene()
     const wrong = async () => (await give(publication.token, 'BBBBBB')).status
     const statuses = await Promise.all(Array.from({ length: 34 }, wrong))
@@ -196,7 +196,7 @@ describe('codes', () => {
     await give(second.token, await codeOf(tern.id)).expect(429)
   })
 
-  it('are not counted where they are right; each child whose code was brings its network ten more tries, once', async () => {
+  it('are not counted when right; each child whose code was right adds ten tries for its network, once', async () => {
     const { tern, plover, publication } = await scene()
     for (let i = 0; i < 40; i++) await give(publication.token, await codeOf(tern.id)).expect(200)
     const wrong = async () => (await give(publication.token, 'BBBBBB')).status
@@ -220,7 +220,7 @@ describe('codes', () => {
     expect(answers.filter((a) => a.status === 200)).toHaveLength(25)
   })
 
-  it('are found by no number of networks within a year: what all of them may try is bounded', () => {
+  it('cannot be found by any number of networks within a year: the total of tries is limited', () => {
     for (const pupils of [1, 25, 150, 1000, 2400]) {
       const strangers = 1 - (1 - pupils / 24 ** 6) ** (strangersTries(pupils) * 13)
       expect(strangers).toBeLessThanOrEqual(0.0009 + (pupils / 24 ** 6) * 13)
@@ -228,7 +228,7 @@ describe('codes', () => {
     expect(strangersTries(25)).toBeGreaterThan(500)
   })
 
-  it('are bounded over all networks that gave no right one; one that did goes on', async () => {
+  it('are limited over all networks without a right one; a network with one continues', async () => {
     const tries = new CodeTries(server.db, defaultLimits)
     const at = { teacherId: randomUUID(), network: '192.0.2.1', length: 6, pupils: 10_000_000 }
     await tries.right(at, randomUUID())
@@ -239,7 +239,7 @@ describe('codes', () => {
     await tries.mustBeOpen(at)
   })
 
-  it('of four signs, printed before, hold until the long one is used', async () => {
+  it('of four characters, printed earlier, work until the long one is used', async () => {
     const { tern, publication } = await scene()
     await give(publication.token, shortCode(tern.id, 1, secret)).expect(404)
     await server.db('pupils').update({ short_code: true })
@@ -248,7 +248,7 @@ describe('codes', () => {
     await give(publication.token, shortCode(tern.id, 1, secret)).expect(404)
   })
 
-  it('renewed, end the code before and every key it gave; a run with such a key still lands, as nobody’s', async () => {
+  it('end the old code and every key it gave when renewed; a run with such a key still arrives, without a pupil', async () => {
     const { tern, publication } = await scene()
     const code = await codeOf(tern.id)
     const { key } = (await give(publication.token, code).expect(200)).body
@@ -259,7 +259,7 @@ describe('codes', () => {
     expect(await server.db('runs').where({ id: run.id }).first()).toMatchObject({ pupil_id: null })
   })
 
-  it('stand on slips, one alone or the whole class, each with its alias on the teacher’s strip', async () => {
+  it('are printed on slips, one or the whole class, each with its alias on the teacher’s strip', async () => {
     const { classId, tern, plover } = await scene()
     const all = await own.get(`/api/classes/${classId}/slips?language=es&paper=letter`).buffer(true).expect(200)
     expect(all.headers['content-type']).toContain('pdf')
@@ -310,7 +310,7 @@ describe('a run', () => {
     expect(runs.map((r: { alias: string | null }) => r.alias).sort()).toEqual(['Tern 4', null, null])
   })
 
-  it('that came with a wrong code is moved by the teacher, with what it brought; nobody else can', async () => {
+  it('that came with a wrong code is reassigned by the teacher, with its results; nobody else can', async () => {
     const { classId, tern, plover, publication } = await scene()
     const { key } = (await give(publication.token, await codeOf(tern.id)).expect(200)).body
     const run = runOf(publication)
@@ -358,7 +358,7 @@ describe('deleting', () => {
     return made
   }
 
-  it('a pupil leaves no row in any table once its week in the bin is over, and a restore deletes it again', async () => {
+  it('a pupil leaves no row in any table after a week in the trash, and a restore deletes it again', async () => {
     const { classId, tern } = await filled()
     expect(await rowsNaming(tern.id)).toEqual(['pupils', 'results', 'results', 'runs'])
     await own.delete(`/api/pupils/${tern.id}`).expect(200)
@@ -383,7 +383,7 @@ describe('deleting', () => {
     expect(await readFile(server.deletionsFile, 'utf8')).not.toContain('Tern')
   })
 
-  it('one in the bin lies there again after a restore, one taken back does not', async () => {
+  it('one in the trash is there again after a restore, one taken out is not', async () => {
     const { classId, tern, plover } = await filled()
     await own.delete(`/api/pupils/${tern.id}`).expect(200)
     await own.delete(`/api/pupils/${plover.id}`).expect(200)
@@ -401,7 +401,7 @@ describe('deleting', () => {
     expect([...(await rowsNaming(classId)), ...(await rowsNaming(plover.id))]).toEqual([])
   })
 
-  it('a class goes with its pupils after its week, and comes back with them within it', async () => {
+  it('a class is deleted with its pupils after a week, and can be restored with them before', async () => {
     const { classId, tern } = await filled()
     await own.delete(`/api/classes/${classId}`).expect(200)
     await own.get(`/api/classes/${classId}`).expect(404)
@@ -418,7 +418,7 @@ describe('deleting', () => {
 })
 
 describe('retention', () => {
-  it('deletes what a class keeps no longer, on the day after and not before; aliases, codes and other classes stay', async () => {
+  it('deletes expired results of a class, on the day after and not before; aliases, codes and other classes stay', async () => {
     const { classId, tern, publication } = await scene()
     await own.put(`/api/classes/${classId}`).send({ name: '2b', grades: [0, 1], yearEnds: '2026-07-31', keepMonths: 1 })
     const { key } = (await give(publication.token, await codeOf(tern.id)).expect(200)).body
@@ -457,7 +457,7 @@ describe('retention', () => {
     await give(publication.token, await codeOf(tern.id)).expect(200)
   })
 
-  it('is said where a link is followed', async () => {
+  it('is shown when a link is opened', async () => {
     const { classId, publication } = await scene()
     await own.put(`/api/classes/${classId}`).send({ name: '2b', grades: [1], yearEnds: '2027-06-30', keepMonths: 2 })
     const answer = (await server.browser().get(`/api/go/${publication.token}`).expect(200)).body
@@ -467,7 +467,7 @@ describe('retention', () => {
   })
 })
 
-describe('what a teacher takes with her', () => {
+describe('a teacher’s export', () => {
   it('one pupil’s file holds all that is kept of it and nothing of another', async () => {
     const { tern, plover, publication } = await scene()
     const { key } = (await give(publication.token, await codeOf(tern.id)).expect(200)).body

@@ -66,7 +66,7 @@ it.each([
   expect(Number((await server.db(what).count({ n: '*' }))[0]!.n)).toBe(room)
 })
 
-it('room for the last link is found by one of several', async () => {
+it('the last free link goes to one of several requests', async () => {
   const { workoutId: sessionId } = await sentSession(own)
   await server.db.raw(
     `insert into publications (id, teacher_id, workout_id, sha256, token_hash, title, ends_at)
@@ -79,7 +79,7 @@ it('room for the last link is found by one of several', async () => {
   expect(answers).toEqual([200, 400, 400])
 })
 
-it('eight calendar links asked for at once are one, and it works', async () => {
+it('eight simultaneous requests for a calendar link give one, and it works', async () => {
   const { id } = (
     await own
       .post('/api/terms')
@@ -92,14 +92,14 @@ it('eight calendar links asked for at once are one, and it works', async () => {
   for (const token of tokens) await server.browser().get(`/api/go/${token}/calendar`).expect(200)
 })
 
-it('a term that starts in the year nought is refused by name', async () => {
+it('a term that starts in year zero is refused by name', async () => {
   for (const starts of ['0000-01-03', '1999-12-27']) {
     const answer = await own.post('/api/terms').send({ document: { ...newTerm('Long ago', '2027-01-04'), starts } })
     expect([answer.status, answer.body.problems?.[0]?.path]).toEqual([400, ['document', 'starts']])
   }
 })
 
-it('saving, taking back and removing a pupil at once end in a row or in “not there”, never in a fault', async () => {
+it('saving, restoring and removing a pupil at once end in a row or in “not there”, never in an error', async () => {
   const classId = await newClass()
   for (let i = 0; i < 6; i++) {
     const id = await newPupil(classId, `Tern ${i}`)
@@ -115,7 +115,7 @@ it('saving, taking back and removing a pupil at once end in a row or in “not t
   }
 })
 
-it('a pupil saved by two pages keeps what each has changed; a note that nobody touched is not emptied', async () => {
+it('a pupil saved by two pages keeps both changes; an untouched note is not emptied', async () => {
   const classId = await newClass()
   const id = await newPupil(classId)
   await own.put(`/api/pupils/${id}`).send({ note: 'Wears glasses' }).expect(200)
@@ -126,7 +126,7 @@ it('a pupil saved by two pages keeps what each has changed; a note that nobody t
   expect((await own.put(`/api/pupils/${id}`).send({}).expect(200)).body).toMatchObject({ alias: 'Skua 9' })
 })
 
-it('a class saved by a page that was opened long ago keeps how long results are kept', async () => {
+it('a class saved by an outdated page keeps its retention', async () => {
   const id = await newClass()
   await own.put(`/api/classes/${id}`).send({ keepMonths: 6 }).expect(200)
   expect((await own.put(`/api/classes/${id}`).send({ name: '2c' }).expect(200)).body).toMatchObject({
@@ -136,7 +136,7 @@ it('a class saved by a page that was opened long ago keeps how long results are 
   })
 })
 
-it('an own move saved over another save is a conflict, and nothing is written; sent twice it is stored once', async () => {
+it('an own exercise saved over another save is a conflict, and nothing is written; a repeated request is stored once', async () => {
   const file = (name: string) => {
     const { move, figures } = ownSquat()
     return { format: 'esfuerzo.moves', version: 1, moves: [{ move: { ...move, name }, figures }] }
@@ -159,7 +159,7 @@ it('an own move saved over another save is a conflict, and nothing is written; s
   expect(answers).toEqual([200, ...Array<number>(11).fill(409)])
 })
 
-it('the same copy of a value typed in two classes at once is told, and is no fault', async () => {
+it('the same copy of a value typed in two classes at once is reported, and is not an error', async () => {
   const id = randomUUID()
   const write = async (name: string) => {
     const classId = await newClass(name)

@@ -53,7 +53,7 @@ async function sent(email: string) {
 }
 
 describe('the results of a run', () => {
-  it('are rows of their own as soon as it is in, once however often it is sent', async () => {
+  it('are rows of their own as soon as it arrives, once however often it is sent', async () => {
     const { publication, outline, results, send } = await sent('rows@island.example')
     const run = runOf(publication, { results })
     await send(run).expect(200)
@@ -75,7 +75,7 @@ describe('the results of a run', () => {
     expect((await server.db('runs').where({ id: run.id }).first('document')).document.results).toEqual(results)
   })
 
-  it('go with the run', async () => {
+  it('are deleted with the run', async () => {
     const { agent, publication, results, send } = await sent('gone@island.example')
     const run = runOf(publication, { results })
     await send(run).expect(200)
@@ -83,7 +83,7 @@ describe('the results of a run', () => {
     expect(await rowsOf(run.id)).toEqual([])
   })
 
-  it('of a run that a release before has stored are caught up with, once, by whichever of two is first', async () => {
+  it('of a run stored by the previous release are written later, once, by whichever of two is first', async () => {
     const { publication, outline, results } = await sent('before@island.example')
     const run = runOf(publication, { results })
     await server.db('snapshots').where({ sha256: publication.sha256 }).update({ outline: null })
@@ -110,7 +110,7 @@ describe('the results of a run', () => {
 })
 
 describe('sending a session home', () => {
-  it('notes what was sent: moves, families, forms and minutes', async () => {
+  it('records what was sent: moves, families, forms and minutes', async () => {
     const { publication } = await sent('facts@island.example')
     const { moves, families, forms, minutes } = await server
       .db('published_facts')
@@ -122,7 +122,7 @@ describe('sending a session home', () => {
     expect(minutes).toBeGreaterThan(0)
   })
 
-  it('is one transaction: a save that comes in between is a conflict, and nothing was sent', async () => {
+  it('is one transaction: a save in between is a conflict, and nothing is sent', async () => {
     let meanwhile = async (): Promise<void> => {}
     const pool: JobPool = {
       ...jobPool,

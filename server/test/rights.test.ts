@@ -124,7 +124,7 @@ describe('a stranger who knows ids', () => {
     expect(await everything()).toEqual(before)
   })
 
-  it('sends runs by her own link with the key of another’s child: they come in as nobody’s', async () => {
+  it('sends runs by her own link with the key of another’s child: they arrive without a pupil', async () => {
     const key = pupilKey(theirs.pupil, 1, 's'.repeat(40))
     const run = runOf(hers.sent.publication)
     const before = await owned()
@@ -139,7 +139,7 @@ describe('a stranger who knows ids', () => {
     expect(await owned()).toEqual(before)
   })
 
-  it('finds no id of another’s in a calendar that opens anything of hers', async () => {
+  it('finds no id in a calendar that opens anything of another teacher', async () => {
     const days = '?days=2026-03-02&at=09:00'
     const { text } = await owner.get(`/api/publications/${theirs.sent.publication.id}/calendar${days}`).expect(200)
     const ids = [...text.matchAll(/[0-9a-f]{8}-[0-9a-f-]{27}/g)].map((m) => m[0])

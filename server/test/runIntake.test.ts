@@ -18,7 +18,7 @@ const send = (token: string, run: object) => server.browser().post(`/api/go/${to
 const count = async (table: string) => Number((await server.db(table).count({ n: '*' }))[0]!.n)
 
 describe('results that cannot be written at the moment', () => {
-  it('hold up no run: forty that arrive while they are locked are stored, and their results follow', async () => {
+  it('delay no run: forty that arrive while they are locked are stored, and their results follow', async () => {
     const { publication } = await sentSession(own)
     const holder = await server.db.transaction()
     await holder.raw('lock table results in access exclusive mode')
@@ -31,7 +31,7 @@ describe('results that cannot be written at the moment', () => {
     await expect.poll(() => count('results'), { timeout: 120_000 }).toBe(80)
   })
 
-  it('are whose the run is by then', async () => {
+  it('belong to the run’s pupil at that time', async () => {
     const { publication } = await sentSession(own)
     const classId = (
       await own
@@ -57,7 +57,7 @@ describe('results that cannot be written at the moment', () => {
 })
 
 describe('a run', () => {
-  it('that says more than its session has room for is refused; the largest that fits is taken', async () => {
+  it('that says more than its session has room for is refused; the largest that fits is accepted', async () => {
     const { publication } = await sentSession(own)
     const { lanes } = (await server.db('snapshots').first('outline')).outline
     const steps = lanes[0].steps as number
@@ -74,7 +74,7 @@ describe('a run', () => {
     await send(publication.token, runOf(publication, { counted: Array(steps).fill(step) })).expect(200)
   })
 
-  it('by a clock that was never set, or runs years ahead, was over when it came in', async () => {
+  it('by a clock that was never set, or runs years ahead, counts as finished when it arrived', async () => {
     const now = Date.UTC(2026, 10, 28)
     expect(runMoment('2999-01-01T00:00:00.000Z', now).getTime()).toBe(now)
     expect(runMoment('1970-01-01T00:00:00.000Z', now).getTime()).toBe(now)
@@ -105,7 +105,7 @@ describe('a run', () => {
     expect(await cleanUp(server.db, server.deletions, '2099-08-01')).toMatchObject({ gone: { runs: 2 } })
   })
 
-  it('is listed without what only a class’s pace asks of it', async () => {
+  it('is listed without the data that only a class’s pace needs', async () => {
     const { publication } = await sentSession(own)
     const step = { step: 1, seconds: 3, by: 'tap', seen: true, spoken: false } as const
     await send(publication.token, runOf(publication, { counted: [step] })).expect(200)

@@ -17,7 +17,7 @@ const times = (days: number) => {
   return { startedAt: ago(days + 0.01).toISOString(), finishedAt }
 }
 
-it('takes a late run that was over before its link was, for fourteen days, and none after misuse', async () => {
+it('a late run finished before its link ended is accepted for fourteen days, and none after misuse', async () => {
   const agent = await server.teacher('late@island.example')
   const { publication } = await sentSession(agent)
   const send = (daysAgo: number) =>
@@ -43,7 +43,7 @@ it('takes a late run that was over before its link was, for fourteen days, and n
   await server.browser().get(`/api/go/${publication.token}`).expect(410)
 })
 
-it('lists runs page by page, each once, with how many there are', async () => {
+it('lists runs page by page, each once, with the total', async () => {
   const agent = await server.teacher('pages@island.example')
   const { publication, workoutId: sessionId } = await sentSession(agent)
   const ids = Array.from({ length: 55 }, () => randomUUID())
@@ -71,7 +71,7 @@ it('lists runs page by page, each once, with how many there are', async () => {
   await agent.get('/api/runs?before=yesterday').expect(400)
 })
 
-it('takes a run of the version before, and lists it as this one', async () => {
+it('accepts a run of the previous version, and lists it as this one', async () => {
   const agent = await server.teacher('before@island.example')
   const { publication } = await sentSession(agent)
   const first = { ...runOf(publication), version: 1 }
@@ -86,7 +86,7 @@ it('takes a run of the version before, and lists it as this one', async () => {
   })
 })
 
-it('takes away one run or all of a link for good, and again after a restore', async () => {
+it('deletes one run or all of a link permanently, and again after a restore', async () => {
   const agent = await server.teacher('takes@island.example')
   const { publication, workoutId: sessionId } = await sentSession(agent)
   const runs = Array.from({ length: 4 }, () => runOf(publication))

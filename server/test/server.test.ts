@@ -44,7 +44,7 @@ describe('sessions', () => {
     expect((await own.get(`/api/workouts/${body.id}`)).body.document.title).toBe('Second')
   })
 
-  it('saved at the same moment from the same revision: one wins, the other hears of it', async () => {
+  it('saved at the same moment from the same revision: one wins, the other is told', async () => {
     const { body } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
     const tries = await Promise.all(
       Array.from({ length: 8 }, (_, i) =>
@@ -54,13 +54,13 @@ describe('sessions', () => {
     expect(tries.map((t) => t.status).sort()).toEqual([200, ...Array(7).fill(409)])
   })
 
-  it('come back as they went in, odd Unicode and markup included', async () => {
+  it('return unchanged, odd Unicode and markup included', async () => {
     const document = smallSession('<img src=x onerror=alert(1)> 👩🏽‍🦽 ‏שלום é')
     const { body } = await own.post('/api/workouts').send({ document }).expect(200)
     expect(readSession((await own.get(`/api/workouts/${body.id}`)).body.document)).toEqual(document)
   })
 
-  it('go into the bin and come out again', async () => {
+  it('go into the trash and out again', async () => {
     const { body } = await own.post('/api/workouts').send({ document: smallSession() }).expect(200)
     await own.delete(`/api/workouts/${body.id}`).expect(200)
     await own.get(`/api/workouts/${body.id}`).expect(404)
@@ -72,7 +72,7 @@ describe('sessions', () => {
 describe('bad input', () => {
   const nothingStored = async () => expect(await count('workouts')).toBe(0)
 
-  it('with three mistakes is refused whole, naming all three by path', async () => {
+  it('with three mistakes is refused completely, naming all three by path', async () => {
     const document = JSON.parse(JSON.stringify(smallSession()))
     document.colour = 'red'
     document.minutes = 'twenty'
@@ -141,7 +141,7 @@ describe('bad input', () => {
 })
 
 describe('a publication', () => {
-  it('is the projection as canonical JSON, addressed by its SHA-256, compressed and cached for ever', async () => {
+  it('is the projection as canonical JSON, addressed by its SHA-256, compressed and cached forever', async () => {
     const { publication } = await sentSession(own)
     const answer = await server.browser().get(`/snapshots/${publication.sha256}`).expect(200)
     expect(createHash('sha256').update(answer.text).digest('hex')).toBe(publication.sha256)
@@ -167,7 +167,7 @@ describe('a publication', () => {
       .expect(304)
   })
 
-  it('needs no SQL once warm, and its link one statement', async () => {
+  it('needs no SQL once cached, and its link one statement', async () => {
     const { publication } = await sentSession(own)
     const browser = server.browser()
     await browser.get(`/snapshots/${publication.sha256}`)
@@ -181,7 +181,7 @@ describe('a publication', () => {
     server.db.removeListener('query', counted)
   })
 
-  it('leads by a token of 128 bits that is not stored, ends when told, and is refused when nothing is in it', async () => {
+  it('has a token of 128 bits that is not stored, ends when told, and is refused when empty', async () => {
     const { publication, workoutId: sessionId } = await sentSession(own)
     expect(Buffer.from(publication.token, 'base64url')).toHaveLength(16)
     const row = await server.db('publications').first()
@@ -201,7 +201,7 @@ describe('a publication', () => {
 })
 
 describe('a run', () => {
-  it('sent ten times at once is stored once, and comes back to the teacher', async () => {
+  it('sent ten times at once is stored once, and reaches the teacher', async () => {
     const { publication, workoutId: sessionId } = await sentSession(own)
     const run = runOf(publication)
     const browser = server.browser()
@@ -238,7 +238,7 @@ describe('a run', () => {
 })
 
 describe('signing in', () => {
-  it('never tells whether an account exists, and makes a new session id', async () => {
+  it('never reveals whether an account exists, and makes a new session id', async () => {
     const wrong = (email: string) => server.browser().post('/api/session').send({ email, password: 'x' })
     const [known, unknown] = [await wrong('own@island.example'), await wrong('nobody@island.example')]
     expect(known.status).toBe(401)
@@ -398,7 +398,7 @@ it('a try is counted by the network of its address', () => {
   expect(networkOf('2001:db8:0:0:ffff::1')).toBe(networkOf('2001:db8::6'))
 })
 
-it('an error of the database is logged by its place, without anybody’s words', () => {
+it('a database error is logged by its place, without personal text', () => {
   const error = Object.assign(new Error('invalid input syntax: "what a child wrote"'), {
     code: '22P05',
     routine: 'json_errsave_error',

@@ -5,7 +5,7 @@ import { expect, inject, it } from 'vitest'
 import { freePort } from '../../scripts/ports.mjs'
 import { startServer } from '../../scripts/stack.mjs'
 
-it('told to stop, it says so for a while, then takes no new request, and answers the one that is running', async () => {
+it('told to stop, it reports that for a while, then accepts no new request, and finishes the running one', async () => {
   const port = await freePort(4400)
   const folder = join(tmpdir(), 'esfuerzo-shutdown')
   const server = await startServer({ folder, databaseUrl: inject('databaseUrl'), port, env: { DRAIN: '2' } })

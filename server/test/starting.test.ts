@@ -46,7 +46,7 @@ const states: [name: string, before: (url: string) => Promise<void>][] = [
 ]
 // The last contains the other two: it begins on an old database, and the demo is added to one without a teacher.
 it.each(process.env.VERIFY ? states : states.slice(-1))(
-  'two servers that start at once on %s are both up',
+  'two servers that start at once on %s both come up',
   async (_, before) => {
     for (let round = 0; round < rounds; round++) {
       const databaseUrl = await emptyDatabase('esfuerzo_starting')
@@ -61,7 +61,7 @@ it.each(process.env.VERIFY ? states : states.slice(-1))(
   },
 )
 
-it('a migration that was ended so that others’ requests could go on is begun again; what else it says is said', async () => {
+it('a migration ended in favor of others’ requests is retried; other errors are reported', async () => {
   const saying = (...codes: string[]) => {
     const latest = vi.fn(async () => {
       const code = codes.shift()
@@ -78,7 +78,7 @@ it('a migration that was ended so that others’ requests could go on is begun a
   await expect(migrateDatabase(saying(...Array<string>(10).fill('40P01')).db)).rejects.toThrow('40P01')
 })
 
-it('what waits is ended: statements, locks and transactions have their bounds with the role', async () => {
+it('waiting ends: statements, locks and transactions have timeouts on the role', async () => {
   const databaseUrl = await emptyDatabase('esfuerzo_starting')
   await prepareDatabase({ databaseUrl, demo: false, secret }, library)
   const [db, other] = [openDatabase(databaseUrl), openDatabase(databaseUrl)]

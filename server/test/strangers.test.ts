@@ -22,7 +22,7 @@ const from = (address: string, email: string, password = 'wrong') =>
   server.browser().post('/api/session').set('X-Forwarded-For', address).send({ email, password })
 
 describe('guessing', () => {
-  it('over many accounts from one network ends at the limit: a right password gets the same answer, and a mailed link', async () => {
+  it('over many accounts from one network is stopped at the limit: a right password gets the same answer, and a mailed link', async () => {
     await open({ ...defaultLimits, network: { points: 20, seconds: 60 } })
     await server.addTeacher('sprayed@island.example')
     const codes: string[] = []
@@ -35,7 +35,7 @@ describe('guessing', () => {
     expect((await from('198.51.100.7', 'sprayed@island.example', right)).status).toBe(200)
   })
 
-  it('by a stranger keeps nobody out of her own', async () => {
+  it('by a stranger locks nobody out of her own account', async () => {
     await open()
     await server.addTeacher('known@island.example')
     for (let i = 0; i < 10; i++)
@@ -53,7 +53,7 @@ describe('guessing', () => {
     expect(answers.filter((a) => a.status === 200)).toHaveLength(30)
   })
 
-  it('is answered alike past the limit, with at most one mailed link an hour', async () => {
+  it('gets the same answer above the limit, with at most one mailed link an hour', async () => {
     await open()
     await server.addTeacher('known@island.example')
     for (let i = 0; i < 12; i++) await from('192.0.2.1', 'known@island.example')
@@ -71,7 +71,7 @@ describe('guessing', () => {
     expect(await server.outbox.list()).toHaveLength(1)
   })
 
-  it('never asks for a link on a device that signed in before, until another password is chosen', async () => {
+  it('never asks for a link on a known device, until the password is changed', async () => {
     await open()
     await server.addTeacher('known@island.example')
     const device = server.browser()
@@ -87,7 +87,7 @@ describe('guessing', () => {
     expect((await sign(right, 'nobody@island.example')).body.code).toBe('wrong-sign-in')
   })
 
-  it('by hundreds at once takes neither memory nor time from others: few are checked at a time, most are told to come again', async () => {
+  it('by hundreds at once costs others neither memory nor time: few are checked at a time, most are told to retry', async () => {
     const checks = passwordChecks()
     let [now, most] = [0, 0]
     const check = async () => {
@@ -104,7 +104,7 @@ describe('guessing', () => {
     await open()
   })
 
-  it('from everywhere wants a mailed link beside the right password, tells nobody which that is, and lets its owner in', async () => {
+  it('from everywhere requires a mailed link besides the right password, reveals nothing, and lets the owner in', async () => {
     await open({ ...defaultLimits, guard: { points: 6, seconds: 60 } })
     await server.teacher('known@island.example')
     for (let i = 0; i < 6; i++)
@@ -133,7 +133,7 @@ describe('guessing', () => {
     expect(chosen.status).toBe(410)
   })
 
-  it('from everywhere keeps nobody out where no message can be sent', async () => {
+  it('from everywhere locks nobody out if no message can be sent', async () => {
     const limits = { ...defaultLimits, guard: { points: 3, seconds: 60 } }
     server = await testServer(limits, { proxy: true, post: noPost })
     await server.teacher('known@island.example')
@@ -141,14 +141,14 @@ describe('guessing', () => {
     expect((await from('198.51.100.7', 'known@island.example', right)).status).toBe(200)
   })
 
-  it('behind another’s header counts for whoever it comes from where no proxy is trusted', async () => {
+  it('with a forged header counts for the real address if no proxy is trusted', async () => {
     server = await testServer({ ...defaultLimits, network: { points: 3, seconds: 60 } })
     const statuses: number[] = []
     for (let i = 0; i < 4; i++) statuses.push((await from(`192.0.2.${i}`, `a${i}@island.example`)).status)
     expect(statuses).toEqual([401, 401, 401, 429])
   })
 
-  it('behind a proxy: what it says counts, what is said to it does not', async () => {
+  it('behind a proxy: its own header counts, a client’s does not', async () => {
     await open({ ...defaultLimits, network: { points: 3, seconds: 60 } })
     const statuses: number[] = []
     for (let i = 0; i < 4; i++)
@@ -158,7 +158,7 @@ describe('guessing', () => {
 })
 
 describe('messages', () => {
-  it('asked for by one network are bounded, whoever they are to', async () => {
+  it('requested by one network are limited, whoever they are to', async () => {
     await open({ ...defaultLimits, asked: { points: 3, seconds: 60 } })
     const ask = (i: number, address: string) =>
       server
@@ -172,7 +172,7 @@ describe('messages', () => {
     expect(await ask(4, '192.0.2.2')).toBe(200)
   })
 
-  it('that cannot be sent are not said to be on their way, whether there is an account or not', async () => {
+  it('that cannot be sent are not announced, whether there is an account or not', async () => {
     server = await testServer(defaultLimits, { post: noPost })
     await server.teacher('known@island.example')
     for (const email of ['known@island.example', 'nobody@island.example'])
@@ -183,7 +183,7 @@ describe('messages', () => {
   })
 })
 
-it('a message to families may hold their link as her page shows it, under whichever of our own addresses', async () => {
+it('a message to families may contain their link as her page shows it, under any of our own addresses', async () => {
   const config = { secret: 's'.repeat(40), publicOrigin: undefined, trustProxy: [], pagesAt: 'http://127.0.0.1:4180' }
   server = await testServer(defaultLimits, { config })
   await server.addTeacher('known@island.example')
@@ -219,7 +219,7 @@ describe('by SMTP', () => {
   })
   afterAll(() => new Promise<void>((resolve) => sink.close(() => resolve())))
 
-  it('a message arrives as it was written, from whom it is said to be', async () => {
+  it('a message arrives as it was written, with its sender', async () => {
     await once(sink.listen(0, '127.0.0.1'), 'listening')
     const { port } = sink.server.address() as AddressInfo
     const post = smtpPost(`smtp://127.0.0.1:${port}`, 'Esfuerzo <esfuerzo@school.example>')
@@ -236,7 +236,7 @@ describe('by SMTP', () => {
     post.close()
   })
 
-  it('a mail server that is away is said', async () => {
+  it('an unavailable mail server is reported', async () => {
     const post = smtpPost('smtp://127.0.0.1:9', 'Esfuerzo <esfuerzo@school.example>')
     server = await testServer(defaultLimits, { post, outbox: undefined })
     expect((await server.browser().post('/api/password/forgotten').send({ email: 'a@island.example' })).body.code).toBe(
@@ -246,7 +246,7 @@ describe('by SMTP', () => {
   })
 })
 
-describe('what a server is told', () => {
+describe('a server’s configuration', () => {
   beforeEach(() => open())
   const secret = 's'.repeat(40)
   const privateUrl = 'postgres://esfuerzo:x@127.0.0.1:54320/esfuerzo'
@@ -274,7 +274,7 @@ describe('what a server is told', () => {
     ),
   )
 
-  it('makes no demo where anybody from outside may come, in any of all settings', () => {
+  it('adds no demo if anybody from outside can reach it, in any combination of settings', () => {
     let [demos, refused] = [0, 0]
     for (const { own, env } of settings) {
       const told = serverEnvironment(env, { ...(own && { privateUrl: own }), secret, port: 4180 })
@@ -295,7 +295,7 @@ describe('what a server is told', () => {
     expect(refused).toBeGreaterThan(0)
   })
 
-  it('gives no account away in any of them: without its key the outbox is shut even in the demo', async () => {
+  it('exposes no account in any of them: without its key the outbox is closed even in the demo', async () => {
     // The takeover: request a new password, read the message, follow its link.
     await server.teacher('known@island.example')
     await server.browser().post('/api/password/forgotten').send({ email: 'known@island.example' }).expect(200)
@@ -326,7 +326,7 @@ describe('what a server is told', () => {
     expect(() => readConfig({ DATABASE_URL: 'postgres://db/x', SECRET: secret, ...env })).toThrow(words)
   })
 
-  it('is taken with a slash at the end of its address', () => {
+  it('accepts its address with a trailing slash', () => {
     const env = {
       DATABASE_URL: 'postgres://db/x',
       SECRET: secret,
@@ -341,8 +341,8 @@ describe('what a server is told', () => {
   })
 })
 
-describe('what a page may not', () => {
-  it('be framed, be kept on the way, or be another’s under our name', async () => {
+describe('a page may not', () => {
+  it('be framed, be cached on the way, or be another’s under our name', async () => {
     await open()
     const { headers } = await server.browser().get('/healthz').expect(200)
     expect(headers['x-frame-options']).toBe('DENY')
@@ -368,7 +368,7 @@ describe('what a page may not', () => {
     await unset.close()
   })
 
-  it('sign in under https: the cookie is bound to the host', async () => {
+  it('sign in without https: the cookie is bound to the host', async () => {
     server = await testServer(defaultLimits, {
       config: {
         secret: 's'.repeat(40),

@@ -47,7 +47,7 @@ describe('a term', () => {
     ])
   })
 
-  it('that cannot be is refused with its mistakes by their paths, and nothing is changed', async () => {
+  it('that is invalid is refused with its mistakes by path, and nothing changes', async () => {
     const term = newTerm('Autumn', '2027-09-06')
     const id = await add(term)
     const place = { id: 'd1', date: '2027-09-07' }
@@ -64,7 +64,7 @@ describe('a term', () => {
     expect((await own.get(`/api/terms/${id}`)).body).toMatchObject({ revision: 1, document: { places: [] } })
   })
 
-  it('goes into the bin and comes out again', async () => {
+  it('goes into the trash and out again', async () => {
     const id = await add(newTerm('Autumn', '2027-09-06'))
     await own.delete(`/api/terms/${id}`).expect(200)
     expect((await own.get('/api/terms')).body).toMatchObject({ terms: [], removed: [{ id, title: 'Autumn' }] })
@@ -73,7 +73,7 @@ describe('a term', () => {
     expect((await own.get('/api/terms')).body).toMatchObject({ terms: [{ id }], removed: [] })
   })
 
-  it('counts each home once for the place it came back of, by the school’s own days', async () => {
+  it('counts each home once for the place its results belong to, by the school’s dates', async () => {
     const { workoutId: sessionId, publication } = await sentSession(own)
     const send = async (finished: string) => {
       const run = {
@@ -109,7 +109,7 @@ describe('a term', () => {
   })
 })
 
-it('a week’s message has links of the term’s sessions in it and no others', async () => {
+it('a weekly message has links of the term’s sessions in it and no others', async () => {
   const { workoutId: sessionId, publication } = await sentSession(own)
   const { publication: other } = await sentSession(own)
   const places = [{ id: 'd1', date: '2027-01-05', session: sessionId }]
@@ -136,7 +136,7 @@ describe('the calendar of a term', () => {
   }
 
   it.each(['Atlantic/Azores', 'Europe/Madrid', 'America/New_York', 'Australia/Sydney', 'Pacific/Auckland'])(
-    'is right over both changes of the clock in %s',
+    'is right over both clock changes in %s',
     async (zone) => {
       await own.put('/api/settings').send(newSettings(zone)).expect(200)
       const id = await add(await placed({ ...newTerm('Year', '2027-01-04'), weeks: 30 }))
@@ -156,7 +156,7 @@ describe('the calendar of a term', () => {
     },
   )
 
-  it('keeps its ids and raises its sequence where a session moves; holidays have none', async () => {
+  it('keeps its ids and raises its sequence when a session moves; holidays have none', async () => {
     const term = await placed({ ...newTerm('Short', '2027-01-04'), weeks: 2 })
     const id = await add(term)
     const before = events((await own.get(`/api/terms/${id}/calendar`)).text)
@@ -174,7 +174,7 @@ describe('the calendar of a term', () => {
     expect(now.sequence).toBeGreaterThan(before[0]!.sequence)
   })
 
-  it('is asked by its address: told that nothing changed, then what did; after its end it shows nothing', async () => {
+  it('is polled at its address: unchanged first, then the change; after its end it shows nothing', async () => {
     const term = await placed({ ...newTerm('Short', '2027-01-04'), weeks: 2 })
     const id = await add(term)
     expect((await own.get(`/api/terms/${id}/link`)).body).toEqual({ link: null })

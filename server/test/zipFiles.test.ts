@@ -16,7 +16,7 @@ function collected() {
   return { out, bytes: () => Buffer.concat(chunks) }
 }
 
-it('is read by another program, in order, with whatever is in a name or a text', async () => {
+it('is read by another program, in order, with any names and texts', async () => {
   const { out, bytes } = collected()
   const files = { 'a/ñandú.json': ['{', '"ü": "🏃"', '}'], 'empty.txt': [], 'b.csv': ['x'.repeat(300_000), '\r\n1,2'] }
   await zipFiles(filesOf(...Object.entries(files).map(([name, text]) => ({ name, text }))), out)
@@ -24,7 +24,7 @@ it('is read by another program, in order, with whatever is in a name or a text',
   expect(read).toEqual(Object.entries(files).map(([name, text]) => [name, text.join('')]))
 })
 
-it('makes nothing before it can be taken: whoever reads slowly holds up the making, and whoever goes away ends it', async () => {
+it('makes nothing before it can be sent: a slow reader delays the making, and one that goes away ends it', async () => {
   let made = 0
   async function* endless() {
     for (;;) yield { name: `${made++}.txt`, text: [randomBytes(50_000).toString('base64')] }
@@ -43,7 +43,7 @@ it('makes nothing before it can be taken: whoever reads slowly holds up the maki
   expect(made).toBe(before)
 })
 
-it('has no end where making it failed, in a file or between two', async () => {
+it('has no end if making it failed, in a file or between two', async () => {
   async function* broken(): AsyncGenerator<string> {
     yield 'so far'
     throw new Error('no more')
@@ -60,7 +60,7 @@ it('has no end where making it failed, in a file or between two', async () => {
   }
 })
 
-it('of more files than a zip of old could hold is whole', async () => {
+it('with more files than an old zip could hold is complete', async () => {
   const n = process.env.VERIFY ? 70_000 : 300
   const { out, bytes } = collected()
   async function* many() {

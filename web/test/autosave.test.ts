@@ -29,8 +29,8 @@ function setUp(answers: (() => Promise<number>)[] = []) {
 }
 const fails = (code: CallError['code']) => () => Promise.reject(new CallError(code, code))
 
-describe('saving by itself', () => {
-  it('waits for a moment of quiet, saves once, and takes the device’s copy away', async () => {
+describe('automatic saving', () => {
+  it('waits for a pause, saves once, and removes the device’s copy', async () => {
     const { document, revision, sent, kept, autosave } = setUp()
     document.value = 'two'
     expect(autosave.state.value).toBe('unsaved')
@@ -44,7 +44,7 @@ describe('saving by itself', () => {
     expect([revision.value, autosave.state.value, kept.at(-1)]).toEqual([2, 'saved', undefined])
   })
 
-  it('saves again what was typed while a save was on its way, over the new revision', async () => {
+  it('saves again what was typed during a save, over the new revision', async () => {
     let answer!: (revision: number) => void
     const { document, sent, kept, autosave } = setUp([() => new Promise((resolve) => (answer = resolve))])
     document.value = 'two'
@@ -79,7 +79,7 @@ describe('saving by itself', () => {
     },
   )
 
-  it('knows a save of its own whose answer was lost, and goes on from it', async () => {
+  it('recognizes its own save whose answer was lost, and continues from it', async () => {
     const { document, revision, sent, kept, there, autosave } = setUp([fails('offline'), fails('conflict')])
     document.value = 'two'
     await vi.advanceTimersByTimeAsync(700)
@@ -96,7 +96,7 @@ describe('saving by itself', () => {
     expect([autosave.state.value, revision.value, kept.at(-1)]).toEqual(['saved', 3, undefined])
   })
 
-  it('does not call it a conflict while what is stored cannot be looked at', async () => {
+  it('reports no conflict while the stored revision cannot be read', async () => {
     const { document, there, autosave } = setUp([fails('conflict'), fails('conflict')])
     there.document = 'away'
     document.value = 'two'
@@ -120,7 +120,7 @@ describe('saving by itself', () => {
     expect(await autosave.flush()).toBe(true)
   })
 
-  it('takes a loaded document as stored: it is neither saved nor kept', async () => {
+  it('treats a loaded document as stored: it is neither saved nor kept', async () => {
     const { document, sent, kept, autosave } = setUp()
     autosave.settle('loaded')
     document.value = 'loaded'
@@ -130,7 +130,7 @@ describe('saving by itself', () => {
     expect(kept).toEqual(['edited'])
   })
 
-  it('says what the server refuses', async () => {
+  it('reports what the server refuses', async () => {
     const { document, autosave } = setUp([fails('invalid')])
     document.value = 'two'
     expect(await autosave.flush()).toBe(false)

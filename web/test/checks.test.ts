@@ -42,7 +42,7 @@ async function looking(document: Session) {
   return { composer, ...view }
 }
 
-it('a finding says what, why and what would mend it; the edit takes it away and is one step of undo', async () => {
+it('a finding says what, why and how to fix it; the fix resolves it and is one undo step', async () => {
   const { composer, press, words } = await looking(session)
   expect(words()).toContain('Plank is held for 1:10. Good form lasts about 1:00.')
   await press(/^Change to 60 s/)
@@ -52,7 +52,7 @@ it('a finding says what, why and what would mend it; the edit takes it away and 
   await vi.waitFor(() => expect(words()).toContain('Plank is held'), 4000)
 })
 
-it('an edit that was made before she went on typing cannot be taken: nothing of hers is undone by it', async () => {
+it('an edit made before she went on typing cannot be applied: it would undo her work', async () => {
   const { composer, view } = await looking(session)
   composer.edit((now) => setDetails(now, { title: 'Rainy noon' }))
   await nextTick()
@@ -64,12 +64,12 @@ it('an edit that was made before she went on typing cannot be taken: nothing of 
   expect(composer.document.title).toBe('Rainy noon')
 })
 
-it('before there is a row there is nothing to look at, and nothing is praised', async () => {
+it('without a row there are no findings, and no praise', async () => {
   const { words } = await open(WorthALook)
   expect(words()).toContain('There is nothing to check yet.')
 })
 
-it('a rule the school has switched off is silent, another weight is another weight; a stop is not lowered', () => {
+it('a rule the school switched off is silent, another weight applies; a fix is not lowered', () => {
   const policies = { 'long-hold': 'off', 'thud-where-quiet': 'note', 'stairs-jump': 'off' } as const
   const said = checkSession(session, library, { policies })
   expect(said.some((f) => f.rule === 'long-hold')).toBe(false)
@@ -78,7 +78,7 @@ it('a rule the school has switched off is silent, another weight is another weig
   expect(checkSession(stairs, library, { policies })[0]).toMatchObject({ rule: 'stairs-jump', level: 'stop' })
 })
 
-it('a session that went out is not scolded when it is opened: what was said then is behind one line, what she adds is not', async () => {
+it('a session already sent opens without warnings: earlier findings are behind one line, new ones are shown', async () => {
   serve({
     'GET /api/settings': () => newSettings('Atlantic/Azores'),
     [`GET /api/workouts/${id}`]: () => ({ document: session, revision: 1 }),
@@ -95,7 +95,7 @@ it('a session that went out is not scolded when it is opened: what was said then
   expect(words()).not.toContain('All checks are fine.')
 })
 
-it('at hand-out a stop holds it back until it is mended or answered; looks are listed', () => {
+it('when sending home a fix blocks it until fixed or ignored; advice is listed', () => {
   const stairs = setDetails(session, { aim: { target: 'Jump off the sofa.' } })
   const looks = sendingLooks(stairs, library)
   expect(looks.filter(isStopped)).toHaveLength(1)
@@ -107,7 +107,7 @@ it('at hand-out a stop holds it back until it is mended or answered; looks are l
   expect(sendingLooks(more, library).filter(isStopped)).toHaveLength(1)
 })
 
-it('in the settings a check that weighs otherwise says what it was, and comes back as it comes', async () => {
+it('in the settings a check with another weight shows the default, and can be reset', async () => {
   const changes: unknown[] = []
   const { words, press } = await open(CheckPolicies, {
     modelValue: { 'no-water': 'off', 'a-rule-of-old': 'note' },

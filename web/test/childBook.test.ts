@@ -26,7 +26,7 @@ const entry = (title: string, day: string, value: number) => ({
   words: [{ word: 'reps', meaning: 'how often' }],
 })
 
-it('a week is from Monday to Sunday, over the end of a month and of a year', () => {
+it('a week is from Monday to Sunday, across the end of a month and of a year', () => {
   expect(weekOf(new Date(2026, 10, 30))[0]).toBe('2026-11-30')
   expect(weekOf(new Date(2026, 11, 6))).toEqual(weekOf(new Date(2026, 10, 30)))
   expect(weekOf(new Date(2027, 0, 1))).toEqual([
@@ -41,7 +41,7 @@ it('a week is from Monday to Sunday, over the end of a month and of a year', () 
   expect(dayOf(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05')
 })
 
-it('a run puts its minutes on its day, beside those that were tapped in', () => {
+it('a run adds its minutes to its day, besides those tapped', () => {
   const tapped = { ...empty, moved: { '2026-11-24': 30, '2026-11-16': 50 } }
   const book = withRun(tapped, entry('Fog', '2026-11-24', 10), run('2026-11-24', 18))
   expect(book.moved).toEqual({ '2026-11-24': 48, '2026-11-16': 50 })
@@ -50,7 +50,7 @@ it('a run puts its minutes on its day, beside those that were tapped in', () => 
   expect(withRun(empty, entry('Fog', '2026-11-24', 1), run('2026-11-24', 4000)).moved).toEqual({ '2026-11-27': 600 })
 })
 
-it('a run told of again takes its own place, and its minutes once', () => {
+it('a run reported again replaces itself, and its minutes count once', () => {
   const told = (value: number) => ({ ...entry('Fog', '2026-11-24', value), run: 'r1' })
   const once = withRun(empty, told(10), run('2026-11-24', 18))
   const again = withRun(once, told(12), run('2026-11-24', 18))
@@ -59,7 +59,7 @@ it('a run told of again takes its own place, and its minutes once', () => {
   expect(withRun(again, entry('Fog', '2026-11-24', 12), run('2026-11-24', 18)).entries).toHaveLength(2)
 })
 
-it('last time stands beside this time of the same session, without a word about which is more', () => {
+it('last time is shown next to this time of the same session, without a word about which is more', () => {
   const first = withRun(empty, entry('Fog', '2026-11-24', 12), run('2026-11-24', 5))
   const other = withRun(first, entry('Mist', '2026-11-25', 3), run('2026-11-25', 5))
   const book = withRun(other, entry('Fog', '2026-11-26', 10), run('2026-11-26', 5))
@@ -70,7 +70,7 @@ it('last time stands beside this time of the same session, without a word about 
   expect(wordsLearnt(book)).toEqual([{ word: 'reps', meaning: 'how often' }])
 })
 
-it('keeps sixty sessions, the latest', () => {
+it('keeps the latest sixty sessions', () => {
   const book = Array.from({ length: 70 }).reduce<ChildBook>(
     (now, _, i) => withRun(now, entry(`Fog ${i}`, '2026-11-24', i), run('2026-11-24', 1)),
     empty,
@@ -79,7 +79,7 @@ it('keeps sixty sessions, the latest', () => {
   expect(book.entries[0]!.title).toBe('Fog 69')
 })
 
-it('a station’s laps are told together, a test as it counts', () => {
+it('a station’s laps are shown together, a test as it counts', () => {
   const { groups } = newSession('x', [[4, 5, 6]], 20, library.version)
   const text = '# Fog\n## Main\n2 laps 30/30\nsquat\n## Test\nmeasure line jumps in 15 s, 2 trials\n'
   const publication = publish(parse(text, library, groups).workout, library)

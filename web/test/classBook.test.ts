@@ -18,7 +18,7 @@ const press = (from: Selection, ...keys: (string | { key: string; shift?: boolea
   keys.reduce((now, key) => lead(now, typeof key === 'string' ? { key } : key, size) ?? now, from)
 
 describe('where keys lead', () => {
-  it('along the row by Tab, and by Enter to where the row was begun, one below', () => {
+  it('along the row by Tab, and by Enter one below where the row was started', () => {
     expect(press(at(3, 1), 'Tab', 'Tab', 'Enter').active).toEqual({ row: 4, column: 1 })
     expect(press(at(3, 1), 'Tab', 'ArrowLeft', 'Enter').active).toEqual({ row: 4, column: 1 })
     expect(press(at(3, 1), 'Tab', 'ArrowRight', 'Enter').active).toEqual({ row: 4, column: 3 })
@@ -68,7 +68,7 @@ describe('where keys lead', () => {
 })
 
 describe('a pasted block', () => {
-  it('goes from the corner on, and what lies outside is counted and lost nowhere else', () => {
+  it('goes from the corner on; cells outside are counted, and nothing else is lost', () => {
     const { placed, outside } = placeBlock(
       [
         ['1', '2'],
@@ -84,14 +84,14 @@ describe('a pasted block', () => {
     expect(outside).toBe(2)
   })
 
-  it('of one cell fills what is selected; a row that fits fills every row', () => {
+  it('of one cell fills the selection; a row that fits fills every row', () => {
     const selection = { ...at(0, 0), active: { row: 2, column: 1 } }
     expect(placeBlock([['7']], selection, size).placed).toHaveLength(6)
     expect(placeBlock([['7', '8']], selection, size).placed.map((p) => p.text)).toEqual(['7', '8', '7', '8', '7', '8'])
     expect(placeBlock([], selection, size).placed).toEqual([])
   })
 
-  it('is read as spreadsheets write it, and written so', () => {
+  it('is read as spreadsheets write it, and written the same way', () => {
     expect(readBlock('1\t2\r\n"a ""b"""\t\r\n')).toEqual([
       ['1', '2'],
       ['a "b"', ''],
@@ -293,7 +293,7 @@ function cellsOf(rows: TableRows) {
 }
 
 describe('spreadsheets', () => {
-  it('in two hundred odd shapes are read as they are meant', async () => {
+  it('in two hundred odd layouts are read correctly', async () => {
     await fc.assert(
       fc.asyncProperty(shape, fc.integer({ min: 1, max: 1e6 }), async (shape, seed) => {
         const next = random(seed)
@@ -310,7 +310,7 @@ describe('spreadsheets', () => {
     )
   }, 900_000)
 
-  it('say by line what cannot be taken, and take nothing of it silently', () => {
+  it('report by line what cannot be read, and ignore nothing silently', () => {
     const rows = [
       ['Alias', ...named.map((n) => n.line)],
       ['Stranger 1', '1', '1', '1', '1', '1'],
@@ -359,11 +359,11 @@ describe('spreadsheets', () => {
     expect(i18n.global.te(`table.refused.${code}`)).toBe(true)
   })
 
-  it('without an alias of the class are none of its', () => {
+  it('without an alias of the class are refused', () => {
     expect(matchTable(readText('Name;Jump\nSomebody;3\n'), named, pupils)).toBeUndefined()
   })
 
-  it('go out in the order they stand, and nothing in them is a formula', async () => {
+  it('are exported in display order, and nothing in them is a formula', async () => {
     const table = {
       heads: ['Alias', '=cmd()', columnLine(columns[0]!, t)],
       rows: pupils.map(({ alias }, i) => [i ? alias : '=1+1', i % 2 ? null : i, 7]),

@@ -98,10 +98,10 @@ const put = (book: ReturnType<typeof useBook>, pupil: string, nth: number, text:
   book.put([{ pupil, column: lap(nth).key, text }])
 const quiet = () => vi.advanceTimersByTimeAsync(1500)
 
-describe('what is typed into the book', () => {
+describe('a value typed into the book', () => {
   beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }))
 
-  it('is on screen at once and stored a moment later, cells typed together in one turn', async () => {
+  it('is on screen at once and stored a moment later, cells typed together in one request', async () => {
     const book = await opened()
     put(book, kelp, 1, '14')
     put(book, tern, 2, '9')
@@ -119,7 +119,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('and put back as it was is not stored', async () => {
+  it('and restored as it was is not stored', async () => {
     const book = await opened()
     put(book, kelp, 1, '14')
     put(book, kelp, 1, '12')
@@ -128,7 +128,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('is undone and done again, step by step', async () => {
+  it('is undone and redone, step by step', async () => {
     const book = await opened()
     book.put([
       { pupil: kelp, column: lap(1).key, text: '14' },
@@ -145,7 +145,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('stays as typed where it cannot be, and is asked about where it is hardly likely, and neither is stored', async () => {
+  it('stays as typed if impossible, is questioned if unlikely, and is stored in neither case', async () => {
     const book = await opened()
     put(book, kelp, 1, '500')
     put(book, kelp, 2, '70')
@@ -163,7 +163,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('that somebody else wrote meanwhile is shown with theirs, and goes where mine is taken', async () => {
+  it('that somebody else changed meanwhile is shown with theirs, and disappears if mine is chosen', async () => {
     const theirs = entry({ id: '77777777-7777-4777-8777-777777777777', value: 20, at: '2026-11-13T10:00:00.000Z' })
     const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
     answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => ({
@@ -182,7 +182,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('goes on where it is typed over while it is on its way: over what has just been written', async () => {
+  it('edited while it is being saved is saved over the value just written', async () => {
     const book = await opened()
     answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => {
       const { cells } = body as { cells: WrittenCell[] }
@@ -198,7 +198,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it.each(['id-taken', 'twice'])('goes again by itself under another id where the server says %s', async (why) => {
+  it.each(['id-taken', 'twice'])('is sent again under another id if the server says %s', async (why) => {
     const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
     let refused = ''
     answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => {
@@ -216,7 +216,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('is not asked about again where a step back brings it', async () => {
+  it('is not questioned again after undo', async () => {
     const book = await opened()
     put(book, kelp, 2, '70')
     book.confirm(book.open.value[0]!)
@@ -230,7 +230,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('gives way to what somebody else wrote where theirs is taken', async () => {
+  it('is replaced by somebody else’s if theirs is chosen', async () => {
     const theirs = entry({ id: '77777777-7777-4777-8777-777777777777', value: 20, at: '2026-11-13T10:00:00.000Z' })
     answers[`PUT /api/classes/${classId}/results/${sent}`] = (body) => ({
       written: [],
@@ -246,7 +246,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('waits on screen while the server is away, and what is typed meanwhile goes with it', async () => {
+  it('waits on screen while the server is away, and is sent with what is typed meanwhile', async () => {
     const good = answers[`PUT /api/classes/${classId}/results/${sent}`]!
     answers[`PUT /api/classes/${classId}/results/${sent}`] = () => new Refusal(503, { code: 'database-away' })
     const book = await opened()
@@ -261,7 +261,7 @@ describe('what is typed into the book', () => {
     book.stop()
   })
 
-  it('says where a sign-in has ended, and keeps what was typed', async () => {
+  it('is kept when the sign-in has ended, and the page says so', async () => {
     answers[`PUT /api/classes/${classId}/results/${sent}`] = () => new Refusal(401, { code: 'sign-in-needed' })
     const book = await opened()
     put(book, kelp, 1, '14')
@@ -277,7 +277,7 @@ describe('the page of a class', () => {
     return open((await import('../src/classes/ClassPage.vue')).default, { classId })
   }
 
-  it('shows what it did by alias, per thirty seconds, with a line of each child’s own, and lets nobody sort by it', async () => {
+  it('shows results by alias, per thirty seconds, with each child’s own line, and lets nobody sort by them', async () => {
     const { view } = await page()
     await flushPromises()
     const rows = view.findAll('tbody tr[aria-rowindex]')
@@ -291,7 +291,7 @@ describe('the page of a class', () => {
     expect(view.find('[data-testid=about]').text()).toContain('before: 10')
   })
 
-  it('gives a run that came with another child’s code to whom it belongs', async () => {
+  it('reassigns a run that came with another child’s code', async () => {
     const run = '99999999-9999-4999-8999-999999999999'
     entries = [entry({ run })]
     let moved: unknown
@@ -305,7 +305,7 @@ describe('the page of a class', () => {
     expect(moved).toEqual({ pupil: tern })
   })
 
-  it('is typed into by keyboard: a number begins, Tab goes on, Escape leaves it as it was', async () => {
+  it('is filled by keyboard: a digit starts, Tab continues, Escape restores', async () => {
     const { view } = await page()
     await flushPromises()
     const grid = view.find('[role=grid]')
@@ -326,14 +326,14 @@ describe('the page of a class', () => {
     expect(view.find('#cell-0-0').text()).toBe('')
   })
 
-  it('says what to do where nobody is in it, and where nothing was sent to it', async () => {
+  it('explains what to do if nobody is in it, and if nothing was sent to it', async () => {
     answers[`GET /api/classes/${classId}`] = () => ({ class: schoolClass, pupils: [], removed: [] })
     expect((await page()).words()).toContain('This class has no pupils yet.')
     answers[`GET /api/classes/${classId}/sessions`] = () => ({ sessions: [] })
     expect((await page()).words()).toContain('This class has no sessions yet')
   })
 
-  it('says a month before that its results go, and keeps them longer when told to', async () => {
+  it('announces a month before that its results will be deleted, and keeps them longer when told to', async () => {
     const soon = new Date(Date.now() + 10 * 86_400_000).toISOString().slice(0, 10)
     let saved: unknown
     answers[`GET /api/classes/${classId}`] = () => ({ class: { ...schoolClass, yearEnds: soon }, pupils, removed: [] })
@@ -365,7 +365,7 @@ describe('the page of a class', () => {
     expect(router.currentRoute.value.query).toEqual({ show: 'results', session: sent })
   })
 
-  it('says how the class changed once eight children have both days that count, and of nobody by alias', async () => {
+  it('shows how the class changed once eight children have both days, and names no alias', async () => {
     const days = ['a', 'b', 'c'].map((key, i) => ({
       key,
       publicationId: sent,
@@ -406,7 +406,7 @@ describe('the page of a class', () => {
     )
   })
 
-  it('adds aliases that it proposes, warns of what looks like a name, and takes a pupil away and back', async () => {
+  it('adds proposed aliases, warns of what looks like a name, removes a pupil and restores it', async () => {
     let added: unknown
     answers[`POST /api/classes/${classId}/pupils`] = (body) => ((added = body), { pupils })
     const calls: string[] = []
@@ -427,7 +427,7 @@ describe('the page of a class', () => {
   })
 })
 
-it('a class that moves up has its next grades, its next year’s end and its next number', () => {
+it('a class that moves up gets its next grades, year’s end and number', () => {
   const draft = { name: 'Class 3 · Gannets', grades: [2, 3], yearEnds: '2027-07-31', keepMonths: 1, pace: 1.2 }
   expect(movedUp(draft)).toEqual({
     name: 'Class 4 · Gannets',

@@ -93,7 +93,7 @@ describe('the editor of a row', () => {
     return mounted((await import('../src/compose/panel/RowEditor.vue')).default)
   }
 
-  it('changes the version for the group of the cell it came from', async () => {
+  it('changes the version for the group of its cell', async () => {
     const editor = await open('s1', 0)
     expect(editor.findAll('[aria-pressed=true]').map((b) => b.attributes('aria-label'))).toEqual(['Only A, K–1'])
     await editor.findAll('input[type=radio]')[0]!.trigger('change')
@@ -101,7 +101,7 @@ describe('the editor of a row', () => {
     expect(['g1', 'g2', 'g3'].map((g) => valueFor(cells, g).version)).toEqual(['rise', 'squat-jump', 'squat-jump'])
   })
 
-  it('changes laps for all or for some, and keeps a number that is none off the document', async () => {
+  it('changes laps for all or for some, and keeps an invalid number out of the document', async () => {
     const editor = await open('p2', -1)
     const laps = () => findBlock(composer.document, 'b2') as BlockOf<'intervals'>
     const field = (label: string) =>
@@ -122,7 +122,7 @@ describe('the editor of a row', () => {
     expect(valueFor(laps().laps, 'g3')[0]!.rest).toBe(90)
   })
 
-  it('moves, doubles and removes the row, and says what to do where none is chosen', async () => {
+  it('moves, duplicates and removes the row, and explains what to do if none is chosen', async () => {
     const editor = await open('s2', -1)
     await editor.find('[aria-label="Move up"]').trigger('click')
     const order = () => (findBlock(composer.document, 'b2') as BlockOf<'intervals'>).stations.map((s) => s.id)
@@ -137,14 +137,14 @@ describe('the editor of a row', () => {
   })
 })
 
-describe('the shelf', () => {
+describe('the exercise list', () => {
   const open = async () => {
     const shelf = mounted((await import('../src/compose/panel/MoveShelf.vue')).default)
     await flushPromises()
     return shelf
   }
 
-  it('finds by typing, chooses by arrow keys and puts in by Enter', async () => {
+  it('finds by typing, chooses by arrow keys and inserts by Enter', async () => {
     composer.selection = { row: 's1', cell: -1 }
     const shelf = await open()
     const field = shelf.find('input')
@@ -169,7 +169,7 @@ describe('the shelf', () => {
     ])
   })
 
-  it('narrows by chips, and says so where nothing is left', async () => {
+  it('narrows by chips, and says so if nothing is left', async () => {
     const shelf = await open()
     const count = () => Number(/\d+/.exec(shelf.find('[aria-live]').text())![0])
     const all = count()
@@ -197,7 +197,7 @@ it('the lanes say how late each is, in words', async () => {
   expect(lanes.findAll('.strip path').length).toBeLessThanOrEqual(3 * 5)
 })
 
-it('a run that came back says lane, time, felt, what was skipped and the reps by station', async () => {
+it('a run shows lane, time, effort, skipped steps and the reps by station', async () => {
   const run = {
     receivedAt: new Date().toISOString(),
     workoutId: '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d',
@@ -226,7 +226,7 @@ it('a run that came back says lane, time, felt, what was skipped and the reps by
 })
 
 describe('a figure', () => {
-  it('that needs two sides shows both at once where nothing moves; others, and small pictures, have one', async () => {
+  it('that needs two sides shows both at once if still; others, and small pictures, have one', async () => {
     const { default: MoveFigure } = await import('../src/shared/figure/MoveFigure.vue')
     const figure = library.figures.get('windmill')!
     const drawn = (props: Record<string, unknown>) => {
@@ -240,7 +240,7 @@ describe('a figure', () => {
 })
 
 describe('the address of a term for calendars', () => {
-  it('is what the server said last, whatever comes late; a copy has its own or none', async () => {
+  it('is the server’s latest answer, whatever arrives late; a copy has its own or none', async () => {
     const { default: TermCalendar } = await import('../src/term/TermCalendar.vue')
     const waiting: { of: string; answer: (token: string | null) => void }[] = []
     vi.stubGlobal('fetch', (path: string) => {

@@ -31,7 +31,7 @@ function session(...moves: string[]): Session {
 }
 
 describe('the running order', () => {
-  it('draws a shared value once across the groups, and a group’s own alone', () => {
+  it('draws a shared value once across the groups, and a group’s own separately', () => {
     const rows = rowsOf(session('squat-jump'), library, t)
     const row = rows.find((r) => r.kind === 'station')!
     expect(row.spans.map((s) => [s.groupIds, s.own, s.text, s.dose])).toEqual([
@@ -41,7 +41,7 @@ describe('the running order', () => {
     expect(rows.map((r) => r.kind)).toEqual(['section', 'empty', 'section', 'station', 'section', 'empty'])
   })
 
-  it('parts shared cells where the dose they come to differs, without making them own', () => {
+  it('splits shared cells if the resulting dose differs, without making them own', () => {
     const workout = setBlock(session('one-leg-stand', 'jog'), 'b2', 'intervals', (b) => ({
       ...b,
       laps: { ...b.laps, by: { g3: [{ work: 41, rest: 20 }] } },
@@ -58,7 +58,7 @@ describe('the running order', () => {
     expect(jog!.spans.map((s) => s.dose)).toEqual(['30 s', '41 s'])
   })
 
-  it('names another move where a group does one', () => {
+  it('names another exercise if a group does one', () => {
     const workout = setCell(session('plank'), 's1', ['g1'], () => ({ move: 'bear-walk', version: 'bear-still' }))
     const row = rowsOf(workout, library, t).find((r) => r.kind === 'station')!
     expect(row.spans[0]!.text).toBe('Bear walk: Lift one paw, then the other')
@@ -73,7 +73,7 @@ describe('the running order', () => {
     ])
   })
 
-  it('steps versions and doses within their ends', () => {
+  it('steps versions and doses within their limits', () => {
     const cell = { move: 'squat-jump', version: 'frog', dose: { unit: 'seconds' as const, amount: 10 } }
     expect([stepVersion(cell, 1).version, stepVersion(cell, -1).version]).toEqual(['squat-jump', 'rise'])
     expect(stepVersion({ ...cell, version: 'tuck-jump' }, 1).version).toBe('tuck-jump')
@@ -93,7 +93,7 @@ describe('lanes', () => {
     expect(lanePicture(sessionView(long, library)[0]!, 0.01, 18).work.match(/M/g)).toHaveLength(1)
   })
 
-  it('have a scale that passes the finish line and the longest lane, with at most nine marks', () => {
+  it('have a scale that passes the limit and the longest lane, with at most nine marks', () => {
     expect(scaleSeconds(1320, 1400)).toBe(1560)
     for (const minutes of [1, 7, 20, 45, 119]) {
       const scale = scaleSeconds(minutes * 60, 0)
@@ -103,7 +103,7 @@ describe('lanes', () => {
   })
 })
 
-it('undo and redo go back and forth over any chain of steps to the very same documents', () => {
+it('undo and redo go back and forth over any chain of steps to exactly the same documents', () => {
   fc.assert(
     fc.property(
       fc.array(fc.oneof(fc.integer({ min: 1, max: 9 }), fc.constantFrom('undo' as const, 'redo' as const))),
@@ -132,7 +132,7 @@ it('undo and redo go back and forth over any chain of steps to the very same doc
   )
 })
 
-it('takes typing in one field back as one step', () => {
+it('undoes typing in one field as one step', () => {
   const history = useHistory('a')
   for (const text of ['ab', 'abc']) history.push(text, 'title')
   history.push('abcd', 'other')

@@ -66,7 +66,7 @@ beforeEach(async () => {
 afterEach(() => void vi.useRealTimers())
 
 describe('the composer', () => {
-  it('opens a session, edits it, and saves by itself', async () => {
+  it('opens a session, edits it, and saves automatically', async () => {
     const composer = await fresh()
     await composer.open('w1')
     expect(composer.lanes.map((l) => l.totals.session.seconds.typical)).toEqual([180, 180])
@@ -81,7 +81,7 @@ describe('the composer', () => {
     ])
   })
 
-  it('puts a move in below the cursor and moves the cursor onto it', async () => {
+  it('inserts an exercise below the cursor and moves the cursor to it', async () => {
     const composer = await fresh()
     await composer.open('w1')
     composer.selection = { row: 's1', cell: -1 }
@@ -95,7 +95,7 @@ describe('the composer', () => {
     expect(stationsOf(composer.document.sections[2]!.blocks[0]!)).toHaveLength(1)
   })
 
-  it('puts the first move of a session without any into its warm-up', async () => {
+  it('puts the first exercise of an empty session into its warm-up', async () => {
     server.document = newSession('Fresh', [[2, 3]], 20, library.version)
     const composer = await fresh()
     await composer.open('w1')
@@ -107,7 +107,7 @@ describe('the composer', () => {
     expect([composer.document.sections[0]!.role, rows]).toEqual(['warmUp', [1, 0, 0]])
   })
 
-  it('puts a line of several moves in as rows, the next line below the last, and no goal nobody wrote', async () => {
+  it('inserts a line of several exercises as rows, the next line below the last, without inventing goals', async () => {
     const composer = await fresh()
     await composer.open('w1')
     composer.selection = { row: 's1', cell: -1 }
@@ -125,7 +125,7 @@ describe('the composer', () => {
     })
   })
 
-  it('says why an edit cannot be, and changes nothing', async () => {
+  it('says why an edit is impossible, and changes nothing', async () => {
     const composer = await fresh()
     await composer.open('w1')
     const before = composer.document
@@ -134,7 +134,7 @@ describe('the composer', () => {
     expect(composer.message?.text).toContain('minutes: should be at most 120')
   })
 
-  it('offers to undo what was taken out, and undoes to the very document', async () => {
+  it('offers to undo a removal, and restores exactly the same document', async () => {
     const composer = await fresh()
     await composer.open('w1')
     const before = composer.document
@@ -145,7 +145,7 @@ describe('the composer', () => {
     expect(composer.document).toBe(before)
   })
 
-  it('keeps work on the device while the server is away, and brings it back after a reload', async () => {
+  it('keeps work on the device while the server is away, and restores it after a reload', async () => {
     const composer = await fresh()
     await composer.open('w1')
     server.down = true
@@ -161,7 +161,7 @@ describe('the composer', () => {
     expect(server.document.title).toBe('In the dark')
   })
 
-  it('goes on after a reload where the last save was stored and its answer lost', async () => {
+  it('continues after a reload if the last save was stored and its answer lost', async () => {
     const composer = await fresh()
     await composer.open('w1')
     server.dies = true
@@ -217,7 +217,7 @@ describe('the composer', () => {
     expect([composer.document.title, await drafts()]).toEqual(['Springs', 1])
   })
 
-  it('says what is wrong where a session cannot be opened, and where nobody is signed in any more', async () => {
+  it('says what is wrong if a session cannot be opened, and if nobody is signed in any more', async () => {
     const composer = await fresh()
     await composer.open('gone')
     expect(composer.loadError).toBe('not-found')
@@ -231,7 +231,7 @@ describe('the composer', () => {
 })
 
 describe('pieces and folding', () => {
-  it('copies the row the cursor is on, and pastes it after the cursor', async () => {
+  it('copies the cursor’s row, and pastes it after the cursor', async () => {
     const composer = await fresh()
     await composer.open('w1')
     expect(composer.copied()).toBeUndefined()
@@ -250,7 +250,7 @@ describe('pieces and folding', () => {
     expect(composer.document).toEqual(server.document)
   })
 
-  it('folds a section away, numbers on past it, and opens it for whatever goes in', async () => {
+  it('folds a section, continues the numbering, and opens it for anything inserted', async () => {
     const composer = await fresh()
     await composer.open('w1')
     composer.selection = { row: 'p3', cell: -1 }

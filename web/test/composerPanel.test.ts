@@ -42,7 +42,7 @@ function composing(document: Session) {
   return composer
 }
 
-describe('the lanes ask where the question arises', () => {
+describe('the lanes offer tools next to the problem', () => {
   it('a late lane leads to ways to fit', async () => {
     const composer = composing(session)
     const { press, words } = await open(LanesPanel)
@@ -54,7 +54,7 @@ describe('the lanes ask where the question arises', () => {
     expect(words()).not.toContain('Fill unused time')
   })
 
-  it('a lane well under the minutes leads to filling it up; all of them say so below', async () => {
+  it('a lane well under the minutes leads to filling up; all of them say so below', async () => {
     const composer = composing(setDetails(session, { minutes: 40 }))
     const { press } = await open(LanesPanel)
     await press(/ left$/)
@@ -63,7 +63,7 @@ describe('the lanes ask where the question arises', () => {
     expect(composer.tool).toEqual({ kind: 'fit', fill: true })
   })
 
-  it('a lane a little under asks nothing; lanes that are to end together and do not lead to ways to fit', async () => {
+  it('a lane a little under offers nothing; lanes that should end together and do not lead to ways to fit', async () => {
     composing(setDetails(session, { minutes: 13 }))
     const first = await open(LanesPanel)
     expect(first.words()).not.toMatch(/Ways to fit|Fill it up/)
@@ -72,7 +72,7 @@ describe('the lanes ask where the question arises', () => {
     expect(together.words()).toContain('Fit the planned minutes')
   })
 
-  it('a lane of more steps than may be sent says so and leads to where they run out', async () => {
+  it('a lane of too many steps says so and leads to where they pass the limit', async () => {
     const composer = composing(typed('minutes 20; groups K-1, 4-6', '## Main part', 'squat', ...endless, ...endless))
     const { press, words } = await open(LanesPanel)
     expect(words()).toContain('> 50:30')
@@ -92,10 +92,10 @@ describe('the lanes ask where the question arises', () => {
   })
 })
 
-describe('what is open in the panel', () => {
+describe('a tool open in the panel', () => {
   const blocks = () => session.sections.flatMap((s) => s.blocks)
 
-  it('is there as long as its block is, in a form it is about', () => {
+  it('exists as long as its block does, in a form it applies to', () => {
     const composer = composing(session)
     const { tool } = useTool()
     expect(tool.value).toBeUndefined()
@@ -111,7 +111,7 @@ describe('what is open in the panel', () => {
     expect(tool.value).toEqual({ kind: 'finish' })
   })
 
-  it('by key is the block the cursor is in, or says that there is nothing to arrange', () => {
+  it('opened by key is for the cursor’s block, or says that there is nothing to arrange', () => {
     const composer = composing(session)
     const { openArrange } = useTool()
     openArrange()
@@ -125,7 +125,7 @@ describe('what is open in the panel', () => {
     expect(composer.tool).toBeUndefined()
   })
 
-  it('takes the focus, says how far it is, and can be stopped, tried again and closed', async () => {
+  it('takes the focus, shows progress, and can be stopped, retried and closed', async () => {
     const composer = composing(session)
     composer.tool = { kind: 'finish' }
     const onCancel = vi.fn()
@@ -147,7 +147,7 @@ describe('what is open in the panel', () => {
 })
 
 describe('choices side by side', () => {
-  it('are radios of one name, so that arrow keys go through them', async () => {
+  it('are radio buttons of one name, so that arrow keys move through them', async () => {
     const chosen = ref(1)
     const { view } = await open(RadioBar, {
       choices: [0, 1, 2],
@@ -165,8 +165,8 @@ describe('choices side by side', () => {
   })
 })
 
-describe('what the composer says', () => {
-  it('counts what was taken, and takes it back', async () => {
+describe('messages of the composer', () => {
+  it('count removed rows, and restore them', async () => {
     const composer = composing(session)
     composer.edit((w) => setDetails(w, { minutes: 30 }))
     composer.message = { text: 'fitTaken', params: { n: 2 }, undo: true }
@@ -179,7 +179,7 @@ describe('what the composer says', () => {
     expect([composer.document.minutes, composer.message]).toEqual([6, undefined])
   })
 
-  it('is said as it is where it is no word of ours', async () => {
+  it('show an unknown text unchanged', async () => {
     const composer = composing(session)
     composer.message = { text: 'title: at least 1 letter' }
     const { press, words } = await open(MessageBar)
@@ -214,7 +214,7 @@ describe('the keys of the composer', () => {
     return { called, press }
   }
 
-  it('do what they say anywhere but in a field', async () => {
+  it('work anywhere except in a field', async () => {
     const { called, press } = await keysOver('<button data-here>here</button>')
     for (const key of ['/', '?', 'p', 'W', 'm', 'A']) press(key)
     const { find, help, play, text, fit, arrange, leave } = called
@@ -237,7 +237,7 @@ describe('the keys of the composer', () => {
     expect(called.leave).toHaveBeenCalledOnce()
   })
 
-  it('all stand in the sheet', async () => {
+  it('are all listed in the sheet', async () => {
     const { words } = await open(ShortcutSheet, { modelValue: true })
     for (const line of [
       'Fit the planned minutes',

@@ -4,7 +4,7 @@ import { countryWords, useCountryWords } from '../src/words/countryWords.ts'
 
 const { t } = i18n.global
 
-describe('words of a country', () => {
+describe('words by country', () => {
   afterEach(() => useCountryWords('unsaid'))
 
   // Common practice, no source.
@@ -14,7 +14,7 @@ describe('words of a country', () => {
     expect(countryWords('US')).toEqual({ trash: 'trash', grade: 'grade', grades: 'grades' })
   })
 
-  it('stand in the messages, with a capital where one begins with them', () => {
+  it('appear in the messages, capitalized at the beginning of a sentence', () => {
     expect([t('bin.none'), t('desk.grades', { grades: '2–3' })]).toEqual(['The trash is empty.', 'Grades 2–3'])
     useCountryWords('NZ')
     expect([t('bin.title'), t('bin.none')]).toEqual(['Bin', 'The bin is empty.'])

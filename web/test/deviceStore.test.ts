@@ -38,7 +38,7 @@ describe('databases of a device', () => {
     expect(names).not.toContain('esfuerzo-book')
   })
 
-  it('keep what each is given, whichever was opened first', async () => {
+  it('keep their own data, whichever was opened first', async () => {
     const orders: Purpose[][] = [
       ['classBook', 'childBook'],
       ['childBook', 'classBook'],
@@ -50,7 +50,7 @@ describe('databases of a device', () => {
     }
   })
 
-  it('are let go by an older page where a newer one brings them up to date', async () => {
+  it('are closed by an older page when a newer one migrates them', async () => {
     await device.set('drafts', 'k', 1)
     const newer = await openDB('esfuerzo-drafts', 2)
     newer.close()
@@ -69,7 +69,7 @@ describe('the one database that two pages opened', () => {
   }
   const names = async () => (await indexedDB.databases()).map((d) => d.name)
 
-  it('hands typed cells to the class book, each under a key of its own', async () => {
+  it('passes typed cells to the class book, each under a key of its own', async () => {
     await asBefore('cells', [
       [
         '2b/s1',
@@ -88,7 +88,7 @@ describe('the one database that two pages opened', () => {
     expect(await names()).not.toContain('esfuerzo-book')
   })
 
-  it('hands children’s books to theirs, and writes over none that is newer', async () => {
+  it('passes children’s books on, and overwrites no newer one', async () => {
     const book = (title: string) => ({
       entries: [{ title, at: '2026-11-01T10:00:00.000Z', lines: [], words: [] }],
       moved: {},
@@ -103,7 +103,7 @@ describe('the one database that two pages opened', () => {
     expect(await names()).not.toContain('esfuerzo-book')
   })
 
-  it('is not made where there is none', async () => {
+  it('is not created if it does not exist', async () => {
     await device.close()
     await childBook('p1')
     expect(await names()).not.toContain('esfuerzo-book')
@@ -111,7 +111,7 @@ describe('the one database that two pages opened', () => {
 })
 
 describe('cells of two tabs', () => {
-  it('are kept side by side: what one keeps or takes away is nothing of the other’s', async () => {
+  it('are kept separately: one tab’s saving or deleting does not affect the other’s', async () => {
     const [one, other] = [cellKeeper('2b/s1', () => '2b'), cellKeeper('2b/s1', () => '2b')]
     await Promise.all([one.keep('p1 felt', cell('3')), other.keep('p2 felt', cell('4'))])
     await one.keep('p1 felt', undefined)
@@ -121,13 +121,13 @@ describe('cells of two tabs', () => {
   })
 })
 
-describe('drafts that tabs left behind', () => {
+describe('drafts left behind by tabs', () => {
   const drafts = draftsOf(sessionDocument)
   const session = (title: string) => newSession(title, [[0, 1]], 20, library.version)
   const left = (tab: string, title: string, at: number, owner = ana) =>
     device.set('drafts', `w1/${tab}`, { revision: 1, document: session(title), at, owner })
 
-  it('are all found, the latest first, and stay until they are dropped', async () => {
+  it('are all found, the latest first, and stay until they are discarded', async () => {
     await left('one', 'Earlier', 1000)
     await left('two', 'Later', 2000)
     await left('three', 'Somebody else’s', 3000, bea)
@@ -138,7 +138,7 @@ describe('drafts that tabs left behind', () => {
     expect(await titles()).toEqual(['Earlier'])
   })
 
-  it('are named before somebody signs out, with typed results; others’ are neither named nor cleared', async () => {
+  it('are listed before somebody signs out, with typed results; others’ are neither listed nor cleared', async () => {
     await left('one', 'Springs', Date.now())
     await left('two', 'Not hers', Date.now(), bea)
     await left('three', 'Forgotten', Date.now() - 40 * 86_400_000, bea)

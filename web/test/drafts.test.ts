@@ -55,7 +55,7 @@ const stationsIn = ({ session }: Draft) =>
     .flatMap((s) => s.blocks.flatMap((b) => ('stations' in b ? b.stations : [])))
 
 describe('three drafts', () => {
-  it('come one after the other, each with another skill; a kept row comes again and is let go by its own tick', async () => {
+  it('appear one after the other, each with another skill; a kept row stays until its box is unticked', async () => {
     const { drafts, make, keep, keptOf } = drafting()
     await make(await ask())
     expect(new Set(intents.map((i) => drafts.value[i]!.thread.move)).size).toBe(3)
@@ -70,7 +70,7 @@ describe('three drafts', () => {
     expect([...keptOf('work')]).toEqual([])
   })
 
-  it('where one of them cannot be had the others come all the same', async () => {
+  it('if one of them is impossible the others still appear', async () => {
     instead = ({ intent }) => (intent === 'learn' ? 'nothing' : 'draft')
     const { drafts, make, making, problem } = drafting()
     await make(await ask())
@@ -78,7 +78,7 @@ describe('three drafts', () => {
     expect(drafts.value.work && drafts.value.play).toBeTruthy()
   })
 
-  it('stopped, those that came stay, and nothing comes after', async () => {
+  it('when stopped, finished ones stay, and nothing follows', async () => {
     instead = ({ intent }) => (intent === 'work' ? new Promise<never>(() => {}) : 'draft')
     const { drafts, make, making, stop } = drafting()
     void make(await ask())
@@ -90,7 +90,7 @@ describe('three drafts', () => {
 })
 
 describe('the conditions', () => {
-  it('stand in the address, and are read from it; what it says wrong is as if it were not said', async () => {
+  it('are in the address, and are read from it; invalid ones are ignored', async () => {
     const before = await known()
     const other: KnownBefore = {
       ...before,
@@ -116,7 +116,7 @@ describe('the conditions', () => {
 })
 
 describe('the page of drafts', () => {
-  it('says of one that cannot be had what would bring it, and takes another as a session', async () => {
+  it('says what would make an impossible draft possible, and takes another as a session', async () => {
     instead = ({ intent }) => (intent === 'play' ? 'nothing' : 'draft')
     let made: unknown
     answers['POST /api/workouts'] = (body) => {
@@ -132,7 +132,7 @@ describe('the page of drafts', () => {
     expect(made).toMatchObject({ document: { minutes: 20 } })
   })
 
-  it('says how long a lane takes as it would be taken: with the talk about what is new', async () => {
+  it('shows a lane’s length as it would be taken: including the talk about new exercises', async () => {
     answers['GET /api/moves/used'] = () => ({ used: [{ move: 'squat', last: '2026-11-20T10:00:00.000Z' }] })
     let made: Session | undefined
     answers['POST /api/workouts'] = (body) => {
@@ -161,7 +161,7 @@ describe('the page of drafts', () => {
     await vi.waitFor(() => expect(seconds()).toEqual(Object.values(sessionSeconds(made!, library))))
   })
 
-  it('offers nothing to be pressed below what is still growing', async () => {
+  it('offers no buttons below a draft that is still growing', async () => {
     const frames: FrameRequestCallback[] = []
     vi.spyOn(window, 'requestAnimationFrame').mockImplementation((draw) => frames.push(draw))
     await open(DraftPage)
@@ -180,7 +180,7 @@ describe('the page of drafts', () => {
     expect([drawn(), offered(), frames.length]).toEqual([9, 3, 0])
   })
 
-  it('asked for another, the address stays: it leads back to the same three', async () => {
+  it('keeps the address when another is requested: it leads back to the same three', async () => {
     const { press, router } = await open(DraftPage)
     await vi.waitFor(() => expect(document.querySelectorAll('.draft')).toHaveLength(3))
     await vi.waitFor(() =>

@@ -47,7 +47,7 @@ describe('the player', () => {
     starts.length = 0
   })
 
-  it('goes through the steps by the clock, and has every bell on it long before', () => {
+  it('goes through the steps by the clock, with every bell scheduled long before', () => {
     const player = run()
     const [first] = player.lanes
     const at = (seconds: number) => {
@@ -75,7 +75,7 @@ describe('the player', () => {
     expect(new Set(bells().map(String)).size).toBe(bells().length)
   })
 
-  it('takes back what it had planned when somebody skips, pauses or asks for more time', () => {
+  it('cancels scheduled sounds when somebody skips, pauses or asks for more time', () => {
     const player = run()
     now = 5
     player.lanes[0]!.skip()
@@ -103,7 +103,7 @@ describe('the player', () => {
     expect(first!.result.value).toEqual({ done: 2, skipped: 1, easier: 0 })
   })
 
-  it('keeps how long counted work took, and whether a tap or the clock ended it', () => {
+  it('records how long counted work took, and whether a tap or the clock ended it', () => {
     const player = run()
     now = 80
     player.look()
@@ -118,7 +118,7 @@ describe('the player', () => {
     expect(player.keep().counted).toEqual([[took]])
   })
 
-  it('stands still while paused and goes on where it was', () => {
+  it('stands still while paused and continues from there', () => {
     const player = run()
     now = 12
     player.togglePause()
@@ -130,7 +130,7 @@ describe('the player', () => {
     expect(player.toGo.value).toBeCloseTo(lane.seconds.typical - 12, 5)
   })
 
-  it('comes back where it was after the page was loaded again, with what was found out, paused', () => {
+  it('continues after a reload with its readings, paused', () => {
     const first = run()
     now = 33
     first.look()
@@ -157,7 +157,7 @@ describe('the player', () => {
 
 describe('the clock', () => {
   const context = { currentTime: 5, state: 'running', resume: async () => {} }
-  it('goes on without a leap when the device’s sound takes over, and stands while that is suspended', async () => {
+  it('continues without a jump when the device’s sound takes over, and stops while that is suspended', async () => {
     let wall = 100
     const clock = createAudioClock(
       () => context as AudioContext,
@@ -171,7 +171,7 @@ describe('the clock', () => {
     expect([clock.now(), clock.asleep()]).toEqual([102, true])
   })
 
-  it('goes by the computer where the device says it runs and does not', async () => {
+  it('uses the computer’s clock if the device’s claims to run and does not', async () => {
     let wall = 0
     const clock = createAudioClock(
       () => ({ ...context, currentTime: 0, state: 'running' }) as AudioContext,
@@ -187,7 +187,7 @@ describe('the clock', () => {
     expect(clock.now() - then).toBe(7)
   })
 
-  it('on a device without sound breaks nothing', async () => {
+  it('works on a device without sound', async () => {
     let wall = 1
     const clock = createAudioClock(
       () => {
@@ -220,7 +220,7 @@ describe('the voice', () => {
   const timers: (() => void)[] = []
   const setTimer = ((run: () => void) => timers.push(run)) as unknown as typeof setTimeout
 
-  it('speaks with a voice of the language, and not with one of another', () => {
+  it('speaks with a voice of the language, and never with another', () => {
     const synth = synthOf([{ lang: 'es-MX' }])
     const speech = createSpeech(synth as unknown as SpeechSynthesis, setTimer)
     speech.say('Breathe', 'en')
@@ -229,7 +229,7 @@ describe('the voice', () => {
     expect(synth.speak.mock.calls[0]![0]).toMatchObject({ text: 'Respira', lang: 'es-MX' })
   })
 
-  it('gives up on a device that does not begin to speak', () => {
+  it('gives up on a device that does not start to speak', () => {
     const synth = synthOf([{ lang: 'en-GB' }])
     const speech = createSpeech(synth as unknown as SpeechSynthesis, setTimer)
     speech.say('one', 'en')

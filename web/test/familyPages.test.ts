@@ -137,7 +137,7 @@ beforeEach(() => {
 describe('the front page', () => {
   const front = () => import('../src/family/FrontPage.vue')
 
-  it('shows lanes with their lengths, words, care and cautions, and no surprise', async () => {
+  it('shows lanes with their lengths, words, care texts and cautions, and no surprise', async () => {
     const { wrapper } = await opened(front)
     expect(wrapper.findAll('.lane').map((l) => l.text())).toEqual(['AGrades K–1 6:00Start', 'BGrades 4–6 6:00Start'])
     const text = wrapper.text()
@@ -156,7 +156,7 @@ describe('the front page', () => {
     expect(text).not.toMatch(/your name|e-mail|calorie|weight/i)
   })
 
-  it('starts two lanes side by side, and takes the target along', async () => {
+  it('starts two lanes side by side, with the target', async () => {
     const { wrapper, router } = await opened(front)
     const button = (text: string) => wrapper.findAll('button').find((b) => b.text().includes(text))!
     await button('Two children').trigger('click')
@@ -168,7 +168,7 @@ describe('the front page', () => {
     expect(router.currentRoute.value).toMatchObject({ name: 'run', query: { lane: ['g1', 'g2'], target: 'quiet' } })
   })
 
-  it('offers to go on where a run was left, and begins anew where that is wanted', async () => {
+  it('offers to continue an unfinished run, or to start again', async () => {
     const id = onDevice('g2', { player: {} as never })
     const { wrapper, router } = await opened(front)
     await wrapper
@@ -190,7 +190,7 @@ describe('the front page', () => {
     expect(router.currentRoute.value).toMatchObject({ name: 'run', params: { token }, query: { lane: ['g2'] } })
   })
 
-  it('asks for a code where there are some, says whose it is and what is sent until when, and starts as that child', async () => {
+  it('asks for a code if there are some, says whose it is and what is sent until when, and starts as that child', async () => {
     expect((await opened(front)).wrapper.text()).not.toContain('Who are you?')
     codes = { KT7M: 'Tern 4', BBBB: 'Plover 61' }
     const { wrapper, router } = await opened(front, coded)
@@ -228,7 +228,7 @@ describe('the front page', () => {
     ['EndedEndedEndedEnded22', 'This session has ended'],
     ['NobodyMadeThisToken222', "This link doesn't work"],
     ['../../etc/passwd', "This link doesn't work"],
-  ])('says kindly what is wrong with %s', async (wrong, words) => {
+  ])('kindly says what is wrong with %s', async (wrong, words) => {
     const { wrapper } = await opened(front, wrong)
     expect(wrapper.find('h1').text()).toBe(words)
   })
@@ -297,7 +297,7 @@ describe('the page after', () => {
     ])
   })
 
-  it('sends a run as its child’s, and keeps a pulse here that nobody asked for', async () => {
+  it('sends a run for its child, and keeps a pulse here that nobody asked for', async () => {
     const pulse = { beats: 25, seconds: 10, when: 'after' } as const
     const run = '0b0c6d0e-4d5a-4a6f-9d6e-000000000099'
     onDevice('g1', {
@@ -317,7 +317,7 @@ describe('the page after', () => {
     expect(JSON.stringify(sent[0]!.run)).not.toContain('Tern')
   })
 
-  it('sends the minutes moved this week where the session asks, and says so before', async () => {
+  it('sends the minutes moved this week if the session asks, and says so before', async () => {
     onDevice('g1', {
       token: asking,
       sha256: asksSha,
@@ -334,7 +334,7 @@ describe('the page after', () => {
     expect(sent[0]!.run).toMatchObject({ version: 3, movedMinutes: 7 })
   })
 
-  it('asks the older ones from 0 to 10, and takes an answer left out', async () => {
+  it('asks the older ones from 0 to 10, and accepts a missing answer', async () => {
     finished('g2')
     const { wrapper } = await opened(after)
     expect(wrapper.findAll('.felt b').map((b) => b.text())).toEqual([
@@ -356,7 +356,7 @@ describe('the page after', () => {
     expect(sent[0]!.run.results).toEqual([])
   })
 
-  it('has the run in the child’s book before the network has taken it', async () => {
+  it('has the run in the child’s book before the network has sent it', async () => {
     const run = disk.get(finished('g1'))!.lanes[0]!.run
     answerRun = () => new Promise(() => {})
     const { wrapper } = await opened(after)
@@ -369,7 +369,7 @@ describe('the page after', () => {
     expect(books.get('')!.entries).toMatchObject([{ run, title: 'Springs', lines: [{ value: 12 }] }])
   })
 
-  it('keeps the run while the network is away, and says what an ended link means', async () => {
+  it('keeps the run while the network is away, and explains an ended link', async () => {
     finished('g1')
     answerRun = () => {
       throw new TypeError('network')
@@ -390,7 +390,7 @@ describe('the page after', () => {
     expect(over.find('[role=status]').text()).toContain('may have ended')
   })
 
-  it('is kind to whoever stopped early, and to whoever comes without a run', async () => {
+  it('is kind to a child who stopped early, and to one who arrives without a run', async () => {
     finished('g1', 0)
     const { wrapper } = await opened(after)
     expect(wrapper.text()).toContain("That's fine")
@@ -401,7 +401,7 @@ describe('the page after', () => {
 })
 
 describe('the track', () => {
-  it('is run once, clockwise from the middle of the top, whatever the shape of the screen', () => {
+  it('is run once, clockwise from the top center, whatever the shape of the screen', () => {
     for (const [width, height] of [
       [1280, 716],
       [390, 720],
@@ -418,7 +418,7 @@ describe('the track', () => {
     }
   })
 
-  it('has lines beside its middle that keep their distance all the way round', () => {
+  it('has parallel lines that keep their distance all the way around', () => {
     const [middle, inner] = [trackGeometry(900, 500), trackGeometry(900, 500, 6)]
     const around = Array.from({ length: 400 }, (_, i) => middle.pointAt(i / 400))
     for (let i = 0; i < 40; i++) {
@@ -429,7 +429,7 @@ describe('the track', () => {
     }
   })
 
-  it('is gone along evenly: equal shares are equal ways', () => {
+  it('progresses evenly: equal shares are equal distances', () => {
     const { pointAt, length } = trackGeometry(900, 500)
     const steps = Array.from({ length: 1000 }, (_, i) => pointAt(i / 1000))
     for (let i = 1; i < steps.length; i++) {

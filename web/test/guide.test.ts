@@ -10,7 +10,7 @@ const tasks = readGuide(guide)
 
 beforeEach(() => setActivePinia(createPinia()))
 
-it('the guide has a task for every view of a teacher who is signed in, and names no other', () => {
+it('the guide has a task for every view of a signed-in teacher, and names no other', () => {
   const views = router.getRoutes().filter((route) => !route.meta.open && route.name !== 'lost')
   const helped = new Set(tasks.flatMap((task) => task.views))
   expect(helped).toEqual(new Set(views.map((view) => view.name)))

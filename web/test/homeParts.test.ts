@@ -41,7 +41,7 @@ describe('what a home does not allow', () => {
     return open((await import('../src/compose/details/HomeObstacles.vue')).default, props)
   }
 
-  it('is said with what may be taken instead, which is then remembered', async () => {
+  it('is shown with stand-ins, and the chosen one is remembered', async () => {
     const { press, words } = await obstacles()
     expect(words()).toContain('This home has no small plastic bottle with water.')
     await press('use a packet of rice')
@@ -51,18 +51,18 @@ describe('what a home does not allow', () => {
     expect(composer.document.home.standIns).toEqual({})
   })
 
-  it('is settled by saying that there is one', async () => {
+  it('is resolved by saying that there is one', async () => {
     const { press } = await obstacles()
     await press('This home has one')
     expect(composer.document.home.kit).toEqual(['bottle'])
   })
 
-  it('names the floor, the neighbours, and who must be by', async () => {
+  it('names space, neighbors, and who must be present', async () => {
     setHome({ space: 'spot', quiet: true })
     expect((await obstacles('kick-up', 'kick-up')).words()).toMatch(/needs a mat.*loud.*adult must be there/)
   })
 
-  it('is marked on the row, by the letters of the groups it is for', () => {
+  it('is marked on the row, with the letters of its groups', () => {
     // Kindergarten curls empty hands; only the older ones need the bottle.
     expect(rowMarks(stationRow(), composer.document, library, i18n.global.t).map((m) => m.text)).toEqual([
       "B can't do this at home yet",
@@ -75,8 +75,8 @@ describe('what a home does not allow', () => {
   })
 })
 
-describe('what the session needs', () => {
-  it('lists each thing with its moves, and says what is missing', async () => {
+describe('the equipment of a session', () => {
+  it('lists each thing with its exercises, and says what is missing', async () => {
     const { words } = await open((await import('../src/compose/details/FetchList.vue')).default)
     expect(words()).toMatch(/small plastic bottle with water.*Bottle curl.*missing, and nothing replaces it/)
     setHome({ standIns: { bottle: 'a rolled-up towel' } })
@@ -84,7 +84,7 @@ describe('what the session needs', () => {
     expect(words()).not.toContain('nothing replaces it')
   })
 
-  it('says so where it needs nothing', async () => {
+  it('says so if nothing is needed', async () => {
     composer.edit(() => newSession('Bare', [[4]], 20, library.version))
     expect((await open((await import('../src/compose/details/FetchList.vue')).default)).words()).toContain(
       'None of the exercises need equipment.',
@@ -92,11 +92,11 @@ describe('what the session needs', () => {
   })
 })
 
-describe('another move like it', () => {
+describe('a similar exercise', () => {
   const likes = async (scope: 'all' | string[] = 'all') =>
     open((await import('../src/compose/panel/LikeMoves.vue')).default, { row: stationRow('s2'), scope })
 
-  it('is offered with its reason, and takes the row’s place for the groups it is for', async () => {
+  it('is offered with its reason, and replaces the row’s for the groups it is for', async () => {
     composer.selection = { row: 's2', cell: -1 }
     const { press, words, view } = await likes(['g2'])
     expect(words()).toMatch(/lunge · /)
@@ -107,7 +107,7 @@ describe('another move like it', () => {
     expect(cell('g2', 's2').move).not.toBe('lunge')
   })
 
-  it('is the likest that is not there yet, row by row, as one step to undo', () => {
+  it('is the most similar one not yet there, row by row, as one undo step', () => {
     composer.selection = { row: 's1', cell: -1 }
     composer.extendTo('s2')
     const before = composer.document
@@ -118,7 +118,7 @@ describe('another move like it', () => {
     expect(composer.document).toEqual(before)
   })
 
-  it('does nothing on a row that is no move, and says why', () => {
+  it('does nothing on a row without an exercise, and says why', () => {
     composer.selection = { row: 'p2', cell: -1 }
     const before = composer.document
     composer.swap()
@@ -131,7 +131,7 @@ describe('weights at home', () => {
   const weights = async (take: (kg: number) => void = () => {}) =>
     open((await import('../src/compose/details/HomeWeights.vue')).default, { modelValue: true, onTake: take })
 
-  it('adds up what is put in, and says for which grades it is and the next step up', async () => {
+  it('adds up what is chosen, and says for which grades it is and the next step up', async () => {
     let taken = 0
     const { press, words } = await weights((kg) => (taken = kg))
     // A school book of 120 pages: 60 × 0.06237 m² × 80 g + 2 × 0.06237 × 250 g = 330.6 g.
@@ -147,13 +147,13 @@ describe('weights at home', () => {
     expect(taken).toBe(0.52)
   })
 
-  it('remembers what was put together last, and speaks in pounds where that is wanted', async () => {
+  it('remembers the last combination, and can use pounds', async () => {
     localStorage.setItem('esfuerzo.weights.unit', 'lb')
     localStorage.setItem('esfuerzo.weights.things', JSON.stringify([{ kind: 'weighed', kg: 0.45359237 }]))
     expect((await weights()).words()).toContain('0.99 lb in the bag')
   })
 
-  it('has nothing to take while nothing is in it', async () => {
+  it('can use nothing while it is empty', async () => {
     localStorage.setItem('esfuerzo.weights.things', '[]')
     const { words } = await weights()
     expect(words()).toContain('Add an item.')

@@ -46,20 +46,20 @@ describe('a newer version of the family’s pages', () => {
     expect(next.postMessage).toHaveBeenCalledWith({ type: 'SKIP_WAITING' })
   })
 
-  it('takes over at once where none runs', async () => {
+  it('takes over at once if none runs', async () => {
     const { router, update } = await installed()
     await router.push('/front')
     expect(update().postMessage).toHaveBeenCalledTimes(1)
   })
 
-  it('is no newer one on the first visit', async () => {
+  it('is not newer on the first visit', async () => {
     const { router, update, register } = await installed(null)
     await router.push('/front')
     expect(update().postMessage).not.toHaveBeenCalled()
     expect(register).toHaveBeenCalledWith('/go/sw.js', { scope: '/go/' })
   })
 
-  it('is not looked for where pages are only tried out', () => {
+  it('is not checked for in a preview', () => {
     const router = createRouter({ history: createMemoryHistory(), routes: [] })
     const register = vi.fn()
     installApp(router, { register } as unknown as ServiceWorkerContainer, false)

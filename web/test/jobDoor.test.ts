@@ -50,8 +50,8 @@ const doorOf = (make: () => Thread) => {
 }
 afterEach(() => doors.splice(0).forEach((door) => door.close()))
 
-describe('the door to the workers', () => {
-  it('runs in a worker that stands by, reports how far it is, and keeps it for the next work', async () => {
+describe('the job queue of the workers', () => {
+  it('runs in an idle worker, reports progress, and keeps it for the next job', async () => {
     const { threads, make } = stage()
     const door = doorOf(make)
     door.warm()
@@ -75,7 +75,7 @@ describe('the door to the workers', () => {
     expect(threads).toHaveLength(3)
   })
 
-  it('ends the worker at once when it is cancelled, and the next work begins in the spare', async () => {
+  it('ends the worker at once when cancelled, and the next job starts in the spare', async () => {
     const { threads, make } = stage()
     const door = doorOf(make)
     const abort = new AbortController()
@@ -89,7 +89,7 @@ describe('the door to the workers', () => {
     await expect(door.run('fit', session, { fill: false }, { signal: abort.signal })).rejects.toThrow(/abort/i)
   })
 
-  it('brings problems back as what they are, and says when a worker does not start', async () => {
+  it('returns problems as problems, and reports when a worker does not start', async () => {
     const { threads, make } = stage()
     const door = doorOf(make)
     const answer = door.run('arrange', session, { block: 'b9' })
@@ -106,7 +106,7 @@ describe('the door to the workers', () => {
   })
 })
 
-describe('a work that follows the session', () => {
+describe('a job that follows the session', () => {
   const follow = () => {
     const { threads, make } = stage()
     const door = doorOf(make)
@@ -116,7 +116,7 @@ describe('a work that follows the session', () => {
     return { threads, workout, work, scope }
   }
 
-  it('never takes an answer for an older document for one of the newer', async () => {
+  it('never uses a result for an older document for a newer one', async () => {
     const { threads, workout, work, scope } = follow()
     await soon(() => threads[0]!.calls === 1)
     workout.value = setDetails(session, { title: 'Gusts' })
@@ -135,7 +135,7 @@ describe('a work that follows the session', () => {
     scope.stop()
   })
 
-  it('stops when it is cancelled, and says what went wrong', async () => {
+  it('stops when it is cancelled, and reports what went wrong', async () => {
     const { threads, work, scope } = follow()
     await soon(() => threads[0]!.calls === 1)
     work.cancel()
@@ -150,7 +150,7 @@ describe('a work that follows the session', () => {
 })
 
 describe('the jobs themselves', () => {
-  it('are what the core says, group by group', async () => {
+  it('return what the core does, group by group', async () => {
     const { jobs } = await import('../src/workers/jobs.ts')
     const shares: number[] = []
     const finish = jobs.finish(session, {}, library, (share) => shares.push(share))

@@ -60,7 +60,7 @@ function* spoilt(good: unknown): Generator<unknown> {
   for (let i = 0; i < samples(60, 3000); i++) yield mutated(good, random)
 }
 
-describe('whatever a device kept, what is right beside it is there', () => {
+describe('valid data next to any invalid data is still used', () => {
   it.each<[string, Purpose, unknown, () => Promise<unknown>]>([
     [
       'a session',
@@ -96,8 +96,8 @@ describe('whatever a device kept, what is right beside it is there', () => {
   })
 })
 
-describe('whatever a device kept in one place, the page goes on', () => {
-  it('a session, the time before, cells that are not saved', async () => {
+describe('with any invalid data in one place, the page works', () => {
+  it('a session, last time’s results, unsaved cells', async () => {
     for (const odd of spoilt(session)) {
       await device.set('sessions', session.token, odd)
       expect((await keptSession(session.token))?.publication ?? {}).toBeTypeOf('object')
@@ -116,7 +116,7 @@ describe('whatever a device kept in one place, the page goes on', () => {
     }
   })
 
-  it('a child’s book: shown and written on, and one that cannot be read is laid aside', async () => {
+  it('a child’s book: shown and extended, and an unreadable one is set aside', async () => {
     for (const odd of spoilt(book)) {
       await device.clear()
       await device.set('childBook', 'p1', odd)
@@ -132,7 +132,7 @@ describe('whatever a device kept in one place, the page goes on', () => {
     }
   })
 
-  it('runs are sent as far as they can be read', async () => {
+  it('readable runs are sent', async () => {
     for (const odd of spoilt({ ...life, id: 'l0', runs: [{ ...life.runs[0], id: 'r0' }] })) {
       await device.clear()
       await device.set('runs', 'odd', odd)

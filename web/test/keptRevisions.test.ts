@@ -35,7 +35,7 @@ beforeEach(async () => {
   await composer.open(ID)
 })
 
-describe('earlier states', () => {
+describe('earlier revisions', () => {
   const version = { id: OTHER, title: 'Springs', name: null, reason: 'edit', startedAt: moment, savedAt: moment }
   const states: Answers = {
     ...base,
@@ -46,7 +46,7 @@ describe('earlier states', () => {
   const dialog = async () =>
     open((await import('../src/compose/session/HistoryDialog.vue')).default, { modelValue: true })
 
-  it('are looked at with what changed since, and brought back as one step to undo', async () => {
+  it('are shown with what changed since, and restored as one undo step', async () => {
     serve(states)
     const { press, words } = await dialog()
     expect(words()).toContain('Added: Lunge')
@@ -77,7 +77,7 @@ describe('a session changed here and elsewhere', () => {
     })
   const theirs = setDetails(now, { minutes: 35 })
 
-  it('shows what each changed, and lets mine go on with theirs kept as a session of its own', async () => {
+  it('shows what each changed, and continues with mine while theirs is kept as a separate session', async () => {
     composer.edit((w) => setDetails(w, { title: 'Springs and rings' }))
     const calls = serve({
       ...base,
@@ -96,12 +96,12 @@ describe('a session changed here and elsewhere', () => {
   })
 })
 
-describe('the shelf', () => {
+describe('the saved parts', () => {
   const part = partOf(now, now.sections[1]!)
   const piece = { id: OTHER, name: 'Two springs', keptAt: moment, part }
   const shelf = async () => open((await import('../src/compose/panel/KeptParts.vue')).default)
 
-  it('puts a piece into the session, and takes one away with a way back', async () => {
+  it('insert a part into the session, and remove one with undo', async () => {
     const calls = serve({
       ...base,
       'GET /api/shelf': () => ({ parts: [piece] }),
@@ -121,12 +121,12 @@ describe('the shelf', () => {
     expect(words()).toContain('Two springs')
   })
 
-  it('says what it is for while it is empty', async () => {
+  it('explain their purpose while empty', async () => {
     serve({ ...base, 'GET /api/shelf': () => ({ parts: [] }) })
     expect((await shelf()).words()).toMatch(/saved parts/i)
   })
 
-  it('joins another session on, and offers to undo that', async () => {
+  it('join another session, and offer to undo that', async () => {
     const other = session('Rings', 'burpee')
     serve({
       ...base,

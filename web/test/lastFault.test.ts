@@ -8,7 +8,7 @@ const answer = (status: number, body: object) =>
 const problem = (code: string, instance: string) => ({ type: '', title: '', status: 500, code, detail: '', instance })
 afterEach(() => vi.restoreAllMocks())
 
-it('a fault of the server is worded with the number its log has; a refusal is not', async () => {
+it('a server error is worded with its log number; a refusal is not', async () => {
   const { title, detail } = errorsInEnglish.unexpected
   answer(401, problem('sign-in-needed', 'aaaaaaaa-0000-4000-8000-000000000000'))
   await expect(client('me', {})).rejects.toMatchObject({ code: 'sign-in-needed' })

@@ -17,7 +17,7 @@ const run = (when: 'before' | 'during' | 'after' | 'minuteAfter', rate: number):
   pulses: [{ when, rate }],
 })
 
-it('measured pulses stand where they were counted, from five homes on', () => {
+it('measured pulses are shown where they were counted, from five homes on', () => {
   const id = lane!.group.id
   const runs = [run('before', 90), run('during', 140), run('after', 150), run('minuteAfter', 120), run('before', 95)]
   const end = steps.at(-1)!.at + steps.at(-1)!.seconds.typical

@@ -88,10 +88,10 @@ afterEach(() => {
   vi.stubGlobal('visualViewport', new EventTarget())
 })
 
-describe('the repertoire', () => {
+describe('the exercises', () => {
   const page = async () => mounted((await import('../src/moves/MovesPage.vue')).default)
 
-  it('narrows by a muscle on the body, and shows all again', async () => {
+  it('filter by a muscle on the body, and show all again', async () => {
     answering()
     const moves = await page()
     expect(moves.find('.count').text()).toContain(`${library.moves.size} exercises`)
@@ -104,7 +104,7 @@ describe('the repertoire', () => {
     expect(moves.find('.count').text()).toContain(`${library.moves.size} exercises`)
   })
 
-  it('leaves out what was used lately', async () => {
+  it('leave out what was used lately', async () => {
     answering([], [{ move: 'squat', last: '2026-11-20T08:00:00.000Z' }])
     const moves = await page()
     const field = moves.find('input')
@@ -114,14 +114,14 @@ describe('the repertoire', () => {
     expect(Number(/\d+/.exec(moves.find('.count').text())![0])).toBe(before - 1)
   })
 
-  it('has only moves in sight in the page, standing still until one is pointed at', async () => {
+  it('have only visible ones in the page, standing still until one is pointed at', async () => {
     answering()
     const moves = await page()
     expect(moves.findAll('a.move').length).toBeLessThan(60)
     expect(moves.findAll('a.move').length).toBeGreaterThan(4)
   })
 
-  it('goes on with ours where hers cannot be fetched, and says so', async () => {
+  it('work with ours if hers cannot be loaded, and say so', async () => {
     vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('no network')))
     const moves = await page()
     expect(moves.find('[role=alert]').text()).toContain('The built-in ones are here')
@@ -134,10 +134,10 @@ it('every muscle has its place on the body, and nothing else has', () => {
   expect([...drawn].sort()).toEqual([...library.muscles.keys()].sort())
 })
 
-describe('a move’s page', () => {
+describe('an exercise’s page', () => {
   const page = async (moveId: string) => mounted((await import('../src/moves/MovePage.vue')).default, { moveId })
 
-  it('shows its versions side by side with what to say, to see and to watch', async () => {
+  it('shows its versions side by side with cues, faults and cautions', async () => {
     answering()
     const push = await page('push-up')
     expect(push.findAll('.versions svg.figure')).toHaveLength(4)
@@ -147,20 +147,20 @@ describe('a move’s page', () => {
     expect(push.text()).toContain('02022')
   })
 
-  it('says what may be taken in place of its kit, or why nothing may', async () => {
+  it('lists the stand-ins for its equipment, or why there are none', async () => {
     answering()
     expect((await page('seated-row')).text()).toContain('or a long sock')
     expect((await page('step-up')).text()).toContain('Nothing else at home is safe to step on')
   })
 
-  it('says so where there is no such move', async () => {
+  it('says so if there is no such exercise', async () => {
     answering()
     expect((await page('own-gone')).text()).toContain('Exercise not found')
   })
 })
 
-describe('a move of one’s own', () => {
-  it('is kept with its name and versions, and what cannot be kept stays on screen', async () => {
+describe('an own exercise', () => {
+  it('is saved with its name and versions, and stays on screen if it cannot be', async () => {
     const asked = answering()
     const edit = await mounted((await import('../src/moves/MoveEditPage.vue')).default, {}, '/moves/new?from=squat')
     const name = edit.find('input')
@@ -196,7 +196,7 @@ describe('a move of one’s own', () => {
     expect(again.find('input').element.value).toBe('Whelk')
   })
 
-  it('gains and loses versions, and never its last or its ordinary one', () => {
+  it('gains and loses versions, but never its last or its standard one', () => {
     const one = blankMove('own-x', 'X')
     const two = addVersion(one, 'Harder')
     expect(two.move.versions.map((v) => [v.id, v.name])).toEqual([
@@ -271,7 +271,7 @@ describe('drawing a figure', () => {
 })
 
 describe('in a session', () => {
-  it('a move of one’s own goes along with it, and is swapped for another like it', async () => {
+  it('an own exercise travels with it, and is swapped for a similar one', async () => {
     answering([squat()])
     await useRepertoire().load()
     const composer = useComposer()

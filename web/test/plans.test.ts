@@ -42,8 +42,8 @@ async function drop(...files: File[]) {
 }
 const text = (name: string, content: string) => new File([content], name)
 
-describe('old plans on the Desk', () => {
-  it('several stand in a list with what was read and what was not; one becomes a session, the others wait', async () => {
+describe('imported plans on the Desk', () => {
+  it('are listed with what was read and what was not; one becomes a session, the others wait', async () => {
     const page = await desk()
     await drop(
       text(
@@ -74,7 +74,7 @@ describe('old plans on the Desk', () => {
     expect(usePlans().files.map((f) => f.name)).toEqual(['two.html', 'old.rtf'])
   })
 
-  it('one with one session is looked at at once', async () => {
+  it('with one session open at once', async () => {
     const page = await desk()
     await drop(text('reps.csv', 'Exercise;Reps\nSquats;10\nLunges;8\n'))
     await vi.waitFor(() => expect(document.querySelector('textarea')?.value).toContain('| Squats | 10 |'), {
@@ -83,7 +83,7 @@ describe('old plans on the Desk', () => {
     expect(page.words()).toContain('reps.csv')
   })
 
-  it('what a thread of its own could not read is said, and the next is read', async () => {
+  it('a failed worker’s file is reported, and the next is read', async () => {
     vi.mocked(readPlanFile).mockRejectedValueOnce(new ProblemError([{ code: 'file-slow', path: ['endless.pdf'] }]))
     const page = await desk()
     await drop(text('endless.pdf', '%PDF-1.4'), text('b.txt', 'Squats x10\nLunges x8'))
@@ -106,7 +106,7 @@ describe('old plans on the Desk', () => {
     })
   })
 
-  it('twenty-five files are all read, and whoever signs in next sees none of them', async () => {
+  it('twenty-five files are all read, and the next teacher to sign in sees none of them', async () => {
     const page = await desk()
     await drop(...Array.from({ length: 25 }, (_, i) => text(`plan ${i}.txt`, `Squats x${i + 1}\nPlank 20 s`)))
     await vi.waitFor(() => expect(page.words().match(/2 rows/g)).toHaveLength(25), { timeout: 15_000 })

@@ -5,7 +5,7 @@ import { playFrom } from '../src/compose/playFrom.ts'
 import type { Row } from '../src/compose/order/rows.ts'
 import { library } from '../src/repertoire/library.ts'
 
-it('plays from the first step of a station, a block or a section, and from the start where there is none', () => {
+it('plays from the first step of a station, a block or a section, and from the start if there is none', () => {
   const { groups } = newSession('x', [[4]], 20, library.version)
   const text = '# Fog\n## Warm-up\nmarch on the spot 30 s\n## Main\n2 laps 20/10\nsquat\njog\n'
   const { workout: session } = parse(text, library, groups)

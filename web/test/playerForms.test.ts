@@ -66,8 +66,8 @@ async function walk(publication: Publication) {
   return { seen, stage }
 }
 
-describe('a child is told what to do in every form', () => {
-  it('knows every form', () => expect(Object.keys(texts).sort()).toEqual([...forms].sort()))
+describe('instructions for a child in every form', () => {
+  it('exist for every form', () => expect(Object.keys(texts).sort()).toEqual([...forms].sort()))
 
   it.each(Object.entries(texts))('%s', async (_, [text, reads]) => {
     const publication = published(text)!
@@ -87,7 +87,7 @@ describe('a child is told what to do in every form', () => {
   })
 })
 
-it('goes back, pauses and goes on by keys, and ends by Stop', async () => {
+it('can be followed back, paused and continued by keys, and end by Stop', async () => {
   const { stage } = await (async () => {
     const publication = published(texts.intervals[0])!
     const wrapper = mount(PlayerStage, {
@@ -120,7 +120,7 @@ it('goes back, pauses and goes on by keys, and ends by Stop', async () => {
   expect(stage.emitted('finish')).toHaveLength(1)
 })
 
-it('names no move that is in no lane', () => {
+it('name no exercise that is in no lane', () => {
   for (const [text] of Object.values(texts)) {
     const publication = published(text)!
     const used = new Set(publication.lanes.flatMap((l) => l.steps.flatMap((s) => s.move ?? [])))

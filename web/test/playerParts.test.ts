@@ -36,7 +36,7 @@ async function stageOf(publication: Publication, lanes = publication.lanes.map((
 }
 
 describe('forms that a child plays', () => {
-  it('as many rounds as you can: stations are tapped off, rounds counted to a tenth', async () => {
+  it('as many rounds as you can: stations are tapped when done, rounds counted to a tenth', async () => {
     const { stage, press, results } = await stageOf(published('amrap 4: 5 squats, 5 lunges'))
     expect(stage.text()).toContain('no rounds yet')
     await press('Done, next')
@@ -47,7 +47,7 @@ describe('forms that a child plays', () => {
     expect(results()[0]!.found).toMatchObject([{ result: { value: 1.5, unit: 'goes' } }])
   })
 
-  it('a target: each throw is tapped where it landed, the score is noted and can be taken back', async () => {
+  it('a target: each throw is tapped where it landed, the score is recorded and can be undone', async () => {
     const { stage, press, button, results } = await stageOf(
       published('squat 5\ntarget 1 m = 1 and 2 m = 2, 2 throws, 1 round'),
     )
@@ -63,7 +63,7 @@ describe('forms that a child plays', () => {
     expect(results()[0]!.found).toMatchObject([{ result: { value: 3, unit: 'score', lap: 1 } }])
   })
 
-  it('a quiz tells the right answer and why, whatever was tapped', async () => {
+  it('a quiz shows the right answer and why, whatever was tapped', async () => {
     const { stage, press } = await stageOf(
       published('squat 5\nquiz\nask: What works? | *the thighs | the neck | because: they lift you'),
     )
@@ -74,7 +74,7 @@ describe('forms that a child plays', () => {
     expect(stage.text()).toContain('they lift you')
   })
 
-  it('a game grows harder, and says what is done on a miss', async () => {
+  it('a game gets harder, and shows the task after a miss', async () => {
     const { stage, press, button } = await stageOf(
       published('squat 5\ngame 1 min\nrules: Statues in the fog\nharder: eyes shut near nothing'),
     )
@@ -85,7 +85,7 @@ describe('forms that a child plays', () => {
     expect(button('Make it harder')).toBeUndefined()
   })
 
-  it('sit and reach takes a reading for each trial, and can be left out', async () => {
+  it('sit and reach takes a reading for each trial, and can be skipped', async () => {
     const { stage, press, button, results } = await stageOf(
       published('squat 5\nmeasure sit and reach before, 2 trials'),
     )
@@ -106,7 +106,7 @@ describe('forms that a child plays', () => {
     ])
   })
 
-  it('a test says what was otherwise, by a tap each, and keeps it with its tries', async () => {
+  it('a test records deviations by a tap each, and keeps them with its tries', async () => {
     const { stage, press, results } = await stageOf(published('squat 5\nmeasure sit and reach, 2 trials'))
     for (let i = 0; i < 4 && !stage.find('.measure').exists(); i++) await press('Skip')
     await press('We are ready')
@@ -144,7 +144,7 @@ describe('forms that a child plays', () => {
 })
 
 describe('the pulse', () => {
-  it('is counted for as long as was chosen, and kept with what it can tell', async () => {
+  it('is counted for as long as chosen, and stored with its resolution', async () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval', 'performance'] })
     const helper = mount(PulseHelper, { props: { when: 'after' }, global: { plugins } })
     const press = (text: string) =>
@@ -165,7 +165,7 @@ describe('the pulse', () => {
     expect(helper.emitted('pulse')).toEqual([[{ beats: 12, seconds: 6, when: 'after' }]])
   })
 
-  it('by a simulated belt comes through the same bytes as a real one’s, and settles', async () => {
+  it('from a simulated belt uses the same bytes as a real one’s, and settles', async () => {
     vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] })
     const belt = simulatedBelt()
     const rates: number[] = []
@@ -179,7 +179,7 @@ describe('the pulse', () => {
     expect(rates).toHaveLength(length)
   })
 
-  it('by a real belt is asked for by the standard service and characteristic', async () => {
+  it('from a real belt is requested by the standard service and characteristic', async () => {
     const measurement = Object.assign(new EventTarget(), {
       value: new DataView(Uint8Array.of(0, 88).buffer),
       startNotifications: async () => undefined,
@@ -209,19 +209,19 @@ describe('results after a run', () => {
   const publication = published('2 laps 20/10\nsquat\nlunge')
   publication.sections[0]!.blocks[0]!.stations[0]!.record = 'reps'
 
-  it('are asked for where the session asks, a box a lap', () => {
+  it('are asked for if the session records them, one box per lap', () => {
     const asked = askedOf(publication, publication.lanes[0]!, (move) => move)
     expect(asked).toMatchObject([{ unit: 'reps', laps: [1, 2] }])
     expect(courseOf(publication, ['nobody']).lanes).toEqual([])
   })
 
-  it('have one box where chance says how often a station comes up', () => {
+  it('have one box if chance decides how often a station comes', () => {
     const drawn = published('coin, 6 flips\nheads: squat 10\ntails: lunge 8')
     for (const station of drawn.sections[0]!.blocks[0]!.stations) station.record = 'reps'
     expect(askedOf(drawn, drawn.lanes[0]!, (move) => move).map((a) => a.laps)).toEqual([[1], [1]])
   })
 
-  it('are set against last time at the same place, laps together, and nothing where there was none', () => {
+  it('are compared with last time at the same place, laps together, and with nothing if there was none', () => {
     const at = { block: 'b', station: 's' }
     const result = (value: number, lap: number) => ({ ...at, lap, value, unit: 'reps' as const })
     expect(againstLast([result(5, 1), result(6, 2)], [result(9, 1)], at)).toEqual({ now: 11, last: 9 })

@@ -130,13 +130,13 @@ const shown = async (component: Promise<{ default: Component }>, props: Record<s
   return left
 }
 
-describe('nothing is left that is not in the words', () => {
-  it('finds what is left', async () => {
+describe('every text comes from the words files', () => {
+  it('and a planted one is found', async () => {
     document.body.innerHTML = '<p title="Close">⟦Ok ⟦good⟧⟧ Squat · 12:30</p><p>Left over</p>'
     expect(untranslated([])).toEqual(['Left over', 'Close'])
   })
 
-  it('in the running order, the lanes, the shelf', async () => {
+  it('in the running order, the lanes, the exercise list', async () => {
     expect(await shown(import('../src/compose/order/RunningOrder.vue'))).toEqual([])
     expect(await shown(import('../src/compose/lanes/LanesPanel.vue'))).toEqual([])
     expect(await shown(import('../src/compose/panel/MoveShelf.vue'))).toEqual([])
@@ -157,7 +157,7 @@ describe('nothing is left that is not in the words', () => {
     expect(await shown(import('../src/compose/details/DetailsDialog.vue'), { modelValue: true })).toEqual([])
   })
 
-  it('on the Desk, in the settings, the moves, the bin and at the door', async () => {
+  it('on the Desk, in the settings, the exercises, the trash and at sign-in', async () => {
     vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener() {}, removeEventListener() {} }))
     serve({
       'GET /api/settings': () => newSettings('Atlantic/Azores'),
@@ -217,7 +217,7 @@ describe('nothing is left that is not in the words', () => {
   })
 })
 
-it('every fact of every form has a word beside its field, every choice one of its own, and there are no words more', () => {
+it('every fact of every form has a label, every choice one of its own, and there are no unused labels', () => {
   for (const form of forms) {
     const { facts } = notationOf(form)
     const { facts: labels, choices = {} } = formsEn[form]

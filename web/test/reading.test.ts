@@ -11,8 +11,8 @@ const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
 const moment = '2026-11-20T08:00:00.000Z'
 beforeEach(() => setActivePinia(createPinia()))
 
-describe('a text beside a session that changed meanwhile', () => {
-  it('keeps what was typed and what was changed; on the same line what was typed stands', () => {
+describe('a text next to a session that changed meanwhile', () => {
+  it('keeps what was typed and what was changed; on the same line the typed text wins', () => {
     expect(mergeText('a\nb 2\nc\n', 'a\nb\nc\n', 'a 1\nb\nc\nd\n')).toEqual({
       text: 'a 1\nb 2\nc\nd\n',
       clashes: [],
@@ -25,7 +25,7 @@ describe('a text beside a session that changed meanwhile', () => {
     expect(mergeText('a x\nb x', 'a\nb', 'a y\nb x').clashes).toEqual([{ mine: 'a x', theirs: 'a y' }])
   })
 
-  it('is whichever changed where only one did, for any texts', () => {
+  it('is the changed one if only one changed, for any texts', () => {
     const text = fc
       .array(fc.constantFrom('squat', 'plank 20 s', '', '## Main'), { maxLength: 8 })
       .map((l) => l.join('\n'))
@@ -39,7 +39,7 @@ describe('a text beside a session that changed meanwhile', () => {
   })
 })
 
-describe('a session begun from a text', () => {
+describe('a session started from a text', () => {
   const begin = async () =>
     open((await import('../src/desk/BeginFromText.vue')).default, {
       modelValue: true,
@@ -68,7 +68,7 @@ describe('a session begun from a text', () => {
     await vi.waitFor(() => expect(router.currentRoute.value.params.id).toBe(ID))
   })
 
-  it('holds an answer that cannot be stored for as long as the page is open', async () => {
+  it('keeps an answer that cannot be stored for as long as the page is open', async () => {
     serve({
       'GET /api/settings': () => settings,
       'PUT /api/settings': () => new Refusal(503, { code: 'unavailable' }),

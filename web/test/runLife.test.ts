@@ -50,7 +50,7 @@ describe('the life of a run', () => {
     expect(state.sends).toBe(4)
   })
 
-  it('is said to be kept nowhere where the device keeps nothing and the network is away, and goes from memory', async () => {
+  it('is reported as not kept if the device stores nothing and the network is away, and is sent from memory', async () => {
     const { state, server, open } = world()
     state.storage = state.network = false
     const page = open()
@@ -62,7 +62,7 @@ describe('the life of a run', () => {
     expect(server.size).toBe(1)
   })
 
-  it('outlives a refusal: another server may take it later', async () => {
+  it('survives a refusal: another server may accept it later', async () => {
     const { state, server, disk, open } = world()
     state.ended = true
     const page = open()
@@ -75,7 +75,7 @@ describe('the life of a run', () => {
     expect(server.size).toBe(1)
   })
 
-  it('goes on after a reload for six hours, of that session only, and ends for another that begins', async () => {
+  it('can be continued after a reload for six hours, for that session only, and ends when another starts', async () => {
     const { state, disk, open } = world()
     const life = await open().begin({ ...sent, lanes: [{ lane: 'g1' }] })
     const page = open()
@@ -91,7 +91,7 @@ describe('the life of a run', () => {
     expect(disk.size).toBe(1)
   })
 
-  it('is not brought back by a late write of where it was', async () => {
+  it('is not revived by a late write of its position', async () => {
     const { disk, open } = world()
     const page = open()
     const life = await page.begin({ ...sent, lanes: [{ lane: 'g1' }] })
@@ -100,7 +100,7 @@ describe('the life of a run', () => {
     expect([...disk.values()].map((l) => l.stage)).toEqual(['finished'])
   })
 
-  it('takes over what the first release kept of a run that was not sent', async () => {
+  it('takes over an unsent run that the first release kept', async () => {
     const { store, open } = world()
     const old = { lanes: [result('g1')], startedAt: '2026-01-01T10:00:00Z', finishedAt: '2026-01-01T10:20:00Z' }
     localStorage.clear()
@@ -117,7 +117,7 @@ describe('the life of a run', () => {
   /** Runs are started, ended and answered more often than anything fails. */
   const weighted = commands.map((c, i) => ({ arbitrary: fc.constant(c), weight: i < 3 ? 4 : 1 }))
 
-  it('in any order of starting, closing, losing network and storage: what was called kept arrives, once', async () => {
+  it('in any order of starting, closing, losing network and storage: what was reported as kept arrives, once', async () => {
     let arrived = 0
     await fc.assert(
       fc.asyncProperty(fc.array(fc.oneof(...weighted), { minLength: 15, maxLength: 40 }), async (order) => {

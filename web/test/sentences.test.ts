@@ -14,7 +14,7 @@ const keysOf = (messages: Messages, before = ''): string[] =>
   )
 const all = { en: { ...familyEn, ...playerEn }, es: { ...familyEs, ...playerEs } }
 
-it('says every sentence of the family’s pages as the package for words in Vue says it, in both languages', () => {
+it('gives every sentence of the family’s pages as the Vue word package does, in both languages', () => {
   const params = { name: 'Gull', n: 7, of: 9, target: '{ braces }', list: 'a | b', date: 'today', time: '3:20' }
   for (const language of ['en', 'es'] as const) {
     const i18n = createI18n({ legacy: false, locale: language, fallbackLocale: 'en', messages: all })
@@ -46,7 +46,7 @@ it('chooses the form for a number, falls back on the first language, and then on
   expect(words.has('fr')).toBe(false)
 })
 
-it('is there for every component of its pages, and said to be missing elsewhere', () => {
+it('is available to every component of its pages, and reported as missing elsewhere', () => {
   const Said = defineComponent({
     setup() {
       const { t } = useSentences()

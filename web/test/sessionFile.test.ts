@@ -12,7 +12,7 @@ it('reads a session back as it was saved', () => {
   expect(sessionFromText(text())).toEqual(newSession('Springs', [[1]], 20, 1))
 })
 
-it('refuses what is wrong in shape, and what names moves nobody has', () => {
+it('refuses invalid data, and unknown moves', () => {
   expect(() => sessionFromText(text((w) => (w.colour = 1)))).toThrow('unknown-key at colour')
   const stations = [{ id: 's1', cells: { all: { move: 'moonwalk', version: 'x' } } }]
   const blocks = [{ id: 'b1', form: 'list', stations, restAfter: { all: 0 } }]

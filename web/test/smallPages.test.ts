@@ -10,11 +10,11 @@ const ID = '0b0c6d0e-4d5a-4a6f-9d6e-2f2b1c0a9e8d'
 const moment = '2026-11-20T08:00:00.000Z'
 beforeEach(() => setActivePinia(createPinia()))
 
-describe('the bin', () => {
+describe('the trash', () => {
   const bin = async () => open((await import('../src/desk/BinPage.vue')).default)
   const removed = { id: ID, title: 'Gale warning', removedAt: moment, goneAt: moment, runs: 3 }
 
-  it('puts a session back', async () => {
+  it('restores a session', async () => {
     const calls = serve({
       'GET /api/bin': () => ({ workouts: [removed] }),
       [`POST /api/workouts/${ID}/restore`]: () => ({}),
@@ -26,7 +26,7 @@ describe('the bin', () => {
     expect(words()).toContain('The trash is empty')
   })
 
-  it('asks twice before anything is gone for good, and says what goes with it', async () => {
+  it('asks twice before a permanent deletion, and says what is deleted with it', async () => {
     const calls = serve({
       'GET /api/bin': () => ({ workouts: [removed] }),
       [`DELETE /api/bin/${ID}`]: () => ({}),
@@ -39,7 +39,7 @@ describe('the bin', () => {
     expect(words()).toContain('The trash is empty')
   })
 
-  it('says so where it is empty, and tries again where it cannot be asked', async () => {
+  it('says so if it is empty, and tries again if it cannot be loaded', async () => {
     serve({})
     const { press, words } = await bin()
     expect(words()).toContain('No connection to the server')
@@ -49,10 +49,10 @@ describe('the bin', () => {
   })
 })
 
-describe('what was done with an account', () => {
+describe('the events of an account', () => {
   const card = async () => open((await import('../src/account/EventsCard.vue')).default)
 
-  it('is in words and dates, a few at first; of what is gone and of what a later release writes down too', async () => {
+  it('are in words and dates, a few at first; including deleted things and kinds of a later release', async () => {
     const events = [
       { at: moment, kind: 'handed-out', title: 'Gale warning' },
       { at: moment, kind: 'handed-out' },
@@ -71,7 +71,7 @@ describe('what was done with an account', () => {
     expect(words().match(/Other/g)).toHaveLength(1)
   })
 
-  it('is asked for again where it could not be had', async () => {
+  it('are loaded again after a failure', async () => {
     serve({})
     const { press, words } = await card()
     expect(words()).toContain('No connection to the server')
@@ -90,7 +90,7 @@ describe('a session a colleague sent', () => {
     withOwnMoves(library, [own]),
   )
 
-  it('is looked at with the moves it brings, and taken over', async () => {
+  it('is shown with its exercises, and copied', async () => {
     const calls = serve({
       'GET /api/copies/abc': () => ({ from: 'Marisol', document }),
       'POST /api/workouts': () => ({ id: ID, revision: 1, updatedAt: moment }),
@@ -122,7 +122,7 @@ describe('the settings', () => {
     await flushPromises()
   }
 
-  it('are saved as they were typed, and say so', async () => {
+  it('are saved as typed, and say so', async () => {
     const calls = serve({
       'GET /api/settings': () => school,
       'PUT /api/settings': (body) => ({ ...school, ...(body as object) }),
@@ -135,7 +135,7 @@ describe('the settings', () => {
     expect(words()).toMatch(/[Ss]aved/)
   })
 
-  it('that cannot be taken name the field, and stay as they were typed', async () => {
+  it('that are invalid name the field, and stay as typed', async () => {
     const problems = [{ code: 'too-small', path: ['gradeNames', 0], expected: { value: 'a name' }, received: '' }]
     serve({
       'GET /api/settings': () => school,

@@ -84,7 +84,7 @@ describe('signing in', () => {
     ['//elsewhere.example', '/'],
     ['https://elsewhere.example', '/'],
     ['', '/'],
-  ])('goes on to %s only where that is a page of ours', async (next, there) => {
+  ])('continues to %s only if that is a page of ours', async (next, there) => {
     answers['POST /api/session'] = () => [200, teacher]
     await router.push({ path: '/sign-in', query: { next } })
     await fill(await open())
@@ -103,8 +103,8 @@ describe('signing in', () => {
   })
 })
 
-describe('a link to sign in', () => {
-  it('is followed by a press, and says when it was followed before', async () => {
+describe('a sign-in link', () => {
+  it('is followed by a press, and says if it was used before', async () => {
     const page = opened((await import('../src/signin/LinkSignInPage.vue')).default, { token: 'T'.repeat(22) })
     expect(calls).toEqual([])
     answers['POST /api/session/link'] = () => [410, { code: 'ended', detail: '' }]
@@ -127,7 +127,7 @@ describe('the outbox', () => {
     return page
   }
 
-  it('asks for its key, says when that does not open it, and keeps it until the browser is closed', async () => {
+  it('asks for its key, says if that does not open it, and keeps it until the browser is closed', async () => {
     sessionStorage.clear()
     answers['GET /api/outbox'] = () => [404, { code: 'not-found', detail: '' }]
     const page = await open()
@@ -156,7 +156,7 @@ describe('the Desk', () => {
     return page
   }
 
-  it('parts drafts from what was sent home', async () => {
+  it('separates drafts from what was sent home', async () => {
     answers['GET /api/workouts'] = () => [
       200,
       { workouts: [summary('Harbour wall', null), summary('Springs', '2026-01-01T00:00:00Z')] },
@@ -168,7 +168,7 @@ describe('the Desk', () => {
     expect(page.find('[aria-labelledby=back]').text()).toContain('No results yet')
   })
 
-  it('says what to do where there is nothing yet', async () => {
+  it('says what to do if there is nothing yet', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     expect((await open()).text()).toContain('No sessions yet')
@@ -185,7 +185,7 @@ describe('the Desk', () => {
     expect(page.text()).toContain('Springs')
   })
 
-  it('puts a session into the bin, and starts a new one from another', async () => {
+  it('puts a session into the trash, and starts a new one from another', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [summary('Springs', null)] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     answers[`DELETE /api/workouts/${ID}`] = () => [200, {}]
@@ -209,8 +209,8 @@ describe('the Desk', () => {
   })
 })
 
-describe('a new session from a beginning', () => {
-  it('shows the beginning’s minutes, keeps those that are typed, and makes it for what the field says', async () => {
+describe('a new session from a starting point', () => {
+  it('shows its minutes, keeps typed ones, and uses the field’s value', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
     const made: number[] = []
@@ -239,7 +239,7 @@ describe('a new session from a beginning', () => {
   })
 })
 
-describe('handing out', () => {
+describe('sending home', () => {
   const session = newSession('Springs', [[0, 1]], 1, library.version)
   const document_ = addStation(session, 'b2', cellsFor(library.moves.get('pogo')!, session.groups, 'intervals'))
   const link = (more = {}) => ({
@@ -276,7 +276,7 @@ describe('handing out', () => {
     expect(page.find('.make button.main').attributes('disabled')).toBeDefined()
   })
 
-  it('makes a link of the very revision that was seen, and ends it', async () => {
+  it('makes a link of exactly the revision that was seen, and ends it', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
     let sent: unknown
     answers[`POST /api/workouts/${ID}/publications`] = (body) => ((sent = body), [200, link()])
@@ -310,7 +310,7 @@ describe('handing out', () => {
     expect(page.find('p[role=alert]').text()).toContain('no exercises yet')
   })
 
-  it('tells what has changed since it was sent last, and what deserves a look', async () => {
+  it('shows what has changed since it was last sent, and open findings', async () => {
     lastSent = { ...document_, title: 'Calms' }
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
     const page = await open()
@@ -320,7 +320,7 @@ describe('handing out', () => {
     expect(text).toContain('No station asks for a result')
   })
 
-  it('hands out to a class, made on the spot', async () => {
+  it('sends to a class, created on the spot', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [] }]
     const made = { id: '11111111-1111-4111-8111-111111111111', name: 'Shore class', grades: [0, 1] }
     let asked: unknown
@@ -363,7 +363,7 @@ describe('handing out', () => {
     expect(paper.findAll('a')).toEqual([])
   })
 
-  it('writes a message to the families with the link in it, and keeps it where it is refused', async () => {
+  it('writes a message to the families with the link in it, and keeps it if it is refused', async () => {
     answers[`GET /api/workouts/${ID}/publications`] = () => [200, { publications: [link()] }]
     const publication = publish(document_, library)
     answers[`GET /snapshots/${link().sha256}`] = () => [200, publication]
@@ -392,7 +392,7 @@ describe('handing out', () => {
   })
 })
 
-describe('what came back', () => {
+describe('the results', () => {
   const panel = async () => opened((await import('../src/runs/RunsPanel.vue')).default, { workoutId: ID })
   const signedOut = {
     type: 'about:blank',
@@ -403,7 +403,7 @@ describe('what came back', () => {
     problems: [],
   }
 
-  it('says why it cannot be shown, and shows it on another try', async () => {
+  it('say why they cannot be shown, and are shown on another try', async () => {
     answers['GET /api/runs'] = () => [401, signedOut]
     const page = await panel()
     await flushPromises()
@@ -415,14 +415,14 @@ describe('what came back', () => {
     expect(page.text()).toContain(i18n.global.t('runs.none'))
   })
 
-  it('is not called signed out where the server is away', async () => {
+  it('are not called signed out while the server is away', async () => {
     delete answers['GET /api/runs']
     const page = await panel()
     await flushPromises()
     expect(page.find('[role=alert]').text()).toBe(i18n.global.t('errors.offline'))
   })
 
-  it('is counted on the Desk by the sessions, not by the list, which holds only the latest', async () => {
+  it('are counted on the Desk by the sessions, not by the list, which holds only the latest', async () => {
     answers['GET /api/workouts'] = () => [
       200,
       { workouts: [summary('Springs', new Date().toISOString()), summary('Gusts', new Date().toISOString())] },

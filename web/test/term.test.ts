@@ -91,7 +91,7 @@ const putFirst = async (page: Opened, date: string) => {
 }
 
 describe('a term on screen', () => {
-  it('takes a session on a day, moves it by keys, pins it, keeps a day free, and takes each back by one step', async () => {
+  it('puts a session on a day, moves it by keys, pins it, keeps a day free, and undoes each in one step', async () => {
     const page = await opened()
     await putFirst(page, '2027-01-05')
     expect(cell('2027-01-05').textContent).toContain('Session 0')
@@ -120,7 +120,7 @@ describe('a term on screen', () => {
     expect(cell('2027-01-05').textContent).toContain('Session 0')
   })
 
-  it('says that a session comes again, and which is in the bin', async () => {
+  it('says that a session repeats, and which is in the trash', async () => {
     const places = ['2027-01-05', '2027-01-12', '2027-01-19'].map((date, i) => ({
       id: `d${i}`,
       date,
@@ -135,7 +135,7 @@ describe('a term on screen', () => {
     expect(page.words()).toContain('1 planned session was deleted')
   })
 
-  it('a session that comes after weeks begins anew, and is not said to be there for the first time', async () => {
+  it('a session after weeks starts again, and is not called new', async () => {
     const places = ['2027-01-05', '2027-01-28'].map((date, i) => ({ id: `d${i}`, date, session: sessionId(1) }))
     stored = { ...start, places }
     await opened()
@@ -148,7 +148,7 @@ describe('a term on screen', () => {
     ])
   })
 
-  it('Ctrl Z in a text takes back what was typed there, not the term', async () => {
+  it('Ctrl Z in a text undoes typing there, not the term', async () => {
     const page = await opened()
     await putFirst(page, '2027-01-05')
     await page.press('Export')
@@ -162,7 +162,7 @@ describe('a term on screen', () => {
     expect(cell('2027-01-05').textContent).not.toContain('Session 0')
   })
 
-  it('makes the next step of a session that comes again, as a session of its own', async () => {
+  it('makes the next step of a repeated session, as a session of its own', async () => {
     stored = {
       ...start,
       places: ['2027-01-05', '2027-01-12'].map((date, i) => ({ id: `d${i}`, date, session: sessionId(0) })),
@@ -180,7 +180,7 @@ describe('a term on screen', () => {
     expect(stored.places[1]).toMatchObject({ made: sessionId(7) })
   })
 
-  it('without a network it stays on the device, and is stored when the network is back', async () => {
+  it('offline it stays on the device, and is stored when the network is back', async () => {
     const page = await opened()
     const save = answers[`PUT /api/terms/${id}`]!
     delete answers[`PUT /api/terms/${id}`]
@@ -198,7 +198,7 @@ describe('a term on screen', () => {
     ])
   })
 
-  it('changed in two places, each change is said by its days; hers goes on and theirs becomes a copy', async () => {
+  it('edited in two places, each change is listed by its days; hers continues and theirs becomes a copy', async () => {
     const page = await opened()
     const theirs: Term = {
       ...start,
@@ -244,7 +244,7 @@ describe('a term on screen', () => {
     expect(document.querySelectorAll('li button[draggable]')).toHaveLength(8)
   })
 
-  it('is planned: what it meets is said, what changes is listed, and it is one step back', async () => {
+  it('is planned: what it meets is shown, changes are listed, and it is one undo step', async () => {
     const page = await opened()
     await page.press('Plan for me')
     for (const box of document.querySelectorAll<HTMLInputElement>('details input[type=checkbox]')) {
@@ -265,7 +265,7 @@ describe('a term on screen', () => {
 })
 
 describe('terms', () => {
-  it('begin empty or with another one’s sessions, go into the bin and come back', async () => {
+  it('start empty or with another one’s sessions, go into the trash and are restored', async () => {
     const summaryOf = {
       id,
       title: 'Winter',
@@ -290,8 +290,8 @@ describe('terms', () => {
   })
 })
 
-describe('a term taken along', () => {
-  it('has a message for the chosen week with the links there are, sent to one address; what is not out is said', async () => {
+describe('a term’s messages and settings', () => {
+  it('has a message for the chosen week with the existing links, sent to one address; unsent sessions are named', async () => {
     stored = {
       ...start,
       places: [0, 1].map((n) => ({ id: `d${n}`, date: `2027-01-${n ? '07' : '05'}`, session: sessionId(n) })),
@@ -335,7 +335,7 @@ describe('a term taken along', () => {
     )
   })
 
-  it('is set: its days, its holidays; what stands on a day that is none any more is said and taken away', async () => {
+  it('is set: its days, its holidays; sessions on days that no longer exist are listed and removed', async () => {
     stored = { ...start, places: [{ id: 'd1', date: '2027-01-05', session: sessionId(0), title: 'Session 0' }] }
     const page = await opened()
     await page.press('Settings')

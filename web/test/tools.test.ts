@@ -57,7 +57,7 @@ function composing(document: Session) {
 const blockOf = (w: Session, form: string) => w.sections.flatMap((s) => s.blocks).find((b) => b.form === form)!.id
 
 describe('ways to fit', () => {
-  it('names the changes, shows every lane with what is ticked, and takes it as one step back', async () => {
+  it('names the changes, shows every lane with the ticked ones, and is one undo step', async () => {
     const composer = composing(long)
     const { words, press } = await open(FitPanel, { fill: false })
     expect(words()).toContain('every lane ends within 6 minutes')
@@ -79,7 +79,7 @@ describe('ways to fit', () => {
     expect(composer.document).toEqual(long)
   })
 
-  it('offers other ways, and takes the one that is chosen', async () => {
+  it('offers other ways, and applies the chosen one', async () => {
     const late = setDetails(long, { minutes: 10 })
     const composer = composing(late)
     const { press } = await open(FitPanel, { fill: false })
@@ -90,7 +90,7 @@ describe('ways to fit', () => {
     expect(sessionSeconds(composer.document, library)).toEqual(other.after)
   })
 
-  it('says what holds a session that cannot be brought in time', async () => {
+  it('says what prevents a session from being in time', async () => {
     composing(setDetails(long, { minutes: 2 }))
     const { words } = await open(FitPanel, { fill: false })
     expect(words()).toContain("It can't be shortened enough")
@@ -115,7 +115,7 @@ describe('ways to fit', () => {
     expect((await open(FitPanel, { fill: true })).words()).toContain('the session fills 14 minutes')
   })
 
-  it('shows nothing to be taken while the session has changed', async () => {
+  it('offers nothing while the session has changed', async () => {
     const composer = composing(long)
     const { words } = await open(FitPanel, { fill: false })
     composer.edit((w) => setDetails(w, { minutes: 7 }))
@@ -130,7 +130,7 @@ describe('a change in words', () => {
   const said = (more: object) =>
     fitText({ ...change, lever: 'rest', from: {}, to: {}, ...more } as never, long, library, t).what
 
-  it('says one step for all, one for each, or a lane’s own', () => {
+  it('gives one step for all, one for each, or a lane’s own', () => {
     expect(said({ from: { g1: 30, g2: 30 }, to: { g1: 25, g2: 25 } })).toBe('Rest 30\u00a0s → 25\u00a0s')
     expect(said({ lever: 'work', from: { g1: 30, g2: 40 }, to: { g1: 25, g2: 35 } })).toBe(
       'Work 5\u00a0s less for each',
@@ -158,7 +158,7 @@ describe('arranging', () => {
     'curl-up',
   )
 
-  it('says what it saves, holds what is pinned, and is one step back', async () => {
+  it('shows what it saves, keeps pins, and is one undo step', async () => {
     const composer = composing(order)
     const { words, press } = await open(ArrangePanel, { block: blockOf(order, 'intervals') })
     expect(words()).toContain('Trips to the floor: 2 instead of 3')
@@ -175,7 +175,7 @@ describe('arranging', () => {
     expect(composer.document).toEqual(order)
   })
 
-  it('is asked for from the row, where its order strikes the eye', async () => {
+  it('is offered on the row if its order has a problem', async () => {
     const composer = composing(order)
     const block = composer.document.sections[0]!.blocks[0]!
     const { words, press } = await open(RowAsk, { block, role: 'main' })
@@ -185,7 +185,7 @@ describe('arranging', () => {
     expect((await open(RowAsk, { block, role: 'warmUp' })).words()).not.toContain('trips')
   })
 
-  it('words what is gone, less, or as it was', () => {
+  it('words what is gone, fewer, or unchanged', () => {
     const none = { trips: 0, muscles: 0, families: 0, hardJumps: 0, thuds: 0, things: 0, seconds: 20 }
     expect(findingsText({ ...none, trips: 5, muscles: 1, seconds: 30 }, { ...none, trips: 2 }, t)).toEqual([
       'Trips to the floor: 2 instead of 5',
@@ -199,7 +199,7 @@ describe('arranging', () => {
 })
 
 describe('chance and spread', () => {
-  it('says how long a coin sheet takes, what rows come to, and what may never come up', async () => {
+  it('shows how long a coin sheet takes, what rows bring, and what may never come up', async () => {
     const composer = composing(coin)
     const block = blockOf(coin, 'chance')
     const { words } = await open(ChancePanel, { block })
@@ -211,7 +211,7 @@ describe('chance and spread', () => {
     expect(composer.tool).toEqual({ kind: 'chance', block })
   })
 
-  it('says whether everybody finishes, and leads on to ways to fit where they do not', async () => {
+  it('says whether everybody finishes, and leads to ways to fit if not', async () => {
     const composer = composing(setDetails(long, { minutes: 7 }))
     const { words, press } = await open(FinishPanel)
     await flushPromises()
@@ -221,7 +221,7 @@ describe('chance and spread', () => {
     expect(composer.tool).toEqual({ kind: 'fit' })
   })
 
-  it('draws a hill that comes down on both sides', () => {
+  it('draws a curve that reaches zero on both sides', () => {
     expect(spreadCurve({ letter: 'A', bins: { from: 60, width: 30, shares: [0.25, 0.75] } })).toEqual([
       [1, 0],
       [1.25, 0.5],

@@ -54,7 +54,7 @@ const drafts = async () => (await device.entries('drafts')).length
 const renamed = (title: string) => (w: Session) => setDetails(w, { title })
 
 describe('a page and a server a release apart', () => {
-  it('what the release before can say is sent as it wrote it', async () => {
+  it('what the previous release can express is sent as it wrote it', async () => {
     await composer.open('w1')
     composer.edit(renamed('Gusts'))
     await quiet()
@@ -72,7 +72,7 @@ describe('a page and a server a release apart', () => {
     expect(server.sent).toEqual([])
   })
 
-  it('a server that is older keeps nothing and loses nothing: the work is on the device, and tried again', async () => {
+  it('an older server keeps nothing and loses nothing: the work is on the device, and retried', async () => {
     await composer.open('w1')
     server.save = 409
     composer.edit(renamed('Gusts'))
@@ -96,7 +96,7 @@ describe('a page and a server a release apart', () => {
     expect(await drafts()).toBe(1)
   })
 
-  it('work this page left comes back, also where the release before wrote it', async () => {
+  it('work this page left is restored, also if the previous release wrote it', async () => {
     sessionStorage.setItem('esfuerzo-tab', 'mine')
     const document = writtenDocument(sessionDocument, { ...session, title: 'From yesterday' })
     await device.set('drafts', 'w1/mine', { revision: 1, document, at: 0 })
@@ -105,7 +105,7 @@ describe('a page and a server a release apart', () => {
     expect(composer.message).toMatchObject({ text: 'restored' })
   })
 
-  it('is loaded again once, not for ever', () => {
+  it('is reloaded once, not forever', () => {
     sessionStorage.clear()
     const place = { reload: vi.fn() }
     expect(reloadOnce(1_000_000, place)).toBe(true)
@@ -124,7 +124,7 @@ describe('a page and a server a release apart', () => {
   })
 })
 
-it('what is pasted at once is taken back at once, however many parts it has', async () => {
+it('a paste is undone in one step, however many parts it has', async () => {
   await composer.open('w1')
   composer.goTo(composer.rows[0]!.id)
   const text = '## One\nsquat 10\n## Two\nlunge 8\n## Three\n3x10 squat\n### Rounds\n2 rounds: squat 5, lunge 5\n'
@@ -139,7 +139,7 @@ it('what is pasted at once is taken back at once, however many parts it has', as
   expect(composer.document).toEqual(session)
 })
 
-it('a move comes in each group’s own version by every way in', async () => {
+it('an exercise gets each group’s own version, however it is inserted', async () => {
   await composer.open('w1')
   const versions = () => {
     const station = composer.document.sections.flatMap((s) => s.blocks).flatMap((b) => stationsOf(b))[0]!
@@ -155,7 +155,7 @@ it('a move comes in each group’s own version by every way in', async () => {
   expect(versions()).toEqual(['frog', 'squat-jump'])
 })
 
-it('the bin is not listed before what was removed is in it', async () => {
+it('the trash is not listed before what was removed is in it', async () => {
   vi.useRealTimers()
   const order: string[] = []
   let done = () => {}

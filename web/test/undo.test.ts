@@ -39,7 +39,7 @@ function editOf(w: Session, kind: number, a: number, b: number): () => Session {
 }
 
 describe('undo and redo', () => {
-  it('restore the very document after any chain of edits, across saves', async () => {
+  it('restore exactly the same document after any chain of edits, across saves', async () => {
     const step = fc.record({
       kind: fc.nat(),
       a: fc.nat(),
@@ -123,7 +123,7 @@ describe('undo and redo', () => {
   })
 })
 
-it('steps of one kind in a row are one step back; a step back or forward ends the row', () => {
+it('steps of one kind in a row undo as one; undo or redo ends the row', () => {
   const history = useHistory(0)
   history.push(1, 'title')
   history.push(2, 'title')
@@ -142,7 +142,7 @@ it('steps of one kind in a row are one step back; a step back or forward ends th
   expect(history.current.value).toBe(5)
 })
 
-it('five hundred steps can be taken back, and no more', () => {
+it('five hundred steps can be undone, and no more', () => {
   const history = useHistory(0)
   for (let n = 1; n <= 600; n++) history.push(n)
   let steps = 0
