@@ -30,10 +30,11 @@ function linkPackages(from, to) {
 }
 
 /**
- * Opens a scratch copy of what is tracked and changed.
+ * Opens a scratch copy with all tracked and changed files.
  *
  * @returns {{ write: (path: string, text: string) => void, add: (path: string, after: string | RegExp, text: string) => void,
- *   run: (program: string, ...words: string[]) => string, compile: () => void, asked: () => string[], replace: (path: string, what: string | RegExp, by: string | ((found: string) => string)) => void,
+ *   run: (program: string, ...words: string[]) => string, compile: () => void, asked: () => string[], replace: (path: string, what: string
+ * | RegExp, by: string | ((found: string) => string)) => void,
  *   read: (path: string) => string, close: () => void }}
  */
 export function openScratch() {

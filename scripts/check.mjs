@@ -1,5 +1,5 @@
-// npm run check: the quick look before each commit. Format, lint, types from what was built before, and the unit tests that
-// belong to what changed by name: a changed test, and tests named after a changed file or its folder. All tests are `npm test`'s.
+// npm run check: the quick check before each commit. It runs format, lint, types with the existing build, and the unit tests related to
+// changes by name: changed tests, and tests named after a changed file or its folder. `npm test` runs all tests.
 import { execFileSync } from 'node:child_process'
 import { readdirSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'

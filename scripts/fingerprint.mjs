@@ -17,7 +17,7 @@ function* filesOf(path, left) {
  *
  * @param {string} root
  * @param {string[]} sources files and folders below the root
- * @param {{ without?: string[] }} [options] names of folders and files that do not count
+ * @param {{ without?: string[] }} [options] names of folders and files to leave out
  * @returns {string} SHA-256 in hex
  */
 export function fingerprint(root, sources, { without = [] } = {}) {

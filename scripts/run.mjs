@@ -47,9 +47,9 @@ export async function check(root, title, ...commands) {
 }
 
 /**
- * The format, the rules for all scripts (those that need types among them), and the rules for the templates of pages. ESLint looks at one
- * file at a time, so what it found of a file holds while its text does; rules that need types never come from a cache, which does not
- * know that another file's type changed.
+ * Checks the format, the rules for all scripts (including those that need types), and the rules for page templates. ESLint looks at one
+ * file at a time, so its findings can be cached by content; rules that need types are never cached, because another file's type may have
+ * changed.
  *
  * @returns {Promise<Outcome>}
  */
@@ -72,8 +72,8 @@ const readByPages = [
 ]
 
 /**
- * The compiler: the native one over all but the pages, and vue-tsc, which there is for the one before only, over those. Reading all that
- * the pages stand on takes vue-tsc half a minute even where nothing changed, so it is not asked again about what it has found right.
+ * Runs the compilers: the native one on everything except the pages, and vue-tsc, which needs the older compiler, on those. vue-tsc takes
+ * half a minute even if nothing changed, so it is skipped if its inputs equal those of its last success.
  *
  * @returns {{ all: () => Promise<Outcome>, pages: () => Promise<Outcome> }} the pages wait for the others, whose declarations they read
  */

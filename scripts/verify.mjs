@@ -1,6 +1,6 @@
-// npm run verify: what `npm test` samples, at length: laws on many cases, exact solvers beside the MIP solver on hundreds of
-// instances, thirty power cuts, a whole minute of live sound, every view looked at by axe; the recipes of CONTRIBUTING.md; and all tests beside
-// busy processes. Before a release, and by night.
+// npm run verify: everything `npm test` samples, in full: laws on many cases, exact solvers beside the MIP solver on hundreds of instances,
+// thirty power cuts, a minute of live sound, accessibility checks of every view, the recipes of CONTRIBUTING.md, and all tests beside busy
+// processes. For releases and nights.
 import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { needBuild } from './build.mjs'

@@ -1,6 +1,6 @@
 /**
- * The floors of the server, from the ground up: each stands on those before it and knows nothing of those after it. Lint holds every
- * import to it, a test every circle. What lies in no folder stands above them all: `app.ts` puts them together, `main.ts` starts it.
+ * The layers of the server, from the bottom up: each may import those before it and none of those after it. Lint checks every import; a
+ * test looks for import cycles. Files outside folders are above all layers: `app.ts` assembles them, `main.ts` starts it.
  */
 export const floors = [
   // What any feature stands on.

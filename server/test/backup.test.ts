@@ -51,7 +51,7 @@ it('a backup restored into an empty cluster has every table, equal by count and 
   expect(Object.keys(before).length).toBeGreaterThan(10)
   expect(Number(before.runs!.split(' ')[0])).toBeGreaterThan(60)
   expect(await contents(db)).toEqual(before)
-  // Not over what is there.
+  // An existing database is not overwritten.
   await expect(readBackup(url, file)).rejects.toThrow('not empty')
   expect(await contents(db)).toEqual(before)
   expect(await rekeyLinks(db, secret, new Date())).toEqual([])

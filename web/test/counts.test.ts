@@ -2,6 +2,7 @@ import { expect, it } from 'vitest'
 import { i18n } from '../src/words/i18n.ts'
 import { wordsEn } from '../src/words/words.en.ts'
 import familyEn from '../src/family/locales/en.json'
+import { createSentences } from '../src/shared/sentences.ts'
 
 /** Nouns that are counted somewhere, one and many. */
 const nouns: Record<string, string> = {
@@ -80,4 +81,15 @@ it.each([0, 1, 2, 21])('every message has the right number for %i', (n) => {
       new RegExp(`\\b${n} (?:${(n === 1 ? Object.keys(nouns) : Object.values(nouns)).join('|')})\\b`).test(s),
     ).length,
   ).toBeGreaterThan(20)
+})
+
+it.each([0, 1, 2, 21])('every sentence of a family has the right number for %i', (n) => {
+  const { t } = createSentences('en', familyEn)
+  const said = keysOf(familyEn).map((key) => {
+    const raw = key.split('.').reduce<unknown>((at, part) => (at as Record<string, unknown>)[part], familyEn) as string
+    return `${key}: ${t(key, Object.fromEntries([...raw.matchAll(/\{(\w+)\}/g)].map(([, name]) => [name!, n])), n)}`
+  })
+  expect(said.filter((s) => (n === 1 ? many : one).test(s))).toEqual([])
+  // No hole is left open, and no bar between two forms is shown.
+  expect(said.filter((s) => /\{\w+\}| \| /.test(s))).toEqual([])
 })

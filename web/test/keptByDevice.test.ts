@@ -160,7 +160,7 @@ it('what was typed here last stays on screen over what another tab kept of the s
   await book.load()
   expect(book.textOf(pupil!, 'felt')).toBe('4')
   book.stop()
-  // Whoever opens the book has it.
+  // Everyone who opens the book has it.
   const again = useBook(classId!, sent!)
   await again.load()
   expect(again.textOf(pupil!, 'felt')).toBe('3')

@@ -102,7 +102,7 @@ describe('ways to fit', () => {
     const lasts = sessionSeconds(even, library)
     composing(setDetails(even, { minutes: Math.ceil(Math.max(...Object.values(lasts)) / 60) }))
     expect((await open(FitPanel, { fill: false })).words()).toContain('Every lane ends within')
-    // A tenth of the minutes or more is said as what it is.
+    // A tenth of the minutes or more is reported as a real difference.
     composing(setDetails(even, { minutes: 20 }))
     const left = minutesText(1200 - lasts.g1!)
     expect((await open(FitPanel, { fill: false })).words()).toContain(

@@ -10,12 +10,12 @@ const tapSeconds = 1
 type PacedLane = Pick<Lane, 'steps' | 'grades' | 'pace'>
 
 /**
- * Of a run the work that tells a child's own pace: counted, at its own pace and without a spoken count, ended by a tap while the page
- * was in sight; the first and the last of a block are left out, where reading and the end are in them. It is told beside the usual of
- * the lane's grades, whatever pace it was timed at: else a pace that is used would be unlearnt by the runs it is right for.
+ * The work in a run that reveals a child's own pace: counted, self-paced and without a spoken count, ended by a tap while the page was
+ * visible. The first and the last of a block are left out, because reading and ending happen there. It is relative to the usual pace of the
+ * lane's grades, whatever pace the lane was timed at: otherwise an applied pace would be unlearned from the runs it fits.
  *
  * @param lane of what was sent home @param asked whose it is, of which session, and when
- * @returns undefined where there is nothing of it
+ * @returns undefined if there is none
  */
 export function pacedRun(
   run: Run,

@@ -31,15 +31,14 @@ export function differenceVariance(differences: readonly number[]): number {
 }
 
 /**
- * The typical error **between days**: the test's own, pooled as a variance with what the class's pairs of days at most a fortnight
- * apart show. Where the class shows more than twice the variance, its own is used alone: too small an error makes chance look like
- * change. Otherwise the two are pooled: always taking the larger would miss real changes. Differences of trials within a day may raise
- * it, never lower it. Its degrees of freedom are those of the set the variance came from.
+ * The typical error **between days**: the test's own, pooled as a variance with that of the class's pairs of days at most two weeks apart.
+ * If the class's variance is more than twice as large, it is used alone, because too small an error makes chance look like change.
+ * Otherwise the two are pooled, because always taking the larger would miss real changes. Differences of trials within a day may raise it,
+ * never lower it. Its degrees of freedom are those of the data the variance came from.
  *
  * @param own the test's own error
  * @param pairs differences of the same children between two such days, on the test's scale
  * @param trials differences of two trials of a day
- * @example typicalError(2, [], []).error // 2
  */
 export function typicalError(own: number, pairs: readonly number[], trials: readonly number[]): TypicalError {
   const known = pairs.length >= fewest ? pairs : []

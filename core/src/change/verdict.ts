@@ -8,8 +8,8 @@ export interface Side {
 }
 
 /**
- * What may be said of a change: `clear` and `probably` more or less than the measure's variation · `same` about the same, which only two
- * days a side can tell · `open` too close to tell, which is not the same as no change
+ * The verdict on a change: `clear` and `probably` more or less than the measure's variation · `same` about the same, which needs two days
+ * per side · `open` too close to tell, which is not the same as no change
  */
 export type ChangeWord = 'clear' | 'probably' | 'same' | 'open'
 

@@ -136,7 +136,7 @@ export interface Finding {
 /** A finding before its rule's name is added. */
 export type Found = Omit<Finding, 'rule' | 'level' | 'answered'> & { level?: Level }
 
-/** One thing to look at. */
+/** A single finding. */
 export interface Rule {
   id: RuleId
   level: Level

@@ -58,7 +58,7 @@ export const sourcesOf = (rule: RuleId): string[] => {
     (id) => limits[id].source.split(/[;:,] (?:the weight|by grade|shortened|for jumps)|, ours/)[0]!,
   )
   const named = [...new Set(sources)].filter((source) => !/^(?:ours\b|common practice)/.test(source))
-  // A source is named once, where most is said about it.
+  // A source is listed once, with its longest description.
   const paper = (source: string) => source.split(/[:,(]/)[0]!.trim()
   return named.filter((source, i) => named.findIndex((other) => paper(other) === paper(source)) === i)
 }

@@ -47,7 +47,8 @@ export function readDocument<T>(kind: DocumentKind<T>, data: unknown): T {
 }
 
 /**
- * A document as it is written: in the version before where that says all of it, else in this one (the rule of two releases).
+ * A document as it is written: in the previous version if that can express all of it, otherwise in this one (compatibility of two
+ * releases).
  *
  * @example writtenDocument(sessionDocument, readSession({ …, version: 1 })).version // 1
  */

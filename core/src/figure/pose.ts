@@ -23,7 +23,7 @@ const limbJoints = {
   legL: { root: 'hip', middle: 'kneeL', end: 'ankleL', upper: lengths.thigh, lower: lengths.shin },
 } as const
 
-/** A hand or foot within this distance of the floor, or of what it is on, stands on it. */
+/** A hand or foot within this distance of the floor, or of its support, counts as standing on it. */
 const standsOn = 0.03
 
 /** A pose with every value filled in, except for a held thing. */
@@ -34,7 +34,7 @@ interface Key {
   pose: FullPose
   joints: Joints
   standing: Record<LimbName, boolean>
-  /** Whether a foot carries the weight: it stands, or it is the one that lands. */
+  /** Whether a foot carries the weight: it stands, or it is the one landing. */
   bears: Record<'legR' | 'legL', boolean>
 }
 

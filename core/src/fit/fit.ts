@@ -37,7 +37,7 @@ export interface FitAnswer {
   before: Record<string, number>
   /** The one that changes least, then up to two with other levers. */
   ways: FitWay[]
-  /** If it is not possible: the seconds still missing, and what holds them. */
+  /** If it is not possible: the seconds still missing, and what prevents it. */
   missing: number
   holds: FitHold[]
 }

@@ -47,7 +47,7 @@ export function cameBackOf({
 /** Whether it was typed in and nobody said how clean it was: paper is counted, and its teacher knows. */
 export const isUnsaidClean = ({ typed, told }: CameBack): boolean => typed === true && told === 0
 
-/** What its teacher says of what was typed in: mostly clean. @example saidClean(run).told // 1 */
+/** A teacher's judgement of typed results: mostly clean. @example saidClean(run).told // 1 */
 export const saidClean = (run: CameBack): CameBack => (isUnsaidClean(run) ? { ...run, clean: 1, told: 1 } : run)
 
 /** The conclusion from a lane's runs: a step up, a step down, the same again; or too little is known, which also means the same again. */
@@ -69,7 +69,7 @@ function ofOneTime(runs: readonly CameBack[]): Signal {
   if (!runs.length) return 'unknown'
   const told = runs.filter((run) => run.told > 0)
   const unclean = told.filter((run) => run.clean < run.told / 2).length
-  // What was typed in cannot say that it was stopped: it hides nobody who did.
+  // A typed result cannot show that a run was stopped, so it must not hide one that was.
   const sent = runs.filter((run) => !run.typed)
   const seen = sent.length >= enoughRuns ? sent : runs
   const hard = seen.filter((run) => run.easier || run.early).length

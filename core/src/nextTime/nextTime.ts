@@ -40,7 +40,7 @@ export interface LaneNext {
 const longAgo = 3
 /** The largest increase of work per week; ours. */
 const moreAWeek = 0.1
-/** So many ways are shown. */
+/** At most this many ways are shown. */
 const mostWays = 3
 
 /** A finding's rule and place, whatever its numbers: an existing finding with other numbers is not a new one. */

@@ -154,8 +154,8 @@ export function nearestNames(typed: string, { names }: NameIndex): string[] {
 }
 
 /**
- * The shortest text that names one version of a move and nothing else, where a move's own name means its ordinary
- * version: in a group's brackets and in a cell. A teacher's own moves are quoted, because the reader may not know them.
+ * The shortest text that names one version of an exercise and nothing else, for a group's brackets and a cell, where an exercise's own name
+ * means its standard version. A teacher's own exercises are quoted, because the reader may not know them.
  *
  * @example printName(squatJump, 'tuck-jump', index) // 'Tuck jump'
  */

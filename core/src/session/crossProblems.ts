@@ -7,11 +7,10 @@ const isBag = (v: unknown): v is Bag => v !== null && typeof v === 'object' && !
 const listOf = (v: unknown): unknown[] => (Array.isArray(v) ? v : [])
 
 /**
- * Mistakes that lie between parts of a session: groups that do not exist, ids given twice, too much of
- * anything. It reads unknown data and never throws, so that a file with a misspelt key and an unknown group
- * hears of both at once.
+ * Mistakes between parts of a session: groups that do not exist, duplicate ids, too much of anything. It reads unknown data and never
+ * throws, so that a file with a misspelled key and an unknown group gets both reported at once.
  *
- * @param input what claims to be a session, of any shape
+ * @param input data that claims to be a session, of any shape
  */
 export function crossProblems(input: unknown): Problem[] {
   if (!isBag(input)) return []

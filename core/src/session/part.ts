@@ -62,7 +62,7 @@ export const partDocument: DocumentKind<Part> = {
 }
 
 /**
- * A piece as it is copied or kept.
+ * A piece as it is copied or saved.
  *
  * @param session the session it comes from
  * @param piece a section, a block, or one or more stations

@@ -53,7 +53,7 @@ const middle = (values: readonly number[]): number => {
 const distinct = <T>(values: readonly T[]): T[] => [...new Set(values)]
 
 /**
- * What a term asks of a session.
+ * A session's properties for a term.
  *
  * @param id of the session
  * @param grades of the class whose term it is

@@ -16,12 +16,11 @@ const easyRuns: readonly CameBack[] = Array.from({ length: enoughRuns }, () => (
 const weeks = 2
 
 /**
- * A session as it comes again: a step on at every second coming, from what came back of a lane where enough did, else by plan. Nothing a
- * colleague would look at comes with it; where no step is small enough it is the same again.
+ * A session when it repeats: a step harder every second time, from a lane's results if there are enough, otherwise by plan. It adds no fix
+ * or advice; if no step is small enough it is repeated unchanged.
  *
  * @param coming how often it came before: 1 is its second time
  * @param cameBack the runs of each lane, time by time, the latest first
- * @example termStep(session, library, 1, {}).title // 'Ten gannets 2'
  */
 export function termStep(
   session: Session,

@@ -20,7 +20,7 @@ export const laneOfClass = <L extends Graded>(lanes: readonly L[], grades: reado
   [...lanes].sort((a, b) => shared(b, grades) - shared(a, grades) || away(a, grades) - away(b, grades))[0]
 
 /**
- * The lanes that are meant where a class is or is not said: its own, or all of them.
+ * The lanes for a class: its own, or all lanes if no class is given.
  *
  * @example lanesOfClass([{ id: 'g1', grades: [0] }, { id: 'g2', grades: [2] }], [2]) // [{ id: 'g2', grades: [2] }]
  */

@@ -1,10 +1,9 @@
 import type { Span } from './span.ts'
 
 /**
- * How many minutes a lane takes, as every message, calendar, sheet and list says it: the predicted time, rounded; never none.
+ * A lane's minutes as every message, calendar, sheet and list shows them: the predicted time, rounded; at least one.
  *
  * @param seconds of the whole lane
- * @example saidMinutes({ low: 600, typical: 696, high: 800 }) // 12
  */
 export const saidMinutes = ({ typical }: Pick<Span, 'typical'>): number => Math.max(1, Math.round(typical / 60))
 

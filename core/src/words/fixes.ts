@@ -10,7 +10,7 @@ const texts: Record<Language, Record<FixId, (facts: Facts) => string>> = { en: f
 export const fixWords: Record<Language, FixWords> = { en: fixWordsInEnglish, es: fixWordsInSpanish }
 
 /**
- * What a fix says it does.
+ * The label of a fix.
  *
  * @example fixText({ id: 'more-rest', facts: { seconds: 5 } }, 'en') // 'Add 5 s of rest'
  */

@@ -20,8 +20,8 @@ const inSpanish = new Map([
 ])
 
 /**
- * Of a session's texts those that are ours, however they got there: headings that only name a part, as a pasted plan has them, and what
- * a fix wrote. A teacher's own words stay as she wrote them.
+ * The texts of a session that are ours: default section headings, as in a pasted plan, and texts written by a fix. A teacher's own words
+ * stay unchanged.
  *
  * @example ourPhrases(['WARM UP', 'Gannets']).es // { 'WARM UP': 'Calentamiento' }
  */

@@ -29,11 +29,11 @@ type SavedRow = Pick<RevisionedRow, 'id' | 'revision' | 'updated_at'>
 /** The revisions a document was in, the history that its saves leave behind. */
 export interface KeptRevisions<D> {
   /**
-   * Saves and writes the history, into the revision that is open or as a new one, in one statement: neither is ever without
-   * the other, and a save is one way to the database and back.
+   * Saves and writes the history, into the open revision or as a new one, in one statement: neither is ever stored without the other, and a
+   * save takes one database round trip.
    *
-   * @param save the insert or update, which gives back `id`, `revision` and `updated_at`
-   * @returns what the save gave back; undefined where it changed nothing
+   * @param save the insert or update, which returns `id`, `revision` and `updated_at`
+   * @returns what the save returned; undefined if it changed nothing
    */
   recorded: (
     db: Knex,

@@ -5,7 +5,7 @@ import { cameBackOf, type CameBack } from '@esfuerzo/core/nextTime'
 import { pulseKinds } from '@esfuerzo/core/run'
 import { owned, ownedBy, ownerSql } from '../rights/rights.ts'
 
-/** Most times a session was sent home that are considered, and most children of each. */
+/** How many of the last times a session was sent home are used, and how many children of each. */
 const [lastTimes, mostChildren] = [2, 500]
 
 /** What {@link cameBackOf} needs of a run stored by an earlier release: no more of it is read. */

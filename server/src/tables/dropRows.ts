@@ -24,7 +24,7 @@ export async function dropRows(db: Knex, table: string, which: (query: Knex.Quer
 }
 
 /**
- * Deletes everything that children did which belongs to some pupils or links: runs with their results, then what was typed.
+ * Deletes all results that belong to some pupils or links: runs with their results, then typed values.
  *
  * @param whose rows of `pupils` or `publications`, by their ids
  */

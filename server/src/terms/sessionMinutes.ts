@@ -17,8 +17,8 @@ export interface AtRevision {
 /** How many minutes sessions take, worked out once for each of their states: calendars ask again and again. */
 export interface SessionMinutes {
   /**
-   * @param grades of the class they are for; for anybody where left out
-   * @returns by id; what cannot be worked out now is not in it
+   * @param grades of the class they are for; anybody by default
+   * @returns by id; without those that cannot be computed now
    */
   of: (teacherId: string, sessions: readonly AtRevision[], grades?: number[]) => Promise<Map<string, number>>
 }

@@ -13,8 +13,7 @@ export interface SigningOut {
   /** The unsent work while the dialog is open; otherwise empty. */
   unsent: ShallowRef<readonly UnsentWork[]>
   /**
-   * Signs out; asks first where a shared device has work that is not sent. While it asks it goes on looking, and signs out as soon as
-   * all is sent.
+   * Signs out; asks first if a shared device has unsent work. While asking it keeps checking, and signs out as soon as everything is sent.
    */
   ask: () => Promise<void>
   /** Saves the unsent work as a file, and signs out. */

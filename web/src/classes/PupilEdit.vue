@@ -6,7 +6,7 @@ import { looksLikeName } from '@esfuerzo/core/classBook'
 import { client } from '../shared/client.ts'
 import { useTried } from './useTried.ts'
 
-/** One pupil: alias, note, class, code, and all data kept of it. */
+/** One pupil: alias, note, class, code, and all stored data. */
 const props = defineProps<{ pupil: Pupil; of: SchoolClass; classes: readonly SchoolClass[]; slip: string }>()
 const emit = defineEmits<{ close: []; changed: [] }>()
 const { t } = useI18n()

@@ -30,7 +30,7 @@ interface Due {
 const looks = shallowRef<ReadonlyMap<string, number>>(new Map())
 
 const today = DateTime.now().toISODate()
-/** Days before its day from which a sent session counts as sent. Ours. */
+/** A session sent home at most this many days before its day counts as sent for it. Ours. */
 const recently = 10
 
 function dueIn({ id, document, homes, children, week }: RunningTerm): Due[] {

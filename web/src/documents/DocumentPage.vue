@@ -13,8 +13,8 @@ const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue')
 const OfferedDrafts = defineAsyncComponent(() => import('./OfferedDrafts.vue'))
 
 /**
- * The page of a document that is saved by itself: its name, how the saving goes, undo and redo, and a way out of a conflict. Slots:
- * `title` in place of the name, `actions` after redo, `panel` beside the document.
+ * The page of an automatically saved document: its name, the state of saving, undo and redo, and resolving a conflict. Slots: `title`
+ * instead of the name, `actions` after redo, `panel` beside the document.
  */
 const props = defineProps<{
   store: RevisionedStore<T>

@@ -27,7 +27,7 @@ const session = computed(() => props.draft.session)
 const skill = computed(() => library.moves.get(props.draft.thread.move)?.name ?? '')
 const scale = computed(() => session.value.minutes * 60)
 
-/** Its lanes as the draft would be taken: with the talk about what is new, where that is taken in. */
+/** Its lanes as the draft would be taken: including the talk about new exercises, if wanted. */
 const lanes = computed(() => (props.explains && props.draft.explained) || props.draft.lanes)
 /** Its lanes and its sections, each rendered in a frame of its own. */
 type Piece = { lane: LaneView; section?: undefined } | { lane?: undefined; section: Section }

@@ -5,7 +5,7 @@ import type { Words } from '../shared/words.ts'
 type Lane = Pick<Publication['lanes'][number], 'name' | 'seconds'>
 
 /**
- * How long a session takes in a message: once where all lanes take as long, else for whom how long.
+ * The length of a session in a message: once if all lanes take equally long, otherwise per group.
  *
  * @example lengthText([{ name: 'K–1', seconds }, { name: '2–3', seconds: longer }], t) // 'about 12 minutes (K–1), about 15 minutes (2–3)'
  */
@@ -17,10 +17,10 @@ export function lengthText(lanes: readonly Lane[], t: Words): string {
 }
 
 /**
- * The message that brings families a session that was sent home.
+ * The message that brings families a session.
  *
  * @param lanes those it is for
- * @param ends the day until which its link is open, in words
+ * @param ends the date until which its link works, in words
  */
 export const familiesMessage = (
   { title, target }: Pick<Publication, 'title' | 'target'>,

@@ -15,7 +15,7 @@ const emit = defineEmits<{ caret: [line: number, focused: boolean] }>()
 const { t } = useI18n()
 const host = useTemplateRef<HTMLElement>('host')
 const view = shallowRef<EditorView>()
-/** Where the lines stand. */
+/** The positions of the lines. */
 const tops = shallowRef<{ top: number; height: number }[]>([])
 
 /** The editor's own words. */
@@ -59,7 +59,7 @@ defineExpose({
     const editor = view.value
     if (editor?.hasFocus) editor.dispatch({ effects: EditorView.scrollIntoView(editor.state.selection.main.head) })
   },
-  /** Goes to what asks. */
+  /** Goes to the question. */
   select({ line, column, length }: Mark) {
     const editor = view.value
     if (!editor || line > editor.state.doc.lines) return

@@ -20,7 +20,7 @@ export interface PlanFile {
   sessions: readonly PlanSession[]
   /** Why nothing was read. */
   problems: readonly Problem[]
-  /** What is beside the text. */
+  /** The other contents of the file. */
   left: Pick<ReadPlan, 'pictures' | 'repeated' | 'cut'>
 }
 

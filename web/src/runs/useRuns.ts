@@ -10,11 +10,11 @@ export interface Runs {
   left: ComputedRef<number>
   /** Why the last page could not be loaded. */
   problem: ShallowRef<CallError['code'] | undefined>
-  /** The first page, anew. */
+  /** Loads the first page again. */
   load: () => Promise<void>
   /** The next page. */
   more: () => Promise<void>
-  /** Deletes one for good. */
+  /** Permanently deletes one. */
   remove: (run: RunSummary) => Promise<void>
 }
 

@@ -3,7 +3,7 @@ import { useTitle } from '@vueuse/core'
 /**
  * Names the browser's tab and history entry after the page.
  *
- * @param name of what is open; undefined until it is loaded
+ * @param name of the open document; undefined until it is loaded
  * @example usePageTitle(() => 'Gale warning') // the tab says “Gale warning – Esfuerzo”
  */
 export const usePageTitle = (name: () => string | undefined): void =>

@@ -15,9 +15,9 @@ export interface Sender {
 }
 
 /**
- * @param send sends what there is; true when all is there. It calls `again` itself: it knows what is worth another try
+ * @param send sends what is left; returns true when everything is sent. It calls `again` itself, because it knows which failures to retry
  * @param quiet milliseconds before something is sent
- * @param retry milliseconds before the first new try
+ * @param retry milliseconds before the first retry
  */
 export function senderOf(send: () => Promise<boolean>, quiet: number, retry = 1000): Sender {
   let timer: ReturnType<typeof setTimeout> | undefined

@@ -9,7 +9,7 @@ const usual = { ...en.word }
 const years: readonly Country[] = ['AU', 'GB', 'NZ']
 
 /**
- * Words that differ by country: where deleted things go, and what a grade is called.
+ * Words that differ by country: *trash* or *bin*, *grade* or *year*.
  *
  * @example countryWords('GB') // { trash: 'bin', grade: 'year', grades: 'years' }
  * @example countryWords('US') // { trash: 'trash', grade: 'grade', grades: 'grades' }

@@ -4,7 +4,7 @@ import { i18n } from './i18n.ts'
 
 /** Why something was refused: by name if the mistakes are known, otherwise in one sentence. */
 export interface Refusal {
-  /** Empty where there are problems. */
+  /** Empty if there are problems. */
   sentence: string
   problems: readonly Problem[]
 }

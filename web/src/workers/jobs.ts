@@ -51,7 +51,7 @@ export interface GroupChance {
   lines: LineOutlook[]
 }
 
-/** A draft with its lanes, alone and with the talk about what is new where something is, so that whoever shows it computes nothing. */
+/** A draft with its lanes, with and without a talk about new exercises, so that the page computes nothing. */
 export type TimedDraft = Draft & { lanes: LaneView[]; explained?: LaneView[] }
 
 /** The jobs of a worker with their arguments and results, by name. */
@@ -62,7 +62,7 @@ export interface Jobs {
   chance: { asked: { block: string }; answer: GroupChance[] }
   /** What each lane does next time, from the results. */
   next: { asked: { cameBack: Parameters<typeof nextTime>[2]; weeks: number }; answer: LaneNext[] }
-  /** The best so many moves for a place together, each with why. */
+  /** The best exercises for several places together, each with reasons. */
   suggest: { asked: { place: SuggestFor; count: number; context: SuggestContext }; answer: Suggestion[] }
   /** The first suggestions for a place, before anything is typed. */
   offer: { asked: { place: SuggestFor; most: number; context: SuggestContext }; answer: Suggestion[] }

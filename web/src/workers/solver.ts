@@ -18,7 +18,7 @@ const open = (): Hand => {
  * A plan for a term, in a worker of its own.
  *
  * @param signal aborting ends the worker, whatever it is doing
- * @returns undefined where nothing keeps to what is fixed, or nothing was found in time
+ * @returns undefined if the fixed places contradict each other, or no plan was found in time
  * @throws {DOMException} `AbortError` when it was cancelled
  */
 export async function plan(problem: PlanProblem, signal: AbortSignal): Promise<Planned | undefined> {

@@ -5,7 +5,7 @@ import { afterAll, afterEach, vi } from 'vitest'
 const waitFor = vi.waitFor.bind(vi)
 vi.waitFor = (callback) => waitFor(callback, { timeout: 100_000, interval: 20 })
 
-// A page that is left mounted goes on asking for frames, also of the next file's window.
+// A page left mounted keeps requesting frames, even in the next file's window.
 disableAutoUnmount()
 enableAutoUnmount(afterEach)
 

@@ -9,7 +9,7 @@ import type { JobName, Jobs } from '../../src/workers/jobs.ts'
 interface CoreJobs {
   asked: (name: JobName, ask: Jobs[JobName]['asked']) => unknown
 }
-// Files share their modules, but each has this one anew.
+// Files share modules, but each gets a new copy of this one.
 const shared = globalThis as { coreJobs?: CoreJobs }
 export const coreJobs = (shared.coreJobs ??= { asked: () => 'run' })
 

@@ -2,7 +2,7 @@ import { setStation } from '../../session/edits/stations.ts'
 import type { FixMaker } from './fix.ts'
 import { stationOf } from './stationOf.ts'
 
-/** A line about an easier way: half of it. */
+/** Words for an easier way: half the dose. */
 export const easierWords: FixMaker = {
   id: 'easier-words',
   candidates: (fixing) => {

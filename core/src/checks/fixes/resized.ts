@@ -15,7 +15,7 @@ export const blocksOf = ({ session }: CheckView, roles: readonly Role[]): Block[
     .flatMap((section) => section.blocks)
 
 /**
- * How often a block is gone through, before and after, in whose lanes: `4 → 1`, `4 → 1 (B, C)`, `A 4 → 2, B 3 → 1`; nothing where only its
+ * How often a block is repeated, before and after, and in which lanes: `4 → 1`, `4 → 1 (B, C)`, `A 4 → 2, B 3 → 1`; empty if only its
  * seconds changed.
  */
 function lapsFacts({ groups }: Session, before: Block, after: Block): Facts {

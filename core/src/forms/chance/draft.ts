@@ -1,7 +1,7 @@
 import type { FormDraft } from '../../draft/formDraft.ts'
 import { deviceFaces, type ChanceBlock } from './schema.ts'
 
-/** Numbers of draws, close enough that one fits any minutes; above them it goes by the clock. */
+/** Numbers of draws, close enough together that one fits any minutes; beyond them it goes by the clock. */
 const draws = [5, 7, 9, 12, 15, 18, 22, 26].map((n) => ({ kind: 'draws' as const, draws: n }))
 const byTheClock = [5, 6, 7, 8, 9, 10, 11, 12, 13].map((n) => ({ kind: 'seconds' as const, seconds: 60 * n }))
 const stops = [...draws, ...byTheClock]

@@ -80,10 +80,10 @@ export function playedChances(model: ChanceModel, secondsOf: (game: PlayedGame) 
 }
 
 /**
- * How much of each row games of the block's own seed bring: times it is done, with cards and a toss its reps.
+ * How much of each row the block's own simulated games bring: how often it is done; with cards and a toss, its reps.
  *
  * @param groups rows that count together
- * @returns of each of the groups; they hang together: where there is much of one there is little time for another
+ * @returns per group; the numbers of one game depend on each other: much of one row leaves little time for another
  */
 export function playedAmounts(model: ChanceModel, groups: readonly (readonly ChanceRow[])[]): Chances[] {
   const random = seededRandom(model.seed)

@@ -4,7 +4,7 @@ import type { ChanceBlock } from './schema.ts'
 
 type Stop = ChanceBlock['stop']
 
-/** How long chance lasts, the same for all groups: a lever over what its stop counts. */
+/** How long chance lasts, the same for all groups: a lever on its stopping number. */
 const stopLever = (
   kind: 'cap' | 'draws',
   bounds: Bounds,

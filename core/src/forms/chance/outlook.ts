@@ -112,8 +112,8 @@ function linesOf(model: ChanceModel, group: Group, draws: Chances): LineOutlook[
 }
 
 /**
- * What a time brings, from played games: where much of a long row is drawn fewer draws are left, so that its number of draws and what
- * they are cannot be put together as if they knew nothing of each other.
+ * The results of a time limit, from simulated games: drawing a long row leaves fewer draws, so the number of draws and their rows are not
+ * independent.
  */
 function timedLines(model: ChanceModel, group: Group): LineOutlook[] {
   const { device, faces } = model

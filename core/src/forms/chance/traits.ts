@@ -1,7 +1,7 @@
 import { plainTraits, type FormTraits } from '../../session/plainTraits.ts'
 import type { ChanceBlock } from './schema.ts'
 
-/** Chance says what comes next. */
+/** Chance decides what comes next. */
 export const chanceTraits: FormTraits<ChanceBlock> = {
   ...plainTraits,
   dose: 'own',
