@@ -19,7 +19,10 @@ const leaves = (value: unknown): string[] =>
 const locale = (path: string) => leaves(JSON.parse(read(path)))
 /** The sentences in a file of words: its strings, with `5` in place of what is put in. */
 const wordsIn = (path: string): string[] => {
-  let text = read(path).replaceAll(/^\s*(?:\/\/|\/?\*).*$/gm, '')
+  // Files with two languages have English first.
+  let text = read(path)
+    .split(/\n(?: {2}es: \{|const es\b)/)[0]!
+    .replaceAll(/^\s*(?:\/\/|\/?\*).*$/gm, '')
   for (let before = ''; before !== text;) {
     before = text
     text = text.replaceAll(/\$\{[^{}]*\}/g, '5')
@@ -33,6 +36,8 @@ const teacher = [
   ...locale('web/src/words/locales/en.json'),
   ...[
     'contract/src/errorWords.ts',
+    'server/src/mail/letters.ts',
+    'server/src/sheets/words.ts',
     ...inEach('web/src/forms', 'labels.en.ts'),
     ...['checks', 'fixes', 'problems', 'termChecks'].map((name) => `core/src/words/en/${name}.ts`),
   ].flatMap(wordsIn),
@@ -40,7 +45,9 @@ const teacher = [
 const family = [
   ...locale('web/src/family/locales/en.json'),
   ...locale('web/src/player/locales/en.json'),
-  ...['core/src/words/en/say.ts', ...inEach('core/src/forms', 'words.en.ts')].flatMap(wordsIn),
+  ...['core/src/words/en/say.ts', 'core/src/words/care.ts', ...inEach('core/src/forms', 'words.en.ts')].flatMap(
+    wordsIn,
+  ),
 ]
 const moves = libraryData.moves as readonly {
   cues: string[]

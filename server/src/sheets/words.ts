@@ -125,7 +125,7 @@ const en: SheetWords = {
   levels: { stop: 'Fix before sending', look: 'Advice', note: 'Tips' },
   left: (reason) => (reason ? `Ignored: ${reason}` : 'Ignored.'),
   nothingToSay: 'All checks are fine. You can send it home.',
-  schoolFirst: 'What an experienced colleague would notice. Your school’s rules and doctors come first.',
+  schoolFirst: 'Things an experienced colleague would notice. Your school’s rules and doctors come first.',
   predictedPulse: 'Predicted pulse',
   zone: (zone, minutes) => `${minutes} min ${zone}`,
   pulseCaveat:
