@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lineSchema, sessionDocument } from '@esfuerzo/core'
+import { buildsSchema, gradeSchema, lineSchema, sessionDocument } from '@esfuerzo/core'
 import { documentField } from './documentField.ts'
 import { endpoint, none } from './endpoint.ts'
 import { emailSchema, idParams, momentSchema, revisionSchema, tokenParams } from './fields.ts'
@@ -8,7 +8,8 @@ export const sessionSummarySchema = z.strictObject({
   id: z.uuid(),
   title: lineSchema,
   minutes: z.int(),
-  groups: z.array(z.strictObject({ letter: z.string(), name: lineSchema })),
+  groups: z.array(z.strictObject({ letter: z.string(), name: lineSchema, grades: z.array(gradeSchema) })),
+  builds: z.array(buildsSchema),
   revision: z.int(),
   updatedAt: momentSchema,
   /** Of the newest link, if there is one. */

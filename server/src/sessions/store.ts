@@ -22,7 +22,8 @@ export const sessionRoom = 1000
 export async function listSessions(db: Knex, teacherId: string): Promise<SessionSummary[]> {
   const rows: (RevisionedRow & {
     minutes: number
-    groups: { letter: string; name: string }[]
+    groups: SessionSummary['groups']
+    builds: SessionSummary['builds']
     sent_at: Date | null
     runs: string
   })[] = await db('workouts as w')
@@ -30,6 +31,7 @@ export async function listSessions(db: Knex, teacherId: string): Promise<Session
     .where({ 'w.removed_at': null })
     .select('w.id', 'w.title', 'w.minutes', 'w.revision', 'w.updated_at')
     .select(db.raw("jsonb_path_query_array(w.document, '$.groups[*]') as groups"))
+    .select(db.raw("jsonb_path_query_array(w.document, '$.aim.builds[*]') as builds"))
     .select(db.raw('(select max(p.created_at) from publications p where p.workout_id = w.id) as sent_at'))
     .select(
       db.raw(
@@ -41,7 +43,8 @@ export async function listSessions(db: Knex, teacherId: string): Promise<Session
     ...saved(row),
     title: row.title,
     minutes: row.minutes,
-    groups: row.groups.map(({ letter, name }) => ({ letter, name })),
+    groups: row.groups.map(({ letter, name, grades }) => ({ letter, name, grades })),
+    builds: row.builds,
     sentAt: row.sent_at?.toISOString() ?? null,
     runs: Number(row.runs),
   }))

@@ -11,6 +11,7 @@ import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
 import { useAccount } from '../signin/account.ts'
 import BeginFromText from './BeginFromText.vue'
+import { anySession, findSessions } from './findSessions.ts'
 import ImportSession from './ImportSession.vue'
 import NewSessionDialog from './NewSessionDialog.vue'
 import PlansDialog from './PlansDialog.vue'
@@ -20,6 +21,7 @@ import { runningTerms, type RunningTerm } from './runningTerms.ts'
 import { usePlans, type PlanFile, type PlanSession } from '../reading/usePlans.ts'
 import RunItem from '../runs/RunItem.vue'
 import { useRuns } from '../runs/useRuns.ts'
+import SessionFinder from './SessionFinder.vue'
 import SessionItem from './SessionItem.vue'
 import ThisWeek from './ThisWeek.vue'
 
@@ -78,9 +80,15 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
 const removed = shallowRef<SessionSummary>()
 
 const drafts = computed(() => sessions.value?.filter((w) => !w.sentAt) ?? [])
-const sent = computed(() => sessions.value?.filter((w) => w.sentAt) ?? [])
+/** With fewer sessions than this, they are found at a glance. */
+const many = 8
+const wanted = ref(anySession())
+const shown = computed(() => findSessions(sessions.value ?? [], wanted.value))
 const parts = computed(() =>
-  Object.entries({ drafts: drafts.value, sent: sent.value }).filter(([, list]) => list.length),
+  Object.entries({
+    drafts: shown.value.filter((w) => !w.sentAt),
+    sent: shown.value.filter((w) => w.sentAt),
+  }).filter(([, list]) => list.length),
 )
 // Counted by the server: only the latest runs are listed.
 const cameBack = computed(() => (sessions.value ?? []).reduce((n, w) => n + w.runs, 0))
@@ -150,7 +158,6 @@ async function onRestore() {
         <p class="quiet">{{ sessions ? t('desk.summary', { drafts: drafts.length, runs: cameBack }) : '' }}</p>
       </div>
       <div class="begin">
-        <v-btn :to="{ name: 'bin' }" class="plain">{{ t('bin.title') }}</v-btn>
         <ImportSession ref="files" @plans="onPlans" />
         <v-btn @click="onText()">{{ t('reading.open') }}</v-btn>
         <v-btn :to="{ name: 'draft' }">{{ t('draft.title') }}</v-btn>
@@ -172,6 +179,12 @@ async function onRestore() {
       <button type="button" class="link" @click="listing = true">{{ t('plans.show') }}</button>
     </p>
     <ThisWeek v-if="sessions?.length" :sessions="sessions" :terms="running" />
+    <SessionFinder
+      v-if="sessions && sessions.length > many"
+      v-model="wanted"
+      :found="shown.length"
+      :of="sessions.length"
+    />
     <div v-if="sessions" class="columns">
       <div class="stack">
         <section v-if="!sessions.length" class="card empty">
@@ -191,6 +204,7 @@ async function onRestore() {
             />
           </ul>
         </section>
+        <p><router-link class="quiet" :to="{ name: 'bin' }">{{ t('bin.title') }}</router-link></p>
       </div>
       <section class="card" aria-labelledby="back">
         <h2 id="back">{{ t('desk.cameBack') }}</h2>
@@ -260,6 +274,19 @@ h2 {
 @media (max-width: 900px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 640px) {
+  .desk {
+    padding: 16px 12px 24px;
+  }
+  header {
+    flex-direction: column;
+    align-items: stretch;
+  }
+  .begin {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
   }
 }
 </style>

@@ -82,4 +82,22 @@ a.runs {
 .runs {
   text-align: right;
 }
+@media (max-width: 640px) {
+  /* A card: what it is, then for whom and its results. */
+  .item {
+    grid-template: 'title tools' 'lanes runs' / minmax(0, 1fr) auto;
+    gap: 0 14px;
+    padding: 8px 8px 10px 16px;
+  }
+  .lanes {
+    grid-area: lanes;
+  }
+  .tools {
+    grid-area: tools;
+  }
+  .runs {
+    grid-area: runs;
+    padding: 10px 8px 10px 0;
+  }
+}
 </style>

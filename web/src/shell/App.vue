@@ -17,6 +17,13 @@ function closeHelp() {
   helped.value = false
   void nextTick(() => document.getElementById('help-button')?.focus())
 }
+/** The first Tab stop leads past the navigation: to the running order or the class book, otherwise to the page itself. */
+function onSkip() {
+  const main = document.querySelector<HTMLElement>('main')
+  const grid = main?.querySelector<HTMLElement>('[role="grid"] [tabindex="0"]')
+  if (main && !grid) main.tabIndex = -1
+  ;(grid ?? main)?.focus()
+}
 const theme = useTheme()
 const { isNight } = useFloor()
 watch(isNight, (night) => theme.change(night ? 'night' : 'day'), { immediate: true })
@@ -28,6 +35,7 @@ usePageTitle(() => (route.meta.title ? t(route.meta.title) : undefined))
 <template>
   <v-app>
     <div class="shell" :class="{ bare, helped: helped && !bare }">
+      <button v-if="!bare" type="button" class="skip" @click="onSkip">{{ t('nav.skip') }}</button>
       <NavRail v-if="!bare" :helped="helped" @help="helped ? closeHelp() : (helped = true)" />
       <router-view />
       <HelpPanel v-if="helped && !bare" :view="String(route.name)" @close="closeHelp" />
@@ -41,6 +49,22 @@ usePageTitle(() => (route.meta.title ? t(route.meta.title) : undefined))
   grid-template-columns: 64px minmax(0, 1fr);
   min-height: 100vh;
 }
+/* Seen only while it has the focus. */
+.skip {
+  position: fixed;
+  z-index: 1200;
+  top: -60px;
+  left: 12px;
+  padding: 10px 16px;
+  border: 1px solid var(--action);
+  border-radius: var(--corner);
+  background: var(--card);
+  color: var(--action);
+  font: 700 15px var(--text);
+}
+.skip:focus {
+  top: 12px;
+}
 .shell.bare {
   grid-template-columns: minmax(0, 1fr);
 }
@@ -52,7 +76,8 @@ usePageTitle(() => (route.meta.title ? t(route.meta.title) : undefined))
 @media (max-width: 640px) {
   .shell {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto 1fr;
+    /* The bar at the bottom covers nothing. */
+    padding-bottom: 60px;
   }
 }
 @media print {

@@ -99,7 +99,7 @@ summary {
 }
 @media (max-width: 640px) {
   .help {
-    inset: auto 0 0;
+    inset: auto 0 60px;
     width: auto;
     max-height: 60vh;
     border-radius: 0;

@@ -3,6 +3,7 @@ import {
   mdiAccountGroupOutline,
   mdiCalendarMonthOutline,
   mdiCogOutline,
+  mdiDotsHorizontal,
   mdiFormatListText,
   mdiHelpCircleOutline,
   mdiHomeVariantOutline,
@@ -10,61 +11,94 @@ import {
   mdiRun,
   mdiTapeMeasure,
 } from '@mdi/js'
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRoute } from 'vue-router'
+import { useRoute, type RouteLocationRaw } from 'vue-router'
 import SignOutDialog from '../account/SignOutDialog.vue'
 import { useSignOut } from '../account/useSignOut.ts'
 import { useAccount } from '../signin/account.ts'
 import MarkLogo from '../shared/look/MarkLogo.vue'
 
+/** The way to every view: a rail at the side, on a phone a bar at the bottom with the rest behind *More*. */
 defineProps<{ helped: boolean }>()
 const emit = defineEmits<{ help: [] }>()
 const { t } = useI18n()
 const account = useAccount()
 const route = useRoute()
 const out = useSignOut()
-const onClasses = computed(() => route.path.startsWith('/classes'))
-const onTests = computed(() => route.path.startsWith('/tests'))
-const onTerms = computed(() => route.path.startsWith('/term'))
-const onSettings = computed(() => route.name === 'settings' || route.name === 'account')
-const onMoves = computed(() => route.path.startsWith('/moves'))
+const isPhone = useMediaQuery('(max-width: 640px)')
+
+interface Place {
+  to: RouteLocationRaw
+  icon: string
+  title: string
+  on: boolean
+  /** On a phone it is in the bar itself. */
+  near?: boolean
+}
+const under = (path: string) => route.path.startsWith(path)
+const named = (...names: string[]) => names.includes(String(route.name))
+const places = computed((): Place[] => [
+  { to: { name: 'desk' }, icon: mdiHomeVariantOutline, title: 'nav.desk', on: named('desk', 'bin'), near: true },
+  ...(route.params.id && !under('/term')
+    ? [
+        {
+          to: { name: 'compose', params: { id: route.params.id } },
+          icon: mdiFormatListText,
+          title: 'nav.session',
+          on: named('compose', 'handout'),
+          near: true,
+        },
+      ]
+    : []),
+  { to: { name: 'moves' }, icon: mdiRun, title: 'nav.moves', on: under('/moves') },
+  { to: { name: 'tests' }, icon: mdiTapeMeasure, title: 'nav.tests', on: under('/tests') },
+  { to: { name: 'classes' }, icon: mdiAccountGroupOutline, title: 'nav.classes', on: under('/classes'), near: true },
+  { to: { name: 'terms' }, icon: mdiCalendarMonthOutline, title: 'nav.terms', on: under('/term'), near: true },
+  { to: { name: 'settings' }, icon: mdiCogOutline, title: 'nav.settings', on: named('settings', 'account') },
+])
+const inBar = computed(() => places.value.filter((place) => place.near || !isPhone.value))
+const behindMore = computed(() => places.value.filter((place) => !place.near))
 </script>
 
 <template>
   <nav class="rail" :aria-label="t('nav.label')">
-    <MarkLogo />
-    <router-link :to="{ name: 'desk' }" :class="{ on: route.name === 'desk' || route.name === 'bin' }">
-      <v-icon :icon="mdiHomeVariantOutline" size="20" />{{ t('nav.desk') }}
+    <MarkLogo v-if="!isPhone" />
+    <router-link v-for="place in inBar" :key="place.title" :to="place.to" :class="{ on: place.on }">
+      <v-icon :icon="place.icon" size="20" />{{ t(place.title) }}
     </router-link>
-    <router-link
-      v-if="route.params.id && !onTerms"
-      :to="{ name: 'compose', params: { id: route.params.id } }"
-      :class="{ on: route.name === 'compose' || route.name === 'handout' }"
-    >
-      <v-icon :icon="mdiFormatListText" size="20" />{{ t('nav.session') }}
-    </router-link>
-    <router-link :to="{ name: 'moves' }" :class="{ on: onMoves }">
-      <v-icon :icon="mdiRun" size="20" />{{ t('nav.moves') }}
-    </router-link>
-    <router-link :to="{ name: 'tests' }" :class="{ on: onTests }">
-      <v-icon :icon="mdiTapeMeasure" size="20" />{{ t('nav.tests') }}
-    </router-link>
-    <router-link :to="{ name: 'classes' }" :class="{ on: onClasses }">
-      <v-icon :icon="mdiAccountGroupOutline" size="20" />{{ t('nav.classes') }}
-    </router-link>
-    <router-link :to="{ name: 'terms' }" :class="{ on: onTerms }">
-      <v-icon :icon="mdiCalendarMonthOutline" size="20" />{{ t('nav.terms') }}
-    </router-link>
-    <router-link :to="{ name: 'settings' }" class="last" :class="{ on: onSettings }">
-      <v-icon :icon="mdiCogOutline" size="20" />{{ t('nav.settings') }}
-    </router-link>
-    <button id="help-button" type="button" :class="{ on: helped }" :aria-pressed="helped" @click="emit('help')">
-      <v-icon :icon="mdiHelpCircleOutline" size="20" />{{ t('help.title') }}
-    </button>
-    <button type="button" :title="account.teacher?.email" @click="out.ask()">
-      <v-icon :icon="mdiLogoutVariant" size="20" />{{ t('nav.signOut') }}
-    </button>
+    <v-menu v-if="isPhone" location="top end">
+      <template #activator="{ props }">
+        <button id="help-button" type="button" v-bind="props" :class="{ on: helped || behindMore.some((p) => p.on) }">
+          <v-icon :icon="mdiDotsHorizontal" size="20" />{{ t('nav.more') }}
+        </button>
+      </template>
+      <v-list>
+        <v-list-item
+          v-for="place in behindMore"
+          :key="place.title"
+          :to="place.to"
+          :prepend-icon="place.icon"
+          :title="t(place.title)"
+        />
+        <v-list-item :prepend-icon="mdiHelpCircleOutline" :title="t('help.title')" @click="emit('help')" />
+        <v-list-item
+          :prepend-icon="mdiLogoutVariant"
+          :title="t('nav.signOut')"
+          :subtitle="account.teacher?.email"
+          @click="out.ask()"
+        />
+      </v-list>
+    </v-menu>
+    <template v-else>
+      <button id="help-button" type="button" :class="{ on: helped }" :aria-pressed="helped" @click="emit('help')">
+        <v-icon :icon="mdiHelpCircleOutline" size="20" />{{ t('help.title') }}
+      </button>
+      <button type="button" :title="account.teacher?.email" @click="out.ask()">
+        <v-icon :icon="mdiLogoutVariant" size="20" />{{ t('nav.signOut') }}
+      </button>
+    </template>
     <SignOutDialog :out="out" />
   </nav>
 </template>
@@ -107,23 +141,31 @@ button.on {
   color: var(--action);
   font-weight: 700;
 }
-.last {
+/* Settings, Help and Sign out are at the end. */
+.rail > a:last-of-type {
   margin-top: auto;
 }
 @media (max-width: 640px) {
   .rail {
-    position: static;
+    position: fixed;
+    z-index: 5;
+    inset: auto 0 0;
     flex-direction: row;
-    height: auto;
+    justify-content: space-around;
+    height: 60px;
     padding: 4px 8px;
     border-right: 0;
-    border-bottom: 1px solid var(--line);
+    border-top: 1px solid var(--line);
   }
-  .rail > svg {
-    margin: 0 6px 0 0;
-  }
-  .last {
-    margin: 0 0 0 auto;
+  .rail > a,
+  .rail > a:last-of-type,
+  button {
+    flex: 1;
+    min-width: 0;
+    max-width: 96px;
+    min-height: 48px;
+    margin: 0;
+    align-content: center;
   }
 }
 </style>

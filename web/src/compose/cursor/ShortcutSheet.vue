@@ -13,6 +13,7 @@ const keys = [
   ['Alt ↑ ↓', 'move'],
   ['Alt ← →', 'version'],
   ['+ −', 'dose'],
+  ['G', 'group'],
   ['D', 'duplicate'],
   ['S', 'swap'],
   ['Delete', 'remove'],

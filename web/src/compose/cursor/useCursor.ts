@@ -23,6 +23,7 @@ export const useCursor = defineStore('cursor', () => {
     () => session.loads,
     () => {
       selection.value = editing.value = adding.value = undefined
+      taking.chooseScope([])
       folded.value = new Set()
       // In an empty block the cursor shows where the first exercise goes.
       const isEmpty = rows.value.every(({ kind }) => kind === 'section' || kind === 'empty')

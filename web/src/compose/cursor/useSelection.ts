@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type WritableComputedRef } from 'vue'
 import { type Group, type Scope } from '@esfuerzo/core'
 import type { Row } from '../order/rows.ts'
+import { useScope, type EditScope } from './useScope.ts'
 
 /** The cursor of the running order: a row and a cell in it. */
 export interface Selection {
@@ -9,7 +10,7 @@ export interface Selection {
   cell: number
 }
 
-export interface RowSelection {
+export interface RowSelection extends EditScope {
   /** The cursor. Setting it clears the rest of the selection. */
   selection: WritableComputedRef<Selection | undefined>
   /** The row with the cursor. */
@@ -19,8 +20,6 @@ export interface RowSelection {
   isSelected: (rowId: string) => boolean
   /** Index of the other end of the selected cells in the cursor's row. */
   cellsTo: Ref<number | undefined>
-  /** The groups that an edit of the selected cells is for. */
-  scope: ComputedRef<Scope>
   /** Selects everything from the anchor to a row. */
   extendTo: (rowId: string) => void
   /** Extends the selection by the next row up (−1) or down (1). */
@@ -50,12 +49,25 @@ export function useSelection(rows: ComputedRef<Row[]>, groups: ComputedRef<reado
       anchor.value = next?.row
       taken.value = new Set()
       cellsTo.value = undefined
+      scoped.onMoved()
     },
   })
   const selectedRow = computed(() => rows.value.find((r) => r.id === cursor.value?.row))
   const selectedRows = computed(() =>
     rows.value.filter((r) => r.kind !== 'empty' && (r.id === cursor.value?.row || taken.value.has(r.id))),
   )
+
+  /** The groups of the selected cells. */
+  const ofCells = computed((): Scope => {
+    const row = selectedRow.value
+    const cell = cursor.value?.cell ?? -1
+    if (!row || cell < 0) return 'all'
+    const to = cellsTo.value ?? cell
+    const spans = row.spans.slice(Math.min(cell, to), Math.max(cell, to) + 1)
+    const ids = spans.flatMap((span) => span.groupIds)
+    return ids.length === 0 || ids.length === groups.value.length ? 'all' : ids
+  })
+  const scoped = useScope(ofCells, groups)
 
   function extendTo(rowId: string): void {
     const index = (id: string | undefined) => rows.value.findIndex((r) => r.id === id)
@@ -71,15 +83,7 @@ export function useSelection(rows: ComputedRef<Row[]>, groups: ComputedRef<reado
     selectedRows,
     isSelected: (rowId) => cursor.value?.row === rowId || taken.value.has(rowId),
     cellsTo,
-    scope: computed(() => {
-      const row = selectedRow.value
-      const cell = cursor.value?.cell ?? -1
-      if (!row || cell < 0) return 'all'
-      const to = cellsTo.value ?? cell
-      const spans = row.spans.slice(Math.min(cell, to), Math.max(cell, to) + 1)
-      const ids = spans.flatMap((span) => span.groupIds)
-      return ids.length === 0 || ids.length === groups.value.length ? 'all' : ids
-    }),
+    ...scoped,
     extendTo,
     extendRows(by) {
       const at = rows.value.findIndex((r) => r.id === cursor.value?.row)

@@ -102,6 +102,7 @@ export function onRowKey(event: KeyboardEvent, toPanel: () => void): boolean {
     '+': () => edits.editCells((c) => stepDose(c, 1), 'dose'),
     '=': () => edits.editCells((c) => stepDose(c, 1), 'dose'),
     '-': () => edits.editCells((c) => stepDose(c, -1), 'dose'),
+    g: () => cursor.nextOnly(),
     d: () => taken && edits.edit(taken.duplicate),
     f: () => cursor.toggleFold(row.section.id),
     s: () => edits.swap(),

@@ -22,6 +22,13 @@ const grid = useTemplateRef('grid')
 const body = useTemplateRef('body')
 
 const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.document.groups.length}, minmax(84px, 1fr))`)
+/** The letters of the groups that changes go to. */
+const letters = computed(() =>
+  session.document.groups
+    .filter((g) => cursor.only.includes(g.id))
+    .map((g) => g.letter)
+    .join(', '),
+)
 /** Without a cursor the first row can be reached with Tab. */
 const place = computed(() => cursor.selection ?? { row: cursor.rows[0]?.id ?? '', cell: -1 })
 const indexOf = (rowId: string | undefined) => cursor.rows.findIndex((r) => r.id === rowId)
@@ -195,7 +202,11 @@ defineExpose({ focus })
       <div class="head" role="row" aria-rowindex="1">
         <span class="gutter" role="columnheader"><span class="out-of-sight">{{ t('order.number') }}</span></span>
         <b role="columnheader">{{ t('order.label') }}</b>
-        <span v-for="group in session.document.groups" :key="group.id" role="columnheader"
+        <span
+          v-for="group in session.document.groups"
+          :key="group.id"
+          role="columnheader"
+          :class="{ only: cursor.only.includes(group.id) }"
           ><LaneKey :letter="group.letter" :name="group.name"
         /></span>
       </div>
@@ -214,6 +225,10 @@ defineExpose({ focus })
         </div>
       </div>
     </div>
+    <p v-if="cursor.only.length" class="chosen" role="status">
+      {{ t('scope.chosen', { letters }) }}
+      <button type="button" class="link" @click="cursor.chooseScope([])">{{ t('scope.everybody') }}</button>
+    </p>
     <!-- One line that follows the cursor and keeps the focus from one exercise to the next. -->
     <div v-if="cursor.adding" class="line" :style="{ top: `${(body?.offsetTop ?? 0) + lineTop}px` }"><AddLine /></div>
   </div>
@@ -243,6 +258,23 @@ defineExpose({ focus })
 }
 .gutter {
   padding: 0;
+}
+.head > .only {
+  align-self: stretch;
+  align-content: center;
+  box-shadow: inset 0 -3px 0 var(--action);
+}
+/* Over the lower edge of the window, so that it is seen on every row and moves none. */
+.chosen {
+  position: sticky;
+  bottom: 8px;
+  z-index: 6;
+  width: fit-content;
+  margin: 8px auto 0;
+  padding: 6px 14px;
+  border: 1px solid var(--action);
+  border-radius: var(--corner);
+  background: var(--card);
 }
 .body {
   position: relative;

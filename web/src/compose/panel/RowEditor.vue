@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import BlockEditor from './BlockEditor.vue'
+import GroupStepper from './GroupStepper.vue'
 import RowTools from './RowTools.vue'
 import ScopeToggle from './ScopeToggle.vue'
 import SectionEditor from './SectionEditor.vue'
@@ -14,18 +15,13 @@ const { t } = useI18n()
 const session = useSession()
 const cursor = useCursor()
 const root = useTemplateRef('root')
-const scope = ref<'all' | string[]>('all')
 const row = computed(() => cursor.selectedRow)
 
-// The cursor's cell decides which groups a change is for, until the teacher chooses otherwise.
-watch(
-  () => [cursor.selection?.row, cursor.selection?.cell, cursor.cellsTo] as const,
-  () => {
-    if (!row.value || !cursor.selection) return
-    scope.value = cursor.scope === 'all' ? 'all' : [...cursor.scope]
-  },
-  { immediate: true },
-)
+/** The groups a change is for: keys and typing in the running order follow them too. */
+const scope = computed({
+  get: () => (cursor.scope === 'all' ? ('all' as const) : [...cursor.scope]),
+  set: (next) => cursor.chooseScope(next),
+})
 defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('input, button, textarea')?.focus() })
 </script>
 
@@ -42,6 +38,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('input, butto
         v-model="scope"
         :groups="session.document.groups"
       />
+      <GroupStepper v-if="cursor.only.length && row.block" :key="`${row.id} ${cursor.only.join()}`" :row="row" />
       <StationEditor v-if="row.kind === 'station'" :key="row.id" :row="row" :scope="scope" />
       <template v-else-if="cursor.selectedRows.length <= 1">
         <BlockEditor v-if="row.block" :key="row.block.id" :block="row.block" :scope="scope" />
