@@ -16,8 +16,8 @@ const session = read(
 )
 const stations = session.sections.flatMap((s) => s.blocks.flatMap((b) => stationsOf(b)))
 const ids = stations.map((s) => s.id)
-const cellOf = (of: Session, at: number, group: string) =>
-  valueFor(of.sections.flatMap((s) => s.blocks.flatMap((b) => stationsOf(b)))[at]!.cells, group)
+const cellOf = (from: Session, at: number, group: string) =>
+  valueFor(from.sections.flatMap((s) => s.blocks.flatMap((b) => stationsOf(b)))[at]!.cells, group)
 
 describe('a step for some groups', () => {
   it('takes the next easier version, and touches no other group', () => {
