@@ -250,6 +250,24 @@ p {
   font: inherit;
   cursor: pointer;
 }
+@media (max-width: 640px) {
+  .class {
+    padding: 14px 12px 16px;
+  }
+  .class > *,
+  .views {
+    min-width: 0;
+    max-width: 100%;
+  }
+  .views {
+    overflow-x: auto;
+    white-space: nowrap;
+  }
+  .views button {
+    flex: none;
+    min-height: 44px;
+  }
+}
 .views button[aria-selected='true'] {
   border-bottom-color: var(--action);
   font-weight: 700;

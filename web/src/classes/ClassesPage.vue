@@ -134,6 +134,7 @@ li + li {
   border-top: 1px solid var(--hair);
 }
 li a {
+  padding: 3px 0;
   font-weight: 700;
   color: inherit;
   min-width: 200px;

@@ -137,7 +137,7 @@ async function onPlay() {
       </button>
     </template>
     <template #actions>
-      <v-btn v-if="tab !== 'text'" :title="`${t('compose.whiteboard')} (W)`" @click="show('text')">{{
+      <v-btn v-if="tab !== 'text'" class="roomy" :title="`${t('compose.whiteboard')} (W)`" @click="show('text')">{{
         t('compose.whiteboard')
       }}</v-btn>
       <v-btn :icon="mdiHistory" :aria-label="t('history.title')" :title="t('history.title')" @click="past = true" />

@@ -80,6 +80,7 @@ a.runs {
   font-weight: 700;
 }
 .runs {
+  padding: 4px 0;
   text-align: right;
 }
 @media (max-width: 640px) {

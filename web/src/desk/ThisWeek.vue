@@ -124,6 +124,7 @@ li + li {
   font-weight: 700;
 }
 a:not(.v-btn) {
+  padding: 4px 0;
   color: var(--action);
   font-weight: 700;
 }

@@ -139,6 +139,22 @@ header :deep(.v-btn:not(.v-btn--icon)) {
   background: var(--card);
   min-width: 0;
 }
+/* Where there is little room, what another place offers too gives way. */
+@media (max-width: 1100px) {
+  header :deep(.v-btn.roomy) {
+    display: none;
+  }
+}
+@media (max-width: 640px) {
+  /* The name has a line of its own, the buttons the next. */
+  header > .grow {
+    flex-basis: 100%;
+    height: 0;
+  }
+  header :deep(.v-btn.main) {
+    margin-left: auto;
+  }
+}
 @media (max-width: 900px) {
   .document {
     grid-template-columns: minmax(0, 1fr);

@@ -41,8 +41,8 @@ const kit = computed(() =>
     <span class="words">
       <b>{{ move.name }}</b>
       <small v-if="isOwnId(move.id)" class="own">{{ t('moves.own') }}</small>
-      <small class="quiet">{{ about }}</small>
-      <small v-if="kit" class="quiet">{{ kit }}</small>
+      <small class="quiet" :title="about">{{ about }}</small>
+      <small v-if="kit" class="quiet" :title="kit">{{ kit }}</small>
     </span>
   </router-link>
 </template>

@@ -178,7 +178,7 @@ header {
 }
 .sides {
   display: grid;
-  grid-template-columns: 270px minmax(0, 1fr);
+  grid-template-columns: 316px minmax(0, 1fr);
   gap: 24px;
   align-items: start;
 }

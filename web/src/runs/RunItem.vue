@@ -99,6 +99,7 @@ li {
   display: grid;
 }
 a {
+  padding: 2px 0;
   color: inherit;
   font-weight: 700;
   text-decoration: none;

@@ -230,6 +230,9 @@ onBeforeRouteLeave(() => form.save())
 </template>
 
 <style scoped>
+header a {
+  padding: 2px 0;
+}
 .with-link {
   display: flex;
   justify-content: space-between;

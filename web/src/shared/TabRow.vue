@@ -45,6 +45,16 @@ button {
   border-bottom: 3px solid transparent;
   cursor: pointer;
 }
+@media (max-width: 640px) {
+  .tabs {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  button {
+    flex: none;
+    min-height: 44px;
+  }
+}
 [aria-selected='true'] {
   color: var(--ink);
   font-weight: 700;

@@ -46,6 +46,8 @@ const weekdayName = (weekday: number) =>
   DateTime.fromObject({ weekYear: 2027, weekNumber: 1, weekday: weekday as 1 })
     .setLocale(locale.value)
     .toFormat('cccc')
+/** The day in a list of weeks, where no column says it. */
+const dayOf = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('ccc d')
 const short = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('d LLL')
 const long = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('cccc d LLLL')
 
@@ -154,17 +156,17 @@ function onDrop(event: DragEvent, date: string) {
 <template>
   <table ref="grid" role="grid" :aria-label="t('term.weeks')">
     <thead>
-      <tr>
-        <th scope="col">{{ t('term.week') }}</th>
-        <th v-for="day in columns" :key="day.weekday" scope="col">
+      <tr role="row">
+        <th role="columnheader" scope="col">{{ t('term.week') }}</th>
+        <th v-for="day in columns" :key="day.weekday" role="columnheader" scope="col">
           {{ weekdayName(day.weekday) }} <span class="quiet num">{{ day.at }}</span>
         </th>
-        <th scope="col">{{ t('term.inAll') }}</th>
+        <th role="columnheader" scope="col">{{ t('term.inAll') }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="{ week, from, cells, facts: own, easier, now, off } in weeks" :key="week" :class="{ now, off }">
-        <th scope="row">
+        <th role="rowheader" scope="row">
           <span class="num">{{ week + 1 }}</span> <span class="quiet">{{ short(from) }}</span>
           <small v-if="easier && !off" class="quiet">{{ t('term.easier') }}</small>
         </th>
@@ -184,6 +186,7 @@ function onDrop(event: DragEvent, date: string) {
             @dragover="onDragOver($event, holiday)"
             @drop.prevent="onDrop($event, date)"
           >
+            <small class="weekday quiet" aria-hidden="true">{{ dayOf(date) }}</small>
             <template v-if="holiday">{{ holiday }}</template>
             <template v-else-if="place?.session">
               <b :class="{ care: isGone(place) }">{{ titleOf(place) }}</b>
@@ -196,7 +199,7 @@ function onDrop(event: DragEvent, date: string) {
             <span v-else aria-hidden="true" class="empty">+</span>
           </button>
         </td>
-        <td class="facts quiet num">
+        <td role="gridcell" class="facts quiet num">
           <template v-if="own?.days">
             {{ t('term.days', { n: own.days }) }} · {{ t('term.minutes', { n: Math.round(own.minutes) }) }}<br />
             {{ t('term.effort', { moderate: Math.round(own.moderate), vigorous: Math.round(own.vigorous) }) }}
@@ -252,6 +255,10 @@ td button {
   border-radius: var(--corner);
   cursor: pointer;
   line-height: 1.2;
+  overflow-wrap: anywhere;
+}
+tbody th .quiet {
+  white-space: nowrap;
 }
 td button.filled {
   background: var(--card);
@@ -283,5 +290,45 @@ td small {
 .facts {
   font-size: 14px;
   line-height: 1.25;
+}
+.weekday {
+  display: none;
+}
+@media (max-width: 640px) {
+  /* A list of weeks: each has its days below its name, and what they come to below those. */
+  thead {
+    display: none;
+  }
+  table,
+  tbody {
+    display: block;
+  }
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    padding: 10px 0;
+    border-top: 1px solid var(--line);
+  }
+  tbody th,
+  .facts {
+    flex: 1 0 100%;
+    width: auto;
+  }
+  tbody th small {
+    display: inline;
+    margin-left: 8px;
+  }
+  td:not(.facts) {
+    flex: 1 1 0;
+    min-width: 0;
+  }
+  td button {
+    height: 100%;
+    min-height: 56px;
+  }
+  .weekday {
+    display: block;
+  }
 }
 </style>

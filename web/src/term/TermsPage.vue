@@ -163,6 +163,9 @@ li {
   gap: 12px;
   padding: 8px 14px;
 }
+li a {
+  padding: 3px 0;
+}
 li + li {
   border-top: 1px solid var(--hair);
 }

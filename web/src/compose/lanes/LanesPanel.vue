@@ -207,6 +207,17 @@ const finish = computed(() => `${(budget.value / scale.value) * 100}%`)
 .asks button {
   min-height: 28px;
 }
+@media (max-width: 640px) {
+  .lane {
+    grid-template-columns: 78px minmax(0, 1fr) 112px;
+    gap: 6px;
+  }
+  .asks {
+    flex-wrap: wrap;
+    gap: 2px 16px;
+    padding-left: 0;
+  }
+}
 .scale {
   height: 20px;
   font-size: 12px;

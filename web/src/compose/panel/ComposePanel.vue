@@ -93,4 +93,10 @@ aside :deep(#tab-look) {
     display: flex;
   }
 }
+@media (max-width: 640px) {
+  /* Above the bar with the views. */
+  aside {
+    bottom: 60px;
+  }
+}
 </style>

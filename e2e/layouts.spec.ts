@@ -1,0 +1,49 @@
+import { at, expect, openDesk, test } from './support/journey.ts'
+import { layoutFaults, lengthenWords } from './support/layout.ts'
+
+test.describe.configure({ mode: 'parallel', timeout: 600_000 })
+
+const widths = [390, 600, 768, 1024, 1280, 1920]
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`@verify every teacher view fits at every width, ${colorScheme}, also with words two fifths longer`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme })
+    await openDesk(page)
+    const ask = (path: string) => page.evaluate((url) => fetch(url).then((answer) => answer.json()), path)
+    const { workouts } = (await ask('/api/workouts')) as { workouts: { id: string; title: string }[] }
+    const { classes } = (await ask('/api/classes')) as { classes: { id: string }[] }
+    const { terms } = (await ask('/api/terms')) as { terms: { id: string }[] }
+    const springs = workouts.find((w) => w.title === 'Storm-day springs')!.id
+    const views = [
+      '/',
+      '/bin',
+      '/draft?seed=7',
+      `/sessions/${springs}`,
+      `/sessions/${springs}/handout`,
+      '/moves',
+      '/moves/squat-jump',
+      '/moves/new?from=squat',
+      '/tests',
+      '/classes',
+      `/classes/${classes[0]!.id}`,
+      `/classes/${classes[0]!.id}?view=pupils`,
+      '/terms',
+      `/term/${terms[0]!.id}`,
+      '/settings',
+      '/account',
+    ]
+    for (const view of views)
+      for (const width of widths) {
+        await page.setViewportSize({ width, height: width < 700 ? 844 : 800 })
+        await page.goto(at(view))
+        await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+        await expect(page.getByText('Loading…')).toHaveCount(0)
+        await page.evaluate(() => document.fonts.ready)
+        expect([view, width, await layoutFaults(page)]).toEqual([view, width, []])
+        await lengthenWords(page, 0.4)
+        const longer = (await layoutFaults(page)).filter((fault) => !fault.startsWith('cut off'))
+        expect([view, width, 'longer', longer]).toEqual([view, width, 'longer', []])
+      }
+  })
