@@ -41,9 +41,10 @@ for (const colorScheme of ['light', 'dark'] as const)
         await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
         await expect(page.getByText('Loading…')).toHaveCount(0)
         await page.evaluate(() => document.fonts.ready)
-        expect([view, width, await layoutFaults(page)]).toEqual([view, width, []])
+        // A list that measures its rows has settled a moment later.
+        await expect.poll(async () => [view, width, await layoutFaults(page)]).toEqual([view, width, []])
         await lengthenWords(page, 0.4)
-        const longer = (await layoutFaults(page)).filter((fault) => !fault.startsWith('cut off'))
-        expect([view, width, 'longer', longer]).toEqual([view, width, 'longer', []])
+        const longer = async () => (await layoutFaults(page)).filter((fault) => !fault.startsWith('cut off'))
+        await expect.poll(async () => [view, width, 'longer', await longer()]).toEqual([view, width, 'longer', []])
       }
   })

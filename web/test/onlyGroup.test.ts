@@ -47,6 +47,9 @@ describe('changes for one group only', () => {
     composer.chooseScope(['g1'])
     composer.select({ row: lunge.id, cell: lunge.spans.length - 1 })
     expect(composer.scope).toEqual(['g3'])
+    // Unless they are chosen there.
+    composer.chooseScope(['g1'])
+    expect(composer.scope).toEqual(['g1'])
   })
 
   it('are chosen by a key, group by group, then none', () => {

@@ -1,4 +1,4 @@
-import { computed, shallowRef, type ComputedRef } from 'vue'
+import { computed, ref, shallowRef, type ComputedRef } from 'vue'
 import type { Group, Scope } from '@esfuerzo/core'
 
 export interface EditScope {
@@ -22,6 +22,8 @@ export interface EditScope {
  */
 export function useScope(ofCells: ComputedRef<Scope>, groups: ComputedRef<readonly Group[]>): EditScope {
   const chosen = shallowRef<Scope>()
+  /** Chosen for the current cell: then it holds whichever groups that cell has. */
+  const forThisCell = ref(false)
   /** A removed group is no longer chosen. */
   const only = computed(() =>
     Array.isArray(chosen.value) ? chosen.value.filter((id) => groups.value.some((g) => g.id === id)) : [],
@@ -29,18 +31,24 @@ export function useScope(ofCells: ComputedRef<Scope>, groups: ComputedRef<readon
   return {
     scope: computed(() => {
       if (chosen.value === 'all') return 'all'
+      if (forThisCell.value && only.value.length) return only.value
       const here = ofCells.value
       const both = here === 'all' ? only.value : only.value.filter((id) => here.includes(id))
       return both.length ? both : here
     }),
     only,
-    chooseScope: (scope) => void (chosen.value = scope),
+    chooseScope(scope) {
+      chosen.value = scope
+      forThisCell.value = true
+    },
     nextOnly() {
       const ids = groups.value.map((g) => g.id)
       const next = only.value.length === 1 ? ids.indexOf(only.value[0]!) + 1 : 0
       chosen.value = ids[next] === undefined ? undefined : [ids[next]]
+      forThisCell.value = true
     },
     onMoved() {
+      forThisCell.value = false
       if (chosen.value === 'all') chosen.value = undefined
     },
   }
