@@ -159,7 +159,7 @@ describe('the pulse', () => {
     expect(helper.find('.big.num').text()).toBe('5')
     await vi.advanceTimersByTimeAsync(5200)
     await helper.find('input').setValue('12')
-    expect(helper.text()).toContain('About 120 a minute')
+    expect(helper.text()).toContain('About 120 per minute')
     expect(helper.text()).toContain('changes it by 10')
     await press('Save')
     expect(helper.emitted('pulse')).toEqual([[{ beats: 12, seconds: 6, when: 'after' }]])

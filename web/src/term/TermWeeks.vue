@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPin } from '@mdi/js'
 import { DateTime } from 'luxon'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import {
@@ -46,7 +47,8 @@ const weekdayName = (weekday: number) =>
   DateTime.fromObject({ weekYear: 2027, weekNumber: 1, weekday: weekday as 1 })
     .setLocale(locale.value)
     .toFormat('cccc')
-/** The day in a list of weeks, where no column says it. */
+/** On a phone the days are a list of weeks, where no column says which day it is. */
+const isPhone = useMediaQuery('(max-width: 640px)')
 const dayOf = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('ccc d')
 const short = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('d LLL')
 const long = (date: string) => DateTime.fromISO(date).setLocale(locale.value).toFormat('cccc d LLLL')
@@ -186,7 +188,7 @@ function onDrop(event: DragEvent, date: string) {
             @dragover="onDragOver($event, holiday)"
             @drop.prevent="onDrop($event, date)"
           >
-            <small class="weekday quiet" aria-hidden="true">{{ dayOf(date) }}</small>
+            <small v-if="isPhone" class="weekday quiet" aria-hidden="true">{{ dayOf(date) }}</small>
             <template v-if="holiday">{{ holiday }}</template>
             <template v-else-if="place?.session">
               <b :class="{ care: isGone(place) }">{{ titleOf(place) }}</b>
@@ -291,9 +293,6 @@ td small {
   font-size: 14px;
   line-height: 1.25;
 }
-.weekday {
-  display: none;
-}
 @media (max-width: 640px) {
   /* A list of weeks: each has its days below its name, and what they come to below those. */
   thead {
@@ -326,9 +325,6 @@ td small {
   td button {
     height: 100%;
     min-height: 56px;
-  }
-  .weekday {
-    display: block;
   }
 }
 </style>

@@ -148,7 +148,7 @@ export const checksInEnglish: Record<RuleId, RuleWords> = {
   },
   'loaded-reps': {
     title: 'Reps with a weight',
-    what: (f) => `${f.reps} reps of ${f.move} with a weight. Usual are ${f.least} to ${f.most}.`,
+    what: (f) => `${f.reps} reps of ${f.move} with a weight. ${f.least} to ${f.most} are usual.`,
     why: 'If only a few reps work, the weight is too heavy. If many are easy, choose a harder version.',
   },
   'power-reps': {
