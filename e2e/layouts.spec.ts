@@ -1,4 +1,4 @@
-import { at, expect, openDesk, test } from './support/journey.ts'
+import { at, expect, expectAccessible, openDesk, test } from './support/journey.ts'
 import { layoutFaults, lengthenWords } from './support/layout.ts'
 
 test.describe.configure({ mode: 'parallel', timeout: 600_000 })
@@ -43,6 +43,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         await page.evaluate(() => document.fonts.ready)
         // A list that measures its rows has settled a moment later.
         await expect.poll(async () => [view, width, await layoutFaults(page)]).toEqual([view, width, []])
+        if (width === 390) await expectAccessible(page)
         await lengthenWords(page, 0.4)
         const longer = async () => (await layoutFaults(page)).filter((fault) => !fault.startsWith('cut off'))
         await expect.poll(async () => [view, width, 'longer', await longer()]).toEqual([view, width, 'longer', []])

@@ -156,6 +156,7 @@ function onDrop(event: DragEvent, date: string) {
 </script>
 
 <template>
+  <!-- eslint-disable vuejs-accessibility/no-redundant-roles -- laid out as a list of weeks on a phone, the table loses its own roles -->
   <table ref="grid" role="grid" :aria-label="t('term.weeks')">
     <thead>
       <tr role="row">
