@@ -54,7 +54,7 @@ try {
   await page.getByRole('button', { name: 'Cancel' }).click()
   await page.getByRole('link', { name: 'Exercises' }).click()
   await page.getByText(/^\d+ exercises/).waitFor()
-  await page.getByRole('button', { name: 'thighs' }).locator('path').first().click()
+  await page.getByRole('button', { name: 'thighs', exact: true }).locator('path').first().click()
   await shot('moves')
   // Three drafts based on what was sent home last.
   await page.goto(`${stack.url}/draft?seed=7`)

@@ -5,7 +5,7 @@ import { parse } from '@esfuerzo/core/notation'
 import { stepDose } from '../src/compose/edits/rowEdits.ts'
 import { library } from '../src/repertoire/library.ts'
 import { useComposer } from './support/composer.ts'
-import { serve } from './support/pages.ts'
+import { open, serve } from './support/pages.ts'
 
 const { workout } = parse('# Session\ngroups K-1, 2-3, 4-6\n## Main part\nsquat 10\nlunge 8 [4-6: lunge 12]', library)
 const composing = () => {
@@ -71,6 +71,27 @@ describe('changes for one group only', () => {
     composer.select({ row: squat!.id, cell: 0 })
     composer.select({ row: lunge!.id, cell: lunge!.spans.length - 1 })
     expect(composer.scope).toEqual(['g3'])
+  })
+
+  it('can go a step easier in the whole session, after a preview, as one undo step', async () => {
+    const composer = composing()
+    const squat = rowsOf(composer)[0]!
+    composer.select({ row: squat.id, cell: 0 })
+    composer.chooseScope(['g3'])
+    const before = composer.document
+    const { default: GroupStepper } = await import('../src/compose/panel/GroupStepper.vue')
+    const { view, press, words } = await open(GroupStepper, { row: squat })
+    await press('Make C easier')
+    expect(view.findAll('li').map((li) => li.text())).toHaveLength(1)
+    expect(words()).toMatch(/C: .+ → /)
+    await view.find('input[value=session]').setValue()
+    expect(view.findAll('li')).toHaveLength(2)
+    expect(composer.document).toBe(before)
+    await press('Apply 2 changes')
+    expect(composer.document).not.toEqual(before)
+    expect(words()).toContain('Make C harder')
+    composer.undo()
+    expect(composer.document).toEqual(before)
   })
 
   it('end when the group is removed', () => {

@@ -168,6 +168,18 @@ describe('the Desk', () => {
     expect(page.find('[aria-labelledby=back]').text()).toContain('No results yet')
   })
 
+  it('finds among many sessions by typing, says how many are shown, and shows all again', async () => {
+    const titles = ['Springs', 'Gusts', 'Tides', 'Reefs', 'Masts', 'Nets', 'Gulls', 'Shells', 'Buoys']
+    answers['GET /api/workouts'] = () => [200, { workouts: titles.map((title) => summary(title, null)) }]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
+    const page = await open()
+    await page.find('input[type=search]').setValue('gu')
+    expect(page.findAll('[aria-labelledby=drafts] li')).toHaveLength(2)
+    expect(page.find('.finder [role=status]').text()).toContain('Shown: 2 of 9.')
+    await page.find('.finder button.link').trigger('click')
+    expect(page.findAll('[aria-labelledby=drafts] li')).toHaveLength(9)
+  })
+
   it('says what to do if there is nothing yet', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
