@@ -119,8 +119,8 @@ const behindMore = computed(() => places.value.filter((place) => !place.near))
 .rail > svg {
   margin-bottom: 12px;
 }
-a,
-button {
+.rail > a,
+.rail > button {
   width: 54px;
   padding: 8px 0 6px;
   border: 0;
@@ -135,8 +135,7 @@ button {
   justify-items: center;
   gap: 2px;
 }
-a.on,
-button.on {
+.rail > .on {
   background: var(--action-soft);
   color: var(--action);
   font-weight: 700;
@@ -159,7 +158,7 @@ button.on {
   }
   .rail > a,
   .rail > a:last-of-type,
-  button {
+  .rail > button {
     flex: 1;
     min-width: 0;
     max-width: 96px;

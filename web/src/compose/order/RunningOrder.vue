@@ -298,6 +298,12 @@ defineExpose({ focus })
   right: 1px;
   z-index: 6;
 }
+@media (max-width: 900px) {
+  /* The panel lies over the lower edge there, and says it too. */
+  .chosen {
+    position: static;
+  }
+}
 @container order (max-width: 640px) {
   .head {
     grid-template-columns: 34px repeat(var(--groups), minmax(0, 1fr));
