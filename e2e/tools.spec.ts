@@ -125,7 +125,7 @@ test('@verify a spoiled session lists its findings in the tab, which leads there
   await tab.click()
   const said = page.getByRole('tabpanel')
   await expect(said.getByText(/of easy moving before the first hard exercise/)).toBeVisible()
-  await expect(said.getByText(/over the 14 minutes/)).toBeVisible()
+  await expect(said.getByText(/over the planned 14 minutes/)).toBeVisible()
   await expectAccessible(page)
   await said
     .getByRole('listitem')
