@@ -220,7 +220,7 @@ describe('sums', () => {
   const inWords = (sum: Sum, language: core.Language) =>
     core
       .sayText({ code: 'sums.sum', params: { ...sum.written } }, core.moveNames(library.moves), language)
-      .replace(/: (that many|ese número)$/, '')
+      .replace(/: (do that many|ese número)$/, '')
   /** The value of a sum, computed by the test itself. */
   const reckon = (text: string): number => {
     const missing = /^(\d+) \+ \? = (\d+)$/.exec(text)

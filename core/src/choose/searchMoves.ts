@@ -1,13 +1,6 @@
+import { foldWords } from '../base/fold.ts'
 import { lettersApart } from '../base/nearest.ts'
 import type { Move } from '../terms/move.ts'
-
-const plain = (text: string): string =>
-  text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
 
 const known = new WeakMap<Move, { names: string[]; rest: string }>()
 
@@ -17,9 +10,9 @@ function wordsOf(move: Move) {
     const versions = move.versions.map((v) => v.name)
     words = {
       names: [move.name, move.playName ?? '', ...move.synonyms, ...(move.understood ?? []), ...versions]
-        .map(plain)
+        .map(foldWords)
         .filter(Boolean),
-      rest: plain([move.family, ...move.builds, ...move.muscles.main, move.posture].join(' ')),
+      rest: foldWords([move.family, ...move.builds, ...move.muscles.main, move.posture].join(' ')),
     }
     known.set(move, words)
   }
@@ -36,7 +29,7 @@ function wordsOf(move: Move) {
  * @example searchMoves(moves, 'bridge')[0].name // 'Hip bridge', though a plank is a "bridge hold" to some
  */
 export function searchMoves(moves: Iterable<Move>, typed: string): Move[] {
-  const query = plain(typed)
+  const query = foldWords(typed)
   // The input may be iterated only once, and two passes may be needed.
   const list = [...moves]
   const words = query.split(' ').filter(Boolean)

@@ -1,3 +1,4 @@
+import { foldWords } from '../base/fold.ts'
 import { aliasKey } from './alias.ts'
 import type { BookColumn } from './column.ts'
 import { readValue, type ValueProblem } from './value.ts'
@@ -48,14 +49,7 @@ interface Pupil {
 }
 
 /** Words only: no case, accents, punctuation or unit in brackets. */
-const plain = (text: string) =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/\([^)]*\)/g, ' ')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
+const plain = (text: string) => foldWords(text.normalize('NFKD').replace(/\([^)]*\)/g, ' '))
 
 /**
  * How to read a table: which column has the aliases, where the rows start, and which of the book's columns each other column is, by its

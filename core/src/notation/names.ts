@@ -1,6 +1,7 @@
 import type { Library } from '../library/library.ts'
 import type { Move } from '../terms/move.ts'
 import { isOwnId } from '../terms/ownMove.ts'
+import { foldWords } from '../base/fold.ts'
 import { nearest } from '../base/nearest.ts'
 import { inQuotes, quotedIn } from './quoted.ts'
 
@@ -15,16 +16,7 @@ export interface Named {
 export function plainName(text: string): string {
   const known = plainNames.get(text)
   if (known !== undefined) return known
-  const plain = text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/['’]/g, '')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
-    .split(' ')
-    .map(singular)
-    .join(' ')
+  const plain = foldWords(text.replace(/['’]/g, '')).split(' ').map(singular).join(' ')
   // A session's words are few and repeat; only such words are cached.
   if (text.length > 40) return plain
   if (plainNames.size > 4000) plainNames.clear()

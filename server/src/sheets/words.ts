@@ -129,7 +129,7 @@ const en: SheetWords = {
   predictedPulse: 'Predicted pulse',
   zone: (zone, minutes) => `${minutes} min ${zone}`,
   pulseCaveat:
-    'Predicted beats a minute from published averages. Real children differ at least as much as the gray band shows. The lines mark where moderate and vigorous effort start.',
+    'Predicted beats per minute from published averages. Real children differ at least as much as the gray band shows. The lines mark where moderate and vigorous effort start.',
   slip: {
     title: 'Codes to cut out',
     cut: 'Cut along the lines. Keep the strip with the alias, and send the code home.',

@@ -183,7 +183,7 @@ async function onRestore() {
       v-if="sessions && sessions.length > many"
       v-model="wanted"
       :found="shown.length"
-      :of="sessions.length"
+      :total="sessions.length"
     />
     <div v-if="sessions" class="columns">
       <div class="stack">

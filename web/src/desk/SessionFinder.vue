@@ -10,21 +10,31 @@ import { useSettings } from '../settings/store.ts'
 import { anySession, type Wanted } from './findSessions.ts'
 
 /** Finds sessions on the Desk: by title, and behind one button by state, class, grade and focus. */
-const { found, of } = defineProps<{ found: number; of: number }>()
+const { found, total } = defineProps<{ found: number; total: number }>()
 const wanted = defineModel<Wanted>({ required: true })
 const { t } = useI18n()
 const settings = useSettings()
 const classes = shallowRef<{ name: string; grades: readonly number[] }[]>([])
+/** The chosen line of the list: a class and one of its grades may mean the same sessions. */
+const chosenWhom = shallowRef<string | null>(null)
 /** Loaded when the filters are first opened; without a connection only grades are offered. */
 async function onOpen(open: boolean) {
   if (open && !classes.value.length)
     classes.value = (await client('listClasses', {}).catch(() => ({ classes: [] }))).classes
 }
 const whom = computed(() => [
-  ...classes.value.map(({ name, grades }) => ({ title: name, value: grades })),
-  ...gradeItems(settings.gradeNames, t).map(({ title, value }) => ({ title, value: [value] })),
+  ...classes.value.map(({ name, grades }) => ({ title: name, value: `class ${name}`, grades })),
+  ...gradeItems(settings.gradeNames, t).map(({ title, value }) => ({
+    title,
+    value: `grade ${value}`,
+    grades: [value],
+  })),
 ])
 const change = (part: Partial<Wanted>) => (wanted.value = { ...wanted.value, ...part })
+function chooseWhom(value: string | null) {
+  chosenWhom.value = value
+  change({ grades: whom.value.find((w) => w.value === value)?.grades ?? null })
+}
 /** How many filters are set. */
 const filters = computed(
   () => Number(wanted.value.state !== 'all') + Number(!!wanted.value.grades) + Number(!!wanted.value.builds),
@@ -57,11 +67,11 @@ const filters = computed(
           @update:model-value="change({ state: $event })"
         />
         <v-select
-          :model-value="wanted.grades"
+          :model-value="wanted.grades && chosenWhom"
           :label="t('finder.whom')"
           :items="whom"
           clearable
-          @update:model-value="change({ grades: $event })"
+          @update:model-value="chooseWhom"
         />
         <ChoiceField
           :model-value="wanted.builds"
@@ -80,8 +90,8 @@ const filters = computed(
         />
       </v-card>
     </v-menu>
-    <span v-if="found < of" class="quiet" role="status">
-      {{ t('finder.found', { n: found, of }) }}
+    <span v-if="found < total" class="quiet" role="status">
+      {{ t('finder.found', { n: found, of: total }) }}
       <button type="button" class="link" @click="wanted = anySession()">{{ t('finder.clear') }}</button>
     </span>
   </div>

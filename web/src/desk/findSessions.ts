@@ -1,5 +1,5 @@
 import type { SessionSummary } from '@esfuerzo/contract'
-import type { Builds } from '@esfuerzo/core'
+import { foldText, type Builds } from '@esfuerzo/core'
 
 /** Which sessions of the Desk are shown, and in which order. */
 export interface Wanted {
@@ -12,8 +12,6 @@ export interface Wanted {
   sort: 'changed' | 'title' | 'minutes'
 }
 export const anySession = (): Wanted => ({ typed: '', state: 'all', grades: null, builds: null, sort: 'changed' })
-
-const plain = (text: string) => text.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase()
 
 const orders: Record<Wanted['sort'], (a: SessionSummary, b: SessionSummary) => number> = {
   // As the server lists them.
@@ -29,11 +27,11 @@ const orders: Record<Wanted['sort'], (a: SessionSummary, b: SessionSummary) => n
  * @example findSessions([{ title: 'Storm-day springs', … }], { ...anySession(), typed: 'SPRINGS storm' }).length // 1
  */
 export function findSessions(sessions: readonly SessionSummary[], wanted: Wanted): SessionSummary[] {
-  const words = plain(wanted.typed).split(/\s+/)
+  const words = foldText(wanted.typed).split(/\s+/)
   return sessions
     .filter(
       (s) =>
-        words.every((word) => plain(s.title).includes(word)) &&
+        words.every((word) => foldText(s.title).includes(word)) &&
         (wanted.state === 'all' || (wanted.state === 'sent') === (s.sentAt !== null)) &&
         (!wanted.grades || s.groups.some((g) => g.grades?.some((grade) => wanted.grades!.includes(grade)))) &&
         (!wanted.builds || s.builds?.includes(wanted.builds)),

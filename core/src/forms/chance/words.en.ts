@@ -10,5 +10,5 @@ export const chanceEn = {
         ? 'Toss all five over the line'
         : `Draw: ${p.face}`,
   // In sessions sent earlier; no longer produced.
-  'chance.again': () => 'Flip again where a column is done',
+  'chance.again': () => 'Flip again if a column is done',
 } satisfies FormWords<'chance'>

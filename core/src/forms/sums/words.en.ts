@@ -3,5 +3,5 @@ import type { FormWords } from '../../words/sentences.ts'
 /** Its English sentences, by code. */
 export const sumsEn = {
   'sums.sum': (p) =>
-    `${p.double === undefined ? (p.text ?? '') : `double ${p.double}${p.plus ? `, and ${p.plus}` : ''}`}: that many`,
+    `${p.double === undefined ? (p.text ?? '') : `double ${p.double}${p.plus ? `, and ${p.plus}` : ''}`}: do that many`,
 } satisfies FormWords<'sums'>

@@ -6,6 +6,8 @@ export interface EditScope {
   scope: ComputedRef<Scope>
   /** The groups chosen until further notice, on every row; empty if none are. */
   only: ComputedRef<readonly string[]>
+  /** Their letters, for a sentence: "A, C". */
+  onlyLetters: ComputedRef<string>
   /** Chooses the groups that edits are for. Some groups stay chosen on every row; `all` is for the current cell alone. */
   chooseScope: (scope: Scope) => void
   /** Chooses the first group alone, then the next; after the last, none. */
@@ -37,6 +39,12 @@ export function useScope(ofCells: ComputedRef<Scope>, groups: ComputedRef<readon
       return both.length ? both : here
     }),
     only,
+    onlyLetters: computed(() =>
+      groups.value
+        .filter(({ id }) => only.value.includes(id))
+        .map(({ letter }) => letter)
+        .join(', '),
+    ),
     chooseScope(scope) {
       chosen.value = scope
       forThisCell.value = true

@@ -22,13 +22,6 @@ const grid = useTemplateRef('grid')
 const body = useTemplateRef('body')
 
 const columns = computed(() => `34px minmax(170px, 1.1fr) repeat(${session.document.groups.length}, minmax(84px, 1fr))`)
-/** The letters of the groups that changes go to. */
-const letters = computed(() =>
-  session.document.groups
-    .filter((g) => cursor.only.includes(g.id))
-    .map((g) => g.letter)
-    .join(', '),
-)
 /** Without a cursor the first row can be reached with Tab. */
 const place = computed(() => cursor.selection ?? { row: cursor.rows[0]?.id ?? '', cell: -1 })
 const indexOf = (rowId: string | undefined) => cursor.rows.findIndex((r) => r.id === rowId)
@@ -226,7 +219,7 @@ defineExpose({ focus })
       </div>
     </div>
     <p v-if="cursor.only.length" class="chosen" role="status">
-      {{ t('scope.chosen', { letters }) }}
+      {{ t('scope.chosen', { letters: cursor.onlyLetters }) }}
       <button type="button" class="link" @click="cursor.chooseScope([])">{{ t('scope.everybody') }}</button>
     </p>
     <!-- One line that follows the cursor and keeps the focus from one exercise to the next. -->

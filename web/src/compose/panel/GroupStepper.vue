@@ -21,12 +21,7 @@ const by = ref<-1 | 1>()
 const where = ref<'here' | 'session'>('here')
 const opener = useTemplateRef('opener')
 
-const letters = computed(() =>
-  session.document.groups
-    .filter((g) => cursor.only.includes(g.id))
-    .map((g) => g.letter)
-    .join(', '),
-)
+const letters = computed(() => cursor.onlyLetters)
 /** The stations in question: games and the cool-down of a whole session stay. */
 const stations = computed(() => {
   const { row } = props

@@ -5,7 +5,7 @@ export const targetLabels: FormLabels = {
   name: 'Target',
   about: 'throw at targets, with points by distance',
   facts: {
-    throws: 'Throws a round',
+    throws: 'Throws per round',
     rounds: 'Rounds',
     targets: 'Targets',
   },
