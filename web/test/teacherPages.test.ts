@@ -180,6 +180,43 @@ describe('the Desk', () => {
     expect(page.findAll('[aria-labelledby=drafts] li')).toHaveLength(9)
   })
 
+  it('finds the sessions for either of two classes with the same name', async () => {
+    const forGrades = (title: string, grades: number[]) => ({
+      ...summary(title, null),
+      groups: [{ letter: 'A', name: 'All', grades }],
+      builds: [],
+    })
+    const titles = ['Gusts', 'Tides', 'Reefs', 'Masts', 'Nets', 'Gulls', 'Shells', 'Buoys']
+    answers['GET /api/workouts'] = () => [
+      200,
+      { workouts: [forGrades('Springs', [1]), ...titles.map((title) => forGrades(title, [6]))] },
+    ]
+    answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]
+    const blueClass = (id: string, grades: number[]) => ({
+      id,
+      name: 'Blue',
+      grades,
+      pupils: 0,
+      yearEnds: '2027-07-31',
+      keepMonths: 0,
+      pace: null,
+    })
+    answers['GET /api/classes'] = () => [
+      200,
+      { classes: [blueClass(ID.replace('0', '1'), [6]), blueClass(ID, [1])], removed: [] },
+    ]
+    const page = await open()
+    await page.find('.finder button').trigger('click')
+    await flushPromises()
+    const whom = page.findAllComponents({ name: 'VSelect' }).find((field) => field.props('label') === 'Grade or class')!
+    const [, second] = whom.props('items') as { title: string; value: string }[]
+    expect(second!.title).toBe('Blue')
+    whom.vm.$emit('update:modelValue', second!.value)
+    await flushPromises()
+    expect(page.findAll('[aria-labelledby=drafts] li')).toHaveLength(1)
+    expect(page.find('[aria-labelledby=drafts]').text()).toContain('Springs')
+  })
+
   it('says what to do if there is nothing yet', async () => {
     answers['GET /api/workouts'] = () => [200, { workouts: [] }]
     answers['GET /api/runs'] = () => [200, { runs: [], total: 0, next: null }]

@@ -14,7 +14,7 @@ const { found, total } = defineProps<{ found: number; total: number }>()
 const wanted = defineModel<Wanted>({ required: true })
 const { t } = useI18n()
 const settings = useSettings()
-const classes = shallowRef<{ name: string; grades: readonly number[] }[]>([])
+const classes = shallowRef<{ id: string; name: string; grades: readonly number[] }[]>([])
 /** The chosen line of the list: a class and one of its grades may mean the same sessions. */
 const chosenWhom = shallowRef<string | null>(null)
 /** Loaded when the filters are first opened; without a connection only grades are offered. */
@@ -23,7 +23,7 @@ async function onOpen(open: boolean) {
     classes.value = (await client('listClasses', {}).catch(() => ({ classes: [] }))).classes
 }
 const whom = computed(() => [
-  ...classes.value.map(({ name, grades }) => ({ title: name, value: `class ${name}`, grades })),
+  ...classes.value.map(({ id, name, grades }) => ({ title: name, value: `class ${id}`, grades })),
   ...gradeItems(settings.gradeNames, t).map(({ title, value }) => ({
     title,
     value: `grade ${value}`,
