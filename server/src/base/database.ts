@@ -22,6 +22,9 @@ export const statementBounds = {
 /** How long we wait for it, in milliseconds: a frozen backend ends no statement by itself. */
 export const waitBounds = { connectionTimeoutMillis: 3000, query_timeout: 15_000 } as const
 
+/** How long work without bounds waits for a connection, in milliseconds: a machine may stall, but a database that is away must be told. */
+const connectionPatience = 60_000
+
 const unbound = Object.keys(statementBounds)
   .map((name) => `set ${name} = 0`)
   .join('; ')
@@ -66,10 +69,10 @@ export function openDatabase(
     client: 'pg',
     connection: {
       connectionString: url,
-      connectionTimeoutMillis: waitBounds.connectionTimeoutMillis,
+      connectionTimeoutMillis: free ? connectionPatience : waitBounds.connectionTimeoutMillis,
       ...(!free && { query_timeout: wait }),
     },
-    acquireConnectionTimeout: 4000,
+    acquireConnectionTimeout: free ? connectionPatience : 4000,
     pool: {
       min: 0,
       max: 10,

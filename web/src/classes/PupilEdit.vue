@@ -5,6 +5,7 @@ import { type Pupil, type SchoolClass } from '@esfuerzo/contract'
 import { looksLikeName } from '@esfuerzo/core/classBook'
 import { client } from '../shared/client.ts'
 import { useTried } from './useTried.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** One pupil: alias, note, class, code, and all stored data. */
 const props = defineProps<{ pupil: Pupil; of: SchoolClass; classes: readonly SchoolClass[]; slip: string }>()
@@ -40,53 +41,55 @@ const file = (as: 'json' | 'csv') => `/api/pupils/${props.pupil.id}/file?as=${as
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" :aria-label="pupil.alias" @update:model-value="emit('close')">
-    <v-card :title="pupil.alias">
-      <form class="form" @submit.prevent="onSave">
-        <v-text-field v-model="alias" :label="t('pupils.alias')" maxlength="24" />
-        <p v-if="looksLikeName(alias)" class="care" role="status">{{ t('pupils.looksLikeName', { list: alias }) }}</p>
-        <v-textarea
-          v-model="note"
-          rows="2"
-          :label="t('pupils.note')"
-          :hint="t('pupils.noteHint')"
-          persistent-hint
-          maxlength="1000"
-        />
-        <v-select v-model="classId" :items="items" :label="t('pupils.class')" />
-        <p class="row">
-          <v-btn :href="slip" target="_blank">{{ t('pupils.slip') }}</v-btn>
-          <v-btn @click="onRenew">{{ t('pupils.renew') }}</v-btn>
-          <span role="status" class="quiet">{{ renewed ? t('pupils.renewed') : t('pupils.renewLead') }}</span>
-        </p>
-        <p class="row">
-          <span>{{ t('pupils.file') }}</span>
-          <a v-for="as in ['json', 'csv'] as const" :key="as" :href="file(as)" download>{{ as.toUpperCase() }}</a>
-        </p>
-        <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-        <div class="row end">
-          <v-btn @click="emit('close')">{{ t('cancel') }}</v-btn>
-          <v-btn class="main" type="submit" :disabled="!alias.trim()">{{ t('pupils.save') }}</v-btn>
-        </div>
-      </form>
-    </v-card>
-  </v-dialog>
+  <AppDialog
+    :model-value="true"
+    :title="pupil.alias"
+    :width="560"
+    form
+    @update:model-value="emit('close')"
+    @submit="onSave"
+  >
+    <div class="form">
+      <v-text-field v-model="alias" :label="t('pupils.alias')" maxlength="24" />
+      <p v-if="looksLikeName(alias)" class="care" role="status">{{ t('pupils.looksLikeName', { list: alias }) }}</p>
+      <v-textarea
+        v-model="note"
+        rows="2"
+        :label="t('pupils.note')"
+        :hint="t('pupils.noteHint')"
+        persistent-hint
+        maxlength="1000"
+      />
+      <v-select v-model="classId" :items="items" :label="t('pupils.class')" />
+      <p class="row">
+        <v-btn :href="slip" target="_blank">{{ t('pupils.slip') }}</v-btn>
+        <v-btn @click="onRenew">{{ t('pupils.renew') }}</v-btn>
+        <span role="status" class="quiet">{{ renewed ? t('pupils.renewed') : t('pupils.renewLead') }}</span>
+      </p>
+      <p class="row">
+        <span>{{ t('pupils.file') }}</span>
+        <a v-for="as in ['json', 'csv'] as const" :key="as" :href="file(as)" download>{{ as.toUpperCase() }}</a>
+      </p>
+      <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+    </div>
+    <template #actions>
+      <v-btn @click="emit('close')">{{ t('cancel') }}</v-btn>
+      <v-btn class="main" type="submit" :disabled="!alias.trim()">{{ t('pupils.save') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>
 .form {
   display: grid;
   gap: 12px;
-  padding: 8px 20px 20px;
+  padding-top: 8px;
 }
 .row {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
-}
-.end {
-  justify-content: flex-end;
 }
 a {
   color: var(--action);

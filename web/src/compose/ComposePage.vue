@@ -59,6 +59,11 @@ watch(
     const { next, class: ofClass } = route.query
     if (typeof next === 'string' && session.id === id)
       panel.show({ kind: 'next', from: next, ...(typeof ofClass === 'string' && { ofClass }) })
+    // Of a new session the warm-up's row is chosen: it waits for the first exercise.
+    if (session.id === id && cursor.selection) {
+      await nextTick()
+      order.value?.focus()
+    }
   },
   { immediate: true },
 )

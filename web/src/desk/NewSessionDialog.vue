@@ -9,7 +9,7 @@ import { beginnings, type Beginning } from '@esfuerzo/library'
 import { client } from '../shared/client.ts'
 import { useSettings } from '../settings/store.ts'
 import { library } from '../repertoire/library.ts'
-import { vFocusFirst } from '../shared/focusFirst.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
@@ -78,45 +78,40 @@ async function onSubmit() {
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="940" scrollable :aria-label="t('new.title')">
-    <form @submit.prevent="onSubmit">
-      <v-card>
-        <v-card-title>{{ t('new.title') }}</v-card-title>
-        <v-card-text class="fields">
-          <v-text-field v-model="title" :label="t('new.name')" maxlength="120" v-focus-first autocomplete="off" />
-          <fieldset>
-            <legend>{{ t('new.groups') }}</legend>
-            <v-checkbox v-for="(name, i) in names" :key="name" v-model="chosen" :value="i" :label="name" />
-          </fieldset>
-          <v-text-field
-            v-model="minutes"
-            :label="t('details.minutes')"
-            suffix="min"
-            inputmode="numeric"
-            autocomplete="off"
-            @update:model-value="minutesTouched = true"
-          />
-          <fieldset class="beginnings">
-            <legend>{{ t('new.from') }}</legend>
-            <label v-for="b in choices" :key="b.id" class="beginning" :class="{ on: from === b.id }">
-              <input v-model="from" type="radio" name="beginning" :value="b.id" />
-              <span><b>{{ b.name }}</b><small class="quiet">{{ b.about }}</small></span>
-            </label>
-          </fieldset>
-          <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-        </v-card-text>
-        <v-card-actions>
-          <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
-          <v-btn class="main" type="submit" :loading="busy">{{ t('new.go') }}</v-btn>
-        </v-card-actions>
-      </v-card>
-    </form>
-  </v-dialog>
+  <AppDialog v-model="open" :title="t('new.title')" :width="940" form @submit="onSubmit">
+    <div class="fields">
+      <v-text-field v-model="title" :label="t('new.name')" maxlength="120" autocomplete="off" />
+      <fieldset>
+        <legend>{{ t('new.groups') }}</legend>
+        <v-checkbox v-for="(name, i) in names" :key="name" v-model="chosen" :value="i" :label="name" />
+      </fieldset>
+      <v-text-field
+        v-model="minutes"
+        :label="t('details.minutes')"
+        suffix="min"
+        inputmode="numeric"
+        autocomplete="off"
+        @update:model-value="minutesTouched = true"
+      />
+      <fieldset class="beginnings">
+        <legend>{{ t('new.from') }}</legend>
+        <label v-for="b in choices" :key="b.id" class="beginning" :class="{ on: from === b.id }">
+          <input v-model="from" type="radio" name="beginning" :value="b.id" />
+          <span><b>{{ b.name }}</b><small class="quiet">{{ b.about }}</small></span>
+        </label>
+      </fieldset>
+      <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+    </div>
+    <template #actions>
+      <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+      <v-btn class="main" type="submit" :loading="busy">{{ t('new.go') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>
 .fields {
-  padding-top: 14px !important;
+  padding-top: 14px;
   display: grid;
   gap: 14px;
 }

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode } from '@esfuerzo/contract'
 import type { Revision, RevisionedStore } from './useRevisioned.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** Shows what changed here and in another place, and lets the teacher choose a version. Both are kept. */
 const props = defineProps<{
@@ -43,29 +44,24 @@ async function onKeepMine() {
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="720" scrollable :aria-label="t('conflict.title')">
-    <v-card>
-      <v-card-title>{{ t('conflict.title') }}</v-card-title>
-      <v-card-text>
-        <p>{{ t('conflict.lead') }}</p>
-        <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
-        <div class="sides">
-          <section v-for="side in sides" :key="side.name">
-            <h3>{{ side.name }}</h3>
-            <ul v-if="side.lines.length" class="bullets">
-              <li v-for="line in side.lines" :key="line">{{ line }}</li>
-            </ul>
-            <p v-else class="quiet">{{ noDifference }}</p>
-          </section>
-        </div>
-      </v-card-text>
-      <v-card-actions>
-        <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
-        <v-btn :disabled="!theirs" @click="onKeepMine">{{ t('conflict.keepMine') }}</v-btn>
-        <v-btn class="main" @click="emit('keepBoth')">{{ t('save.keepBoth') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-model="open" :title="t('conflict.title')">
+    <p>{{ t('conflict.lead') }}</p>
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
+    <div class="sides">
+      <section v-for="side in sides" :key="side.name">
+        <h3>{{ side.name }}</h3>
+        <ul v-if="side.lines.length" class="bullets">
+          <li v-for="line in side.lines" :key="line">{{ line }}</li>
+        </ul>
+        <p v-else class="quiet">{{ noDifference }}</p>
+      </section>
+    </div>
+    <template #actions>
+      <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+      <v-btn :disabled="!theirs" @click="onKeepMine">{{ t('conflict.keepMine') }}</v-btn>
+      <v-btn class="main" @click="emit('keepBoth')">{{ t('save.keepBoth') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

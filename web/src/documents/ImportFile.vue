@@ -4,6 +4,7 @@ import { computed, shallowRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { problemText } from '../words/i18n.ts'
 import type { Refusal } from '../words/refusal.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** Imports a file that was chosen or dropped anywhere on the page. A refused file is named. */
 const props = defineProps<{
@@ -47,18 +48,15 @@ defineExpose({ takeText, open })
 <template>
   <v-btn @click="open()">{{ label }}</v-btn>
   <div v-if="isOverDropZone" class="drop" aria-hidden="true">{{ drop }}</div>
-  <v-dialog v-model="shown" :max-width="680" scrollable :aria-label="told?.title">
-    <v-card v-if="told">
-      <v-card-title>{{ told.title }}</v-card-title>
-      <v-card-text v-if="told.sentence || told.problems.length">
-        <p v-if="told.sentence">{{ told.sentence }}</p>
-        <ul class="bullets">
-          <li v-for="(problem, i) in told.problems" :key="i">{{ problemText(problem) }}</li>
-        </ul>
-      </v-card-text>
-      <v-card-actions><v-btn @click="shown = false">{{ t('close') }}</v-btn></v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-model="shown" :title="told?.title ?? ''" :width="680">
+    <template v-if="told">
+      <p v-if="told.sentence">{{ told.sentence }}</p>
+      <ul class="bullets">
+        <li v-for="(problem, i) in told.problems" :key="i">{{ problemText(problem) }}</li>
+      </ul>
+    </template>
+    <template #actions><v-btn @click="shown = false">{{ t('close') }}</v-btn></template>
+  </AppDialog>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { callCode } from '@esfuerzo/contract'
 import type { FoundWork, Revisioned } from './useRevisioned.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** Unsaved work of other tabs: each is kept as a copy or discarded; undecided work stays on the device. */
 const props = defineProps<{
@@ -26,31 +27,27 @@ async function onCopy(work: FoundWork<T>) {
 </script>
 
 <template>
-  <v-dialog
+  <AppDialog
     :model-value="offered.length > 0 && !closed"
-    max-width="620"
-    :aria-label="t('offered.title')"
+    :title="t('offered.title')"
+    :width="620"
     @update:model-value="closed = true"
   >
-    <v-card :title="t('offered.title')">
-      <v-card-text>
-        <p>{{ t('offered.lead') }}</p>
-        <ul>
-          <li v-for="work in offered" :key="work.key">
-            <span>{{ t('offered.one', { title: work.document.title, when: when(work.at) }) }}</span>
-            <span class="row">
-              <v-btn @click="onCopy(work)">{{ t('offered.copy') }}</v-btn>
-              <v-btn class="plain" @click="drop(work)">{{ t('offered.discard') }}</v-btn>
-            </span>
-          </li>
-        </ul>
-        <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-      </v-card-text>
-      <v-card-actions>
-        <v-btn @click="closed = true">{{ t('offered.later') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+    <p>{{ t('offered.lead') }}</p>
+    <ul>
+      <li v-for="work in offered" :key="work.key">
+        <span>{{ t('offered.one', { title: work.document.title, when: when(work.at) }) }}</span>
+        <span class="row">
+          <v-btn @click="onCopy(work)">{{ t('offered.copy') }}</v-btn>
+          <v-btn class="plain" @click="drop(work)">{{ t('offered.discard') }}</v-btn>
+        </span>
+      </li>
+    </ul>
+    <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+    <template #actions>
+      <v-btn @click="closed = true">{{ t('offered.later') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

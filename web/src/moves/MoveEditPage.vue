@@ -43,6 +43,7 @@ import {
   textField,
   type Field,
 } from '../shared/fields/field.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** A teacher's own exercise: new, a copy of one of ours, or an existing one. */
 const props = defineProps<{ moveId?: string }>()
@@ -176,21 +177,15 @@ onBeforeRouteLeave(() => !changed.value || window.confirm(t('moves.leave')))
       >{{ t('moves.addVersion') }}</v-btn
     >
 
-    <v-dialog
+    <AppDialog
       :model-value="drawing !== undefined"
-      :max-width="860"
-      scrollable
-      :aria-label="t('figure.title')"
+      :title="t('figure.title')"
+      :width="860"
       @update:model-value="drawing = undefined"
     >
-      <v-card>
-        <v-card-title>{{ t('figure.title') }}</v-card-title>
-        <v-card-text>
-          <FigureEditor v-if="drawn" :model-value="drawn" @update:model-value="draft = setFigure(draft, $event)" />
-        </v-card-text>
-        <v-card-actions><v-btn class="main" @click="drawing = undefined">{{ t('done') }}</v-btn></v-card-actions>
-      </v-card>
-    </v-dialog>
+      <FigureEditor v-if="drawn" :model-value="drawn" @update:model-value="draft = setFigure(draft, $event)" />
+      <template #actions><v-btn class="main" @click="drawing = undefined">{{ t('done') }}</v-btn></template>
+    </AppDialog>
   </main>
 </template>
 

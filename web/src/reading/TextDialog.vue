@@ -8,8 +8,8 @@ import ReadPreview from './ReadPreview.vue'
 import { longest } from './longest.ts'
 import { useAnswers, type Told } from './useAnswers.ts'
 import { library } from '../repertoire/library.ts'
-import { vFocusFirst } from '../shared/focusFirst.ts'
 import { problemText } from '../words/i18n.ts'
+import AppDialog from '../shared/dialog/AppDialog.vue'
 
 /** Any text next to its result; its open questions are answered, and then it is accepted. */
 const open = defineModel<boolean>({ required: true })
@@ -53,39 +53,33 @@ const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.le
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="1080" scrollable :aria-label="title">
-    <v-card>
-      <v-card-title>{{ title }}</v-card-title>
-      <v-card-text class="columns">
-        <v-textarea
-          v-model="text"
-          v-focus-first
-          class="text"
-          :label="t('reading.text')"
-          :placeholder="t('reading.placeholder')"
-          rows="16"
-          spellcheck="false"
-          autocomplete="off"
-        />
-        <div class="came">
-          <p v-if="!read" class="quiet">{{ t('reading.empty') }}</p>
-          <template v-else>
-            <p v-for="what in left" :key="what" class="quiet left">{{ what }}</p>
-            <AskWords :questions="read.questions" :lasting="lasting" @answer="answer" />
-            <p v-for="(p, i) in read.problems" :key="i" class="care">{{ problemText(p) }}</p>
-            <ReadPreview :session="read.workout" />
-          </template>
-        </div>
-      </v-card-text>
-      <v-card-actions>
-        <p v-if="problem" class="care problem" role="alert">{{ problem }}</p>
-        <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
-        <v-btn class="main" :disabled="!rows" :loading="busy" @click="read && emit('take', read, text)">{{
-          take
-        }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-model="open" :title="title" :width="1080">
+    <div class="columns">
+      <v-textarea
+        v-model="text"
+        class="text"
+        :label="t('reading.text')"
+        :placeholder="t('reading.placeholder')"
+        rows="16"
+        spellcheck="false"
+        autocomplete="off"
+      />
+      <div class="came">
+        <p v-if="!read" class="quiet">{{ t('reading.empty') }}</p>
+        <template v-else>
+          <p v-for="what in left" :key="what" class="quiet left">{{ what }}</p>
+          <AskWords :questions="read.questions" :lasting="lasting" @answer="answer" />
+          <p v-for="(p, i) in read.problems" :key="i" class="care">{{ problemText(p) }}</p>
+          <ReadPreview :session="read.workout" />
+        </template>
+      </div>
+    </div>
+    <template #actions>
+      <p v-if="problem" class="care problem" role="alert">{{ problem }}</p>
+      <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+      <v-btn class="main" :disabled="!rows" :loading="busy" @click="read && emit('take', read, text)">{{ take }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>
@@ -93,7 +87,7 @@ const rows = computed(() => read.value?.workout.sections.some((s) => s.blocks.le
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
   gap: 18px;
-  padding-top: 14px !important;
+  padding-top: 14px;
 }
 .came {
   display: grid;

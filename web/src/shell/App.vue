@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
@@ -13,10 +13,6 @@ const HelpPanel = defineAsyncComponent(() => import('./HelpPanel.vue'))
 const { t } = useI18n()
 const route = useRoute()
 const helped = ref(false)
-function closeHelp() {
-  helped.value = false
-  void nextTick(() => document.getElementById('help-button')?.focus())
-}
 /** The first Tab stop leads past the navigation: to the running order or the class book, otherwise to the page itself. */
 function onSkip() {
   const main = document.querySelector<HTMLElement>('main')
@@ -36,9 +32,9 @@ usePageTitle(() => (route.meta.title ? t(route.meta.title) : undefined))
   <v-app>
     <div class="shell" :class="{ bare, helped: helped && !bare }">
       <button v-if="!bare" type="button" class="skip" @click="onSkip">{{ t('nav.skip') }}</button>
-      <NavRail v-if="!bare" :helped="helped" @help="helped ? closeHelp() : (helped = true)" />
+      <NavRail v-if="!bare" :helped="helped" @help="helped = !helped" />
       <router-view />
-      <HelpPanel v-if="helped && !bare" :view="String(route.name)" @close="closeHelp" />
+      <HelpPanel v-if="helped && !bare" :view="String(route.name)" @close="helped = false" />
     </div>
   </v-app>
 </template>

@@ -4,6 +4,7 @@ import { onKeyStroke } from '@vueuse/core'
 import { computed, h, onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import guide from '../../../docs/guide.md?raw'
+import { useFocusBack } from '../shared/dialog/useFocusBack.ts'
 import { readGuide } from './guide.ts'
 
 /** The guide beside a view: its own tasks open, the others to be opened. */
@@ -16,6 +17,10 @@ const others = computed(() => tasks.filter((task) => !own.value.includes(task)))
 /** The steps are HTML of our own guide, never anybody's words. */
 const TaskSteps = ({ html }: { html: string }) => h('div', { innerHTML: html })
 const heading = useTemplateRef<HTMLElement>('heading')
+useFocusBack(
+  () => true,
+  () => heading.value?.closest('aside'),
+)
 onMounted(() => heading.value?.focus())
 // A dialog above it closes first.
 onKeyStroke(

@@ -7,6 +7,7 @@ import { matchTable, readCells, type LineProblem, type TableMatch } from '@esfue
 import { columnLine, columnName, columnNth } from './columnText.ts'
 import { readTable, readText, TableError, type TableProblem, type TableRows } from './readTable.ts'
 import type { Book } from './useBook.ts'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** Results from a spreadsheet: read, explained, and imported entirely or not at all. */
 const props = defineProps<{ book: Book; pupils: readonly Pupil[] }>()
@@ -99,76 +100,68 @@ function onTake() {
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    max-width="820"
-    scrollable
-    :aria-label="t('table.title')"
-    @update:model-value="emit('close')"
-  >
-    <v-card :title="t('table.title')">
-      <v-card-text class="form">
-        <p>{{ t('table.lead') }}</p>
-        <div class="row">
-          <v-btn class="main" :loading="busy" @click="open()">{{ t('table.file') }}</v-btn>
-          <span class="quiet">{{ t('table.kinds') }}</span>
+  <AppDialog :model-value="true" :title="t('table.title')" :width="820" @update:model-value="emit('close')">
+    <div class="form">
+      <p>{{ t('table.lead') }}</p>
+      <div class="row">
+        <v-btn class="main" :loading="busy" @click="open()">{{ t('table.file') }}</v-btn>
+        <span class="quiet">{{ t('table.kinds') }}</span>
+      </div>
+      <v-textarea v-model="pasted" rows="2" :label="t('table.paste')" hide-details @update:model-value="onPasted" />
+      <p v-if="refused" class="care" role="alert">{{ t(`table.refused.${refused}`) }}</p>
+      <template v-if="match && result">
+        <h2>{{ t('table.understood') }}</h2>
+        <table class="matches">
+          <thead>
+            <tr>
+              <th scope="col">{{ t('table.inFile') }}</th>
+              <th scope="col">{{ t('table.first') }}</th>
+              <th scope="col">{{ t('table.inBook') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="column in match.columns" :key="column.index">
+              <th scope="row">{{ column.head }}</th>
+              <td class="quiet">{{ sample(column.index) }}</td>
+              <td>
+                <v-select
+                  :model-value="column.key ?? ''"
+                  :items="items"
+                  :aria-label="t('table.isTaken', { head: column.head })"
+                  density="compact"
+                  hide-details
+                  @update:model-value="setKey(column.index, String($event))"
+                />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <div v-if="result.problems.length" class="problems">
+          <p class="care">{{ t('table.problems', { n: result.problems.length }, result.problems.length) }}</p>
+          <ul>
+            <li v-for="(problem, i) in result.problems.slice(0, shownProblems)" :key="i">
+              {{ problemText(problem) }}
+            </li>
+          </ul>
+          <p v-if="result.problems.length > shownProblems" class="quiet">
+            {{ t('table.moreProblems', { n: result.problems.length - shownProblems }) }}
+          </p>
+          <v-checkbox v-model="without" :label="t('table.without')" hide-details />
         </div>
-        <v-textarea v-model="pasted" rows="2" :label="t('table.paste')" hide-details @update:model-value="onPasted" />
-        <p v-if="refused" class="care" role="alert">{{ t(`table.refused.${refused}`) }}</p>
-        <template v-if="match && result">
-          <h2>{{ t('table.understood') }}</h2>
-          <table class="matches">
-            <thead>
-              <tr>
-                <th scope="col">{{ t('table.inFile') }}</th>
-                <th scope="col">{{ t('table.first') }}</th>
-                <th scope="col">{{ t('table.inBook') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="column in match.columns" :key="column.index">
-                <th scope="row">{{ column.head }}</th>
-                <td class="quiet">{{ sample(column.index) }}</td>
-                <td>
-                  <v-select
-                    :model-value="column.key ?? ''"
-                    :items="items"
-                    :aria-label="t('table.isTaken', { head: column.head })"
-                    density="compact"
-                    hide-details
-                    @update:model-value="setKey(column.index, String($event))"
-                  />
-                </td>
-              </tr>
-            </tbody>
-          </table>
-          <div v-if="result.problems.length" class="problems">
-            <p class="care">{{ t('table.problems', { n: result.problems.length }, result.problems.length) }}</p>
-            <ul>
-              <li v-for="(problem, i) in result.problems.slice(0, shownProblems)" :key="i">
-                {{ problemText(problem) }}
-              </li>
-            </ul>
-            <p v-if="result.problems.length > shownProblems" class="quiet">
-              {{ t('table.moreProblems', { n: result.problems.length - shownProblems }) }}
-            </p>
-            <v-checkbox v-model="without" :label="t('table.without')" hide-details />
-          </div>
-        </template>
-      </v-card-text>
-      <v-card-actions>
-        <span v-if="result" role="status" class="quiet"
-          >{{ t('table.comesTo', { n: result.cells.length }, result.cells.length)
-          }}<span v-if="result.problems.length" class="care">
-            · {{ t('table.cannot', { n: result.problems.length }, result.problems.length) }}</span
-          ></span
-        >
-        <v-spacer />
-        <v-btn @click="emit('close')">{{ t('cancel') }}</v-btn>
-        <v-btn class="main" :disabled="!ready" @click="onTake">{{ t('table.take') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+      </template>
+    </div>
+    <template #actions>
+      <span v-if="result" role="status" class="quiet"
+        >{{ t('table.comesTo', { n: result.cells.length }, result.cells.length)
+        }}<span v-if="result.problems.length" class="care">
+          · {{ t('table.cannot', { n: result.problems.length }, result.problems.length) }}</span
+        ></span
+      >
+      <v-spacer />
+      <v-btn @click="emit('close')">{{ t('cancel') }}</v-btn>
+      <v-btn class="main" :disabled="!ready" @click="onTake">{{ t('table.take') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
@@ -31,22 +32,17 @@ const keys = [
 </script>
 
 <template>
-  <v-dialog v-model="open" :aria-label="t('keys.title')">
-    <v-card>
-      <v-card-title>{{ t('keys.title') }}</v-card-title>
-      <v-card-text>
-        <dl>
-          <template v-for="[key, name] in keys" :key="key">
-            <dt>
-              <kbd>{{ key }}</kbd>
-            </dt>
-            <dd>{{ t(`keys.${name}`) }}</dd>
-          </template>
-        </dl>
-      </v-card-text>
-      <v-card-actions><v-btn @click="open = false">{{ t('close') }}</v-btn></v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-model="open" :title="t('keys.title')" :width="560">
+    <dl>
+      <template v-for="[key, name] in keys" :key="key">
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ t(`keys.${name}`) }}</dd>
+      </template>
+    </dl>
+    <template #actions><v-btn @click="open = false">{{ t('close') }}</v-btn></template>
+  </AppDialog>
 </template>
 
 <style scoped>

@@ -30,6 +30,7 @@ import GroupPace from './GroupPace.vue'
 import FetchList from './FetchList.vue'
 import { useSession } from '../session/useSession.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** Aim, groups and conditions, in one panel. */
 const open = defineModel<boolean>({ required: true })
@@ -110,108 +111,102 @@ const home = computed(() => {
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="720" scrollable :aria-label="t('details.title')">
-    <v-card>
-      <v-card-title>{{ t('details.title') }}</v-card-title>
-      <v-card-text class="details">
-        <FieldList :fields="naming" />
-        <div class="pair"><FieldList :fields="builds" /></div>
-        <div v-for="(entry, i) in w.aim.words" :key="i" class="pair">
-          <TextField
-            :model-value="entry.word"
-            :label="t('details.word')"
-            must
-            @update:model-value="setWord(i, 'word', $event)"
-          />
-          <TextField
-            :model-value="entry.meaning"
-            :label="t('details.meaning')"
-            @update:model-value="setWord(i, 'meaning', $event)"
-          />
-        </div>
-        <div>
-          <v-btn
-            v-if="w.aim.words.length < 6"
-            @click="setAim({ words: [...w.aim.words, { word: t('details.newWord'), meaning: '' }] }, 'add')"
-            >{{ t('details.addWord') }}</v-btn
-          >
-          <v-btn v-if="w.aim.words.length" class="plain" @click="setAim({ words: w.aim.words.slice(0, -1) }, 'drop')">{{
-            t('details.dropWord')
-          }}</v-btn>
-        </div>
-
-        <div v-for="(entry, i) in standards" :key="`standard-${i}`" class="standard">
-          <TextField
-            :model-value="entry.code"
-            :label="t('details.code')"
-            must
-            @update:model-value="setStandard(i, 'code', $event)"
-          />
-          <TextField
-            :model-value="entry.text"
-            :label="t('details.standard')"
-            @update:model-value="setStandard(i, 'text', $event)"
-          />
-          <v-btn
-            class="plain"
-            :aria-label="t('details.dropStandard', { code: entry.code })"
-            @click="
-              setStandards(
-                standards.filter((_, k) => k !== i),
-                'drop-standard',
-              )
-            "
-            >{{ t('details.removeGroup') }}</v-btn
-          >
-        </div>
+  <AppDialog v-model="open" :title="t('details.title')">
+    <div class="details">
+      <FieldList :fields="naming" />
+      <div class="pair"><FieldList :fields="builds" /></div>
+      <div v-for="(entry, i) in w.aim.words" :key="i" class="pair">
+        <TextField
+          :model-value="entry.word"
+          :label="t('details.word')"
+          must
+          @update:model-value="setWord(i, 'word', $event)"
+        />
+        <TextField
+          :model-value="entry.meaning"
+          :label="t('details.meaning')"
+          @update:model-value="setWord(i, 'meaning', $event)"
+        />
+      </div>
+      <div>
         <v-btn
-          v-if="standards.length < 12"
-          class="fit"
-          @click="setStandards([...standards, { code: t('details.newCode'), text: '' }], 'add-standard')"
-          >{{ t('details.addStandard') }}</v-btn
+          v-if="w.aim.words.length < 6"
+          @click="setAim({ words: [...w.aim.words, { word: t('details.newWord'), meaning: '' }] }, 'add')"
+          >{{ t('details.addWord') }}</v-btn
         >
+        <v-btn v-if="w.aim.words.length" class="plain" @click="setAim({ words: w.aim.words.slice(0, -1) }, 'drop')">{{
+          t('details.dropWord')
+        }}</v-btn>
+      </div>
 
-        <h2>{{ t('details.groups') }}</h2>
-        <div v-for="group in w.groups" :key="group.id" class="group">
-          <LaneKey :letter="group.letter" />
-          <v-select
-            :model-value="group.grades"
-            :items="grades"
-            multiple
-            :label="t('details.grades')"
-            @update:model-value="setGrades(group.id, $event)"
-          />
-          <TextField
-            :model-value="group.name"
-            :label="t('details.groupName')"
-            must
-            @update:model-value="(name) => edits.edit((now) => setGroup(now, group.id, { name }), `group:${group.id}`)"
-          />
-          <v-btn
-            :disabled="w.groups.length === 1"
-            class="plain"
-            :aria-label="t('details.removeGroupLabel', { letter: group.letter, name: group.name })"
-            @click="edits.edit((now) => removeGroup(now, group.id))"
-            >{{ t('details.removeGroup') }}</v-btn
-          >
-        </div>
-        <GroupPace :groups="w.groups" />
+      <div v-for="(entry, i) in standards" :key="`standard-${i}`" class="standard">
+        <TextField
+          :model-value="entry.code"
+          :label="t('details.code')"
+          must
+          @update:model-value="setStandard(i, 'code', $event)"
+        />
+        <TextField
+          :model-value="entry.text"
+          :label="t('details.standard')"
+          @update:model-value="setStandard(i, 'text', $event)"
+        />
         <v-btn
-          v-if="w.groups.length < 6"
-          class="fit"
-          @click="edits.edit((now) => addGroup(now, [2], library, names))"
-          >{{ t('details.addGroup') }}</v-btn
+          class="plain"
+          :aria-label="t('details.dropStandard', { code: entry.code })"
+          @click="
+            setStandards(
+              standards.filter((_, k) => k !== i),
+              'drop-standard',
+            )
+          "
+          >{{ t('details.removeGroup') }}</v-btn
         >
+      </div>
+      <v-btn
+        v-if="standards.length < 12"
+        class="fit"
+        @click="setStandards([...standards, { code: t('details.newCode'), text: '' }], 'add-standard')"
+        >{{ t('details.addStandard') }}</v-btn
+      >
 
-        <h2>{{ t('details.conditions') }}</h2>
-        <div class="pair"><FieldList :fields="room" /></div>
-        <FieldList :fields="running" />
-        <FetchList />
-        <FieldList :fields="home" />
-      </v-card-text>
-      <v-card-actions><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></v-card-actions>
-    </v-card>
-  </v-dialog>
+      <h2>{{ t('details.groups') }}</h2>
+      <div v-for="group in w.groups" :key="group.id" class="group">
+        <LaneKey :letter="group.letter" />
+        <v-select
+          :model-value="group.grades"
+          :items="grades"
+          multiple
+          :label="t('details.grades')"
+          @update:model-value="setGrades(group.id, $event)"
+        />
+        <TextField
+          :model-value="group.name"
+          :label="t('details.groupName')"
+          must
+          @update:model-value="(name) => edits.edit((now) => setGroup(now, group.id, { name }), `group:${group.id}`)"
+        />
+        <v-btn
+          :disabled="w.groups.length === 1"
+          class="plain"
+          :aria-label="t('details.removeGroupLabel', { letter: group.letter, name: group.name })"
+          @click="edits.edit((now) => removeGroup(now, group.id))"
+          >{{ t('details.removeGroup') }}</v-btn
+        >
+      </div>
+      <GroupPace :groups="w.groups" />
+      <v-btn v-if="w.groups.length < 6" class="fit" @click="edits.edit((now) => addGroup(now, [2], library, names))">{{
+        t('details.addGroup')
+      }}</v-btn>
+
+      <h2>{{ t('details.conditions') }}</h2>
+      <div class="pair"><FieldList :fields="room" /></div>
+      <FieldList :fields="running" />
+      <FetchList />
+      <FieldList :fields="home" />
+    </div>
+    <template #actions><v-btn class="main" @click="open = false">{{ t('done') }}</v-btn></template>
+  </AppDialog>
 </template>
 
 <style scoped>

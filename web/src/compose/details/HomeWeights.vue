@@ -24,6 +24,7 @@ import {
 import { useSettings } from '../../settings/store.ts'
 import NumberField from '../../shared/fields/NumberField.vue'
 import ChoiceField from '../../shared/fields/ChoiceField.vue'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** A weight made of bottles, books and packets: its kilograms, suitable grades, and the next step up. */
 const open = defineModel<boolean>({ required: true })
@@ -64,114 +65,111 @@ function onTake() {
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="780" scrollable :aria-label="t('weights.title')">
-    <v-card>
-      <v-card-title>{{ t('weights.title') }}</v-card-title>
-      <v-card-text class="weights">
-        <div class="pair">
-          <ChoiceField v-model="held" :options="['hand', 'bag']" named="weights.held" :label="t('weights.how')" />
-          <v-select v-model="unit" :items="weightUnits" :label="t('weights.unit')" />
-          <v-select v-model="volume" :items="volumeUnits" :label="t('weights.volume')" />
-        </div>
-        <div v-for="(thing, i) in things" :key="i" class="thing">
-          <b>{{ t(`weights.kind.${thing.kind}`) }}</b>
-          <template v-if="thing.kind === 'book'">
-            <v-select
-              :model-value="thing.sheet"
-              :items="Object.keys(sheets)"
-              :label="t('weights.sheet')"
-              @update:model-value="set(i, { sheet: $event })"
-            />
-            <NumberField
-              :model-value="thing.pages"
-              :min="2"
-              :max="2000"
-              :label="t('weights.pages')"
-              @update:model-value="set(i, { pages: $event })"
-            />
-            <ChoiceField
-              :model-value="thing.paper"
-              :options="Object.keys(papers)"
-              named="weights.paper"
-              :label="t('weights.paperLabel')"
-              @update:model-value="set(i, { paper: $event })"
-            />
-            <ChoiceField
-              :model-value="thing.cover"
-              :options="['soft', 'hard']"
-              named="weights.cover"
-              :label="t('weights.coverLabel')"
-              @update:model-value="set(i, { cover: $event })"
-            />
-          </template>
-          <NumberField
-            v-else-if="thing.kind === 'bottle'"
-            :model-value="shown(thing)"
-            :min="0"
-            :max="10"
-            :step="0.25"
-            decimals
-            :label="t('weights.water')"
-            :suffix="volume"
-            @update:model-value="set(i, { litres: toLitres($event, volume) })"
+  <AppDialog v-model="open" :title="t('weights.title')" :width="780">
+    <div class="weights">
+      <div class="pair">
+        <ChoiceField v-model="held" :options="['hand', 'bag']" named="weights.held" :label="t('weights.how')" />
+        <v-select v-model="unit" :items="weightUnits" :label="t('weights.unit')" />
+        <v-select v-model="volume" :items="volumeUnits" :label="t('weights.volume')" />
+      </div>
+      <div v-for="(thing, i) in things" :key="i" class="thing">
+        <b>{{ t(`weights.kind.${thing.kind}`) }}</b>
+        <template v-if="thing.kind === 'book'">
+          <v-select
+            :model-value="thing.sheet"
+            :items="Object.keys(sheets)"
+            :label="t('weights.sheet')"
+            @update:model-value="set(i, { sheet: $event })"
           />
           <NumberField
-            v-else
-            :model-value="shown(thing)"
-            :min="0"
-            :max="20"
-            :step="0.1"
-            decimals
-            :label="t('weights.label')"
-            :suffix="unit"
-            @update:model-value="set(i, { kg: toKg($event, unit) })"
+            :model-value="thing.pages"
+            :min="2"
+            :max="2000"
+            :label="t('weights.pages')"
+            @update:model-value="set(i, { pages: $event })"
           />
-          <span class="quiet">{{ text(homeKg([thing])) }}</span>
-          <v-btn
-            class="plain"
-            :icon="mdiTrashCanOutline"
-            :aria-label="t('weights.remove', { n: i + 1 })"
-            @click="remove(i)"
+          <ChoiceField
+            :model-value="thing.paper"
+            :options="Object.keys(papers)"
+            named="weights.paper"
+            :label="t('weights.paperLabel')"
+            @update:model-value="set(i, { paper: $event })"
           />
-        </div>
-        <div class="adds">
-          <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'book', ...schoolBook })">{{
-            t('weights.kind.book')
-          }}</v-btn>
-          <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'bottle', litres: 0.5 })">{{
-            t('weights.kind.bottle')
-          }}</v-btn>
-          <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'weighed', kg: 0.5 })">{{
-            t('weights.kind.weighed')
-          }}</v-btn>
-        </div>
-        <div class="sum" aria-live="polite">
-          <p><b>{{ text(kg) }}</b> {{ t(held === 'hand' ? 'weights.inHand' : 'weights.inBag') }}</p>
-          <p>
-            {{
-              grades.length
-                ? t('weights.grades', { list: grades.join(', ') })
-                : t(kg > 0 ? 'weights.tooHeavy' : 'weights.nothing')
-            }}
-          </p>
-          <p v-if="step" class="quiet">
-            {{
-              t('weights.next', {
-                what: t(`weights.kind.${step.add.kind}`).toLowerCase(),
-                to: text(step.kg),
-                more: Math.round(step.more * 100),
-              })
-            }}
-          </p>
-          <p class="quiet">{{ t('weights.care') }}</p>
-        </div>
-      </v-card-text>
-      <v-card-actions>
-        <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
-        <v-btn class="main" :disabled="kg <= 0 || kg > 20" @click="onTake">{{ t('weights.take') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+          <ChoiceField
+            :model-value="thing.cover"
+            :options="['soft', 'hard']"
+            named="weights.cover"
+            :label="t('weights.coverLabel')"
+            @update:model-value="set(i, { cover: $event })"
+          />
+        </template>
+        <NumberField
+          v-else-if="thing.kind === 'bottle'"
+          :model-value="shown(thing)"
+          :min="0"
+          :max="10"
+          :step="0.25"
+          decimals
+          :label="t('weights.water')"
+          :suffix="volume"
+          @update:model-value="set(i, { litres: toLitres($event, volume) })"
+        />
+        <NumberField
+          v-else
+          :model-value="shown(thing)"
+          :min="0"
+          :max="20"
+          :step="0.1"
+          decimals
+          :label="t('weights.label')"
+          :suffix="unit"
+          @update:model-value="set(i, { kg: toKg($event, unit) })"
+        />
+        <span class="quiet">{{ text(homeKg([thing])) }}</span>
+        <v-btn
+          class="plain"
+          :icon="mdiTrashCanOutline"
+          :aria-label="t('weights.remove', { n: i + 1 })"
+          @click="remove(i)"
+        />
+      </div>
+      <div class="adds">
+        <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'book', ...schoolBook })">{{
+          t('weights.kind.book')
+        }}</v-btn>
+        <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'bottle', litres: 0.5 })">{{
+          t('weights.kind.bottle')
+        }}</v-btn>
+        <v-btn :prepend-icon="mdiPlus" @click="add({ kind: 'weighed', kg: 0.5 })">{{
+          t('weights.kind.weighed')
+        }}</v-btn>
+      </div>
+      <div class="sum" aria-live="polite">
+        <p><b>{{ text(kg) }}</b> {{ t(held === 'hand' ? 'weights.inHand' : 'weights.inBag') }}</p>
+        <p>
+          {{
+            grades.length
+              ? t('weights.grades', { list: grades.join(', ') })
+              : t(kg > 0 ? 'weights.tooHeavy' : 'weights.nothing')
+          }}
+        </p>
+        <p v-if="step" class="quiet">
+          {{
+            t('weights.next', {
+              what: t(`weights.kind.${step.add.kind}`).toLowerCase(),
+              to: text(step.kg),
+              more: Math.round(step.more * 100),
+            })
+          }}
+        </p>
+        <p class="quiet">{{ t('weights.care') }}</p>
+      </div>
+    </div>
+    <template #actions>
+      <v-btn @click="open = false">{{ t('cancel') }}</v-btn>
+      <v-btn class="main" :disabled="kg <= 0 || kg > 20" @click="onTake">{{ t('weights.take') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

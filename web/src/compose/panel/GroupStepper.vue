@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { isKept, moveNames, stationsOf } from '@esfuerzo/core'
 import { applySteps, stepGroups, type GroupStep } from '@esfuerzo/core/choose'
+import { focusInto } from '../../shared/dialog/focusBack.ts'
+import { useFocusBack } from '../../shared/dialog/useFocusBack.ts'
 import RadioBar from '../tools/RadioBar.vue'
 import { library } from '../../repertoire/library.ts'
 import { useSession } from '../session/useSession.ts'
@@ -19,7 +21,12 @@ const cursor = useCursor()
 const edits = useEdits()
 const by = ref<-1 | 1>()
 const where = ref<'here' | 'session'>('here')
-const opener = useTemplateRef('opener')
+const preview = useTemplateRef('preview')
+useFocusBack(
+  () => by.value !== undefined,
+  () => preview.value,
+)
+watch(by, (open) => void nextTick(() => open && focusInto(preview.value!)))
 
 const letters = computed(() => cursor.onlyLetters)
 /** The stations in question: games and the cool-down of a whole session stay. */
@@ -48,21 +55,17 @@ function line({ station, group: id, from, to }: GroupStep): string {
 }
 function onApply() {
   const made = steps.value
-  if (edits.edit((w) => applySteps(w, made))) close()
-}
-function close() {
-  by.value = undefined
-  void nextTick(() => opener.value?.focus())
+  if (edits.edit((w) => applySteps(w, made))) by.value = undefined
 }
 </script>
 
 <template>
   <div class="stepper">
     <p v-if="!by" class="do">
-      <button ref="opener" type="button" class="link" @click="by = -1">{{ t('scope.easier', { letters }) }}</button>
+      <button type="button" class="link" @click="by = -1">{{ t('scope.easier', { letters }) }}</button>
       <button type="button" class="link" @click="by = 1">{{ t('scope.harder', { letters }) }}</button>
     </p>
-    <section v-else class="card" :aria-label="t(by < 0 ? 'scope.easier' : 'scope.harder', { letters })">
+    <section v-else ref="preview" class="card" :aria-label="t(by < 0 ? 'scope.easier' : 'scope.harder', { letters })">
       <RadioBar v-slot="{ choice }" v-model="where" :choices="['here', 'session'] as const" :label="t('scope.where')">
         {{ t(`scope.${choice}`) }}
       </RadioBar>
@@ -72,7 +75,7 @@ function close() {
       </ul>
       <p class="do">
         <v-btn v-if="steps.length" class="main" @click="onApply">{{ t('scope.apply', steps.length) }}</v-btn>
-        <v-btn @click="close">{{ t('cancel') }}</v-btn>
+        <v-btn @click="by = undefined">{{ t('cancel') }}</v-btn>
       </p>
     </section>
   </div>

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { Original } from '@esfuerzo/contract'
 import { client } from '../../shared/client.ts'
 import { refusalOf } from '../../words/refusal.ts'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** The text a session was created from, unchanged, for reference until it is deleted. */
 const props = defineProps<{ id: string }>()
@@ -30,20 +31,15 @@ async function onThrowAway() {
 
 <template>
   <v-btn v-if="original" class="how" @click="open = true">{{ t('original.open') }}</v-btn>
-  <v-dialog v-if="original" v-model="open" :max-width="640" scrollable :aria-label="t('original.open')">
-    <v-card>
-      <v-card-title>{{ t('original.open') }}</v-card-title>
-      <v-card-text>
-        <p class="quiet">{{ t('original.lead', { when: d(new Date(original.at)) }) }}</p>
-        <pre tabindex="0">{{ original.text }}</pre>
-      </v-card-text>
-      <v-card-actions>
-        <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-        <v-btn @click="onThrowAway">{{ t('original.away') }}</v-btn>
-        <v-btn class="main" @click="open = false">{{ t('close') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-if="original" v-model="open" :title="t('original.open')" :width="640">
+    <p class="quiet">{{ t('original.lead', { when: d(new Date(original.at)) }) }}</p>
+    <pre tabindex="0">{{ original.text }}</pre>
+    <template #actions>
+      <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+      <v-btn @click="onThrowAway">{{ t('original.away') }}</v-btn>
+      <v-btn class="main" @click="open = false">{{ t('close') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

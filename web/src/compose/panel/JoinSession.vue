@@ -7,6 +7,7 @@ import { client } from '../../shared/client.ts'
 import { useSession } from '../session/useSession.ts'
 import { useMessages } from '../useMessages.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** Makes a longer session by adding another one's main section. */
 const { t } = useI18n()
@@ -45,27 +46,22 @@ const onJoin = (id: string, title: string) =>
 <template>
   <div>
     <v-btn @click="onOpen">{{ t('join.open') }}</v-btn>
-    <v-dialog v-model="open" scrollable :aria-label="t('join.title')">
-      <v-card>
-        <v-card-title>{{ t('join.title') }}</v-card-title>
-        <v-card-text>
-          <p>{{ t('join.lead') }}</p>
-          <v-switch v-model="whole" :label="t('join.whole')" />
-          <p v-if="problem" class="care" role="alert">{{ problem }}</p>
-          <p v-else-if="!others" class="quiet">{{ t('loading') }}</p>
-          <p v-else-if="!others.length" class="quiet">{{ t('join.none') }}</p>
-          <ul v-else>
-            <li v-for="w in others" :key="w.id">
-              <span><b>{{ w.title }}</b> <span class="quiet">{{ t('desk.minutes', { n: w.minutes }) }}</span></span>
-              <v-btn :aria-label="t('join.take', { title: w.title })" @click="onJoin(w.id, w.title)">{{
-                t('join.takeShort')
-              }}</v-btn>
-            </li>
-          </ul>
-        </v-card-text>
-        <v-card-actions><v-btn @click="open = false">{{ t('cancel') }}</v-btn></v-card-actions>
-      </v-card>
-    </v-dialog>
+    <AppDialog v-model="open" :title="t('join.title')" :width="560">
+      <p>{{ t('join.lead') }}</p>
+      <v-switch v-model="whole" :label="t('join.whole')" />
+      <p v-if="problem" class="care" role="alert">{{ problem }}</p>
+      <p v-else-if="!others" class="quiet">{{ t('loading') }}</p>
+      <p v-else-if="!others.length" class="quiet">{{ t('join.none') }}</p>
+      <ul v-else>
+        <li v-for="w in others" :key="w.id">
+          <span><b>{{ w.title }}</b> <span class="quiet">{{ t('desk.minutes', { n: w.minutes }) }}</span></span>
+          <v-btn :aria-label="t('join.take', { title: w.title })" @click="onJoin(w.id, w.title)">{{
+            t('join.takeShort')
+          }}</v-btn>
+        </li>
+      </ul>
+      <template #actions><v-btn @click="open = false">{{ t('cancel') }}</v-btn></template>
+    </AppDialog>
   </div>
 </template>
 

@@ -14,6 +14,7 @@ import { useSession } from './useSession.ts'
 import { useMessages } from '../useMessages.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import AppDialog from '../../shared/dialog/AppDialog.vue'
 
 /** The revisions of this session: view any, name it, restore it. */
 const open = defineModel<boolean>({ required: true })
@@ -85,63 +86,58 @@ function onRestore() {
 </script>
 
 <template>
-  <v-dialog v-model="open" :max-width="960" scrollable :aria-label="t('history.title')">
-    <v-card>
-      <v-card-title>{{ t('history.title') }}</v-card-title>
-      <v-card-text>
-        <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
-        <p v-else-if="!versions" class="quiet">{{ t('loading') }}</p>
-        <div v-else class="history">
-          <ul :aria-label="t('history.states')">
-            <li v-for="version in versions" :key="version.id">
-              <button
-                type="button"
-                :class="{ on: version.id === shown?.id }"
-                :aria-current="version.id === shown?.id"
-                @click="look(version)"
-              >
-                <b>{{ label(version) }}</b>
-                <small class="quiet">{{ when(version) }}</small>
-              </button>
-            </li>
-          </ul>
-          <div v-if="shown" class="state">
-            <v-text-field
-              v-model="name"
-              :label="t('history.name')"
-              maxlength="120"
-              @blur="onName"
-              @keydown.enter.prevent="onName"
-            />
-            <p class="lengths">
-              <span v-for="lane in lengths" :key="lane.group.id"
-                ><LaneKey :letter="lane.group.letter" :name="lane.group.name" />
-                <b class="num">{{ lane.length }}</b></span
-              >
-            </p>
-            <h3>{{ t('history.since') }}</h3>
-            <p v-if="!differing.length" class="quiet">{{ t('history.same') }}</p>
-            <ul v-else class="plain-list">
-              <li v-for="line in differing" :key="line">{{ line }}</li>
-            </ul>
-            <h3>{{ t('history.then') }}</h3>
-            <ol class="rows">
-              <li v-for="row in rows" :key="row.id" :class="row.kind">
-                {{ row.kind === 'station' ? `${row.n}. ${row.name}` : edits.nameOf(row) }}
-                <span class="quiet">{{
-                  row.spans.map((s) => [s.text, s.dose].filter(Boolean).join(' ')).join(' | ')
-                }}</span>
-              </li>
-            </ol>
-          </div>
-        </div>
-      </v-card-text>
-      <v-card-actions>
-        <v-btn @click="open = false">{{ t('close') }}</v-btn>
-        <v-btn class="main" :disabled="!differing.length" @click="onRestore">{{ t('history.restore') }}</v-btn>
-      </v-card-actions>
-    </v-card>
-  </v-dialog>
+  <AppDialog v-model="open" :title="t('history.title')" :width="960">
+    <p v-if="problem" class="care" role="alert">{{ problem }} <v-btn @click="load">{{ t('tryAgain') }}</v-btn></p>
+    <p v-else-if="!versions" class="quiet">{{ t('loading') }}</p>
+    <div v-else class="history">
+      <ul :aria-label="t('history.states')">
+        <li v-for="version in versions" :key="version.id">
+          <button
+            type="button"
+            :class="{ on: version.id === shown?.id }"
+            :aria-current="version.id === shown?.id"
+            @click="look(version)"
+          >
+            <b>{{ label(version) }}</b>
+            <small class="quiet">{{ when(version) }}</small>
+          </button>
+        </li>
+      </ul>
+      <div v-if="shown" class="state">
+        <v-text-field
+          v-model="name"
+          :label="t('history.name')"
+          maxlength="120"
+          @blur="onName"
+          @keydown.enter.prevent="onName"
+        />
+        <p class="lengths">
+          <span v-for="lane in lengths" :key="lane.group.id"
+            ><LaneKey :letter="lane.group.letter" :name="lane.group.name" />
+            <b class="num">{{ lane.length }}</b></span
+          >
+        </p>
+        <h3>{{ t('history.since') }}</h3>
+        <p v-if="!differing.length" class="quiet">{{ t('history.same') }}</p>
+        <ul v-else class="plain-list">
+          <li v-for="line in differing" :key="line">{{ line }}</li>
+        </ul>
+        <h3>{{ t('history.then') }}</h3>
+        <ol class="rows">
+          <li v-for="row in rows" :key="row.id" :class="row.kind">
+            {{ row.kind === 'station' ? `${row.n}. ${row.name}` : edits.nameOf(row) }}
+            <span class="quiet">{{
+              row.spans.map((s) => [s.text, s.dose].filter(Boolean).join(' ')).join(' | ')
+            }}</span>
+          </li>
+        </ol>
+      </div>
+    </div>
+    <template #actions>
+      <v-btn @click="open = false">{{ t('close') }}</v-btn>
+      <v-btn class="main" :disabled="!differing.length" @click="onRestore">{{ t('history.restore') }}</v-btn>
+    </template>
+  </AppDialog>
 </template>
 
 <style scoped>

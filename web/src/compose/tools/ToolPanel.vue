@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js'
 import { onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
+import { useFocusBack } from '../../shared/dialog/useFocusBack.ts'
 import { usePanel } from '../panel/usePanel.ts'
 
 /** The frame of a tool that computes something: name, progress if known, and cancel. */
@@ -10,6 +11,10 @@ const emit = defineEmits<{ cancel: []; again: [] }>()
 const { t, te } = useI18n()
 const panel = usePanel()
 const heading = useTemplateRef('heading')
+useFocusBack(
+  () => true,
+  () => heading.value?.closest('section'),
+)
 // Keyboard and screen-reader users continue here.
 onMounted(() => heading.value?.focus({ preventScroll: true }))
 </script>
