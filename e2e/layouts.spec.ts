@@ -49,3 +49,33 @@ for (const colorScheme of ['light', 'dark'] as const)
         await expect.poll(async () => [view, width, 'longer', await longer()]).toEqual([view, width, 'longer', []])
       }
   })
+
+test('@verify a panel that lies over the running order leaves the row it edits in sight', async ({ page }) => {
+  await openDesk(page)
+  await page
+    .getByRole('region', { name: 'Sent home' })
+    .getByRole('link', { name: /Storm-day springs/ })
+    .click()
+  await page.setViewportSize({ width: 768, height: 1024 })
+  const row = page.getByRole('row', { name: /Lunge/ })
+  await row.getByRole('gridcell').first().click()
+  await page.getByRole('tab', { name: 'Edit' }).click()
+  const panel = page.locator('aside.open')
+  await expect(panel).toBeVisible()
+  await expect
+    .poll(async () => {
+      const [above, below] = [await row.boundingBox(), await panel.boundingBox()]
+      return above!.y + above!.height <= below!.y
+    })
+    .toBe(true)
+  // Six tabs, all in one line, none cut.
+  for (const width of [390, 600, 768, 1024, 1280, 1920]) {
+    await page.setViewportSize({ width, height: 900 })
+    const tabs = await page.getByRole('tablist', { name: 'Exercises and details' }).getByRole('tab').all()
+    const boxes = await Promise.all(tabs.map((tab) => tab.boundingBox()))
+    expect(boxes, `at ${width}`).toHaveLength(6)
+    expect(new Set(boxes.map((box) => Math.round(box!.y))).size, `lines at ${width}`).toBe(1)
+    expect(Math.min(...boxes.map((box) => box!.width)), `targets at ${width}`).toBeGreaterThanOrEqual(24)
+    expect(boxes.at(-1)!.x + boxes.at(-1)!.width, `end at ${width}`).toBeLessThanOrEqual(width)
+  }
+})

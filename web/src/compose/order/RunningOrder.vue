@@ -10,6 +10,7 @@ import { onRowKey } from '../cursor/useShortcuts.ts'
 import { useSession } from '../session/useSession.ts'
 import { useCursor } from '../cursor/useCursor.ts'
 import { useEdits } from '../edits/useEdits.ts'
+import { usePanel } from '../panel/usePanel.ts'
 import { useDrops } from './useOrderDrag.ts'
 
 /** `edit` by key: the panel takes the focus; `pick` by mouse: it only shows. */
@@ -17,6 +18,7 @@ const emit = defineEmits<{ edit: []; pick: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const cursor = useCursor()
+const panel = usePanel()
 const edits = useEdits()
 const grid = useTemplateRef('grid')
 const body = useTemplateRef('body')
@@ -129,8 +131,9 @@ function withCursor(action: (element: HTMLElement) => void, tries = 6): void {
 }
 const showCursor = () => withCursor(reveal)
 function reveal(element: HTMLElement) {
-  const box = element.getBoundingClientRect()
-  const room = cursor.adding || cursor.editing ? roomBelow : 8
+  const box = (element.closest('[role=row]') ?? element).getBoundingClientRect()
+  const wanted = panel.covers + (cursor.adding || cursor.editing ? roomBelow : 8)
+  const room = Math.min(wanted, innerHeight - headHeight - box.height)
   if (box.top < headHeight) scrollBy({ top: box.top - headHeight })
   else if (box.bottom > innerHeight - room) scrollBy({ top: box.bottom - innerHeight + room })
 }
@@ -146,6 +149,10 @@ function focusCursor() {
 watch(
   () => cursor.selection,
   () => void nextTick(showCursor),
+)
+watch(
+  () => panel.covers,
+  () => void nextTick(() => cursor.selection && showCursor()),
 )
 watch(
   () => cursor.editing,

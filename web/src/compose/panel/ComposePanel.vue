@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import OpenTool from '../tools/OpenTool.vue'
 import { useTool } from '../tools/useTool.ts'
 import TabRow from '../../shared/TabRow.vue'
-import { panelTabs, tabNames, type PanelTab } from './tabs.ts'
+import { panelTabs, tabIcons, tabNames, type PanelTab } from './tabs.ts'
 import { useChecks } from '../checks/useChecks.ts'
 import { usePanel } from './usePanel.ts'
 
@@ -18,12 +19,15 @@ const panel = usePanel()
 const checks = useChecks()
 const { tool } = useTool()
 const shown = useTemplateRef<{ focus?: () => void }>('shown')
+const whole = useTemplateRef('whole')
+const { height } = useElementSize(whole, undefined, { box: 'border-box' })
+const lies = useMediaQuery('(max-width: 900px)')
+watch([lies, height], ([below]) => {
+  panel.covers = below && whole.value ? innerHeight - whole.value.getBoundingClientRect().top : 0
+})
 /** Only the editor of a row needs a session action. */
 const listeners = computed(() => (tab.value === 'edit' ? { play: () => emit('play') } : {}))
 
-/** Its name, with the number of findings. */
-const textOf = (name: PanelTab) =>
-  t(`compose.tab.${name}`) + (name === 'look' && checks.toLookAt ? ` · ${checks.toLookAt}` : '')
 /** Pressing the open tab again on a narrow page closes it. */
 function onTab(name: PanelTab) {
   panel.close()
@@ -45,12 +49,20 @@ defineExpose({ focus })
 </script>
 
 <template>
-  <aside :aria-label="t('compose.panel')" :class="{ open }">
+  <aside ref="whole" :aria-label="t('compose.panel')" :class="{ open }">
     <div v-if="tool" class="panel">
       <OpenTool :tool="tool" />
     </div>
     <template v-else>
-      <TabRow :names="tabNames" :chosen="tab" :label="t('compose.panel')" :text="textOf" @choose="onTab" />
+      <TabRow
+        :names="tabNames"
+        :chosen="tab"
+        :label="t('compose.panel')"
+        :text="(name) => t(`compose.tab.${name}`)"
+        :icons="tabIcons"
+        :waiting="{ look: checks.toLookAt }"
+        @choose="onTab"
+      />
       <div :id="`panel-${tab}`" class="panel" role="tabpanel" tabindex="0" :aria-labelledby="`tab-${tab}`">
         <component :is="panelTabs[tab]" ref="shown" v-on="listeners" />
       </div>
@@ -62,11 +74,6 @@ defineExpose({ focus })
 aside {
   display: flex;
   flex-direction: column;
-}
-/* The same width with and without its number: no tab moves when one appears. */
-aside :deep(#tab-look) {
-  min-width: 124px;
-  text-align: left;
 }
 .panel {
   flex: 1;

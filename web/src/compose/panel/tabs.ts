@@ -1,3 +1,11 @@
+import {
+  mdiBookmarkOutline,
+  mdiChartLine,
+  mdiClipboardCheckOutline,
+  mdiPencilOutline,
+  mdiRun,
+  mdiTextLong,
+} from '@mdi/js'
 import { defineAsyncComponent, type Component } from 'vue'
 import KeptParts from './KeptParts.vue'
 import MoveShelf from './MoveShelf.vue'
@@ -16,4 +24,12 @@ export const panelTabs = {
   runs: defineAsyncComponent(() => import('./SessionRuns.vue')),
 } satisfies Record<string, Component>
 export type PanelTab = keyof typeof panelTabs
+export const tabIcons: Record<PanelTab, string> = {
+  moves: mdiRun,
+  edit: mdiPencilOutline,
+  text: mdiTextLong,
+  shelf: mdiBookmarkOutline,
+  look: mdiClipboardCheckOutline,
+  runs: mdiChartLine,
+}
 export const tabNames = Object.keys(panelTabs) as PanelTab[]
