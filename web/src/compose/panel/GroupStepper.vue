@@ -26,7 +26,7 @@ useFocusBack(
   () => by.value !== undefined,
   () => preview.value,
 )
-watch(by, (open) => void nextTick(() => open && focusInto(preview.value!)))
+watch(by, () => void nextTick(() => preview.value && focusInto(preview.value)))
 
 const letters = computed(() => cursor.onlyLetters)
 /** The stations in question: games and the cool-down of a whole session stay. */
