@@ -72,6 +72,8 @@ useEventListener(document, 'paste', (event: ClipboardEvent) => {
   const html = event.clipboardData?.getData('text/html') ?? ''
   if (event.target instanceof Element && event.target.closest('input, textarea')) return
   if (text.trimStart().startsWith('{') || !text.trim().includes('\n')) return
+  // The dialog has a field, which would get the same text again.
+  event.preventDefault()
   // A table keeps its columns, headings their level.
   if (/<(?:table|h[1-6]|li)\b/i.test(html))
     void import('@esfuerzo/plans/html').then(({ blocksOfHtml }) => onText(planText(blocksOfHtml(html)) || text))
